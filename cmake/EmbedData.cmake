@@ -1,0 +1,12 @@
+# Writes a C++ file holding each JSON file below DIR as a string, found by its path relative to DIR.
+function(embed_data OUT DIR)
+  file(GLOB_RECURSE FILES CONFIGURE_DEPENDS RELATIVE ${DIR} ${DIR}/*.json ${DIR}/*.uovo)
+  set(TEXT "// Made from data/ by cmake/EmbedData.cmake.\n#include \"io/embedded_data.h\"\nnamespace uovo::io {\nconst std::vector<EmbeddedFile>& embeddedFiles() {\n    static const std::vector<EmbeddedFile> files{\n")
+  foreach(F ${FILES})
+    file(READ ${DIR}/${F} CONTENT)
+    set_property(DIRECTORY APPEND PROPERTY CMAKE_CONFIGURE_DEPENDS ${DIR}/${F})
+    string(APPEND TEXT "        {\"${F}\", R\"__uovo__(${CONTENT})__uovo__\"},\n")
+  endforeach()
+  string(APPEND TEXT "    };\n    return files;\n}\n}  // namespace uovo::io\n")
+  file(CONFIGURE OUTPUT ${OUT} CONTENT "${TEXT}" @ONLY)
+endfunction()

@@ -1,0 +1,10 @@
+#include <cstdio>
+
+#include "cli/card.h"
+
+namespace uovo::cli {
+int card(const std::vector<std::string>&, int, char**) {
+    std::fputs("uovo-cli: this build has no Qt, and the card is painted with it\n", stderr);
+    return 1;
+}
+}  // namespace uovo::cli

@@ -1,0 +1,67 @@
+#include "cli/commands.h"
+
+#include <algorithm>
+#include <cstdio>
+#include <ctime>
+#include <iostream>
+#include <iterator>
+
+#include "core/plan/answers.h"
+#include "io/data.h"
+#include "io/plan_file.h"
+
+namespace uovo::cli {
+
+long nowMinutes() {
+    const std::time_t t = std::time(nullptr);
+    std::tm local{};
+    localtime_r(&t, &local);
+    return (static_cast<long>(t) + local.tm_gmtoff) / 60;
+}
+
+std::optional<Plan> planFrom(const std::vector<std::string>& args) {
+    if (args.empty()) {
+        std::fputs("uovo-cli: name a plan file\n", stderr);
+        return std::nullopt;
+    }
+    tl::expected<Plan, Problem> plan = tl::unexpected(Problem{});
+    if (args[0] == "-")
+        plan = readPlan(std::string(std::istreambuf_iterator<char>(std::cin), {}));
+    else
+        plan = io::loadPlan(args[0]);
+    if (!plan) {
+        std::fprintf(stderr, "uovo-cli: %s: %s\n", args[0].c_str(), plan.error().sentence.c_str());
+        return std::nullopt;
+    }
+    return *plan;
+}
+
+int answers(const std::vector<std::string>& args) {
+    const auto plan = planFrom(args);
+    if (!plan) return args.empty() ? 2 : 1;
+    AnswerOptions options;
+    options.day = std::find(args.begin(), args.end(), "--no-day") == args.end();
+    Cache cache;
+    const auto all = answer(*plan, io::library(), cache, options);
+    if (!all) return 1;
+    std::fputs(answersJson(*plan, *all).c_str(), stdout);
+    return all->problems.empty() ? 0 : 1;
+}
+
+int check(const std::vector<std::string>& args) {
+    const auto plan = planFrom(args);
+    if (!plan) return args.empty() ? 2 : 1;
+    auto found = problems(*plan, io::library());
+    if (const auto deadline = localMinutes(plan->deadline); deadline && *deadline < nowMinutes())
+        found.push_back({"The time it must be ready has passed.", "deadline"});
+    for (const auto& p : found) std::printf("%s: %s\n", p.where.c_str(), p.sentence.c_str());
+    if (found.empty()) std::puts("The plan is in order.");
+    return found.empty() ? 0 : 1;
+}
+
+int demo(const std::vector<std::string>&) {
+    std::fputs(writePlan(io::demoPlan(nowMinutes())).c_str(), stdout);
+    return 0;
+}
+
+}  // namespace uovo::cli

@@ -1,0 +1,21 @@
+// The commands of uovo-cli that need no Qt. Each returns the exit code: 0 well, 1 something is wrong, 2 called wrongly.
+#pragma once
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "core/plan/plan.h"
+
+namespace uovo::cli {
+
+int answers(const std::vector<std::string>& args);
+int check(const std::vector<std::string>& args);
+int verify(const std::vector<std::string>& args);
+int demo(const std::vector<std::string>& args);
+
+/// Loads the plan named by the first argument (- is standard input) and says on standard error what is wrong.
+std::optional<Plan> planFrom(const std::vector<std::string>& args);
+/// Local minutes now, from the system clock.
+long nowMinutes();
+
+}  // namespace uovo::cli

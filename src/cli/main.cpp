@@ -1,0 +1,38 @@
+// uovo-cli: every answer without a window.
+#include <cstdio>
+#include <cstring>
+#include <string>
+#include <vector>
+
+#include "cli/card.h"
+#include "cli/commands.h"
+
+namespace {
+constexpr const char* kHelp =
+    "uovo-cli: the answers of Uovo without a window\n\n"
+    "  uovo-cli answers FILE [--no-day]   every answer as JSON (docs/format.md)\n"
+    "  uovo-cli check FILE                what is wrong with a plan, a line each; exit 1 when something is\n"
+    "  uovo-cli card FILE -o CARD.pdf     the bench card\n"
+    "  uovo-cli verify [DIR]              runs verification/ and prints case, source, reference, ours, error\n"
+    "  uovo-cli demo                      the demo plan, as a file to begin with\n"
+    "  uovo-cli --version\n\n"
+    "FILE may be - for standard input.\n";
+}
+
+int main(int argc, char** argv) {
+    std::vector<std::string> args(argv + 1, argv + argc);
+    if (args.empty() || args[0] == "--help" || args[0] == "-h" || args[0] == "help") {
+        std::fputs(kHelp, args.empty() ? stderr : stdout);
+        return args.empty() ? 2 : 0;
+    }
+    const std::string command = args[0];
+    args.erase(args.begin());
+    if (command == "--version") return std::puts("uovo 0.1.0"), 0;
+    if (command == "answers") return uovo::cli::answers(args);
+    if (command == "check") return uovo::cli::check(args);
+    if (command == "verify") return uovo::cli::verify(args);
+    if (command == "demo") return uovo::cli::demo(args);
+    if (command == "card") return uovo::cli::card(args, argc, argv);
+    std::fprintf(stderr, "uovo-cli: “%s” is not a command; see uovo-cli --help\n", command.c_str());
+    return 2;
+}

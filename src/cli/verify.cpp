@@ -1,0 +1,2 @@
+#include "cli/commands.h"
+namespace uovo::cli { int verify(const std::vector<std::string>&) { return 1; } }

@@ -1,0 +1,121 @@
+#include "core/batch/batch.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace uovo::batch {
+namespace {
+
+double logChoose(int n, int k) { return std::lgamma(n + 1.0) - std::lgamma(k + 1.0) - std::lgamma(n - k + 1.0); }
+double logBeta(double a, double b) { return std::lgamma(a) + std::lgamma(b) - std::lgamma(a + b); }
+
+/// Smallest m from `needed` up for which the summed probability of k = needed..m good ones is at least `sure`.
+template <class LogProbability>
+int smallest(int needed, double sure, const LogProbability& logProbability) {
+    for (int m = needed;; ++m) {
+        double p = 0;
+        for (int k = needed; k <= m; ++k) p += std::exp(logProbability(m, k));
+        if (p >= sure - 1e-12 || m > 50 * needed + 1000) return m;
+    }
+}
+
+constexpr double kSide = 0.004;  // m a piece keeps from the pot's wall
+constexpr double kBrim = 0.008;  // m free below the pot's brim
+
+}  // namespace
+
+int piecesToMake(int needed, double p, double sure) {
+    if (needed <= 0) return 0;
+    if (p >= 1) return needed;
+    return smallest(needed, sure, [&](int m, int k) { return logChoose(m, k) + k * std::log(p) + (m - k) * std::log1p(-p); });
+}
+
+int piecesToMakeFromLog(int needed, int good, int bad, double sure, double a, double b) {
+    if (needed <= 0) return 0;
+    return smallest(needed, sure, [&](int m, int k) {
+        return logChoose(m, k) + logBeta(k + a + good, m - k + b + bad) - logBeta(a + good, b + bad);
+    });
+}
+
+double potVolume(const material::Pot& pot, double level) {
+    const double r0 = pot.baseDiameter / 2, r = r0 + (pot.topDiameter / 2 - r0) * level / pot.height;
+    return std::numbers::pi / 3 * level * (r0 * r0 + r0 * r + r * r);
+}
+
+double potLevel(const material::Pot& pot, double volume) {
+    if (volume > potVolume(pot, pot.height)) return std::nan("");
+    double low = 0, high = pot.height;
+    for (int i = 0; i < 60; ++i) {
+        const double mid = 0.5 * (low + high);
+        (potVolume(pot, mid) < volume ? low : high) = mid;
+    }
+    return 0.5 * (low + high);
+}
+
+tl::expected<Bath, Problem> bathFor(const form::Meridian& former, double dip, const material::Pot& pot, double clearance) {
+    const auto length = [](double m) { return format(m, Dimension::Length, UnitSystem::Metric); };
+    const double level = clearance + dip;
+    if (level > pot.height - kBrim)
+        return tl::unexpected(Problem{pot.name + " is too low to dip " + length(dip) + " deep.", "pot"});
+    for (int i = 0; i <= 20; ++i) {
+        const double z = dip * i / 20;
+        const double inside = pot.baseDiameter / 2 + (pot.topDiameter - pot.baseDiameter) / 2 * (z + clearance) / pot.height;
+        if (former.radiusAt(z) > inside - kSide)
+            return tl::unexpected(Problem{pot.name + " is too narrow for a piece " + length(2 * former.widest()) + " wide.", "pot"});
+    }
+    Bath b;
+    b.pot = pot.id;
+    b.level = level;
+    b.chocolate = potVolume(pot, level) - former.volumeBelow(dip);
+    b.still = potLevel(pot, b.chocolate);
+    return b;
+}
+
+tl::expected<Bath, Problem> bestBath(const form::Meridian& former, double dip, const std::vector<material::Pot>& pots, double clearance) {
+    tl::expected<Bath, Problem> best = tl::unexpected(Problem{"There is no pot to dip in.", "pot"});
+    for (const auto& pot : pots)
+        if (auto bath = bathFor(former, dip, pot, clearance); bath && (!best || bath->chocolate < best->chocolate)) best = bath;
+    if (!best)
+        best = tl::unexpected(Problem{"No pot here is deep and wide enough to dip this piece; spoon it on, or add a larger pot.", "pot"});
+    return best;
+}
+
+std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<double>& packets, double bowlLoss, double spatulaLoss,
+                      double trimShare) {
+    std::vector<Pot> out;
+    for (size_t i = 0; i < demands.size(); ++i) {
+        const auto& d = demands[i];
+        auto it = std::find_if(out.begin(), out.end(), [&](const Pot& p) { return p.chocolate == d.pot; });
+        if (it == out.end()) {
+            out.emplace_back();
+            it = out.end() - 1;
+            it->chocolate = d.pot;
+            it->packet = packets[i];
+            it->tools = bowlLoss + spatulaLoss;
+        }
+        it->pieces += d.make * d.each;
+        it->bath = std::max(it->bath, d.bath);
+    }
+    for (auto& p : out) {
+        p.melt = p.pieces + p.bath + p.tools;
+        p.trim = p.pieces * trimShare;
+        p.returned = p.bath + p.trim;
+        p.consumed = p.melt - p.returned;
+        p.packets = static_cast<int>(std::ceil(p.melt / p.packet - 1e-9));
+    }
+    return out;
+}
+
+int fitOnShelf(double width, double depth, double d) {
+    if (d <= 0 || d > width + 1e-9 || d > depth + 1e-9) return 0;
+    const auto staggered = [&](double w, double h) {
+        const int rows = 1 + static_cast<int>(std::floor((h - d) / (d * std::sqrt(3.0) / 2) + 1e-9));
+        const int full = static_cast<int>(std::floor(w / d + 1e-9)), shifted = static_cast<int>(std::floor((w - d / 2) / d + 1e-9));
+        return (rows + 1) / 2 * full + rows / 2 * shifted;
+    };
+    const int grid = static_cast<int>(std::floor(width / d + 1e-9)) * static_cast<int>(std::floor(depth / d + 1e-9));
+    return std::max({grid, staggered(width, depth), staggered(depth, width)});
+}
+
+}  // namespace uovo::batch

@@ -1,0 +1,65 @@
+// Grams: in the pieces, in the bath, on the tools; spares; what to melt, what comes back, what to buy.
+#pragma once
+#include <string>
+#include <tl/expected.hpp>
+#include <vector>
+
+#include "core/form/meridian.h"
+#include "core/material/material.h"
+
+namespace uovo::batch {
+
+/// Smallest m with P(Bin(m, p) >= needed) >= sure; p in (0, 1].
+int piecesToMake(int needed, double p, double sure = 0.95);
+/// The same when p is known only from `good` and `bad` pieces and a Beta(a, b) prior (beta-binomial).
+int piecesToMakeFromLog(int needed, int good, int bad, double sure = 0.95, double a = 1, double b = 1);
+
+/// Chocolate volume of a frustum pot filled to `level`, m³.
+double potVolume(const material::Pot& pot, double level);
+/// Level for a volume, m; NaN when it overflows.
+double potLevel(const material::Pot& pot, double volume);
+
+/// The bath one needs to dip a former to its dip line without touching the bottom.
+struct Bath {
+    std::string pot;          ///< id
+    double chocolate = 0;     ///< m³ that must be in the pot for the last piece
+    double level = 0;         ///< m, with the piece in
+    double still = 0;         ///< m, level with the piece out
+};
+/// `V = V_pot(clearance + dip) - V_former(dip)`.
+/// @param former coated part, pole at z = 0, `dip` deep
+/// @returns why not: the pot is too narrow or too low
+tl::expected<Bath, Problem> bathFor(const form::Meridian& former, double dip, const material::Pot& pot, double clearance);
+/// The pot that needs the least chocolate among those that fit.
+tl::expected<Bath, Problem> bestBath(const form::Meridian& former, double dip, const std::vector<material::Pot>& pots, double clearance);
+
+/// What one family of pieces asks of a chocolate.
+struct Demand {
+    std::string piece;     ///< name
+    std::string pot;       ///< chocolate and how it is prepared, the key of a pot
+    int make = 0;          ///< pieces with spares
+    double each = 0;       ///< kg in one
+    double bath = 0;       ///< kg that must remain for the last piece
+};
+
+/// One pot of the plan.
+struct Pot {
+    std::string chocolate;
+    double pieces = 0;    ///< kg in all pieces
+    double bath = 0;      ///< kg left after the last dip
+    double tools = 0;     ///< kg on bowl and spatula
+    double melt = 0;      ///< kg to melt
+    double trim = 0;      ///< kg trimmed off, remelted, never seed
+    double returned = 0;  ///< kg that come back: bath and trim
+    double consumed = 0;  ///< melt - returned
+    double packet = 0;    ///< kg in one packet
+    int packets = 0;      ///< to buy
+};
+/// Batch = pieces + bath + tools; the bath is shared by the pieces of one pot.
+std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<double>& packets, double bowlLoss, double spatulaLoss,
+                      double trimShare);
+
+/// How many discs of `diameter` fit on a shelf in rows or staggered, the better of the two.
+int fitOnShelf(double width, double depth, double diameter);
+
+}  // namespace uovo::batch

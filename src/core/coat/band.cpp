@@ -1,0 +1,113 @@
+#include "core/coat/band.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <random>
+#include <thread>
+
+namespace uovo::coat {
+namespace {
+
+/// Inverse of the normal distribution, Acklam's rational approximation (relative error 1e-9).
+double normalQuantile(double p) {
+    static constexpr std::array a{-39.69683028665376, 220.9460984245205, -275.9285104469687, 138.3577518672690, -30.66479806614716, 2.506628277459239};
+    static constexpr std::array b{-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972, -13.28068155288572};
+    static constexpr std::array c{-0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968, 2.938163982698783};
+    static constexpr std::array d{0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416};
+    if (p < 0.02425 || p > 1 - 0.02425) {
+        const double q = std::sqrt(-2 * std::log(std::min(p, 1 - p)));
+        const double x = (((((c[0] * q + c[1]) * q + c[2]) * q + c[3]) * q + c[4]) * q + c[5]) /
+                         ((((d[0] * q + d[1]) * q + d[2]) * q + d[3]) * q + 1);
+        return p < 0.5 ? x : -x;
+    }
+    const double q = p - 0.5, r = q * q;
+    return (((((a[0] * r + a[1]) * r + a[2]) * r + a[3]) * r + a[4]) * r + a[5]) * q /
+           (((((b[0] * r + b[1]) * r + b[2]) * r + b[3]) * r + b[4]) * r + 1);
+}
+
+constexpr double kNinety = 3.289707253902945;  // width of the 5–95 % range in standard deviations
+constexpr size_t kDraws = 16;
+
+}  // namespace
+
+std::vector<tl::expected<CoatsResult, Problem>> coatAll(const std::vector<CoatJob>& jobs, std::stop_token stop) {
+    std::vector<tl::expected<CoatsResult, Problem>> out(jobs.size());
+    const auto part = [&](size_t first) {
+        for (size_t i = first; i < jobs.size(); i += 2) out[i] = coat(jobs[i], stop);
+    };
+    std::jthread other([&] { part(1); });
+    part(0);
+    other.join();
+    return out;
+}
+
+WallFigures figures(const std::vector<double>& wall, const form::Profile& profile) {
+    WallFigures f;
+    const size_t n = wall.size();
+    double area = 0;
+    f.thinnest = 1e9;
+    for (size_t i = 0; i < n; ++i) {
+        f.mean += wall[i] * profile.area[i];
+        area += profile.area[i];
+        if (wall[i] < f.thinnest && i + 2 < n) {
+            f.thinnest = wall[i];
+            f.thinnestAt = i;
+        }
+        if (wall[i] > f.thickest) {
+            f.thickest = wall[i];
+            f.thickestAt = i;
+        }
+    }
+    f.mean /= area;
+    f.rim = wall[n - std::min<size_t>(n, 3)];
+    return f;
+}
+
+tl::expected<Band, Problem> band(const CoatJob& coarse, const Uncertainty& u, std::stop_token stop) {
+    std::vector<CoatJob> jobs(kDraws + 1, coarse);
+    std::mt19937 random(20);
+    const auto strata = [&] {  // one draw in each sixteenth, shuffled by hand so that every library does the same
+        std::array<double, kDraws> s;
+        for (size_t i = 0; i < kDraws; ++i) s[i] = (static_cast<double>(i) + 0.5) / kDraws;
+        for (size_t i = kDraws - 1; i > 0; --i) std::swap(s[i], s[random() % (i + 1)]);
+        return s;
+    };
+    const auto yield = strata(), viscosity = strata(), temperature = strata(), delay = strata();
+    for (size_t k = 0; k < kDraws; ++k) {
+        auto& job = jobs[k + 1];
+        job.coating.yield40 *= std::exp(normalQuantile(yield[k]) * std::log(u.yieldRatio) / kNinety);
+        job.coating.viscosity40 *= std::exp(normalQuantile(viscosity[k]) * std::log(u.viscosityRatio) / kNinety);
+        for (auto& step : job.steps) {
+            const double degrees = std::max(u.temperature, step.temperature.spread);
+            step.temperature.value += degrees * normalQuantile(temperature[k]) * 2 / kNinety;
+            const double wait = std::max(u.delay, step.delay.spread);
+            step.delay.value = std::max(0.0, step.delay.value + wait * normalQuantile(delay[k]) * 2 / kNinety);
+        }
+    }
+    const auto results = coatAll(jobs, stop);
+    if (!results[0]) return tl::unexpected(results[0].error());
+    const WallFigures likely = figures(results[0]->wall, coarse.profile);
+    std::array<std::vector<double>, 4> ratios;
+    for (size_t k = 1; k < results.size(); ++k) {
+        if (!results[k]) continue;
+        const WallFigures f = figures(results[k]->wall, coarse.profile);
+        ratios[0].push_back(results[k]->mass / results[0]->mass);
+        ratios[1].push_back(f.mean / likely.mean);
+        ratios[2].push_back(f.thinnest / likely.thinnest);
+        ratios[3].push_back(f.rim / likely.rim);
+    }
+    if (ratios[0].size() < kDraws / 2) return tl::unexpected(Problem{"The band could not be computed.", "band"});
+    const auto range = [](std::vector<double>& r) {
+        std::sort(r.begin(), r.end());
+        const auto at = [&](double p) {
+            const double x = p * static_cast<double>(r.size()) - 0.5;
+            const size_t i = static_cast<size_t>(std::clamp(x, 0.0, static_cast<double>(r.size() - 2)));
+            return r[i] + (x - static_cast<double>(i)) * (r[i + 1] - r[i]);
+        };
+        return Ratio{std::min(1.0, at(0.05)), std::max(1.0, at(0.95))};
+    };
+    return Band{range(ratios[0]), range(ratios[1]), range(ratios[2]), range(ratios[3])};
+}
+
+}  // namespace uovo::coat

@@ -1,0 +1,84 @@
+// Coats in the order they are made: dip, fill and pour, or brush; which way up; when and where to the cold.
+#pragma once
+#include <optional>
+#include <stop_token>
+#include <string>
+#include <tl/expected.hpp>
+#include <vector>
+
+#include "core/coat/film.h"
+#include "core/form/former.h"
+
+namespace uovo::coat {
+
+enum class Way { Dip, Pour, Brush };          ///< how the chocolate gets onto the former
+enum class Rest { Upright, Inverted, Hung };  ///< on its foot, rim down on a ring or rack, hanging by the knot
+enum class Place { Table, Fridge, Freezer };
+enum class Where { All, Rim, Foot };          ///< where a brush goes
+
+/// One coat as a person plans it.
+struct CoatStep {
+    Way way = Way::Dip;
+    Measure temperature = 32;  ///< °C in the bath or ladle
+    Measure drain = 40;        ///< s held over the bath (dip) or upside down while pouring out
+    Measure brushMass = 0.02;  ///< kg, brush only
+    Where where = Where::All;
+    Rest rest = Rest::Upright;
+    Measure delay = 120;       ///< s on the table before it goes to `place`
+    Place place = Place::Fridge;
+    Measure stay = 900;        ///< s in `place`
+    bool operator==(const CoatStep&) const = default;
+};
+
+/// Temperatures and air of the kitchen.
+struct Climate {
+    double room = 21, humidity = 0.55, fridge = 6, freezer = -18;  // °C, 0–1
+    double airRoom = 8, airFridge = 8, airFreezer = 8;             // W/m²K
+    double air(Place place) const { return place == Place::Table ? room : place == Place::Fridge ? fridge : freezer; }
+    double transfer(Place place) const {
+        return place == Place::Table ? airRoom : place == Place::Fridge ? airFridge : airFreezer;
+    }
+};
+
+struct CoatJob {
+    form::Profile profile;
+    form::Side side = form::Side::Outside;
+    material::Coating coating;
+    heat::CrystalLaw law;
+    FormerHeat former;
+    double formerBack = 2;      // W/m²K
+    double lockFraction = 0.3;
+    double dipSpeed = 0.02;     // m/s vertical
+    double dipMost = 0.006, pourFilm = 0.006;  // m
+    Climate climate;
+    std::vector<CoatStep> steps;
+};
+
+/// What one coat did. Thickness is of set chocolate, normal to the former, m a cell.
+struct CoatResult {
+    std::vector<double> wall;      ///< total after this coat
+    double added = 0;              ///< kg this coat adds to the piece
+    double dripped = 0;            ///< kg that went back to the bath or onto the rack
+    double lockTypical = 0;        ///< s until half of the wall no longer flows; NaN when it did not
+    double lockLast = 0;           ///< s until no place flows; NaN when it did not
+    double footRadius = 0;         ///< m, of the flat foot on paper
+    double shellTemperature = 0;   ///< °C at the end
+    bool stillLiquid = false;      ///< something still flowed when the coat's time was over
+};
+
+struct CoatsResult {
+    std::vector<CoatResult> coats;
+    double mass = 0;   ///< kg in the piece
+    double error = 0;  ///< relative mass error of the whole schedule
+    std::vector<double> wall;  ///< after the last coat
+};
+
+/// The wall from how it is coated: film flow of a Casson fluid under gravity with cooling and crystallising, coat after
+/// coat (docs/models.md, "Film on a profile").
+/// @returns thickness and mass after each coat; or why it cannot be computed
+tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop = {});
+
+/// What a coat's own figures may not be: refused with a sentence and the field.
+tl::expected<void, Problem> checkStep(const CoatStep& step, const material::Coating& coating, double formerBears);
+
+}  // namespace uovo::coat

@@ -1,0 +1,432 @@
+#include "core/coat/film.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+#include "core/coat/flux.h"
+
+namespace uovo::coat {
+namespace {
+
+constexpr double kGravity = 9.81;
+constexpr double kOverhang = -0.9;   // n·up below which a film hangs and drips
+constexpr double kDry = 1e-9;        // m: thinner than this is no film
+constexpr double kConverged = 1e-8;   // m; the mass is exact whatever is left
+constexpr double kLeastSlope = 0.3;  // of v(h) in a concave corner
+
+/// Thickness at which dv/dh = 1 + 2 H h + K h² first falls to kLeastSlope; infinite where it never does.
+double criticalThickness(double H, double K) {
+    const double never = std::numeric_limits<double>::infinity();
+    if (std::abs(K) < 1e-12) return H < 0 ? (kLeastSlope - 1) / (2 * H) : never;
+    const double root = H * H - K * (1 - kLeastSlope);
+    if (root < 0) return never;
+    const double h = (-H - std::sqrt(root)) / K;
+    return h > 0 ? h : never;
+}
+
+/// Tridiagonal solve in place; the answer is left in d.
+void thomas(std::vector<double>& a, std::vector<double>& b, std::vector<double>& c, std::vector<double>& d) {
+    const size_t n = b.size();
+    b[0] = 1 / b[0];  // b keeps the pivots' inverses: one division a row
+    for (size_t i = 1; i < n; ++i) {
+        const double w = a[i] * b[i - 1];
+        b[i] = 1 / (b[i] - w * c[i - 1]);
+        d[i] -= w * d[i - 1];
+    }
+    d[n - 1] *= b[n - 1];
+    for (size_t i = n - 1; i-- > 0;) d[i] = (d[i] - c[i] * d[i + 1]) * b[i];
+}
+
+}  // namespace
+
+double dipThickness(double U, double G, double tau0, double eta, double most) {
+    double low = 0, high = most;
+    if (high * cassonRate(G * high, tau0, eta) <= U) return most;
+    for (int i = 0; i < 50; ++i) {
+        const double mid = 0.5 * (low + high);
+        (mid * cassonRate(G * mid, tau0, eta) < U ? low : high) = mid;
+    }
+    return 0.5 * (low + high);
+}
+
+Film::Film(const form::Profile& profile, const material::Coating& coating, const heat::CrystalLaw& law, double lockFraction,
+           const FormerHeat& former, const FilmOptions& options, double room)
+    : p_(profile), c_(coating), law_(law), former_(former), o_(options), lockFraction_(lockFraction) {
+    const size_t n = profile.size();
+    for (auto* x : {&v_, &s_, &b_, &h_, &X_, &eta_, &tau_, &rootTau_, &drip_, &lower_, &diag_, &upper_, &rhs_, &trial_, &in_})
+        x->assign(n, 0.0);
+    T_.assign(n, options.heat ? room : 40);
+    Tw_ = T_;
+    Xs_.assign(n, 1.0);
+    lock_.assign(n, std::nan(""));
+    flux_.assign(n + 1, 0.0);
+    H_.assign(n, 0.0);
+    K_.assign(n, 0.0);
+    if (options.curvature) {
+        H_ = profile.mean;
+        K_ = profile.gauss;
+    }
+    for (size_t i = 0; i < n; ++i) critical_.push_back(criticalThickness(H_[i], K_[i]));
+}
+
+// In a concave corner v(h) turns back once the film is as thick as the fillet. Where dv/dh would fall below 0.3 (at
+// `critical_`) the volume is continued in a straight line: mass stays exact, thickness there is a convention (pooling).
+double Film::volumeOf(size_t i, double h) const {
+    const auto exact = [&](double x) { return x * (1 + x * (H_[i] + K_[i] * x / 3)); };
+    return h <= critical_[i] ? exact(h) : exact(critical_[i]) + kLeastSlope * (h - critical_[i]);
+}
+
+double Film::slopeOf(size_t i, double h) const {
+    return h <= critical_[i] ? 1 + h * (2 * H_[i] + K_[i] * h) : kLeastSlope;
+}
+
+double Film::thicknessOf(size_t i, double volume, double guess) const {
+    if (volume <= 0) return 0;
+    double h = guess > 0 ? guess : volume;
+    for (int k = 0; k < 30; ++k) {
+        const double step = (volumeOf(i, h) - volume) / slopeOf(i, h);
+        h = std::max(0.0, h - step);
+        if (std::abs(step) < 1e-13) break;
+    }
+    return h;
+}
+
+void Film::deposit(const std::vector<double>& add, double celsius, double crystals) {
+    for (size_t i = 0; i < v_.size(); ++i) {
+        if (add[i] <= 0) continue;
+        const double now = thicknessOf(i, s_[i] + v_[i]);
+        const double more = volumeOf(i, now + add[i]) - s_[i] - v_[i];
+        const double total = v_[i] + more;
+        T_[i] = (v_[i] * T_[i] + more * celsius) / total;
+        X_[i] = (v_[i] * X_[i] + more * crystals) / total;
+        v_[i] = total;
+        h_[i] = now + add[i];
+        lock_[i] = std::nan("");
+    }
+    coatStart_ = time_;
+    sinceEvent_ = 0;
+}
+
+/// Hydrostatic head per thickness: where the film lies on top its own depth drives it too; dropped on overhangs.
+double Film::head(size_t i, double up) const { return o_.levelling ? std::max(0.0, up * p_.normalZ[i]) : 0.0; }
+
+Film::FaceFlow Film::faceFlow(size_t f, double up) const {
+    const double rhoG = c_.densityMelt * kGravity;
+    const size_t i = f - 1;
+    FaceFlow out{0, i, 0, 0};
+    if (f < foot_) return out;  // pressed between paper and shell
+    double gradient, sign = 1;
+    if (f == v_.size()) {
+        if (!o_.openRim) return out;
+        gradient = rhoG * std::max(0.0, -up * p_.tangentZ[i]);
+    } else {
+        const double drop = up * (p_.z[i] - p_.z[f]) + trial_[i] * head(i, up) - trial_[f] * head(f, up);
+        gradient = rhoG * std::abs(drop) / p_.step;
+        if (drop < 0) {
+            sign = -1;
+            out.from = f;
+        }
+    }
+    const double m = std::max(0.0, trial_[out.from] - b_[out.from]);
+    const double wall = gradient * m;
+    if (wall <= tau_[out.from] || wall <= 0) return out;
+    // coat/flux.h's Casson flux and shear rate with their square roots shared: this is the innermost line.
+    const double width = p_.faceWidth[f], rootWall = std::sqrt(wall), difference = rootWall - rootTau_[out.from];
+    const double r = rootTau_[out.from] / rootWall, y = 1 - r, rate = difference * difference / eta_[out.from];
+    const double q = width * gradient * m * m * m / (3 * eta_[out.from]) * y * y * y * (1 + r * (0.6 + r * (0.3 + 0.1 * r)));
+    out.flux = sign * q;
+    out.byThickness = sign * m * rate * width;
+    // dq/dG = (h² gammadot - 2q)/G, and G follows the thickness through the hydrostatic head; sign² = 1
+    out.byHead = (m * m * rate * width - 2 * q) / gradient * rhoG / p_.step;
+    return out;
+}
+
+bool Film::flow(double dt, const Surroundings& around) {
+    const size_t n = v_.size();
+    const double up = around.inverted ? -1 : 1;
+    const bool rimLowest = around.inverted;
+    double scale = 0;
+    for (size_t i = 0; i < n; ++i) scale = std::max(scale, v_[i]);
+    if (scale < kDry) return true;
+
+    trial_ = h_;
+    bool converged = false;
+    for (int iteration = 0; iteration < 25 && !converged; ++iteration) {
+        for (size_t i = 0; i < n; ++i) {
+            const double h = trial_[i], m = std::max(0.0, h - b_[i]);
+            rhs_[i] = -p_.area[i] * (volumeOf(i, h) - s_[i] - v_[i]);
+            diag_[i] = p_.area[i] * slopeOf(i, h);
+            lower_[i] = upper_[i] = 0;
+            double cap = -1;
+            if (i >= foot_ && up * p_.normalZ[i] < kOverhang) cap = former_.dripCap;
+            if (i + 1 == n && rimLowest && !o_.openRim) cap = former_.rimBead;
+            drip_[i] = 0;
+            if (cap >= 0 && m > cap) {
+                drip_[i] = p_.area[i] * (m - cap) / former_.dripTime;
+                rhs_[i] -= dt * drip_[i];
+                diag_[i] += dt * p_.area[i] / former_.dripTime;
+            }
+        }
+        for (size_t f = 1; f <= n; ++f) {
+            const FaceFlow face = faceFlow(f, up);
+            flux_[f] = face.flux;
+            if (face.flux == 0) continue;
+            const size_t i = f - 1;
+            if (f == foot_ && foot_ > 0) {  // runs onto the paper, into the pool
+                rhs_[f] += dt * face.flux;
+                diag_[f] -= dt * ((face.from == f ? face.byThickness : 0) - face.byHead * head(f, up));
+                continue;
+            }
+            rhs_[i] -= dt * face.flux;
+            if (f == n) {
+                diag_[i] += dt * face.byThickness;
+                continue;
+            }
+            rhs_[f] += dt * face.flux;
+            const double byI = (face.from == i ? face.byThickness : 0) + face.byHead * head(i, up);
+            const double byF = (face.from == f ? face.byThickness : 0) - face.byHead * head(f, up);
+            diag_[i] += dt * byI;
+            upper_[i] += dt * byF;
+            diag_[f] -= dt * byF;
+            lower_[f] -= dt * byI;
+        }
+        thomas(lower_, diag_, upper_, rhs_);
+        double change = 0;
+        for (size_t i = 0; i < n; ++i) {
+            double next = trial_[i] + rhs_[i];
+            const double limit = 0.5 * (trial_[i] - b_[i]) + 2e-4;  // damping: at most halve or gain 0.2 mm
+            next = std::clamp(next, trial_[i] - limit, trial_[i] + 4 * limit);
+            next = std::max(next, b_[i]);
+            change = std::max(change, std::abs(next - trial_[i]));
+            trial_[i] = next;
+        }
+        converged = change < kConverged;
+    }
+    if (!converged) return false;
+
+    // Flux form: the fluxes and drips of the converged thickness move the mass; a cell never gives more than it has.
+    for (size_t f = 1; f <= n; ++f) flux_[f] = faceFlow(f, up).flux;
+    if (foot_ > 0) flux_[foot_] = std::min(0.0, flux_[foot_]);
+    const auto fromRim = [&](size_t i) { return i + 1 == foot_ ? 0.0 : std::max(0.0, -flux_[i + 1]); };
+    for (size_t i = 0; i < n; ++i) {
+        const double out = std::max(0.0, flux_[i + 1]) + std::max(0.0, -flux_[i]) + drip_[i];
+        const double have = v_[i] * p_.area[i] / dt + std::max(0.0, flux_[i]) + fromRim(i);
+        if (out > have && out > 0) {
+            const double share = have / out;
+            if (flux_[i + 1] > 0) flux_[i + 1] *= share;
+            if (flux_[i] < 0) flux_[i] *= share;
+            drip_[i] *= share;
+        }
+    }
+    // Heat and crystals travel with the flow: implicit, upstream values.
+    for (size_t i = 0; i < n; ++i) {
+        const double fromLeft = std::max(0.0, flux_[i]) * dt, fromRight = fromRim(i) * dt;
+        const double own = v_[i] * p_.area[i];
+        lower_[i] = -fromLeft;
+        upper_[i] = -fromRight;
+        diag_[i] = own + fromLeft + fromRight;
+        if (diag_[i] < 1e-18) diag_[i] = 1;
+        rhs_[i] = (diag_[i] == 1 && own < 1e-18 ? 1 : own);
+        in_[i] = rhs_[i] * X_[i];
+        rhs_[i] *= T_[i];
+    }
+    if (o_.heat) {
+        auto a = lower_, d = diag_, u = upper_;
+        thomas(a, d, u, in_);
+        thomas(lower_, diag_, upper_, rhs_);
+        T_.swap(rhs_);
+        X_.swap(in_);
+    }
+    for (size_t i = 0; i < n; ++i) {
+        v_[i] += dt / p_.area[i] * (flux_[i] - std::max(0.0, flux_[i + 1]) + fromRim(i) - drip_[i]);
+        if (v_[i] < 0) {  // round-off of the sum above, 1e-19: hand it to the drip's account so that mass stays exact
+            dripped_ += v_[i] * p_.area[i];
+            v_[i] = 0;
+        }
+        const bool rimDrip = i + 1 == n && rimLowest;
+        (around.onPaper && !rimDrip ? pool_ : dripped_) += drip_[i] * dt;
+        h_[i] = thicknessOf(i, s_[i] + v_[i], trial_[i]);
+    }
+    if (foot_ > 0) pool_ -= flux_[foot_] * dt;
+    if (o_.openRim) dripped_ += flux_[n] * dt;
+    return true;
+}
+
+void Film::exchangeHeat(double dt, const Surroundings& around) {
+    const double rhoC = c_.densityMelt * c_.heatCapacity, rhoL = c_.densityMelt * c_.latentHeat, k2 = 2 * c_.conductivity;
+    for (size_t i = 0; i < v_.size(); ++i) {
+        const double shell = former_.capacity + rhoC * s_[i];
+        const double back = around.formerSide > 0 ? 1 / (1 / around.formerSide + s_[i] / k2) : 0;
+        double shellLatent = 0;
+        if (s_[i] > 0 && Xs_[i] < 0.995) {
+            const double next = law_.advance(Xs_[i], Tw_[i], dt);
+            shellLatent = rhoL * s_[i] * (next - Xs_[i]);
+            Xs_[i] = next;
+        }
+        if (v_[i] < 1e-7) {
+            const double open = 1 / (1 / around.openSide + s_[i] / k2);
+            Tw_[i] = (shell * Tw_[i] + shellLatent + dt * (open + back) * around.air) / (shell + dt * (open + back));
+            T_[i] = Tw_[i];
+            continue;
+        }
+        const double next = law_.advance(X_[i], T_[i], dt);
+        const double film = rhoC * v_[i], open = 1 / (1 / around.openSide + v_[i] / k2), g = 1 / ((v_[i] + s_[i]) / k2 + 1e-4);
+        const double a11 = film + dt * (open + g), a12 = -dt * g, a22 = shell + dt * (back + g);
+        const double r1 = film * T_[i] + rhoL * v_[i] * (next - X_[i]) + dt * open * around.air;
+        const double r2 = shell * Tw_[i] + shellLatent + dt * back * around.air;
+        const double det = a11 * a22 - a12 * a12;
+        T_[i] = (r1 * a22 - a12 * r2) / det;
+        Tw_[i] = (a11 * r2 - a12 * r1) / det;
+        X_[i] = next;
+        if (X_[i] >= lockFraction_) {
+            Xs_[i] = (Xs_[i] * s_[i] + X_[i] * v_[i]) / (s_[i] + v_[i]);
+            Tw_[i] = (shell * Tw_[i] + film * T_[i]) / (shell + film);
+            s_[i] += v_[i];
+            v_[i] = 0;
+            b_[i] = h_[i];
+            lock_[i] = time_ + dt - coatStart_;
+        }
+    }
+}
+
+bool Film::run(double seconds, const Surroundings& around, std::stop_token stop) {
+    double left = seconds;
+    if (around.inverted != inverted_) sinceEvent_ = 0;
+    inverted_ = around.inverted;
+    while (left > 1e-9) {
+        if (stop.stop_requested()) return false;
+        const bool wet = mobileVolume() > 1e-12;
+        double dt = std::min({left, wet ? std::clamp(o_.growth * sinceEvent_, o_.firstStep, o_.mostStep) : 10.0});
+        if (left - dt < 1e-6) dt = left;
+        if (wet) {
+            for (size_t i = 0; i < v_.size(); ++i) {
+                if (v_[i] < kDry) {
+                    eta_[i] = 1;
+                    tau_[i] = 1e9;
+                    continue;
+                }
+                const double T = o_.heat ? T_[i] : 40, X = o_.heat ? X_[i] : 0;
+                eta_[i] = material::viscosity(c_, T, X);
+                tau_[i] = material::yieldStress(c_, T, X);
+            }
+            // A cell that was dry may receive film within the step: give it its wettest neighbour's rheology.
+            for (size_t i = 0; i < v_.size(); ++i)
+                if (v_[i] < kDry)
+                    for (const size_t j : {i ? i - 1 : i, i + 1 < v_.size() ? i + 1 : i})
+                        if (v_[j] >= kDry) {
+                            eta_[i] = eta_[j];
+                            tau_[i] = tau_[j];
+                        }
+            for (size_t i = 0; i < v_.size(); ++i) rootTau_[i] = std::sqrt(tau_[i]);
+            while (!flow(dt, around)) {
+                dt *= 0.4;
+                if (dt < 1e-7) return false;
+            }
+        }
+        if (o_.heat) {
+            const int parts = std::max(1, static_cast<int>(std::ceil(dt / (wet ? o_.heatStep : 10.0))));
+            for (int k = 0; k < parts; ++k) {
+                exchangeHeat(dt / parts, around);
+                time_ += dt / parts;
+            }
+        } else {
+            time_ += dt;
+        }
+        left -= dt;
+        sinceEvent_ += dt;
+    }
+    return true;
+}
+
+double Film::standOnPaper() {
+    // The paper is a plane footFilm below the shell's lowest point as it was when the piece was set down. Chocolate fills the gap between paper and former out
+    // to the radius where the pool and the film inside it are used up.
+    if (std::isnan(plane_)) plane_ = b_[0] + former_.footFilm;
+    const double plane = plane_;
+    double have = pool_;
+    size_t end = 0;
+    double needed = 0;
+    for (; end < v_.size(); ++end) {
+        const double down = -p_.normalZ[end];
+        if (down < 0.25) break;
+        const double gap = std::max((plane + p_.z[end]) / down, b_[end]);
+        if (end >= foot_ && gap - b_[end] > former_.footMost) break;
+        const double need = p_.area[end] * (volumeOf(end, gap) - s_[end] - v_[end]);
+        if (needed + need > have) break;
+        needed += need;
+    }
+    end = std::max({end, foot_, size_t{1}});
+    foot_ = end;
+    for (size_t i = 0; i < end; ++i) {
+        const double gap = std::max((plane + p_.z[i]) / std::max(0.25, -p_.normalZ[i]), b_[i]);
+        const double target = volumeOf(i, gap) - s_[i];
+        have -= p_.area[i] * (target - v_[i]);
+        v_[i] = target;
+    }
+    for (size_t i = 0; i < end; ++i) {
+        v_[i] = std::max(0.0, v_[i]);
+        h_[i] = thicknessOf(i, s_[i] + v_[i]);
+        if (!std::isnan(lock_[i])) {  // the foot of a locked cell hardens with it
+            s_[i] += v_[i];
+            v_[i] = 0;
+            b_[i] = h_[i];
+        }
+    }
+    // The shell's own hanging film may be thicker than the gap: then the foot has given some of it to the pool.
+    pool_ = have;
+    return p_.faceR[std::min(end, v_.size())];
+}
+
+void Film::leavePaper() {
+    dripped_ += pool_;  // what the gap cannot hold runs out on the paper as flash, is broken off and melted again
+    pool_ = 0;
+    foot_ = 0;
+    plane_ = std::nan("");
+}
+
+void Film::closeCoat() {
+    for (size_t i = 0; i < v_.size(); ++i) {
+        if (v_[i] > 0) {
+            const double film = c_.densityMelt * c_.heatCapacity * v_[i];
+            const double shell = former_.capacity + c_.densityMelt * c_.heatCapacity * s_[i];
+            Tw_[i] = (shell * Tw_[i] + film * T_[i]) / (shell + film);
+            Xs_[i] = (Xs_[i] * s_[i] + X_[i] * v_[i]) / (s_[i] + v_[i]);
+            s_[i] += v_[i];
+            v_[i] = 0;
+        }
+        h_[i] = b_[i] = thicknessOf(i, s_[i]);
+    }
+    coatStart_ = time_;
+}
+
+std::vector<double> Film::thickness() const {
+    std::vector<double> out(v_.size());
+    for (size_t i = 0; i < out.size(); ++i) out[i] = thicknessOf(i, s_[i] + v_[i]);
+    return out;
+}
+
+double Film::volume() const {
+    double sum = pool_;
+    for (size_t i = 0; i < v_.size(); ++i) sum += p_.area[i] * (v_[i] + s_[i]);
+    return sum;
+}
+
+double Film::mobileVolume() const {
+    double sum = 0;
+    for (size_t i = 0; i < v_.size(); ++i) sum += p_.area[i] * v_[i];
+    return sum;
+}
+
+double Film::shellTemperature() const {
+    double sum = 0, area = 0;
+    for (size_t i = 0; i < v_.size(); ++i) {
+        sum += Tw_[i] * p_.area[i];
+        area += p_.area[i];
+    }
+    return sum / area;
+}
+
+double Film::leastMobile() const { return *std::min_element(v_.begin(), v_.end()); }
+
+}  // namespace uovo::coat

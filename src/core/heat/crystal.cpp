@@ -1,0 +1,43 @@
+#include "core/heat/crystal.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace uovo::heat {
+
+double meltedShare(double celsius, double shift) {
+    static constexpr std::array<double, 10> T{20, 25, 27.5, 30, 31, 32, 33, 34, 35, 36};
+    static constexpr std::array<double, 10> m{0, .08, .18, .41, .55, .72, .87, .95, .99, 1};
+    const double t = celsius - shift;
+    if (t <= T.front()) return 0;
+    if (t >= T.back()) return 1;
+    size_t i = 1;
+    while (T[i] < t) ++i;
+    return m[i - 1] + (m[i] - m[i - 1]) * (t - T[i - 1]) / (T[i] - T[i - 1]);
+}
+
+CrystalLaw::CrystalLaw(const material::Coating& coating, const material::Constants& physics)
+    : shift(coating.meltShift),
+      rate(coating.growthRate),
+      top(physics.at("growthTop").value),
+      span(physics.at("growthSpan").value),
+      most(physics.at("growthMost").value),
+      remelt(physics.at("remeltRate").value),
+      floor(coating.crystalsFloor) {}
+
+double CrystalLaw::growth(double celsius) const {
+    const double x = (top + shift - celsius) / span;
+    return x <= 0 ? 0 : rate * std::min(most, x * std::sqrt(x));
+}
+
+double CrystalLaw::advance(double X, double celsius, double dt) const {
+    const double equilibrium = 1 - meltedShare(celsius, shift);
+    if (X > equilibrium) return std::max(std::min(X, floor), equilibrium + (X - equilibrium) * std::exp(-remelt * dt));
+    const double r = growth(celsius);
+    if (r == 0 || equilibrium <= 0) return X;
+    const double start = std::max(X, std::min(floor, equilibrium));
+    return equilibrium / (1 + (equilibrium / start - 1) * std::exp(-r * dt));
+}
+
+}  // namespace uovo::heat

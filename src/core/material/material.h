@@ -1,0 +1,127 @@
+// Chocolates and coatings: properties by temperature, each with its range and where it comes from.
+#pragma once
+#include <map>
+#include <string>
+#include <tl/expected.hpp>
+#include <vector>
+
+#include "core/quantity/quantity.h"
+
+namespace uovo::material {
+
+/// One constant of nature or of the trade. SI (temperatures in °C); `low`..`high` is the 5–95 % range.
+struct Constant {
+    double value = 0, low = 0, high = 0;
+    std::string unit, source;
+    bool operator==(const Constant&) const = default;
+};
+
+/// Constants by name, as read from a file of data/.
+using Constants = std::map<std::string, Constant>;
+
+/// A chocolate as it is bought. Every number it has is in `constants`; the names are those of data/chocolates.json.
+struct Chocolate {
+    std::string id, name;
+    std::string kind;  ///< "couverture" (needs tempering) or "compound"
+    Constants constants;
+    std::vector<std::string> allergens, traces;
+    double packet = 0.2;  ///< kg in one packet as sold
+    double bar = 0.1;     ///< kg in one bar, for people who count bars
+
+    const Constant& at(const std::string& name) const;  ///< asserts that the constant exists
+};
+
+/// How the crystals are (or are not) made before coating.
+enum class Temper { Tempered, Untempered };
+
+/// What is stirred in to thin the chocolate, as a share of its mass.
+enum class Thinner { None, CocoaButter, VegetableOil };
+
+/// A person's own figures that replace the book's.
+struct OwnFigures {
+    std::map<std::string, double> values;  ///< constant name → SI value
+    bool operator==(const OwnFigures&) const = default;
+};
+
+/// The chocolate as it is in the bowl: numbers only, ready for the solvers.
+struct Coating {
+    std::string name;
+    double densityMelt = 0, densitySolid = 0;   // kg/m³
+    double viscosity40 = 0, yield40 = 0;        // Pa·s, Pa at 40 °C
+    double viscosityEnergy = 0, yieldEnergy = 0;  // J/mol
+    double heatCapacity = 0, conductivity = 0;  // J/kgK, W/mK
+    double latentHeat = 0;                      // J/kg on crystallising wholly
+    double meltShift = 0;                       // K added to dark's melting curve
+    double growthRate = 0;                      // 1/s at 20 °C
+    double crystalsAtStart = 0;                 // fraction of the fat crystallised when the coat goes on
+    double crystalsFloor = 0;                   // fraction that nucleates anew when all was melted
+    double workLow = 0, workHigh = 0;           // °C working temperature
+    double loses = 0;                           // °C above which the temper is lost; infinite where there is none
+    double scorch = 0;                          // °C
+    bool tempered = false;
+    bool compound = false;
+
+    double working() const { return 0.5 * (workLow + workHigh); }
+    bool operator==(const Coating&) const = default;
+};
+
+/// What varies from bag to bag, for the band: multiples of the likely value, 1 = likely.
+struct Variation {
+    double yield = 1, viscosity = 1;
+};
+
+/// Puts chocolate, temper, thinner and a person's own figures together.
+/// Thinning: one percent more cocoa butter lowers eta by 10 % and tau0 by 6 % (ranges in data/physics.json).
+/// @param physics constants of data/physics.json
+/// @returns the coating, or why there is none (unknown own figure, thinner share out of range)
+tl::expected<Coating, Problem> coating(const Chocolate& chocolate, Temper temper, Thinner thinner, double thinnerShare,
+                                       const OwnFigures& own, const Constants& physics);
+
+/// Working temperatures on the packet win over the table; checks that they do not contradict each other.
+tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const OwnFigures& own);
+
+/// Casson viscosity in Pa·s at `celsius` and crystal fraction `phi` (below 0.6).
+double viscosity(const Coating& c, double celsius, double phi);
+/// Casson yield stress in Pa.
+double yieldStress(const Coating& c, double celsius, double phi);
+
+/// A bowl or jug to dip in, a frustum.
+struct Pot {
+    std::string id, name;
+    double baseDiameter = 0, topDiameter = 0, height = 0;  // m
+};
+
+/// A caution with the step where it matters and the word it is about.
+struct Caution {
+    std::string id, text;
+    std::vector<std::string> when;  ///< tags such as "balloon", "microwave", "perishable"
+};
+
+/// Minutes of hands a task takes, and its words.
+struct TaskTime {
+    Constant seconds;
+    bool perPiece = true;
+};
+
+/// Everything read from data/.
+struct Library {
+    std::vector<Chocolate> chocolates;
+    Constants physics;   ///< heat, film, setting
+    Constants formers;   ///< heat capacities, drip cap, sizes
+    Constants kitchen;   ///< defaults of room, fridge, freezer, tools
+    std::vector<Pot> pots;
+    std::vector<Look> looks;
+    std::map<std::string, TaskTime> tasks;
+    std::vector<Caution> cautions;
+
+    const Chocolate* find(const std::string& id) const;
+    const Pot* pot(const std::string& id) const;
+    double physical(const std::string& name) const { return physics.at(name).value; }
+    double former(const std::string& name) const { return formers.at(name).value; }
+    double usual(const std::string& name) const { return kitchen.at(name).value; }
+};
+
+/// Reads the library from the texts of data/ (file name → JSON text).
+tl::expected<Library, Problem> readLibrary(const std::map<std::string, std::string>& files);
+
+}  // namespace uovo::material

@@ -1,0 +1,342 @@
+// The chain: form → coat → setting → batch → schedule.
+#include <algorithm>
+#include <chrono>
+#include <cmath>
+#include <numbers>
+
+
+#include "core/plan/answers.h"
+#include "core/schedule/solver.h"
+
+namespace uovo {
+namespace {
+
+constexpr int kBandCells = 36;
+constexpr size_t kKept = 64;
+constexpr double kFootRoom = 0.015;  // m of stand, ring or hook added to a piece's height while it sets
+
+tl::expected<form::Meridian, Problem> meridianOf(const Piece& piece) {
+    return std::visit([](const auto& f) { return form::meridian(f); }, piece.former);
+}
+
+/// What the coat stage depends on, and nothing else: the name, count or filling may change without computing it again.
+std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
+    Plan essence;
+    essence.kitchen = plan.kitchen;
+    essence.kitchen.hands = 1;
+    for (Measure* m : {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight, &essence.kitchen.freezerWidth,
+                       &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight})
+        *m = 0;
+    if (const auto own = plan.own.find(piece.chocolate); own != plan.own.end()) essence.own[own->first] = own->second;
+    Piece p = piece;
+    p.name.clear();
+    p.count = 1;
+    p.filling.reset();
+    p.pot.clear();
+    p.wantedWall = 0;
+    p.survives = 1;
+    essence.pieces = {p};
+    return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) + writePlan(essence);
+}
+
+tl::expected<CoatStage, Problem> computeStage(const Piece& piece, const Plan& plan, const material::Library& lib, const AnswerOptions& options,
+                                              std::stop_token stop) {
+    const auto former = meridianOf(piece);
+    if (!former) return tl::unexpected(former.error());
+    auto job = coatJob(piece, plan, lib, options.cells);
+    if (!job) return tl::unexpected(job.error());
+    auto coats = coat::coat(*job, stop);
+    if (!coats) return tl::unexpected(coats.error());
+
+    CoatStage s;
+    s.coats = std::move(*coats);
+    s.profile = job->profile;
+    s.area = former->area();
+    s.formerVolume = former->volume();
+    s.wall = coat::figures(s.coats.wall, s.profile);
+    s.height = former->highest() - former->lowest();
+    if (const auto* b = std::get_if<form::Balloon>(&piece.former)) {
+        s.capacity = s.formerVolume;
+        s.rimRadius = s.profile.faceR.back();
+        s.shelfDiameter = b->girth.value / std::numbers::pi + 2 * s.wall.mean;
+        s.shelfHeight = b->length.value + kFootRoom;
+    } else {
+        const auto& c = std::get<form::Cup>(piece.former);
+        s.capacity = std::max(0.0, s.formerVolume - s.coats.mass / job->coating.densitySolid);
+        s.rimRadius = s.profile.faceR.back();
+        s.shelfDiameter = c.topDiameter.value;
+        s.shelfHeight = c.height.value + 0.005;
+    }
+    if (options.bands) {
+        coat::CoatJob coarse = *job;
+        coarse.profile = former->profile(kBandCells);
+        const auto* chocolate = lib.find(piece.chocolate);
+        const auto ratio = [&](const char* name) { return chocolate->at(name).high / chocolate->at(name).low; };
+        if (auto band = coat::band(coarse, {ratio("yield40"), ratio("viscosity40"), lib.physical("ladleSpread"), lib.physical("delaySpread")}, stop))
+            s.band = *band;
+        else
+            return tl::unexpected(band.error());
+    }
+    // Setting at the thickest place of each coat, through its own stays.
+    const setting::Events events{lib.physical("lockFraction"), lib.physical("firmFraction"), lib.physical("setFraction"), lib.physical("releaseFraction")};
+    const double toMelt = job->coating.densitySolid / job->coating.densityMelt;
+    double elapsed = 0, shellTemperature = plan.kitchen.room.value;
+    std::vector<double> below(s.profile.size(), 0.0);
+    for (size_t k = 0; k < piece.coats.size(); ++k) {
+        const auto& step = piece.coats[k];
+        const auto& r = s.coats.coats[k];
+        const size_t at = coat::figures(r.wall, s.profile).thickestAt;
+        setting::Wall wall;
+        wall.shell = below[at] * toMelt;
+        wall.coat = std::max(1e-4, r.wall[at] * toMelt - wall.shell);
+        wall.coatTemperature = step.temperature.value;
+        wall.shellTemperature = shellTemperature;
+        wall.crystals = step.temperature.value > job->coating.loses ? job->coating.crystalsFloor : job->coating.crystalsAtStart;
+        wall.formerCapacity = job->former.capacity;
+        wall.formerSide = job->formerBack;
+        const double out = (step.way == coat::Way::Brush ? 0 : step.drain.value) + step.delay.value;
+        s.setting.push_back(setting::settle(wall, job->coating, job->law, events,
+                                            {{job->climate.room, job->climate.airRoom, out},
+                                             {job->climate.air(step.place), job->climate.transfer(step.place), 0}}));
+        const bool last = k + 1 == piece.coats.size();
+        elapsed += last ? s.setting.back().release : out + step.stay.value;
+        below = r.wall;
+        shellTemperature = r.shellTemperature;
+    }
+    s.fromFirstCoatToRelease = elapsed;
+    const auto& last = piece.coats.back();
+    heat::ColdWall cold;
+    cold.thickness = s.wall.mean;
+    cold.density = job->coating.densitySolid;
+    cold.heatCapacity = job->coating.heatCapacity;
+    cold.temperature = last.place == coat::Place::Table ? plan.kitchen.room.value : s.coats.coats.back().shellTemperature;
+    s.dew = heat::condensation(cold, plan.kitchen.room.value, plan.kitchen.humidity.value, lib.physical("condensationTransfer"));
+    return s;
+}
+
+std::string potKey(const Piece& p, const material::Coating& coating) {
+    std::string key = coating.name;
+    if (!coating.compound && p.temper == material::Temper::Untempered) key += ", untempered";
+    if (p.thinner == material::Thinner::CocoaButter) key += ", with cocoa butter";
+    if (p.thinner == material::Thinner::VegetableOil) key += ", with oil";
+    return key;
+}
+
+std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library& lib, const Answers& answers, Cache& cache, std::stop_token stop) {
+    auto day = std::make_shared<DayPlan>();
+    day->network = dayNetwork(plan, lib, answers);
+    day->end = localMinutes(plan.deadline).value_or(0) - std::lround(lib.usual("reserve") / 60);
+    // The layout counts back from the end, so the same network keeps its layout when only the deadline moves.
+    std::string key = "day" + std::to_string(kModelVersion);
+    const auto put = [&](int v) { key.append(reinterpret_cast<const char*>(&v), sizeof v); };
+    for (const auto& t : day->network.tasks) {
+        put(t.minutes);
+        put(t.hands);
+    }
+    for (const auto& l : day->network.lags) {
+        put(l.from);
+        put(l.to);
+        put(l.min);
+        put(l.max);
+    }
+    for (const auto& h : day->network.holds) {
+        put(h.resource);
+        put(h.from);
+        put(h.to);
+        put(h.amount);
+    }
+    for (const auto& r : day->network.resources) put(r.capacity);
+    put(day->network.hands);
+    if (const auto known = std::static_pointer_cast<const DayPlan>(cache.find(key))) {
+        day->layout = known->layout;
+        day->problem = known->problem;
+        return day;
+    }
+    if (auto layout = schedule::layOut(day->network, {}, stop))
+        day->layout = std::move(*layout);
+    else
+        day->problem = layout.error().sentence;
+    if (stop.stop_requested()) return nullptr;
+    cache.keep(key, day);
+    return day;
+}
+
+}  // namespace
+
+const PieceAnswers* Answers::piece(const std::string& id) const {
+    for (const auto& p : pieces)
+        if (p->id == id) return p.get();
+    return nullptr;
+}
+
+std::shared_ptr<const void> Cache::find(const std::string& key) {
+    for (size_t i = kept_.size(); i-- > 0;)
+        if (kept_[i].first == key) {
+            std::rotate(kept_.begin() + static_cast<std::ptrdiff_t>(i), kept_.begin() + static_cast<std::ptrdiff_t>(i) + 1, kept_.end());
+            return kept_.back().second;
+        }
+    return nullptr;
+}
+
+void Cache::keep(const std::string& key, std::shared_ptr<const void> value) {
+    if (kept_.size() >= kKept) kept_.erase(kept_.begin());
+    kept_.emplace_back(key, std::move(value));
+}
+
+tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& lib, int cells) {
+    const auto former = meridianOf(piece);
+    if (!former) return tl::unexpected(former.error());
+    const auto coating = coatingOf(piece, plan, lib);
+    if (!coating) return tl::unexpected(coating.error());
+    coat::CoatJob job;
+    job.profile = former->profile(cells);
+    job.side = former->side();
+    job.coating = *coating;
+    job.law = heat::CrystalLaw(*coating, lib.physics);
+    const bool balloon = piece.overBalloon();
+    job.former.capacity = lib.former(balloon ? "balloonHeatCapacity" : "paperHeatCapacity");
+    job.former.dripCap = lib.former(balloon ? "balloonDripCap" : "moldDripCap");
+    job.former.rimBead = lib.former("rimBead");
+    job.former.dripTime = lib.former("dripTime");
+    job.former.footFilm = lib.former("footFilm");
+    job.former.footMost = lib.former("footMost");
+    job.formerBack = lib.former(balloon ? "balloonBack" : "paperBack");
+    job.lockFraction = lib.physical("lockFraction");
+    job.dipSpeed = lib.former("dipSpeed");
+    job.dipMost = lib.former("dipMost");
+    job.pourFilm = lib.former("pourFilm");
+    const double still = lib.physical("airStill");
+    job.climate = {plan.kitchen.room.value, plan.kitchen.humidity.value, plan.kitchen.fridge.value, plan.kitchen.freezer.value,
+                   still, plan.kitchen.fan ? lib.physical("airFan") : still, still};
+    for (const auto& c : piece.coats) job.steps.push_back(c);
+    return job;
+}
+
+std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Cache& cache, const AnswerOptions& options, std::stop_token stop,
+                              const std::function<void(const Answers&)>& early) {
+    const auto began = std::chrono::steady_clock::now();
+    Answers out;
+    out.problems = problems(plan, lib);
+    std::vector<batch::Demand> demands;
+    std::vector<double> packets;
+    bool complete = !plan.pieces.empty();
+    for (const auto& piece : plan.pieces) {
+        auto a = std::make_shared<PieceAnswers>();
+        a->id = piece.id;
+        const std::string at = "pieces/" + piece.id + "/";
+        for (const auto& p : out.problems)
+            if (p.where.starts_with(at) || p.where.starts_with("kitchen/") || p.where.starts_with("own/" + piece.chocolate)) a->problems.push_back(p);
+        if (a->problems.empty()) {
+            const std::string key = stageKey(piece, plan, options);
+            a->stage = std::static_pointer_cast<const CoatStage>(cache.find(key));
+            if (!a->stage) {
+                if (auto stage = computeStage(piece, plan, lib, options, stop)) {
+                    a->stage = std::make_shared<const CoatStage>(std::move(*stage));
+                    cache.keep(key, a->stage);
+                } else {
+                    if (stop.stop_requested()) return std::nullopt;
+                    a->problems.push_back({stage.error().sentence, at + stage.error().where});
+                    out.problems.push_back(a->problems.back());
+                }
+            }
+        }
+        if (stop.stop_requested()) return std::nullopt;
+        if (!a->problems.empty()) {
+            complete = false;
+            out.pieces.push_back(std::move(a));
+            continue;
+        }
+        a->coating = *coatingOf(piece, plan, lib);
+        a->make = batch::piecesToMake(piece.count, piece.survives, lib.usual("sparesSure"));
+        const auto former = meridianOf(piece);
+        const double clearance = lib.usual("bathClearance");
+        batch::Demand demand{piece.id, potKey(piece, a->coating), a->make, a->stage->coats.mass, 0};
+        if (const auto* b = std::get_if<form::Balloon>(&piece.former)) {
+            const bool dips = std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; });
+            if (dips) {
+                const auto bath = piece.pot.empty() ? batch::bestBath(*former, b->dip.value, lib.pots, clearance)
+                                                    : batch::bathFor(*former, b->dip.value, *lib.pot(piece.pot), clearance);
+                if (bath) {
+                    a->bath = *bath;
+                    demand.bath = bath->chocolate * a->coating.densityMelt;
+                } else {
+                    a->problems.push_back({bath.error().sentence, at + "pot"});
+                    out.problems.push_back(a->problems.back());
+                }
+            }
+        } else {
+            demand.bath = a->stage->formerVolume * a->coating.densityMelt;  // the last cup is still filled once
+        }
+        demands.push_back(demand);
+        packets.push_back(lib.find(piece.chocolate)->packet);
+        const auto place = piece.coats.back().place;
+        const auto& k = plan.kitchen;
+        const double gap = lib.usual("pieceGap");
+        a->perShelf = place == coat::Place::Table
+                          ? batch::fitOnShelf(lib.usual("tableWidth"), lib.usual("tableDepth"), a->stage->shelfDiameter + gap)
+                      : place == coat::Place::Fridge ? batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, a->stage->shelfDiameter + gap)
+                                                     : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, a->stage->shelfDiameter + gap);
+        a->answers = pieceAnswers(piece, plan, lib, *a);
+        if (options.ways && a->stage->wall.thinnest < piece.wantedWall.value) {
+            const std::string key = "ways" + format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) +
+                                    std::to_string(piece.count) + piece.name + stageKey(piece, plan, options);
+            auto ways = std::static_pointer_cast<const std::vector<WayOut>>(cache.find(key));
+            if (!ways) {
+                ways = std::make_shared<const std::vector<WayOut>>(waysOut(piece, plan, lib, *a->stage, stop));
+                if (stop.stop_requested()) return std::nullopt;
+                cache.keep(key, ways);
+            }
+            for (auto& w : a->answers)
+                if (w.id == "wall") {
+                    w.ways = *ways;
+                    for (auto& way : w.ways) {  // the remembered piece may differ in what the wall does not depend on
+                        Piece changed = piece;
+                        changed.coats = way.changed.coats;
+                        way.changed = changed;
+                    }
+                }
+        }
+        out.pieces.push_back(std::move(a));
+    }
+    out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
+    for (const auto& pot : out.pots) {
+        Answer a;
+        a.id = "pot/" + pot.chocolate;
+        a.figure = {pot.melt, pot.melt, pot.melt, Dimension::Mass};
+        a.headline = format(pot.melt, Dimension::Mass, plan.units);
+        a.after = "to melt";
+        const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units); };
+        a.sentence = pot.chocolate + ". " + g(pot.consumed) + " is used up, " + g(pot.returned) + " comes back. Buy " + std::to_string(pot.packets) +
+                     (pot.packets == 1 ? " packet of " : " packets of ") + g(pot.packet) + ".";
+        a.working = {"Chocolate to melt",
+                     "melt = pieces + bath + tools;  used up = melt − bath − trim",
+                     {{"in the pieces, spares included", g(pot.pieces), "", "coat model"},
+                      {"in the bath after the last piece", g(pot.bath), "", "geometry of pot and piece"},
+                      {"on bowl and spatula", g(pot.tools), "13–28 g", "from memory"},
+                      {"trimmed off, comes back", g(pot.trim), "1–6 % of the pieces", "from memory"}},
+                     a.headline,
+                     "Returned trim may be melted again, never trusted as seed.",
+                     "Batch"};
+        out.evening.push_back(std::move(a));
+    }
+    for (const auto& caution : lib.cautions) {
+        bool relevant = false;
+        for (const auto& w : caution.when)
+            for (const auto& p : plan.pieces)
+                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) || (w == "cup" && !p.overBalloon()) ||
+                            (w == "perishable" && p.filling && p.filling->perishable) || (w == "egg" && p.filling && p.filling->egg) ||
+                            (w == "alcohol" && p.filling && p.filling->alcohol) || w == "trim";
+        if (relevant) out.cautions.push_back(caution.text);
+    }
+    const auto seconds = [&] { return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count(); };
+    out.seconds = seconds();
+    if (options.day && complete && out.problems.empty()) {
+        if (early) early(out);
+        out.day = layDay(plan, lib, out, cache, stop);
+        if (stop.stop_requested()) return std::nullopt;
+        out.seconds = seconds();
+    }
+    return out;
+}
+
+}  // namespace uovo

@@ -1,0 +1,156 @@
+// `Plan` in, `Answers` out: the chain of all steps, remembered by stage.
+#pragma once
+#include <functional>
+#include <memory>
+#include <stop_token>
+
+#include "core/batch/batch.h"
+#include "core/coat/band.h"
+#include "core/plan/plan.h"
+#include "core/schedule/network.h"
+#include "core/setting/setting.h"
+
+namespace uovo {
+
+/// A value with its band, in a dimension.
+struct Figure {
+    double value = 0, low = 0, high = 0;
+    Dimension dimension = Dimension::Length;
+    std::string text(UnitSystem units) const { return format(value, dimension, units); }
+    std::string band(UnitSystem units) const { return formatBand(value, low, high, dimension, units); }
+};
+
+/// How a figure came about.
+struct Working {
+    struct Input {
+        std::string name, value, range, source;
+    };
+    std::string title, formula;
+    std::vector<Input> inputs;
+    std::string result;
+    std::string trust;    ///< how far to trust it, where the model is weak
+    std::string section;  ///< of docs/models.md
+};
+
+enum class Tone { Plain, Good, Weak, Impossible };
+
+/// A change that would help, already computed.
+struct WayOut {
+    std::string title;
+    Piece changed;
+    double thinnest = 0;   ///< m, after the change
+    double mass = 0;       ///< kg more in each piece
+    double seconds = 0;    ///< more from first coat to release
+    bool enough = false;   ///< reaches the wanted wall
+};
+
+/// One plain sentence with one number.
+struct Answer {
+    std::string id;        ///< stable: "wall", "grams", "cold", "holds-filling", "bath"
+    Figure figure;
+    std::string headline;  ///< the number as shown: "1.3 mm"
+    std::string after;     ///< small words behind it: "in each"
+    std::string sentence;
+    Tone tone = Tone::Plain;
+    std::vector<WayOut> ways;
+    Working working;
+};
+
+/// The wall of a piece and everything that hangs on it: the expensive part, remembered.
+struct CoatStage {
+    form::Profile profile;
+    double area = 0;              ///< m² coated
+    double formerVolume = 0;      ///< m³ under the dip line or fill line
+    double capacity = 0;          ///< m³ the finished piece holds to its rim
+    double rimRadius = 0, height = 0;  ///< m, of the piece
+    double shelfDiameter = 0, shelfHeight = 0;  ///< m it takes while it sets, former included
+    coat::CoatsResult coats;
+    coat::WallFigures wall;
+    coat::Band band;
+    std::vector<setting::Times> setting;  ///< after each coat, at its thickest place, s
+    heat::Condensation dew;               ///< on leaving the last place
+    double fromFirstCoatToRelease = 0;    ///< s; NaN when it never sets
+};
+
+struct PieceAnswers {
+    std::string id;
+    std::vector<Problem> problems;  ///< when there are any, the rest is empty
+    std::shared_ptr<const CoatStage> stage;
+    material::Coating coating;
+    int make = 0;                   ///< pieces with spares
+    std::optional<batch::Bath> bath;
+    std::vector<Answer> answers;
+    int perShelf = 0;               ///< pieces that fit in the place of the last coat at once
+};
+
+/// The day, laid out before the deadline.
+struct DayPlan {
+    schedule::Network network;
+    schedule::Layout layout;
+    long end = 0;                  ///< local minutes of the network's time 0 (deadline minus the reserve)
+    std::string problem;           ///< why there is none; layout is empty then
+    long begins() const { return end + layout.begins; }
+};
+
+struct Answers {
+    std::vector<std::shared_ptr<const PieceAnswers>> pieces;  ///< in the order of the plan
+    std::vector<batch::Pot> pots;
+    std::vector<Answer> evening;     ///< about the plan as a whole
+    std::shared_ptr<const DayPlan> day;  ///< null while it is being laid out
+    std::vector<Problem> problems;   ///< of the whole plan
+    std::vector<std::string> cautions;
+    double seconds = 0;
+
+    const PieceAnswers* piece(const std::string& id) const;
+};
+
+/// Remembers stages by their canonical inputs. Used by one thread at a time.
+class Cache {
+public:
+    std::shared_ptr<const void> find(const std::string& key);
+    void keep(const std::string& key, std::shared_ptr<const void> value);
+
+private:
+    std::vector<std::pair<std::string, std::shared_ptr<const void>>> kept_;  ///< newest last
+};
+
+struct AnswerOptions {
+    bool day = true;    ///< lay the day out as well
+    bool ways = true;   ///< compute ways out of weak answers
+    bool bands = true;
+    int cells = 120;    ///< of a profile
+};
+
+/// Everything that follows from a plan. Pure: the same plan gives the same answers; only what changed is computed again.
+/// @param early called with all answers but the day, before the day is laid out; may be empty
+/// @returns the answers, or nothing when stopped
+std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache, const AnswerOptions& options = {},
+                              std::stop_token stop = {}, const std::function<void(const Answers&)>& early = {});
+
+/// The coat job a piece asks for; shared by the stage, the band and the ways out.
+tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& library, int cells);
+
+/// Sentences for one piece from its stage.
+std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& known);
+/// Ways out when the wall is thinner than wanted.
+std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material::Library& library, const CoatStage& now, std::stop_token stop);
+
+/// The task network of a plan from its answers (docs/models.md, "Day").
+schedule::Network dayNetwork(const Plan& plan, const material::Library& library, const Answers& answers);
+
+/// Sentence and begin of the day as seen at `now` (local minutes): on time, or too late by how much.
+Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now);
+
+/// The same answers as JSON (docs/format.md, "Answers").
+std::string answersJson(const Plan& plan, const Answers& answers);
+
+/// State of a family at a minute of the day, for the scrubber.
+struct PieceState {
+    std::string piece;
+    int coats = 0;        ///< coats on it
+    std::string words;    ///< "in the fridge", "ready", "not begun"
+    bool cold = false, released = false, filled = false;
+};
+std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minute);
+
+}  // namespace uovo

@@ -1,0 +1,100 @@
+// Answers as JSON for the command line: docs/format.md, "Answers".
+#include <cmath>
+
+#include <nlohmann/json.hpp>
+
+#include "core/plan/answers.h"
+
+namespace uovo {
+namespace {
+
+using json = nlohmann::ordered_json;
+
+json number(double v) { return std::isfinite(v) ? json(v) : json(nullptr); }
+
+const char* tone(Tone t) {
+    switch (t) {
+        case Tone::Plain: return "plain";
+        case Tone::Good: return "good";
+        case Tone::Weak: return "weak";
+        case Tone::Impossible: return "impossible";
+    }
+    return "";
+}
+
+json of(const Answer& a) {
+    json j{{"id", a.id}, {"value", number(a.figure.value)}, {"low", number(a.figure.low)}, {"high", number(a.figure.high)},
+           {"headline", a.headline}, {"after", a.after}, {"sentence", a.sentence}, {"tone", tone(a.tone)}};
+    for (const auto& w : a.ways)
+        j["ways"].push_back({{"title", w.title}, {"thinnest", number(w.thinnest)}, {"mass", number(w.mass)}, {"seconds", number(w.seconds)}, {"enough", w.enough}});
+    json working{{"formula", a.working.formula}, {"result", a.working.result}, {"trust", a.working.trust}, {"section", a.working.section}, {"inputs", json::array()}};
+    for (const auto& i : a.working.inputs)
+        working["inputs"].push_back({{"name", i.name}, {"value", i.value}, {"range", i.range}, {"source", i.source}});
+    j["working"] = working;
+    return j;
+}
+
+json of(const Problem& p) { return {{"sentence", p.sentence}, {"where", p.where}}; }
+
+}  // namespace
+
+std::string answersJson(const Plan& plan, const Answers& answers) {
+    json j{{"format", "uovo-answers"}, {"version", 1}, {"model", kModelVersion}, {"plan", plan.name}};
+    j["problems"] = json::array();
+    for (const auto& p : answers.problems) j["problems"].push_back(of(p));
+    j["pieces"] = json::array();
+    for (size_t i = 0; i < answers.pieces.size(); ++i) {
+        const auto& a = *answers.pieces[i];
+        json p{{"id", a.id}, {"count", plan.pieces[i].count}, {"make", a.make}};
+        if (a.stage) {
+            const auto& s = *a.stage;
+            p["area"] = number(s.area);
+            p["formerVolume"] = number(s.formerVolume);
+            p["capacity"] = number(s.capacity);
+            p["height"] = number(s.height);
+            p["rimDiameter"] = number(2 * s.rimRadius);
+            p["mass"] = number(s.coats.mass);
+            p["massError"] = number(s.coats.error);
+            p["wall"] = {{"mean", number(s.wall.mean)}, {"thinnest", number(s.wall.thinnest)}, {"thickest", number(s.wall.thickest)}, {"rim", number(s.wall.rim)}};
+            p["wall"]["band"] = {{"mean", {number(s.band.mean.low), number(s.band.mean.high)}},
+                                 {"thinnest", {number(s.band.thinnest.low), number(s.band.thinnest.high)}},
+                                 {"rim", {number(s.band.rim.low), number(s.band.rim.high)}},
+                                 {"mass", {number(s.band.mass.low), number(s.band.mass.high)}}};
+            p["profile"] = {{"arc", s.profile.arc}, {"wall", s.coats.wall}};
+            for (size_t k = 0; k < s.coats.coats.size(); ++k) {
+                const auto& c = s.coats.coats[k];
+                const auto& t = s.setting[k];
+                p["coats"].push_back({{"added", number(c.added)}, {"dripped", number(c.dripped)}, {"mean", number(coat::figures(c.wall, s.profile).mean)},
+                                      {"lockTypical", number(c.lockTypical)}, {"lockLast", number(c.lockLast)}, {"footRadius", number(c.footRadius)},
+                                      {"stillLiquid", c.stillLiquid}, {"firm", number(t.firm)}, {"set", number(t.set)}, {"release", number(t.release)},
+                                      {"wall", c.wall}});
+            }
+            p["dew"] = {{"wet", s.dew.wet}, {"dewPoint", number(s.dew.dewPoint)}, {"film", number(s.dew.film)}, {"dry", number(s.dew.drySeconds)}};
+        }
+        if (a.bath) p["bath"] = {{"pot", a.bath->pot}, {"chocolate", number(a.bath->chocolate)}, {"level", number(a.bath->level)}};
+        p["perShelf"] = a.perShelf;
+        p["answers"] = json::array();
+        for (const auto& x : a.answers) p["answers"].push_back(of(x));
+        j["pieces"].push_back(std::move(p));
+    }
+    j["pots"] = json::array();
+    for (const auto& p : answers.pots)
+        j["pots"].push_back({{"chocolate", p.chocolate}, {"pieces", number(p.pieces)}, {"bath", number(p.bath)}, {"tools", number(p.tools)}, {"melt", number(p.melt)},
+                             {"trim", number(p.trim)}, {"returned", number(p.returned)}, {"consumed", number(p.consumed)}, {"packets", p.packets}});
+    j["evening"] = json::array();
+    for (const auto& a : answers.evening) j["evening"].push_back(of(a));
+    j["cautions"] = answers.cautions;
+    if (answers.day) {
+        const auto& d = *answers.day;
+        j["day"] = {{"problem", d.problem}, {"tasks", json::array()}};
+        if (d.problem.empty()) {
+            j["day"]["begins"] = localTime(d.begins());
+            for (size_t i = 0; i < d.layout.start.size(); ++i)
+                j["day"]["tasks"].push_back({{"id", d.network.tasks[i].id}, {"title", d.network.tasks[i].title}, {"start", localTime(d.end + d.layout.start[i])},
+                                             {"minutes", d.network.tasks[i].minutes}});
+        }
+    }
+    return j.dump(2) + "\n";
+}
+
+}  // namespace uovo

@@ -1,0 +1,280 @@
+// The tasks of a plan with their lags, and what they keep in use.
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+#include "core/heat/slab.h"
+#include "core/plan/answers.h"
+
+namespace uovo {
+namespace {
+
+class Builder {
+public:
+    Builder(const Plan& plan, const material::Library& lib, const Answers& answers) : plan_(plan), lib_(lib), answers_(answers) {
+        net_.hands = plan.kitchen.hands;
+    }
+
+    schedule::Network build() {
+        const int shelf = addResource("fridge shelf", plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value);
+        const int freezer = addResource("freezer", plan_.kitchen.freezerWidth.value * plan_.kitchen.freezerDepth.value);
+        const int table = addResource("bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
+        places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
+        clear_ = add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
+        for (size_t i = 0; i < plan_.pieces.size(); ++i) family(plan_.pieces[i], *answers_.pieces[i]);
+        if (serve_ >= 0) net_.order.push_back(serve_);
+        for (int i = static_cast<int>(net_.tasks.size()); i-- > 0;)
+            if (i != serve_) net_.order.push_back(i);
+        return std::move(net_);
+    }
+
+private:
+    struct PotState {
+        int resource = 0, melt = 0;
+        double life = 0;  // min of usable chocolate after tempering
+        double mass = 0;
+    };
+
+    int minutes(const char* task, int pieces) const {
+        const auto& t = lib_.tasks.at(task);
+        return std::max(1, static_cast<int>(std::ceil(t.seconds.value * (t.perPiece ? pieces : 1) / 60)));
+    }
+    int addResource(const std::string& name, double squareMetres) {
+        net_.resources.push_back({name, static_cast<int>(squareMetres * 1e4), "cm²"});
+        return static_cast<int>(net_.resources.size()) - 1;
+    }
+    int add(schedule::Task task) {
+        net_.tasks.push_back(std::move(task));
+        return static_cast<int>(net_.tasks.size()) - 1;
+    }
+    int length(int task) const { return net_.tasks[static_cast<size_t>(task)].minutes; }
+    /// `min`..`max` minutes lie between the end of `from` and the start of `to`; max < 0: none.
+    void after(int from, int to, int min, int max, std::string why) {
+        net_.lags.push_back({from, to, length(from) + min, max < 0 ? -1 : length(from) + max, std::move(why)});
+    }
+
+    /// The pot of a piece's chocolate: melted once a day, tempered again before each sitting.
+    PotState& potOf(const Piece& piece, const PieceAnswers& a) {
+        const std::string key = piece.chocolate + "/" + (piece.temper == material::Temper::Tempered ? "t" : "u") + std::to_string(int(piece.thinner));
+        auto [it, fresh] = pots_.try_emplace(key);
+        PotState& pot = it->second;
+        if (!fresh) return pot;
+        for (const auto& p : answers_.pots)
+            if (p.chocolate.starts_with(a.coating.name)) pot.mass = std::max(pot.mass, p.melt);
+        const std::string name = a.coating.name;
+        const int chop = add({"chop/" + piece.chocolate, "Chop " + lower(name), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
+        pot.melt = add({"melt/" + piece.chocolate, "Melt " + format(pot.mass, Dimension::Mass, plan_.units) + " of " + lower(name), "", "melt",
+                        minutes("melt", 1), 1, 0, 0, {"hot-bowl"}});
+        after(chop, pot.melt, 0, -1, "it is chopped");
+        net_.resources.push_back({"pot of " + lower(name), 1, "pot"});
+        pot.resource = static_cast<int>(net_.resources.size()) - 1;
+        pot.life = 90;
+        if (a.coating.tempered) {
+            const double start = std::min(a.coating.workHigh, a.coating.loses - 0.5);
+            pot.life = heat::batchWindow(a.coating, lib_.physics, pot.mass, 0, start, plan_.kitchen.room.value, true) / 60;
+        }
+        return pot;
+    }
+
+    void family(const Piece& piece, const PieceAnswers& a) {
+        PotState& pot = potOf(piece, a);
+        const bool balloon = piece.overBalloon();
+        const auto& stage = *a.stage;
+        const double gap = lib_.usual("pieceGap");
+        const int perPlace = std::max(1, a.perShelf);
+        // A sitting must fit the place, the chocolate's life and the hands.
+        const char* work = balloon ? "dip" : "pour";
+        const double each = lib_.tasks.at(work).seconds.value / 60;
+        const int byLife = std::max(1, static_cast<int>((pot.life - 1) / each));
+        const int perRound = std::max(1, std::min({perPlace, byLife, a.make}));
+        const int rounds = (a.make + perRound - 1) / perRound;
+        const std::string things = lower(piece.name) + (piece.name.ends_with('s') ? "" : "s");
+        int filling = -1;
+        std::vector<int> finished;
+        int firstPrepare = -1;
+        for (int r = 0; r < rounds; ++r) {
+            const int from = a.make * r / rounds + 1, to = a.make * (r + 1) / rounds, n = to - from + 1;
+            const std::string who = rounds > 1 ? fmt::format("{} {}–{}", things, from, to) : fmt::format("all {} {}", n, things);
+            const auto id = [&](const std::string& what) { return fmt::format("{}/{}/{}", piece.id, r + 1, what); };
+            const auto task = [&](const std::string& what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
+                return add({id(what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions)});
+            };
+            const int prepare = balloon ? task("inflate", "Blow up and oil " + who, "prepare", std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
+                                        : task("snip", "Snip " + who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
+            if (firstPrepare < 0) firstPrepare = prepare;
+            int before = prepare;
+            int firstOut = -1;
+            for (size_t k = 0; k < piece.coats.size(); ++k) {
+                const auto& c = piece.coats[k];
+                const int number = static_cast<int>(k) + 1;
+                const auto coatId = [&](const char* what) { return fmt::format("{}-{}", what, number); };
+                const bool first = r == 0 && k == 0;
+                const int ready = a.coating.tempered
+                                      ? task(coatId("temper"), first ? "Temper " + lower(a.coating.name) : "Warm and temper again for " + who, "melt",
+                                             minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
+                                      : task(coatId("warm"), "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), number, {"hot-bowl"});
+                after(pot.melt, ready, 0, -1, "the chocolate is melted");
+                const char* verb = c.way == coat::Way::Dip ? "Dip " : c.way == coat::Way::Pour ? "Fill and pour out " : "Brush ";
+                const char* time = c.way == coat::Way::Dip ? "dip" : c.way == coat::Way::Pour ? "pour" : "brush";
+                const int dip = task(coatId("coat"), verb + who + (k == 1 ? ", second coat" : k == 2 ? ", third coat" : k > 2 ? ", one more coat" : ""), "coat",
+                                     minutes(time, n), number, balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});
+                const int life = static_cast<int>(pot.life) - length(dip);
+                after(ready, dip, 0, std::max(0, std::min(life, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
+                net_.holds.push_back({pot.resource, ready, dip, 1});
+                if (k == 0)
+                    after(prepare, dip, 0, 120, "a balloon slowly shrinks");
+                else
+                    after(before, dip, 0, 30, "the shell is still cold");
+                const int carry = c.place == coat::Place::Table ? -1 : task(coatId("in"), "Into the " + placeName(c.place) + ": " + who, "cold", minutes("carry", n), number);
+                const int delay = static_cast<int>(std::ceil(c.delay.value / 60));
+                int inside = dip;
+                if (carry >= 0) {
+                    after(clear_, carry, 0, -1, "the shelf is clear");
+                    // each piece waits its own delay; the last one is coated when the task ends
+                    after(dip, carry, std::max(0, delay - length(dip)), delay + 6, "the wait before the cold");
+                    inside = carry;
+                }
+                const int out = task(coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + who, "look",
+                                     minutes("look", n), number);
+                const bool last = k + 1 == piece.coats.size();
+                const double lead = c.delay.value + (c.way == coat::Way::Brush ? 0 : c.drain.value);
+                double need = last ? stage.setting[k].release - lead : stage.setting[k].firm - lead;
+                need = std::max(std::isfinite(need) ? need : 0.0, c.stay.value);
+                const int stay = static_cast<int>(std::ceil(need / 60));
+                const double most = c.place == coat::Place::Freezer ? lib_.usual("freezerMost") : c.place == coat::Place::Fridge ? lib_.usual("fridgeMost") : 4 * 3600;
+                after(inside, out, stay, std::max(stay + 5, static_cast<int>(most / 60)), last ? "it lets go" : "it is firm");
+                // A place holds perShelf pieces at once, so each counts as that share of its area.
+                const int place = places_.at(c.place);
+                const int capacity = net_.resources[static_cast<size_t>(place)].capacity;
+                const int fit = fitIn(c.place, stage.shelfDiameter + gap);
+                net_.holds.push_back({place, inside, out, std::min(capacity, static_cast<int>(std::floor(double(capacity) / std::max(1, fit))) * n)});
+                if (firstOut < 0) firstOut = out;
+                before = out;
+            }
+            const int warm = task("patch-pot", "Warm a little chocolate to patch " + who, "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
+            const int patch = task("patch", "Patch bare spots on " + who, "coat", minutes("patch", std::max(1, n / 3)), 0);
+            after(before, warm, 0, -1, "it has been looked at");
+            after(warm, patch, 0, 6, "the small pot is warm");
+            const int release = balloon ? task("release", "Let the air out and peel " + who, "release", minutes("releaseBalloon", n), 0, {"latex", "blade"})
+                                        : task("release", "Tear the paper off " + who, "release", minutes("releaseCup", n), 0);
+            after(patch, release, 3, static_cast<int>(lib_.usual("latestRelease") / 60), "the patch is firm");
+            const int trim = task("trim", "Trim the rims of " + who, "finish", minutes("trim", n), 0, {"warm-plate"});
+            after(release, trim, 0, -1, "it is off its former");
+            if (r > 0) after(firstPrepare, prepare, 0, -1, "the rounds go in their order");
+            finished.push_back(trim);
+        }
+        if (piece.filling) {
+            const auto& f = *piece.filling;
+            filling = add({piece.id + "/make-filling", "Make " + lower(f.name), piece.id, "finish", std::max(1, static_cast<int>(std::ceil(f.make.value / 60))), 1, 0, 0,
+                           f.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
+            std::vector<std::string> cautions;
+            if (f.perishable) cautions.push_back("perishable");
+            if (f.alcohol) cautions.push_back("alcohol");
+            const int fill = add({piece.id + "/fill", "Fill " + std::to_string(piece.count) + " " + things, piece.id, "finish", minutes("fill", piece.count), 1, 0, 0, cautions});
+            after(filling, fill, static_cast<int>(std::ceil(f.usableFrom.value / 60)), static_cast<int>(f.usableTo.value / 60), "the filling's own window");
+            for (const int t : finished) after(t, fill, 0, -1, "the rims are trimmed");
+            const int serve = serving();
+            after(fill, serve, 0, f.perishable ? static_cast<int>(lib_.usual("fillingMost") / 60) : -1, "a perishable filling does not wait long");
+        } else {
+            const int wrap = add({piece.id + "/wrap", "Box " + std::to_string(piece.count) + " " + things, piece.id, "finish", minutes("wrap", piece.count), 1, 0, 0, {}});
+            for (const int t : finished) after(t, wrap, 0, -1, "the rims are trimmed");
+            after(wrap, serving(), 0, -1, "all is ready");
+        }
+    }
+
+    /// The end of the work: a task of one minute that everything leads to.
+    int serving() {
+        if (serve_ < 0) serve_ = add({"ready", "Ready: a last look at everything", "", "finish", 1, 1, 0, 0, {"allergen"}});
+        return serve_;
+    }
+    int fitIn(coat::Place place, double diameter) const {
+        const auto& k = plan_.kitchen;
+        if (place == coat::Place::Table) return batch::fitOnShelf(lib_.usual("tableWidth"), lib_.usual("tableDepth"), diameter);
+        return place == coat::Place::Fridge ? batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, diameter)
+                                            : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, diameter);
+    }
+    static std::string placeName(coat::Place p) { return p == coat::Place::Table ? "bench" : p == coat::Place::Fridge ? "fridge" : "freezer"; }
+    static std::string lower(std::string s) {
+        if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
+        return s;
+    }
+
+    const Plan& plan_;
+    const material::Library& lib_;
+    const Answers& answers_;
+    schedule::Network net_;
+    std::map<coat::Place, int> places_;
+    std::map<std::string, PotState> pots_;
+    int clear_ = 0, serve_ = -1;
+};
+
+}  // namespace
+
+schedule::Network dayNetwork(const Plan& plan, const material::Library& lib, const Answers& answers) { return Builder(plan, lib, answers).build(); }
+
+Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) {
+    Answer a;
+    a.id = "day";
+    a.working = {"Start of the day",
+                 "first plan found by start time, backwards from the deadline; every lag, hand and shelf is checked by a second program",
+                 {{"steps", std::to_string(day.network.tasks.size()), "", "from the plan"},
+                  {"kept free before the deadline", "20 min", "10–40 min", "judgement"},
+                  {"times a step takes", "", "", "common practice, no source; data/tasks.json"}},
+                 "", "The order is a good one, not the best one. Hands differ: see after the first evening.", "Day"};
+    if (!day.problem.empty()) {
+        a.tone = Tone::Impossible;
+        a.headline = "No day";
+        a.sentence = day.problem;
+        a.working.result = day.problem;
+        return a;
+    }
+    const long begins = day.begins();
+    const std::string clock = localTime(begins).substr(11);
+    int hands = 0;
+    for (const auto& t : day.network.tasks) hands += t.minutes;
+    a.figure = {double(-day.layout.begins) * 60, 0, 0, Dimension::Duration};
+    a.headline = clock;
+    a.after = "start by";
+    a.sentence = fmt::format("{} from the first step to the deadline, {} of them with your hands.",
+                             format(double(localMinutes(plan.deadline).value_or(0) - begins) * 60, Dimension::Duration, plan.units),
+                             format(hands * 60.0, Dimension::Duration, plan.units));
+    if (now && *now > begins) {
+        a.tone = Tone::Impossible;
+        const long deadline = localMinutes(plan.deadline).value_or(0);
+        a.sentence = *now > deadline ? "The time it must be ready has passed. Choose another day."
+                                     : fmt::format("You should have begun {} ago. Make fewer, or be ready later.",
+                                                   format(double(*now - begins) * 60, Dimension::Duration, plan.units));
+    }
+    a.working.result = clock;
+    return a;
+}
+
+std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minute) {
+    std::vector<PieceState> out;
+    for (const auto& piece : plan.pieces) {
+        PieceState s;
+        s.piece = piece.id;
+        s.words = "not begun";
+        int latest = -1000000;
+        for (size_t i = 0; i < day.layout.start.size(); ++i) {
+            const auto& t = day.network.tasks[i];
+            const int begin = day.layout.start[i], end = begin + t.minutes;
+            if (t.piece != piece.id || begin > minute) continue;
+            const bool done = end <= minute;
+            if (t.lane == "coat" && t.coat > 0 && done) s.coats = std::max(s.coats, t.coat);
+            if (begin < latest) continue;
+            latest = begin;
+            s.cold = t.lane == "cold" && done;
+            if (t.lane == "release" && done) s.released = true;
+            if (t.id.ends_with("/fill") && done) s.filled = true;
+            s.words = !done ? t.title : t.lane == "cold" ? "in the cold" : t.lane == "release" ? "off its former" : t.id.ends_with("/fill") ? "filled"
+                      : t.id.ends_with("/wrap") ? "boxed" : t.lane == "prepare" ? "former ready" : t.lane == "finish" ? "trimmed" : "on the bench";
+        }
+        out.push_back(s);
+    }
+    return out;
+}
+
+}  // namespace uovo

@@ -1,0 +1,141 @@
+#include "core/plan/plan.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <chrono>
+#include <cmath>
+#include <cstdio>
+
+namespace uovo {
+
+std::optional<long> localMinutes(const std::string& deadline) {
+    int y = 0, mo = 0, d = 0, h = 0, mi = 0, used = 0;
+    if (std::sscanf(deadline.c_str(), "%4d-%2d-%2dT%2d:%2d%n", &y, &mo, &d, &h, &mi, &used) != 5) return std::nullopt;
+    const std::string rest = deadline.substr(static_cast<size_t>(used));
+    if (!rest.empty() && rest != ":00") return std::nullopt;
+    const std::chrono::year_month_day day{std::chrono::year(y), std::chrono::month(static_cast<unsigned>(mo)),
+                                          std::chrono::day(static_cast<unsigned>(d))};
+    if (!day.ok() || h < 0 || h > 23 || mi < 0 || mi > 59 || y < 1970) return std::nullopt;
+    return std::chrono::sys_days(day).time_since_epoch().count() * 1440L + h * 60 + mi;
+}
+
+std::string localTime(long minutes) {
+    const std::chrono::sys_days day{std::chrono::days(minutes / 1440)};
+    const std::chrono::year_month_day ymd{day};
+    const long rest = minutes % 1440;
+    return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}", static_cast<int>(ymd.year()), static_cast<unsigned>(ymd.month()),
+                       static_cast<unsigned>(ymd.day()), rest / 60, rest % 60);
+}
+
+tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& lib) {
+    const material::Chocolate* c = lib.find(piece.chocolate);
+    if (!c) return tl::unexpected(Problem{"There is no chocolate “" + piece.chocolate + "” here.", "chocolate"});
+    const auto own = plan.own.find(piece.chocolate);
+    return material::coating(*c, piece.temper, piece.thinner, piece.thinnerShare, own == plan.own.end() ? material::OwnFigures{} : own->second,
+                             lib.physics);
+}
+
+namespace {
+
+constexpr int kMostPieces = 500;
+
+void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
+    const auto range = [&](const Measure& m, double low, double high, Dimension d, const char* what, const char* field) {
+        if (std::isfinite(m.value) && m.value >= low && m.value <= high) return;
+        const auto text = [&](double v) { return format(v, d, UnitSystem::Metric); };
+        out.push_back({std::isfinite(m.value) ? fmt::format("{} is {}; it must be between {} and {}.", what, text(m.value), text(low), text(high))
+                                              : fmt::format("{} is not a number.", what),
+                       std::string("kitchen/") + field});
+    };
+    range(k.room, 5, 40, Dimension::Temperature, "The room", "room");
+    range(k.humidity, 0.05, 0.99, Dimension::Percent, "The humidity", "humidity");
+    range(k.fridge, 0, 14, Dimension::Temperature, "The fridge", "fridge");
+    if (k.freezer.value > -5)
+        out.push_back({fmt::format("A freezer at {} does not freeze; check the sign.", format(k.freezer.value, Dimension::Temperature, UnitSystem::Metric)),
+                       "kitchen/freezer"});
+    else
+        range(k.freezer, -40, -5, Dimension::Temperature, "The freezer", "freezer");
+    range(k.shelfWidth, 0.05, 2, Dimension::Length, "The shelf's width", "shelfWidth");
+    range(k.shelfDepth, 0.05, 2, Dimension::Length, "The shelf's depth", "shelfDepth");
+    range(k.shelfHeight, 0.02, 2, Dimension::Length, "The shelf's height", "shelfHeight");
+    range(k.freezerWidth, 0.05, 2, Dimension::Length, "The freezer's width", "freezerWidth");
+    range(k.freezerDepth, 0.05, 2, Dimension::Length, "The freezer's depth", "freezerDepth");
+    range(k.freezerHeight, 0.02, 2, Dimension::Length, "The freezer's height", "freezerHeight");
+    if (k.hands < 1 || k.hands > 8) out.push_back({"Between one and eight pairs of hands.", "kitchen/hands"});
+}
+
+void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, std::vector<Problem>& out) {
+    const std::string at = "pieces/" + p.id + "/";
+    const auto add = [&](Problem problem, const std::string& before = "") { out.push_back({problem.sentence, at + before + problem.where}); };
+    if (p.count < 1) add({"Plan at least one piece, or take it off the shelf.", "count"});
+    if (p.count > kMostPieces)
+        add({fmt::format("{} pieces are more than a kitchen makes in a day; {} at most.", p.count, kMostPieces), "count"});
+    if (p.survives < 0.2 || p.survives > 1 || !std::isfinite(p.survives))
+        add({"The share that comes out whole lies between 20 % and 100 %.", "survives"});
+    const auto coating = coatingOf(p, plan, lib);
+    if (!coating) add(coating.error());
+    const auto former = std::visit([](const auto& f) { return form::meridian(f); }, p.former);
+    if (!former) add(former.error(), "former/");
+    if (p.coats.empty()) add({"There is no coat yet: add one.", "coats"});
+    if (p.coats.size() > 8) add({"More than eight coats make no shell; use fewer.", "coats"});
+    for (size_t i = 0; coating && i < p.coats.size(); ++i) {
+        const double bears = p.overBalloon() ? lib.former(coating->compound ? "balloonBearsCompound" : "balloonBears") : 90;
+        const std::string here = fmt::format("coats/{}/", i);
+        if (auto ok = coat::checkStep(p.coats[i], *coating, bears); !ok) add(ok.error(), here);
+        if (p.overBalloon() && p.coats[i].way == coat::Way::Pour) add({"A balloon cannot be filled and poured out; dip or brush it.", here + "way"});
+        if (!p.overBalloon() && p.coats[i].way == coat::Way::Dip) add({"A cup is coated inside; fill and pour out, or brush it.", here + "way"});
+        if (!p.overBalloon() && p.coats[i].rest == coat::Rest::Hung) add({"A cup stands or is turned over.", here + "rest"});
+    }
+    if (!(p.wantedWall.value >= 0 && p.wantedWall.value < 0.02)) add({"A wall is between 0 and 20 mm.", "wantedWall"});
+    if (!p.pot.empty() && !lib.pot(p.pot)) add({"There is no pot “" + p.pot + "” here.", "pot"});
+    if (p.filling) {
+        if (!(p.filling->each.value >= 0 && p.filling->each.value < 0.02)) add({"A filling is between nothing and 20 l.", "filling/each"});
+        if (!(p.filling->make.value >= 0 && p.filling->make.value <= 6 * 3600)) add({"Making the filling takes at most six hours.", "filling/make"});
+        if (!(p.filling->usableFrom.value >= 0 && p.filling->usableFrom.value <= p.filling->usableTo.value && p.filling->usableTo.value < 86400))
+            add({"The filling's window ends before it begins.", "filling/usableTo"});
+    }
+}
+
+}  // namespace
+
+std::vector<Problem> problems(const Plan& plan, const material::Library& lib) {
+    std::vector<Problem> out;
+    if (!localMinutes(plan.deadline)) out.push_back({"The time it must be ready is not a date and time.", "deadline"});
+    checkKitchen(plan.kitchen, out);
+    for (const auto& [id, figures] : plan.own) {
+        const auto* chocolate = lib.find(id);
+        if (!chocolate)
+            out.push_back({"There is no chocolate “" + id + "” here.", "own/" + id});
+        else if (auto ok = material::checkOwnFigures(*chocolate, figures); !ok)
+            out.push_back({ok.error().sentence, "own/" + id + "/" + ok.error().where});
+    }
+    for (const auto& p : plan.pieces) checkPiece(p, plan, lib, out);
+    return out;
+}
+
+Piece newPiece(const Plan& plan, Family family) {
+    Piece p;
+    const std::string base = family == Family::BalloonBowl ? "bowl" : "cup";
+    p.name = family == Family::BalloonBowl ? "Bowl" : "Cup";
+    p.id = base;
+    for (int i = 2; std::any_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& q) { return q.id == p.id; }); ++i) {
+        p.id = fmt::format("{}-{}", base, i);
+        p.name = fmt::format("{} {}", base == "bowl" ? "Bowl" : "Cup", i);
+    }
+    p.count = 6;
+    PlannedCoat c;
+    if (family == Family::BalloonBowl) {
+        p.former = form::Balloon{};
+        c.temperature = 32;
+    } else {
+        p.former = form::Cup{};
+        c.way = coat::Way::Pour;
+        c.drain = 12;
+        c.delay = 60;
+    }
+    p.coats = {c, c};
+    return p;
+}
+
+}  // namespace uovo

@@ -1,0 +1,101 @@
+// The document: what a person wants. A value; every field has a default that works.
+#pragma once
+#include <map>
+#include <optional>
+#include <variant>
+
+#include "core/coat/coats.h"
+#include "core/form/former.h"
+#include "core/material/material.h"
+
+namespace uovo {
+
+/// Version of the file format this program writes.
+inline constexpr int kPlanVersion = 1;
+/// Changes when a model changes, so that old answers are not taken for new ones.
+inline constexpr int kModelVersion = 1;
+
+/// What goes into a piece.
+struct Filling {
+    std::string name;
+    Measure each = 1e-4;       ///< m³ in one piece
+    Measure make = 1200;       ///< s of hands to make all of it
+    Measure usableFrom = 600;  ///< s after it is made
+    Measure usableTo = 3600;   ///< s after it is made
+    bool perishable = true, egg = false, alcohol = false;
+    std::string extra;         ///< keys this version does not know, a JSON object or empty
+    bool operator==(const Filling&) const = default;
+};
+
+/// A coat of a plan: the step and what the file holds besides.
+struct PlannedCoat : coat::CoatStep {
+    std::string extra;
+    bool operator==(const PlannedCoat&) const = default;
+};
+
+/// One family of equal pieces.
+struct Piece {
+    std::string id, name;
+    int count = 1;
+    std::variant<form::Balloon, form::Cup> former;
+    std::string formerExtra;
+    std::string chocolate = "dark";
+    material::Temper temper = material::Temper::Tempered;
+    material::Thinner thinner = material::Thinner::None;
+    double thinnerShare = 0;
+    std::vector<PlannedCoat> coats;
+    Measure wantedWall = 0.0015;  ///< m, thinnest place a person accepts
+    std::optional<Filling> filling;
+    std::string pot;          ///< id, empty: the one that needs least
+    double survives = 0.9;    ///< share that comes out whole
+    std::string extra;
+    bool operator==(const Piece&) const = default;
+
+    bool overBalloon() const { return std::holds_alternative<form::Balloon>(former); }
+};
+
+struct Kitchen {
+    Measure room = 21, humidity = 0.55, fridge = 6, freezer = -18;
+    Measure shelfWidth = 0.46, shelfDepth = 0.32, shelfHeight = 0.24;
+    Measure freezerWidth = 0.40, freezerDepth = 0.28, freezerHeight = 0.14;
+    bool fan = false;
+    int hands = 1;
+    std::string extra;
+    bool operator==(const Kitchen&) const = default;
+};
+
+struct Plan {
+    std::string name = "New plan";
+    std::string deadline = "2026-01-01T21:30";  ///< local time the pieces are ready, minutes
+    UnitSystem units = UnitSystem::Metric;
+    bool metricCup = false;
+    Kitchen kitchen;
+    std::map<std::string, material::OwnFigures> own;  ///< a person's own figures by chocolate id
+    std::vector<Piece> pieces;
+    std::string extra;
+    bool operator==(const Plan&) const = default;
+};
+
+/// Local minutes since 1970-01-01 of "2026-11-24T21:30"; empty when it is not a time.
+std::optional<long> localMinutes(const std::string& deadline);
+/// The inverse.
+std::string localTime(long minutes);
+
+/// Reads a plan from the text of a file. Unknown keys are kept. A damaged, foreign or newer file is refused with the
+/// line and the reason.
+tl::expected<Plan, Problem> readPlan(const std::string& text);
+/// The text of a file, ending in a newline. readPlan(writePlan(p)) == p.
+std::string writePlan(const Plan& plan);
+
+/// Everything a person could have entered wrongly, each with its place ("pieces/crater-bowl/former/dip").
+/// An empty list means that every answer can be computed.
+std::vector<Problem> problems(const Plan& plan, const material::Library& library);
+
+/// The coating a piece is made of, from the library and the person's own figures.
+tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& library);
+
+/// A fresh piece to start from, of the given family, with an id unused in the plan.
+enum class Family { BalloonBowl, CoatedCup };
+Piece newPiece(const Plan& plan, Family family);
+
+}  // namespace uovo

@@ -1,0 +1,385 @@
+// Plans as JSON: see docs/format.md.
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+#include <nlohmann/json.hpp>
+
+#include "core/plan/json_lines.h"
+#include "core/plan/plan.h"
+
+namespace uovo {
+namespace {
+
+using json = nlohmann::ordered_json;
+
+template <class E>
+struct Word {
+    E value;
+    const char* word;
+};
+constexpr Word<coat::Way> kWays[]{{coat::Way::Dip, "dip"}, {coat::Way::Pour, "pour"}, {coat::Way::Brush, "brush"}};
+constexpr Word<coat::Rest> kRests[]{{coat::Rest::Upright, "upright"}, {coat::Rest::Inverted, "inverted"}, {coat::Rest::Hung, "hung"}};
+constexpr Word<coat::Place> kPlaces[]{{coat::Place::Table, "table"}, {coat::Place::Fridge, "fridge"}, {coat::Place::Freezer, "freezer"}};
+constexpr Word<coat::Where> kWheres[]{{coat::Where::All, "all"}, {coat::Where::Rim, "rim"}, {coat::Where::Foot, "foot"}};
+constexpr Word<material::Temper> kTempers[]{{material::Temper::Tempered, "tempered"}, {material::Temper::Untempered, "untempered"}};
+constexpr Word<material::Thinner> kThinners[]{
+    {material::Thinner::None, "none"}, {material::Thinner::CocoaButter, "cocoa butter"}, {material::Thinner::VegetableOil, "vegetable oil"}};
+constexpr Word<UnitSystem> kUnits[]{{UnitSystem::Metric, "metric"}, {UnitSystem::US, "US"}};
+
+/// Stops the reading of a plan; never leaves this file.
+struct Refusal {
+    std::string sentence, pointer;
+};
+
+/// One JSON object being read: remembers which keys were known so that the rest can be kept.
+class Object {
+public:
+    Object(const json& j, std::string pointer) : j_(j), pointer_(std::move(pointer)) {
+        if (!j.is_object()) refuse("Here an object in braces is expected.", pointer_);
+    }
+    [[noreturn]] static void refuse(std::string sentence, const std::string& pointer) { throw Refusal{std::move(sentence), pointer}; }
+
+    const json* find(const char* key) {
+        known_.push_back(key);
+        const auto it = j_.find(key);
+        return it == j_.end() ? nullptr : &*it;
+    }
+    std::string at(const char* key) const { return pointer_ + "/" + key; }
+    void text(const char* key, std::string& out) {
+        if (const json* v = find(key)) {
+            if (!v->is_string()) refuse(fmt::format("“{}” must be a text.", key), at(key));
+            out = v->get<std::string>();
+            if (out.size() > 10000) refuse(fmt::format("“{}” is too long.", key), at(key));
+        }
+    }
+    void number(const char* key, double& out) {
+        if (const json* v = find(key)) {
+            if (!v->is_number()) refuse(fmt::format("“{}” must be a number.", key), at(key));
+            out = v->get<double>();
+        }
+    }
+    void whole(const char* key, int& out) {
+        if (const json* v = find(key)) {
+            if (!v->is_number()) refuse(fmt::format("“{}” must be a whole number.", key), at(key));
+            const double d = v->get<double>();
+            if (d != std::floor(d) || std::abs(d) > 1e9) refuse(fmt::format("“{}” must be a whole number.", key), at(key));
+            out = static_cast<int>(d);
+        }
+    }
+    void yesNo(const char* key, bool& out) {
+        if (const json* v = find(key)) {
+            if (!v->is_boolean()) refuse(fmt::format("“{}” must be true or false.", key), at(key));
+            out = v->get<bool>();
+        }
+    }
+    void measure(const char* key, Measure& out) {
+        const json* v = find(key);
+        if (!v) return;
+        if (v->is_number()) {
+            out = Measure(v->get<double>());
+            return;
+        }
+        Object m(*v, at(key));
+        out = {};
+        if (!v->contains("si")) refuse(fmt::format("“{}” has no “si”.", key), at(key));
+        m.number("si", out.value);
+        m.number("spread", out.spread);
+        m.text("text", out.typed);
+        if (!(out.spread >= 0)) refuse(fmt::format("The spread of “{}” is below zero.", key), at(key));
+    }
+    template <class E, size_t N>
+    void word(const char* key, E& out, const Word<E> (&words)[N]) {
+        const json* v = find(key);
+        if (!v) return;
+        for (const auto& w : words)
+            if (v->is_string() && v->get<std::string>() == w.word) {
+                out = w.value;
+                return;
+            }
+        std::string list;
+        for (const auto& w : words) list += (list.empty() ? "" : ", ") + std::string(w.word);
+        refuse(fmt::format("“{}” must be one of: {}.", key, list), at(key));
+    }
+    std::string extra() const {
+        json rest = json::object();
+        for (const auto& [key, value] : j_.items())
+            if (std::find(known_.begin(), known_.end(), key) == known_.end()) rest[key] = value;
+        return rest.empty() ? std::string() : rest.dump();
+    }
+    const std::string& pointer() const { return pointer_; }
+
+private:
+    const json& j_;
+    std::string pointer_;
+    std::vector<std::string> known_;
+};
+
+form::Balloon readBalloon(Object& o) {
+    form::Balloon b;
+    o.measure("girth", b.girth);
+    o.measure("length", b.length);
+    o.measure("dip", b.dip);
+    o.measure("pear", b.pear);
+    return b;
+}
+
+form::Cup readCup(Object& o) {
+    form::Cup c;
+    o.measure("baseDiameter", c.baseDiameter);
+    o.measure("topDiameter", c.topDiameter);
+    o.measure("height", c.height);
+    o.measure("corner", c.corner);
+    o.measure("fillLine", c.fillLine);
+    return c;
+}
+
+PlannedCoat readCoat(const json& j, const std::string& pointer) {
+    Object o(j, pointer);
+    PlannedCoat c;
+    o.word("way", c.way, kWays);
+    o.measure("temperature", c.temperature);
+    o.measure("drain", c.drain);
+    o.measure("brushMass", c.brushMass);
+    o.word("where", c.where, kWheres);
+    o.word("rest", c.rest, kRests);
+    o.measure("delay", c.delay);
+    o.word("place", c.place, kPlaces);
+    o.measure("stay", c.stay);
+    c.extra = o.extra();
+    return c;
+}
+
+Piece readPiece(const json& j, const std::string& pointer) {
+    Object o(j, pointer);
+    Piece p;
+    o.text("id", p.id);
+    if (p.id.empty()) Object::refuse("A piece needs an “id”.", pointer);
+    o.text("name", p.name);
+    o.whole("count", p.count);
+    const json* former = o.find("former");
+    if (!former) Object::refuse("A piece needs a “former”.", pointer);
+    Object f(*former, o.at("former"));
+    std::string kind;
+    f.text("kind", kind);
+    if (kind == "balloon")
+        p.former = readBalloon(f);
+    else if (kind == "cup")
+        p.former = readCup(f);
+    else
+        Object::refuse("The former's “kind” must be “balloon” or “cup”.", f.at("kind"));
+    p.formerExtra = f.extra();
+    o.text("chocolate", p.chocolate);
+    o.word("temper", p.temper, kTempers);
+    o.word("thinner", p.thinner, kThinners);
+    o.number("thinnerShare", p.thinnerShare);
+    if (const json* coats = o.find("coats")) {
+        if (!coats->is_array()) Object::refuse("“coats” must be a list.", o.at("coats"));
+        if (coats->size() > 100) Object::refuse("More than a hundred coats.", o.at("coats"));
+        for (size_t i = 0; i < coats->size(); ++i) p.coats.push_back(readCoat((*coats)[i], fmt::format("{}/coats/{}", pointer, i)));
+    }
+    o.measure("wantedWall", p.wantedWall);
+    if (const json* filling = o.find("filling"); filling && !filling->is_null()) {
+        Object g(*filling, o.at("filling"));
+        Filling x;
+        g.text("name", x.name);
+        g.measure("each", x.each);
+        g.measure("make", x.make);
+        g.measure("usableFrom", x.usableFrom);
+        g.measure("usableTo", x.usableTo);
+        g.yesNo("perishable", x.perishable);
+        g.yesNo("egg", x.egg);
+        g.yesNo("alcohol", x.alcohol);
+        x.extra = g.extra();
+        p.filling = x;
+    }
+    o.text("pot", p.pot);
+    o.number("survives", p.survives);
+    p.extra = o.extra();
+    return p;
+}
+
+json written(const Measure& m) {
+    if (m.typed.empty() && m.spread == 0) return m.value;
+    json j{{"si", m.value}};
+    if (m.spread > 0) j["spread"] = m.spread;
+    if (!m.typed.empty()) j["text"] = m.typed;
+    return j;
+}
+
+template <class E, size_t N>
+const char* wordOf(E value, const Word<E> (&words)[N]) {
+    for (const auto& w : words)
+        if (w.value == value) return w.word;
+    return "";
+}
+
+void keepExtra(json& j, const std::string& extra) {
+    if (extra.empty()) return;
+    const json rest = json::parse(extra, nullptr, false);
+    if (rest.is_object())
+        for (const auto& [key, value] : rest.items())
+            if (!j.contains(key)) j[key] = value;
+}
+
+json written(const Piece& p) {
+    json j{{"id", p.id}, {"name", p.name}, {"count", p.count}};
+    if (const auto* b = std::get_if<form::Balloon>(&p.former))
+        j["former"] = {{"kind", "balloon"}, {"girth", written(b->girth)}, {"length", written(b->length)}, {"dip", written(b->dip)}, {"pear", written(b->pear)}};
+    if (const auto* c = std::get_if<form::Cup>(&p.former))
+        j["former"] = {{"kind", "cup"},
+                       {"baseDiameter", written(c->baseDiameter)},
+                       {"topDiameter", written(c->topDiameter)},
+                       {"height", written(c->height)},
+                       {"corner", written(c->corner)},
+                       {"fillLine", written(c->fillLine)}};
+    keepExtra(j["former"], p.formerExtra);
+    j["chocolate"] = p.chocolate;
+    j["temper"] = wordOf(p.temper, kTempers);
+    j["thinner"] = wordOf(p.thinner, kThinners);
+    j["thinnerShare"] = p.thinnerShare;
+    j["coats"] = json::array();
+    for (const auto& c : p.coats) {
+        json k{{"way", wordOf(c.way, kWays)}, {"temperature", written(c.temperature)}, {"drain", written(c.drain)}};
+        if (c.way == coat::Way::Brush) {
+            k["brushMass"] = written(c.brushMass);
+            k["where"] = wordOf(c.where, kWheres);
+        }
+        k["rest"] = wordOf(c.rest, kRests);
+        k["delay"] = written(c.delay);
+        k["place"] = wordOf(c.place, kPlaces);
+        k["stay"] = written(c.stay);
+        keepExtra(k, c.extra);
+        j["coats"].push_back(k);
+    }
+    j["wantedWall"] = written(p.wantedWall);
+    if (p.filling) {
+        const auto& f = *p.filling;
+        json k{{"name", f.name},   {"each", written(f.each)}, {"make", written(f.make)}, {"usableFrom", written(f.usableFrom)},
+               {"usableTo", written(f.usableTo)}, {"perishable", f.perishable}, {"egg", f.egg}, {"alcohol", f.alcohol}};
+        keepExtra(k, f.extra);
+        j["filling"] = k;
+    }
+    if (!p.pot.empty()) j["pot"] = p.pot;
+    j["survives"] = p.survives;
+    keepExtra(j, p.extra);
+    return j;
+}
+
+Plan readPlanObject(const json& root) {
+    Object o(root, "");
+    std::string format;
+    o.text("format", format);
+    if (format != "uovo-plan") Object::refuse("This is JSON, but not a plan of Uovo: “format” is not “uovo-plan”.", "");
+    int version = 0;
+    o.whole("version", version);
+    if (version > kPlanVersion)
+        Object::refuse(fmt::format("This plan was written by a newer Uovo (format {}, this one reads up to {}). It was left untouched.", version,
+                                   kPlanVersion),
+                       "/version");
+    if (version < 1) Object::refuse("The plan has no “version”.", "");
+    Plan p;
+    o.text("name", p.name);
+    o.text("deadline", p.deadline);
+    o.word("units", p.units, kUnits);
+    o.yesNo("metricCup", p.metricCup);
+    if (const json* kitchen = o.find("kitchen")) {
+        Object k(*kitchen, "/kitchen");
+        k.measure("room", p.kitchen.room);
+        k.measure("humidity", p.kitchen.humidity);
+        k.measure("fridge", p.kitchen.fridge);
+        k.measure("freezer", p.kitchen.freezer);
+        k.measure("shelfWidth", p.kitchen.shelfWidth);
+        k.measure("shelfDepth", p.kitchen.shelfDepth);
+        k.measure("shelfHeight", p.kitchen.shelfHeight);
+        k.measure("freezerWidth", p.kitchen.freezerWidth);
+        k.measure("freezerDepth", p.kitchen.freezerDepth);
+        k.measure("freezerHeight", p.kitchen.freezerHeight);
+        k.yesNo("fan", p.kitchen.fan);
+        k.whole("hands", p.kitchen.hands);
+        p.kitchen.extra = k.extra();
+    }
+    if (const json* own = o.find("own")) {
+        Object list(*own, "/own");
+        for (const auto& [id, figures] : own->items()) {
+            Object f(figures, "/own/" + id);
+            for (const auto& [name, value] : figures.items()) {
+                if (!value.is_number()) Object::refuse(fmt::format("“{}” must be a number.", name), "/own/" + id + "/" + name);
+                p.own[id].values[name] = value.get<double>();
+            }
+        }
+    }
+    if (const json* pieces = o.find("pieces")) {
+        if (!pieces->is_array()) Object::refuse("“pieces” must be a list.", "/pieces");
+        if (pieces->size() > 200) Object::refuse("More than 200 families of pieces.", "/pieces");
+        for (size_t i = 0; i < pieces->size(); ++i) {
+            p.pieces.push_back(readPiece((*pieces)[i], fmt::format("/pieces/{}", i)));
+            for (size_t k = 0; k < i; ++k)
+                if (p.pieces[k].id == p.pieces[i].id)
+                    Object::refuse("Two pieces share the id “" + p.pieces[i].id + "”.", fmt::format("/pieces/{}/id", i));
+        }
+    }
+    p.extra = o.extra();
+    return p;
+}
+
+}  // namespace
+
+tl::expected<Plan, Problem> readPlan(const std::string& text) {
+    if (text.size() > 20'000'000) return tl::unexpected(Problem{"This file is too large to be a plan."});
+    if (text.find_first_not_of(" \t\r\n") == std::string::npos) return tl::unexpected(Problem{"The file is empty.", "", 1});
+    json root;
+    try {
+        root = json::parse(text, [](int depth, json::parse_event_t, json&) -> bool {
+            if (depth > 64) throw Refusal{"The file is nested too deeply to be a plan.", ""};
+            return true;
+        });
+    } catch (const nlohmann::json::parse_error& e) {
+        const int line = lineOfByte(text, e.byte);
+        const bool cut = e.byte >= text.size();
+        return tl::unexpected(Problem{cut ? fmt::format("The file breaks off in line {}: it was cut short.", line)
+                                          : fmt::format("The file is damaged in line {}: this is not JSON.", line),
+                                      "", line});
+    } catch (const nlohmann::json::exception&) {
+        return tl::unexpected(Problem{"The file holds a number that is too large, or a text that is not UTF-8."});
+    } catch (const Refusal& r) {
+        return tl::unexpected(Problem{r.sentence});
+    }
+    try {
+        return readPlanObject(root);
+    } catch (const Refusal& r) {
+        const int line = lineOfPointer(text, r.pointer);
+        return tl::unexpected(Problem{line > 0 ? fmt::format("Line {}: {}", line, r.sentence) : r.sentence, r.pointer, line});
+    } catch (const nlohmann::json::exception&) {
+        return tl::unexpected(Problem{"The file holds something that a plan cannot hold."});
+    }
+}
+
+std::string writePlan(const Plan& p) {
+    json j{{"format", "uovo-plan"}, {"version", kPlanVersion}, {"name", p.name}, {"deadline", p.deadline}, {"units", wordOf(p.units, kUnits)},
+           {"metricCup", p.metricCup}};
+    const auto& k = p.kitchen;
+    j["kitchen"] = {{"room", written(k.room)},
+                    {"humidity", written(k.humidity)},
+                    {"fridge", written(k.fridge)},
+                    {"freezer", written(k.freezer)},
+                    {"shelfWidth", written(k.shelfWidth)},
+                    {"shelfDepth", written(k.shelfDepth)},
+                    {"shelfHeight", written(k.shelfHeight)},
+                    {"freezerWidth", written(k.freezerWidth)},
+                    {"freezerDepth", written(k.freezerDepth)},
+                    {"freezerHeight", written(k.freezerHeight)},
+                    {"fan", k.fan},
+                    {"hands", k.hands}};
+    keepExtra(j["kitchen"], k.extra);
+    if (!p.own.empty()) {
+        j["own"] = json::object();
+        for (const auto& [id, figures] : p.own) j["own"][id] = figures.values;
+    }
+    j["pieces"] = json::array();
+    for (const auto& piece : p.pieces) j["pieces"].push_back(written(piece));
+    keepExtra(j, p.extra);
+    return j.dump(2, ' ', false, json::error_handler_t::replace) + "\n";
+}
+
+}  // namespace uovo

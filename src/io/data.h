@@ -1,0 +1,17 @@
+// The library of chocolates, formers and cautions that ships with the program, and the demo plan.
+#pragma once
+#include "core/plan/plan.h"
+
+namespace uovo::io {
+
+/// The library; read once. Asserts that the shipped data is whole (a test checks it).
+const material::Library& library();
+
+/// The demo plan, ready at half past nine in the evening of `today`. @param today local minutes of some moment that day
+Plan demoPlan(long today);
+
+/// The demo for a person who opens it at `now`: this evening's, or tomorrow's when work should have begun already.
+/// @param leadMinutes what the day plan needs before the deadline
+Plan demoPlanFor(long now, long leadMinutes);
+
+}  // namespace uovo::io

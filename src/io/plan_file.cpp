@@ -1,0 +1,93 @@
+#include "io/plan_file.h"
+
+#include <fcntl.h>
+#include <sys/stat.h>
+#include <unistd.h>
+
+#include <cerrno>
+#include <cstring>
+#include <filesystem>
+#include <fstream>
+#include <sstream>
+
+namespace uovo::io {
+namespace {
+
+constexpr size_t kLargest = 64 * 1024 * 1024;
+
+std::string because(int error) {
+    switch (error) {
+        case ENOSPC: return "the disk is full";
+        case EACCES:
+        case EPERM: return "you may not write there";
+        case EROFS: return "it is on a read-only disk";
+        case ENOENT: return "the folder does not exist";
+        case EISDIR: return "it is a folder";
+        default: return std::strerror(error);
+    }
+}
+
+tl::unexpected<Problem> notSaved(const std::string& path, int error) {
+    return tl::unexpected(Problem{"“" + std::filesystem::path(path).filename().string() + "” was not saved: " + because(error) +
+                                      ". The older file is untouched and your plan is still open here; save it in another place."});
+}
+
+}  // namespace
+
+tl::expected<void, Problem> writeWhole(const std::string& path, const std::string& text, Fault fault) {
+    // A link is followed so that it stays a link.
+    std::error_code ignored;
+    std::string target = std::filesystem::is_symlink(path, ignored) ? std::filesystem::weakly_canonical(path, ignored).string() : path;
+    if (target.empty()) target = path;
+    if (std::filesystem::is_directory(target, ignored)) return notSaved(path, EISDIR);
+    const std::string temporary = target + ".uovo-writing-" + std::to_string(::getpid());
+    const int fd = fault == Fault::Open ? (errno = EACCES, -1) : ::open(temporary.c_str(), O_WRONLY | O_CREAT | O_TRUNC | O_CLOEXEC, 0644);
+    if (fd < 0) return notSaved(path, errno);
+    const auto fail = [&](int error) {
+        ::close(fd);
+        ::unlink(temporary.c_str());
+        return notSaved(path, error);
+    };
+    struct stat old {};
+    if (::stat(target.c_str(), &old) == 0) (void)::fchmod(fd, old.st_mode & 07777);
+    size_t done = 0;
+    while (done < text.size()) {
+        const size_t want = fault == Fault::Write ? (text.size() - done) / 2 : text.size() - done;
+        const ssize_t n = fault == Fault::Write && done > 0 ? (errno = ENOSPC, -1) : ::write(fd, text.data() + done, want);
+        if (n < 0 && errno == EINTR) continue;
+        if (n < 0) return fail(errno);
+        done += static_cast<size_t>(n);
+    }
+    if (fault == Fault::Sync || ::fsync(fd) != 0) return fail(fault == Fault::Sync ? EIO : errno);
+    if (fault == Fault::Rename || ::rename(temporary.c_str(), target.c_str()) != 0) return fail(fault == Fault::Rename ? EACCES : errno);
+    ::close(fd);
+    const std::string folder = std::filesystem::path(target).parent_path().string();
+    if (const int d = ::open(folder.empty() ? "." : folder.c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC); d >= 0) {
+        (void)::fsync(d);
+        ::close(d);
+    }
+    return {};
+}
+
+tl::expected<std::string, Problem> readWhole(const std::string& path) {
+    std::error_code error;
+    const std::string name = "“" + std::filesystem::path(path).filename().string() + "”";
+    if (!std::filesystem::exists(path, error)) return tl::unexpected(Problem{name + " is not there."});
+    if (!std::filesystem::is_regular_file(path, error)) return tl::unexpected(Problem{name + " is not a file."});
+    if (std::filesystem::file_size(path, error) > kLargest) return tl::unexpected(Problem{name + " is too large to be a plan."});
+    std::ifstream in(path, std::ios::binary);
+    std::stringstream text;
+    text << in.rdbuf();
+    if (!in || text.bad()) return tl::unexpected(Problem{name + " cannot be read: " + because(errno) + "."});
+    return text.str();
+}
+
+tl::expected<Plan, Problem> loadPlan(const std::string& path) {
+    auto text = readWhole(path);
+    if (!text) return tl::unexpected(text.error());
+    return readPlan(*text);
+}
+
+tl::expected<void, Problem> savePlan(const std::string& path, const Plan& plan, Fault fault) { return writeWhole(path, writePlan(plan), fault); }
+
+}  // namespace uovo::io
