@@ -13,6 +13,7 @@ constexpr double kGravity = 9.81;
 constexpr double kOverhang = -0.9;   // n·up below which a film hangs and drips
 constexpr double kDry = 1e-9;        // m: thinner than this is no film
 constexpr double kConverged = 1e-8;   // m; the mass is exact whatever is left
+constexpr double kFilletSlope = 0.8; // of the wedge beside the foot: thickness lost per arc length
 constexpr double kLeastSlope = 0.3;  // of v(h) in a concave corner
 
 /// Thickness at which dv/dh = 1 + 2 H h + K h² first falls to kLeastSlope; infinite where it never does.
@@ -340,42 +341,37 @@ bool Film::run(double seconds, const Surroundings& around, std::stop_token stop)
 }
 
 double Film::standOnPaper() {
-    // The paper is a plane footFilm below the shell's lowest point as it was when the piece was set down. Chocolate fills the gap between paper and former out
-    // to the radius where the pool and the film inside it are used up.
+    // The paper is a plane footFilm below the shell's lowest point as it was when the piece was set down. Chocolate fills
+    // the gap between paper and shell out to the foot's edge; beyond it a fillet falls off at kFilletSlope. The edge is as
+    // far out as the pool and the film inside it reach, and the gap never exceeds footMost.
     if (std::isnan(plane_)) plane_ = b_[0] + former_.footFilm;
-    const double plane = plane_;
-    double have = pool_;
-    size_t end = 0;
-    double needed = 0;
-    for (; end < v_.size(); ++end) {
-        const double down = -p_.normalZ[end];
-        if (down < 0.25) break;
-        const double gap = std::max((plane + p_.z[end]) / down, b_[end]);
-        if (end >= foot_ && gap - b_[end] > former_.footMost) break;
-        const double need = p_.area[end] * (volumeOf(end, gap) - s_[end] - v_[end]);
-        if (needed + need > have) break;
-        needed += need;
-    }
-    end = std::max({end, foot_, size_t{1}});
-    foot_ = end;
-    for (size_t i = 0; i < end; ++i) {
-        const double gap = std::max((plane + p_.z[i]) / std::max(0.25, -p_.normalZ[i]), b_[i]);
-        const double target = volumeOf(i, gap) - s_[i];
-        have -= p_.area[i] * (target - v_[i]);
+    const size_t n = v_.size();
+    const auto gapAt = [&](size_t i) { return std::max((plane_ + p_.z[i]) / std::max(0.25, -p_.normalZ[i]), b_[i]); };
+    const auto filletAt = [&](size_t i, size_t edge) { return gapAt(edge) - kFilletSlope * (p_.arc[i] - p_.arc[edge]); };
+    const auto cost = [&](size_t i, double thickness) { return p_.area[i] * (volumeOf(i, thickness) - s_[i] - v_[i]); };
+    const auto costOf = [&](size_t edge) {
+        double sum = 0;
+        for (size_t i = 0; i <= edge; ++i) sum += cost(i, gapAt(i));
+        for (size_t i = edge + 1; i < n && filletAt(i, edge) > h_[i]; ++i) sum += cost(i, filletAt(i, edge));
+        return sum;
+    };
+    size_t edge = foot_ > 0 ? foot_ - 1 : 0;
+    while (edge + 1 < n && -p_.normalZ[edge + 1] > 0.25 && gapAt(edge + 1) - b_[edge + 1] <= former_.footMost && costOf(edge + 1) <= pool_) ++edge;
+    const auto fill = [&](size_t i, double thickness) {
+        const double target = std::max(0.0, volumeOf(i, thickness) - s_[i]);
+        pool_ -= p_.area[i] * (target - v_[i]);  // hanging film thicker than the gap goes to the pool
         v_[i] = target;
-    }
-    for (size_t i = 0; i < end; ++i) {
-        v_[i] = std::max(0.0, v_[i]);
         h_[i] = thicknessOf(i, s_[i] + v_[i]);
-        if (!std::isnan(lock_[i])) {  // the foot of a locked cell hardens with it
-            s_[i] += v_[i];
-            v_[i] = 0;
-            b_[i] = h_[i];
-        }
-    }
-    // The shell's own hanging film may be thicker than the gap: then the foot has given some of it to the pool.
-    pool_ = have;
-    return p_.faceR[std::min(end, v_.size())];
+        if (std::isnan(lock_[i])) return;
+        s_[i] += v_[i];  // the foot of a locked cell hardens with it
+        v_[i] = 0;
+        b_[i] = h_[i];
+    };
+    const bool affordable = costOf(edge) <= pool_;
+    for (size_t i = edge + 1; affordable && i < n && filletAt(i, edge) > h_[i]; ++i) fill(i, filletAt(i, edge));
+    for (size_t i = 0; i <= edge; ++i) fill(i, gapAt(i));
+    foot_ = edge + 1;
+    return p_.faceR[foot_];
 }
 
 void Film::leavePaper() {

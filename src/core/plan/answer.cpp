@@ -51,6 +51,7 @@ tl::expected<CoatStage, Problem> computeStage(const Piece& piece, const Plan& pl
     CoatStage s;
     s.coats = std::move(*coats);
     s.profile = job->profile;
+    s.chocolateOutside = job->side == form::Side::Outside;
     s.area = former->area();
     s.formerVolume = former->volume();
     s.wall = coat::figures(s.coats.wall, s.profile);
@@ -276,6 +277,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
                           ? batch::fitOnShelf(lib.usual("tableWidth"), lib.usual("tableDepth"), a->stage->shelfDiameter + gap)
                       : place == coat::Place::Fridge ? batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, a->stage->shelfDiameter + gap)
                                                      : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, a->stage->shelfDiameter + gap);
+        a->fillLevel = piece.filling ? levelOfVolume(*a->stage, piece.filling->each.value) : std::nan("");
         a->answers = pieceAnswers(piece, plan, lib, *a);
         if (options.ways && a->stage->wall.thinnest < piece.wantedWall.value) {
             const std::string key = "ways" + format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) +

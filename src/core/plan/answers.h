@@ -59,6 +59,7 @@ struct Answer {
 /// The wall of a piece and everything that hangs on it: the expensive part, remembered.
 struct CoatStage {
     form::Profile profile;
+    bool chocolateOutside = true;
     double area = 0;              ///< m² coated
     double formerVolume = 0;      ///< m³ under the dip line or fill line
     double capacity = 0;          ///< m³ the finished piece holds to its rim
@@ -80,6 +81,7 @@ struct PieceAnswers {
     int make = 0;                   ///< pieces with spares
     std::optional<batch::Bath> bath;
     std::vector<Answer> answers;
+    double fillLevel = 0;           ///< m above the lowest point of the former; NaN without filling or when it spills
     int perShelf = 0;               ///< pieces that fit in the place of the last coat at once
 };
 
@@ -103,6 +105,10 @@ struct Answers {
 
     const PieceAnswers* piece(const std::string& id) const;
 };
+
+/// Volume inside a finished piece up to a level (m above the former's lowest point), m³, and the inverse (NaN: it spills).
+double volumeAtLevel(const CoatStage& stage, double level);
+double levelOfVolume(const CoatStage& stage, double volume);
 
 /// Remembers stages by their canonical inputs. Used by one thread at a time.
 class Cache {

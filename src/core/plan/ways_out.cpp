@@ -7,6 +7,9 @@
 #include "core/plan/answers.h"
 
 namespace uovo {
+namespace {
+constexpr double kBrushSets = 600;  // s, a thin brushed rim on a cold shell
+}
 
 std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material::Library& lib, const CoatStage& now, std::stop_token stop) {
     std::vector<WayOut> ways;
@@ -57,10 +60,15 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
         for (size_t i = 0; i < now.profile.size(); ++i)
             if (now.profile.arc[i] > now.profile.arc.back() - band)
                 missing += std::max(0.0, piece.wantedWall.value - now.coats.wall[i]) * now.profile.area[i];
-        const double kg = std::max(0.001, std::ceil(missing * 1.4 * coating->densitySolid * 1000) / 1000);
-        brush.brushMass = Measure(kg);
-        p.coats.push_back(brush);
-        propose(fmt::format("Brush {} round the rim", format(kg, Dimension::Mass, plan.units)), p);
+        brush.stay = Measure(std::min(brush.stay.value, kBrushSets));
+        for (const double more : {1.5, 4.0, 10.0}) {  // what is brushed on runs down too: the least of these that is enough is kept
+            const double kg = std::max(0.002, std::ceil(missing * more * coating->densitySolid * 1000) / 1000);
+            if (!ways.empty() && ways.back().changed.coats.back().way == coat::Way::Brush && ways.back().changed.coats.back().brushMass.value >= kg - 1e-9) continue;
+            brush.brushMass = Measure(kg);
+            Piece q = p;
+            q.coats.push_back(brush);
+            propose(fmt::format("Brush {} round the rim", format(kg, Dimension::Mass, plan.units)), q);
+        }
     }
     if (piece.coats.front().drain.value > 25) {
         Piece p = piece;
@@ -89,6 +97,13 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
         if (w.thinnest > now.wall.thinnest + 2e-5) out.push_back(std::move(w));
     }
     std::stable_sort(out.begin(), out.end(), [](const WayOut& a, const WayOut& b) { return a.enough != b.enough ? a.enough : a.thinnest > b.thinnest; });
+    // One brushing is enough: the lightest that reaches the wall, else the heaviest.
+    const auto brushed = [](const WayOut& w) { return w.changed.coats.back().way == coat::Way::Brush; };
+    const WayOut* keep = nullptr;
+    for (const auto& w : out)
+        if (brushed(w) && (!keep || (w.enough && (!keep->enough || w.mass < keep->mass)))) keep = &w;
+    const std::string kept = keep ? keep->title : "";
+    std::erase_if(out, [&](const WayOut& w) { return brushed(w) && w.title != kept; });
     if (out.size() > 4) out.resize(4);
     return out;
 }

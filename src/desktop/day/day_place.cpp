@@ -1,0 +1,192 @@
+#include "desktop/day/day_place.h"
+
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QVBoxLayout>
+#include <algorithm>
+#include <numeric>
+
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+#include "report/section.h"
+
+namespace uovo::desktop {
+
+/// Small cut sections of every family as they are at one moment.
+class StatesStrip : public QWidget {
+public:
+    explicit StatesStrip(Session& session) : session_(session) {
+        setMinimumHeight(150);
+        setObjectName(QStringLiteral("states"));
+    }
+    void setStates(std::vector<PieceState> states) {
+        states_ = std::move(states);
+        QStringList words;
+        for (const auto& s : states_) words << QString::fromStdString(s.piece + ": " + s.words);
+        setAccessibleName(words.join(QStringLiteral("; ")));
+        update();
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        const double cell = 190;
+        const int columns = std::max(1, static_cast<int>(width() / cell));
+        for (size_t i = 0; i < states_.size(); ++i) {
+            const auto& state = states_[i];
+            const QRectF box(static_cast<int>(i) % columns * cell, static_cast<int>(i) / columns * 150.0, cell - 14, 140);
+            const Piece* piece = nullptr;
+            for (const auto& q : session_.plan().pieces)
+                if (q.id == state.piece) piece = &q;
+            const auto answers = session_.pieceAnswers(state.piece);
+            if (!piece || !answers || !answers->stage) continue;
+            const auto& s = *answers->stage;
+            if (state.cold) {
+                p.setPen(QPen(theme().cold, 1));
+                p.setBrush(theme().coldFill);
+                p.drawRoundedRect(box.adjusted(0.5, 0.5, -0.5, -0.5), 10, 10);
+            }
+            const double wide = 2 * *std::max_element(s.profile.r.begin(), s.profile.r.end());
+            const double scale = std::min(104 / wide, 66 / s.height);
+            QTransform m;
+            m.translate(box.center().x(), box.top() + 16 + 66);
+            m.scale(scale, -scale);
+            std::vector<double> wall(s.profile.size(), 0.0);
+            if (state.coats > 0) wall = s.coats.coats[std::min<size_t>(static_cast<size_t>(state.coats), s.coats.coats.size()) - 1].wall;
+            const double times = std::max(1.0, 3.4 / (s.wall.mean * scale));
+            const auto curves = report::sectionCurves(s.profile, wall, times);
+            if (!state.released) {  // the former is still there
+                QPen dashed(theme().balloon, 1.3);
+                dashed.setDashPattern({4, 3});
+                p.setPen(dashed);
+                p.setBrush(Qt::NoBrush);
+                QPainterPath f;
+                for (size_t k = 0; k < curves.former.size(); ++k) k ? f.lineTo(m.map(curves.former[k])) : f.moveTo(m.map(curves.former[k]));
+                p.drawPath(f);
+                p.drawPath((QTransform(-1, 0, 0, 1, 2 * m.dx(), 0)).map(f));
+            }
+            if (state.coats > 0) {
+                p.setPen(Qt::NoPen);
+                p.setBrush(piece->chocolate == "milk" ? QColor(0x86, 0x52, 0x30) : piece->chocolate == "white" ? QColor(0xD9, 0xB8, 0x77) : theme().choc);
+                p.drawPath(report::wholeSection(curves, m));
+            }
+            p.setFont(report::font(14, QFont::DemiBold));
+            p.setPen(theme().ink);
+            p.drawText(QRectF(box.left(), box.top() + 90, box.width(), 18), Qt::AlignCenter, QString::fromStdString(piece->name));
+            p.setFont(report::font(13));
+            p.setPen(state.cold ? theme().coldText : theme().quiet);
+            p.drawText(QRectF(box.left() + 4, box.top() + 108, box.width() - 8, 32), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, QString::fromStdString(state.words));
+        }
+    }
+
+private:
+    Session& session_;
+    std::vector<PieceState> states_;
+};
+
+DayPlace::DayPlace(Session& session, QWidget* parent)
+    : QWidget(parent), session_(session), headline_(new QLabel), sentence_(new QLabel), moment_(new QLabel), timeline_(new Timeline), states_(new StatesStrip(session)), steps_(new QListWidget) {
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(26, 16, 24, 14);
+    box->setSpacing(8);
+    headline_->setStyleSheet(QStringLiteral("font-size: 27px; font-weight: 700;"));
+    headline_->setObjectName(QStringLiteral("dayHeadline"));
+    sentence_->setProperty("quiet", true);
+    sentence_->setWordWrap(true);
+    auto* head = new QHBoxLayout;
+    auto* words = new QVBoxLayout;
+    words->setSpacing(2);
+    words->addWidget(headline_);
+    words->addWidget(sentence_);
+    head->addLayout(words, 1);
+    auto* working = new QPushButton(tr("Show the working"));
+    working->setProperty("flat", true);
+    connect(working, &QPushButton::clicked, this, [this] {
+        if (const auto a = session_.answers(); a && a->day) emit workingWanted(dayAnswer(session_.plan(), *a->day, session_.now()));
+    });
+    head->addWidget(working, 0, Qt::AlignTop);
+    box->addLayout(head);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setWidget(timeline_);
+    box->addWidget(scroll, 5);
+    auto* below = new QHBoxLayout;
+    below->setSpacing(24);
+    auto* left = new QVBoxLayout;
+    moment_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600;"));
+    left->addWidget(moment_);
+    left->addWidget(states_, 1);
+    below->addLayout(left, 5);
+    steps_->setAccessibleName(tr("Steps of the day"));
+    steps_->setStyleSheet(QStringLiteral("QListWidget { background: transparent; border: 0; outline: 0; } QListWidget::item { padding: 3px 6px; border-radius: 6px; }"
+                                         "QListWidget::item:selected { background: %1; color: %2; }")
+                              .arg(theme().yolk.name(), QStringLiteral("#2A1A12")));
+    steps_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    below->addWidget(steps_, 4);
+    box->addLayout(below, 4);
+    connect(timeline_, &Timeline::minuteChanged, this, &DayPlace::showMinute);
+    connect(steps_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { timeline_->setMinute(item->data(Qt::UserRole).toInt()); });
+    connect(steps_, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) { timeline_->setMinute(item->data(Qt::UserRole).toInt()); });
+    connect(&session_, &Session::answersChanged, this, &DayPlace::refresh);
+    connect(&session_, &Session::planChanged, this, [this] { setEnabled(!session_.plan().pieces.empty()); });
+}
+
+void DayPlace::refresh() {
+    const auto a = session_.answers();
+    const bool day = a && a->day;
+    if (!day) {
+        headline_->setText(session_.plan().pieces.empty() ? tr("Nothing on the shelf yet") : a && !a->problems.empty() ? tr("No day yet") : tr("Laying out the day …"));
+        sentence_->setText(a && !a->problems.empty() ? QString::fromStdString(a->problems.front().sentence) : QString());
+        if (!a || a->problems.empty()) return;  // the old day stays until the new one is there
+    }
+    const long deadline = localMinutes(session_.plan().deadline).value_or(0);
+    timeline_->setDay(day ? a->day : nullptr, deadline, session_.now());
+    steps_->clear();
+    order_.clear();
+    if (!day) {
+        states_->setStates({});
+        moment_->clear();
+        return;
+    }
+    const Answer answer = dayAnswer(session_.plan(), *a->day, session_.now());
+    const bool bad = answer.tone == Tone::Impossible;
+    headline_->setText(a->day->problem.empty() ? tr("Start by %1, ready at %2").arg(QString::fromStdString(answer.headline), QString::fromStdString(session_.plan().deadline.substr(11, 5)))
+                                               : tr("No day fits"));
+    headline_->setStyleSheet(QStringLiteral("font-size: 27px; font-weight: 700; color: %1;").arg((bad ? theme().harm : theme().ink).name()));
+    sentence_->setText(QString::fromStdString(answer.sentence));
+    if (a->day->problem.empty()) {
+        order_.resize(a->day->layout.start.size());
+        std::iota(order_.begin(), order_.end(), 0);
+        std::stable_sort(order_.begin(), order_.end(), [&](size_t x, size_t y) { return a->day->layout.start[x] < a->day->layout.start[y]; });
+        for (const size_t i : order_) {
+            const auto& t = a->day->network.tasks[i];
+            auto* item = new QListWidgetItem(QStringLiteral("%1   %2").arg(QString::fromStdString(localTime(a->day->end + a->day->layout.start[i]).substr(11)), QString::fromStdString(t.title)));
+            item->setData(Qt::UserRole, a->day->layout.start[i]);
+            item->setToolTip(tr("%1 min").arg(t.minutes));
+            steps_->addItem(item);
+        }
+    }
+    showMinute();
+}
+
+void DayPlace::showMinute() {
+    const auto a = session_.answers();
+    if (!a || !a->day || !a->day->problem.empty()) return;
+    const int minute = timeline_->minute();
+    moment_->setText(tr("At %1").arg(QString::fromStdString(localTime(a->day->end + minute).substr(11))));
+    states_->setStates(statesAt(session_.plan(), *a->day, minute));
+    int row = -1;
+    for (size_t i = 0; i < order_.size(); ++i)
+        if (a->day->layout.start[order_[i]] <= minute) row = static_cast<int>(i);
+    if (row >= 0 && row < steps_->count()) {
+        steps_->setCurrentRow(row);
+        steps_->scrollToItem(steps_->item(row), QAbstractItemView::PositionAtCenter);
+    }
+}
+
+}  // namespace uovo::desktop

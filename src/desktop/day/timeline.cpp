@@ -1,0 +1,215 @@
+#include "desktop/day/timeline.h"
+
+#include <QHelpEvent>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QToolTip>
+#include <algorithm>
+#include <cmath>
+
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+constexpr double kNames = 96, kRight = 26, kTop = 34, kHands = 58, kRow = 22, kGap = 18;
+
+QString clock(long minutes) { return qstring(localTime(minutes).substr(11)); }
+
+struct Ink {
+    QColor fill, words;
+};
+
+Ink inkOf(const schedule::Task& t) {
+    const Theme& c = theme();
+    if (t.lane == "coat") return {c.dark ? QColor(0x8A, 0x57, 0x34) : c.choc, QColor(0xFB, 0xF6, 0xEC)};
+    if (t.lane == "melt") return {c.yolk, QColor(0x2A, 0x1A, 0x12)};
+    if (t.lane == "cold" || t.lane == "look") return {c.coldFill, c.coldText};
+    if (t.lane == "release") return {QColor(0xC2, 0x9A, 0x6B), QColor(0x2A, 0x1A, 0x12)};
+    return {c.hairline, c.ink};
+}
+
+}  // namespace
+
+Timeline::Timeline(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("timeline"));
+    setAccessibleName(tr("The day; left and right move through it"));
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+}
+
+void Timeline::setDay(std::shared_ptr<const DayPlan> day, long deadline, long now) {
+    day_ = std::move(day);
+    deadline_ = deadline;
+    now_ = now;
+    layRows();
+    if (day_ && day_->problem.empty()) minute_ = std::clamp(minute_ == 0 ? day_->layout.begins : minute_, day_->layout.begins, static_cast<int>(deadline_ - day_->end));
+    updateGeometry();
+    update();
+}
+
+void Timeline::layRows() {
+    lanes_.clear();
+    if (!day_ || !day_->problem.empty()) return;
+    const auto& net = day_->network;
+    for (size_t r = 0; r < net.resources.size(); ++r) {
+        HoldRow lane;
+        lane.title = net.resources[r].name;
+        lane.cold = lane.title == "fridge shelf" || lane.title == "freezer";
+        std::vector<size_t> mine;
+        for (size_t h = 0; h < net.holds.size(); ++h)
+            if (net.holds[h].resource == static_cast<int>(r)) mine.push_back(h);
+        const auto begin = [&](size_t h) { return day_->layout.start[static_cast<size_t>(net.holds[h].from)]; };
+        const auto end = [&](size_t h) { return day_->layout.start[static_cast<size_t>(net.holds[h].to)] + net.tasks[static_cast<size_t>(net.holds[h].to)].minutes; };
+        std::sort(mine.begin(), mine.end(), [&](size_t a, size_t b) { return begin(a) < begin(b); });
+        std::vector<int> busyUntil;
+        for (const size_t h : mine) {
+            size_t row = 0;
+            while (row < busyUntil.size() && busyUntil[row] > begin(h)) ++row;
+            if (row == busyUntil.size()) busyUntil.push_back(0);
+            busyUntil[row] = end(h);
+            lane.holds.emplace_back(h, static_cast<int>(row));
+        }
+        lane.rows = static_cast<int>(busyUntil.size());
+        if (lane.rows > 0) lanes_.push_back(lane);
+    }
+}
+
+QSize Timeline::sizeHint() const {
+    double height = kTop + kHands + kGap;
+    for (const auto& lane : lanes_) height += lane.rows * kRow + kGap * 0.6;
+    return {600, static_cast<int>(height) + 10};
+}
+
+double Timeline::xOf(double minute) const {
+    const double from = day_->layout.begins, to = double(deadline_ - day_->end);
+    return kNames + (minute - from) / std::max(1.0, to - from) * (width() - kNames - kRight);
+}
+
+double Timeline::minuteAt(double x) const {
+    const double from = day_->layout.begins, to = double(deadline_ - day_->end);
+    return from + (x - kNames) / (width() - kNames - kRight) * (to - from);
+}
+
+void Timeline::setMinute(int minute) {
+    if (!day_ || !day_->problem.empty()) return;
+    minute = std::clamp(minute, day_->layout.begins, static_cast<int>(deadline_ - day_->end));
+    if (minute == minute_) return;
+    minute_ = minute;
+    update();
+    emit minuteChanged(minute_);
+}
+
+void Timeline::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    bars_.clear();
+    if (!day_ || !day_->problem.empty()) return;
+    const auto& net = day_->network;
+    const double bottom = height() - 6;
+    // hours
+    p.setFont(report::font(13));
+    const long first = day_->begins();
+    for (long hour = (first + 59) / 60 * 60; hour <= deadline_; hour += 60) {
+        const double x = xOf(double(hour - day_->end));
+        p.setPen(QPen(theme().hairline, 1));
+        p.drawLine(QPointF(x, 24), QPointF(x, bottom));
+        p.setPen(theme().quiet);
+        if (std::abs(double(deadline_ - hour)) >= 25 || deadline_ == hour) p.drawText(QRectF(x - 30, 2, 60, 18), Qt::AlignCenter, clock(hour));
+    }
+    const double ready = xOf(double(deadline_ - day_->end));
+    p.setPen(QPen(theme().ink, 2));
+    p.drawLine(QPointF(ready, 22), QPointF(ready, bottom));
+    const auto name = [&](double y, const QString& words) {
+        p.setFont(report::font(13.5, QFont::Medium));
+        p.setPen(theme().quiet);
+        p.drawText(QRectF(0, y, kNames - 10, 34), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, words);
+    };
+    name(kTop + 2, tr("hands"));
+    const auto bar = [&](const QRectF& box, const Ink& ink, const QString& words, const QString& tip, bool outlined) {
+        p.setPen(outlined ? QPen(theme().cold, 1) : QPen(Qt::NoPen));
+        p.setBrush(ink.fill);
+        p.drawRoundedRect(box, 3.5, 3.5);
+        p.setFont(report::font(12.5));
+        const QFontMetricsF fm(p.font());
+        if (box.width() > 34) {
+            p.setPen(ink.words);
+            p.drawText(box.adjusted(5, 0, -3, 0), Qt::AlignVCenter | Qt::AlignLeft, fm.elidedText(words, Qt::ElideRight, box.width() - 8));
+        }
+        bars_.push_back({box, tip});
+    };
+    for (size_t i = 0; i < net.tasks.size(); ++i) {
+        const auto& t = net.tasks[i];
+        const int begin = day_->layout.start[i];
+        // tasks stand on three heights by what they are, so that a glance tells the rhythm of the day
+        const double level = t.lane == "coat" ? 0 : t.lane == "melt" || t.lane == "prepare" ? 1 : 2;
+        const QRectF box(xOf(begin), kTop + level * 20, std::max(2.5, xOf(begin + t.minutes) - xOf(begin) - 1), 17);
+        bar(box, inkOf(t), qstring(t.title), tr("%1  %2 (%3 min)").arg(clock(day_->end + begin), qstring(t.title)).arg(t.minutes), false);
+    }
+    double y = kTop + kHands + kGap;
+    for (const auto& lane : lanes_) {
+        name(y, qstring(lane.title));
+        for (const auto& [h, row] : lane.holds) {
+            const auto& hold = net.holds[h];
+            const auto& from = net.tasks[static_cast<size_t>(hold.from)];
+            const int begin = day_->layout.start[static_cast<size_t>(hold.from)];
+            const int end = day_->layout.start[static_cast<size_t>(hold.to)] + net.tasks[static_cast<size_t>(hold.to)].minutes;
+            const QRectF box(xOf(begin), y + row * kRow, std::max(3.0, xOf(end) - xOf(begin) - 1), kRow - 4);
+            const QString who = qstring(from.title.substr(from.title.find(": ") == std::string::npos ? 0 : from.title.find(": ") + 2));
+            const bool pot = net.resources[static_cast<size_t>(hold.resource)].unit == "pot";
+            Ink ink{pot ? theme().yolk : lane.cold ? theme().coldFill : theme().hairline, pot ? QColor(0x2A, 0x1A, 0x12) : lane.cold ? theme().coldText : theme().ink};
+            const QString share = pot ? QString() : tr(", %1 of %2 %3").arg(hold.amount).arg(net.resources[static_cast<size_t>(hold.resource)].capacity).arg(qstring(net.resources[static_cast<size_t>(hold.resource)].unit));
+            bar(box, ink, who, tr("%1–%2  %3%4").arg(clock(day_->end + begin), clock(day_->end + end), who, share), lane.cold);
+        }
+        y += lane.rows * kRow + kGap * 0.6;
+    }
+    // now, when it is within the day
+    if (now_ >= first && now_ <= deadline_) {
+        const double x = xOf(double(now_ - day_->end));
+        p.setPen(QPen(theme().harm, 1.4, Qt::DashLine));
+        p.drawLine(QPointF(x, 22), QPointF(x, bottom));
+    }
+    // the line of time
+    const double x = xOf(minute_);
+    p.setPen(QPen(theme().yolk, 2.4));
+    p.drawLine(QPointF(x, 26), QPointF(x, bottom));
+    p.setBrush(theme().card);
+    p.drawEllipse(QPointF(x, 26), hasFocus() ? 8 : 6.5, hasFocus() ? 8 : 6.5);
+}
+
+void Timeline::mousePressEvent(QMouseEvent* e) {
+    if (day_ && day_->problem.empty()) setMinute(static_cast<int>(std::lround(minuteAt(e->position().x()))));
+}
+
+void Timeline::mouseMoveEvent(QMouseEvent* e) {
+    if (e->buttons() & Qt::LeftButton) mousePressEvent(e);
+}
+
+void Timeline::keyPressEvent(QKeyEvent* e) {
+    const int step = e->modifiers() & Qt::ShiftModifier ? 15 : 1;
+    if (e->key() == Qt::Key_Left) return setMinute(minute_ - step);
+    if (e->key() == Qt::Key_Right) return setMinute(minute_ + step);
+    if (day_ && e->key() == Qt::Key_Home) return setMinute(day_->layout.begins);
+    if (day_ && e->key() == Qt::Key_End) return setMinute(static_cast<int>(deadline_ - day_->end));
+    QWidget::keyPressEvent(e);
+}
+
+bool Timeline::event(QEvent* e) {
+    if (e->type() == QEvent::ToolTip) {
+        const auto* help = static_cast<QHelpEvent*>(e);
+        for (const auto& b : bars_)
+            if (b.box.contains(help->pos())) {
+                QToolTip::showText(help->globalPos(), b.tip, this);
+                return true;
+            }
+        QToolTip::hideText();
+        return true;
+    }
+    return QWidget::event(e);
+}
+
+}  // namespace uovo::desktop

@@ -1,0 +1,54 @@
+// The day as a band: lanes for hands, cold and pots, and a line of time that can be moved.
+#pragma once
+#include <QWidget>
+#include <memory>
+
+#include "core/plan/answers.h"
+
+namespace uovo::desktop {
+
+class Timeline : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit Timeline(QWidget* parent = nullptr);
+    void setDay(std::shared_ptr<const DayPlan> day, long deadline, long now);
+    /// Minute looked at, counted back from the end of the day (0 or below).
+    int minute() const { return minute_; }
+    void setMinute(int minute);
+    QSize sizeHint() const override;
+    QSize minimumSizeHint() const override { return sizeHint(); }
+
+signals:
+    void minuteChanged(int minute);
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+    void mouseMoveEvent(QMouseEvent*) override;
+    void keyPressEvent(QKeyEvent*) override;
+    bool event(QEvent*) override;
+
+private:
+    struct Bar {
+        QRectF box;
+        QString tip;
+    };
+    struct HoldRow {
+        std::string title;
+        std::vector<std::pair<size_t, int>> holds;  ///< hold, row within the lane
+        int rows = 0;
+        bool cold = false;
+    };
+    double xOf(double minute) const;
+    double minuteAt(double x) const;
+    void layRows();
+
+    std::shared_ptr<const DayPlan> day_;
+    long deadline_ = 0, now_ = 0;
+    int minute_ = 0;
+    std::vector<HoldRow> lanes_;
+    std::vector<Bar> bars_;
+};
+
+}  // namespace uovo::desktop

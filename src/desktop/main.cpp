@@ -1,0 +1,78 @@
+// uovo [FILE.uovo | --demo]
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QDateTime>
+#include <QFileInfo>
+#include <QStandardPaths>
+#include <QTimer>
+
+#include "desktop/shell/main_window.h"
+#include "desktop/theme/theme.h"
+#include "io/data.h"
+#include "report/fonts.h"
+
+namespace {
+
+long nowMinutes() {
+    const QDateTime now = QDateTime::currentDateTime();
+    return static_cast<long>((now.toSecsSinceEpoch() + now.offsetFromUtc()) / 60);
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    QApplication app(argc, argv);
+    QApplication::setApplicationName(QStringLiteral("uovo"));
+    QApplication::setOrganizationName(QStringLiteral("uovo"));
+    QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
+    QSettings::setDefaultFormat(QSettings::IniFormat);
+    QCommandLineParser parser;
+    parser.setApplicationDescription(QObject::tr("Plans hollow and assembled chocolate before any is melted."));
+    parser.addHelpOption();
+    parser.addVersionOption();
+    const QCommandLineOption demo(QStringLiteral("demo"), QObject::tr("open the demo evening"));
+    const QCommandLineOption timed(QStringLiteral("report-start"), QObject::tr("print the seconds until the window is painted and quit"));
+    parser.addOptions({demo, timed});
+    parser.addPositionalArgument(QStringLiteral("file"), QObject::tr("a plan to open"), QStringLiteral("[FILE.uovo]"));
+    parser.process(app);
+
+    uovo::report::loadFonts();
+    app.setFont(uovo::report::font(15));
+    app.setStyle(QStringLiteral("fusion"));
+    uovo::desktop::setDarkTheme(QSettings().value(QStringLiteral("dark"), false).toBool());
+    uovo::desktop::Session session(uovo::io::library(), QStandardPaths::writableLocation(QStandardPaths::AppDataLocation), nowMinutes);
+    uovo::desktop::MainWindow window(session);
+
+    const QStringList files = parser.positionalArguments();
+    const QStringList recent = QSettings().value(QStringLiteral("recent")).toStringList();
+    bool open = false;
+    if (!files.isEmpty())
+        open = window.openFile(files.front());
+    else if (!parser.isSet(demo) && !recent.isEmpty() && QFileInfo::exists(recent.front()))
+        open = window.openFile(recent.front());
+    if (!open) {
+        // The demo's own day needs to be known to choose this evening or the next: ask the core once.
+        uovo::Cache cache;
+        uovo::AnswerOptions quick;
+        quick.bands = quick.ways = false;
+        quick.cells = 60;
+        const auto answers = uovo::answer(uovo::io::demoPlan(nowMinutes()), uovo::io::library(), cache, quick);
+        const long lead = answers && answers->day ? uovo::localMinutes(uovo::io::demoPlan(nowMinutes()).deadline).value_or(0) - answers->day->begins() : 9 * 60;
+        session.document().setPlan(uovo::io::demoPlanFor(nowMinutes(), lead), {});
+    }
+    window.show();
+    window.offerRecovered();
+    if (parser.isSet(timed))
+        QTimer::singleShot(0, &app, [&] {
+            window.repaint();
+            QFile stat(QStringLiteral("/proc/self/stat"));
+            QFile up(QStringLiteral("/proc/uptime"));
+            if (stat.open(QIODevice::ReadOnly) && up.open(QIODevice::ReadOnly)) {
+                const QByteArray rest = stat.readAll();
+                const double began = rest.mid(rest.lastIndexOf(')') + 2).split(' ').value(19).toDouble() / 100;
+                printf("%.2f\n", up.readAll().split(' ').value(0).toDouble() - began);
+            }
+            app.quit();
+        });
+    return app.exec();
+}

@@ -1,0 +1,170 @@
+#include "desktop/shape/answers_column.h"
+
+#include <QPainter>
+#include <QPushButton>
+#include <QTextLayout>
+
+#include "desktop/shell/sheet.h"
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+constexpr int kLeft = 16, kWidth = 292;
+constexpr double kLine = 19;
+
+/// Lays the sentence out; paints it when `p` is given. @returns its height
+double sentence(const QString& words, double width, QPainter* p, const QPointF& at) {
+    QTextLayout layout(words, report::font(14.5));
+    layout.beginLayout();
+    double y = 0;
+    while (true) {
+        QTextLine line = layout.createLine();
+        if (!line.isValid()) break;
+        line.setLineWidth(width);
+        line.setPosition(QPointF(0, y));
+        y += kLine;
+    }
+    layout.endLayout();
+    if (p) layout.draw(p, at);
+    return y;
+}
+
+}  // namespace
+
+AnswerView::AnswerView(const Answer& answer, UnitSystem units, QWidget* parent) : QAbstractButton(parent), answer_(answer), units_(units) {
+    setObjectName(QStringLiteral("answer/") + qstring(answer.id));
+    setAccessibleName(qstring(answer.headline + " " + answer.after + ". " + answer.sentence));
+    setAccessibleDescription(tr("Shows the working"));
+    setToolTip(tr("Show the working"));
+    setCursor(Qt::PointingHandCursor);
+    setFocusPolicy(Qt::StrongFocus);
+    QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    policy.setHeightForWidth(true);
+    setSizePolicy(policy);
+}
+
+int AnswerView::heightForWidth(int width) const { return static_cast<int>(34 + sentence(qstring(answer_.sentence), width - kLeft - 10, nullptr, {}) + 10); }
+QSize AnswerView::sizeHint() const { return {kWidth - 20, heightForWidth(kWidth - 20)}; }
+
+void AnswerView::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const bool harm = answer_.tone == Tone::Weak || answer_.tone == Tone::Impossible;
+    if (harm) p.fillRect(QRectF(0, 4, 4, height() - 8), theme().harm);
+    if (underMouse() || hasFocus()) {
+        p.setPen(hasFocus() ? QPen(theme().yolk, 2) : QPen(Qt::NoPen));
+        p.setBrush(underMouse() ? theme().hairline.lighter(theme().dark ? 90 : 106) : QBrush(Qt::NoBrush));
+        p.drawRoundedRect(QRectF(rect()).adjusted(6, 1, -1, -1), 8, 8);
+    }
+    double x = kLeft;
+    p.setFont(report::font(23, QFont::Bold));
+    p.setPen(theme().ink);
+    p.drawText(QPointF(x, 25), qstring(answer_.headline));
+    x += QFontMetricsF(p.font()).horizontalAdvance(qstring(answer_.headline)) + 7;
+    p.setFont(report::font(15.5, QFont::Medium));
+    p.setPen(answer_.tone == Tone::Good ? theme().good : theme().ink);
+    p.drawText(QPointF(x, 25), QFontMetricsF(p.font()).elidedText(qstring(answer_.after), Qt::ElideRight, width() - x - 6));
+    p.setPen(theme().quiet);
+    sentence(qstring(answer_.sentence), width() - kLeft - 10, &p, QPointF(kLeft, 33));
+}
+
+AnswersColumn::AnswersColumn(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setObjectName(QStringLiteral("answers"));
+    setAccessibleName(tr("Answers"));
+    setFixedWidth(kWidth + 16);
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(8, 10, 4, 10);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    page_ = new QWidget;
+    list_ = new QVBoxLayout(page_);
+    list_->setContentsMargins(0, 0, 6, 0);
+    list_->setSpacing(4);
+    list_->addStretch(1);
+    scroll->setWidget(page_);
+    box->addWidget(scroll);
+}
+
+AnswerView* AnswersColumn::view(const QString& id) const {
+    for (auto* v : views_)
+        if (qstring(v->answer().id) == id) return v;
+    return nullptr;
+}
+
+void AnswersColumn::add(const Answer& a) {
+    auto* v = new AnswerView(a, session_.units());
+    connect(v, &QAbstractButton::clicked, this, [this, v] { emit workingWanted(v->answer()); });
+    list_->insertWidget(list_->count() - 1, v);
+    views_.push_back(v);
+    for (const auto& way : a.ways) {
+        QStringList gains;
+        gains << tr("→ %1").arg(qstring(format(way.thinnest, Dimension::Length, session_.units())));
+        if (std::abs(way.mass) >= 0.0005) gains << (way.mass > 0 ? QStringLiteral("+") : QString()) + qstring(format(way.mass, Dimension::Mass, session_.units()));
+        if (std::abs(way.seconds) >= 30) gains << (way.seconds > 0 ? QStringLiteral("+") : QString()) + qstring(format(way.seconds, Dimension::Duration, session_.units()));
+        auto* b = new QPushButton(qstring(way.title) + QStringLiteral("\n") + gains.join(QStringLiteral(" · ")) + (way.enough ? QString() : tr("  not enough")));
+        b->setObjectName(QStringLiteral("way"));
+        b->setStyleSheet(QStringLiteral("QPushButton { margin-left: 14px; font-size: 14px; }"));
+        b->setAccessibleDescription(tr("Applies this change; it can be undone."));
+        connect(b, &QPushButton::clicked, this, [this, way] { emit wayTaken(way); });
+        list_->insertWidget(list_->count() - 1, b);
+    }
+}
+
+void AnswersColumn::refresh() {
+    QWidget* focus = focusWidget();
+    const QString focused = focus ? focus->objectName() : QString();
+    while (list_->count() > 1) {
+        QLayoutItem* item = list_->takeAt(0);
+        if (item->widget()) {
+            item->widget()->hide();
+            item->widget()->deleteLater();
+        }
+        delete item;
+    }
+    views_.clear();
+    const auto heading = [&](const QString& words) {
+        auto* l = wrapped(words, "small");
+        l->setContentsMargins(kLeft, 10, 0, 2);
+        list_->insertWidget(list_->count() - 1, l);
+    };
+    const Piece* piece = session_.piece();
+    const auto answers = session_.answers();
+    if (!piece || !answers) {
+        heading(piece ? tr("Computing …") : tr("Add a piece with the button under the shelf. A bowl over a balloon is a good first one."));
+        return;
+    }
+    const auto mine = session_.pieceAnswers(piece->id);
+    if (mine && !mine->problems.empty()) {
+        for (const auto& p : mine->problems) {
+            Answer a;
+            a.id = "problem/" + p.where;
+            a.headline = tr("Not like this").toStdString();
+            a.sentence = p.sentence;
+            a.tone = Tone::Impossible;
+            a.working = {"Why this cannot be computed", "checked before anything is computed", {}, p.sentence, "", "Limits"};
+            add(a);
+        }
+    }
+    if (mine) {
+        std::vector<Answer> order = mine->answers;  // what needs a decision first
+        std::stable_sort(order.begin(), order.end(), [](const Answer& a, const Answer& b) { return (a.tone == Tone::Impossible) > (b.tone == Tone::Impossible); });
+        for (const auto& a : order) add(a);
+    }
+    heading(tr("The whole evening"));
+    if (answers->day) add(dayAnswer(session_.plan(), *answers->day, session_.now()));
+    for (const auto& a : answers->evening) add(a);
+    for (const auto& c : answers->cautions) {
+        auto* l = wrapped(qstring(c), "small");
+        l->setContentsMargins(kLeft, 3, 0, 3);
+        list_->insertWidget(list_->count() - 1, l);
+    }
+    if (!focused.isEmpty())
+        if (auto* w = page_->findChild<QWidget*>(focused)) w->setFocus();
+}
+
+}  // namespace uovo::desktop

@@ -1,0 +1,50 @@
+// Answers: a column of plain sentences with one number each; a weak one offers ways out.
+#pragma once
+#include <QAbstractButton>
+#include <QScrollArea>
+#include <QVBoxLayout>
+
+#include "desktop/shell/session.h"
+
+namespace uovo::desktop {
+
+/// One answer; activating it shows its working.
+class AnswerView : public QAbstractButton {
+    Q_OBJECT
+
+public:
+    AnswerView(const Answer& answer, UnitSystem units, QWidget* parent = nullptr);
+    const Answer& answer() const { return answer_; }
+    QSize sizeHint() const override;
+    bool hasHeightForWidth() const override { return true; }
+    int heightForWidth(int width) const override;
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    Answer answer_;
+    UnitSystem units_;
+};
+
+class AnswersColumn : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit AnswersColumn(Session& session, QWidget* parent = nullptr);
+    void refresh();
+    AnswerView* view(const QString& id) const;
+
+signals:
+    void workingWanted(const uovo::Answer& answer);
+    void wayTaken(const uovo::WayOut& way);
+
+private:
+    void add(const Answer& answer);
+    Session& session_;
+    QWidget* page_;
+    QVBoxLayout* list_;
+    std::vector<AnswerView*> views_;
+};
+
+}  // namespace uovo::desktop

@@ -1,0 +1,243 @@
+#include "desktop/shape/recipe_line.h"
+
+#include <QPainter>
+#include <QPushButton>
+#include <QWheelEvent>
+
+#include "desktop/theme/theme.h"
+
+namespace uovo::desktop {
+namespace {
+
+class CalmBox : public QComboBox {
+public:
+    using QComboBox::QComboBox;
+
+protected:
+    void wheelEvent(QWheelEvent* e) override { e->ignore(); }
+    void paintEvent(QPaintEvent* e) override {
+        QComboBox::paintEvent(e);
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        p.setPen(QPen(theme().quiet, 1.6, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+        const QPointF c(width() - 13, height() / 2.0 + 1);
+        p.drawPolyline(QPolygonF{c + QPointF(-4, -2), c + QPointF(0, 2), c + QPointF(4, -2)});
+    }
+};
+
+}  // namespace
+
+QComboBox* choiceBox(const QString& name, const QStringList& words) {
+    auto* box = new CalmBox;
+    box->addItems(words);
+    box->setAccessibleName(name);
+    box->setToolTip(name);
+    box->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    box->setFocusPolicy(Qt::StrongFocus);
+    return box;
+}
+
+RecipeLine::RecipeLine(Session& session, QWidget* parent) : QWidget(parent), session_(session), flow_(new FlowLayout(6, 7)) {
+    setObjectName(QStringLiteral("recipe"));
+    setLayout(flow_);
+    flow_->setContentsMargins(0, 0, 0, 0);
+    QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Minimum);
+    policy.setHeightForWidth(true);
+    setSizePolicy(policy);
+}
+
+FigureField* RecipeLine::field(const QString& place) const {
+    for (const auto& f : figures_)
+        if (f.field->place() == place) return f.field;
+    return place == QStringLiteral("count") ? count_ : nullptr;
+}
+
+void RecipeLine::word(const QString& text) {
+    auto* l = new QLabel(text);
+    l->setMinimumHeight(28);
+    flow_->addWidget(l);
+}
+
+void RecipeLine::figure(const QString& name, const QString& place, Dimension dimension, const char* unit, std::function<Measure*(Piece&)> of) {
+    auto* f = new FigureField(name, place, session_.typing(dimension, unit, session_.piece()));
+    connect(f, &FigureField::measureTyped, this, [this, of, name](const Measure& m) {
+        session_.editPiece(tr("Change %1").arg(name.toLower()), [&](Piece& p) {
+            if (Measure* target = of(p)) *target = m;
+        });
+    });
+    flow_->addWidget(f);
+    figures_.push_back({f, std::move(of)});
+}
+
+void RecipeLine::choice(const QString& name, const QStringList& words, std::function<int(const Piece&)> of, std::function<void(Piece&, int)> set) {
+    auto* box = choiceBox(name, words);
+    connect(box, &QComboBox::activated, this, [this, name, set](int i) { session_.editPiece(tr("Change %1").arg(name.toLower()), [&](Piece& p) { set(p, i); }); });
+    flow_->addWidget(box);
+    choices_.push_back({box, std::move(of)});
+}
+
+QLineEdit* RecipeLine::nameField() {
+    auto* e = new QLineEdit;
+    e->setAccessibleName(tr("Name of the piece"));
+    e->setToolTip(tr("Name of the piece"));
+    e->setMaxLength(60);
+    connect(e, &QLineEdit::editingFinished, this, [this, e] {
+        const std::string name = e->text().trimmed().toStdString();
+        if (!name.empty()) session_.editPiece(tr("Rename"), [&](Piece& p) { p.name = name; });
+    });
+    return e;
+}
+
+void RecipeLine::count() {
+    TypingContext c = session_.typing(Dimension::Count, "", nullptr);
+    count_ = new FigureField(tr("How many"), QStringLiteral("count"), c);
+    connect(count_, &FigureField::measureTyped, this, [this](const Measure& m) {
+        session_.editPiece(tr("Change how many"), [&](Piece& p) { p.count = static_cast<int>(std::min(1e9, m.value)); });
+    });
+    flow_->addWidget(count_);
+}
+
+void RecipeLine::build() {
+    while (QLayoutItem* item = flow_->takeAt(0)) {
+        item->widget()->deleteLater();
+        delete item;
+    }
+    figures_.clear();
+    choices_.clear();
+    const Piece* piece = session_.piece();
+    count_ = nullptr;
+    name_ = nullptr;
+    if (!piece) return;
+    count();
+    word(QStringLiteral("×"));
+    name_ = nameField();
+    flow_->addWidget(name_);
+    word(tr("in"));
+    QStringList kinds;
+    for (const auto& c : session_.library().chocolates) kinds << QString::fromStdString(c.name).toLower();
+    choice(
+        tr("Chocolate"), kinds,
+        [this](const Piece& p) {
+            for (size_t i = 0; i < session_.library().chocolates.size(); ++i)
+                if (session_.library().chocolates[i].id == p.chocolate) return static_cast<int>(i);
+            return 0;
+        },
+        [this](Piece& p, int i) {
+            p.chocolate = session_.library().chocolates[static_cast<size_t>(i)].id;
+            // the bath follows the new chocolate's working temperature
+            if (const auto c = coatingOf(p, session_.plan(), session_.library()))
+                for (auto& coat : p.coats)
+                    if (coat.temperature.value < c->workLow - 3 || coat.temperature.value > c->workHigh + 3) coat.temperature = Measure(c->working());
+        });
+    const auto* chocolate = session_.library().find(piece->chocolate);
+    if (chocolate && chocolate->kind == "couverture")
+        choice(tr("Temper"), {tr("tempered"), tr("untempered")}, [](const Piece& p) { return p.temper == material::Temper::Tempered ? 0 : 1; },
+               [](Piece& p, int i) { p.temper = i ? material::Temper::Untempered : material::Temper::Tempered; });
+    choice(
+        tr("Thinned with"), {tr("not thinned"), tr("2 % cocoa butter"), tr("5 % cocoa butter"), tr("2 % oil"), tr("5 % oil")},
+        [](const Piece& p) {
+            if (p.thinner == material::Thinner::None || p.thinnerShare <= 0) return 0;
+            const int strong = p.thinnerShare > 0.035 ? 1 : 0;
+            return (p.thinner == material::Thinner::CocoaButter ? 1 : 3) + strong;
+        },
+        [](Piece& p, int i) {
+            p.thinner = i == 0 ? material::Thinner::None : i < 3 ? material::Thinner::CocoaButter : material::Thinner::VegetableOil;
+            p.thinnerShare = i == 0 ? 0 : (i == 1 || i == 3) ? 0.02 : 0.05;
+        });
+    if (piece->overBalloon()) {
+        const auto of = [](Measure form::Balloon::*member) {
+            return [member](Piece& p) -> Measure* {
+                auto* b = std::get_if<form::Balloon>(&p.former);
+                return b ? &(b->*member) : nullptr;
+            };
+        };
+        word(tr("over a balloon"));
+        figure(tr("Balloon girth"), QStringLiteral("former/girth"), Dimension::Length, "cm", of(&form::Balloon::girth));
+        word(tr("round and"));
+        figure(tr("Balloon length"), QStringLiteral("former/length"), Dimension::Length, "cm", of(&form::Balloon::length));
+        word(tr("long, dipped"));
+        figure(tr("Dip depth"), QStringLiteral("former/dip"), Dimension::Length, "", of(&form::Balloon::dip));
+        word(tr("deep."));
+    } else {
+        const auto of = [](Measure form::Cup::*member) {
+            return [member](Piece& p) -> Measure* {
+                auto* c = std::get_if<form::Cup>(&p.former);
+                return c ? &(c->*member) : nullptr;
+            };
+        };
+        word(tr("in a cup"));
+        figure(tr("Base diameter"), QStringLiteral("former/baseDiameter"), Dimension::Length, "", of(&form::Cup::baseDiameter));
+        word(tr("at the base,"));
+        figure(tr("Top diameter"), QStringLiteral("former/topDiameter"), Dimension::Length, "", of(&form::Cup::topDiameter));
+        word(tr("at the top,"));
+        figure(tr("Cup height"), QStringLiteral("former/height"), Dimension::Length, "", of(&form::Cup::height));
+        word(tr("high, corner"));
+        figure(tr("Corner radius"), QStringLiteral("former/corner"), Dimension::Length, "", of(&form::Cup::corner));
+        word(tr("round, coated up to"));
+        figure(tr("Fill line"), QStringLiteral("former/fillLine"), Dimension::Length, "", of(&form::Cup::fillLine));
+    }
+    word(tr("Wall at least"));
+    figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm", [](Piece& p) { return &p.wantedWall; });
+    if (piece->filling) {
+        word(tr("holding"));
+        figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "", [](Piece& p) -> Measure* { return p.filling ? &p.filling->each : nullptr; });
+        word(tr("of"));
+        auto* name = new QLineEdit(QString::fromStdString(piece->filling->name));
+        name->setAccessibleName(tr("Name of the filling; empty for none"));
+        name->setToolTip(name->accessibleName());
+        name->setMaxLength(60);
+        name->setFixedWidth(std::clamp(name->fontMetrics().horizontalAdvance(name->text()) + 28, 90, 230));
+        connect(name, &QLineEdit::editingFinished, this, [this, name] {
+            const std::string words = name->text().trimmed().toStdString();
+            session_.editPiece(words.empty() ? tr("Take the filling out") : tr("Rename the filling"), [&](Piece& p) {
+                if (words.empty())
+                    p.filling.reset();
+                else if (p.filling)
+                    p.filling->name = words;
+            });
+        });
+        flow_->addWidget(name);
+    } else {
+        auto* more = new QPushButton(glyphIcon(Glyph::Plus, 16), tr("filling"));
+        more->setProperty("flat", true);
+        connect(more, &QPushButton::clicked, this, [this] {
+            session_.editPiece(tr("Add a filling"), [](Piece& p) {
+                p.filling = Filling{};
+                p.filling->name = "Filling";
+            });
+        });
+        flow_->addWidget(more);
+    }
+}
+
+void RecipeLine::refresh() {
+    const Piece* piece = session_.piece();
+    QString kind;
+    if (piece) {
+        const auto* chocolate = session_.library().find(piece->chocolate);
+        kind = QString::fromStdString(piece->id) + (piece->overBalloon() ? "/balloon/" : "/cup/") + (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
+               (piece->filling ? QString::fromStdString(piece->filling->name) : QString());
+    }
+    if (kind != built_) {
+        built_ = kind;
+        build();
+    }
+    if (!piece) return;
+    Piece copy = *piece;
+    const std::string at = "pieces/" + piece->id + "/";
+    for (const auto& f : figures_) {
+        if (const Measure* m = f.of(copy)) f.field->setMeasure(*m, session_.units());
+        f.field->setProblem(session_.problemAt(at + f.field->place().toStdString()));
+    }
+    Measure number(piece->count);
+    count_->setMeasure(number, session_.units());
+    count_->setProblem(session_.problemAt(at + "count"));
+    for (const auto& c : choices_) c.box->setCurrentIndex(c.of(*piece));
+    if (!name_->hasFocus()) {
+        name_->setText(QString::fromStdString(piece->name));
+        name_->setFixedWidth(std::clamp(name_->fontMetrics().horizontalAdvance(name_->text()) + 28, 90, 240));
+    }
+    updateGeometry();
+}
+
+}  // namespace uovo::desktop

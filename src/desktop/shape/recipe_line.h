@@ -1,0 +1,50 @@
+// What a piece is, as a sentence with fields in it.
+#pragma once
+#include <QComboBox>
+#include <QWidget>
+#include <functional>
+
+#include "desktop/shell/figure_field.h"
+#include "desktop/shell/flow_layout.h"
+#include "desktop/shell/session.h"
+
+namespace uovo::desktop {
+
+class RecipeLine : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit RecipeLine(Session& session, QWidget* parent = nullptr);
+    void refresh();
+    /// The field at a place of the plan ("former/girth"), or null.
+    FigureField* field(const QString& place) const;
+
+private:
+    void build();
+    void word(const QString& text);
+    QLineEdit* nameField();
+    void figure(const QString& name, const QString& place, Dimension dimension, const char* unit, std::function<Measure*(Piece&)> of);
+    void count();
+    void choice(const QString& name, const QStringList& words, std::function<int(const Piece&)> of, std::function<void(Piece&, int)> set);
+
+    Session& session_;
+    FlowLayout* flow_;
+    QString built_;  ///< which kind of sentence stands there
+    struct Figure {
+        FigureField* field;
+        std::function<Measure*(Piece&)> of;
+    };
+    std::vector<Figure> figures_;
+    struct Choice {
+        QComboBox* box;
+        std::function<int(const Piece&)> of;
+    };
+    std::vector<Choice> choices_;
+    QLineEdit* name_ = nullptr;
+    FigureField* count_ = nullptr;
+};
+
+/// A combo box that the wheel does not change by accident.
+QComboBox* choiceBox(const QString& name, const QStringList& words);
+
+}  // namespace uovo::desktop

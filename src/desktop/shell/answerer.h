@@ -1,0 +1,43 @@
+// Computes answers on a thread of its own; the newest plan wins.
+#pragma once
+#include <QObject>
+#include <condition_variable>
+#include <memory>
+#include <mutex>
+#include <optional>
+#include <thread>
+
+#include "core/plan/answers.h"
+
+namespace uovo::desktop {
+
+class Answerer : public QObject {
+    Q_OBJECT
+
+public:
+    explicit Answerer(const material::Library& library, QObject* parent = nullptr);
+    ~Answerer() override;
+
+    /// Asks for answers; what is being computed for an older plan is stopped.
+    void ask(const Plan& plan);
+    bool busy() const { return pending_ > 0; }
+
+signals:
+    /// On the interface's thread: first without the day (`complete` false), then with it.
+    void answered(std::shared_ptr<const uovo::Answers> answers, bool complete);
+    void busyChanged();
+
+private:
+    void work(std::stop_token quit);
+
+    const material::Library& library_;
+    std::mutex mutex_;
+    std::condition_variable_any wake_;
+    std::optional<Plan> next_;
+    std::stop_source current_;
+    quint64 asked_ = 0;
+    int pending_ = 0;
+    std::jthread thread_;
+};
+
+}  // namespace uovo::desktop

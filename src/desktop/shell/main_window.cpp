@@ -1,0 +1,551 @@
+#include "desktop/shell/main_window.h"
+
+#include <QAbstractButton>
+#include <QApplication>
+#include <QClipboard>
+#include <QCloseEvent>
+#include <QCryptographicHash>
+#include <QDateTimeEdit>
+#include <QDir>
+#include <QDragEnterEvent>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QMenu>
+#include <QMessageBox>
+#include <QMimeData>
+#include <QPainter>
+#include <QPrintDialog>
+#include <QPrinter>
+#include <QShortcut>
+#include <QTimer>
+#include <QVBoxLayout>
+
+#include "desktop/theme/theme.h"
+#include "io/data.h"
+#include "report/bench_card.h"
+#include "report/fonts.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+constexpr int kRail = 76, kHeader = 56, kMostRecent = 8;
+
+}  // namespace
+
+/// A place on the rail: glyph over a word, a yolk mark when one is there.
+class RailButton : public QAbstractButton {
+public:
+    RailButton(Glyph glyph, const QString& word) : glyph_(glyph) {
+        setText(word);
+        setCheckable(true);
+        setAutoExclusive(true);
+        setFixedSize(kRail, 74);
+        setCursor(Qt::PointingHandCursor);
+        setAccessibleName(word);
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        if (isChecked()) {
+            p.setPen(Qt::NoPen);
+            p.setBrush(theme().yolk);
+            p.drawRoundedRect(QRectF(-5, 14, 10, height() - 28), 5, 5);
+        }
+        if (hasFocus()) {
+            p.setPen(QPen(theme().yolk, 2));
+            p.setBrush(Qt::NoBrush);
+            p.drawRoundedRect(QRectF(rect()).adjusted(8, 4, -6, -4), 9, 9);
+        }
+        paintGlyph(p, glyph_, QRectF(width() / 2.0 - 13, 11, 26, 26), isChecked() ? theme().ink : theme().quiet, theme().yolk);
+        p.setFont(report::font(14, isChecked() ? QFont::DemiBold : QFont::Normal));
+        p.setPen(isChecked() ? theme().ink : theme().quiet);
+        p.drawText(QRectF(0, 42, width(), 20), Qt::AlignCenter, text());
+    }
+
+private:
+    Glyph glyph_;
+};
+
+MainWindow::MainWindow(Session& session)
+    : session_(session), places_(new QStackedWidget), shape_(new ShapePlace(session)), day_(new DayPlace(session)) {
+    setWindowTitle(QStringLiteral("Uovo"));
+    setAcceptDrops(true);
+    setMinimumSize(960, 640);
+    auto* centre = new QWidget;
+    setCentralWidget(centre);
+    auto* column = new QVBoxLayout(centre);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    buildActions();
+    buildHeader(centre, column);
+
+    banner_ = new QFrame;
+    banner_->setObjectName(QStringLiteral("banner"));
+    auto* bannerRow = new QHBoxLayout(banner_);
+    bannerRow->setContentsMargins(20, 8, 12, 8);
+    bannerText_ = new QLabel;
+    bannerText_->setWordWrap(true);
+    bannerRow->addWidget(bannerText_, 1);
+    bannerButtons_ = new QWidget;
+    new QHBoxLayout(bannerButtons_);
+    bannerButtons_->layout()->setContentsMargins(0, 0, 0, 0);
+    bannerRow->addWidget(bannerButtons_);
+    banner_->hide();
+    column->addWidget(banner_);
+
+    auto* row = new QHBoxLayout;
+    row->setSpacing(0);
+    auto* rail = new QWidget;
+    rail->setFixedWidth(kRail);
+    auto* railBox = new QVBoxLayout(rail);
+    railBox->setContentsMargins(0, 10, 0, 10);
+    railBox->setSpacing(2);
+    shapeButton_ = new RailButton(Glyph::Shape, tr("Shape"));
+    dayButton_ = new RailButton(Glyph::Day, tr("Day"));
+    shapeButton_->setToolTip(tr("One piece: former, coats, wall (F2)"));
+    dayButton_->setToolTip(tr("The day: when to do what (F3)"));
+    railBox->addWidget(shapeButton_);
+    railBox->addWidget(dayButton_);
+    railBox->addStretch(1);
+    row->addWidget(rail);
+    auto* rule = new QFrame;
+    rule->setFixedWidth(1);
+    rule->setObjectName(QStringLiteral("rule"));
+    row->addWidget(rule);
+    places_->addWidget(shape_);
+    places_->addWidget(day_);
+    row->addWidget(places_, 1);
+    column->addLayout(row, 1);
+    connect(shapeButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Shape); });
+    connect(dayButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Day); });
+    sheet_ = new Sheet(centre);
+    connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
+    connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
+    connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
+    connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);
+    connect(&session_.document(), &Document::fileChanged, this, &MainWindow::refreshHeader);
+    goTo(Place::Shape);
+    const QByteArray geometry = settings_.value(QStringLiteral("window")).toByteArray();
+    if (geometry.isEmpty() || !restoreGeometry(geometry)) resize(1280, 800);
+}
+
+void MainWindow::goTo(Place place) {
+    places_->setCurrentIndex(place == Place::Shape ? 0 : 1);
+    (place == Place::Shape ? shapeButton_ : dayButton_)->setChecked(true);
+}
+
+void MainWindow::buildActions() {
+    menu_ = new QMenu(this);
+    const auto act = [&](const QString& words, const QKeySequence& keys, auto slot) {
+        auto* a = menu_->addAction(words);
+        a->setShortcut(keys);
+        connect(a, &QAction::triggered, this, slot);
+        addAction(a);
+        return a;
+    };
+    act(tr("New plan"), QKeySequence::New, [this] { newPlan(); });
+    act(tr("Open …"), QKeySequence::Open, [this] { openDialog(); });
+    recent_ = menu_->addMenu(tr("Opened lately"));
+    connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
+    act(tr("Open the demo evening"), {}, [this] {
+        if (mayLeave()) session_.document().setPlan(io::demoPlanFor(session_.now(), 9 * 60), {});
+    });
+    save_ = act(tr("Save"), QKeySequence::Save, [this] { session_.document().path().isEmpty() ? (void)saveDialog() : (void)saveTo(session_.document().path()); });
+    act(tr("Save in another place …"), QKeySequence::SaveAs, [this] { saveDialog(); });
+    menu_->addSeparator();
+    act(tr("Bench card as PDF …"), QKeySequence(QStringLiteral("Ctrl+E")), [this] {
+        const QString path = QFileDialog::getSaveFileName(this, tr("Bench card"), lastFolder() + "/" + qstring(session_.plan().name) + ".pdf", tr("PDF (*.pdf)"));
+        if (!path.isEmpty()) writeCard(path);
+    });
+    act(tr("Print the bench card …"), QKeySequence::Print, [this] { printCard(); });
+    act(tr("Copy the plan as text"), QKeySequence(QStringLiteral("Ctrl+Shift+C")), [this] {
+        if (const auto a = session_.answers()) QApplication::clipboard()->setText(report::benchCardText(session_.plan(), *a));
+    });
+    act(tr("Copy the picture"), {}, [this] { QApplication::clipboard()->setImage(shape_->stage()->picture(shape_->stage()->size(), 2)); });
+    menu_->addSeparator();
+    undo_ = act(tr("Undo"), QKeySequence::Undo, [this] { session_.document().undo(); });
+    redo_ = act(tr("Redo"), QKeySequence::Redo, [this] { session_.document().redo(); });
+    menu_->addSeparator();
+    act(tr("Kitchen …"), QKeySequence(QStringLiteral("Ctrl+,")), [this] { showKitchen(); });
+    act(tr("Switch grams and ounces"), QKeySequence(QStringLiteral("Ctrl+U")), [this] { units_->click(); });
+    act(tr("Light or dark"), QKeySequence(QStringLiteral("Ctrl+D")), [this] {
+        setDarkTheme(!theme().dark);
+        settings_.setValue(QStringLiteral("dark"), theme().dark);
+        refreshHeader();
+        emit session_.answersChanged();
+    });
+    act(tr("Shortcuts"), QKeySequence(Qt::Key_F1), [this] { showShortcuts(); });
+    menu_->addSeparator();
+    act(tr("Quit"), QKeySequence::Quit, [this] { close(); });
+    const auto hidden = [&](const QString& keys, auto slot) { connect(new QShortcut(QKeySequence(keys), this), &QShortcut::activated, this, slot); };
+    hidden(QStringLiteral("F2"), [this] { goTo(Place::Shape); });
+    hidden(QStringLiteral("F3"), [this] { goTo(Place::Day); });
+    hidden(QStringLiteral("Ctrl+K"), [this] {
+        if (auto* b = findChild<QPushButton*>(QStringLiteral("addCoat"))) b->click();
+    });
+    hidden(QStringLiteral("Esc"), [this] { sheet_->hide(); });
+}
+
+void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
+    auto* header = new QFrame;
+    header->setObjectName(QStringLiteral("header"));
+    header->setFixedHeight(kHeader);
+    auto* row = new QHBoxLayout(header);
+    row->setContentsMargins(14, 0, 14, 0);
+    row->setSpacing(4);
+    const auto flat = [&](const QString& name) {
+        auto* b = new QPushButton;
+        b->setProperty("flat", true);
+        b->setAccessibleName(name);
+        b->setToolTip(name);
+        b->setCursor(Qt::PointingHandCursor);
+        return b;
+    };
+    title_ = flat(tr("The plan: open, save, print"));
+    title_->setMenu(menu_);
+    title_->setObjectName(QStringLiteral("planMenu"));
+    title_->setStyleSheet(QStringLiteral("QPushButton { font-size: 20px; font-weight: 700; } QPushButton::menu-indicator { width: 0; }"));
+    ready_ = flat(tr("When it must be ready"));
+    connect(ready_, &QPushButton::clicked, this, &MainWindow::showDeadline);
+    kitchen_ = flat(tr("Kitchen: room, fridge, freezer, shelf"));
+    connect(kitchen_, &QPushButton::clicked, this, &MainWindow::showKitchen);
+    units_ = flat(tr("Switch grams and ounces"));
+    units_->setObjectName(QStringLiteral("units"));
+    connect(units_, &QPushButton::clicked, this, [this] {
+        session_.document().edit(tr("Switch units"), [](Plan& p) { p.units = p.units == UnitSystem::Metric ? UnitSystem::US : UnitSystem::Metric; });
+    });
+    const auto tool = [&](QAction* action, Glyph glyph, const QString& name) {
+        auto* b = flat(name);
+        b->setIcon(glyphIcon(glyph));
+        b->setEnabled(false);
+        connect(b, &QPushButton::clicked, action, &QAction::trigger);
+        connect(action, &QAction::changed, b, [b, action, glyph] {
+            b->setEnabled(action->isEnabled());
+            b->setToolTip(action->text());
+            b->setIcon(glyphIcon(glyph));
+        });
+        return b;
+    };
+    row->addWidget(title_);
+    row->addWidget(ready_);
+    row->addStretch(1);
+    row->addWidget(tool(undo_, Glyph::Undo, tr("Undo")));
+    row->addWidget(tool(redo_, Glyph::Redo, tr("Redo")));
+    row->addSpacing(10);
+    row->addWidget(kitchen_);
+    row->addWidget(units_);
+    column->addWidget(header);
+}
+
+void MainWindow::refreshHeader() {
+    const Plan& plan = session_.plan();
+    Document& doc = session_.document();
+    title_->setText(qstring(plan.name) + (doc.isModified() ? QStringLiteral(" •") : QString()) + QStringLiteral("  ▾"));
+    setWindowTitle(qstring(plan.name) + (doc.isModified() ? QStringLiteral(" • Uovo") : QStringLiteral(" – Uovo")));
+    QString ready = tr("ready %1").arg(qstring(plan.deadline));
+    if (const auto at = localMinutes(plan.deadline)) {
+        const QDateTime when = QDateTime::fromString(qstring(plan.deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm"));
+        ready = tr("ready %1").arg(QLocale(QLocale::English).toString(when, QStringLiteral("dddd d MMMM, HH:mm")));
+        const auto a = session_.answers();
+        if (session_.hasDay() && a && a->day && a->day->problem.empty()) {
+            const bool late = session_.now() > a->day->begins();
+            ready += tr(" · start by %1").arg(qstring(localTime(a->day->begins()).substr(11))) + (late ? tr(" (too late)") : QString());
+        }
+    }
+    ready_->setText(ready);
+    const auto t = [&](double c) { return qstring(format(c, Dimension::Temperature, plan.units)); };
+    kitchen_->setText(tr("%1 · %2").arg(t(plan.kitchen.room.value), qstring(format(plan.kitchen.humidity.value, Dimension::Percent, plan.units))));
+    units_->setText(plan.units == UnitSystem::Metric ? tr("g · mm · °C") : tr("oz · in · °F"));
+    undo_->setEnabled(doc.canUndo());
+    undo_->setText(doc.canUndo() ? tr("Undo: %1").arg(doc.undoLabel()) : tr("Undo"));
+    redo_->setEnabled(doc.canRedo());
+    redo_->setText(doc.canRedo() ? tr("Redo: %1").arg(doc.redoLabel()) : tr("Redo"));
+    const Theme& c = theme();
+    centralWidget()->setStyleSheet(QStringLiteral("QFrame#header { border: 0; border-bottom: 1px solid %1; background: %2; } QFrame#rule { background: %1; } QStackedWidget { background: %2; }")
+                                       .arg(c.hairline.name(), c.paper.name()));
+}
+
+void MainWindow::say(const QString& sentence, bool harm) {
+    const Theme& c = theme();
+    banner_->setStyleSheet(QStringLiteral("QFrame#banner { background: %1; border: 0; border-bottom: 1px solid %2; }").arg((harm ? c.harmFill : c.coldFill).name(), (harm ? c.harm : c.cold).name()));
+    bannerText_->setText(sentence);
+    while (QLayoutItem* item = bannerButtons_->layout()->takeAt(0)) {
+        item->widget()->deleteLater();
+        delete item;
+    }
+    auto* close = new QPushButton(tr("Well"));
+    connect(close, &QPushButton::clicked, banner_, &QWidget::hide);
+    bannerButtons_->layout()->addWidget(close);
+    banner_->show();
+}
+
+void MainWindow::offerRecovered() {
+    const auto recovered = session_.document().findRecovered();
+    if (!recovered) return;
+    say(tr("Uovo ended before “%1” was saved. The plan was kept as it was.").arg(qstring(recovered->plan.name)), false);
+    auto* take = new QPushButton(tr("Take it back"));
+    take->setObjectName(QStringLiteral("takeBack"));
+    auto* leave = new QPushButton(tr("Throw it away"));
+    connect(take, &QPushButton::clicked, this, [this, r = *recovered] {
+        banner_->hide();
+        session_.document().takeRecovered(r);
+    });
+    connect(leave, &QPushButton::clicked, this, [this, r = *recovered] {
+        banner_->hide();
+        session_.document().discardRecovered(r);
+    });
+    static_cast<QHBoxLayout*>(bannerButtons_->layout())->insertWidget(0, leave);
+    static_cast<QHBoxLayout*>(bannerButtons_->layout())->insertWidget(0, take);
+}
+
+bool MainWindow::mayLeave() {
+    if (!session_.document().isModified()) return true;
+    QMessageBox box(this);
+    box.setWindowTitle(tr("Unsaved changes"));
+    box.setText(tr("“%1” has changes that are not saved.").arg(qstring(session_.plan().name)));
+    auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
+    auto* leave = box.addButton(tr("Leave them"), QMessageBox::DestructiveRole);
+    box.addButton(tr("Stay"), QMessageBox::RejectRole);
+    box.exec();
+    if (box.clickedButton() == save) return session_.document().path().isEmpty() ? saveDialog() : saveTo(session_.document().path());
+    return box.clickedButton() == leave;
+}
+
+void MainWindow::newPlan() {
+    if (!mayLeave()) return;
+    Plan plan;
+    plan.units = session_.units();
+    plan.deadline = localTime(session_.now() / 1440 * 1440 + 1440 + 18 * 60);
+    session_.document().setPlan(plan, {});
+    goTo(Place::Shape);
+}
+
+QString MainWindow::lastFolder() const { return settings_.value(QStringLiteral("folder"), QDir::homePath()).toString(); }
+
+void MainWindow::openDialog() {
+    if (!mayLeave()) return;
+    const QString path = QFileDialog::getOpenFileName(this, tr("Open a plan"), lastFolder(), tr("Plans of Uovo (*.uovo);;All files (*)"));
+    if (!path.isEmpty()) openFile(path);
+}
+
+bool MainWindow::openFile(const QString& path) {
+    if (auto ok = session_.document().open(path); !ok) {
+        say(tr("%1 was not opened. %2").arg(QFileInfo(path).fileName(), qstring(ok.error().sentence)), true);
+        return false;
+    }
+    banner_->hide();
+    const QString folder = QDir::tempPath();
+    const QString key = QString::fromLatin1(QCryptographicHash::hash(QFileInfo(path).canonicalFilePath().toUtf8(), QCryptographicHash::Sha1).toHex());
+    lock_ = std::make_unique<QLockFile>(folder + QStringLiteral("/uovo-open-") + key);
+    lock_->setStaleLockTime(0);
+    if (!lock_->tryLock(0)) say(tr("%1 is open in another window too: the one saved last wins.").arg(QFileInfo(path).fileName()), false);
+    remember(path);
+    return true;
+}
+
+bool MainWindow::saveDialog() {
+    QString path = QFileDialog::getSaveFileName(this, tr("Save the plan"), lastFolder() + "/" + qstring(session_.plan().name) + ".uovo", tr("Plans of Uovo (*.uovo)"));
+    if (path.isEmpty()) return false;
+    if (QFileInfo(path).suffix().isEmpty()) path += QStringLiteral(".uovo");
+    return saveTo(path);
+}
+
+bool MainWindow::saveTo(const QString& path, io::Fault fault) {
+    if (auto ok = session_.document().save(path, fault); !ok) {
+        say(qstring(ok.error().sentence), true);
+        return false;
+    }
+    banner_->hide();
+    remember(path);
+    return true;
+}
+
+bool MainWindow::writeCard(const QString& path) {
+    const auto a = session_.answers();
+    if (!a || session_.isStale()) {
+        say(tr("The answers are still being computed; try again in a moment."), false);
+        return false;
+    }
+    const auto pages = report::writeBenchCard(path, session_.plan(), session_.library(), *a);
+    if (!pages) {
+        say(qstring(pages.error().sentence), true);
+        return false;
+    }
+    say(tr("The bench card is in %1 (%2 pages).").arg(path).arg(*pages), false);
+    return true;
+}
+
+void MainWindow::printCard() {
+    const auto a = session_.answers();
+    if (!a || session_.isStale()) return say(tr("The answers are still being computed; try again in a moment."), false);
+    QPrinter printer(QPrinter::HighResolution);
+    QPrintDialog dialog(&printer, this);
+    if (dialog.exec() != QDialog::Accepted) return;
+    if (report::paintBenchCard(printer, session_.plan(), session_.library(), *a) == 0) say(tr("The printer did not take the card."), true);
+}
+
+void MainWindow::remember(const QString& path) {
+    QStringList list = settings_.value(QStringLiteral("recent")).toStringList();
+    const QString full = QFileInfo(path).absoluteFilePath();
+    list.removeAll(full);
+    list.prepend(full);
+    while (list.size() > kMostRecent) list.removeLast();
+    settings_.setValue(QStringLiteral("recent"), list);
+    settings_.setValue(QStringLiteral("folder"), QFileInfo(path).absolutePath());
+}
+
+void MainWindow::fillRecent() {
+    recent_->clear();
+    const QStringList list = settings_.value(QStringLiteral("recent")).toStringList();
+    for (const QString& path : list)
+        recent_->addAction(QFileInfo(path).fileName() + QStringLiteral("   ") + QFileInfo(path).absolutePath(), this, [this, path] {
+            if (mayLeave()) openFile(path);
+        });
+    if (list.isEmpty()) recent_->addAction(tr("None yet"))->setEnabled(false);
+}
+
+void MainWindow::showWorking(const Answer& answer) { sheet_->open(qstring(answer.working.title), workingPage(answer.working)); }
+
+void MainWindow::showKitchen() {
+    auto* page = new QWidget;
+    auto* box = new QVBoxLayout(page);
+    box->setContentsMargins(0, 6, 10, 6);
+    box->setSpacing(7);
+    const auto row = [&](const QString& name, const char* place, Dimension dimension, const char* unit, Measure Kitchen::*member) {
+        auto* line = new QHBoxLayout;
+        line->addWidget(new QLabel(name), 1, Qt::AlignTop);
+        auto* f = new FigureField(name, QStringLiteral("kitchen/") + QString::fromLatin1(place), session_.typing(dimension, unit, nullptr));
+        f->setMeasure(session_.plan().kitchen.*member, session_.units());
+        f->setProblem(session_.problemAt(std::string("kitchen/") + place));
+        connect(f, &FigureField::measureTyped, this, [this, f, name, member](const Measure& m) {
+            session_.document().edit(tr("Change the kitchen: %1").arg(name), [&](Plan& p) { p.kitchen.*member = m; });
+            f->setProblem(session_.problemAt(f->place().toStdString()));
+        });
+        line->addWidget(f);
+        box->addLayout(line);
+    };
+    row(tr("Room"), "room", Dimension::Temperature, "", &Kitchen::room);
+    row(tr("Humidity"), "humidity", Dimension::Percent, "%", &Kitchen::humidity);
+    row(tr("Fridge"), "fridge", Dimension::Temperature, "", &Kitchen::fridge);
+    row(tr("Freezer"), "freezer", Dimension::Temperature, "", &Kitchen::freezer);
+    box->addWidget(wrapped(tr("One free shelf in the fridge"), "quiet"));
+    row(tr("Width"), "shelfWidth", Dimension::Length, "cm", &Kitchen::shelfWidth);
+    row(tr("Depth"), "shelfDepth", Dimension::Length, "cm", &Kitchen::shelfDepth);
+    row(tr("Height"), "shelfHeight", Dimension::Length, "cm", &Kitchen::shelfHeight);
+    box->addWidget(wrapped(tr("Room in the freezer"), "quiet"));
+    row(tr("Width of the freezer"), "freezerWidth", Dimension::Length, "cm", &Kitchen::freezerWidth);
+    row(tr("Depth of the freezer"), "freezerDepth", Dimension::Length, "cm", &Kitchen::freezerDepth);
+    row(tr("Height of the freezer"), "freezerHeight", Dimension::Length, "cm", &Kitchen::freezerHeight);
+    box->addWidget(wrapped(tr("Figures of your own chocolate"), "quiet"));
+    const Piece* piece = session_.piece();
+    if (const auto* chocolate = piece ? session_.library().find(piece->chocolate) : nullptr) {
+        box->addWidget(wrapped(qstring(chocolate->name), "small"));
+        const std::string id = chocolate->id;
+        const auto own = [&](const QString& name, const char* figure, Dimension dimension, const char* unit) {
+            auto* line = new QHBoxLayout;
+            line->addWidget(new QLabel(name), 1, Qt::AlignTop);
+            auto* f = new FigureField(name, QStringLiteral("own/%1/%2").arg(qstring(id), QLatin1String(figure)), session_.typing(dimension, unit, nullptr));
+            Measure m(chocolate->at(figure).value);
+            if (const auto it = session_.plan().own.find(id); it != session_.plan().own.end())
+                if (const auto v = it->second.values.find(figure); v != it->second.values.end()) m = Measure(v->second);
+            f->setMeasure(m, session_.units());
+            f->setProblem(session_.problemAt(f->place().toStdString()));
+            connect(f, &FigureField::measureTyped, this, [this, f, id, key = std::string(figure)](const Measure& typed) {
+                session_.document().edit(tr("Change a chocolate"), [&](Plan& p) { p.own[id].values[key] = typed.value; });
+                f->setProblem(session_.problemAt(f->place().toStdString()));
+            });
+            line->addWidget(f);
+            box->addLayout(line);
+        };
+        own(tr("Label: work from"), "workLow", Dimension::Temperature, "");
+        own(tr("Label: work up to"), "workHigh", Dimension::Temperature, "");
+        own(tr("Cocoa butter and fat that sets"), "fatShare", Dimension::Percent, "%");
+    }
+    box->addWidget(wrapped(tr("Numbers take any unit: 68 °F, 18 in, 46 cm."), "small"));
+    box->addStretch(1);
+    sheet_->open(tr("Kitchen"), page);
+}
+
+void MainWindow::showDeadline() {
+    auto* page = new QWidget;
+    auto* box = new QVBoxLayout(page);
+    box->setContentsMargins(0, 6, 10, 6);
+    auto* name = new QLineEdit(qstring(session_.plan().name));
+    name->setAccessibleName(tr("Name of the plan"));
+    name->setMaxLength(80);
+    connect(name, &QLineEdit::editingFinished, this, [this, name] {
+        if (!name->text().trimmed().isEmpty()) session_.document().edit(tr("Rename the plan"), [&](Plan& p) { p.name = name->text().trimmed().toStdString(); });
+    });
+    box->addWidget(wrapped(tr("Name of the plan"), "quiet"));
+    box->addWidget(name);
+    auto* when = new QDateTimeEdit(QDateTime::fromString(qstring(session_.plan().deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm")));
+    when->setDisplayFormat(QStringLiteral("dddd d MMMM yyyy, HH:mm"));
+    when->setLocale(QLocale(QLocale::English));
+    when->setAccessibleName(tr("When it must be ready"));
+    auto* note = wrapped({}, "harm");
+    const auto judge = [this, note](const QString& deadline) {
+        const auto at = localMinutes(deadline.toStdString());
+        note->setText(at && *at < session_.now() ? tr("That time has passed. Choose another day.") : QString());
+    };
+    judge(qstring(session_.plan().deadline));
+    connect(when, &QDateTimeEdit::dateTimeChanged, this, [this, judge](const QDateTime& t) {
+        const QString deadline = t.toString(QStringLiteral("yyyy-MM-ddTHH:mm"));
+        session_.document().edit(tr("Change when it must be ready"), [&](Plan& p) { p.deadline = deadline.toStdString(); }, QStringLiteral("deadline"));
+        judge(deadline);
+    });
+    box->addWidget(wrapped(tr("Ready on"), "quiet"));
+    box->addWidget(when);
+    box->addWidget(note);
+    box->addWidget(wrapped(tr("The day is laid out backwards from here, with twenty minutes in hand."), "small"));
+    box->addStretch(1);
+    sheet_->open(tr("When it must be ready"), page);
+}
+
+void MainWindow::showShortcuts() {
+    auto* page = new QWidget;
+    auto* box = new QVBoxLayout(page);
+    box->setContentsMargins(0, 6, 10, 6);
+    const auto row = [&](const QString& keys, const QString& words) {
+        auto* line = new QHBoxLayout;
+        auto* k = new QLabel(keys);
+        k->setStyleSheet(QStringLiteral("font-weight: 600;"));
+        k->setFixedWidth(150);
+        line->addWidget(k, 0, Qt::AlignTop);
+        line->addWidget(wrapped(words), 1);
+        box->addLayout(line);
+    };
+    row(QStringLiteral("F2, F3"), tr("Shape, Day"));
+    for (QAction* a : menu_->actions())
+        if (!a->shortcut().isEmpty()) row(a->shortcut().toString(QKeySequence::NativeText), a->text().section(QLatin1Char(':'), 0, 0));
+    row(QStringLiteral("Ctrl+K"), tr("Add a coat"));
+    row(tr("On the stage"), tr("left and right choose a handle, up and down move it by a millimetre, with Shift by five"));
+    row(tr("On a coat card"), tr("Alt with left or right moves it, Delete removes it"));
+    row(tr("On the day"), tr("left and right move through time, with Shift by a quarter of an hour"));
+    row(tr("In a field"), tr("any unit (5 1/2 in, 114 °F, 1 h 15) or words: falls in a ribbon, two spoons, count to thirty, finger wide"));
+    box->addStretch(1);
+    sheet_->open(tr("Shortcuts"), page);
+}
+
+void MainWindow::closeEvent(QCloseEvent* e) {
+    if (!mayLeave()) return e->ignore();
+    settings_.setValue(QStringLiteral("window"), saveGeometry());
+    e->accept();
+}
+
+void MainWindow::resizeEvent(QResizeEvent* e) {
+    QMainWindow::resizeEvent(e);
+    sheet_->fit();
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
+    if (e->mimeData()->hasUrls() && e->mimeData()->urls().size() == 1 && e->mimeData()->urls().front().isLocalFile()) e->acceptProposedAction();
+}
+
+void MainWindow::dropEvent(QDropEvent* e) {
+    if (mayLeave()) openFile(e->mimeData()->urls().front().toLocalFile());
+}
+
+}  // namespace uovo::desktop

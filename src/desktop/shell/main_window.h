@@ -1,0 +1,80 @@
+// The window: rail of places, header, the places themselves, files.
+#pragma once
+#include <QLabel>
+#include <QLockFile>
+#include <QMainWindow>
+#include <QPushButton>
+#include <QStackedWidget>
+
+#include "desktop/day/day_place.h"
+#include "desktop/shape/shape_place.h"
+#include "desktop/shell/session.h"
+#include "desktop/shell/sheet.h"
+
+namespace uovo::desktop {
+
+class RailButton;
+
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+
+public:
+    explicit MainWindow(Session& session);
+
+    ShapePlace* shape() const { return shape_; }
+    DayPlace* day() const { return day_; }
+    Sheet* sheet() const { return sheet_; }
+    enum class Place { Shape, Day };
+    void goTo(Place place);
+
+    /// Opens a file; says in a message why it cannot. @returns whether it is open now
+    bool openFile(const QString& path);
+    bool saveTo(const QString& path, io::Fault fault = io::Fault::None);
+    /// Writes the bench card. @returns whether it was written
+    bool writeCard(const QString& path);
+    /// Says something over the top of the window until it is dismissed.
+    void say(const QString& sentence, bool harm);
+    QString saying() const { return banner_->isVisible() ? bannerText_->text() : QString(); }
+    /// Offers a plan left behind by a crash.
+    void offerRecovered();
+
+protected:
+    void closeEvent(QCloseEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
+    void dragEnterEvent(QDragEnterEvent*) override;
+    void dropEvent(QDropEvent*) override;
+
+private:
+    void buildActions();
+    void buildHeader(QWidget* parent, class QVBoxLayout* column);
+    void refreshHeader();
+    bool mayLeave();
+    void newPlan();
+    void openDialog();
+    bool saveDialog();
+    void printCard();
+    void showKitchen();
+    void showDeadline();
+    void showShortcuts();
+    void showWorking(const Answer& answer);
+    void remember(const QString& path);
+    void fillRecent();
+    QString lastFolder() const;
+
+    Session& session_;
+    QSettings settings_;
+    QStackedWidget* places_;
+    ShapePlace* shape_;
+    DayPlace* day_;
+    Sheet* sheet_;
+    RailButton *shapeButton_, *dayButton_;
+    QPushButton *title_, *ready_, *kitchen_, *units_;
+    QFrame* banner_;
+    QLabel* bannerText_;
+    QWidget* bannerButtons_;
+    QAction *undo_, *redo_, *save_;
+    QMenu *menu_, *recent_;
+    std::unique_ptr<QLockFile> lock_;
+};
+
+}  // namespace uovo::desktop

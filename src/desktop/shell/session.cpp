@@ -1,0 +1,77 @@
+#include "desktop/shell/session.h"
+
+namespace uovo::desktop {
+
+Session::Session(const material::Library& library, QString dataFolder, std::function<long()> now, QObject* parent)
+    : QObject(parent), library_(library), now_(std::move(now)), document_(dataFolder + QStringLiteral("/recovery")), answerer_(library) {
+    connect(&document_, &Document::planChanged, this, &Session::ask);
+    connect(&answerer_, &Answerer::answered, this, [this](std::shared_ptr<const Answers> a, bool complete) {
+        answers_ = std::move(a);
+        stale_ = false;
+        complete_ = complete;
+        emit answersChanged();
+    });
+}
+
+void Session::ask() {
+    problems_ = problems(plan(), library_);  // microseconds: fields complain at once
+    if (!piece() && !plan().pieces.empty()) selected_ = QString::fromStdString(plan().pieces.front().id);
+    stale_ = true;
+    complete_ = false;
+    answerer_.ask(plan());
+    emit planChanged();
+}
+
+void Session::select(const QString& id) {
+    if (id == selected_) return;
+    selected_ = id;
+    emit selectionChanged();
+}
+
+const Piece* Session::piece() const {
+    for (const auto& p : plan().pieces)
+        if (QString::fromStdString(p.id) == selected_) return &p;
+    return nullptr;
+}
+
+std::shared_ptr<const PieceAnswers> Session::pieceAnswers(const std::string& id) const {
+    if (answers_)
+        for (const auto& p : answers_->pieces)
+            if (p->id == id) return p;
+    return nullptr;
+}
+
+void Session::editPiece(const QString& label, const std::function<void(Piece&)>& change, const QString& merge) {
+    const std::string id = selected_.toStdString();
+    document_.edit(
+        label,
+        [&](Plan& plan) {
+            for (auto& p : plan.pieces)
+                if (p.id == id) change(p);
+        },
+        merge);
+}
+
+QString Session::problemAt(const std::string& place) const {
+    for (const auto& p : problems_)
+        if (p.where == place) return QString::fromStdString(p.sentence);
+    if (answers_ && !stale_)
+        for (const auto& p : answers_->problems)
+            if (p.where == place) return QString::fromStdString(p.sentence);
+    return {};
+}
+
+TypingContext Session::typing(Dimension dimension, const char* unit, const Piece* piece) const {
+    TypingContext c;
+    c.dimension = dimension;
+    c.bareUnit = unit && *unit ? unit : usualUnit(dimension, units());
+    c.metricCup = plan().metricCup;
+    c.looks = &library_.looks;
+    if (piece)
+        if (const auto coating = coatingOf(*piece, plan(), library_)) c.workingTemperature = coating->working();
+    if (piece)
+        if (const auto* chocolate = library_.find(piece->chocolate)) c.barMass = chocolate->bar;
+    return c;
+}
+
+}  // namespace uovo::desktop

@@ -1,0 +1,61 @@
+// What the places of the window share: the document, the answers and which piece is looked at.
+#pragma once
+#include <QObject>
+#include <QSettings>
+#include <functional>
+#include <memory>
+
+#include "desktop/shell/answerer.h"
+#include "desktop/shell/document.h"
+
+namespace uovo::desktop {
+
+class Session : public QObject {
+    Q_OBJECT
+
+public:
+    /// @param now local minutes; injected so that tests and late evenings can choose it
+    Session(const material::Library& library, QString dataFolder, std::function<long()> now, QObject* parent = nullptr);
+
+    const material::Library& library() const { return library_; }
+    Document& document() { return document_; }
+    const Plan& plan() const { return document_.plan(); }
+    UnitSystem units() const { return plan().units; }
+    long now() const { return now_(); }
+
+    /// Last good answers; may belong to an older plan while `isStale`.
+    std::shared_ptr<const Answers> answers() const { return answers_; }
+    bool isStale() const { return stale_; }
+    bool hasDay() const { return !stale_ && complete_; }
+
+    const QString& selected() const { return selected_; }
+    void select(const QString& pieceId);
+    const Piece* piece() const;
+    std::shared_ptr<const PieceAnswers> pieceAnswers(const std::string& id) const;
+
+    /// Changes the selected piece as one undo step.
+    void editPiece(const QString& label, const std::function<void(Piece&)>& change, const QString& merge = {});
+    /// Sentence of the plan's problems at a place ("pieces/x/former/dip"), empty when there is none.
+    QString problemAt(const std::string& place) const;
+    /// What a field of this piece understands.
+    TypingContext typing(Dimension dimension, const char* unit, const Piece* piece) const;
+
+signals:
+    void planChanged();
+    void answersChanged();
+    void selectionChanged();
+
+private:
+    void ask();
+
+    const material::Library& library_;
+    std::function<long()> now_;
+    Document document_;
+    Answerer answerer_;
+    std::shared_ptr<const Answers> answers_;
+    std::vector<Problem> problems_;
+    QString selected_;
+    bool stale_ = true, complete_ = false;
+};
+
+}  // namespace uovo::desktop

@@ -1,0 +1,128 @@
+#include "desktop/shell/sheet.h"
+
+#include <QApplication>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QPainter>
+#include <QPushButton>
+
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+constexpr int kWidth = 460;
+}
+
+QLabel* wrapped(const QString& text, const char* role) {
+    auto* l = new QLabel(text);
+    l->setWordWrap(true);
+    l->setTextFormat(Qt::PlainText);
+    l->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    if (*role) l->setProperty(role, true);
+    return l;
+}
+
+Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new QScrollArea) {
+    setObjectName(QStringLiteral("sheet"));
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(24, 18, 14, 18);
+    auto* head = new QHBoxLayout;
+    title_->setFont(report::font(21, QFont::DemiBold));
+    title_->setWordWrap(true);
+    title_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600;"));
+    auto* close = new QPushButton(glyphIcon(Glyph::Close), QString());
+    close->setProperty("flat", true);
+    close->setAccessibleName(tr("Close"));
+    close->setToolTip(tr("Close (Esc)"));
+    connect(close, &QPushButton::clicked, this, [this] {
+        hide();
+        if (before_) before_->setFocus();
+    });
+    head->addWidget(title_, 1);
+    head->addWidget(close, 0, Qt::AlignTop);
+    box->addLayout(head);
+    scroll_->setWidgetResizable(true);
+    scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    box->addWidget(scroll_, 1);
+    hide();
+}
+
+void Sheet::open(const QString& title, QWidget* content) {
+    before_ = QApplication::focusWidget();
+    title_->setText(title);
+    setAccessibleName(title);
+    content->setAutoFillBackground(false);
+    scroll_->setWidget(content);
+    fit();
+    show();
+    raise();
+    content->setFocusPolicy(Qt::StrongFocus);
+    content->setFocus();
+}
+
+void Sheet::fit() {
+    const QSize s = parentWidget()->size();
+    setGeometry(s.width() - kWidth, 56, kWidth, s.height() - 56);
+}
+
+void Sheet::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().card);
+    p.fillRect(QRect(0, 0, 1, height()), theme().balloon);
+    QLinearGradient edge(0, 0, 10, 0);
+    edge.setColorAt(0, QColor(0x2A, 0x1A, 0x12, 28));
+    edge.setColorAt(1, QColor(0x2A, 0x1A, 0x12, 0));
+    p.fillRect(QRect(1, 0, 10, height()), edge);
+}
+
+void Sheet::keyPressEvent(QKeyEvent* e) {
+    if (e->key() != Qt::Key_Escape) return QFrame::keyPressEvent(e);
+    hide();
+    if (before_) before_->setFocus();
+}
+
+QWidget* workingPage(const Working& w) {
+    auto* page = new QWidget;
+    auto* box = new QVBoxLayout(page);
+    box->setContentsMargins(0, 4, 10, 4);
+    box->setSpacing(8);
+    const auto heading = [&](const QString& s) {
+        auto* l = wrapped(s, "quiet");
+        l->setContentsMargins(0, 8, 0, 0);
+        box->addWidget(l);
+    };
+    auto* result = wrapped(qstring(w.result));
+    result->setStyleSheet(QStringLiteral("font-size: 19px; font-weight: 600;"));
+    box->addWidget(result);
+    heading(QObject::tr("How it is computed"));
+    box->addWidget(wrapped(qstring(w.formula)));
+    if (!w.inputs.empty()) heading(QObject::tr("What was put in"));
+    for (const auto& in : w.inputs) {
+        auto* row = new QHBoxLayout;
+        row->setSpacing(12);
+        auto* name = wrapped(qstring(in.name));
+        auto* value = wrapped(qstring(in.value));
+        value->setAlignment(Qt::AlignRight | Qt::AlignTop);
+        value->setStyleSheet(QStringLiteral("font-weight: 600;"));
+        row->addWidget(name, 3);
+        row->addWidget(value, 2);
+        box->addLayout(row);
+        QStringList note;
+        if (!in.range.empty()) note << QObject::tr("range %1").arg(qstring(in.range));
+        if (!in.source.empty()) note << qstring(in.source);
+        if (!note.isEmpty()) {
+            auto* l = wrapped(note.join(QStringLiteral(" · ")), "small");
+            l->setContentsMargins(0, -6, 0, 2);
+            box->addWidget(l);
+        }
+    }
+    heading(QObject::tr("How far to trust it"));
+    box->addWidget(wrapped(qstring(w.trust)));
+    box->addWidget(wrapped(QObject::tr("More in docs/models.md, “%1”.").arg(qstring(w.section)), "small"));
+    box->addStretch(1);
+    return page;
+}
+
+}  // namespace uovo::desktop

@@ -1,0 +1,81 @@
+// The stage: one piece cut open like an egg, with its wall in scale and handles on the drawing.
+#pragma once
+#include <QImage>
+#include <QWidget>
+#include <memory>
+
+#include "core/plan/answers.h"
+#include "report/section.h"
+
+namespace uovo::desktop {
+
+class PieceStage : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit PieceStage(QWidget* parent = nullptr);
+
+    /// @param answers may be null or without a stage (impossible or not computed yet)
+    void setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units);
+    /// Shows the last good answers dimmed while new ones are computed.
+    void setStale(bool stale);
+    void setExaggeration(double times);
+    double exaggeration() const { return exaggeration_; }
+
+    enum class Handle { None, Dip, Girth, Fill, TopDiameter, BaseDiameter };
+    /// Where a handle is drawn, in widget coordinates; for the mouse, the keyboard and tests.
+    QPointF handleAt(Handle handle) const;
+    std::vector<Handle> handles() const;
+    /// The picture alone, for the clipboard and files.
+    QImage picture(const QSize& size, double ratio);
+
+    QSize minimumSizeHint() const override { return {420, 260}; }
+
+signals:
+    /// A handle was moved to a new value (m, or m³ for Fill). `ended` on release.
+    void handleMoved(uovo::desktop::PieceStage::Handle handle, double value, bool ended);
+    /// A dimension on the drawing was clicked: its field should be edited.
+    void dimensionClicked(const QString& place);
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+    void mouseMoveEvent(QMouseEvent*) override;
+    void mouseReleaseEvent(QMouseEvent*) override;
+    void keyPressEvent(QKeyEvent*) override;
+    void leaveEvent(QEvent*) override;
+    void changeEvent(QEvent*) override;
+    void focusInEvent(QFocusEvent*) override;
+    void focusOutEvent(QFocusEvent*) override;
+
+private:
+    struct Label {
+        QRectF box;
+        QString place;
+    };
+    const CoatStage* stage() const { return answers_ ? answers_->stage.get() : nullptr; }
+    QTransform map() const;
+    void paintScene(QPainter& p, bool interactive);
+    void paintGhost(QPainter& p, const QTransform& m);
+    void paintDimensions(QPainter& p, const QTransform& m);
+    void paintCallouts(QPainter& p, const QTransform& m, const report::SectionCurves& curves);
+    void paintFilling(QPainter& p, const QTransform& m, const report::SectionCurves& curves);
+    double valueAt(Handle handle, const QPointF& at) const;
+    Handle handleUnder(const QPointF& at) const;
+    QString handleName(Handle handle) const;
+
+    Piece piece_;
+    std::shared_ptr<const PieceAnswers> answers_;
+    UnitSystem units_ = UnitSystem::Metric;
+    double exaggeration_ = 1.5;
+    bool stale_ = false;
+    Handle dragging_ = Handle::None, chosen_ = Handle::None;
+    QPointF grab_;
+    QTransform dragMap_;
+    QPointF cursor_{-1, -1};
+    QImage body_;
+    bool bodyFine_ = false;
+    std::vector<Label> labels_;
+};
+
+}  // namespace uovo::desktop

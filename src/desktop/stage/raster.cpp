@@ -1,0 +1,85 @@
+#include "desktop/stage/raster.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace uovo::desktop {
+namespace {
+
+const QVector3D kKey = QVector3D(-0.50f, 0.62f, 0.60f).normalized();    // window light from the upper left
+const QVector3D kFill = QVector3D(0.85f, 0.20f, 0.45f).normalized();   // the room from the right
+const QVector3D kEye(0, 0.22f, 0.975f);
+
+/// 1 between low and high, falling off softly outside.
+float pane(float x, float low, float high) {
+    const auto step = [](float t) {
+        t = std::clamp(t, 0.f, 1.f);
+        return t * t * (3 - 2 * t);
+    };
+    return step((x - low) / 0.16f + 1) * step((high - x) / 0.16f + 1);
+}
+
+float power(float x, int n) {
+    float y = 1;
+    for (; n; n >>= 1, x *= x)
+        if (n & 1) y *= x;
+    return y;
+}
+
+}  // namespace
+
+Raster::Raster(int width, int height)
+    : image_(std::max(1, width), std::max(1, height), QImage::Format_ARGB32_Premultiplied),
+      depth_(static_cast<size_t>(image_.width()) * static_cast<size_t>(image_.height()), std::numeric_limits<float>::infinity()) {
+    image_.fill(Qt::transparent);
+}
+
+QRgb Raster::shade(const QVector3D& normal, const Surface& s) const {
+    QVector3D n = normal.normalized();
+    if (QVector3D::dotProduct(n, kEye) < 0) n = -n;
+    const float key = std::max(0.f, QVector3D::dotProduct(n, kKey)), fill = std::max(0.f, QVector3D::dotProduct(n, kFill));
+    const float diffuse = (0.40f + 0.85f * key + 0.22f * fill) * (1 - 0.45f * s.shade);
+    // Sheen: a tight highlight of the window and a broad one of the room, both stronger at grazing angles.
+    const float keyGlint = std::max(0.f, QVector3D::dotProduct(n, (kKey + kEye).normalized()));
+    const float fillGlint = std::max(0.f, QVector3D::dotProduct(n, (kFill + kEye).normalized()));
+    const float facing = std::max(0.f, QVector3D::dotProduct(n, kEye));
+    const float fresnel = 0.25f + 0.75f * power(1 - facing, 4);
+    const float sheen = s.gloss * (0.62f * power(keyGlint, 48) + 0.16f * power(keyGlint, 8) + 0.10f * power(fillGlint, 16) + 0.14f * fresnel) * (1 - 0.6f * s.shade);
+    // The window itself, mirrored in the glaze: a tall soft rectangle at the upper left.
+    const QVector3D mirror = 2 * QVector3D::dotProduct(n, kEye) * n - kEye;
+    const float across = std::atan2(mirror.x(), mirror.z()), above = std::asin(std::clamp(mirror.y(), -1.f, 1.f));
+    const float window = s.gloss * 0.30f * pane(across, -1.35f, -0.85f) * pane(above, -0.25f, 0.75f) * (1 - s.shade);
+    const auto channel = [&](int base, int veil, float light) {
+        const float lit = std::clamp(static_cast<float>(base) * diffuse + 255 * (sheen + window) * light, 0.f, 255.f);
+        return static_cast<int>(std::lround(lit + (static_cast<float>(veil) - lit) * s.veiled));
+    };
+    return qRgb(channel(s.base.red(), s.veil.red(), 1.0f), channel(s.base.green(), s.veil.green(), 0.93f), channel(s.base.blue(), s.veil.blue(), 0.84f));
+}
+
+void Raster::triangle(const Corner& a, const Corner& b, const Corner& c, const Surface& surface) {
+    const auto cross = [](const QVector3D& p, const QVector3D& q, const QVector3D& r) { return (q.x() - p.x()) * (r.y() - p.y()) - (q.y() - p.y()) * (r.x() - p.x()); };
+    const float area = cross(a.at, b.at, c.at);
+    if (std::abs(area) < 1e-6f) return;
+    const int width = image_.width(), height = image_.height();
+    const int x0 = std::max(0, static_cast<int>(std::floor(std::min({a.at.x(), b.at.x(), c.at.x()}))));
+    const int x1 = std::min(width - 1, static_cast<int>(std::ceil(std::max({a.at.x(), b.at.x(), c.at.x()}))));
+    const int y0 = std::max(0, static_cast<int>(std::floor(std::min({a.at.y(), b.at.y(), c.at.y()}))));
+    const int y1 = std::min(height - 1, static_cast<int>(std::ceil(std::max({a.at.y(), b.at.y(), c.at.y()}))));
+    const float inverse = 1 / area;
+    for (int y = y0; y <= y1; ++y) {
+        auto* line = reinterpret_cast<QRgb*>(image_.scanLine(y));
+        float* depth = depth_.data() + static_cast<size_t>(y) * static_cast<size_t>(width);
+        for (int x = x0; x <= x1; ++x) {
+            const QVector3D p(static_cast<float>(x) + 0.5f, static_cast<float>(y) + 0.5f, 0);
+            const float wa = cross(p, b.at, c.at) * inverse, wb = cross(a.at, p, c.at) * inverse, wc = 1 - wa - wb;
+            if (wa < -1e-4f || wb < -1e-4f || wc < -1e-4f) continue;
+            const float z = wa * a.at.z() + wb * b.at.z() + wc * c.at.z();
+            if (z >= depth[x]) continue;
+            depth[x] = z;
+            line[x] = shade(a.normal * wa + b.normal * wb + c.normal * wc, surface);
+        }
+    }
+}
+
+}  // namespace uovo::desktop

@@ -1,0 +1,37 @@
+// A small software renderer: triangles with smooth normals into an image, depth-buffered. Works on any machine.
+#pragma once
+#include <QColor>
+#include <QImage>
+#include <QVector3D>
+#include <vector>
+
+namespace uovo::desktop {
+
+/// A corner in paper coordinates: x to the right and y down in pixels, z away from the eye in any unit.
+struct Corner {
+    QVector3D at, normal;  ///< normal in eye space (x right, y up, z towards the eye), unit length
+};
+
+/// How chocolate answers light.
+struct Surface {
+    QColor base;
+    float gloss = 0.5f;   ///< strength of the sheen
+    float shade = 0.0f;   ///< 0 outside, up to 1: darker, for the inside of a bowl
+    QColor veil;          ///< mixed in by `veiled`
+    float veiled = 0.0f;
+};
+
+class Raster {
+public:
+    Raster(int width, int height);
+    void triangle(const Corner& a, const Corner& b, const Corner& c, const Surface& surface);
+    const QImage& image() const { return image_; }
+
+private:
+    QRgb shade(const QVector3D& normal, const Surface& surface) const;
+
+    QImage image_;
+    std::vector<float> depth_;
+};
+
+}  // namespace uovo::desktop

@@ -1,0 +1,34 @@
+// Colours, type and glyphs of the window.
+#pragma once
+#include <QColor>
+#include <QFont>
+#include <QIcon>
+#include <QPainter>
+#include <QString>
+
+namespace uovo::desktop {
+
+/// The colours of one theme. Text colours reach 4.5 : 1 on paper and card (a test measures it).
+struct Theme {
+    bool dark = false;
+    QColor paper, card, hairline, ink, quiet, yolk, yolkText, cold, coldText, coldFill, harm, harmFill, choc, chocEdge, balloon, good;
+};
+
+const Theme& theme();
+/// Switches the theme of the whole program; widgets repaint through the application's palette change.
+void setDarkTheme(bool dark);
+Theme lightTheme();
+Theme darkTheme();
+
+/// Contrast ratio of two colours, WCAG 2.1.
+double contrast(const QColor& a, const QColor& b);
+
+/// Style sheet for the standard controls in the current theme.
+QString styleSheet();
+
+enum class Glyph { Shape, Day, Menu, Close, Plus, Undo, Redo, Warning, Cold, Table, Check, Remove, Left, Right, Copy };
+/// Draws a glyph of our own into a square.
+void paintGlyph(QPainter& painter, Glyph glyph, const QRectF& square, const QColor& ink, const QColor& accent);
+QIcon glyphIcon(Glyph glyph, int size = 20);
+
+}  // namespace uovo::desktop

@@ -1,0 +1,294 @@
+#include "report/bench_card.h"
+
+#include <QBuffer>
+#include <QPageSize>
+#include <QPainter>
+#include <QPagedPaintDevice>
+#include <QPdfWriter>
+#include <QSaveFile>
+#include <QTextLayout>
+#include <algorithm>
+#include <numeric>
+
+#include "report/fonts.h"
+#include "report/section.h"
+#include "report/text.h"
+
+namespace uovo::report {
+namespace {
+
+const QColor kInk(0x2A, 0x1A, 0x12), kQuiet(0x6E, 0x5F, 0x52), kLine(0xCD, 0xBE, 0xA8), kHarm(0xB3, 0x29, 0x3E);
+constexpr double kMargin = 14;  // mm
+
+QString wayWords(const PlannedCoat& c, UnitSystem u) {
+    if (c.way == coat::Way::Dip) return QStringLiteral("Dip");
+    if (c.way == coat::Way::Pour) return QStringLiteral("Fill and pour out");
+    const QString where = c.where == coat::Where::Rim ? QStringLiteral(" round the rim") : c.where == coat::Where::Foot ? QStringLiteral(" on the foot") : QString();
+    return QStringLiteral("Brush ") + qstring(format(c.brushMass.value, Dimension::Mass, u)) + where;
+}
+
+QString restWords(const PlannedCoat& c, bool balloon) {
+    if (c.rest == coat::Rest::Hung) return QStringLiteral("hang it by the knot");
+    if (c.rest == coat::Rest::Inverted) return balloon ? QStringLiteral("upside down on a ring") : QStringLiteral("turned upside down");
+    return balloon ? QStringLiteral("stand it on paper") : QStringLiteral("stand it upright");
+}
+
+QString placeWords(coat::Place p) { return p == coat::Place::Table ? QStringLiteral("on the table") : p == coat::Place::Fridge ? QStringLiteral("in the fridge") : QStringLiteral("in the freezer"); }
+
+/// As typed when a person typed it, else formatted.
+QString spoken(const Measure& m, Dimension d, UnitSystem u) { return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(m.typed); }
+
+/// A page in millimetres with a pen that moves down.
+class Page {
+public:
+    Page(QPagedPaintDevice& device, QPainter& painter) : device_(device), p_(painter) { begin(); }
+    int pages() const { return pages_; }
+    double width() const { return width_ - 2 * kMargin; }
+    double y = 0;
+
+    void next() {
+        device_.newPage();
+        ++pages_;
+        begin();
+    }
+    void need(double mm) {
+        if (y + mm > height_ - kMargin) next();
+    }
+    double line(double x, const QString& words, double size, int weight = QFont::Normal, const QColor& colour = kInk) {
+        p_.setFont(font(size * kFine, weight));
+        p_.setPen(colour);
+        draw(x, y, words);
+        return QFontMetricsF(p_.font()).horizontalAdvance(words) / kFine;
+    }
+    void right(double x, const QString& words, double size, int weight = QFont::Normal) {
+        p_.setFont(font(size * kFine, weight));
+        p_.setPen(kInk);
+        draw(x - QFontMetricsF(p_.font()).horizontalAdvance(words) / kFine, y, words);
+    }
+    void paragraph(double x, double w, const QString& words, double size, const QColor& colour = kInk) {
+        QTextLayout layout(words, font(size * kFine));
+        layout.beginLayout();
+        std::vector<QTextLine> lines;
+        while (true) {
+            QTextLine l = layout.createLine();
+            if (!l.isValid()) break;
+            l.setLineWidth(w * kFine);
+            lines.push_back(l);
+        }
+        layout.endLayout();
+        p_.setPen(colour);
+        for (const auto& l : lines) {
+            need(size * 1.3);
+            p_.setFont(font(size * kFine));
+            draw(x, y, words.mid(l.textStart(), l.textLength()));
+            y += size * 1.32;
+        }
+    }
+    void rule() {
+        p_.setPen(QPen(kLine, 0.2));
+        p_.drawLine(QPointF(kMargin, y), QPointF(kMargin + width(), y));
+    }
+
+private:
+    static constexpr double kFine = 20;  // fonts are set in twentieths of a millimetre: sizes in mm are too coarse
+    void begin() {
+        y = kMargin;
+        const QRectF full = device_.pageLayout().fullRect(QPageLayout::Millimeter);
+        width_ = full.width();
+        height_ = full.height();
+    }
+    void draw(double x, double top, const QString& words) {
+        p_.save();
+        p_.translate(x, top);
+        p_.scale(1 / kFine, 1 / kFine);
+        p_.drawText(QPointF(0, QFontMetricsF(p_.font()).ascent()), words);
+        p_.restore();
+    }
+    QPagedPaintDevice& device_;
+    QPainter& p_;
+    double width_ = 210, height_ = 297;
+    int pages_ = 1;
+};
+
+void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a) {
+    const auto u = plan.units;
+    const auto& s = *a.stage;
+    page.y += 2;
+    page.line(kMargin, qstring(piece.name), 9, QFont::Bold);
+    page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4, QFont::Medium);
+    page.y += 12;
+    QString what = qstring(a.coating.name) + (a.coating.tempered ? QStringLiteral(", tempered") : a.coating.compound ? QString() : QStringLiteral(", untempered"));
+    if (const auto* b = std::get_if<form::Balloon>(&piece.former))
+        what += QStringLiteral(". Balloon %1 round, %2 long; dip %3 deep.").arg(spoken(b->girth, Dimension::Length, u), spoken(b->length, Dimension::Length, u), spoken(b->dip, Dimension::Length, u));
+    if (const auto* c = std::get_if<form::Cup>(&piece.former))
+        what += QStringLiteral(". Cup %1 at the base, %2 at the top; coat it %3 high.")
+                    .arg(spoken(c->baseDiameter, Dimension::Length, u), spoken(c->topDiameter, Dimension::Length, u), spoken(c->fillLine, Dimension::Length, u));
+    page.paragraph(kMargin, page.width(), what, 4.2);
+    page.y += 3;
+    // the section, true to its wall times two
+    const double wide = 2 * *std::max_element(s.profile.r.begin(), s.profile.r.end());
+    const double scale = std::min(70.0 / wide, 46.0 / s.height);
+    const auto curves = sectionCurves(s.profile, s.coats.wall, 2);
+    QTransform m;
+    m.translate(kMargin + 40, page.y + 4 + s.height * scale);
+    m.scale(scale, -scale);
+    const double thin = std::min(s.wall.thinnest, 0.6 * s.wall.mean), thick = 1.7 * s.wall.mean;
+    paintWall(p, curves, s.coats.wall, thin, thick, m);
+    QTransform mirrored = QTransform::fromScale(-1, 1) * m;
+    paintWall(p, curves, s.coats.wall, thin, thick, mirrored);
+    p.setBrush(Qt::NoBrush);
+    p.setPen(QPen(kInk, 0.15));
+    p.drawPath(wholeSection(curves, m));
+    const double top = page.y;
+    const double x = kMargin + 92;
+    const auto fact = [&](const QString& number, const QString& words) {
+        const double w = page.line(x, number, 6.4, QFont::Bold);
+        page.y += 1.7;
+        page.line(x + w + 2, words, 4, QFont::Normal, kQuiet);
+        page.y += 7.6;
+    };
+    fact(qstring(format(s.coats.mass, Dimension::Mass, u)), QStringLiteral("in each"));
+    fact(qstring(format(s.wall.thinnest, Dimension::Length, u)), QStringLiteral("at the thinnest"));
+    if (a.bath) fact(qstring(format(a.bath->chocolate * a.coating.densityMelt, Dimension::Mass, u)), QStringLiteral("left in the bath"));
+    fact(qstring(format(s.setting.back().release, Dimension::Duration, u)), QStringLiteral("from last coat until it lets go"));
+    page.y = std::max(page.y, top + 8 + s.height * scale) + 2;
+    p.setPen(QPen(kQuiet, 0.1));
+    page.line(kMargin, QStringLiteral("Section with the wall drawn twice as thick."), 3.2, QFont::Normal, kQuiet);
+    page.y += 7;
+    for (size_t i = 0; i < piece.coats.size(); ++i) {
+        const auto& c = piece.coats[i];
+        page.need(30);
+        page.rule();
+        page.y += 2.5;
+        page.line(kMargin, QString::number(i + 1), 8, QFont::Bold);
+        page.line(kMargin + 12, wayWords(c, u), 6, QFont::DemiBold);
+        page.right(kMargin + page.width(), spoken(c.temperature, Dimension::Temperature, u), 7.5, QFont::Bold);
+        page.y += 9;
+        QString words;
+        if (c.way == coat::Way::Dip) words += QStringLiteral("Drain over the bath %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
+        if (c.way == coat::Way::Pour) words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
+        words += restWords(c, piece.overBalloon()) + QStringLiteral(". ");
+        words += c.place == coat::Place::Table ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
+                                               : QStringLiteral("After %1 %2, for %3.").arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
+        words[0] = words[0].toUpper();
+        page.paragraph(kMargin + 12, page.width() - 12, words, 4.6);
+        page.paragraph(kMargin + 12, page.width() - 12,
+                       QStringLiteral("It stops flowing after %1 and is firm after %2. Look for bare spots before it does.")
+                           .arg(qstring(format(s.coats.coats[i].lockTypical, Dimension::Duration, u)), qstring(format(s.setting[i].firm, Dimension::Duration, u))),
+                       4, kQuiet);
+        page.y += 2;
+    }
+    page.rule();
+    page.y += 3;
+    for (const auto& answer : a.answers)
+        if (answer.tone == Tone::Weak || answer.tone == Tone::Impossible) page.paragraph(kMargin, page.width(), qstring(answer.headline + " " + answer.after + ". " + answer.sentence), 4.2, kHarm);
+    for (const auto& caution : lib.cautions)
+        for (const auto& w : caution.when)
+            if ((w == "balloon" && piece.overBalloon()) || (w == "cup" && !piece.overBalloon()) || (w == "perishable" && piece.filling && piece.filling->perishable)) {
+                page.paragraph(kMargin, page.width(), qstring(caution.text), 3.8, kQuiet);
+                break;
+            }
+}
+
+std::vector<size_t> byStart(const DayPlan& day) {
+    std::vector<size_t> order(day.layout.start.size());
+    std::iota(order.begin(), order.end(), 0);
+    std::stable_sort(order.begin(), order.end(), [&](size_t a, size_t b) { return day.layout.start[a] < day.layout.start[b]; });
+    return order;
+}
+
+}  // namespace
+
+int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::Library& lib, const Answers& answers) {
+    device.setPageSize(QPageSize(plan.units == UnitSystem::US ? QPageSize::Letter : QPageSize::A4));
+    device.setPageMargins(QMarginsF(0, 0, 0, 0), QPageLayout::Millimeter);
+    QPainter p;
+    if (!p.begin(&device)) return 0;
+    p.setRenderHint(QPainter::Antialiasing);
+    const double perMm = p.device()->logicalDpiX() / 25.4;
+    p.scale(perMm, perMm);
+    Page page(device, p);
+    const auto head = [&] {
+        page.line(kMargin, qstring(plan.name), 5, QFont::DemiBold);
+        page.right(kMargin + page.width(), QStringLiteral("ready ") + qstring(plan.deadline).replace('T', ' '), 4.2);
+        page.y += 8;
+        page.rule();
+        page.y += 3;
+    };
+    bool first = true;
+    for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
+        if (!answers.pieces[i]->stage) continue;
+        if (!first) page.next();
+        first = false;
+        head();
+        paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i]);
+    }
+    if (!first) page.next();
+    head();
+    page.line(kMargin, QStringLiteral("Pots"), 7, QFont::Bold);
+    page.y += 10;
+    for (const auto& a : answers.evening) {
+        const double w = page.line(kMargin, qstring(a.headline), 5.4, QFont::Bold);
+        page.y += 1;
+        page.line(kMargin + w + 2, qstring(a.after), 4);
+        page.y += 7;
+        page.paragraph(kMargin, page.width(), qstring(a.sentence), 4.2, kQuiet);
+        page.y += 2;
+    }
+    if (answers.day && answers.day->problem.empty()) {
+        page.y += 4;
+        page.line(kMargin, QStringLiteral("The day"), 7, QFont::Bold);
+        page.y += 10;
+        for (const size_t i : byStart(*answers.day)) {
+            const auto& t = answers.day->network.tasks[i];
+            page.need(6.4);
+            page.line(kMargin, qstring(localTime(answers.day->end + answers.day->layout.start[i]).substr(11)), 4.4, QFont::Bold);
+            page.line(kMargin + 16, qstring(t.title), 4.4);
+            page.right(kMargin + page.width(), QStringLiteral("%1 min").arg(t.minutes), 4);
+            page.y += 6.2;
+        }
+    } else if (answers.day) {
+        page.y += 4;
+        page.paragraph(kMargin, page.width(), qstring(answers.day->problem), 4.4, kHarm);
+    }
+    page.y += 3;
+    for (const auto& c : answers.cautions) page.paragraph(kMargin, page.width(), qstring(c), 3.6, kQuiet);
+    p.end();
+    return page.pages();
+}
+
+tl::expected<int, Problem> writeBenchCard(const QString& path, const Plan& plan, const material::Library& lib, const Answers& answers) {
+    QSaveFile file(path);
+    const auto refuse = [&] { return tl::unexpected(Problem{"The card could not be written: " + file.errorString().toStdString() + "."}); };
+    if (!file.open(QIODevice::WriteOnly)) return refuse();
+    int pages = 0;
+    {
+        QPdfWriter pdf(&file);
+        pdf.setResolution(1200);
+        pdf.setTitle(qstring(plan.name));
+        pdf.setCreator(QStringLiteral("Uovo"));
+        pages = paintBenchCard(pdf, plan, lib, answers);
+    }
+    if (pages == 0 || !file.commit()) return refuse();
+    return pages;
+}
+
+QString benchCardText(const Plan& plan, const Answers& answers) {
+    QString out = qstring(plan.name) + QStringLiteral(", ready ") + qstring(plan.deadline).replace('T', ' ') + "\n";
+    for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
+        const auto& piece = plan.pieces[i];
+        out += QStringLiteral("\n%1 × %2\n").arg(piece.count).arg(qstring(piece.name));
+        for (const auto& a : answers.pieces[i]->answers) out += QStringLiteral("  %1 %2. %3\n").arg(qstring(a.headline), qstring(a.after), qstring(a.sentence));
+    }
+    for (const auto& a : answers.evening) out += QStringLiteral("\n%1 %2. %3\n").arg(qstring(a.headline), qstring(a.after), qstring(a.sentence));
+    if (answers.day && answers.day->problem.empty()) {
+        out += "\n";
+        for (const size_t i : byStart(*answers.day))
+            out += QStringLiteral("%1  %2 (%3 min)\n")
+                       .arg(qstring(localTime(answers.day->end + answers.day->layout.start[i]).substr(11)), qstring(answers.day->network.tasks[i].title))
+                       .arg(answers.day->network.tasks[i].minutes);
+    }
+    return out;
+}
+
+}  // namespace uovo::report
