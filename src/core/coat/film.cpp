@@ -13,7 +13,7 @@ constexpr double kGravity = 9.81;
 constexpr double kOverhang = -0.9;   // n·up below which a film hangs and drips
 constexpr double kDry = 1e-9;        // m: thinner than this is no film
 constexpr double kConverged = 1e-8;   // m; the mass is exact whatever is left
-constexpr double kFilletSlope = 0.8; // of the wedge beside the foot: thickness lost per arc length
+constexpr double kFilletSlope = 0.4; // of the wedge beside the foot: thickness lost per arc length
 constexpr double kLeastSlope = 0.3;  // of v(h) in a concave corner
 
 /// Thickness at which dv/dh = 1 + 2 H h + K h² first falls to kLeastSlope; infinite where it never does.
@@ -160,7 +160,8 @@ bool Film::flow(double dt, const Surroundings& around) {
             diag_[i] = p_.area[i] * slopeOf(i, h);
             lower_[i] = upper_[i] = 0;
             double cap = -1;
-            if (i >= foot_ && up * p_.normalZ[i] < kOverhang) cap = former_.dripCap;
+            // full under an overhang; it holds up to twice as much where the slope grows, so that no edge is drawn into the wall
+            if (const double lean = up * p_.normalZ[i]; i >= foot_ && lean < kOverhang + 0.1) cap = former_.dripCap * (1 + std::max(0.0, (lean - kOverhang + 0.05) / 0.15));
             if (i + 1 == n && rimLowest && !o_.openRim) cap = former_.rimBead;
             drip_[i] = 0;
             if (cap >= 0 && m > cap) {

@@ -153,6 +153,8 @@ std::string answersJson(const Plan& plan, const Answers& answers);
 /// State of a family at a minute of the day, for the scrubber.
 struct PieceState {
     std::string piece;
+    int round = 1;        ///< of the pieces that go through the day together
+    std::string which;    ///< "1–6", empty when all go in one round
     int coats = 0;        ///< coats on it
     std::string words;    ///< "in the fridge", "ready", "not begun"
     bool cold = false, released = false, filled = false;

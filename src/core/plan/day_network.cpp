@@ -99,7 +99,7 @@ private:
             const std::string who = rounds > 1 ? fmt::format("{} {}–{}", things, from, to) : fmt::format("all {} {}", n, things);
             const auto id = [&](const std::string& what) { return fmt::format("{}/{}/{}", piece.id, r + 1, what); };
             const auto task = [&](const std::string& what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
-                return add({id(what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions)});
+                return add({id(what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), rounds > 1 ? fmt::format("{}–{}", from, to) : ""});
             };
             const int prepare = balloon ? task("inflate", "Blow up and oil " + who, "prepare", std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
                                         : task("snip", "Snip " + who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
@@ -254,25 +254,41 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
 std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minute) {
     std::vector<PieceState> out;
     for (const auto& piece : plan.pieces) {
-        PieceState s;
-        s.piece = piece.id;
-        s.words = "not begun";
-        int latest = -1000000;
+        std::map<int, std::pair<PieceState, int>> rounds;  // round → state and the start of what it is after
+        for (const auto& t : day.network.tasks)
+            if (t.piece == piece.id && t.round > 0) {
+                PieceState& s = rounds[t.round].first;
+                s.piece = piece.id;
+                s.round = t.round;
+                s.which = t.which;
+                s.words = "not begun";
+                rounds[t.round].second = -1000000;
+            }
         for (size_t i = 0; i < day.layout.start.size(); ++i) {
             const auto& t = day.network.tasks[i];
-            const int begin = day.layout.start[i], end = begin + t.minutes;
-            if (t.piece != piece.id || begin > minute) continue;
-            const bool done = end <= minute;
-            if (t.lane == "coat" && t.coat > 0 && done) s.coats = std::max(s.coats, t.coat);
-            if (begin < latest) continue;
-            latest = begin;
-            s.cold = t.lane == "cold" && done;
-            if (t.lane == "release" && done) s.released = true;
-            if (t.id.ends_with("/fill") && done) s.filled = true;
-            s.words = !done ? t.title : t.lane == "cold" ? "in the cold" : t.lane == "release" ? "off its former" : t.id.ends_with("/fill") ? "filled"
-                      : t.id.ends_with("/wrap") ? "boxed" : t.lane == "prepare" ? "former ready" : t.lane == "finish" ? "trimmed" : "on the bench";
+            const int begin = day.layout.start[i];
+            if (t.piece != piece.id || begin > minute || t.id.ends_with("/make-filling")) continue;
+            const bool done = begin + t.minutes <= minute;
+            for (auto& [round, entry] : rounds) {
+                if (t.round != 0 && t.round != round) continue;
+                auto& [s, latest] = entry;
+                if (t.lane == "coat" && t.coat > 0 && done) s.coats = std::max(s.coats, t.coat);
+                if (t.lane == "release" && done) s.released = true;
+                if (t.id.ends_with("/fill") && done) s.filled = true;
+                if (begin < latest) continue;
+                latest = begin;
+                s.cold = t.lane == "cold" && done;
+                s.words = !done                     ? t.title
+                          : t.lane == "cold"        ? "in the cold"
+                          : t.lane == "release"     ? "off its former"
+                          : t.id.ends_with("/fill") ? "filled"
+                          : t.id.ends_with("/wrap") ? "boxed"
+                          : t.lane == "prepare"     ? "former ready"
+                          : t.lane == "finish"      ? "trimmed"
+                                                    : "on the bench";
+            }
         }
-        out.push_back(s);
+        for (auto& [round, entry] : rounds) out.push_back(entry.first);
     }
     return out;
 }

@@ -18,6 +18,7 @@ struct Task {
     int hands = 1;
     int coat = 0, round = 0;  ///< 1 first; 0 where it has none
     std::vector<std::string> cautions;  ///< ids
+    std::string which = {};   ///< the pieces of the round, "1–6"; empty when it is all of them
 };
 
 /// `min <= start(to) - start(from) <= max`, minutes; max < 0: none.

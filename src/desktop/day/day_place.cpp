@@ -24,7 +24,7 @@ public:
     void setStates(std::vector<PieceState> states) {
         states_ = std::move(states);
         QStringList words;
-        for (const auto& s : states_) words << QString::fromStdString(s.piece + ": " + s.words);
+        for (const auto& s : states_) words << QString::fromStdString(s.piece + " " + s.which + ": " + s.words);
         setAccessibleName(words.join(QStringLiteral("; ")));
         update();
     }
@@ -33,7 +33,7 @@ protected:
     void paintEvent(QPaintEvent*) override {
         QPainter p(this);
         p.setRenderHint(QPainter::Antialiasing);
-        const double cell = 190;
+        const double cell = 168;
         const int columns = std::max(1, static_cast<int>(width() / cell));
         for (size_t i = 0; i < states_.size(); ++i) {
             const auto& state = states_[i];
@@ -75,7 +75,7 @@ protected:
             }
             p.setFont(report::font(14, QFont::DemiBold));
             p.setPen(theme().ink);
-            p.drawText(QRectF(box.left(), box.top() + 90, box.width(), 18), Qt::AlignCenter, QString::fromStdString(piece->name));
+            p.drawText(QRectF(box.left(), box.top() + 90, box.width(), 18), Qt::AlignCenter, QString::fromStdString(piece->name + (state.which.empty() ? "" : " " + state.which)));
             p.setFont(report::font(13));
             p.setPen(state.cold ? theme().coldText : theme().quiet);
             p.drawText(QRectF(box.left() + 4, box.top() + 108, box.width() - 8, 32), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, QString::fromStdString(state.words));
@@ -114,7 +114,9 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll->setFocusPolicy(Qt::NoFocus);
     scroll->setWidget(timeline_);
-    box->addWidget(scroll, 5);
+    timelineScroll_ = scroll;
+
+    box->addWidget(scroll, 0);
     auto* below = new QHBoxLayout;
     below->setSpacing(24);
     auto* left = new QVBoxLayout;
@@ -128,7 +130,7 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
                               .arg(theme().yolk.name(), QStringLiteral("#2A1A12")));
     steps_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     below->addWidget(steps_, 4);
-    box->addLayout(below, 4);
+    box->addLayout(below, 1);
     connect(timeline_, &Timeline::minuteChanged, this, &DayPlace::showMinute);
     connect(steps_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { timeline_->setMinute(item->data(Qt::UserRole).toInt()); });
     connect(steps_, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) { timeline_->setMinute(item->data(Qt::UserRole).toInt()); });
@@ -146,6 +148,7 @@ void DayPlace::refresh() {
     }
     const long deadline = localMinutes(session_.plan().deadline).value_or(0);
     timeline_->setDay(day ? a->day : nullptr, deadline, session_.now());
+    fitTimeline();
     steps_->clear();
     order_.clear();
     if (!day) {
@@ -172,6 +175,13 @@ void DayPlace::refresh() {
         }
     }
     showMinute();
+}
+
+void DayPlace::fitTimeline() { timelineScroll_->setFixedHeight(std::min(timeline_->sizeHint().height() + 4, std::max(220, height() * 3 / 5))); }
+
+void DayPlace::resizeEvent(QResizeEvent* e) {
+    QWidget::resizeEvent(e);
+    fitTimeline();
 }
 
 void DayPlace::showMinute() {

@@ -23,7 +23,11 @@ public:
 signals:
     void workingWanted(const uovo::Answer& answer);
 
+protected:
+    void resizeEvent(QResizeEvent*) override;
+
 private:
+    void fitTimeline();
     void refresh();
     void showMinute();
 
@@ -31,6 +35,7 @@ private:
     QLabel *headline_, *sentence_, *moment_;
     Timeline* timeline_;
     StatesStrip* states_;
+    class QScrollArea* timelineScroll_;
     QListWidget* steps_;
     std::vector<size_t> order_;
 };

@@ -15,7 +15,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr double kNames = 96, kRight = 26, kTop = 34, kHands = 58, kRow = 22, kGap = 18;
+constexpr double kNames = 104, kRight = 26, kTop = 36, kHands = 92, kRow = 27, kLane = 40, kGap = 20;
 
 QString clock(long minutes) { return qstring(localTime(minutes).substr(11)); }
 
@@ -81,7 +81,7 @@ void Timeline::layRows() {
 
 QSize Timeline::sizeHint() const {
     double height = kTop + kHands + kGap;
-    for (const auto& lane : lanes_) height += lane.rows * kRow + kGap * 0.6;
+    for (const auto& lane : lanes_) height += std::max(kLane, lane.rows * kRow + kGap * 0.6);
     return {600, static_cast<int>(height) + 10};
 }
 
@@ -136,10 +136,12 @@ void Timeline::paintEvent(QPaintEvent*) {
         p.drawRoundedRect(box, 3.5, 3.5);
         p.setFont(report::font(12.5));
         const QFontMetricsF fm(p.font());
-        if (box.width() > 34) {
-            p.setPen(ink.words);
-            p.drawText(box.adjusted(5, 0, -3, 0), Qt::AlignVCenter | Qt::AlignLeft, fm.elidedText(words, Qt::ElideRight, box.width() - 8));
-        }
+        // the whole words, or the pieces' numbers at their end, or nothing: no half words
+        const QString last = words.section(QLatin1Char(' '), -1);
+        const QString end = last.contains(QChar(0x2013)) ? last : words.startsWith(QLatin1String("all ")) ? words.section(QLatin1Char(' '), 0, 1) : QString();
+        const QString fits = fm.horizontalAdvance(words) < box.width() - 8 ? words : fm.horizontalAdvance(end) < box.width() - 4 ? end : QString();
+        p.setPen(ink.words);
+        p.drawText(box, Qt::AlignCenter, fits);
         bars_.push_back({box, tip});
     };
     for (size_t i = 0; i < net.tasks.size(); ++i) {
@@ -147,7 +149,7 @@ void Timeline::paintEvent(QPaintEvent*) {
         const int begin = day_->layout.start[i];
         // tasks stand on three heights by what they are, so that a glance tells the rhythm of the day
         const double level = t.lane == "coat" ? 0 : t.lane == "melt" || t.lane == "prepare" ? 1 : 2;
-        const QRectF box(xOf(begin), kTop + level * 20, std::max(2.5, xOf(begin + t.minutes) - xOf(begin) - 1), 17);
+        const QRectF box(xOf(begin), kTop + level * 30, std::max(2.5, xOf(begin + t.minutes) - xOf(begin) - 1), 25);
         bar(box, inkOf(t), qstring(t.title), tr("%1  %2 (%3 min)").arg(clock(day_->end + begin), qstring(t.title)).arg(t.minutes), false);
     }
     double y = kTop + kHands + kGap;
@@ -158,14 +160,14 @@ void Timeline::paintEvent(QPaintEvent*) {
             const auto& from = net.tasks[static_cast<size_t>(hold.from)];
             const int begin = day_->layout.start[static_cast<size_t>(hold.from)];
             const int end = day_->layout.start[static_cast<size_t>(hold.to)] + net.tasks[static_cast<size_t>(hold.to)].minutes;
-            const QRectF box(xOf(begin), y + row * kRow, std::max(3.0, xOf(end) - xOf(begin) - 1), kRow - 4);
+            const QRectF box(xOf(begin), y + row * kRow, std::max(3.0, xOf(end) - xOf(begin) - 1), kRow - 3);
             const QString who = qstring(from.title.substr(from.title.find(": ") == std::string::npos ? 0 : from.title.find(": ") + 2));
             const bool pot = net.resources[static_cast<size_t>(hold.resource)].unit == "pot";
             Ink ink{pot ? theme().yolk : lane.cold ? theme().coldFill : theme().hairline, pot ? QColor(0x2A, 0x1A, 0x12) : lane.cold ? theme().coldText : theme().ink};
             const QString share = pot ? QString() : tr(", %1 of %2 %3").arg(hold.amount).arg(net.resources[static_cast<size_t>(hold.resource)].capacity).arg(qstring(net.resources[static_cast<size_t>(hold.resource)].unit));
             bar(box, ink, who, tr("%1–%2  %3%4").arg(clock(day_->end + begin), clock(day_->end + end), who, share), lane.cold);
         }
-        y += lane.rows * kRow + kGap * 0.6;
+        y += std::max(kLane, lane.rows * kRow + kGap * 0.6);
     }
     // now, when it is within the day
     if (now_ >= first && now_ <= deadline_) {

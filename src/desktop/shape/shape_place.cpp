@@ -32,7 +32,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     scaleRow->addStretch(1);
     scaleLabel_->setProperty("small", true);
     scale_->setRange(2, 12);  // halves
-    scale_->setValue(3);
+    scale_->setValue(2);
     scale_->setFixedWidth(130);
     scale_->setAccessibleName(tr("How much thicker than it is the wall is drawn"));
     scaleRow->addWidget(scaleLabel_);

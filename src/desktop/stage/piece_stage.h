@@ -67,7 +67,7 @@ private:
     Piece piece_;
     std::shared_ptr<const PieceAnswers> answers_;
     UnitSystem units_ = UnitSystem::Metric;
-    double exaggeration_ = 1.5;
+    double exaggeration_ = 1;
     bool stale_ = false;
     Handle dragging_ = Handle::None, chosen_ = Handle::None;
     QPointF grab_;
