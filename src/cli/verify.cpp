@@ -1,2 +1,70 @@
+// uovo-cli verify: runs the cases of a folder against their published answers.
+#include <algorithm>
+#include <cmath>
+#include <cstdio>
+#include <filesystem>
+#include <fstream>
+
+#include <nlohmann/json.hpp>
+
 #include "cli/commands.h"
-namespace uovo::cli { int verify(const std::vector<std::string>&) { return 1; } }
+#include "cli/verify_asks.h"
+
+namespace uovo::cli {
+namespace {
+
+struct Totals {
+    int passed = 0, failed = 0;
+};
+
+void runFile(const std::filesystem::path& file, Totals& totals) {
+    std::ifstream in(file);
+    const auto fail = [&](const std::string& why) {
+        std::printf("FAILED %s: %s\n", file.filename().c_str(), why.c_str());
+        ++totals.failed;
+    };
+    nlohmann::json doc;
+    try {
+        doc = nlohmann::json::parse(in);
+        std::printf("\n%s\n  source: %s\n", doc.at("title").get<std::string>().c_str(), doc.at("source").get<std::string>().c_str());
+        for (const auto& c : doc.at("cases")) {
+            const std::string name = c.at("name"), ask = c.at("ask");
+            const double reference = c.at("expect"), tolerance = c.at("tolerance");
+            const bool relative = c.value("relative", false);
+            const auto ours = answerAsk(ask, c.value("given", nlohmann::json::object()));
+            if (!ours) {
+                fail(name + ": " + ours.error().sentence);
+                continue;
+            }
+            const double error = relative ? std::abs(*ours - reference) / std::abs(reference) : std::abs(*ours - reference);
+            const bool good = error <= tolerance;
+            std::printf("  %s %-58s reference %-12.7g ours %-12.7g %s %.2e (allowed %.0e)\n", good ? "ok    " : "FAILED", name.c_str(), reference, *ours,
+                        relative ? "relative" : "absolute", error, tolerance);
+            if (c.contains("source")) std::printf("           source: %s\n", c.at("source").get<std::string>().c_str());
+            good ? ++totals.passed : ++totals.failed;
+        }
+    } catch (const std::exception& e) {
+        fail(e.what());
+    }
+}
+
+}  // namespace
+
+int verify(const std::vector<std::string>& args) {
+    const std::filesystem::path folder = args.empty() ? "verification" : args[0];
+    std::error_code error;
+    std::vector<std::filesystem::path> files;
+    for (const auto& entry : std::filesystem::directory_iterator(folder, error))
+        if (entry.path().extension() == ".json") files.push_back(entry.path());
+    if (error || files.empty()) {
+        std::fprintf(stderr, "uovo-cli: there are no cases in %s\n", folder.c_str());
+        return 2;
+    }
+    std::sort(files.begin(), files.end());
+    Totals totals;
+    for (const auto& f : files) runFile(f, totals);
+    std::printf("\n%d cases agree, %d do not\n", totals.passed, totals.failed);
+    return totals.failed == 0 ? 0 : 1;
+}
+
+}  // namespace uovo::cli

@@ -60,6 +60,15 @@ public:
         draw(x, y, words);
         return QFontMetricsF(p_.font()).horizontalAdvance(words) / kFine;
     }
+    void clock(double x, const QString& words, double size) {
+        p_.setFont(font(size * kFine, QFont::Bold));
+        p_.setPen(kInk);
+        p_.save();
+        p_.translate(x, y);
+        p_.scale(1 / kFine, 1 / kFine);
+        drawTabular(p_, QPointF(0, QFontMetricsF(p_.font()).ascent()), words);
+        p_.restore();
+    }
     void right(double x, const QString& words, double size, int weight = QFont::Normal) {
         p_.setFont(font(size * kFine, weight));
         p_.setPen(kInk);
@@ -242,7 +251,7 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
         for (const size_t i : byStart(*answers.day)) {
             const auto& t = answers.day->network.tasks[i];
             page.need(6.4);
-            page.line(kMargin, qstring(localTime(answers.day->end + answers.day->layout.start[i]).substr(11)), 4.4, QFont::Bold);
+            page.clock(kMargin, qstring(localTime(answers.day->end + answers.day->layout.start[i]).substr(11)), 4.4);
             page.line(kMargin + 16, qstring(t.title), 4.4);
             page.right(kMargin + page.width(), QStringLiteral("%1 min").arg(t.minutes), 4);
             page.y += 6.2;

@@ -1,6 +1,8 @@
 #include "report/fonts.h"
 
 #include <QFontDatabase>
+#include <QFontMetricsF>
+#include <QPainter>
 #include <QStringList>
 
 // A resource of a static library must be named from outside a namespace.
@@ -17,6 +19,32 @@ QString loadFonts() {
         if (!families.isEmpty() && family.isEmpty()) family = families.front();
     }
     return family;
+}
+
+namespace {
+
+/// Calls `place(character, x, width)` for each character and returns the whole width.
+template <class F>
+double layTabular(const QFontMetricsF& fm, const QString& text, const F& place) {
+    double figure = 0;
+    for (char c = '0'; c <= '9'; ++c) figure = std::max(figure, fm.horizontalAdvance(QLatin1Char(c)));
+    double x = 0;
+    for (const QChar c : text) {
+        const double own = fm.horizontalAdvance(c), width = c.isDigit() ? figure : own;
+        place(c, x + (width - own) / 2);
+        x += width;
+    }
+    return x;
+}
+
+}  // namespace
+
+double tabularWidth(const QFont& font, const QString& text) {
+    return layTabular(QFontMetricsF(font), text, [](QChar, double) {});
+}
+
+void drawTabular(QPainter& painter, const QPointF& baseline, const QString& text) {
+    layTabular(QFontMetricsF(painter.font()), text, [&](QChar c, double x) { painter.drawText(baseline + QPointF(x, 0), QString(c)); });
 }
 
 QFont font(double pixels, int weight) {

@@ -4,6 +4,7 @@
 #include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QStyledItemDelegate>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <numeric>
@@ -87,6 +88,32 @@ private:
     std::vector<PieceState> states_;
 };
 
+/// A step: its time in figures of one width, then its words.
+class StepDelegate : public QStyledItemDelegate {
+public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+    QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const override { return {200, 27}; }
+    void paint(QPainter* p, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
+        p->save();
+        p->setRenderHint(QPainter::Antialiasing);
+        const bool chosen = option.state & QStyle::State_Selected;
+        if (chosen) {
+            p->setPen(Qt::NoPen);
+            p->setBrush(theme().yolk);
+            p->drawRoundedRect(QRectF(option.rect).adjusted(0, 1, -2, -1), 6, 6);
+        }
+        const QString words = index.data().toString();
+        const double base = option.rect.top() + 18.5;
+        p->setPen(chosen ? QColor(0x2A, 0x1A, 0x12) : theme().quiet);
+        p->setFont(report::font(15, QFont::Medium));
+        report::drawTabular(*p, QPointF(option.rect.left() + 8, base), words.left(5));
+        p->setPen(chosen ? QColor(0x2A, 0x1A, 0x12) : theme().ink);
+        p->setFont(report::font(15));
+        p->drawText(QPointF(option.rect.left() + 64, base), QFontMetricsF(p->font()).elidedText(words.mid(6).trimmed(), Qt::ElideRight, option.rect.width() - 72));
+        p->restore();
+    }
+};
+
 DayPlace::DayPlace(Session& session, QWidget* parent)
     : QWidget(parent), session_(session), headline_(new QLabel), sentence_(new QLabel), moment_(new QLabel), timeline_(new Timeline), states_(new StatesStrip(session)), steps_(new QListWidget) {
     auto* box = new QVBoxLayout(this);
@@ -125,9 +152,8 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     left->addWidget(states_, 1);
     below->addLayout(left, 5);
     steps_->setAccessibleName(tr("Steps of the day"));
-    steps_->setStyleSheet(QStringLiteral("QListWidget { background: transparent; border: 0; outline: 0; } QListWidget::item { padding: 3px 6px; border-radius: 6px; }"
-                                         "QListWidget::item:selected { background: %1; color: %2; }")
-                              .arg(theme().yolk.name(), QStringLiteral("#2A1A12")));
+    steps_->setStyleSheet(QStringLiteral("QListWidget { background: transparent; border: 0; outline: 0; }"));
+    steps_->setItemDelegate(new StepDelegate(steps_));
     steps_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     below->addWidget(steps_, 4);
     box->addLayout(below, 1);

@@ -13,7 +13,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kCardWidth = 222;
+constexpr int kCardWidth = 222, kCardGap = 10;
 constexpr coat::Rest kBalloonRests[]{coat::Rest::Upright, coat::Rest::Inverted, coat::Rest::Hung};
 constexpr coat::Place kPlaces[]{coat::Place::Table, coat::Place::Fridge, coat::Place::Freezer};
 constexpr coat::Where kWheres[]{coat::Where::All, coat::Where::Rim, coat::Where::Foot};
@@ -163,7 +163,7 @@ void CoatCard::keyPressEvent(QKeyEvent* e) {
 }
 
 void CoatCard::mousePressEvent(QMouseEvent* e) {
-    pressed_ = e->pos();
+    pressed_ = e->globalPosition().toPoint();
     setFocus();
     raise();
     setCursor(Qt::ClosedHandCursor);
@@ -171,20 +171,20 @@ void CoatCard::mousePressEvent(QMouseEvent* e) {
 
 void CoatCard::mouseMoveEvent(QMouseEvent* e) {
     if (!(e->buttons() & Qt::LeftButton)) return;
-    const int dx = e->pos().x() - pressed_.x();
+    const int dx = e->globalPosition().toPoint().x() - pressed_.x();
     if (!dragging_ && std::abs(dx) < 8) return;
     dragging_ = true;
-    move(x() + dx, y());
+    move(static_cast<int>(index_) * (kCardWidth + kCardGap) + dx, y());
 }
 
-void CoatCard::mouseReleaseEvent(QMouseEvent*) {
+void CoatCard::mouseReleaseEvent(QMouseEvent* e) {
     setCursor(Qt::OpenHandCursor);
     if (!dragging_) return;
     dragging_ = false;
-    const int home = static_cast<int>(index_) * (kCardWidth + 10);
-    const int by = qRound(double(x() - home) / (kCardWidth + 10));
-    parentWidget()->layout()->activate();
+    // from where the hand is, not where the card is: answers that arrive meanwhile lay the row out anew
+    const int by = qRound(double(e->globalPosition().toPoint().x() - pressed_.x()) / (kCardWidth + kCardGap));
     parentWidget()->layout()->invalidate();
+    parentWidget()->layout()->activate();
     emit moved(index_, by);
 }
 
@@ -199,7 +199,7 @@ CoatCards::CoatCards(Session& session, QWidget* parent) : QWidget(parent), sessi
     auto* inside = new QWidget;
     row_ = new QHBoxLayout(inside);
     row_->setContentsMargins(0, 0, 0, 4);
-    row_->setSpacing(10);
+    row_->setSpacing(kCardGap);
     more_ = new QPushButton(glyphIcon(Glyph::Plus), tr("coat"));
     more_->setObjectName(QStringLiteral("addCoat"));
     more_->setAccessibleName(tr("Add a coat"));

@@ -127,9 +127,23 @@ MainWindow::MainWindow(Session& session)
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
     connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);
     connect(&session_.document(), &Document::fileChanged, this, &MainWindow::refreshHeader);
+    qApp->installEventFilter(this);
     goTo(Place::Shape);
     const QByteArray geometry = settings_.value(QStringLiteral("window")).toByteArray();
     if (geometry.isEmpty() || !restoreGeometry(geometry)) resize(1280, 800);
+}
+
+bool MainWindow::eventFilter(QObject* object, QEvent* event) {
+    // Undo belongs to the plan unless words are being typed in a field right now.
+    if (event->type() == QEvent::ShortcutOverride) {
+        const auto* edit = qobject_cast<QLineEdit*>(object);
+        auto* key = static_cast<QKeyEvent*>(event);
+        if (edit && !edit->isModified() && (key->matches(QKeySequence::Undo) || key->matches(QKeySequence::Redo))) {
+            event->ignore();
+            return true;
+        }
+    }
+    return QMainWindow::eventFilter(object, event);
 }
 
 void MainWindow::goTo(Place place) {

@@ -1,0 +1,224 @@
+#include "cli/verify_asks.h"
+
+#include <cmath>
+#include <functional>
+#include <map>
+#include <numbers>
+
+#include <nlohmann/json.hpp>
+
+#include "cli/verify_film.h"
+#include "core/batch/batch.h"
+#include "core/form/former.h"
+#include "core/heat/dew.h"
+#include "core/heat/slab.h"
+#include "core/plan/answers.h"
+#include "core/setting/setting.h"
+#include "io/data.h"
+
+namespace uovo::cli {
+namespace {
+
+using nlohmann::json;
+using Ask = std::function<tl::expected<double, Problem>(const json&)>;
+
+double num(const json& j, const char* key) { return j.at(key).get<double>(); }
+
+/// Case files hold a piece with the keys of a plan; the plan's own reader reads it.
+tl::expected<Piece, Problem> pieceOf(const json& given) {
+    json piece = given.at("piece");
+    if (!piece.contains("id")) piece["id"] = "case";
+    const json plan{{"format", "uovo-plan"}, {"version", kPlanVersion}, {"pieces", json::array({piece})}};
+    auto read = readPlan(plan.dump());
+    if (!read) return tl::unexpected(read.error());
+    return read->pieces.front();
+}
+
+tl::expected<form::Meridian, Problem> meridianOf(const json& given) {
+    if (given.contains("cap")) return form::sphereCap(num(given["cap"], "radius"), num(given["cap"], "height"), form::Side::Outside);
+    auto piece = pieceOf(given);
+    if (!piece) return tl::unexpected(piece.error());
+    if (given.value("whole", false)) return form::wholeMeridian(std::get<form::Balloon>(piece->former));
+    return std::visit([](const auto& f) { return form::meridian(f); }, piece->former);
+}
+
+/// Answers of one piece with the rest of the plan as it comes.
+tl::expected<Answers, Problem> answersOf(const json& given) {
+    auto piece = pieceOf(given);
+    if (!piece) return tl::unexpected(piece.error());
+    Plan plan;
+    plan.deadline = "2026-08-12T21:30";
+    plan.pieces = {*piece};
+    if (given.contains("room")) plan.kitchen.room = num(given, "room");
+    Cache cache;
+    AnswerOptions o;
+    o.day = o.ways = o.bands = false;
+    auto a = answer(plan, io::library(), cache, o);
+    if (!a->problems.empty()) return tl::unexpected(a->problems.front());
+    return *a;
+}
+
+double slabCentre(double Bi, double Fo) {
+    // Half wall of thickness L: insulated at the middle, convection outside, no crystals.
+    heat::Slab s;
+    s.thickness = 0.005;
+    s.density = 1270;
+    s.heatCapacity = 1600;
+    s.conductivity = 0.25;
+    s.latentHeat = 0;
+    s.T.assign(200, 1.0);
+    s.X.assign(200, 0.0);
+    const double h = Bi * s.conductivity / s.thickness;
+    const double seconds = Fo * s.thickness * s.thickness * s.density * s.heatCapacity / s.conductivity;
+    heat::CrystalLaw law;
+    law.rate = 0;
+    law.remelt = 0;
+    const int steps = 4000;
+    for (int i = 0; i < steps; ++i) heat::advance(s, law, {0, h, 0}, seconds / steps);
+    return s.T.front();
+}
+
+double setMinutes(const json& g) {
+    const auto& lib = io::library();
+    const auto coating = *material::coating(*lib.find(g.value("chocolate", "dark")), material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
+    const heat::CrystalLaw law(coating, lib.physics);
+    setting::Wall w;
+    w.coat = num(g, "thickness") / (g.value("faces", 1) == 2 ? 2 : 1);
+    w.coatTemperature = 31.5;
+    w.shellTemperature = 31.5;
+    w.crystals = lib.physical("crystalsTempered");
+    w.formerCapacity = 0;
+    w.formerSide = 0;
+    const auto t = setting::settle(w, coating, law, {}, {{num(g, "air"), lib.physical("airStill"), 0}});
+    return t.set / 60;
+}
+
+const std::map<std::string, Ask>& asks() {
+    static const std::map<std::string, Ask> table{
+        {"film.flux.casson", [](const json& g) { return film::fluxError(true, num(g, "G"), num(g, "h"), num(g, "tau0"), num(g, "eta")); }},
+        {"film.flux.bingham", [](const json& g) { return film::fluxError(false, num(g, "G"), num(g, "h"), num(g, "tau0"), num(g, "eta")); }},
+        {"film.plate.jeffreys", [](const json& g) { return film::jeffreysError(g.at("cells")); }},
+        {"film.plate.order", [](const json&) { return std::log2(film::jeffreysError(100) / film::jeffreysError(200)); }},
+        {"film.plate.casson", [](const json&) { return film::cassonPlateMiddle(); }},
+        {"film.hemisphere.pole", [](const json& g) { return film::hemispherePole(g.at("curvature")); }},
+        {"film.hemisphere.profile", [](const json&) { return film::hemisphereProfileError(); }},
+        {"film.puddle", [](const json&) { return film::puddleError(); }},
+        {"film.mass",
+         [](const json& g) {
+             double worst = 0;
+             for (int seed = 0; seed < g.at("schedules").get<int>(); ++seed) worst = std::max(worst, film::massError(seed));
+             return worst;
+         }},
+        {"film.least", [](const json& g) { return film::leastFilm(g.at("schedules")); }},
+        {"film.ball", [](const json& g) { return film::ballThickness(num(g, "share")); }},
+        {"piece.thinner",
+         [](const json& g) -> tl::expected<double, Problem> {  // wall of the first minus that of the second, middle cell, m
+             const auto a = answersOf({{"piece", g.at("first")}}), b = answersOf({{"piece", g.at("second")}});
+             if (!a) return tl::unexpected(a.error());
+             if (!b) return tl::unexpected(b.error());
+             const auto at = [&](const Answers& x) {
+                 const auto& wall = x.pieces[0]->stage->coats.wall;
+                 return g.value("rim", false) ? wall[wall.size() - 3] : wall[wall.size() / 2];
+             };
+             return at(*a) > at(*b) ? 1.0 : 0.0;
+         }},
+        {"piece.lockFalls",
+         [](const json& g) -> tl::expected<double, Problem> {
+             const auto a = answersOf(g);
+             if (!a) return tl::unexpected(a.error());
+             const auto& c = a->pieces[0]->stage->coats.coats;
+             return c[1].lockTypical < c[0].lockTypical ? 1.0 : 0.0;
+         }},
+        {"piece.mass",
+         [](const json& g) -> tl::expected<double, Problem> {
+             const auto a = answersOf(g);
+             if (!a) return tl::unexpected(a.error());
+             return a->pieces[0]->stage->coats.mass;
+         }},
+        {"form.volume",
+         [](const json& g) -> tl::expected<double, Problem> {
+             const auto m = meridianOf(g);
+             if (!m) return tl::unexpected(m.error());
+             return m->volume();
+         }},
+        {"form.area",
+         [](const json& g) -> tl::expected<double, Problem> {
+             const auto m = meridianOf(g);
+             if (!m) return tl::unexpected(m.error());
+             return m->area();
+         }},
+        {"form.rim",
+         [](const json& g) -> tl::expected<double, Problem> {
+             const auto m = meridianOf(g);
+             if (!m) return tl::unexpected(m.error());
+             return m->profile(50).faceR.back();
+         }},
+        {"form.widest",
+         [](const json& g) -> tl::expected<double, Problem> {
+             const auto m = meridianOf(g);
+             if (!m) return tl::unexpected(m.error());
+             return 2 * m->widest();
+         }},
+        {"form.fillHeight",
+         [](const json& g) -> tl::expected<double, Problem> {
+             const auto m = meridianOf(g);
+             if (!m) return tl::unexpected(m.error());
+             return m->levelOf(num(g, "volume"));
+         }},
+        {"form.pearRadius", [](const json& g) { return form::pearRadius(num(g, "girth"), num(g, "pear")); }},
+        {"quantity",
+         [](const json& g) -> tl::expected<double, Problem> {
+             TypingContext c;
+             const std::string d = g.at("dimension");
+             c.dimension = d == "length" ? Dimension::Length : d == "mass" ? Dimension::Mass : d == "volume" ? Dimension::Volume : d == "temperature" ? Dimension::Temperature : Dimension::Duration;
+             c.bareUnit = g.value("bare", "");
+             const auto m = parseMeasure(g.at("text").get<std::string>(), c);
+             if (!m) return tl::unexpected(Problem{m.error().sentence});
+             return m->value;
+         }},
+        {"dew.point", [](const json& g) { return heat::dewPoint(num(g, "air"), num(g, "humidity")); }},
+        {"dew.pressure", [](const json& g) { return heat::vapourPressure(num(g, "air"), num(g, "humidity")); }},
+        {"dew.wet",
+         [](const json& g) {
+             heat::ColdWall w;
+             w.thickness = num(g, "thickness");
+             w.density = 1270;
+             w.temperature = num(g, "wall");
+             const auto c = heat::condensation(w, num(g, "air"), num(g, "humidity"), 9);
+             const std::string what = g.at("what");
+             return what == "film" ? c.film : what == "dry" ? c.drySeconds : c.wetSeconds;
+         }},
+        {"spares", [](const json& g) { return double(batch::piecesToMake(g.at("needed"), num(g, "p"))); }},
+        {"spares.log", [](const json& g) { return double(batch::piecesToMakeFromLog(g.at("needed"), g.at("good"), g.at("bad"))); }},
+        {"setting.quick",
+         [](const json& g) {
+             const double w = num(g, "thickness") / (g.at("faces").get<int>() == 2 ? 2 : 1);
+             return heat::quickSetting(w, 8, num(g, "air"), 1270, 1650, 0.25, 51800, 31.5, 30, 0.95, 90) / 60;
+         }},
+        {"setting.minutes", [](const json& g) { return setMinutes(g); }},
+        {"slab.centre", [](const json& g) { return slabCentre(num(g, "Bi"), num(g, "Fo")); }},
+        {"batch.window",
+         [](const json& g) {
+             const auto& lib = io::library();
+             const auto c = *material::coating(*lib.find("dark"), material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
+             return heat::batchWindow(c, lib.physics, num(g, "mass"), 0, 31.5, num(g, "room"), false) / 60;
+         }},
+    };
+    return table;
+}
+
+}  // namespace
+
+tl::expected<double, Problem> answerAsk(const std::string& ask, const nlohmann::json& given) {
+    const auto it = asks().find(ask);
+    if (it == asks().end()) return tl::unexpected(Problem{"nothing here answers “" + ask + "”"});
+    return it->second(given);
+}
+
+std::vector<std::string> knownAsks() {
+    std::vector<std::string> out;
+    for (const auto& [name, ask] : asks()) out.push_back(name);
+    return out;
+}
+
+}  // namespace uovo::cli

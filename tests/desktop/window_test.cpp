@@ -1,0 +1,462 @@
+// Drives the real window with mouse and keys.
+#include <QComboBox>
+#include <QFile>
+#include <QMouseEvent>
+#include <QProcess>
+#include <QScreen>
+#include <QTemporaryDir>
+#include <QTest>
+#include <catch2/catch.hpp>
+
+#include "desktop/shell/main_window.h"
+#include "desktop/theme/theme.h"
+#include "io/data.h"
+#include "report/bench_card.h"
+#include "report/fonts.h"
+
+using namespace uovo;
+using namespace uovo::desktop;
+
+namespace {
+
+constexpr long kNow = 20669L * 1440 + 8 * 60;  // a morning in August 2026
+
+/// The program with the demo plan open, as a person sees it.
+struct Program {
+    QTemporaryDir folder;
+    Session session{io::library(), folder.path(), [] { return kNow; }};
+    MainWindow window{session};
+
+    Program() {
+        session.document().setPlan(io::demoPlan(kNow), {});
+        window.resize(1280, 800);
+        window.show();
+        REQUIRE(QTest::qWaitForWindowExposed(&window));
+        QApplication::setActiveWindow(&window);  // there is no window manager to do it
+        answered();
+    }
+    ~Program() { session.document().setPlan(Plan{}, {}); }
+
+    /// Waits until the answers on screen belong to the plan.
+    void answered() {
+        REQUIRE(QTest::qWaitFor([this] { return !session.isStale() && (session.hasDay() || !session.answers()->problems.empty() || session.plan().pieces.empty()); }, 20000));
+        QTest::qWait(20);
+    }
+    double grams() const { return session.pieceAnswers(session.selected().toStdString())->stage->coats.mass; }
+    const Piece& piece() const { return *session.piece(); }
+
+    void type(FigureField* field, const QString& words) {
+        REQUIRE(field);
+        field->edit()->setFocus();
+        field->edit()->selectAll();
+        QTest::keyClicks(field->edit(), words);
+        QTest::keyClick(field->edit(), Qt::Key_Return);
+    }
+    /// Presses a handle, moves it, lets go.
+    void drag(PieceStage::Handle handle, QPoint by) {
+        auto* stage = window.shape()->stage();
+        const QPoint from = stage->handleAt(handle).toPoint();
+        QTest::mousePress(stage, Qt::LeftButton, {}, from);
+        for (int i = 1; i <= 5; ++i) {
+            QMouseEvent move(QEvent::MouseMove, QPointF(from + by * i / 5), stage->mapToGlobal(QPointF(from + by * i / 5)), Qt::NoButton, Qt::LeftButton, {});
+            QApplication::sendEvent(stage, &move);
+        }
+        QTest::mouseRelease(stage, Qt::LeftButton, {}, from + by);
+    }
+};
+
+double dip(const Piece& p) { return std::get<form::Balloon>(p.former).dip.value; }
+
+}  // namespace
+
+TEST_CASE("the demo evening opens with its answers") {
+    Program p;
+    REQUIRE(p.session.plan().pieces.size() == 2);
+    CHECK(p.piece().count == 14);
+    CHECK(p.grams() > 0.05);
+    CHECK(p.session.answers()->day->problem.empty());
+    CHECK(p.window.shape()->answers()->view("wall") != nullptr);
+    CHECK(p.window.shape()->answers()->view("day") != nullptr);
+}
+
+TEST_CASE("dragging the dip line changes the grams, and undo takes it back") {
+    Program p;
+    const double before = p.grams(), depth = dip(p.piece());
+    p.drag(PieceStage::Handle::Dip, QPoint(0, -40));
+    p.answered();
+    CHECK(dip(p.piece()) > depth + 0.005);
+    CHECK(p.grams() > before * 1.05);
+    QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
+    p.answered();
+    CHECK(dip(p.piece()) == depth);
+    CHECK(p.grams() == before);
+    QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    p.answered();
+    CHECK(dip(p.piece()) > depth + 0.005);
+}
+
+TEST_CASE("a drag is one undo step") {
+    Program p;
+    p.drag(PieceStage::Handle::Dip, QPoint(0, -30));
+    p.answered();
+    QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
+    CHECK_FALSE(p.session.document().canUndo());
+}
+
+TEST_CASE("handles move with the keyboard") {
+    Program p;
+    auto* stage = p.window.shape()->stage();
+    stage->setFocus();
+    const double depth = dip(p.piece());
+    QTest::keyClick(stage, Qt::Key_Up);
+    CHECK(dip(p.piece()) == Approx(depth + 0.001).margin(6e-4));
+    QTest::keyClick(stage, Qt::Key_Right);
+    QTest::keyClick(stage, Qt::Key_Up);
+    CHECK(std::get<form::Balloon>(p.piece().former).girth.value > 0.36);
+}
+
+TEST_CASE("a coat card is added by its button and removed with a key") {
+    Program p;
+    const double before = p.grams();
+    auto* add = p.window.findChild<QPushButton*>("addCoat");
+    REQUIRE(add);
+    QTest::mouseClick(add, Qt::LeftButton);
+    p.answered();
+    REQUIRE(p.piece().coats.size() == 3);
+    CHECK(p.window.shape()->coats()->cards().size() == 3);
+    CHECK(p.grams() > before * 1.2);
+    auto* card = p.window.shape()->coats()->cards()[2];
+    card->setFocus();
+    QTest::keyClick(card, Qt::Key_Delete);
+    p.answered();
+    CHECK(p.piece().coats.size() == 2);
+    CHECK(p.grams() == Approx(before));
+}
+
+TEST_CASE("coat cards are reordered by the keyboard and by dragging") {
+    Program p;
+    p.type(p.window.shape()->coats()->cards()[0]->field("temperature"), "31 °C");
+    REQUIRE(p.piece().coats[0].temperature.value == 31);
+    auto* card = p.window.shape()->coats()->cards()[0];
+    card->setFocus();
+    QTest::keyClick(card, Qt::Key_Right, Qt::AltModifier);
+    CHECK(p.piece().coats[1].temperature.value == 31);
+    auto* first = p.window.shape()->coats()->cards()[0];
+    const QPoint start = first->mapToGlobal(QPoint(30, 190));
+    QTest::mousePress(first, Qt::LeftButton, {}, QPoint(30, 190));
+    const auto send = [&](QEvent::Type type, int by, Qt::MouseButton button, Qt::MouseButtons held) {
+        const QPointF at = start + QPoint(by, 0);
+        QMouseEvent event(type, first->mapFromGlobal(at), at, button, held, {});
+        QApplication::sendEvent(first, &event);
+        QTest::qWait(5);
+    };
+    for (const int by : {30, 120, 230}) send(QEvent::MouseMove, by, Qt::NoButton, Qt::LeftButton);
+    send(QEvent::MouseButtonRelease, 230, Qt::LeftButton, Qt::NoButton);
+    CHECK(p.piece().coats[0].temperature.value == 31);
+}
+
+TEST_CASE("nonsense in a field gets a sentence beside it and changes nothing") {
+    Program p;
+    auto* girth = p.window.shape()->recipe()->field("former/girth");
+    const Plan before = p.session.plan();
+    p.type(girth, "blue");
+    CHECK(girth->complaint()->isVisible());
+    CHECK(girth->complaint()->text().contains("Start with a number"));
+    CHECK(p.session.plan() == before);
+    p.type(girth, "12 kg");
+    CHECK(girth->complaint()->text().contains("does not belong here"));
+    p.type(girth, "14 1/2 in");
+    CHECK_FALSE(girth->complaint()->isVisible());
+    CHECK(std::get<form::Balloon>(p.piece().former).girth.value == Approx(14.5 * 0.0254));
+    CHECK(girth->edit()->text() == "14 1/2 in");
+}
+
+TEST_CASE("words of the kitchen are understood and widen the band") {
+    Program p;
+    p.answered();
+    const auto narrow = p.session.pieceAnswers("crater-bowl")->stage->band.mean;
+    for (auto* card : p.window.shape()->coats()->cards()) p.type(card->field("temperature"), "falls in a ribbon");
+    p.answered();
+    CHECK(p.piece().coats[0].temperature.value == Approx(31.5));
+    CHECK(p.piece().coats[0].temperature.spread == Approx(1.5));
+    const auto wide = p.session.pieceAnswers("crater-bowl")->stage->band.mean;
+    CHECK(wide.high - wide.low > narrow.high - narrow.low);
+}
+
+TEST_CASE("what is impossible is said beside its field, and the last good picture stays") {
+    struct Case {
+        const char *field, *typed, *says;
+    };
+    const auto c = GENERATE(Case{"former/dip", "40 cm", "only 135 mm long"}, Case{"count", "0", "at least one piece"}, Case{"count", "10000", "more than a kitchen makes"},
+                            Case{"former/girth", "3 m", "must be between"}, Case{"wantedWall", "5 cm", "between 0 and 20 mm"});
+    Program p;
+    auto* field = p.window.shape()->recipe()->field(c.field);
+    p.type(field, c.typed);
+    p.answered();
+    INFO(c.field << " " << c.typed << ": " << field->complaint()->text().toStdString());
+    CHECK(field->complaint()->isVisible());
+    CHECK(field->complaint()->text().contains(c.says));
+    QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
+    p.answered();
+    CHECK_FALSE(field->complaint()->isVisible());
+}
+
+TEST_CASE("hot chocolate on a balloon is refused beside the temperature") {
+    Program p;
+    auto* field = p.window.shape()->coats()->cards()[0]->field("temperature");
+    p.type(field, "70 °C");
+    p.answered();
+    CHECK(field->complaint()->isVisible());
+    CHECK(field->complaint()->text().contains("scorches"));
+    p.type(field, "45 °C");
+    p.answered();
+    CHECK(field->complaint()->text().contains("bursts"));
+}
+
+TEST_CASE("save, reopen, equal") {
+    Program p;
+    p.type(p.window.shape()->recipe()->field("former/dip"), "6,5 cm");
+    const QString path = p.folder.filePath("supper.uovo");
+    REQUIRE(p.window.saveTo(path));
+    CHECK_FALSE(p.session.document().isModified());
+    const Plan saved = p.session.plan();
+    p.session.document().setPlan(Plan{}, {});
+    REQUIRE(p.window.openFile(path));
+    CHECK(p.session.plan() == saved);
+    p.answered();
+    CHECK(p.window.shape()->recipe()->field("former/dip")->edit()->text() == "6,5 cm");
+}
+
+TEST_CASE("a refused write says so and loses nothing") {
+    Program p;
+    const QString path = p.folder.filePath("supper.uovo");
+    REQUIRE(p.window.saveTo(path));
+    QFile file(path);
+    REQUIRE(file.open(QIODevice::ReadOnly));
+    const QByteArray old = file.readAll();
+    p.type(p.window.shape()->recipe()->field("former/dip"), "50 mm");
+    const auto fault = GENERATE(io::Fault::Open, io::Fault::Write, io::Fault::Sync, io::Fault::Rename);
+    CHECK_FALSE(p.window.saveTo(path, fault));
+    CHECK(p.window.saying().contains("was not saved"));
+    CHECK(p.session.document().isModified());
+    CHECK(dip(p.piece()) == Approx(0.05));
+    file.seek(0);
+    CHECK(file.readAll() == old);
+    CHECK(QDir(p.folder.path()).entryList({"*writing*"}).isEmpty());
+}
+
+TEST_CASE("a damaged file is refused with its line and the open plan stays") {
+    Program p;
+    const Plan before = p.session.plan();
+    QFile file(p.folder.filePath("broken.uovo"));
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    file.write(QByteArray::fromStdString(writePlan(before)).left(400));
+    file.close();
+    CHECK_FALSE(p.window.openFile(file.fileName()));
+    CHECK(p.window.saying().contains("cut short"));
+    CHECK(p.session.plan() == before);
+}
+
+TEST_CASE("a plan left by a crash is offered and taken back") {
+    Program p;
+    p.type(p.window.shape()->recipe()->field("former/dip"), "55 mm");
+    const std::string text = writePlan(p.session.plan());
+    QDir(p.folder.path()).mkpath("recovery");
+    const QString file = p.folder.filePath("recovery/99999999.uovo");  // no process has this number
+    REQUIRE(io::writeWhole(file.toStdString(), text));
+    p.session.document().setPlan(io::demoPlan(kNow), {});
+    p.window.offerRecovered();
+    auto* take = p.window.findChild<QPushButton*>("takeBack");
+    REQUIRE(take);
+    QTest::mouseClick(take, Qt::LeftButton);
+    CHECK(dip(*p.session.piece()) == Approx(0.055));
+    CHECK(p.session.document().isModified());
+    CHECK_FALSE(QFile::exists(file));
+}
+
+TEST_CASE("autosave keeps what is not saved, and saving forgets it") {
+    Program p;
+    p.type(p.window.shape()->recipe()->field("former/dip"), "54 mm");
+    p.session.document().autosave();
+    const QDir recovery(p.folder.filePath("recovery"));
+    REQUIRE(recovery.entryList({"*.uovo"}).size() == 1);
+    const auto kept = io::loadPlan(recovery.filePath(recovery.entryList({"*.uovo"}).front()).toStdString());
+    REQUIRE(kept);
+    CHECK(*kept == p.session.plan());
+    REQUIRE(p.window.saveTo(p.folder.filePath("a.uovo")));
+    CHECK(recovery.entryList({"*.uovo"}).isEmpty());
+}
+
+TEST_CASE("a way out is one click, and undoable") {
+    Program p;
+    const double thin = p.session.pieceAnswers("crater-bowl")->stage->wall.thinnest;
+    REQUIRE(p.window.shape()->answers()->view("wall")->answer().tone == Tone::Weak);
+    const auto way = p.window.shape()->answers()->view("wall")->answer().ways.front();
+    auto* button = p.window.shape()->answers()->findChild<QPushButton*>("way");
+    REQUIRE(button);
+    QTest::mouseClick(button, Qt::LeftButton);
+    p.answered();
+    CHECK(p.session.pieceAnswers("crater-bowl")->stage->wall.thinnest == Approx(way.thinnest).epsilon(1e-6));
+    CHECK(p.session.pieceAnswers("crater-bowl")->stage->wall.thinnest > thin);
+    QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
+    p.answered();
+    CHECK(p.session.pieceAnswers("crater-bowl")->stage->wall.thinnest == Approx(thin));
+}
+
+TEST_CASE("every answer shows its working") {
+    Program p;
+    for (const char* id : {"wall", "grams", "cold", "holds", "bath", "shelf", "day"}) {
+        auto* view = p.window.shape()->answers()->view(id);
+        REQUIRE(view);
+        QTest::mouseClick(view, Qt::LeftButton);
+        CHECK(p.window.sheet()->isVisible());
+        CHECK(p.window.sheet()->title().toStdString() == view->answer().working.title);
+        CHECK_FALSE(view->answer().working.formula.empty());
+        CHECK_FALSE(view->answer().working.trust.empty());
+        QTest::keyClick(p.window.sheet(), Qt::Key_Escape);
+        CHECK_FALSE(p.window.sheet()->isVisible());
+    }
+}
+
+TEST_CASE("units switch and go back") {
+    Program p;
+    const QString grams = QString::fromStdString(p.window.shape()->answers()->view("grams")->answer().headline);
+    QTest::keyClick(&p.window, Qt::Key_U, Qt::ControlModifier);
+    p.answered();
+    CHECK(p.window.shape()->answers()->view("grams")->answer().headline.find("oz") != std::string::npos);
+    CHECK(p.window.shape()->answers()->view("bath")->answer().headline.find("lb") != std::string::npos);
+    QTest::keyClick(&p.window, Qt::Key_U, Qt::ControlModifier);
+    p.answered();
+    CHECK(QString::fromStdString(p.window.shape()->answers()->view("grams")->answer().headline) == grams);
+}
+
+TEST_CASE("the day shows each round and moves with the keys") {
+    Program p;
+    QTest::keyClick(&p.window, Qt::Key_F3);
+    auto* line = p.window.day()->timeline();
+    CHECK(p.window.day()->headline()->text().startsWith("Start by"));
+    line->setFocus();
+    QTest::keyClick(line, Qt::Key_Home);
+    const int begin = line->minute();
+    QTest::keyClick(line, Qt::Key_Right, Qt::ShiftModifier);
+    CHECK(line->minute() == begin + 15);
+    QTest::keyClick(line, Qt::Key_End);
+    const auto states = statesAt(p.session.plan(), *p.session.answers()->day, line->minute());
+    REQUIRE(states.size() == 4);  // three rounds of bowls, one of cups
+    for (const auto& s : states) {
+        CHECK(s.coats == 2);
+        CHECK(s.released);
+        CHECK(s.filled);
+    }
+    CHECK(p.window.day()->steps()->count() == static_cast<int>(p.session.answers()->day->network.tasks.size()));
+    QTest::mouseClick(line, Qt::LeftButton, {}, QPoint(line->width() / 2, 60));
+    CHECK(line->minute() < 0);
+    CHECK(line->minute() > begin);
+}
+
+TEST_CASE("a deadline in the past is said and nothing breaks") {
+    Program p;
+    p.session.document().edit("late", [](Plan& plan) { plan.deadline = "2020-01-01T10:00"; });
+    p.answered();
+    auto* day = p.window.shape()->answers()->view("day");
+    REQUIRE(day);
+    CHECK(day->answer().tone == Tone::Impossible);
+    CHECK(day->answer().sentence.find("has passed") != std::string::npos);
+}
+
+TEST_CASE("pieces are added, copied and taken off the shelf; an empty shelf teaches") {
+    Program p;
+    p.session.document().edit("empty", [](Plan& plan) { plan.pieces.clear(); });
+    p.answered();
+    CHECK_FALSE(p.window.shape()->stage()->isVisible());
+    const Piece fresh = newPiece(p.session.plan(), Family::CoatedCup);
+    p.session.select(QString::fromStdString(fresh.id));
+    p.session.document().edit("add", [&](Plan& plan) { plan.pieces.push_back(fresh); });
+    p.answered();
+    CHECK(p.window.shape()->stage()->isVisible());
+    CHECK(p.grams() > 0.005);
+}
+
+TEST_CASE("the bench card is a PDF of A4 pages with its fonts inside") {
+    Program p;
+    const QString path = p.folder.filePath("card.pdf");
+    REQUIRE(p.window.writeCard(path));
+    QProcess info;
+    info.start("pdfinfo", {path});
+    REQUIRE(info.waitForFinished());
+    const QString said = info.readAllStandardOutput();
+    CHECK(said.contains("A4"));
+    CHECK(said.contains(QRegularExpression("Pages: +[34]")));
+    QProcess fonts;
+    fonts.start("pdffonts", {path});
+    REQUIRE(fonts.waitForFinished());
+    CHECK(QString(fonts.readAllStandardOutput()).contains("Cabin"));
+    QProcess words;
+    words.start("pdftotext", {"-layout", path, "-"});
+    REQUIRE(words.waitForFinished());
+    const QString text = words.readAllStandardOutput();
+    CHECK(text.contains("Crater bowl"));
+    CHECK(text.contains("32 °C"));
+    CHECK(text.contains(QString::fromStdString(format(p.grams(), Dimension::Mass, UnitSystem::Metric))));
+    CHECK(text.contains("Dip crater bowls 1"));
+    CHECK_FALSE(p.window.writeCard("/nowhere/at/all/card.pdf"));
+    CHECK(p.window.saying().contains("could not be written"));
+}
+
+TEST_CASE("the window and the command line give the same figures") {
+    Program p;
+    const QString path = p.folder.filePath("plan.uovo");
+    REQUIRE(p.window.saveTo(path));
+    QProcess cli;
+    cli.start(UOVO_CLI, {"answers", path});
+    REQUIRE(cli.waitForFinished(20000));
+    CHECK(QString::fromUtf8(cli.readAllStandardOutput()).toStdString() == answersJson(p.session.plan(), *p.session.answers()));
+}
+
+TEST_CASE("the stage is painted: chocolate on the left, the wall's section on the right") {
+    Program p;
+    const QImage picture = p.window.shape()->stage()->picture(QSize(700, 380), 1);
+    const auto darkPixels = [&](int from, int to) {
+        int n = 0;
+        for (int y = 0; y < picture.height(); ++y)
+            for (int x = from; x < to; ++x) n += qGray(picture.pixel(x, y)) < 90;
+        return n;
+    };
+    CHECK(darkPixels(200, 350) > 8000);  // the outside
+    CHECK(darkPixels(352, 520) < 8000);  // open
+    CHECK(darkPixels(352, 520) > 300);   // but for its wall
+}
+
+TEST_CASE("text colours reach 4.5 to 1 on paper and card, light and dark") {
+    for (const Theme& t : {lightTheme(), darkTheme()})
+        for (const QColor& ground : {t.paper, t.card})
+            for (const QColor& words : {t.ink, t.quiet, t.coldText, t.harm, t.yolkText, t.good}) {
+                INFO(words.name().toStdString() << " on " << ground.name().toStdString());
+                CHECK(contrast(words, ground) >= 4.5);
+            }
+}
+
+TEST_CASE("every control has an accessible name") {
+    Program p;
+    for (auto* w : p.window.findChildren<QWidget*>()) {
+        if (!w->isVisible() || w->focusPolicy() == Qt::NoFocus || qobject_cast<QAbstractScrollArea*>(w) || w->focusProxy()) continue;
+        const QString name = !w->accessibleName().isEmpty() ? w->accessibleName() : qobject_cast<QAbstractButton*>(w) ? qobject_cast<QAbstractButton*>(w)->text() : QString();
+        if (QString(w->metaObject()->className()).contains("QLabel")) continue;
+        INFO(w->metaObject()->className() << " " << w->objectName().toStdString());
+        CHECK_FALSE(name.isEmpty());
+    }
+}
+
+TEST_CASE("figures in columns have one width") {
+    const QFont f = report::font(20);
+    CHECK(report::tabularWidth(f, "11:11") == Approx(report::tabularWidth(f, "20:48")));
+    CHECK(report::tabularWidth(f, "11:11") > QFontMetricsF(f).horizontalAdvance("11:11"));
+}
+
+TEST_CASE("the program itself starts, paints and quits") {
+    QProcess app;
+    app.start(UOVO_APP, {"--demo", "--report-start"});
+    REQUIRE(app.waitForFinished(20000));
+    CHECK(app.exitCode() == 0);
+    CHECK(QString(app.readAllStandardOutput()).trimmed().toDouble() > 0);
+}

@@ -1,0 +1,139 @@
+// What people type. Conversions are checked against Debian's `units`, run here.
+#include <catch2/catch.hpp>
+#include <cstdio>
+
+#include "core/quantity/quantity.h"
+#include "support.h"
+
+using namespace uovo;
+
+namespace {
+
+TypingContext context(Dimension d, const char* bare) {
+    TypingContext c;
+    c.dimension = d;
+    c.bareUnit = bare;
+    c.looks = &io::library().looks;
+    return c;
+}
+
+double read(const char* text, Dimension d, const char* bare) {
+    const auto m = parseMeasure(text, context(d, bare));
+    INFO(text << (m ? "" : ": " + m.error().sentence));
+    REQUIRE(m);
+    return m->value;
+}
+
+/// Debian's units program, or NaN when it is not there.
+double units(const std::string& from, const std::string& to) {
+    FILE* p = ::popen(("units --terse '" + from + "' '" + to + "' 2>/dev/null").c_str(), "r");
+    double v = std::nan("");
+    if (!p || std::fscanf(p, "%lf", &v) != 1) v = std::nan("");
+    if (p) ::pclose(p);
+    return v;
+}
+
+}  // namespace
+
+TEST_CASE("units agree with Debian's units") {
+    struct Row {
+        const char *text, *from, *to;
+        Dimension d;
+    };
+    const auto r = GENERATE(Row{"1 oz", "1 oz", "kg", Dimension::Mass}, Row{"3 lb", "3 lb", "kg", Dimension::Mass}, Row{"2 cups", "2 uscup", "m^3", Dimension::Volume},
+                            Row{"3 tbsp", "3 ustablespoon", "m^3", Dimension::Volume}, Row{"5 tsp", "5 usteaspoon", "m^3", Dimension::Volume}, Row{"7 fl oz", "7 usfluidounce", "m^3", Dimension::Volume},
+                            Row{"9 in", "9 inch", "m", Dimension::Length}, Row{"2 ft", "2 ft", "m", Dimension::Length}, Row{"88 °F", "tempF(88)", "tempC", Dimension::Temperature},
+                            Row{"2 h", "2 hour", "s", Dimension::Duration}, Row{"3 dl", "3 dl", "m^3", Dimension::Volume});
+    const double reference = units(r.from, r.to);
+    REQUIRE(std::isfinite(reference));
+    CHECK(read(r.text, r.d, "") == Approx(reference).epsilon(2e-6));  // units prints eight digits
+}
+
+TEST_CASE("numbers are read as people write them") {
+    CHECK(read("5 1/2 in", Dimension::Length, "mm") == Approx(0.1397));
+    CHECK(read("5-1/2 in", Dimension::Length, "mm") == Approx(0.1397));
+    CHECK(read("1/8\"", Dimension::Length, "mm") == Approx(0.003175));
+    CHECK(read("1½ lb", Dimension::Mass, "g") == Approx(0.680388555));
+    CHECK(read("½ tsp", Dimension::Volume, "ml") == Approx(2.464460796875e-6));
+    CHECK(read("2,5", Dimension::Length, "mm") == Approx(0.0025));
+    CHECK(read("  45 ", Dimension::Length, "mm") == Approx(0.045));
+    CHECK(read("45", Dimension::Length, "in") == Approx(1.143));
+    CHECK(read("1 h 15", Dimension::Duration, "min") == 4500);
+    CHECK(read("1 h 15 min 30 s", Dimension::Duration, "min") == 4530);
+    CHECK(read("1:15", Dimension::Duration, "min") == 4500);
+    CHECK(read("-18", Dimension::Temperature, "°C") == -18);
+    CHECK(read("−18 °C", Dimension::Temperature, "°C") == -18);
+    CHECK(read("114°F", Dimension::Temperature, "°C") == Approx(45.5556).epsilon(1e-5));
+    CHECK(read("55 %", Dimension::Percent, "%") == Approx(0.55));
+    CHECK(read("1 cup", Dimension::Volume, "ml") == Approx(2.365882365e-4));
+    CHECK(parseMeasure("1 cup", [] { auto c = context(Dimension::Volume, "ml"); c.metricCup = true; return c; }())->value == Approx(2.5e-4));
+}
+
+TEST_CASE("words of the kitchen stand for quantities with a wide band") {
+    auto c = context(Dimension::Temperature, "°C");
+    c.workingTemperature = 29.5;
+    const auto ribbon = parseMeasure("Falls in a ribbon", c);
+    REQUIRE(ribbon);
+    CHECK(ribbon->value == 29.5);
+    CHECK(ribbon->spread == 1.5);
+    CHECK(ribbon->typed == "Falls in a ribbon");
+    CHECK(read("two bars", Dimension::Mass, "g") == Approx(0.2));
+    CHECK(read("half a packet", Dimension::Mass, "g") == Approx(0.1));
+    CHECK(read("six spoons", Dimension::Mass, "g") == Approx(0.09));
+    CHECK(read("count to thirty", Dimension::Duration, "min") == 30);
+    CHECK(read("finger wide", Dimension::Length, "mm") == Approx(0.018));
+}
+
+TEST_CASE("what is not understood is said with its place") {
+    struct Row {
+        const char* text;
+        Dimension d;
+        int position;
+        const char* says;
+    };
+    const auto r = GENERATE(Row{"", Dimension::Length, 0, "Type a length"}, Row{"blue", Dimension::Length, 0, "Start with a number"}, Row{"5 kg", Dimension::Length, 2, "does not belong here"},
+                            Row{"5 parsnips", Dimension::Length, 2, "is not a unit known here"}, Row{"5 1/0 in", Dimension::Length, 4, "zero below the bar"}, Row{"1/", Dimension::Length, 2, "missing below"},
+                            Row{"-3 mm", Dimension::Length, 0, "less than nothing"}, Row{"14 cm ?", Dimension::Length, 6, "not understood"}, Row{"30 K", Dimension::Temperature, 3, "not a temperature unit"},
+                            Row{"2.5", Dimension::Count, 0, "counted whole"}, Row{"3 cats", Dimension::Count, 2, "Only a number"}, Row{"1:75", Dimension::Duration, 4, "00 to 59"});
+    const auto m = parseMeasure(r.text, context(r.d, r.d == Dimension::Temperature ? "°C" : "mm"));
+    INFO(r.text);
+    REQUIRE_FALSE(m);
+    CHECK(m.error().sentence.find(r.says) != std::string::npos);
+    CHECK(m.error().position == r.position);
+}
+
+TEST_CASE("quantities are shown as people speak, with sensible digits") {
+    const auto metric = [](double v, Dimension d) { return format(v, d, UnitSystem::Metric); };
+    const auto us = [](double v, Dimension d) { return format(v, d, UnitSystem::US); };
+    CHECK(metric(0.138, Dimension::Length) == "138 mm");
+    CHECK(metric(0.00234, Dimension::Length) == "2.3 mm");
+    CHECK(us(0.1397, Dimension::Length) == "5 1/2 in");
+    CHECK(us(0.0023, Dimension::Length) == "0.091 in");
+    CHECK(metric(1.834, Dimension::Mass) == "1.83 kg");
+    CHECK(metric(0.0624, Dimension::Mass) == "62 g");
+    CHECK(metric(0.0054, Dimension::Mass) == "5.4 g");
+    CHECK(us(0.680388555, Dimension::Mass) == "1 lb 8 oz");
+    CHECK(us(0.45, Dimension::Mass) == "15.9 oz");
+    CHECK(metric(31.5, Dimension::Temperature) == "31.5 °C");
+    CHECK(metric(-18, Dimension::Temperature) == "−18 °C");
+    CHECK(us(32, Dimension::Temperature) == "90 °F");
+    CHECK(metric(40, Dimension::Duration) == "40 s");
+    CHECK(metric(150, Dimension::Duration) == "2 min 30 s");
+    CHECK(metric(540, Dimension::Duration) == "9 min");
+    CHECK(metric(4500, Dimension::Duration) == "1 h 15 min");
+    CHECK(metric(std::nan(""), Dimension::Length) == "–");
+    CHECK(formatBand(0.0022, 0.0016, 0.003, Dimension::Length, UnitSystem::Metric) == "2.2 mm (1.6–3.0 mm)");
+    CHECK(formatBand(0.0022, 0.0022, 0.0022, Dimension::Length, UnitSystem::Metric) == "2.2 mm");
+}
+
+TEST_CASE("what is shown can be typed back") {
+    for (const auto d : {Dimension::Length, Dimension::Mass, Dimension::Temperature, Dimension::Duration})
+        for (const auto system : {UnitSystem::Metric, UnitSystem::US})
+            for (const double v : {0.0007, 0.0031, 0.02, 0.11, 0.45, 1.7, 31.5, 95.0, 4500.0}) {
+                const std::string shown = format(v, d, system);
+                INFO(shown);
+                const auto back = parseMeasure(shown, context(d, usualUnit(d, system).c_str()));
+                REQUIRE(back);
+                CHECK(format(back->value, d, system) == shown);
+            }
+}

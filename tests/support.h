@@ -1,0 +1,26 @@
+// What the core's tests share.
+#pragma once
+#include "core/plan/answers.h"
+#include "io/data.h"
+
+namespace uovo::test {
+
+inline Plan demo() { return io::demoPlan(20669L * 1440); }
+
+/// All answers of a plan, the day included.
+inline Answers answersOf(const Plan& plan, AnswerOptions options = {}) {
+    Cache cache;
+    return *answer(plan, io::library(), cache, options);
+}
+
+inline AnswerOptions withoutDay() {
+    AnswerOptions o;
+    o.day = false;
+    return o;
+}
+
+inline material::Coating coating(const char* id, material::Temper temper = material::Temper::Tempered) {
+    return *material::coating(*io::library().find(id), temper, material::Thinner::None, 0, {}, io::library().physics);
+}
+
+}  // namespace uovo::test
