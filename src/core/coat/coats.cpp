@@ -12,7 +12,7 @@ namespace {
 constexpr double kGravity = 9.81;
 constexpr double kLeastSlope = 0.1;  // sin of the wall's slope: nearer to level a dip takes the most it can
 
-/// Fresh film thickness a cell, m.
+/// Fresh film a cell, m: thickness, or volume per area for a brush, whose grams are given.
 std::vector<double> fresh(const CoatJob& job, const CoatStep& step, double crystals) {
     const auto& p = job.profile;
     const size_t n = p.size();
@@ -101,7 +101,8 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
     for (const auto& step : job.steps) {
         const double T = step.temperature.value;
         const double crystals = T > c.loses ? c.crystalsFloor : c.crystalsAtStart;
-        film.deposit(fresh(job, step, crystals), T, crystals);
+        const auto laidOn = fresh(job, step, crystals);
+        step.way == Way::Brush ? film.depositVolume(laidOn, T, crystals) : film.deposit(laidOn, T, crystals);
         laid += film.volume() - before;
 
         Surroundings around;

@@ -94,15 +94,20 @@ double Film::thicknessOf(size_t i, double volume, double guess) const {
 }
 
 void Film::deposit(const std::vector<double>& add, double celsius, double crystals) {
+    std::vector<double> volume(add.size(), 0.0);
+    for (size_t i = 0; i < v_.size(); ++i)
+        if (add[i] > 0) volume[i] = volumeOf(i, h_[i] + add[i]) - s_[i] - v_[i];
+    depositVolume(volume, celsius, crystals);
+}
+
+void Film::depositVolume(const std::vector<double>& perArea, double celsius, double crystals) {
     for (size_t i = 0; i < v_.size(); ++i) {
-        if (add[i] <= 0) continue;
-        const double now = thicknessOf(i, s_[i] + v_[i]);
-        const double more = volumeOf(i, now + add[i]) - s_[i] - v_[i];
-        const double total = v_[i] + more;
-        T_[i] = (v_[i] * T_[i] + more * celsius) / total;
-        X_[i] = (v_[i] * X_[i] + more * crystals) / total;
+        if (perArea[i] <= 0) continue;
+        const double total = v_[i] + perArea[i];
+        T_[i] = (v_[i] * T_[i] + perArea[i] * celsius) / total;
+        X_[i] = (v_[i] * X_[i] + perArea[i] * crystals) / total;
         v_[i] = total;
-        h_[i] = now + add[i];
+        h_[i] = thicknessOf(i, s_[i] + v_[i]);
         lock_[i] = std::nan("");
     }
     coatStart_ = time_;
@@ -357,7 +362,9 @@ double Film::standOnPaper() {
         return sum;
     };
     size_t edge = foot_ > 0 ? foot_ - 1 : 0;
-    while (edge + 1 < n && -p_.normalZ[edge + 1] > 0.25 && gapAt(edge + 1) - b_[edge + 1] <= former_.footMost && costOf(edge + 1) <= pool_) ++edge;
+    const auto touches = [&](size_t i) { return gapAt(i) <= h_[i]; };
+    const auto filled = [&](size_t i) { return gapAt(i) - b_[i] <= former_.footMost && costOf(i) <= pool_; };
+    while (edge + 1 < n && -p_.normalZ[edge + 1] > 0.25 && (touches(edge + 1) || filled(edge + 1))) ++edge;
     const auto fill = [&](size_t i, double thickness) {
         const double target = std::max(0.0, volumeOf(i, thickness) - s_[i]);
         pool_ -= p_.area[i] * (target - v_[i]);  // hanging film thicker than the gap goes to the pool

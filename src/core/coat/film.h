@@ -49,6 +49,8 @@ public:
 
     /// Lays a fresh film of thickness `add[i]` m (one a cell) on what is there.
     void deposit(const std::vector<double>& add, double celsius, double crystals);
+    /// The same by volume per area of the former, m.
+    void depositVolume(const std::vector<double>& perArea, double celsius, double crystals);
     /// Lets time pass. @returns false when stopped.
     bool run(double seconds, const Surroundings& around, std::stop_token stop = {});
     /// Sets the piece down on paper, or lets what has since dripped there join the foot: chocolate fills the gap between
