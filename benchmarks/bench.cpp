@@ -1,1 +1,63 @@
-int main(){}
+// Speeds that matter to a person at the bench. Prints medians in milliseconds; nothing here is a test.
+#include <algorithm>
+#include <chrono>
+#include <cstdio>
+#include <functional>
+#include <vector>
+
+#include "core/coat/band.h"
+#include "core/plan/answers.h"
+#include "core/schedule/solver.h"
+#include "io/data.h"
+
+using namespace uovo;
+
+namespace {
+
+double median(int times, const std::function<void()>& what) {
+    std::vector<double> ms;
+    for (int i = 0; i < times; ++i) {
+        const auto t = std::chrono::steady_clock::now();
+        what();
+        ms.push_back(std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - t).count());
+    }
+    std::sort(ms.begin(), ms.end());
+    return ms[ms.size() / 2];
+}
+
+void row(const char* name, double ms, double allowed) { std::printf("%-58s %8.2f ms  (asked: %.0f)\n", name, ms, allowed); }
+
+}  // namespace
+
+int main() {
+    const auto& lib = io::library();
+    const Plan plan = io::demoPlan(20669L * 1440);
+    const auto job = *coatJob(plan.pieces[0], plan, lib, 200);
+    row("profile of 200 cells, two coats, with heat", median(21, [&] { (void)coat::coat(job); }), 15);
+    const auto coarse = *coatJob(plan.pieces[0], plan, lib, 36);
+    row("band: 16 runs on 36 cells, two threads", median(11, [&] { (void)coat::band(coarse, {4, 2.7, 1, 20}); }), 80);
+    AnswerOptions noDay;
+    noDay.day = false;
+    row("all answers of the demo plan from nothing, no day", median(11, [&] { Cache c; (void)answer(plan, lib, c, noDay); }), 150);
+    Cache cache;
+    (void)answer(plan, lib, cache);
+    double depth = 0.060;
+    row("edit a bowl, new answers, no day", median(21, [&] {
+            Plan edited = plan;
+            std::get<form::Balloon>(edited.pieces[0].former).dip = depth += 1e-4;
+            (void)answer(edited, lib, cache, noDay);
+        }), 100);
+    row("edit a count, new answers, no day", median(21, [&] {
+            Plan edited = plan;
+            edited.pieces[0].count = 10 + static_cast<int>(depth += 1) % 9;
+            (void)answer(edited, lib, cache, noDay);
+        }), 100);
+    const auto all = *answer(plan, lib, cache);
+    std::printf("day of %zu steps: first solution after %ld failures, %ld restarts\n", all.day->network.tasks.size(), all.day->layout.failures, all.day->layout.restarts);
+    row("day plan, first solution", median(5, [&] { (void)schedule::layOut(all.day->network); }), 400);
+    std::puts("\ncells   two coats, ms");
+    for (const int cells : {25, 50, 100, 200, 400, 800}) {
+        const auto j = *coatJob(plan.pieces[0], plan, lib, cells);
+        std::printf("%5d   %8.2f\n", cells, median(7, [&] { (void)coat::coat(j); }));
+    }
+}

@@ -26,8 +26,8 @@ namespace {
 /// Calls `place(character, x, width)` for each character and returns the whole width.
 template <class F>
 double layTabular(const QFontMetricsF& fm, const QString& text, const F& place) {
-    double figure = 0;
-    for (char c = '0'; c <= '9'; ++c) figure = std::max(figure, fm.horizontalAdvance(QLatin1Char(c)));
+    double figure = 0;  // Cabin's round zero is wider than the rest; it may reach a little into its neighbours' space
+    for (char c = '1'; c <= '9'; ++c) figure = std::max(figure, fm.horizontalAdvance(QLatin1Char(c)));
     double x = 0;
     for (const QChar c : text) {
         const double own = fm.horizontalAdvance(c), width = c.isDigit() ? figure : own;

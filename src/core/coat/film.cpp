@@ -12,7 +12,7 @@ namespace {
 constexpr double kGravity = 9.81;
 constexpr double kOverhang = -0.9;   // n·up below which a film hangs and drips
 constexpr double kDry = 1e-9;        // m: thinner than this is no film
-constexpr double kConverged = 1e-8;   // m; the mass is exact whatever is left
+constexpr double kConverged = 3e-8;   // m; the mass is exact whatever is left
 constexpr double kFilletSlope = 0.4; // of the wedge beside the foot: thickness lost per arc length
 constexpr double kLeastSlope = 0.3;  // of v(h) in a concave corner
 
@@ -212,8 +212,8 @@ bool Film::flow(double dt, const Surroundings& around) {
     }
     if (!converged) return false;
 
-    // Flux form: the fluxes and drips of the converged thickness move the mass; a cell never gives more than it has.
-    for (size_t f = 1; f <= n; ++f) flux_[f] = faceFlow(f, up).flux;
+    // Flux form: the fluxes and drips of the last iterate, which the converged thickness differs from by less than
+    // kConverged, move the mass; a cell never gives more than it has.
     if (foot_ > 0) flux_[foot_] = std::min(0.0, flux_[foot_]);
     const auto fromRim = [&](size_t i) { return i + 1 == foot_ ? 0.0 : std::max(0.0, -flux_[i + 1]); };
     for (size_t i = 0; i < n; ++i) {

@@ -280,7 +280,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         a->fillLevel = piece.filling ? levelOfVolume(*a->stage, piece.filling->each.value) : std::nan("");
         a->answers = pieceAnswers(piece, plan, lib, *a);
         if (options.ways && a->stage->wall.thinnest < piece.wantedWall.value) {
-            const std::string key = "ways" + format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) +
+            const std::string key = std::string(plan.units == UnitSystem::US ? "waysUS" : "ways") + format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) +
                                     std::to_string(piece.count) + piece.name + stageKey(piece, plan, options);
             auto ways = std::static_pointer_cast<const std::vector<WayOut>>(cache.find(key));
             if (!ways) {

@@ -124,7 +124,7 @@ struct AnswerOptions {
     bool day = true;    ///< lay the day out as well
     bool ways = true;   ///< compute ways out of weak answers
     bool bands = true;
-    int cells = 120;    ///< of a profile
+    int cells = 100;    ///< of a profile
 };
 
 /// Everything that follows from a plan. Pure: the same plan gives the same answers; only what changed is computed again.

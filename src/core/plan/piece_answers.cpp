@@ -246,7 +246,7 @@ private:
     }
     static Working::Input constant(const std::string& name, const material::Constant& c) {
         const std::string unit = c.unit == "1" ? "" : " " + c.unit;
-        return {name, fmt::format("{:.6g}{}", c.value, unit), c.low < c.high ? fmt::format("{:.4g}–{:.4g}", c.low, c.high) : "", c.source};
+        return {name, fmt::format("{:.6g}{}", c.value, unit), c.low < c.high ? fmt::format("{:.6g}–{:.6g}", c.low, c.high) : "", c.source};
     }
     Working::Input chocolateConstant(const char* name) const {
         const auto* chocolate = lib_.find(piece_.chocolate);

@@ -61,7 +61,7 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
             if (now.profile.arc[i] > now.profile.arc.back() - band)
                 missing += std::max(0.0, piece.wantedWall.value - now.coats.wall[i]) * now.profile.area[i];
         brush.stay = Measure(std::min(brush.stay.value, kBrushSets));
-        for (const double more : {1.5, 4.0, 10.0}) {  // what is brushed on runs down too: the least of these that is enough is kept
+        for (const double more : {2.0, 6.0}) {  // what is brushed on runs down too: the least of these that is enough is kept
             const double kg = std::max(0.002, std::ceil(missing * more * coating->densitySolid * 1000) / 1000);
             if (!ways.empty() && ways.back().changed.coats.back().way == coat::Way::Brush && ways.back().changed.coats.back().brushMass.value >= kg - 1e-9) continue;
             brush.brushMass = Measure(kg);

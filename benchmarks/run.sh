@@ -1,0 +1,26 @@
+#!/usr/bin/env bash
+# Speeds of the core, of the command line as a process, and of the window's start. Needs a finished ./check or ./start.
+set -euo pipefail
+cd "$(dirname "$0")/.."
+cmake --build build --target uovo-bench uovo-bench-window uovo-cli uovo >/dev/null
+build/uovo-bench
+demo=$(mktemp --suffix=.uovo)
+build/uovo-cli demo >"$demo"
+best() { # best of seven runs, seconds
+    local b=9 t s
+    for _ in 1 2 3 4 5 6 7; do
+        s=$(date +%s.%N)
+        "$@" >/dev/null
+        t=$(echo "$(date +%s.%N) - $s" | bc)
+        b=$(echo "if ($t < $b) $t else $b" | bc)
+    done
+    echo "$b"
+}
+echo
+echo "uovo-cli answers --no-day, as a process: $(best build/uovo-cli answers "$demo" --no-day) s (asked: 0.150)"
+echo "uovo-cli answers with the day:           $(best build/uovo-cli answers "$demo") s"
+xvfb-run -a -s "-screen 0 1280x800x24" build/uovo-bench-window
+echo "window painted after start (s, five starts, asked: 1):"
+for _ in 1 2 3 4 5; do xvfb-run -a -s "-screen 0 1280x800x24" build/uovo --demo --report-start; done | tr '\n' ' '
+echo
+rm -f "$demo"
