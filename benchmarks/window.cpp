@@ -37,8 +37,12 @@ int main(int argc, char** argv) {
         t.start();
         session.editPiece(QStringLiteral("edit"), [&](Piece& p) { std::get<form::Balloon>(p.former).dip = depth += 0.0005; });
         blocked.push_back(double(t.nsecsElapsed()) / 1e6);
-        answered();
+        while (session.isStale()) app.processEvents(QEventLoop::WaitForMoreEvents);
+        window.repaint();
         ms.push_back(double(t.nsecsElapsed()) / 1e6);
+        QElapsedTimer rest;  // a person's hand rests between edits
+        rest.start();
+        while (rest.elapsed() < 400) app.processEvents(QEventLoop::AllEvents, 20);
     }
     std::sort(ms.begin(), ms.end());
     std::sort(blocked.begin(), blocked.end());

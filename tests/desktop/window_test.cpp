@@ -39,7 +39,7 @@ struct Program {
 
     /// Waits until the answers on screen belong to the plan.
     void answered() {
-        REQUIRE(QTest::qWaitFor([this] { return !session.isStale() && (session.hasDay() || !session.answers()->problems.empty() || session.plan().pieces.empty()); }, 20000));
+        REQUIRE(QTest::qWaitFor([this] { return session.isComplete(); }, 20000));
         QTest::qWait(20);
     }
     double grams() const { return session.pieceAnswers(session.selected().toStdString())->stage->coats.mass; }

@@ -31,14 +31,15 @@ constexpr size_t kDraws = 16;
 
 }  // namespace
 
-std::vector<tl::expected<CoatsResult, Problem>> coatAll(const std::vector<CoatJob>& jobs, std::stop_token stop) {
+std::vector<tl::expected<CoatsResult, Problem>> coatAll(const std::vector<CoatJob>& jobs, std::stop_token stop, size_t threads) {
     std::vector<tl::expected<CoatsResult, Problem>> out(jobs.size());
     const auto part = [&](size_t first) {
-        for (size_t i = first; i < jobs.size(); i += 2) out[i] = coat(jobs[i], stop);
+        for (size_t i = first; i < jobs.size(); i += threads) out[i] = coat(jobs[i], stop);
     };
-    std::jthread other([&] { part(1); });
+    std::vector<std::jthread> others;
+    for (size_t k = 1; k < threads; ++k) others.emplace_back([&, k] { part(k); });
     part(0);
-    other.join();
+    others.clear();  // joins
     return out;
 }
 

@@ -123,6 +123,36 @@ std::string potKey(const Piece& p, const material::Coating& coating) {
     return key;
 }
 
+/// Ways out for every wall that is too thin. The answers already published are not touched: a copy takes their place.
+/// @returns false when stopped
+bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions& options, Cache& cache, std::stop_token stop, Answers& out) {
+    for (size_t i = 0; i < plan.pieces.size(); ++i) {
+        const Piece& piece = plan.pieces[i];
+        const auto& now = out.pieces[i];
+        if (!now->stage || now->answers.empty() || now->stage->wall.thinnest >= piece.wantedWall.value) continue;
+        const std::string key = std::string(plan.units == UnitSystem::US ? "waysUS" : "ways") +
+                                format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) + stageKey(piece, plan, options);
+        auto ways = std::static_pointer_cast<const std::vector<WayOut>>(cache.find(key));
+        if (!ways) {
+            ways = std::make_shared<const std::vector<WayOut>>(waysOut(piece, plan, lib, *now->stage, stop));
+            if (stop.stop_requested()) return false;
+            cache.keep(key, ways);
+        }
+        auto with = std::make_shared<PieceAnswers>(*now);
+        for (auto& answer : with->answers) {
+            if (answer.id != "wall") continue;
+            answer.ways = *ways;
+            for (auto& way : answer.ways) {  // the remembered piece may differ in what the wall does not depend on
+                Piece changed = piece;
+                changed.coats = way.changed.coats;
+                way.changed = changed;
+            }
+        }
+        out.pieces[i] = std::move(with);
+    }
+    return true;
+}
+
 std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library& lib, const Answers& answers, Cache& cache, std::stop_token stop) {
     auto day = std::make_shared<DayPlan>();
     day->network = dayNetwork(plan, lib, answers);
@@ -279,25 +309,6 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
                                                      : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, a->stage->shelfDiameter + gap);
         a->fillLevel = piece.filling ? levelOfVolume(*a->stage, piece.filling->each.value) : std::nan("");
         a->answers = pieceAnswers(piece, plan, lib, *a);
-        if (options.ways && a->stage->wall.thinnest < piece.wantedWall.value) {
-            const std::string key = std::string(plan.units == UnitSystem::US ? "waysUS" : "ways") + format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) +
-                                    std::to_string(piece.count) + piece.name + stageKey(piece, plan, options);
-            auto ways = std::static_pointer_cast<const std::vector<WayOut>>(cache.find(key));
-            if (!ways) {
-                ways = std::make_shared<const std::vector<WayOut>>(waysOut(piece, plan, lib, *a->stage, stop));
-                if (stop.stop_requested()) return std::nullopt;
-                cache.keep(key, ways);
-            }
-            for (auto& w : a->answers)
-                if (w.id == "wall") {
-                    w.ways = *ways;
-                    for (auto& way : w.ways) {  // the remembered piece may differ in what the wall does not depend on
-                        Piece changed = piece;
-                        changed.coats = way.changed.coats;
-                        way.changed = changed;
-                    }
-                }
-        }
         out.pieces.push_back(std::move(a));
     }
     out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
@@ -332,8 +343,10 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
     }
     const auto seconds = [&] { return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count(); };
     out.seconds = seconds();
+    if (early) early(out);
+    if (options.ways && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
+    out.seconds = seconds();
     if (options.day && complete && out.problems.empty()) {
-        if (early) early(out);
         out.day = layDay(plan, lib, out, cache, stop);
         if (stop.stop_requested()) return std::nullopt;
         out.seconds = seconds();

@@ -128,7 +128,7 @@ struct AnswerOptions {
 };
 
 /// Everything that follows from a plan. Pure: the same plan gives the same answers; only what changed is computed again.
-/// @param early called with all answers but the day, before the day is laid out; may be empty
+/// @param early called with the figures of every piece, before ways out and the day are looked for; may be empty
 /// @returns the answers, or nothing when stopped
 std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache, const AnswerOptions& options = {},
                               std::stop_token stop = {}, const std::function<void(const Answers&)>& early = {});

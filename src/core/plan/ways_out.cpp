@@ -79,7 +79,7 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
     std::vector<coat::CoatJob> jobs;
     const int cells = static_cast<int>(now.profile.size());
     for (const auto& w : ways) jobs.push_back(*coatJob(w.changed, plan, lib, cells));
-    const auto results = coat::coatAll(jobs, stop);
+    const auto results = coat::coatAll(jobs, stop, 1);  // the other core paints the answers already known
     std::vector<WayOut> out;
     const auto stays = [](const Piece& p) {
         double s = 0;

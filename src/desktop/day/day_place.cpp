@@ -164,7 +164,13 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     connect(&session_, &Session::planChanged, this, [this] { setEnabled(!session_.plan().pieces.empty()); });
 }
 
+void DayPlace::showEvent(QShowEvent* e) {
+    QWidget::showEvent(e);
+    refresh();
+}
+
 void DayPlace::refresh() {
+    if (!isVisible()) return;  // done again when it is shown
     const auto a = session_.answers();
     const bool day = a && a->day;
     if (!day) {
@@ -186,7 +192,8 @@ void DayPlace::refresh() {
     const bool bad = answer.tone == Tone::Impossible;
     headline_->setText(a->day->problem.empty() ? tr("Start by %1, ready at %2").arg(QString::fromStdString(answer.headline), QString::fromStdString(session_.plan().deadline.substr(11, 5)))
                                                : tr("No day fits"));
-    headline_->setStyleSheet(QStringLiteral("font-size: 27px; font-weight: 700; color: %1;").arg((bad ? theme().harm : theme().ink).name()));
+    const QString style = QStringLiteral("font-size: 27px; font-weight: 700; color: %1;").arg((bad ? theme().harm : theme().ink).name());
+    if (style != headline_->styleSheet()) headline_->setStyleSheet(style);
     sentence_->setText(QString::fromStdString(answer.sentence));
     if (a->day->problem.empty()) {
         order_.resize(a->day->layout.start.size());

@@ -25,6 +25,7 @@ signals:
 
 protected:
     void resizeEvent(QResizeEvent*) override;
+    void showEvent(QShowEvent*) override;
 
 private:
     void fitTimeline();

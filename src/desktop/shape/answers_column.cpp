@@ -101,14 +101,17 @@ void AnswersColumn::add(const Answer& a) {
     connect(v, &QAbstractButton::clicked, this, [this, v] { emit workingWanted(v->answer()); });
     list_->insertWidget(list_->count() - 1, v);
     views_.push_back(v);
-    for (const auto& way : a.ways) {
+    // While new ways are looked for the old ones stay, greyed, so that nothing jumps.
+    const bool looking = a.ways.empty() && a.tone == Tone::Weak && a.id == "wall" && !session_.isComplete();
+    if (a.id == "wall" && !looking) ways_ = a.ways;
+    for (const auto& way : looking ? ways_ : a.ways) {
         QStringList gains;
         gains << tr("→ %1").arg(qstring(format(way.thinnest, Dimension::Length, session_.units())));
         if (std::abs(way.mass) >= 0.0005) gains << (way.mass > 0 ? QStringLiteral("+") : QString()) + qstring(format(way.mass, Dimension::Mass, session_.units()));
         if (std::abs(way.seconds) >= 30) gains << (way.seconds > 0 ? QStringLiteral("+") : QString()) + qstring(format(way.seconds, Dimension::Duration, session_.units()));
         auto* b = new QPushButton(qstring(way.title) + QStringLiteral("\n") + gains.join(QStringLiteral(" · ")) + (way.enough ? QString() : tr("  not enough")));
         b->setObjectName(QStringLiteral("way"));
-        b->setStyleSheet(QStringLiteral("QPushButton { margin-left: 14px; font-size: 14px; }"));
+        b->setEnabled(!looking);
         b->setAccessibleDescription(tr("Applies this change; it can be undone."));
         connect(b, &QPushButton::clicked, this, [this, way] { emit wayTaken(way); });
         list_->insertWidget(list_->count() - 1, b);

@@ -45,6 +45,7 @@ private:
     QWidget* page_;
     QVBoxLayout* list_;
     std::vector<AnswerView*> views_;
+    std::vector<WayOut> ways_;  ///< last known ways out of a thin wall
 };
 
 }  // namespace uovo::desktop

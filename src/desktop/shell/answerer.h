@@ -23,7 +23,7 @@ public:
     bool busy() const { return pending_ > 0; }
 
 signals:
-    /// On the interface's thread: first without the day (`complete` false), then with it.
+    /// On the interface's thread: first without ways out and the day (`complete` false), then with them.
     void answered(std::shared_ptr<const uovo::Answers> answers, bool complete);
     void busyChanged();
 

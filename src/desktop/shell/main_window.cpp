@@ -264,7 +264,7 @@ void MainWindow::refreshHeader() {
         const QDateTime when = QDateTime::fromString(qstring(plan.deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm"));
         ready = tr("ready %1").arg(QLocale(QLocale::English).toString(when, QStringLiteral("dddd d MMMM, HH:mm")));
         const auto a = session_.answers();
-        if (session_.hasDay() && a && a->day && a->day->problem.empty()) {
+        if (session_.isComplete() && a && a->day && a->day->problem.empty()) {
             const bool late = session_.now() > a->day->begins();
             ready += tr(" · start by %1").arg(qstring(localTime(a->day->begins()).substr(11))) + (late ? tr(" (too late)") : QString());
         }
@@ -278,8 +278,9 @@ void MainWindow::refreshHeader() {
     redo_->setEnabled(doc.canRedo());
     redo_->setText(doc.canRedo() ? tr("Redo: %1").arg(doc.redoLabel()) : tr("Redo"));
     const Theme& c = theme();
-    centralWidget()->setStyleSheet(QStringLiteral("QFrame#header { border: 0; border-bottom: 1px solid %1; background: %2; } QFrame#rule { background: %1; } QStackedWidget { background: %2; }")
-                                       .arg(c.hairline.name(), c.paper.name()));
+    const QString style = QStringLiteral("QFrame#header { border: 0; border-bottom: 1px solid %1; background: %2; } QFrame#rule { background: %1; } QStackedWidget { background: %2; }")
+                              .arg(c.hairline.name(), c.paper.name());
+    if (style != centralWidget()->styleSheet()) centralWidget()->setStyleSheet(style);  // costly: it polishes every child
 }
 
 void MainWindow::say(const QString& sentence, bool harm) {

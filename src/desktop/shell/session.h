@@ -26,7 +26,8 @@ public:
     /// Last good answers; may belong to an older plan while `isStale`.
     std::shared_ptr<const Answers> answers() const { return answers_; }
     bool isStale() const { return stale_; }
-    bool hasDay() const { return !stale_ && complete_; }
+    /// Ways out and the day are there too.
+    bool isComplete() const { return !stale_ && complete_; }
 
     const QString& selected() const { return selected_; }
     void select(const QString& pieceId);

@@ -37,9 +37,14 @@ PieceStage::PieceStage(QWidget* parent) : QWidget(parent) {
     setAccessibleName(tr("The piece, cut open"));
     setAccessibleDescription(tr("Left and right choose a handle, up and down move it."));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
+    refine_.setSingleShot(true);
+    refine_.setInterval(160);
+    connect(&refine_, &QTimer::timeout, this, &PieceStage::refine);
 }
 
 void PieceStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units) {
+    const auto* before = stage();
+    const bool repaint = piece.chocolate != piece_.chocolate;
     piece_ = piece;
     if (answers && answers->stage)
         answers_ = std::move(answers);
@@ -47,8 +52,31 @@ void PieceStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers
         answers_.reset();  // another piece, and nothing to show of it
     units_ = units;
     if (chosen_ == Handle::None && !handles().empty()) chosen_ = handles().front();
+    if (repaint || stage() != before)
+        redraw();
+    else
+        update();
+}
+
+void PieceStage::redraw() {
     body_ = {};
+    ++generation_;
     update();
+}
+
+void PieceStage::refine() {
+    const CoatStage* s = stage();
+    if (!s || dragging_ != Handle::None) return;
+    const double ratio = devicePixelRatioF();
+    const CutEggView view{(QSizeF(size()) * ratio).toSize(), map() * QTransform::fromScale(ratio, ratio), chocolateColour(piece_.chocolate), theme().paper, true};
+    painter_ = std::jthread([this, view, generation = generation_, outside = s->chocolateOutside, curves = report::sectionCurves(s->profile, s->coats.wall, exaggeration_)] {
+        QImage image = paintCutEgg(curves, outside, view);
+        QMetaObject::invokeMethod(this, [this, image, generation] {
+            if (generation != generation_ || image.size() != (QSizeF(size()) * devicePixelRatioF()).toSize()) return;
+            body_ = image;
+            update();
+        });
+    });
 }
 
 void PieceStage::setStale(bool stale) {
@@ -59,8 +87,7 @@ void PieceStage::setStale(bool stale) {
 
 void PieceStage::setExaggeration(double times) {
     exaggeration_ = times;
-    body_ = {};
-    update();
+    redraw();
 }
 
 std::vector<PieceStage::Handle> PieceStage::handles() const {
@@ -316,13 +343,11 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     p.restore();
 
     paintGhost(p, m);
-    const bool fine = dragging_ == Handle::None && !stale_;
     const double ratio = p.device()->devicePixelRatioF();
-    if (body_.isNull() || (fine && !bodyFine_)) {
-        QTransform scaled = m * QTransform::fromScale(ratio, ratio);
-        body_ = paintCutEgg(curves, s->chocolateOutside, {(QSizeF(size()) * ratio).toSize(), scaled, chocolateColour(piece_.chocolate), theme().paper, fine});
-        if (!fine) body_ = body_.scaled((QSizeF(size()) * ratio).toSize());
-        bodyFine_ = fine;
+    if (body_.isNull()) {  // a plain picture at once, the fine one from another thread when the hand rests
+        const QTransform scaled = m * QTransform::fromScale(ratio, ratio);
+        body_ = paintCutEgg(curves, s->chocolateOutside, {(QSizeF(size()) * ratio).toSize(), scaled, chocolateColour(piece_.chocolate), theme().paper, !interactive});
+        if (interactive) refine_.start();
     }
     p.drawImage(rect(), body_);
     // the balloon goes on above the paper's edge
@@ -416,7 +441,10 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
 }
 
 void PieceStage::paintEvent(QPaintEvent*) {
-    if (!body_.isNull() && body_.size() != (QSizeF(size()) * devicePixelRatioF()).toSize()) body_ = {};
+    if (!body_.isNull() && body_.size() != (QSizeF(size()) * devicePixelRatioF()).toSize()) {
+        body_ = {};
+        ++generation_;
+    }
     QPainter p(this);
     paintScene(p, true);
 }
@@ -472,7 +500,7 @@ void PieceStage::mouseReleaseEvent(QMouseEvent* e) {
     const Handle h = dragging_;
     const double value = valueAt(h, e->position() + grab_);
     dragging_ = Handle::None;
-    body_ = {};
+    redraw();
     emit handleMoved(h, value, true);
     update();
 }
@@ -509,8 +537,7 @@ void PieceStage::leaveEvent(QEvent*) {
 
 void PieceStage::changeEvent(QEvent* e) {
     if (e->type() == QEvent::PaletteChange || e->type() == QEvent::StyleChange) {
-        body_ = {};
-        update();
+        redraw();
     }
     QWidget::changeEvent(e);
 }

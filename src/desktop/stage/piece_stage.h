@@ -1,8 +1,10 @@
 // The stage: one piece cut open like an egg, with its wall in scale and handles on the drawing.
 #pragma once
 #include <QImage>
+#include <QTimer>
 #include <QWidget>
 #include <memory>
+#include <thread>
 
 #include "core/plan/answers.h"
 #include "report/section.h"
@@ -55,6 +57,8 @@ private:
     };
     const CoatStage* stage() const { return answers_ ? answers_->stage.get() : nullptr; }
     QTransform map() const;
+    void redraw();
+    void refine();
     void paintScene(QPainter& p, bool interactive);
     void paintGhost(QPainter& p, const QTransform& m);
     void paintDimensions(QPainter& p, const QTransform& m);
@@ -74,7 +78,9 @@ private:
     QTransform dragMap_;
     QPointF cursor_{-1, -1};
     QImage body_;
-    bool bodyFine_ = false;
+    int generation_ = 0;    ///< counts redraws, so that a fine picture of an older state is not shown
+    QTimer refine_;
+    std::jthread painter_;  ///< paints the fine picture; joined before the members it needs are gone
     std::vector<Label> labels_;
 };
 

@@ -17,7 +17,7 @@ float pane(float x, float low, float high) {
         t = std::clamp(t, 0.f, 1.f);
         return t * t * (3 - 2 * t);
     };
-    return step((x - low) / 0.16f + 1) * step((high - x) / 0.16f + 1);
+    return step((x - low) / 0.10f + 1) * step((high - x) / 0.10f + 1);
 }
 
 float power(float x, int n) {
@@ -30,12 +30,23 @@ float power(float x, int n) {
 }  // namespace
 
 Raster::Raster(int width, int height)
-    : image_(std::max(1, width), std::max(1, height), QImage::Format_ARGB32_Premultiplied),
-      depth_(static_cast<size_t>(image_.width()) * static_cast<size_t>(image_.height()), std::numeric_limits<float>::infinity()) {
-    image_.fill(Qt::transparent);
+    : width_(std::max(1, width)),
+      height_(std::max(1, height)),
+      pixels_(static_cast<size_t>(width_) * static_cast<size_t>(height_), {std::numeric_limits<float>::infinity(), {}, -1}) {}
+
+void Raster::setSurface(const Surface& surface) { surfaces_.push_back(surface); }
+
+QImage Raster::shaded() const {
+    QImage image(width_, height_, QImage::Format_ARGB32_Premultiplied);
+    for (int y = 0; y < height_; ++y) {
+        auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
+        const Pixel* from = pixels_.data() + static_cast<size_t>(y) * static_cast<size_t>(width_);
+        for (int x = 0; x < width_; ++x) line[x] = from[x].surface < 0 ? 0 : shade(from[x].normal, surfaces_[static_cast<size_t>(from[x].surface)]);
+    }
+    return image;
 }
 
-QRgb Raster::shade(const QVector3D& normal, const Surface& s) const {
+QRgb Raster::shade(const QVector3D& normal, const Surface& s) {
     QVector3D n = normal.normalized();
     if (QVector3D::dotProduct(n, kEye) < 0) n = -n;
     const float key = std::max(0.f, QVector3D::dotProduct(n, kKey)), fill = std::max(0.f, QVector3D::dotProduct(n, kFill));
@@ -48,8 +59,7 @@ QRgb Raster::shade(const QVector3D& normal, const Surface& s) const {
     const float sheen = s.gloss * (0.62f * power(keyGlint, 48) + 0.16f * power(keyGlint, 8) + 0.10f * power(fillGlint, 16) + 0.14f * fresnel) * (1 - 0.6f * s.shade);
     // The window itself, mirrored in the glaze: a tall soft rectangle at the upper left.
     const QVector3D mirror = 2 * QVector3D::dotProduct(n, kEye) * n - kEye;
-    const float across = std::atan2(mirror.x(), mirror.z()), above = std::asin(std::clamp(mirror.y(), -1.f, 1.f));
-    const float window = s.gloss * 0.30f * pane(across, -1.35f, -0.85f) * pane(above, -0.25f, 0.75f) * (1 - s.shade);
+    const float window = s.gloss * 0.30f * pane(mirror.x(), -0.84f, -0.60f) * pane(mirror.y(), -0.24f, 0.62f) * (1 - s.shade);
     const auto channel = [&](int base, int veil, float light) {
         const float lit = std::clamp(static_cast<float>(base) * diffuse + 255 * (sheen + window) * light, 0.f, 255.f);
         return static_cast<int>(std::lround(lit + (static_cast<float>(veil) - lit) * s.veiled));
@@ -57,27 +67,26 @@ QRgb Raster::shade(const QVector3D& normal, const Surface& s) const {
     return qRgb(channel(s.base.red(), s.veil.red(), 1.0f), channel(s.base.green(), s.veil.green(), 0.93f), channel(s.base.blue(), s.veil.blue(), 0.84f));
 }
 
-void Raster::triangle(const Corner& a, const Corner& b, const Corner& c, const Surface& surface) {
-    const auto cross = [](const QVector3D& p, const QVector3D& q, const QVector3D& r) { return (q.x() - p.x()) * (r.y() - p.y()) - (q.y() - p.y()) * (r.x() - p.x()); };
-    const float area = cross(a.at, b.at, c.at);
+void Raster::triangle(const Corner& a, const Corner& b, const Corner& c) {
+    const auto cross = [](const QVector3D& p, const QVector3D& q, float x, float y) { return (q.x() - p.x()) * (y - p.y()) - (q.y() - p.y()) * (x - p.x()); };
+    const float area = cross(a.at, b.at, c.at.x(), c.at.y());
     if (std::abs(area) < 1e-6f) return;
-    const int width = image_.width(), height = image_.height();
     const int x0 = std::max(0, static_cast<int>(std::floor(std::min({a.at.x(), b.at.x(), c.at.x()}))));
-    const int x1 = std::min(width - 1, static_cast<int>(std::ceil(std::max({a.at.x(), b.at.x(), c.at.x()}))));
+    const int x1 = std::min(width_ - 1, static_cast<int>(std::ceil(std::max({a.at.x(), b.at.x(), c.at.x()}))));
     const int y0 = std::max(0, static_cast<int>(std::floor(std::min({a.at.y(), b.at.y(), c.at.y()}))));
-    const int y1 = std::min(height - 1, static_cast<int>(std::ceil(std::max({a.at.y(), b.at.y(), c.at.y()}))));
+    const int y1 = std::min(height_ - 1, static_cast<int>(std::ceil(std::max({a.at.y(), b.at.y(), c.at.y()}))));
     const float inverse = 1 / area;
+    const int surface = static_cast<int>(surfaces_.size()) - 1;
     for (int y = y0; y <= y1; ++y) {
-        auto* line = reinterpret_cast<QRgb*>(image_.scanLine(y));
-        float* depth = depth_.data() + static_cast<size_t>(y) * static_cast<size_t>(width);
+        Pixel* line = pixels_.data() + static_cast<size_t>(y) * static_cast<size_t>(width_);
+        const float py = static_cast<float>(y) + 0.5f;
         for (int x = x0; x <= x1; ++x) {
-            const QVector3D p(static_cast<float>(x) + 0.5f, static_cast<float>(y) + 0.5f, 0);
-            const float wa = cross(p, b.at, c.at) * inverse, wb = cross(a.at, p, c.at) * inverse, wc = 1 - wa - wb;
+            const float px = static_cast<float>(x) + 0.5f;
+            const float wa = cross(b.at, c.at, px, py) * inverse, wb = cross(c.at, a.at, px, py) * inverse, wc = 1 - wa - wb;
             if (wa < -1e-4f || wb < -1e-4f || wc < -1e-4f) continue;
             const float z = wa * a.at.z() + wb * b.at.z() + wc * c.at.z();
-            if (z >= depth[x]) continue;
-            depth[x] = z;
-            line[x] = shade(a.normal * wa + b.normal * wb + c.normal * wc, surface);
+            if (z >= line[x].depth) continue;
+            line[x] = {z, a.normal * wa + b.normal * wb + c.normal * wc, surface};
         }
     }
 }

@@ -21,17 +21,26 @@ struct Surface {
     float veiled = 0.0f;
 };
 
+/// Collects triangles into a depth buffer first and shades each pixel once at the end.
 class Raster {
 public:
     Raster(int width, int height);
-    void triangle(const Corner& a, const Corner& b, const Corner& c, const Surface& surface);
-    const QImage& image() const { return image_; }
+    /// Later triangles belong to this surface.
+    void setSurface(const Surface& surface);
+    void triangle(const Corner& a, const Corner& b, const Corner& c);
+    QImage shaded() const;
 
 private:
-    QRgb shade(const QVector3D& normal, const Surface& surface) const;
+    struct Pixel {
+        float depth;
+        QVector3D normal;
+        int surface;  ///< -1: nothing there
+    };
+    static QRgb shade(const QVector3D& normal, const Surface& surface);
 
-    QImage image_;
-    std::vector<float> depth_;
+    int width_, height_;
+    std::vector<Pixel> pixels_;
+    std::vector<Surface> surfaces_;
 };
 
 }  // namespace uovo::desktop

@@ -116,6 +116,7 @@ QPushButton[flat="true"] { background: transparent; border: 1px solid transparen
 QPushButton[flat="true"]:hover { background: @hairline; }
 QPushButton[flat="true"]:focus { border: 2px solid @yolk; padding: 3px 7px; }
 QPushButton[main="true"] { background: @ink; color: @paper; border: 0; font-weight: 600; padding: 8px 16px; }
+QPushButton#way { margin-left: 14px; font-size: 14px; }
 QMenu { background: @card; border: 1px solid @hairline; border-radius: 8px; padding: 6px; }
 QMenu::item { padding: 6px 28px 6px 14px; border-radius: 6px; }
 QMenu::item:selected { background: @hairline; }
