@@ -3,67 +3,15 @@
 #include <QFile>
 #include <QMouseEvent>
 #include <QProcess>
-#include <QScreen>
-#include <QTemporaryDir>
 #include <QTest>
 #include <catch2/catch.hpp>
 
-#include "desktop/shell/main_window.h"
 #include "desktop/theme/theme.h"
-#include "io/data.h"
+#include "program.h"
 #include "report/bench_card.h"
 #include "report/fonts.h"
 
-using namespace uovo;
-using namespace uovo::desktop;
-
 namespace {
-
-constexpr long kNow = 20669L * 1440 + 8 * 60;  // a morning in August 2026
-
-/// The program with the demo plan open, as a person sees it.
-struct Program {
-    QTemporaryDir folder;
-    Session session{io::library(), folder.path(), [] { return kNow; }};
-    MainWindow window{session};
-
-    Program() {
-        session.document().setPlan(io::demoPlan(kNow), {});
-        window.resize(1280, 800);
-        window.show();
-        REQUIRE(QTest::qWaitForWindowExposed(&window));
-        QApplication::setActiveWindow(&window);  // there is no window manager to do it
-        answered();
-    }
-    ~Program() { session.document().setPlan(Plan{}, {}); }
-
-    /// Waits until the answers on screen belong to the plan.
-    void answered() {
-        REQUIRE(QTest::qWaitFor([this] { return session.isComplete(); }, 20000));
-        QTest::qWait(20);
-    }
-    double grams() const { return session.pieceAnswers(session.selected().toStdString())->stage->coats.mass; }
-    const Piece& piece() const { return *session.piece(); }
-
-    void type(FigureField* field, const QString& words) {
-        REQUIRE(field);
-        field->edit()->setFocus();
-        field->edit()->selectAll();
-        QTest::keyClicks(field->edit(), words);
-        QTest::keyClick(field->edit(), Qt::Key_Return);
-    }
-    /// Presses a handle, moves it, lets go.
-    void drag(PieceStage::Handle handle, QPoint by) {
-        auto* stage = window.shape()->stage();
-        const QPoint from = stage->handleAt(handle).toPoint();
-        QTest::mousePress(stage, Qt::LeftButton, {}, from);
-        for (int i = 1; i <= 5; ++i) {
-            QMouseEvent move(QEvent::MouseMove, QPointF(from + by * i / 5), stage->mapToGlobal(QPointF(from + by * i / 5)), Qt::NoButton, Qt::LeftButton, {});
-            QApplication::sendEvent(stage, &move);
-        }
-        QTest::mouseRelease(stage, Qt::LeftButton, {}, from + by);
-    }
-};
 
 double dip(const Piece& p) { return std::get<form::Balloon>(p.former).dip.value; }
 

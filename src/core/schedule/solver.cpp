@@ -6,6 +6,7 @@
 #include <gecode/minimodel.hh>
 #include <gecode/search.hh>
 #include <memory>
+#include <random>
 
 namespace uovo::schedule {
 namespace {
@@ -64,8 +65,11 @@ public:
             for (const int i : net.order) chains << mirrored[i];
             branch(*this, chains, INT_VAR_NONE(), INT_VAL_MIN());
         } else {
-            Rnd random(seed);
-            branch(*this, mirrored, tiebreak(INT_VAR_MIN_MIN(), INT_VAR_RND(random)), INT_VAL_MIN());
+            // Ties are broken by the order in the array: shuffled by hand, since Gecode's own INT_VAR_RND leaks its generator.
+            std::mt19937 random(seed);
+            IntVarArgs shuffled(mirrored);
+            for (int i = shuffled.size() - 1; i > 0; --i) std::swap(shuffled[i], shuffled[static_cast<int>(random() % static_cast<unsigned>(i + 1))]);
+            branch(*this, shuffled, INT_VAR_MIN_MIN(), INT_VAL_MIN());
         }
     }
     Day(Day& other) : Space(other) { mirrored.update(*this, other.mirrored); }
