@@ -5,7 +5,9 @@ cd "$(dirname "$0")/.."
 . scripts/packages.sh
 uovo_need_packages "$UOVO_BUILD clang libclang-rt-14-dev"
 cmake --preset fuzz >/dev/null
-cmake --build build/fuzz --target fuzz-plan fuzz-quantity | tail -n 1
+log=$(mktemp)
+cmake --build build/fuzz --target fuzz-plan fuzz-quantity >"$log" 2>&1 || { tail -n 30 "$log" >&2; echo "The fuzzers did not build." >&2; exit 1; }
+rm -f "$log"
 mkdir -p build/fuzz/plan build/fuzz/quantity
 cp data/demo/*.uovo build/fuzz/plan/
 printf 'A5 1/2 in' >build/fuzz/quantity/a; printf 'D114 \302\260F' >build/fuzz/quantity/b; printf 'E1 h 15' >build/fuzz/quantity/c

@@ -5,6 +5,9 @@
 
 namespace uovo {
 
+/// The same words with each number bound to its unit, so that no line ends between them.
+QString bound(const std::string& words);
+
 inline QString qstring(const std::string& s) { return QString::fromStdString(s); }
 
 }  // namespace uovo

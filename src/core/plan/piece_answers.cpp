@@ -245,8 +245,9 @@ private:
         return s;
     }
     static Working::Input constant(const std::string& name, const material::Constant& c) {
-        const std::string unit = c.unit == "1" ? "" : " " + c.unit;
-        return {name, fmt::format("{:.6g}{}", c.value, unit), c.low < c.high ? fmt::format("{:.6g}–{:.6g}", c.low, c.high) : "", c.source};
+        const double scale = c.unit == "m" ? 1e3 : 1;  // lengths of this size are spoken in millimetres
+        const std::string unit = c.unit == "1" ? "" : c.unit == "m" ? " mm" : c.unit == "1/s" ? " per s" : " " + c.unit;
+        return {name, fmt::format("{:.6g}{}", c.value * scale, unit), c.low < c.high ? fmt::format("{:.6g}–{:.6g}", c.low * scale, c.high * scale) : "", c.source};
     }
     Working::Input chocolateConstant(const char* name) const {
         const auto* chocolate = lib_.find(piece_.chocolate);

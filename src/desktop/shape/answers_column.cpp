@@ -46,7 +46,7 @@ AnswerView::AnswerView(const Answer& answer, UnitSystem units, QWidget* parent) 
     setSizePolicy(policy);
 }
 
-int AnswerView::heightForWidth(int width) const { return static_cast<int>(34 + sentence(qstring(answer_.sentence), width - kLeft - 10, nullptr, {}) + 10); }
+int AnswerView::heightForWidth(int width) const { return static_cast<int>(34 + sentence(bound(answer_.sentence), width - kLeft - 10, nullptr, {}) + 10); }
 QSize AnswerView::sizeHint() const { return {kWidth - 20, heightForWidth(kWidth - 20)}; }
 
 void AnswerView::paintEvent(QPaintEvent*) {
@@ -68,7 +68,7 @@ void AnswerView::paintEvent(QPaintEvent*) {
     p.setPen(answer_.tone == Tone::Good ? theme().good : theme().ink);
     p.drawText(QPointF(x, 25), QFontMetricsF(p.font()).elidedText(qstring(answer_.after), Qt::ElideRight, width() - x - 6));
     p.setPen(theme().quiet);
-    sentence(qstring(answer_.sentence), width() - kLeft - 10, &p, QPointF(kLeft, 33));
+    sentence(bound(answer_.sentence), width() - kLeft - 10, &p, QPointF(kLeft, 33));
 }
 
 AnswersColumn::AnswersColumn(Session& session, QWidget* parent) : QWidget(parent), session_(session) {

@@ -7,7 +7,7 @@
 #include <QVBoxLayout>
 
 #include "desktop/shape/recipe_line.h"
-#include "desktop/theme/theme.h"
+#include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
 
 namespace uovo::desktop {
@@ -200,7 +200,7 @@ CoatCards::CoatCards(Session& session, QWidget* parent) : QWidget(parent), sessi
     row_ = new QHBoxLayout(inside);
     row_->setContentsMargins(0, 0, 0, 4);
     row_->setSpacing(kCardGap);
-    more_ = new QPushButton(glyphIcon(Glyph::Plus), tr("coat"));
+    more_ = new GlyphButton(Glyph::Plus, tr("coat"));
     more_->setObjectName(QStringLiteral("addCoat"));
     more_->setAccessibleName(tr("Add a coat"));
     more_->setToolTip(tr("Add a coat like the last one (Ctrl+K)"));

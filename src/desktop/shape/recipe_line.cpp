@@ -4,7 +4,7 @@
 #include <QPushButton>
 #include <QWheelEvent>
 
-#include "desktop/theme/theme.h"
+#include "desktop/theme/glyph_button.h"
 
 namespace uovo::desktop {
 namespace {
@@ -198,7 +198,7 @@ void RecipeLine::build() {
         });
         flow_->addWidget(name);
     } else {
-        auto* more = new QPushButton(glyphIcon(Glyph::Plus, 16), tr("filling"));
+        auto* more = new GlyphButton(Glyph::Plus, tr("filling"), 16);
         more->setProperty("flat", true);
         connect(more, &QPushButton::clicked, this, [this] {
             session_.editPiece(tr("Add a filling"), [](Piece& p) {

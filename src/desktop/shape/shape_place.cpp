@@ -33,7 +33,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     scaleLabel_->setProperty("small", true);
     scale_->setRange(2, 12);  // halves
     scale_->setValue(2);
-    scale_->setFixedWidth(130);
+    scale_->setFixedSize(130, 24);
     scale_->setAccessibleName(tr("How much thicker than it is the wall is drawn"));
     scaleRow->addWidget(scaleLabel_);
     scaleRow->addWidget(scale_);

@@ -4,7 +4,7 @@
 #include <QPainter>
 #include <QPushButton>
 
-#include "desktop/theme/theme.h"
+#include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
 #include "report/section.h"
 
@@ -91,7 +91,7 @@ ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), ses
     tiles_->addStretch(1);
     scroll->setWidget(inside);
     box->addWidget(scroll, 1);
-    auto* more = new QPushButton(glyphIcon(Glyph::Plus), tr("Another piece"));
+    auto* more = new GlyphButton(Glyph::Plus, tr("Another piece"));
     more->setObjectName(QStringLiteral("anotherPiece"));
     more->setProperty("flat", true);
     auto* menu = new QMenu(more);

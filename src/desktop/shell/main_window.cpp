@@ -20,7 +20,7 @@
 #include <QTimer>
 #include <QVBoxLayout>
 
-#include "desktop/theme/theme.h"
+#include "desktop/theme/glyph_button.h"
 #include "io/data.h"
 #include "report/bench_card.h"
 #include "report/fonts.h"
@@ -210,8 +210,7 @@ void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
     auto* row = new QHBoxLayout(header);
     row->setContentsMargins(14, 0, 14, 0);
     row->setSpacing(4);
-    const auto flat = [&](const QString& name) {
-        auto* b = new QPushButton;
+    const auto flat = [&](const QString& name, QPushButton* b = new QPushButton) {
         b->setProperty("flat", true);
         b->setAccessibleName(name);
         b->setToolTip(name);
@@ -221,7 +220,6 @@ void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
     title_ = flat(tr("The plan: open, save, print"));
     title_->setMenu(menu_);
     title_->setObjectName(QStringLiteral("planMenu"));
-    title_->setStyleSheet(QStringLiteral("QPushButton { font-size: 20px; font-weight: 700; } QPushButton::menu-indicator { width: 0; }"));
     ready_ = flat(tr("When it must be ready"));
     connect(ready_, &QPushButton::clicked, this, &MainWindow::showDeadline);
     kitchen_ = flat(tr("Kitchen: room, fridge, freezer, shelf"));
@@ -232,14 +230,12 @@ void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
         session_.document().edit(tr("Switch units"), [](Plan& p) { p.units = p.units == UnitSystem::Metric ? UnitSystem::US : UnitSystem::Metric; });
     });
     const auto tool = [&](QAction* action, Glyph glyph, const QString& name) {
-        auto* b = flat(name);
-        b->setIcon(glyphIcon(glyph));
+        auto* b = flat(name, new GlyphButton(glyph));
         b->setEnabled(false);
         connect(b, &QPushButton::clicked, action, &QAction::trigger);
-        connect(action, &QAction::changed, b, [b, action, glyph] {
+        connect(action, &QAction::changed, b, [b, action] {
             b->setEnabled(action->isEnabled());
             b->setToolTip(action->text());
-            b->setIcon(glyphIcon(glyph));
         });
         return b;
     };
@@ -548,6 +544,11 @@ void MainWindow::closeEvent(QCloseEvent* e) {
     if (!mayLeave()) return e->ignore();
     settings_.setValue(QStringLiteral("window"), saveGeometry());
     e->accept();
+}
+
+void MainWindow::showEvent(QShowEvent* e) {
+    QMainWindow::showEvent(e);
+    if (!focusWidget()) shape_->stage()->setFocus();
 }
 
 void MainWindow::resizeEvent(QResizeEvent* e) {

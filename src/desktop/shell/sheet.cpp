@@ -6,7 +6,7 @@
 #include <QPainter>
 #include <QPushButton>
 
-#include "desktop/theme/theme.h"
+#include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
 #include "report/text.h"
 
@@ -32,7 +32,7 @@ Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new 
     title_->setFont(report::font(21, QFont::DemiBold));
     title_->setWordWrap(true);
     title_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600;"));
-    auto* close = new QPushButton(glyphIcon(Glyph::Close), QString());
+    auto* close = new GlyphButton(Glyph::Close);
     close->setProperty("flat", true);
     close->setAccessibleName(tr("Close"));
     close->setToolTip(tr("Close (Esc)"));
@@ -97,7 +97,7 @@ QWidget* workingPage(const Working& w) {
     result->setStyleSheet(QStringLiteral("font-size: 19px; font-weight: 600;"));
     box->addWidget(result);
     heading(QObject::tr("How it is computed"));
-    box->addWidget(wrapped(qstring(w.formula)));
+    box->addWidget(wrapped(qstring(w.formula).replace(QStringLiteral(";  "), QStringLiteral("\n")).replace(QStringLiteral(",  "), QStringLiteral("\n")).replace(QStringLiteral(" = "), QStringLiteral("\u00A0=\u00A0"))));
     if (!w.inputs.empty()) heading(QObject::tr("What was put in"));
     for (const auto& in : w.inputs) {
         auto* row = new QHBoxLayout;

@@ -115,6 +115,8 @@ QPushButton:disabled { color: @quiet; }
 QPushButton[flat="true"] { background: transparent; border: 1px solid transparent; padding: 4px 8px; }
 QPushButton[flat="true"]:hover { background: @hairline; }
 QPushButton[flat="true"]:focus { border: 2px solid @yolk; padding: 3px 7px; }
+QPushButton#planMenu { font-size: 20px; font-weight: 700; padding: 4px 9px; }
+QPushButton#planMenu:focus { border: 2px solid @yolk; padding: 3px 8px; }
 QPushButton[main="true"] { background: @ink; color: @paper; border: 0; font-weight: 600; padding: 8px 16px; }
 QPushButton#way { margin-left: 14px; font-size: 14px; }
 QMenu { background: @card; border: 1px solid @hairline; border-radius: 8px; padding: 6px; }
