@@ -39,7 +39,9 @@ tl::expected<form::Meridian, Problem> meridianOf(const json& given) {
     auto piece = pieceOf(given);
     if (!piece) return tl::unexpected(piece.error());
     if (given.value("whole", false)) return form::wholeMeridian(std::get<form::Balloon>(piece->former));
-    return std::visit([](const auto& f) { return form::meridian(f); }, piece->former);
+    if (const auto* b = std::get_if<form::Balloon>(&piece->former)) return form::meridian(*b);
+    if (const auto* c = std::get_if<form::Cup>(&piece->former)) return form::meridian(*c);
+    return tl::unexpected(Problem{"This case needs a balloon or a cup."});
 }
 
 /// Answers of one piece with the rest of the plan as it comes.

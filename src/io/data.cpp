@@ -3,6 +3,7 @@
 #include <cstdio>
 #include <cstdlib>
 
+#include "core/form/rock.h"
 #include "io/embedded_data.h"
 
 namespace uovo::io {
@@ -29,6 +30,7 @@ Plan demoPlan(long today) {
                 std::fprintf(stderr, "%s\n", plan.error().sentence.c_str());
                 std::abort();
             }
+            plan->meshes["meteorite"] = std::make_shared<const form::Mesh>(form::rock(0.046, 5, 3));
             plan->deadline = localTime(today / 1440 * 1440 + 21 * 60 + 30);
             return *plan;
         }

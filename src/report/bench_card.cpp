@@ -199,6 +199,37 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
             }
 }
 
+/// A part or compound: its figures, its parts with their grams, its joints.
+void paintPart(Page& page, const Plan& plan, const Piece& piece, const PieceAnswers& a) {
+    const auto u = plan.units;
+    const auto& s = *a.part;
+    page.y += 2;
+    page.line(kMargin, qstring(piece.name), 9, QFont::Bold);
+    page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4, QFont::Medium);
+    page.y += 12;
+    page.paragraph(kMargin, page.width(), qstring(a.coating.name) + (a.coating.tempered ? QStringLiteral(", tempered. ") : QStringLiteral(". ")) + qstring(form::family(piece.part()->family)->name) + QStringLiteral("."), 4.2);
+    page.y += 3;
+    for (const auto& item : s.assembly.items) {
+        page.need(9);
+        page.rule();
+        page.y += 2;
+        const size_t k = static_cast<size_t>(&item - s.assembly.items.data());
+        page.line(kMargin, qstring(item.name), 5.4, QFont::DemiBold);
+        page.right(kMargin + page.width(), item.edible ? qstring(format(s.items[k], Dimension::Mass, u)) : QStringLiteral("not eaten"), 5.4, QFont::Bold);
+        page.y += 7;
+        QStringList figures;
+        if (const auto* f = form::family(item.part.family))
+            for (const auto& field : f->fields)
+                if (const double v = form::figure(item.part, field.key); v > 0) figures << qstring(field.name).toLower() + QStringLiteral(" ") + qstring(format(v, field.dimension, u));
+        if (!figures.isEmpty()) page.paragraph(kMargin, page.width(), figures.join(QStringLiteral(", ")) + QStringLiteral("."), 4, kQuiet);
+        page.y += 1;
+    }
+    page.rule();
+    page.y += 3;
+    for (const auto& answer : a.answers)
+        page.paragraph(kMargin, page.width(), qstring(answer.headline + " " + answer.after + ". " + answer.sentence), 4.2, answer.tone == Tone::Weak || answer.tone == Tone::Impossible ? kHarm : kInk);
+}
+
 std::vector<size_t> byStart(const DayPlan& day) {
     std::vector<size_t> order(day.layout.start.size());
     std::iota(order.begin(), order.end(), 0);
@@ -226,11 +257,11 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
     };
     bool first = true;
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
-        if (!answers.pieces[i]->stage) continue;
+        if (!answers.pieces[i]->stage && !answers.pieces[i]->part) continue;
         if (!first) page.next();
         first = false;
         head();
-        paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i]);
+        answers.pieces[i]->part ? paintPart(page, plan, plan.pieces[i], *answers.pieces[i]) : paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i]);
     }
     if (!first) page.next();
     head();

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <numbers>
 
+#include <fmt/format.h>
 
 #include "core/plan/answers.h"
 #include "core/schedule/solver.h"
@@ -13,10 +14,12 @@ namespace {
 
 constexpr int kBandCells = 36;
 constexpr size_t kKept = 64;
+constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and swirled: judgement, a quarter to a half
 constexpr double kFootRoom = 0.015;  // m of stand, ring or hook added to a piece's height while it sets
 
 tl::expected<form::Meridian, Problem> meridianOf(const Piece& piece) {
-    return std::visit([](const auto& f) { return form::meridian(f); }, piece.former);
+    if (const auto* b = std::get_if<form::Balloon>(&piece.former)) return form::meridian(*b);
+    return form::meridian(std::get<form::Cup>(piece.former));
 }
 
 /// What the coat stage depends on, and nothing else: the name, count or filling may change without computing it again.
@@ -37,6 +40,26 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     p.survives = 1;
     essence.pieces = {p};
     return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) + writePlan(essence);
+}
+
+/// What a part depends on: its figures, the chocolate and the fridge.
+std::string partKey(const Piece& piece, const Plan& plan) {
+    Plan essence;
+    essence.kitchen.room = plan.kitchen.room;
+    essence.kitchen.fridge = plan.kitchen.fridge;
+    essence.kitchen.fan = plan.kitchen.fan;
+    if (const auto own = plan.own.find(piece.chocolate); own != plan.own.end()) essence.own[own->first] = own->second;
+    Piece p;
+    p.id = "part";
+    p.former = piece.former;
+    p.chocolate = piece.chocolate;
+    p.temper = piece.temper;
+    p.thinner = piece.thinner;
+    p.thinnerShare = piece.thinnerShare;
+    essence.pieces = {p};
+    std::string key = "part" + std::to_string(kModelVersion) + writePlan(essence);
+    if (const auto mesh = plan.meshes.find(piece.part()->mesh); mesh != plan.meshes.end()) key += fmt::format("{}", static_cast<const void*>(mesh->second.get()));
+    return key;
 }
 
 tl::expected<CoatStage, Problem> computeStage(const Piece& piece, const Plan& plan, const material::Library& lib, const AnswerOptions& options,
@@ -257,7 +280,20 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         const std::string at = "pieces/" + piece.id + "/";
         for (const auto& p : out.problems)
             if (p.where.starts_with(at) || p.where.starts_with("kitchen/") || p.where.starts_with("own/" + piece.chocolate)) a->problems.push_back(p);
-        if (a->problems.empty()) {
+        if (a->problems.empty() && piece.part()) {
+            const std::string key = partKey(piece, plan);
+            a->part = std::static_pointer_cast<const PartStage>(cache.find(key));
+            if (!a->part) {
+                if (auto part = partStage(piece, plan, lib, *coatingOf(piece, plan, lib))) {
+                    a->part = std::make_shared<const PartStage>(std::move(*part));
+                    cache.keep(key, a->part);
+                } else {
+                    a->problems.push_back({part.error().sentence, at + part.error().where});
+                    out.problems.push_back(a->problems.back());
+                }
+            }
+        }
+        if (a->problems.empty() && !piece.part()) {
             const std::string key = stageKey(piece, plan, options);
             a->stage = std::static_pointer_cast<const CoatStage>(cache.find(key));
             if (!a->stage) {
@@ -279,12 +315,16 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         }
         a->coating = *coatingOf(piece, plan, lib);
         a->make = batch::piecesToMake(piece.count, piece.survives, lib.usual("sparesSure"));
-        const auto former = meridianOf(piece);
         const double clearance = lib.usual("bathClearance");
-        batch::Demand demand{piece.id, potKey(piece, a->coating), a->make, a->stage->coats.mass, 0};
-        if (const auto* b = std::get_if<form::Balloon>(&piece.former)) {
+        batch::Demand demand{piece.id, potKey(piece, a->coating), a->make, a->part ? a->part->mass : a->stage->coats.mass, 0};
+        if (a->part) {
+            for (const auto& item : a->part->assembly.items)  // the last mold is still filled once before it is poured out
+                if (item.edible && item.shape.body == form::Body::Wall && !item.shape.outside)
+                    demand.bath = std::max(demand.bath, kFilledOnce * (item.shape.volume - item.shape.chocolate()) * a->coating.densityMelt);
+        } else if (const auto* b = std::get_if<form::Balloon>(&piece.former)) {
             const bool dips = std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; });
             if (dips) {
+                const auto former = meridianOf(piece);
                 const auto bath = piece.pot.empty() ? batch::bestBath(*former, b->dip.value, lib.pots, clearance)
                                                     : batch::bathFor(*former, b->dip.value, *lib.pot(piece.pot), clearance);
                 if (bath) {
@@ -300,15 +340,15 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         }
         demands.push_back(demand);
         packets.push_back(lib.find(piece.chocolate)->packet);
-        const auto place = piece.coats.back().place;
+        const auto place = a->part ? coat::Place::Fridge : piece.coats.back().place;
         const auto& k = plan.kitchen;
-        const double gap = lib.usual("pieceGap");
+        const double across = (a->part ? a->part->shelfDiameter : a->stage->shelfDiameter) + lib.usual("pieceGap");
         a->perShelf = place == coat::Place::Table
-                          ? batch::fitOnShelf(lib.usual("tableWidth"), lib.usual("tableDepth"), a->stage->shelfDiameter + gap)
-                      : place == coat::Place::Fridge ? batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, a->stage->shelfDiameter + gap)
-                                                     : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, a->stage->shelfDiameter + gap);
-        a->fillLevel = piece.filling ? levelOfVolume(*a->stage, piece.filling->each.value) : std::nan("");
-        a->answers = pieceAnswers(piece, plan, lib, *a);
+                          ? batch::fitOnShelf(lib.usual("tableWidth"), lib.usual("tableDepth"), across)
+                      : place == coat::Place::Fridge ? batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, across)
+                                                     : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, across);
+        a->fillLevel = piece.filling && a->stage ? levelOfVolume(*a->stage, piece.filling->each.value) : std::nan("");
+        a->answers = a->part ? partAnswers(piece, plan, lib, *a) : pieceAnswers(piece, plan, lib, *a);
         out.pieces.push_back(std::move(a));
     }
     out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
@@ -336,7 +376,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         bool relevant = false;
         for (const auto& w : caution.when)
             for (const auto& p : plan.pieces)
-                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) || (w == "cup" && !p.overBalloon()) ||
+                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) || (w == "cup" && std::holds_alternative<form::Cup>(p.former)) ||
                             (w == "perishable" && p.filling && p.filling->perishable) || (w == "egg" && p.filling && p.filling->egg) ||
                             (w == "alcohol" && p.filling && p.filling->alcohol) || w == "trim";
         if (relevant) out.cautions.push_back(caution.text);

@@ -73,10 +73,26 @@ struct CoatStage {
     double fromFirstCoatToRelease = 0;    ///< s; NaN when it never sets
 };
 
+/// A part or compound with its measures; its wall is assumed, not computed.
+struct PartStage {
+    form::Assembly assembly;
+    std::vector<double> items;    ///< kg of each item, 0 for what is not chocolate
+    double mass = 0, massLow = 0, massHigh = 0;  ///< kg of one
+    form::Box box;                ///< m, put together
+    form::Vec3 centre;            ///< of mass
+    double foot = 0;              ///< m², of what it stands on
+    double capacity = 0;          ///< m³ that its hollow holds; 0 for solids
+    double area = 0;              ///< m²
+    double shelfDiameter = 0, shelfHeight = 0;
+    setting::Times setting;       ///< of its thickest item, in the fridge, s
+    double thickest = 0;          ///< m, of what sets: wall, or volume over cooled area
+};
+
 struct PieceAnswers {
     std::string id;
     std::vector<Problem> problems;  ///< when there are any, the rest is empty
-    std::shared_ptr<const CoatStage> stage;
+    std::shared_ptr<const CoatStage> stage;  ///< of a coated piece, else null
+    std::shared_ptr<const PartStage> part;   ///< of every other piece, else null
     material::Coating coating;
     int make = 0;                   ///< pieces with spares
     std::optional<batch::Bath> bath;
@@ -135,6 +151,11 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
 
 /// The coat job a piece asks for; shared by the stage, the band and the ways out.
 tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& library, int cells);
+
+/// Builds a part and measures it.
+tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating);
+/// Sentences for a part.
+std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& known);
 
 /// Sentences for one piece from its stage.
 std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& known);

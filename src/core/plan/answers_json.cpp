@@ -71,6 +71,24 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
             }
             p["dew"] = {{"wet", s.dew.wet}, {"dewPoint", number(s.dew.dewPoint)}, {"film", number(s.dew.film)}, {"dry", number(s.dew.drySeconds)}};
         }
+        if (a.part) {
+            const auto& s = *a.part;
+            const form::Vec3 size = s.box.size();
+            p["mass"] = number(s.mass);
+            p["massBand"] = {number(s.massLow), number(s.massHigh)};
+            p["wallAssumed"] = true;
+            p["area"] = number(s.area);
+            p["capacity"] = number(s.capacity);
+            p["size"] = {number(size.x), number(size.y), number(size.z)};
+            p["centre"] = {number(s.centre.x), number(s.centre.y), number(s.centre.z)};
+            p["foot"] = number(s.foot);
+            p["enclosed"] = number(s.assembly.enclosed);
+            for (size_t k = 0; k < s.items.size(); ++k) {
+                const auto& shape = s.assembly.items[k].shape;
+                p["items"].push_back({{"key", s.assembly.items[k].key}, {"mass", number(s.items[k])}, {"volume", number(shape.volume)}, {"area", number(shape.area)}, {"wall", number(shape.wall)}, {"rim", number(shape.rim)}, {"seam", number(shape.seam)}});
+            }
+            for (const auto& joint : s.assembly.joints) p["joints"].push_back({{"a", s.assembly.items[joint.a].key}, {"b", s.assembly.items[joint.b].key}, {"length", number(joint.length)}, {"where", joint.words}});
+        }
         if (a.bath) p["bath"] = {{"pot", a.bath->pot}, {"chocolate", number(a.bath->chocolate)}, {"level", number(a.bath->level)}};
         p["perShelf"] = a.perShelf;
         p["answers"] = json::array();

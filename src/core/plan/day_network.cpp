@@ -23,7 +23,8 @@ public:
         const int table = addResource("bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
         places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
         clear_ = add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
-        for (size_t i = 0; i < plan_.pieces.size(); ++i) family(plan_.pieces[i], *answers_.pieces[i]);
+        for (size_t i = 0; i < plan_.pieces.size(); ++i)
+            plan_.pieces[i].part() ? parts(plan_.pieces[i], *answers_.pieces[i]) : family(plan_.pieces[i], *answers_.pieces[i]);
         if (serve_ >= 0) net_.order.push_back(serve_);
         for (int i = static_cast<int>(net_.tasks.size()); i-- > 0;)
             if (i != serve_) net_.order.push_back(i);
@@ -91,7 +92,6 @@ private:
         const int perRound = std::max(1, std::min({perPlace, byLife, a.make}));
         const int rounds = (a.make + perRound - 1) / perRound;
         const std::string things = lower(piece.name) + (piece.name.ends_with('s') ? "" : "s");
-        int filling = -1;
         std::vector<int> finished;
         int firstPrepare = -1;
         for (int r = 0; r < rounds; ++r) {
@@ -165,9 +165,71 @@ private:
             if (r > 0) after(firstPrepare, prepare, 0, -1, "the rounds go in their order");
             finished.push_back(trim);
         }
+        finish(piece, finished, things);
+    }
+
+    /// Parts in molds, between bars or by hand: cast, set, unmold; a compound is then put together.
+    void parts(const Piece& piece, const PieceAnswers& a) {
+        PotState& pot = potOf(piece, a);
+        const auto& stage = *a.part;
+        int edible = 0, sheets = 0;
+        for (const auto& item : stage.assembly.items) {
+            edible += item.edible;
+            sheets += item.edible && item.shape.body == form::Body::Sheet;
+        }
+        const bool compound = stage.assembly.items.size() > 1;
+        const std::string things = lower(piece.name) + (piece.name.ends_with('s') || a.make == 1 ? "" : "s");
+        const double each = std::max(1, edible) * lib_.tasks.at("cast").seconds.value / 60;
+        const int byLife = std::max(1, static_cast<int>((pot.life - 1) / each));
+        const int perRound = std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make}));
+        const int rounds = (a.make + perRound - 1) / perRound;
+        std::vector<int> finished;
+        int before = -1;
+        for (int r = 0; r < rounds; ++r) {
+            const int from = a.make * r / rounds + 1, to = a.make * (r + 1) / rounds, n = to - from + 1, many = n * std::max(1, edible);
+            const std::string who = rounds > 1 ? fmt::format("{} {}–{}", things, from, to) : a.make == 1 ? "the " + things : fmt::format("all {} {}", n, things);
+            const auto task = [&](const char* what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
+                return add({fmt::format("{}/{}/{}", piece.id, r + 1, what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), rounds > 1 ? fmt::format("{}–{}", from, to) : ""});
+            };
+            const int prepare = task("mold", "Prepare molds and bars for " + who, "prepare", minutes("prepareMold", many), 0);
+            if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
+            before = prepare;
+            const int ready = a.coating.tempered ? task("temper", (r == 0 ? "Temper " : "Temper again: ") + lower(a.coating.name) + " for " + who, "melt", minutes(r == 0 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
+                                                 : task("warm", "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), 1, {"hot-bowl"});
+            after(pot.melt, ready, 0, -1, "the chocolate is melted");
+            const int cast = task("cast", (sheets == edible ? "Spread and cut " : "Cast ") + who, "coat", minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
+            const int life = static_cast<int>(pot.life) - length(cast);
+            after(ready, cast, 0, std::max(0, std::min(life, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
+            after(prepare, cast, 0, 240, "the molds are ready");
+            net_.holds.push_back({pot.resource, ready, cast, 1});
+            const int in = task("in", "Into the fridge: " + who, "cold", minutes("carry", n), 1);
+            after(clear_, in, 0, -1, "the shelf is clear");
+            after(cast, in, 0, 15, "the wait before the cold");
+            const int out = task("out", "Out of the fridge, look: " + who, "look", minutes("look", n), 1);
+            const double need = std::isnan(stage.setting.release) ? stage.setting.set : stage.setting.release;
+            const int stay = static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60));
+            after(in, out, stay, std::max(stay + 15, static_cast<int>(lib_.usual("fridgeMost") / 60)), "it lets go");
+            const int capacity = net_.resources[static_cast<size_t>(places_.at(coat::Place::Fridge))].capacity;
+            net_.holds.push_back({places_.at(coat::Place::Fridge), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
+            const int release = task("unmold", "Unmold " + who, "release", minutes("unmold", many), 0);
+            after(out, release, 0, -1, "it has been looked at");
+            int last = release;
+            if (compound) {  // glue is melted when it is wanted
+                const int glue = task("glue-pot", "Melt a little chocolate as glue for " + who, "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
+                last = task("join", "Put together " + who, "finish", minutes("join", n * static_cast<int>(std::max<size_t>(1, stage.assembly.items.size() - 1))), 0);
+                after(release, glue, 0, -1, "the parts are there");
+                after(glue, last, 0, 6, "the glue is warm");
+            }
+            finished.push_back(last);
+        }
+        finish(piece, finished, things);
+    }
+
+    /// Fills or boxes what is finished.
+    void finish(const Piece& piece, const std::vector<int>& finished, const std::string& things) {
         if (piece.filling) {
             const auto& f = *piece.filling;
-            filling = add({piece.id + "/make-filling", "Make " + lower(f.name), piece.id, "finish", std::max(1, static_cast<int>(std::ceil(f.make.value / 60))), 1, 0, 0,
+            const int filling = add({piece.id + "/make-filling", "Make " + lower(f.name), piece.id, "finish", std::max(1, static_cast<int>(std::ceil(f.make.value / 60))), 1, 0, 0,
                            f.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
             std::vector<std::string> cautions;
             if (f.perishable) cautions.push_back("perishable");

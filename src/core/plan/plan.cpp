@@ -6,6 +6,7 @@
 #include <chrono>
 #include <cmath>
 #include <cstdio>
+#include <tuple>
 
 namespace uovo {
 
@@ -26,6 +27,14 @@ std::string localTime(long minutes) {
     const long rest = minutes % 1440;
     return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}", static_cast<int>(ymd.year()), static_cast<unsigned>(ymd.month()),
                        static_cast<unsigned>(ymd.day()), rest / 60, rest % 60);
+}
+
+bool Plan::operator==(const Plan& o) const {
+    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.pieces, p.extra); };
+    if (rest(*this) != rest(o) || meshes.size() != o.meshes.size()) return false;
+    for (auto a = meshes.begin(), b = o.meshes.begin(); a != meshes.end(); ++a, ++b)
+        if (a->first != b->first || (a->second != b->second && !(*a->second == *b->second))) return false;
+    return true;
 }
 
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& lib) {
@@ -75,15 +84,21 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
         add({"The share that comes out whole lies between 20 % and 100 %.", "survives"});
     const auto coating = coatingOf(p, plan, lib);
     if (!coating) add(coating.error());
-    const auto former = std::visit([](const auto& f) { return form::meridian(f); }, p.former);
-    if (!former) add(former.error(), "former/");
-    if (p.coats.empty()) add({"There is no coat yet: add one.", "coats"});
+    if (const auto* b = std::get_if<form::Balloon>(&p.former)) {
+        if (const auto former = form::meridian(*b); !former) add(former.error(), "former/");
+    } else if (const auto* c = std::get_if<form::Cup>(&p.former)) {
+        if (const auto former = form::meridian(*c); !former) add(former.error(), "former/");
+    } else if (auto ok = form::checkFigures(*p.part()); !ok) {
+        add(ok.error(), "former/");
+    }
+    if (p.isCoated() && p.coats.empty()) add({"There is no coat yet: add one.", "coats"});
     if (p.coats.size() > 8) add({"More than eight coats make no shell; use fewer.", "coats"});
     for (size_t i = 0; coating && i < p.coats.size(); ++i) {
         const double bears = p.overBalloon() ? lib.former(coating->compound ? "balloonBearsCompound" : "balloonBears") : 90;
         const std::string here = fmt::format("coats/{}/", i);
         if (auto ok = coat::checkStep(p.coats[i], *coating, bears); !ok) add(ok.error(), here);
         if (p.overBalloon() && p.coats[i].way == coat::Way::Pour) add({"A balloon cannot be filled and poured out; dip or brush it.", here + "way"});
+        if (!p.isCoated()) continue;
         if (!p.overBalloon() && p.coats[i].way == coat::Way::Dip) add({"A cup is coated inside; fill and pour out, or brush it.", here + "way"});
         if (!p.overBalloon() && p.coats[i].rest == coat::Rest::Hung) add({"A cup stands or is turned over.", here + "rest"});
     }
@@ -114,15 +129,33 @@ std::vector<Problem> problems(const Plan& plan, const material::Library& lib) {
     return out;
 }
 
-Piece newPiece(const Plan& plan, Family family) {
+namespace {
+
+/// An id and a name that the plan does not have yet.
+Piece named(const Plan& plan, const std::string& id, const std::string& name) {
     Piece p;
-    const std::string base = family == Family::BalloonBowl ? "bowl" : "cup";
-    p.name = family == Family::BalloonBowl ? "Bowl" : "Cup";
-    p.id = base;
+    p.id = id;
+    p.name = name;
     for (int i = 2; std::any_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& q) { return q.id == p.id; }); ++i) {
-        p.id = fmt::format("{}-{}", base, i);
-        p.name = fmt::format("{} {}", base == "bowl" ? "Bowl" : "Cup", i);
+        p.id = fmt::format("{}-{}", id, i);
+        p.name = fmt::format("{} {}", name, i);
     }
+    return p;
+}
+
+}  // namespace
+
+Piece newPart(const Plan& plan, const std::string& family) {
+    const form::Family* f = form::family(family);
+    const std::string name = f ? f->name.substr(0, f->name.find(" in a ")) : "Part";
+    Piece p = named(plan, family, name.substr(0, name.find(',')));
+    p.former = form::usual(family);
+    p.count = f && f->body == form::Body::Compound ? 1 : 4;
+    return p;
+}
+
+Piece newPiece(const Plan& plan, Family family) {
+    Piece p = family == Family::BalloonBowl ? named(plan, "bowl", "Bowl") : named(plan, "cup", "Cup");
     p.count = 6;
     PlannedCoat c;
     if (family == Family::BalloonBowl) {

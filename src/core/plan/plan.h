@@ -6,6 +6,7 @@
 
 #include "core/coat/coats.h"
 #include "core/form/former.h"
+#include "core/form/part.h"
 #include "core/material/material.h"
 
 namespace uovo {
@@ -37,7 +38,7 @@ struct PlannedCoat : coat::CoatStep {
 struct Piece {
     std::string id, name;
     int count = 1;
-    std::variant<form::Balloon, form::Cup> former;
+    std::variant<form::Balloon, form::Cup, form::Part> former;
     std::string formerExtra;
     std::string chocolate = "dark";
     material::Temper temper = material::Temper::Tempered;
@@ -52,6 +53,9 @@ struct Piece {
     bool operator==(const Piece&) const = default;
 
     bool overBalloon() const { return std::holds_alternative<form::Balloon>(former); }
+    /// A bowl over a balloon or a coated cup: its wall is computed from its coats. Every other family carries an assumed wall.
+    bool isCoated() const { return !std::holds_alternative<form::Part>(former); }
+    const form::Part* part() const { return std::get_if<form::Part>(&former); }
 };
 
 struct Kitchen {
@@ -72,8 +76,9 @@ struct Plan {
     Kitchen kitchen;
     std::map<std::string, material::OwnFigures> own;  ///< a person's own figures by chocolate id
     std::vector<Piece> pieces;
+    form::Meshes meshes;  ///< figures read from files, by name; kept in the plan
     std::string extra;
-    bool operator==(const Plan&) const = default;
+    bool operator==(const Plan& o) const;
 };
 
 /// Local minutes since 1970-01-01 of "2026-11-24T21:30"; empty when it is not a time.
@@ -97,5 +102,7 @@ tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Pla
 /// A fresh piece to start from, of the given family, with an id unused in the plan.
 enum class Family { BalloonBowl, CoatedCup };
 Piece newPiece(const Plan& plan, Family family);
+/// The same for a family of form/family.h.
+Piece newPart(const Plan& plan, const std::string& family);
 
 }  // namespace uovo

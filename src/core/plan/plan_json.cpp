@@ -134,6 +134,77 @@ form::Cup readCup(Object& o) {
     return c;
 }
 
+std::vector<form::Loop> readLoops(const json& list, const std::string& pointer) {
+    std::vector<form::Loop> loops;
+    if (!list.is_array()) Object::refuse("“points” must be a list of lists of points.", pointer);
+    size_t all = 0;
+    for (const auto& loop : list) {
+        loops.emplace_back();
+        if (!loop.is_array()) Object::refuse("“points” must be a list of lists of points.", pointer);
+        for (const auto& p : loop) {
+            if (!p.is_array() || p.size() != 2 || !p[0].is_number() || !p[1].is_number()) Object::refuse("A point is a pair of numbers.", pointer);
+            loops.back().push_back({p[0].get<double>(), p[1].get<double>()});
+            if (++all > 20000) Object::refuse("More than 20 000 points.", pointer);
+        }
+    }
+    return loops;
+}
+
+/// A part of any family: its fields as measures, its choices as words.
+form::Part readPart(Object& o, const std::string& kind) {
+    form::Part p;
+    p.family = kind;
+    const form::Family& f = *form::family(kind);
+    for (const auto& field : f.fields) {
+        Measure m(std::nan(""));
+        o.measure(field.key.c_str(), m);
+        if (!std::isnan(m.value)) p.values[field.key] = m;
+    }
+    for (const auto& c : f.choices) {
+        std::string word;
+        o.text(c.key.c_str(), word);
+        if (!word.empty()) p.choices[c.key] = word;
+    }
+    if (const json* points = o.find("points")) p.points = readLoops(*points, o.at("points"));
+    o.text("mesh", p.mesh);
+    if (const json* own = o.find("own")) {
+        Object parts(*own, o.at("own"));
+        for (const auto& [key, figures] : own->items()) {
+            Object g(figures, o.at("own") + "/" + key);
+            for (const auto& [name, value] : figures.items()) {
+                Measure m;
+                g.measure(name.c_str(), m);
+                p.own[key][name] = m;
+            }
+        }
+    }
+    return p;
+}
+
+std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& pointer) {
+    Object o(j, pointer);
+    auto mesh = std::make_shared<form::Mesh>();
+    const json *points = o.find("points"), *triangles = o.find("triangles");
+    const auto numbers = [&](const json* list, const char* what) {
+        if (!list || !list->is_array() || list->size() % 3 || list->size() > 3'000'000) Object::refuse(fmt::format("“{}” of a figure must be a list of numbers, three at a time.", what), pointer);
+        for (const auto& v : *list)
+            if (!v.is_number()) Object::refuse(fmt::format("“{}” of a figure must be a list of numbers, three at a time.", what), pointer);
+    };
+    numbers(points, "points");
+    numbers(triangles, "triangles");
+    for (size_t i = 0; i < points->size(); i += 3) mesh->points.push_back({(*points)[i].get<double>(), (*points)[i + 1].get<double>(), (*points)[i + 2].get<double>()});
+    for (size_t i = 0; i < triangles->size(); i += 3) {
+        form::Triangle t{};
+        for (size_t k = 0; k < 3; ++k) {
+            const double v = (*triangles)[i + k].get<double>();
+            if (!(v >= 0 && v < static_cast<double>(mesh->points.size())) || v != std::floor(v)) Object::refuse("A triangle of a figure names a corner that does not exist.", pointer);
+            t[k] = static_cast<int>(v);
+        }
+        mesh->triangles.push_back(t);
+    }
+    return mesh;
+}
+
 PlannedCoat readCoat(const json& j, const std::string& pointer) {
     Object o(j, pointer);
     PlannedCoat c;
@@ -166,8 +237,10 @@ Piece readPiece(const json& j, const std::string& pointer) {
         p.former = readBalloon(f);
     else if (kind == "cup")
         p.former = readCup(f);
+    else if (form::family(kind))
+        p.former = readPart(f, kind);
     else
-        Object::refuse("The former's “kind” must be “balloon” or “cup”.", f.at("kind"));
+        Object::refuse("The former's “kind” must be “balloon”, “cup” or a family this program knows; “" + kind + "” is none.", f.at("kind"));
     p.formerExtra = f.extra();
     o.text("chocolate", p.chocolate);
     o.word("temper", p.temper, kTempers);
@@ -233,6 +306,23 @@ json written(const Piece& p) {
                        {"height", written(c->height)},
                        {"corner", written(c->corner)},
                        {"fillLine", written(c->fillLine)}};
+    if (const auto* part = p.part()) {
+        json f{{"kind", part->family}};
+        for (const auto& [key, m] : part->values) f[key] = written(m);
+        for (const auto& [key, word] : part->choices) f[key] = word;
+        if (!part->points.empty()) {
+            f["points"] = json::array();
+            for (const auto& loop : part->points) {
+                json list = json::array();
+                for (const auto& q : loop) list.push_back({q[0], q[1]});
+                f["points"].push_back(list);
+            }
+        }
+        if (!part->mesh.empty()) f["mesh"] = part->mesh;
+        for (const auto& [key, figures] : part->own)
+            for (const auto& [name, m] : figures) f["own"][key][name] = written(m);
+        j["former"] = f;
+    }
     keepExtra(j["former"], p.formerExtra);
     j["chocolate"] = p.chocolate;
     j["temper"] = wordOf(p.temper, kTempers);
@@ -319,6 +409,11 @@ Plan readPlanObject(const json& root) {
                     Object::refuse("Two pieces share the id “" + p.pieces[i].id + "”.", fmt::format("/pieces/{}/id", i));
         }
     }
+    if (const json* meshes = o.find("meshes")) {
+        Object list(*meshes, "/meshes");
+        if (meshes->size() > 50) Object::refuse("More than 50 figures.", "/meshes");
+        for (const auto& [name, mesh] : meshes->items()) p.meshes[name] = readMesh(mesh, "/meshes/" + name);
+    }
     p.extra = o.extra();
     return p;
 }
@@ -378,6 +473,14 @@ std::string writePlan(const Plan& p) {
     }
     j["pieces"] = json::array();
     for (const auto& piece : p.pieces) j["pieces"].push_back(written(piece));
+    for (const auto& [name, mesh] : p.meshes) {
+        json points = json::array(), triangles = json::array();
+        for (const auto& q : mesh->points)
+            for (const double v : {q.x, q.y, q.z}) points.push_back(v);
+        for (const auto& t : mesh->triangles)
+            for (const int i : t) triangles.push_back(i);
+        j["meshes"][name] = {{"points", points}, {"triangles", triangles}};
+    }
     keepExtra(j, p.extra);
     return j.dump(2, ' ', false, json::error_handler_t::replace) + "\n";
 }

@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <numeric>
 
+#include "desktop/stage/thumbnail.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/section.h"
@@ -43,13 +44,29 @@ protected:
             for (const auto& q : session_.plan().pieces)
                 if (q.id == state.piece) piece = &q;
             const auto answers = session_.pieceAnswers(state.piece);
-            if (!piece || !answers || !answers->stage) continue;
-            const auto& s = *answers->stage;
+            if (!piece || !answers || (!answers->stage && !answers->part)) continue;
             if (state.cold) {
                 p.setPen(QPen(theme().cold, 1));
                 p.setBrush(theme().coldFill);
                 p.drawRoundedRect(box.adjusted(0.5, 0.5, -0.5, -0.5), 10, 10);
             }
+            const auto tell = [&] {
+                p.setFont(report::font(14, QFont::DemiBold));
+                p.setPen(theme().ink);
+                p.drawText(QRectF(box.left(), box.top() + 90, box.width(), 18), Qt::AlignCenter, QString::fromStdString(piece->name + (state.which.empty() ? "" : " " + state.which)));
+                p.setFont(report::font(13));
+                p.setPen(state.cold ? theme().coldText : theme().quiet);
+                p.drawText(QRectF(box.left() + 4, box.top() + 108, box.width() - 8, 32), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, QString::fromStdString(state.words));
+            };
+            if (answers->part) {
+                const QRectF icon(box.center().x() - 52, box.top() + 6, 104, 82);
+                p.setOpacity(state.coats > 0 ? 1 : 0.22);  // not cast yet
+                p.drawImage(icon, thumbnail(*piece, answers, (icon.size() * 2).toSize()));
+                p.setOpacity(1);
+                tell();
+                continue;
+            }
+            const auto& s = *answers->stage;
             const double wide = 2 * *std::max_element(s.profile.r.begin(), s.profile.r.end());
             const double scale = std::min(104 / wide, 66 / s.height);
             QTransform m;
@@ -74,12 +91,7 @@ protected:
                 p.setBrush(piece->chocolate == "milk" ? QColor(0x86, 0x52, 0x30) : piece->chocolate == "white" ? QColor(0xD9, 0xB8, 0x77) : theme().choc);
                 p.drawPath(report::wholeSection(curves, m));
             }
-            p.setFont(report::font(14, QFont::DemiBold));
-            p.setPen(theme().ink);
-            p.drawText(QRectF(box.left(), box.top() + 90, box.width(), 18), Qt::AlignCenter, QString::fromStdString(piece->name + (state.which.empty() ? "" : " " + state.which)));
-            p.setFont(report::font(13));
-            p.setPen(state.cold ? theme().coldText : theme().quiet);
-            p.drawText(QRectF(box.left() + 4, box.top() + 108, box.width() - 8, 32), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, QString::fromStdString(state.words));
+            tell();
         }
     }
 

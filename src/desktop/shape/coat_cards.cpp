@@ -255,6 +255,7 @@ void CoatCards::refresh() {
         }
     }
     more_->setEnabled(piece && piece->coats.size() < 8);
+    setVisible(!piece || piece->isCoated());
     for (auto* c : cards_) c->refresh();
 }
 

@@ -3,6 +3,7 @@
 #include <QPainter>
 #include <QPushButton>
 #include <QWheelEvent>
+#include <algorithm>
 
 #include "desktop/theme/glyph_button.h"
 
@@ -144,7 +145,9 @@ void RecipeLine::build() {
             p.thinner = i == 0 ? material::Thinner::None : i < 3 ? material::Thinner::CocoaButter : material::Thinner::VegetableOil;
             p.thinnerShare = i == 0 ? 0 : (i == 1 || i == 3) ? 0.02 : 0.05;
         });
-    if (piece->overBalloon()) {
+    if (const auto* part = piece->part()) {
+        buildPart(*part, item_.toStdString());
+    } else if (piece->overBalloon()) {
         const auto of = [](Measure form::Balloon::*member) {
             return [member](Piece& p) -> Measure* {
                 auto* b = std::get_if<form::Balloon>(&p.former);
@@ -176,8 +179,13 @@ void RecipeLine::build() {
         word(tr("round, coated up to"));
         figure(tr("Fill line"), QStringLiteral("former/fillLine"), Dimension::Length, "", of(&form::Cup::fillLine));
     }
-    word(tr("Wall at least"));
-    figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm", [](Piece& p) { return &p.wantedWall; });
+    if (!item_.isEmpty()) return;
+    const bool hollow = !piece->part() || form::family(piece->part()->family)->body == form::Body::Wall || form::family(piece->part()->family)->body == form::Body::Compound;
+    if (hollow) {
+        word(tr("Wall at least"));
+        figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm", [](Piece& p) { return &p.wantedWall; });
+    }
+    if (!hollow) return;
     if (piece->filling) {
         word(tr("holding"));
         figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "", [](Piece& p) -> Measure* { return p.filling ? &p.filling->each : nullptr; });
@@ -210,12 +218,87 @@ void RecipeLine::build() {
     }
 }
 
+void RecipeLine::setItem(const QString& key) {
+    item_ = key;
+    built_.clear();
+    refresh();
+}
+
+void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
+    // The figures of one item of a compound are the compound's until a person changes them.
+    form::Part part = whole;
+    if (!item.empty()) {
+        const auto answers = session_.pieceAnswers(session_.piece()->id);
+        if (!answers || !answers->part) return;
+        const auto& items = answers->part->assembly.items;
+        const auto it = std::find_if(items.begin(), items.end(), [&](const form::Item& i) { return i.key == item; });
+        if (it == items.end()) return;
+        part = it->part;
+        auto* name = new QLabel(QString::fromStdString(it->name) + QStringLiteral(":"));
+        name->setStyleSheet(QStringLiteral("font-weight: 600;"));
+        name->setMinimumHeight(28);
+        flow_->addWidget(name);
+    }
+    const form::Family* family = form::family(part.family);
+    if (!family) return;
+    for (const auto& c : family->choices) {
+        if (!item.empty()) continue;
+        QStringList words;
+        for (const auto& o : c.options) words << (o == "points" ? tr("outline from a file") : QString::fromStdString(o));
+        if (c.key == "silhouette" && family->choice("cut") && form::choice(part, "cut") != "silhouette") continue;
+        choice(
+            tr(c.name.c_str()), words,
+            [key = c.key](const Piece& p) {
+                const form::Part* q = p.part();
+                const form::Family* f = q ? form::family(q->family) : nullptr;
+                const form::Choice* options = f ? f->choice(key) : nullptr;
+                if (!options) return 0;
+                const auto found = std::find(options->options.begin(), options->options.end(), form::choice(*q, key));
+                return found == options->options.end() ? 0 : static_cast<int>(found - options->options.begin());
+            },
+            [key = c.key, options = c.options](Piece& p, int i) {
+                if (auto* q = std::get_if<form::Part>(&p.former)) q->choices[key] = options[static_cast<size_t>(i)];
+            });
+    }
+    for (const auto& f : family->fields) {
+        if (!f.before.empty()) {
+            QString words = tr(f.before.c_str());
+            if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(','))) words = words.mid(1).trimmed();
+            word(words);
+        }
+        const QString place = item.empty() ? QStringLiteral("former/") + QString::fromStdString(f.key) : QStringLiteral("former/own/%1/%2").arg(QString::fromStdString(item), QString::fromStdString(f.key));
+        const Measure usual(form::figure(part, f.key));
+        figure(tr(f.name.c_str()), place, f.dimension, f.dimension == Dimension::Length ? "mm" : "", [key = f.key, item, usual](Piece& p) -> Measure* {
+            auto* q = std::get_if<form::Part>(&p.former);
+            if (!q) return nullptr;
+            form::Figures& figures = item.empty() ? q->values : q->own[item];
+            return &figures.try_emplace(key, usual).first->second;
+        });
+    }
+    if (item.empty() && (!family->points.empty() || part.family == "mesh")) {
+        auto* file = new QPushButton(part.family == "mesh" ? tr("Model file …") : family->points == "profile" ? tr("Profile from an SVG file …") : tr("Outline from an SVG file …"));
+        file->setObjectName(QStringLiteral("partFile"));
+        connect(file, &QPushButton::clicked, this, &RecipeLine::fileWanted);
+        flow_->addWidget(file);
+    }
+    if (!item.empty() && whole.own.contains(item)) {
+        auto* back = new QPushButton(tr("Follow the whole again"));
+        back->setProperty("flat", true);
+        connect(back, &QPushButton::clicked, this, [this, item] {
+            session_.editPiece(tr("Let a part follow the whole"), [&](Piece& p) {
+                if (auto* q = std::get_if<form::Part>(&p.former)) q->own.erase(item);
+            });
+        });
+        flow_->addWidget(back);
+    }
+}
+
 void RecipeLine::refresh() {
     const Piece* piece = session_.piece();
     QString kind;
     if (piece) {
         const auto* chocolate = session_.library().find(piece->chocolate);
-        kind = QString::fromStdString(piece->id) + (piece->overBalloon() ? "/balloon/" : "/cup/") + (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
+        kind = QString::fromStdString(piece->id) + (piece->part() ? "/" + QString::fromStdString(piece->part()->family + "/" + form::choice(*piece->part(), "cut")) + "/" + item_ + (piece->part()->own.contains(item_.toStdString()) ? "+" : "") : piece->overBalloon() ? QStringLiteral("/balloon/") : QStringLiteral("/cup/")) + (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
                (piece->filling ? QString::fromStdString(piece->filling->name) : QString());
     }
     if (kind != built_) {

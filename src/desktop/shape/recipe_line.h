@@ -18,9 +18,16 @@ public:
     void refresh();
     /// The field at a place of the plan ("former/girth"), or null.
     FigureField* field(const QString& place) const;
+    /// The part of a compound whose figures the sentence holds; empty: the whole.
+    void setItem(const QString& key);
+
+signals:
+    /// A file is wanted for this part: a model, or an SVG outline or profile.
+    void fileWanted();
 
 private:
     void build();
+    void buildPart(const form::Part& part, const std::string& item);
     void word(const QString& text);
     QLineEdit* nameField();
     void figure(const QString& name, const QString& place, Dimension dimension, const char* unit, std::function<Measure*(Piece&)> of);
@@ -29,6 +36,7 @@ private:
 
     Session& session_;
     FlowLayout* flow_;
+    QString item_;
     QString built_;  ///< which kind of sentence stands there
     struct Figure {
         FigureField* field;

@@ -2,6 +2,8 @@
 
 #include <QHBoxLayout>
 #include <QVBoxLayout>
+#include <cmath>
+#include <tuple>
 
 #include "desktop/theme/theme.h"
 
@@ -17,38 +19,30 @@ public:
 }  // namespace
 
 ShapePlace::ShapePlace(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), stage_(new PieceStage), recipe_(new RecipeLine(session)), coats_(new CoatCards(session)), answers_(new AnswersColumn(session)), scaleLabel_(new QLabel), scale_(new QSlider(Qt::Horizontal)) {
+    : QWidget(parent), session_(session), stage_(new PieceStage), solid_(new SolidStage), stages_(new QStackedWidget), recipe_(new RecipeLine(session)), coats_(new CoatCards(session)), items_(new ItemBar(session)), answers_(new AnswersColumn(session)) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
-    row->addWidget(new ShelfPanel(session));
+    auto* shelf = new ShelfPanel(session);
+    row->addWidget(shelf);
     row->addWidget(new Rule);
     auto* middle = new QVBoxLayout;
     middle->setContentsMargins(18, 12, 14, 8);
     middle->setSpacing(8);
     middle->addWidget(recipe_);
-    middle->addWidget(stage_, 1);
-    auto* scaleRow = new QHBoxLayout;
-    scaleRow->addStretch(1);
-    scaleLabel_->setProperty("small", true);
-    scale_->setRange(2, 12);  // halves
-    scale_->setValue(2);
-    scale_->setFixedSize(130, 24);
-    scale_->setAccessibleName(tr("How much thicker than it is the wall is drawn"));
-    scaleRow->addWidget(scaleLabel_);
-    scaleRow->addWidget(scale_);
-    middle->addLayout(scaleRow);
+    stages_->addWidget(stage_);
+    stages_->addWidget(solid_);
+    middle->addWidget(stages_, 1);
+    middle->addWidget(tools());
+    middle->addWidget(items_);
     middle->addWidget(coats_);
     row->addLayout(middle, 1);
     row->addWidget(new Rule);
     row->addWidget(answers_);
+    gallery_ = new Gallery(this);
 
-    const auto scaleChanged = [this](int halves) {
-        stage_->setExaggeration(halves / 2.0);
-        scaleLabel_->setText(halves == 2 ? tr("wall in true scale") : tr("wall drawn %1 ×").arg(halves / 2.0));
-    };
-    connect(scale_, &QSlider::valueChanged, this, scaleChanged);
-    scaleChanged(scale_->value());
+    connect(shelf, &ShelfPanel::galleryWanted, gallery_, &Gallery::open);
+    connect(gallery_, &Gallery::chosen, shelf, &ShelfPanel::add);
     connect(stage_, &PieceStage::handleMoved, this, [this](PieceStage::Handle h, double value, bool) { handleMoved(h, value); });
     connect(stage_, &PieceStage::dimensionClicked, this, [this](const QString& place) {
         if (auto* f = recipe_->field(place)) {
@@ -56,16 +50,21 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
             f->edit()->selectAll();
         }
     });
+    connect(solid_, &SolidStage::viewChanged, this, &ShapePlace::refreshTools);
+    connect(items_, &ItemBar::chosenChanged, this, [this] { recipe_->setItem(items_->chosen()); });
+    connect(recipe_, &RecipeLine::fileWanted, this, &ShapePlace::fileWanted);
     connect(answers_, &AnswersColumn::workingWanted, this, &ShapePlace::workingWanted);
     connect(answers_, &AnswersColumn::wayTaken, this, [this](const WayOut& way) {
         session_.editPiece(QString::fromStdString(way.title), [&](Piece& p) { p.coats = way.changed.coats; });
     });
     connect(&session_, &Session::planChanged, this, [this] {
         stage_->setStale(true);
+        solid_->setStale(true);
         refresh();
     });
     connect(&session_, &Session::answersChanged, this, [this] {
         stage_->setStale(false);
+        solid_->setStale(false);
         refresh();
         answers_->refresh();
     });
@@ -75,12 +74,123 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     });
 }
 
+QWidget* ShapePlace::tools() {
+    auto* bar = new QWidget;
+    auto* row = new QHBoxLayout(bar);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(4);
+    const auto button = [&](const QString& words, const QString& tip, auto pressed) {
+        auto* b = new QPushButton(words);
+        b->setProperty("flat", true);
+        b->setProperty("tool", true);
+        b->setCheckable(true);
+        b->setToolTip(tip);
+        b->setAccessibleName(tip);
+        connect(b, &QPushButton::clicked, this, pressed);
+        row->addWidget(b);
+        return b;
+    };
+    open_ = button(tr("cut open"), tr("The piece cut open, with handles"), [this] { setTurning(false); });
+    turn_ = button(tr("turn it"), tr("The piece in three dimensions (F4)"), [this] { setTurning(true); });
+    open_->setObjectName(QStringLiteral("cutOpen"));
+    turn_->setObjectName(QStringLiteral("turnIt"));
+    row->addSpacing(8);
+    using Side = SolidStage::Side;
+    for (const auto& [words, tip, side] : {std::tuple{tr("corner"), tr("From a corner (1)"), Side::Corner}, {tr("front"), tr("From the front (2)"), Side::Front}, {tr("side"), tr("From the right (3)"), Side::Right}, {tr("top"), tr("From above (4)"), Side::Top}})
+        sides_.push_back(button(words, tip, [this, side = side] { solid_->look(side); }));
+    map_ = button(tr("wall map"), tr("Colour the wall by its thickness"), [this] {
+        SolidView v = solid_->view();
+        v.map = map_->isChecked();
+        solid_->setView(v);
+    });
+    egg_ = button(tr("egg"), tr("A hen's egg beside it, for scale"), [this] { solid_->setEgg(egg_->isChecked()); });
+    egg_->setObjectName(QStringLiteral("eggBeside"));
+    row->addStretch(1);
+    const auto slider = [&](const QString& name, int low, int high, auto changed) {
+        auto* label = new QLabel;
+        label->setProperty("small", true);
+        auto* s = new QSlider(Qt::Horizontal);
+        s->setRange(low, high);
+        s->setFixedSize(104, 24);
+        s->setAccessibleName(name);
+        s->setToolTip(name);
+        row->addWidget(label);
+        row->addWidget(s);
+        connect(s, &QSlider::valueChanged, this, changed);
+        return std::pair{label, s};
+    };
+    std::tie(apartLabel_, apart_) = slider(tr("Pull the parts from each other"), 0, 100, [this](int v) {
+        SolidView view = solid_->view();
+        view.apart = v / 100.0;
+        solid_->setView(view);
+    });
+    apartLabel_->setText(tr("apart"));
+    std::tie(cutLabel_, cut_) = slider(tr("Cut away from the front"), 0, 95, [this](int v) {
+        SolidView view = solid_->view();
+        view.cut = v / 100.0;
+        solid_->setView(view);
+    });
+    cutLabel_->setText(tr("cut away"));
+    std::tie(scaleLabel_, scale_) = slider(tr("How much thicker than it is the wall is drawn"), 2, 12, [this](int halves) {
+        stage_->setExaggeration(halves / 2.0);
+        scaleLabel_->setText(halves == 2 ? tr("wall in true scale") : tr("wall drawn %1 ×").arg(halves / 2.0));
+    });
+    scaleLabel_->setText(tr("wall in true scale"));
+    scale_->setObjectName(QStringLiteral("wallScale"));
+    cut_->setObjectName(QStringLiteral("cutAway"));
+    apart_->setObjectName(QStringLiteral("pullApart"));
+    return bar;
+}
+
+void ShapePlace::setTurning(bool turning) {
+    turning_ = turning;
+    refresh();
+}
+
+void ShapePlace::refreshTools() {
+    const Piece* piece = session_.piece();
+    const bool solid = piece && (piece->part() || turning_);
+    const bool compound = solid && solid_->scene().bodies.size() > 1u + (solid_->egg() ? 1u : 0u);
+    open_->setVisible(piece && piece->isCoated());
+    turn_->setVisible(piece && piece->isCoated());
+    open_->setChecked(!solid);
+    turn_->setChecked(solid);
+    for (auto* b : sides_) {
+        b->setVisible(solid);
+        b->setChecked(false);
+    }
+    for (QWidget* w : std::initializer_list<QWidget*>{map_, egg_, cutLabel_, cut_}) w->setVisible(solid);
+    for (QWidget* w : std::initializer_list<QWidget*>{apartLabel_, apart_}) w->setVisible(compound);
+    for (QWidget* w : std::initializer_list<QWidget*>{scaleLabel_, scale_}) w->setVisible(piece && !solid);
+    map_->setChecked(solid_->view().map);
+    const QSignalBlocker one(cut_), two(apart_);
+    cut_->setValue(static_cast<int>(std::lround(solid_->view().cut * 100)));
+    apart_->setValue(static_cast<int>(std::lround(solid_->view().apart * 100)));
+}
+
 void ShapePlace::refresh() {
     recipe_->refresh();
     coats_->refresh();
-    if (const Piece* piece = session_.piece())
-        stage_->setPiece(*piece, session_.pieceAnswers(piece->id), session_.units());
-    stage_->setVisible(session_.piece() != nullptr);
+    items_->refresh();
+    const Piece* piece = session_.piece();
+    if (piece) {
+        const auto answers = session_.pieceAnswers(piece->id);
+        const bool solid = piece->part() || turning_;
+        if (piece->isCoated()) stage_->setPiece(*piece, answers, session_.units());
+        if (solid) solid_->setPiece(*piece, answers, session_.units());
+        stages_->setCurrentWidget(solid ? static_cast<QWidget*>(solid_) : stage_);
+    }
+    stages_->setVisible(piece != nullptr);
+    refreshTools();
+}
+
+QImage ShapePlace::picture(double ratio) { return stages_->currentWidget() == solid_ ? solid_->picture(solid_->size(), ratio) : stage_->picture(stage_->size(), ratio); }
+
+QString ShapePlace::svgPicture() const { return stages_->currentWidget() == solid_ ? solid_->svg() : QString(); }
+
+void ShapePlace::resizeEvent(QResizeEvent* e) {
+    QWidget::resizeEvent(e);
+    gallery_->setGeometry(rect());
 }
 
 void ShapePlace::handleMoved(PieceStage::Handle handle, double value) {

@@ -1,14 +1,19 @@
 // Shape: one piece, its former, coats, wall and answers.
 #pragma once
 #include <QLabel>
+#include <QPushButton>
 #include <QSlider>
+#include <QStackedWidget>
 #include <QWidget>
 
 #include "desktop/shape/answers_column.h"
 #include "desktop/shape/coat_cards.h"
+#include "desktop/shape/gallery.h"
+#include "desktop/shape/item_bar.h"
 #include "desktop/shape/recipe_line.h"
 #include "desktop/shape/shelf_panel.h"
 #include "desktop/stage/piece_stage.h"
+#include "desktop/stage/solid_stage.h"
 
 namespace uovo::desktop {
 
@@ -18,24 +23,46 @@ class ShapePlace : public QWidget {
 public:
     explicit ShapePlace(Session& session, QWidget* parent = nullptr);
     PieceStage* stage() const { return stage_; }
+    SolidStage* solid() const { return solid_; }
     RecipeLine* recipe() const { return recipe_; }
     CoatCards* coats() const { return coats_; }
+    ItemBar* items() const { return items_; }
     AnswersColumn* answers() const { return answers_; }
+    Gallery* gallery() const { return gallery_; }
+    /// Shows the piece turning instead of cut open; parts are always shown so.
+    void setTurning(bool turning);
+    bool isTurning() const { return turning_; }
+    /// The picture on the stage now.
+    QImage picture(double ratio);
+    QString svgPicture() const;
 
 signals:
     void workingWanted(const uovo::Answer& answer);
+    void fileWanted();
+
+protected:
+    void resizeEvent(QResizeEvent*) override;
 
 private:
+    QWidget* tools();
     void refresh();
+    void refreshTools();
     void handleMoved(PieceStage::Handle handle, double value);
 
     Session& session_;
     PieceStage* stage_;
+    SolidStage* solid_;
+    QStackedWidget* stages_;
     RecipeLine* recipe_;
     CoatCards* coats_;
+    ItemBar* items_;
     AnswersColumn* answers_;
-    QLabel* scaleLabel_;
-    QSlider* scale_;
+    Gallery* gallery_;
+    QLabel *scaleLabel_, *cutLabel_, *apartLabel_;
+    QSlider *scale_, *cut_, *apart_;
+    QPushButton *open_, *turn_, *map_, *egg_;
+    std::vector<QPushButton*> sides_;
+    bool turning_ = false;
 };
 
 }  // namespace uovo::desktop

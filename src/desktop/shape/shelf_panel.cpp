@@ -4,6 +4,7 @@
 #include <QPainter>
 #include <QPushButton>
 
+#include "desktop/stage/thumbnail.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
 #include "report/section.h"
@@ -18,14 +19,23 @@ PieceTile::PieceTile(QWidget* parent) : QAbstractButton(parent) {
 }
 
 void PieceTile::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units, bool chosen) {
+    const bool another = piece.id != piece_.id;
     piece_ = piece;
-    if (answers && answers->stage) answers_ = std::move(answers);
+    if (answers && (answers->stage || answers->part))
+        answers_ = std::move(answers);
+    else if (another)
+        answers_.reset();
     units_ = units;
     chosen_ = chosen;
-    const QString grams = answers_ && answers_->stage ? QString::fromStdString(format(answers_->stage->coats.mass, Dimension::Mass, units)) : QString();
+    const QString grams = gramsEach();
     setAccessibleName(tr("%1 × %2 %3").arg(piece.count).arg(QString::fromStdString(piece.name), grams));
     setChecked(chosen);
     update();
+}
+
+QString PieceTile::gramsEach() const {
+    if (!answers_ || (!answers_->stage && !answers_->part)) return {};
+    return QString::fromStdString(format(answers_->part ? answers_->part->mass : answers_->stage->coats.mass, Dimension::Mass, units_));
 }
 
 void PieceTile::paintEvent(QPaintEvent*) {
@@ -43,7 +53,10 @@ void PieceTile::paintEvent(QPaintEvent*) {
         p.drawRoundedRect(card.adjusted(1, 1, -1, -1), 9, 9);
     }
     const QRectF icon(card.left() + 10, card.center().y() - 21, 44, 42);
-    if (answers_ && answers_->stage) {
+    if (answers_ && answers_->part) {
+        const QRectF box = icon.adjusted(-5, -8, 5, 8);
+        p.drawImage(box, thumbnail(piece_, answers_, (box.size() * 2).toSize()));
+    } else if (answers_ && answers_->stage) {
         const auto& s = *answers_->stage;
         const double wide = 2 * *std::max_element(s.profile.r.begin(), s.profile.r.end());
         const double scale = std::min(icon.width() / wide, icon.height() / s.height);
@@ -70,7 +83,7 @@ void PieceTile::paintEvent(QPaintEvent*) {
     p.setFont(report::font(13.5));
     p.setPen(theme().quiet);
     QString line = tr("%1 ×").arg(piece_.count);
-    if (answers_ && answers_->stage) line += QStringLiteral(" ") + QString::fromStdString(format(answers_->stage->coats.mass, Dimension::Mass, units_));
+    line += QStringLiteral(" ") + gramsEach();
     p.drawText(QPointF(x, card.center().y() + 16), line);
 }
 
@@ -94,10 +107,8 @@ ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), ses
     auto* more = new GlyphButton(Glyph::Plus, tr("Another piece"));
     more->setObjectName(QStringLiteral("anotherPiece"));
     more->setProperty("flat", true);
-    auto* menu = new QMenu(more);
-    menu->addAction(tr("Bowl over a balloon"), this, [this] { add(Family::BalloonBowl); });
-    menu->addAction(tr("Cup coated inside"), this, [this] { add(Family::CoatedCup); });
-    more->setMenu(menu);
+    more->setToolTip(tr("Start a piece from the gallery (Ctrl+G)"));
+    connect(more, &QPushButton::clicked, this, &ShelfPanel::galleryWanted);
     box->addWidget(more);
     connect(&session_, &Session::planChanged, this, &ShelfPanel::refresh);
     connect(&session_, &Session::answersChanged, this, &ShelfPanel::refresh);
@@ -128,8 +139,9 @@ void ShelfPanel::refresh() {
         shown_[i]->setPiece(pieces[i], session_.pieceAnswers(pieces[i].id), session_.units(), QString::fromStdString(pieces[i].id) == session_.selected());
 }
 
-void ShelfPanel::add(Family family) {
-    const Piece fresh = newPiece(session_.plan(), family);
+void ShelfPanel::add(const QString& family) {
+    const Plan& now = session_.plan();
+    const Piece fresh = family == QStringLiteral("balloon") ? newPiece(now, Family::BalloonBowl) : family == QStringLiteral("cup") ? newPiece(now, Family::CoatedCup) : newPart(now, family.toStdString());
     session_.select(QString::fromStdString(fresh.id));
     session_.document().edit(tr("Add a piece"), [&](Plan& plan) { plan.pieces.push_back(fresh); });
 }
@@ -140,7 +152,7 @@ void ShelfPanel::copyPiece(const std::string& id) {
         for (const auto& p : plan.pieces)
             if (p.id == id) {
                 Piece copy = p;
-                copy.id = newPiece(plan, p.overBalloon() ? Family::BalloonBowl : Family::CoatedCup).id;
+                copy.id = p.part() ? newPart(plan, p.part()->family).id : newPiece(plan, p.overBalloon() ? Family::BalloonBowl : Family::CoatedCup).id;
                 copy.name += " 2";
                 made = copy.id;
                 plan.pieces.push_back(copy);

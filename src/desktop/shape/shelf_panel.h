@@ -20,6 +20,8 @@ protected:
     void paintEvent(QPaintEvent*) override;
 
 private:
+    QString gramsEach() const;
+
     Piece piece_;
     std::shared_ptr<const PieceAnswers> answers_;
     UnitSystem units_ = UnitSystem::Metric;
@@ -31,10 +33,14 @@ class ShelfPanel : public QWidget {
 
 public:
     explicit ShelfPanel(Session& session, QWidget* parent = nullptr);
+    /// Adds a piece of a family of the gallery and selects it.
+    void add(const QString& family);
+
+signals:
+    void galleryWanted();
 
 private:
     void refresh();
-    void add(Family family);
     void copyPiece(const std::string& id);
     void removePiece(const std::string& id);
 

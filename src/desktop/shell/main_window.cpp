@@ -178,7 +178,7 @@ void MainWindow::buildActions() {
     act(tr("Copy the plan as text"), QKeySequence(QStringLiteral("Ctrl+Shift+C")), [this] {
         if (const auto a = session_.answers()) QApplication::clipboard()->setText(report::benchCardText(session_.plan(), *a));
     });
-    act(tr("Copy the picture"), {}, [this] { QApplication::clipboard()->setImage(shape_->stage()->picture(shape_->stage()->size(), 2)); });
+    act(tr("Copy the picture"), {}, [this] { QApplication::clipboard()->setImage(shape_->picture(2)); });
     menu_->addSeparator();
     undo_ = act(tr("Undo"), QKeySequence::Undo, [this] { session_.document().undo(); });
     redo_ = act(tr("Redo"), QKeySequence::Redo, [this] { session_.document().redo(); });
@@ -197,6 +197,11 @@ void MainWindow::buildActions() {
     const auto hidden = [&](const QString& keys, auto slot) { connect(new QShortcut(QKeySequence(keys), this), &QShortcut::activated, this, slot); };
     hidden(QStringLiteral("F2"), [this] { goTo(Place::Shape); });
     hidden(QStringLiteral("F3"), [this] { goTo(Place::Day); });
+    hidden(QStringLiteral("F4"), [this] { shape_->setTurning(!shape_->isTurning()); });
+    hidden(QStringLiteral("Ctrl+G"), [this] {
+        goTo(Place::Shape);
+        shape_->gallery()->open();
+    });
     hidden(QStringLiteral("Ctrl+K"), [this] {
         if (auto* b = findChild<QPushButton*>(QStringLiteral("addCoat"))) b->click();
     });
@@ -531,7 +536,10 @@ void MainWindow::showShortcuts() {
     row(QStringLiteral("F2, F3"), tr("Shape, Day"));
     for (QAction* a : menu_->actions())
         if (!a->shortcut().isEmpty()) row(a->shortcut().toString(QKeySequence::NativeText), a->text().section(QLatin1Char(':'), 0, 0));
+    row(QStringLiteral("F4"), tr("Cut open, or turn it"));
+    row(QStringLiteral("Ctrl+G"), tr("Start a piece from the gallery"));
     row(QStringLiteral("Ctrl+K"), tr("Add a coat"));
+    row(tr("Turning a piece"), tr("arrows turn, Shift with arrows moves, plus and minus come nearer, 1 to 4 are standard views, 0 fits it in"));
     row(tr("On the stage"), tr("left and right choose a handle, up and down move it by a millimetre, with Shift by five"));
     row(tr("On a coat card"), tr("Alt with left or right moves it, Delete removes it"));
     row(tr("On the day"), tr("left and right move through time, with Shift by a quarter of an hour"));

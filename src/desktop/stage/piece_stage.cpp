@@ -10,6 +10,7 @@
 #include <numbers>
 
 #include "desktop/stage/cut_egg.h"
+#include "desktop/stage/solid_scene.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/text.h"
@@ -21,12 +22,6 @@ constexpr double kTop = 62, kBottom = 44, kSide = 132;  // pixels kept for dimen
 constexpr double kGrip = 16;                            // pixels round a handle that take it
 constexpr double kGhostShare = 0.42;                    // of the dip depth: how much balloon is drawn above it
 
-QColor chocolateColour(const std::string& id) {
-    if (id == "milk") return QColor(0x86, 0x52, 0x30);
-    if (id == "white") return QColor(0xE4, 0xC9, 0x92);
-    if (id == "compound") return QColor(0x5A, 0x35, 0x22);
-    return QColor(0x4E, 0x2A, 0x1A);
-}
 
 }  // namespace
 

@@ -32,21 +32,31 @@ float power(float x, int n) {
 Raster::Raster(int width, int height)
     : width_(std::max(1, width)),
       height_(std::max(1, height)),
-      pixels_(static_cast<size_t>(width_) * static_cast<size_t>(height_), {std::numeric_limits<float>::infinity(), {}, -1}) {}
+      pixels_(static_cast<size_t>(width_) * static_cast<size_t>(height_), {std::numeric_limits<float>::infinity(), {}, -1, 0}) {}
 
 void Raster::setSurface(const Surface& surface) { surfaces_.push_back(surface); }
+
+void Raster::setCutFace(const QVector3D& normal, const QColor& colour) {
+    Surface s;
+    s.base = colour;
+    s.gloss = 0.05f;
+    cutFace_ = static_cast<int>(surfaces_.size());
+    cutNormal_ = normal;
+    surfaces_.push_back(s);
+}
 
 QImage Raster::shaded() const {
     QImage image(width_, height_, QImage::Format_ARGB32_Premultiplied);
     for (int y = 0; y < height_; ++y) {
         auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
         const Pixel* from = pixels_.data() + static_cast<size_t>(y) * static_cast<size_t>(width_);
-        for (int x = 0; x < width_; ++x) line[x] = from[x].surface < 0 ? 0 : shade(from[x].normal, surfaces_[static_cast<size_t>(from[x].surface)]);
+        for (int x = 0; x < width_; ++x) line[x] = from[x].surface < 0 ? 0 : shade(from[x].normal, surfaces_[static_cast<size_t>(from[x].surface)], from[x].wall);
     }
     return image;
 }
 
-QRgb Raster::shade(const QVector3D& normal, const Surface& s) {
+QRgb Raster::shade(const QVector3D& normal, const Surface& s, float wall) {
+    const QColor ground = s.map ? QColor((*s.map)[static_cast<size_t>(std::clamp(wall, 0.f, 1.f) * static_cast<float>(s.map->size() - 1))]) : s.base;
     QVector3D n = normal.normalized();
     if (QVector3D::dotProduct(n, kEye) < 0) n = -n;
     const float key = std::max(0.f, QVector3D::dotProduct(n, kKey)), fill = std::max(0.f, QVector3D::dotProduct(n, kFill));
@@ -64,7 +74,7 @@ QRgb Raster::shade(const QVector3D& normal, const Surface& s) {
         const float lit = std::clamp(static_cast<float>(base) * diffuse + 255 * (sheen + window) * light, 0.f, 255.f);
         return static_cast<int>(std::lround(lit + (static_cast<float>(veil) - lit) * s.veiled));
     };
-    return qRgb(channel(s.base.red(), s.veil.red(), 1.0f), channel(s.base.green(), s.veil.green(), 0.93f), channel(s.base.blue(), s.veil.blue(), 0.84f));
+    return qRgb(channel(ground.red(), s.veil.red(), 1.0f), channel(ground.green(), s.veil.green(), 0.93f), channel(ground.blue(), s.veil.blue(), 0.84f));
 }
 
 void Raster::triangle(const Corner& a, const Corner& b, const Corner& c) {
@@ -76,7 +86,11 @@ void Raster::triangle(const Corner& a, const Corner& b, const Corner& c) {
     const int y0 = std::max(0, static_cast<int>(std::floor(std::min({a.at.y(), b.at.y(), c.at.y()}))));
     const int y1 = std::min(height_ - 1, static_cast<int>(std::ceil(std::max({a.at.y(), b.at.y(), c.at.y()}))));
     const float inverse = 1 / area;
-    const int surface = static_cast<int>(surfaces_.size()) - 1;
+    // y grows downwards: a triangle that is counter-clockwise to the eye has a negative area here
+    const bool farSide = cutFace_ >= 0 && area > 0;
+    const int surface = farSide ? cutFace_ : static_cast<int>(surfaces_.size()) - 1;
+    const bool cut = a.keep < 0 || b.keep < 0 || c.keep < 0;
+    if (a.keep < 0 && b.keep < 0 && c.keep < 0) return;
     for (int y = y0; y <= y1; ++y) {
         Pixel* line = pixels_.data() + static_cast<size_t>(y) * static_cast<size_t>(width_);
         const float py = static_cast<float>(y) + 0.5f;
@@ -86,7 +100,8 @@ void Raster::triangle(const Corner& a, const Corner& b, const Corner& c) {
             if (wa < -1e-4f || wb < -1e-4f || wc < -1e-4f) continue;
             const float z = wa * a.at.z() + wb * b.at.z() + wc * c.at.z();
             if (z >= line[x].depth) continue;
-            line[x] = {z, a.normal * wa + b.normal * wb + c.normal * wc, surface};
+            if (cut && wa * a.keep + wb * b.keep + wc * c.keep < 0) continue;
+            line[x] = {z, farSide ? cutNormal_ : a.normal * wa + b.normal * wb + c.normal * wc, surface, wa * a.wall + wb * b.wall + wc * c.wall};
         }
     }
 }

@@ -10,6 +10,8 @@ namespace uovo::desktop {
 /// A corner in paper coordinates: x to the right and y down in pixels, z away from the eye in any unit.
 struct Corner {
     QVector3D at, normal;  ///< normal in eye space (x right, y up, z towards the eye), unit length
+    float keep = 1;        ///< distance to a section plane: what is below 0 is cut away
+    float wall = 0;        ///< 0 thin to 1 thick, for a surface that shows a map
 };
 
 /// How chocolate answers light.
@@ -19,6 +21,7 @@ struct Surface {
     float shade = 0.0f;   ///< 0 outside, up to 1: darker, for the inside of a bowl
     QColor veil;          ///< mixed in by `veiled`
     float veiled = 0.0f;
+    const std::vector<QRgb>* map = nullptr;  ///< colours from thin to thick instead of `base`; not owned
 };
 
 /// Collects triangles into a depth buffer first and shades each pixel once at the end.
@@ -27,6 +30,9 @@ public:
     Raster(int width, int height);
     /// Later triangles belong to this surface.
     void setSurface(const Surface& surface);
+    /// Of closed bodies cut by the section plane the far side shows through the cut: it is painted as the cut face, flat,
+    /// with this normal and colour.
+    void setCutFace(const QVector3D& normal, const QColor& colour);
     void triangle(const Corner& a, const Corner& b, const Corner& c);
     QImage shaded() const;
 
@@ -35,12 +41,15 @@ private:
         float depth;
         QVector3D normal;
         int surface;  ///< -1: nothing there
+        float wall;
     };
-    static QRgb shade(const QVector3D& normal, const Surface& surface);
+    static QRgb shade(const QVector3D& normal, const Surface& surface, float wall);
 
     int width_, height_;
     std::vector<Pixel> pixels_;
     std::vector<Surface> surfaces_;
+    int cutFace_ = -1;  // its surface
+    QVector3D cutNormal_;
 };
 
 }  // namespace uovo::desktop

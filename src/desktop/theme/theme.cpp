@@ -115,6 +115,9 @@ QPushButton:disabled { color: @quiet; }
 QPushButton[flat="true"] { background: transparent; border: 1px solid transparent; padding: 4px 8px; }
 QPushButton[flat="true"]:hover { background: @hairline; }
 QPushButton[flat="true"]:focus { border: 2px solid @yolk; padding: 3px 7px; }
+QPushButton[tool="true"] { font-size: 14px; padding: 2px 7px; color: @quiet; }
+QPushButton[tool="true"]:focus { padding: 1px 6px; }
+QPushButton[tool="true"]:checked { color: @ink; font-weight: 600; border-bottom: 2px solid @yolk; border-radius: 0; }
 QPushButton#planMenu { font-size: 20px; font-weight: 700; padding: 4px 9px; }
 QPushButton#planMenu:focus { border: 2px solid @yolk; padding: 3px 8px; }
 QPushButton[main="true"] { background: @ink; color: @paper; border: 0; font-weight: 600; padding: 8px 16px; }

@@ -1,0 +1,54 @@
+// The families of formers and parts: what a person measures to define one, and when to choose it.
+#pragma once
+#include <string>
+#include <vector>
+
+#include "core/quantity/quantity.h"
+
+namespace uovo::form {
+
+/// One figure a person measures.
+struct Field {
+    std::string key, name;   ///< "topDiameter", "Top diameter"
+    std::string before;      ///< words before it in the sentence: "at the top"
+    Dimension dimension = Dimension::Length;
+    double value = 0, low = 0, high = 0;  ///< SI; usual value and what is accepted
+};
+
+/// One of a few words.
+struct Choice {
+    std::string key, name;
+    std::vector<std::string> options;  ///< the first is the usual one; written to files as they stand
+};
+
+/// How chocolate makes the part.
+enum class Body {
+    Wall,     ///< a wall on the former's surface
+    Cast,     ///< poured full: solid
+    Sheet,    ///< poured flat between bars, or piped: solid, thin
+    Modeled,  ///< shaped from modeling chocolate
+    Compound, ///< several parts put together
+};
+
+struct Family {
+    std::string id, name, group;
+    Body body = Body::Wall;
+    bool outside = false;     ///< chocolate on the outside of the former (Wall only)
+    std::string when;         ///< when to choose it
+    std::string search;       ///< words a person may look for
+    std::string measure;      ///< what to measure, and how
+    std::vector<Field> fields;
+    std::vector<Choice> choices = {};
+    std::string points = {};  ///< "profile" or "outline" when it also needs points; else empty
+
+    const Field* field(const std::string& key) const;
+    const Choice* choice(const std::string& key) const;
+};
+
+const std::vector<Family>& families();
+/// Null when there is no such family.
+const Family* family(const std::string& id);
+/// Families that fit a person's words, best first; all of them for no words.
+std::vector<const Family*> search(const std::string& words);
+
+}  // namespace uovo::form

@@ -1,0 +1,346 @@
+#include "core/form/mesh.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <map>
+#include <numeric>
+#include <unordered_map>
+
+namespace uovo::form {
+namespace {
+
+using Key = unsigned long long;
+
+Key edgeKey(int a, int b) { return (static_cast<Key>(static_cast<unsigned>(std::min(a, b))) << 32) | static_cast<unsigned>(std::max(a, b)); }
+
+const Vec3& at(const Mesh& m, int i) { return m.points[static_cast<size_t>(i)]; }
+
+Vec3 crossOf(const Mesh& m, const Triangle& t) { return cross(at(m, t[1]) - at(m, t[0]), at(m, t[2]) - at(m, t[0])); }
+
+/// Integral over the part of a triangle below `level` of (z - level) n_z dA.
+double below(const Vec3& a, const Vec3& b, const Vec3& c, double level) {
+    std::array<Vec3, 3> p{a, b, c};
+    std::sort(p.begin(), p.end(), [](const Vec3& u, const Vec3& v) { return u.z < v.z; });
+    const double flat = ((b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x)) / 2;  // signed plan area
+    if (p[0].z >= level) return 0;
+    const auto mean = [&](double z0, double z1, double z2) { return (z0 + z1 + z2) / 3 - level; };
+    if (p[2].z <= level) return flat * mean(p[0].z, p[1].z, p[2].z);
+    if (p[1].z >= level) {  // one corner under the level: a small similar triangle
+        const double s = (level - p[0].z) / (p[1].z - p[0].z), t = (level - p[0].z) / (p[2].z - p[0].z);
+        return flat * s * t * mean(p[0].z, level, level);
+    }
+    // two under: the whole less the small triangle at the top
+    const double s = (p[2].z - level) / (p[2].z - p[0].z), t = (p[2].z - level) / (p[2].z - p[1].z);
+    return flat * mean(p[0].z, p[1].z, p[2].z) - flat * s * t * mean(p[2].z, level, level);
+}
+
+double leastAngle(const Mesh& m, const Triangle& t) {
+    double least = 4;
+    for (size_t k = 0; k < 3; ++k) {
+        const Vec3 u = at(m, t[(k + 1) % 3]) - at(m, t[k]), v = at(m, t[(k + 2) % 3]) - at(m, t[k]);
+        least = std::min(least, std::atan2(length(cross(u, v)), dot(u, v)));
+    }
+    return least;
+}
+
+}  // namespace
+
+double volume(const Mesh& m) {
+    double sum = 0;
+    if (m.points.empty()) return 0;
+    const Vec3 o = m.points.front();  // near the mesh, so that far coordinates do not cancel
+    for (const auto& t : m.triangles) sum += dot(at(m, t[0]) - o, cross(at(m, t[1]) - o, at(m, t[2]) - o));
+    return sum / 6;
+}
+
+double area(const Mesh& m, Mark mark) {
+    double sum = 0;
+    for (size_t i = 0; i < m.triangles.size(); ++i)
+        if (m.mark(i) == mark) sum += length(crossOf(m, m.triangles[i]));
+    return sum / 2;
+}
+
+Vec3 centroid(const Mesh& m) {
+    Vec3 sum;
+    double six = 0;
+    if (m.points.empty()) return sum;
+    const Vec3 o = m.points.front();
+    for (const auto& t : m.triangles) {
+        const Vec3 a = at(m, t[0]) - o, b = at(m, t[1]) - o, c = at(m, t[2]) - o;
+        const double v = dot(a, cross(b, c));
+        sum += (a + b + c) * v;
+        six += v;
+    }
+    return std::abs(six) > 1e-300 ? o + sum * (1 / (4 * six)) : o;
+}
+
+Box bounds(const Mesh& m) {
+    if (m.points.empty()) return {};
+    Box b{m.points.front(), m.points.front()};
+    for (const auto& p : m.points) {
+        b.low = {std::min(b.low.x, p.x), std::min(b.low.y, p.y), std::min(b.low.z, p.z)};
+        b.high = {std::max(b.high.x, p.x), std::max(b.high.y, p.y), std::max(b.high.z, p.z)};
+    }
+    return b;
+}
+
+double volumeBelow(const Mesh& m, double z) {
+    double sum = 0;
+    for (const auto& t : m.triangles) sum += below(at(m, t[0]), at(m, t[1]), at(m, t[2]), z);
+    return sum;
+}
+
+double levelOf(const Mesh& m, double wanted) {
+    const Box b = bounds(m);
+    if (!(wanted >= 0) || wanted > volume(m) * (1 + 1e-9)) return std::nan("");
+    double low = b.low.z, high = b.high.z;
+    for (int i = 0; i < 50; ++i) {
+        const double mid = 0.5 * (low + high);
+        (volumeBelow(m, mid) < wanted ? low : high) = mid;
+    }
+    return 0.5 * (low + high);
+}
+
+std::vector<std::array<double, 2>> footprint(const Mesh& m, double tolerance) {
+    const double ground = bounds(m).low.z + tolerance;
+    std::vector<std::array<double, 2>> p, hull;
+    for (const auto& q : m.points)
+        if (q.z <= ground) p.push_back({q.x, q.y});
+    std::sort(p.begin(), p.end());
+    p.erase(std::unique(p.begin(), p.end()), p.end());
+    if (p.size() < 3) return p;
+    const auto turn = [](const auto& a, const auto& b, const auto& c) { return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]); };
+    for (int side = 0; side < 2; ++side) {  // Andrew's monotone chain
+        const size_t base = hull.size();
+        for (const auto& q : p) {
+            while (hull.size() >= base + 2 && turn(hull[hull.size() - 2], hull.back(), q) <= 0) hull.pop_back();
+            hull.push_back(q);
+        }
+        hull.pop_back();
+        std::reverse(p.begin(), p.end());
+    }
+    return hull;
+}
+
+MeshReport inspect(const Mesh& m) {
+    MeshReport r;
+    r.triangles = m.triangles.size();
+    struct Edge {
+        int uses = 0, balance = 0;
+    };
+    std::unordered_map<Key, Edge> edges;
+    edges.reserve(m.triangles.size() * 2);
+    std::vector<int> root(m.points.size());
+    std::iota(root.begin(), root.end(), 0);
+    const auto find = [&](int i) {
+        while (root[static_cast<size_t>(i)] != i) i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
+        return i;
+    };
+    double scale = 0;
+    for (const auto& t : m.triangles) scale = std::max(scale, length(crossOf(m, t)));
+    for (const auto& t : m.triangles) {
+        for (size_t k = 0; k < 3; ++k) {
+            const int a = t[k], b = t[(k + 1) % 3];
+            auto& e = edges[edgeKey(a, b)];
+            ++e.uses;
+            e.balance += a < b ? 1 : -1;
+            root[static_cast<size_t>(find(a))] = find(b);
+        }
+        if (!(length(crossOf(m, t)) > 1e-12 * scale) || t[0] == t[1] || t[1] == t[2] || t[0] == t[2])
+            ++r.degenerate;
+        else if (leastAngle(m, t) < 10 * M_PI / 180)
+            ++r.slivers;
+    }
+    for (const auto& [key, e] : edges) {
+        r.openEdges += e.uses == 1;
+        r.crowdedEdges += e.uses > 2;
+        r.flipped += e.uses == 2 && e.balance != 0;
+    }
+    std::vector<bool> used(m.points.size());
+    for (const auto& t : m.triangles)
+        for (const int i : t) used[static_cast<size_t>(i)] = true;
+    for (size_t i = 0; i < root.size(); ++i) r.shells += used[i] && find(static_cast<int>(i)) == static_cast<int>(i);
+    return r;
+}
+
+std::string inWords(const MeshReport& r) {
+    if (r.triangles == 0) return "There is no surface in it.";
+    std::string s;
+    const auto add = [&](const std::string& words) { s += (s.empty() ? "" : " ") + words; };
+    const auto edges = [](size_t n) { return n == 1 ? std::string("One edge") : fmt::format("{} edges", n); };
+    if (r.openEdges) add(fmt::format("It has holes: {} {} a triangle on one side only.", edges(r.openEdges), r.openEdges == 1 ? "has" : "have"));
+    if (r.crowdedEdges) add(fmt::format("{} {} shared by more than two triangles.", edges(r.crowdedEdges), r.crowdedEdges == 1 ? "is" : "are"));
+    if (r.flipped) add(fmt::format("{} {} between triangles that face opposite ways.", edges(r.flipped), r.flipped == 1 ? "lies" : "lie"));
+    if (r.degenerate) add(fmt::format("{} {} no area.", r.degenerate == 1 ? "One triangle" : fmt::format("{} triangles", r.degenerate), r.degenerate == 1 ? "has" : "have"));
+    return s;
+}
+
+Mesh weld(const Mesh& m, double distance) {
+    Mesh out;
+    std::map<std::array<long long, 3>, std::vector<int>> cells;
+    std::vector<int> to(m.points.size());
+    const auto cell = [&](double v) { return static_cast<long long>(std::floor(v / distance)); };
+    for (size_t i = 0; i < m.points.size(); ++i) {
+        const Vec3& p = m.points[i];
+        const std::array<long long, 3> c{cell(p.x), cell(p.y), cell(p.z)};
+        int found = -1;
+        for (long long dx = -1; dx <= 1 && found < 0; ++dx)
+            for (long long dy = -1; dy <= 1 && found < 0; ++dy)
+                for (long long dz = -1; dz <= 1 && found < 0; ++dz)
+                    if (const auto it = cells.find({c[0] + dx, c[1] + dy, c[2] + dz}); it != cells.end())
+                        for (const int k : it->second)
+                            if (length(out.points[static_cast<size_t>(k)] - p) <= distance) {
+                                found = k;
+                                break;
+                            }
+        if (found < 0) {
+            found = static_cast<int>(out.points.size());
+            out.points.push_back(p);
+            cells[c].push_back(found);
+        }
+        to[i] = found;
+    }
+    for (size_t i = 0; i < m.triangles.size(); ++i) {
+        const auto& t = m.triangles[i];
+        const Triangle u{to[static_cast<size_t>(t[0])], to[static_cast<size_t>(t[1])], to[static_cast<size_t>(t[2])]};
+        if (u[0] == u[1] || u[1] == u[2] || u[0] == u[2]) continue;
+        out.triangles.push_back(u);
+        if (!m.marks.empty()) out.marks.push_back(m.marks[i]);
+    }
+    return out;
+}
+
+Mesh reversed(Mesh m) {
+    for (auto& t : m.triangles) std::swap(t[1], t[2]);
+    return m;
+}
+
+void append(Mesh& m, const Mesh& other) {
+    const int shift = static_cast<int>(m.points.size());
+    if (!other.marks.empty() || !m.marks.empty()) {
+        m.marks.resize(m.triangles.size(), Mark::Wall);
+        for (size_t i = 0; i < other.triangles.size(); ++i) m.marks.push_back(other.mark(i));
+    }
+    m.points.insert(m.points.end(), other.points.begin(), other.points.end());
+    for (const auto& t : other.triangles) m.triangles.push_back({t[0] + shift, t[1] + shift, t[2] + shift});
+}
+
+Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward) {
+    // Wall triangles that meet at a corner without sharing an edge get corners of their own: each fan is displaced by itself.
+    const size_t n = surface.triangles.size();
+    std::vector<int> root(3 * n);
+    std::iota(root.begin(), root.end(), 0);
+    const auto find = [&](int i) {
+        while (root[static_cast<size_t>(i)] != i) i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
+        return i;
+    };
+    std::unordered_map<Key, std::pair<int, int>> open;  // edge → triangle and its first corner on it; what is left are rims
+    open.reserve(2 * n);
+    for (size_t i = 0; i < n; ++i) {
+        if (surface.mark(i) != Mark::Wall) continue;
+        const auto& t = surface.triangles[i];
+        for (size_t k = 0; k < 3; ++k) {
+            const Key key = edgeKey(t[k], t[(k + 1) % 3]);
+            if (const auto it = open.find(key); it != open.end()) {
+                const auto [j, m] = it->second;  // the neighbour runs the other way: its first corner is our second
+                root[static_cast<size_t>(find(static_cast<int>(3 * i + k)))] = find(3 * j + (m + 1) % 3);
+                root[static_cast<size_t>(find(static_cast<int>(3 * i + (k + 1) % 3)))] = find(3 * j + m);
+                open.erase(it);
+            } else {
+                open[key] = {static_cast<int>(i), static_cast<int>(k)};
+            }
+        }
+    }
+    // Displacement d of each fan with n_f·d = t for every face in it: least squares, a little pulled towards the mean
+    // normal so that flat and nearly flat corners are well defined. Faces weigh by their angle at the corner.
+    struct Sum {
+        double a[6] = {0, 0, 0, 0, 0, 0};
+        Vec3 b;
+        double weight = 0;
+        int corner = -1, inner = -1, outer = -1;
+    };
+    std::vector<Sum> sums(3 * n);
+    for (size_t i = 0; i < n; ++i) {
+        if (surface.mark(i) != Mark::Wall) continue;
+        const auto& t = surface.triangles[i];
+        const Vec3 normal = unit(crossOf(surface, t));
+        for (size_t k = 0; k < 3; ++k) {
+            const Vec3& here = at(surface, t[k]);
+            const Vec3 u = at(surface, t[(k + 1) % 3]) - here, v = at(surface, t[(k + 2) % 3]) - here;
+            const double w = std::atan2(length(cross(u, v)), dot(u, v));
+            Sum& f = sums[static_cast<size_t>(find(static_cast<int>(3 * i + k)))];
+            f.a[0] += w * normal.x * normal.x;
+            f.a[1] += w * normal.x * normal.y;
+            f.a[2] += w * normal.x * normal.z;
+            f.a[3] += w * normal.y * normal.y;
+            f.a[4] += w * normal.y * normal.z;
+            f.a[5] += w * normal.z * normal.z;
+            f.b += normal * w;
+            f.weight += w;
+            f.corner = t[k];
+        }
+    }
+    Mesh out;
+    const double sign = outward ? 1 : -1;
+    for (auto& f : sums) {
+        if (f.corner < 0) continue;
+        const Vec3 mean = unit(f.b);
+        const double pull = 0.02 * f.weight;
+        const double xx = f.a[0] + pull, xy = f.a[1], xz = f.a[2], yy = f.a[3] + pull, yz = f.a[4], zz = f.a[5] + pull;
+        const Vec3 b = f.b + mean * pull;
+        const double det = xx * (yy * zz - yz * yz) - xy * (xy * zz - yz * xz) + xz * (xy * yz - yy * xz);
+        Vec3 d{(b.x * (yy * zz - yz * yz) - xy * (b.y * zz - yz * b.z) + xz * (b.y * yz - yy * b.z)) / det,
+               (xx * (b.y * zz - yz * b.z) - b.x * (xy * zz - yz * xz) + xz * (xy * b.z - b.y * xz)) / det,
+               (xx * (yy * b.z - b.y * yz) - xy * (xy * b.z - b.y * xz) + b.x * (xy * yz - yy * xz)) / det};
+        if (const double l = length(d); l > 3) d = d * (3 / l);  // a needle-sharp crease does not shoot away
+        const Vec3& here = at(surface, f.corner);
+        f.inner = static_cast<int>(out.points.size());
+        out.points.push_back(here);
+        f.outer = static_cast<int>(out.points.size());
+        out.points.push_back(here + d * (sign * thickness[static_cast<size_t>(f.corner)]));
+    }
+    const auto near = [&](size_t i, size_t k) {
+        const Sum& f = sums[static_cast<size_t>(find(static_cast<int>(3 * i + k)))];
+        return outward ? f.inner : f.outer;
+    };
+    const auto far = [&](size_t i, size_t k) {
+        const Sum& f = sums[static_cast<size_t>(find(static_cast<int>(3 * i + k)))];
+        return outward ? f.outer : f.inner;
+    };
+    for (size_t i = 0; i < n; ++i) {
+        if (surface.mark(i) != Mark::Wall) continue;
+        out.triangles.push_back({far(i, 0), far(i, 1), far(i, 2)});
+        out.triangles.push_back({near(i, 0), near(i, 2), near(i, 1)});
+        for (size_t k = 0; k < 3; ++k) {
+            const auto it = open.find(edgeKey(surface.triangles[i][k], surface.triangles[i][(k + 1) % 3]));
+            if (it == open.end()) continue;
+            const size_t next = (k + 1) % 3;
+            out.triangles.push_back({far(i, next), far(i, k), near(i, k)});
+            out.triangles.push_back({far(i, next), near(i, k), near(i, next)});
+        }
+    }
+    return out;
+}
+
+Mesh shell(const Mesh& surface, double thickness, bool outward) {
+    return shell(surface, std::vector<double>(surface.points.size(), thickness), outward);
+}
+
+Mesh placed(Mesh m, const Pose& pose) {
+    for (auto& p : m.points) p = pose(p);
+    return m;
+}
+
+double rimLength(const Mesh& m) {
+    std::unordered_map<Key, int> balance;
+    for (size_t i = 0; i < m.triangles.size(); ++i)
+        if (m.mark(i) == Mark::Wall)
+            for (size_t k = 0; k < 3; ++k) ++balance[edgeKey(m.triangles[i][k], m.triangles[i][(k + 1) % 3])];
+    double sum = 0;
+    for (const auto& [key, uses] : balance)
+        if (uses == 1) sum += length(at(m, static_cast<int>(key >> 32)) - at(m, static_cast<int>(key & 0xffffffffu)));
+    return sum;
+}
+
+}  // namespace uovo::form

@@ -1,0 +1,136 @@
+#include "core/form/part.h"
+
+#include <cmath>
+
+#include "core/form/part_builders.h"
+
+namespace uovo::form {
+
+tl::unexpected<Problem> refuse(std::string sentence, std::string field) { return tl::unexpected(Problem{std::move(sentence), std::move(field)}); }
+
+double figure(const Part& part, const std::string& key) {
+    if (const auto it = part.values.find(key); it != part.values.end()) return it->second.value;
+    const Family* f = family(part.family);
+    const Field* field = f ? f->field(key) : nullptr;
+    return field ? field->value : 0;
+}
+
+std::string choice(const Part& part, const std::string& key) {
+    if (const auto it = part.choices.find(key); it != part.choices.end()) return it->second;
+    const Family* f = family(part.family);
+    const Choice* c = f ? f->choice(key) : nullptr;
+    return c ? c->options.front() : std::string();
+}
+
+Part usual(const std::string& id) {
+    Part p;
+    p.family = id;
+    if (const Family* f = family(id)) {
+        for (const auto& field : f->fields) p.values[field.key] = Measure(field.value);
+        for (const auto& c : f->choices) p.choices[c.key] = c.options.front();
+        if (id == "profile-mold") p.points = {{{0, 0}, {0.022, 0}, {0.030, 0.012}, {0.024, 0.030}, {0.034, 0.060}}};
+        if (id == "figure-lathe") p.points = {{{0, 0}, {0.028, 0.004}, {0.040, 0.026}, {0.030, 0.048}, {0.018, 0.058}, {0.026, 0.076}, {0.018, 0.096}, {0, 0.102}}};
+        if (id == "sheet") p.values["width"] = Measure(0.08);
+    }
+    return p;
+}
+
+tl::expected<void, Problem> checkFigures(const Part& part) {
+    const Family* f = family(part.family);
+    if (!f) return refuse("This program does not know the family “" + part.family + "”.", "family");
+    for (const auto& field : f->fields) {
+        const double v = figure(part, field.key);
+        const auto text = [&](double x) { return format(x, field.dimension, UnitSystem::Metric); };
+        if (!std::isfinite(v)) return refuse(field.name + " is not a number.", field.key);
+        if (v < field.low * (1 - 1e-9) || v > field.high * (1 + 1e-9))
+            return refuse(field.name + " is " + text(v) + "; it must be between " + text(field.low) + " and " + text(field.high) + ".", field.key);
+        if (field.dimension == Dimension::Count && field.key != "turns" && v != std::floor(v)) return refuse(field.name + " is a whole number.", field.key);
+    }
+    for (const auto& c : f->choices) {
+        const std::string word = choice(part, c.key);
+        if (std::find(c.options.begin(), c.options.end(), word) == c.options.end()) return refuse(c.name + " cannot be “" + word + "”.", c.key);
+    }
+    return {};
+}
+
+tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, const Detail& detail) {
+    if (auto ok = checkFigures(part); !ok) return tl::unexpected(ok.error());
+    const Family& f = *family(part.family);
+    if (f.body == Body::Compound) return buildCompound(part, meshes, detail);
+    const Values v{part};
+    const std::string& id = part.family;
+    Built built = refuse("There is no such family.", "family");
+    bool hollow = f.body == Body::Wall;
+    if (id == "mesh") {
+        const auto it = meshes.find(part.mesh);
+        if (it == meshes.end() || !it->second) return refuse("Choose a model file for this figure.", "mesh");
+        Shape s;
+        s.surface = *it->second;
+        const double k = v("scale");
+        for (auto& p : s.surface.points) p = p * k;
+        s.volume = volume(s.surface);
+        s.area = s.areaLow = s.areaHigh = area(s.surface);
+        s.exact = false;
+        hollow = v.choice("filled") == "hollow";
+        built = std::move(s);
+    } else if (f.group == "Over a balloon" || id == "bought" || id == "original" || id == "plaque" || id == "flame" || id == "egg-half") {
+        built = buildFree(v, id, detail);
+    } else if (id == "rope" || id == "clip-handle") {
+        built = buildSwept(v, id, detail);
+    } else if (f.body == Body::Sheet || id == "bar" || id == "collar" || id == "arch" || id == "spoon" || id == "ribbon") {
+        built = buildSheet(v, id, detail);
+    } else {
+        built = buildRound(v, id, detail);
+    }
+    if (!built) return tl::unexpected(built.error());
+    built->body = hollow ? Body::Wall : f.body == Body::Wall ? Body::Cast : f.body;
+    built->outside = f.outside;
+    if (hollow && f.field("wall")) built->wall = v("wall");
+    if (built->wallLow == 0 && built->wallHigh == 0) built->wallLow = built->wallHigh = built->wall;
+    Assembly out;
+    Item item;
+    item.key = id;
+    item.name = f.name;
+    item.part = part;
+    item.shape = std::move(*built);
+    out.items.push_back(std::move(item));
+    return out;
+}
+
+double Shape::chocolate(double thickness) const {
+    if (body != Body::Wall) return volume - displaced;
+    if (coverage < 1) return area * coverage * thickness;
+    // The mesh's shell, corrected by how much the mesh's area misses the true one.
+    const double meshArea = uovo::form::area(surface);
+    return uovo::form::volume(shell(surface, thickness, outside)) * (meshArea > 0 ? area / meshArea : 1);
+}
+
+Mesh Shape::solid() const { return body == Body::Wall ? shell(surface, wall, outside) : surface; }
+
+Mesh Assembly::solid() const {
+    Mesh m;
+    for (const auto& i : items) append(m, placed(i.shape.solid(), i.pose));
+    return m;
+}
+
+double Assembly::chocolate() const {
+    double sum = 0;
+    for (const auto& i : items)
+        if (i.edible) sum += i.shape.chocolate();
+    return sum;
+}
+
+Vec3 Assembly::centre() const {
+    Vec3 sum;
+    double all = 0;
+    for (const auto& i : items) {
+        if (!i.edible) continue;
+        const Mesh m = placed(i.shape.solid(), i.pose);
+        const double v = volume(m);
+        sum += centroid(m) * v;
+        all += v;
+    }
+    return all > 0 ? sum * (1 / all) : sum;
+}
+
+}  // namespace uovo::form

@@ -1,0 +1,106 @@
+// Parts: any family with a person's figures, built into a mesh and its measures.
+#pragma once
+#include <map>
+#include <memory>
+#include <optional>
+#include <tl/expected.hpp>
+
+#include "core/form/family.h"
+#include "core/form/loft.h"
+#include "core/form/outline.h"
+
+namespace uovo::form {
+
+using Figures = std::map<std::string, Measure>;
+
+/// One part or compound as a person defines it. Figures that are not given have the family's usual value.
+struct Part {
+    std::string family = "half-ball";
+    Figures values;
+    std::map<std::string, std::string> choices;
+    std::vector<Loop> points;             ///< profile (r, z) of a round mold, or outline and holes of a sheet, m
+    std::string mesh;                     ///< name of a mesh of the plan ("mesh" family)
+    std::map<std::string, Figures> own;   ///< of a compound: part key → figures that no longer follow the compound's
+    bool operator==(const Part&) const = default;
+};
+
+using Meshes = std::map<std::string, std::shared_ptr<const Mesh>>;
+
+/// A flat pattern to cut from acetate, at true scale. Two concentric arcs and two straight sides, or a rectangle.
+struct FlatPattern {
+    double inner = 0, outer = 0;   ///< arc radii, m; outer 0: a rectangle
+    double angle = 0;              ///< of the sector, rad, the overlap included
+    double width = 0, height = 0;  ///< of the rectangle, m, the overlap included
+    double overlap = 0;            ///< m, at the longer edge
+};
+
+/// A built part.
+struct Shape {
+    Mesh surface;             ///< closed; for a wall: the former with its lids, for a solid: the solid itself
+    Body body = Body::Wall;
+    bool outside = false;     ///< chocolate on the outside of `surface`
+    double area = 0;          ///< m² to be covered (Wall) or of the solid's surface
+    double areaLow = 0, areaHigh = 0;  ///< band of the area where the shape is only known by its silhouette
+    double volume = 0;        ///< m³: what the former holds to its rim (Wall), or of the solid
+    bool exact = true;        ///< area and volume are closed forms or integrals of the true shape, not of the mesh
+    double wall = 0;          ///< m, assumed (Wall), or the sheet's thickness
+    double wallLow = 0, wallHigh = 0;  ///< band of `wall`
+    double coverage = 1;      ///< share of the area that is covered
+    double rim = 0, seam = 0; ///< lengths, m
+    double displaced = 0;     ///< m³ of core inside that is not chocolate
+    std::optional<FlatPattern> pattern;
+
+    /// Chocolate in it, m³ of set chocolate, at the given wall (Wall) or as it is.
+    double chocolate() const { return chocolate(wall); }
+    double chocolate(double wallThickness) const;
+    /// The chocolate as a watertight solid.
+    Mesh solid() const;
+};
+
+/// A part at its place in a compound; a single part is an assembly of one.
+struct Item {
+    std::string key, name;  ///< "handle", "Handle"
+    Part part;
+    Shape shape;
+    Pose pose;
+    Vec3 apart;             ///< direction and size of its move when the compound is pulled apart, m
+    bool edible = true;
+};
+
+/// Where two items are glued.
+struct Joint {
+    size_t a = 0, b = 0;  ///< items
+    double length = 0;    ///< m of glue line
+    std::string words;    ///< "handle foot on the rim"
+};
+
+struct Assembly {
+    std::vector<Item> items;
+    std::vector<Joint> joints;
+    double enclosed = 0;  ///< m³ inside a house; 0 where it means nothing
+
+    Mesh solid() const;   ///< all items at their places
+    double chocolate() const;  ///< m³
+    Vec3 centre() const;  ///< of mass, of the chocolate
+};
+
+struct Detail {
+    double triangles = 6000;  ///< wanted, for the whole of a part
+    int round = 48;           ///< least number of corners round the widest place
+};
+inline constexpr Detail kScreen{6000, 48}, kExport{60000, 160}, kThumb{900, 24};
+
+/// Builds a part or compound.
+/// @returns shapes and places, or a sentence with the field that is impossible
+tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes = {}, const Detail& detail = kScreen);
+
+/// A part with the family's usual figures.
+Part usual(const std::string& family);
+/// A figure of the part, or the family's usual value, SI.
+double figure(const Part& part, const std::string& key);
+std::string choice(const Part& part, const std::string& key);
+
+/// Checks every figure against its family's limits.
+tl::expected<void, Problem> checkFigures(const Part& part);
+
+}  // namespace uovo::form

@@ -1,0 +1,41 @@
+// One builder a group of families; inside form/ only.
+#pragma once
+#include <numbers>
+
+#include "core/form/former.h"
+#include "core/form/part.h"
+
+namespace uovo::form {
+
+using std::numbers::pi;
+
+/// A person's figures with the family's usual ones behind them.
+struct Values {
+    const Part& part;
+    double operator()(const char* key) const { return figure(part, key); }
+    std::string choice(const char* key) const { return form::choice(part, key); }
+};
+
+using Built = tl::expected<Shape, Problem>;
+tl::unexpected<Problem> refuse(std::string sentence, std::string field);
+
+/// Edge length for about `triangles` triangles on `area`, and at least `round` corners round radius r.
+double edgeFor(double area, double widestRadius, const Detail& detail);
+
+Stretch line(double r0, double z0, double r1, double z1, Mark mark = Mark::Wall);
+/// Quarter to whole ellipse about (0, cz): r = R sin t, z = cz − A cos t, t from t0 to t1.
+Stretch ellipseArc(double R, double A, double cz, double t0, double t1, Mark mark = Mark::Wall);
+
+/// A body of revolution with fluted or plain walls: mesh, area and volume by integration.
+Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail& detail);
+
+Built buildRound(const Values& v, const std::string& family, const Detail& detail);
+Built buildFree(const Values& v, const std::string& family, const Detail& detail);
+Built buildSheet(const Values& v, const std::string& family, const Detail& detail);
+Built buildSwept(const Values& v, const std::string& family, const Detail& detail);
+tl::expected<Assembly, Problem> buildCompound(const Part& part, const Meshes& meshes, const Detail& detail);
+
+/// The polygon of a sheet part; loops[0] outside, holes after it.
+tl::expected<std::vector<Loop>, Problem> sheetLoops(const Values& v);
+
+}  // namespace uovo::form

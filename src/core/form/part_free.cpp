@@ -1,0 +1,249 @@
+// Families known by a silhouette, a depth and grams of water; half eggs; balloons that are not covered wholly.
+#include <algorithm>
+#include <cmath>
+
+#include "core/form/part_builders.h"
+
+namespace uovo::form {
+namespace {
+
+/// How deep a body is at the share s of the way from its middle to its outline: 0 in the middle, 1 at the edge.
+using Depth = std::function<double(double)>;
+
+/// Area of the curved face z = D·f(s) over the outline scaled by s.
+double facedArea(const Loop& outline, double D, const Depth& f) {
+    constexpr int kRows = 160;
+    double sum = 0;
+    std::vector<std::pair<Vec3, Vec3>> row;
+    const auto point = [&](const Point2& p, double s) { return Vec3{p[0] * s, p[1] * s, D * f(s)}; };
+    for (int i = 0; i < kRows; ++i) {
+        // rows crowd towards the edge, where the face is steep
+        const double s0 = std::sin(pi / 2 * i / kRows), s1 = std::sin(pi / 2 * (i + 1) / kRows);
+        for (size_t k = 0; k < outline.size(); k += 4) {
+            const auto &a = outline[k], &b = outline[(k + 4) % outline.size()];
+            const Vec3 p = point(a, s0), q = point(b, s0), r = point(b, s1), t = point(a, s1);
+            sum += (length(cross(q - p, r - p)) + length(cross(r - p, t - p))) / 2;
+        }
+    }
+    return sum;
+}
+
+/// Closed body: curved face z = D·f(s) below (or above, upside down) and a flat face at the other side.
+Mesh facedMesh(const OutlineCurve& outline, double D, const Depth& f, bool faceUp, double edge, bool lid) {
+    // Rows at equal steps along a radial line of mean length.
+    const double mean = std::sqrt(outline.area() / pi);
+    std::vector<double> s{0}, arc{0};
+    constexpr int kFine = 2000;
+    for (int i = 1; i <= kFine; ++i) {
+        const double a = double(i) / kFine;
+        s.push_back(a);
+        arc.push_back(arc.back() + std::hypot(mean / kFine, D * (f(a) - f(a - 1.0 / kFine))));
+    }
+    const int rows = std::max(4, static_cast<int>(std::lround(arc.back() / (0.9 * edge)))), flat = std::max(3, static_cast<int>(std::lround(mean / (0.9 * edge))));
+    std::vector<Ring> rings;
+    std::vector<Mark> marks;
+    const auto add = [&](double share, double z) {
+        if (share <= 0)
+            rings.push_back({[z](double) { return Vec3{0, 0, z}; }, 0});
+        else
+            rings.push_back({[&outline, share, z](double t) {
+                                 const Point2 p = outline.at(t);
+                                 return Vec3{p[0] * share, p[1] * share, z};
+                             },
+                             outline.length() * share});
+    };
+    std::vector<double> curved;
+    size_t k = 0;
+    for (int i = 0; i <= rows; ++i) {
+        const double want = arc.back() * i / rows;
+        while (k + 1 < arc.size() - 1 && arc[k + 1] < want) ++k;
+        curved.push_back(i == 0 ? 0 : i == rows ? 1 : s[k] + (want - arc[k]) / std::max(1e-15, arc[k + 1] - arc[k]) / kFine);
+    }
+    const auto flatRows = [&](bool down) {
+        for (int i = down ? 1 : 0; i <= flat - (down ? 0 : 1); ++i) add(down ? 1 - double(i) / flat : double(i) / flat, faceUp ? 0 : D);
+    };
+    if (faceUp) {  // flat base first, then the face from the edge up to the middle
+        flatRows(false);
+        const size_t base = rings.size();
+        for (size_t i = curved.size(); i-- > 0;) add(curved[i], D * (1 - f(curved[i])));
+        for (size_t i = 0; i + 1 < rings.size(); ++i) marks.push_back(lid && i < base ? Mark::Lid : Mark::Wall);
+    } else {
+        for (const double c : curved) add(c, D * f(c));
+        const size_t face = rings.size();
+        flatRows(true);
+        for (size_t i = 0; i + 1 < rings.size(); ++i) marks.push_back(lid && i + 1 >= face ? Mark::Lid : Mark::Wall);
+    }
+    LoftOptions o;
+    o.edge = edge;
+    o.base = 10;  // five tips and five dents of a star are corners
+    o.mark = [&](double, size_t band) { return marks[band]; };
+    return loft(rings, o);
+}
+
+/// Exponent p of z = D s^p for the share q of the box A·D that is filled: q = p/(p + 2).
+double exponentFor(double q) { return 2 * q / (1 - q); }
+
+/// The other family of faces, superelliptic: s^a + (1 − z/D)^a = 1, with a found for the same share; empty when there is none.
+std::optional<Depth> otherFace(double q) {
+    const auto shareOf = [](double a) {
+        double sum = 0;
+        constexpr int kSteps = 400;
+        for (int i = 0; i < kSteps; ++i) {
+            const double z = (i + 0.5) / kSteps;
+            sum += std::pow(1 - std::pow(1 - z, a), 2 / a) / kSteps;
+        }
+        return sum;
+    };
+    double low = 0.6, high = 12;
+    if (q < shareOf(low) || q > shareOf(high)) return std::nullopt;
+    for (int i = 0; i < 40; ++i) {
+        const double mid = 0.5 * (low + high);
+        (shareOf(mid) < q ? low : high) = mid;
+    }
+    const double a = low;
+    return [a](double s) { return 1 - std::pow(std::max(0.0, 1 - std::pow(s, a)), 1 / a); };
+}
+
+Built waterBody(const Values& v, const char* depthKey, bool original, const Detail& detail) {
+    const double L = v("length"), W = v("width"), D = v(depthKey), water = v("water");
+    const Loop loop = silhouette(v.choice("silhouette"), L, W);
+    const OutlineCurve outline(loop);
+    const double box = outline.area() * D, q = water / box;
+    const auto ml = [](double m3) { return format(m3, Dimension::Volume, UnitSystem::Metric); };
+    if (q >= 0.985) return refuse("It cannot hold " + ml(water) + ": a straight-walled one of this silhouette holds " + ml(box) + ". Check the sizes.", "water");
+    if (q <= 0.12) return refuse("It holds much more than " + ml(water) + " at this size and depth. Check the sizes.", "water");
+    const double p = exponentFor(q);
+    const Depth face = [p](double s) { return std::pow(s, p); };
+    Shape out;
+    out.volume = water;
+    const double top = outline.area();
+    out.area = facedArea(loop, D, face);
+    out.areaLow = out.area;
+    out.areaHigh = out.area;
+    if (const auto other = otherFace(q)) {
+        const double second = facedArea(loop, D, *other);
+        out.areaLow = std::min(out.area, second);
+        out.areaHigh = std::max(out.area, second);
+    }
+    out.areaLow *= 0.93;   // judgement: the true outline is never quite one of these silhouettes
+    out.areaHigh *= 1.10;
+    out.surface = facedMesh(outline, D, face, original, edgeFor(out.area + top, outline.length() / (2 * pi), detail), !original);
+    out.rim = original ? 0 : outline.length();
+    if (original) {
+        out.area += top;
+        out.areaLow += top;
+        out.areaHigh += top;
+    }
+    return out;
+}
+
+/// A cast with a domed face and a flat back: exponent of its edge, volume A·D·p/(p + 2).
+Built domedCast(const std::string& name, double L, double W, double D, double p, const Detail& detail) {
+    const Loop loop = silhouette(name, L, W);
+    const OutlineCurve outline(loop);
+    const Depth face = [p](double s) { return std::pow(s, p); };
+    Shape out;
+    out.volume = outline.area() * D * p / (p + 2);
+    out.area = facedArea(loop, D, face) + outline.area();
+    out.areaLow = out.areaHigh = out.area;
+    out.surface = facedMesh(outline, D, face, true, edgeFor(out.area, outline.length() / (2 * pi), detail), false);
+    return out;
+}
+
+/// Half an egg on its side: rings across its long axis, each a half circle and the straight line that closes it.
+Built eggHalf(const Values& v, const Detail& detail) {
+    const double L = v("length"), W = v("width"), e = v("pear"), R = pearRadius(pi * W, e), a = L / 2;
+    if (L < W) return refuse("An egg is longer than it is wide.", "width");
+    const auto radius = [=](double t) { return R * std::sin(t) * (1 + e * std::cos(t)); };
+    Shape out;
+    std::vector<double> ts{0}, arc{0};
+    constexpr int kFine = 4000;
+    for (int i = 1; i <= kFine; ++i) {
+        const double t0 = pi * (i - 1) / kFine, t1 = pi * i / kFine, mid = 0.5 * (t0 + t1), s = std::sin(mid), c = std::cos(mid);
+        const double dx = a * s * (t1 - t0), ds = std::hypot(a * s, R * (c + e * (c * c - s * s))) * (t1 - t0), r = radius(mid);
+        out.volume += pi / 2 * r * r * dx;
+        out.area += pi * r * ds;
+        out.rim += 2 * ds;
+        ts.push_back(t1);
+        arc.push_back(arc.back() + ds);
+    }
+    out.areaLow = out.areaHigh = out.area;
+    const double edge = edgeFor(out.area * 1.6, W / 2, detail);
+    const int rows = std::max(6, static_cast<int>(std::lround(arc.back() / (0.9 * edge))));
+    std::vector<Ring> rings;
+    size_t k = 0;
+    for (int i = 0; i <= rows; ++i) {
+        while (k + 2 < arc.size() && arc[k + 1] < arc.back() * i / rows) ++k;
+        const double t = i == 0 ? 0 : i == rows ? pi : ts[k + 1], r = i == 0 || i == rows ? 0 : radius(t), x = -a * std::cos(t);
+        rings.push_back({[r, x, depth = W / 2](double u) {
+                             if (r == 0) return Vec3{x, 0, depth};
+                             if (u < 0.625) return Vec3{x, r * std::cos(pi + pi * u / 0.625), depth + r * std::sin(pi + pi * u / 0.625)};
+                             return Vec3{x, r * (1 - 2 * (u - 0.625) / 0.375), depth};
+                         },
+                         r * (pi + 2)});
+    }
+    LoftOptions o;
+    o.edge = edge;
+    o.base = 8;  // so that the corners of the D are corners of every ring
+    o.mark = [](double t, size_t) { return t < 0.625 ? Mark::Wall : Mark::Lid; };
+    out.surface = loft(rings, o);
+    out.seam = out.rim;
+    return out;
+}
+
+Built balloonLace(const Values& v, const Detail& detail) {
+    Balloon b;
+    b.girth = v("girth");
+    b.length = v("length");
+    b.dip = v("dip");
+    b.pear = v("pear");
+    const auto curve = meridian(b);
+    if (!curve) return tl::unexpected(curve.error());
+    const double a = b.length.value / 2, R = pearRadius(b.girth.value, b.pear.value), e = b.pear.value, end = std::acos(1 - b.dip.value / a);
+    Stretch wall{[=](double u) {
+        const double t = end * u, s = std::sin(t), c = std::cos(t);
+        return CurvePoint{R * s * (1 + e * c), a - a * c, end * R * (c + e * (c * c - s * s)), end * a * s, 0, 0};
+    }, Mark::Wall, {}};
+    const double rim = wall.piece(1).r, top = wall.piece(1).z;
+    const double c = v("coverage"), w = v("lineWidth"), whole = curve->length();
+    Detail fine = detail;  // lines of a few millimetres must be told apart
+    fine.triangles = std::max(detail.triangles, std::min(12 * detail.triangles, 8 * curve->area() / (w * w)));
+    Shape out = roundShape({wall, line(rim, top, 0, top, Mark::Lid)}, 0, fine);
+    const std::string pattern = v.choice("pattern");
+    const double pitch = c > 0.999 ? w : w / (1 - std::sqrt(1 - c));
+    for (size_t i = 0; i < out.surface.triangles.size(); ++i) {
+        if (out.surface.mark(i) != Mark::Wall) continue;
+        const auto& t = out.surface.triangles[i];
+        Vec3 p;
+        for (const int k : t) p += out.surface.points[static_cast<size_t>(k)] * (1.0 / 3);
+        const auto onLine = [&](double x) { return std::abs(x - pitch * std::round(x / pitch)) < w / 2; };
+        bool covered;
+        if (pattern == "drips") {  // down to a waving edge; the mean depth gives the share
+            const double angle = std::atan2(p.y, p.x), depth = (p.z / top);
+            covered = depth < c + 0.55 * c * (1 - c) * 2 * (std::sin(7 * angle) * 0.6 + std::sin(11 * angle + 1) * 0.4);
+        } else if (pattern == "lace") {  // two sets of slanted lines
+            const double around = std::atan2(p.y, p.x) * R, along = whole * p.z / top;
+            covered = onLine(along + around * 0.8) || onLine(along - around * 0.8);
+        } else {
+            covered = onLine(p.x) || onLine(p.y);
+        }
+        if (!covered) out.surface.marks[i] = Mark::Lid;
+    }
+    out.coverage = c;
+    out.wall = v("lineHeight");
+    out.rim = 2 * pi * rim;
+    return out;
+}
+
+}  // namespace
+
+Built buildFree(const Values& v, const std::string& family, const Detail& detail) {
+    if (family == "bought") return waterBody(v, "depth", false, detail);
+    if (family == "original") return waterBody(v, "height", true, detail);
+    if (family == "plaque") return domedCast(v.choice("silhouette"), v("length"), v("width"), v("depth"), 8, detail);
+    if (family == "flame") return domedCast("drop", v("length"), v("width"), v("depth"), 2, detail);
+    if (family == "egg-half") return eggHalf(v, detail);
+    return balloonLace(v, detail);
+}
+
+}  // namespace uovo::form

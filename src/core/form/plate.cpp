@@ -1,0 +1,113 @@
+// Flat plates by constrained Delaunay refinement (Ruppert's algorithm, in CGAL): alone in its file, the headers are costly.
+#include <CGAL/Constrained_Delaunay_triangulation_2.h>
+#include <CGAL/Delaunay_mesh_face_base_2.h>
+#include <CGAL/Delaunay_mesh_size_criteria_2.h>
+#include <CGAL/Delaunay_mesher_2.h>
+#include <CGAL/Exact_predicates_inexact_constructions_kernel.h>
+
+#include <unordered_map>
+
+#include "core/form/outline.h"
+
+namespace uovo::form {
+namespace {
+
+using Kernel = CGAL::Exact_predicates_inexact_constructions_kernel;
+using Cdt = CGAL::Constrained_Delaunay_triangulation_2<
+    Kernel, CGAL::Triangulation_data_structure_2<CGAL::Triangulation_vertex_base_2<Kernel>, CGAL::Delaunay_mesh_face_base_2<Kernel>>>;
+using Criteria = CGAL::Delaunay_mesh_size_criteria_2<Cdt>;
+
+/// The loop with its long edges cut; short runs of nearly straight edges are joined so that no sliver has to fit them.
+Loop recut(const Loop& loop, double edge, double least) {
+    Loop kept;
+    for (size_t i = 0; i < loop.size(); ++i) {
+        const auto &a = loop[(i + loop.size() - 1) % loop.size()], &b = loop[i], &c = loop[(i + 1) % loop.size()];
+        const double turn = std::abs(std::atan2((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]), (b[0] - a[0]) * (c[0] - b[0]) + (b[1] - a[1]) * (c[1] - b[1])));
+        const bool corner = turn > 0.35;
+        if (kept.empty() || corner || std::hypot(b[0] - kept.back()[0], b[1] - kept.back()[1]) >= least) kept.push_back(b);
+    }
+    Loop out;
+    for (size_t i = 0; i < kept.size(); ++i) {
+        const auto &a = kept[i], &b = kept[(i + 1) % kept.size()];
+        const int n = std::max(1, static_cast<int>(std::ceil(std::hypot(b[0] - a[0], b[1] - a[1]) / edge - 1e-9)));
+        for (int k = 0; k < n; ++k) out.push_back({a[0] + (b[0] - a[0]) * k / n, a[1] + (b[1] - a[1]) * k / n});
+    }
+    return out;
+}
+
+/// A point inside a loop, for telling holes.
+Cdt::Point inside(const Loop& loop) {
+    for (size_t i = 0; i < loop.size(); ++i) {
+        const auto &a = loop[i], &b = loop[(i + 1) % loop.size()], &c = loop[(i + 2) % loop.size()];
+        for (const double f : {1.0 / 3, 0.05, 0.001}) {
+            const Point2 mid{(a[0] + c[0]) / 2, (a[1] + c[1]) / 2};
+            const Point2 p{b[0] + f * (mid[0] - b[0]) * 2 / 3, b[1] + f * (mid[1] - b[1]) * 2 / 3};
+            if (contains(loop, p)) return {p[0], p[1]};
+        }
+    }
+    return {loop[0][0], loop[0][1]};
+}
+
+}  // namespace
+
+Mesh plate(const std::vector<Loop>& loops, double thickness, double edge) {
+    Cdt cdt;
+    std::vector<Cdt::Point> seeds;
+    for (size_t l = 0; l < loops.size(); ++l) {
+        const double along = std::min(edge, 3.5 * thickness);
+        const Loop loop = recut(loops[l], along, std::min(0.5 * along, std::max(0.22 * thickness, 0.12 * edge)));
+        std::vector<Cdt::Vertex_handle> handles;
+        for (const auto& p : loop) handles.push_back(cdt.insert(Cdt::Point(p[0], p[1])));
+        for (size_t i = 0; i < handles.size(); ++i)
+            if (handles[i] != handles[(i + 1) % handles.size()]) cdt.insert_constraint(handles[i], handles[(i + 1) % handles.size()]);
+        if (l > 0) seeds.push_back(inside(loop));
+    }
+    CGAL::refine_Delaunay_mesh_2(cdt, seeds.begin(), seeds.end(), Criteria(0.125, edge));
+    Mesh m;
+    std::unordered_map<const void*, int> number;  // a corner of the plan has its bottom and top points at 2i and 2i + 1
+    for (auto v = cdt.finite_vertices_begin(); v != cdt.finite_vertices_end(); ++v) {
+        number[&*v] = static_cast<int>(m.points.size() / 2);
+        m.points.push_back({v->point().x(), v->point().y(), 0});
+        m.points.push_back({v->point().x(), v->point().y(), thickness});
+    }
+    std::vector<std::pair<int, int>> sides;
+    double around = 0;
+    for (auto f = cdt.finite_faces_begin(); f != cdt.finite_faces_end(); ++f) {
+        if (!f->is_in_domain()) continue;
+        const int a = number[&*f->vertex(0)], b = number[&*f->vertex(1)], c = number[&*f->vertex(2)];
+        m.triangles.push_back({2 * a + 1, 2 * b + 1, 2 * c + 1});
+        m.triangles.push_back({2 * a, 2 * c, 2 * b});
+        for (int k = 0; k < 3; ++k) {
+            const auto other = f->neighbor(k);
+            if (!cdt.is_infinite(other) && other->is_in_domain()) continue;
+            sides.emplace_back(number[&*f->vertex(Cdt::ccw(k))], number[&*f->vertex(Cdt::cw(k))]);
+            around += length(m.points[static_cast<size_t>(2 * sides.back().first)] - m.points[static_cast<size_t>(2 * sides.back().second)]);
+        }
+    }
+    // High sides are cut into layers, so that their triangles are not needles.
+    const int layers = std::max(1, static_cast<int>(std::lround(thickness / (1.4 * around / static_cast<double>(sides.size())))));
+    std::unordered_map<int, std::vector<int>> columns;
+    const auto columnOf = [&](int corner) {
+        auto& c = columns[corner];
+        if (c.empty()) {
+            c.push_back(2 * corner);
+            for (int l = 1; l < layers; ++l) {
+                c.push_back(static_cast<int>(m.points.size()));
+                const Vec3 foot = m.points[static_cast<size_t>(2 * corner)];
+                m.points.push_back({foot.x, foot.y, thickness * l / layers});
+            }
+            c.push_back(2 * corner + 1);
+        }
+        return c;
+    };
+    for (const auto& [p, q] : sides) {
+        const auto a = columnOf(p), b = columnOf(q);
+        for (size_t l = 0; l + 1 < a.size(); ++l) {
+            m.triangles.push_back({a[l], b[l], b[l + 1]});
+            m.triangles.push_back({a[l], b[l + 1], a[l + 1]});
+        }
+    }
+    return m;
+}
+
+}  // namespace uovo::form

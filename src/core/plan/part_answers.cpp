@@ -1,0 +1,314 @@
+// Parts beyond bowl and cup: built, measured and told. Their wall is assumed and says so.
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/mold/box_pour.h"
+#include "core/plan/answers.h"
+
+namespace uovo {
+namespace {
+
+constexpr double kStand = 0.005;  // m of tray under a mold on the shelf
+
+double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::abs(form::signedArea(hull)); }
+
+class PartTeller {
+public:
+    PartTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
+        : piece_(piece), plan_(plan), lib_(lib), known_(known), s_(*known.part), family_(*form::family(piece.part()->family)), first_(s_.assembly.items.front().shape) {}
+
+    Answer wall() const {
+        Answer a;
+        a.id = "wall";
+        const auto& items = s_.assembly.items;
+        double least = 1;
+        const form::Item* thin = nullptr;
+        for (const auto& i : items)
+            if (i.edible && i.shape.wall > 0 && i.shape.wall < least) {
+                least = i.shape.wall;
+                thin = &i;
+            }
+        if (!thin) {
+            a.id = "solid";
+            a.figure = {s_.thickest, s_.thickest, s_.thickest, Dimension::Length};
+            a.headline = "Solid";
+            a.after = "cast full";
+            a.sentence = fmt::format("{} of chocolate fill it.", volume(first_.chocolate()));
+            a.working = {"Solid part", "volume of the part, less what is inside it", {{"volume", volume(first_.volume), "", how()}, {"core inside", volume(first_.displaced), "", "your plan"}},
+                         volume(first_.chocolate()), trust(), "Parts"};
+            return a;
+        }
+        const bool sheet = thin->shape.body == form::Body::Sheet;
+        a.figure = {least, thin->shape.wallLow, thin->shape.wallHigh, Dimension::Length};
+        a.headline = length(least);
+        a.after = sheet ? "thick" : "wall, assumed";
+        a.sentence = sheet ? (thin->shape.wallLow < thin->shape.wallHigh ? fmt::format("Spread freehand it comes out {} to {}.", length(thin->shape.wallLow), length(thin->shape.wallHigh)) : std::string("As thick as its bars."))
+                           : "You gave this wall; it is not computed from how you coat it. Two coats usually make 2 to 4 mm.";
+        if (items.size() > 1) a.sentence = thin->name + ": " + static_cast<char>(std::tolower(a.sentence[0])) + a.sentence.substr(1);
+        if (least < piece_.wantedWall.value - 1e-9 && !sheet) {
+            a.tone = Tone::Weak;
+            a.sentence += fmt::format(" You want {}; thinner walls break when they are unmolded.", length(piece_.wantedWall.value));
+        }
+        a.working = {sheet ? "Thickness" : "Assumed wall", sheet ? "thickness of the bars, or of a piped line" : "given by you", {{"wall", length(least), "", "your plan"}}, a.headline,
+                     sheet ? "Bars are exact; freehand varies by a third (judgement)." : "Only as good as your assumption. Bowls over balloons and coated cups have computed walls.", "Parts"};
+        return a;
+    }
+
+    Answer grams() const {
+        Answer a;
+        a.id = "grams";
+        a.figure = {s_.mass, s_.massLow, s_.massHigh, Dimension::Mass};
+        a.headline = mass(s_.mass);
+        a.after = "in each";
+        const int spares = known_.make - piece_.count;
+        a.sentence = piece_.count == 1 && known_.make == 1 ? "" : fmt::format("{} in {}{}. ", mass(s_.mass * known_.make), piece_.count, spares == 1 ? " and 1 spare" : spares > 1 ? fmt::format(" and {} spares", spares) : "");
+        if (s_.massHigh > 1.01 * s_.massLow) a.sentence += fmt::format("Likely {} to {} each. ", mass(s_.massLow), mass(s_.massHigh));
+        std::vector<std::pair<std::string, double>> named;  // walls 1–8 are told as one
+        for (size_t i = 0; i < s_.items.size(); ++i) {
+            if (!s_.assembly.items[i].edible) continue;
+            std::string name = s_.assembly.items[i].name;
+            while (!name.empty() && (std::isdigit(static_cast<unsigned char>(name.back())) || name.back() == ' ')) name.pop_back();
+            if (named.empty() || named.back().first != name) named.emplace_back(name, 0);
+            named.back().second += s_.items[i];
+            a.working.inputs.push_back({s_.assembly.items[i].name, mass(s_.items[i]), "", "geometry × density"});
+        }
+        if (named.size() > 1)
+            for (size_t i = 0; i < named.size(); ++i) a.sentence += (i ? ", " : "") + lower(named[i].first, i > 0) + " " + mass(named[i].second) + (i + 1 == named.size() ? "." : "");
+        if (a.sentence.empty()) a.sentence = fmt::format("{} of chocolate.", volume(s_.mass / known_.coating.densitySolid));
+        const auto& density = lib_.find(piece_.chocolate)->at("densitySolid");
+        a.working.title = "Grams in a part";
+        a.working.formula = first_.body == form::Body::Wall ? "m = ρ · (volume between the former and its offset by the wall)" : "m = ρ · V";
+        a.working.inputs.push_back({"density, set", fmt::format("{:.0f} {}", density.value, density.unit), fmt::format("{:.0f}–{:.0f}", density.low, density.high), density.source});
+        a.working.inputs.push_back({"coated area", fmt::format("{:.0f} cm²", s_.area * 1e4), first_.areaHigh > first_.areaLow ? fmt::format("{:.0f}–{:.0f}", first_.areaLow * 1e4, first_.areaHigh * 1e4) : "", how()});
+        a.working.result = a.headline;
+        a.working.trust = trust();
+        a.working.section = "Parts";
+        return a;
+    }
+
+    Answer size() const {
+        Answer a;
+        a.id = "size";
+        const form::Vec3 d = s_.box.size();
+        a.figure = {d.z, d.z, d.z, Dimension::Length};
+        a.headline = length(d.z);
+        a.after = "high";
+        a.sentence = fmt::format("{} by {} across", length(d.x), length(d.y));
+        if (first_.rim > 0) a.sentence += fmt::format(", rim {} round", length(first_.rim));
+        if (first_.seam > 0) a.sentence += fmt::format(", seam {} long", length(first_.seam));
+        a.sentence += ".";
+        if (s_.assembly.enclosed > 0) a.sentence += fmt::format(" It encloses {}.", volume(s_.assembly.enclosed));
+        const double high = s_.centre.z - s_.box.low.z;
+        a.working = {"Size", "bounding box, rims and seams of the shape",
+                     {{"area", fmt::format("{:.0f} cm²", s_.area * 1e4), "", how()},
+                      {"stands on", fmt::format("{:.1f} cm²", s_.foot * 1e4), "", "convex hull of what touches the table"},
+                      {"centre of mass", length(high) + " up", "", "geometry"},
+                      {"to measure", family_.measure, "", ""}},
+                     fmt::format("{} × {} × {}", length(d.x), length(d.y), length(d.z)), trust(), "Parts"};
+        return a;
+    }
+
+    std::optional<Answer> holds() const {
+        if (s_.capacity <= 0) return std::nullopt;
+        Answer a;
+        a.id = "holds";
+        a.figure = {s_.capacity, s_.capacity, s_.capacity, Dimension::Volume};
+        a.headline = volume(s_.capacity);
+        a.after = "inside";
+        if (piece_.filling) {
+            const double each = piece_.filling->each.value;
+            const bool spills = each > s_.capacity;
+            a.tone = spills ? Tone::Impossible : each > 0.9 * s_.capacity ? Tone::Weak : Tone::Plain;
+            a.sentence = spills ? fmt::format("{} of {} do not fit.", volume(each), piece_.filling->name)
+                                : fmt::format("{} of {} fill it to {}; {} for all {}.", volume(each), piece_.filling->name, format(each / s_.capacity, Dimension::Percent, plan_.units), volume(each * piece_.count), piece_.count);
+        } else {
+            a.sentence = "To the brim, with this wall.";
+        }
+        a.working = {"What it holds", "volume of the former less the chocolate in it", {{"former", volume(first_.volume), "", how()}, {"chocolate in it", volume(first_.outside ? 0 : first_.chocolate()), "", "assumed wall"}}, a.headline, trust(), "Parts"};
+        return a;
+    }
+
+    std::optional<Answer> joints() const {
+        const auto& joints = s_.assembly.joints;
+        if (joints.empty()) return std::nullopt;
+        double all = 0;
+        for (const auto& j : joints) all += j.length;
+        Answer a;
+        a.id = "joints";
+        a.figure = {double(joints.size()), double(joints.size()), double(joints.size()), Dimension::Count};
+        a.headline = std::to_string(joints.size());
+        a.after = joints.size() == 1 ? "joint to glue" : "joints to glue";
+        a.sentence = fmt::format("{} of glue line in all. {}.", length(all), upper(joints.front().words));
+        for (const auto& j : joints) a.working.inputs.push_back({j.words, length(j.length), "", "geometry"});
+        a.working.title = "Joints";
+        a.working.formula = "length of each line where two parts meet";
+        a.working.result = length(all);
+        a.working.trust = "Geometry; what a joint bears is not computed here.";
+        a.working.section = "Parts";
+        return a;
+    }
+
+    /// A mold of one's own, for a figure and an original.
+    std::optional<Answer> mold() const {
+        const std::string& id = piece_.part()->family;
+        if (id != "mesh" && id != "original") return std::nullopt;
+        mold::Silicone silicone;
+        silicone.densityA = lib_.former("siliconeDensityA");
+        silicone.densityB = lib_.former("siliconeDensityB");
+        silicone.spare = lib_.former("siliconeSpare");
+        silicone.cure = lib_.former("siliconeCure");
+        const auto box = mold::boxPour(s_.box.size(), first_.volume, lib_.former("moldWall"), silicone);
+        Answer a;
+        a.id = "mold";
+        a.figure = {box.silicone, box.silicone, box.silicone, Dimension::Volume};
+        a.headline = volume(box.silicone);
+        a.after = "silicone for its mold";
+        a.sentence = fmt::format("By mass, one to one: {} of A and {} of B. Box {} × {} × {} inside, {} round the original on a sealed flat base. Let it cure {}, undisturbed.", mass(box.massA), mass(box.massB),
+                                 length(box.inside.x), length(box.inside.y), length(box.inside.z), length(lib_.former("moldWall")), format(silicone.cure, Dimension::Duration, plan_.units));
+        a.working = {"Silicone, box and pour", "V = (box − original) · (1 + spare);  one to one by mass is not one to one by volume",
+                     {{"original", volume(first_.volume), "", how()}, {"wall round it", length(lib_.former("moldWall")), "8–10 mm", "common practice, no source"},
+                      {"by volume A", volume(box.volumeA), "", "from the densities"}, {"by volume B", volume(box.volumeB), "", "from the densities"},
+                      {"spare", format(silicone.spare, Dimension::Percent, plan_.units), "5–20 %", "judgement"}},
+                     a.headline, "Only food-grade silicone. A mold taken from a real shell or nut carries its allergen. What is on top while casting becomes the base.", "Parts"};
+        return a;
+    }
+
+    Answer cold() const {
+        Answer a;
+        a.id = "cold";
+        const auto& t = s_.setting;
+        a.figure = {t.release, t.release / 1.5, t.release * 1.5, Dimension::Duration};
+        if (std::isnan(t.set)) {
+            a.headline = "Never sets";
+            a.after = "in the fridge";
+            a.tone = Tone::Impossible;
+            a.figure = {0, 0, 0, Dimension::Duration};
+            a.sentence = fmt::format("{} does not set at {}.", known_.coating.name, temperature(plan_.kitchen.fridge.value));
+        } else {
+            const double until = std::isnan(t.release) ? t.set : t.release;
+            a.figure = {until, until / 1.5, until * 1.5, Dimension::Duration};
+            a.headline = format(until, Dimension::Duration, plan_.units);
+            a.after = "in the fridge";
+            a.sentence = fmt::format("Firm at {}, set through at {}, at its thickest part.", format(t.firm, Dimension::Duration, plan_.units), format(t.set, Dimension::Duration, plan_.units));
+        }
+        a.working = {"Setting", "ρ c T_t = k T_xx + ρ L X_t on a wall as thick as the part, or as its volume over its cooled area",
+                     {{"thickness that sets", length(s_.thickest), "", "geometry"}, {"fridge", temperature(plan_.kitchen.fridge.value), "", "your kitchen"}}, a.headline,
+                     "Within ×1.5 of what kitchens report. Look before you unmold.", "Setting"};
+        return a;
+    }
+
+    Answer shelf() const {
+        Answer a;
+        a.id = "shelf";
+        a.figure = {double(known_.perShelf), double(known_.perShelf), double(known_.perShelf), Dimension::Count};
+        a.headline = std::to_string(known_.perShelf);
+        a.after = "fit on the shelf at once";
+        if (s_.shelfHeight > plan_.kitchen.shelfHeight.value) {
+            a.tone = Tone::Impossible;
+            a.headline = "Too tall";
+            a.after = "";
+            a.sentence = fmt::format("It stands {} tall; there is room for {}.", length(s_.shelfHeight), length(plan_.kitchen.shelfHeight.value));
+        } else if (known_.perShelf == 0) {
+            a.tone = Tone::Impossible;
+            a.sentence = fmt::format("It is {} across: not one fits. Set it in parts, or measure the shelf.", length(s_.shelfDiameter));
+        } else {
+            const int rounds = (known_.make + known_.perShelf - 1) / known_.perShelf;
+            a.sentence = rounds > 1 ? fmt::format("{} to make go in {} rounds.", known_.make, rounds) : known_.make == 1 ? std::string("It goes in at once.") : fmt::format("All {} go in one round.", known_.make);
+        }
+        a.working = {"Room in the cold", "rows or staggered rows of discs, the better one", {{"diameter", length(s_.shelfDiameter), "", "largest part, geometry"}, {"height", length(s_.shelfHeight), "", "largest part, geometry"}}, a.headline,
+                     "Counts an empty shelf; a compound sets in parts.", "Batch"};
+        return a;
+    }
+
+private:
+    std::string length(double m) const { return format(m, Dimension::Length, plan_.units); }
+    std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
+    std::string volume(double v) const { return format(v, Dimension::Volume, plan_.units); }
+    std::string temperature(double c) const { return format(c, Dimension::Temperature, plan_.units); }
+    static std::string lower(std::string s, bool really) {
+        if (really && !s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
+        return s;
+    }
+    static std::string upper(std::string s) {
+        if (!s.empty()) s[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(s[0])));
+        return s;
+    }
+    std::string how() const {
+        const std::string& id = piece_.part()->family;
+        return id == "bought" || id == "original" ? "volume from your water; area by two faces of the same volume" : first_.exact ? "closed form or integral of the shape" : "the mesh";
+    }
+    std::string trust() const {
+        const std::string& id = piece_.part()->family;
+        if (id == "bought" || id == "original") return "The volume is as exact as your scale; the area is only as good as the silhouette, see its range.";
+        return first_.body == form::Body::Wall ? "Geometry is as exact as your ruler; the grams are as good as the wall you assume." : "As exact as your ruler.";
+    }
+
+    const Piece& piece_;
+    const Plan& plan_;
+    const material::Library& lib_;
+    const PieceAnswers& known_;
+    const PartStage& s_;
+    const form::Family& family_;
+    const form::Shape& first_;
+};
+
+}  // namespace
+
+tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
+    auto built = form::build(*piece.part(), plan.meshes);
+    if (!built) return tl::unexpected(Problem{built.error().sentence, "former/" + built.error().where});
+    PartStage s;
+    s.assembly = std::move(*built);
+    form::Mesh all;
+    for (const auto& item : s.assembly.items) {
+        const form::Shape& shape = item.shape;
+        const form::Mesh solid = shape.solid();
+        const form::Box box = form::bounds(solid);
+        form::append(all, form::placed(solid, item.pose));
+        const double kg = item.edible ? shape.chocolate() * coating.densitySolid : 0;
+        s.items.push_back(kg);
+        s.mass += kg;
+        const double areaLow = shape.area > 0 ? shape.areaLow / shape.area : 1, areaHigh = shape.area > 0 ? shape.areaHigh / shape.area : 1;
+        const double thinner = shape.wall > 0 ? shape.wallLow / shape.wall : 1, thicker = shape.wall > 0 ? shape.wallHigh / shape.wall : 1;
+        const bool byWall = shape.body == form::Body::Wall || shape.body == form::Body::Sheet;
+        s.massLow += kg * (byWall ? areaLow * thinner : 1);
+        s.massHigh += kg * (byWall ? areaHigh * thicker : 1);
+        s.area += shape.area;
+        const form::Vec3 d = box.size();
+        s.shelfDiameter = std::max(s.shelfDiameter, std::hypot(d.x, d.y) > 1.3 * std::max(d.x, d.y) ? std::hypot(d.x, d.y) : std::max(d.x, d.y));
+        s.shelfHeight = std::max(s.shelfHeight, d.z + kStand);
+        if (item.edible) s.thickest = std::max(s.thickest, byWall && shape.wall > 0 ? shape.wall : shape.chocolate() / std::max(1e-9, shape.area));
+    }
+    s.box = form::bounds(all);
+    s.centre = form::centroid(all);
+    s.foot = loopArea(form::footprint(all));
+    const auto& first = s.assembly.items.front().shape;
+    if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : first.chocolate()));
+    if (piece.part()->family == "hung-ball") s.capacity *= 2;
+    setting::Wall wall;
+    wall.coat = s.thickest * coating.densitySolid / coating.densityMelt;
+    wall.coatTemperature = coating.working();
+    wall.shellTemperature = plan.kitchen.room.value;
+    wall.crystals = coating.crystalsAtStart;
+    wall.formerCapacity = lib.former("paperHeatCapacity");
+    wall.formerSide = first.body == form::Body::Wall ? lib.former("paperBack") : 0;
+    const double still = plan.kitchen.fan ? lib.physical("airFan") : lib.physical("airStill");
+    s.setting = setting::settle(wall, coating, heat::CrystalLaw(coating, lib.physics),
+                                {lib.physical("lockFraction"), lib.physical("firmFraction"), lib.physical("setFraction"), lib.physical("releaseFraction")},
+                                {{plan.kitchen.fridge.value, still, 0}});
+    return s;
+}
+
+std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known) {
+    const PartTeller t(piece, plan, lib, known);
+    std::vector<Answer> out{t.wall(), t.grams(), t.size()};
+    for (auto& a : {t.holds(), t.joints(), t.mold()})
+        if (a) out.push_back(*a);
+    out.push_back(t.cold());
+    out.push_back(t.shelf());
+    return out;
+}
+
+}  // namespace uovo

@@ -1,0 +1,104 @@
+#include "desktop/shape/item_bar.h"
+
+#include <QPainter>
+#include <QScrollArea>
+#include <QVBoxLayout>
+
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+
+ItemCard::ItemCard(QWidget* parent) : QAbstractButton(parent) {
+    setCheckable(true);
+    setCursor(Qt::PointingHandCursor);
+    setFocusPolicy(Qt::StrongFocus);
+    setFixedSize(sizeHint());
+}
+
+void ItemCard::set(const QString& key, const QString& name, const QString& figure, bool own, bool chosen) {
+    key_ = key;
+    figure_ = figure;
+    own_ = own;
+    setText(name);
+    setChecked(chosen);
+    setObjectName(QStringLiteral("item/") + key);
+    setAccessibleName(tr("%1, %2").arg(name, figure));
+    setAccessibleDescription(tr("Edit this part by itself"));
+    update();
+}
+
+void ItemCard::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const QRectF card = QRectF(rect()).adjusted(1.5, 1.5, -1.5, -1.5);
+    p.setPen(hasFocus() || isChecked() ? QPen(theme().yolk, 2) : QPen(underMouse() ? theme().quiet : theme().hairline, 1));
+    p.setBrush(theme().card);
+    p.drawRoundedRect(card, 9, 9);
+    p.setFont(report::font(14.5, QFont::DemiBold));
+    p.setPen(theme().ink);
+    p.drawText(QPointF(card.left() + 10, card.top() + 22), QFontMetricsF(p.font()).elidedText(text(), Qt::ElideRight, card.width() - 20));
+    p.setFont(report::font(13.5));
+    p.setPen(theme().quiet);
+    p.drawText(QPointF(card.left() + 10, card.top() + 42), own_ ? tr("%1 · own size").arg(figure_) : figure_);
+}
+
+ItemBar::ItemBar(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setObjectName(QStringLiteral("items"));
+    auto* outer = new QVBoxLayout(this);
+    outer->setContentsMargins(0, 0, 0, 4);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    auto* inside = new QWidget;
+    row_ = new QHBoxLayout(inside);
+    row_->setContentsMargins(0, 0, 0, 6);
+    row_->setSpacing(8);
+    row_->addStretch(1);
+    scroll->setWidget(inside);
+    outer->addWidget(scroll);
+    setFixedHeight(82);
+}
+
+void ItemBar::choose(const QString& key) {
+    if (key == chosen_) return;
+    chosen_ = key;
+    refresh();
+    emit chosenChanged();
+}
+
+void ItemBar::refresh() {
+    const Piece* piece = session_.piece();
+    const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
+    const bool compound = piece && piece->part() && form::family(piece->part()->family) && form::family(piece->part()->family)->body == form::Body::Compound;
+    setVisible(compound);
+    const QString id = piece ? qstring(piece->id) : QString();
+    if (id != piece_) {
+        piece_ = id;
+        if (!chosen_.isEmpty()) {
+            chosen_.clear();
+            emit chosenChanged();
+        }
+    }
+    if (!compound || !answers || !answers->part) return;
+    const auto& items = answers->part->assembly.items;
+    const size_t n = items.size() + 1;
+    while (cards_.size() > n) {
+        cards_.back()->deleteLater();
+        cards_.pop_back();
+    }
+    while (cards_.size() < n) {
+        auto* card = new ItemCard;
+        connect(card, &QAbstractButton::clicked, this, [this, card] { choose(card->key()); });
+        row_->insertWidget(row_->count() - 1, card);
+        cards_.push_back(card);
+    }
+    cards_[0]->set({}, tr("The whole"), qstring(format(answers->part->mass, Dimension::Mass, session_.units())), false, chosen_.isEmpty());
+    for (size_t i = 0; i < items.size(); ++i)
+        cards_[i + 1]->set(qstring(items[i].key), qstring(items[i].name), items[i].edible ? qstring(format(answers->part->items[i], Dimension::Mass, session_.units())) : tr("not eaten"),
+                           piece->part()->own.contains(items[i].key), qstring(items[i].key) == chosen_);
+}
+
+}  // namespace uovo::desktop

@@ -1,0 +1,244 @@
+#include "desktop/stage/solid_scene.h"
+
+#include <QTextStream>
+#include <algorithm>
+#include <cmath>
+#include <numeric>
+
+#include "core/form/loft.h"
+#include "desktop/stage/raster.h"
+#include "report/section.h"
+
+namespace uovo::desktop {
+namespace {
+
+constexpr double kCrease = 0.77;  // cosine of the angle above which an edge is sharp, about 40°
+constexpr double kThin = 0.0005, kThick = 0.006;  // m, ends of the wall map
+
+QVector3D toQt(const form::Vec3& v) { return {float(v.x), float(v.y), float(v.z)}; }
+
+/// Normals of each triangle's corners: the mean of the faces around that lie within the crease angle.
+std::vector<QVector3D> creasedNormals(const form::Mesh& m) {
+    const size_t n = m.triangles.size();
+    std::vector<QVector3D> face(n);
+    std::vector<std::vector<int>> around(m.points.size());
+    for (size_t i = 0; i < n; ++i) {
+        const auto& t = m.triangles[i];
+        const auto &a = m.points[size_t(t[0])], &b = m.points[size_t(t[1])], &c = m.points[size_t(t[2])];
+        face[i] = toQt(form::cross(b - a, c - a) * 1e6);  // length is twice the area, so that large faces count more
+        for (const int k : t) around[size_t(k)].push_back(int(i));
+    }
+    std::vector<QVector3D> unitFace(n);
+    for (size_t i = 0; i < n; ++i) unitFace[i] = face[i].normalized();
+    std::vector<QVector3D> out(3 * n);
+    for (size_t i = 0; i < n; ++i)
+        for (size_t k = 0; k < 3; ++k) {
+            QVector3D sum;
+            for (const int j : around[size_t(m.triangles[i][k])])
+                if (QVector3D::dotProduct(unitFace[i], unitFace[size_t(j)]) > kCrease) sum += face[size_t(j)];
+            out[3 * i + k] = sum.normalized();
+        }
+    return out;
+}
+
+SolidBody bodyOf(form::Mesh mesh, const QColor& colour) {
+    SolidBody b;
+    b.mesh = std::move(mesh);
+    b.normals = creasedNormals(b.mesh);
+    b.colour = colour;
+    return b;
+}
+
+void measure(SolidScene& s) {
+    bool first = true;
+    for (const auto& b : s.bodies) {
+        const form::Box box = form::bounds(b.mesh);
+        if (first) {
+            s.box = box;
+            first = false;
+            continue;
+        }
+        s.box.low = {std::min(s.box.low.x, box.low.x), std::min(s.box.low.y, box.low.y), std::min(s.box.low.z, box.low.z)};
+        s.box.high = {std::max(s.box.high.x, box.high.x), std::max(s.box.high.y, box.high.y), std::max(s.box.high.z, box.high.z)};
+    }
+}
+
+/// A hen's egg, 57 by 44 mm, standing on its blunt end beside the piece.
+form::Mesh henEgg(const form::Box& box) {
+    const double a = 0.0285, R = 0.0208, e = 0.13;
+    form::Stretch arc{[=](double u) {
+        const double t = M_PI * u, s = std::sin(t), c = std::cos(t);
+        return form::CurvePoint{R * s * (1 + e * c), a - a * c, M_PI * R * (c + e * (c * c - s * s)), M_PI * a * s, 0, 0};
+    }, form::Mark::Wall, {}};
+    form::LatheOptions o;
+    o.edge = o.along = 0.003;
+    form::Pose pose;
+    pose.at = {box.high.x + 0.035, 0.5 * (box.low.y + box.high.y), box.low.z};
+    return form::placed(form::lathe({arc}, o), pose);
+}
+
+}  // namespace
+
+QColor chocolateColour(const std::string& id) {
+    if (id == "milk") return QColor(0x86, 0x52, 0x30);
+    if (id == "white") return QColor(0xE4, 0xC9, 0x92);
+    if (id == "compound") return QColor(0x5A, 0x35, 0x22);
+    return QColor(0x4E, 0x2A, 0x1A);
+}
+
+size_t SolidScene::triangles() const {
+    return std::accumulate(bodies.begin(), bodies.end(), size_t{0}, [](size_t n, const SolidBody& b) { return n + b.mesh.triangles.size(); });
+}
+
+SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) {
+    SolidScene s;
+    for (const auto& item : assembly.items) {
+        SolidBody b = bodyOf(form::placed(item.shape.solid(), item.pose), item.edible ? colour : QColor(0xEF, 0xE6, 0xD2));
+        b.apart = toQt(item.apart);
+        b.name = QString::fromStdString(item.name);
+        if (item.shape.wall > 0) b.wall.assign(b.mesh.points.size(), float(item.shape.wall));
+        s.bodies.push_back(std::move(b));
+    }
+    measure(s);
+    return s;
+}
+
+SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
+    SolidScene s;
+    if (answers.part) {
+        s = sceneOf(answers.part->assembly, chocolateColour(piece.chocolate));
+    } else if (answers.stage) {
+        std::vector<double> wall;
+        SolidBody b = bodyOf(form::wallOfRevolution(answers.stage->profile, answers.stage->coats.wall, 72, 34, &wall), chocolateColour(piece.chocolate));
+        b.wall.assign(wall.begin(), wall.end());
+        b.name = QString::fromStdString(piece.name);
+        s.bodies.push_back(std::move(b));
+        measure(s);
+    }
+    if (egg && !s.bodies.empty()) {
+        SolidBody b = bodyOf(henEgg(s.box), QColor(0xE9, 0xD3, 0xB8));
+        b.name = QStringLiteral("egg");
+        s.bodies.push_back(std::move(b));
+        measure(s);
+    }
+    return s;
+}
+
+Projection::Projection(const SolidScene& scene, const SolidView& v, const QSizeF& size)
+    : cy_(std::cos(v.yaw)), sy_(std::sin(v.yaw)), cp_(std::cos(v.pitch)), sp_(std::sin(v.pitch)) {
+    form::Box box = scene.box;
+    if (v.apart > 0)
+        for (const auto& b : scene.bodies) {
+            const form::Box own = form::bounds(b.mesh);
+            const form::Vec3 move{b.apart.x() * v.apart, b.apart.y() * v.apart, b.apart.z() * v.apart};
+            for (const form::Vec3& p : {own.low + move, own.high + move}) {
+                box.low = {std::min(box.low.x, p.x), std::min(box.low.y, p.y), std::min(box.low.z, p.z)};
+                box.high = {std::max(box.high.x, p.x), std::max(box.high.y, p.y), std::max(box.high.z, p.z)};
+            }
+        }
+    middle_ = (box.low + box.high) * 0.5;
+    const form::Vec3 d = box.size();
+    // What the box takes on paper from here, so that the piece fills the picture from any side.
+    const double wide = std::abs(d.x * cy_) + std::abs(d.y * sy_), tall = (std::abs(d.x * sy_) + std::abs(d.y * cy_)) * std::abs(sp_) + d.z * std::abs(cp_);
+    scale_ = 0.74 * v.zoom * std::min(size.width() / std::max(1e-4, wide * 1.08), size.height() / std::max(1e-4, tall));
+    centre_ = QPointF(size.width() / 2 + v.panX * size.height(), size.height() / 2 + v.panY * size.height());
+}
+
+QPointF Projection::operator()(const form::Vec3& q) const {
+    const form::Vec3 p = q - middle_;
+    const double x = cy_ * p.x - sy_ * p.y, y = sy_ * p.x + cy_ * p.y;  // y away from the eye
+    return {centre_.x() + scale_ * x, centre_.y() - scale_ * (y * sp_ + p.z * cp_)};
+}
+
+double Projection::depth(const form::Vec3& q) const {
+    const form::Vec3 p = q - middle_;
+    return (sy_ * p.x + cy_ * p.y) * cp_ - p.z * sp_;
+}
+
+QVector3D Projection::turned(const QVector3D& n) const {
+    const double x = cy_ * n.x() - sy_ * n.y(), y = sy_ * n.x() + cy_ * n.y();
+    return {float(x), float(y * sp_ + n.z() * cp_), float(-y * cp_ + n.z() * sp_)};
+}
+
+QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& size, bool fine) {
+    const int k = fine ? 2 : 1;
+    Raster raster(size.width() * k, size.height() * k);
+    const Projection project(scene, view, QSizeF(size * k));
+    const form::Vec3 span = scene.box.size();
+    const auto along = [&](const form::Vec3& p) { return view.cutAxis == 0 ? p.x : view.cutAxis == 1 ? p.y : p.z; };
+    const double low = along(scene.box.low), plane = low + view.cut * along(span);
+    const bool cutting = view.cut > 1e-6;
+    std::vector<QRgb> map;
+    for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(kThin + (kThick - kThin) * i / 63, kThin, kThick).rgb());
+    if (cutting) {  // what is nearer to the low end than the plane is taken away
+        const QVector3D axis(view.cutAxis == 0 ? -1 : 0, view.cutAxis == 1 ? -1 : 0, view.cutAxis == 2 ? -1 : 0);
+        raster.setCutFace(project.turned(axis), scene.bodies.empty() ? QColor(Qt::gray) : scene.bodies.front().colour.lighter(150));
+    }
+    std::vector<Corner> corners;
+    for (const auto& b : scene.bodies) {
+        Surface s;
+        s.base = b.colour;
+        s.gloss = 0.55f;
+        if (view.map && !b.wall.empty()) {
+            s.map = &map;
+            s.gloss = 0.15f;
+        }
+        raster.setSurface(s);
+        const form::Vec3 move{b.apart.x() * view.apart, b.apart.y() * view.apart, b.apart.z() * view.apart};
+        corners.resize(b.mesh.points.size());
+        for (size_t i = 0; i < corners.size(); ++i) {
+            const form::Vec3 p = b.mesh.points[i] + move;
+            const QPointF at = project(p);
+            corners[i].at = QVector3D(float(at.x()), float(at.y()), float(project.depth(p)));
+            corners[i].keep = cutting ? float(along(p) - plane) : 1.0f;
+            corners[i].wall = b.wall.empty() ? 0 : float((b.wall[i] - kThin) / (kThick - kThin));
+        }
+        for (size_t i = 0; i < b.mesh.triangles.size(); ++i) {
+            Corner c[3];
+            for (size_t j = 0; j < 3; ++j) {
+                c[j] = corners[size_t(b.mesh.triangles[i][j])];
+                c[j].normal = project.turned(b.normals[3 * i + j]);
+            }
+            raster.triangle(c[0], c[1], c[2]);
+        }
+    }
+    const QImage image = raster.shaded();
+    return fine ? image.scaled(size, Qt::IgnoreAspectRatio, Qt::SmoothTransformation) : image;
+}
+
+QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& size, const QColor& paper) {
+    const Projection project(scene, view, QSizeF(size));
+    struct Facet {
+        double depth;
+        QPointF p[3];
+        QColor colour;
+    };
+    std::vector<Facet> facets;
+    const QVector3D light = QVector3D(-0.5f, 0.62f, 0.6f).normalized();
+    for (const auto& b : scene.bodies) {
+        const form::Vec3 move{b.apart.x() * view.apart, b.apart.y() * view.apart, b.apart.z() * view.apart};
+        for (size_t i = 0; i < b.mesh.triangles.size(); ++i) {
+            const auto& t = b.mesh.triangles[i];
+            const form::Vec3 q[3]{b.mesh.points[size_t(t[0])] + move, b.mesh.points[size_t(t[1])] + move, b.mesh.points[size_t(t[2])] + move};
+            const QVector3D n = project.turned(QVector3D(toQt(form::cross(q[1] - q[0], q[2] - q[0]) * 1e6)).normalized());
+            if (n.z() <= 0) continue;
+            Facet f;
+            f.depth = (project.depth(q[0]) + project.depth(q[1]) + project.depth(q[2])) / 3;
+            for (int k = 0; k < 3; ++k) f.p[k] = project(q[k]);
+            f.colour = b.colour.lighter(int(75 + 75 * std::max(0.f, QVector3D::dotProduct(n, light))));
+            facets.push_back(f);
+        }
+    }
+    std::sort(facets.begin(), facets.end(), [](const Facet& a, const Facet& b) { return a.depth > b.depth; });
+    QString out;
+    QTextStream s(&out);
+    s.setRealNumberNotation(QTextStream::FixedNotation);
+    s.setRealNumberPrecision(2);
+    s << "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 " << size.width() << ' ' << size.height() << "\">\n<rect width=\"100%\" height=\"100%\" fill=\"" << paper.name() << "\"/>\n<g stroke-width=\"0.6\" stroke-linejoin=\"round\">\n";
+    for (const auto& f : facets)
+        s << "<path d=\"M" << f.p[0].x() << ' ' << f.p[0].y() << 'L' << f.p[1].x() << ' ' << f.p[1].y() << 'L' << f.p[2].x() << ' ' << f.p[2].y() << "Z\" fill=\"" << f.colour.name() << "\" stroke=\"" << f.colour.name() << "\"/>\n";
+    s << "</g>\n</svg>\n";
+    return out;
+}
+
+}  // namespace uovo::desktop

@@ -1,0 +1,66 @@
+// A piece in three dimensions: bodies with creases, seen from any side, cut by a plane, pulled apart.
+#pragma once
+#include <QColor>
+#include <QImage>
+#include <QVector3D>
+#include <vector>
+
+#include "core/form/mesh.h"
+#include "core/plan/answers.h"
+
+namespace uovo::desktop {
+
+/// One closed body of a scene.
+struct SolidBody {
+    form::Mesh mesh;                    ///< at its place, m
+    std::vector<QVector3D> normals;     ///< three a triangle: smooth within a face, sharp at creases
+    std::vector<float> wall;            ///< m at each corner, or empty
+    QVector3D apart;                    ///< m it moves when the scene is pulled apart
+    QColor colour;
+    QString name;
+};
+
+struct SolidScene {
+    std::vector<SolidBody> bodies;
+    form::Box box;
+    size_t triangles() const;
+};
+
+/// Bodies of a piece from its answers; empty when there are none yet. `egg`: a hen's egg beside it, for scale.
+SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg);
+/// Bodies of an assembly in one colour.
+SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour);
+
+/// Where the eye is and what it does.
+struct SolidView {
+    double yaw = -0.6, pitch = 0.42;   ///< rad; pitch 0 looks level, π/2 from above
+    double zoom = 1, panX = 0, panY = 0;  ///< pan as shares of the picture's height
+    double cut = 0;                    ///< 0 nothing is cut away, 1 everything, along the section's normal
+    int cutAxis = 1;                   ///< 0 x, 1 y, 2 z
+    double apart = 0;                  ///< 0 together, 1 pulled apart
+    bool map = false;                  ///< wall map instead of chocolate's colour
+};
+
+/// Projects points of a scene to a picture of the given size: parallel, true to scale.
+class Projection {
+public:
+    Projection(const SolidScene& scene, const SolidView& view, const QSizeF& size);
+    QPointF operator()(const form::Vec3& p) const;
+    double depth(const form::Vec3& p) const;  ///< smaller is nearer
+    QVector3D turned(const QVector3D& normal) const;
+    double scale() const { return scale_; }   ///< pixels a metre
+
+private:
+    double cy_, sy_, cp_, sp_, scale_;
+    form::Vec3 middle_;
+    QPointF centre_;
+};
+
+/// Paints the bodies; transparent where there is nothing.
+QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& size, bool fine);
+/// The same as drawing commands, back to front, for an SVG file. @returns the text of the file
+QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& size, const QColor& paper);
+
+QColor chocolateColour(const std::string& id);
+
+}  // namespace uovo::desktop

@@ -1,0 +1,303 @@
+#include "desktop/stage/solid_stage.h"
+
+#include <QGestureEvent>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPinchGesture>
+#include <algorithm>
+#include <cmath>
+
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+#include "report/section.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+constexpr double kTurn = 0.009;  // rad a pixel
+constexpr double kStep = 5 * M_PI / 180;
+}  // namespace
+
+SolidStage::SolidStage(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("solidStage"));
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("The piece in three dimensions"));
+    setAccessibleDescription(tr("Arrows turn it, plus and minus come nearer and go back, Shift with arrows moves it, 1 to 4 are standard views, 0 fits it in."));
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
+    setCursor(Qt::OpenHandCursor);
+    grabGesture(Qt::PinchGesture);
+    refine_.setSingleShot(true);
+    refine_.setInterval(140);
+    connect(&refine_, &QTimer::timeout, this, &SolidStage::refine);
+}
+
+void SolidStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units) {
+    const bool another = piece.id != piece_.id;
+    const void* before = answers_ ? (answers_->part ? static_cast<const void*>(answers_->part.get()) : answers_->stage.get()) : nullptr;
+    const bool recoloured = piece.chocolate != piece_.chocolate;
+    piece_ = piece;
+    units_ = units;
+    if (answers && (answers->part || answers->stage))
+        answers_ = std::move(answers);
+    else if (another)
+        answers_.reset();
+    const void* after = answers_ ? (answers_->part ? static_cast<const void*>(answers_->part.get()) : answers_->stage.get()) : nullptr;
+    if (another) {
+        const bool map = view_.map;
+        view_ = {};
+        view_.map = map;
+        emit viewChanged();
+    }
+    if (before != after || another || recoloured)
+        rebuild();
+    else
+        update();
+}
+
+void SolidStage::rebuild() {
+    scene_ = answers_ ? sceneOf(piece_, *answers_, egg_) : SolidScene{};
+    redraw();
+}
+
+void SolidStage::redraw() {
+    body_ = {};
+    ++generation_;
+    update();
+}
+
+void SolidStage::refine() {
+    if (scene_.bodies.empty() || held_ != Qt::NoButton) return;
+    const QSize pixels = (QSizeF(size()) * devicePixelRatioF()).toSize();
+    painter_ = std::jthread([this, scene = scene_, view = view_, pixels, generation = generation_] {
+        QImage image = paintSolid(scene, view, pixels, true);
+        QMetaObject::invokeMethod(this, [this, image, generation] {
+            if (generation != generation_) return;
+            body_ = image;
+            update();
+        });
+    });
+}
+
+void SolidStage::setStale(bool stale) {
+    if (stale == stale_) return;
+    stale_ = stale;
+    update();
+}
+
+void SolidStage::setView(const SolidView& view) {
+    view_ = view;
+    view_.pitch = std::clamp(view_.pitch, -M_PI / 2, M_PI / 2);
+    view_.zoom = std::clamp(view_.zoom, 0.2, 12.0);
+    redraw();
+    emit viewChanged();
+}
+
+void SolidStage::look(Side side) {
+    SolidView v = view_;
+    v.panX = v.panY = 0;
+    v.zoom = 1;
+    v.yaw = side == Side::Corner ? -0.6 : side == Side::Right ? M_PI / 2 : 0;
+    v.pitch = side == Side::Corner ? 0.42 : side == Side::Top ? M_PI / 2 : 0;
+    setView(v);
+}
+
+void SolidStage::setEgg(bool shown) {
+    egg_ = shown;
+    rebuild();
+}
+
+void SolidStage::paintMeasures(QPainter& p, const Projection& project) {
+    if (view_.apart > 0.01 || scene_.bodies.empty()) return;
+    form::Box box;
+    bool first = true;
+    for (const auto& b : scene_.bodies) {
+        if (b.name == QStringLiteral("egg")) continue;
+        const form::Box own = form::bounds(b.mesh);
+        box = first ? own : form::Box{{std::min(box.low.x, own.low.x), std::min(box.low.y, own.low.y), std::min(box.low.z, own.low.z)}, {std::max(box.high.x, own.high.x), std::max(box.high.y, own.high.y), std::max(box.high.z, own.high.z)}};
+        first = false;
+    }
+    const form::Vec3 d = box.size();
+    const double off = 0.09 * std::max({d.x, d.y, d.z});
+    const bool fromRight = std::sin(view_.yaw) > 0;  // the depth is drawn on the side that is seen
+    const double side = fromRight ? box.low.x - off : box.high.x + off;
+    struct Line {
+        form::Vec3 a, b;
+        double length;
+    };
+    const Line lines[]{{{box.low.x, box.low.y - off, box.low.z}, {box.high.x, box.low.y - off, box.low.z}, d.x},
+                       {{side, box.low.y, box.low.z}, {side, box.high.y, box.low.z}, d.y},
+                       {{fromRight ? box.high.x + off : box.low.x - off, fromRight ? box.low.y : box.low.y, box.low.z}, {fromRight ? box.high.x + off : box.low.x - off, box.low.y, box.high.z}, d.z}};
+    p.setFont(report::font(14, QFont::Medium));
+    const QFontMetricsF fm(p.font());
+    std::vector<QRectF> taken;
+    for (const auto& l : lines) {
+        const QPointF a = project(l.a), b = project(l.b), span = b - a;
+        const double n = std::hypot(span.x(), span.y());
+        if (n < 24) continue;  // seen from its end
+        const QPointF tick(-span.y() / n * 5, span.x() / n * 5);
+        p.setPen(QPen(theme().ink, 1));
+        p.drawLine(a, b);
+        p.drawLine(a - tick, a + tick);
+        p.drawLine(b - tick, b + tick);
+        const QString words = qstring(format(l.length, Dimension::Length, units_));
+        QRectF box2(0, 0, fm.horizontalAdvance(words) + 12, fm.height() + 2);
+        box2.moveCenter((a + b) / 2);
+        if (std::any_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(box2); })) box2.moveCenter(a + span * 0.25);
+        taken.push_back(box2);
+        p.fillRect(box2, theme().paper);
+        p.drawText(box2, Qt::AlignCenter, words);
+    }
+}
+
+void SolidStage::paintScene(QPainter& p, bool interactive) {
+    p.setRenderHint(QPainter::Antialiasing);
+    if (scene_.bodies.empty()) {
+        p.setFont(report::font(17));
+        p.setPen(theme().quiet);
+        p.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap, answers_ ? tr("There is no shape to show yet.") : tr("Building the shape …"));
+        return;
+    }
+    const Projection project(scene_, view_, QSizeF(size()));
+    // a soft shadow on the table
+    if (view_.pitch > 0.02 && view_.apart < 0.01) {
+        const form::Vec3 foot{0.5 * (scene_.box.low.x + scene_.box.high.x), 0.5 * (scene_.box.low.y + scene_.box.high.y), scene_.box.low.z};
+        const double half = project.scale() * 0.62 * std::max(scene_.box.size().x, scene_.box.size().y);
+        QRadialGradient shadow(QPointF(0, 0), 1);
+        QColor dark(0x2A, 0x1A, 0x12, theme().dark ? 120 : 46), clear = dark;
+        clear.setAlpha(0);
+        shadow.setColorAt(0, dark);
+        shadow.setColorAt(0.55, QColor(dark.red(), dark.green(), dark.blue(), dark.alpha() / 2));
+        shadow.setColorAt(1, clear);
+        p.save();
+        p.translate(project(foot));
+        p.scale(half, std::max(4.0, half * std::sin(view_.pitch)));
+        p.fillRect(QRectF(-1, -1, 2, 2), shadow);
+        p.restore();
+    }
+    const QSize pixels = (QSizeF(size()) * p.device()->devicePixelRatioF()).toSize();
+    if (body_.isNull() || body_.size() != pixels) {
+        body_ = paintSolid(scene_, view_, pixels, !interactive);
+        if (interactive) refine_.start();
+    }
+    p.drawImage(rect(), body_);
+    paintMeasures(p, project);
+    if (view_.map) {
+        const QRectF bar(20, height() - 24, 150, 9);
+        for (int i = 0; i < 30; ++i) p.fillRect(QRectF(bar.x() + i * 5, bar.y(), 5.5, bar.height()), report::wallColour(i, 0, 29));
+        p.setPen(QPen(theme().balloon, 1));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(bar);
+        p.setFont(report::font(12));
+        p.setPen(theme().quiet);
+        p.drawText(QPointF(bar.left(), bar.top() - 5), qstring(format(0.0005, Dimension::Length, units_)));
+        const QString thick = qstring(format(0.006, Dimension::Length, units_));
+        p.drawText(QPointF(bar.right() - QFontMetricsF(p.font()).horizontalAdvance(thick), bar.top() - 5), thick);
+    }
+    if (interactive && hasFocus()) {
+        p.setPen(QPen(theme().yolk, 2));
+        p.setBrush(Qt::NoBrush);
+        p.drawRoundedRect(QRectF(rect()).adjusted(2, 2, -2, -2), 10, 10);
+    }
+    if (interactive && stale_) {
+        QColor veil = theme().paper;
+        veil.setAlpha(90);
+        p.fillRect(rect(), veil);
+    }
+}
+
+void SolidStage::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    paintScene(p, true);
+}
+
+QImage SolidStage::picture(const QSize& at, double ratio) {
+    QImage image(QSize(int(at.width() * ratio), int(at.height() * ratio)), QImage::Format_ARGB32_Premultiplied);
+    image.setDevicePixelRatio(ratio);
+    image.fill(theme().paper);
+    body_ = {};
+    QPainter p(&image);
+    paintScene(p, false);
+    body_ = {};
+    return image;
+}
+
+QString SolidStage::svg() const { return svgSolid(scene_, view_, size(), theme().paper); }
+
+void SolidStage::mousePressEvent(QMouseEvent* e) {
+    last_ = e->position();
+    held_ = e->button() == Qt::LeftButton && !(e->modifiers() & Qt::ShiftModifier) ? Qt::LeftButton : Qt::RightButton;
+    setCursor(Qt::ClosedHandCursor);
+}
+
+void SolidStage::mouseMoveEvent(QMouseEvent* e) {
+    if (held_ == Qt::NoButton) return;
+    const QPointF by = e->position() - last_;
+    last_ = e->position();
+    SolidView v = view_;
+    if (held_ == Qt::LeftButton) {
+        v.yaw -= by.x() * kTurn;
+        v.pitch += by.y() * kTurn;
+    } else {
+        v.panX += by.x() / height();
+        v.panY += by.y() / height();
+    }
+    setView(v);
+}
+
+void SolidStage::mouseReleaseEvent(QMouseEvent*) {
+    held_ = Qt::NoButton;
+    setCursor(Qt::OpenHandCursor);
+    refine_.start();
+}
+
+void SolidStage::wheelEvent(QWheelEvent* e) {
+    SolidView v = view_;
+    if (!e->pixelDelta().isNull() && !(e->modifiers() & Qt::ControlModifier)) {  // a touchpad turns, Ctrl comes nearer
+        v.yaw -= e->pixelDelta().x() * kTurn * 0.5;
+        v.pitch += e->pixelDelta().y() * kTurn * 0.5;
+    } else {
+        v.zoom *= std::pow(1.0015, e->angleDelta().y());
+    }
+    setView(v);
+    e->accept();
+}
+
+bool SolidStage::event(QEvent* e) {
+    if (e->type() == QEvent::Gesture)
+        if (auto* pinch = static_cast<QPinchGesture*>(static_cast<QGestureEvent*>(e)->gesture(Qt::PinchGesture))) {
+            SolidView v = view_;
+            v.zoom *= pinch->scaleFactor();
+            setView(v);
+            return true;
+        }
+    return QWidget::event(e);
+}
+
+void SolidStage::keyPressEvent(QKeyEvent* e) {
+    SolidView v = view_;
+    const bool move = e->modifiers() & Qt::ShiftModifier;
+    switch (e->key()) {
+        case Qt::Key_Left: move ? v.panX -= 0.05 : v.yaw += kStep; break;
+        case Qt::Key_Right: move ? v.panX += 0.05 : v.yaw -= kStep; break;
+        case Qt::Key_Up: move ? v.panY -= 0.05 : v.pitch += kStep; break;
+        case Qt::Key_Down: move ? v.panY += 0.05 : v.pitch -= kStep; break;
+        case Qt::Key_Plus:
+        case Qt::Key_Equal: v.zoom *= 1.15; break;
+        case Qt::Key_Minus: v.zoom /= 1.15; break;
+        case Qt::Key_0: v.panX = v.panY = 0; v.zoom = 1; break;
+        case Qt::Key_1: return look(Side::Corner);
+        case Qt::Key_2: return look(Side::Front);
+        case Qt::Key_3: return look(Side::Right);
+        case Qt::Key_4: return look(Side::Top);
+        default: return QWidget::keyPressEvent(e);
+    }
+    setView(v);
+}
+
+void SolidStage::changeEvent(QEvent* e) {
+    if (e->type() == QEvent::PaletteChange) redraw();
+    QWidget::changeEvent(e);
+}
+
+}  // namespace uovo::desktop
