@@ -12,6 +12,7 @@
 #include "core/form/former.h"
 #include "core/heat/dew.h"
 #include "core/heat/slab.h"
+#include "core/mold/box_pour.h"
 #include "core/plan/answers.h"
 #include "core/setting/setting.h"
 #include "io/data.h"
@@ -58,6 +59,34 @@ tl::expected<Answers, Problem> answersOf(const json& given) {
     auto a = answer(plan, io::library(), cache, o);
     if (!a->problems.empty()) return tl::unexpected(a->problems.front());
     return *a;
+}
+
+/// One measure of a built part: "volume", "area", "rim", "seam", "chocolate", "enclosed", "patternInner", "patternOuter",
+/// "patternAngle", "patternWidth", "fillHeight", or "mesh": volume of the exported mesh against the part's own, relative.
+tl::expected<double, Problem> partMeasure(const json& g) {
+    const auto piece = pieceOf(g);
+    if (!piece) return tl::unexpected(piece.error());
+    const form::Part* part = piece->part();
+    if (!part) return tl::unexpected(Problem{"This case needs a part."});
+    const std::string what = g.at("what");
+    const auto built = form::build(*part, {}, what == "mesh" ? form::kExport : form::kScreen);
+    if (!built) return tl::unexpected(built.error());
+    const form::Shape& s = built->items.front().shape;
+    if (what == "volume") return s.volume;
+    if (what == "area") return s.area;
+    if (what == "rim") return s.rim;
+    if (what == "seam") return s.seam;
+    if (what == "chocolate") return built->chocolate();
+    if (what == "enclosed") return built->enclosed;
+    if (what == "mesh") return form::volume(s.surface) / s.volume - 1;
+    if (what == "fillHeight") return form::levelOf(s.surface, num(g, "volume"));
+    if (what == "repeats") return std::floor(s.rim / num(g, "pitch"));
+    if (!s.pattern) return tl::unexpected(Problem{"This part has no flat pattern."});
+    if (what == "patternInner") return s.pattern->inner;
+    if (what == "patternOuter") return s.pattern->outer;
+    if (what == "patternAngle") return s.pattern->angle * 180 / std::numbers::pi;
+    if (what == "patternWidth") return s.pattern->width;
+    return tl::unexpected(Problem{"“" + what + "” is not a measure of a part"});
 }
 
 double slabCentre(double Bi, double Fo) {
@@ -168,6 +197,17 @@ const std::map<std::string, Ask>& asks() {
              return m->levelOf(num(g, "volume"));
          }},
         {"form.pearRadius", [](const json& g) { return form::pearRadius(num(g, "girth"), num(g, "pear")); }},
+        {"part", [](const json& g) { return partMeasure(g); }},
+        {"mold", [](const json& g) -> tl::expected<double, Problem> {
+             mold::Silicone s;
+             s.densityA = num(g, "densityA");
+             s.densityB = num(g, "densityB");
+             s.spare = g.value("spare", 0.0);
+             s.byMass = g.value("byMass", true);
+             const auto b = mold::boxPour({num(g, "x"), num(g, "y"), num(g, "z")}, num(g, "volume"), g.value("wall", 0.0), s);
+             const std::string what = g.at("what");
+             return what == "silicone" ? b.silicone : what == "massA" ? b.massA : what == "shareA" ? b.volumeA / (b.volumeA + b.volumeB) : b.massA + b.massB;
+         }},
         {"quantity",
          [](const json& g) -> tl::expected<double, Problem> {
              TypingContext c;

@@ -13,8 +13,6 @@
 namespace uovo::io {
 namespace {
 
-constexpr size_t kLargest = 64 * 1024 * 1024;
-
 std::string because(int error) {
     switch (error) {
         case ENOSPC: return "the disk is full";
@@ -69,12 +67,12 @@ tl::expected<void, Problem> writeWhole(const std::string& path, const std::strin
     return {};
 }
 
-tl::expected<std::string, Problem> readWhole(const std::string& path) {
+tl::expected<std::string, Problem> readWhole(const std::string& path, size_t most) {
     std::error_code error;
     const std::string name = "“" + std::filesystem::path(path).filename().string() + "”";
     if (!std::filesystem::exists(path, error)) return tl::unexpected(Problem{name + " is not there."});
     if (!std::filesystem::is_regular_file(path, error)) return tl::unexpected(Problem{name + " is not a file."});
-    if (std::filesystem::file_size(path, error) > kLargest) return tl::unexpected(Problem{name + " is too large to be a plan."});
+    if (std::filesystem::file_size(path, error) > most) return tl::unexpected(Problem{name + " is too large."});
     std::ifstream in(path, std::ios::binary);
     std::stringstream text;
     text << in.rdbuf();

@@ -13,7 +13,8 @@ enum class Fault { None, Open, Write, Sync, Rename };
 /// file is untouched, the temporary one is gone, and the sentence says what to do.
 tl::expected<void, Problem> writeWhole(const std::string& path, const std::string& text, Fault fault = Fault::None);
 
-tl::expected<std::string, Problem> readWhole(const std::string& path);
+/// @param most bytes; a larger file is refused
+tl::expected<std::string, Problem> readWhole(const std::string& path, size_t most = 64 * 1024 * 1024);
 
 tl::expected<Plan, Problem> loadPlan(const std::string& path);
 tl::expected<void, Problem> savePlan(const std::string& path, const Plan& plan, Fault fault = Fault::None);

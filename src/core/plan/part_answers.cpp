@@ -123,6 +123,7 @@ public:
             a.tone = spills ? Tone::Impossible : each > 0.9 * s_.capacity ? Tone::Weak : Tone::Plain;
             a.sentence = spills ? fmt::format("{} of {} do not fit.", volume(each), piece_.filling->name)
                                 : fmt::format("{} of {} fill it to {}; {} for all {}.", volume(each), piece_.filling->name, format(each / s_.capacity, Dimension::Percent, plan_.units), volume(each * piece_.count), piece_.count);
+            if (piece_.count == 1 && !spills) a.sentence = a.sentence.substr(0, a.sentence.find(';')) + ".";
         } else {
             a.sentence = "To the brim, with this wall.";
         }
@@ -140,7 +141,12 @@ public:
         a.figure = {double(joints.size()), double(joints.size()), double(joints.size()), Dimension::Count};
         a.headline = std::to_string(joints.size());
         a.after = joints.size() == 1 ? "joint to glue" : "joints to glue";
-        a.sentence = fmt::format("{} of glue line in all. {}.", length(all), upper(joints.front().words));
+        std::vector<std::string> places;
+        for (const auto& j : joints)
+            if (std::find(places.begin(), places.end(), j.words) == places.end()) places.push_back(j.words);
+        std::string list;
+        for (size_t i = 0; i < places.size() && i < 4; ++i) list += (i ? ", " : "") + places[i];
+        a.sentence = fmt::format("{} of glue line in all: {}{}.", length(all), list, places.size() > 4 ? " …" : "");
         for (const auto& j : joints) a.working.inputs.push_back({j.words, length(j.length), "", "geometry"});
         a.working.title = "Joints";
         a.working.formula = "length of each line where two parts meet";
@@ -229,10 +235,6 @@ private:
     std::string temperature(double c) const { return format(c, Dimension::Temperature, plan_.units); }
     static std::string lower(std::string s, bool really) {
         if (really && !s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
-        return s;
-    }
-    static std::string upper(std::string s) {
-        if (!s.empty()) s[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(s[0])));
         return s;
     }
     std::string how() const {

@@ -18,7 +18,7 @@ public:
     GalleryTile(const QString& family, const QString& name, const QString& when, QWidget* parent = nullptr);
     const QString& family() const { return family_; }
     void setPicture(const QImage& picture);
-    QSize sizeHint() const override { return {226, 218}; }
+    QSize sizeHint() const override { return {221, 216}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;

@@ -178,7 +178,10 @@ void ShapePlace::refresh() {
         const bool solid = piece->part() || turning_;
         if (piece->isCoated()) stage_->setPiece(*piece, answers, session_.units());
         if (solid) solid_->setPiece(*piece, answers, session_.units());
-        stages_->setCurrentWidget(solid ? static_cast<QWidget*>(solid_) : stage_);
+        QWidget* now = solid ? static_cast<QWidget*>(solid_) : stage_;
+        const bool focused = stages_->currentWidget() != now && stages_->currentWidget()->hasFocus();
+        stages_->setCurrentWidget(now);
+        if (focused) now->setFocus();
     }
     stages_->setVisible(piece != nullptr);
     refreshTools();

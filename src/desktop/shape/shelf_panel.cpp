@@ -90,7 +90,7 @@ void PieceTile::paintEvent(QPaintEvent*) {
 ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("shelf"));
     setAccessibleName(tr("Shelf"));
-    setFixedWidth(188);
+    setFixedWidth(204);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(8, 12, 8, 14);
     auto* scroll = new QScrollArea;

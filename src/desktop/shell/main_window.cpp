@@ -223,7 +223,7 @@ void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
         return b;
     };
     title_ = flat(tr("The plan: open, save, print"));
-    title_->setMenu(menu_);
+    connect(title_, &QPushButton::clicked, this, [this] { menu_->popup(title_->mapToGlobal(QPoint(0, title_->height()))); });
     title_->setObjectName(QStringLiteral("planMenu"));
     ready_ = flat(tr("When it must be ready"));
     connect(ready_, &QPushButton::clicked, this, &MainWindow::showDeadline);

@@ -49,7 +49,29 @@ SolidBody bodyOf(form::Mesh mesh, const QColor& colour) {
     return b;
 }
 
+/// Widest and tallest appearance over the standard views, m.
+QSizeF appearance(const SolidScene& s, double apart) {
+    QSizeF fit(1e-4, 1e-4);
+    for (const auto& [yaw, pitch] : {std::pair{-0.6, 0.42}, {0.0, 0.0}, {M_PI / 2, 0.0}, {0.0, M_PI / 2}}) {
+        const double cy = std::cos(yaw), sy = std::sin(yaw), cp = std::cos(pitch), sp = std::sin(pitch);
+        double x0 = 1e9, x1 = -1e9, y0 = 1e9, y1 = -1e9;
+        for (const auto& b : s.bodies)
+            for (const auto& p : b.mesh.points) {
+                const double px = p.x + b.apart.x() * apart, py = p.y + b.apart.y() * apart, pz = p.z + b.apart.z() * apart;
+                const double x = cy * px - sy * py, y = (sy * px + cy * py) * sp + pz * cp;
+                x0 = std::min(x0, x);
+                x1 = std::max(x1, x);
+                y0 = std::min(y0, y);
+                y1 = std::max(y1, y);
+            }
+        fit = fit.expandedTo(QSizeF(x1 - x0, y1 - y0));
+    }
+    return fit;
+}
+
 void measure(SolidScene& s) {
+    s.fit = appearance(s, 0);
+    s.fitApart = appearance(s, 1);
     bool first = true;
     for (const auto& b : s.bodies) {
         const form::Box box = form::bounds(b.mesh);
@@ -63,6 +85,12 @@ void measure(SolidScene& s) {
     }
 }
 
+/// A fresh cut is paler than the outside, and never grey.
+QColor cutColour(const QColor& c) {
+    const auto mix = [](int a, int b) { return (a * 11 + b * 9) / 20; };
+    return QColor(mix(c.red(), 214), mix(c.green(), 158), mix(c.blue(), 98));
+}
+
 /// A hen's egg, 57 by 44 mm, standing on its blunt end beside the piece.
 form::Mesh henEgg(const form::Box& box) {
     const double a = 0.0285, R = 0.0208, e = 0.13;
@@ -73,7 +101,7 @@ form::Mesh henEgg(const form::Box& box) {
     form::LatheOptions o;
     o.edge = o.along = 0.003;
     form::Pose pose;
-    pose.at = {box.high.x + 0.035, 0.5 * (box.low.y + box.high.y), box.low.z};
+    pose.at = {box.high.x + 0.045 + 0.12 * (box.high.x - box.low.x), 0.5 * (box.low.y + box.high.y), box.low.z};
     return form::placed(form::lathe({arc}, o), pose);
 }
 
@@ -137,10 +165,9 @@ Projection::Projection(const SolidScene& scene, const SolidView& v, const QSizeF
             }
         }
     middle_ = (box.low + box.high) * 0.5;
-    const form::Vec3 d = box.size();
-    // What the box takes on paper from here, so that the piece fills the picture from any side.
-    const double wide = std::abs(d.x * cy_) + std::abs(d.y * sy_), tall = (std::abs(d.x * sy_) + std::abs(d.y * cy_)) * std::abs(sp_) + d.z * std::abs(cp_);
-    scale_ = 0.74 * v.zoom * std::min(size.width() / std::max(1e-4, wide * 1.08), size.height() / std::max(1e-4, tall));
+    // One scale for every side, so that nothing breathes while it is turned.
+    const QSizeF fit = scene.fit + (scene.fitApart - scene.fit) * v.apart;
+    scale_ = v.zoom * std::min(0.72 * size.width() / std::max(1e-4, fit.width()), 0.78 * size.height() / std::max(1e-4, fit.height()));
     centre_ = QPointF(size.width() / 2 + v.panX * size.height(), size.height() / 2 + v.panY * size.height());
 }
 
@@ -172,7 +199,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(kThin + (kThick - kThin) * i / 63, kThin, kThick).rgb());
     if (cutting) {  // what is nearer to the low end than the plane is taken away
         const QVector3D axis(view.cutAxis == 0 ? -1 : 0, view.cutAxis == 1 ? -1 : 0, view.cutAxis == 2 ? -1 : 0);
-        raster.setCutFace(project.turned(axis), scene.bodies.empty() ? QColor(Qt::gray) : scene.bodies.front().colour.lighter(150));
+        raster.setCutFace(project.turned(axis), scene.bodies.empty() ? QColor(Qt::gray) : cutColour(scene.bodies.front().colour));
     }
     std::vector<Corner> corners;
     for (const auto& b : scene.bodies) {

@@ -23,6 +23,7 @@ struct SolidBody {
 struct SolidScene {
     std::vector<SolidBody> bodies;
     form::Box box;
+    QSizeF fit, fitApart;  ///< m, widest and tallest it appears in the standard views, together and pulled apart
     size_t triangles() const;
 };
 
@@ -51,7 +52,7 @@ public:
     double scale() const { return scale_; }   ///< pixels a metre
 
 private:
-    double cy_, sy_, cp_, sp_, scale_;
+    double cy_, sy_, cp_, sp_, scale_ = 1;
     form::Vec3 middle_;
     QPointF centre_;
 };

@@ -40,7 +40,7 @@ QImage familyThumbnail(const std::string& family, const QSize& pixels) {
         meshes["stone"] = std::make_shared<const form::Mesh>(form::rock(0.05, 5, 3));
         part.mesh = "stone";
     }
-    const auto built = form::build(part, meshes, {2200, 32});
+    const auto built = form::build(part, meshes, {family == "balloon-lace" ? 9000.0 : 2200.0, 32});
     if (!built) return {};
     SolidView view;
     view.zoom = 1.12;
