@@ -1,18 +1,31 @@
 #!/usr/bin/env bash
-# Fuzzes the plan reader and the quantity parser, a minute each unless told otherwise: scripts/fuzz.sh [SECONDS]
+# Fuzzes the readers of plans, quantities, models and SVG files, a minute each unless told otherwise:
+# scripts/fuzz.sh [SECONDS] [plan|quantity|mesh|svg ...]
 set -euo pipefail
 cd "$(dirname "$0")/.."
 . scripts/packages.sh
 uovo_need_packages "$UOVO_BUILD clang libclang-rt-14-dev"
+seconds=${1:-60}
+shift || true
+[ $# -gt 0 ] || set -- plan quantity mesh svg
 cmake --preset fuzz >/dev/null
 log=$(mktemp)
-cmake --build build/fuzz --target fuzz-plan fuzz-quantity >"$log" 2>&1 || { tail -n 30 "$log" >&2; echo "The fuzzers did not build." >&2; exit 1; }
+cmake --build build/fuzz --target "${@/#/fuzz-}" >"$log" 2>&1 || { tail -n 30 "$log" >&2; echo "The fuzzers did not build." >&2; exit 1; }
 rm -f "$log"
-mkdir -p build/fuzz/plan build/fuzz/quantity
+mkdir -p build/fuzz/plan build/fuzz/quantity build/fuzz/mesh build/fuzz/svg build/fuzz/found
 cp data/demo/*.uovo build/fuzz/plan/
 printf 'A5 1/2 in' >build/fuzz/quantity/a; printf 'D114 \302\260F' >build/fuzz/quantity/b; printf 'E1 h 15' >build/fuzz/quantity/c
-for f in plan quantity; do
-    echo "fuzzing $f for ${1:-60} s"
-    "build/fuzz/fuzz-$f" -max_total_time="${1:-60}" -max_len=4096 -print_final_stats=1 "build/fuzz/$f" 2>&1 | grep -E "stat::number_of_executed_units|ERROR|SUMMARY|Test unit" || true
-    test ! -e crash-* || { echo "a crash was found" >&2; exit 1; }
+printf '\0solid a\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 9 0 0\nvertex 0 9 1\nendloop\nendfacet\nendsolid a\n' >build/fuzz/mesh/a
+printf '\1v 0 0 0\nv 9 0 0\nv 0 9 0\nv 0 0 9\nf 1 3 2\nf 1 2 4\nf 2 3 4\nf 1 4 3\n' >build/fuzz/mesh/b
+printf '\2ply\nformat ascii 1.0\nelement vertex 3\nproperty float x\nproperty float y\nproperty float z\nelement face 1\nproperty list uchar int vertex_indices\nend_header\n0 0 0\n9 0 0\n0 9 1\n3 0 1 2\n' >build/fuzz/mesh/c
+printf "<svg width='100mm' viewBox='0 0 100 100'><g transform='rotate(9)'><path d='M0 0C9 9 8 7 60 50Q1 2 3 4A5 5 0 1 0 9 9Z'/><rect width='9' height='9'/></g></svg>" >build/fuzz/svg/a
+for f in "$@"; do
+    echo "fuzzing $f for $seconds s"
+    "build/fuzz/fuzz-$f" -max_total_time="$seconds" -max_len=4096 -rss_limit_mb=4096 -artifact_prefix=build/fuzz/found/"$f"- -print_final_stats=1 "build/fuzz/$f" >build/fuzz/"$f".log 2>&1 || {
+        grep -E "ERROR|SUMMARY|Test unit" build/fuzz/"$f".log >&2
+        grep -E "^ *#[0-9]+ " build/fuzz/"$f".log | head -n 12 >&2
+        echo "fuzzing $f found something; see build/fuzz/$f.log" >&2
+        exit 1
+    }
+    grep -E "stat::number_of_executed_units" build/fuzz/"$f".log
 done

@@ -1,4 +1,6 @@
 #include <catch2/catch.hpp>
+#include <algorithm>
+#include <map>
 #include <random>
 
 #include "core/schedule/solver.h"
@@ -17,7 +19,15 @@ Task task(const char* title, int minutes, int hands = 1) {
     return t;
 }
 
-DayPlan demoDay() { return *test::answersOf(test::demo()).day; }
+/// Bowls and cups of the demo for one pair of hands.
+Plan oneCook() {
+    Plan plan = test::demo();
+    plan.pieces.resize(2);
+    plan.kitchen.hands = 1;
+    return plan;
+}
+
+DayPlan demoDay() { return *test::answersOf(oneCook()).day; }
 
 }  // namespace
 
@@ -114,7 +124,7 @@ TEST_CASE("the longest path is tight: a horizon one minute shorter is refused wi
 }
 
 TEST_CASE("more pieces than the shelf holds go in rounds; taller ones are refused in words") {
-    Plan plan = test::demo();
+    Plan plan = oneCook();
     plan.pieces.pop_back();
     plan.pieces[0].count = 4;
     auto a = test::answersOf(plan);
@@ -139,10 +149,26 @@ TEST_CASE("the chocolate is always used within its window, and fillings within t
 }
 
 TEST_CASE("a hundred pieces get a day or a reason, not a hang") {
-    Plan plan = test::demo();
+    Plan plan = oneCook();
     plan.pieces[0].count = 100;
     const auto a = test::answersOf(plan);
     REQUIRE(a.day);
     CHECK_FALSE(a.day->problem.empty());
     CHECK(a.day->problem.size() > 20);
+}
+
+TEST_CASE("the whole demo evening fits two pairs of hands, parts and compounds with it") {
+    const auto a = test::answersOf(test::demo());
+    REQUIRE(a.day);
+    REQUIRE(a.day->problem.empty());
+    CHECK(check(a.day->network, a.day->layout).empty());
+    std::map<std::string, int> seen;
+    for (const auto& t : a.day->network.tasks) ++seen[t.piece];
+    for (const auto& p : test::demo().pieces) CHECK(seen[p.id] > 5);
+    // a compound is glued after its parts are unmolded, a plain part is not
+    const auto has = [&](const std::string& id) {
+        return std::any_of(a.day->network.tasks.begin(), a.day->network.tasks.end(), [&](const Task& t) { return t.id == id; });
+    };
+    CHECK(has("observatory/1/join"));
+    CHECK_FALSE(has("meteorite/1/join"));
 }

@@ -8,6 +8,8 @@
 #include <assimp/postprocess.h>
 #include <assimp/scene.h>
 
+#include <unistd.h>
+
 #include <algorithm>
 #include <cmath>
 #include <filesystem>
@@ -63,8 +65,16 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
     importer.SetPropertyInteger(AI_CONFIG_PP_SBP_REMOVE, aiPrimitiveType_POINT | aiPrimitiveType_LINE);
     importer.SetPropertyInteger(AI_CONFIG_PP_RVC_FLAGS, aiComponent_NORMALS | aiComponent_TANGENTS_AND_BITANGENTS | aiComponent_COLORS | aiComponent_TEXCOORDS | aiComponent_BONEWEIGHTS | aiComponent_ANIMATIONS | aiComponent_TEXTURES | aiComponent_LIGHTS | aiComponent_CAMERAS | aiComponent_MATERIALS);
     const aiScene* scene = nullptr;
+    constexpr unsigned kSteps = aiProcess_RemoveComponent | aiProcess_Triangulate | aiProcess_SortByPType | aiProcess_PreTransformVertices;
     try {
-        scene = importer.ReadFileFromMemory(bytes.data(), bytes.size(), aiProcess_RemoveComponent | aiProcess_Triangulate | aiProcess_SortByPType | aiProcess_PreTransformVertices, extension.c_str());
+        if (extension == "3mf") {  // assimp unpacks this one only from a file
+            const std::string temporary = (std::filesystem::temp_directory_path() / fmt::format("uovo-{}-{}.3mf", ::getpid(), static_cast<const void*>(&importer))).string();
+            if (writeWhole(temporary, bytes)) scene = importer.ReadFile(temporary, kSteps);
+            std::error_code ignored;
+            std::filesystem::remove(temporary, ignored);
+        } else {
+            scene = importer.ReadFileFromMemory(bytes.data(), bytes.size(), kSteps, extension.c_str());
+        }
     } catch (const std::exception&) {
         scene = nullptr;
     }
@@ -152,8 +162,10 @@ tl::expected<void, Problem> writeMeshFile(const std::string& path, const form::M
     scene.mMeshes = new aiMesh*[1]{new aiMesh};
     scene.mNumMaterials = 1;
     scene.mMaterials = new aiMaterial*[1]{new aiMaterial};
-    scene.mRootNode->mNumMeshes = 1;
-    scene.mRootNode->mMeshes = new unsigned[1]{0};
+    auto* node = new aiNode("piece");  // some formats write only what hangs below the root
+    node->mNumMeshes = 1;
+    node->mMeshes = new unsigned[1]{0};
+    scene.mRootNode->addChildren(1, &node);
     aiMesh& m = *scene.mMeshes[0];
     m.mName = aiString("piece");
     m.mPrimitiveTypes = aiPrimitiveType_TRIANGLE;

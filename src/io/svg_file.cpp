@@ -356,6 +356,16 @@ tl::expected<std::vector<Reader::Line>, Problem> linesOf(const std::string& text
     }
 }
 
+double boxArea(const Loop& loop) {
+    Point2 low = loop[0], high = loop[0];
+    for (const auto& p : loop)
+        for (size_t k = 0; k < 2; ++k) {
+            low[k] = std::min(low[k], p[k]);
+            high[k] = std::max(high[k], p[k]);
+        }
+    return (high[0] - low[0]) * (high[1] - low[1]);
+}
+
 std::string header(double width, double height, const std::string& name) {
     std::string title;
     for (const char c : name) title += c == '<' ? "&lt;" : c == '&' ? "&amp;" : c == '>' ? "&gt;" : std::string(1, c);
@@ -375,9 +385,9 @@ tl::expected<std::vector<Loop>, Problem> readSvgOutline(const std::string& text)
     const auto refuse = [](std::string s) { return tl::unexpected(Problem{std::move(s), "points"}); };
     std::vector<Loop> loops;
     for (const auto& l : *lines)
-        if (l.closed && std::abs(form::signedArea(l.points)) > 1e-8) loops.push_back(l.points);
+        if (l.closed && boxArea(l.points) > 1e-8) loops.push_back(l.points);
     if (loops.empty()) return refuse("There is no closed outline in the SVG file.");
-    std::stable_sort(loops.begin(), loops.end(), [](const Loop& a, const Loop& b) { return std::abs(form::signedArea(a)) > std::abs(form::signedArea(b)); });
+    std::stable_sort(loops.begin(), loops.end(), [](const Loop& a, const Loop& b) { return boxArea(a) > boxArea(b); });
     std::vector<Loop> out{loops[0]};
     for (size_t i = 1; i < loops.size(); ++i)
         if (form::contains(loops[0], loops[i][0])) out.push_back(loops[i]);

@@ -19,7 +19,7 @@ double dip(const Piece& p) { return std::get<form::Balloon>(p.former).dip.value;
 
 TEST_CASE("the demo evening opens with its answers") {
     Program p;
-    REQUIRE(p.session.plan().pieces.size() == 2);
+    REQUIRE(p.session.plan().pieces.size() == 7);
     CHECK(p.piece().count == 14);
     CHECK(p.grams() > 0.05);
     CHECK(p.session.answers()->day->problem.empty());
@@ -293,12 +293,15 @@ TEST_CASE("the day shows each round and moves with the keys") {
     CHECK(line->minute() == begin + 15);
     QTest::keyClick(line, Qt::Key_End);
     const auto states = statesAt(p.session.plan(), *p.session.answers()->day, line->minute());
-    REQUIRE(states.size() == 4);  // three rounds of bowls, one of cups
+    int bowls = 0;
     for (const auto& s : states) {
-        CHECK(s.coats == 2);
+        const bool coated = s.piece == "crater-bowl" || s.piece == "lens-cup";
+        bowls += s.piece == "crater-bowl";
+        CHECK(s.coats == (coated ? 2 : 1));
         CHECK(s.released);
-        CHECK(s.filled);
+        CHECK(s.filled == (coated || s.piece == "specimen-basket" || s.piece == "moon"));
     }
+    CHECK(bowls == 3);  // rounds
     CHECK(p.window.day()->steps()->count() == static_cast<int>(p.session.answers()->day->network.tasks.size()));
     QTest::mouseClick(line, Qt::LeftButton, {}, QPoint(line->width() / 2, 60));
     CHECK(line->minute() < 0);
@@ -337,7 +340,7 @@ TEST_CASE("the bench card is a PDF of A4 pages with its fonts inside") {
     REQUIRE(info.waitForFinished());
     const QString said = info.readAllStandardOutput();
     CHECK(said.contains("A4"));
-    CHECK(said.contains(QRegularExpression("Pages: +[34]")));
+    CHECK(said.contains(QRegularExpression("Pages: +([89]|1[0-4])")));
     QProcess fonts;
     fonts.start("pdffonts", {path});
     REQUIRE(fonts.waitForFinished());

@@ -9,34 +9,29 @@ namespace {
 
 using std::numbers::pi;
 
-double stretchLength(const Meridian::Piece& piece) {
-    constexpr int kSteps = 64;
-    double sum = 0;
-    CurvePoint a = piece(0);
-    for (int i = 1; i <= kSteps; ++i) {
-        const CurvePoint b = piece(double(i) / kSteps);
-        sum += std::hypot(b.r - a.r, b.z - a.z);
-        a = b;
-    }
-    return sum;
-}
+constexpr double kTurnARow = 0.15;  // rad a meridian may turn from row to row
 
-/// Parameters that cut a piece into n parts of equal arc length.
-std::vector<double> evenly(const Meridian::Piece& piece, int n) {
-    const int fine = std::max(64, 4 * n);
-    std::vector<double> arc{0};
+/// Parameters that cut a piece into rows about `along` long, closer where it turns sharply.
+std::vector<double> rowsOf(const Meridian::Piece& piece, double along) {
+    constexpr int kFine = 384;
+    std::vector<double> measure{0};
     CurvePoint a = piece(0);
-    for (int i = 1; i <= fine; ++i) {
-        const CurvePoint b = piece(double(i) / fine);
-        arc.push_back(arc.back() + std::hypot(b.r - a.r, b.z - a.z));
+    double before = 0;
+    for (int i = 1; i <= kFine; ++i) {
+        const CurvePoint b = piece(double(i) / kFine);
+        const double direction = std::atan2(b.z - a.z, b.r - a.r);
+        const double turn = i == 1 ? 0 : std::abs(std::remainder(direction - before, 2 * pi));
+        before = direction;
+        measure.push_back(measure.back() + std::hypot(b.r - a.r, b.z - a.z) / (0.9 * along) + turn / kTurnARow);
         a = b;
     }
+    const int n = std::max(1, static_cast<int>(std::lround(measure.back())));
     std::vector<double> out{0};
     size_t k = 0;
     for (int i = 1; i < n; ++i) {
-        const double want = arc.back() * i / n;
-        while (arc[k + 1] < want) ++k;
-        out.push_back((double(k) + (want - arc[k]) / (arc[k + 1] - arc[k])) / fine);
+        const double want = measure.back() * i / n;
+        while (measure[k + 1] < want) ++k;
+        out.push_back((double(k) + (want - measure[k]) / (measure[k + 1] - measure[k])) / kFine);
     }
     out.push_back(1);
     return out;
@@ -95,7 +90,7 @@ Mesh loft(const std::vector<Ring>& rings, const LoftOptions& o) {
         const double turn = 2 * pi / count(i), out = o.equalArea && !pole(i) ? std::sqrt(turn / std::sin(turn)) : 1;
         for (int k = 0; k < count(i); ++k) {
             const Vec3 p = rings[i].at(double(k) / count(i));
-            m.points.push_back({p.x * out, p.y * out, p.z});
+            m.points.push_back(rings[i].centre + (p - rings[i].centre) * out);
         }
     }
     const auto add = [&](int a, int b, int c, double t, size_t band) {
@@ -156,13 +151,13 @@ Mesh lathe(const std::vector<Stretch>& stretches, const LatheOptions& o) {
                 const double a = 2 * pi * t, radius = p.r + wave * std::cos(n * a);
                 return Vec3{radius * std::cos(a), radius * std::sin(a) * squeeze, p.z};
             };
+            r.centre = {0, 0, p.z};
             r.length = wave == 0 && o.squeeze == 1 ? 2 * pi * p.r : ringLength(r.at, std::max(128, 8 * o.waves));
         }
         return r;
     };
     for (size_t k = 0; k < stretches.size(); ++k) {
-        const int parts = std::max(1, static_cast<int>(std::lround(stretchLength(stretches[k].piece) / (0.9 * o.along))));
-        const auto us = evenly(stretches[k].piece, parts);
+        const auto us = rowsOf(stretches[k].piece, o.along);
         for (size_t i = k ? 1 : 0; i < us.size(); ++i) {
             rings.push_back(ring(stretches[k], us[i], (k == 0 && i == 0) || (k + 1 == stretches.size() && i + 1 == us.size())));
             if (i > 0) marks.push_back(stretches[k].mark);
@@ -187,9 +182,9 @@ Mesh sweep(const std::function<Vec3(double)>& section, const std::function<Pose(
     const auto add = [&](double s, double scale) {
         const Pose pose = frame(s);
         if (scale <= 0)
-            rings.push_back({[pose](double) { return pose.at; }, 0});
+            rings.push_back({[pose](double) { return pose.at; }, 0, pose.at});
         else
-            rings.push_back({[pose, section, scale](double t) { return pose(section(t) * scale); }, round * scale});
+            rings.push_back({[pose, section, scale](double t) { return pose(section(t) * scale); }, round * scale, pose.at});
     };
     const int along = std::max(o.loop ? 8 : 1, static_cast<int>(std::lround(pathLength / (0.9 * o.edge)))), across = std::max(2, static_cast<int>(std::lround(widest / (0.9 * o.edge))));
     if (!o.loop)
@@ -200,6 +195,7 @@ Mesh sweep(const std::function<Vec3(double)>& section, const std::function<Pose(
     LoftOptions lo;
     lo.edge = o.edge;
     lo.loop = o.loop;
+    lo.equalArea = o.round;
     return loft(rings, lo);
 }
 

@@ -11,13 +11,14 @@ namespace uovo::form {
 struct Ring {
     std::function<Vec3(double)> at;
     double length = 0;  ///< m; 0: a pole, a single point
+    Vec3 centre = {};   ///< of a round ring, for `equalArea`
 };
 
 struct LoftOptions {
     double edge = 0.004;  ///< m, wanted edge length
     int base = 6;         ///< rings have base·2^k corners
     bool loop = false;    ///< the last ring joins the first: a body with a hole through it, and no poles
-    /// Rings are round about the z axis: move their corners out a little so that each polygon has its circle's area.
+    /// Rings are round about their centres: move their corners out a little so that each polygon has its circle's area.
     bool equalArea = false;
     std::function<Mark(double t, size_t band)> mark;  ///< of the triangles between rings `band` and `band + 1`; none: Wall
 };
@@ -49,6 +50,7 @@ Mesh lathe(const std::vector<Stretch>& stretches, const LatheOptions& options);
 struct SweepOptions {
     double edge = 0.002;
     bool loop = false;  ///< the path is closed
+    bool round = false; ///< the section is a circle about its origin
 };
 Mesh sweep(const std::function<Vec3(double t)>& section, const std::function<Pose(double s)>& frame, double pathLength, const SweepOptions& options);
 

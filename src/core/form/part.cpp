@@ -53,6 +53,11 @@ tl::expected<void, Problem> checkFigures(const Part& part) {
     return {};
 }
 
+std::vector<Loop> sheetOutline(const Part& part) {
+    auto loops = sheetLoops(Values{part});
+    return loops ? *loops : std::vector<Loop>{};
+}
+
 tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, const Detail& detail) {
     if (auto ok = checkFigures(part); !ok) return tl::unexpected(ok.error());
     const Family& f = *family(part.family);

@@ -100,6 +100,9 @@ Part usual(const std::string& family);
 double figure(const Part& part, const std::string& key);
 std::string choice(const Part& part, const std::string& key);
 
+/// Polygons of a sheet part, outer loop first; empty when it cannot be cut.
+std::vector<Loop> sheetOutline(const Part& part);
+
 /// Checks every figure against its family's limits.
 tl::expected<void, Problem> checkFigures(const Part& part);
 

@@ -16,7 +16,10 @@ public:
         if (problem_) return;
         if (const auto own = whole_.own.find(key); own != whole_.own.end())
             for (const auto& [figure, value] : own->second) part.values[figure] = value;
-        auto built = build(part, meshes_, detail_);
+        Detail detail = detail_;  // flat panels are exact with few triangles, curved parts need more
+        const Family* f = family(part.family);
+        detail.triangles *= f && f->body == Body::Sheet ? 0.08 : 0.5;
+        auto built = build(part, meshes_, detail);
         if (!built) {
             problem_ = Problem{name + ": " + built.error().sentence, "own/" + key + "/" + built.error().where};
             return;
@@ -187,9 +190,7 @@ void hungBall(Assembler& a, const Values& v) {
 
 tl::expected<Assembly, Problem> buildCompound(const Part& whole, const Meshes& meshes, const Detail& detail) {
     const Values v{whole};
-    Detail each = detail;
-    each.triangles = std::max(600.0, detail.triangles / 3);
-    Assembler a(whole, meshes, each);
+    Assembler a(whole, meshes, detail);
     if (whole.family == "basket") basket(a, v);
     else if (whole.family == "house") house(a, v);
     else if (whole.family == "tower") tower(a, v);

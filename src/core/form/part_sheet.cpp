@@ -297,6 +297,7 @@ Built buildSwept(const Values& v, const std::string& family, const Detail& detai
     const double r = v("thickness") / 2;
     const auto section = [r](double t) { return Vec3{r * std::cos(2 * pi * t), r * std::sin(2 * pi * t), 0}; };
     SweepOptions o;
+    o.round = true;
     Shape s;
     double path = 0;
     bool ends = true;

@@ -5,6 +5,7 @@
 #include <CGAL/Delaunay_mesher_2.h>
 #include <CGAL/Exact_predicates_inexact_constructions_kernel.h>
 
+#include <algorithm>
 #include <unordered_map>
 
 #include "core/form/outline.h"
@@ -35,17 +36,27 @@ Loop recut(const Loop& loop, double edge, double least) {
     return out;
 }
 
-/// A point inside a loop, for telling holes.
+/// A point well inside a loop, for telling holes: the middle of its widest stretch at half its height.
 Cdt::Point inside(const Loop& loop) {
-    for (size_t i = 0; i < loop.size(); ++i) {
-        const auto &a = loop[i], &b = loop[(i + 1) % loop.size()], &c = loop[(i + 2) % loop.size()];
-        for (const double f : {1.0 / 3, 0.05, 0.001}) {
-            const Point2 mid{(a[0] + c[0]) / 2, (a[1] + c[1]) / 2};
-            const Point2 p{b[0] + f * (mid[0] - b[0]) * 2 / 3, b[1] + f * (mid[1] - b[1]) * 2 / 3};
-            if (contains(loop, p)) return {p[0], p[1]};
-        }
+    double low = 1e9, high = -1e9;
+    for (const auto& p : loop) {
+        low = std::min(low, p[1]);
+        high = std::max(high, p[1]);
     }
-    return {loop[0][0], loop[0][1]};
+    const double y = low + 0.4871 * (high - low);  // not at a corner's height
+    std::vector<double> crossings;
+    for (size_t i = 0; i < loop.size(); ++i) {
+        const auto &a = loop[i], &b = loop[(i + 1) % loop.size()];
+        if ((a[1] > y) != (b[1] > y)) crossings.push_back(a[0] + (b[0] - a[0]) * (y - a[1]) / (b[1] - a[1]));
+    }
+    std::sort(crossings.begin(), crossings.end());
+    double x = loop[0][0], widest = 0;
+    for (size_t i = 0; i + 1 < crossings.size(); i += 2)
+        if (crossings[i + 1] - crossings[i] > widest) {
+            widest = crossings[i + 1] - crossings[i];
+            x = 0.5 * (crossings[i] + crossings[i + 1]);
+        }
+    return {x, y};
 }
 
 }  // namespace

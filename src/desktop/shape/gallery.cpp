@@ -212,15 +212,6 @@ bool Gallery::eventFilter(QObject* object, QEvent* e) {
     return QWidget::eventFilter(object, e);
 }
 
-void Gallery::keyPressEvent(QKeyEvent* e) {
-    if (e->key() == Qt::Key_Escape) {
-        hide();
-        emit closed();
-        return;
-    }
-    QWidget::keyPressEvent(e);
-}
-
 void Gallery::paintEvent(QPaintEvent*) { QPainter(this).fillRect(rect(), theme().paper); }
 
 }  // namespace uovo::desktop

@@ -45,7 +45,6 @@ signals:
     void closed();
 
 protected:
-    void keyPressEvent(QKeyEvent*) override;
     void paintEvent(QPaintEvent*) override;
     bool eventFilter(QObject*, QEvent*) override;
 

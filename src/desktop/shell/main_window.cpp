@@ -72,6 +72,7 @@ private:
 MainWindow::MainWindow(Session& session)
     : session_(session), places_(new QStackedWidget), shape_(new ShapePlace(session)), day_(new DayPlace(session)) {
     setWindowTitle(QStringLiteral("Uovo"));
+    files_ = new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
     setAcceptDrops(true);
     setMinimumSize(960, 640);
     auto* centre = new QWidget;
@@ -178,6 +179,20 @@ void MainWindow::buildActions() {
     act(tr("Copy the plan as text"), QKeySequence(QStringLiteral("Ctrl+Shift+C")), [this] {
         if (const auto a = session_.answers()) QApplication::clipboard()->setText(report::benchCardText(session_.plan(), *a));
     });
+    menu_->addSeparator();
+    const auto save = [this](const QString& title, const QString& ending, const QString& kinds, auto write) {
+        const Piece* piece = session_.piece();
+        const QString path = QFileDialog::getSaveFileName(this, title, lastFolder() + "/" + (piece ? qstring(piece->name) : QString()) + ending, kinds);
+        if (!path.isEmpty()) write(path);
+    };
+    act(tr("Bring in a model or outline …"), QKeySequence(QStringLiteral("Ctrl+I")), [this] {
+        const QString path = QFileDialog::getOpenFileName(this, tr("A model or outline"), lastFolder(), tr("Models and outlines (*.stl *.obj *.ply *.3mf *.svg)"));
+        if (!path.isEmpty()) files_->bring(path);
+    });
+    act(tr("Export the shape …"), QKeySequence(QStringLiteral("Ctrl+Shift+E")), [this, save] { save(tr("The shape"), QStringLiteral(".stl"), tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"), [this](const QString& p) { files_->exportShape(p); }); });
+    act(tr("Export the former's surface …"), {}, [this, save] { save(tr("The former's surface"), QStringLiteral("-former.stl"), tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"), [this](const QString& p) { files_->exportShape(p, false); }); });
+    act(tr("Flat pattern as SVG …"), {}, [this, save] { save(tr("Flat pattern"), QStringLiteral("-pattern.svg"), tr("SVG (*.svg)"), [this](const QString& p) { files_->exportPattern(p); }); });
+    act(tr("Save the picture …"), {}, [this, save] { save(tr("The picture"), QStringLiteral(".png"), tr("PNG (*.png);;SVG (*.svg)"), [this](const QString& p) { files_->exportPicture(p); }); });
     act(tr("Copy the picture"), {}, [this] { QApplication::clipboard()->setImage(shape_->picture(2)); });
     menu_->addSeparator();
     undo_ = act(tr("Undo"), QKeySequence::Undo, [this] { session_.document().undo(); });
@@ -205,7 +220,12 @@ void MainWindow::buildActions() {
     hidden(QStringLiteral("Ctrl+K"), [this] {
         if (auto* b = findChild<QPushButton*>(QStringLiteral("addCoat"))) b->click();
     });
-    hidden(QStringLiteral("Esc"), [this] { sheet_->hide(); });
+    hidden(QStringLiteral("Esc"), [this] {
+        if (shape_->gallery()->isVisible() && !sheet_->isVisible())
+            shape_->gallery()->hide();
+        else
+            sheet_->hide();
+    });
 }
 
 void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
@@ -569,7 +589,9 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
 }
 
 void MainWindow::dropEvent(QDropEvent* e) {
-    if (mayLeave()) openFile(e->mimeData()->urls().front().toLocalFile());
+    const QString path = e->mimeData()->urls().front().toLocalFile();
+    if (ShapeFiles::isModel(path) || ShapeFiles::isOutline(path)) return files_->bring(path);
+    if (mayLeave()) openFile(path);
 }
 
 }  // namespace uovo::desktop

@@ -7,6 +7,7 @@
 #include <QStackedWidget>
 
 #include "desktop/day/day_place.h"
+#include "desktop/shape/shape_files.h"
 #include "desktop/shape/shape_place.h"
 #include "desktop/shell/session.h"
 #include "desktop/shell/sheet.h"
@@ -24,6 +25,7 @@ public:
     ShapePlace* shape() const { return shape_; }
     DayPlace* day() const { return day_; }
     Sheet* sheet() const { return sheet_; }
+    ShapeFiles* files() const { return files_; }
     enum class Place { Shape, Day };
     void goTo(Place place);
 
@@ -68,6 +70,7 @@ private:
     QStackedWidget* places_;
     ShapePlace* shape_;
     DayPlace* day_;
+    ShapeFiles* files_;
     Sheet* sheet_;
     RailButton *shapeButton_, *dayButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
