@@ -2,10 +2,11 @@
 # Speeds of the core, of the command line as a process, and of the window's start. Needs a finished ./check or ./start.
 set -euo pipefail
 cd "$(dirname "$0")/.."
-cmake --build build --target uovo-bench uovo-bench-window uovo-cli uovo >/dev/null
+cmake --build build --target uovo-bench uovo-bench-parts uovo-bench-window uovo-cli uovo >/dev/null
 build/uovo-bench
+build/uovo-bench-parts
 demo=$(mktemp --suffix=.uovo)
-build/uovo-cli demo >"$demo"
+build/uovo-cli demo | python3 -c "import json, sys; d = json.load(sys.stdin); d['pieces'] = d['pieces'][:2]; json.dump(d, sys.stdout)" >"$demo" # bowls and cups
 best() { # best of seven runs, seconds
     local b=9 t s
     for _ in 1 2 3 4 5 6 7; do

@@ -7,6 +7,7 @@
 #include <vector>
 
 #include "desktop/shell/main_window.h"
+#include "desktop/stage/solid_scene.h"
 #include "desktop/theme/theme.h"
 #include "io/data.h"
 #include "report/fonts.h"
@@ -48,5 +49,23 @@ int main(int argc, char** argv) {
     std::sort(blocked.begin(), blocked.end());
     std::printf("edit of a bowl to new answers painted: median %.0f ms, worst %.0f ms (asked: 100)\n", ms[10], ms.back());
     std::printf("the interface is held by the edit itself: median %.1f ms, worst %.1f ms (asked: 16)\n", blocked[10], blocked.back());
+    // the turning stage with about ten thousand triangles, as it is drawn while a hand turns it
+    const auto built = form::build(form::usual("ball"), {}, {2900, 48});
+    const desktop::SolidScene scene = desktop::sceneOf(*built, desktop::chocolateColour("dark"));
+    std::vector<double> draft, fine;
+    for (int i = 0; i < 21; ++i) {
+        desktop::SolidView view;
+        view.yaw = 0.3 * i;
+        QElapsedTimer t;
+        t.start();
+        (void)desktop::paintSolid(scene, view, QSize(690, 520), false);
+        draft.push_back(double(t.nsecsElapsed()) * 1e-6);
+        t.restart();
+        (void)desktop::paintSolid(scene, view, QSize(690, 520), true);
+        fine.push_back(double(t.nsecsElapsed()) * 1e-6);
+    }
+    std::sort(draft.begin(), draft.end());
+    std::sort(fine.begin(), fine.end());
+    std::printf("stage redraw, %zu triangles, 690 x 520: median %.0f ms, worst %.0f ms (asked: 30); fine, on another thread: %.0f ms\n", scene.triangles(), draft[10], draft.back(), fine[10]);
     session.document().setPlan(Plan{}, {});
 }

@@ -21,7 +21,9 @@ printf '\2ply\nformat ascii 1.0\nelement vertex 3\nproperty float x\nproperty fl
 printf "<svg width='100mm' viewBox='0 0 100 100'><g transform='rotate(9)'><path d='M0 0C9 9 8 7 60 50Q1 2 3 4A5 5 0 1 0 9 9Z'/><rect width='9' height='9'/></g></svg>" >build/fuzz/svg/a
 for f in "$@"; do
     echo "fuzzing $f for $seconds s"
-    "build/fuzz/fuzz-$f" -max_total_time="$seconds" -max_len=4096 -rss_limit_mb=4096 -artifact_prefix=build/fuzz/found/"$f"- -print_final_stats=1 "build/fuzz/$f" >build/fuzz/"$f".log 2>&1 || {
+    leaks=1
+    [ "$f" = mesh ] && leaks=0 # assimp 5.2 itself leaks a scene it gives up on
+    "build/fuzz/fuzz-$f" -detect_leaks=$leaks -max_total_time="$seconds" -max_len=4096 -rss_limit_mb=4096 -timeout=10 -artifact_prefix=build/fuzz/found/"$f"- -print_final_stats=1 "build/fuzz/$f" >build/fuzz/"$f".log 2>&1 || {
         grep -E "ERROR|SUMMARY|Test unit" build/fuzz/"$f".log >&2
         grep -E "^ *#[0-9]+ " build/fuzz/"$f".log | head -n 12 >&2
         echo "fuzzing $f found something; see build/fuzz/$f.log" >&2

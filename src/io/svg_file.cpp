@@ -219,7 +219,7 @@ private:
         bool open = false;
         while (!n.done()) {
             if (const char letter = n.letter()) command = letter;
-            else if (!n.more()) throw Refusal{"The SVG file has a path that is not well formed."};
+            else if (!n.more() || command == 0) throw Refusal{"The SVG file has a path that is not well formed."};
             const bool relative = std::islower(static_cast<unsigned char>(command));
             const double bx = relative ? x : 0, by = relative ? y : 0;
             const char upper = static_cast<char>(std::toupper(static_cast<unsigned char>(command)));
@@ -296,6 +296,7 @@ private:
                 case 'Z':
                     if (open) end(true);
                     open = false;
+                    command = 0;  // what follows must name itself
                     x = startX;
                     y = startY;
                     break;

@@ -7,6 +7,7 @@
 #include <QWheelEvent>
 
 #include "core/form/rock.h"
+#include "desktop/shape/profile_editor.h"
 #include "io/mesh_file.h"
 #include "program.h"
 
@@ -325,4 +326,39 @@ TEST_CASE("an SVG outline becomes a sheet part with its hole") {
     CHECK(p.session.pieceAnswers(p.session.selected().toStdString())->part->assembly.items[0].shape.volume == Approx((0.08 * 0.06 - 0.02 * 0.02) * 0.003).epsilon(1e-6));
     QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
     CHECK(p.session.plan().pieces.size() == 7);
+}
+
+TEST_CASE("a profile is drawn point by point, with mouse and keys; one that crosses itself is not taken") {
+    Program p;
+    p.window.shape()->gallery()->open();
+    QTest::keyClicks(p.window.shape()->gallery()->words(), "vase");
+    QTest::keyClick(p.window.shape()->gallery()->words(), Qt::Key_Return);
+    p.answered();
+    REQUIRE(part(p).family == "profile-mold");
+    auto* draw = p.window.shape()->recipe()->findChild<QPushButton*>("drawProfile");
+    REQUIRE(draw);
+    draw->click();
+    auto* editor = p.window.findChild<ProfileEditor*>();
+    REQUIRE(editor);
+    QTest::qWait(30);
+    const double before = p.session.pieceAnswers(p.session.selected().toStdString())->part->capacity;
+    const size_t n = editor->profile().size();
+    const QPoint rim = editor->at(n - 1).toPoint();
+    QTest::mousePress(editor, Qt::LeftButton, {}, rim);
+    QMouseEvent move(QEvent::MouseMove, QPointF(rim + QPoint(40, 0)), editor->mapToGlobal(QPointF(rim + QPoint(40, 0))), Qt::NoButton, Qt::LeftButton, {});
+    QApplication::sendEvent(editor, &move);
+    QTest::mouseRelease(editor, Qt::LeftButton, {}, rim + QPoint(40, 0));
+    p.answered();
+    CHECK(p.session.pieceAnswers(p.session.selected().toStdString())->part->capacity > before * 1.05);
+    QTest::mouseClick(editor, Qt::LeftButton, {}, ((editor->at(n - 1) + editor->at(n - 2)) / 2).toPoint());
+    CHECK(part(p).points[0].size() == n + 1);
+    editor->setFocus();
+    QTest::keyClick(editor, Qt::Key_Right, Qt::ShiftModifier);
+    const form::Loop good = part(p).points[0];
+    QTest::keyClick(editor, Qt::Key_Delete);
+    CHECK(part(p).points[0].size() == n);
+    // far down through the floor: refused, the plan keeps the last good one
+    for (int i = 0; i < 20; ++i) QTest::keyClick(editor, Qt::Key_Down, Qt::ShiftModifier);
+    for (const auto& q : part(p).points[0]) CHECK(q[1] >= 0);
+    CHECK(form::build(part(p)));
 }

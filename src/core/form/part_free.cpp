@@ -13,15 +13,14 @@ using Depth = std::function<double(double)>;
 /// Area of the curved face z = D·f(s) over the outline scaled by s.
 double facedArea(const Loop& outline, double D, const Depth& f) {
     constexpr int kRows = 160;
+    constexpr size_t kSkip = 4;  // points of the outline that share an edge
     double sum = 0;
-    std::vector<std::pair<Vec3, Vec3>> row;
-    const auto point = [&](const Point2& p, double s) { return Vec3{p[0] * s, p[1] * s, D * f(s)}; };
     for (int i = 0; i < kRows; ++i) {
         // rows crowd towards the edge, where the face is steep
-        const double s0 = std::sin(pi / 2 * i / kRows), s1 = std::sin(pi / 2 * (i + 1) / kRows);
-        for (size_t k = 0; k < outline.size(); k += 4) {
-            const auto &a = outline[k], &b = outline[(k + 4) % outline.size()];
-            const Vec3 p = point(a, s0), q = point(b, s0), r = point(b, s1), t = point(a, s1);
+        const double s0 = std::sin(pi / 2 * i / kRows), s1 = std::sin(pi / 2 * (i + 1) / kRows), z0 = D * f(s0), z1 = D * f(s1);
+        for (size_t k = 0; k < outline.size(); k += kSkip) {
+            const auto &a = outline[k], &b = outline[(k + kSkip) % outline.size()];
+            const Vec3 p{a[0] * s0, a[1] * s0, z0}, q{b[0] * s0, b[1] * s0, z0}, r{b[0] * s1, b[1] * s1, z1}, t{a[0] * s1, a[1] * s1, z1};
             sum += (length(cross(q - p, r - p)) + length(cross(r - p, t - p))) / 2;
         }
     }

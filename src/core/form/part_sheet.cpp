@@ -38,7 +38,7 @@ Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail&
     double narrowest = perimeter(loops[0]) / detail.round;
     for (const auto& l : loops)
         if (l.size() > 24) narrowest = std::min(narrowest, perimeter(l) / detail.round);  // round ones keep their roundness
-    s.surface = plate(loops, thickness, std::min({1.5 * std::sqrt(2 * a / (0.433 * detail.triangles)), std::max(narrowest, 4e-4), mostEdge}));
+    s.surface = plate(loops, thickness, std::min({2.0 * std::sqrt(2 * a / (0.433 * detail.triangles)), std::max(narrowest, 4e-4), mostEdge}));
     return s;
 }
 
@@ -102,7 +102,7 @@ Bend bendOf(const std::function<Point2(double)>& curve, int samples) {
 
 Built bent(const Bend& bend, double width, double thickness, double sharpest, const Detail& detail) {
     if (sharpest < 0.6 * thickness) return refuse("The strip would be bent more sharply than it is thick.", "thickness");
-    Shape s = plateShape({rectangle(0, -width / 2, bend.length, width / 2)}, thickness, detail, (detail.round >= 160 ? 0.12 : 0.3) * sharpest);
+    Shape s = plateShape({rectangle(0, -width / 2, bend.length, width / 2)}, thickness, detail, (detail.round >= 160 ? 0.12 : 0.4) * sharpest);
     for (auto& p : s.surface.points) {
         const auto [at, normal] = bend.at(p.x);
         p = at + normal * (p.z - thickness / 2) + Vec3{0, p.y, 0};

@@ -318,9 +318,11 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         const double clearance = lib.usual("bathClearance");
         batch::Demand demand{piece.id, potKey(piece, a->coating), a->make, a->part ? a->part->mass : a->stage->coats.mass, 0};
         if (a->part) {
-            for (const auto& item : a->part->assembly.items)  // the last mold is still filled once before it is poured out
+            for (size_t k = 0; k < a->part->volumes.size(); ++k) {  // the last mold is still filled once before it is poured out
+                const auto& item = a->part->assembly.items[k];
                 if (item.edible && item.shape.body == form::Body::Wall && !item.shape.outside)
-                    demand.bath = std::max(demand.bath, kFilledOnce * (item.shape.volume - item.shape.chocolate()) * a->coating.densityMelt);
+                    demand.bath = std::max(demand.bath, kFilledOnce * (item.shape.volume - a->part->volumes[k]) * a->coating.densityMelt);
+            }
         } else if (const auto* b = std::get_if<form::Balloon>(&piece.former)) {
             const bool dips = std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; });
             if (dips) {

@@ -77,6 +77,7 @@ struct CoatStage {
 struct PartStage {
     form::Assembly assembly;
     std::vector<double> items;    ///< kg of each item, 0 for what is not chocolate
+    std::vector<double> volumes;  ///< m³ of each item's chocolate (or card)
     double mass = 0, massLow = 0, massHigh = 0;  ///< kg of one
     form::Box box;                ///< m, put together
     form::Vec3 centre;            ///< of mass

@@ -87,6 +87,13 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
                 const auto& shape = s.assembly.items[k].shape;
                 p["items"].push_back({{"key", s.assembly.items[k].key}, {"mass", number(s.items[k])}, {"volume", number(shape.volume)}, {"area", number(shape.area)}, {"wall", number(shape.wall)}, {"rim", number(shape.rim)}, {"seam", number(shape.seam)}});
             }
+            if (const auto& surface = s.assembly.items.front().shape.surface; s.capacity > 0) {  // what the former holds up to each level
+                const form::Box box = form::bounds(surface);
+                for (int k = 1; k <= 10; ++k) {
+                    const double z = box.low.z + (box.high.z - box.low.z) * k / 10;
+                    p["levels"].push_back({number(z - box.low.z), number(form::volumeBelow(surface, z))});
+                }
+            }
             for (const auto& joint : s.assembly.joints) p["joints"].push_back({{"a", s.assembly.items[joint.a].key}, {"b", s.assembly.items[joint.b].key}, {"length", number(joint.length)}, {"where", joint.words}});
         }
         if (a.bath) p["bath"] = {{"pot", a.bath->pot}, {"chocolate", number(a.bath->chocolate)}, {"level", number(a.bath->level)}};

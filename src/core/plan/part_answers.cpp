@@ -35,9 +35,9 @@ public:
             a.figure = {s_.thickest, s_.thickest, s_.thickest, Dimension::Length};
             a.headline = "Solid";
             a.after = "cast full";
-            a.sentence = fmt::format("{} of chocolate fill it.", volume(first_.chocolate()));
+            a.sentence = fmt::format("{} of chocolate fill it.", volume(s_.volumes.front()));
             a.working = {"Solid part", "volume of the part, less what is inside it", {{"volume", volume(first_.volume), "", how()}, {"core inside", volume(first_.displaced), "", "your plan"}},
-                         volume(first_.chocolate()), trust(), "Parts"};
+                         volume(s_.volumes.front()), trust(), "Parts"};
             return a;
         }
         const bool sheet = thin->shape.body == form::Body::Sheet;
@@ -127,7 +127,7 @@ public:
         } else {
             a.sentence = "To the brim, with this wall.";
         }
-        a.working = {"What it holds", "volume of the former less the chocolate in it", {{"former", volume(first_.volume), "", how()}, {"chocolate in it", volume(first_.outside ? 0 : first_.chocolate()), "", "assumed wall"}}, a.headline, trust(), "Parts"};
+        a.working = {"What it holds", "volume of the former less the chocolate in it", {{"former", volume(first_.volume), "", how()}, {"chocolate in it", volume(first_.outside ? 0 : s_.volumes.front()), "", "assumed wall"}}, a.headline, trust(), "Parts"};
         return a;
     }
 
@@ -153,6 +153,41 @@ public:
         a.working.result = length(all);
         a.working.trust = "Geometry; what a joint bears is not computed here.";
         a.working.section = "Parts";
+        return a;
+    }
+
+    /// What to cut from acetate.
+    std::optional<Answer> pattern() const {
+        if (!first_.pattern) return std::nullopt;
+        const auto& p = *first_.pattern;
+        Answer a;
+        a.id = "pattern";
+        const double longest = p.outer > 0 ? p.outer * p.angle : p.width;
+        a.figure = {longest, longest, longest, Dimension::Length};
+        a.headline = length(longest);
+        a.after = "along the flat pattern";
+        const std::string over = p.overlap > 0 ? fmt::format(", {} of it overlap", length(p.overlap)) : "";
+        a.sentence = p.outer > 0 ? (p.inner > 1e-6 ? fmt::format("Arcs of {} and {} radius over {:.1f}°{}.", length(p.inner), length(p.outer), p.angle * 180 / M_PI, over)
+                                                   : fmt::format("One arc of {} radius over {:.1f}°{}.", length(p.outer), p.angle * 180 / M_PI, over))
+                                 : fmt::format("A strip {} by {}{}.", length(p.width), length(p.height), over);
+        a.sentence += " Save it from the plan's menu: true scale, with a ruler to check.";
+        a.working = {"Flat pattern", "slant s = √(h² + (r₁ − r₂)²);  outer radius r₁ s/(r₁ − r₂);  angle 2π r₁ over it, the overlap added", {{"overlap", length(p.overlap), "", "your plan"}}, a.headline, "As exact as your ruler; acetate bends but does not stretch.", "Parts"};
+        return a;
+    }
+
+    /// What melts away when a hole is opened on a warm plate.
+    std::optional<Answer> opening() const {
+        const double d = form::figure(*piece_.part(), "opening");
+        if (piece_.part()->family != "ball" || d <= 0) return std::nullopt;
+        const double R = form::figure(*piece_.part(), "diameter") / 2, cap = R - std::sqrt(R * R - d * d / 4), t = first_.wall;
+        const double lost = 2 * M_PI * R * cap * t * known_.coating.densitySolid;
+        Answer a;
+        a.id = "opening";
+        a.figure = {lost, lost, lost, Dimension::Mass};
+        a.headline = mass(lost);
+        a.after = "melts away at the opening";
+        a.sentence = fmt::format("A hole {} across, melted on a warm plate; five minutes in the fridge after it.", length(d));
+        a.working = {"Opening", "cap area 2π R h times the wall", {{"height of the cap", length(cap), "", "geometry"}, {"wall", length(t), "", "assumed"}}, a.headline, "It comes back into the pot.", "Parts"};
         return a;
     }
 
@@ -269,7 +304,8 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
         const form::Mesh solid = shape.solid();
         const form::Box box = form::bounds(solid);
         form::append(all, form::placed(solid, item.pose));
-        const double kg = item.edible ? shape.chocolate() * coating.densitySolid : 0;
+        s.volumes.push_back(shape.chocolate());
+        const double kg = item.edible ? s.volumes.back() * coating.densitySolid : 0;
         s.items.push_back(kg);
         s.mass += kg;
         const double areaLow = shape.area > 0 ? shape.areaLow / shape.area : 1, areaHigh = shape.area > 0 ? shape.areaHigh / shape.area : 1;
@@ -281,13 +317,13 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
         const form::Vec3 d = box.size();
         s.shelfDiameter = std::max(s.shelfDiameter, std::hypot(d.x, d.y) > 1.3 * std::max(d.x, d.y) ? std::hypot(d.x, d.y) : std::max(d.x, d.y));
         s.shelfHeight = std::max(s.shelfHeight, d.z + kStand);
-        if (item.edible) s.thickest = std::max(s.thickest, byWall && shape.wall > 0 ? shape.wall : shape.chocolate() / std::max(1e-9, shape.area));
+        if (item.edible) s.thickest = std::max(s.thickest, byWall && shape.wall > 0 ? shape.wall : s.volumes.back() / std::max(1e-9, shape.area));
     }
     s.box = form::bounds(all);
     s.centre = form::centroid(all);
     s.foot = loopArea(form::footprint(all));
     const auto& first = s.assembly.items.front().shape;
-    if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : first.chocolate()));
+    if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
     if (piece.part()->family == "hung-ball") s.capacity *= 2;
     setting::Wall wall;
     wall.coat = s.thickest * coating.densitySolid / coating.densityMelt;
@@ -306,7 +342,7 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
 std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known) {
     const PartTeller t(piece, plan, lib, known);
     std::vector<Answer> out{t.wall(), t.grams(), t.size()};
-    for (auto& a : {t.holds(), t.joints(), t.mold()})
+    for (auto& a : {t.holds(), t.pattern(), t.opening(), t.joints(), t.mold()})
         if (a) out.push_back(*a);
     out.push_back(t.cold());
     out.push_back(t.shelf());

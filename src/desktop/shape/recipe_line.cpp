@@ -275,6 +275,12 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
             return &figures.try_emplace(key, usual).first->second;
         });
     }
+    if (item.empty() && family->points == "profile") {
+        auto* draw = new QPushButton(tr("Draw its profile …"));
+        draw->setObjectName(QStringLiteral("drawProfile"));
+        connect(draw, &QPushButton::clicked, this, &RecipeLine::drawingWanted);
+        flow_->addWidget(draw);
+    }
     if (item.empty() && (!family->points.empty() || part.family == "mesh")) {
         auto* file = new QPushButton(part.family == "mesh" ? tr("Model file …") : family->points == "profile" ? tr("Profile from an SVG file …") : tr("Outline from an SVG file …"));
         file->setObjectName(QStringLiteral("partFile"));

@@ -24,6 +24,8 @@ public:
 signals:
     /// A file is wanted for this part: a model, or an SVG outline or profile.
     void fileWanted();
+    /// The profile of this part is to be drawn.
+    void drawingWanted();
 
 private:
     void build();

@@ -53,6 +53,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     connect(solid_, &SolidStage::viewChanged, this, &ShapePlace::refreshTools);
     connect(items_, &ItemBar::chosenChanged, this, [this] { recipe_->setItem(items_->chosen()); });
     connect(recipe_, &RecipeLine::fileWanted, this, &ShapePlace::fileWanted);
+    connect(recipe_, &RecipeLine::drawingWanted, this, &ShapePlace::drawingWanted);
     connect(answers_, &AnswersColumn::workingWanted, this, &ShapePlace::workingWanted);
     connect(answers_, &AnswersColumn::wayTaken, this, [this](const WayOut& way) {
         session_.editPiece(QString::fromStdString(way.title), [&](Piece& p) { p.coats = way.changed.coats; });

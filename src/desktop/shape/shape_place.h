@@ -39,6 +39,7 @@ public:
 signals:
     void workingWanted(const uovo::Answer& answer);
     void fileWanted();
+    void drawingWanted();
 
 protected:
     void resizeEvent(QResizeEvent*) override;

@@ -20,6 +20,7 @@
 #include <QTimer>
 #include <QVBoxLayout>
 
+#include "desktop/shape/profile_editor.h"
 #include "desktop/theme/glyph_button.h"
 #include "io/data.h"
 #include "report/bench_card.h"
@@ -123,6 +124,7 @@ MainWindow::MainWindow(Session& session)
     connect(shapeButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Shape); });
     connect(dayButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Day); });
     sheet_ = new Sheet(centre);
+    connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
@@ -503,6 +505,33 @@ void MainWindow::showKitchen() {
     box->addWidget(wrapped(tr("Numbers take any unit: 68 °F, 18 in, 46 cm."), "small"));
     box->addStretch(1);
     sheet_->open(tr("Kitchen"), page);
+}
+
+void MainWindow::showProfile() {
+    const Piece* piece = session_.piece();
+    if (!piece || !piece->part() || piece->part()->points.empty()) return;
+    auto* page = new QWidget;
+    auto* box = new QVBoxLayout(page);
+    box->setContentsMargins(0, 6, 10, 6);
+    box->addWidget(wrapped(tr("Half of the mold, its axis on the left. Drag a point; click on the line for a new one; Delete takes the chosen one away."), "quiet"));
+    auto* editor = new ProfileEditor(piece->part()->points.front(), session_.units());
+    auto* wrong = wrapped({}, "harm");
+    connect(editor, &ProfileEditor::profileChanged, this, [this, wrong](const form::Loop& profile) {
+        const Piece* now = session_.piece();
+        if (!now || !now->part()) return;
+        form::Part tried = *now->part();
+        tried.points = {profile};
+        const auto built = form::build(tried);
+        wrong->setText(built ? QString() : qstring(built.error().sentence));
+        if (built)
+            session_.editPiece(tr("Draw the profile"), [&](Piece& p) {
+                if (auto* part = std::get_if<form::Part>(&p.former)) part->points = {profile};
+            }, QStringLiteral("profile"));
+    });
+    box->addWidget(editor, 1);
+    box->addWidget(wrong);
+    sheet_->open(tr("Profile"), page);
+    editor->setFocus();
 }
 
 void MainWindow::showDeadline() {

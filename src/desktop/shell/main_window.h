@@ -59,6 +59,7 @@ private:
     void printCard();
     void showKitchen();
     void showDeadline();
+    void showProfile();
     void showShortcuts();
     void showWorking(const Answer& answer);
     void remember(const QString& path);

@@ -2,6 +2,7 @@
 #pragma once
 #include <QFrame>
 #include <QLabel>
+#include <QPointer>
 #include <QScrollArea>
 #include <QVBoxLayout>
 
@@ -26,7 +27,7 @@ protected:
 private:
     QLabel* title_;
     QScrollArea* scroll_;
-    QWidget* before_ = nullptr;
+    QPointer<QWidget> before_;
 };
 
 /// The working of a figure as a page.

@@ -3,13 +3,17 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <map>
+#include <memory>
+#include <mutex>
+#include <thread>
 
 namespace uovo::desktop {
 namespace {
 
 const QVector3D kKey = QVector3D(-0.50f, 0.62f, 0.60f).normalized();    // window light from the upper left
 const QVector3D kFill = QVector3D(0.85f, 0.20f, 0.45f).normalized();   // the room from the right
-const QVector3D kEye(0, 0.22f, 0.975f);
+const QVector3D kEye = QVector3D(0, 0.22f, 0.975f).normalized();
 
 /// 1 between low and high, falling off softly outside.
 float pane(float x, float low, float high) {
@@ -27,14 +31,84 @@ float power(float x, int n) {
     return y;
 }
 
+/// What a smooth surface sends to the eye by the direction of its normal.
+struct Light {
+    float diffuse, sheen;
+};
+
+/// Light of one normal. @param gloss, shade as in Surface
+Light lightOf(const QVector3D& n, float gloss, float shade) {
+    const float key = std::max(0.f, QVector3D::dotProduct(n, kKey)), fill = std::max(0.f, QVector3D::dotProduct(n, kFill));
+    const float diffuse = (0.40f + 0.85f * key + 0.22f * fill) * (1 - 0.45f * shade);
+    // Sheen: a tight highlight of the window and a broad one of the room, both stronger at grazing angles.
+    const float keyGlint = std::max(0.f, QVector3D::dotProduct(n, (kKey + kEye).normalized()));
+    const float fillGlint = std::max(0.f, QVector3D::dotProduct(n, (kFill + kEye).normalized()));
+    const float facing = std::max(0.f, QVector3D::dotProduct(n, kEye));
+    const float fresnel = 0.25f + 0.75f * power(1 - facing, 4);
+    const float sheen = gloss * (0.62f * power(keyGlint, 48) + 0.16f * power(keyGlint, 8) + 0.10f * power(fillGlint, 16) + 0.14f * fresnel) * (1 - 0.6f * shade);
+    // The window itself, mirrored in the glaze: a tall soft rectangle at the upper left.
+    const QVector3D mirror = 2 * QVector3D::dotProduct(n, kEye) * n - kEye;
+    const float window = gloss * 0.30f * pane(mirror.x(), -0.84f, -0.60f) * pane(mirror.y(), -0.24f, 0.62f) * (1 - shade);
+    return {diffuse, sheen + window};
+}
+
 }  // namespace
+
+/// lightOf over the half sphere that faces the eye, looked up between its nodes: shading is then a few products a pixel.
+class LightTable {
+public:
+    LightTable(float gloss, float shade) : nodes_(kSize * kSize) {
+        for (int j = 0; j < kSize; ++j)
+            for (int i = 0; i < kSize; ++i) {
+                float u = (2.f * static_cast<float>(i) / (kSize - 1) - 1) * kReach, v = (2.f * static_cast<float>(j) / (kSize - 1) - 1) * kReach;
+                const float r = std::sqrt(u * u + v * v);
+                if (r > 1) {  // beyond the edge the edge's light goes on, for the nodes between
+                    u /= r;
+                    v /= r;
+                }
+                const float w = std::sqrt(std::max(0.f, 1 - u * u - v * v));
+                nodes_[static_cast<size_t>(j * kSize + i)] = lightOf(QVector3D(1, 0, 0) * u + kUp * v + kEye * w, gloss, shade);
+            }
+    }
+    Light at(const QVector3D& normal) const {
+        float u = normal.x(), v = normal.y() * kUp.y() + normal.z() * kUp.z();
+        const float w = normal.y() * kEye.y() + normal.z() * kEye.z();
+        const float length = std::sqrt(u * u + v * v + w * w) * (w < 0 ? -1.f : 1.f);  // the side that faces the eye is seen
+        const float k = (kSize - 1) / (2 * kReach) / (length == 0 ? 1 : length);
+        const float x = u * k + (kSize - 1) / 2.f, y = v * k + (kSize - 1) / 2.f;
+        const int i = std::clamp(static_cast<int>(x), 0, kSize - 2), j = std::clamp(static_cast<int>(y), 0, kSize - 2);
+        const float fx = x - static_cast<float>(i), fy = y - static_cast<float>(j);
+        const Light* n = nodes_.data() + j * kSize + i;
+        const auto mix = [&](float Light::*m) { return (n[0].*m * (1 - fx) + n[1].*m * fx) * (1 - fy) + (n[kSize].*m * (1 - fx) + n[kSize + 1].*m * fx) * fy; };
+        return {mix(&Light::diffuse), mix(&Light::sheen)};
+    }
+    /// Tables are few and kept; may be asked for from any thread.
+    static const LightTable& of(float gloss, float shade) {
+        static std::mutex mutex;
+        static std::map<std::pair<float, float>, std::unique_ptr<LightTable>> kept;
+        const std::lock_guard lock(mutex);
+        auto& table = kept[{gloss, shade}];
+        if (!table) table = std::make_unique<LightTable>(gloss, shade);
+        return *table;
+    }
+
+private:
+    static constexpr int kSize = 256;
+    static constexpr float kReach = 1.02f;
+    inline static const QVector3D kUp = QVector3D(0, kEye.z(), -kEye.y()).normalized();
+    std::vector<Light> nodes_;
+};
 
 Raster::Raster(int width, int height)
     : width_(std::max(1, width)),
       height_(std::max(1, height)),
-      pixels_(static_cast<size_t>(width_) * static_cast<size_t>(height_), {std::numeric_limits<float>::infinity(), {}, -1, 0}) {}
+      pixels_(static_cast<size_t>(width_) * static_cast<size_t>(height_), {std::numeric_limits<float>::infinity(), 0, 0, -1}) {}
 
-void Raster::setSurface(const Surface& surface) { surfaces_.push_back(surface); }
+void Raster::setSurface(const Surface& surface) {
+    surfaces_.push_back(surface);
+    surfaces_.back().rgb = surface.base.rgb();
+    surfaces_.back().veilRgb = surface.veil.rgb();
+}
 
 void Raster::setCutFace(const QVector3D& normal, const QColor& colour) {
     Surface s;
@@ -42,68 +116,87 @@ void Raster::setCutFace(const QVector3D& normal, const QColor& colour) {
     s.gloss = 0.05f;
     cutFace_ = static_cast<int>(surfaces_.size());
     cutNormal_ = normal;
-    surfaces_.push_back(s);
+    setSurface(s);
 }
 
 QImage Raster::shaded() const {
     QImage image(width_, height_, QImage::Format_ARGB32_Premultiplied);
-    for (int y = 0; y < height_; ++y) {
-        auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
-        const Pixel* from = pixels_.data() + static_cast<size_t>(y) * static_cast<size_t>(width_);
-        for (int x = 0; x < width_; ++x) line[x] = from[x].surface < 0 ? 0 : shade(from[x].normal, surfaces_[static_cast<size_t>(from[x].surface)], from[x].wall);
+    std::vector<const LightTable*> tables;
+    for (const auto& s : surfaces_) tables.push_back(&LightTable::of(s.gloss, s.shade));
+    uchar* bits = image.bits();
+    const qsizetype stride = image.bytesPerLine();
+    const auto rows = [&](int first, int end) {
+        for (int y = first; y < end; ++y) {
+            auto* line = reinterpret_cast<QRgb*>(bits + y * stride);
+            const Pixel* from = pixels_.data() + static_cast<size_t>(y) * static_cast<size_t>(width_);
+            for (int x = 0; x < width_; ++x) {
+                const Pixel& p = from[x];
+                if (p.triangle < 0) {
+                    line[x] = 0;
+                    continue;
+                }
+                const Seen& t = seen_[static_cast<size_t>(p.triangle)];
+                const float c = 1 - p.a - p.b;
+                line[x] = shade(t.normal[0] * p.a + t.normal[1] * p.b + t.normal[2] * c, surfaces_[static_cast<size_t>(t.surface)], t.wall[0] * p.a + t.wall[1] * p.b + t.wall[2] * c,
+                                *tables[static_cast<size_t>(t.surface)]);
+            }
+        }
+    };
+    const int half = height_ > 128 ? height_ / 2 : 0;
+    {
+        std::jthread other([&] { rows(0, half); });
+        rows(half, height_);
     }
     return image;
 }
 
-QRgb Raster::shade(const QVector3D& normal, const Surface& s, float wall) {
-    const QColor ground = s.map ? QColor((*s.map)[static_cast<size_t>(std::clamp(wall, 0.f, 1.f) * static_cast<float>(s.map->size() - 1))]) : s.base;
-    QVector3D n = normal.normalized();
-    if (QVector3D::dotProduct(n, kEye) < 0) n = -n;
-    const float key = std::max(0.f, QVector3D::dotProduct(n, kKey)), fill = std::max(0.f, QVector3D::dotProduct(n, kFill));
-    const float diffuse = (0.40f + 0.85f * key + 0.22f * fill) * (1 - 0.45f * s.shade);
-    // Sheen: a tight highlight of the window and a broad one of the room, both stronger at grazing angles.
-    const float keyGlint = std::max(0.f, QVector3D::dotProduct(n, (kKey + kEye).normalized()));
-    const float fillGlint = std::max(0.f, QVector3D::dotProduct(n, (kFill + kEye).normalized()));
-    const float facing = std::max(0.f, QVector3D::dotProduct(n, kEye));
-    const float fresnel = 0.25f + 0.75f * power(1 - facing, 4);
-    const float sheen = s.gloss * (0.62f * power(keyGlint, 48) + 0.16f * power(keyGlint, 8) + 0.10f * power(fillGlint, 16) + 0.14f * fresnel) * (1 - 0.6f * s.shade);
-    // The window itself, mirrored in the glaze: a tall soft rectangle at the upper left.
-    const QVector3D mirror = 2 * QVector3D::dotProduct(n, kEye) * n - kEye;
-    const float window = s.gloss * 0.30f * pane(mirror.x(), -0.84f, -0.60f) * pane(mirror.y(), -0.24f, 0.62f) * (1 - s.shade);
-    const auto channel = [&](int base, int veil, float light) {
-        const float lit = std::clamp(static_cast<float>(base) * diffuse + 255 * (sheen + window) * light, 0.f, 255.f);
-        return static_cast<int>(std::lround(lit + (static_cast<float>(veil) - lit) * s.veiled));
+QRgb Raster::shade(const QVector3D& normal, const Surface& s, float wall, const LightTable& table) {
+    const Light light = table.at(normal);
+    const QRgb mapped = s.map ? (*s.map)[static_cast<size_t>(std::clamp(wall, 0.f, 1.f) * static_cast<float>(s.map->size() - 1))] : s.rgb;
+    const auto channel = [&](int base, int veil, float tint) {
+        const float lit = std::clamp(static_cast<float>(base) * light.diffuse + 255 * light.sheen * tint, 0.f, 255.f);
+        return static_cast<int>(lit + (static_cast<float>(veil) - lit) * s.veiled + 0.5f);
     };
-    return qRgb(channel(ground.red(), s.veil.red(), 1.0f), channel(ground.green(), s.veil.green(), 0.93f), channel(ground.blue(), s.veil.blue(), 0.84f));
+    return qRgb(channel(qRed(mapped), qRed(s.veilRgb), 1.0f), channel(qGreen(mapped), qGreen(s.veilRgb), 0.93f), channel(qBlue(mapped), qBlue(s.veilRgb), 0.84f));
 }
 
 void Raster::triangle(const Corner& a, const Corner& b, const Corner& c) {
-    const auto cross = [](const QVector3D& p, const QVector3D& q, float x, float y) { return (q.x() - p.x()) * (y - p.y()) - (q.y() - p.y()) * (x - p.x()); };
-    const float area = cross(a.at, b.at, c.at.x(), c.at.y());
+    const float abx = b.at.x() - a.at.x(), aby = b.at.y() - a.at.y(), acx = c.at.x() - a.at.x(), acy = c.at.y() - a.at.y();
+    const float area = abx * acy - aby * acx;
     if (std::abs(area) < 1e-6f) return;
+    // y grows downwards: a triangle that is counter-clockwise to the eye has a negative area here
+    if (culling_ && area > 0) return;
+    const bool farSide = cutFace_ >= 0 && area > 0;
+    const bool cut = a.keep < 0 || b.keep < 0 || c.keep < 0;
+    if (a.keep < 0 && b.keep < 0 && c.keep < 0) return;
     const int x0 = std::max(0, static_cast<int>(std::floor(std::min({a.at.x(), b.at.x(), c.at.x()}))));
     const int x1 = std::min(width_ - 1, static_cast<int>(std::ceil(std::max({a.at.x(), b.at.x(), c.at.x()}))));
     const int y0 = std::max(0, static_cast<int>(std::floor(std::min({a.at.y(), b.at.y(), c.at.y()}))));
     const int y1 = std::min(height_ - 1, static_cast<int>(std::ceil(std::max({a.at.y(), b.at.y(), c.at.y()}))));
+    if (x0 > x1 || y0 > y1) return;
+    // Shares of the corners are linear in x and y: wb and wc by their slopes, wa is the rest.
     const float inverse = 1 / area;
-    // y grows downwards: a triangle that is counter-clockwise to the eye has a negative area here
-    const bool farSide = cutFace_ >= 0 && area > 0;
-    const int surface = farSide ? cutFace_ : static_cast<int>(surfaces_.size()) - 1;
-    const bool cut = a.keep < 0 || b.keep < 0 || c.keep < 0;
-    if (a.keep < 0 && b.keep < 0 && c.keep < 0) return;
+    const float bx = acy * inverse, by = -acx * inverse, cx = -aby * inverse, cy = abx * inverse;
+    const float zb = b.at.z() - a.at.z(), zc = c.at.z() - a.at.z(), kb = b.keep - a.keep, kc = c.keep - a.keep;
+    const int id = static_cast<int>(seen_.size());
+    bool visible = false;
     for (int y = y0; y <= y1; ++y) {
         Pixel* line = pixels_.data() + static_cast<size_t>(y) * static_cast<size_t>(width_);
-        const float py = static_cast<float>(y) + 0.5f;
+        const float dy = static_cast<float>(y) + 0.5f - a.at.y();
         for (int x = x0; x <= x1; ++x) {
-            const float px = static_cast<float>(x) + 0.5f;
-            const float wa = cross(b.at, c.at, px, py) * inverse, wb = cross(c.at, a.at, px, py) * inverse, wc = 1 - wa - wb;
+            const float dx = static_cast<float>(x) + 0.5f - a.at.x();
+            const float wb = bx * dx + by * dy, wc = cx * dx + cy * dy, wa = 1 - wb - wc;
             if (wa < -1e-4f || wb < -1e-4f || wc < -1e-4f) continue;
-            const float z = wa * a.at.z() + wb * b.at.z() + wc * c.at.z();
-            if (z >= line[x].depth) continue;
-            if (cut && wa * a.keep + wb * b.keep + wc * c.keep < 0) continue;
-            line[x] = {z, farSide ? cutNormal_ : a.normal * wa + b.normal * wb + c.normal * wc, surface, wa * a.wall + wb * b.wall + wc * c.wall};
+            const float z = a.at.z() + wb * zb + wc * zc;
+            if (z >= line[x].depth || (cut && a.keep + wb * kb + wc * kc < 0)) continue;
+            line[x] = {z, wa, wb, id};
+            visible = true;
         }
     }
+    if (!visible) return;
+    Seen t{{a.normal, b.normal, c.normal}, {a.wall, b.wall, c.wall}, static_cast<int>(surfaces_.size()) - 1};
+    if (farSide) t = {{cutNormal_, cutNormal_, cutNormal_}, {0, 0, 0}, cutFace_};
+    seen_.push_back(t);
 }
 
 }  // namespace uovo::desktop

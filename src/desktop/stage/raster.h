@@ -21,8 +21,11 @@ struct Surface {
     float shade = 0.0f;   ///< 0 outside, up to 1: darker, for the inside of a bowl
     QColor veil;          ///< mixed in by `veiled`
     float veiled = 0.0f;
+    QRgb rgb = 0, veilRgb = 0;  ///< of `base` and `veil`, set by the raster
     const std::vector<QRgb>* map = nullptr;  ///< colours from thin to thick instead of `base`; not owned
 };
+
+class LightTable;
 
 /// Collects triangles into a depth buffer first and shades each pixel once at the end.
 class Raster {
@@ -34,19 +37,26 @@ public:
     /// with this normal and colour.
     void setCutFace(const QVector3D& normal, const QColor& colour);
     void triangle(const Corner& a, const Corner& b, const Corner& c);
+    /// Bodies are closed and uncut: their far sides need not be drawn.
+    void setCulling(bool culling) { culling_ = culling; }
     QImage shaded() const;
 
 private:
     struct Pixel {
-        float depth;
-        QVector3D normal;
-        int surface;  ///< -1: nothing there
-        float wall;
+        float depth, a, b;  ///< share of the triangle's first two corners
+        int triangle;       ///< -1: nothing there
     };
-    static QRgb shade(const QVector3D& normal, const Surface& surface, float wall);
+    struct Seen {
+        QVector3D normal[3];
+        float wall[3];
+        int surface;
+    };
+    static QRgb shade(const QVector3D& normal, const Surface& surface, float wall, const LightTable& table);
 
     int width_, height_;
     std::vector<Pixel> pixels_;
+    std::vector<Seen> seen_;
+    bool culling_ = false;
     std::vector<Surface> surfaces_;
     int cutFace_ = -1;  // its surface
     QVector3D cutNormal_;

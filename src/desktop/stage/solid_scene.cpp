@@ -167,7 +167,7 @@ Projection::Projection(const SolidScene& scene, const SolidView& v, const QSizeF
     middle_ = (box.low + box.high) * 0.5;
     // One scale for every side, so that nothing breathes while it is turned.
     const QSizeF fit = scene.fit + (scene.fitApart - scene.fit) * v.apart;
-    scale_ = v.zoom * std::min(0.72 * size.width() / std::max(1e-4, fit.width()), 0.78 * size.height() / std::max(1e-4, fit.height()));
+    scale_ = v.zoom * std::min(0.72 * size.width() / std::max(1e-4, fit.width()), 0.69 * size.height() / std::max(1e-4, fit.height()));
     centre_ = QPointF(size.width() / 2 + v.panX * size.height(), size.height() / 2 + v.panY * size.height());
 }
 
@@ -195,6 +195,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     const auto along = [&](const form::Vec3& p) { return view.cutAxis == 0 ? p.x : view.cutAxis == 1 ? p.y : p.z; };
     const double low = along(scene.box.low), plane = low + view.cut * along(span);
     const bool cutting = view.cut > 1e-6;
+    raster.setCulling(!cutting);
     std::vector<QRgb> map;
     for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(kThin + (kThick - kThin) * i / 63, kThin, kThick).rgb());
     if (cutting) {  // what is nearer to the low end than the plane is taken away
