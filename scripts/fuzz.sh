@@ -23,7 +23,7 @@ for f in "$@"; do
     echo "fuzzing $f for $seconds s"
     leaks=1
     [ "$f" = mesh ] && leaks=0 # assimp 5.2 itself leaks a scene it gives up on
-    "build/fuzz/fuzz-$f" -detect_leaks=$leaks -max_total_time="$seconds" -max_len=4096 -rss_limit_mb=4096 -timeout=10 -artifact_prefix=build/fuzz/found/"$f"- -print_final_stats=1 "build/fuzz/$f" >build/fuzz/"$f".log 2>&1 || {
+    ASAN_OPTIONS=detect_leaks=$leaks "build/fuzz/fuzz-$f" -detect_leaks=$leaks -max_total_time="$seconds" -max_len=4096 -rss_limit_mb=4096 -timeout=10 -artifact_prefix=build/fuzz/found/"$f"- -print_final_stats=1 "build/fuzz/$f" >build/fuzz/"$f".log 2>&1 || {
         grep -E "ERROR|SUMMARY|Test unit" build/fuzz/"$f".log >&2
         grep -E "^ *#[0-9]+ " build/fuzz/"$f".log | head -n 12 >&2
         echo "fuzzing $f found something; see build/fuzz/$f.log" >&2

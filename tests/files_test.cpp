@@ -5,7 +5,6 @@
 #include <fstream>
 #include <numbers>
 #include <random>
-#include <regex>
 #include <fcntl.h>
 #include <unistd.h>
 
@@ -178,12 +177,12 @@ TEST_CASE("a large model is thinned out with progress, and stops when asked") {
 TEST_CASE("a wrapped pattern is as long as the circumference, measured in the SVG file") {
     const auto arcs = [](const std::string& svg) {
         // the outer edge: M x y A R R 0 large sweep x y
-        std::smatch m;
-        const std::regex outer("d=\"M([-0-9.]+) ([-0-9.]+)A([0-9.]+) [0-9.]+ 0 ([01]) 0 ([-0-9.]+) ([-0-9.]+)");
-        REQUIRE(std::regex_search(svg, m, outer));
-        const double R = std::stod(m[3]), chord = std::hypot(std::stod(m[5]) - std::stod(m[1]), std::stod(m[6]) - std::stod(m[2]));
+        double x0 = 0, y0 = 0, R = 0, other = 0, x1 = 0, y1 = 0;
+        int large = 0;
+        REQUIRE(std::sscanf(svg.c_str() + svg.find("d=\"M"), "d=\"M%lf %lfA%lf %lf 0 %d 0 %lf %lf", &x0, &y0, &R, &other, &large, &x1, &y1) == 7);
+        const double chord = std::hypot(x1 - x0, y1 - y0);
         double angle = 2 * std::asin(std::min(1.0, chord / (2 * R)));
-        if (m[4] == "1") angle = 2 * pi - angle;
+        if (large) angle = 2 * pi - angle;
         return R * angle;
     };
     for (const double overlap : {0.0, 8.0}) {

@@ -4,7 +4,6 @@
 
 #include <assimp/Exporter.hpp>
 #include <assimp/Importer.hpp>
-#include <assimp/config.h>
 #include <assimp/postprocess.h>
 #include <assimp/scene.h>
 
@@ -37,6 +36,39 @@ std::string extensionOf(const std::string& path) {
 bool known(const std::string& extension) { return extension == "stl" || extension == "obj" || extension == "ply" || extension == "3mf"; }
 
 tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "mesh"}); }
+
+/// All faces below a node as triangles at their places. `wrong` says why not.
+void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, int depth, form::Mesh& out, std::string& wrong) {
+    if (depth > 50) wrong = "The file is nested too deeply.";
+    if (!wrong.empty()) return;
+    const aiMatrix4x4 here = above * node.mTransformation;
+    for (unsigned i = 0; i < node.mNumMeshes && wrong.empty(); ++i) {
+        if (node.mMeshes[i] >= scene.mNumMeshes || !scene.mMeshes[node.mMeshes[i]]) continue;
+        const aiMesh& m = *scene.mMeshes[node.mMeshes[i]];
+        if (!m.mVertices) continue;
+        const int shift = static_cast<int>(out.points.size());
+        for (unsigned k = 0; k < m.mNumVertices; ++k) {
+            const aiVector3D v = here * m.mVertices[k];
+            if (!std::isfinite(v.x) || !std::isfinite(v.y) || !std::isfinite(v.z) || std::abs(v.x) > 1e9f || std::abs(v.y) > 1e9f || std::abs(v.z) > 1e9f) {
+                wrong = "The file holds a corner that is not a number.";
+                return;
+            }
+            out.points.push_back({v.x, v.y, v.z});
+        }
+        for (unsigned k = 0; k < m.mNumFaces; ++k) {
+            const aiFace& f = m.mFaces[k];
+            const bool sound = f.mIndices && std::all_of(f.mIndices, f.mIndices + f.mNumIndices, [&](unsigned id) { return id < m.mNumVertices; });
+            for (unsigned c = 1; sound && c + 1 < f.mNumIndices; ++c)  // a polygon as a fan
+                out.triangles.push_back({shift + static_cast<int>(f.mIndices[0]), shift + static_cast<int>(f.mIndices[c]), shift + static_cast<int>(f.mIndices[c + 1])});
+            if (out.triangles.size() > kMostRead) {
+                wrong = "The model has more than four million triangles; thin it out before you bring it here.";
+                return;
+            }
+        }
+    }
+    for (unsigned i = 0; i < node.mNumChildren; ++i)
+        if (node.mChildren[i]) gather(scene, *node.mChildren[i], here, depth + 1, out, wrong);
+}
 
 /// Whether a PLY header is whole and its counts can be true of a file of this size. Found by fuzzing: assimp 5.2 reads
 /// on for minutes when they are not.
@@ -132,10 +164,9 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
     if ((extension == "ply" && !soundPly(bytes)) || (extension == "stl" && !soundStl(bytes)) || (extension == "obj" && !soundObj(bytes)))
         return refuse("The file is damaged, or is not what its ending says.");
     Assimp::Importer importer;
-    importer.SetPropertyInteger(AI_CONFIG_PP_SBP_REMOVE, aiPrimitiveType_POINT | aiPrimitiveType_LINE);
-    importer.SetPropertyInteger(AI_CONFIG_PP_RVC_FLAGS, aiComponent_NORMALS | aiComponent_TANGENTS_AND_BITANGENTS | aiComponent_COLORS | aiComponent_TEXCOORDS | aiComponent_BONEWEIGHTS | aiComponent_ANIMATIONS | aiComponent_TEXTURES | aiComponent_LIGHTS | aiComponent_CAMERAS | aiComponent_MATERIALS);
     const aiScene* scene = nullptr;
-    constexpr unsigned kSteps = aiProcess_RemoveComponent | aiProcess_Triangulate | aiProcess_SortByPType | aiProcess_PreTransformVertices;
+    // No post-processing: assimp 5.2 aborts in it on faces that fuzzing makes. Placing and cutting into triangles is done here.
+    constexpr unsigned kSteps = 0;
     try {
         if (extension == "3mf") {  // assimp unpacks this one only from a file
             const std::string temporary = (std::filesystem::temp_directory_path() / fmt::format("uovo-{}-{}.3mf", ::getpid(), static_cast<const void*>(&importer))).string();
@@ -148,23 +179,11 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
     } catch (const std::exception&) {
         scene = nullptr;
     }
-    if (!scene || scene->mNumMeshes == 0) return refuse("The file is damaged, or is not what its ending says.");
+    if (!scene || !scene->mRootNode || scene->mNumMeshes == 0) return refuse("The file is damaged, or is not what its ending says.");
     ReadMesh out;
-    for (unsigned i = 0; i < scene->mNumMeshes; ++i) {
-        const aiMesh& m = *scene->mMeshes[i];
-        const int shift = static_cast<int>(out.mesh.points.size());
-        for (unsigned k = 0; k < m.mNumVertices; ++k) {
-            const auto& v = m.mVertices[k];
-            if (!std::isfinite(v.x) || !std::isfinite(v.y) || !std::isfinite(v.z) || std::abs(v.x) > 1e9f || std::abs(v.y) > 1e9f || std::abs(v.z) > 1e9f) return refuse("The file holds a corner that is not a number.");
-            out.mesh.points.push_back({v.x, v.y, v.z});
-        }
-        for (unsigned k = 0; k < m.mNumFaces; ++k) {
-            const aiFace& f = m.mFaces[k];
-            if (f.mNumIndices != 3 || f.mIndices[0] >= m.mNumVertices || f.mIndices[1] >= m.mNumVertices || f.mIndices[2] >= m.mNumVertices) continue;
-            out.mesh.triangles.push_back({shift + static_cast<int>(f.mIndices[0]), shift + static_cast<int>(f.mIndices[1]), shift + static_cast<int>(f.mIndices[2])});
-        }
-        if (out.mesh.triangles.size() > kMostRead) return refuse("The model has more than four million triangles; thin it out before you bring it here.");
-    }
+    std::string wrong;
+    gather(*scene, *scene->mRootNode, aiMatrix4x4(), 0, out.mesh, wrong);
+    if (!wrong.empty()) return refuse(wrong);
     importer.FreeScene();
     out.before = out.mesh.triangles.size();
     if (out.mesh.triangles.empty()) return refuse("There is no surface in the file.");

@@ -57,7 +57,14 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     QTest::keyClick(&p.window, Qt::Key_G, Qt::ControlModifier);
     QTest::qWait(2500);
     take(p, "gallery");
-    QTest::keyClick(shape->gallery(), Qt::Key_Escape);
+    QTest::keyClicks(shape->gallery()->words(), "vase");
+    QTest::keyClick(shape->gallery()->words(), Qt::Key_Return);
+    p.answered();
+    if (auto* draw = shape->recipe()->findChild<QPushButton*>("drawProfile")) draw->click();
+    take(p, "profile");
+    QTest::keyClick(p.window.sheet(), Qt::Key_Escape);
+    p.session.document().undo();
+    p.answered();
     QTest::keyClick(&p.window, Qt::Key_F3);
     auto* line = p.window.day()->timeline();
     line->setMinute(line->minute() * 2 / 5);
