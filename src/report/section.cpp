@@ -1,8 +1,11 @@
 #include "report/section.h"
 
+#include <QFontMetricsF>
 #include <QPainter>
 #include <algorithm>
 #include <cmath>
+
+#include "report/fonts.h"
 
 namespace uovo::report {
 
@@ -52,6 +55,19 @@ void paintWall(QPainter& painter, const SectionCurves& c, const std::vector<doub
         painter.drawPolygon(q);
     }
     painter.restore();
+}
+
+void paintWallLegend(QPainter& p, const QRectF& bar, const QString& thin, const QString& thick, const QColor& frame, const QColor& words) {
+    constexpr int kSteps = 30;
+    const double step = bar.width() / kSteps;
+    for (int i = 0; i < kSteps; ++i) p.fillRect(QRectF(bar.x() + i * step, bar.y(), step + 0.5, bar.height()), wallColour(i, 0, kSteps - 1));
+    p.setPen(QPen(frame, 1));
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(bar);
+    p.setFont(font(12));
+    p.setPen(words);
+    p.drawText(QPointF(bar.left(), bar.top() - 5), thin);
+    p.drawText(QPointF(bar.right() - QFontMetricsF(p.font()).horizontalAdvance(thick), bar.top() - 5), thick);
 }
 
 QPainterPath wholeSection(const SectionCurves& c, const QTransform& map) {

@@ -1,11 +1,9 @@
 // Parts beyond bowl and cup: built, measured and told. Their wall is assumed and says so.
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
 #include "core/mold/box_pour.h"
-#include "core/plan/answers.h"
+#include "core/plan/speaker.h"
 
 namespace uovo {
 namespace {
@@ -14,10 +12,10 @@ constexpr double kStand = 0.005;  // m of tray under a mold on the shelf
 
 double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::abs(form::signedArea(hull)); }
 
-class PartTeller {
+class PartTeller : Speaker {
 public:
     PartTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
-        : piece_(piece), plan_(plan), lib_(lib), known_(known), s_(*known.part), family_(*form::family(piece.part()->family)), first_(s_.assembly.items.front().shape) {}
+        : Speaker(piece, plan), lib_(lib), known_(known), s_(*known.part), family_(*form::family(piece.part()->family)), first_(s_.assembly.items.front().shape) {}
 
     Answer wall() const {
         Answer a;
@@ -75,7 +73,7 @@ public:
             a.working.inputs.push_back({s_.assembly.items[i].name, mass(s_.items[i]), "", "geometry × density"});
         }
         if (named.size() > 1)
-            for (size_t i = 0; i < named.size(); ++i) a.sentence += (i ? ", " : "") + lower(named[i].first, i > 0) + " " + mass(named[i].second) + (i + 1 == named.size() ? "." : "");
+            for (size_t i = 0; i < named.size(); ++i) a.sentence += (i ? ", " : "") + (i ? lower(named[i].first) : named[i].first) + " " + mass(named[i].second) + (i + 1 == named.size() ? "." : "");
         if (a.sentence.empty()) a.sentence = fmt::format("{} of chocolate.", volume(s_.mass / known_.coating.densitySolid));
         const auto& density = lib_.find(piece_.chocolate)->at("densitySolid");
         a.working.title = "Grams in a part";
@@ -112,21 +110,7 @@ public:
 
     std::optional<Answer> holds() const {
         if (s_.capacity <= 0) return std::nullopt;
-        Answer a;
-        a.id = "holds";
-        a.figure = {s_.capacity, s_.capacity, s_.capacity, Dimension::Volume};
-        a.headline = volume(s_.capacity);
-        a.after = "inside";
-        if (piece_.filling) {
-            const double each = piece_.filling->each.value;
-            const bool spills = each > s_.capacity;
-            a.tone = spills ? Tone::Impossible : each > 0.9 * s_.capacity ? Tone::Weak : Tone::Plain;
-            a.sentence = spills ? fmt::format("{} of {} do not fit.", volume(each), piece_.filling->name)
-                                : fmt::format("{} of {} fill it to {}; {} for all {}.", volume(each), piece_.filling->name, format(each / s_.capacity, Dimension::Percent, plan_.units), volume(each * piece_.count), piece_.count);
-            if (piece_.count == 1 && !spills) a.sentence = a.sentence.substr(0, a.sentence.find(';')) + ".";
-        } else {
-            a.sentence = "To the brim, with this wall.";
-        }
+        Answer a = held(s_.capacity, "inside", "To the brim, with this wall.");
         a.working = {"What it holds", "volume of the former less the chocolate in it", {{"former", volume(first_.volume), "", how()}, {"chocolate in it", volume(first_.outside ? 0 : s_.volumes.front()), "", "assumed wall"}}, a.headline, trust(), "Parts"};
         return a;
     }
@@ -264,14 +248,6 @@ public:
     }
 
 private:
-    std::string length(double m) const { return format(m, Dimension::Length, plan_.units); }
-    std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
-    std::string volume(double v) const { return format(v, Dimension::Volume, plan_.units); }
-    std::string temperature(double c) const { return format(c, Dimension::Temperature, plan_.units); }
-    static std::string lower(std::string s, bool really) {
-        if (really && !s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
-        return s;
-    }
     std::string how() const {
         const std::string& id = piece_.part()->family;
         return id == "bought" || id == "original" ? "volume from your water; area by two faces of the same volume" : first_.exact ? "closed form or integral of the shape" : "the mesh";
@@ -282,8 +258,6 @@ private:
         return first_.body == form::Body::Wall ? "Geometry is as exact as your ruler; the grams are as good as the wall you assume." : "As exact as your ruler.";
     }
 
-    const Piece& piece_;
-    const Plan& plan_;
     const material::Library& lib_;
     const PieceAnswers& known_;
     const PartStage& s_;

@@ -1,18 +1,16 @@
 // The sentences about one piece, each with one number and its working.
-#include <fmt/format.h>
-
 #include <cmath>
 #include <optional>
 
-#include "core/plan/answers.h"
+#include "core/plan/speaker.h"
 
 namespace uovo {
 namespace {
 
-class Teller {
+class Teller : Speaker {
 public:
     Teller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
-        : piece_(piece), plan_(plan), lib_(lib), known_(known), stage_(*known.stage), last_(piece.coats.back()) {}
+        : Speaker(piece, plan), lib_(lib), known_(known), stage_(*known.stage), last_(piece.coats.back()) {}
 
     Answer wall() const {
         const auto& w = stage_.wall;
@@ -153,26 +151,10 @@ public:
     }
 
     Answer holds() const {
-        Answer a;
-        a.id = "holds";
-        a.figure = {stage_.capacity, stage_.capacity, stage_.capacity, Dimension::Volume};
-        a.headline = volume(stage_.capacity);
-        a.after = "to the brim";
-        if (piece_.filling) {
-            const double each = piece_.filling->each.value;
-            const bool spills = each > stage_.capacity;
-            a.tone = spills ? Tone::Impossible : each > 0.9 * stage_.capacity ? Tone::Weak : Tone::Plain;
-            a.sentence = spills ? fmt::format("{} of {} do not fit.", volume(each), piece_.filling->name)
-                                : fmt::format("{} of {} fill it to {}; {} for all {}.", volume(each), piece_.filling->name,
-                                              format(each / stage_.capacity, Dimension::Percent, plan_.units), volume(each * piece_.count), piece_.count);
-        } else {
-            a.sentence = fmt::format("{} high, {} across at the rim.", length(stage_.height), length(2 * stage_.rimRadius));
-        }
-        a.working.title = "What it holds";
+        Answer a = held(stage_.capacity, "to the brim", fmt::format("{} high, {} across at the rim.", length(stage_.height), length(2 * stage_.rimRadius)));
         a.working.formula = piece_.overBalloon() ? "V = ∫ π r² dz of the balloon up to the dip line" : "V = ∫ π r² dz of the cup up to the fill line − chocolate";
         a.working.inputs = {{"former", volume(stage_.formerVolume), "", "geometry from your measures"},
                             {"chocolate in it", piece_.overBalloon() ? "outside" : mass(stage_.coats.mass), "", "coat model"}};
-        a.working.result = a.headline;
         a.working.trust = "As exact as the tape: 1 % in girth is 2 % in volume.";
         a.working.section = "Geometry";
         return a;
@@ -234,16 +216,7 @@ public:
     }
 
 private:
-    std::string length(double m) const { return format(m, Dimension::Length, plan_.units); }
-    std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
-    std::string volume(double v) const { return format(v, Dimension::Volume, plan_.units); }
-    std::string temperature(double c) const { return format(c, Dimension::Temperature, plan_.units); }
-    std::string time(double s) const { return format(s, Dimension::Duration, plan_.units); }
     std::string area(double m2) const { return fmt::format("{:.0f} cm²", m2 * 1e4); }
-    static std::string lower(std::string s) {
-        if (!s.empty()) s[0] = static_cast<char>(std::tolower(s[0]));
-        return s;
-    }
     static Working::Input constant(const std::string& name, const material::Constant& c) {
         const double scale = c.unit == "m" ? 1e3 : 1;  // lengths of this size are spoken in millimetres
         const std::string unit = c.unit == "1" ? "" : c.unit == "m" ? " mm" : c.unit == "1/s" ? " per s" : " " + c.unit;
@@ -271,8 +244,6 @@ private:
         return out.ends_with("40") ? out + " °C" : out;
     }
 
-    const Piece& piece_;
-    const Plan& plan_;
     const material::Library& lib_;
     const PieceAnswers& known_;
     const CoatStage& stage_;

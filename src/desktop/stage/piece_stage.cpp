@@ -377,16 +377,7 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     paintDimensions(p, m);
     paintCallouts(p, m, curves);
     // legend of the wall map
-    const QRectF bar(20, height() - 24, 150, 9);
-    for (int i = 0; i < 30; ++i) p.fillRect(QRectF(bar.x() + i * 5, bar.y(), 5.5, bar.height()), report::wallColour(thin + (thick - thin) * i / 29, thin, thick));
-    p.setPen(QPen(theme().balloon, 1));
-    p.setBrush(Qt::NoBrush);
-    p.drawRect(bar);
-    p.setFont(report::font(12));
-    p.setPen(theme().quiet);
-    p.drawText(QPointF(bar.left(), bar.top() - 5), qstring(format(thin, Dimension::Length, units_)));
-    const QString thickText = qstring(format(thick, Dimension::Length, units_));
-    p.drawText(QPointF(bar.right() - QFontMetricsF(p.font()).horizontalAdvance(thickText), bar.top() - 5), thickText);
+    report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), qstring(format(thin, Dimension::Length, units_)), qstring(format(thick, Dimension::Length, units_)), theme().balloon, theme().quiet);
     if (!interactive) return;
 
     for (const Handle h : handles()) {

@@ -13,7 +13,6 @@ namespace uovo::desktop {
 namespace {
 
 constexpr double kCrease = 0.77;  // cosine of the angle above which an edge is sharp, about 40°
-constexpr double kThin = 0.0005, kThick = 0.006;  // m, ends of the wall map
 
 QVector3D toQt(const form::Vec3& v) { return {float(v.x), float(v.y), float(v.z)}; }
 
@@ -197,7 +196,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     const bool cutting = view.cut > 1e-6;
     raster.setCulling(!cutting);
     std::vector<QRgb> map;
-    for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(kThin + (kThick - kThin) * i / 63, kThin, kThick).rgb());
+    for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(kMapThin + (kMapThick - kMapThin) * i / 63, kMapThin, kMapThick).rgb());
     if (cutting) {  // what is nearer to the low end than the plane is taken away
         const QVector3D axis(view.cutAxis == 0 ? -1 : 0, view.cutAxis == 1 ? -1 : 0, view.cutAxis == 2 ? -1 : 0);
         raster.setCutFace(project.turned(axis), scene.bodies.empty() ? QColor(Qt::gray) : cutColour(scene.bodies.front().colour));
@@ -219,7 +218,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
             const QPointF at = project(p);
             corners[i].at = QVector3D(float(at.x()), float(at.y()), float(project.depth(p)));
             corners[i].keep = cutting ? float(along(p) - plane) : 1.0f;
-            corners[i].wall = b.wall.empty() ? 0 : float((b.wall[i] - kThin) / (kThick - kThin));
+            corners[i].wall = b.wall.empty() ? 0 : float((b.wall[i] - kMapThin) / (kMapThick - kMapThin));
         }
         for (size_t i = 0; i < b.mesh.triangles.size(); ++i) {
             Corner c[3];

@@ -10,6 +10,8 @@
 
 namespace uovo::desktop {
 
+inline constexpr double kMapThin = 0.0005, kMapThick = 0.006;  ///< m, ends of the wall map
+
 /// One closed body of a scene.
 struct SolidBody {
     form::Mesh mesh;                    ///< at its place, m

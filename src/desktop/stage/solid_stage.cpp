@@ -182,18 +182,8 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
     }
     p.drawImage(rect(), body_);
     paintMeasures(p, project);
-    if (view_.map) {
-        const QRectF bar(20, height() - 24, 150, 9);
-        for (int i = 0; i < 30; ++i) p.fillRect(QRectF(bar.x() + i * 5, bar.y(), 5.5, bar.height()), report::wallColour(i, 0, 29));
-        p.setPen(QPen(theme().balloon, 1));
-        p.setBrush(Qt::NoBrush);
-        p.drawRect(bar);
-        p.setFont(report::font(12));
-        p.setPen(theme().quiet);
-        p.drawText(QPointF(bar.left(), bar.top() - 5), qstring(format(0.0005, Dimension::Length, units_)));
-        const QString thick = qstring(format(0.006, Dimension::Length, units_));
-        p.drawText(QPointF(bar.right() - QFontMetricsF(p.font()).horizontalAdvance(thick), bar.top() - 5), thick);
-    }
+    if (view_.map)
+        report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), qstring(format(kMapThin, Dimension::Length, units_)), qstring(format(kMapThick, Dimension::Length, units_)), theme().balloon, theme().quiet);
     if (interactive && hasFocus()) {
         p.setPen(QPen(theme().yolk, 2));
         p.setBrush(Qt::NoBrush);
