@@ -172,3 +172,17 @@ TEST_CASE("the whole demo evening fits two pairs of hands, parts and compounds w
     CHECK(has("observatory/1/join"));
     CHECK_FALSE(has("meteorite/1/join"));
 }
+
+TEST_CASE("the steps of the day are said in plain words") {
+    const auto day = *test::answersOf(test::demo()).day;
+    const auto titled = [&](const std::string& words) {
+        return std::any_of(day.network.tasks.begin(), day.network.tasks.end(), [&](const Task& t) { return t.title.find(words) != std::string::npos; });
+    };
+    CHECK(titled("crater bowls 1–6"));
+    CHECK(titled("all 4 meteorites"));
+    CHECK(titled("Fill the moon to break"));
+    CHECK(titled("observatory 1"));
+    CHECK(titled("moon to break 1"));
+    CHECK_FALSE(titled("breaks"));
+    CHECK_FALSE(titled("1–1"));
+}

@@ -91,15 +91,15 @@ private:
         const int byLife = std::max(1, static_cast<int>((pot.life - 1) / each));
         const int perRound = std::max(1, std::min({perPlace, byLife, a.make}));
         const int rounds = (a.make + perRound - 1) / perRound;
-        const std::string things = lower(piece.name) + (piece.name.ends_with('s') ? "" : "s");
+        const std::string things = plural(lower(piece.name));
         std::vector<int> finished;
         int firstPrepare = -1;
         for (int r = 0; r < rounds; ++r) {
             const int from = a.make * r / rounds + 1, to = a.make * (r + 1) / rounds, n = to - from + 1;
-            const std::string who = rounds > 1 ? fmt::format("{} {}–{}", things, from, to) : fmt::format("all {} {}", n, things);
+            const std::string who = whose(piece, rounds, from, to);
             const auto id = [&](const std::string& what) { return fmt::format("{}/{}/{}", piece.id, r + 1, what); };
             const auto task = [&](const std::string& what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
-                return add({id(what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), rounds > 1 ? fmt::format("{}–{}", from, to) : ""});
+                return add({id(what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to)});
             };
             const int prepare = balloon ? task("inflate", "Blow up and oil " + who, "prepare", std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
                                         : task("snip", "Snip " + who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
@@ -178,7 +178,7 @@ private:
             sheets += item.edible && item.shape.body == form::Body::Sheet;
         }
         const bool compound = stage.assembly.items.size() > 1;
-        const std::string things = lower(piece.name) + (piece.name.ends_with('s') || a.make == 1 ? "" : "s");
+        const std::string things = plural(lower(piece.name));
         const double each = std::max(1, edible) * lib_.tasks.at("cast").seconds.value / 60;
         const int byLife = std::max(1, static_cast<int>((pot.life - 1) / each));
         const int perRound = std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make}));
@@ -187,9 +187,9 @@ private:
         int before = -1;
         for (int r = 0; r < rounds; ++r) {
             const int from = a.make * r / rounds + 1, to = a.make * (r + 1) / rounds, n = to - from + 1, many = n * std::max(1, edible);
-            const std::string who = rounds > 1 ? fmt::format("{} {}–{}", things, from, to) : a.make == 1 ? "the " + things : fmt::format("all {} {}", n, things);
+            const std::string who = whose(piece, rounds, from, to);
             const auto task = [&](const char* what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
-                return add({fmt::format("{}/{}/{}", piece.id, r + 1, what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), rounds > 1 ? fmt::format("{}–{}", from, to) : ""});
+                return add({fmt::format("{}/{}/{}", piece.id, r + 1, what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to)});
             };
             const int prepare = task("mold", "Prepare molds and bars for " + who, "prepare", minutes("prepareMold", many), 0);
             if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
@@ -234,13 +234,13 @@ private:
             std::vector<std::string> cautions;
             if (f.perishable) cautions.push_back("perishable");
             if (f.alcohol) cautions.push_back("alcohol");
-            const int fill = add({piece.id + "/fill", "Fill " + std::to_string(piece.count) + " " + things, piece.id, "finish", minutes("fill", piece.count), 1, 0, 0, cautions});
+            const int fill = add({piece.id + "/fill", "Fill " + counted(piece, things), piece.id, "finish", minutes("fill", piece.count), 1, 0, 0, cautions});
             after(filling, fill, static_cast<int>(std::ceil(f.usableFrom.value / 60)), static_cast<int>(f.usableTo.value / 60), "the filling's own window");
             for (const int t : finished) after(t, fill, 0, -1, "the rims are trimmed");
             const int serve = serving();
             after(fill, serve, 0, f.perishable ? static_cast<int>(lib_.usual("fillingMost") / 60) : -1, "a perishable filling does not wait long");
         } else {
-            const int wrap = add({piece.id + "/wrap", "Box " + std::to_string(piece.count) + " " + things, piece.id, "finish", minutes("wrap", piece.count), 1, 0, 0, {}});
+            const int wrap = add({piece.id + "/wrap", "Box " + counted(piece, things), piece.id, "finish", minutes("wrap", piece.count), 1, 0, 0, {}});
             for (const int t : finished) after(t, wrap, 0, -1, "the rims are trimmed");
             after(wrap, serving(), 0, -1, "all is ready");
         }
@@ -251,6 +251,27 @@ private:
         if (serve_ < 0) serve_ = add({"ready", "Ready: a last look at everything", "", "finish", 1, 1, 0, 0, {"allergen"}});
         return serve_;
     }
+    /// "moon to break" → "moons to break", "observatory" → "observatories".
+    static std::string plural(const std::string& name) {
+        size_t end = name.size();
+        for (const char* joint : {" to ", " of ", " with ", " in ", ","}) end = std::min(end, name.find(joint));
+        std::string head = name.substr(0, end);
+        const std::string rest = name.substr(end);
+        const auto vowel = [](char c) { return std::string("aeiou").find(c) != std::string::npos; };
+        if (head.ends_with('s')) return name;
+        if (head.ends_with('x') || head.ends_with("ch") || head.ends_with("sh")) return head + "es" + rest;
+        if (head.size() > 1 && head.back() == 'y' && !vowel(head[head.size() - 2])) return head.substr(0, head.size() - 1) + "ies" + rest;
+        return head + "s" + rest;
+    }
+    /// Which pieces a step is about: "crater bowls 1–6", "moon to break 2", "all 4 meteorites", "the moon to break".
+    static std::string whose(const Piece& piece, int rounds, int from, int to) {
+        const std::string one = lower(piece.name);
+        if (rounds > 1) return from == to ? fmt::format("{} {}", one, from) : fmt::format("{} {}–{}", plural(one), from, to);
+        return to == from ? "the " + one : fmt::format("all {} {}", to - from + 1, plural(one));
+    }
+    static std::string counted(const Piece& piece, const std::string& things) { return piece.count == 1 ? "the " + lower(piece.name) : fmt::format("{} {}", piece.count, things); }
+    /// The pieces of a round in figures: "1–6", "2".
+    static std::string numbers(int rounds, int from, int to) { return rounds <= 1 ? "" : from == to ? std::to_string(from) : fmt::format("{}–{}", from, to); }
     int fitIn(coat::Place place, double diameter) const {
         const auto& k = plan_.kitchen;
         if (place == coat::Place::Table) return batch::fitOnShelf(lib_.usual("tableWidth"), lib_.usual("tableDepth"), diameter);
@@ -299,9 +320,9 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
     a.figure = {double(-day.layout.begins) * 60, 0, 0, Dimension::Duration};
     a.headline = clock;
     a.after = "start by";
-    a.sentence = fmt::format("{} from the first step to the deadline, {} of them with your hands.",
+    a.sentence = fmt::format("{} from the first step to the deadline, {} of work for {}.",
                              format(double(localMinutes(plan.deadline).value_or(0) - begins) * 60, Dimension::Duration, plan.units),
-                             format(hands * 60.0, Dimension::Duration, plan.units));
+                             format(hands * 60.0, Dimension::Duration, plan.units), plan.kitchen.hands > 1 ? fmt::format("{} pairs of hands", plan.kitchen.hands) : "your hands");
     if (now && *now > begins) {
         a.tone = Tone::Impossible;
         const long deadline = localMinutes(plan.deadline).value_or(0);

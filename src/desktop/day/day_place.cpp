@@ -28,14 +28,19 @@ public:
         QStringList words;
         for (const auto& s : states_) words << QString::fromStdString(s.piece + " " + s.which + ": " + s.words);
         setAccessibleName(words.join(QStringLiteral("; ")));
+        fit();
         update();
     }
 
 protected:
+    void resizeEvent(QResizeEvent* e) override {
+        QWidget::resizeEvent(e);
+        fit();
+    }
     void paintEvent(QPaintEvent*) override {
         QPainter p(this);
         p.setRenderHint(QPainter::Antialiasing);
-        const double cell = 168;
+        const double cell = kCell;
         const int columns = std::max(1, static_cast<int>(width() / cell));
         for (size_t i = 0; i < states_.size(); ++i) {
             const auto& state = states_[i];
@@ -96,6 +101,13 @@ protected:
     }
 
 private:
+    static constexpr double kCell = 158, kHigh = 150;
+    /// As high as its rows need; the strip scrolls.
+    void fit() {
+        const int columns = std::max(1, static_cast<int>(width() / kCell)), rows = (static_cast<int>(states_.size()) + columns - 1) / columns;
+        setMinimumHeight(static_cast<int>(std::max(1, rows) * kHigh));
+    }
+
     Session& session_;
     std::vector<PieceState> states_;
 };
@@ -161,7 +173,12 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     auto* left = new QVBoxLayout;
     moment_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600;"));
     left->addWidget(moment_);
-    left->addWidget(states_, 1);
+    auto* strip = new QScrollArea;
+    strip->setWidgetResizable(true);
+    strip->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    strip->setFocusPolicy(Qt::NoFocus);
+    strip->setWidget(states_);
+    left->addWidget(strip, 1);
     below->addLayout(left, 5);
     steps_->setAccessibleName(tr("Steps of the day"));
     steps_->setStyleSheet(QStringLiteral("QListWidget { background: transparent; border: 0; outline: 0; }"));

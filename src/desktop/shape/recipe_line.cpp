@@ -277,12 +277,14 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
     }
     if (item.empty() && family->points == "profile") {
         auto* draw = new QPushButton(tr("Draw its profile …"));
+        draw->setProperty("flat", true);
         draw->setObjectName(QStringLiteral("drawProfile"));
         connect(draw, &QPushButton::clicked, this, &RecipeLine::drawingWanted);
         flow_->addWidget(draw);
     }
     if (item.empty() && (!family->points.empty() || part.family == "mesh")) {
         auto* file = new QPushButton(part.family == "mesh" ? tr("Model file …") : family->points == "profile" ? tr("Profile from an SVG file …") : tr("Outline from an SVG file …"));
+        file->setProperty("flat", true);
         file->setObjectName(QStringLiteral("partFile"));
         connect(file, &QPushButton::clicked, this, &RecipeLine::fileWanted);
         flow_->addWidget(file);
