@@ -166,7 +166,7 @@ Projection::Projection(const SolidScene& scene, const SolidView& v, const QSizeF
     middle_ = (box.low + box.high) * 0.5;
     // One scale for every side, so that nothing breathes while it is turned.
     const QSizeF fit = scene.fit + (scene.fitApart - scene.fit) * v.apart;
-    scale_ = v.zoom * std::min(0.72 * size.width() / std::max(1e-4, fit.width()), 0.69 * size.height() / std::max(1e-4, fit.height()));
+    scale_ = v.zoom * std::min(0.58 * size.width() / std::max(1e-4, fit.width()), 0.69 * size.height() / std::max(1e-4, fit.height()));
     centre_ = QPointF(size.width() / 2 + v.panX * size.height(), size.height() / 2 + v.panY * size.height());
 }
 
