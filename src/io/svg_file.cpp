@@ -9,6 +9,8 @@
 #include <cstring>
 #include <numbers>
 #include <sstream>
+#include <tuple>
+#include <utility>
 
 namespace uovo::io {
 namespace {
@@ -217,6 +219,10 @@ private:
         double x = 0, y = 0, startX = 0, startY = 0, handleX = 0, handleY = 0;
         char command = 0, last = 0;
         bool open = false;
+        // A smooth curve begins with the last one's handle mirrored, if the last one was of its kind.
+        const auto mirrored = [&](char full, char smooth) {
+            return last == full || last == smooth ? std::pair{2 * x - handleX, 2 * y - handleY} : std::pair{x, y};
+        };
         while (!n.done()) {
             if (const char letter = n.letter()) command = letter;
             else if (!n.more() || command == 0) throw Refusal{"The SVG file has a path that is not well formed."};
@@ -251,14 +257,12 @@ private:
                 case 'V': y = by + n.next(); add(x, y); break;
                 case 'C':
                 case 'S': {
-                    double x1, y1;
+                    double x1 = 0, y1 = 0;
                     if (upper == 'C') {
                         x1 = bx + n.next();
                         y1 = by + n.next();
                     } else {
-                        const bool smooth = last == 'C' || last == 'S';
-                        x1 = smooth ? 2 * x - handleX : x;
-                        y1 = smooth ? 2 * y - handleY : y;
+                        std::tie(x1, y1) = mirrored('C', 'S');
                     }
                     const double x2 = bx + n.next(), y2 = by + n.next(), x3 = bx + n.next(), y3 = by + n.next();
                     cubic(x, y, x1, y1, x2, y2, x3, y3);
@@ -274,9 +278,7 @@ private:
                         handleX = bx + n.next();
                         handleY = by + n.next();
                     } else {
-                        const bool smooth = last == 'Q' || last == 'T';
-                        handleX = smooth ? 2 * x - handleX : x;
-                        handleY = smooth ? 2 * y - handleY : y;
+                        std::tie(handleX, handleY) = mirrored('Q', 'T');
                     }
                     const double x2 = bx + n.next(), y2 = by + n.next();
                     cubic(x, y, x + (handleX - x) * 2 / 3, y + (handleY - y) * 2 / 3, x2 + (handleX - x2) * 2 / 3, y2 + (handleY - y2) * 2 / 3, x2, y2);

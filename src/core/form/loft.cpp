@@ -147,12 +147,12 @@ Mesh lathe(const std::vector<Stretch>& stretches, const LatheOptions& o) {
         if (p.r < 1e-9 || (end && p.r < 1e-7)) {
             r.at = [z = p.z](double) { return Vec3{0, 0, z}; };
         } else {
-            r.at = [p, wave, n = o.waves, squeeze = o.squeeze](double t) {
+            r.at = [p, wave, n = o.waves](double t) {
                 const double a = 2 * pi * t, radius = p.r + wave * std::cos(n * a);
-                return Vec3{radius * std::cos(a), radius * std::sin(a) * squeeze, p.z};
+                return Vec3{radius * std::cos(a), radius * std::sin(a), p.z};
             };
             r.centre = {0, 0, p.z};
-            r.length = wave == 0 && o.squeeze == 1 ? 2 * pi * p.r : ringLength(r.at, std::max(128, 8 * o.waves));
+            r.length = wave == 0 ? 2 * pi * p.r : ringLength(r.at, std::max(128, 8 * o.waves));
         }
         return r;
     };

@@ -39,7 +39,6 @@ struct LatheOptions {
     double edge = 0.004;    ///< m, round the axis
     double along = 0.004;   ///< m, along the meridian
     int waves = 0;          ///< flutes round the wall
-    double squeeze = 1;     ///< y is multiplied by it (oval bodies)
 };
 
 /// A body of revolution from stretches that lead from the axis to the axis; normals point away from the axis side where z rises.

@@ -102,12 +102,12 @@ tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, co
     return out;
 }
 
-double Shape::chocolate(double thickness) const {
+double Shape::chocolateIn(const Mesh& solid) const {
     if (body != Body::Wall) return volume - displaced;
-    if (coverage < 1) return area * coverage * thickness;
+    if (coverage < 1) return area * coverage * wall;
     // The mesh's shell, corrected by how much the mesh's area misses the true one.
     const double meshArea = uovo::form::area(surface);
-    return uovo::form::volume(shell(surface, thickness, outside)) * (meshArea > 0 ? area / meshArea : 1);
+    return uovo::form::volume(solid) * (meshArea > 0 ? area / meshArea : 1);
 }
 
 Mesh Shape::solid() const { return body == Body::Wall ? shell(surface, wall, outside) : surface; }

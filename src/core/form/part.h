@@ -51,8 +51,9 @@ struct Shape {
     std::optional<FlatPattern> pattern;
 
     /// Chocolate in it, m³ of set chocolate, at the given wall (Wall) or as it is.
-    double chocolate() const { return chocolate(wall); }
-    double chocolate(double wallThickness) const;
+    double chocolate() const { return chocolateIn(solid()); }
+    /// The same when the solid is at hand: building it is the costly part.
+    double chocolateIn(const Mesh& solid) const;
     /// The chocolate as a watertight solid.
     Mesh solid() const;
 };
@@ -88,7 +89,7 @@ struct Detail {
     double triangles = 6000;  ///< wanted, for the whole of a part
     int round = 48;           ///< least number of corners round the widest place
 };
-inline constexpr Detail kScreen{6000, 48}, kExport{60000, 160}, kThumb{900, 24};
+inline constexpr Detail kScreen{6000, 48}, kExport{60000, 160};
 
 /// Builds a part or compound.
 /// @returns shapes and places, or a sentence with the field that is impossible

@@ -278,7 +278,7 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
         const form::Mesh solid = shape.solid();
         const form::Box box = form::bounds(solid);
         form::append(all, form::placed(solid, item.pose));
-        s.volumes.push_back(shape.chocolate());
+        s.volumes.push_back(shape.chocolateIn(solid));
         const double kg = item.edible ? s.volumes.back() * coating.densitySolid : 0;
         s.items.push_back(kg);
         s.mass += kg;

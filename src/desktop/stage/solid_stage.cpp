@@ -34,7 +34,11 @@ SolidStage::SolidStage(QWidget* parent) : QWidget(parent) {
 
 void SolidStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units) {
     const bool another = piece.id != piece_.id;
-    const void* before = answers_ ? (answers_->part ? static_cast<const void*>(answers_->part.get()) : answers_->stage.get()) : nullptr;
+    const auto shown = [this]() -> const void* {
+        if (!answers_) return nullptr;
+        return answers_->part ? static_cast<const void*>(answers_->part.get()) : answers_->stage.get();
+    };
+    const void* before = shown();
     const bool recoloured = piece.chocolate != piece_.chocolate;
     piece_ = piece;
     units_ = units;
@@ -42,14 +46,13 @@ void SolidStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers
         answers_ = std::move(answers);
     else if (another)
         answers_.reset();
-    const void* after = answers_ ? (answers_->part ? static_cast<const void*>(answers_->part.get()) : answers_->stage.get()) : nullptr;
     if (another) {
         const bool map = view_.map;
         view_ = {};
         view_.map = map;
         emit viewChanged();
     }
-    if (before != after || another || recoloured)
+    if (before != shown() || another || recoloured)
         rebuild();
     else
         update();
