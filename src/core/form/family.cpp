@@ -35,9 +35,9 @@ std::vector<Family> make() {
                  {{"pattern", "Pattern", {"strips", "lace", "drips"}}}});
     // In a mold
     f.push_back({"half-ball", "Half ball in a mold", "In a mold", Body::Wall, false, "The plainest shell: domes, bowls, halves to join.", "dome bowl half sphere hemisphere ball cup",
-                 "Ruler across the opening and down to the deepest point.", {len("diameter", "Diameter", "mold", 70, 10, 400), len("depth", "Depth", "wide and", 35, 4, 300), wall}});
+                 "Ruler across the opening and down to the deepest point.", {len("diameter", "Diameter", "mold", 70, 10, 400), len("depth", "Depth", "wide and", 35, 4, 300), len("seam", "Land at the rim", "deep, land at the rim", 0, 0, 20), wall}});
     f.push_back({"egg-half", "Half egg in a mold", "In a mold", Body::Wall, false, "Lying egg halves, to fill or to join.", "egg easter half oval surprise",
-                 "Ruler along and across the opening.", {len("length", "Length", "mold", 120, 15, 500), len("width", "Width", "long,", 80, 10, 400), share("pear", "Egg shape", "wide, egg-shaped", 0.15, 0, 0.3), wall}});
+                 "Ruler along and across the opening.", {len("length", "Length", "mold", 120, 15, 500), len("width", "Width", "long,", 80, 10, 400), share("pear", "Egg shape", "wide, egg-shaped", 0.15, 0, 0.3), len("seam", "Land at the rim", "; land at the rim", 0, 0, 20), wall}});
     f.push_back({"fluted-dome", "Fluted dome in a mold", "In a mold", Body::Wall, false, "A dome with grooves; pipe the grooves full before you coat, or there are holes at the peaks.", "dome fluted gugelhupf groove shell jelly",
                  "Ruler across and down; count the flutes; depth of one with a matchstick.",
                  {len("diameter", "Diameter", "mold", 76, 15, 400), len("depth", "Depth", "wide and", 38, 5, 300), number("flutes", "Flutes", "deep with", 12, 3, 60), len("fluteDepth", "Depth of a flute", "flutes", 3, 0, 40), wall}});
@@ -61,7 +61,7 @@ std::vector<Family> make() {
     f.push_back({"pressed", "Shell pressed with an insert", "In a mold", Body::Cast, false, "Outer form, insert pressed in to a line: the gap is the wall, the same in every piece.", "cup pressed insert core three part mold shot glass",
                  "Ruler inside the outer form; the gap with a coin or a card.",
                  {len("baseDiameter", "Base diameter", "form", 45, 10, 300), len("topDiameter", "Top diameter", "at the base,", 60, 10, 350), len("height", "Height of the form", "at the top,", 60, 8, 300), len("fillLine", "Fill line", "high, pressed up to", 55, 5, 300),
-                  len("gap", "Gap at the side", "gap at the side", 4, 0.8, 30), len("floor", "Gap at the floor", "at the floor", 5, 0.8, 40), {"core", "Core inside", "core of", Dimension::Volume, 0, 0, 2000 * ml}}});
+                  len("gap", "Gap at the side", "gap at the side", 4, 0.8, 30), len("floor", "Gap at the floor", "at the floor", 5, 0.8, 40)}});
     f.push_back({"bought", "Bought mold without a file", "In a mold", Body::Wall, false, "Any bought mold: fill it with water, weigh the water, and the volume is exact.", "any mold bought silicone heart star animal figure free shape bear",
                  "Ruler along, across and down; fill with water and weigh: grams are millilitres.",
                  {len("length", "Length", "mold", 80, 8, 500), len("width", "Width", "long,", 60, 8, 400), len("depth", "Depth", "wide and", 30, 3, 250), {"water", "Water it holds", "deep, holding", Dimension::Volume, 80 * ml, 0.2 * ml, 20000 * ml}, wall},
@@ -142,6 +142,8 @@ std::vector<Family> make() {
                  {len("length", "Height of the shape", "shape", 110, 20, 400), len("width", "Width of the shape", "high,", 90, 15, 400), len("thickness", "Thickness", "wide,", 6, 2, 30), len("base", "Diameter of the base", "thick; base", 90, 20, 300), len("baseHeight", "Height of the base", "wide and", 8, 2, 60)}, {outlineChoice()}});
     f.push_back({"hung-ball", "Hollow ball on a cord", "Put together", Body::Compound, false, "Two halves, sweets inside, hung from a cord through a disc of card; to be broken.", "moon ball hang cord piñata break mallet surprise pendulum", "Ruler across one half; the card and the cord.",
                  {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}});
+    for (auto& g : f)  // a core of known volume may lie in any cast
+        if (g.body == Body::Cast) g.fields.push_back({"core", "Core inside", "; core of", Dimension::Volume, 0, 0, 2000 * ml});
     return f;
 }
 

@@ -88,6 +88,10 @@ tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, co
         built = buildRound(v, id, detail);
     }
     if (!built) return tl::unexpected(built.error());
+    if (f.body == Body::Cast && f.field("core")) {
+        built->displaced = v("core");
+        if (built->displaced > 0.8 * built->volume) return refuse("The core takes nearly all of the room in the mold.", "core");
+    }
     built->body = hollow ? Body::Wall : f.body == Body::Wall ? Body::Cast : f.body;
     built->outside = f.outside;
     if (hollow && f.field("wall")) built->wall = v("wall");
@@ -110,7 +114,15 @@ double Shape::chocolateIn(const Mesh& solid) const {
     return uovo::form::volume(solid) * (meshArea > 0 ? area / meshArea : 1);
 }
 
-Mesh Shape::solid() const { return body == Body::Wall ? shell(surface, wall, outside) : surface; }
+Mesh Shape::solid() const {
+    if (body != Body::Wall) return surface;
+    if (land <= wall) return shell(surface, wall, outside);
+    std::vector<double> thickness;
+    thickness.reserve(surface.points.size());
+    for (const auto& p : surface.points)  // a gusset at 45° to the seam
+        thickness.push_back(std::max(wall, land - std::abs(dot(p - seamAt, seamNormal))));
+    return shell(surface, thickness, outside);
+}
 
 Mesh Assembly::solid() const {
     Mesh m;

@@ -48,6 +48,8 @@ struct Shape {
     double coverage = 1;      ///< share of the area that is covered
     double rim = 0, seam = 0; ///< lengths, m
     double displaced = 0;     ///< m³ of core inside that is not chocolate
+    double land = 0;          ///< m, width of the face that is glued where halves meet, 0: as wide as the wall
+    Vec3 seamAt, seamNormal;  ///< the plane the halves meet in
     std::optional<FlatPattern> pattern;
 
     /// Chocolate in it, m³ of set chocolate, at the given wall (Wall) or as it is.

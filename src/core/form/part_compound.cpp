@@ -178,8 +178,8 @@ void upright(Assembler& a, const Values& v) {
 
 void hungBall(Assembler& a, const Values& v) {
     const double d = v("diameter");
-    a.add("lower", "Lower half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, -0.4 * d});
-    a.add("upper", "Upper half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"wall", v("wall")}}), turned(d), {0, 0, 0.4 * d});
+    a.add("lower", "Lower half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, -0.4 * d});
+    a.add("upper", "Upper half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), turned(d), {0, 0, 0.4 * d});
     a.add("card", "Disc of card", part("disc", {{"diameter", v("card")}, {"thickness", 0.001}}), at(0, 0, d - v("wall") - 0.001 - 0.02 * d), {0, 0, 0.15 * d});
     if (a.result().items.size() == 3) a.result().items[2].edible = false;
     a.joint(0, 1, pi * d, "seam of the halves");

@@ -2,6 +2,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/form/cut_field.h"
+#include "core/form/mend.h"
 #include "core/form/part_builders.h"
 
 namespace uovo::form {
@@ -76,7 +78,7 @@ Mesh facedMesh(const OutlineCurve& outline, double D, const Depth& f, bool faceU
     o.edge = edge;
     o.base = 10;  // five tips and five dents of a star are corners
     o.mark = [&](double, size_t band) { return marks[band]; };
-    return loft(rings, o);
+    return mend(loft(rings, o));  // rings crowd in tips and dents
 }
 
 /// Exponent p of z = D s^p for the share q of the box A·D that is filled: q = p/(p + 2).
@@ -187,7 +189,20 @@ Built eggHalf(const Values& v, const Detail& detail) {
     o.mark = [](double t, size_t) { return t < 0.625 ? Mark::Wall : Mark::Lid; };
     out.surface = loft(rings, o);
     out.seam = out.rim;
+    if (v("seam") > 0.25 * W) return refuse("The land does not fit into the half egg.", "seam");
+    out.land = v("seam");
+    out.seamAt = {0, 0, W / 2};
+    out.seamNormal = {0, 0, 1};
     return out;
+}
+
+/// Share of a triangle on which a field that is linear between its corners is positive.
+double positiveShare(double a, double b, double c) {
+    const bool pa = a > 0, pb = b > 0, pc = c > 0;
+    if (pa == pb && pb == pc) return pa ? 1 : 0;
+    if (pb != pc) std::swap(a, pa == pc ? b : c);  // the corner alone on its side comes first
+    const double corner = a * a / ((a - b) * (a - c));
+    return a > 0 ? corner : 1 - corner;
 }
 
 Built balloonLace(const Values& v, const Detail& detail) {
@@ -205,29 +220,47 @@ Built balloonLace(const Values& v, const Detail& detail) {
     }, Mark::Wall, {}};
     const double rim = wall.piece(1).r, top = wall.piece(1).z;
     const double c = v("coverage"), w = v("lineWidth"), whole = curve->length();
-    Detail fine = detail;  // lines of a few millimetres must be told apart
-    fine.triangles = std::max(detail.triangles, std::min(12 * detail.triangles, 8 * curve->area() / (w * w)));
+    const double start = w / (1 - std::sqrt(std::max(0.0, 1 - c))), finest = std::clamp(start - w, 0.6 * w, w);
+    const double turns = std::max(2.0, std::round(2 * pi * R * 0.8 / start));  // slanted lines round the balloon
+    Detail fine = detail;  // a line, or the gap beside it, is two or three triangles wide
+    fine.triangles = std::max(detail.triangles, std::min(5 * detail.triangles, 11 * curve->area() / (finest * finest)));
     Shape out = roundShape({wall, line(rim, top, 0, top, Mark::Lid)}, 0, fine);
     const std::string pattern = v.choice("pattern");
-    const double pitch = c > 0.999 ? w : w / (1 - std::sqrt(1 - c));
-    for (size_t i = 0; i < out.surface.triangles.size(); ++i) {
-        if (out.surface.mark(i) != Mark::Wall) continue;
-        const auto& t = out.surface.triangles[i];
-        Vec3 p;
-        for (const int k : t) p += out.surface.points[static_cast<size_t>(k)] * (1.0 / 3);
-        const auto onLine = [&](double x) { return std::abs(x - pitch * std::round(x / pitch)) < w / 2; };
-        bool covered;
-        if (pattern == "drips") {  // down to a waving edge; the mean depth gives the share
-            const double angle = std::atan2(p.y, p.x), depth = (p.z / top);
-            covered = depth < c + 0.55 * c * (1 - c) * 2 * (std::sin(7 * angle) * 0.6 + std::sin(11 * angle + 1) * 0.4);
-        } else if (pattern == "lace") {  // two sets of slanted lines
-            const double around = std::atan2(p.y, p.x) * R, along = whole * p.z / top;
-            covered = onLine(along + around * 0.8) || onLine(along - around * 0.8);
-        } else {
-            covered = onLine(p.x) || onLine(p.y);
+    // Metres inside (positive) or outside (negative) a line of the pattern, its lines `pitch` apart (drips: `pitch` is a depth).
+    const auto field = [&](const Vec3& p, double pitch) {
+        const auto line = [&](double x, double spacing) { return w / 2 - std::abs(x - spacing * std::round(x / spacing)); };
+        if (pattern == "drips") {  // down to a waving edge
+            const double angle = std::atan2(p.y, p.x);
+            return top * 1.1 * c * (1 - c) * (0.6 * std::sin(7 * angle) + 0.4 * std::sin(11 * angle + 1)) + pitch - p.z;
         }
-        if (!covered) out.surface.marks[i] = Mark::Lid;
+        if (pattern == "lace") {  // two sets of slanted lines, a whole number round the balloon
+            const double turn = std::atan2(p.y, p.x) / (2 * pi), along = whole * p.z / top;
+            return std::max(line(along + turn * turns * pitch, pitch), line(along - turn * turns * pitch, pitch));
+        }
+        return std::max(line(p.x, pitch), line(p.y, pitch));
+    };
+    // The spacing at which the cut covers the share asked for, found by area.
+    const auto covered = [&](double pitch) {
+        double in = 0, all = 0;
+        const auto& m = out.surface;
+        const size_t step = m.triangles.size() / 2500 | 1;  // a sample of triangles is enough for a share
+        for (size_t i = 0; i < m.triangles.size(); i += step) {
+            if (m.mark(i) != Mark::Wall) continue;
+            const auto& t = m.triangles[i];
+            const Vec3 &p0 = m.points[static_cast<size_t>(t[0])], &p1 = m.points[static_cast<size_t>(t[1])], &p2 = m.points[static_cast<size_t>(t[2])];
+            const double size = length(cross(p1 - p0, p2 - p0));
+            all += size;
+            in += size * positiveShare(field(p0, pitch), field(p1, pitch), field(p2, pitch));
+        }
+        return in / all;
+    };
+    double low = pattern == "drips" ? -top : w * 1.02, high = pattern == "drips" ? 2 * top : 40 * w;
+    for (int i = 0; i < 14; ++i) {
+        const double mid = 0.5 * (low + high);
+        ((pattern == "drips") == (covered(mid) < c) ? low : high) = mid;
     }
+    const double pitch = 0.5 * (low + high);
+    if (c < 0.9999) out.surface = cutByField(std::move(out.surface), [&](const Vec3& p) { return field(p, pitch); });
     out.coverage = c;
     out.wall = v("lineHeight");
     out.rim = 2 * pi * rim;

@@ -2,6 +2,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/form/mend.h"
 #include "core/form/part_builders.h"
 
 namespace uovo::form {
@@ -104,6 +105,9 @@ Built profileBody(const Values& v, bool closed, const Detail& detail) {
     if (closed) {  // two halves joined along a plane through the axis
         out.seam = perimeter(whole) - std::abs(whole.back()[1] - whole.front()[1]);
         out.seam *= 2;
+        if (v("seam") > 0.5 * widest) return refuse("The seam land does not fit into the figure.", "seam");
+        out.land = v("seam");
+        out.seamNormal = {0, 1, 0};
     }
     return out;
 }
@@ -140,6 +144,7 @@ Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail&
     if (waves > 0) o.edge = std::min(o.edge, 2 * pi * widest / waves / (detail.round >= 160 ? 12 : detail.round >= 48 ? 6 : 4));
     o.along = std::min(o.along, 3.2 * o.edge);  // flutes are narrow: long cells along them
     out.surface = lathe(stretches, o);
+    if (waves > 0) out.surface = mend(std::move(out.surface));  // an odd number of flutes crowds the pole
     out.areaLow = out.areaHigh = out.area;
     return out;
 }
@@ -147,8 +152,16 @@ Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail&
 Built buildRound(const Values& v, const std::string& family, const Detail& detail) {
     if (family == "half-ball") {
         const double R = v("diameter") / 2, D = v("depth");
-        Shape s = roundShape({ellipseArc(R, D, D, 0, pi / 2), line(R, D, 0, D, Mark::Lid)}, 0, detail);
+        const double land = v("seam");
+        if (land > 0.5 * std::min(R, D)) return refuse("The land does not fit into the half ball.", "seam");
+        const double foot = pi / 2 - land / D;  // rows end where the land begins
+        std::vector<Stretch> wall{ellipseArc(R, D, D, 0, foot), ellipseArc(R, D, D, foot, pi / 2), line(R, D, 0, D, Mark::Lid)};
+        if (land == 0) wall.erase(wall.begin() + 1);
+        Shape s = roundShape(wall, 0, detail);
         s.rim = 2 * pi * R;
+        s.land = land;
+        s.seamAt = {0, 0, D};
+        s.seamNormal = {0, 0, 1};
         return s;
     }
     if (family == "fluted-dome") {
@@ -171,22 +184,30 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         const double R = v("diameter") / 2, opening = v("opening") / 2;
         if (opening > 0.9 * R) return refuse("The opening is as wide as the ball.", "opening");
         if (v("seam") > 0.5 * R) return refuse("The seam land does not fit into the ball.", "seam");
-        std::vector<Stretch> s{ellipseArc(R, R, R, 0, pi / 2)};
-        if (opening > 1e-5) {
-            const double t = pi - std::asin(opening / R);
-            s.push_back(ellipseArc(R, R, R, pi / 2, t));
-            s.push_back(line(opening, R - R * std::cos(t), 0, R - R * std::cos(t), Mark::Lid));
-        } else {
-            s.push_back(ellipseArc(R, R, R, pi / 2, pi));
-        }
+        const double land = v("seam"), end = opening > 1e-5 ? pi - std::asin(opening / R) : pi;
+        if (R - R * std::cos(end) < R + land) return refuse("The opening reaches down to the seam land.", "opening");
+        std::vector<Stretch> s;
+        double from = 0;  // rows end at the seam and where its land begins
+        for (const double to : {pi / 2 - land / R, pi / 2, pi / 2 + land / R, end})
+            if (to > from + 1e-9) {
+                s.push_back(ellipseArc(R, R, R, from, to));
+                from = to;
+            }
+        if (opening > 1e-5) s.push_back(line(opening, R - R * std::cos(end), 0, R - R * std::cos(end), Mark::Lid));
         Shape out = roundShape(s, 0, detail);
         out.seam = 2 * pi * R;
+        out.land = land;
+        out.seamAt = {0, 0, R};
+        out.seamNormal = {0, 0, 1};
         out.rim = 2 * pi * (opening > 1e-5 ? opening : 0);
         return out;
     }
     if (family == "egg") {
         if (v("length") < v("width")) return refuse("An egg is longer than it is wide.", "width");
         Shape out = roundShape({eggArc(v("width"), v("length"), v("pear"), 0, pi)}, 0, detail);
+        if (v("seam") > 0.25 * v("width")) return refuse("The seam land does not fit into the egg.", "seam");
+        out.land = v("seam");
+        out.seamNormal = {0, 1, 0};
         const auto arc = eggArc(v("width"), v("length"), v("pear"), 0, pi);
         for (int i = 0; i < 400; ++i) {  // halves lie on their sides: the seam runs from tip to tip and back
             const CurvePoint p = arc.piece((i + 0.5) / 400);
@@ -205,8 +226,6 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         Shape s = roundShape({line(0, 0, rb, 0), line(rb, 0, outer(fill), fill), line(outer(fill), fill, outer(fill) - gap, fill), line(outer(fill) - gap, fill, outer(floor) - gap, floor), line(outer(floor) - gap, floor, 0, floor)}, 0, detail);
         s.wall = v("gap");
         s.rim = 2 * pi * (outer(fill) - gap / 2);
-        s.displaced = v("core");
-        if (s.displaced > 0.8 * s.volume) return refuse("The core takes nearly all of the room between the forms.", "core");
         return s;
     }
     if (family == "wrap-cone" || family == "wrap-frustum" || family == "wrap-tube") {

@@ -2,6 +2,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/form/mend.h"
 #include "core/form/part_builders.h"
 
 namespace uovo::form {
@@ -38,7 +39,7 @@ Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail&
     double narrowest = perimeter(loops[0]) / detail.round;
     for (const auto& l : loops)
         if (l.size() > 24) narrowest = std::min(narrowest, perimeter(l) / detail.round);  // round ones keep their roundness
-    s.surface = plate(loops, thickness, std::min({2.0 * std::sqrt(2 * a / (0.433 * detail.triangles)), std::max(narrowest, 4e-4), mostEdge}));
+    s.surface = mend(plate(loops, thickness, std::min({2.0 * std::sqrt(2 * a / (0.433 * detail.triangles)), std::max(narrowest, 4e-4), mostEdge})));
     return s;
 }
 
@@ -279,7 +280,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
             const double a = -pi / 2 + pi * i / 40;
             loop.push_back({end + stem * std::cos(a), stem * std::sin(a)});
         }
-        Shape s = plateShape({loop}, D, detail);
+        Shape s = plateShape({loop}, D, detail, 0.19 * b);
         const double scoop = 0.6 * D, r = 0.8 * b;
         for (auto& p : s.surface.points)
             if (p.z > 0.999 * D) p.z -= scoop * std::max(0.0, 1 - (p.x * p.x + p.y * p.y) / (r * r));
