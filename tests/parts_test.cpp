@@ -57,8 +57,9 @@ TEST_CASE("the usual part of every family can be built, and its solid is waterti
 
 TEST_CASE("random shapes of every family: sound meshes, few needles, volume within half a percent") {
     std::mt19937 engine(11);
+    const char* only = std::getenv("UOVO_FAMILY");
     for (const auto& f : families()) {
-        if (f.id == "mesh") continue;
+        if (f.id == "mesh" || (only && f.id != only)) continue;
         int built = 0, refused = 0;
         for (int k = 0; k < (f.body == Body::Compound ? std::max(4, shapesAFamily() / 5) : shapesAFamily()); ++k) {
             const Part p = random(f, engine);
@@ -111,9 +112,13 @@ TEST_CASE("strips, lace and drips cover the share that was asked for, with clean
 }
 
 TEST_CASE("the land where halves meet is as wide as told, and weighs its gusset") {
-    // A gusset at 45° on a wall t of radius R: its section (land − t)²/2 on each side of the seam, its middle turned round
-    // the axis at R − t − (land − t)/3 (Pappus).
-    const double R = 0.06, t = 0.003, land = 0.009, section = (land - t) * (land - t) / 2, gusset = 2 * 3.14159265358979 * (R - t - (land - t) / 3) * section;
+    // In spherical shells, dV = 2π (R − ρ)² cos φ dφ dρ: between the wall t and land − R sin φ, φ from the seam.
+    const double R = 0.06, t = 0.003, land = 0.009;
+    double gusset = 0;
+    for (int i = 0; i < 2000; ++i) {
+        const double phi = (i + 0.5) / 2000 * std::asin((land - t) / R), deep = land - R * std::sin(phi);
+        gusset += 2 * 3.14159265358979 * std::cos(phi) * (std::pow(R - t, 3) - std::pow(R - deep, 3)) / 3 * std::asin((land - t) / R) / 2000;
+    }
     const auto chocolate = [&](const char* id, std::map<std::string, double> figures) {
         Part p = usual(id);
         for (const auto& [key, value] : figures) p.values[key] = Measure(value);
@@ -136,7 +141,7 @@ TEST_CASE("the land where halves meet is as wide as told, and weighs its gusset"
     const Mesh solid = a->items[0].shape.solid();
     double inner = 1;
     for (const auto& q : solid.points)
-        if (std::abs(q.z - 0.035) < 1e-4) inner = std::min(inner, std::hypot(q.x, q.y));
+        if (std::abs(q.z - 0.035) < 1e-3) inner = std::min(inner, std::hypot(q.x, q.y));
     CHECK(inner == Approx(0.035 - 0.008).margin(3e-4));
 }
 

@@ -186,3 +186,24 @@ TEST_CASE("the steps of the day are said in plain words") {
     CHECK_FALSE(titled("breaks"));
     CHECK_FALSE(titled("1–1"));
 }
+
+TEST_CASE("helpers are not counted on before they come") {
+    // Four jobs of 30 minutes that end the day; two pairs of hands, the second for the last 40 minutes only.
+    Network net;
+    net.hands = 2;
+    net.horizon = 300;
+    for (int i = 0; i < 4; ++i) net.tasks.push_back(task("Job", 30));
+    const auto all = layOut(net, {});
+    REQUIRE(all);
+    CHECK(all->begins == -60);
+    net.helpers = 40;
+    const auto late = layOut(net, {});
+    REQUIRE(late);
+    CHECK(late->begins == -90);  // two side by side at the end, two one after the other before that
+    CHECK(check(net, *late).empty());
+    Layout wrong = *late;
+    wrong.start = {-30, -30, -60, -60};  // two at once while one pair of hands is there
+    CHECK_FALSE(check(net, wrong).empty());
+    net.helpers = 400;  // there before the day begins
+    CHECK(layOut(net, {})->begins == -60);
+}

@@ -18,7 +18,7 @@ Key edgeKey(int a, int b) {
 Mesh cutByField(Mesh m, const std::function<double(const Vec3&)>& field) {
     constexpr double kNear = 0.22;  // share of an edge within which its end moves onto the line
     std::vector<double> f(m.points.size());
-    std::vector<bool> fixed(m.points.size());  // corners of the rim stay
+    std::vector<bool> fixed(m.points.size());  // corners of the rim stay on it
     for (size_t i = 0; i < f.size(); ++i) f[i] = field(m.points[i]);
     for (size_t t = 0; t < m.triangles.size(); ++t)
         if (m.mark(t) != Mark::Wall)
@@ -27,7 +27,7 @@ Mesh cutByField(Mesh m, const std::function<double(const Vec3&)>& field) {
     for (const auto& t : m.triangles)
         for (size_t k = 0; k < 3; ++k) {
             const auto a = static_cast<size_t>(t[k]), b = static_cast<size_t>(t[(k + 1) % 3]);
-            if (fixed[a] || !((f[a] > 0 && f[b] < 0) || (f[a] < 0 && f[b] > 0))) continue;
+            if ((fixed[a] && !fixed[b]) || !((f[a] > 0 && f[b] < 0) || (f[a] < 0 && f[b] > 0))) continue;
             if (const double share = f[a] / (f[a] - f[b]); share < kNear) {
                 m.points[a] = before[a] + (before[b] - before[a]) * share;
                 f[a] = 0;

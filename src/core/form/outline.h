@@ -42,6 +42,7 @@ private:
 
 /// A flat plate: outer loop and holes, from z = 0 up to `thickness`, with well-shaped triangles.
 /// @param loops outer first, holes after it, no crossings
-Mesh plate(const std::vector<Loop>& loops, double thickness, double edge);
+/// @param line closed line inside that edges must follow, because the face will be bent there; empty: none
+Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const Loop& line = {});
 
 }  // namespace uovo::form

@@ -28,7 +28,7 @@ double areaOf(const std::vector<Loop>& loops) {
 }
 
 /// A plate with measures from its polygons.
-Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail& detail, double mostEdge = 1) {
+Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail& detail, double mostEdge = 1, const Loop& line = {}) {
     Shape s;
     const double a = areaOf(loops);
     double round = 0;
@@ -39,7 +39,7 @@ Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail&
     double narrowest = perimeter(loops[0]) / detail.round;
     for (const auto& l : loops)
         if (l.size() > 24) narrowest = std::min(narrowest, perimeter(l) / detail.round);  // round ones keep their roundness
-    s.surface = mend(plate(loops, thickness, std::min({2.0 * std::sqrt(2 * a / (0.433 * detail.triangles)), std::max(narrowest, 4e-4), mostEdge})));
+    s.surface = mend(plate(loops, thickness, std::min({2.0 * std::sqrt(2 * a / (0.433 * detail.triangles)), std::max(narrowest, 4e-4), mostEdge}), line));
     return s;
 }
 
@@ -280,8 +280,10 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
             const double a = -pi / 2 + pi * i / 40;
             loop.push_back({end + stem * std::cos(a), stem * std::sin(a)});
         }
-        Shape s = plateShape({loop}, D, detail, 0.19 * b);
         const double scoop = 0.6 * D, r = 0.8 * b;
+        Loop edge;  // of the scoop
+        for (int i = 0; i < 64; ++i) edge.push_back({r * std::cos(2 * pi * i / 64), r * std::sin(2 * pi * i / 64)});
+        Shape s = plateShape({loop}, D, detail, 0.1 * b, edge);
         for (auto& p : s.surface.points)
             if (p.z > 0.999 * D) p.z -= scoop * std::max(0.0, 1 - (p.x * p.x + p.y * p.y) / (r * r));
         const double area = (pi - join) * b * b + b * std::sin(join) * x0 + (end - x0) * 2 * stem + pi / 2 * stem * stem;

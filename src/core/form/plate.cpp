@@ -61,18 +61,22 @@ Cdt::Point inside(const Loop& loop) {
 
 }  // namespace
 
-Mesh plate(const std::vector<Loop>& loops, double thickness, double edge) {
+Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const Loop& line) {
     Cdt cdt;
     std::vector<Cdt::Point> seeds;
-    for (size_t l = 0; l < loops.size(); ++l) {
-        const double along = std::min(edge, 3.5 * thickness);
-        const Loop loop = recut(loops[l], along, std::min(0.5 * along, std::max(0.22 * thickness, 0.12 * edge)));
+    const auto constrain = [&cdt](const Loop& loop) {
         std::vector<Cdt::Vertex_handle> handles;
         for (const auto& p : loop) handles.push_back(cdt.insert(Cdt::Point(p[0], p[1])));
         for (size_t i = 0; i < handles.size(); ++i)
             if (handles[i] != handles[(i + 1) % handles.size()]) cdt.insert_constraint(handles[i], handles[(i + 1) % handles.size()]);
+    };
+    for (size_t l = 0; l < loops.size(); ++l) {
+        const double along = std::min(edge, 3.5 * thickness);
+        const Loop loop = recut(loops[l], along, std::min(0.5 * along, std::max(0.22 * thickness, 0.12 * edge)));
+        constrain(loop);
         if (l > 0) seeds.push_back(inside(loop));
     }
+    constrain(line);
     CGAL::refine_Delaunay_mesh_2(cdt, seeds.begin(), seeds.end(), Criteria(0.125, edge));
     Mesh m;
     std::unordered_map<const void*, int> number;  // a corner of the plan has its bottom and top points at 2i and 2i + 1

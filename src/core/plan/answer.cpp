@@ -27,6 +27,7 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     Plan essence;
     essence.kitchen = plan.kitchen;
     essence.kitchen.hands = 1;
+    essence.kitchen.helpersFrom.clear();
     for (Measure* m : {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight, &essence.kitchen.freezerWidth,
                        &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight})
         *m = 0;
@@ -201,6 +202,7 @@ std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library&
     }
     for (const auto& r : day->network.resources) put(r.capacity);
     put(day->network.hands);
+    put(day->network.helpers);
     if (const auto known = std::static_pointer_cast<const DayPlan>(cache.find(key))) {
         day->layout = known->layout;
         day->problem = known->problem;

@@ -15,6 +15,9 @@ class Builder {
 public:
     Builder(const Plan& plan, const material::Library& lib, const Answers& answers) : plan_(plan), lib_(lib), answers_(answers) {
         net_.hands = plan.kitchen.hands;
+        const auto end = localMinutes(plan.deadline);
+        if (const auto from = clockMinutes(plan.kitchen.helpersFrom); from && end && net_.hands > 1)
+            net_.helpers = (static_cast<int>(*end % 1440) - *from + 1440) % 1440;
     }
 
     schedule::Network build() {
@@ -297,6 +300,16 @@ private:
 
 schedule::Network dayNetwork(const Plan& plan, const material::Library& lib, const Answers& answers) { return Builder(plan, lib, answers).build(); }
 
+namespace {
+
+std::string handsInWords(const Kitchen& k) {
+    if (k.hands <= 1) return "your hands";
+    if (k.helpersFrom.empty()) return fmt::format("{} pairs of hands", k.hands);
+    return fmt::format("your hands, {} from {}", k.hands == 2 ? "and a helper's" : fmt::format("and {} helpers'", k.hands - 1), k.helpersFrom);
+}
+
+}  // namespace
+
 Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) {
     Answer a;
     a.id = "day";
@@ -322,7 +335,7 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
     a.after = "start by";
     a.sentence = fmt::format("{} from the first step to the deadline, {} of work for {}.",
                              format(double(localMinutes(plan.deadline).value_or(0) - begins) * 60, Dimension::Duration, plan.units),
-                             format(hands * 60.0, Dimension::Duration, plan.units), plan.kitchen.hands > 1 ? fmt::format("{} pairs of hands", plan.kitchen.hands) : "your hands");
+                             format(hands * 60.0, Dimension::Duration, plan.units), handsInWords(plan.kitchen));
     if (now && *now > begins) {
         a.tone = Tone::Impossible;
         const long deadline = localMinutes(plan.deadline).value_or(0);

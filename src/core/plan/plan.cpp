@@ -21,6 +21,13 @@ std::optional<long> localMinutes(const std::string& deadline) {
     return std::chrono::sys_days(day).time_since_epoch().count() * 1440L + h * 60 + mi;
 }
 
+std::optional<int> clockMinutes(const std::string& clock) {
+    int h = 0, m = 0, used = 0;
+    if (std::sscanf(clock.c_str(), "%2d:%2d%n", &h, &m, &used) != 2 || static_cast<size_t>(used) != clock.size()) return std::nullopt;
+    if (h < 0 || h > 23 || m < 0 || m > 59) return std::nullopt;
+    return h * 60 + m;
+}
+
 std::string localTime(long minutes) {
     const std::chrono::sys_days day{std::chrono::days(minutes / 1440)};
     const std::chrono::year_month_day ymd{day};
@@ -72,6 +79,7 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     range(k.freezerDepth, 0.05, 2, Dimension::Length, "The freezer's depth", "freezerDepth");
     range(k.freezerHeight, 0.02, 2, Dimension::Length, "The freezer's height", "freezerHeight");
     if (k.hands < 1 || k.hands > 8) out.push_back({"Between one and eight pairs of hands.", "kitchen/hands"});
+    if (!k.helpersFrom.empty() && !clockMinutes(k.helpersFrom)) out.push_back({fmt::format("“{}” is not a time of day; write 16:00.", k.helpersFrom), "kitchen/helpersFrom"});
 }
 
 void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, std::vector<Problem>& out) {

@@ -64,6 +64,7 @@ struct Kitchen {
     Measure freezerWidth = 0.40, freezerDepth = 0.28, freezerHeight = 0.14;
     bool fan = false;
     int hands = 1;
+    std::string helpersFrom;  ///< clock time at which all but one pair of hands arrive, "16:00"; empty: all day
     std::string extra;
     bool operator==(const Kitchen&) const = default;
 };
@@ -83,6 +84,8 @@ struct Plan {
 
 /// Local minutes since 1970-01-01 of "2026-11-24T21:30"; empty when it is not a time.
 std::optional<long> localMinutes(const std::string& deadline);
+/// Minutes of the day of a clock time "16:00"; none when it is not one.
+std::optional<int> clockMinutes(const std::string& clock);
 /// The inverse.
 std::string localTime(long minutes);
 

@@ -387,6 +387,7 @@ Plan readPlanObject(const json& root) {
         k.measure("freezerHeight", p.kitchen.freezerHeight);
         k.yesNo("fan", p.kitchen.fan);
         k.whole("hands", p.kitchen.hands);
+        k.text("helpersFrom", p.kitchen.helpersFrom);
         p.kitchen.extra = k.extra();
     }
     if (const json* own = o.find("own")) {
@@ -466,6 +467,7 @@ std::string writePlan(const Plan& p) {
                     {"freezerHeight", written(k.freezerHeight)},
                     {"fan", k.fan},
                     {"hands", k.hands}};
+    if (!k.helpersFrom.empty()) j["kitchen"]["helpersFrom"] = k.helpersFrom;
     keepExtra(j["kitchen"], k.extra);
     if (!p.own.empty()) {
         j["own"] = json::object();

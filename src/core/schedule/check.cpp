@@ -26,7 +26,7 @@ std::vector<Violation> check(const Network& net, const Layout& layout) {
     std::map<int, int> hands;  // minute → hands in use
     for (int i = 0; i < n; ++i)
         for (int t = startOf(i); t < endOf(i); ++t)
-            if ((hands[t] += net.tasks[static_cast<size_t>(i)].hands) > net.hands) {
+            if ((hands[t] += net.tasks[static_cast<size_t>(i)].hands) > (net.helpers >= 0 && t < -net.helpers ? 1 : net.hands)) {
                 out.push_back({fmt::format("“{}” needs hands that are busy.", name(i))});
                 break;
             }
@@ -124,10 +124,11 @@ std::vector<std::string> reasons(const Network& net) {
                                   format(net.horizon * 60, Dimension::Duration, UnitSystem::Metric), chain()));
     int work = 0;
     for (const auto& t : net.tasks) work += t.minutes * t.hands;
-    if (work > net.horizon * net.hands)
+    const int there = net.horizon + (net.hands - 1) * (net.helpers < 0 ? net.horizon : std::min(net.helpers, net.horizon));
+    if (work > there)
         out.push_back(fmt::format("It takes {} of hands, and there are {}.",
                                   format(work * 60, Dimension::Duration, UnitSystem::Metric),
-                                  format(net.horizon * net.hands * 60, Dimension::Duration, UnitSystem::Metric)));
+                                  format(there * 60, Dimension::Duration, UnitSystem::Metric)));
     return out;
 }
 

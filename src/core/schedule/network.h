@@ -50,6 +50,7 @@ struct Network {
     /// round stand together, so that their short maximum lags are met at once (docs/decisions.md).
     std::vector<int> order;
     int hands = 1;
+    int helpers = -1;  ///< minutes before the end at which all but one pair of hands arrive; < 0: they are there all day
     int horizon = 16 * 60;  ///< minutes available before the end
 };
 

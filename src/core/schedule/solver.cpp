@@ -38,6 +38,11 @@ public:
                 lengths << duration(i);
                 use << net.tasks[static_cast<size_t>(i)].hands;
             }
+        if (net.hands > 1 && net.helpers >= 0 && net.helpers < net.horizon) {  // until they come, the helpers' hands are busy elsewhere
+            starts << IntVar(*this, net.helpers, net.helpers);
+            lengths << net.horizon - net.helpers;
+            use << net.hands - 1;
+        }
         if (starts.size() > 0) {
             if (net.hands == 1)
                 unary(*this, starts, lengths);

@@ -21,6 +21,7 @@
 #include <QVBoxLayout>
 
 #include "desktop/shape/profile_editor.h"
+#include "desktop/shell/kitchen_page.h"
 #include "desktop/theme/glyph_button.h"
 #include "io/data.h"
 #include "report/bench_card.h"
@@ -447,65 +448,7 @@ void MainWindow::fillRecent() {
 
 void MainWindow::showWorking(const Answer& answer) { sheet_->open(qstring(answer.working.title), workingPage(answer.working)); }
 
-void MainWindow::showKitchen() {
-    auto* page = new QWidget;
-    auto* box = new QVBoxLayout(page);
-    box->setContentsMargins(0, 6, 10, 6);
-    box->setSpacing(7);
-    const auto row = [&](const QString& name, const char* place, Dimension dimension, const char* unit, Measure Kitchen::*member) {
-        auto* line = new QHBoxLayout;
-        line->addWidget(new QLabel(name), 1, Qt::AlignTop);
-        auto* f = new FigureField(name, QStringLiteral("kitchen/") + QString::fromLatin1(place), session_.typing(dimension, unit, nullptr));
-        f->setMeasure(session_.plan().kitchen.*member, session_.units());
-        f->setProblem(session_.problemAt(std::string("kitchen/") + place));
-        connect(f, &FigureField::measureTyped, this, [this, f, name, member](const Measure& m) {
-            session_.document().edit(tr("Change the kitchen: %1").arg(name), [&](Plan& p) { p.kitchen.*member = m; });
-            f->setProblem(session_.problemAt(f->place().toStdString()));
-        });
-        line->addWidget(f);
-        box->addLayout(line);
-    };
-    row(tr("Room"), "room", Dimension::Temperature, "", &Kitchen::room);
-    row(tr("Humidity"), "humidity", Dimension::Percent, "%", &Kitchen::humidity);
-    row(tr("Fridge"), "fridge", Dimension::Temperature, "", &Kitchen::fridge);
-    row(tr("Freezer"), "freezer", Dimension::Temperature, "", &Kitchen::freezer);
-    box->addWidget(wrapped(tr("One free shelf in the fridge"), "quiet"));
-    row(tr("Width"), "shelfWidth", Dimension::Length, "cm", &Kitchen::shelfWidth);
-    row(tr("Depth"), "shelfDepth", Dimension::Length, "cm", &Kitchen::shelfDepth);
-    row(tr("Height"), "shelfHeight", Dimension::Length, "cm", &Kitchen::shelfHeight);
-    box->addWidget(wrapped(tr("Room in the freezer"), "quiet"));
-    row(tr("Width of the freezer"), "freezerWidth", Dimension::Length, "cm", &Kitchen::freezerWidth);
-    row(tr("Depth of the freezer"), "freezerDepth", Dimension::Length, "cm", &Kitchen::freezerDepth);
-    row(tr("Height of the freezer"), "freezerHeight", Dimension::Length, "cm", &Kitchen::freezerHeight);
-    box->addWidget(wrapped(tr("Figures of your own chocolate"), "quiet"));
-    const Piece* piece = session_.piece();
-    if (const auto* chocolate = piece ? session_.library().find(piece->chocolate) : nullptr) {
-        box->addWidget(wrapped(qstring(chocolate->name), "small"));
-        const std::string id = chocolate->id;
-        const auto own = [&](const QString& name, const char* figure, Dimension dimension, const char* unit) {
-            auto* line = new QHBoxLayout;
-            line->addWidget(new QLabel(name), 1, Qt::AlignTop);
-            auto* f = new FigureField(name, QStringLiteral("own/%1/%2").arg(qstring(id), QLatin1String(figure)), session_.typing(dimension, unit, nullptr));
-            Measure m(chocolate->at(figure).value);
-            if (const auto it = session_.plan().own.find(id); it != session_.plan().own.end())
-                if (const auto v = it->second.values.find(figure); v != it->second.values.end()) m = Measure(v->second);
-            f->setMeasure(m, session_.units());
-            f->setProblem(session_.problemAt(f->place().toStdString()));
-            connect(f, &FigureField::measureTyped, this, [this, f, id, key = std::string(figure)](const Measure& typed) {
-                session_.document().edit(tr("Change a chocolate"), [&](Plan& p) { p.own[id].values[key] = typed.value; });
-                f->setProblem(session_.problemAt(f->place().toStdString()));
-            });
-            line->addWidget(f);
-            box->addLayout(line);
-        };
-        own(tr("Label: work from"), "workLow", Dimension::Temperature, "");
-        own(tr("Label: work up to"), "workHigh", Dimension::Temperature, "");
-        own(tr("Cocoa butter and fat that sets"), "fatShare", Dimension::Percent, "%");
-    }
-    box->addWidget(wrapped(tr("Numbers take any unit: 68 °F, 18 in, 46 cm."), "small"));
-    box->addStretch(1);
-    sheet_->open(tr("Kitchen"), page);
-}
+void MainWindow::showKitchen() { sheet_->open(tr("Kitchen"), kitchenPage(session_)); }
 
 void MainWindow::showProfile() {
     const Piece* piece = session_.piece();
