@@ -18,12 +18,13 @@ printf 'A5 1/2 in' >build/fuzz/quantity/a; printf 'D114 \302\260F' >build/fuzz/q
 printf '\0solid a\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 9 0 0\nvertex 0 9 1\nendloop\nendfacet\nendsolid a\n' >build/fuzz/mesh/a
 printf '\1v 0 0 0\nv 9 0 0\nv 0 9 0\nv 0 0 9\nf 1 3 2\nf 1 2 4\nf 2 3 4\nf 1 4 3\n' >build/fuzz/mesh/b
 printf '\2ply\nformat ascii 1.0\nelement vertex 3\nproperty float x\nproperty float y\nproperty float z\nelement face 1\nproperty list uchar int vertex_indices\nend_header\n0 0 0\n9 0 0\n0 9 1\n3 0 1 2\n' >build/fuzz/mesh/c
+printf '\3<?xml version="1.0"?><model unit="millimeter" xmlns="http://schemas.microsoft.com/3dmanufacturing/core/2015/02"><resources><object id="1" type="model"><mesh><vertices><vertex x="0" y="0" z="0"/><vertex x="9" y="0" z="0"/><vertex x="0" y="9" z="0"/><vertex x="0" y="0" z="9"/></vertices><triangles><triangle v1="0" v2="2" v3="1"/><triangle v1="0" v2="1" v3="3"/><triangle v1="1" v2="2" v3="3"/><triangle v1="0" v2="3" v3="2"/></triangles></mesh></object></resources><build><item objectid="1"/></build></model>' >build/fuzz/mesh/d
 printf "<svg width='100mm' viewBox='0 0 100 100'><g transform='rotate(9)'><path d='M0 0C9 9 8 7 60 50Q1 2 3 4A5 5 0 1 0 9 9Z'/><rect width='9' height='9'/></g></svg>" >build/fuzz/svg/a
 for f in "$@"; do
     echo "fuzzing $f for $seconds s"
     leaks=1
     [ "$f" = mesh ] && leaks=0 # assimp 5.2 itself leaks a scene it gives up on
-    ASAN_OPTIONS=detect_leaks=$leaks "build/fuzz/fuzz-$f" -detect_leaks=$leaks -max_total_time="$seconds" -max_len=4096 -rss_limit_mb=4096 -timeout=10 -artifact_prefix=build/fuzz/found/"$f"- -print_final_stats=1 "build/fuzz/$f" >build/fuzz/"$f".log 2>&1 || {
+    TMPDIR=/dev/shm ASAN_OPTIONS=detect_leaks=$leaks "build/fuzz/fuzz-$f" -detect_leaks=$leaks -max_total_time="$seconds" -max_len=4096 -rss_limit_mb=4096 -timeout=10 -artifact_prefix=build/fuzz/found/"$f"- -print_final_stats=1 "build/fuzz/$f" >build/fuzz/"$f".log 2>&1 || {
         grep -E "ERROR|SUMMARY|Test unit" build/fuzz/"$f".log >&2
         grep -E "^ *#[0-9]+ " build/fuzz/"$f".log | head -n 12 >&2
         echo "fuzzing $f found something; see build/fuzz/$f.log" >&2

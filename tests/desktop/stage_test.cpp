@@ -2,6 +2,7 @@
 #include <QColor>
 #include <QRegularExpression>
 #include <catch2/catch.hpp>
+#include <QRegularExpression>
 #include <cmath>
 
 #include "core/form/part.h"
@@ -201,6 +202,34 @@ TEST_CASE("an SVG picture holds the facets that face the eye, and nothing that i
     CHECK_FALSE(svg.contains("inf"));
     CHECK(svg.startsWith("<svg"));
     CHECK(svg.trimmed().endsWith("</svg>"));
+}
+
+TEST_CASE("an SVG picture is cut where the section cuts, and coloured as the wall map is") {
+    const SolidScene s = scene("half-ball");
+    SolidView v;
+    v.yaw = 0;
+    v.pitch = M_PI / 2;  // from above: the picture's up is y
+    v.cutAxis = 1;
+    v.cut = 0.5;
+    const QSize size(400, 300);
+    const Projection project(s, v, QSizeF(size));
+    const double middle = project({0, 0.5 * (s.box.low.y + s.box.high.y), 0}).y();
+    const QString svg = svgSolid(s, v, size, Qt::white);
+    const QRegularExpression corner(QStringLiteral("[ML](-?[0-9.]+) (-?[0-9.]+)"));
+    double lowest = -1e9, highest = 1e9;
+    for (auto it = corner.globalMatch(svg); it.hasNext();) {
+        const double y = it.next().captured(2).toDouble();
+        lowest = std::max(lowest, y);
+        highest = std::min(highest, y);
+    }
+    CHECK(lowest == Approx(middle).margin(0.6));  // the near half is gone, up to the plane itself
+    CHECK(highest < middle - 50);
+    v.cut = 0;
+    const QString plain = svgSolid(s, v, size, Qt::white);
+    v.map = true;
+    SolidScene walled = s;
+    for (auto& b : walled.bodies) b.wall.assign(b.mesh.points.size(), 0.003f);
+    CHECK(svgSolid(walled, v, size, Qt::white) != plain);
 }
 
 TEST_CASE("creases stay sharp and round walls smooth") {

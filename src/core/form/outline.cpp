@@ -18,8 +18,8 @@ Point2 raw(const std::string& name, double t) {
         const double r = std::pow(std::pow(std::abs(c), 8) + std::pow(std::abs(s), 8), -1.0 / 8);
         return polar(r);
     }
-    if (name == "heart") {  // the tip at -x, the dent at +x
-        const double x = 13 * c - 5 * std::cos(2 * a) - 2 * std::cos(3 * a) - std::cos(4 * a), y = 16 * s * s * s;
+    if (name == "heart") {  // the tip at -x, the dent at +x, both as blunt as a knife or a mold makes them
+        const double x = 13 * c - 5 * std::cos(2 * a) - 2 * std::cos(3 * a) - std::cos(4 * a), y = 16 * s * (0.93 * s * s + 0.07);
         return {(x + 2.5) / 17, y / 17};
     }
     if (name == "star") {  // five points, inner radius half the outer

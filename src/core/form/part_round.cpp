@@ -65,6 +65,9 @@ Stretch waving(Stretch s, std::function<double(double)> wave) {
     return s;
 }
 
+/// Rows of the mesh end where a wall begins to widen to its land, unless that is so little that the row would be a needle.
+double gussetRow(double widening, double radius) { return widening > std::max(1e-3, 0.03 * radius) ? widening : 0; }
+
 Built frustumMold(const Values& v, const Detail& detail) {
     const double rb = v("baseDiameter") / 2, rt = v("topDiameter") / 2, h = v("height"), d = v("fluteDepth") / 2;
     const int n = static_cast<int>(std::lround(v("flutes")));
@@ -154,9 +157,9 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         const double R = v("diameter") / 2, D = v("depth");
         const double land = v("seam");
         if (land > 0.5 * std::min(R, D)) return refuse("The land does not fit into the half ball.", "seam");
-        const double foot = pi / 2 - land / D;  // rows end where the land begins
+        const double gusset = gussetRow(land - v("wall"), R), foot = pi / 2 - gusset / D;
         std::vector<Stretch> wall{ellipseArc(R, D, D, 0, foot), ellipseArc(R, D, D, foot, pi / 2), line(R, D, 0, D, Mark::Lid)};
-        if (land == 0) wall.erase(wall.begin() + 1);
+        if (gusset == 0) wall.erase(wall.begin() + 1);
         Shape s = roundShape(wall, 0, detail);
         s.rim = 2 * pi * R;
         s.land = land;
@@ -186,9 +189,10 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         if (v("seam") > 0.5 * R) return refuse("The seam land does not fit into the ball.", "seam");
         const double land = v("seam"), end = opening > 1e-5 ? pi - std::asin(opening / R) : pi;
         if (R - R * std::cos(end) < R + land) return refuse("The opening reaches down to the seam land.", "opening");
+        const double gusset = gussetRow(land - v("wall"), R);
         std::vector<Stretch> s;
-        double from = 0;  // rows end at the seam and where its land begins
-        for (const double to : {pi / 2 - land / R, pi / 2, pi / 2 + land / R, end})
+        double from = 0;  // rows end at the seam and where the wall begins to widen
+        for (const double to : {pi / 2 - gusset / R, pi / 2, pi / 2 + gusset / R, end})
             if (to > from + 1e-9) {
                 s.push_back(ellipseArc(R, R, R, from, to));
                 from = to;

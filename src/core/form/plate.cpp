@@ -21,11 +21,16 @@ using Criteria = CGAL::Delaunay_mesh_size_criteria_2<Cdt>;
 /// The loop with its long edges cut; short runs of nearly straight edges are joined so that no sliver has to fit them.
 Loop recut(const Loop& loop, double edge, double least) {
     Loop kept;
+    bool sharp = false;  // whether the last one kept is a corner
     for (size_t i = 0; i < loop.size(); ++i) {
         const auto &a = loop[(i + loop.size() - 1) % loop.size()], &b = loop[i], &c = loop[(i + 1) % loop.size()];
         const double turn = std::abs(std::atan2((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]), (b[0] - a[0]) * (c[0] - b[0]) + (b[1] - a[1]) * (c[1] - b[1])));
         const bool corner = turn > 0.35;
-        if (kept.empty() || corner || std::hypot(b[0] - kept.back()[0], b[1] - kept.back()[1]) >= least) kept.push_back(b);
+        const double gap = kept.empty() ? 1e9 : std::hypot(b[0] - kept.back()[0], b[1] - kept.back()[1]);
+        if (gap < least && !(corner && (!sharp || gap > 0.3 * least))) continue;
+        if (corner && !sharp && gap < least) kept.pop_back();
+        kept.push_back(b);
+        sharp = corner;
     }
     Loop out;
     for (size_t i = 0; i < kept.size(); ++i) {

@@ -90,6 +90,21 @@ QColor cutColour(const QColor& c) {
     return QColor(mix(c.red(), 214), mix(c.green(), 158), mix(c.blue(), 98));
 }
 
+/// The section: what is nearer to the low end of its axis than the plane is taken away.
+struct Section {
+    Section(const SolidScene& scene, const SolidView& view) : axis(view.cutAxis), cutting(view.cut > 1e-6) {
+        const form::Vec3 span = scene.box.size();
+        plane = along(scene.box.low) + view.cut * along(span);
+    }
+    double along(const form::Vec3& p) const { return axis == 0 ? p.x : axis == 1 ? p.y : p.z; }
+    /// Distance behind the plane, m; negative where it is cut away.
+    double keep(const form::Vec3& p) const { return cutting ? along(p) - plane : 1; }
+
+    int axis;
+    bool cutting;
+    double plane = 0;
+};
+
 /// A hen's egg, 57 by 44 mm, standing on its blunt end beside the piece.
 form::Mesh henEgg(const form::Box& box) {
     const double a = 0.0285, R = 0.0208, e = 0.13;
@@ -190,14 +205,11 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     const int k = fine ? 2 : 1;
     Raster raster(size.width() * k, size.height() * k);
     const Projection project(scene, view, QSizeF(size * k));
-    const form::Vec3 span = scene.box.size();
-    const auto along = [&](const form::Vec3& p) { return view.cutAxis == 0 ? p.x : view.cutAxis == 1 ? p.y : p.z; };
-    const double low = along(scene.box.low), plane = low + view.cut * along(span);
-    const bool cutting = view.cut > 1e-6;
-    raster.setCulling(!cutting);
+    const Section section(scene, view);
+    raster.setCulling(!section.cutting);
     std::vector<QRgb> map;
     for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(kMapThin + (kMapThick - kMapThin) * i / 63, kMapThin, kMapThick).rgb());
-    if (cutting) {  // what is nearer to the low end than the plane is taken away
+    if (section.cutting) {
         const QVector3D axis(view.cutAxis == 0 ? -1 : 0, view.cutAxis == 1 ? -1 : 0, view.cutAxis == 2 ? -1 : 0);
         raster.setCutFace(project.turned(axis), scene.bodies.empty() ? QColor(Qt::gray) : cutColour(scene.bodies.front().colour));
     }
@@ -217,7 +229,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
             const form::Vec3 p = b.mesh.points[i] + move;
             const QPointF at = project(p);
             corners[i].at = QVector3D(float(at.x()), float(at.y()), float(project.depth(p)));
-            corners[i].keep = cutting ? float(along(p) - plane) : 1.0f;
+            corners[i].keep = float(section.keep(p));
             corners[i].wall = b.wall.empty() ? 0 : float((b.wall[i] - kMapThin) / (kMapThick - kMapThin));
         }
         for (size_t i = 0; i < b.mesh.triangles.size(); ++i) {
@@ -235,9 +247,10 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
 
 QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& size, const QColor& paper) {
     const Projection project(scene, view, QSizeF(size));
+    const Section section(scene, view);
     struct Facet {
         double depth;
-        QPointF p[3];
+        QPolygonF shape;
         QColor colour;
     };
     std::vector<Facet> facets;
@@ -246,13 +259,27 @@ QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& si
         const form::Vec3 move{b.apart.x() * view.apart, b.apart.y() * view.apart, b.apart.z() * view.apart};
         for (size_t i = 0; i < b.mesh.triangles.size(); ++i) {
             const auto& t = b.mesh.triangles[i];
-            const form::Vec3 q[3]{b.mesh.points[size_t(t[0])] + move, b.mesh.points[size_t(t[1])] + move, b.mesh.points[size_t(t[2])] + move};
-            const QVector3D n = project.turned(QVector3D(toQt(form::cross(q[1] - q[0], q[2] - q[0]) * 1e6)).normalized());
-            if (n.z() <= 0) continue;
+            std::vector<form::Vec3> kept;  // the triangle, less what the section takes
+            for (size_t k = 0; k < 3; ++k) {
+                const form::Vec3 p = b.mesh.points[size_t(t[k])] + move, q = b.mesh.points[size_t(t[(k + 1) % 3])] + move;
+                const double from = section.keep(p), to = section.keep(q);
+                if (from >= 0) kept.push_back(p);
+                if ((from >= 0) != (to >= 0)) kept.push_back(p + (q - p) * (from / (from - to)));
+            }
+            if (kept.size() < 3) continue;
+            const form::Vec3 &q0 = b.mesh.points[size_t(t[0])], &q1 = b.mesh.points[size_t(t[1])], &q2 = b.mesh.points[size_t(t[2])];
+            const QVector3D n = project.turned(QVector3D(toQt(form::cross(q1 - q0, q2 - q0) * 1e6)).normalized());
+            if (n.z() <= 0 && !section.cutting) continue;
             Facet f;
-            f.depth = (project.depth(q[0]) + project.depth(q[1]) + project.depth(q[2])) / 3;
-            for (int k = 0; k < 3; ++k) f.p[k] = project(q[k]);
-            f.colour = b.colour.lighter(int(75 + 75 * std::max(0.f, QVector3D::dotProduct(n, light))));
+            f.depth = 0;
+            for (const auto& p : kept) {
+                f.depth += project.depth(p) / double(kept.size());
+                f.shape << project(p);
+            }
+            QColor colour = b.colour;
+            if (view.map && !b.wall.empty()) colour = report::wallColour((b.wall[size_t(t[0])] + b.wall[size_t(t[1])] + b.wall[size_t(t[2])]) / 3, kMapThin, kMapThick);
+            // through the cut the inside of the chocolate is seen
+            f.colour = n.z() <= 0 ? cutColour(b.colour) : colour.lighter(int(75 + 75 * std::max(0.f, QVector3D::dotProduct(n, light))));
             facets.push_back(f);
         }
     }
@@ -262,8 +289,11 @@ QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& si
     s.setRealNumberNotation(QTextStream::FixedNotation);
     s.setRealNumberPrecision(2);
     s << "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 " << size.width() << ' ' << size.height() << "\">\n<rect width=\"100%\" height=\"100%\" fill=\"" << paper.name() << "\"/>\n<g stroke-width=\"0.6\" stroke-linejoin=\"round\">\n";
-    for (const auto& f : facets)
-        s << "<path d=\"M" << f.p[0].x() << ' ' << f.p[0].y() << 'L' << f.p[1].x() << ' ' << f.p[1].y() << 'L' << f.p[2].x() << ' ' << f.p[2].y() << "Z\" fill=\"" << f.colour.name() << "\" stroke=\"" << f.colour.name() << "\"/>\n";
+    for (const auto& f : facets) {
+        s << "<path d=\"";
+        for (int k = 0; k < f.shape.size(); ++k) s << (k ? 'L' : 'M') << f.shape[k].x() << ' ' << f.shape[k].y();
+        s << "Z\" fill=\"" << f.colour.name() << "\" stroke=\"" << f.colour.name() << "\"/>\n";
+    }
     s << "</g>\n</svg>\n";
     return out;
 }
