@@ -17,7 +17,7 @@ Part random(const Family& f, std::mt19937& engine) {
     for (const auto& field : f.fields) {
         double v = field.value > 0 ? field.value * std::exp(uniform(-0.45, 0.45)) : field.value;
         v = std::clamp(v, field.low, field.high);
-        if (field.dimension == Dimension::Count && field.key != "turns") v = std::round(v);
+        if (field.dimension == Dimension::Count && field.whole) v = std::round(v);
         p.values[field.key] = Measure(v);
     }
     for (const auto& c : f.choices)
@@ -161,4 +161,25 @@ TEST_CASE("a core takes its volume out of any cast, and no more than there is ro
         REQUIRE_FALSE(crammed);
         CHECK(crammed.error().where.find("core") != std::string::npos);
     }
+}
+
+TEST_CASE("a wall in a mold ends in the plane of its opening, and stays as thick as told up to there") {
+    for (const char* id : {"half-ball", "tart", "case", "wrap-cone", "wrap-frustum", "bought", "profile-mold", "egg-half"}) {
+        INFO(id);
+        const auto a = build(usual(id));
+        REQUIRE(a);
+        const Shape& s = a->items[0].shape;
+        const Box former = bounds(s.surface), solid = bounds(s.solid());
+        CHECK(solid.high.z == Approx(former.high.z).margin(2e-4));
+        CHECK(solid.high.x == Approx(former.high.x).margin(1e-9));
+    }
+    // A cone of wall t, cut level: volume of the frustum between the outer cone and the same cone shifted along its axis.
+    Part p = usual("wrap-cone");
+    p.values["diameter"] = Measure(0.06);
+    p.values["height"] = Measure(0.11);
+    p.values["wall"] = Measure(0.003);
+    const auto cone = build(p, {}, kExport);
+    REQUIRE(cone);
+    const double R = 0.03, h = 0.11, across = 0.003 * std::hypot(R, h) / h, r = R - across, inner = h * r / R;
+    CHECK(volume(cone->items[0].shape.solid()) == Approx(3.14159265358979 / 3 * (R * R * h - r * r * inner)).epsilon(0.004));
 }

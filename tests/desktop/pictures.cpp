@@ -1,5 +1,6 @@
 // Takes the pictures of docs/screenshots from the demo plan: scripts/pictures.sh. Hidden from the ordinary run.
 #include <QDir>
+#include <QPainter>
 
 #include "desktop/theme/theme.h"
 #include "program.h"
@@ -76,4 +77,30 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     emit p.session.answersChanged();
     take(p, "shape-dark");
     setDarkTheme(false);
+}
+
+TEST_CASE("a sheet of the shape place with each family in turn, to look at", "[.][families]") {
+    Program p;
+    constexpr int kAcross = 2, kDown = 3, kWidth = 760, kHeight = 475;
+    QImage sheet(kAcross * kWidth, kDown * kHeight, QImage::Format_RGB32);
+    const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral("/tmp/uovo-families"));
+    REQUIRE(QDir().mkpath(folder));
+    int n = 0;
+    const auto save = [&] { REQUIRE(sheet.save(folder + QStringLiteral("/families-%1.png").arg((n - 1) / (kAcross * kDown) + 1))); };
+    for (const auto& f : form::families()) {
+        if (f.id == "mesh") continue;
+        p.session.select("moon");
+        p.session.editPiece("Try a family", [&](Piece& piece) {
+            piece.former = form::usual(f.id);
+            piece.name = f.name;
+        });
+        p.answered();
+        QTest::qWait(450);
+        QPainter painter(&sheet);
+        const int at = n++ % (kAcross * kDown);
+        painter.drawImage(QPoint(at % kAcross * kWidth, at / kAcross * kHeight), p.window.grab().toImage().scaled(kWidth, kHeight, Qt::IgnoreAspectRatio, Qt::SmoothTransformation));
+        painter.end();
+        if (at + 1 == kAcross * kDown) save();
+    }
+    save();
 }

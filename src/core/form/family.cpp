@@ -15,6 +15,10 @@ Field len(const char* key, const char* name, const char* before, double value, d
 Field number(const char* key, const char* name, const char* before, double value, double low, double high) {
     return {key, name, before, Dimension::Count, value, low, high};
 }
+Field fraction(Field f) {
+    f.whole = false;
+    return f;
+}
 Field share(const char* key, const char* name, const char* before, double value, double low, double high) {
     return {key, name, before, Dimension::Percent, value, low, high};
 }
@@ -80,7 +84,7 @@ std::vector<Family> make() {
     f.push_back({"wave", "Wave on acetate", "Wrapped in acetate", Body::Sheet, false, "A strip set over round bars: ribbons that stand and catch light.", "wave ribbon curl acetate strip decoration sail", "Length and height of the wave, width of the strip.",
                  {len("length", "Length", "wave", 150, 20, 600), len("width", "Width of the strip", "long,", 40, 5, 300), len("amplitude", "Height of a wave", "wide, waves", 15, 0, 80), number("waves", "Waves", "high,", 3, 1, 12), len("thickness", "Thickness", "times, thickness", 2, 0.8, 10)}});
     f.push_back({"spiral", "Spiral on acetate", "Wrapped in acetate", Body::Sheet, false, "A strip rolled up with a gap, set and unrolled.", "spiral spring curl swirl acetate coil galaxy", "Outer width, turns, width of the strip.",
-                 {len("diameter", "Outer diameter", "spiral", 80, 20, 300), number("turns", "Turns", "across,", 2.5, 0.5, 8), len("width", "Width of the strip", "turns, strip", 25, 4, 200), len("thickness", "Thickness", "wide, thickness", 2, 0.8, 8)}});
+                 {len("diameter", "Outer diameter", "spiral", 80, 20, 300), fraction(number("turns", "Turns", "across,", 2.5, 0.5, 8)), len("width", "Width of the strip", "turns, strip", 25, 4, 200), len("thickness", "Thickness", "wide, thickness", 2, 0.8, 8)}});
     // Solid casts
     f.push_back({"disc", "Disc", "Cast solid", Body::Cast, false, "Bases, lids, wheels: 5 in across at 1/8 in still carries a small dessert.", "disc base plate round coin wheel foot medal", "Ruler across; decide how high to pour.",
                  {len("diameter", "Diameter", "disc", 127, 5, 500), len("thickness", "Thickness", "wide, poured", 3.2, 0.8, 60)}});

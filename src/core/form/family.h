@@ -13,6 +13,7 @@ struct Field {
     std::string before;      ///< words before it in the sentence: "at the top"
     Dimension dimension = Dimension::Length;
     double value = 0, low = 0, high = 0;  ///< SI; usual value and what is accepted
+    bool whole = true;       ///< a count that is only counted whole
 };
 
 /// One of a few words.

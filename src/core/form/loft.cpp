@@ -169,7 +169,7 @@ Mesh lathe(const std::vector<Stretch>& stretches, const LatheOptions& o) {
         lo.base = o.waves;
         while (lo.base % 2 == 0 && lo.base > 8) lo.base /= 2;
     }
-    lo.equalArea = true;
+    lo.equalArea = !o.onSurface;
     lo.mark = [&](double, size_t band) { return marks[band]; };
     return loft(rings, lo);
 }

@@ -39,6 +39,7 @@ struct LatheOptions {
     double edge = 0.004;    ///< m, round the axis
     double along = 0.004;   ///< m, along the meridian
     int waves = 0;          ///< flutes round the wall
+    bool onSurface = false; ///< corners lie on the surface itself; else polygons have their circles' area
 };
 
 /// A body of revolution from stretches that lead from the axis to the axis; normals point away from the axis side where z rises.

@@ -281,6 +281,25 @@ Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outwa
             f.corner = t[k];
         }
     }
+    // Where the wall ends at a flat opening it ends in its plane, as a rim scraped level does.
+    std::vector<Vec3> opening(surface.points.size());
+    for (size_t i = 0; i < n; ++i)
+        if (surface.mark(i) != Mark::Wall) {
+            const Vec3 normal = crossOf(surface, surface.triangles[i]);
+            for (const int k : surface.triangles[i]) opening[static_cast<size_t>(k)] += normal;
+        }
+    for (auto& f : sums) {
+        if (f.corner < 0) continue;
+        const Vec3 normal = unit(opening[static_cast<size_t>(f.corner)]);
+        if (length(normal) == 0 || std::abs(dot(normal, unit(f.b))) > 0.8) continue;  // no rim, or bare wall that goes on
+        const double w = 50 * f.weight;
+        f.a[0] += w * normal.x * normal.x;
+        f.a[1] += w * normal.x * normal.y;
+        f.a[2] += w * normal.x * normal.z;
+        f.a[3] += w * normal.y * normal.y;
+        f.a[4] += w * normal.y * normal.z;
+        f.a[5] += w * normal.z * normal.z;
+    }
     Mesh out;
     const double sign = outward ? 1 : -1;
     for (auto& f : sums) {

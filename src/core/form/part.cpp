@@ -44,7 +44,7 @@ tl::expected<void, Problem> checkFigures(const Part& part) {
         if (!std::isfinite(v)) return refuse(field.name + " is not a number.", field.key);
         if (v < field.low * (1 - 1e-9) || v > field.high * (1 + 1e-9))
             return refuse(field.name + " is " + text(v) + "; it must be between " + text(field.low) + " and " + text(field.high) + ".", field.key);
-        if (field.dimension == Dimension::Count && field.key != "turns" && v != std::floor(v)) return refuse(field.name + " is a whole number.", field.key);
+        if (field.dimension == Dimension::Count && field.whole && v != std::floor(v)) return refuse(field.name + " is a whole number.", field.key);
     }
     for (const auto& c : f->choices) {
         const std::string word = choice(part, c.key);
@@ -95,6 +95,7 @@ tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, co
     built->body = hollow ? Body::Wall : f.body == Body::Wall ? Body::Cast : f.body;
     built->outside = f.outside;
     if (hollow && f.field("wall")) built->wall = v("wall");
+    if ((f.body == Body::Cast && !hollow && id != "pressed") || f.body == Body::Modeled) built->wall = built->wallLow = built->wallHigh = 0;  // solid through and through
     if (built->wallLow == 0 && built->wallHigh == 0) built->wallLow = built->wallHigh = built->wall;
     Assembly out;
     Item item;

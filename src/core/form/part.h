@@ -90,6 +90,7 @@ struct Assembly {
 struct Detail {
     double triangles = 6000;  ///< wanted, for the whole of a part
     int round = 48;           ///< least number of corners round the widest place
+    bool onSurface = false;   ///< corners lie on the surface itself, for solvers; else polygons have their circles' area
 };
 inline constexpr Detail kScreen{6000, 48}, kExport{60000, 160};
 

@@ -141,6 +141,7 @@ Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail&
         for (int i = 0; i <= 16; ++i) widest = std::max(widest, s.piece(i / 16.0).r);
     }
     LatheOptions o;
+    o.onSurface = detail.onSurface;
     o.waves = waves;
     o.edge = edgeFor(all, widest, detail);
     o.along = o.edge;

@@ -207,10 +207,16 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
     if (family == "feather") {
         const double L = v("length"), W = v("width"), t = v("thickness"), q = v("quill");
         if (q > 0.8 * W) return refuse("The quill is as wide as the feather.", "quill");
-        Shape s = plateShape({silhouette("leaf", L, W, 360)}, t, detail);
+        Loop quill;  // outline of its foot, a slim lens inside the leaf
+        for (int i = 0; q > 0 && i < 80; ++i) {
+            const double a = 2 * pi * i / 80, x = 0.94 * std::cos(a);
+            quill.push_back({x * L / 2, (std::sin(a) > 0 ? 1 : -1) * q / 2 * std::min(1.0, 4 * (0.94 - std::abs(x)))});
+        }
+        Shape s = plateShape({silhouette("leaf", L, W, 360)}, t, detail, 1, quill);
         if (q > 0) {
+            const auto foot = [&](double x) { return q / 2 * std::clamp(4 * (0.94 - 2 * std::abs(x) / L), 0.0, 1.0); };
             for (auto& p : s.surface.points)
-                if (p.z > 0.999 * t) p.z += t * std::max(0.0, 1 - 2 * std::abs(p.y) / q);
+                if (const double w = foot(p.x); p.z > 0.999 * t && w > 0) p.z += t * std::sqrt(std::max(0.0, 1 - p.y * p.y / (w * w)));
             s.volume = volume(s.surface);
             s.exact = false;
         }

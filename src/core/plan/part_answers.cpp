@@ -32,25 +32,27 @@ public:
             a.id = "solid";
             a.figure = {s_.thickest, s_.thickest, s_.thickest, Dimension::Length};
             a.headline = "Solid";
-            a.after = "cast full";
-            a.sentence = fmt::format("{} of chocolate fill it.", volume(s_.volumes.front()));
+            const bool modeled = first_.body == form::Body::Modeled;
+            a.after = modeled ? "shaped by hand" : "cast full";
+            a.sentence = modeled ? fmt::format("It takes {} of modeling chocolate.", volume(s_.volumes.front())) : fmt::format("{} of chocolate fill it.", volume(s_.volumes.front()));
             a.working = {"Solid part", "volume of the part, less what is inside it", {{"volume", volume(first_.volume), "", how()}, {"core inside", volume(first_.displaced), "", "your plan"}},
                          volume(s_.volumes.front()), trust(), "Parts"};
             return a;
         }
-        const bool sheet = thin->shape.body == form::Body::Sheet;
+        const bool sheet = thin->shape.body == form::Body::Sheet, pressed = thin->shape.body == form::Body::Cast;
         a.figure = {least, thin->shape.wallLow, thin->shape.wallHigh, Dimension::Length};
         a.headline = length(least);
-        a.after = sheet ? "thick" : "wall, assumed";
+        a.after = sheet ? "thick" : pressed ? "wall" : "wall, assumed";
         a.sentence = sheet ? (thin->shape.wallLow < thin->shape.wallHigh ? fmt::format("Spread freehand it comes out {} to {}.", length(thin->shape.wallLow), length(thin->shape.wallHigh)) : std::string("As thick as its bars."))
+                     : pressed ? std::string("The gap between the form and its insert: the same in every piece.")
                            : "You gave this wall; it is not computed from how you coat it. Two coats usually make 2 to 4 mm.";
         if (items.size() > 1) a.sentence = thin->name + ": " + static_cast<char>(std::tolower(a.sentence[0])) + a.sentence.substr(1);
-        if (least < piece_.wantedWall.value - 1e-9 && !sheet) {
+        if (least < piece_.wantedWall.value - 1e-9 && !sheet && !pressed) {
             a.tone = Tone::Weak;
             a.sentence += fmt::format(" You want {}; thinner walls break when they are unmolded.", length(piece_.wantedWall.value));
         }
-        a.working = {sheet ? "Thickness" : "Assumed wall", sheet ? "thickness of the bars, or of a piped line" : "given by you", {{"wall", length(least), "", "your plan"}}, a.headline,
-                     sheet ? "Bars are exact; freehand varies by a third (judgement)." : "Only as good as your assumption. Bowls over balloons and coated cups have computed walls.", "Parts"};
+        a.working = {sheet ? "Thickness" : pressed ? "Wall" : "Assumed wall", sheet ? "thickness of the bars, or of a piped line" : pressed ? "gap between form and insert, across the wall" : "given by you", {{"wall", length(least), "", "your plan"}}, a.headline,
+                     sheet ? "Bars are exact; freehand varies by a third (judgement)." : pressed ? "As exact as the forms meet; press the insert in straight." : "Only as good as your assumption. Bowls over balloons and coated cups have computed walls.", "Parts"};
         return a;
     }
 

@@ -95,7 +95,7 @@ std::string format(double si, Dimension dimension, UnitSystem system, Detail det
                                             : fmt::format("{} °C", plain(si, 1));
         case Dimension::Duration: return duration(si);
         case Dimension::Percent: return fmt::format("{} %", plain(si * 100, detail == Detail::Fine ? 1 : 0));
-        case Dimension::Count: return plain(si, 0);
+        case Dimension::Count: return plain(si, std::abs(si - std::round(si)) < 1e-9 || std::abs(si) >= 100 ? 0 : 1);  // turns may be halves
     }
     return {};
 }

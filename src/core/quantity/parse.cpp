@@ -337,7 +337,7 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
         if (context.dimension == Dimension::Count) {
             if (!unit.empty()) return fail("Only a number goes here.", unitPlace);
             if (any) return fail("One number is enough.", place);
-            if (**n != std::floor(**n)) return fail("Pieces are counted whole.", place);
+            if (!context.fractions && **n != std::floor(**n)) return fail("Pieces are counted whole.", place);
             total = **n;
             any = true;
             continue;

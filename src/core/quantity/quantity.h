@@ -52,6 +52,7 @@ struct TypingContext {
     const std::vector<Look>* looks = nullptr;
     double workingTemperature = 31.5;  ///< °C, what looks are relative to
     double barMass = 0.1;              ///< kg
+    bool fractions = false;            ///< a count need not be whole (turns of a spiral)
 };
 
 /// Reads what a person typed. Accepts decimal comma or point, "5 1/2 in", "1/8\"", "1½ lb", "1 h 15", "114 °F",

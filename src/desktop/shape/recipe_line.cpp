@@ -59,8 +59,10 @@ void RecipeLine::word(const QString& text) {
     flow_->addWidget(l);
 }
 
-void RecipeLine::figure(const QString& name, const QString& place, Dimension dimension, const char* unit, std::function<Measure*(Piece&)> of) {
-    auto* f = new FigureField(name, place, session_.typing(dimension, unit, session_.piece()));
+void RecipeLine::figure(const QString& name, const QString& place, Dimension dimension, const char* unit, std::function<Measure*(Piece&)> of, bool whole) {
+    TypingContext context = session_.typing(dimension, unit, session_.piece());
+    context.fractions = !whole;
+    auto* f = new FigureField(name, place, context);
     connect(f, &FigureField::measureTyped, this, [this, of, name](const Measure& m) {
         session_.editPiece(tr("Change %1").arg(name.toLower()), [&](Piece& p) {
             if (Measure* target = of(p)) *target = m;
@@ -273,7 +275,7 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
             if (!q) return nullptr;
             form::Figures& figures = item.empty() ? q->values : q->own[item];
             return &figures.try_emplace(key, usual).first->second;
-        });
+        }, f.whole);
     }
     if (item.empty() && family->points == "profile") {
         auto* draw = new QPushButton(tr("Draw its profile …"));

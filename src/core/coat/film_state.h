@@ -1,0 +1,105 @@
+// What a film of chocolate on a surface is made of, cell by cell: it cools, crystallises, locks; how it flows is up to the surface.
+#pragma once
+#include <stop_token>
+#include <vector>
+
+#include "core/form/mesh.h"
+#include "core/heat/crystal.h"
+
+namespace uovo::coat {
+
+/// Where the piece is and which way up.
+struct Surroundings {
+    bool inverted = false;  ///< rim down (a profile)
+    form::Vec3 up{0, 0, 1}; ///< the vertical, in the piece's own axes (a mesh)
+    double air = 21;        ///< °C
+    double openSide = 8;    ///< W/m²K on the chocolate's face
+    double formerSide = 2;  ///< W/m²K through the former
+    bool onPaper = false;   ///< what drips from the bottom stays under it and forms the foot
+};
+
+/// What the former does to the film.
+struct FormerHeat {
+    double capacity = 300;    // J/m²K
+    double dripCap = 0.0025;  // m
+    double rimBead = 0.0012;  // m
+    double dripTime = 0.5;    // s
+    double footFilm = 0.0015; // m
+    double footMost = 0.0028; // m, highest gap between paper and shell that chocolate fills
+};
+
+struct FilmOptions {
+    bool curvature = true;    ///< off only to compare with flat-film theory
+    bool levelling = true;    ///< hydrostatic term where the film lies on top
+    bool heat = true;         ///< off: isothermal at 40 °C without crystals
+    bool openRim = false;     ///< the film runs off freely at the last face (a plate's lower edge)
+    double firstStep = 0.02;  ///< s after an event
+    double growth = 0.2;      ///< time step as a share of the time since the last event
+    double mostStep = 20;     ///< s
+    double heatStep = 6;      ///< s
+};
+
+/// State of a film. Volumes are per area of the former's surface; thickness is normal to it:
+/// `v + s = h (1 + H h + K h²/3)`, H mean and K Gaussian curvature, positive where the chocolate is on the convex side.
+/// docs/models.md, "Film".
+class FilmState {
+public:
+    virtual ~FilmState() = default;
+
+    /// Lays a fresh film of thickness `add[i]` m (one a cell) on what is there.
+    void deposit(const std::vector<double>& add, double celsius, double crystals);
+    /// The same by volume per area of the former, m.
+    void depositVolume(const std::vector<double>& perArea, double celsius, double crystals);
+    /// Lets time pass. @returns false when stopped.
+    bool run(double seconds, const Surroundings& around, std::stop_token stop = {});
+    /// Locks what is still liquid and begins the next coat's clock.
+    void closeCoat();
+
+    std::vector<double> thickness() const;  ///< total, melt volume, m a cell
+    double volume() const;                  ///< chocolate on the piece, m³ (melt), a pool included
+    double mobileVolume() const;
+    double dripped() const { return dripped_; }  ///< m³ (melt) lost since the start
+    double time() const { return time_; }        ///< s since the start
+    const std::vector<double>& lockTimes() const { return lock_; }  ///< s since closeCoat, NaN where not locked
+    const std::vector<double>& temperatures() const { return T_; }  ///< °C of the film, or of the shell where there is none
+    double shellTemperature() const;  ///< area mean of the former and shell, °C
+    double leastMobile() const;       ///< smallest v, to show that it never turns negative
+
+protected:
+    /// @param area m² a cell @param mean, gauss curvature a cell, 1/m and 1/m²
+    FilmState(std::vector<double> area, const std::vector<double>& mean, const std::vector<double>& gauss, const material::Coating& coating,
+              const heat::CrystalLaw& law, double lockFraction, const FormerHeat& former, const FilmOptions& options, double room);
+
+    /// One implicit step of flow with the rheology of this moment. @returns false when the step must be shorter
+    virtual bool flow(double dt, const Surroundings& around) = 0;
+    /// Cells whose film may come to cell i within a step: a dry cell takes the rheology of the wettest of them.
+    virtual void lendRheology() = 0;
+    /// Whether gravity points another way than before: time steps begin small again.
+    virtual bool turned(const Surroundings& before, const Surroundings& now) const = 0;
+
+    double volumeOf(size_t i, double h) const;
+    double slopeOf(size_t i, double h) const;
+    double thicknessOf(size_t i, double volume, double guess = 0) const;
+
+    static constexpr double kGravity = 9.81;
+    static constexpr double kOverhang = -0.9;  // n·up below which a film hangs and drips
+    static constexpr double kDry = 1e-9;       // m: thinner than this is no film
+
+    const material::Coating& c_;
+    heat::CrystalLaw law_;
+    FormerHeat former_;
+    FilmOptions o_;
+    double lockFraction_;
+    std::vector<double> area_, v_, s_, b_, h_, T_, X_, Tw_, Xs_, lock_;
+    std::vector<double> eta_, tau_, rootTau_;
+    double dripped_ = 0, pool_ = 0, time_ = 0;
+
+private:
+    void exchangeHeat(double dt, const Surroundings& around);
+
+    std::vector<double> H_, K_, critical_;
+    double coatStart_ = 0, sinceEvent_ = 0;
+    Surroundings last_;
+};
+
+}  // namespace uovo::coat

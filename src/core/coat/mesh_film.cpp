@@ -1,0 +1,215 @@
+#include "core/coat/mesh_film.h"
+
+#include <algorithm>
+#include <numeric>
+
+namespace uovo::coat {
+
+using form::Vec3;
+
+MeshFilm::MeshFilm(const Surface& surface, const material::Coating& coating, const heat::CrystalLaw& law, double lockFraction,
+                   const FormerHeat& former, const FilmOptions& options, double room)
+    : FilmState(surface.area, surface.mean, surface.gauss, coating, law, lockFraction, former, options, room), p_(surface) {
+    const size_t n = surface.size();
+    for (auto* x : {&height_, &slope_, &drain_, &cap_, &inflow_, &inHeat_, &inCrystals_}) x->assign(n, 0.0);
+    end_.assign(n, End::None);
+}
+
+void MeshFilm::orient(const Vec3& up) {
+    if (up == up_) return;
+    up_ = up;
+    level_ = std::nan("");
+    const size_t n = p_.size();
+    for (size_t i = 0; i < n; ++i) {
+        height_[i] = form::dot(p_.at[i], up);
+    }
+    order_.resize(n);
+    std::iota(order_.begin(), order_.end(), 0);
+    std::sort(order_.begin(), order_.end(), [&](int a, int b) {
+        const double x = height_[static_cast<size_t>(a)], y = height_[static_cast<size_t>(b)];
+        return x != y ? x > y : a < b;
+    });
+    std::vector<int> rank(n);
+    for (size_t k = 0; k < n; ++k) rank[static_cast<size_t>(order_[k])] = static_cast<int>(k);
+    first_.assign(n + 1, 0);
+    below_.clear();
+    share_.clear();
+    for (size_t i = 0; i < n; ++i) {
+        double sum = 0, slope = 0;
+        const size_t begin = below_.size();
+        for (size_t l = p_.link[i]; l < p_.link[i + 1]; ++l) {
+            const auto j = static_cast<size_t>(p_.to[l]);
+            const double drop = height_[i] - height_[j];
+            if (rank[j] <= rank[i] || drop <= 0 || p_.width[l] <= 0) continue;
+            below_.push_back(p_.to[l]);
+            share_.push_back(p_.width[l] * drop);
+            sum += share_.back();
+            // how steep the wall is half way: the cells' own slope would hold the film back on a crown
+            const double between = form::dot(form::unit(p_.normal[i] + p_.normal[j]), up);
+            slope += share_.back() * std::sqrt(std::max(0.0, 1 - between * between));
+        }
+        slope_[i] = sum > 0 ? slope / sum : 0;
+        for (size_t k = begin; k < share_.size(); ++k) share_[k] /= sum;
+        drain_[i] = sum;
+        first_[i + 1] = below_.size();
+        const double lean = form::dot(p_.normal[i], up), out = form::dot(p_.edge[i], up);
+        const bool rim = form::length(p_.edge[i]) > 0;
+        end_[i] = End::None;
+        if (rim && out < -0.3) {
+            end_[i] = End::Bead;  // a rim that looks down lets go above a bead
+            cap_[i] = former_.rimBead;
+        } else if (lean < kOverhang + 0.1) {
+            end_[i] = End::Drip;
+            cap_[i] = former_.dripCap * (1 + std::max(0.0, (lean - kOverhang + 0.05) / 0.15));
+        } else if (sum <= 0) {
+            end_[i] = lean > 0 && !rim ? End::Pool : End::Drip;
+            cap_[i] = former_.dripCap;
+        }
+    }
+}
+
+void MeshFilm::lendRheology() {
+    for (size_t i = 0; i < v_.size(); ++i) {
+        if (v_[i] >= kDry) continue;
+        double most = kDry;
+        for (size_t l = p_.link[i]; l < p_.link[i + 1]; ++l) {
+            const auto j = static_cast<size_t>(p_.to[l]);
+            if (v_[j] < most) continue;
+            most = v_[j];
+            eta_[i] = eta_[j];
+            tau_[i] = tau_[j];
+        }
+    }
+}
+
+bool MeshFilm::flow(double dt, const Surroundings& around) {
+    orient(around.up);
+    const double rhoG = c_.densityMelt * kGravity;
+    std::fill(inflow_.begin(), inflow_.end(), 0.0);
+    std::fill(inHeat_.begin(), inHeat_.end(), 0.0);
+    std::fill(inCrystals_.begin(), inCrystals_.end(), 0.0);
+    double pooled = 0, pooledHeat = 0, pooledCrystals = 0;
+    for (const int k : order_) {
+        const auto i = static_cast<size_t>(k);
+        const double own = v_[i] * area_[i], have = own + inflow_[i];
+        if (have < kDry * area_[i] * 1e-3) {
+            v_[i] = have / area_[i];  // a trace moves on with the next film
+            continue;
+        }
+        const double temperature = (own * T_[i] + inHeat_[i]) / have, crystals = (own * X_[i] + inCrystals_[i]) / have;
+        // area (v(h) − s) + dt (outflow(h) + drip(h)) = have, h between the set shell and what `have` would make
+        const double full = thicknessOf(i, s_[i] + have / area_[i], std::max(h_[i], b_[i]));
+        const bool drips = end_[i] == End::Drip || end_[i] == End::Bead;
+        const double wallPerDepth = rhoG * slope_[i], widthDrop = slope_[i] > 1e-9 ? drain_[i] / slope_[i] : 0;
+        double low = b_[i], high = full, h = full, out = 0, drip = 0;
+        const auto flows = [&](double depth, double& byDepth) {  // m³/s, coat/flux.h's Casson flux with its roots shared
+            const double wall = wallPerDepth * depth;
+            if (wall <= tau_[i] || wall <= 0) {
+                byDepth = 0;
+                return 0.0;
+            }
+            const double root = std::sqrt(wall), difference = root - rootTau_[i], r = rootTau_[i] / root, y = 1 - r;
+            byDepth = widthDrop * depth * difference * difference / eta_[i];
+            return widthDrop * wallPerDepth * depth * depth * depth / (3 * eta_[i]) * y * y * y * (1 + r * (0.6 + r * (0.3 + 0.1 * r)));
+        };
+        for (int iteration = 0; iteration < 60; ++iteration) {
+            const double depth = std::max(0.0, h - b_[i]);
+            double byDepth = 0;
+            out = widthDrop > 0 ? flows(depth, byDepth) : 0;
+            double byDrip = 0;
+            drip = 0;
+            if (drips && depth > cap_[i]) {
+                drip = area_[i] * (depth - cap_[i]) / former_.dripTime;
+                byDrip = area_[i] / former_.dripTime;
+            }
+            const double rest = area_[i] * (volumeOf(i, h) - s_[i]) + dt * (out + drip) - have;
+            (rest > 0 ? high : low) = h;
+            double next = h - rest / (area_[i] * slopeOf(i, h) + dt * (byDepth + byDrip));
+            if (!(next > low && next < high)) next = 0.5 * (low + high);
+            const double change = std::abs(next - h);
+            h = next;
+            if (change < 1e-10) break;
+        }
+        // Flux form: what does not stay goes, in the proportion the last iterate gives.
+        const double stays = std::clamp(area_[i] * (volumeOf(i, h) - s_[i]), 0.0, have);
+        double goes = have - stays;
+        const double total = out + drip;
+        double dripShare = total > 0 ? drip / total : 0;
+        if (goes > 0 && total <= 0) goes = 0;
+        const double dripping = goes * dripShare, running = goes - dripping;
+        v_[i] = (have - goes) / area_[i];
+        T_[i] = temperature;
+        X_[i] = crystals;
+        dripped_ += dripping;
+        for (size_t l = first_[i]; l < first_[i + 1]; ++l) {
+            const auto j = static_cast<size_t>(below_[l]);
+            const double part = running * share_[l];
+            inflow_[j] += part;
+            inHeat_[j] += part * temperature;
+            inCrystals_[j] += part * crystals;
+        }
+        if (end_[i] == End::Pool && v_[i] > 0) {
+            pooled += v_[i] * area_[i];
+            pooledHeat += v_[i] * area_[i] * temperature;
+            pooledCrystals += v_[i] * area_[i] * crystals;
+            v_[i] = 0;
+        }
+        h_[i] = thicknessOf(i, s_[i] + v_[i], h);
+    }
+    if (pooled > 0) level(pooled, pooledHeat / pooled, pooledCrystals / pooled);
+    return true;
+}
+
+/// Fills cells that look up to one level with `volume` more melt: level pool, its columns vertical.
+void MeshFilm::level(double volume, double celsius, double crystals) {
+    // depth of liquid over a cell is (level − height) n·up less the set shell; the columns' sum is the volume below the plane
+    const auto room = [&](size_t i, double z) {
+        const double lean = form::dot(p_.normal[i], up_);
+        if (lean <= 0 || z <= height_[i]) return 0.0;
+        return std::max(0.0, (z - height_[i]) * lean - s_[i] - v_[i]);
+    };
+    double low = height_[static_cast<size_t>(order_.back())], high = height_[static_cast<size_t>(order_.front())];
+    // only the lowest cells matter: walk up until they hold it
+    const auto holds = [&](double z) {
+        double sum = 0;
+        for (size_t k = order_.size(); k-- > 0;) {
+            const auto i = static_cast<size_t>(order_[k]);
+            if (height_[i] >= z) break;
+            sum += area_[i] * room(i, z);
+        }
+        return sum;
+    };
+    const double step = std::max(1e-4, (high - low) / 64);
+    double top = low + step;
+    while (top < high && holds(top) < volume) top += step;
+    low = top - step;
+    for (int k = 0; k < 40; ++k) {
+        const double mid = 0.5 * (low + top);
+        (holds(mid) < volume ? low : top) = mid;
+    }
+    level_ = top;
+    const double held = holds(top), scale = held > 0 ? volume / held : 0;
+    if (held <= 0) {
+        dripped_ += volume;
+        return;
+    }
+    for (size_t k = order_.size(); k-- > 0;) {
+        const auto i = static_cast<size_t>(order_[k]);
+        if (height_[i] >= top) break;
+        const double add = room(i, top) * scale;
+        if (add <= 0) continue;
+        const double all = v_[i] + add;
+        T_[i] = (v_[i] * T_[i] + add * celsius) / all;
+        X_[i] = (v_[i] * X_[i] + add * crystals) / all;
+        v_[i] = all;
+        h_[i] = thicknessOf(i, s_[i] + v_[i], h_[i]);
+        lock_[i] = std::nan("");
+    }
+}
+
+void MeshFilm::pour(double volume, double celsius, double crystals, const Vec3& up) {
+    orient(up);
+    level(volume, celsius, crystals);
+}
+
+}  // namespace uovo::coat
