@@ -11,6 +11,7 @@ namespace uovo::cli {
 int answers(const std::vector<std::string>& args);
 int check(const std::vector<std::string>& args);
 int verify(const std::vector<std::string>& args);
+int coatCase(const std::vector<std::string>& args);
 int demo(const std::vector<std::string>& args);
 
 /// Loads the plan named by the first argument (- is standard input) and says on standard error what is wrong.

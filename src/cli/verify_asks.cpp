@@ -7,7 +7,9 @@
 
 #include <nlohmann/json.hpp>
 
+#include "cli/coat_case.h"
 #include "cli/verify_film.h"
+#include "cli/verify_mesh_film.h"
 #include "core/batch/batch.h"
 #include "core/form/former.h"
 #include "core/heat/dew.h"
@@ -89,6 +91,14 @@ tl::expected<double, Problem> partMeasure(const json& g) {
     return tl::unexpected(Problem{"“" + what + "” is not a measure of a part"});
 }
 
+/// The first answer of a coat case.
+tl::expected<double, Problem> caseAnswer(const json& g) {
+    const auto done = answerCase(g);
+    if (!done) return tl::unexpected(done.error());
+    if (done->answers.empty()) return tl::unexpected(Problem{"This case asks for nothing."});
+    return done->answers.front().value;
+}
+
 double slabCentre(double Bi, double Fo) {
     // Half wall of thickness L: insulated at the middle, convection outside, no crystals.
     heat::Slab s;
@@ -134,6 +144,20 @@ const std::map<std::string, Ask>& asks() {
         {"film.hemisphere.pole", [](const json& g) { return film::hemispherePole(g.at("curvature")); }},
         {"film.hemisphere.profile", [](const json&) { return film::hemisphereProfileError(); }},
         {"film.puddle", [](const json&) { return film::puddleError(); }},
+        {"mesh.hemisphere.pole", [](const json& g) { return film::meshHemispherePole(num(g, "triangles"), g.at("curvature")); }},
+        {"mesh.plate.casson", [](const json&) { return film::meshCassonPlateMiddle(); }},
+        {"mesh.cylinder", [](const json& g) { return film::rotatingCylinderFlux(g.value("range", false)); }},
+        {"mesh.cylinder.full", [](const json&) { return film::overloadedCylinderFlux(); }},
+        {"mesh.ball", [](const json& g) { return film::meshBallThickness(num(g, "share")); }},
+        {"mesh.mass", [](const json& g) { return film::meshMassError(g.at("schedules")); }},
+        {"mesh.least", [](const json& g) { return film::meshLeastFilm(g.at("schedules")); }},
+        {"mesh.turned", [](const json&) { return film::meshTurnedTogether(); }},
+        {"coat", [](const json& g) { return caseAnswer(g); }},
+        {"coat.ratio", [](const json& g) -> tl::expected<double, Problem> {
+             const auto a = caseAnswer(g.at("first")), b = caseAnswer(g.at("second"));
+             if (!a) return a;
+             return b ? tl::expected<double, Problem>(*a / *b) : b;
+         }},
         {"film.mass",
          [](const json& g) {
              double worst = 0;

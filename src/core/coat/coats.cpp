@@ -50,15 +50,15 @@ std::vector<double> fresh(const CoatJob& job, const CoatStep& step, double cryst
     return add;
 }
 
-double median(std::vector<std::pair<double, double>> timeAndArea, double total) {
+}  // namespace
+
+double medianByArea(std::vector<std::pair<double, double>> timeAndArea, double total) {
     std::sort(timeAndArea.begin(), timeAndArea.end());
     double sum = 0;
     for (const auto& [t, a] : timeAndArea)
         if ((sum += a) >= 0.5 * total) return t;
     return std::nan("");
 }
-
-}  // namespace
 
 tl::expected<void, Problem> checkStep(const CoatStep& s, const material::Coating& c, double bears) {
     const auto refuse = [](std::string sentence, std::string field) {
@@ -136,7 +136,7 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
                 last = std::max(last, t);
             }
         }
-        r.lockTypical = median(std::move(locks), totalArea);
+        r.lockTypical = medianByArea(std::move(locks), totalArea);
         r.lockLast = r.stillLiquid ? std::nan("") : last;
         film.closeCoat();
         r.wall = film.thickness();

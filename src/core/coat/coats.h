@@ -40,9 +40,8 @@ struct Climate {
     }
 };
 
-struct CoatJob {
-    form::Profile profile;
-    form::Side side = form::Side::Outside;
+/// What a coat is made in and with: everything but the shape and the steps.
+struct CoatSetting {
     material::Coating coating;
     heat::CrystalLaw law;
     FormerHeat former;
@@ -51,6 +50,11 @@ struct CoatJob {
     double dipSpeed = 0.02;     // m/s vertical
     double dipMost = 0.006, pourFilm = 0.006;  // m
     Climate climate;
+};
+
+struct CoatJob : CoatSetting {
+    form::Profile profile;
+    form::Side side = form::Side::Outside;
     std::vector<CoatStep> steps;
 };
 
@@ -77,6 +81,9 @@ struct CoatsResult {
 /// coat (docs/models.md, "Film on a profile").
 /// @returns thickness and mass after each coat; or why it cannot be computed
 tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop = {});
+
+/// The time by which half of `total` area has reached it; NaN when less has a time. @param timeAndArea s and m²
+double medianByArea(std::vector<std::pair<double, double>> timeAndArea, double total);
 
 /// What a coat's own figures may not be: refused with a sentence and the field.
 tl::expected<void, Problem> checkStep(const CoatStep& step, const material::Coating& coating, double formerBears);

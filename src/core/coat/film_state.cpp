@@ -137,7 +137,7 @@ bool FilmState::run(double seconds, const Surroundings& around, std::stop_token 
                 }
                 const double T = o_.heat ? T_[i] : 40, X = o_.heat ? X_[i] : 0;
                 eta_[i] = material::viscosity(c_, T, X);
-                tau_[i] = material::yieldStress(c_, T, X);
+                tau_[i] = material::yieldStress(c_, T, X) * (around.tapping ? 0.5 : 1);
             }
             lendRheology();
             for (size_t i = 0; i < v_.size(); ++i) rootTau_[i] = std::sqrt(tau_[i]);

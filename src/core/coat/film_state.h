@@ -15,6 +15,7 @@ struct Surroundings {
     double air = 21;        ///< °C
     double openSide = 8;    ///< W/m²K on the chocolate's face
     double formerSide = 2;  ///< W/m²K through the former
+    bool tapping = false;   ///< tapped on the table: the yield stress halves and slopes wobble by 30°
     bool onPaper = false;   ///< what drips from the bottom stays under it and forms the foot
 };
 

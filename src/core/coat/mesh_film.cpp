@@ -84,7 +84,7 @@ void MeshFilm::lendRheology() {
 
 bool MeshFilm::flow(double dt, const Surroundings& around) {
     orient(around.up);
-    const double rhoG = c_.densityMelt * kGravity;
+    const double rhoG = c_.densityMelt * kGravity, leastSlope = around.tapping ? 0.5 : 0;  // sin 30°
     std::fill(inflow_.begin(), inflow_.end(), 0.0);
     std::fill(inHeat_.begin(), inHeat_.end(), 0.0);
     std::fill(inCrystals_.begin(), inCrystals_.end(), 0.0);
@@ -100,7 +100,7 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
         // area (v(h) − s) + dt (outflow(h) + drip(h)) = have, h between the set shell and what `have` would make
         const double full = thicknessOf(i, s_[i] + have / area_[i], std::max(h_[i], b_[i]));
         const bool drips = end_[i] == End::Drip || end_[i] == End::Bead;
-        const double wallPerDepth = rhoG * slope_[i], widthDrop = slope_[i] > 1e-9 ? drain_[i] / slope_[i] : 0;
+        const double slope = std::max(slope_[i], leastSlope), wallPerDepth = rhoG * slope, widthDrop = slope_[i] > 1e-9 ? drain_[i] / slope : 0;
         double low = b_[i], high = full, h = full, out = 0, drip = 0;
         const auto flows = [&](double depth, double& byDepth) {  // m³/s, coat/flux.h's Casson flux with its roots shared
             const double wall = wallPerDepth * depth;
@@ -210,6 +210,25 @@ void MeshFilm::level(double volume, double celsius, double crystals) {
 void MeshFilm::pour(double volume, double celsius, double crystals, const Vec3& up) {
     orient(up);
     level(volume, celsius, crystals);
+}
+
+void MeshFilm::scrapeRim() {
+    for (size_t i = 0; i < p_.size(); ++i) {
+        if (form::length(p_.edge[i]) == 0) continue;
+        double sum = 0, weight = 0;
+        for (size_t l = p_.link[i]; l < p_.link[i + 1]; ++l) {
+            const auto j = static_cast<size_t>(p_.to[l]);
+            if (form::length(p_.edge[j]) > 0) continue;
+            sum += h_[j];
+            ++weight;
+        }
+        if (weight == 0 || h_[i] <= sum / weight) continue;
+        const double keep = std::max(0.0, volumeOf(i, std::max(b_[i], sum / weight)) - s_[i]);
+        if (keep >= v_[i]) continue;
+        dripped_ += (v_[i] - keep) * area_[i];
+        v_[i] = keep;
+        h_[i] = thicknessOf(i, s_[i] + v_[i], h_[i]);
+    }
 }
 
 }  // namespace uovo::coat

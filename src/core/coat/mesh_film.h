@@ -16,6 +16,8 @@ public:
 
     /// Pours `cubicMetres` of melt into the lowest hollow of this orientation, as a pool.
     void pour(double cubicMetres, double celsius, double crystals, const form::Vec3& up);
+    /// Takes off what stands above the wall beside it at the rim.
+    void scrapeRim();
     /// Height of the pool's surface along the vertical of the last step, m; NaN when there is none.
     double poolLevel() const { return level_; }
     /// Thickness of the mobile film a cell, m.
@@ -24,7 +26,7 @@ public:
 private:
     bool flow(double dt, const Surroundings& around) override;
     void lendRheology() override;
-    bool turned(const Surroundings& before, const Surroundings& now) const override { return before.up != now.up; }
+    bool turned(const Surroundings& before, const Surroundings& now) const override { return before.up != now.up || before.tapping != now.tapping; }
     void orient(const form::Vec3& up);
     void level(double volume, double celsius, double crystals);
 

@@ -174,6 +174,14 @@ Mesh lathe(const std::vector<Stretch>& stretches, const LatheOptions& o) {
     return loft(rings, lo);
 }
 
+Mesh lathe(const Meridian& meridian, const LatheOptions& options) {
+    std::vector<Stretch> stretches;
+    for (const auto& piece : meridian.pieces()) stretches.push_back({piece, Mark::Wall, {}});
+    if (const CurvePoint end = meridian.pieces().back()(1); end.r > 1e-6)
+        stretches.push_back({[end](double u) { return CurvePoint{end.r * (1 - u), end.z, -end.r, 0, 0, 0}; }, Mark::Lid, {}});
+    return lathe(stretches, options);
+}
+
 Mesh sweep(const std::function<Vec3(double)>& section, const std::function<Pose(double)>& frame, double pathLength, const SweepOptions& o) {
     std::vector<Ring> rings;
     const double round = ringLength(section);

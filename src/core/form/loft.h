@@ -45,6 +45,9 @@ struct LatheOptions {
 /// A body of revolution from stretches that lead from the axis to the axis; normals point away from the axis side where z rises.
 Mesh lathe(const std::vector<Stretch>& stretches, const LatheOptions& options);
 
+/// The former of a round piece as a mesh: its wall, and a lid over the last face.
+Mesh lathe(const Meridian& meridian, const LatheOptions& options);
+
 /// A tube with a section along a path; both ends closed. `frame(s)`, s in 0..1, has z along the path; the section lies in
 /// its x and y and is star-shaped about its origin.
 struct SweepOptions {

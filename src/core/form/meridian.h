@@ -53,6 +53,7 @@ public:
     /// @param cells at least 2
     Profile profile(int cells) const;
     Side side() const { return side_; }
+    const std::vector<Piece>& pieces() const { return pieces_; }
 
 private:
     Side side_;

@@ -239,18 +239,15 @@ void Cache::keep(const std::string& key, std::shared_ptr<const void> value) {
     kept_.emplace_back(key, std::move(value));
 }
 
-tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& lib, int cells) {
-    const auto former = meridianOf(piece);
-    if (!former) return tl::unexpected(former.error());
+tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan, const material::Library& lib) {
     const auto coating = coatingOf(piece, plan, lib);
     if (!coating) return tl::unexpected(coating.error());
-    coat::CoatJob job;
-    job.profile = former->profile(cells);
-    job.side = former->side();
+    coat::CoatSetting job;
     job.coating = *coating;
     job.law = heat::CrystalLaw(*coating, lib.physics);
-    const bool balloon = piece.overBalloon();
-    job.former.capacity = lib.former(balloon ? "balloonHeatCapacity" : "paperHeatCapacity");
+    const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
+    const bool balloon = piece.overBalloon() || (family && family->outside), mold = family && !family->outside;
+    job.former.capacity = lib.former(balloon ? "balloonHeatCapacity" : mold ? "moldHeatCapacity" : "paperHeatCapacity");
     job.former.dripCap = lib.former(balloon ? "balloonDripCap" : "moldDripCap");
     job.former.rimBead = lib.former("rimBead");
     job.former.dripTime = lib.former("dripTime");
@@ -264,7 +261,19 @@ tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& pla
     const double still = lib.physical("airStill");
     job.climate = {plan.kitchen.room.value, plan.kitchen.humidity.value, plan.kitchen.fridge.value, plan.kitchen.freezer.value,
                    still, plan.kitchen.fan ? lib.physical("airFan") : still, still};
-    for (const auto& c : piece.coats) job.steps.push_back(c);
+    return job;
+}
+
+tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& lib, int cells) {
+    const auto former = meridianOf(piece);
+    if (!former) return tl::unexpected(former.error());
+    const auto setting = coatSetting(piece, plan, lib);
+    if (!setting) return tl::unexpected(setting.error());
+    coat::CoatJob job;
+    static_cast<coat::CoatSetting&>(job) = *setting;
+    job.profile = former->profile(cells);
+    job.side = former->side();
+    job.steps.assign(piece.coats.begin(), piece.coats.end());
     return job;
 }
 

@@ -151,6 +151,8 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
                               std::stop_token stop = {}, const std::function<void(const Answers&)>& early = {});
 
 /// The coat job a piece asks for; shared by the stage, the band and the ways out.
+tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan, const material::Library& library);
+/// The same with the meridian of a bowl or cup in so many cells, and its coats.
 tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& library, int cells);
 
 /// Builds a part and measures it.

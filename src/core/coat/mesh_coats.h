@@ -1,0 +1,64 @@
+// Coats on any mesh: dip, fill and pour, a pool that is turned about, a brush where it is pointed.
+#pragma once
+#include <functional>
+
+#include "core/coat/coats.h"
+#include "core/coat/mesh_film.h"
+
+namespace uovo::coat {
+
+/// The piece is held one way for a while.
+struct Turn {
+    form::Vec3 up{0, 0, 1};  ///< the vertical in the piece's own axes, unit length
+    double seconds = 0;
+};
+
+/// One coat on a mesh: a plan's coat, and what only a mesh can tell.
+struct MeshStep {
+    CoatStep coat;
+    double fill = 0;                ///< m³ of melt poured in and left inside, a pool; 0: dip, pour or brush as the coat says
+    std::vector<double> brush;      ///< brush: weight a corner of the mesh; empty: evenly
+    std::vector<Turn> turns;        ///< before the coat rests; empty: as the coat's way has it
+    double tap = 0;                 ///< s of tapping on the table at the end of the turns
+    bool scrape = false;            ///< what stands above the wall at the rim is scraped off
+};
+
+struct MeshJob : CoatSetting {
+    const Surface* surface = nullptr;
+    std::vector<MeshStep> steps;
+    double frameEvery = 0;          ///< s between frames of the film's history; 0: none
+    FilmOptions options{};
+};
+
+/// The film at one moment: melt thickness and whether it still flows, a cell.
+struct Frame {
+    double time = 0;                ///< s since the first coat
+    form::Vec3 up{0, 0, 1};
+    std::vector<float> thickness;   ///< m
+    std::vector<float> mobile;      ///< m of it that still flows
+};
+
+struct MeshCoat {
+    std::vector<double> wall;       ///< set chocolate, m a cell, total after this coat
+    double added = 0, dripped = 0;  ///< kg
+    double lockTypical = 0, lockLast = 0;  ///< s; NaN when it did not
+    double poolDeepest = 0;         ///< m, thickest place
+    double bare = 0;                ///< share of the wall thinner than 0.1 mm
+    bool stillLiquid = false;
+};
+
+struct MeshCoats {
+    std::vector<MeshCoat> coats;
+    std::vector<Frame> frames;
+    double mass = 0, error = 0;     ///< kg; relative mass error of the whole schedule
+};
+
+/// Turns that bring every side down in turn, as hands do until no bare patch is left: 20 directions, evenly spread.
+std::vector<Turn> spinByHand(double seconds);
+/// Turned over about a level axis every `every` seconds, the axis a quarter further each time.
+std::vector<Turn> turnedEvery(double every, int times);
+
+/// @returns the coats one after the other; or a sentence: no coats, more fill than the ball holds, a schedule longer than a day …
+tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop = {}, const std::function<void(double)>& progress = {});
+
+}  // namespace uovo::coat
