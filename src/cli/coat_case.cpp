@@ -35,6 +35,7 @@ struct Told {
     };
     std::vector<Coat> coats;
     double mass = 0, error = 0;
+    size_t triangles = 0;
 };
 
 form::Vec3 vectorOf(const json& j) {
@@ -58,7 +59,7 @@ tl::expected<std::pair<form::Mesh, bool>, Problem> meshOf(const json& on, const 
     if (!(triangles >= 200 && triangles <= 400000)) return refuse("Between 200 and 400 000 triangles.", "on/triangles");
     if (const auto* part = piece.part()) {
         form::Detail detail;
-        detail.triangles = triangles;
+        detail.triangles = 0.75 * triangles;  // rows and rings are rounded up
         detail.round = 24;
         detail.onSurface = true;
         auto built = form::build(*part, {}, detail);
@@ -70,7 +71,7 @@ tl::expected<std::pair<form::Mesh, bool>, Problem> meshOf(const json& on, const 
     const auto meridian = std::holds_alternative<form::Balloon>(piece.former) ? form::meridian(std::get<form::Balloon>(piece.former)) : form::meridian(std::get<form::Cup>(piece.former));
     if (!meridian) return tl::unexpected(meridian.error());
     form::LatheOptions o;
-    o.edge = o.along = std::sqrt(meridian->area() / (0.433 * triangles));
+    o.edge = o.along = std::sqrt(meridian->area() / (0.433 * 0.75 * triangles));
     o.onSurface = true;
     return std::pair{form::lathe(*meridian, o), meridian->side() == form::Side::Outside};
 }
@@ -112,6 +113,7 @@ tl::expected<Told, Problem> onMesh(const json& j, const Piece& piece, const coat
     if (!done) return tl::unexpected(done.error());
     Told t;
     t.at = surface.at;
+    t.triangles = surface.triangles.size();
     t.area = surface.area;
     for (const auto& e : surface.edge) t.rim.push_back(form::length(e) > 0);
     for (const auto& c : done->coats) t.coats.push_back({c.wall, c.added, c.dripped, c.lockTypical, c.lockLast, c.bare});
@@ -228,6 +230,7 @@ tl::expected<CaseAnswers, Problem> answerCase(const json& j) {
         CaseAnswers out;
         out.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
         out.cells = told->at.size();
+        out.triangles = told->triangles;
         size_t k = 0;
         for (const auto& ask : j.at("ask")) {
             auto a = asked(ask, *told, "ask/" + std::to_string(k++));
@@ -265,7 +268,7 @@ int coatCase(const std::vector<std::string>& args) {
     }
     const auto done = answerCase(j);
     if (!done) return fail((done.error().where.empty() ? "" : done.error().where + ": ") + done.error().sentence);
-    json out{{"format", "uovo-coat-answers"}, {"version", 1}, {"cells", done->cells}, {"milliseconds", std::round(done->seconds * 1e4) / 10}, {"answers", json::array()}};
+    json out{{"format", "uovo-coat-answers"}, {"version", 1}, {"cells", done->cells}, {"triangles", done->triangles}, {"milliseconds", std::round(done->seconds * 1e4) / 10}, {"answers", json::array()}};
     for (const auto& a : done->answers) out["answers"].push_back({{"name", a.name}, {"value", std::isfinite(a.value) ? json(a.value) : json(nullptr)}, {"unit", a.unit}});
     std::printf("%s\n", out.dump(2).c_str());
     return 0;

@@ -16,7 +16,7 @@ struct CaseAnswer {
 
 struct CaseAnswers {
     std::vector<CaseAnswer> answers;
-    size_t cells = 0;      ///< of the profile or the mesh
+    size_t cells = 0, triangles = 0;  ///< of the profile (no triangles) or the mesh
     double seconds = 0;    ///< the computation took
 };
 

@@ -7,13 +7,11 @@
 namespace uovo::coat {
 namespace {
 
-constexpr double kLeastSlope = 0.3;  // of v(h) in a concave corner
-
-/// Thickness at which dv/dh = 1 + 2 H h + K h² first falls to kLeastSlope; infinite where it never does.
-double criticalThickness(double H, double K) {
+/// Thickness at which dv/dh = 1 + 2 H h + K h² first falls to `least`; infinite where it never does.
+double criticalThickness(double H, double K, double least) {
     const double never = std::numeric_limits<double>::infinity();
-    if (std::abs(K) < 1e-12) return H < 0 ? (kLeastSlope - 1) / (2 * H) : never;
-    const double root = H * H - K * (1 - kLeastSlope);
+    if (std::abs(K) < 1e-12) return H < 0 ? (least - 1) / (2 * H) : never;
+    const double root = H * H - K * (1 - least);
     if (root < 0) return never;
     const double h = (-H - std::sqrt(root)) / K;
     return h > 0 ? h : never;
@@ -36,7 +34,7 @@ FilmState::FilmState(std::vector<double> area, const std::vector<double>& mean, 
         H_ = mean;
         K_ = gauss;
     }
-    for (size_t i = 0; i < n; ++i) critical_.push_back(criticalThickness(H_[i], K_[i]));
+    for (size_t i = 0; i < n; ++i) critical_.push_back(criticalThickness(H_[i], K_[i], kLeastSlope));
 }
 
 // In a concave corner v(h) turns back once the film is as thick as the fillet. Where dv/dh would fall below 0.3 (at

@@ -56,7 +56,7 @@ public:
     /// Locks what is still liquid and begins the next coat's clock.
     void closeCoat();
 
-    std::vector<double> thickness() const;  ///< total, melt volume, m a cell
+    virtual std::vector<double> thickness() const;  ///< total, melt volume, m a cell
     double volume() const;                  ///< chocolate on the piece, m³ (melt), a pool included
     double mobileVolume() const;
     double dripped() const { return dripped_; }  ///< m³ (melt) lost since the start
@@ -81,9 +81,11 @@ protected:
     double volumeOf(size_t i, double h) const;
     double slopeOf(size_t i, double h) const;
     double thicknessOf(size_t i, double volume, double guess = 0) const;
+    double criticalOf(size_t i) const { return critical_[i]; }  ///< m from which v(h) is continued in a straight line
 
     static constexpr double kGravity = 9.81;
     static constexpr double kOverhang = -0.9;  // n·up below which a film hangs and drips
+    static constexpr double kLeastSlope = 0.3;  // of v(h) in a concave corner
     static constexpr double kDry = 1e-9;       // m: thinner than this is no film
 
     const material::Coating& c_;

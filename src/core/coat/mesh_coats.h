@@ -27,7 +27,13 @@ struct MeshJob : CoatSetting {
     const Surface* surface = nullptr;
     std::vector<MeshStep> steps;
     double frameEvery = 0;          ///< s between frames of the film's history; 0: none
-    FilmOptions options{};
+    FilmOptions options = quick();
+
+    static FilmOptions quick() {  // the sweep has no limit on its step: a turn may begin with a longer one
+        FilmOptions o;
+        o.firstStep = 0.05;
+        return o;
+    }
 };
 
 /// The film at one moment: melt thickness and whether it still flows, a cell.

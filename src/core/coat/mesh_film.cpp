@@ -7,6 +7,10 @@ namespace uovo::coat {
 
 using form::Vec3;
 
+namespace {
+constexpr double kClose = 3e-8;  // m; the mass is exact whatever is left
+}
+
 MeshFilm::MeshFilm(const Surface& surface, const material::Coating& coating, const heat::CrystalLaw& law, double lockFraction,
                    const FormerHeat& former, const FilmOptions& options, double room)
     : FilmState(surface.area, surface.mean, surface.gauss, coating, law, lockFraction, former, options, room), p_(surface) {
@@ -34,6 +38,7 @@ void MeshFilm::orient(const Vec3& up) {
     first_.assign(n + 1, 0);
     below_.clear();
     share_.clear();
+    hollow_ = false;
     for (size_t i = 0; i < n; ++i) {
         double sum = 0, slope = 0;
         const size_t begin = below_.size();
@@ -65,6 +70,7 @@ void MeshFilm::orient(const Vec3& up) {
             end_[i] = lean > 0 && !rim ? End::Pool : End::Drip;
             cap_[i] = former_.dripCap;
         }
+        hollow_ = hollow_ || end_[i] == End::Pool;
     }
 }
 
@@ -97,11 +103,10 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
             continue;
         }
         const double temperature = (own * T_[i] + inHeat_[i]) / have, crystals = (own * X_[i] + inCrystals_[i]) / have;
-        // area (v(h) − s) + dt (outflow(h) + drip(h)) = have, h between the set shell and what `have` would make
-        const double full = thicknessOf(i, s_[i] + have / area_[i], std::max(h_[i], b_[i]));
+        // area (v(h) − s) + dt (outflow(h) + drip(h)) = have: increasing in h, so Newton's method from where it was
         const bool drips = end_[i] == End::Drip || end_[i] == End::Bead;
         const double slope = std::max(slope_[i], leastSlope), wallPerDepth = rhoG * slope, widthDrop = slope_[i] > 1e-9 ? drain_[i] / slope : 0;
-        double low = b_[i], high = full, h = full, out = 0, drip = 0;
+        double low = b_[i], high = (s_[i] + have / area_[i]) / kLeastSlope + 1e-9, h = std::clamp(h_[i], b_[i], high), out = 0, drip = 0;
         const auto flows = [&](double depth, double& byDepth) {  // m³/s, coat/flux.h's Casson flux with its roots shared
             const double wall = wallPerDepth * depth;
             if (wall <= tau_[i] || wall <= 0) {
@@ -128,19 +133,22 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
             if (!(next > low && next < high)) next = 0.5 * (low + high);
             const double change = std::abs(next - h);
             h = next;
-            if (change < 1e-10) break;
+            if (change < kClose) break;
         }
         // Flux form: what does not stay goes, in the proportion the last iterate gives.
         const double stays = std::clamp(area_[i] * (volumeOf(i, h) - s_[i]), 0.0, have);
-        double goes = have - stays;
-        const double total = out + drip;
-        double dripShare = total > 0 ? drip / total : 0;
-        if (goes > 0 && total <= 0) goes = 0;
-        const double dripping = goes * dripShare, running = goes - dripping;
+        const double total = out + drip, goes = total > 0 ? have - stays : 0;
+        const double dripping = total > 0 ? goes * drip / total : 0, running = goes - dripping;
         v_[i] = (have - goes) / area_[i];
         T_[i] = temperature;
         X_[i] = crystals;
-        dripped_ += dripping;
+        if (hollow_ && end_[i] == End::Drip) {  // falls back into the hollow below
+            pooled += dripping;
+            pooledHeat += dripping * temperature;
+            pooledCrystals += dripping * crystals;
+        } else {
+            dripped_ += dripping;
+        }
         for (size_t l = first_[i]; l < first_[i + 1]; ++l) {
             const auto j = static_cast<size_t>(below_[l]);
             const double part = running * share_[l];
@@ -154,7 +162,7 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
             pooledCrystals += v_[i] * area_[i] * crystals;
             v_[i] = 0;
         }
-        h_[i] = thicknessOf(i, s_[i] + v_[i], h);
+        h_[i] = end_[i] == End::Pool ? b_[i] : h;
     }
     if (pooled > 0) level(pooled, pooledHeat / pooled, pooledCrystals / pooled);
     return true;
@@ -168,27 +176,32 @@ void MeshFilm::level(double volume, double celsius, double crystals) {
         if (lean <= 0 || z <= height_[i]) return 0.0;
         return std::max(0.0, (z - height_[i]) * lean - s_[i] - v_[i]);
     };
-    double low = height_[static_cast<size_t>(order_.back())], high = height_[static_cast<size_t>(order_.front())];
-    // only the lowest cells matter: walk up until they hold it
-    const auto holds = [&](double z) {
+    // volume up to z and its growth with z; only the cells below z are looked at
+    const auto holds = [&](double z, double& surface) {
         double sum = 0;
+        surface = 0;
         for (size_t k = order_.size(); k-- > 0;) {
             const auto i = static_cast<size_t>(order_[k]);
             if (height_[i] >= z) break;
-            sum += area_[i] * room(i, z);
+            if (const double r = room(i, z); r > 0) {
+                sum += area_[i] * r;
+                surface += area_[i] * form::dot(p_.normal[i], up_);
+            }
         }
         return sum;
     };
-    const double step = std::max(1e-4, (high - low) / 64);
-    double top = low + step;
-    while (top < high && holds(top) < volume) top += step;
-    low = top - step;
-    for (int k = 0; k < 40; ++k) {
-        const double mid = 0.5 * (low + top);
-        (holds(mid) < volume ? low : top) = mid;
+    double low = height_[static_cast<size_t>(order_.back())], high = height_[static_cast<size_t>(order_.front())], top = std::isnan(level_) ? low + 1e-4 : level_;
+    double surface = 0;
+    for (int k = 0; k < 60; ++k) {
+        const double rest = holds(top, surface) - volume;
+        (rest > 0 ? high : low) = top;
+        if (std::abs(rest) < 1e-6 * volume || high - low < 1e-9) break;
+        double next = surface > 0 ? top - rest / surface : 2 * top - low + 1e-4;
+        if (!(next > low && next < high)) next = 0.5 * (low + high);
+        top = next;
     }
     level_ = top;
-    const double held = holds(top), scale = held > 0 ? volume / held : 0;
+    const double held = holds(top, surface), scale = held > 0 ? volume / held : 0;
     if (held <= 0) {
         dripped_ += volume;
         return;
@@ -229,6 +242,15 @@ void MeshFilm::scrapeRim() {
         v_[i] = keep;
         h_[i] = thicknessOf(i, s_[i] + v_[i], h_[i]);
     }
+}
+
+std::vector<double> MeshFilm::thickness() const {
+    std::vector<double> out(v_.size());
+    for (size_t i = 0; i < out.size(); ++i) {
+        const double all = s_[i] + v_[i];
+        out[i] = all > volumeOf(i, criticalOf(i)) ? std::max(criticalOf(i), all) : thicknessOf(i, all, h_[i]);  // a pool is as thick as its column
+    }
+    return out;
 }
 
 }  // namespace uovo::coat

@@ -16,6 +16,7 @@ public:
 
     /// Pours `cubicMetres` of melt into the lowest hollow of this orientation, as a pool.
     void pour(double cubicMetres, double celsius, double crystals, const form::Vec3& up);
+    std::vector<double> thickness() const override;
     /// Takes off what stands above the wall beside it at the rim.
     void scrapeRim();
     /// Height of the pool's surface along the vertical of the last step, m; NaN when there is none.
@@ -38,6 +39,7 @@ private:
     std::vector<size_t> first_;            // downhill links of each cell
     std::vector<int> below_;
     std::vector<double> share_;            // of the cell's outflow
+    bool hollow_ = false;                  // some place holds a pool
     enum class End : unsigned char { None, Drip, Bead, Pool };
     std::vector<End> end_;
     std::vector<double> cap_;              // m of mobile film held before it drips

@@ -67,6 +67,7 @@ Surface surfaceOf(const form::Mesh& mesh, bool outside) {
         }
     }
     for (auto& v : s.normal) v = form::unit(v);
+    for (double& a : s.area) a = std::max(a, 1e-12);  // a corner of needles alone still has a place to be
     std::sort(halves.begin(), halves.end(), [](const Half& a, const Half& b) { return a.from != b.from ? a.from < b.from : a.to < b.to; });
     s.link.assign(n + 1, 0);
     for (size_t h = 0; h < halves.size();) {
