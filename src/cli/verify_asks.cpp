@@ -17,6 +17,7 @@
 #include "core/mold/box_pour.h"
 #include "core/plan/answers.h"
 #include "core/setting/setting.h"
+#include "core/setting/stick.h"
 #include "io/data.h"
 
 namespace uovo::cli {
@@ -260,6 +261,16 @@ const std::map<std::string, Ask>& asks() {
          [](const json& g) {
              const double w = num(g, "thickness") / (g.at("faces").get<int>() == 2 ? 2 : 1);
              return heat::quickSetting(w, 8, num(g, "air"), 1270, 1650, 0.25, 51800, 31.5, 30, 0.95, 90) / 60;
+         }},
+        {"setting.stick",
+         [](const json& g) {
+             const auto& lib = io::library();
+             const auto coating = *material::coating(*lib.find(g.value("chocolate", "dark")), material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
+             setting::Cup cup;
+             cup.celsius = coating.working();
+             cup.crystals = g.value("crystals", coating.crystalsAtStart);
+             cup.air = g.value("air", cup.air);
+             return setting::standsAfter({}, cup, coating, heat::CrystalLaw(coating, lib.physics)) / 60;
          }},
         {"setting.minutes", [](const json& g) { return setMinutes(g); }},
         {"slab.centre", [](const json& g) { return slabCentre(num(g, "Bi"), num(g, "Fo")); }},

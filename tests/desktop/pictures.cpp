@@ -25,6 +25,10 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     QTest::mouseClick(shape->answers()->view("wall"), Qt::LeftButton);
     take(p, "working");
     QTest::keyClick(p.window.sheet(), Qt::Key_Escape);
+    QTest::mouseClick(shape->answers()->findChild<QPushButton*>("adviceWanted"), Qt::LeftButton);
+    QTest::qWait(3000);
+    take(p, "ways");
+    QTest::keyClick(p.window.sheet(), Qt::Key_Escape);
     shape->setTurning(true);
     SolidView v = shape->solid()->view();
     v.map = true;

@@ -67,7 +67,7 @@ WallFigures figures(const std::vector<double>& wall, const form::Profile& profil
 
 tl::expected<Band, Problem> band(const CoatJob& coarse, const Uncertainty& u, std::stop_token stop) {
     std::vector<CoatJob> jobs(kDraws + 1, coarse);
-    std::mt19937 random(20);
+    std::mt19937 random(2726);  // of the first 20 000 seeds the one whose four draws are least correlated (0.056)
     const auto strata = [&] {  // one draw in each sixteenth, shuffled by hand so that every library does the same
         std::array<double, kDraws> s;
         for (size_t i = 0; i < kDraws; ++i) s[i] = (static_cast<double>(i) + 0.5) / kDraws;
@@ -90,6 +90,7 @@ tl::expected<Band, Problem> band(const CoatJob& coarse, const Uncertainty& u, st
     if (!results[0]) return tl::unexpected(results[0].error());
     const WallFigures likely = figures(results[0]->wall, coarse.profile);
     std::array<std::vector<double>, 4> ratios;
+    std::array<std::vector<double>, 4> drawn;  // of the runs that came off
     for (size_t k = 1; k < results.size(); ++k) {
         if (!results[k]) continue;
         const WallFigures f = figures(results[k]->wall, coarse.profile);
@@ -97,8 +98,22 @@ tl::expected<Band, Problem> band(const CoatJob& coarse, const Uncertainty& u, st
         ratios[1].push_back(f.mean / likely.mean);
         ratios[2].push_back(f.thinnest / likely.thinnest);
         ratios[3].push_back(f.rim / likely.rim);
+        const std::array<double, 4> draws{yield[k - 1], viscosity[k - 1], temperature[k - 1], delay[k - 1]};
+        for (size_t c = 0; c < 4; ++c) drawn[c].push_back(normalQuantile(draws[c]));
     }
     if (ratios[0].size() < kDraws / 2) return tl::unexpected(Problem{"The band could not be computed.", "band"});
+    // Squared correlation of each cause with the logarithm of the mean wall.
+    const auto explains = [&](const std::vector<double>& cause) {
+        const double n = double(cause.size());
+        double x = 0, y = 0, xx = 0, yy = 0, xy = 0;
+        for (size_t k = 0; k < cause.size(); ++k) {
+            const double a = cause[k], b = std::log(ratios[1][k]);
+            x += a, y += b, xx += a * a, yy += b * b, xy += a * b;
+        }
+        const double both = (xx - x * x / n) * (yy - y * y / n);
+        return both > 0 ? (xy - x * y / n) * (xy - x * y / n) / both : 0.0;
+    };
+    const Causes causes{explains(drawn[0]), explains(drawn[1]), explains(drawn[2]), explains(drawn[3])};
     const auto range = [](std::vector<double>& r) {
         std::sort(r.begin(), r.end());
         const auto at = [&](double p) {
@@ -108,7 +123,7 @@ tl::expected<Band, Problem> band(const CoatJob& coarse, const Uncertainty& u, st
         };
         return Ratio{std::min(1.0, at(0.05)), std::max(1.0, at(0.95))};
     };
-    return Band{range(ratios[0]), range(ratios[1]), range(ratios[2]), range(ratios[3])};
+    return Band{range(ratios[0]), range(ratios[1]), range(ratios[2]), range(ratios[3]), causes};
 }
 
 }  // namespace uovo::coat

@@ -19,8 +19,13 @@ struct Uncertainty {
 struct Ratio {
     double low = 1, high = 1;
 };
+/// Shares of the mean wall's scatter that go back to each cause, 0..1; they need not add up to 1.
+struct Causes {
+    double yield = 0, viscosity = 0, temperature = 0, delay = 0;
+};
 struct Band {
     Ratio mass, mean, thinnest, rim;
+    Causes causes;
 };
 
 /// 16 stratified draws (fixed seed) of yield stress, viscosity, bath temperature and delay on a coarse profile; each

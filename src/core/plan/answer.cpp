@@ -95,9 +95,7 @@ tl::expected<CoatStage, Problem> computeStage(const Piece& piece, const Plan& pl
     if (options.bands) {
         coat::CoatJob coarse = *job;
         coarse.profile = former->profile(kBandCells);
-        const auto* chocolate = lib.find(piece.chocolate);
-        const auto ratio = [&](const char* name) { return chocolate->at(name).high / chocolate->at(name).low; };
-        if (auto band = coat::band(coarse, {ratio("yield40"), ratio("viscosity40"), lib.physical("ladleSpread"), lib.physical("delaySpread")}, stop))
+        if (auto band = coat::band(coarse, coatUncertainty(piece, lib), stop))
             s.band = *band;
         else
             return tl::unexpected(band.error());
@@ -237,6 +235,12 @@ std::shared_ptr<const void> Cache::find(const std::string& key) {
 void Cache::keep(const std::string& key, std::shared_ptr<const void> value) {
     if (kept_.size() >= kKept) kept_.erase(kept_.begin());
     kept_.emplace_back(key, std::move(value));
+}
+
+coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& lib) {
+    const auto* chocolate = lib.find(piece.chocolate);
+    const auto ratio = [&](const char* name) { return chocolate ? chocolate->at(name).high / chocolate->at(name).low : 2; };
+    return {ratio("yield40"), ratio("viscosity40"), lib.physical("ladleSpread"), lib.physical("delaySpread")};
 }
 
 tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan, const material::Library& lib) {

@@ -150,6 +150,8 @@ struct AnswerOptions {
 std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache, const AnswerOptions& options = {},
                               std::stop_token stop = {}, const std::function<void(const Answers&)>& early = {});
 
+/// How far a piece's coats may differ from the likely ones: the ranges of its chocolate, ladle and clock.
+coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& library);
 /// The coat job a piece asks for; shared by the stage, the band and the ways out.
 tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan, const material::Library& library);
 /// The same with the meridian of a bowl or cup in so many cells, and its coats.

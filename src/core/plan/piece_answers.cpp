@@ -48,8 +48,20 @@ public:
         a.working.trust =
             "The yield stress of your bag alone moves a wall by a third. Rim bead, hanging drops and corners rest on judgement; surface "
             "tension and rough rims are not predicted. Weigh a piece to know better.";
+        a.working.trust += mattersMost();
         a.working.section = "Film on a profile";
         return a;
+    }
+
+    /// Which of the uncertain figures moves this wall most.
+    std::string mattersMost() const {
+        const auto& c = stage_.band.causes;
+        std::vector<std::pair<double, const char*>> all{{c.yield, "how well your chocolate stands by itself (its yield stress)"}, {c.viscosity, "how thickly it flows (its viscosity)"}, {c.temperature, "the temperature in the bowl"}, {c.delay, "the wait before the cold"}};
+        std::sort(all.begin(), all.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
+        if (all[0].first <= 0) return "";
+        std::string words = fmt::format(" Of the range, {:.0f} % goes back to {}", 100 * all[0].first, all[0].second);
+        if (all[1].first > 0.15) words += fmt::format(", {:.0f} % to {}", 100 * all[1].first, all[1].second);
+        return words + ".";
     }
 
     Answer grams() const {

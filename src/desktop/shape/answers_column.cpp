@@ -116,6 +116,13 @@ void AnswersColumn::add(const Answer& a) {
         connect(b, &QPushButton::clicked, this, [this, way] { emit wayTaken(way); });
         list_->insertWidget(list_->count() - 1, b);
     }
+    if (a.id == "wall" && session_.piece() && session_.piece()->isCoated()) {
+        auto* advice = new QPushButton(tr("Ways to another wall …"));
+        advice->setObjectName(QStringLiteral("adviceWanted"));
+        advice->setProperty("flat", true);
+        connect(advice, &QPushButton::clicked, this, &AnswersColumn::adviceWanted);
+        list_->insertWidget(list_->count() - 1, advice);
+    }
 }
 
 void AnswersColumn::refresh() {

@@ -55,6 +55,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     connect(recipe_, &RecipeLine::fileWanted, this, &ShapePlace::fileWanted);
     connect(recipe_, &RecipeLine::drawingWanted, this, &ShapePlace::drawingWanted);
     connect(answers_, &AnswersColumn::workingWanted, this, &ShapePlace::workingWanted);
+    connect(answers_, &AnswersColumn::adviceWanted, this, &ShapePlace::adviceWanted);
     connect(answers_, &AnswersColumn::wayTaken, this, [this](const WayOut& way) {
         session_.editPiece(QString::fromStdString(way.title), [&](Piece& p) { p.coats = way.changed.coats; });
     });

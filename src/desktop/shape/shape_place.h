@@ -38,6 +38,7 @@ public:
 
 signals:
     void workingWanted(const uovo::Answer& answer);
+    void adviceWanted();
     void fileWanted();
     void drawingWanted();
 

@@ -20,6 +20,7 @@
 #include <QTimer>
 #include <QVBoxLayout>
 
+#include "desktop/shape/advisor_page.h"
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shell/kitchen_page.h"
 #include "desktop/theme/glyph_button.h"
@@ -127,6 +128,7 @@ MainWindow::MainWindow(Session& session)
     sheet_ = new Sheet(centre);
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
+    connect(shape_, &ShapePlace::adviceWanted, this, [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
     connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);

@@ -1,0 +1,76 @@
+// The page that looks for ways to another wall, in the real window.
+#include <QComboBox>
+#include <QFrame>
+
+#include "desktop/shape/advisor_page.h"
+#include "program.h"
+
+namespace {
+
+AdvisorPage* opened(Program& p) {
+    auto* button = p.window.shape()->answers()->findChild<QPushButton*>("adviceWanted");
+    REQUIRE(button);
+    QTest::mouseClick(button, Qt::LeftButton);
+    auto* page = p.window.sheet()->findChild<AdvisorPage*>("advisor");
+    REQUIRE(page);
+    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, 8000));
+    return page;
+}
+
+}  // namespace
+
+TEST_CASE("ways to another wall are found, taken with one click and taken back") {
+    Program p;
+    auto* page = opened(p);
+    const auto takes = page->findChildren<QPushButton*>("adviceTake");
+    REQUIRE(takes.size() >= 1);
+    const auto before = p.session.piece()->coats;
+    QTest::mouseClick(takes.back(), Qt::LeftButton);
+    CHECK_FALSE(p.session.piece()->coats == before);
+    p.answered();
+    p.session.document().undo();
+    CHECK(p.session.piece()->coats == before);
+}
+
+TEST_CASE("an impossible wish is said in words, another wish is looked for at once") {
+    Program p;
+    auto* page = opened(p);
+    auto* field = page->findChild<FigureField*>();
+    REQUIRE(field);
+    field->edit()->setFocus();
+    field->edit()->selectAll();
+    QTest::keyClicks(field->edit(), "25 mm");
+    QTest::keyClick(field->edit(), Qt::Key_Return);
+    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking() && page->findChild<QLabel*>("advisorImpossible"); }, 8000));
+    CHECK(page->findChild<QLabel*>("advisorImpossible")->text().contains("cannot leave"));
+    auto* wish = page->findChild<QComboBox*>("advisorWish");
+    wish->setCurrentIndex(2);
+    emit wish->activated(2);
+    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, 8000));
+    CHECK(page->findChildren<QPushButton*>("adviceTake").size() >= 1);
+    auto* now = page->findChildren<FigureField*>().back();
+    now->edit()->selectAll();
+    QTest::keyClicks(now->edit(), "0 g");
+    QTest::keyClick(now->edit(), Qt::Key_Return);
+    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, 8000));
+    CHECK(now->complaint()->text().contains("more than nothing"));
+}
+
+TEST_CASE("looking can be stopped, and closing the page leaves nothing behind") {
+    Program p;
+    auto* button = p.window.shape()->answers()->findChild<QPushButton*>("adviceWanted");
+    REQUIRE(button);
+    QTest::mouseClick(button, Qt::LeftButton);
+    auto* page = p.window.sheet()->findChild<AdvisorPage*>("advisor");
+    REQUIRE(page);
+    CHECK(page->isLooking());
+    QTest::mouseClick(page->findChild<QPushButton*>("advisorStop"), Qt::LeftButton);
+    CHECK_FALSE(page->isLooking());
+    CHECK(page->findChildren<QPushButton*>("adviceTake").isEmpty());
+    QTest::mouseClick(page->findChild<QPushButton*>("advisorLook"), Qt::LeftButton);
+    QTest::keyClick(p.window.sheet(), Qt::Key_Escape);
+    QTest::qWait(300);
+    p.session.select("specimen-basket");  // a part has no computed coats, and no such button
+    p.answered();
+    CHECK(p.window.shape()->answers()->findChild<QPushButton*>("adviceWanted") == nullptr);
+}
