@@ -74,3 +74,31 @@ TEST_CASE("looking can be stopped, and closing the page leaves nothing behind") 
     p.answered();
     CHECK(p.window.shape()->answers()->findChild<QPushButton*>("adviceWanted") == nullptr);
 }
+
+TEST_CASE("a part's wall is computed from its coats at a click, shown on the stage, and assumed again at another") {
+    Program p;
+    p.session.select("moon");
+    p.session.editPiece("Try a family", [](Piece& piece) { piece.former = form::usual("tart"); });
+    p.answered();
+    auto* column = p.window.shape()->answers();
+    auto* button = column->findChild<QPushButton*>("wallFromCoats");
+    REQUIRE(button);
+    CHECK(p.window.shape()->recipe()->field("former/wall"));
+    QTest::mouseClick(button, Qt::LeftButton);
+    p.answered();
+    REQUIRE(p.session.piece()->coats.size() == 2);
+    const auto a = p.session.pieceAnswers("moon");
+    REQUIRE(a->part->wall);
+    CHECK(p.window.shape()->recipe()->field("former/wall") == nullptr);
+    const auto& bodies = p.window.shape()->solid()->scene().bodies;
+    REQUIRE_FALSE(bodies.empty());
+    const auto [thin, thick] = std::minmax_element(bodies[0].wall.begin(), bodies[0].wall.end());
+    CHECK(*thick > *thin + 1e-4f);  // a map, not one colour
+    button = column->findChildren<QPushButton*>("wallFromCoats").back();
+    CHECK(button->text().contains("Assume"));
+    QTest::mouseClick(button, Qt::LeftButton);
+    p.answered();
+    CHECK(p.session.piece()->coats.empty());
+    CHECK_FALSE(p.session.pieceAnswers("moon")->part->wall);
+    CHECK(p.window.shape()->recipe()->field("former/wall"));
+}

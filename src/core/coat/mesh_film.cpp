@@ -247,8 +247,8 @@ void MeshFilm::scrapeRim() {
 std::vector<double> MeshFilm::thickness() const {
     std::vector<double> out(v_.size());
     for (size_t i = 0; i < out.size(); ++i) {
-        const double all = s_[i] + v_[i];
-        out[i] = all > volumeOf(i, criticalOf(i)) ? std::max(criticalOf(i), all) : thicknessOf(i, all, h_[i]);  // a pool is as thick as its column
+        const double all = s_[i] + v_[i], most = criticalOf(i);
+        out[i] = std::isfinite(most) && all > volumeOf(i, most) ? std::max(most, all) : thicknessOf(i, all, h_[i]);  // a pool is as thick as its column
     }
     return out;
 }

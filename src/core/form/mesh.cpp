@@ -226,7 +226,7 @@ void append(Mesh& m, const Mesh& other) {
     for (const auto& t : other.triangles) m.triangles.push_back({t[0] + shift, t[1] + shift, t[2] + shift});
 }
 
-Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward) {
+Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward, std::vector<double>* wall) {
     // Wall triangles that meet at a corner without sharing an edge get corners of their own: each fan is displaced by itself.
     const size_t n = surface.triangles.size();
     std::vector<int> root(3 * n);
@@ -318,6 +318,7 @@ Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outwa
         out.points.push_back(here);
         f.outer = static_cast<int>(out.points.size());
         out.points.push_back(here + d * (sign * thickness[static_cast<size_t>(f.corner)]));
+        if (wall) wall->insert(wall->end(), 2, thickness[static_cast<size_t>(f.corner)]);
     }
     const auto near = [&](size_t i, size_t k) {
         const Sum& f = sums[static_cast<size_t>(find(static_cast<int>(3 * i + k)))];

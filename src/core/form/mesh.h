@@ -86,7 +86,8 @@ void append(Mesh& mesh, const Mesh& other);
 /// The wall as a watertight solid: the Wall triangles of a closed surface, thickened by `thickness[corner]` m to the side
 /// its normals point (`outward`) or to the other, and closed along every rim. At creases a corner moves so that
 /// each face next to it is offset by the thickness (a mitre).
-Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward);
+/// @param wall if given, filled with the thickness at each corner of the solid
+Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward, std::vector<double>* wall = nullptr);
 Mesh shell(const Mesh& surface, double thickness, bool outward);
 
 /// Rotation (columns are the turned axes) and then a shift.

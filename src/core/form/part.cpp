@@ -115,14 +115,16 @@ double Shape::chocolateIn(const Mesh& solid) const {
     return uovo::form::volume(solid) * (meshArea > 0 ? area / meshArea : 1);
 }
 
-Mesh Shape::solid() const {
-    if (body != Body::Wall) return surface;
-    if (land <= wall) return shell(surface, wall, outside);
-    std::vector<double> thickness;
-    thickness.reserve(surface.points.size());
-    for (const auto& p : surface.points)  // a gusset at 45° to the seam
-        thickness.push_back(std::max(wall, land - std::abs(dot(p - seamAt, seamNormal))));
-    return shell(surface, thickness, outside);
+Mesh Shape::solid(std::vector<double>* at) const {
+    if (body != Body::Wall) {
+        if (at) at->assign(surface.points.size(), wall);
+        return surface;
+    }
+    if (!thickness.empty()) return shell(surface, thickness, outside, at);
+    std::vector<double> told(surface.points.size(), wall);
+    for (size_t i = 0; land > wall && i < told.size(); ++i)  // a gusset at 45° to the seam
+        told[i] = std::max(wall, land - std::abs(dot(surface.points[i] - seamAt, seamNormal)));
+    return shell(surface, told, outside, at);
 }
 
 Mesh Assembly::solid() const {

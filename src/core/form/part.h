@@ -45,6 +45,7 @@ struct Shape {
     bool exact = true;        ///< area and volume are closed forms or integrals of the true shape, not of the mesh
     double wall = 0;          ///< m, assumed (Wall), or the sheet's thickness
     double wallLow = 0, wallHigh = 0;  ///< band of `wall`
+    std::vector<double> thickness;  ///< m at each corner of `surface`, where the wall is computed from its coats; else empty
     double coverage = 1;      ///< share of the area that is covered
     double rim = 0, seam = 0; ///< lengths, m
     double displaced = 0;     ///< m³ of core inside that is not chocolate
@@ -57,7 +58,8 @@ struct Shape {
     /// The same when the solid is at hand: building it is the costly part.
     double chocolateIn(const Mesh& solid) const;
     /// The chocolate as a watertight solid.
-    Mesh solid() const;
+    /// @param wall if given, filled with the wall at each corner, m
+    Mesh solid(std::vector<double>* wall = nullptr) const;
 };
 
 /// A part at its place in a compound; a single part is an assembly of one.

@@ -57,6 +57,10 @@ std::string partKey(const Piece& piece, const Plan& plan) {
     p.temper = piece.temper;
     p.thinner = piece.thinner;
     p.thinnerShare = piece.thinnerShare;
+    if (piece.wallFromCoats()) {
+        p.coats = piece.coats;
+        essence.kitchen.freezer = plan.kitchen.freezer;
+    }
     essence.pieces = {p};
     std::string key = "part" + std::to_string(kModelVersion) + writePlan(essence);
     if (const auto mesh = plan.meshes.find(piece.part()->mesh); mesh != plan.meshes.end()) key += fmt::format("{}", static_cast<const void*>(mesh->second.get()));

@@ -73,11 +73,22 @@ struct CoatStage {
     double fromFirstCoatToRelease = 0;    ///< s; NaN when it never sets
 };
 
-/// A part or compound with its measures; its wall is assumed, not computed.
+/// A part's wall as its coats make it, computed on its own mesh. m, set chocolate.
+struct PartWall {
+    double mean = 0, thinnest = 0, thickest = 0, rim = 0;
+    double thinnestHeight = 0;  ///< m above the former's lowest point
+    double bare = 0;            ///< share of the wall that stays bare
+    double error = 0;           ///< relative, of the mass
+    std::vector<double> added;  ///< kg a coat
+    double lockLast = 0;        ///< s, of the last coat; NaN when it still flows
+};
+
+/// A part or compound with its measures; its wall is assumed unless `wall` is there.
 struct PartStage {
     form::Assembly assembly;
     std::vector<double> items;    ///< kg of each item, 0 for what is not chocolate
     std::vector<double> volumes;  ///< m³ of each item's chocolate (or card)
+    std::shared_ptr<const PartWall> wall;  ///< of a part that is coated, else null
     double mass = 0, massLow = 0, massHigh = 0;  ///< kg of one
     form::Box box;                ///< m, put together
     form::Vec3 centre;            ///< of mass

@@ -36,6 +36,13 @@ std::string localTime(long minutes) {
                        static_cast<unsigned>(ymd.day()), rest / 60, rest % 60);
 }
 
+bool Piece::couldBeCoated() const {
+    const form::Part* p = part();
+    const form::Family* f = p ? form::family(p->family) : nullptr;
+    // What closes round itself is filled and turned, not poured out; its halves can be coated.
+    return f && f->body == form::Body::Wall && f->field("wall") && f->id != "ball" && f->id != "egg" && f->id != "figure-lathe";
+}
+
 bool Plan::operator==(const Plan& o) const {
     const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.pieces, p.extra); };
     if (rest(*this) != rest(o) || meshes.size() != o.meshes.size()) return false;
@@ -160,6 +167,19 @@ Piece newPart(const Plan& plan, const std::string& family) {
     p.former = form::usual(family);
     p.count = f && f->body == form::Body::Compound ? 1 : 4;
     return p;
+}
+
+std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const material::Library& lib) {
+    PlannedCoat c;
+    if (const auto coating = coatingOf(piece, plan, lib)) c.temperature = Measure(0.5 * std::round(2 * coating->working()));
+    const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
+    if (!piece.overBalloon() && !(family && family->outside)) {
+        c.way = coat::Way::Pour;
+        c.drain = 12;
+        c.delay = 60;
+        c.rest = coat::Rest::Inverted;
+    }
+    return {c, c};
 }
 
 Piece newPiece(const Plan& plan, Family family) {

@@ -56,6 +56,10 @@ struct Piece {
     /// A bowl over a balloon or a coated cup: its wall is computed from its coats. Every other family carries an assumed wall.
     bool isCoated() const { return !std::holds_alternative<form::Part>(former); }
     const form::Part* part() const { return std::get_if<form::Part>(&former); }
+    /// A part whose wall could be computed from coats: one former, covered wholly.
+    bool couldBeCoated() const;
+    /// … and is: it has coats.
+    bool wallFromCoats() const { return couldBeCoated() && !coats.empty(); }
 };
 
 struct Kitchen {
@@ -105,6 +109,8 @@ tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Pla
 /// A fresh piece to start from, of the given family, with an id unused in the plan.
 enum class Family { BalloonBowl, CoatedCup };
 Piece newPiece(const Plan& plan, Family family);
+/// Two coats as they are usually made on a piece's former, at its chocolate's working temperature.
+std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const material::Library& library);
 /// The same for a family of form/family.h.
 Piece newPart(const Plan& plan, const std::string& family);
 

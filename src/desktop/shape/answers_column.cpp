@@ -116,6 +116,18 @@ void AnswersColumn::add(const Answer& a) {
         connect(b, &QPushButton::clicked, this, [this, way] { emit wayTaken(way); });
         list_->insertWidget(list_->count() - 1, b);
     }
+    if (a.id == "wall" && session_.piece() && session_.piece()->couldBeCoated()) {
+        const bool coated = session_.piece()->wallFromCoats();
+        auto* change = new QPushButton(coated ? tr("Assume a wall instead") : tr("Compute it from its coats"));
+        change->setObjectName(QStringLiteral("wallFromCoats"));
+        change->setProperty("flat", true);
+        connect(change, &QPushButton::clicked, this, [this, coated] {
+            session_.editPiece(coated ? tr("Assume a wall") : tr("Coat it"), [&](Piece& p) {
+                p.coats = coated ? std::vector<PlannedCoat>{} : usualCoats(p, session_.plan(), session_.library());
+            });
+        });
+        list_->insertWidget(list_->count() - 1, change);
+    }
     if (a.id == "wall" && session_.piece() && session_.piece()->isCoated()) {
         auto* advice = new QPushButton(tr("Ways to another wall …"));
         advice->setObjectName(QStringLiteral("adviceWanted"));

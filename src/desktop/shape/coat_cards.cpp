@@ -243,7 +243,7 @@ void CoatCards::refresh() {
         }
         cards_.clear();
         for (size_t i = 0; piece && i < piece->coats.size(); ++i) {
-            auto* card = new CoatCard(session_, i, piece->coats[i], piece->overBalloon());
+            auto* card = new CoatCard(session_, i, piece->coats[i], piece->overBalloon() || (piece->part() && form::family(piece->part()->family)->outside));
             connect(card, &CoatCard::moved, this, &CoatCards::move);
             connect(card, &CoatCard::removed, this, [this](size_t index) {
                 session_.editPiece(tr("Remove a coat"), [&](Piece& p) {
@@ -255,7 +255,7 @@ void CoatCards::refresh() {
         }
     }
     more_->setEnabled(piece && piece->coats.size() < 8);
-    setVisible(!piece || piece->isCoated());
+    setVisible(!piece || piece->isCoated() || piece->wallFromCoats());
     for (auto* c : cards_) c->refresh();
 }
 

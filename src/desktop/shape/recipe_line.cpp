@@ -263,6 +263,7 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
             });
     }
     for (const auto& f : family->fields) {
+        if (f.key == "wall" && item.empty() && session_.piece()->wallFromCoats()) continue;  // its coats say
         if (!f.before.empty()) {
             QString words = tr(f.before.c_str());
             if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(','))) words = words.mid(1).trimmed();
@@ -309,7 +310,7 @@ void RecipeLine::refresh() {
     if (piece) {
         const auto* chocolate = session_.library().find(piece->chocolate);
         kind = QString::fromStdString(piece->id) + (piece->part() ? "/" + QString::fromStdString(piece->part()->family + "/" + form::choice(*piece->part(), "cut")) + "/" + item_ + (piece->part()->own.contains(item_.toStdString()) ? "+" : "") : piece->overBalloon() ? QStringLiteral("/balloon/") : QStringLiteral("/cup/")) + (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
-               (piece->filling ? QString::fromStdString(piece->filling->name) : QString());
+               (piece->wallFromCoats() ? QStringLiteral("/coats") : QString()) + (piece->filling ? QString::fromStdString(piece->filling->name) : QString());
     }
     if (kind != built_) {
         built_ = kind;

@@ -135,10 +135,11 @@ size_t SolidScene::triangles() const {
 SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) {
     SolidScene s;
     for (const auto& item : assembly.items) {
-        SolidBody b = bodyOf(form::placed(item.shape.solid(), item.pose), item.edible ? colour : QColor(0xEF, 0xE6, 0xD2));
+        std::vector<double> wall;
+        SolidBody b = bodyOf(form::placed(item.shape.solid(&wall), item.pose), item.edible ? colour : QColor(0xEF, 0xE6, 0xD2));
         b.apart = toQt(item.apart);
         b.name = QString::fromStdString(item.name);
-        if (item.shape.wall > 0) b.wall.assign(b.mesh.points.size(), float(item.shape.wall));
+        if (item.shape.wall > 0) b.wall.assign(wall.begin(), wall.end());
         s.bodies.push_back(std::move(b));
     }
     measure(s);

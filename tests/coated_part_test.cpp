@@ -1,0 +1,159 @@
+// Parts whose wall is computed from their coats.
+#include <catch2/catch.hpp>
+#include <cmath>
+
+#include "core/plan/answers.h"
+#include "support.h"
+
+using namespace uovo;
+
+namespace {
+
+Plan planOf(const char* family, const char* chocolate = "dark") {
+    Plan plan;
+    Piece p;
+    p.id = "p";
+    p.name = "Piece";
+    p.chocolate = chocolate;
+    p.former = form::usual(family);
+    p.count = 1;
+    plan.pieces = {p};
+    plan.pieces[0].coats = usualCoats(plan.pieces[0], plan, io::library());
+    return plan;
+}
+
+std::shared_ptr<const PieceAnswers> only(const Plan& plan) {
+    const auto a = test::answersOf(plan, test::withoutDay());
+    for (const auto& p : a.problems) INFO(p.where << ": " << p.sentence);
+    REQUIRE(a.problems.empty());
+    return a.pieces[0];
+}
+
+}  // namespace
+
+TEST_CASE("every former of one wall can be coated: the wall is finite, grams are kept, the solid is watertight") {
+    for (const auto& f : form::families()) {
+        if (f.body != form::Body::Wall || !f.field("wall") || f.id == "ball" || f.id == "egg" || f.id == "figure-lathe") continue;
+        INFO(f.id);
+        const Plan plan = planOf(f.id.c_str());
+        REQUIRE(plan.pieces[0].wallFromCoats());
+        CHECK(problems(plan, io::library()).empty());
+        const auto a = only(plan);
+        REQUIRE(a->part);
+        REQUIRE(a->part->wall);
+        const PartWall& w = *a->part->wall;
+        CHECK(w.error < 1e-10);
+        CHECK(w.thinnest >= 0);
+        CHECK(w.thinnest <= w.mean);
+        CHECK(w.mean <= w.thickest);
+        CHECK(w.mean > 0.0008);  // two coats make one to six millimetres
+        CHECK(w.mean < 0.007);
+        CHECK(w.added.size() == 2);
+        CHECK(a->part->mass == Approx(w.added[0] + w.added[1]).epsilon(1e-9));
+        const form::Shape& shape = a->part->assembly.items[0].shape;
+        std::vector<double> wall;
+        const form::Mesh solid = shape.solid(&wall);
+        CHECK(form::inspect(solid).sound());
+        CHECK(wall.size() == solid.points.size());
+        // the solid's volume is the chocolate's, but for corners where films overlap
+        CHECK(form::volume(solid) == Approx(a->part->mass / a->coating.densitySolid).epsilon(0.2));
+    }
+}
+
+TEST_CASE("a part without coats keeps its assumed wall, and says so; with coats it says where it is thin") {
+    Plan plan = planOf("half-ball");
+    const auto words = [](const PieceAnswers& a) {
+        for (const auto& answer : a.answers)
+            if (answer.id == "wall") return answer.after + " | " + answer.sentence + " | " + answer.working.section;
+        return std::string();
+    };
+    CHECK(words(*only(plan)).find("from its coats") != std::string::npos);
+    CHECK(words(*only(plan)).find("Film on a mesh") != std::string::npos);
+    CHECK(words(*only(plan)).find("assumed") == std::string::npos);
+    plan.pieces[0].coats.clear();
+    CHECK_FALSE(plan.pieces[0].wallFromCoats());
+    CHECK(words(*only(plan)).find("assumed") != std::string::npos);
+    for (const char* family : {"disc", "sheet", "house", "pressed", "balloon-lace", "ball", "egg"}) {
+        Plan other = planOf(family);
+        CHECK_FALSE(other.pieces[0].wallFromCoats());
+    }
+}
+
+TEST_CASE("coats act on a part as on a bowl: more coats, cooler, and sooner into the cold make a thicker wall") {
+    const auto mean = [](const Plan& plan) { return only(plan)->part->wall->mean; };
+    Plan plan = planOf("tart");
+    const double usual = mean(plan);
+    Plan third = plan;
+    third.pieces[0].coats.push_back(third.pieces[0].coats[0]);
+    CHECK(mean(third) > 1.25 * usual);
+    Plan warm = plan;
+    for (auto& c : warm.pieces[0].coats) c.temperature = Measure(33.0);
+    CHECK(mean(warm) < usual);
+    Plan late = plan;
+    for (auto& c : late.pieces[0].coats) c.temperature = Measure(33.0), c.delay = Measure(600);
+    Plan soon = late;
+    for (auto& c : soon.pieces[0].coats) c.delay = Measure(10), c.place = coat::Place::Freezer;
+    CHECK(mean(late) < mean(soon));
+    Plan milk = planOf("tart", "milk");
+    CHECK(mean(milk) < usual);
+}
+
+TEST_CASE("a cup's wall on its own mesh agrees with the profile's") {
+    Plan plan = planOf("wrap-frustum");
+    auto& part = std::get<form::Part>(plan.pieces[0].former);
+    part.values["baseDiameter"] = Measure(0.05);
+    part.values["topDiameter"] = Measure(0.07);
+    part.values["height"] = Measure(0.06);
+    Plan cups;
+    Piece cup;
+    cup.id = "c";
+    cup.chocolate = "dark";
+    form::Cup shape;
+    shape.baseDiameter = Measure(0.05);
+    shape.topDiameter = Measure(0.07);
+    shape.height = shape.fillLine = Measure(0.06);
+    shape.corner = Measure(0.002);
+    cup.former = shape;
+    cup.coats = plan.pieces[0].coats;
+    cup.count = 1;
+    cups.pieces = {cup};
+    const auto profile = only(cups)->stage;
+    // half way up the wall: the tube has no floor, so only the wall is compared
+    const auto& p = profile->profile;
+    size_t middle = 0;
+    for (size_t i = 0; i < p.size(); ++i)
+        if (std::abs(p.z[i] - 0.03) < std::abs(p.z[middle] - 0.03)) middle = i;
+    const auto mesh = only(plan);
+    const auto& s = mesh->part->assembly.items[0].shape;
+    double sum = 0;
+    int n = 0;
+    for (size_t i = 0; i < s.surface.points.size(); ++i)
+        if (std::abs(s.surface.points[i].z - 0.03) < 0.002) {
+            sum += s.thickness[i];
+            ++n;
+        }
+    REQUIRE(n > 10);
+    CHECK(sum / n == Approx(profile->coats.wall[middle]).epsilon(0.12));
+}
+
+TEST_CASE("only a change of coats or chocolate coats a part anew; wrong coats are said at their place") {
+    Plan plan = planOf("half-ball");
+    Cache cache;
+    const auto first = *answer(plan, io::library(), cache, test::withoutDay());
+    Plan counted = plan;
+    counted.pieces[0].count = 5;
+    CHECK(answer(counted, io::library(), cache, test::withoutDay())->pieces[0]->part == first.pieces[0]->part);
+    Plan cooler = plan;
+    cooler.pieces[0].coats[0].temperature = Measure(31.0);
+    CHECK(answer(cooler, io::library(), cache, test::withoutDay())->pieces[0]->part != first.pieces[0]->part);
+    Plan hot = plan;
+    hot.pieces[0].coats[1].temperature = Measure(70.0);
+    const auto wrong = problems(hot, io::library());
+    REQUIRE(wrong.size() == 1);
+    CHECK(wrong[0].where == "pieces/p/coats/1/temperature");
+    // written and read again it is still coated
+    const auto again = readPlan(writePlan(plan));
+    REQUIRE(again);
+    CHECK(again->pieces[0].wallFromCoats());
+    CHECK(*again == plan);
+}
