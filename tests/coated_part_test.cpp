@@ -48,8 +48,10 @@ TEST_CASE("every former of one wall can be coated: the wall is finite, grams are
         CHECK(w.mean <= w.thickest);
         CHECK(w.mean > 0.0008);  // two coats make one to six millimetres
         CHECK(w.mean < 0.007);
-        CHECK(w.added.size() == 2);
-        CHECK(a->part->mass == Approx(w.added[0] + w.added[1]).epsilon(1e-9));
+        REQUIRE(w.coats.size() == 2);
+        CHECK(w.coats[0].mean + w.coats[1].mean == Approx(w.mean).epsilon(1e-9));
+        CHECK(w.coats[1].lockTypical < w.coats[0].lockTypical);  // a second coat on a cold shell sets sooner (common practice, no source)
+        CHECK(a->part->mass == Approx(w.coats[0].added + w.coats[1].added).epsilon(1e-9));
         const form::Shape& shape = a->part->assembly.items[0].shape;
         std::vector<double> wall;
         const form::Mesh solid = shape.solid(&wall);
@@ -134,6 +136,12 @@ TEST_CASE("a cup's wall on its own mesh agrees with the profile's") {
         }
     REQUIRE(n > 10);
     CHECK(sum / n == Approx(profile->coats.wall[middle]).epsilon(0.12));
+}
+
+TEST_CASE("the tip of a cone fills and is not called thin") {
+    const auto w = only(planOf("wrap-cone"))->part->wall;
+    CHECK(w->thinnest > 0.4 * w->mean);
+    CHECK(w->thinnestHeight > 0.001);
 }
 
 TEST_CASE("only a change of coats or chocolate coats a part anew; wrong coats are said at their place") {

@@ -75,12 +75,16 @@ struct CoatStage {
 
 /// A part's wall as its coats make it, computed on its own mesh. m, set chocolate.
 struct PartWall {
+    struct Coat {
+        double added = 0, dripped = 0;  ///< kg
+        double mean = 0;                ///< m it adds on the whole
+        double lockTypical = 0;         ///< s; NaN when it still flows
+    };
     double mean = 0, thinnest = 0, thickest = 0, rim = 0;
     double thinnestHeight = 0;  ///< m above the former's lowest point
     double bare = 0;            ///< share of the wall that stays bare
     double error = 0;           ///< relative, of the mass
-    std::vector<double> added;  ///< kg a coat
-    double lockLast = 0;        ///< s, of the last coat; NaN when it still flows
+    std::vector<Coat> coats;
 };
 
 /// A part or compound with its measures; its wall is assumed unless `wall` is there.

@@ -11,6 +11,7 @@ namespace uovo {
 namespace {
 
 constexpr form::Detail kCoated{2600, 28, true};        // a coat on it takes about 30 ms
+constexpr double kCornerFills = 0.25;                  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
 constexpr double kWallLess = 0.33, kWallMore = 0.4;    // judgement: what the yield stress leaves on round pieces
 
 constexpr double kStand = 0.005;  // m of tray under a mold on the shelf
@@ -76,7 +77,7 @@ public:
         a.sentence += fmt::format("Mean {}, rim {}, thickest {}, from its coats.", length(w.mean), length(w.rim), length(w.thickest));
         a.working = {"Wall from how it is coated", "one downhill sweep a step over the part's own triangles: M(h) ρ g w (z_i − z_j), Casson; a place locks when 30 % of its fat has crystallised", {}, a.headline,
                      "The range is the one the yield stress leaves on round pieces (a third less, two fifths more: judgement for other shapes). Flat tops do not level, corners and hanging drops rest on judgement. Weigh a piece to know better.", "Film on a mesh"};
-        for (size_t i = 0; i < w.added.size(); ++i) a.working.inputs.push_back({fmt::format("coat {} adds", i + 1), mass(w.added[i]), "", "computed"});
+        for (size_t i = 0; i < w.coats.size(); ++i) a.working.inputs.push_back({fmt::format("coat {} adds", i + 1), mass(w.coats[i].added), "", "computed"});
         a.working.inputs.push_back({"mass lost in the sum", fmt::format("{:.0e}", w.error), "", "computed"});
         return a;
     }
@@ -317,8 +318,16 @@ tl::expected<PartWall, Problem> coatPart(form::Shape& shape, const Piece& piece,
     w.thinnest = 1e9;
     w.bare = last.bare;
     w.error = done->error;
-    w.lockLast = last.lockLast;
-    for (const auto& c : done->coats) w.added.push_back(c.added);
+    double before = 0;
+    for (const auto& c : done->coats) {
+        double mean = 0, all = 0;
+        for (size_t i = 0; i < surface.size(); ++i) {
+            mean += c.wall[i] * surface.area[i];
+            all += surface.area[i];
+        }
+        w.coats.push_back({c.added, c.dripped, mean / all - before, c.lockTypical});
+        before = mean / all;
+    }
     double area = 0, rimArea = 0, low = 1e9;
     for (const auto& p : surface.at) low = std::min(low, p.z);
     shape.thickness.assign(shape.surface.points.size(), 0.0);
@@ -331,7 +340,7 @@ tl::expected<PartWall, Problem> coatPart(form::Shape& shape, const Piece& piece,
         if (form::length(surface.edge[i]) > 0) {
             w.rim += h * surface.area[i];
             rimArea += surface.area[i];
-        } else if (h < w.thinnest) {
+        } else if (h < w.thinnest && -surface.mean[i] * before < kCornerFills) {
             w.thinnest = h;
             w.thinnestHeight = surface.at[i].z - low;
         }
@@ -363,7 +372,7 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
         const form::Mesh solid = shape.solid();
         const form::Box box = form::bounds(solid);
         form::append(all, form::placed(solid, item.pose));
-        s.volumes.push_back(s.wall ? std::accumulate(s.wall->added.begin(), s.wall->added.end(), 0.0) / coating.densitySolid : shape.chocolateIn(solid));
+        s.volumes.push_back(s.wall ? std::accumulate(s.wall->coats.begin(), s.wall->coats.end(), 0.0, [](double sum, const auto& c) { return sum + c.added; }) / coating.densitySolid : shape.chocolateIn(solid));
         const double kg = item.edible ? s.volumes.back() * coating.densitySolid : 0;
         s.items.push_back(kg);
         s.mass += kg;
