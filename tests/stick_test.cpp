@@ -36,7 +36,7 @@ TEST_CASE("the yield stress a stick wants, by hand") {
     CHECK(std::isinf(standsAt(s)));
 }
 
-TEST_CASE("heavier, shallower and steeper sticks wait longer; a cooler room, a smaller cup and later chocolate less") {
+TEST_CASE("heavier, shallower and steeper sticks wait longer, a cooler room, a smaller cup and later chocolate less") {
     const double usual = minutes(halfway());
     CHECK(usual > 7.5 / 1.5);  // common practice, no source: 7–8 min
     CHECK(usual < 7.5 * 1.5);

@@ -75,6 +75,8 @@ struct CoatStage {
 
 /// A part's wall as its coats make it, computed on its own mesh. m, set chocolate.
 struct PartWall {
+    /// Range of a computed wall, as shares less and more: judgement, what the yield stress leaves on round pieces.
+    static constexpr double kLess = 0.33, kMore = 0.4;
     struct Coat {
         double added = 0, dripped = 0;  ///< kg
         double mean = 0;                ///< m it adds on the whole

@@ -185,8 +185,9 @@ void AnswersColumn::refresh() {
         l->setContentsMargins(kLeft, 3, 0, 3);
         list_->insertWidget(list_->count() - 1, l);
     }
-    if (!focused.isEmpty())
-        if (auto* w = page_->findChild<QWidget*>(focused)) w->setFocus();
+    if (focused.isEmpty()) return;
+    for (auto* w : page_->findChildren<QWidget*>(focused))
+        if (!w->isHidden()) w->setFocus();  // the one before it is hidden and on its way out
 }
 
 }  // namespace uovo::desktop
