@@ -140,6 +140,7 @@ void AnswersColumn::add(const Answer& a) {
 void AnswersColumn::refresh() {
     QWidget* focus = focusWidget();
     const QString focused = focus ? focus->objectName() : QString();
+    if (focus && focus->hasFocus()) page_->setFocus();  // else Qt looks for the next widget and scrolls to it
     while (list_->count() > 1) {
         QLayoutItem* item = list_->takeAt(0);
         if (item->widget()) {
