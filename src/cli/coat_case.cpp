@@ -76,12 +76,15 @@ tl::expected<std::pair<form::Mesh, bool>, Problem> meshOf(const json& on, const 
     return std::pair{form::lathe(*meridian, o), meridian->side() == form::Side::Outside};
 }
 
-tl::expected<coat::MeshStep, Problem> stepOf(const coat::CoatStep& plain, const json& more, const std::string& where) {
-    coat::MeshStep s;
-    s.coat = plain;
-    s.fill = more.value("fill", 0.0);
-    s.tap = more.value("tap", 0.0);
-    s.scrape = more.value("scrape", false);
+tl::expected<coat::MeshStep, Problem> stepOf(const coat::CoatStep& plain, const json& more, const std::string& where, const coat::Surface& surface, bool outside) {
+    coat::MeshStep s = coat::meshStep(plain, surface, outside);
+    s.fill = more.value("fill", s.fill);
+    s.tap = more.value("tap", s.tap);
+    s.scrape = more.value("scrape", s.scrape);
+    const bool turned = more.contains("turns") || more.contains("spin") || more.contains("every");
+    if (turned) s.turns.clear();
+    s.stays = turned && plain.rest == coat::Rest::Upright;
+    if (turned) s.onPaper = false;
     if (const auto it = more.find("turns"); it != more.end())
         for (const auto& t : *it) {
             const form::Vec3 up = form::unit(vectorOf(t.at("up")));
@@ -104,7 +107,7 @@ tl::expected<Told, Problem> onMesh(const json& j, const Piece& piece, const coat
     job.options.curvature = j.value("curvature", true);
     const json more = j.value("steps", json::array());
     for (size_t i = 0; i < piece.coats.size(); ++i) {
-        auto step = stepOf(piece.coats[i], i < more.size() ? more[i] : json::object(), "steps/" + std::to_string(i));
+        auto step = stepOf(piece.coats[i], i < more.size() ? more[i] : json::object(), "steps/" + std::to_string(i), surface, mesh->second);
         if (!step) return tl::unexpected(step.error());
         job.steps.push_back(std::move(*step));
     }

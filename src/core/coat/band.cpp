@@ -77,8 +77,12 @@ tl::expected<Band, Problem> band(const CoatJob& coarse, const Uncertainty& u, st
     const auto yield = strata(), viscosity = strata(), temperature = strata(), delay = strata();
     for (size_t k = 0; k < kDraws; ++k) {
         auto& job = jobs[k + 1];
-        job.coating.yield40 *= std::exp(normalQuantile(yield[k]) * std::log(u.yieldRatio) / kNinety);
-        job.coating.viscosity40 *= std::exp(normalQuantile(viscosity[k]) * std::log(u.viscosityRatio) / kNinety);
+        const auto draw = [&](material::Coating& c) {
+            c.yield40 *= std::exp(normalQuantile(yield[k]) * std::log(u.yieldRatio) / kNinety);
+            c.viscosity40 *= std::exp(normalQuantile(viscosity[k]) * std::log(u.viscosityRatio) / kNinety);
+        };
+        draw(job.coating);
+        for (auto& m : job.melts) draw(m.coating);
         for (auto& step : job.steps) {
             const double degrees = std::max(u.temperature, step.temperature.spread);
             step.temperature.value += degrees * normalQuantile(temperature[k]) * 2 / kNinety;

@@ -13,20 +13,21 @@ constexpr double kGravity = 9.81;
 constexpr double kLeastSlope = 0.1;  // sin of the wall's slope: nearer to level a dip takes the most it can
 
 /// Fresh film a cell, m: thickness, or volume per area for a brush, whose grams are given.
-std::vector<double> fresh(const CoatJob& job, const CoatStep& step, double crystals) {
+std::vector<double> fresh(const CoatJob& job, const CoatStep& step, const material::Coating& c, double crystals) {
     const auto& p = job.profile;
     const size_t n = p.size();
     std::vector<double> add(n, 0.0);
     const double T = step.temperature.value;
     switch (step.way) {
         case Way::Dip: {
-            const double tau = yieldStress(job.coating, T, crystals), eta = viscosity(job.coating, T, crystals);
+            const double tau = yieldStress(c, T, crystals), eta = viscosity(c, T, crystals);
             for (size_t i = 0; i < n; ++i) {
                 const double slope = std::max(kLeastSlope, std::abs(p.tangentZ[i]));
-                add[i] = dipThickness(job.dipSpeed / slope, job.coating.densityMelt * kGravity * slope, tau, eta, job.dipMost);
+                add[i] = dipThickness(job.dipSpeed / slope, c.densityMelt * kGravity * slope, tau, eta, job.dipMost);
             }
             break;
         }
+        case Way::Turn:
         case Way::Pour: {
             const double most = std::min(job.pourFilm, 0.3 * *std::max_element(p.r.begin(), p.r.end()));
             std::fill(add.begin(), add.end(), most);
@@ -43,7 +44,7 @@ std::vector<double> fresh(const CoatJob& job, const CoatStep& step, double cryst
                 if (here[i]) area += p.area[i];
             }
             for (size_t i = 0; i < n; ++i)
-                if (here[i]) add[i] = step.brushMass.value / (job.coating.densityMelt * area);
+                if (here[i]) add[i] = step.brushMass.value / (c.densityMelt * area);
             break;
         }
     }
@@ -58,6 +59,12 @@ double medianByArea(std::vector<std::pair<double, double>> timeAndArea, double t
     for (const auto& [t, a] : timeAndArea)
         if ((sum += a) >= 0.5 * total) return t;
     return std::nan("");
+}
+
+double beforeCold(const CoatStep& s) {
+    const double onto = s.way == Way::Dip || s.way == Way::Pour ? s.drain.value : 0;
+    const double moved = s.motion != Motion::Still || s.way == Way::Turn ? s.moveFor.value : 0;
+    return onto + moved + s.tap.value + s.delay.value;
 }
 
 tl::expected<void, Problem> checkStep(const CoatStep& s, const material::Coating& c, double bears) {
@@ -85,23 +92,34 @@ tl::expected<void, Problem> checkStep(const CoatStep& s, const material::Coating
     if (auto ok = time(s.drain, 1800, "Draining", "drain"); !ok) return ok;
     if (auto ok = time(s.delay, 4 * 3600, "The wait before the cold", "delay"); !ok) return ok;
     if (auto ok = time(s.stay, 24 * 3600, "The stay", "stay"); !ok) return ok;
+    if (s.way == Way::Turn && !(s.fill.value > 0.01 && s.fill.value <= 1))
+        return refuse("Fill it with at least a hundredth and at most all of its room.", "fill");
+    if (s.motion != Motion::Still || s.way == Way::Turn) {
+        if (auto ok = time(s.moveFor, 24 * 3600, "Turning", "moveFor"); !ok) return ok;
+        if (s.motion == Motion::Over && !(s.moveEvery.value >= 2 && s.moveEvery.value <= 3600)) return refuse("Turn it over every two seconds at the quickest, every hour at the slowest.", "moveEvery");
+        if (s.motion == Motion::Over && s.moveFor.value / s.moveEvery.value > 500) return refuse("More than 500 turns are not made by hand.", "moveEvery");
+    }
+    if (auto ok = time(s.tap, 600, "Tapping", "tap"); !ok) return ok;
+    if (s.way == Way::Brush && s.where == Where::Spots && s.spots.empty()) return refuse("Paint on the piece where the brush goes.", "where");
     if (s.way == Way::Brush && !(s.brushMass.value > 0 && s.brushMass.value < 2))
         return refuse("Brush on more than nothing and less than 2 kg.", "brushMass");
     return {};
 }
 
 tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop) {
-    const auto& c = job.coating;
     const size_t n = job.profile.size();
-    const double toSolid = c.densityMelt / c.densitySolid;
-    Film film(job.profile, c, job.law, job.lockFraction, job.former, FilmOptions{}, job.climate.room);
+    Film film(job.profile, job.coating, job.law, job.lockFraction, job.former, FilmOptions{}, job.climate.room);
     CoatsResult out;
     double laid = 0, before = 0, droppedBefore = 0;
+    std::vector<double> thick(n, 0.0), wall(n, 0.0);  // melt and set
     const double totalArea = std::accumulate(job.profile.area.begin(), job.profile.area.end(), 0.0);
-    for (const auto& step : job.steps) {
+    for (size_t k = 0; k < job.steps.size(); ++k) {
+        const auto& step = job.steps[k];
+        const auto& c = job.melt(k).coating;
+        if (!job.melts.empty()) film.use(c, job.melt(k).law);
         const double T = step.temperature.value;
         const double crystals = T > c.loses ? c.crystalsFloor : c.crystalsAtStart;
-        const auto laidOn = fresh(job, step, crystals);
+        const auto laidOn = fresh(job, step, c, crystals);
         step.way == Way::Brush ? film.depositVolume(laidOn, T, crystals) : film.deposit(laidOn, T, crystals);
         laid += film.volume() - before;
 
@@ -139,18 +157,20 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
         r.lockTypical = medianByArea(std::move(locks), totalArea);
         r.lockLast = r.stillLiquid ? std::nan("") : last;
         film.closeCoat();
-        r.wall = film.thickness();
-        for (double& h : r.wall) h *= toSolid;
+        const auto now = film.thickness();
+        for (size_t i = 0; i < n; ++i) wall[i] += (now[i] - thick[i]) * c.densityMelt / c.densitySolid;
+        thick = now;
+        r.wall = wall;
         r.added = (film.volume() - before) * c.densityMelt;
         r.dripped = (film.dripped() - droppedBefore) * c.densityMelt;
         before = film.volume();
         droppedBefore = film.dripped();
+        out.mass += r.added;
         out.coats.push_back(std::move(r));
     }
     if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
     if (out.coats.size() != job.steps.size())
         return tl::unexpected(Problem{"The film could not be computed for this coat.", "coats/" + std::to_string(out.coats.size())});
-    out.mass = film.volume() * c.densityMelt;
     out.error = laid > 0 ? std::abs(laid - film.volume() - film.dripped()) / laid : 0;
     if (!out.coats.empty()) out.wall = out.coats.back().wall;
     return out;

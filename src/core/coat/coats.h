@@ -11,10 +11,19 @@
 
 namespace uovo::coat {
 
-enum class Way { Dip, Pour, Brush };          ///< how the chocolate gets onto the former
+enum class Way { Dip, Pour, Brush, Turn };    ///< how the chocolate gets onto the former; Turn: some is closed in and turned about
 enum class Rest { Upright, Inverted, Hung };  ///< on its foot, rim down on a ring or rack, hanging by the knot
 enum class Place { Table, Fridge, Freezer };
-enum class Where { All, Rim, Foot };          ///< where a brush goes
+enum class Where { All, Rim, Foot, Spots };   ///< where a brush goes; Spots: where a person painted
+enum class Motion { Still, Spin, Over, Side };  ///< left as it rests, spun by hand every way, turned over time and again, on its side
+
+/// A place a person painted, in the former's own axes.
+struct Spot {
+    form::Vec3 at;        ///< m
+    double weight = 1;    ///< strokes
+    bool operator==(const Spot&) const = default;
+};
+inline constexpr double kSpotRadius = 0.012;  ///< m, of a brush stroke: a 25 mm brush
 
 /// One coat as a person plans it.
 struct CoatStep {
@@ -23,11 +32,30 @@ struct CoatStep {
     Measure drain = 40;        ///< s held over the bath (dip) or upside down while pouring out
     Measure brushMass = 0.02;  ///< kg, brush only
     Where where = Where::All;
+    std::vector<Spot> spots;   ///< Where::Spots
+    Measure fill = 0.25;       ///< Turn: share of the former's room that is poured in
+    Motion motion = Motion::Still;
+    Measure moveFor = 300;     ///< s of motion
+    Measure moveEvery = 60;    ///< s between turns (Over)
+    Measure tap = 0;           ///< s of tapping on the table after it
+    bool scrape = false;       ///< what stands above the wall at the rim is scraped off
     Rest rest = Rest::Upright;
     Measure delay = 120;       ///< s on the table before it goes to `place`
     Place place = Place::Fridge;
     Measure stay = 900;        ///< s in `place`
     bool operator==(const CoatStep&) const = default;
+
+    /// A round piece stays round under this coat: a profile can tell it.
+    bool round() const { return motion == Motion::Still && way != Way::Turn && where != Where::Spots && tap.value <= 0 && !scrape; }
+};
+
+/// s a coat spends out of the cold: draining, moved about, tapped, waiting.
+double beforeCold(const CoatStep& step);
+
+/// A chocolate as it is worked.
+struct Melt {
+    material::Coating coating;
+    heat::CrystalLaw law;
 };
 
 /// Temperatures and air of the kitchen.
@@ -41,15 +69,16 @@ struct Climate {
 };
 
 /// What a coat is made in and with: everything but the shape and the steps.
-struct CoatSetting {
-    material::Coating coating;
-    heat::CrystalLaw law;
+struct CoatSetting : Melt {
+    std::vector<Melt> melts;    // one a coat where coats are of different chocolates, else empty
     FormerHeat former;
     double formerBack = 2;      // W/m²K
     double lockFraction = 0.3;
     double dipSpeed = 0.02;     // m/s vertical
     double dipMost = 0.006, pourFilm = 0.006;  // m
     Climate climate;
+
+    const Melt& melt(size_t coat) const { return coat < melts.size() ? melts[coat] : *this; }
 };
 
 struct CoatJob : CoatSetting {

@@ -55,6 +55,11 @@ public:
     bool run(double seconds, const Surroundings& around, std::stop_token stop = {});
     /// Locks what is still liquid and begins the next coat's clock.
     void closeCoat();
+    /// What is laid on from now on is this chocolate; call after closeCoat. The set shell's heat is told by it as well.
+    void use(const material::Coating& coating, const heat::CrystalLaw& law) {
+        c_ = coating;
+        law_ = law;
+    }
 
     virtual std::vector<double> thickness() const;  ///< total, melt volume, m a cell
     double volume() const;                  ///< chocolate on the piece, m³ (melt), a pool included
@@ -88,7 +93,7 @@ protected:
     static constexpr double kLeastSlope = 0.3;  // of v(h) in a concave corner
     static constexpr double kDry = 1e-9;       // m: thinner than this is no film
 
-    const material::Coating& c_;
+    material::Coating c_;
     heat::CrystalLaw law_;
     FormerHeat former_;
     FilmOptions o_;

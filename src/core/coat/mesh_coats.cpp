@@ -6,6 +6,7 @@
 #include <numbers>
 #include <numeric>
 
+#include "core/coat/blemish.h"
 #include "core/coat/flux.h"
 
 namespace uovo::coat {
@@ -14,9 +15,11 @@ namespace {
 using form::Vec3;
 
 constexpr double kLeastSlope = 0.1;  // sin of the wall's slope: nearer to level a dip takes the most it can
-constexpr double kBare = 1e-4;       // m: thinner is bare
 constexpr double kDay = 24 * 3600;   // s
 constexpr size_t kMostCoats = 100;
+constexpr double kBrushBand = 0.015;  // m, as wide as a brush goes round a rim
+constexpr double kRolling = 3;       // s from one side to the next
+constexpr double kYoung = 0.12;      // frames of a film come after this share of its age
 
 double length(const std::vector<Turn>& turns) {
     return std::accumulate(turns.begin(), turns.end(), 0.0, [](double s, const Turn& t) { return s + t.seconds; });
@@ -45,8 +48,96 @@ tl::expected<void, Problem> check(const MeshJob& job) {
     return {};
 }
 
-/// Room for a pool, m³: the former's volume below its lowest rim, or all of it when there is none; by vertical columns.
-double holds(const Surface& s) {
+/// Fresh film a cell: thickness, or volume per area for a brush, whose grams are given.
+std::vector<double> fresh(const MeshJob& job, const MeshStep& step, const material::Coating& c, double crystals) {
+    const Surface& s = *job.surface;
+    std::vector<double> add(s.size(), 0.0);
+    const double T = step.coat.temperature.value;
+    if (step.coat.way == Way::Dip) {
+        const double tau = yieldStress(c, T, crystals), eta = viscosity(c, T, crystals);
+        for (size_t i = 0; i < s.size(); ++i) {
+            const double slope = std::max(kLeastSlope, std::sqrt(std::max(0.0, 1 - s.normal[i].z * s.normal[i].z)));
+            add[i] = dipThickness(job.dipSpeed / slope, c.densityMelt * 9.81 * slope, tau, eta, job.dipMost);
+        }
+    } else if (step.coat.way == Way::Pour) {
+        std::fill(add.begin(), add.end(), job.pourFilm);
+    } else {
+        double weight = 0;
+        for (size_t i = 0; i < s.size(); ++i) weight += s.area[i] * (step.brush.empty() ? 1 : step.brush[i]);
+        for (size_t i = 0; i < s.size() && weight > 0; ++i) add[i] = step.coat.brushMass.value / c.densityMelt * (step.brush.empty() ? 1 : step.brush[i]) / weight;
+    }
+    return add;
+}
+
+/// Weights of the brush a corner: round the rim, at the foot, or where a person painted.
+std::vector<double> brushed(const CoatStep& step, const Surface& s) {
+    std::vector<double> w(s.size(), 0.0);
+    if (step.where == Where::Spots) {
+        for (const auto& spot : step.spots)
+            for (size_t i = 0; i < s.size(); ++i)
+                if (const double d = form::length(s.at[i] - spot.at) / kSpotRadius; d < 1) w[i] += spot.weight * (1 - d * d);
+    } else {
+        std::vector<Vec3> from;  // as far as the band of a profile's brush: 15 mm from the rim, 30 from the lowest place
+        size_t lowest = 0;
+        for (size_t i = 0; i < s.size(); ++i) {
+            if (step.where == Where::Rim && form::length(s.edge[i]) > 0) from.push_back(s.at[i]);
+            if (s.at[i].z < s.at[lowest].z) lowest = i;
+        }
+        if (step.where == Where::Foot) from.push_back(s.at[lowest]);
+        const double reach = step.where == Where::Rim ? kBrushBand : 2 * kBrushBand;
+        for (size_t i = 0; i < s.size(); ++i)
+            for (const auto& p : from)
+                if (form::length(s.at[i] - p) < reach) {
+                    w[i] = 1;
+                    break;
+                }
+    }
+    if (std::accumulate(w.begin(), w.end(), 0.0) <= 0) {  // between the corners: the nearest takes it; nowhere: all over
+        if (step.where != Where::Spots || step.spots.empty()) return {};
+        for (const auto& spot : step.spots)
+            w[static_cast<size_t>(std::min_element(s.at.begin(), s.at.end(), [&](const Vec3& a, const Vec3& b) { return form::length(a - spot.at) < form::length(b - spot.at); }) - s.at.begin())] += spot.weight;
+    }
+    return w;
+}
+
+/// Hands roll a piece from side to side, they do not flip it in no time: half-way it passes a direction between.
+std::vector<Turn> rolled(const std::vector<Turn>& turns) {
+    std::vector<Turn> out;
+    for (size_t i = 0; i < turns.size(); ++i) {
+        const double passing = std::min(kRolling, 0.2 * turns[i].seconds);
+        if (i > 0) {
+            Vec3 between = turns[i - 1].up + turns[i].up;
+            if (form::length(between) < 0.1) between = i % 4 == 1 ? Vec3{turns[i].up.z, turns[i].up.x, turns[i].up.y} : Vec3{turns[i].up.y, turns[i].up.z, turns[i].up.x};
+            out.push_back({form::unit(between), passing});
+        }
+        out.push_back({turns[i].up, turns[i].seconds - (i > 0 ? passing : 0)});
+    }
+    return out;
+}
+
+}  // namespace
+
+MeshStep meshStep(const CoatStep& step, const Surface& surface, bool outside) {
+    MeshStep m;
+    m.coat = step;
+    m.tap = step.tap.value;
+    m.scrape = step.scrape;
+    m.onPaper = outside && step.rest == Rest::Upright;
+    if (step.way == Way::Turn) m.fill = step.fill.value * roomIn(surface);
+    if (step.way == Way::Brush && step.where != Where::All) m.brush = brushed(step, surface);
+    if (step.motion != Motion::Still || step.way == Way::Turn) {
+        if (step.way == Way::Dip || step.way == Way::Pour) m.turns.push_back({{0, 0, step.way == Way::Pour ? -1.0 : 1.0}, step.drain.value});
+        const double lasts = step.moveFor.value, every = std::max(1.0, step.moveEvery.value);
+        std::vector<Turn> moved;
+        if (step.motion == Motion::Spin || (step.way == Way::Turn && step.motion == Motion::Still)) moved = spinByHand(lasts);
+        else if (step.motion == Motion::Over) moved = rolled(turnedEvery(every, std::max(1, static_cast<int>(std::lround(lasts / every)))));
+        else moved = {{{1, 0, 0}, lasts}};
+        m.turns.insert(m.turns.end(), moved.begin(), moved.end());
+    }
+    return m;
+}
+
+double roomIn(const Surface& s) {
     double volume = 0, rim = 1e9, low = 1e9;
     for (size_t i = 0; i < s.size(); ++i) {
         if (form::length(s.edge[i]) > 0) rim = std::min(rim, s.at[i].z);
@@ -59,29 +150,6 @@ double holds(const Surface& s) {
     for (size_t i = 0; i < s.size(); ++i) volume += s.area[i] * s.normal[i].z * std::max(0.0, level - s.at[i].z);
     return volume;
 }
-
-/// Fresh film a cell: thickness, or volume per area for a brush, whose grams are given.
-std::vector<double> fresh(const MeshJob& job, const MeshStep& step, double crystals) {
-    const Surface& s = *job.surface;
-    std::vector<double> add(s.size(), 0.0);
-    const double T = step.coat.temperature.value;
-    if (step.coat.way == Way::Dip) {
-        const double tau = yieldStress(job.coating, T, crystals), eta = viscosity(job.coating, T, crystals);
-        for (size_t i = 0; i < s.size(); ++i) {
-            const double slope = std::max(kLeastSlope, std::sqrt(std::max(0.0, 1 - s.normal[i].z * s.normal[i].z)));
-            add[i] = dipThickness(job.dipSpeed / slope, job.coating.densityMelt * 9.81 * slope, tau, eta, job.dipMost);
-        }
-    } else if (step.coat.way == Way::Pour) {
-        std::fill(add.begin(), add.end(), job.pourFilm);
-    } else {
-        double weight = 0;
-        for (size_t i = 0; i < s.size(); ++i) weight += s.area[i] * (step.brush.empty() ? 1 : step.brush[i]);
-        for (size_t i = 0; i < s.size() && weight > 0; ++i) add[i] = step.coat.brushMass.value / job.coating.densityMelt * (step.brush.empty() ? 1 : step.brush[i]) / weight;
-    }
-    return add;
-}
-
-}  // namespace
 
 std::vector<Turn> spinByHand(double seconds) {
     std::vector<Turn> out;
@@ -104,44 +172,48 @@ std::vector<Turn> turnedEvery(double every, int times) {
 
 tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, const std::function<void(double)>& progress) {
     if (auto ok = check(job); !ok) return tl::unexpected(ok.error());
-    const auto& c = job.coating;
     const Surface& surface = *job.surface;
-    const double toSolid = c.densityMelt / c.densitySolid;
-    MeshFilm film(surface, c, job.law, job.lockFraction, job.former, job.options, job.climate.room);
+    MeshFilm film(surface, job.coating, job.law, job.lockFraction, job.former, job.options, job.climate.room);
     MeshCoats out;
-    double laid = 0, before = 0, droppedBefore = 0, whole = 0, passed = 0;
+    std::vector<double> thick(surface.size(), 0.0), wall(surface.size(), 0.0);  // melt and set
+    double gone = 0, kept = 0;  // kg lost and on the piece, of the coats before
+    double laid = 0, before = 0, droppedBefore = 0, whole = 0, passed = 0, coatBegan = 0;
     const double totalArea = std::accumulate(surface.area.begin(), surface.area.end(), 0.0);
     std::vector<std::vector<Turn>> turns;
     for (const auto& step : job.steps) {
         auto t = step.turns;
-        if (t.empty()) t.push_back({{0, 0, step.coat.way == Way::Pour && step.fill <= 0 ? -1.0 : 1.0}, step.coat.way == Way::Brush ? 0 : step.coat.drain.value});
+        if (t.empty() && step.coat.way != Way::Turn) t.push_back({{0, 0, step.coat.way == Way::Pour && step.fill <= 0 ? -1.0 : 1.0}, step.coat.way == Way::Brush ? 0 : step.coat.drain.value});
         turns.push_back(t);
         whole += length(t) + step.tap + step.coat.delay.value + step.coat.stay.value;
     }
     // Lets time pass in stretches, so that frames, progress and stopping come in between.
     const auto run = [&](double seconds, const Surroundings& around) {
+        const double density = job.melt(out.coats.size()).coating.densityMelt;
         for (double left = seconds; left > 1e-9;) {
-            const double part = job.frameEvery > 0 ? std::min(left, job.frameEvery) : left;
+            const double part = job.frameEvery > 0 ? std::min(left, std::clamp(kYoung * (film.time() - coatBegan), 1.0, job.frameEvery)) : left;
             if (!film.run(part, around, stop)) return false;
             left -= part;
             passed += part;
             if (progress) progress(whole > 0 ? passed / whole : 1);
             if (job.frameEvery > 0) {
                 const auto h = film.thickness(), v = film.mobile();
-                out.frames.push_back({film.time(), around.up, {h.begin(), h.end()}, {v.begin(), v.end()}});
+                out.frames.push_back({film.time(), out.coats.size(), kept + (film.volume() - before) * density, gone + (film.dripped() - droppedBefore) * density, around.up, {h.begin(), h.end()}, {v.begin(), v.end()}});
             }
         }
         return true;
     };
     for (size_t k = 0; k < job.steps.size(); ++k) {
         const auto& step = job.steps[k];
+        const auto& c = job.melt(k).coating;
+        if (!job.melts.empty()) film.use(c, job.melt(k).law);
+        coatBegan = film.time();
         const double T = step.coat.temperature.value, crystals = T > c.loses ? c.crystalsFloor : c.crystalsAtStart;
         if (step.fill > 0) {
-            if (const double room = holds(surface); step.fill > room)
+            if (const double room = roomIn(surface); step.fill > room)
                 return tl::unexpected(Problem{fmt::format("It holds {}; {} do not go in.", format(room, Dimension::Volume, UnitSystem::Metric), format(step.fill, Dimension::Volume, UnitSystem::Metric)), "coats/" + std::to_string(k) + "/fill"});
-            film.pour(step.fill, T, crystals, turns[k].front().up);
+            film.pour(step.fill, T, crystals, turns[k].empty() ? Vec3{0, 0, 1} : turns[k].front().up);
         } else {
-            const auto add = fresh(job, step, crystals);
+            const auto add = fresh(job, step, c, crystals);
             step.coat.way == Way::Brush ? film.depositVolume(add, T, crystals) : film.deposit(add, T, crystals);
         }
         laid += film.volume() + film.dripped() - before - droppedBefore;
@@ -160,7 +232,9 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
             around.tapping = false;
         }
         if (going && step.scrape) film.scrapeRim();
-        if (step.turns.empty() || step.coat.rest != Rest::Upright) around.up = {0, 0, step.coat.rest == Rest::Inverted ? -1.0 : 1.0};
+        if (!step.stays) around.up = {0, 0, step.coat.rest == Rest::Inverted ? -1.0 : 1.0};
+        const double setDown = film.dripped();
+        if (step.onPaper) film.standOnPaper(around.up, 0);
         going = going && run(step.coat.delay.value, around);
         around.air = job.climate.air(step.coat.place);
         around.openSide = job.climate.transfer(step.coat.place);
@@ -169,6 +243,11 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
         if (!going) return tl::unexpected(Problem{"The film could not be computed for this coat.", "coats/" + std::to_string(k)});
 
         MeshCoat r;
+        if (step.onPaper) {
+            r.footRadius = film.standOnPaper(around.up, film.dripped() - setDown);
+            film.leavePaper();
+        }
+        r.shellTemperature = film.shellTemperature();
         r.stillLiquid = film.mobileVolume() > 0.02 * film.volume();
         std::vector<std::pair<double, double>> locks;
         double last = 0;
@@ -180,9 +259,11 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
         r.lockTypical = medianByArea(std::move(locks), totalArea);
         r.lockLast = r.stillLiquid ? std::nan("") : last;
         film.closeCoat();
-        r.wall = film.thickness();
+        const auto now = film.thickness();
+        for (size_t i = 0; i < wall.size(); ++i) wall[i] += (now[i] - thick[i]) * c.densityMelt / c.densitySolid;
+        thick = now;
+        r.wall = wall;
         for (size_t i = 0; i < r.wall.size(); ++i) {
-            r.wall[i] *= toSolid;
             r.poolDeepest = std::max(r.poolDeepest, r.wall[i]);
             if (r.wall[i] < kBare) r.bare += surface.area[i] / totalArea;
         }
@@ -190,9 +271,11 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
         r.dripped = (film.dripped() - droppedBefore) * c.densityMelt;
         before = film.volume();
         droppedBefore = film.dripped();
+        kept += r.added;
+        gone += r.dripped;
         out.coats.push_back(std::move(r));
     }
-    out.mass = film.volume() * c.densityMelt;
+    out.mass = kept;
     out.error = laid > 0 ? std::abs(laid - film.volume() - film.dripped()) / laid : 0;
     return out;
 }

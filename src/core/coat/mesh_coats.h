@@ -21,12 +21,14 @@ struct MeshStep {
     std::vector<Turn> turns;        ///< before the coat rests; empty: as the coat's way has it
     double tap = 0;                 ///< s of tapping on the table at the end of the turns
     bool scrape = false;            ///< what stands above the wall at the rim is scraped off
+    bool stays = false;             ///< it rests as the last turn left it
+    bool onPaper = false;           ///< it rests on paper, where what drips forms a foot
 };
 
 struct MeshJob : CoatSetting {
     const Surface* surface = nullptr;
     std::vector<MeshStep> steps;
-    double frameEvery = 0;          ///< s between frames of the film's history; 0: none
+    double frameEvery = 0;          ///< s between frames of the film's history, fewer while it is young; 0: none
     FilmOptions options = quick();
 
     static FilmOptions quick() {  // the sweep has no limit on its step: a turn may begin with a longer one
@@ -39,6 +41,8 @@ struct MeshJob : CoatSetting {
 /// The film at one moment: melt thickness and whether it still flows, a cell.
 struct Frame {
     double time = 0;                ///< s since the first coat
+    size_t coat = 0;
+    double mass = 0, dripped = 0;   ///< kg on the piece and lost, since the first coat
     form::Vec3 up{0, 0, 1};
     std::vector<float> thickness;   ///< m
     std::vector<float> mobile;      ///< m of it that still flows
@@ -50,6 +54,8 @@ struct MeshCoat {
     double lockTypical = 0, lockLast = 0;  ///< s; NaN when it did not
     double poolDeepest = 0;         ///< m, thickest place
     double bare = 0;                ///< share of the wall thinner than 0.1 mm
+    double footRadius = 0;          ///< m, of the foot on paper, as wide as a disc of its area
+    double shellTemperature = 0;    ///< °C at the end
     bool stillLiquid = false;
 };
 
@@ -63,6 +69,13 @@ struct MeshCoats {
 std::vector<Turn> spinByHand(double seconds);
 /// Turned over about a level axis every `every` seconds, the axis a quarter further each time.
 std::vector<Turn> turnedEvery(double every, int times);
+
+/// A plan's coat as a mesh needs it: turns, pool, weights of the brush.
+/// @param outside the piece is dipped over its former, and rests on paper when it stands upright
+MeshStep meshStep(const CoatStep& step, const Surface& surface, bool outside);
+
+/// Room inside a former, m³: below its lowest rim, or all of it when it is closed.
+double roomIn(const Surface& surface);
 
 /// @returns the coats one after the other; or a sentence: no coats, more fill than the ball holds, a schedule longer than a day …
 tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop = {}, const std::function<void(double)>& progress = {});

@@ -1,6 +1,7 @@
 #include "core/coat/mesh_film.h"
 
 #include <algorithm>
+#include <numbers>
 #include <numeric>
 
 namespace uovo::coat {
@@ -9,6 +10,7 @@ using form::Vec3;
 
 namespace {
 constexpr double kClose = 3e-8;  // m; the mass is exact whatever is left
+constexpr double kLooksDown = 0.25;  // cosine from the plumb line: flatter shells come to lie on paper
 }
 
 MeshFilm::MeshFilm(const Surface& surface, const material::Coating& coating, const heat::CrystalLaw& law, double lockFraction,
@@ -104,8 +106,10 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
         }
         const double temperature = (own * T_[i] + inHeat_[i]) / have, crystals = (own * X_[i] + inCrystals_[i]) / have;
         // area (v(h) − s) + dt (outflow(h) + drip(h)) = have: increasing in h, so Newton's method from where it was
-        const bool drips = end_[i] == End::Drip || end_[i] == End::Bead;
-        const double slope = std::max(slope_[i], leastSlope), wallPerDepth = rhoG * slope, widthDrop = slope_[i] > 1e-9 ? drain_[i] / slope : 0;
+        const bool drips = end_[i] == End::Drip || end_[i] == End::Bead || (!paper_.empty() && paper_[i] > 0);
+        const bool pressed = !paper_.empty() && paper_[i] > 0;  // between shell and paper: it runs nowhere
+        const double most = pressed ? paper_[i] - b_[i] : cap_[i];
+        const double slope = std::max(slope_[i], leastSlope), wallPerDepth = rhoG * slope, widthDrop = slope_[i] > 1e-9 && !pressed ? drain_[i] / slope : 0;
         double low = b_[i], high = (s_[i] + have / area_[i]) / kLeastSlope + 1e-9, h = std::clamp(h_[i], b_[i], high), out = 0, drip = 0;
         const auto flows = [&](double depth, double& byDepth) {  // m³/s, coat/flux.h's Casson flux with its roots shared
             const double wall = wallPerDepth * depth;
@@ -123,8 +127,8 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
             out = widthDrop > 0 ? flows(depth, byDepth) : 0;
             double byDrip = 0;
             drip = 0;
-            if (drips && depth > cap_[i]) {
-                drip = area_[i] * (depth - cap_[i]) / former_.dripTime;
+            if (drips && depth > most) {
+                drip = area_[i] * (depth - most) / former_.dripTime;
                 byDrip = area_[i] / former_.dripTime;
             }
             const double rest = area_[i] * (volumeOf(i, h) - s_[i]) + dt * (out + drip) - have;
@@ -156,13 +160,18 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
             inHeat_[j] += part * temperature;
             inCrystals_[j] += part * crystals;
         }
+        h_[i] = h;
         if (end_[i] == End::Pool && v_[i] > 0) {
-            pooled += v_[i] * area_[i];
-            pooledHeat += v_[i] * area_[i] * temperature;
-            pooledCrystals += v_[i] * area_[i] * crystals;
-            v_[i] = 0;
+            // what has run together here goes to the pool; a film as thick as the one around stays, for the mesh has small hollows
+            double film = 0, links = 0;
+            for (size_t l = p_.link[i]; l < p_.link[i + 1]; ++l, ++links) film += v_[static_cast<size_t>(p_.to[l])];
+            const double keep = links > 0 ? std::min(v_[i], film / links) : 0, run = v_[i] - keep;
+            pooled += run * area_[i];
+            pooledHeat += run * area_[i] * temperature;
+            pooledCrystals += run * area_[i] * crystals;
+            v_[i] = keep;
+            h_[i] = thicknessOf(i, s_[i] + v_[i], h);
         }
-        h_[i] = end_[i] == End::Pool ? b_[i] : h;
     }
     if (pooled > 0) level(pooled, pooledHeat / pooled, pooledCrystals / pooled);
     return true;
@@ -196,7 +205,7 @@ void MeshFilm::level(double volume, double celsius, double crystals) {
         const double rest = holds(top, surface) - volume;
         (rest > 0 ? high : low) = top;
         if (std::abs(rest) < 1e-6 * volume || high - low < 1e-9) break;
-        double next = surface > 0 ? top - rest / surface : 2 * top - low + 1e-4;
+        double next = surface > 0 ? top - rest / surface : low - 1;  // nothing reaches so low yet: halve
         if (!(next > low && next < high)) next = 0.5 * (low + high);
         top = next;
     }
@@ -242,6 +251,48 @@ void MeshFilm::scrapeRim() {
         v_[i] = keep;
         h_[i] = thicknessOf(i, s_[i] + v_[i], h_[i]);
     }
+}
+
+double MeshFilm::standOnPaper(const Vec3& up, double pool) {
+    // the paper lies under the lowest place of the shell as it was set down, a foot's film away; gaps are measured along the normal
+    orient(up);
+    const size_t n = p_.size();
+    std::vector<double> lean(n), gap(n);
+    for (size_t i = 0; i < n; ++i) lean[i] = -form::dot(p_.normal[i], up_);
+    if (std::isnan(plane_)) {
+        plane_ = 1e9;
+        for (size_t i = 0; i < n; ++i)
+            if (lean[i] > kLooksDown) plane_ = std::min(plane_, height_[i] - b_[i] * lean[i] - former_.footFilm);
+        paper_.assign(n, 0.0);
+    }
+    std::vector<size_t> under;
+    for (size_t i = 0; i < n; ++i) {
+        if (lean[i] <= kLooksDown) continue;
+        gap[i] = std::max((height_[i] - plane_) / lean[i], b_[i]);
+        if (gap[i] - b_[i] <= former_.footMost || gap[i] <= h_[i]) under.push_back(i);
+    }
+    std::sort(under.begin(), under.end(), [&](size_t a, size_t b) { return gap[a] != gap[b] ? gap[a] < gap[b] : a < b; });
+    double foot = 0, left = pool;
+    for (const size_t i : under) {
+        const double target = std::max(0.0, volumeOf(i, gap[i]) - s_[i]), cost = area_[i] * (target - v_[i]);
+        if (cost > left && paper_[i] <= 0) break;
+        if (cost > left) {  // of the foot already: as full as it gets
+            foot += area_[i] * lean[i];
+            continue;
+        }
+        paper_[i] = gap[i];
+        left -= cost;  // hanging film thicker than the gap is pressed out
+        dripped_ -= cost;
+        v_[i] = target;
+        h_[i] = thicknessOf(i, s_[i] + v_[i], gap[i]);
+        foot += area_[i] * lean[i];
+    }
+    return std::sqrt(foot / std::numbers::pi);
+}
+
+void MeshFilm::leavePaper() {
+    plane_ = std::nan("");
+    paper_.clear();
 }
 
 std::vector<double> MeshFilm::thickness() const {

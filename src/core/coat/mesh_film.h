@@ -19,6 +19,10 @@ public:
     std::vector<double> thickness() const override;
     /// Takes off what stands above the wall beside it at the rim.
     void scrapeRim();
+    /// What has dripped since the piece was set down (`pool`, m³) fills the gap between paper and shell, as far out as it
+    /// reaches and no higher than a foot holds. @returns the radius of a disc as large as the foot, m
+    double standOnPaper(const form::Vec3& up, double pool);
+    void leavePaper();
     /// Height of the pool's surface along the vertical of the last step, m; NaN when there is none.
     double poolLevel() const { return level_; }
     /// Thickness of the mobile film a cell, m.
@@ -45,6 +49,8 @@ private:
     std::vector<double> cap_;              // m of mobile film held before it drips
     std::vector<double> inflow_, inHeat_, inCrystals_;  // scratch of the sweep
     double level_ = std::nan("");
+    double plane_ = std::nan("");          // m: the paper, along the vertical
+    std::vector<double> paper_;            // m of film that fills the gap to it, of the foot's cells; empty: no paper
 };
 
 }  // namespace uovo::coat

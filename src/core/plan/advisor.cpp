@@ -148,6 +148,10 @@ private:
             }
         if (c.way == coat::Way::Brush || piece_.coats.empty()) c.way = piece_.overBalloon() ? coat::Way::Dip : coat::Way::Pour;
         c.extra.clear();
+        c.chocolate.clear();
+        c.motion = coat::Motion::Still;
+        c.tap = Measure(0);
+        c.scrape = false;
         c.temperature = Measure(T);
         c.delay = Measure(delay);
         c.rest = rest;

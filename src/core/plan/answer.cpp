@@ -12,15 +12,8 @@
 namespace uovo {
 namespace {
 
-constexpr int kBandCells = 36;
 constexpr size_t kKept = 64;
 constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and swirled: judgement, a quarter to a half
-constexpr double kFootRoom = 0.015;  // m of stand, ring or hook added to a piece's height while it sets
-
-tl::expected<form::Meridian, Problem> meridianOf(const Piece& piece) {
-    if (const auto* b = std::get_if<form::Balloon>(&piece.former)) return form::meridian(*b);
-    return form::meridian(std::get<form::Cup>(piece.former));
-}
 
 /// What the coat stage depends on, and nothing else: the name, count or filling may change without computing it again.
 std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
@@ -31,7 +24,7 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     for (Measure* m : {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight, &essence.kitchen.freezerWidth,
                        &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight})
         *m = 0;
-    if (const auto own = plan.own.find(piece.chocolate); own != plan.own.end()) essence.own[own->first] = own->second;
+    essence.own = plan.own;
     Piece p = piece;
     p.name.clear();
     p.count = 1;
@@ -59,86 +52,14 @@ std::string partKey(const Piece& piece, const Plan& plan) {
     p.thinnerShare = piece.thinnerShare;
     if (piece.wallFromCoats()) {
         p.coats = piece.coats;
+        essence.own = plan.own;
         essence.kitchen.freezer = plan.kitchen.freezer;
+        essence.kitchen.humidity = plan.kitchen.humidity;
     }
     essence.pieces = {p};
     std::string key = "part" + std::to_string(kModelVersion) + writePlan(essence);
     if (const auto mesh = plan.meshes.find(piece.part()->mesh); mesh != plan.meshes.end()) key += fmt::format("{}", static_cast<const void*>(mesh->second.get()));
     return key;
-}
-
-tl::expected<CoatStage, Problem> computeStage(const Piece& piece, const Plan& plan, const material::Library& lib, const AnswerOptions& options,
-                                              std::stop_token stop) {
-    const auto former = meridianOf(piece);
-    if (!former) return tl::unexpected(former.error());
-    auto job = coatJob(piece, plan, lib, options.cells);
-    if (!job) return tl::unexpected(job.error());
-    auto coats = coat::coat(*job, stop);
-    if (!coats) return tl::unexpected(coats.error());
-
-    CoatStage s;
-    s.coats = std::move(*coats);
-    s.profile = job->profile;
-    s.chocolateOutside = job->side == form::Side::Outside;
-    s.area = former->area();
-    s.formerVolume = former->volume();
-    s.wall = coat::figures(s.coats.wall, s.profile);
-    s.height = former->highest() - former->lowest();
-    if (const auto* b = std::get_if<form::Balloon>(&piece.former)) {
-        s.capacity = s.formerVolume;
-        s.rimRadius = s.profile.faceR.back();
-        s.shelfDiameter = b->girth.value / std::numbers::pi + 2 * s.wall.mean;
-        s.shelfHeight = b->length.value + kFootRoom;
-    } else {
-        const auto& c = std::get<form::Cup>(piece.former);
-        s.capacity = std::max(0.0, s.formerVolume - s.coats.mass / job->coating.densitySolid);
-        s.rimRadius = s.profile.faceR.back();
-        s.shelfDiameter = c.topDiameter.value;
-        s.shelfHeight = c.height.value + 0.005;
-    }
-    if (options.bands) {
-        coat::CoatJob coarse = *job;
-        coarse.profile = former->profile(kBandCells);
-        if (auto band = coat::band(coarse, coatUncertainty(piece, lib), stop))
-            s.band = *band;
-        else
-            return tl::unexpected(band.error());
-    }
-    // Setting at the thickest place of each coat, through its own stays.
-    const setting::Events events{lib.physical("lockFraction"), lib.physical("firmFraction"), lib.physical("setFraction"), lib.physical("releaseFraction")};
-    const double toMelt = job->coating.densitySolid / job->coating.densityMelt;
-    double elapsed = 0, shellTemperature = plan.kitchen.room.value;
-    std::vector<double> below(s.profile.size(), 0.0);
-    for (size_t k = 0; k < piece.coats.size(); ++k) {
-        const auto& step = piece.coats[k];
-        const auto& r = s.coats.coats[k];
-        const size_t at = coat::figures(r.wall, s.profile).thickestAt;
-        setting::Wall wall;
-        wall.shell = below[at] * toMelt;
-        wall.coat = std::max(1e-4, r.wall[at] * toMelt - wall.shell);
-        wall.coatTemperature = step.temperature.value;
-        wall.shellTemperature = shellTemperature;
-        wall.crystals = step.temperature.value > job->coating.loses ? job->coating.crystalsFloor : job->coating.crystalsAtStart;
-        wall.formerCapacity = job->former.capacity;
-        wall.formerSide = job->formerBack;
-        const double out = (step.way == coat::Way::Brush ? 0 : step.drain.value) + step.delay.value;
-        s.setting.push_back(setting::settle(wall, job->coating, job->law, events,
-                                            {{job->climate.room, job->climate.airRoom, out},
-                                             {job->climate.air(step.place), job->climate.transfer(step.place), 0}}));
-        const bool last = k + 1 == piece.coats.size();
-        elapsed += last ? s.setting.back().release : out + step.stay.value;
-        below = r.wall;
-        shellTemperature = r.shellTemperature;
-    }
-    s.fromFirstCoatToRelease = elapsed;
-    const auto& last = piece.coats.back();
-    heat::ColdWall cold;
-    cold.thickness = s.wall.mean;
-    cold.density = job->coating.densitySolid;
-    cold.heatCapacity = job->coating.heatCapacity;
-    cold.temperature = last.place == coat::Place::Table ? plan.kitchen.room.value : s.coats.coats.back().shellTemperature;
-    s.dew = heat::condensation(cold, plan.kitchen.room.value, plan.kitchen.humidity.value, lib.physical("condensationTransfer"));
-    return s;
 }
 
 std::string potKey(const Piece& p, const material::Coating& coating) {
@@ -241,50 +162,6 @@ void Cache::keep(const std::string& key, std::shared_ptr<const void> value) {
     kept_.emplace_back(key, std::move(value));
 }
 
-coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& lib) {
-    const auto* chocolate = lib.find(piece.chocolate);
-    const auto ratio = [&](const char* name) { return chocolate ? chocolate->at(name).high / chocolate->at(name).low : 2; };
-    return {ratio("yield40"), ratio("viscosity40"), lib.physical("ladleSpread"), lib.physical("delaySpread")};
-}
-
-tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan, const material::Library& lib) {
-    const auto coating = coatingOf(piece, plan, lib);
-    if (!coating) return tl::unexpected(coating.error());
-    coat::CoatSetting job;
-    job.coating = *coating;
-    job.law = heat::CrystalLaw(*coating, lib.physics);
-    const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
-    const bool balloon = piece.overBalloon() || (family && family->outside), mold = family && !family->outside;
-    job.former.capacity = lib.former(balloon ? "balloonHeatCapacity" : mold ? "moldHeatCapacity" : "paperHeatCapacity");
-    job.former.dripCap = lib.former(balloon ? "balloonDripCap" : "moldDripCap");
-    job.former.rimBead = lib.former("rimBead");
-    job.former.dripTime = lib.former("dripTime");
-    job.former.footFilm = lib.former("footFilm");
-    job.former.footMost = lib.former("footMost");
-    job.formerBack = lib.former(balloon ? "balloonBack" : "paperBack");
-    job.lockFraction = lib.physical("lockFraction");
-    job.dipSpeed = lib.former("dipSpeed");
-    job.dipMost = lib.former("dipMost");
-    job.pourFilm = lib.former("pourFilm");
-    const double still = lib.physical("airStill");
-    job.climate = {plan.kitchen.room.value, plan.kitchen.humidity.value, plan.kitchen.fridge.value, plan.kitchen.freezer.value,
-                   still, plan.kitchen.fan ? lib.physical("airFan") : still, still};
-    return job;
-}
-
-tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& lib, int cells) {
-    const auto former = meridianOf(piece);
-    if (!former) return tl::unexpected(former.error());
-    const auto setting = coatSetting(piece, plan, lib);
-    if (!setting) return tl::unexpected(setting.error());
-    coat::CoatJob job;
-    static_cast<coat::CoatSetting&>(job) = *setting;
-    job.profile = former->profile(cells);
-    job.side = former->side();
-    job.steps.assign(piece.coats.begin(), piece.coats.end());
-    return job;
-}
-
 std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Cache& cache, const AnswerOptions& options, std::stop_token stop,
                               const std::function<void(const Answers&)>& early) {
     const auto began = std::chrono::steady_clock::now();
@@ -316,7 +193,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
             const std::string key = stageKey(piece, plan, options);
             a->stage = std::static_pointer_cast<const CoatStage>(cache.find(key));
             if (!a->stage) {
-                if (auto stage = computeStage(piece, plan, lib, options, stop)) {
+                if (auto stage = coatStage(piece, plan, lib, options, stop)) {
                     a->stage = std::make_shared<const CoatStage>(std::move(*stage));
                     cache.keep(key, a->stage);
                 } else {
@@ -335,33 +212,62 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         a->coating = *coatingOf(piece, plan, lib);
         a->make = batch::piecesToMake(piece.count, piece.survives, lib.usual("sparesSure"));
         const double clearance = lib.usual("bathClearance");
-        batch::Demand demand{piece.id, potKey(piece, a->coating), a->make, a->part ? a->part->mass : a->stage->coats.mass, 0};
+        // What goes into each pot: coats of another chocolate come from a pot of their own.
+        struct Share {
+            std::string chocolate, pot;
+            double each = 0, bath = 0;
+        };
+        std::vector<Share> shares;
+        const auto share = [&](const std::string& chocolate, const material::Coating& coating) -> Share& {
+            const std::string key = potKey(piece, coating);
+            for (auto& s : shares)
+                if (s.pot == key) return s;
+            shares.push_back({chocolate, key, 0, 0});
+            return shares.back();
+        };
+        const auto coatShare = [&](size_t k) -> Share& {
+            const auto& c = piece.coats[k];
+            return share(c.chocolate.empty() ? piece.chocolate : c.chocolate, *coatingOf(piece, c, plan, lib));
+        };
         if (a->part) {
+            for (size_t k = 0; k < a->part->items.size(); ++k) {
+                const bool coated = a->part->wall && std::find(a->part->wall->items.begin(), a->part->wall->items.end(), k) != a->part->wall->items.end();
+                if (!coated) share(piece.chocolate, a->coating).each += a->part->items[k];
+            }
+            for (size_t k = 0; a->part->wall && k < piece.coats.size(); ++k) coatShare(k).each += a->part->wall->coats[k].added;
             for (size_t k = 0; k < a->part->volumes.size(); ++k) {  // the last mold is still filled once before it is poured out
                 const auto& item = a->part->assembly.items[k];
-                if (item.edible && item.shape.body == form::Body::Wall && !item.shape.outside)
-                    demand.bath = std::max(demand.bath, kFilledOnce * (item.shape.volume - a->part->volumes[k]) * a->coating.densityMelt);
+                if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside) || piece.closes()) continue;
+                const double kg = kFilledOnce * (item.shape.volume - a->part->volumes[k]) * a->coating.densityMelt;
+                if (!a->part->wall) share(piece.chocolate, a->coating).bath = std::max(share(piece.chocolate, a->coating).bath, kg);
+                for (size_t n = 0; a->part->wall && n < piece.coats.size(); ++n)
+                    if (piece.coats[n].way == coat::Way::Pour) coatShare(n).bath = std::max(coatShare(n).bath, kg);
             }
-        } else if (const auto* b = std::get_if<form::Balloon>(&piece.former)) {
-            const bool dips = std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; });
-            if (dips) {
-                const auto former = meridianOf(piece);
+        } else {
+            const auto* b = std::get_if<form::Balloon>(&piece.former);
+            for (size_t k = 0; k < piece.coats.size(); ++k) coatShare(k).each += a->stage->coats.coats[k].added;
+            if (b && std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
+                const auto former = form::meridian(*b);
                 const auto bath = piece.pot.empty() ? batch::bestBath(*former, b->dip.value, lib.pots, clearance)
                                                     : batch::bathFor(*former, b->dip.value, *lib.pot(piece.pot), clearance);
                 if (bath) {
                     a->bath = *bath;
-                    demand.bath = bath->chocolate * a->coating.densityMelt;
                 } else {
                     a->problems.push_back({bath.error().sentence, at + "pot"});
                     out.problems.push_back(a->problems.back());
                 }
             }
-        } else {
-            demand.bath = a->stage->formerVolume * a->coating.densityMelt;  // the last cup is still filled once
+            for (size_t k = 0; k < piece.coats.size(); ++k) {  // the last cup is still filled once
+                if (piece.coats[k].way == coat::Way::Brush) continue;
+                const double volume = b ? (a->bath ? a->bath->chocolate : 0) : a->stage->formerVolume;
+                coatShare(k).bath = std::max(coatShare(k).bath, volume * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
+            }
         }
-        demands.push_back(demand);
-        packets.push_back(lib.find(piece.chocolate)->packet);
-        const auto place = a->part ? coat::Place::Fridge : piece.coats.back().place;
+        for (const auto& s : shares) {
+            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath});
+            packets.push_back(lib.find(s.chocolate)->packet);
+        }
+        const auto place = a->part && !a->part->wall ? coat::Place::Fridge : piece.coats.back().place;
         const auto& k = plan.kitchen;
         const double across = (a->part ? a->part->shelfDiameter : a->stage->shelfDiameter) + lib.usual("pieceGap");
         a->perShelf = place == coat::Place::Table

@@ -6,6 +6,8 @@
 
 #include "core/batch/batch.h"
 #include "core/coat/band.h"
+#include "core/coat/blemish.h"
+#include "core/coat/mesh_coats.h"
 #include "core/plan/plan.h"
 #include "core/schedule/network.h"
 #include "core/setting/setting.h"
@@ -56,8 +58,18 @@ struct Answer {
     Working working;
 };
 
+/// What the coats of a piece do in time, at its thickest place.
+struct CoatTimes {
+    std::vector<setting::Times> setting;  ///< after each coat, s
+    heat::Condensation dew;               ///< on leaving the last place
+    double fromFirstCoatToRelease = 0;    ///< s; NaN when it never sets
+    double lock = 0;                      ///< s after the last coat until nothing runs any more; NaN: not in its time
+    double chill = 0;                     ///< K that the shell is colder than its setting point when it is taken out
+    double heldStress = 0, freeStress = 0;  ///< share of its strength that the cold takes, held fast by its former and free to shrink
+};
+
 /// The wall of a piece and everything that hangs on it: the expensive part, remembered.
-struct CoatStage {
+struct CoatStage : CoatTimes {
     form::Profile profile;
     bool chocolateOutside = true;
     double area = 0;              ///< m² coated
@@ -68,13 +80,13 @@ struct CoatStage {
     coat::CoatsResult coats;
     coat::WallFigures wall;
     coat::Band band;
-    std::vector<setting::Times> setting;  ///< after each coat, at its thickest place, s
-    heat::Condensation dew;               ///< on leaving the last place
-    double fromFirstCoatToRelease = 0;    ///< s; NaN when it never sets
+    /// The former's mesh with the wall at its corners, where the coats do not leave it round; null: the profile tells all.
+    std::shared_ptr<const form::Shape> shape;
+    std::vector<coat::Blemish> blemishes;  ///< bare spots and grooves that catch air
 };
 
-/// A part's wall as its coats make it, computed on its own mesh. m, set chocolate.
-struct PartWall {
+/// A part's wall as its coats make it, computed on its own mesh; of a compound, of all its coated parts. m, set chocolate.
+struct PartWall : CoatTimes {
     /// Range of a computed wall, as shares less and more: judgement, what the yield stress leaves on round pieces.
     static constexpr double kLess = 0.33, kMore = 0.4;
     struct Coat {
@@ -86,7 +98,11 @@ struct PartWall {
     double thinnestHeight = 0;  ///< m above the former's lowest point
     double bare = 0;            ///< share of the wall that stays bare
     double error = 0;           ///< relative, of the mass
+    bool thinAtRim = false;     ///< the rim, on the whole, is the thinnest place
+    std::string thinnestOn;     ///< name of the item with the thinnest place
     std::vector<Coat> coats;
+    std::vector<size_t> items;  ///< which of the assembly are coated
+    std::vector<coat::Blemish> blemishes;
 };
 
 /// A part or compound with its measures; its wall is assumed unless `wall` is there.
@@ -169,11 +185,23 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
 
 /// How far a piece's coats may differ from the likely ones: the ranges of its chocolate, ladle and clock.
 coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& library);
+/// How long what its coats leave takes to set, and what the cold does to it.
+/// @param thickest set wall of that place after each coat, m @param lock s of the last coat
+CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Library& library, const coat::CoatSetting& setting,
+                    const std::vector<double>& thickest, const std::vector<double>& shellTemperature, double mean, double lock);
 /// The coat job a piece asks for; shared by the stage, the band and the ways out.
 tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan, const material::Library& library);
 /// The same with the meridian of a bowl or cup in so many cells, and its coats.
 tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& library, int cells);
+/// The same on a mesh.
+tl::expected<coat::MeshJob, Problem> meshJob(const Piece& piece, const Plan& plan, const material::Library& library, const coat::Surface& surface, bool outside);
+/// The former of a bowl or cup as a mesh for its coats. @param triangles about so many
+form::Shape roundFormer(const form::Meridian& meridian, double triangles);
 
+/// Coats a bowl or cup and measures it.
+tl::expected<CoatStage, Problem> coatStage(const Piece& piece, const Plan& plan, const material::Library& library, const AnswerOptions& options, std::stop_token stop = {});
+/// Bare places stay a skin of so much, m, so that the solid closes.
+inline constexpr double kSkin = 1e-5;
 /// Builds a part and measures it.
 tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating);
 /// Sentences for a part.

@@ -26,8 +26,16 @@ public:
         const int table = addResource("bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
         places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
         clear_ = add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
-        for (size_t i = 0; i < plan_.pieces.size(); ++i)
-            plan_.pieces[i].part() ? parts(plan_.pieces[i], *answers_.pieces[i]) : family(plan_.pieces[i], *answers_.pieces[i]);
+        for (size_t i = 0; i < plan_.pieces.size(); ++i) {
+            const Piece& piece = plan_.pieces[i];
+            const PieceAnswers& a = *answers_.pieces[i];
+            const std::string things = plural(lower(piece.name));
+            std::vector<int> finished;
+            if (a.stage || a.part->wall) coats(piece, a, finished);
+            if (a.part && (!a.part->wall || a.part->wall->items.size() < a.part->assembly.items.size())) casts(piece, a, finished);
+            if (a.part && a.part->wall && a.part->assembly.items.size() > 1) finished = {join(piece, a, finished, counted(piece, things))};
+            finish(piece, finished, things);
+        }
         if (serve_ >= 0) net_.order.push_back(serve_);
         for (int i = static_cast<int>(net_.tasks.size()); i-- > 0;)
             if (i != serve_) net_.order.push_back(i);
@@ -60,42 +68,44 @@ private:
     }
 
     /// The pot of a piece's chocolate: melted once a day, tempered again before each sitting.
-    PotState& potOf(const Piece& piece, const PieceAnswers& a) {
-        const std::string key = piece.chocolate + "/" + (piece.temper == material::Temper::Tempered ? "t" : "u") + std::to_string(int(piece.thinner));
+    PotState& potOf(const Piece& piece, const std::string& chocolate, const material::Coating& coating) {
+        const std::string key = chocolate + "/" + (piece.temper == material::Temper::Tempered ? "t" : "u") + std::to_string(int(piece.thinner));
         auto [it, fresh] = pots_.try_emplace(key);
         PotState& pot = it->second;
         if (!fresh) return pot;
         for (const auto& p : answers_.pots)
-            if (p.chocolate.starts_with(a.coating.name)) pot.mass = std::max(pot.mass, p.melt);
-        const std::string name = a.coating.name;
-        const int chop = add({"chop/" + piece.chocolate, "Chop " + lower(name), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
-        pot.melt = add({"melt/" + piece.chocolate, "Melt " + format(pot.mass, Dimension::Mass, plan_.units) + " of " + lower(name), "", "melt",
+            if (p.chocolate.starts_with(coating.name)) pot.mass = std::max(pot.mass, p.melt);
+        const std::string name = coating.name;
+        const int chop = add({"chop/" + chocolate, "Chop " + lower(name), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
+        pot.melt = add({"melt/" + chocolate, "Melt " + format(pot.mass, Dimension::Mass, plan_.units) + " of " + lower(name), "", "melt",
                         minutes("melt", 1), 1, 0, 0, {"hot-bowl"}});
         after(chop, pot.melt, 0, -1, "it is chopped");
         net_.resources.push_back({"pot of " + lower(name), 1, "pot"});
         pot.resource = static_cast<int>(net_.resources.size()) - 1;
         pot.life = 90;
-        if (a.coating.tempered) {
-            const double start = std::min(a.coating.workHigh, a.coating.loses - 0.5);
-            pot.life = heat::batchWindow(a.coating, lib_.physics, pot.mass, 0, start, plan_.kitchen.room.value, true) / 60;
+        if (coating.tempered) {
+            const double start = std::min(coating.workHigh, coating.loses - 0.5);
+            pot.life = heat::batchWindow(coating, lib_.physics, pot.mass, 0, start, plan_.kitchen.room.value, true) / 60;
         }
         return pot;
     }
 
-    void family(const Piece& piece, const PieceAnswers& a) {
-        PotState& pot = potOf(piece, a);
-        const bool balloon = piece.overBalloon();
-        const auto& stage = *a.stage;
+    /// Everything that is coated, coat after coat: bowls, cups and the molded walls of parts.
+    void coats(const Piece& piece, const PieceAnswers& a, std::vector<int>& finished) {
+        const bool balloon = piece.overBalloon(), mold = piece.part() != nullptr;
+        const CoatTimes& times = a.stage ? static_cast<const CoatTimes&>(*a.stage) : *a.part->wall;
+        const double across = a.stage ? a.stage->shelfDiameter : a.part->shelfDiameter;
+        const int walls = a.part ? static_cast<int>(a.part->wall->items.size()) : 1;
+        double life = 1e9;
+        for (const auto& c : piece.coats) life = std::min(life, potOfCoat(piece, c).life);
         const double gap = lib_.usual("pieceGap");
         const int perPlace = std::max(1, a.perShelf);
         // A sitting must fit the place, the chocolate's life and the hands.
         const char* work = balloon ? "dip" : "pour";
-        const double each = lib_.tasks.at(work).seconds.value / 60;
-        const int byLife = std::max(1, static_cast<int>((pot.life - 1) / each));
+        const double each = walls * lib_.tasks.at(work).seconds.value / 60;
+        const int byLife = std::max(1, static_cast<int>((life - 1) / each));
         const int perRound = std::max(1, std::min({perPlace, byLife, a.make}));
         const int rounds = (a.make + perRound - 1) / perRound;
-        const std::string things = plural(lower(piece.name));
-        std::vector<int> finished;
         int firstPrepare = -1;
         for (int r = 0; r < rounds; ++r) {
             const int from = a.make * r / rounds + 1, to = a.make * (r + 1) / rounds, n = to - from + 1;
@@ -105,26 +115,30 @@ private:
                 return add({id(what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to)});
             };
             const int prepare = balloon ? task("inflate", "Blow up and oil " + who, "prepare", std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
+                                : mold  ? task("mold", "Polish the molds for " + who, "prepare", minutes("prepareMold", n * walls), 0)
                                         : task("snip", "Snip " + who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
             if (firstPrepare < 0) firstPrepare = prepare;
             int before = prepare;
             int firstOut = -1;
             for (size_t k = 0; k < piece.coats.size(); ++k) {
                 const auto& c = piece.coats[k];
+                PotState& pot = potOfCoat(piece, c);
+                const auto coating = *coatingOf(piece, c, plan_, lib_);
                 const int number = static_cast<int>(k) + 1;
                 const auto coatId = [&](const char* what) { return fmt::format("{}-{}", what, number); };
                 const bool first = r == 0 && k == 0;
-                const int ready = a.coating.tempered
-                                      ? task(coatId("temper"), first ? "Temper " + lower(a.coating.name) : "Warm and temper again for " + who, "melt",
+                const int ready = coating.tempered
+                                      ? task(coatId("temper"), first ? "Temper " + lower(coating.name) : "Warm and temper again for " + who, "melt",
                                              minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
                                       : task(coatId("warm"), "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), number, {"hot-bowl"});
                 after(pot.melt, ready, 0, -1, "the chocolate is melted");
-                const char* verb = c.way == coat::Way::Dip ? "Dip " : c.way == coat::Way::Pour ? "Fill and pour out " : "Brush ";
-                const char* time = c.way == coat::Way::Dip ? "dip" : c.way == coat::Way::Pour ? "pour" : "brush";
+                const char* verb = c.way == coat::Way::Dip ? "Dip " : c.way == coat::Way::Pour ? "Fill and pour out " : c.way == coat::Way::Turn ? "Fill and turn about " : "Brush ";
+                const char* time = c.way == coat::Way::Dip ? "dip" : c.way == coat::Way::Brush ? "brush" : "pour";
+                const int moving = c.motion == coat::Motion::Still && c.way != coat::Way::Turn ? 0 : static_cast<int>(std::ceil(c.moveFor.value / 60));  // hands stay on it
                 const int dip = task(coatId("coat"), verb + who + (k == 1 ? ", second coat" : k == 2 ? ", third coat" : k > 2 ? ", one more coat" : ""), "coat",
-                                     minutes(time, n), number, balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});
-                const int life = static_cast<int>(pot.life) - length(dip);
-                after(ready, dip, 0, std::max(0, std::min(life, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
+                                     minutes(time, n * walls) + moving, number, balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});
+                const int lasts = static_cast<int>(pot.life) - (length(dip) - moving);
+                after(ready, dip, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
                 net_.holds.push_back({pot.resource, ready, dip, 1});
                 if (k == 0)
                     after(prepare, dip, 0, 120, "a balloon slowly shrinks");
@@ -142,8 +156,8 @@ private:
                 const int out = task(coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + who, "look",
                                      minutes("look", n), number);
                 const bool last = k + 1 == piece.coats.size();
-                const double lead = c.delay.value + (c.way == coat::Way::Brush ? 0 : c.drain.value);
-                double need = last ? stage.setting[k].release - lead : stage.setting[k].firm - lead;
+                const double lead = coat::beforeCold(c);
+                double need = last ? times.setting[k].release - lead : times.setting[k].firm - lead;
                 need = std::max(std::isfinite(need) ? need : 0.0, c.stay.value);
                 const int stay = static_cast<int>(std::ceil(need / 60));
                 const double most = c.place == coat::Place::Freezer ? lib_.usual("freezerMost") : c.place == coat::Place::Fridge ? lib_.usual("fridgeMost") : 4 * 3600;
@@ -151,7 +165,7 @@ private:
                 // A place holds perShelf pieces at once, so each counts as that share of its area.
                 const int place = places_.at(c.place);
                 const int capacity = net_.resources[static_cast<size_t>(place)].capacity;
-                const int fit = fitIn(c.place, stage.shelfDiameter + gap);
+                const int fit = fitIn(c.place, across + gap);
                 net_.holds.push_back({place, inside, out, std::min(capacity, static_cast<int>(std::floor(double(capacity) / std::max(1, fit))) * n)});
                 if (firstOut < 0) firstOut = out;
                 before = out;
@@ -160,7 +174,8 @@ private:
             const int patch = task("patch", "Patch bare spots on " + who, "coat", minutes("patch", std::max(1, n / 3)), 0);
             after(before, warm, 0, -1, "it has been looked at");
             after(warm, patch, 0, 6, "the small pot is warm");
-            const int release = balloon ? task("release", "Let the air out and peel " + who, "release", minutes("releaseBalloon", n), 0, {"latex", "blade"})
+            const int release = mold ? task("unmold", "Unmold " + who, "release", minutes("unmold", n * walls), 0)
+                                : balloon ? task("release", "Let the air out and peel " + who, "release", minutes("releaseBalloon", n), 0, {"latex", "blade"})
                                         : task("release", "Tear the paper off " + who, "release", minutes("releaseCup", n), 0);
             after(patch, release, 3, static_cast<int>(lib_.usual("latestRelease") / 60), "the patch is firm");
             const int trim = task("trim", "Trim the rims of " + who, "finish", minutes("trim", n), 0, {"warm-plate"});
@@ -168,25 +183,29 @@ private:
             if (r > 0) after(firstPrepare, prepare, 0, -1, "the rounds go in their order");
             finished.push_back(trim);
         }
-        finish(piece, finished, things);
+    }
+    PotState& potOfCoat(const Piece& piece, const PlannedCoat& c) {
+        return potOf(piece, c.chocolate.empty() ? piece.chocolate : c.chocolate, *coatingOf(piece, c, plan_, lib_));
     }
 
-    /// Parts in molds, between bars or by hand: cast, set, unmold; a compound is then put together.
-    void parts(const Piece& piece, const PieceAnswers& a) {
-        PotState& pot = potOf(piece, a);
+    /// Parts in molds, between bars or by hand, all but the coated walls: cast, set, unmold; a compound is then put together.
+    void casts(const Piece& piece, const PieceAnswers& a, std::vector<int>& finished) {
+        PotState& pot = potOf(piece, piece.chocolate, a.coating);
         const auto& stage = *a.part;
         int edible = 0, sheets = 0;
-        for (const auto& item : stage.assembly.items) {
+        const auto coated = [&](size_t k) { return stage.wall && std::find(stage.wall->items.begin(), stage.wall->items.end(), k) != stage.wall->items.end(); };
+        for (size_t k = 0; k < stage.assembly.items.size(); ++k) {
+            const auto& item = stage.assembly.items[k];
+            if (coated(k)) continue;
             edible += item.edible;
             sheets += item.edible && item.shape.body == form::Body::Sheet;
         }
-        const bool compound = stage.assembly.items.size() > 1;
-        const std::string things = plural(lower(piece.name));
+        if (edible == 0) return;
+        const bool compound = stage.assembly.items.size() > 1 && !stage.wall;  // with a coated wall it is joined once all is there
         const double each = std::max(1, edible) * lib_.tasks.at("cast").seconds.value / 60;
         const int byLife = std::max(1, static_cast<int>((pot.life - 1) / each));
         const int perRound = std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make}));
         const int rounds = (a.make + perRound - 1) / perRound;
-        std::vector<int> finished;
         int before = -1;
         for (int r = 0; r < rounds; ++r) {
             const int from = a.make * r / rounds + 1, to = a.make * (r + 1) / rounds, n = to - from + 1, many = n * std::max(1, edible);
@@ -194,27 +213,27 @@ private:
             const auto task = [&](const char* what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
                 return add({fmt::format("{}/{}/{}", piece.id, r + 1, what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to)});
             };
-            const int prepare = task("mold", "Prepare molds and bars for " + who, "prepare", minutes("prepareMold", many), 0);
+            const int prepare = task("bars", "Prepare molds and bars for " + who, "prepare", minutes("prepareMold", many), 0);
             if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
             before = prepare;
-            const int ready = a.coating.tempered ? task("temper", (r == 0 ? "Temper " : "Temper again: ") + lower(a.coating.name) + " for " + who, "melt", minutes(r == 0 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
-                                                 : task("warm", "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), 1, {"hot-bowl"});
+            const int ready = a.coating.tempered ? task("cast-temper", (r == 0 ? "Temper " : "Temper again: ") + lower(a.coating.name) + " for " + who, "melt", minutes(r == 0 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
+                                                 : task("cast-warm", "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), 1, {"hot-bowl"});
             after(pot.melt, ready, 0, -1, "the chocolate is melted");
-            const int cast = task("cast", (sheets == edible ? "Spread and cut " : "Cast ") + who, "coat", minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
+            const int cast = task("cast", (sheets == edible ? "Spread and cut " : stage.wall ? "Cast the other parts of " : "Cast ") + who, "coat", minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
             const int life = static_cast<int>(pot.life) - length(cast);
             after(ready, cast, 0, std::max(0, std::min(life, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
             after(prepare, cast, 0, 240, "the molds are ready");
             net_.holds.push_back({pot.resource, ready, cast, 1});
-            const int in = task("in", "Into the fridge: " + who, "cold", minutes("carry", n), 1);
+            const int in = task("cast-in", "Into the fridge: " + who, "cold", minutes("carry", n), 1);
             after(clear_, in, 0, -1, "the shelf is clear");
             after(cast, in, 0, 15, "the wait before the cold");
-            const int out = task("out", "Out of the fridge, look: " + who, "look", minutes("look", n), 1);
+            const int out = task("cast-out", "Out of the fridge, look: " + who, "look", minutes("look", n), 1);
             const double need = std::isnan(stage.setting.release) ? stage.setting.set : stage.setting.release;
             const int stay = static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60));
             after(in, out, stay, std::max(stay + 15, static_cast<int>(lib_.usual("fridgeMost") / 60)), "it lets go");
             const int capacity = net_.resources[static_cast<size_t>(places_.at(coat::Place::Fridge))].capacity;
             net_.holds.push_back({places_.at(coat::Place::Fridge), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
-            const int release = task("unmold", "Unmold " + who, "release", minutes("unmold", many), 0);
+            const int release = task("uncast", (stage.wall ? "Unmold the other parts of " : "Unmold ") + who, "release", minutes("unmold", many), 0);
             after(out, release, 0, -1, "it has been looked at");
             int last = release;
             if (compound) {  // glue is melted when it is wanted
@@ -225,7 +244,18 @@ private:
             }
             finished.push_back(last);
         }
-        finish(piece, finished, things);
+    }
+
+    /// Glues coated walls and cast parts together.
+    int join(const Piece& piece, const PieceAnswers& a, const std::vector<int>& finished, const std::string& who) {
+        const auto task = [&](const char* what, std::string title, const char* lane, int length_, std::vector<std::string> cautions = {}) {
+            return add({fmt::format("{}/{}", piece.id, what), std::move(title), piece.id, lane, length_, 1, 0, 0, std::move(cautions)});
+        };
+        const int glue = task("glue-pot", "Melt a little chocolate as glue for " + who, "melt", minutes("patchPot", 1), {"hot-bowl"});
+        const int joined = task("join", "Put together " + who, "finish", minutes("join", a.make * static_cast<int>(a.part->assembly.items.size() - 1)));
+        for (const int t : finished) after(t, glue, 0, -1, "the parts are there");
+        after(glue, joined, 0, 6, "the glue is warm");
+        return joined;
     }
 
     /// Fills or boxes what is finished.

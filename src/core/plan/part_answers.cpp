@@ -4,14 +4,17 @@
 
 #include "core/mold/box_pour.h"
 #include "core/plan/speaker.h"
+#include "core/setting/stick.h"
 
 namespace uovo {
 namespace {
 
+constexpr double kStickDepth = 0.018;  // m: shallower chocolate holds no stick
+
 class PartTeller : Speaker {
 public:
     PartTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
-        : Speaker(piece, plan), lib_(lib), known_(known), s_(*known.part), family_(*form::family(piece.part()->family)), first_(s_.assembly.items.front().shape) {}
+        : Speaker(piece, plan, lib), known_(known), s_(*known.part), family_(*form::family(piece.part()->family)), first_(s_.assembly.items.front().shape) {}
 
     Answer wall() const {
         Answer a;
@@ -62,7 +65,8 @@ public:
         a.after = "at the thinnest";
         const double wanted = piece_.wantedWall.value, share = s_.box.size().z > 0 ? w.thinnestHeight / s_.box.size().z : 0;
         a.tone = w.thinnest < wanted - 1e-9 ? Tone::Weak : a.figure.low < wanted ? Tone::Plain : Tone::Good;
-        a.sentence = w.bare > 0.002 ? fmt::format("{:.0f} % of the form stays bare. ", 100 * w.bare) : fmt::format("It lies {}, likely {} to {}. ", share > 0.75 ? "near the top" : share < 0.25 ? "near the bottom" : "on the wall", length(a.figure.low), length(a.figure.high));
+        a.sentence = w.bare > 0.002 ? fmt::format("{:.0f} % of the form stays bare. ", 100 * w.bare) : fmt::format("It lies {}, likely {} to {}. ", w.thinAtRim ? "at the rim" : share > 0.75 ? "near the top" : share < 0.25 ? "near the bottom" : "on the wall", length(a.figure.low), length(a.figure.high));
+        if (s_.assembly.items.size() > 1) a.sentence = w.thinnestOn + ": " + lower(a.sentence);
         if (a.tone == Tone::Weak) a.sentence += fmt::format("You want {}; thinner walls break when they are unmolded. ", length(wanted));
         a.sentence += fmt::format("Mean {}, rim {}, thickest {}, from its coats.", length(w.mean), length(w.rim), length(w.thickest));
         a.working = {"Wall from how it is coated", "one downhill sweep a step over the part's own triangles: M(h) ρ g w (z_i − z_j), Casson; a place locks when 30 % of its fat has crystallised", {}, a.headline,
@@ -236,9 +240,68 @@ public:
             a.after = "in the fridge";
             a.sentence = fmt::format("Firm at {}, set through at {}, at its thickest part.", format(t.firm, Dimension::Duration, plan_.units), format(t.set, Dimension::Duration, plan_.units));
         }
+        if (s_.wall) {
+            a.id = "cold-parts";
+            a.after += ", the cast parts";
+        }
         a.working = {"Setting", "ρ c T_t = k T_xx + ρ L X_t on a wall as thick as the part, or as its volume over its cooled area",
                      {{"thickness that sets", length(s_.thickest), "", "geometry"}, {"fridge", temperature(plan_.kitchen.fridge.value), "", "your kitchen"}}, a.headline,
                      "Within ×1.5 of what kitchens report. Look before you unmold.", "Setting"};
+        return a;
+    }
+
+    /// The minutes in which a sheet can be cut: from tacky to hard, on the table.
+    std::optional<Answer> cutting() const {
+        double thick = 0, knife = 0;
+        for (const auto& i : s_.assembly.items) {
+            if (!i.edible || i.shape.body != form::Body::Sheet || i.part.family != "sheet") continue;
+            thick = std::max(thick, i.shape.wall);
+            for (const auto& loop : form::sheetOutline(i.part)) knife += form::perimeter(loop);
+        }
+        if (thick <= 0) return std::nullopt;
+        const auto& c = known_.coating;
+        setting::Wall wall{thick * c.densitySolid / c.densityMelt, 0, c.working(), plan_.kitchen.room.value, c.crystalsAtStart, lib_.former("paperHeatCapacity"), lib_.former("paperBack")};
+        const auto t = setting::settle(wall, c, heat::CrystalLaw(c, lib_.physics), {lib_.physical("lockFraction"), lib_.physical("firmFraction"), lib_.physical("setFraction"), lib_.physical("releaseFraction")},
+                                       {{plan_.kitchen.room.value, lib_.physical("airStill"), 0}});
+        Answer a;
+        a.id = "cutting";
+        if (std::isnan(t.set)) return std::nullopt;
+        const double window = t.firm - t.lock, needed = knife / lib_.usual("knifeSpeed");
+        a.figure = {window, window / 1.5, window * 1.5, Dimension::Duration};
+        a.headline = time(window);
+        a.after = "to cut it in";
+        a.sentence = fmt::format("On the table it is tacky at {} and hard at {}. The cuts of one are {} long, {} with a knife.", time(t.lock), time(t.firm), length(knife), time(needed));
+        if (needed > window) {
+            a.tone = Tone::Weak;
+            a.sentence += fmt::format(" Spread it in {} sheets, one after the other.", static_cast<int>(std::ceil(needed / window)));
+        } else {
+            a.sentence += " Small parts first, near the edge, where it sets first; a flat weight keeps it from curling.";
+        }
+        a.working = {"When a sheet can be cut", "from the moment it no longer runs (30 % of the fat crystallised) until it is firm (50 %), at its slowest place;  cuts = perimeters / speed of the knife",
+                     {{"thickness", length(thick), "", "your plan"}, {"room", temperature(plan_.kitchen.room.value), "", "your kitchen"}, {"knife", format(lib_.usual("knifeSpeed"), Dimension::Length, plan_.units) + " in a second", "5–20 mm", "judgement"}},
+                     a.headline, "Within ×1.5: kitchens report about five minutes. Once hard, cut with a warm knife.", "Setting"};
+        return a;
+    }
+
+    /// When a stick stands by itself in what is cast, and how long it still goes in.
+    std::optional<Answer> stick() const {
+        if (first_.body != form::Body::Cast || s_.assembly.items.size() > 1 || piece_.part()->family == "pressed") return std::nullopt;
+        const form::Vec3 d = s_.box.size();
+        if (d.z < kStickDepth || std::min(d.x, d.y) < kStickDepth) return std::nullopt;
+        const auto& c = known_.coating;
+        const setting::Cup cup{std::min(d.x, d.y), d.z, c.working(), c.crystalsAtStart, plan_.kitchen.room.value, lib_.physical("airStill")};
+        const setting::Stick stick{.depth = std::min(0.025, 0.8 * d.z)};
+        const double stands = setting::standsAfter(stick, cup, c, heat::CrystalLaw(c, lib_.physics));
+        if (std::isnan(stands)) return std::nullopt;
+        Answer a;
+        a.id = "stick";
+        a.figure = {stands, stands / 2.3, stands * 1.5, Dimension::Duration};
+        a.headline = time(stands);
+        a.after = "until a stick stands";
+        a.sentence = fmt::format("On the table, likely {} to {}. Stand sticks and spoons up then, and only after that put it into the cold.", time(a.figure.low), time(a.figure.high));
+        a.working = {"When a stick stands", "its weight's moment, m g (L/2 − D) sin 10°, against the bearing of a yield-stress fluid on its sides, 9 τ₀ d D²/4",
+                     {{"stick", fmt::format("{:.0f} g, {} long", stick.mass * 1e3, length(stick.length)), "", "judgement"}, {"pushed in", length(stick.depth), "", "judgement"}, {"yield stress at which it stands", fmt::format("{:.0f} Pa", setting::standsAt(stick)), "", "computed"}},
+                     a.headline, "Fresh temper is slower than kitchens report, up to ×2.3 for white; half-way through its window dark stands within ×1.5.", "Setting"};
         return a;
     }
 
@@ -277,7 +340,6 @@ private:
         return first_.body == form::Body::Wall ? "Geometry is as exact as your ruler; the grams are as good as the wall you assume." : "As exact as your ruler.";
     }
 
-    const material::Library& lib_;
     const PieceAnswers& known_;
     const PartStage& s_;
     const form::Family& family_;
@@ -291,7 +353,15 @@ std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const mate
     std::vector<Answer> out{t.wall(), t.grams(), t.size()};
     for (auto& a : {t.holds(), t.pattern(), t.opening(), t.joints(), t.mold()})
         if (a) out.push_back(*a);
-    out.push_back(t.cold());
+    const PartStage& s = *known.part;
+    if (s.wall) {
+        std::vector<std::string> names;
+        for (const auto& i : s.assembly.items) names.push_back(s.assembly.items.size() > 1 ? i.name : "");
+        for (auto& a : coatAnswers(piece, plan, lib, known.coating, *s.wall, s.wall->mean, s.wall->thickest, s.wall->blemishes, s.box.size().z, names)) out.push_back(std::move(a));
+    }
+    if (!s.wall || s.wall->items.size() < s.assembly.items.size()) out.push_back(t.cold());
+    for (auto& a : {t.cutting(), t.stick()})
+        if (a) out.push_back(*a);
     out.push_back(t.shelf());
     return out;
 }

@@ -10,63 +10,94 @@ namespace uovo {
 namespace {
 
 constexpr form::Detail kCoated{2600, 28, true};        // a coat on it takes about 30 ms
+constexpr form::Detail kTurned{1400, 24, true};       // a pool that is turned about costs more
 constexpr double kCornerFills = 0.25;                  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
+constexpr double kThickShare = 0.95;                  // of the area is thinner than what must set: a last corner may stay soft
 constexpr double kStand = 0.005;  // m of tray under a mold on the shelf
 
 double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::abs(form::signedArea(hull)); }
 
-/// Coats a built part on its own mesh; its shape then carries the wall it gets.
-tl::expected<PartWall, Problem> coatPart(form::Shape& shape, const Piece& piece, const Plan& plan, const material::Library& lib) {
-    const auto setting = coatSetting(piece, plan, lib);
-    if (!setting) return tl::unexpected(setting.error());
-    const coat::Surface surface = coat::surfaceOf(shape.surface, shape.outside);
-    coat::MeshJob job;
-    static_cast<coat::CoatSetting&>(job) = *setting;
-    job.surface = &surface;
-    for (const auto& c : piece.coats) {
-        coat::MeshStep step;
-        step.coat = c;
-        job.steps.push_back(std::move(step));
-    }
-    const auto done = coat::coat(job);
-    if (!done) return tl::unexpected(done.error());
-    const auto& last = done->coats.back();
+/// The wall below which so much of the area lies, m.
+double wallAtShare(const std::vector<double>& wall, const std::vector<double>& area, double share) {
+    std::vector<size_t> order(wall.size());
+    std::iota(order.begin(), order.end(), size_t{0});
+    std::sort(order.begin(), order.end(), [&](size_t a, size_t b) { return wall[a] < wall[b]; });
+    double below = 0;
+    const double all = std::accumulate(area.begin(), area.end(), 0.0);
+    for (const size_t i : order)
+        if ((below += area[i]) >= share * all) return wall[i];
+    return wall.empty() ? 0 : wall[order.back()];
+}
+
+/// Coats every molded wall of an assembly on its own mesh; the shapes then carry the wall they get.
+tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& lib) {
     PartWall w;
     w.thinnest = 1e9;
-    w.bare = last.bare;
-    w.error = done->error;
-    double before = 0;
-    for (const auto& c : done->coats) {
-        double mean = 0, all = 0;
+    w.coats.resize(piece.coats.size());
+    std::vector<double> thickest(piece.coats.size(), 0.0), shell(piece.coats.size(), plan.kitchen.room.value), volumes(piece.coats.size(), 0.0);
+    double area = 0, rimArea = 0, sum = 0, lock = 0;
+    std::optional<coat::CoatSetting> setting;
+    for (size_t part = 0; part < assembly.items.size(); ++part) {
+        form::Shape& shape = assembly.items[part].shape;
+        if (shape.body != form::Body::Wall || shape.coverage < 1 || !assembly.items[part].edible) continue;
+        const coat::Surface surface = coat::surfaceOf(shape.surface, shape.outside);
+        const auto job = meshJob(piece, plan, lib, surface, shape.outside);
+        if (!job) return tl::unexpected(job.error());
+        const auto done = coat::coat(*job);
+        if (!done) return tl::unexpected(done.error());
+        setting = *job;
+        w.items.push_back(part);
+        const auto& last = done->coats.back();
+        const double own = std::accumulate(surface.area.begin(), surface.area.end(), 0.0);
+        for (size_t k = 0; k < done->coats.size(); ++k) {
+            const auto& c = done->coats[k];
+            w.coats[k].added += c.added;
+            w.coats[k].dripped += c.dripped;
+            w.coats[k].lockTypical = std::isnan(c.lockTypical) ? c.lockTypical : std::max(w.coats[k].lockTypical, c.lockTypical);
+            for (size_t i = 0; i < surface.size(); ++i) volumes[k] += c.wall[i] * surface.area[i];
+            thickest[k] = std::max(thickest[k], wallAtShare(c.wall, surface.area, kThickShare));
+            shell[k] = std::min(shell[k], c.shellTemperature);
+        }
+        kilograms[part] = done->mass;
+        w.bare += last.bare * own;
+        w.error = std::max(w.error, done->error);
+        lock = std::isnan(last.lockLast) ? last.lockLast : std::max(lock, last.lockLast);
+        double low = 1e9, mean = 0;
+        for (const auto& p : surface.at) low = std::min(low, p.z);
+        for (size_t i = 0; i < surface.size(); ++i) mean += last.wall[i] * surface.area[i] / own;
+        shape.thickness.assign(shape.surface.points.size(), 0.0);
         for (size_t i = 0; i < surface.size(); ++i) {
-            mean += c.wall[i] * surface.area[i];
-            all += surface.area[i];
+            const double h = last.wall[i];
+            shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(h, kSkin);
+            w.thickest = std::max(w.thickest, h);
+            if (form::length(surface.edge[i]) > 0) {
+                w.rim += h * surface.area[i];
+                rimArea += surface.area[i];
+            } else if (h < w.thinnest && -surface.mean[i] * mean < kCornerFills) {
+                w.thinnest = h;
+                w.thinnestHeight = surface.at[i].z - low;
+                w.thinnestOn = assembly.items[part].name;
+            }
         }
-        w.coats.push_back({c.added, c.dripped, mean / all - before, c.lockTypical});
-        before = mean / all;
-    }
-    double area = 0, rimArea = 0, low = 1e9;
-    for (const auto& p : surface.at) low = std::min(low, p.z);
-    shape.thickness.assign(shape.surface.points.size(), 0.0);
-    for (size_t i = 0; i < surface.size(); ++i) {
-        const double h = last.wall[i];
-        shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(h, 1e-5);  // bare places stay a skin, so that the solid closes
-        w.mean += h * surface.area[i];
-        area += surface.area[i];
-        w.thickest = std::max(w.thickest, h);
-        if (form::length(surface.edge[i]) > 0) {
-            w.rim += h * surface.area[i];
-            rimArea += surface.area[i];
-        } else if (h < w.thinnest && -surface.mean[i] * before < kCornerFills) {
-            w.thinnest = h;
-            w.thinnestHeight = surface.at[i].z - low;
+        for (auto b : coat::blemishes(surface, last.wall, piece.coats.front().way != coat::Way::Brush)) {
+            b.part = part;
+            w.blemishes.push_back(b);
         }
+        sum += mean * own;
+        area += own;
+        shape.wall = mean;
+        shape.wallLow = (1 - PartWall::kLess) * mean;
+        shape.wallHigh = (1 + PartWall::kMore) * mean;
     }
-    w.mean /= area;
+    if (w.items.empty()) return tl::unexpected(Problem{"Nothing of this piece is a wall that could be coated.", "coats"});
+    w.mean = sum / area;
+    w.bare /= area;
     w.rim = rimArea > 0 ? w.rim / rimArea : w.mean;
-    shape.wall = w.mean;
-    shape.wallLow = (1 - PartWall::kLess) * w.mean;
-    shape.wallHigh = (1 + PartWall::kMore) * w.mean;
+    w.thinAtRim = rimArea > 0 && w.rim < w.thinnest;
+    if (w.thinAtRim) w.thinnest = w.rim;
+    for (size_t k = 0; k < w.coats.size(); ++k) w.coats[k].mean = (volumes[k] - (k ? volumes[k - 1] : 0)) / area;
+    std::stable_sort(w.blemishes.begin(), w.blemishes.end(), [](const auto& a, const auto& b) { return a.kind != b.kind ? a.kind < b.kind : a.area > b.area; });
+    static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *setting, thickest, shell, w.mean, lock);
     return w;
 }
 
@@ -74,12 +105,13 @@ tl::expected<PartWall, Problem> coatPart(form::Shape& shape, const Piece& piece,
 
 tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
     const bool coated = piece.wallFromCoats();
-    auto built = form::build(*piece.part(), plan.meshes, coated ? kCoated : form::kScreen);
+    auto built = form::build(*piece.part(), plan.meshes, !coated ? form::kScreen : piece.closes() ? kTurned : kCoated);
     if (!built) return tl::unexpected(Problem{built.error().sentence, "former/" + built.error().where});
     PartStage s;
     s.assembly = std::move(*built);
+    std::vector<double> coatedMass(s.assembly.items.size(), 0.0);  // kg of the coated items
     if (coated) {
-        auto wall = coatPart(s.assembly.items.front().shape, piece, plan, lib);
+        auto wall = coatParts(s.assembly, coatedMass, piece, plan, lib);
         if (!wall) return tl::unexpected(wall.error());
         s.wall = std::make_shared<const PartWall>(std::move(*wall));
     }
@@ -89,7 +121,8 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
         const form::Mesh solid = shape.solid();
         const form::Box box = form::bounds(solid);
         form::append(all, form::placed(solid, item.pose));
-        s.volumes.push_back(s.wall ? std::accumulate(s.wall->coats.begin(), s.wall->coats.end(), 0.0, [](double sum, const auto& c) { return sum + c.added; }) / coating.densitySolid : shape.chocolateIn(solid));
+        const size_t k = s.items.size();
+        s.volumes.push_back(coatedMass[k] > 0 ? coatedMass[k] / coating.densitySolid : shape.chocolateIn(solid));
         const double kg = item.edible ? s.volumes.back() * coating.densitySolid : 0;
         s.items.push_back(kg);
         s.mass += kg;

@@ -10,7 +10,7 @@ namespace {
 class Teller : Speaker {
 public:
     Teller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
-        : Speaker(piece, plan), lib_(lib), known_(known), stage_(*known.stage), last_(piece.coats.back()) {}
+        : Speaker(piece, plan, lib), known_(known), stage_(*known.stage), last_(piece.coats.back()) {}
 
     Answer wall() const {
         const auto& w = stage_.wall;
@@ -41,15 +41,16 @@ public:
         for (size_t i = 0; i < piece_.coats.size(); ++i) {
             const auto& c = piece_.coats[i];
             a.working.inputs.push_back({fmt::format("coat {}", i + 1),
-                                        fmt::format("{}, {} to drain, {} to the cold", temperature(c.temperature.value), time(c.drain.value), time(c.delay.value)),
+                                        fmt::format("{}, {} out of the cold", temperature(c.temperature.value), time(coat::beforeCold(c))),
                                         c.temperature.spread > 0 ? fmt::format("± {:.1f} K by look", c.temperature.spread) : "± 1 K, ± 20 s", "your plan"});
         }
         a.working.result = formatBand(w.thinnest, a.figure.low, a.figure.high, Dimension::Length, plan_.units);
         a.working.trust =
             "The yield stress of your bag alone moves a wall by a third. Rim bead, hanging drops and corners rest on judgement; surface "
             "tension and rough rims are not predicted. Weigh a piece to know better.";
+        if (stage_.shape) a.working.trust += " These coats are computed on the piece's own triangles, its range is judgement: a third less, two fifths more.";
         a.working.trust += mattersMost();
-        a.working.section = "Film on a profile";
+        a.working.section = stage_.shape ? "Film on a mesh" : "Film on a profile";
         return a;
     }
 
@@ -86,79 +87,6 @@ public:
         a.working.result = fmt::format("{} each, {} to make", mass(m), known_.make);
         a.working.trust = "As good as the wall: about a third either way until a piece has been weighed.";
         a.working.section = "Film on a profile";
-        return a;
-    }
-
-    Answer cold() const {
-        const auto& t = stage_.setting.back();
-        Answer a;
-        a.id = "cold";
-        a.figure = {t.release, t.release, t.release, Dimension::Duration};
-        const char* place = last_.place == coat::Place::Table ? "on the table" : last_.place == coat::Place::Fridge ? "in the fridge" : "in the freezer";
-        const double lead = (last_.way == coat::Way::Brush ? 0 : last_.drain.value) + last_.delay.value;
-        if (std::isnan(t.set)) {
-            a.headline = "Never sets";
-            a.after = place;
-            a.tone = Tone::Impossible;
-            a.sentence = fmt::format("{} does not set at {}. Use the fridge.", known_.coating.name,
-                                     temperature(last_.place == coat::Place::Table ? plan_.kitchen.room.value : plan_.kitchen.fridge.value));
-        } else if (std::isnan(t.release)) {
-            a.headline = time(t.set);
-            a.after = "until it is set";
-            a.tone = Tone::Weak;
-            a.sentence = fmt::format("It sets {}, but is too warm there to shrink and let go. Give it a while in the fridge.", place);
-        } else {
-            const double needed = std::max(0.0, t.release - lead);
-            a.figure = {needed, needed / 1.4, needed * 1.4, Dimension::Duration};
-            a.headline = time(needed);
-            a.after = place;
-            a.sentence = fmt::format("After the last coat it is firm at {}, set through at {} and lets go at {}, at its thickest place.", time(t.firm), time(t.set),
-                                     time(t.release));
-            if (last_.stay.value < needed - 30) {
-                a.tone = Tone::Weak;
-                a.sentence += fmt::format(" You take it out after {}: too soon.", time(last_.stay.value));
-            } else if (last_.place == coat::Place::Freezer && last_.stay.value > lib_.usual("freezerMost")) {
-                a.tone = Tone::Weak;
-                a.sentence += fmt::format(" {} in the freezer may crack it.", time(last_.stay.value));
-            } else if (last_.place == coat::Place::Fridge && last_.stay.value > lib_.usual("fridgeMost")) {
-                a.tone = Tone::Weak;
-                a.sentence += fmt::format(" {} in the fridge dulls it.", time(last_.stay.value));
-            }
-        }
-        a.working.title = "Setting";
-        a.working.formula = "ρ c T_t = k T_xx + ρ L X_t;  dX/dt = r X (1 − X/X_eq);  firm 50 %, set 75 %, lets go 85 % of the fat crystallised everywhere";
-        a.working.inputs = {chocolateConstant("heatCapacity"), chocolateConstant("conductivity"), chocolateConstant("growthRate"), chocolateConstant("fatShare"),
-                            physics("airStill", lib_.physics), physics("setFraction", lib_.physics), physics("releaseFraction", lib_.physics),
-                            {"thickest place", length(stage_.wall.thickest), "", "coat model"},
-                            {"air", temperature(last_.place == coat::Place::Table ? plan_.kitchen.room.value : last_.place == coat::Place::Fridge ? plan_.kitchen.fridge.value : plan_.kitchen.freezer.value), "", "your kitchen"}};
-        a.working.result = a.headline;
-        a.working.trust = "Within ×1.5 of what kitchens report. A fan, a full shelf or a warm fridge change it; look before you peel.";
-        a.working.section = "Setting";
-        return a;
-    }
-
-    std::optional<Answer> dew() const {
-        if (last_.place == coat::Place::Table) return std::nullopt;
-        const auto& d = stage_.dew;
-        Answer a;
-        a.id = "dew";
-        a.figure = {d.film, d.film, d.film, Dimension::Mass};
-        a.headline = d.wet ? time(d.drySeconds) : "Stays dry";
-        if (d.wet) a.after = "wet on leaving the cold";
-        a.tone = d.wet && d.film > lib_.physical("frostHarm") ? Tone::Weak : d.wet ? Tone::Plain : Tone::Good;
-        a.sentence = !d.wet ? fmt::format("The dew point of your room is {}; the piece is warmer.", temperature(d.dewPoint))
-                     : d.film > lib_.physical("frostHarm")
-                         ? fmt::format("{:.1f} g of water settle on a square metre: it dulls and gets sticky. Take it out in a closed box and open that after half an hour.", d.film * 1e3)
-                         : fmt::format("A breath of water, {:.1f} g on a square metre. Do not touch it until it is gone.", d.film * 1e3);
-        a.working.title = "Dew on leaving the cold";
-        a.working.formula = "wet while the surface is colder than the dew point;  ρ c s dT/dt = n h (T_room − T) + latent heat";
-        a.working.inputs = {{"room", temperature(plan_.kitchen.room.value) + ", " + format(plan_.kitchen.humidity.value, Dimension::Percent, plan_.units), "", "your kitchen"},
-                            {"dew point", temperature(d.dewPoint), "", "ASHRAE Handbook Fundamentals 2017, ch. 1"},
-                            physics("condensationTransfer", lib_.physics), physics("frostHarm", lib_.physics),
-                            {"mean wall", length(stage_.wall.mean), "", "coat model"}};
-        a.working.result = a.headline;
-        a.working.trust = "Good for the dew point; how much water harms is judgement.";
-        a.working.section = "Dew";
         return a;
     }
 
@@ -229,34 +157,6 @@ public:
 
 private:
     std::string area(double m2) const { return fmt::format("{:.0f} cm²", m2 * 1e4); }
-    static Working::Input constant(const std::string& name, const material::Constant& c) {
-        const double scale = c.unit == "m" ? 1e3 : 1;  // lengths of this size are spoken in millimetres
-        const std::string unit = c.unit == "1" ? "" : c.unit == "m" ? " mm" : c.unit == "1/s" ? " per s" : " " + c.unit;
-        return {name, fmt::format("{:.6g}{}", c.value * scale, unit), c.low < c.high ? fmt::format("{:.6g}–{:.6g}", c.low * scale, c.high * scale) : "", c.source};
-    }
-    Working::Input chocolateConstant(const char* name) const {
-        const auto* chocolate = lib_.find(piece_.chocolate);
-        Working::Input in = constant(words(name), chocolate->at(name));
-        if (const auto own = plan_.own.find(piece_.chocolate); own != plan_.own.end())
-            if (const auto v = own->second.values.find(name); v != own->second.values.end()) {
-                in.value = fmt::format("{:.6g} {}", v->second, chocolate->at(name).unit);
-                in.source = "your own figure";
-            }
-        return in;
-    }
-    Working::Input physics(const char* name, const material::Constants& from) const { return constant(words(name), from.at(name)); }
-    /// "viscosityEnergy" → "viscosity energy"
-    static std::string words(const std::string& camel) {
-        std::string out;
-        for (const char c : camel) {
-            if (std::isupper(static_cast<unsigned char>(c))) out += ' ';
-            if (std::isdigit(static_cast<unsigned char>(c)) && !out.empty() && std::isalpha(static_cast<unsigned char>(out.back()))) out += " at ";
-            out += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
-        }
-        return out.ends_with("40") ? out + " °C" : out;
-    }
-
-    const material::Library& lib_;
     const PieceAnswers& known_;
     const CoatStage& stage_;
     const PlannedCoat& last_;
@@ -266,46 +166,11 @@ private:
 
 std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known) {
     const Teller t(piece, plan, lib, known);
-    std::vector<Answer> out{t.wall(), t.grams(), t.cold()};
-    for (auto& a : {t.dew(), std::optional(t.holds()), t.bath(), t.shelf()})
+    std::vector<Answer> out{t.wall(), t.grams()};
+    const auto& s = *known.stage;
+    for (auto& a : coatAnswers(piece, plan, lib, known.coating, s, s.wall.mean, s.wall.thickest, s.blemishes, s.height, {})) out.push_back(std::move(a));
+    for (auto& a : {std::optional(t.holds()), t.bath(), t.shelf()})
         if (a) out.push_back(*a);
-    const auto& coating = known.coating;
-    for (size_t i = 0; i < piece.coats.size(); ++i) {
-        const double T = piece.coats[i].temperature.value;
-        const double bears = lib.former(coating.compound ? "balloonBearsCompound" : "balloonBears");
-        Answer a;
-        a.id = fmt::format("temperature/{}", i);
-        a.figure = {T, T - 1, T + 1, Dimension::Temperature};
-        a.headline = format(T, Dimension::Temperature, plan.units);
-        a.after = fmt::format("in coat {}", i + 1);
-        a.tone = Tone::Weak;
-        if (piece.overBalloon() && T > bears + 0.01)
-            a.sentence = fmt::format("Warmer than {}, where balloons begin to burst. Let it cool, or test one balloon first.", format(bears, Dimension::Temperature, plan.units));
-        else if (T > coating.loses)
-            a.sentence = fmt::format("Above {} the temper is lost: it sets slowly, dull and soft. Cool it and seed it again.", format(coating.loses, Dimension::Temperature, plan.units));
-        else
-            continue;
-        a.working = {"Temperature of the bath", "cautious limit of a balloon; temper lost where its crystals melt",
-                     {{"limit of a balloon", format(bears, Dimension::Temperature, plan.units), "33–38 °C", "from memory, cautious"},
-                      {"temper lost at", std::isfinite(coating.loses) ? format(coating.loses, Dimension::Temperature, plan.units) : "–", "", "from memory"}},
-                     a.headline, "Test one balloon first.", "Crystals"};
-        out.push_back(a);
-    }
-    for (size_t i = 0; i + 1 < piece.coats.size(); ++i) {  // the next coat must not meet liquid chocolate
-        const auto& c = piece.coats[i];
-        const double lead = (c.way == coat::Way::Brush ? 0 : c.drain.value) + c.delay.value;
-        const double firm = known.stage->setting[i].firm, rest = lead + c.stay.value;
-        if (!(std::isnan(firm) || rest < firm)) continue;
-        Answer a;
-        a.id = fmt::format("early/{}", i);
-        a.figure = {firm - lead, firm - lead, firm - lead, Dimension::Duration};
-        a.tone = Tone::Weak;
-        a.headline = std::isnan(firm) ? "Not firm" : format(std::ceil((firm - lead) / 60) * 60, Dimension::Duration, plan.units);
-        a.after = std::isnan(firm) ? "" : fmt::format("for coat {} to be firm", i + 1);
-        a.sentence = fmt::format("The next coat comes after {}: too soon, it would wash the first one off.", format(c.stay.value, Dimension::Duration, plan.units));
-        a.working = {"Firm before the next coat", "firm when half of the fat has crystallised everywhere", {}, a.headline, "Within ×1.5.", "Setting"};
-        out.push_back(a);
-    }
     return out;
 }
 

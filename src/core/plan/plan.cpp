@@ -39,9 +39,10 @@ std::string localTime(long minutes) {
 bool Piece::couldBeCoated() const {
     const form::Part* p = part();
     const form::Family* f = p ? form::family(p->family) : nullptr;
-    // What closes round itself is filled and turned, not poured out; its halves can be coated.
-    return f && f->body == form::Body::Wall && f->field("wall") && f->id != "ball" && f->id != "egg" && f->id != "figure-lathe";
+    return f && (f->body == form::Body::Wall || f->body == form::Body::Compound) && f->field("wall");
 }
+
+bool Piece::closes() const { return part() && (part()->family == "ball" || part()->family == "egg" || part()->family == "figure-lathe"); }
 
 bool Plan::operator==(const Plan& o) const {
     const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.pieces, p.extra); };
@@ -57,6 +58,14 @@ tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Pla
     const auto own = plan.own.find(piece.chocolate);
     return material::coating(*c, piece.temper, piece.thinner, piece.thinnerShare, own == plan.own.end() ? material::OwnFigures{} : own->second,
                              lib.physics);
+}
+
+tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const PlannedCoat& coat, const Plan& plan, const material::Library& lib) {
+    if (coat.chocolate.empty() || coat.chocolate == piece.chocolate) return coatingOf(piece, plan, lib);
+    Piece other = piece;
+    other.chocolate = coat.chocolate;
+    if (other.chocolate == "compound") other.temper = material::Temper::Tempered;
+    return coatingOf(other, plan, lib);
 }
 
 namespace {
@@ -109,10 +118,17 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
     if (p.isCoated() && p.coats.empty()) add({"There is no coat yet: add one.", "coats"});
     if (p.coats.size() > 8) add({"More than eight coats make no shell; use fewer.", "coats"});
     for (size_t i = 0; coating && i < p.coats.size(); ++i) {
-        const double bears = p.overBalloon() ? lib.former(coating->compound ? "balloonBearsCompound" : "balloonBears") : 90;
         const std::string here = fmt::format("coats/{}/", i);
-        if (auto ok = coat::checkStep(p.coats[i], *coating, bears); !ok) add(ok.error(), here);
+        const auto own = coatingOf(p, p.coats[i], plan, lib);
+        if (!own) {
+            add(own.error(), here);
+            continue;
+        }
+        const double bears = p.overBalloon() ? lib.former(own->compound ? "balloonBearsCompound" : "balloonBears") : 90;
+        if (auto ok = coat::checkStep(p.coats[i], *own, bears); !ok) add(ok.error(), here);
         if (p.overBalloon() && p.coats[i].way == coat::Way::Pour) add({"A balloon cannot be filled and poured out; dip or brush it.", here + "way"});
+        if (p.coats[i].way == coat::Way::Turn && !p.closes()) add({"Only a closed mold is filled and turned; pour this one out.", here + "way"});
+        if (p.wallFromCoats() && p.closes() && p.coats[i].way != coat::Way::Turn) add({"A closed mold is filled in part and turned about; nothing else reaches its wall.", here + "way"});
         if (!p.isCoated()) continue;
         if (!p.overBalloon() && p.coats[i].way == coat::Way::Dip) add({"A cup is coated inside; fill and pour out, or brush it.", here + "way"});
         if (!p.overBalloon() && p.coats[i].rest == coat::Rest::Hung) add({"A cup stands or is turned over.", here + "rest"});
@@ -178,6 +194,13 @@ std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const 
         c.drain = 12;
         c.delay = 60;
         c.rest = coat::Rest::Inverted;
+    }
+    if (piece.closes()) {
+        c.way = coat::Way::Turn;
+        c.rest = coat::Rest::Upright;
+        c.motion = coat::Motion::Over;
+        c.moveFor = 900;
+        c.moveEvery = 120;
     }
     return {c, c};
 }

@@ -30,6 +30,7 @@ struct Filling {
 
 /// A coat of a plan: the step and what the file holds besides.
 struct PlannedCoat : coat::CoatStep {
+    std::string chocolate;  ///< id, where it is not the piece's; empty: the piece's
     std::string extra;
     bool operator==(const PlannedCoat&) const = default;
 };
@@ -56,8 +57,10 @@ struct Piece {
     /// A bowl over a balloon or a coated cup: its wall is computed from its coats. Every other family carries an assumed wall.
     bool isCoated() const { return !std::holds_alternative<form::Part>(former); }
     const form::Part* part() const { return std::get_if<form::Part>(&former); }
-    /// A part whose wall could be computed from coats: one former, covered wholly.
+    /// A part whose wall could be computed from coats; of a compound, the walls of its molded parts.
     bool couldBeCoated() const;
+    /// A mold that closes round itself: it is filled in part and turned about.
+    bool closes() const;
     /// … and is: it has coats.
     bool wallFromCoats() const { return couldBeCoated() && !coats.empty(); }
 };
@@ -105,6 +108,9 @@ std::vector<Problem> problems(const Plan& plan, const material::Library& library
 
 /// The coating a piece is made of, from the library and the person's own figures.
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& library);
+
+/// The same of one of its coats.
+tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const PlannedCoat& coat, const Plan& plan, const material::Library& library);
 
 /// A fresh piece to start from, of the given family, with an id unused in the plan.
 enum class Family { BalloonBowl, CoatedCup };

@@ -18,10 +18,11 @@ struct Word {
     E value;
     const char* word;
 };
-constexpr Word<coat::Way> kWays[]{{coat::Way::Dip, "dip"}, {coat::Way::Pour, "pour"}, {coat::Way::Brush, "brush"}};
+constexpr Word<coat::Way> kWays[]{{coat::Way::Dip, "dip"}, {coat::Way::Pour, "pour"}, {coat::Way::Brush, "brush"}, {coat::Way::Turn, "turn"}};
 constexpr Word<coat::Rest> kRests[]{{coat::Rest::Upright, "upright"}, {coat::Rest::Inverted, "inverted"}, {coat::Rest::Hung, "hung"}};
 constexpr Word<coat::Place> kPlaces[]{{coat::Place::Table, "table"}, {coat::Place::Fridge, "fridge"}, {coat::Place::Freezer, "freezer"}};
-constexpr Word<coat::Where> kWheres[]{{coat::Where::All, "all"}, {coat::Where::Rim, "rim"}, {coat::Where::Foot, "foot"}};
+constexpr Word<coat::Where> kWheres[]{{coat::Where::All, "all"}, {coat::Where::Rim, "rim"}, {coat::Where::Foot, "foot"}, {coat::Where::Spots, "spots"}};
+constexpr Word<coat::Motion> kMotions[]{{coat::Motion::Still, "still"}, {coat::Motion::Spin, "spin"}, {coat::Motion::Over, "over"}, {coat::Motion::Side, "side"}};
 constexpr Word<material::Temper> kTempers[]{{material::Temper::Tempered, "tempered"}, {material::Temper::Untempered, "untempered"}};
 constexpr Word<material::Thinner> kThinners[]{
     {material::Thinner::None, "none"}, {material::Thinner::CocoaButter, "cocoa butter"}, {material::Thinner::VegetableOil, "vegetable oil"}};
@@ -208,11 +209,26 @@ std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& poi
 PlannedCoat readCoat(const json& j, const std::string& pointer) {
     Object o(j, pointer);
     PlannedCoat c;
+    o.text("chocolate", c.chocolate);
     o.word("way", c.way, kWays);
     o.measure("temperature", c.temperature);
     o.measure("drain", c.drain);
     o.measure("brushMass", c.brushMass);
     o.word("where", c.where, kWheres);
+    if (const json* spots = o.find("spots")) {
+        if (!spots->is_array() || spots->size() > 2000) Object::refuse("“spots” must be a list of places, at most 2000.", o.at("spots"));
+        for (const auto& s : *spots) {
+            if (!s.is_array() || s.size() != 4 || !std::all_of(s.begin(), s.end(), [](const json& v) { return v.is_number(); })) Object::refuse("A spot has a place, three numbers, and its strokes.", o.at("spots"));
+            c.spots.push_back({{s[0].get<double>(), s[1].get<double>(), s[2].get<double>()}, s[3].get<double>()});
+            if (!(c.spots.back().weight > 0 && c.spots.back().weight < 1e6)) Object::refuse("A spot is stroked more than never.", o.at("spots"));
+        }
+    }
+    o.measure("fill", c.fill);
+    o.word("motion", c.motion, kMotions);
+    o.measure("moveFor", c.moveFor);
+    o.measure("moveEvery", c.moveEvery);
+    o.measure("tap", c.tap);
+    o.yesNo("scrape", c.scrape);
     o.word("rest", c.rest, kRests);
     o.measure("delay", c.delay);
     o.word("place", c.place, kPlaces);
@@ -331,10 +347,19 @@ json written(const Piece& p) {
     j["coats"] = json::array();
     for (const auto& c : p.coats) {
         json k{{"way", wordOf(c.way, kWays)}, {"temperature", written(c.temperature)}, {"drain", written(c.drain)}};
+        if (!c.chocolate.empty()) k["chocolate"] = c.chocolate;
         if (c.way == coat::Way::Brush) {
             k["brushMass"] = written(c.brushMass);
             k["where"] = wordOf(c.where, kWheres);
         }
+        for (const auto& s : c.spots) k["spots"].push_back({s.at.x, s.at.y, s.at.z, s.weight});
+        const coat::CoatStep usual;  // what most coats do not have is left out
+        if (c.way == coat::Way::Turn || c.fill != usual.fill) k["fill"] = written(c.fill);
+        if (c.motion != usual.motion) k["motion"] = wordOf(c.motion, kMotions);
+        if (c.motion != usual.motion || c.way == coat::Way::Turn || c.moveFor != usual.moveFor) k["moveFor"] = written(c.moveFor);
+        if (c.motion == coat::Motion::Over || c.moveEvery != usual.moveEvery) k["moveEvery"] = written(c.moveEvery);
+        if (c.tap != usual.tap) k["tap"] = written(c.tap);
+        if (c.scrape) k["scrape"] = true;
         k["rest"] = wordOf(c.rest, kRests);
         k["delay"] = written(c.delay);
         k["place"] = wordOf(c.place, kPlaces);

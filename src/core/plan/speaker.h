@@ -9,7 +9,7 @@ namespace uovo {
 /// Says figures in the units of a plan.
 class Speaker {
 protected:
-    Speaker(const Piece& piece, const Plan& plan) : piece_(piece), plan_(plan) {}
+    Speaker(const Piece& piece, const Plan& plan, const material::Library& lib) : piece_(piece), plan_(plan), lib_(lib) {}
 
     std::string length(double m) const { return format(m, Dimension::Length, plan_.units); }
     std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
@@ -44,8 +44,41 @@ protected:
         return a;
     }
 
+    static Working::Input constant(const std::string& name, const material::Constant& c) {
+        const double scale = c.unit == "m" ? 1e3 : 1;  // lengths of this size are spoken in millimetres
+        const std::string unit = c.unit == "1" ? "" : c.unit == "m" ? " mm" : c.unit == "1/s" ? " per s" : " " + c.unit;
+        return {name, fmt::format("{:.6g}{}", c.value * scale, unit), c.low < c.high ? fmt::format("{:.6g}–{:.6g}", c.low * scale, c.high * scale) : "", c.source};
+    }
+    Working::Input chocolateConstant(const char* name) const {
+        const auto* chocolate = lib_.find(piece_.chocolate);
+        Working::Input in = constant(words(name), chocolate->at(name));
+        if (const auto own = plan_.own.find(piece_.chocolate); own != plan_.own.end())
+            if (const auto v = own->second.values.find(name); v != own->second.values.end()) {
+                in.value = fmt::format("{:.6g} {}", v->second, chocolate->at(name).unit);
+                in.source = "your own figure";
+            }
+        return in;
+    }
+    Working::Input physics(const char* name, const material::Constants& from) const { return constant(words(name), from.at(name)); }
+    /// "viscosityEnergy" → "viscosity energy"
+    static std::string words(const std::string& camel) {
+        std::string out;
+        for (const char c : camel) {
+            if (std::isupper(static_cast<unsigned char>(c))) out += ' ';
+            if (std::isdigit(static_cast<unsigned char>(c)) && !out.empty() && std::isalpha(static_cast<unsigned char>(out.back()))) out += " at ";
+            out += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+        }
+        return out.ends_with("40") ? out + " °C" : out;
+    }
+
     const Piece& piece_;
     const Plan& plan_;
+    const material::Library& lib_;
 };
+
+/// What is told of anything that is coated: the cold, the right moments, dew, holes, heat, coats too early.
+/// @param mean, thickest m of its wall @param height m of the former @param parts names of the items that blemishes name
+std::vector<Answer> coatAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating, const CoatTimes& times,
+                                double mean, double thickest, const std::vector<coat::Blemish>& blemishes, double height, const std::vector<std::string>& parts);
 
 }  // namespace uovo

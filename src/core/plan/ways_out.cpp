@@ -17,11 +17,11 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
         return plan.units == UnitSystem::US ? fmt::format("{:.0f} °F", kelvin * 1.8) : fmt::format("{:.0f} °C", kelvin);
     };
     const auto coating = coatingOf(piece, plan, lib);
-    if (!coating) return ways;
+    if (!coating || now.shape) return ways;  // what is turned or painted is not told by its meridian: it has no quick answer
     const double bears = lib.former(coating->compound ? "balloonBearsCompound" : "balloonBears");
     const auto possible = [&](const Piece& p) {
         for (const auto& c : p.coats)
-            if (!coat::checkStep(c, *coating, bears)) return false;
+            if (const auto own = coatingOf(p, c, plan, lib); !own || !coat::checkStep(c, *own, bears)) return false;
         return p.coats.size() <= 8;
     };
     const auto propose = [&](std::string title, Piece changed) {
