@@ -17,7 +17,7 @@ std::vector<Blemish> blemishes(const Surface& s, const std::vector<double>& wall
         std::vector<char> seen(s.size(), 0);
         for (size_t start = 0; start < s.size(); ++start) {
             if (seen[start] || !is(kind, start)) continue;
-            Blemish b{kind, {}, 0, 0};
+            Blemish b{kind, {}, 0, 0, {}};
             std::vector<size_t> open{start};
             seen[start] = 1;
             while (!open.empty()) {
@@ -25,6 +25,7 @@ std::vector<Blemish> blemishes(const Surface& s, const std::vector<double>& wall
                 open.pop_back();
                 b.at += s.at[i] * s.area[i];
                 b.area += s.area[i];
+                b.corners.push_back(s.corner[i]);
                 for (size_t l = s.link[i]; l < s.link[i + 1]; ++l)
                     if (const auto j = static_cast<size_t>(s.to[l]); !seen[j] && is(kind, j)) {
                         seen[j] = 1;

@@ -12,6 +12,7 @@ struct Blemish {
     form::Vec3 at;      ///< m, its middle
     double area = 0;    ///< m²
     size_t part = 0;    ///< index of the assembly's item
+    std::vector<int> corners;  ///< of the mesh that lie in it
 };
 
 /// Connected places, the largest first.

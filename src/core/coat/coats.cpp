@@ -130,6 +130,7 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
         // Over the bath a balloon hangs crown down; a cup is held upside down while it pours out.
         around.inverted = step.way == Way::Pour;
         if (step.way != Way::Brush && !film.run(step.drain.value, around, stop)) break;
+        const double setDown = film.dripped();
         around.inverted = step.rest == Rest::Inverted;
         around.onPaper = step.rest == Rest::Upright && job.side == form::Side::Outside;
         if (around.onPaper) film.standOnPaper();
@@ -163,6 +164,7 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
         r.wall = wall;
         r.added = (film.volume() - before) * c.densityMelt;
         r.dripped = (film.dripped() - droppedBefore) * c.densityMelt;
+        r.fell = std::max(0.0, film.dripped() - setDown) * c.densityMelt;
         before = film.volume();
         droppedBefore = film.dripped();
         out.mass += r.added;

@@ -91,7 +91,8 @@ struct CoatJob : CoatSetting {
 struct CoatResult {
     std::vector<double> wall;      ///< total after this coat
     double added = 0;              ///< kg this coat adds to the piece
-    double dripped = 0;            ///< kg that went back to the bath or onto the rack
+    double dripped = 0;            ///< kg that left the piece, over the bath and where it rested
+    double fell = 0;               ///< kg of them that fell where it rested: on the paper, the rack or the tray
     double lockTypical = 0;        ///< s until half of the wall no longer flows; NaN when it did not
     double lockLast = 0;           ///< s until no place flows; NaN when it did not
     double footRadius = 0;         ///< m, of the flat foot on paper

@@ -176,7 +176,8 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
     MeshFilm film(surface, job.coating, job.law, job.lockFraction, job.former, job.options, job.climate.room);
     MeshCoats out;
     std::vector<double> thick(surface.size(), 0.0), wall(surface.size(), 0.0);  // melt and set
-    double gone = 0, kept = 0;  // kg lost and on the piece, of the coats before
+    double gone = 0, kept = 0, fallen = 0;  // kg lost, kg fallen where it rested and on the piece, of the coats before
+    double restsFrom = std::nan("");  // m³ dripped when this coat was set to rest
     double laid = 0, before = 0, droppedBefore = 0, whole = 0, passed = 0, coatBegan = 0;
     const double totalArea = std::accumulate(surface.area.begin(), surface.area.end(), 0.0);
     std::vector<std::vector<Turn>> turns;
@@ -197,7 +198,8 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
             if (progress) progress(whole > 0 ? passed / whole : 1);
             if (job.frameEvery > 0) {
                 const auto h = film.thickness(), v = film.mobile();
-                out.frames.push_back({film.time(), out.coats.size(), kept + (film.volume() - before) * density, gone + (film.dripped() - droppedBefore) * density, around.up, {h.begin(), h.end()}, {v.begin(), v.end()}});
+                out.frames.push_back({film.time(), out.coats.size(), kept + (film.volume() - before) * density, gone + (film.dripped() - droppedBefore) * density,
+                                      fallen + (std::isnan(restsFrom) ? 0 : (film.dripped() - restsFrom) * density), around.up, {h.begin(), h.end()}, {v.begin(), v.end()}});
             }
         }
         return true;
@@ -233,7 +235,7 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
         }
         if (going && step.scrape) film.scrapeRim();
         if (!step.stays) around.up = {0, 0, step.coat.rest == Rest::Inverted ? -1.0 : 1.0};
-        const double setDown = film.dripped();
+        const double setDown = restsFrom = film.dripped();
         if (step.onPaper) film.standOnPaper(around.up, 0);
         going = going && run(step.coat.delay.value, around);
         around.air = job.climate.air(step.coat.place);
@@ -269,10 +271,13 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
         }
         r.added = (film.volume() - before) * c.densityMelt;
         r.dripped = (film.dripped() - droppedBefore) * c.densityMelt;
+        r.fell = std::max(0.0, film.dripped() - setDown) * c.densityMelt;
+        restsFrom = std::nan("");
         before = film.volume();
         droppedBefore = film.dripped();
         kept += r.added;
         gone += r.dripped;
+        fallen += r.fell;
         out.coats.push_back(std::move(r));
     }
     out.mass = kept;

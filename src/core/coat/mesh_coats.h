@@ -43,6 +43,7 @@ struct Frame {
     double time = 0;                ///< s since the first coat
     size_t coat = 0;
     double mass = 0, dripped = 0;   ///< kg on the piece and lost, since the first coat
+    double fell = 0;                ///< kg of the lost that fell where it rested
     form::Vec3 up{0, 0, 1};
     std::vector<float> thickness;   ///< m
     std::vector<float> mobile;      ///< m of it that still flows
@@ -51,6 +52,7 @@ struct Frame {
 struct MeshCoat {
     std::vector<double> wall;       ///< set chocolate, m a cell, total after this coat
     double added = 0, dripped = 0;  ///< kg
+    double fell = 0;                ///< kg of what dripped, that fell where it rested
     double lockTypical = 0, lockLast = 0;  ///< s; NaN when it did not
     double poolDeepest = 0;         ///< m, thickest place
     double bare = 0;                ///< share of the wall thinner than 0.1 mm

@@ -90,7 +90,7 @@ struct PartWall : CoatTimes {
     /// Range of a computed wall, as shares less and more: judgement, what the yield stress leaves on round pieces.
     static constexpr double kLess = 0.33, kMore = 0.4;
     struct Coat {
-        double added = 0, dripped = 0;  ///< kg
+        double added = 0, dripped = 0, fell = 0;  ///< kg; what fell where it rested is part of what dripped
         double mean = 0;                ///< m it adds on the whole
         double lockTypical = 0;         ///< s; NaN when it still flows
     };

@@ -61,6 +61,7 @@ tl::expected<void, Problem> coatOnMesh(CoatStage& s, const form::Meridian& forme
         r.wall = roundMean(s.profile, surface, c.wall);
         r.added = c.added * scale;
         r.dripped = c.dripped * scale;
+        r.fell = c.fell * scale;
         r.lockTypical = c.lockTypical;
         r.lockLast = c.lockLast;
         r.footRadius = c.footRadius;

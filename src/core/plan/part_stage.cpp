@@ -53,6 +53,7 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
             const auto& c = done->coats[k];
             w.coats[k].added += c.added;
             w.coats[k].dripped += c.dripped;
+            w.coats[k].fell += c.fell;
             w.coats[k].lockTypical = std::isnan(c.lockTypical) ? c.lockTypical : std::max(w.coats[k].lockTypical, c.lockTypical);
             for (size_t i = 0; i < surface.size(); ++i) volumes[k] += c.wall[i] * surface.area[i];
             thickest[k] = std::max(thickest[k], wallAtShare(c.wall, surface.area, kThickShare));

@@ -6,6 +6,7 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "desktop/shape/coat_page.h"
 #include "desktop/shape/recipe_line.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
@@ -16,7 +17,7 @@ namespace {
 constexpr int kCardWidth = 222, kCardGap = 10;
 constexpr coat::Rest kBalloonRests[]{coat::Rest::Upright, coat::Rest::Inverted, coat::Rest::Hung};
 constexpr coat::Place kPlaces[]{coat::Place::Table, coat::Place::Fridge, coat::Place::Freezer};
-constexpr coat::Where kWheres[]{coat::Where::All, coat::Where::Rim, coat::Where::Foot};
+constexpr coat::Where kWheres[]{coat::Where::All, coat::Where::Rim, coat::Where::Foot, coat::Where::Spots};
 
 template <class E, size_t N>
 int indexOf(E value, const E (&list)[N]) {
@@ -35,12 +36,23 @@ CoatCard::CoatCard(Session& session, size_t index, const PlannedCoat& coat, bool
     setCursor(Qt::OpenHandCursor);
     box_->setContentsMargins(12, 10, 12, 9);
     box_->setSpacing(4);
-    const bool brush = coat.way == coat::Way::Brush;
+    const bool brush = coat.way == coat::Way::Brush, turned = coat.way == coat::Way::Turn;
+    const Piece* piece = session.piece();
+    const bool closed = piece && piece->closes(), single = piece && (!piece->part() || form::family(piece->part()->family)->body != form::Body::Compound);
 
-    way_ = choiceBox(tr("How coat %1 goes on").arg(index + 1), {overBalloon ? tr("dip") : tr("fill and pour"), tr("brush")});
-    connect(way_, &QComboBox::activated, this, [this, overBalloon](int i) {
-        change(tr("Change how a coat goes on"), [&](PlannedCoat& c) { c.way = i == 1 ? coat::Way::Brush : overBalloon ? coat::Way::Dip : coat::Way::Pour; });
+    way_ = choiceBox(tr("How coat %1 goes on").arg(index + 1), closed ? QStringList{tr("fill in part, turn")} : QStringList{overBalloon ? tr("dip") : tr("fill and pour"), tr("brush")});
+    connect(way_, &QComboBox::activated, this, [this, overBalloon, closed](int i) {
+        change(tr("Change how a coat goes on"), [&](PlannedCoat& c) { c.way = closed ? coat::Way::Turn : i == 1 ? coat::Way::Brush : overBalloon ? coat::Way::Dip : coat::Way::Pour; });
     });
+    auto* more = new QPushButton(QStringLiteral("…"));
+    more->setObjectName(QStringLiteral("coatDetails"));
+    more->setProperty("flat", true);
+    more->setProperty("tool", true);
+    more->setFixedWidth(26);
+    more->setCursor(Qt::PointingHandCursor);
+    more->setAccessibleName(tr("Coat %1 in detail").arg(index + 1));
+    more->setToolTip(tr("Chocolate of its own, turning, tapping, scraping"));
+    connect(more, &QPushButton::clicked, this, [this] { emit detailsWanted(index_); });
     auto* head = new QHBoxLayout;
     auto* number = new QLabel(QString::number(index + 1));
     number->setStyleSheet(QStringLiteral("font-size: 18px; font-weight: 700;"));
@@ -48,11 +60,17 @@ CoatCard::CoatCard(Session& session, size_t index, const PlannedCoat& coat, bool
     head->addWidget(way_);
     head->addStretch(1);
     head->addWidget(figure(tr("Temperature of coat %1").arg(index + 1), "temperature", Dimension::Temperature, "", &PlannedCoat::temperature));
+    head->addWidget(more, 0, Qt::AlignTop);
     box_->addLayout(head);
     if (brush) {
-        where_ = choiceBox(tr("Where coat %1 is brushed").arg(index + 1), {tr("all over"), tr("round the rim"), tr("on the foot")});
-        connect(where_, &QComboBox::activated, this, [this](int i) { change(tr("Change where a coat goes"), [&](PlannedCoat& c) { c.where = kWheres[i]; }); });
+        where_ = choiceBox(tr("Where coat %1 is brushed").arg(index + 1), single ? QStringList{tr("all over"), tr("round the rim"), tr("on the foot"), tr("where I paint")} : QStringList{tr("all over"), tr("round the rim"), tr("on the foot")});
+        connect(where_, &QComboBox::activated, this, [this](int i) {
+            change(tr("Change where a coat goes"), [&](PlannedCoat& c) { c.where = kWheres[i]; });
+            if (kWheres[i] == coat::Where::Spots) emit paintingWanted(index_);
+        });
         row({}, where_, figure(tr("Grams brushed on in coat %1").arg(index + 1), "brushMass", Dimension::Mass, "", &PlannedCoat::brushMass));
+    } else if (turned) {
+        row(tr("filled to"), nullptr, figure(tr("Share of the mold filled in coat %1").arg(index + 1), "fill", Dimension::Percent, "%", &PlannedCoat::fill));
     } else {
         row(overBalloon ? tr("drain over the bath") : tr("pour out for"), nullptr, figure(tr("Drain time of coat %1").arg(index + 1), "drain", Dimension::Duration, "s", &PlannedCoat::drain));
     }
@@ -71,6 +89,11 @@ CoatCard::CoatCard(Session& session, size_t index, const PlannedCoat& coat, bool
     result_->setStyleSheet(QStringLiteral("font-weight: 600;"));
     result_->setWordWrap(true);
     box_->addWidget(result_);
+    extras_ = new QLabel;
+    extras_->setProperty("small", true);
+    extras_->setObjectName(QStringLiteral("coatExtras"));
+    extras_->setMinimumWidth(1);
+    box_->addWidget(extras_);
     box_->addStretch(1);
 }
 
@@ -124,6 +147,10 @@ void CoatCard::refresh() {
         f.field->setProblem(session_.problemAt(at + f.field->place().toStdString()));
     }
     way_->setCurrentIndex(c->way == coat::Way::Brush ? 1 : 0);
+    const QString extras = coatExtras(*c, *p, session_.units());
+    extras_->setVisible(!extras.isEmpty());
+    extras_->setText(QFontMetrics(extras_->font()).elidedText(extras, Qt::ElideRight, kCardWidth - 26));
+    extras_->setToolTip(extras);
     rest_->setCurrentIndex(indexOf(c->rest, kBalloonRests));
     place_->setCurrentIndex(indexOf(c->place, kPlaces));
     if (where_) where_->setCurrentIndex(indexOf(c->where, kWheres));
@@ -138,7 +165,7 @@ void CoatCard::refresh() {
         result_->setToolTip(tr("Stops flowing after %1; %2 drip back.").arg(text(r.lockTypical, Dimension::Duration), text(r.dripped, Dimension::Mass)));
     } else if (answers && answers->part && answers->part->wall && index_ < answers->part->wall->coats.size()) {
         const auto& r = answers->part->wall->coats[index_];
-        result_->setText(tr("+%1 · %2").arg(text(r.mean, Dimension::Length), text(r.added, Dimension::Mass)));
+        result_->setText(tr("+%1 · %2 · firm %3").arg(text(r.mean, Dimension::Length), text(r.added, Dimension::Mass), text(answers->part->wall->setting[index_].firm, Dimension::Duration)));
         result_->setToolTip((std::isnan(r.lockTypical) ? tr("Still flows when its time is over") : tr("Stops flowing after %1").arg(text(r.lockTypical, Dimension::Duration))) + tr("; %1 drip back.").arg(text(r.dripped, Dimension::Mass)));
     } else {
         result_->setText(tr("computing …"));
@@ -212,15 +239,14 @@ CoatCards::CoatCards(Session& session, QWidget* parent) : QWidget(parent), sessi
                              .arg(theme().balloon.name(), theme().yolk.name()));
     connect(more_, &QPushButton::clicked, this, [this] {
         session_.editPiece(tr("Add a coat"), [this](Piece& p) {
-            PlannedCoat c = p.coats.empty() ? newPiece(session_.plan(), p.overBalloon() ? Family::BalloonBowl : Family::CoatedCup).coats.front() : p.coats.back();
-            p.coats.push_back(c);
+            p.coats.push_back(p.coats.empty() ? usualCoats(p, session_.plan(), session_.library()).front() : p.coats.back());
         });
     });
     row_->addWidget(more_);
     row_->addStretch(1);
     scroll->setWidget(inside);
     outer->addWidget(scroll);
-    setFixedHeight(210);
+    setFixedHeight(214);
 }
 
 void CoatCards::move(size_t index, int by) {
@@ -236,8 +262,8 @@ void CoatCards::refresh() {
     const Piece* piece = session_.piece();
     QString kind;
     if (piece) {
-        kind = QString::fromStdString(piece->id) + (theme().dark ? "d" : "l");
-        for (const auto& c : piece->coats) kind += c.way == coat::Way::Brush ? "b" : "d";
+        kind = QString::fromStdString(piece->id) + (theme().dark ? "d" : "l") + QString::fromStdString(piece->part() ? piece->part()->family : "");
+        for (const auto& c : piece->coats) kind += c.way == coat::Way::Brush ? "b" : c.way == coat::Way::Turn ? "t" : "d";
     }
     if (kind != built_) {
         built_ = kind;
@@ -249,6 +275,8 @@ void CoatCards::refresh() {
         for (size_t i = 0; piece && i < piece->coats.size(); ++i) {
             auto* card = new CoatCard(session_, i, piece->coats[i], piece->overBalloon() || (piece->part() && form::family(piece->part()->family)->outside));
             connect(card, &CoatCard::moved, this, &CoatCards::move);
+            connect(card, &CoatCard::detailsWanted, this, &CoatCards::detailsWanted);
+            connect(card, &CoatCard::paintingWanted, this, &CoatCards::paintingWanted);
             connect(card, &CoatCard::removed, this, [this](size_t index) {
                 session_.editPiece(tr("Remove a coat"), [&](Piece& p) {
                     if (index < p.coats.size()) p.coats.erase(p.coats.begin() + static_cast<std::ptrdiff_t>(index));

@@ -23,6 +23,8 @@ signals:
     /// The card was dragged, or moved with Alt and an arrow, by so many places.
     void moved(size_t index, int by);
     void removed(size_t index);
+    void detailsWanted(size_t index);
+    void paintingWanted(size_t index);
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -46,7 +48,7 @@ private:
     };
     std::vector<Figure> figures_;
     QComboBox *way_, *rest_, *place_, *where_ = nullptr;
-    QLabel* result_;
+    QLabel *result_, *extras_ = nullptr;
     QPoint pressed_;
     bool dragging_ = false;
 };
@@ -58,6 +60,10 @@ public:
     explicit CoatCards(Session& session, QWidget* parent = nullptr);
     void refresh();
     const std::vector<CoatCard*>& cards() const { return cards_; }
+
+signals:
+    void detailsWanted(size_t index);
+    void paintingWanted(size_t index);
 
 private:
     void move(size_t index, int by);

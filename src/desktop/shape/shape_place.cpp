@@ -19,7 +19,7 @@ public:
 }  // namespace
 
 ShapePlace::ShapePlace(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), stage_(new PieceStage), solid_(new SolidStage), stages_(new QStackedWidget), recipe_(new RecipeLine(session)), coats_(new CoatCards(session)), items_(new ItemBar(session)), answers_(new AnswersColumn(session)) {
+    : QWidget(parent), session_(session), stage_(new PieceStage), solid_(new SolidStage), stages_(new QStackedWidget), recipe_(new RecipeLine(session)), coats_(new CoatCards(session)), items_(new ItemBar(session)), answers_(new AnswersColumn(session)), film_(new FilmBar(session)) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
@@ -34,6 +34,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     stages_->addWidget(solid_);
     middle->addWidget(stages_, 1);
     middle->addWidget(tools());
+    middle->addWidget(film_);
     middle->addWidget(items_);
     middle->addWidget(coats_);
     row->addLayout(middle, 1);
@@ -49,6 +50,14 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
             f->edit()->setFocus();
             f->edit()->selectAll();
         }
+    });
+    connect(coats_, &CoatCards::detailsWanted, this, &ShapePlace::coatWanted);
+    connect(coats_, &CoatCards::paintingWanted, this, [this](size_t coat) { paintCoat(static_cast<int>(coat)); });
+    connect(solid_, &SolidStage::painted, this, &ShapePlace::painted);
+    connect(film_, &FilmBar::filmChanged, this, [this](const std::optional<SolidScene>& scene) {
+        const bool begins = scene && !solid_->showsFilm();
+        solid_->setFilm(scene);
+        if (begins || !scene) refresh();
     });
     connect(solid_, &SolidStage::viewChanged, this, &ShapePlace::refreshTools);
     connect(items_, &ItemBar::chosenChanged, this, [this] { recipe_->setItem(items_->chosen()); });
@@ -107,6 +116,13 @@ QWidget* ShapePlace::tools() {
     });
     egg_ = button(tr("egg"), tr("A hen's egg beside it, for scale"), [this] { solid_->setEgg(egg_->isChecked()); });
     egg_->setObjectName(QStringLiteral("eggBeside"));
+    paint_ = button(tr("paint"), tr("Paint where the brush goes"), [this] {
+        if (painting_ >= 0) return paintCoat(-1);
+        const Piece* p = session_.piece();
+        for (size_t k = 0; p && k < p->coats.size(); ++k)
+            if (p->coats[k].way == coat::Way::Brush && p->coats[k].where == coat::Where::Spots) return paintCoat(static_cast<int>(k));
+    });
+    paint_->setObjectName(QStringLiteral("paintBrush"));
     row->addStretch(1);
     const auto slider = [&](const QString& name, int low, int high, auto changed) {
         auto* label = new QLabel;
@@ -151,12 +167,16 @@ void ShapePlace::setTurning(bool turning) {
 
 void ShapePlace::refreshTools() {
     const Piece* piece = session_.piece();
-    const bool solid = piece && (piece->part() || turning_);
+    const bool solid = piece && (piece->part() || turning_ || solid_->showsFilm());
+    const bool brushed = piece && std::any_of(piece->coats.begin(), piece->coats.end(), [](const auto& c) { return c.way == coat::Way::Brush && c.where == coat::Where::Spots; });
+    paint_->setVisible(solid && brushed);
+    paint_->setChecked(painting_ >= 0);
     const bool compound = solid && solid_->scene().bodies.size() > 1u + (solid_->egg() ? 1u : 0u);
     open_->setVisible(piece && piece->isCoated());
     turn_->setVisible(piece && piece->isCoated());
     open_->setChecked(!solid);
     turn_->setChecked(solid);
+    open_->setEnabled(!solid_->showsFilm());
     for (auto* b : sides_) {
         b->setVisible(solid);
         b->setChecked(false);
@@ -175,9 +195,20 @@ void ShapePlace::refresh() {
     coats_->refresh();
     items_->refresh();
     const Piece* piece = session_.piece();
+    size_t item = 0;
+    if (const auto a = piece ? session_.pieceAnswers(piece->id) : nullptr; a && a->part && a->part->wall && !a->part->wall->items.empty()) {
+        item = a->part->wall->items.front();
+        for (const size_t k : a->part->wall->items)
+            if (QString::fromStdString(a->part->assembly.items[k].key) == items_->chosen()) item = k;
+    }
+    film_->refresh(item);
     if (piece) {
         const auto answers = session_.pieceAnswers(piece->id);
-        const bool solid = piece->part() || turning_;
+        if (piece->id != shown_) {
+            shown_ = piece->id;
+            painting_ = -1;
+        }
+        const bool solid = piece->part() || turning_ || solid_->showsFilm();
         if (piece->isCoated()) stage_->setPiece(*piece, answers, session_.units());
         if (solid) solid_->setPiece(*piece, answers, session_.units());
         QWidget* now = solid ? static_cast<QWidget*>(solid_) : stage_;
@@ -186,7 +217,46 @@ void ShapePlace::refresh() {
         if (focused) now->setFocus();
     }
     stages_->setVisible(piece != nullptr);
+    refreshPainting();
     refreshTools();
+}
+
+void ShapePlace::paintCoat(int coat) {
+    painting_ = coat;
+    if (coat >= 0) {
+        film_->close();
+        turning_ = true;
+    }
+    refresh();
+    if (coat >= 0) solid_->setFocus();
+}
+
+/// Shows the strokes of the coat that is painted.
+void ShapePlace::refreshPainting() {
+    const Piece* piece = session_.piece();
+    if (piece && painting_ >= 0 && (static_cast<size_t>(painting_) >= piece->coats.size() || piece->coats[static_cast<size_t>(painting_)].where != coat::Where::Spots)) painting_ = -1;
+    std::vector<form::Vec3> spots;
+    if (piece && painting_ >= 0)
+        for (const auto& s : piece->coats[static_cast<size_t>(painting_)].spots) spots.push_back(s.at);
+    solid_->setPainting(painting_ >= 0, spots);
+}
+
+void ShapePlace::painted(const form::Vec3& at, bool wipe) {
+    if (painting_ < 0) return;
+    const auto k = static_cast<size_t>(painting_);
+    session_.editPiece(wipe ? tr("Wipe a stroke off") : tr("Paint a stroke"), [&](Piece& p) {
+        if (k >= p.coats.size()) return;
+        auto& spots = p.coats[k].spots;
+        const auto near = std::min_element(spots.begin(), spots.end(), [&](const auto& a, const auto& b) { return form::length(a.at - at) < form::length(b.at - at); });
+        const double distance = near == spots.end() ? 1e9 : form::length(near->at - at);
+        if (wipe) {
+            if (distance < 2 * coat::kSpotRadius) spots.erase(near);
+        } else if (distance < 0.3 * coat::kSpotRadius) {
+            near->weight += 1;
+        } else {
+            spots.push_back({at, 1});
+        }
+    });
 }
 
 QImage ShapePlace::picture(double ratio) { return stages_->currentWidget() == solid_ ? solid_->picture(solid_->size(), ratio) : stage_->picture(stage_->size(), ratio); }

@@ -8,6 +8,7 @@
 
 #include "desktop/shape/answers_column.h"
 #include "desktop/shape/coat_cards.h"
+#include "desktop/shape/film_bar.h"
 #include "desktop/shape/gallery.h"
 #include "desktop/shape/item_bar.h"
 #include "desktop/shape/recipe_line.h"
@@ -29,6 +30,10 @@ public:
     ItemBar* items() const { return items_; }
     AnswersColumn* answers() const { return answers_; }
     Gallery* gallery() const { return gallery_; }
+    FilmBar* film() const { return film_; }
+    /// The coat whose brush strokes are painted on the stage; none: −1.
+    int painting() const { return painting_; }
+    void paintCoat(int coat);
     /// Shows the piece turning instead of cut open; parts are always shown so.
     void setTurning(bool turning);
     bool isTurning() const { return turning_; }
@@ -39,6 +44,7 @@ public:
 signals:
     void workingWanted(const uovo::Answer& answer);
     void adviceWanted();
+    void coatWanted(size_t index);
     void fileWanted();
     void drawingWanted();
 
@@ -50,6 +56,8 @@ private:
     void refresh();
     void refreshTools();
     void handleMoved(PieceStage::Handle handle, double value);
+    void painted(const form::Vec3& at, bool wipe);
+    void refreshPainting();
 
     Session& session_;
     PieceStage* stage_;
@@ -60,9 +68,12 @@ private:
     ItemBar* items_;
     AnswersColumn* answers_;
     Gallery* gallery_;
+    FilmBar* film_;
+    int painting_ = -1;
+    std::string shown_;  // the piece that is painted on
     QLabel *scaleLabel_, *cutLabel_, *apartLabel_;
     QSlider *scale_, *cut_, *apart_;
-    QPushButton *open_, *turn_, *map_, *egg_;
+    QPushButton *open_, *turn_, *map_, *egg_, *paint_;
     std::vector<QPushButton*> sides_;
     bool turning_ = false;
 };

@@ -21,6 +21,7 @@
 #include <QVBoxLayout>
 
 #include "desktop/shape/advisor_page.h"
+#include "desktop/shape/coat_page.h"
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shell/kitchen_page.h"
 #include "desktop/theme/glyph_button.h"
@@ -128,6 +129,7 @@ MainWindow::MainWindow(Session& session)
     sheet_ = new Sheet(centre);
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
+    connect(shape_, &ShapePlace::coatWanted, this, [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
     connect(shape_, &ShapePlace::adviceWanted, this, [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);

@@ -39,7 +39,7 @@ PieceStage::PieceStage(QWidget* parent) : QWidget(parent) {
 
 void PieceStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units) {
     const auto* before = stage();
-    const bool repaint = piece.chocolate != piece_.chocolate;
+    const bool repaint = shownChocolate(piece) != shownChocolate(piece_);
     piece_ = piece;
     if (answers && answers->stage)
         answers_ = std::move(answers);
@@ -63,7 +63,7 @@ void PieceStage::refine() {
     const CoatStage* s = stage();
     if (!s || dragging_ != Handle::None) return;
     const double ratio = devicePixelRatioF();
-    const CutEggView view{(QSizeF(size()) * ratio).toSize(), map() * QTransform::fromScale(ratio, ratio), chocolateColour(piece_.chocolate), theme().paper, true};
+    const CutEggView view{(QSizeF(size()) * ratio).toSize(), map() * QTransform::fromScale(ratio, ratio), chocolateColour(shownChocolate(piece_)), theme().paper, true};
     painter_ = std::jthread([this, view, generation = generation_, outside = s->chocolateOutside, curves = report::sectionCurves(s->profile, s->coats.wall, exaggeration_)] {
         QImage image = paintCutEgg(curves, outside, view);
         QMetaObject::invokeMethod(this, [this, image, generation] {
@@ -237,6 +237,35 @@ void PieceStage::paintFilling(QPainter& p, const QTransform& m, const report::Se
     p.drawLine(m.map(QPointF(0, level)), m.map(QPointF(edge, level)));
 }
 
+/// Coats lie on one another: a line between them, and their own colours where they are of different chocolates.
+void PieceStage::paintLayers(QPainter& p, const QTransform& m, const report::SectionCurves& curves) {
+    const CoatStage* s = stage();
+    const auto& coats = s->coats.coats;
+    if (coats.size() != piece_.coats.size()) return;  // an edit is under way
+    const auto chocolate = [&](size_t k) { return piece_.coats[k].chocolate.empty() ? piece_.chocolate : piece_.coats[k].chocolate; };
+    bool mixed = false;
+    for (size_t k = 1; k < coats.size(); ++k) mixed = mixed || chocolate(k) != chocolate(0);
+    std::vector<QPointF> below = curves.former;
+    for (size_t k = 0; k < coats.size(); ++k) {
+        const auto above = report::sectionCurves(s->profile, coats[k].wall, exaggeration_).surface;
+        QPolygonF layer;
+        for (const auto& q : below) layer << m.map(q);
+        const qsizetype edge = layer.size();
+        for (size_t i = above.size(); i-- > 0;) layer << m.map(above[i]);
+        if (mixed) {
+            p.setPen(Qt::NoPen);
+            p.setBrush(chocolateColour(chocolate(k)));
+            p.drawPolygon(layer);
+        }
+        if (k + 1 < coats.size()) {
+            p.setPen(QPen(mixed ? theme().chocEdge : QColor(255, 244, 226, 150), 1));
+            p.setBrush(Qt::NoBrush);
+            p.drawPolyline(layer.mid(edge));
+        }
+        below = above;
+    }
+}
+
 void PieceStage::paintDimensions(QPainter& p, const QTransform& m) {
     const CoatStage* s = stage();
     const auto& profile = s->profile;
@@ -341,7 +370,7 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     const double ratio = p.device()->devicePixelRatioF();
     if (body_.isNull()) {  // a plain picture at once, the fine one from another thread when the hand rests
         const QTransform scaled = m * QTransform::fromScale(ratio, ratio);
-        body_ = paintCutEgg(curves, s->chocolateOutside, {(QSizeF(size()) * ratio).toSize(), scaled, chocolateColour(piece_.chocolate), theme().paper, !interactive});
+        body_ = paintCutEgg(curves, s->chocolateOutside, {(QSizeF(size()) * ratio).toSize(), scaled, chocolateColour(shownChocolate(piece_)), theme().paper, !interactive});
         if (interactive) refine_.start();
     }
     p.drawImage(rect(), body_);
@@ -355,6 +384,7 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     paintFilling(p, m, curves);
     const double thin = std::min(s->wall.thinnest, 0.6 * s->wall.mean), thick = std::max(1.7 * s->wall.mean, thin + 1e-4);
     report::paintWall(p, curves, s->coats.wall, thin, thick, m);
+    paintLayers(p, m, curves);
     // too thin: hatched
     for (size_t i = 0; i < s->coats.wall.size(); ++i)
         if (s->coats.wall[i] < piece_.wantedWall.value - 1e-9) {

@@ -61,6 +61,7 @@ private:
     void refine();
     void paintScene(QPainter& p, bool interactive);
     void paintGhost(QPainter& p, const QTransform& m);
+    void paintLayers(QPainter& p, const QTransform& m, const report::SectionCurves& curves);
     void paintDimensions(QPainter& p, const QTransform& m);
     void paintCallouts(QPainter& p, const QTransform& m, const report::SectionCurves& curves);
     void paintFilling(QPainter& p, const QTransform& m, const report::SectionCurves& curves);

@@ -139,6 +139,12 @@ QImage Raster::shaded() const {
                 const float c = 1 - p.a - p.b;
                 line[x] = shade(t.normal[0] * p.a + t.normal[1] * p.b + t.normal[2] * c, surfaces_[static_cast<size_t>(t.surface)], t.wall[0] * p.a + t.wall[1] * p.b + t.wall[2] * c,
                                 *tables[static_cast<size_t>(t.surface)]);
+                const float hatched = t.hatch[0] * p.a + t.hatch[1] * p.b + t.hatch[2] * c;
+                if (hatched > 0.5f) {
+                    const int at = (x + y) % hatch_;
+                    if (at * 7 < 2 * hatch_) line[x] = qRgb(0xB3, 0x29, 0x3E);
+                    else if (at * 7 < 3 * hatch_) line[x] = qRgb(0xFF, 0xF6, 0xEC);
+                }
             }
         }
     };
@@ -194,8 +200,8 @@ void Raster::triangle(const Corner& a, const Corner& b, const Corner& c) {
         }
     }
     if (!visible) return;
-    Seen t{{a.normal, b.normal, c.normal}, {a.wall, b.wall, c.wall}, static_cast<int>(surfaces_.size()) - 1};
-    if (farSide) t = {{cutNormal_, cutNormal_, cutNormal_}, {0, 0, 0}, cutFace_};
+    Seen t{{a.normal, b.normal, c.normal}, {a.wall, b.wall, c.wall}, {a.hatch, b.hatch, c.hatch}, static_cast<int>(surfaces_.size()) - 1};
+    if (farSide) t = {{cutNormal_, cutNormal_, cutNormal_}, {0, 0, 0}, {0, 0, 0}, cutFace_};
     seen_.push_back(t);
 }
 

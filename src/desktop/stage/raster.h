@@ -12,6 +12,7 @@ struct Corner {
     QVector3D at, normal;  ///< normal in eye space (x right, y up, z towards the eye), unit length
     float keep = 1;        ///< distance to a section plane: what is below 0 is cut away
     float wall = 0;        ///< 0 thin to 1 thick, for a surface that shows a map
+    float hatch = 0;       ///< above ½ it is hatched: bare, or a groove that shuts air in
 };
 
 /// How chocolate answers light.
@@ -39,6 +40,8 @@ public:
     void triangle(const Corner& a, const Corner& b, const Corner& c);
     /// Bodies are closed and uncut: their far sides need not be drawn.
     void setCulling(bool culling) { culling_ = culling; }
+    /// Hatching lines so many pixels apart.
+    void setHatch(int spacing) { hatch_ = spacing; }
     QImage shaded() const;
 
 private:
@@ -49,6 +52,7 @@ private:
     struct Seen {
         QVector3D normal[3];
         float wall[3];
+        float hatch[3];
         int surface;
     };
     static QRgb shade(const QVector3D& normal, const Surface& surface, float wall, const LightTable& table);
@@ -57,6 +61,7 @@ private:
     std::vector<Pixel> pixels_;
     std::vector<Seen> seen_;
     bool culling_ = false;
+    int hatch_ = 7;
     std::vector<Surface> surfaces_;
     int cutFace_ = -1;  // its surface
     QVector3D cutNormal_;

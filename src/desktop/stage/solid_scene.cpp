@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numeric>
+#include <unordered_set>
 
 #include "core/form/loft.h"
 #include "desktop/stage/raster.h"
@@ -47,6 +48,13 @@ SolidBody bodyOf(form::Mesh mesh, const QColor& colour) {
     b.colour = colour;
     return b;
 }
+
+struct Place {
+    size_t operator()(const form::Vec3& p) const {
+        const auto bits = [](double v) { return std::hash<double>()(v + 0.0); };
+        return bits(p.x) * 31 + bits(p.y) * 17 + bits(p.z);
+    }
+};
 
 /// Widest and tallest appearance over the standard views, m.
 QSizeF appearance(const SolidScene& s, double apart) {
@@ -128,18 +136,58 @@ QColor chocolateColour(const std::string& id) {
     return QColor(0x4E, 0x2A, 0x1A);
 }
 
+std::string shownChocolate(const Piece& piece) {
+    if (piece.coats.empty()) return piece.chocolate;
+    const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
+    // over a former the last coat is seen from outside, in a mold the first; a brush in places does not cover it
+    const bool outside = piece.overBalloon() || (family && family->outside);
+    std::string seen;
+    for (const auto& c : piece.coats) {
+        if (c.way == coat::Way::Brush && c.where != coat::Where::All) continue;
+        seen = c.chocolate.empty() ? piece.chocolate : c.chocolate;
+        if (!outside) break;
+    }
+    return seen.empty() ? piece.chocolate : seen;
+}
+
 size_t SolidScene::triangles() const {
     return std::accumulate(bodies.begin(), bodies.end(), size_t{0}, [](size_t n, const SolidBody& b) { return n + b.mesh.triangles.size(); });
+}
+
+SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor& colour, const std::vector<int>& marked) {
+    std::vector<double> wall;
+    form::Mesh mesh = shape.solid(&wall);
+    std::vector<char> hatch;
+    if (!shape.thickness.empty()) {
+        hatch.assign(mesh.points.size(), 0);
+        for (size_t i = 0; i < hatch.size(); ++i) hatch[i] = wall[i] < coat::kBare;
+        if (!marked.empty()) {  // a shell's corners come in pairs, the first of them the former's own
+            std::unordered_set<form::Vec3, Place> places;
+            for (const int k : marked) places.insert(shape.surface.points[size_t(k)]);
+            for (size_t i = 0; i + 1 < hatch.size(); i += 2)
+                if (places.contains(mesh.points[i])) hatch[i] = hatch[i + 1] = 1;
+        }
+        if (std::find(hatch.begin(), hatch.end(), 1) == hatch.end()) hatch.clear();
+    }
+    SolidBody b = bodyOf(form::placed(std::move(mesh), pose), colour);
+    if (shape.wall > 0 || !shape.thickness.empty()) b.wall.assign(wall.begin(), wall.end());
+    b.hatch = std::move(hatch);
+    return b;
+}
+
+SolidScene sceneOf(std::vector<SolidBody> bodies) {
+    SolidScene s;
+    s.bodies = std::move(bodies);
+    measure(s);
+    return s;
 }
 
 SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) {
     SolidScene s;
     for (const auto& item : assembly.items) {
-        std::vector<double> wall;
-        SolidBody b = bodyOf(form::placed(item.shape.solid(&wall), item.pose), item.edible ? colour : QColor(0xEF, 0xE6, 0xD2));
+        SolidBody b = bodyOf(item.shape, item.pose, item.edible ? colour : QColor(0xEF, 0xE6, 0xD2));
         b.apart = toQt(item.apart);
         b.name = QString::fromStdString(item.name);
-        if (item.shape.wall > 0) b.wall.assign(wall.begin(), wall.end());
         s.bodies.push_back(std::move(b));
     }
     measure(s);
@@ -148,11 +196,32 @@ SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) {
 
 SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
     SolidScene s;
+    const QColor chocolate = chocolateColour(shownChocolate(piece));
+    const auto marked = [](const std::vector<coat::Blemish>& all, size_t part) {
+        std::vector<int> out;
+        for (const auto& b : all)
+            if (b.part == part) out.insert(out.end(), b.corners.begin(), b.corners.end());
+        return out;
+    };
     if (answers.part) {
-        s = sceneOf(answers.part->assembly, chocolateColour(piece.chocolate));
+        s = sceneOf(answers.part->assembly, chocolate);
+        if (answers.part->wall && !answers.part->wall->blemishes.empty())
+            for (const size_t k : answers.part->wall->items) {
+                const auto& item = answers.part->assembly.items[k];
+                s.bodies[k].hatch = bodyOf(item.shape, item.pose, chocolate, marked(answers.part->wall->blemishes, k)).hatch;
+            }
+        if (answers.part->wall && chocolate != chocolateColour(piece.chocolate))
+            for (size_t k = 0; k < s.bodies.size(); ++k)
+                if (std::find(answers.part->wall->items.begin(), answers.part->wall->items.end(), k) == answers.part->wall->items.end() && answers.part->assembly.items[k].edible)
+                    s.bodies[k].colour = chocolateColour(piece.chocolate);
+    } else if (answers.stage && answers.stage->shape) {
+        SolidBody b = bodyOf(*answers.stage->shape, {}, chocolate, marked(answers.stage->blemishes, 0));
+        b.name = QString::fromStdString(piece.name);
+        s.bodies.push_back(std::move(b));
+        measure(s);
     } else if (answers.stage) {
         std::vector<double> wall;
-        SolidBody b = bodyOf(form::wallOfRevolution(answers.stage->profile, answers.stage->coats.wall, 72, 34, &wall), chocolateColour(piece.chocolate));
+        SolidBody b = bodyOf(form::wallOfRevolution(answers.stage->profile, answers.stage->coats.wall, 72, 34, &wall), chocolate);
         b.wall.assign(wall.begin(), wall.end());
         b.name = QString::fromStdString(piece.name);
         s.bodies.push_back(std::move(b));
@@ -208,6 +277,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     const Projection project(scene, view, QSizeF(size * k));
     const Section section(scene, view);
     raster.setCulling(!section.cutting);
+    raster.setHatch(7 * k);
     std::vector<QRgb> map;
     for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(kMapThin + (kMapThick - kMapThin) * i / 63, kMapThin, kMapThick).rgb());
     if (section.cutting) {
@@ -231,6 +301,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
             const QPointF at = project(p);
             corners[i].at = QVector3D(float(at.x()), float(at.y()), float(project.depth(p)));
             corners[i].keep = float(section.keep(p));
+            corners[i].hatch = b.hatch.empty() ? 0.f : float(b.hatch[i]);
             corners[i].wall = b.wall.empty() ? 0 : float((b.wall[i] - kMapThin) / (kMapThick - kMapThin));
         }
         for (size_t i = 0; i < b.mesh.triangles.size(); ++i) {
@@ -244,6 +315,36 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     }
     const QImage image = raster.shaded();
     return fine ? image.scaled(size, Qt::IgnoreAspectRatio, Qt::SmoothTransformation) : image;
+}
+
+std::optional<SolidHit> under(const SolidScene& scene, const SolidView& view, const QSizeF& size, const QPointF& point) {
+    const Projection project(scene, view, size);
+    const Section section(scene, view);
+    std::optional<SolidHit> best;
+    double nearest = 1e9;
+    for (size_t k = 0; k < scene.bodies.size(); ++k) {
+        const auto& b = scene.bodies[k];
+        const form::Vec3 move{b.apart.x() * view.apart, b.apart.y() * view.apart, b.apart.z() * view.apart};
+        std::vector<QPointF> flat(b.mesh.points.size());
+        for (size_t i = 0; i < flat.size(); ++i) flat[i] = project(b.mesh.points[i] + move);
+        for (const auto& t : b.mesh.triangles) {
+            const QPointF &a = flat[size_t(t[0])], &q = flat[size_t(t[1])], &c = flat[size_t(t[2])];
+            const double area = (q.x() - a.x()) * (c.y() - a.y()) - (q.y() - a.y()) * (c.x() - a.x());
+            if (std::abs(area) < 1e-9) continue;
+            const double wb = ((point.x() - a.x()) * (c.y() - a.y()) - (point.y() - a.y()) * (c.x() - a.x())) / area;
+            const double wc = ((q.x() - a.x()) * (point.y() - a.y()) - (q.y() - a.y()) * (point.x() - a.x())) / area;
+            if (wb < 0 || wc < 0 || wb + wc > 1) continue;
+            const form::Vec3 &A = b.mesh.points[size_t(t[0])], &B = b.mesh.points[size_t(t[1])], &C = b.mesh.points[size_t(t[2])];
+            const form::Vec3 at = A + (B - A) * wb + (C - A) * wc;
+            if (section.keep(at + move) < 0) continue;
+            const double depth = project.depth(at + move);
+            if (depth >= nearest) continue;
+            nearest = depth;
+            const double wall = b.wall.empty() ? std::nan("") : (1 - wb - wc) * double(b.wall[size_t(t[0])]) + wb * double(b.wall[size_t(t[1])]) + wc * double(b.wall[size_t(t[2])]);
+            best = SolidHit{k, at, wall};
+        }
+    }
+    return best;
 }
 
 QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& size, const QColor& paper) {

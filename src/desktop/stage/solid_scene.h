@@ -3,6 +3,7 @@
 #include <QColor>
 #include <QImage>
 #include <QVector3D>
+#include <optional>
 #include <vector>
 
 #include "core/form/mesh.h"
@@ -17,6 +18,7 @@ struct SolidBody {
     form::Mesh mesh;                    ///< at its place, m
     std::vector<QVector3D> normals;     ///< three a triangle: smooth within a face, sharp at creases
     std::vector<float> wall;            ///< m at each corner, or empty
+    std::vector<char> hatch;            ///< corners that are hatched, or empty
     QVector3D apart;                    ///< m it moves when the scene is pulled apart
     QColor colour;
     QString name;
@@ -33,6 +35,11 @@ struct SolidScene {
 SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg);
 /// Bodies of an assembly in one colour.
 SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour);
+
+/// A shape at its place as a body; bare corners are hatched. @param marked corners of its former that are hatched as well
+SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor& colour, const std::vector<int>& marked = {});
+/// Bodies that are not of an assembly, measured for the stage.
+SolidScene sceneOf(std::vector<SolidBody> bodies);
 
 /// Where the eye is and what it does.
 struct SolidView {
@@ -51,6 +58,7 @@ public:
     QPointF operator()(const form::Vec3& p) const;
     double depth(const form::Vec3& p) const;  ///< smaller is nearer
     QVector3D turned(const QVector3D& normal) const;
+    form::Vec3 towardsEye() const { return {sy_ * -cp_, cy_ * -cp_, sp_}; }  ///< unit, in the scene
     double scale() const { return scale_; }   ///< pixels a metre
 
 private:
@@ -64,6 +72,17 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
 /// The same as drawing commands, back to front, for an SVG file. @returns the text of the file
 QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& size, const QColor& paper);
 
+/// What lies under a point of the picture.
+struct SolidHit {
+    size_t body = 0;
+    form::Vec3 at;       ///< m, in the scene
+    double wall = 0;     ///< m; NaN where the body has none
+};
+/// The nearest place under `point`, the section taken into account; none: paper.
+std::optional<SolidHit> under(const SolidScene& scene, const SolidView& view, const QSizeF& size, const QPointF& point);
+
 QColor chocolateColour(const std::string& id);
+/// The chocolate of the coat that is seen from outside.
+std::string shownChocolate(const Piece& piece);
 
 }  // namespace uovo::desktop

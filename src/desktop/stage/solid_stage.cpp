@@ -23,9 +23,10 @@ SolidStage::SolidStage(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("solidStage"));
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("The piece in three dimensions"));
-    setAccessibleDescription(tr("Arrows turn it, plus and minus come nearer and go back, Shift with arrows moves it, 1 to 4 are standard views, 0 fits it in."));
+    setAccessibleDescription(tr("Arrows turn it, plus and minus come nearer and go back, Shift with arrows moves it, 1 to 4 are standard views, 0 fits it in. While painting, space paints in the middle."));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
     setCursor(Qt::OpenHandCursor);
+    setMouseTracking(true);
     grabGesture(Qt::PinchGesture);
     refine_.setSingleShot(true);
     refine_.setInterval(140);
@@ -39,7 +40,7 @@ void SolidStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers
         return answers_->part ? static_cast<const void*>(answers_->part.get()) : answers_->stage.get();
     };
     const void* before = shown();
-    const bool recoloured = piece.chocolate != piece_.chocolate;
+    const bool recoloured = piece.chocolate != piece_.chocolate || shownChocolate(piece) != shownChocolate(piece_);
     piece_ = piece;
     units_ = units;
     if (answers && (answers->part || answers->stage))
@@ -69,10 +70,77 @@ void SolidStage::redraw() {
     update();
 }
 
+void SolidStage::setFilm(std::optional<SolidScene> film) {
+    if (!film && !film_) return;
+    film_ = std::move(film);
+    redraw();
+}
+
+void SolidStage::setPainting(bool painting, const std::vector<form::Vec3>& spots) {
+    if (painting == painting_ && spots == spots_) return;
+    painting_ = painting;
+    spots_ = spots;
+    setCursor(painting ? Qt::CrossCursor : Qt::OpenHandCursor);
+    update();
+}
+
+SolidView SolidStage::shownView() const {
+    SolidView v = view_;
+    v.map = mapShown();
+    if (film_) v.apart = 0;
+    return v;
+}
+
+double SolidStage::wallAt(const QPointF& at) const {
+    const auto hit = under(scene(), shownView(), QSizeF(size()), at);
+    return hit ? hit->wall : std::nan("");
+}
+
+/// The wall where the cursor is.
+void SolidStage::paintReading(QPainter& p) {
+    if (cursor_.x() < 0 || held_ != Qt::NoButton) return;
+    const double wall = wallAt(cursor_);
+    if (std::isnan(wall)) return;
+    const QString words = wall < coat::kBare ? tr("bare") : qstring(format(wall, Dimension::Length, units_));
+    p.setFont(report::font(14, QFont::DemiBold));
+    QRectF box(0, 0, QFontMetricsF(p.font()).horizontalAdvance(words) + 16, 26);
+    box.moveTopLeft(cursor_ + QPointF(14, -32));
+    box.moveRight(std::min(box.right(), double(width()) - 4));
+    box.moveTop(std::max(box.top(), 4.0));
+    p.setPen(QPen(theme().hairline, 1));
+    p.setBrush(theme().card);
+    p.drawRoundedRect(box, 7, 7);
+    p.setPen(theme().ink);
+    p.drawText(box, Qt::AlignCenter, words);
+}
+
+/// Where a person painted: rings as wide as the brush.
+void SolidStage::paintSpots(QPainter& p, const Projection& project) {
+    if (!painting_) return;
+    const double radius = coat::kSpotRadius * project.scale();
+    for (const auto& s : spots_) {
+        const QPointF at = project(s);
+        const auto seen = under(scene(), shownView(), QSizeF(size()), at);
+        const bool front = seen && form::length(seen->at - s) < 2 * coat::kSpotRadius;
+        p.setPen(QPen(theme().yolk, front ? 3 : 1.5, front ? Qt::SolidLine : Qt::DotLine));
+        p.setBrush(Qt::NoBrush);
+        p.drawEllipse(at, radius, radius);
+    }
+    if (hasFocus()) {  // where the space bar paints
+        const QPointF c(width() / 2.0, height() / 2.0);
+        p.setPen(QPen(theme().yolk, 2));
+        p.drawLine(c - QPointF(9, 0), c + QPointF(9, 0));
+        p.drawLine(c - QPointF(0, 9), c + QPointF(0, 9));
+    }
+    p.setFont(report::font(13.5, QFont::Medium));
+    p.setPen(theme().ink);
+    p.drawText(QRectF(20, 8, width() - 40, 22), Qt::AlignLeft, spots_.empty() ? tr("Click where the brush goes; drag turns the piece.") : tr("%n stroke(s). Shift and click wipes one off.", nullptr, int(spots_.size())));
+}
+
 void SolidStage::refine() {
-    if (scene_.bodies.empty() || held_ != Qt::NoButton) return;
+    if (scene().bodies.empty() || held_ != Qt::NoButton) return;
     const QSize pixels = (QSizeF(size()) * devicePixelRatioF()).toSize();
-    painter_ = std::jthread([this, scene = scene_, view = view_, pixels, generation = generation_] {
+    painter_ = std::jthread([this, scene = scene(), view = shownView(), pixels, generation = generation_] {
         QImage image = paintSolid(scene, view, pixels, true);
         QMetaObject::invokeMethod(this, [this, image, generation] {
             if (generation != generation_) return;
@@ -111,7 +179,7 @@ void SolidStage::setEgg(bool shown) {
 }
 
 void SolidStage::paintMeasures(QPainter& p, const Projection& project) {
-    if (view_.apart > 0.01 || scene_.bodies.empty()) return;
+    if (view_.apart > 0.01 || scene_.bodies.empty() || film_) return;
     form::Box box;
     bool first = true;
     for (const auto& b : scene_.bodies) {
@@ -155,17 +223,17 @@ void SolidStage::paintMeasures(QPainter& p, const Projection& project) {
 
 void SolidStage::paintScene(QPainter& p, bool interactive) {
     p.setRenderHint(QPainter::Antialiasing);
-    if (scene_.bodies.empty()) {
+    if (scene().bodies.empty()) {
         p.setFont(report::font(17));
         p.setPen(theme().quiet);
         p.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap, answers_ ? tr("There is no shape to show yet.") : tr("Building the shape …"));
         return;
     }
-    const Projection project(scene_, view_, QSizeF(size()));
+    const Projection project(scene(), shownView(), QSizeF(size()));
     // a soft shadow on the table
     if (view_.pitch > 0.02 && view_.apart < 0.01) {
-        const form::Vec3 foot{0.5 * (scene_.box.low.x + scene_.box.high.x), 0.5 * (scene_.box.low.y + scene_.box.high.y), scene_.box.low.z};
-        const double half = project.scale() * 0.62 * std::max(scene_.box.size().x, scene_.box.size().y);
+        const form::Vec3 foot{0.5 * (scene().box.low.x + scene().box.high.x), 0.5 * (scene().box.low.y + scene().box.high.y), scene().box.low.z};
+        const double half = project.scale() * 0.62 * std::max(scene().box.size().x, scene().box.size().y);
         QRadialGradient shadow(QPointF(0, 0), 1);
         QColor dark(0x2A, 0x1A, 0x12, theme().dark ? 120 : 46), clear = dark;
         clear.setAlpha(0);
@@ -180,13 +248,17 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
     }
     const QSize pixels = (QSizeF(size()) * p.device()->devicePixelRatioF()).toSize();
     if (body_.isNull() || body_.size() != pixels) {
-        body_ = paintSolid(scene_, view_, pixels, !interactive);
+        body_ = paintSolid(scene(), shownView(), pixels, !interactive);
         if (interactive) refine_.start();
     }
     p.drawImage(rect(), body_);
     paintMeasures(p, project);
-    if (view_.map)
+    if (mapShown())
         report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), qstring(format(kMapThin, Dimension::Length, units_)), qstring(format(kMapThick, Dimension::Length, units_)), theme().balloon, theme().quiet);
+    if (interactive) {
+        paintSpots(p, project);
+        paintReading(p);
+    }
     if (interactive && hasFocus()) {
         p.setPen(QPen(theme().yolk, 2));
         p.setBrush(Qt::NoBrush);
@@ -215,16 +287,17 @@ QImage SolidStage::picture(const QSize& at, double ratio) {
     return image;
 }
 
-QString SolidStage::svg() const { return svgSolid(scene_, view_, size(), theme().paper); }
+QString SolidStage::svg() const { return svgSolid(scene(), shownView(), size(), theme().paper); }
 
 void SolidStage::mousePressEvent(QMouseEvent* e) {
-    last_ = e->position();
+    last_ = pressedAt_ = e->position();
     held_ = e->button() == Qt::LeftButton && !(e->modifiers() & Qt::ShiftModifier) ? Qt::LeftButton : Qt::RightButton;
     setCursor(Qt::ClosedHandCursor);
 }
 
 void SolidStage::mouseMoveEvent(QMouseEvent* e) {
-    if (held_ == Qt::NoButton) return;
+    cursor_ = e->position();
+    if (held_ == Qt::NoButton) return update();
     const QPointF by = e->position() - last_;
     last_ = e->position();
     SolidView v = view_;
@@ -238,9 +311,11 @@ void SolidStage::mouseMoveEvent(QMouseEvent* e) {
     setView(v);
 }
 
-void SolidStage::mouseReleaseEvent(QMouseEvent*) {
+void SolidStage::mouseReleaseEvent(QMouseEvent* e) {
     held_ = Qt::NoButton;
-    setCursor(Qt::OpenHandCursor);
+    setCursor(painting_ ? Qt::CrossCursor : Qt::OpenHandCursor);
+    if (painting_ && (e->position() - pressedAt_).manhattanLength() < 4)
+        if (const auto hit = under(scene_, view_, QSizeF(size()), e->position())) emit painted(hit->at, e->modifiers() & Qt::ShiftModifier);
     refine_.start();
 }
 
@@ -275,6 +350,10 @@ void SolidStage::keyPressEvent(QKeyEvent* e) {
         case Qt::Key_Right: move ? v.panX += 0.05 : v.yaw -= kStep; break;
         case Qt::Key_Up: move ? v.panY -= 0.05 : v.pitch += kStep; break;
         case Qt::Key_Down: move ? v.panY += 0.05 : v.pitch -= kStep; break;
+        case Qt::Key_Space:
+            if (!painting_) return QWidget::keyPressEvent(e);
+            if (const auto hit = under(scene_, view_, QSizeF(size()), QPointF(width() / 2.0, height() / 2.0))) emit painted(hit->at, move);
+            return;
         case Qt::Key_Plus:
         case Qt::Key_Equal: v.zoom *= 1.15; break;
         case Qt::Key_Minus: v.zoom /= 1.15; break;
@@ -286,6 +365,11 @@ void SolidStage::keyPressEvent(QKeyEvent* e) {
         default: return QWidget::keyPressEvent(e);
     }
     setView(v);
+}
+
+void SolidStage::leaveEvent(QEvent*) {
+    cursor_ = {-1, -1};
+    update();
 }
 
 void SolidStage::changeEvent(QEvent* e) {

@@ -23,7 +23,15 @@ public:
     void look(Side side);
     void setEgg(bool shown);
     bool egg() const { return egg_; }
-    const SolidScene& scene() const { return scene_; }
+    const SolidScene& scene() const { return film_ ? *film_ : scene_; }
+    /// Shows this instead of the piece, in the colours of the wall map: a moment of its coats. None: the piece again.
+    void setFilm(std::optional<SolidScene> film);
+    bool showsFilm() const { return film_.has_value(); }
+    /// Clicks paint where a brush goes. @param spots what is painted already, in the scene
+    void setPainting(bool painting, const std::vector<form::Vec3>& spots);
+    bool isPainting() const { return painting_; }
+    /// The wall under a point of the widget, m; NaN on paper.
+    double wallAt(const QPointF& at) const;
 
     QImage picture(const QSize& size, double ratio);
     QString svg() const;
@@ -31,6 +39,8 @@ public:
 
 signals:
     void viewChanged();
+    /// A click or the space bar painted here; with Shift what lies there is wiped off.
+    void painted(const uovo::form::Vec3& at, bool wipe);
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -41,8 +51,13 @@ protected:
     void keyPressEvent(QKeyEvent*) override;
     bool event(QEvent*) override;
     void changeEvent(QEvent*) override;
+    void leaveEvent(QEvent*) override;
 
 private:
+    void paintReading(QPainter& p);
+    void paintSpots(QPainter& p, const Projection& project);
+    bool mapShown() const { return film_ || view_.map; }
+    SolidView shownView() const;
     void rebuild();
     void redraw();
     void refine();
@@ -53,6 +68,10 @@ private:
     std::shared_ptr<const PieceAnswers> answers_;
     UnitSystem units_ = UnitSystem::Metric;
     SolidScene scene_;
+    std::optional<SolidScene> film_;
+    bool painting_ = false;
+    std::vector<form::Vec3> spots_;
+    QPointF cursor_{-1, -1}, pressedAt_;
     SolidView view_;
     bool egg_ = false, stale_ = false;
     QPointF last_;
