@@ -197,9 +197,9 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
             passed += part;
             if (progress) progress(whole > 0 ? passed / whole : 1);
             if (job.frameEvery > 0) {
-                const auto h = film.thickness(), v = film.mobile();
+                const auto h = film.thickness();
                 out.frames.push_back({film.time(), out.coats.size(), kept + (film.volume() - before) * density, gone + (film.dripped() - droppedBefore) * density,
-                                      fallen + (std::isnan(restsFrom) ? 0 : (film.dripped() - restsFrom) * density), around.up, {h.begin(), h.end()}, {v.begin(), v.end()}});
+                                      fallen + (std::isnan(restsFrom) ? 0 : (film.dripped() - restsFrom) * density), around.up, {h.begin(), h.end()}, film.volume() > 0 ? film.mobileVolume() / film.volume() : 0});
             }
         }
         return true;

@@ -38,7 +38,7 @@ struct MeshJob : CoatSetting {
     }
 };
 
-/// The film at one moment: melt thickness and whether it still flows, a cell.
+/// The film at one moment: melt thickness a cell, and how much of it still flows.
 struct Frame {
     double time = 0;                ///< s since the first coat
     size_t coat = 0;
@@ -46,7 +46,7 @@ struct Frame {
     double fell = 0;                ///< kg of the lost that fell where it rested
     form::Vec3 up{0, 0, 1};
     std::vector<float> thickness;   ///< m
-    std::vector<float> mobile;      ///< m of it that still flows
+    double flows = 0;               ///< share of all chocolate on the piece that still flows
 };
 
 struct MeshCoat {

@@ -10,6 +10,7 @@ using form::Vec3;
 
 namespace {
 constexpr double kClose = 3e-8;  // m; the mass is exact whatever is left
+constexpr double kTogether = 1e-4;   // m of gap
 constexpr double kLooksDown = 0.25;  // cosine from the plumb line: flatter shells come to lie on paper
 }
 
@@ -272,20 +273,30 @@ double MeshFilm::standOnPaper(const Vec3& up, double pool) {
         if (gap[i] - b_[i] <= former_.footMost || gap[i] <= h_[i]) under.push_back(i);
     }
     std::sort(under.begin(), under.end(), [&](size_t a, size_t b) { return gap[a] != gap[b] ? gap[a] < gap[b] : a < b; });
+    // Cells as far from the paper as one another fill together, the last of them in part: a foot is round where its piece is.
+    const auto cost = [&](size_t i) { return area_[i] * (std::max(0.0, volumeOf(i, gap[i]) - s_[i]) - v_[i]); };
     double foot = 0, left = pool;
-    for (const size_t i : under) {
-        const double target = std::max(0.0, volumeOf(i, gap[i]) - s_[i]), cost = area_[i] * (target - v_[i]);
-        if (cost > left && paper_[i] <= 0) break;
-        if (cost > left) {  // of the foot already: as full as it gets
-            foot += area_[i] * lean[i];
-            continue;
+    for (size_t from = 0, to = 0; from < under.size(); from = to) {
+        double all = 0;
+        for (to = from; to < under.size() && gap[under[to]] <= gap[under[from]] + kTogether; ++to) all += cost(under[to]);
+        const double share = all <= left ? 1 : std::max(0.0, left / all);
+        const bool old = paper_[under[from]] > 0;
+        if (share <= 0 && !old) break;
+        for (size_t k = from; k < to; ++k) {
+            const size_t i = under[k];
+            const double add = share * cost(i) / area_[i];  // hanging film thicker than the gap is pressed out
+            v_[i] += add;
+            dripped_ -= add * area_[i];
+            left -= add * area_[i];
+            h_[i] = thicknessOf(i, s_[i] + v_[i], gap[i]);
+            if (share == 1 || old) {
+                paper_[i] = gap[i];
+                foot += area_[i] * lean[i];
+            } else {
+                foot += share * area_[i] * lean[i];
+            }
         }
-        paper_[i] = gap[i];
-        left -= cost;  // hanging film thicker than the gap is pressed out
-        dripped_ -= cost;
-        v_[i] = target;
-        h_[i] = thicknessOf(i, s_[i] + v_[i], gap[i]);
-        foot += area_[i] * lean[i];
+        if (share < 1 && !old) break;
     }
     return std::sqrt(foot / std::numbers::pi);
 }

@@ -186,9 +186,13 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
 /// How far a piece's coats may differ from the likely ones: the ranges of its chocolate, ladle and clock.
 coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& library);
 /// How long what its coats leave takes to set, and what the cold does to it.
-/// @param thickest set wall of that place after each coat, m @param lock s of the last coat
+struct SlowPlace {
+    double below = 0, fresh = 0;    ///< set wall there before the coat and what it adds, m
+    double shellTemperature = 21;   ///< °C of the piece at the coat's end
+};
+/// @param slow where each coat is thickest @param mean m of the whole wall @param lock s of the last coat
 CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Library& library, const coat::CoatSetting& setting,
-                    const std::vector<double>& thickest, const std::vector<double>& shellTemperature, double mean, double lock);
+                    const std::vector<SlowPlace>& slow, double mean, double lock);
 /// The coat job a piece asks for; shared by the stage, the band and the ways out.
 tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan, const material::Library& library);
 /// The same with the meridian of a bowl or cup in so many cells, and its coats.

@@ -197,12 +197,16 @@ tl::expected<CoatStage, Problem> coatStage(const Piece& piece, const Plan& plan,
         s.shelfDiameter = c.topDiameter.value;
         s.shelfHeight = c.height.value + 0.005;
     }
-    std::vector<double> thickest, shell;
-    for (const auto& c : s.coats.coats) {
-        thickest.push_back(std::max(coat::figures(c.wall, s.profile).thickest, thickest.empty() ? 0 : thickest.back()));
-        shell.push_back(c.shellTemperature);
+    std::vector<SlowPlace> slow;
+    for (size_t k = 0; k < s.coats.coats.size(); ++k) {
+        SlowPlace place{0, 0, s.coats.coats[k].shellTemperature};
+        for (size_t i = 0; i < s.profile.size(); ++i) {
+            const double below = k ? s.coats.coats[k - 1].wall[i] : 0, fresh = s.coats.coats[k].wall[i] - below;
+            if (fresh > place.fresh) place = {below, fresh, place.shellTemperature};
+        }
+        slow.push_back(place);
     }
-    static_cast<CoatTimes&>(s) = coatTimes(piece, plan, lib, *job, thickest, shell, s.wall.mean, s.coats.coats.back().lockLast);
+    static_cast<CoatTimes&>(s) = coatTimes(piece, plan, lib, *job, slow, s.wall.mean, s.coats.coats.back().lockLast);
     return s;
 }
 

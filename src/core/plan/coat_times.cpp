@@ -8,17 +8,17 @@
 namespace uovo {
 
 CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Library& lib, const coat::CoatSetting& job,
-                    const std::vector<double>& thickest, const std::vector<double>& shellTemperature, double mean, double lock) {
+                    const std::vector<SlowPlace>& slow, double mean, double lock) {
     CoatTimes out;
     const setting::Events events{lib.physical("lockFraction"), lib.physical("firmFraction"), lib.physical("setFraction"), lib.physical("releaseFraction")};
-    double elapsed = 0, shell = plan.kitchen.room.value, below = 0;
+    double elapsed = 0, shell = plan.kitchen.room.value;
     for (size_t k = 0; k < piece.coats.size(); ++k) {
         const auto& step = piece.coats[k];
         const auto& [coating, law] = job.melt(k);
         const double toMelt = coating.densitySolid / coating.densityMelt;
         setting::Wall wall;
-        wall.shell = below * toMelt;
-        wall.coat = std::max(1e-4, (thickest[k] - below) * toMelt);
+        wall.shell = slow[k].below * toMelt;
+        wall.coat = std::max(1e-4, slow[k].fresh * toMelt);
         wall.coatTemperature = step.temperature.value;
         wall.shellTemperature = shell;
         wall.crystals = step.temperature.value > coating.loses ? coating.crystalsFloor : coating.crystalsAtStart;
@@ -29,8 +29,7 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
                                               {{job.climate.room, job.climate.airRoom, before}, {job.climate.air(step.place), job.climate.transfer(step.place), 0}}));
         const bool last = k + 1 == piece.coats.size();
         elapsed += last ? out.setting.back().release : before + step.stay.value;
-        below = thickest[k];
-        shell = shellTemperature[k];
+        shell = slow[k].shellTemperature;
     }
     out.fromFirstCoatToRelease = elapsed;
     out.lock = lock;

@@ -16,16 +16,6 @@ form::Shape FilmHistory::at(size_t frame) const {
     return s;
 }
 
-double FilmHistory::flows(size_t frame) const {
-    const auto& f = frames[std::min(frame, frames.size() - 1)];
-    double all = 0, mobile = 0;
-    for (size_t i = 0; i < f.thickness.size(); ++i) {
-        all += double(f.thickness[i]);
-        mobile += double(f.mobile[i]);
-    }
-    return all > 0 ? mobile / all : 0;
-}
-
 tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& plan, const material::Library& lib, size_t item,
                                                std::stop_token stop, const std::function<void(double)>& progress) {
     FilmHistory out;

@@ -15,8 +15,6 @@ struct FilmHistory {
 
     /// The shape with the wall of one frame, m of set chocolate.
     form::Shape at(size_t frame) const;
-    /// Share of the chocolate that still flows.
-    double flows(size_t frame) const;
     double toSolid = 1;
 };
 

@@ -34,7 +34,8 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
     PartWall w;
     w.thinnest = 1e9;
     w.coats.resize(piece.coats.size());
-    std::vector<double> thickest(piece.coats.size(), 0.0), shell(piece.coats.size(), plan.kitchen.room.value), volumes(piece.coats.size(), 0.0);
+    std::vector<SlowPlace> slow(piece.coats.size(), {0, 0, plan.kitchen.room.value});
+    std::vector<double> volumes(piece.coats.size(), 0.0);
     double area = 0, rimArea = 0, sum = 0, lock = 0;
     std::optional<coat::CoatSetting> setting;
     for (size_t part = 0; part < assembly.items.size(); ++part) {
@@ -56,8 +57,17 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
             w.coats[k].fell += c.fell;
             w.coats[k].lockTypical = std::isnan(c.lockTypical) ? c.lockTypical : std::max(w.coats[k].lockTypical, c.lockTypical);
             for (size_t i = 0; i < surface.size(); ++i) volumes[k] += c.wall[i] * surface.area[i];
-            thickest[k] = std::max(thickest[k], wallAtShare(c.wall, surface.area, kThickShare));
-            shell[k] = std::min(shell[k], c.shellTemperature);
+            std::vector<double> fresh = c.wall, wet = surface.area;
+            double below = 0, covered = 0;
+            for (size_t i = 0; i < surface.size(); ++i) {
+                if (k) fresh[i] -= done->coats[k - 1].wall[i];
+                if (fresh[i] < coat::kBare) wet[i] = 0;  // a brush in places leaves the rest alone
+                covered += wet[i];
+                if (k) below += done->coats[k - 1].wall[i] * wet[i];
+            }
+            const double thick = wallAtShare(fresh, wet, kThickShare);
+            if (thick > slow[k].fresh) slow[k] = {covered > 0 ? below / covered : 0, thick, slow[k].shellTemperature};
+            slow[k].shellTemperature = std::min(slow[k].shellTemperature, c.shellTemperature);
         }
         kilograms[part] = done->mass;
         w.bare += last.bare * own;
@@ -98,7 +108,7 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
     if (w.thinAtRim) w.thinnest = w.rim;
     for (size_t k = 0; k < w.coats.size(); ++k) w.coats[k].mean = (volumes[k] - (k ? volumes[k - 1] : 0)) / area;
     std::stable_sort(w.blemishes.begin(), w.blemishes.end(), [](const auto& a, const auto& b) { return a.kind != b.kind ? a.kind < b.kind : a.area > b.area; });
-    static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *setting, thickest, shell, w.mean, lock);
+    static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *setting, slow, w.mean, lock);
     return w;
 }
 

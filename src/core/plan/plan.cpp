@@ -201,6 +201,7 @@ std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const 
         c.motion = coat::Motion::Over;
         c.moveFor = 900;
         c.moveEvery = 120;
+        return {c};  // a quarter full leaves a wall of a tenth of the radius at once
     }
     return {c, c};
 }

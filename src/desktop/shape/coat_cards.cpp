@@ -5,6 +5,7 @@
 #include <QPainter>
 #include <QScrollArea>
 #include <QVBoxLayout>
+#include <cmath>
 
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/recipe_line.h"
@@ -40,7 +41,7 @@ CoatCard::CoatCard(Session& session, size_t index, const PlannedCoat& coat, bool
     const Piece* piece = session.piece();
     const bool closed = piece && piece->closes(), single = piece && (!piece->part() || form::family(piece->part()->family)->body != form::Body::Compound);
 
-    way_ = choiceBox(tr("How coat %1 goes on").arg(index + 1), closed ? QStringList{tr("fill in part, turn")} : QStringList{overBalloon ? tr("dip") : tr("fill and pour"), tr("brush")});
+    way_ = choiceBox(tr("How coat %1 goes on").arg(index + 1), closed ? QStringList{tr("fill, turn")} : QStringList{overBalloon ? tr("dip") : tr("fill, pour"), tr("brush")});
     connect(way_, &QComboBox::activated, this, [this, overBalloon, closed](int i) {
         change(tr("Change how a coat goes on"), [&](PlannedCoat& c) { c.way = closed ? coat::Way::Turn : i == 1 ? coat::Way::Brush : overBalloon ? coat::Way::Dip : coat::Way::Pour; });
     });
@@ -87,7 +88,7 @@ CoatCard::CoatCard(Session& session, size_t index, const PlannedCoat& coat, bool
     line->setStyleSheet(QStringLiteral("background: %1;").arg(theme().hairline.name()));
     box_->addWidget(line);
     result_->setStyleSheet(QStringLiteral("font-weight: 600;"));
-    result_->setWordWrap(true);
+    result_->setMinimumWidth(1);
     box_->addWidget(result_);
     extras_ = new QLabel;
     extras_->setProperty("small", true);
@@ -155,7 +156,10 @@ void CoatCard::refresh() {
     place_->setCurrentIndex(indexOf(c->place, kPlaces));
     if (where_) where_->setCurrentIndex(indexOf(c->where, kWheres));
     const auto answers = session_.pieceAnswers(p->id);
-    const auto text = [&](double v, Dimension d) { return QString::fromStdString(format(v, d, session_.units())); };
+    const auto text = [&](double v, Dimension d) {
+        if (d == Dimension::Duration && v > 180) v = 60 * std::round(v / 60);  // there is little room
+        return QString::fromStdString(format(v, d, session_.units()));
+    };
     if (answers && answers->stage && index_ < answers->stage->coats.coats.size()) {
         const auto& s = *answers->stage;
         const auto& r = s.coats.coats[index_];
@@ -289,6 +293,8 @@ void CoatCards::refresh() {
     more_->setEnabled(piece && piece->coats.size() < 8);
     setVisible(!piece || piece->isCoated() || piece->wallFromCoats());
     for (auto* c : cards_) c->refresh();
+    const bool extras = piece && std::any_of(piece->coats.begin(), piece->coats.end(), [&](const auto& c) { return !coatExtras(c, *piece, session_.units()).isEmpty(); });
+    setFixedHeight(212 + (extras ? 18 : 0) + (cards_.size() > 2 ? 12 : 0));  // a bar to scroll with lies under more than two
 }
 
 }  // namespace uovo::desktop

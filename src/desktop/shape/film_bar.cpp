@@ -80,8 +80,8 @@ void GramsBar::paintEvent(QPaintEvent*) {
     const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, units_)); };
     p.setFont(report::font(12.5, QFont::Medium));
     p.setPen(theme().quiet);
-    QString words = tr("%1 in the piece · %2 back").arg(g(piece_), g(back_));
-    if (fell_ > 0.0004) words += tr(" · %1 fell").arg(g(fell_));
+    QString words = tr("%1 in it · %2 back").arg(g(piece_), g(back_));
+    if (fell_ > 0.0004) words += tr(" · %1 on the paper").arg(g(fell_));
     p.drawText(QRectF(0, 16, width(), 18), Qt::AlignLeft | Qt::AlignVCenter, words);
 }
 
@@ -93,13 +93,14 @@ FilmBar::FilmBar(Session& session, QWidget* parent)
     row->setSpacing(8);
     play_->setObjectName(QStringLiteral("playCoats"));
     play_->setProperty("tool", true);
-    play_->setMinimumWidth(132);
+    play_->setMinimumWidth(124);
     done_->setObjectName(QStringLiteral("playDone"));
     done_->setProperty("tool", true);
     done_->setProperty("flat", true);
     done_->setToolTip(tr("Back to the finished piece"));
     slider_->setObjectName(QStringLiteral("playTime"));
     slider_->setAccessibleName(tr("Moment of the coats"));
+    slider_->setFixedHeight(20);
     progress_->setRange(0, 100);
     progress_->setTextVisible(false);
     progress_->setAccessibleName(tr("How much of the coats is computed"));
@@ -165,12 +166,11 @@ void FilmBar::close() {
     const bool shown = history_ != nullptr;
     history_.reset();
     progress_->hide();
-    slider_->show();
-    slider_->setEnabled(false);
+    slider_->hide();
     done_->hide();
     play_->setText(tr("watch the coats"));
     play_->setEnabled(true);
-    words_->setText(tr("how it sags, is turned and locks"));
+    words_->setText(tr("how they sag, are turned and lock"));
     if (shown) emit filmChanged(std::nullopt);
     tellGrams();
 }
@@ -215,7 +215,6 @@ void FilmBar::compute() {
             history_ = std::make_shared<const FilmHistory>(std::move(*found));
             progress_->hide();
             slider_->show();
-            slider_->setEnabled(true);
             done_->show();
             const QSignalBlocker quiet(slider_);
             slider_->setRange(0, static_cast<int>(history_->frames.size()) - 1);
@@ -245,7 +244,7 @@ void FilmBar::showFrame() {
     scene.fit = scene.fitApart = QSizeF(1.9 * reach, 1.9 * reach);
     emit filmChanged(scene);
     const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, session_.units())); };
-    words_->setText(tr("coat %1 · %2 · %3 · %4 % flows").arg(f.coat + 1).arg(time(f.time - history_->starts[f.coat]), way(f.up)).arg(std::lround(100 * history_->flows(at))));
+    words_->setText(tr("coat %1 · %2 · %3 · %4 % flows").arg(f.coat + 1).arg(time(f.time - history_->starts[f.coat]), way(f.up)).arg(std::lround(100 * f.flows)));
     grams_->set(f.mass, std::max(0.0, f.dripped - f.fell), f.fell, session_.units(), chocolateColour(shownChocolate(piece_)));
 }
 

@@ -20,7 +20,7 @@ class GramsBar : public QWidget {
 public:
     explicit GramsBar(QWidget* parent = nullptr);
     void set(double piece, double back, double fell, UnitSystem units, const QColor& chocolate);
-    QSize sizeHint() const override { return {276, 34}; }
+    QSize sizeHint() const override { return {228, 34}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;

@@ -232,8 +232,9 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
     const Projection project(scene(), shownView(), QSizeF(size()));
     // a soft shadow on the table
     if (view_.pitch > 0.02 && view_.apart < 0.01) {
-        const form::Vec3 foot{0.5 * (scene().box.low.x + scene().box.high.x), 0.5 * (scene().box.low.y + scene().box.high.y), scene().box.low.z};
-        const double half = project.scale() * 0.62 * std::max(scene().box.size().x, scene().box.size().y);
+        const form::Box box = film_ ? form::bounds(film_->bodies.front().mesh) : scene().box;
+        const form::Vec3 foot{0.5 * (box.low.x + box.high.x), 0.5 * (box.low.y + box.high.y), box.low.z};
+        const double half = project.scale() * 0.62 * std::max(box.size().x, box.size().y);
         QRadialGradient shadow(QPointF(0, 0), 1);
         QColor dark(0x2A, 0x1A, 0x12, theme().dark ? 120 : 46), clear = dark;
         clear.setAlpha(0);
