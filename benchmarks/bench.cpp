@@ -35,9 +35,11 @@ int main() {
     Plan plan = whole;  // bowls and cups
     plan.pieces.resize(2);
     const auto job = *coatJob(plan.pieces[0], plan, lib, 200);
-    row("profile of 200 cells, two coats, with heat", median(21, [&] { (void)coat::coat(job); }), 15);
+    row("profile of 200 cells, two coats, with heat", median(21, [&] { (void)coat::coat(job); }), 10);
     const auto coarse = *coatJob(plan.pieces[0], plan, lib, 36);
     row("band: 16 runs on 36 cells, two threads", median(11, [&] { (void)coat::band(coarse, {4, 2.7, 1, 20}); }), 80);
+    const auto hundred = *coatJob(plan.pieces[0], plan, lib, 100);
+    row("band: 16 runs on 100 cells, two threads", median(7, [&] { (void)coat::band(hundred, {4, 2.7, 1, 20}); }), 80);
     AnswerOptions noDay;
     noDay.day = false;
     row("all answers of all seven families from nothing, no day", median(7, [&] { Cache c; (void)answer(whole, lib, c, noDay); }), 400);

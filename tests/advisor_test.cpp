@@ -4,7 +4,7 @@
 
 #include "core/coat/band.h"
 #include "core/plan/advisor.h"
-#include "support.h"
+#include "support_coats.h"
 
 using namespace uovo;
 
@@ -107,7 +107,8 @@ TEST_CASE("advice can be stopped, tells how far it is, and refuses wishes that a
     CHECK(calls == 2);
     for (const double wish : {0.0, -1.0, std::nan(""), 0.5}) CHECK_FALSE(advise(plan.pieces[0], Wish::Thinnest, wish, plan, io::library()));
     CHECK_FALSE(advise(plan.pieces[0], Wish::Grams, 50, plan, io::library()));
-    CHECK_FALSE(advise(plan.pieces[2], Wish::Thinnest, 0.002, plan, io::library()));  // a part has no computed coats
+    for (const auto& p : plan.pieces)
+        if (p.id == "meteorite") CHECK_FALSE(advise(p, Wish::Thinnest, 0.002, plan, io::library()));  // cast solid: it has no coats
 }
 
 TEST_CASE("a balloon is never advised into chocolate it does not bear") {
@@ -141,4 +142,54 @@ TEST_CASE("the range of a wall goes back to its causes: alone, each explains it 
     for (const auto& answer : a.pieces[0]->answers)
         if (answer.id == "wall") said = answer.working.trust.find("goes back to") != std::string::npos;
     CHECK(said);
+}
+
+TEST_CASE("parts, compounds and closed balls are advised on their own meshes, and the plan's answer agrees") {
+    struct Case {
+        const char* family;
+        Wish wish;
+        double value;
+    };
+    for (const auto& one : {Case{"half-ball", Wish::Thinnest, 0.003}, Case{"tart", Wish::Rim, 0.002}, Case{"cup-saucer", Wish::Mean, 0.003}, Case{"ball", Wish::Mean, 0.004}, Case{"ball", Wish::Grams, 0.12}}) {
+        INFO(one.family);
+        Plan plan = test::planOf(one.family);
+        const auto found = advise(plan.pieces[0], one.wish, one.value, plan, io::library());
+        REQUIRE(found);
+        INFO(found->impossible);
+        REQUIRE_FALSE(found->ways.empty());
+        CHECK(found->ways.front().meets);
+        for (const auto& w : found->ways) {
+            INFO(w.title << ": " << w.recipe << " " << w.why);
+            Plan changed = plan;
+            changed.pieces[0] = w.changed;
+            const auto a = test::only(changed);
+            REQUIRE(a->part->wall);
+            CHECK(a->part->wall->thinnest == Approx(w.thinnest).epsilon(1e-6));
+            CHECK(a->part->wall->mean == Approx(w.mean).epsilon(1e-6));
+            if (w.meets && one.wish == Wish::Rim) CHECK(a->part->wall->rim >= one.value - 1e-9);
+            if (w.meets && one.wish == Wish::Mean) CHECK(a->part->wall->mean == Approx(one.value).epsilon(0.071));
+        }
+    }
+    Plan plan = test::planOf("ball");
+    const auto never = advise(plan.pieces[0], Wish::Thinnest, 0.02, plan, io::library());
+    REQUIRE(never);
+    CHECK(never->impossible.find("filled and turned") != std::string::npos);
+}
+
+TEST_CASE("where a wall is thin at its rim a brush there is among the ways") {
+    Plan plan = test::bowlPlan();
+    bool brushed = false;
+    for (const double wall : {0.0022, 0.0026, 0.0030, 0.0034}) {
+        const auto found = advise(plan.pieces[0], Wish::Rim, wall, plan, io::library());
+        REQUIRE(found);
+        for (const auto& w : found->ways) {
+            const auto& last = w.changed.coats.back();
+            if (last.way != coat::Way::Brush) continue;
+            brushed = true;
+            CHECK(last.where == coat::Where::Rim);
+            CHECK(w.recipe.find("round the rim") != std::string::npos);
+            CHECK(last.brushMass.value < 0.1);
+        }
+    }
+    CHECK(brushed);
 }

@@ -421,3 +421,26 @@ TEST_CASE("the film's history begins wet, ends as the finished wall, and never l
     CHECK_FALSE(filmHistory(plan.pieces[0], plan, io::library(), 5));
     CHECK(filmHistory(bowlPlan().pieces[0], bowlPlan(), io::library()));
 }
+
+TEST_CASE("a rim pressed into a plate of chocolate thickens there, on a meridian and on a mesh") {
+    Plan bowl = bowlPlan();
+    const auto before = only(bowl)->stage;
+    PlannedCoat press = bowl.pieces[0].coats.back();
+    press.way = coat::Way::Press;
+    press.rest = coat::Rest::Inverted;
+    press.delay = Measure(30);
+    CHECK(coat::beforeCold(press) == Approx(30));  // nothing drains
+    bowl.pieces[0].coats.push_back(press);
+    const auto after = only(bowl)->stage;
+    CHECK(after->wall.rim > before->wall.rim + 0.0005);
+    CHECK(after->coats.wall.front() == Approx(before->coats.wall.front()).margin(1e-6));
+    CHECK(after->coats.coats[2].added < 0.25 * after->coats.coats[0].added);
+    Plan part = planOf("tart");
+    const double rim = only(part)->part->wall->rim;
+    press.temperature = part.pieces[0].coats[0].temperature;
+    part.pieces[0].coats.push_back(press);
+    CHECK(only(part)->part->wall->rim > rim + 0.0005);
+    part.pieces[0].coats = {press};
+    CHECK(problems(part, io::library()).size() == 1);
+    CHECK(problems(part, io::library())[0].sentence.find("first coat") != std::string::npos);
+}

@@ -16,6 +16,7 @@
 #include "core/heat/slab.h"
 #include "core/mold/box_pour.h"
 #include "core/plan/answers.h"
+#include "core/setting/cold_stress.h"
 #include "core/setting/setting.h"
 #include "core/setting/stick.h"
 #include "io/data.h"
@@ -118,6 +119,26 @@ double slabCentre(double Bi, double Fo) {
     const int steps = 4000;
     for (int i = 0; i < steps; ++i) heat::advance(s, law, {0, h, 0}, seconds / steps);
     return s.T.front();
+}
+
+/// Temperature at a depth of a wall so thick that its back feels nothing, its face held at 0 from 1.
+double semiInfinite(double depth, double seconds) {
+    constexpr size_t kNodes = 600;
+    heat::Slab s;
+    s.thickness = 0.06;
+    s.density = 1270;
+    s.heatCapacity = 1600;
+    s.conductivity = 0.25;
+    s.latentHeat = 0;
+    s.T.assign(kNodes, 1.0);
+    s.X.assign(kNodes, 0.0);
+    heat::CrystalLaw law;
+    law.rate = law.remelt = 0;
+    constexpr int kSteps = 6000;
+    for (int i = 0; i < kSteps; ++i) heat::advance(s, law, {0, 1e7, 0}, seconds / kSteps);
+    const double node = s.thickness / kNodes, at = (s.thickness - depth) / node - 0.5;
+    const auto k = static_cast<size_t>(at);
+    return s.T[k] + (at - double(k)) * (s.T[k + 1] - s.T[k]);
 }
 
 double setMinutes(const json& g) {
@@ -273,6 +294,8 @@ const std::map<std::string, Ask>& asks() {
              return setting::standsAfter({}, cup, coating, heat::CrystalLaw(coating, lib.physics)) / 60;
          }},
         {"setting.minutes", [](const json& g) { return setMinutes(g); }},
+        {"slab.semi", [](const json& g) { return semiInfinite(num(g, "depth"), num(g, "seconds")); }},
+        {"setting.held", [](const json& g) { return setting::heldStress(num(g, "modulus"), num(g, "expansion"), num(g, "poisson"), num(g, "kelvin")); }},
         {"slab.centre", [](const json& g) { return slabCentre(num(g, "Bi"), num(g, "Fo")); }},
         {"batch.window",
          [](const json& g) {

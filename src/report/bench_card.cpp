@@ -8,6 +8,8 @@
 #include <QSaveFile>
 #include <QTextLayout>
 #include <algorithm>
+#include <cmath>
+#include <functional>
 #include <numeric>
 
 #include "report/fonts.h"
@@ -23,7 +25,9 @@ constexpr double kMargin = 14;  // mm
 QString wayWords(const PlannedCoat& c, UnitSystem u) {
     if (c.way == coat::Way::Dip) return QStringLiteral("Dip");
     if (c.way == coat::Way::Pour) return QStringLiteral("Fill and pour out");
-    const QString where = c.where == coat::Where::Rim ? QStringLiteral(" round the rim") : c.where == coat::Where::Foot ? QStringLiteral(" on the foot") : QString();
+    if (c.way == coat::Way::Turn) return QStringLiteral("Fill to %1, close, turn about").arg(qstring(format(c.fill.value, Dimension::Percent, u)));
+    if (c.way == coat::Way::Press) return QStringLiteral("Press the rim into a plate of chocolate");
+    const QString where = c.where == coat::Where::Rim ? QStringLiteral(" round the rim") : c.where == coat::Where::Foot ? QStringLiteral(" on the foot") : c.where == coat::Where::Spots ? QStringLiteral(" where it is marked") : QString();
     return QStringLiteral("Brush ") + qstring(format(c.brushMass.value, Dimension::Mass, u)) + where;
 }
 
@@ -119,6 +123,43 @@ private:
     int pages_ = 1;
 };
 
+/// The coats, one after the other, as they are done. @param lock s until the wall of a coat stops flowing
+void paintCoats(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const CoatTimes& times, const std::function<double(size_t)>& lock) {
+    const auto u = plan.units;
+    for (size_t i = 0; i < piece.coats.size(); ++i) {
+        const auto& c = piece.coats[i];
+        page.need(30);
+        page.rule();
+        page.y += 2.5;
+        page.line(kMargin, QString::number(i + 1), 8, QFont::Bold);
+        page.line(kMargin + 12, wayWords(c, u), 6, QFont::DemiBold);
+        page.right(kMargin + page.width(), spoken(c.temperature, Dimension::Temperature, u), 7.5, QFont::Bold);
+        page.y += 9;
+        QString words;
+        if (!c.chocolate.empty() && c.chocolate != piece.chocolate)
+            if (const auto* other = lib.find(c.chocolate)) words += QStringLiteral("In %1. ").arg(qstring(other->name).toLower());
+        if (c.way == coat::Way::Dip) words += QStringLiteral("Drain over the bath %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
+        if (c.way == coat::Way::Pour) words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
+        const QString lasts = spoken(c.moveFor, Dimension::Duration, u);
+        if (c.motion == coat::Motion::Spin || (c.way == coat::Way::Turn && c.motion == coat::Motion::Still)) words += QStringLiteral("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
+        if (c.motion == coat::Motion::Over) words += QStringLiteral("turn it over every %1 for %2, then ").arg(spoken(c.moveEvery, Dimension::Duration, u), lasts);
+        if (c.motion == coat::Motion::Side) words += QStringLiteral("lay it on its side for %1, then ").arg(lasts);
+        if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(spoken(c.tap, Dimension::Duration, u));
+        if (c.scrape) words += QStringLiteral("scrape the rim, then ");
+        words += restWords(c, piece.overBalloon()) + QStringLiteral(". ");
+        words += c.place == coat::Place::Table ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
+                                               : QStringLiteral("After %1 %2, for %3.").arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
+        words[0] = words[0].toUpper();
+        page.paragraph(kMargin + 12, page.width() - 12, words, 4.6);
+        page.paragraph(kMargin + 12, page.width() - 12,
+                       std::isnan(lock(i)) ? QStringLiteral("It still flows when its time is over.")
+                                           : QStringLiteral("It stops flowing after %1 and is firm after %2. Look for bare spots before it does.")
+                                                 .arg(qstring(format(lock(i), Dimension::Duration, u)), qstring(format(times.setting[i].firm, Dimension::Duration, u))),
+                       4, kQuiet);
+        page.y += 2;
+    }
+}
+
 void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a) {
     const auto u = plan.units;
     const auto& s = *a.stage;
@@ -164,29 +205,7 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
     p.setPen(QPen(kQuiet, 0.1));
     page.line(kMargin, QStringLiteral("Section with the wall drawn twice as thick."), 3.2, QFont::Normal, kQuiet);
     page.y += 7;
-    for (size_t i = 0; i < piece.coats.size(); ++i) {
-        const auto& c = piece.coats[i];
-        page.need(30);
-        page.rule();
-        page.y += 2.5;
-        page.line(kMargin, QString::number(i + 1), 8, QFont::Bold);
-        page.line(kMargin + 12, wayWords(c, u), 6, QFont::DemiBold);
-        page.right(kMargin + page.width(), spoken(c.temperature, Dimension::Temperature, u), 7.5, QFont::Bold);
-        page.y += 9;
-        QString words;
-        if (c.way == coat::Way::Dip) words += QStringLiteral("Drain over the bath %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
-        if (c.way == coat::Way::Pour) words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
-        words += restWords(c, piece.overBalloon()) + QStringLiteral(". ");
-        words += c.place == coat::Place::Table ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
-                                               : QStringLiteral("After %1 %2, for %3.").arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
-        words[0] = words[0].toUpper();
-        page.paragraph(kMargin + 12, page.width() - 12, words, 4.6);
-        page.paragraph(kMargin + 12, page.width() - 12,
-                       QStringLiteral("It stops flowing after %1 and is firm after %2. Look for bare spots before it does.")
-                           .arg(qstring(format(s.coats.coats[i].lockTypical, Dimension::Duration, u)), qstring(format(s.setting[i].firm, Dimension::Duration, u))),
-                       4, kQuiet);
-        page.y += 2;
-    }
+    paintCoats(page, plan, lib, piece, s, [&](size_t i) { return s.coats.coats[i].lockTypical; });
     page.rule();
     page.y += 3;
     for (const auto& answer : a.answers)
@@ -200,7 +219,7 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
 }
 
 /// A part or compound: its figures, its parts with their grams, its joints.
-void paintPart(Page& page, const Plan& plan, const Piece& piece, const PieceAnswers& a) {
+void paintPart(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a) {
     const auto u = plan.units;
     const auto& s = *a.part;
     page.y += 2;
@@ -224,6 +243,7 @@ void paintPart(Page& page, const Plan& plan, const Piece& piece, const PieceAnsw
         if (!figures.isEmpty()) page.paragraph(kMargin, page.width(), figures.join(QStringLiteral(", ")) + QStringLiteral("."), 4, kQuiet);
         page.y += 1;
     }
+    if (s.wall) paintCoats(page, plan, lib, piece, *s.wall, [&](size_t i) { return s.wall->coats[i].lockTypical; });
     page.rule();
     page.y += 3;
     for (const auto& answer : a.answers)
@@ -261,7 +281,7 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
         if (!first) page.next();
         first = false;
         head();
-        answers.pieces[i]->part ? paintPart(page, plan, plan.pieces[i], *answers.pieces[i]) : paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i]);
+        answers.pieces[i]->part ? paintPart(page, plan, lib, plan.pieces[i], *answers.pieces[i]) : paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i]);
     }
     if (!first) page.next();
     head();

@@ -44,8 +44,8 @@ TEST_CASE("an impossible wish is said in words, another wish is looked for at on
     REQUIRE(QTest::qWaitFor([&] { return !page->isLooking() && page->findChild<QLabel*>("advisorImpossible"); }, 8000));
     CHECK(page->findChild<QLabel*>("advisorImpossible")->text().contains("cannot leave"));
     auto* wish = page->findChild<QComboBox*>("advisorWish");
-    wish->setCurrentIndex(2);
-    emit wish->activated(2);
+    wish->setCurrentIndex(3);
+    emit wish->activated(3);
     REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, 8000));
     CHECK(page->findChildren<QPushButton*>("adviceTake").size() >= 1);
     auto* now = page->findChildren<FigureField*>().back();

@@ -27,6 +27,15 @@ std::vector<double> fresh(const CoatJob& job, const CoatStep& step, const materi
             }
             break;
         }
+        case Way::Press: {
+            const double length = p.step * static_cast<double>(n), tau = yieldStress(c, T, crystals), eta = viscosity(c, T, crystals);
+            for (size_t i = 0; i < n; ++i) {
+                if (p.arc[i] < length - kPressed) continue;
+                const double slope = std::max(kLeastSlope, std::abs(p.tangentZ[i]));
+                add[i] = dipThickness(job.dipSpeed / slope, c.densityMelt * kGravity * slope, tau, eta, job.dipMost);
+            }
+            break;
+        }
         case Way::Turn:
         case Way::Pour: {
             const double most = std::min(job.pourFilm, 0.3 * *std::max_element(p.r.begin(), p.r.end()));
@@ -62,7 +71,7 @@ double medianByArea(std::vector<std::pair<double, double>> timeAndArea, double t
 }
 
 double beforeCold(const CoatStep& s) {
-    const double onto = s.way == Way::Dip || s.way == Way::Pour ? s.drain.value : 0;
+    const double onto = drains(s.way) ? s.drain.value : 0;
     const double moved = s.motion != Motion::Still || s.way == Way::Turn ? s.moveFor.value : 0;
     return onto + moved + s.tap.value + s.delay.value;
 }
@@ -129,7 +138,7 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
         around.openSide = job.climate.airRoom;
         // Over the bath a balloon hangs crown down; a cup is held upside down while it pours out.
         around.inverted = step.way == Way::Pour;
-        if (step.way != Way::Brush && !film.run(step.drain.value, around, stop)) break;
+        if (drains(step.way) && !film.run(step.drain.value, around, stop)) break;
         const double setDown = film.dripped();
         around.inverted = step.rest == Rest::Inverted;
         around.onPaper = step.rest == Rest::Upright && job.side == form::Side::Outside;

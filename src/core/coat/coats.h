@@ -11,7 +11,9 @@
 
 namespace uovo::coat {
 
-enum class Way { Dip, Pour, Brush, Turn };    ///< how the chocolate gets onto the former; Turn: some is closed in and turned about
+/// How the chocolate gets onto the former. Turn: some is closed in and turned about; Press: the rim into a plate of it.
+enum class Way { Dip, Pour, Brush, Turn, Press };
+inline constexpr double kPressed = 0.005;  ///< m of rim that goes into the plate
 enum class Rest { Upright, Inverted, Hung };  ///< on its foot, rim down on a ring or rack, hanging by the knot
 enum class Place { Table, Fridge, Freezer };
 enum class Where { All, Rim, Foot, Spots };   ///< where a brush goes; Spots: where a person painted
@@ -49,6 +51,8 @@ struct CoatStep {
     bool round() const { return motion == Motion::Still && way != Way::Turn && where != Where::Spots && tap.value <= 0 && !scrape; }
 };
 
+/// Whether a coat is held to drain: over the bath, or upside down while it is poured out.
+inline bool drains(Way way) { return way == Way::Dip || way == Way::Pour; }
 /// s a coat spends out of the cold: draining, moved about, tapped, waiting.
 double beforeCold(const CoatStep& step);
 

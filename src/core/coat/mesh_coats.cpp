@@ -48,14 +48,26 @@ tl::expected<void, Problem> check(const MeshJob& job) {
     return {};
 }
 
+/// 1 for cells that lie within `reach` m of a rim, else 0.
+std::vector<double> nearRim(const Surface& s, double reach) {
+    std::vector<double> w(s.size(), 0.0);
+    std::vector<Vec3> rim;
+    for (size_t i = 0; i < s.size(); ++i)
+        if (form::length(s.edge[i]) > 0) rim.push_back(s.at[i]);
+    for (size_t i = 0; i < s.size(); ++i) w[i] = std::any_of(rim.begin(), rim.end(), [&](const Vec3& p) { return form::length(s.at[i] - p) < reach; });
+    return w;
+}
+
 /// Fresh film a cell: thickness, or volume per area for a brush, whose grams are given.
 std::vector<double> fresh(const MeshJob& job, const MeshStep& step, const material::Coating& c, double crystals) {
     const Surface& s = *job.surface;
     std::vector<double> add(s.size(), 0.0);
     const double T = step.coat.temperature.value;
-    if (step.coat.way == Way::Dip) {
+    if (step.coat.way == Way::Dip || step.coat.way == Way::Press) {
+        const std::vector<double> pressed = step.coat.way == Way::Press ? nearRim(s, kPressed) : std::vector<double>{};
         const double tau = yieldStress(c, T, crystals), eta = viscosity(c, T, crystals);
         for (size_t i = 0; i < s.size(); ++i) {
+            if (!pressed.empty() && pressed[i] <= 0) continue;
             const double slope = std::max(kLeastSlope, std::sqrt(std::max(0.0, 1 - s.normal[i].z * s.normal[i].z)));
             add[i] = dipThickness(job.dipSpeed / slope, c.densityMelt * 9.81 * slope, tau, eta, job.dipMost);
         }
@@ -76,21 +88,11 @@ std::vector<double> brushed(const CoatStep& step, const Surface& s) {
         for (const auto& spot : step.spots)
             for (size_t i = 0; i < s.size(); ++i)
                 if (const double d = form::length(s.at[i] - spot.at) / kSpotRadius; d < 1) w[i] += spot.weight * (1 - d * d);
-    } else {
-        std::vector<Vec3> from;  // as far as the band of a profile's brush: 15 mm from the rim, 30 from the lowest place
-        size_t lowest = 0;
-        for (size_t i = 0; i < s.size(); ++i) {
-            if (step.where == Where::Rim && form::length(s.edge[i]) > 0) from.push_back(s.at[i]);
-            if (s.at[i].z < s.at[lowest].z) lowest = i;
-        }
-        if (step.where == Where::Foot) from.push_back(s.at[lowest]);
-        const double reach = step.where == Where::Rim ? kBrushBand : 2 * kBrushBand;
-        for (size_t i = 0; i < s.size(); ++i)
-            for (const auto& p : from)
-                if (form::length(s.at[i] - p) < reach) {
-                    w[i] = 1;
-                    break;
-                }
+    } else if (step.where == Where::Rim) {
+        w = nearRim(s, kBrushBand);
+    } else {  // as far as the band of a profile's brush
+        const auto lowest = *std::min_element(s.at.begin(), s.at.end(), [](const Vec3& a, const Vec3& b) { return a.z < b.z; });
+        for (size_t i = 0; i < s.size(); ++i) w[i] = form::length(s.at[i] - lowest) < 2 * kBrushBand;
     }
     if (std::accumulate(w.begin(), w.end(), 0.0) <= 0) {  // between the corners: the nearest takes it; nowhere: all over
         if (step.where != Where::Spots || step.spots.empty()) return {};
@@ -126,7 +128,7 @@ MeshStep meshStep(const CoatStep& step, const Surface& surface, bool outside) {
     if (step.way == Way::Turn) m.fill = step.fill.value * roomIn(surface);
     if (step.way == Way::Brush && step.where != Where::All) m.brush = brushed(step, surface);
     if (step.motion != Motion::Still || step.way == Way::Turn) {
-        if (step.way == Way::Dip || step.way == Way::Pour) m.turns.push_back({{0, 0, step.way == Way::Pour ? -1.0 : 1.0}, step.drain.value});
+        if (drains(step.way)) m.turns.push_back({{0, 0, step.way == Way::Pour ? -1.0 : 1.0}, step.drain.value});
         const double lasts = step.moveFor.value, every = std::max(1.0, step.moveEvery.value);
         std::vector<Turn> moved;
         if (step.motion == Motion::Spin || (step.way == Way::Turn && step.motion == Motion::Still)) moved = spinByHand(lasts);
@@ -183,7 +185,7 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
     std::vector<std::vector<Turn>> turns;
     for (const auto& step : job.steps) {
         auto t = step.turns;
-        if (t.empty() && step.coat.way != Way::Turn) t.push_back({{0, 0, step.coat.way == Way::Pour && step.fill <= 0 ? -1.0 : 1.0}, step.coat.way == Way::Brush ? 0 : step.coat.drain.value});
+        if (t.empty() && step.coat.way != Way::Turn) t.push_back({{0, 0, step.coat.way == Way::Pour && step.fill <= 0 ? -1.0 : 1.0}, drains(step.coat.way) ? step.coat.drain.value : 0});
         turns.push_back(t);
         whole += length(t) + step.tap + step.coat.delay.value + step.coat.stay.value;
     }

@@ -6,6 +6,10 @@
 
 namespace uovo::heat {
 
+namespace {
+constexpr double kThere = 0.99999;  // of the equilibrium: as crystallised as it gets, and no exponential worth its time
+}
+
 double meltedShare(double celsius, double shift) {
     static constexpr std::array<double, 10> T{20, 25, 27.5, 30, 31, 32, 33, 34, 35, 36};
     static constexpr std::array<double, 10> m{0, .08, .18, .41, .55, .72, .87, .95, .99, 1};
@@ -34,6 +38,7 @@ double CrystalLaw::growth(double celsius) const {
 double CrystalLaw::advance(double X, double celsius, double dt) const {
     const double equilibrium = 1 - meltedShare(celsius, shift);
     if (X > equilibrium) return std::max(std::min(X, floor), equilibrium + (X - equilibrium) * std::exp(-remelt * dt));
+    if (X > kThere * equilibrium) return X;
     const double r = growth(celsius);
     if (r == 0 || equilibrium <= 0) return X;
     const double start = std::max(X, std::min(floor, equilibrium));

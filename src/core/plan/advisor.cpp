@@ -3,73 +3,106 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
+#include <numbers>
+#include <thread>
 
 namespace uovo {
 namespace {
 
 constexpr int kCoarse = 40;               // cells of the search
+constexpr double kCoarseTriangles = 800, kTurnedTriangles = 400;
 constexpr size_t kMostCoats = 4;
+constexpr size_t kMostTurned = 2;         // coats of a closed mold
+constexpr double kBrushFrom = 0.55;       // of the wish: what leaves less is not brushed up to it
+constexpr double kBrushSets = 600;        // s, a thin brushed coat on a cold shell
 constexpr double kNear = 0.07;            // a wished mean or mass is met within this share
 constexpr double kCoarseError = 0.02;     // left for what the coarse profile misses
 constexpr double kOff = 0.15;             // and missed by a piece that is further off
 
 double normalBelow(double x) { return 0.5 * std::erfc(-x / std::sqrt(2)); }
 
-/// One point of the search: the same figures for every coat.
+/// What a number of coats leaves.
+struct Left {
+    double thinnest = 0, rim = 0, mean = 0, mass = 0;
+};
+
+/// One point of the search: the same figures for every coat, and a brush after them or not.
 struct Making {
-    double temperature = 0, delay = 0;
+    double temperature = 0, delay = 0, fill = 0;
     coat::Rest rest = coat::Rest::Upright;
     size_t coats = 0;
-    double thinnest = 0, mean = 0, mass = 0, seconds = 0;
     double brush = 0;  // kg brushed on after the coats
+    coat::Where where = coat::Where::All;
+    Left left;
+    double seconds = 0;
 };
 
 class Advisor {
 public:
     Advisor(const Piece& piece, Wish wish, double value, const Plan& plan, const material::Library& lib, const material::Coating& coating)
-        : piece_(piece), wish_(wish), value_(value), plan_(plan), lib_(lib), coating_(coating), bears_(lib.former(coating.compound ? "balloonBearsCompound" : "balloonBears")) {}
+        : piece_(piece), wish_(wish), value_(value), plan_(plan), lib_(lib), coating_(coating), bears_(lib.former(coating.compound ? "balloonBearsCompound" : "balloonBears")) {
+        if (piece.part())
+            if (auto built = form::build(*piece.part(), plan.meshes, {piece.closes() ? kTurnedTriangles : kCoarseTriangles, 20, true})) assembly_ = std::move(*built);
+        for (const auto& item : assembly_.items)
+            if (item.shape.body == form::Body::Wall) rimLength_ += item.shape.rim;
+        if (const auto* b = std::get_if<form::Balloon>(&piece.former))
+            if (const auto m = form::meridian(*b)) rimLength_ = 2 * std::numbers::pi * m->radiusAt(m->highest());
+        if (const auto* c = std::get_if<form::Cup>(&piece.former)) rimLength_ = std::numbers::pi * c->topDiameter.value;
+    }
 
     tl::expected<Advised, Problem> run(std::stop_token stop, const std::function<void(double)>& progress) {
         Advised out;
         out.most.assign(kMostCoats, 0.0);
         std::vector<Making> makings;
         std::vector<Piece> pieces;
-        for (const double T : temperatures())
-            for (const double delay : {20.0, 60.0, 150.0, 300.0})
-                for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted})
-                    if (Piece p = made(T, delay, rest, kMostCoats); possible(p)) pieces.push_back(std::move(p));
+        std::vector<Making> grid;
+        for (const double T : temperatures()) {
+            if (piece_.closes())
+                for (const double fill : {0.08, 0.14, 0.2, 0.28}) grid.push_back({T, 60, fill, coat::Rest::Upright, kMostTurned, 0, {}, {}, 0});
+            else
+                for (const double delay : {20.0, 60.0, 150.0, 300.0})
+                    for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted}) grid.push_back({T, delay, 0, rest, kMostCoats, 0, {}, {}, 0});
+        }
+        for (const auto& m : grid)
+            if (Piece p = made(m); possible(p)) pieces.push_back(std::move(p));
         if (pieces.empty()) return tl::unexpected(Problem{coating_.name + " cannot be worked at any temperature this former bears.", "chocolate"});
         if (auto ok = tryAll(pieces, out, makings, stop, progress, 0, 0.55); !ok) return tl::unexpected(ok.error());
         if (makings.empty()) return tl::unexpected(Problem{"The film could not be computed for this piece.", "coats"});
         // A wished mean or mass lies between the points of the grid: look round the three that come nearest.
-        for (int round = 0; round < 2 && wish_ != Wish::Thinnest; ++round) {
+        for (int round = 0; round < 2 && exact(); ++round) {
             std::sort(makings.begin(), makings.end(), [&](const auto& a, const auto& b) { return off(a) < off(b); });
             pieces.clear();
             const double degrees = round ? 0.5 : 1, factor = round ? 1.3 : 1.6;
             for (size_t i = 0; i < std::min<size_t>(3, makings.size()); ++i) {
                 const Making m = makings[i];
-                for (const double d : {-degrees, degrees})
-                    if (Piece p = made(std::clamp(m.temperature + d, coating_.workLow - 1, coating_.workHigh + 1), m.delay, m.rest, m.coats); possible(p)) pieces.push_back(std::move(p));
-                for (const double f : {1 / factor, factor})
-                    if (Piece p = made(m.temperature, 5 * std::round(m.delay * f / 5), m.rest, m.coats); possible(p)) pieces.push_back(std::move(p));
+                if (piece_.closes()) {  // the fill sets mean and mass
+                    Making n = m;
+                    n.fill = std::min(0.9, m.fill * value_ / got(m.left));
+                    if (Piece p = made(n); i == 0 && possible(p)) pieces.push_back(std::move(p));
+                    continue;
+                }
+                for (const double d : {-degrees, degrees}) {
+                    Making n = m;
+                    n.temperature = std::clamp(m.temperature + d, coating_.workLow - 1, coating_.workHigh + 1);
+                    if (Piece p = made(n); possible(p)) pieces.push_back(std::move(p));
+                }
+                for (const double f : {1 / factor, factor}) {
+                    Making n = m;
+                    n.delay = 5 * std::round(m.delay * f / 5);
+                    n.fill = std::min(0.9, m.fill * (1 + 0.3 * (f - 1)));
+                    if (Piece p = made(n); possible(p)) pieces.push_back(std::move(p));
+                }
             }
             if (auto ok = tryAll(pieces, out, makings, stop, progress, 0.55 + 0.1 * round, 0.65 + 0.1 * round); !ok) return tl::unexpected(ok.error());
         }
+        if (auto ok = tryBrush(out, makings, stop); !ok) return tl::unexpected(ok.error());
         std::vector<std::pair<std::string, Making>> chosen;
         std::vector<Making> good;
         for (const auto& m : makings)
-            if (meets(m.thinnest, m.mean, m.mass, kCoarseError)) good.push_back(m);
+            if (meets(m.left, kCoarseError)) good.push_back(m);
         if (good.empty()) {
-            // Between what n and n + 1 coats leave a brush helps: the missing grams, all over.
-            const Making* below = nullptr;
-            for (const auto& m : makings)
-                if (wish_ != Wish::Thinnest && got(m.thinnest, m.mean, m.mass) < value_ && (!below || off(m) < off(*below))) below = &m;
-            if (below) {
-                chosen.emplace_back("With a brush", *below);
-                chosen.back().second.brush = std::round(1e3 * below->mass * (value_ / got(below->thinnest, below->mean, below->mass) - 1)) / 1e3;
-                if (chosen.back().second.brush < 0.001) chosen.clear();
-            }
             chosen.emplace_back("Comes nearest", *std::min_element(makings.begin(), makings.end(), [&](const auto& a, const auto& b) { return off(a) < off(b); }));
             out.impossible = cannot(out, makings);
         } else {
@@ -79,14 +112,14 @@ public:
                     if (same(c, m)) return;
                 chosen.emplace_back(title, m);
             };
-            best("Quickest", [](const Making& m) { return m.seconds + 1e3 * m.mass; });
-            best("Least chocolate", [](const Making& m) { return m.mass + 1e-6 * m.seconds; });
-            best("Safest", [&](const Making& m) { return wish_ == Wish::Thinnest ? -m.thinnest / value_ : off(m); });
+            best("Quickest", [](const Making& m) { return m.seconds + 1e3 * m.left.mass; });
+            best("Least chocolate", [](const Making& m) { return m.left.mass + 1e-6 * m.seconds; });
+            best("Safest", [&](const Making& m) { return exact() ? off(m) : -got(m.left) / value_; });
             for (int more = 0; more < 3 && chosen.size() < 3; ++more)  // another number of coats, if there is one
                 best("Another way", [&](const Making& m) {
                     for (const auto& [t, c] : chosen)
-                        if (c.coats == m.coats && c.rest == m.rest) return 1e9;
-                    return m.seconds + 2e4 * m.mass;
+                        if (c.coats == m.coats && c.rest == m.rest && (c.brush > 0) == (m.brush > 0)) return 1e9;
+                    return m.seconds + 2e4 * m.left.mass;
                 });
         }
         for (size_t i = 0; i < chosen.size(); ++i) {
@@ -101,31 +134,100 @@ public:
     }
 
 private:
-    /// Computes pieces on the coarse profile, two at a time so that it can be stopped, and notes what each number of coats leaves.
+    /// A mean or a mass is wanted exactly, a least wall is not.
+    bool exact() const { return wish_ == Wish::Mean || wish_ == Wish::Grams; }
+
+    /// What each number of a piece's coats leaves, on the coarse profile or mesh; empty when it cannot be computed.
+    std::vector<Left> coarse(const Piece& piece, std::stop_token stop) const {
+        std::vector<Left> out;
+        double mass = 0;
+        if (piece.part()) {
+            form::Assembly assembly = assembly_;
+            std::vector<double> kg(assembly.items.size(), 0.0);
+            const auto wall = coatParts(assembly, kg, piece, plan_, lib_, stop);
+            if (!wall) return out;
+            double mean = 0;
+            for (const auto& c : wall->coats) out.push_back({c.thinnest, c.rim, mean += c.mean, mass += c.added});
+            return out;
+        }
+        const auto job = coatJob(piece, plan_, lib_, kCoarse);
+        const auto result = job ? coat::coat(*job, stop) : tl::unexpected(job.error());
+        if (!result) return out;
+        for (const auto& c : result->coats) {
+            const auto f = coat::figures(c.wall, job->profile);
+            out.push_back({f.thinnest, f.rim, f.mean, mass += c.added});
+        }
+        return out;
+    }
+
+    /// Computes pieces two at a time so that it can be stopped, and notes what each number of coats leaves.
     tl::expected<void, Problem> tryAll(const std::vector<Piece>& pieces, Advised& out, std::vector<Making>& makings, std::stop_token stop,
                                        const std::function<void(double)>& progress, double from, double to) const {
         for (size_t i = 0; i < pieces.size(); i += 2) {
             if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
-            std::vector<coat::CoatJob> pair;
-            for (size_t k = i; k < std::min(i + 2, pieces.size()); ++k) {
-                auto job = coatJob(pieces[k], plan_, lib_, kCoarse);
-                if (!job) return tl::unexpected(job.error());
-                pair.push_back(std::move(*job));
+            const size_t n = std::min<size_t>(2, pieces.size() - i);
+            std::array<std::vector<Left>, 2> left;
+            {
+                std::jthread other([&] {
+                    if (n > 1) left[1] = coarse(pieces[i + 1], stop);
+                });
+                left[0] = coarse(pieces[i], stop);
             }
-            const auto results = coat::coatAll(pair, stop);
-            for (size_t k = 0; k < results.size(); ++k) {
-                if (!results[k]) continue;
+            for (size_t k = 0; k < n; ++k) {
+                if (left[k].empty()) continue;
                 ++out.tried;
                 const auto& c = pieces[i + k].coats.front();
-                double mass = 0;
-                for (size_t n = 1; n <= results[k]->coats.size(); ++n) {  // fewer coats are the beginning of more
-                    const auto f = coat::figures(results[k]->coats[n - 1].wall, pair[k].profile);
-                    mass += results[k]->coats[n - 1].added;
-                    makings.push_back({c.temperature.value, c.delay.value, c.rest, n, f.thinnest, f.mean, mass, lasts(pieces[i + k], n), 0});
-                    out.most[n - 1] = std::max(out.most[n - 1], f.thinnest);
+                for (size_t m = 1; m <= left[k].size(); ++m) {  // fewer coats are the beginning of more
+                    makings.push_back({c.temperature.value, c.delay.value, c.fill.value, c.rest, m, 0, coat::Where::All, left[k][m - 1], lasts(pieces[i + k], m)});
+                    out.most[m - 1] = std::max(out.most[m - 1], got(left[k][m - 1]));
                 }
             }
-            if (progress) progress(from + (to - from) * double(std::min(i + 2, pieces.size())) / double(pieces.size()));
+            if (progress) progress(from + (to - from) * double(i + n) / double(pieces.size()));
+        }
+        return {};
+    }
+
+    /// What falls a little short may reach the wish with a brush: round the rim or the foot where it is thin there, else all
+    /// over; a mean or a mass gets its missing grams all over.
+    tl::expected<void, Problem> tryBrush(Advised& out, std::vector<Making>& makings, std::stop_token stop) const {
+        if (piece_.closes()) return {};
+        std::vector<Making> short_;
+        for (size_t coats = 1; coats <= kMostCoats; ++coats) {  // of each number of coats the two that come nearest from below
+            std::vector<Making> own;
+            for (const auto& m : makings)
+                if (m.coats == coats && got(m.left) < value_ && got(m.left) > kBrushFrom * value_) own.push_back(m);
+            std::sort(own.begin(), own.end(), [&](const auto& a, const auto& b) { return got(a.left) > got(b.left); });
+            if (own.size() > 2) own.resize(2);
+            short_.insert(short_.end(), own.begin(), own.end());
+        }
+        std::vector<Making> brushed;
+        for (const auto& m : short_) {
+            const double missing = value_ / std::max(1e-6, got(m.left)) - 1;
+            if (exact()) {
+                Making n = m;
+                n.brush = std::round(1e3 * m.left.mass * missing) / 1e3;
+                if (n.brush >= 0.001) brushed.push_back(n);
+                continue;
+            }
+            const bool rim = wish_ == Wish::Rim || m.left.rim < 1.15 * m.left.thinnest;
+            const double area = m.left.mass / std::max(1e-6, m.left.mean) / coating_.densitySolid, band = rim ? std::min(area, rimLength_ * 0.015) : area;
+            for (const double more : {1.5, 4.0}) {  // what is brushed on runs down too
+                Making n = m;
+                n.where = rim ? coat::Where::Rim : coat::Where::All;
+                n.brush = std::max(0.002, std::ceil(1e3 * more * band * (value_ - got(m.left)) * coating_.densitySolid) / 1e3);
+                brushed.push_back(n);
+            }
+        }
+        for (size_t i = 0; i < brushed.size(); ++i) {
+            if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
+            const Piece p = made(brushed[i]);
+            if (!possible(p)) continue;
+            const auto left = coarse(p, stop);
+            if (left.empty()) continue;
+            ++out.tried;
+            brushed[i].left = left.back();
+            brushed[i].seconds = lasts(p, p.coats.size());
+            makings.push_back(brushed[i]);
         }
         return {};
     }
@@ -133,29 +235,40 @@ private:
     std::vector<double> temperatures() const {
         std::vector<double> out;
         for (const double share : {0.0, 1.0 / 3, 2.0 / 3, 1.0}) out.push_back(std::round(2 * (coating_.workLow + share * (coating_.workHigh - coating_.workLow))) / 2);
-        if (coating_.workHigh - coating_.workLow < 2) out = {coating_.workLow - 1, coating_.workLow, coating_.workHigh, coating_.workHigh + 1};
+        if (piece_.closes()) out = {std::round(2 * coating_.workLow) / 2, std::round(2 * coating_.workHigh) / 2};  // all stays in: it hardly matters
+        else if (coating_.workHigh - coating_.workLow < 2) out = {coating_.workLow - 1, coating_.workLow, coating_.workHigh, coating_.workHigh + 1};
         std::erase_if(out, [&](double t) { return t > coating_.loses; });
         return out;
     }
 
-    Piece made(double T, double delay, coat::Rest rest, size_t coats) const {
+    Piece made(const Making& m) const {
         Piece p = piece_;
         PlannedCoat c;
+        const auto usual = usualCoats(piece_, plan_, lib_);
+        c = usual.front();
         for (const auto& own : piece_.coats)
             if (own.way != coat::Way::Brush) {
                 c = own;
                 break;
             }
-        if (c.way == coat::Way::Brush || piece_.coats.empty()) c.way = piece_.overBalloon() ? coat::Way::Dip : coat::Way::Pour;
         c.extra.clear();
         c.chocolate.clear();
-        c.motion = coat::Motion::Still;
+        c.spots.clear();
+        if (!piece_.closes()) c.motion = coat::Motion::Still;
         c.tap = Measure(0);
         c.scrape = false;
-        c.temperature = Measure(T);
-        c.delay = Measure(delay);
-        c.rest = rest;
-        p.coats.assign(coats, c);
+        c.temperature = Measure(m.temperature);
+        c.delay = Measure(m.delay);
+        c.rest = m.rest;
+        if (piece_.closes()) c.fill = Measure(m.fill);
+        p.coats.assign(m.coats, c);
+        if (m.brush > 0) {
+            c.way = coat::Way::Brush;
+            c.where = m.where;
+            c.brushMass = Measure(m.brush);
+            c.stay = Measure(std::min(c.stay.value, kBrushSets));
+            p.coats.push_back(c);
+        }
         return p;
     }
 
@@ -167,31 +280,30 @@ private:
 
     static double lasts(const Piece& p, size_t coats) {
         double s = 0;
-        for (size_t i = 0; i < coats; ++i) s += p.coats[i].drain.value + p.coats[i].delay.value + p.coats[i].stay.value;
+        for (size_t i = 0; i < coats; ++i) s += coat::beforeCold(p.coats[i]) + p.coats[i].stay.value;
         return s;
     }
 
-    double got(double thinnest, double mean, double mass) const { return wish_ == Wish::Thinnest ? thinnest : wish_ == Wish::Mean ? mean : mass; }
-    double off(const Making& m) const { return std::abs(std::log(std::max(1e-9, got(m.thinnest, m.mean, m.mass)) / value_)); }
-    bool meets(double thinnest, double mean, double mass, double spare = 0) const {
-        const double x = got(thinnest, mean, mass);
-        return wish_ == Wish::Thinnest ? x >= value_ * (1 + spare) : std::abs(x / value_ - 1) <= kNear - spare;
-    }
-    static bool same(const Making& a, const Making& b) { return a.coats == b.coats && a.rest == b.rest && a.temperature == b.temperature && a.delay == b.delay; }
+    double got(const Left& l) const { return wish_ == Wish::Thinnest ? l.thinnest : wish_ == Wish::Rim ? l.rim : wish_ == Wish::Mean ? l.mean : l.mass; }
+    double off(const Making& m) const { return std::abs(std::log(std::max(1e-9, got(m.left)) / value_)); }
+    bool meets(const Left& l, double spare = 0) const { return exact() ? std::abs(got(l) / value_ - 1) <= kNear - spare : got(l) >= value_ * (1 + spare); }
+    static bool same(const Making& a, const Making& b) { return a.coats == b.coats && a.rest == b.rest && a.temperature == b.temperature && a.delay == b.delay && a.fill == b.fill && a.brush == b.brush; }
 
     std::string wished() const {
-        return format(value_, wish_ == Wish::Grams ? Dimension::Mass : Dimension::Length, plan_.units) + (wish_ == Wish::Thinnest ? " at its thinnest place" : wish_ == Wish::Mean ? " on the whole" : " in each");
+        return format(value_, wish_ == Wish::Grams ? Dimension::Mass : Dimension::Length, plan_.units) + (wish_ == Wish::Thinnest ? " at its thinnest place" : wish_ == Wish::Rim ? " at its rim" : wish_ == Wish::Mean ? " on the whole" : " in each");
     }
 
     std::string cannot(const Advised& a, const std::vector<Making>& all) const {
         double low = 1e9, high = 0;
         for (const auto& m : all) {
-            low = std::min(low, got(m.thinnest, m.mean, m.mass));
-            high = std::max(high, got(m.thinnest, m.mean, m.mass));
+            if (m.brush > 0) continue;
+            low = std::min(low, got(m.left));
+            high = std::max(high, got(m.left));
         }
         const auto dimension = wish_ == Wish::Grams ? Dimension::Mass : Dimension::Length;
-        if (wish_ != Wish::Thinnest)
+        if (exact())
             return fmt::format("{} does not come to {} on this former in one to four coats: they leave {} to {}, in steps.", coating_.name, wished(), format(low, dimension, plan_.units), format(high, dimension, plan_.units));
+        if (piece_.closes()) return fmt::format("{} cannot leave {} in this mold, filled and turned: one coat leaves {} at most, two {}.", coating_.name, wished(), format(a.most[0], dimension, plan_.units), format(a.most[1], dimension, plan_.units));
         return fmt::format("{} cannot leave {} on this former: one coat leaves {} at most, two {}, three {}, four {}. Brush more onto the thin places, or take a thicker chocolate.", coating_.name, wished(),
                            format(a.most[0], dimension, plan_.units), format(a.most[1], dimension, plan_.units), format(a.most[2], dimension, plan_.units), format(a.most[3], dimension, plan_.units));
     }
@@ -199,42 +311,50 @@ private:
     std::optional<Advice> refined(const std::string& title, const Making& m, std::stop_token stop) const {
         Advice a;
         a.title = title;
-        a.changed = made(m.temperature, m.delay, m.rest, m.coats);
-        if (m.brush > 0) {
-            PlannedCoat brush = a.changed.coats.back();
-            brush.way = coat::Way::Brush;
-            brush.where = coat::Where::All;
-            brush.brushMass = Measure(m.brush);
-            a.changed.coats.push_back(brush);
+        a.changed = made(m);
+        Left left;
+        double low = 1 - PartWall::kLess, high = 1 + PartWall::kMore;  // judged, for what is computed on a mesh
+        if (piece_.part()) {
+            const auto stage = partStage(a.changed, plan_, lib_, coating_);
+            if (!stage || !stage->wall) return std::nullopt;
+            double coated = 0;
+            for (const auto& c : stage->wall->coats) coated += c.added;
+            left = {stage->wall->thinnest, stage->wall->rim, stage->wall->mean, coated};
+        } else {
+            const auto job = coatJob(a.changed, plan_, lib_, AnswerOptions{}.cells), few = coatJob(a.changed, plan_, lib_, kCoarse);
+            if (!job || !few) return std::nullopt;
+            const auto result = coat::coat(*job, stop);
+            const auto band = coat::band(*few, coatUncertainty(piece_, lib_), stop);
+            if (!result || !band) return std::nullopt;
+            const auto f = coat::figures(result->wall, job->profile);
+            left = {f.thinnest, f.rim, f.mean, result->mass};
+            const auto& ratio = wish_ == Wish::Thinnest ? band->thinnest : wish_ == Wish::Rim ? band->rim : wish_ == Wish::Mean ? band->mean : band->mass;
+            low = ratio.low;
+            high = ratio.high;
         }
-        const auto job = coatJob(a.changed, plan_, lib_, AnswerOptions{}.cells), coarse = coatJob(a.changed, plan_, lib_, kCoarse);
-        if (!job || !coarse) return std::nullopt;
-        const auto result = coat::coat(*job, stop);
-        const auto band = coat::band(*coarse, coatUncertainty(piece_, lib_), stop);
-        if (!result || !band) return std::nullopt;
-        const auto f = coat::figures(result->wall, job->profile);
-        a.thinnest = f.thinnest;
-        a.mean = f.mean;
-        a.mass = result->mass;
+        a.thinnest = left.thinnest;
+        a.mean = left.mean;
+        a.mass = left.mass;
         a.seconds = lasts(a.changed, a.changed.coats.size());
-        a.meets = meets(a.thinnest, a.mean, a.mass);
-        const auto& ratio = wish_ == Wish::Thinnest ? band->thinnest : wish_ == Wish::Mean ? band->mean : band->mass;
-        const double sigma = std::max(0.01, std::log(ratio.high / ratio.low) / 3.2897), x = got(a.thinnest, a.mean, a.mass);  // 5–95 % is 3.29 standard deviations
-        a.miss = wish_ == Wish::Thinnest ? normalBelow(std::log(value_ / x) / sigma)
-                                         : 1 - (normalBelow(std::log((1 + kOff) * value_ / x) / sigma) - normalBelow(std::log((1 - kOff) * value_ / x) / sigma));
+        a.meets = meets(left);
+        const double sigma = std::max(0.01, std::log(high / low) / 3.2897), x = got(left);  // 5–95 % is 3.29 standard deviations
+        a.miss = exact() ? 1 - (normalBelow(std::log((1 + kOff) * value_ / x) / sigma) - normalBelow(std::log((1 - kOff) * value_ / x) / sigma)) : normalBelow(std::log(value_ / x) / sigma);
         static constexpr const char* kCount[]{"", "One coat", "Two coats", "Three coats", "Four coats"};
         const auto& c = a.changed.coats.front();
-        a.recipe = fmt::format("{} at {}, {} on the table, {}", kCount[m.coats], format(m.temperature, Dimension::Temperature, plan_.units), format(m.delay, Dimension::Duration, plan_.units),
-                               c.rest == coat::Rest::Inverted ? "set upside down" : piece_.overBalloon() ? "set on its foot" : "set upright");
-        if (m.brush > 0) a.recipe += fmt::format(", then {} brushed on all over", format(m.brush, Dimension::Mass, plan_.units));
+        const auto time = [&](double s) { return format(s, Dimension::Duration, plan_.units); };
+        a.recipe = fmt::format("{} at {}, ", kCount[m.coats], format(m.temperature, Dimension::Temperature, plan_.units));
+        if (piece_.closes()) a.recipe += fmt::format("the mold {} full, turned about for {}", format(m.fill, Dimension::Percent, plan_.units), time(c.moveFor.value));
+        else a.recipe += fmt::format("{} on the table, {}", time(m.delay), c.rest == coat::Rest::Inverted ? "set upside down" : piece_.overBalloon() ? "set on its foot" : "set upright");
+        if (m.brush > 0) a.recipe += fmt::format(", then {} brushed {}", format(m.brush, Dimension::Mass, plan_.units), m.where == coat::Where::Rim ? "round the rim" : "on all over");
         std::vector<std::string> reasons;
-        if (m.brush > 0) reasons.emplace_back("the brush adds what is missing between two numbers of coats");
+        if (m.brush > 0) reasons.emplace_back(m.where == coat::Where::Rim ? "the brush helps where it is thin, at the rim" : "the brush adds what is missing between two numbers of coats");
         if (m.coats > piece_.coats.size()) reasons.emplace_back("each coat adds to the wall");
         if (m.temperature < coating_.working() - 0.4) reasons.emplace_back("cooler chocolate stops sooner");
         if (m.temperature > coating_.working() + 0.4) reasons.emplace_back("warmer chocolate runs thinner");
-        if (m.delay <= 30) reasons.emplace_back("the cold stops it before it runs off");
-        if (m.delay >= 120) reasons.emplace_back("the wait lets it run off");
+        if (!piece_.closes() && m.delay <= 30) reasons.emplace_back("the cold stops it before it runs off");
+        if (!piece_.closes() && m.delay >= 120) reasons.emplace_back("the wait lets it run off");
         if (c.rest == coat::Rest::Inverted) reasons.emplace_back("upside down the rim thickens");
+        if (piece_.closes()) reasons.emplace_back("all that is filled in stays in: the fill sets the mean wall, the turning how even it is");
         for (size_t i = 0; i < reasons.size(); ++i) a.why += (i ? "; " : "") + reasons[i];
         if (!a.why.empty()) a.why[0] = static_cast<char>(std::toupper(a.why[0])), a.why += ".";
         return a;
@@ -247,13 +367,15 @@ private:
     const material::Library& lib_;
     const material::Coating& coating_;
     double bears_;
+    form::Assembly assembly_;  // of a part, coarse
+    double rimLength_ = 0;     // m
 };
 
 }  // namespace
 
 tl::expected<Advised, Problem> advise(const Piece& piece, Wish wish, double value, const Plan& plan, const material::Library& lib, std::stop_token stop,
                                       const std::function<void(double)>& progress) {
-    if (!piece.isCoated()) return tl::unexpected(Problem{"Ways are found for bowls over balloons and for coated cups.", "former"});
+    if (!piece.isCoated() && !piece.couldBeCoated()) return tl::unexpected(Problem{"Ways are found for what is coated; this part is cast, spread or shaped by hand.", "former"});
     if (!(value > 0) || !std::isfinite(value)) return tl::unexpected(Problem{"Wish for more than nothing.", "wish"});
     if (wish != Wish::Grams && value > 0.03) return tl::unexpected(Problem{"No wall is thicker than 30 mm.", "wish"});
     if (wish == Wish::Grams && value > 20) return tl::unexpected(Problem{"No piece weighs more than 20 kg.", "wish"});

@@ -9,6 +9,7 @@ namespace uovo {
 /// What is wished for of one piece.
 enum class Wish {
     Thinnest,  ///< the wall nowhere thinner, m
+    Rim,       ///< the wall at its rim at least, m
     Mean,      ///< the wall on the whole, m
     Grams,     ///< chocolate in one piece, kg
 };

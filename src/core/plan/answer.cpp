@@ -258,7 +258,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
                 }
             }
             for (size_t k = 0; k < piece.coats.size(); ++k) {  // the last cup is still filled once
-                if (piece.coats[k].way == coat::Way::Brush) continue;
+                if (!coat::drains(piece.coats[k].way)) continue;
                 const double volume = b ? (a->bath ? a->bath->chocolate : 0) : a->stage->formerVolume;
                 coatShare(k).bath = std::max(coatShare(k).bath, volume * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
             }

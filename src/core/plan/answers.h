@@ -93,6 +93,7 @@ struct PartWall : CoatTimes {
         double added = 0, dripped = 0, fell = 0;  ///< kg; what fell where it rested is part of what dripped
         double mean = 0;                ///< m it adds on the whole
         double lockTypical = 0;         ///< s; NaN when it still flows
+        double thinnest = 0, rim = 0;   ///< m, of the whole wall after this coat
     };
     double mean = 0, thinnest = 0, thickest = 0, rim = 0;
     double thinnestHeight = 0;  ///< m above the former's lowest point
@@ -206,6 +207,10 @@ form::Shape roundFormer(const form::Meridian& meridian, double triangles);
 tl::expected<CoatStage, Problem> coatStage(const Piece& piece, const Plan& plan, const material::Library& library, const AnswerOptions& options, std::stop_token stop = {});
 /// Bare places stay a skin of so much, m, so that the solid closes.
 inline constexpr double kSkin = 1e-5;
+/// Coats every molded wall of an assembly on its own mesh; the shapes then carry the wall they get.
+/// @param kilograms of each item, filled for the coated ones; as long as the assembly
+tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& library,
+                                          std::stop_token stop = {});
 /// Builds a part and measures it.
 tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating);
 /// Sentences for a part.

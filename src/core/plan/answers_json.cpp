@@ -64,7 +64,7 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
             for (size_t k = 0; k < s.coats.coats.size(); ++k) {
                 const auto& c = s.coats.coats[k];
                 const auto& t = s.setting[k];
-                p["coats"].push_back({{"added", number(c.added)}, {"dripped", number(c.dripped)}, {"mean", number(coat::figures(c.wall, s.profile).mean)},
+                p["coats"].push_back({{"added", number(c.added)}, {"dripped", number(c.dripped)}, {"fell", number(c.fell)}, {"mean", number(coat::figures(c.wall, s.profile).mean)},
                                       {"lockTypical", number(c.lockTypical)}, {"lockLast", number(c.lockLast)}, {"footRadius", number(c.footRadius)},
                                       {"stillLiquid", c.stillLiquid}, {"firm", number(t.firm)}, {"set", number(t.set)}, {"release", number(t.release)},
                                       {"wall", c.wall}});
@@ -76,7 +76,15 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
             const form::Vec3 size = s.box.size();
             p["mass"] = number(s.mass);
             p["massBand"] = {number(s.massLow), number(s.massHigh)};
-            p["wallAssumed"] = true;
+            p["wallAssumed"] = !s.wall;
+            if (s.wall) {
+                const auto& w = *s.wall;
+                p["wall"] = {{"mean", number(w.mean)}, {"thinnest", number(w.thinnest)}, {"thickest", number(w.thickest)}, {"rim", number(w.rim)}, {"bare", number(w.bare)}};
+                p["massError"] = number(w.error);
+                for (size_t k = 0; k < w.coats.size(); ++k)
+                    p["coats"].push_back({{"added", number(w.coats[k].added)}, {"dripped", number(w.coats[k].dripped)}, {"fell", number(w.coats[k].fell)}, {"mean", number(w.coats[k].mean)},
+                                          {"lockTypical", number(w.coats[k].lockTypical)}, {"firm", number(w.setting[k].firm)}, {"set", number(w.setting[k].set)}, {"release", number(w.setting[k].release)}});
+            }
             p["area"] = number(s.area);
             p["capacity"] = number(s.capacity);
             p["size"] = {number(size.x), number(size.y), number(size.z)};

@@ -75,7 +75,7 @@ tl::expected<void, Problem> coatOnMesh(CoatStage& s, const form::Meridian& forme
     const auto& last = done->coats.back().wall;
     shape.thickness.assign(shape.surface.points.size(), 0.0);
     for (size_t i = 0; i < surface.size(); ++i) shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(last[i], kSkin);
-    s.blemishes = coat::blemishes(surface, last, piece.coats.front().way != coat::Way::Brush);
+    s.blemishes = coat::blemishes(surface, last, piece.coats.front().way == coat::Way::Pour);
     s.shape = std::make_shared<const form::Shape>(std::move(shape));
     const coat::Ratio judged{1 - PartWall::kLess, 1 + PartWall::kMore};
     s.band = {judged, judged, judged, judged, {}};

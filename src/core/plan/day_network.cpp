@@ -132,8 +132,8 @@ private:
                                              minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
                                       : task(coatId("warm"), "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), number, {"hot-bowl"});
                 after(pot.melt, ready, 0, -1, "the chocolate is melted");
-                const char* verb = c.way == coat::Way::Dip ? "Dip " : c.way == coat::Way::Pour ? "Fill and pour out " : c.way == coat::Way::Turn ? "Fill and turn about " : "Brush ";
-                const char* time = c.way == coat::Way::Dip ? "dip" : c.way == coat::Way::Brush ? "brush" : "pour";
+                const char* verb = c.way == coat::Way::Dip ? "Dip " : c.way == coat::Way::Pour ? "Fill and pour out " : c.way == coat::Way::Turn ? "Fill and turn about " : c.way == coat::Way::Press ? "Press into a plate of chocolate the rims of " : "Brush ";
+                const char* time = c.way == coat::Way::Dip ? "dip" : c.way == coat::Way::Brush || c.way == coat::Way::Press ? "brush" : "pour";
                 const int moving = c.motion == coat::Motion::Still && c.way != coat::Way::Turn ? 0 : static_cast<int>(std::ceil(c.moveFor.value / 60));  // hands stay on it
                 const int dip = task(coatId("coat"), verb + who + (k == 1 ? ", second coat" : k == 2 ? ", third coat" : k > 2 ? ", one more coat" : ""), "coat",
                                      minutes(time, n * walls) + moving, number, balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});

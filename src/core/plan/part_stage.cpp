@@ -10,7 +10,7 @@ namespace uovo {
 namespace {
 
 constexpr form::Detail kCoated{2600, 28, true};        // a coat on it takes about 30 ms
-constexpr form::Detail kTurned{1400, 24, true};       // a pool that is turned about costs more
+constexpr form::Detail kTurned{750, 20, true};         // a pool that is turned about costs more
 constexpr double kCornerFills = 0.25;                  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
 constexpr double kThickShare = 0.95;                  // of the area is thinner than what must set: a last corner may stay soft
 constexpr double kStand = 0.005;  // m of tray under a mold on the shelf
@@ -29,26 +29,33 @@ double wallAtShare(const std::vector<double>& wall, const std::vector<double>& a
     return wall.empty() ? 0 : wall[order.back()];
 }
 
-/// Coats every molded wall of an assembly on its own mesh; the shapes then carry the wall they get.
-tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& lib) {
+}  // namespace
+
+tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& lib,
+                                          std::stop_token stop) {
     PartWall w;
-    w.thinnest = 1e9;
     w.coats.resize(piece.coats.size());
+    for (auto& c : w.coats) c.thinnest = 1e9;
     std::vector<SlowPlace> slow(piece.coats.size(), {0, 0, plan.kitchen.room.value});
     std::vector<double> volumes(piece.coats.size(), 0.0);
     double area = 0, rimArea = 0, sum = 0, lock = 0;
     std::optional<coat::CoatSetting> setting;
+    std::optional<coat::MeshCoats> last;  // of the wall before
     for (size_t part = 0; part < assembly.items.size(); ++part) {
         form::Shape& shape = assembly.items[part].shape;
         if (shape.body != form::Body::Wall || shape.coverage < 1 || !assembly.items[part].edible) continue;
         const coat::Surface surface = coat::surfaceOf(shape.surface, shape.outside);
-        const auto job = meshJob(piece, plan, lib, surface, shape.outside);
-        if (!job) return tl::unexpected(job.error());
-        const auto done = coat::coat(*job);
-        if (!done) return tl::unexpected(done.error());
-        setting = *job;
+        if (!last || !(assembly.items[part].part == assembly.items[w.items.back()].part)) {  // two equal halves are coated once
+            const auto job = meshJob(piece, plan, lib, surface, shape.outside);
+            if (!job) return tl::unexpected(job.error());
+            auto coated = coat::coat(*job, stop);
+            if (!coated) return tl::unexpected(coated.error());
+            setting = *job;
+            last = std::move(*coated);
+        }
+        const auto& done = last;
         w.items.push_back(part);
-        const auto& last = done->coats.back();
+        const auto& final = done->coats.back();
         const double own = std::accumulate(surface.area.begin(), surface.area.end(), 0.0);
         for (size_t k = 0; k < done->coats.size(); ++k) {
             const auto& c = done->coats[k];
@@ -70,27 +77,30 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
             slow[k].shellTemperature = std::min(slow[k].shellTemperature, c.shellTemperature);
         }
         kilograms[part] = done->mass;
-        w.bare += last.bare * own;
+        w.bare += final.bare * own;
         w.error = std::max(w.error, done->error);
-        lock = std::isnan(last.lockLast) ? last.lockLast : std::max(lock, last.lockLast);
+        lock = std::isnan(final.lockLast) ? final.lockLast : std::max(lock, final.lockLast);
         double low = 1e9, mean = 0;
         for (const auto& p : surface.at) low = std::min(low, p.z);
-        for (size_t i = 0; i < surface.size(); ++i) mean += last.wall[i] * surface.area[i] / own;
+        for (size_t i = 0; i < surface.size(); ++i) mean += final.wall[i] * surface.area[i] / own;
         shape.thickness.assign(shape.surface.points.size(), 0.0);
         for (size_t i = 0; i < surface.size(); ++i) {
-            const double h = last.wall[i];
+            const double h = final.wall[i];
             shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(h, kSkin);
             w.thickest = std::max(w.thickest, h);
-            if (form::length(surface.edge[i]) > 0) {
-                w.rim += h * surface.area[i];
-                rimArea += surface.area[i];
-            } else if (h < w.thinnest && -surface.mean[i] * mean < kCornerFills) {
-                w.thinnest = h;
+            const bool rim = form::length(surface.edge[i]) > 0, corner = -surface.mean[i] * mean >= kCornerFills;
+            if (rim) rimArea += surface.area[i];
+            for (size_t k = 0; k < w.coats.size(); ++k) {
+                const double t = done->coats[k].wall[i];
+                if (rim) w.coats[k].rim += t * surface.area[i];
+                if (rim || corner || t >= w.coats[k].thinnest) continue;
+                w.coats[k].thinnest = t;
+                if (k + 1 < w.coats.size()) continue;
                 w.thinnestHeight = surface.at[i].z - low;
                 w.thinnestOn = assembly.items[part].name;
             }
         }
-        for (auto b : coat::blemishes(surface, last.wall, piece.coats.front().way != coat::Way::Brush)) {
+        for (auto b : coat::blemishes(surface, final.wall, piece.coats.front().way == coat::Way::Pour)) {
             b.part = part;
             w.blemishes.push_back(b);
         }
@@ -103,16 +113,18 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
     if (w.items.empty()) return tl::unexpected(Problem{"Nothing of this piece is a wall that could be coated.", "coats"});
     w.mean = sum / area;
     w.bare /= area;
-    w.rim = rimArea > 0 ? w.rim / rimArea : w.mean;
-    w.thinAtRim = rimArea > 0 && w.rim < w.thinnest;
-    if (w.thinAtRim) w.thinnest = w.rim;
+    for (auto& c : w.coats) {  // a rim counts on the whole: its bead is uneven
+        c.rim = rimArea > 0 ? c.rim / rimArea : w.mean;
+        w.thinAtRim = rimArea > 0 && c.rim < c.thinnest;
+        if (w.thinAtRim) c.thinnest = c.rim;
+    }
+    w.rim = w.coats.back().rim;
+    w.thinnest = w.coats.back().thinnest;
     for (size_t k = 0; k < w.coats.size(); ++k) w.coats[k].mean = (volumes[k] - (k ? volumes[k - 1] : 0)) / area;
     std::stable_sort(w.blemishes.begin(), w.blemishes.end(), [](const auto& a, const auto& b) { return a.kind != b.kind ? a.kind < b.kind : a.area > b.area; });
     static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *setting, slow, w.mean, lock);
     return w;
 }
-
-}  // namespace
 
 tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
     const bool coated = piece.wallFromCoats();

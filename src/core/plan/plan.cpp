@@ -127,6 +127,7 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
         const double bears = p.overBalloon() ? lib.former(own->compound ? "balloonBearsCompound" : "balloonBears") : 90;
         if (auto ok = coat::checkStep(p.coats[i], *own, bears); !ok) add(ok.error(), here);
         if (p.overBalloon() && p.coats[i].way == coat::Way::Pour) add({"A balloon cannot be filled and poured out; dip or brush it.", here + "way"});
+        if (i == 0 && p.coats[i].way == coat::Way::Press) add({"The first coat makes the wall; press its rim in afterwards.", here + "way"});
         if (p.coats[i].way == coat::Way::Turn && !p.closes()) add({"Only a closed mold is filled and turned; pour this one out.", here + "way"});
         if (p.wallFromCoats() && p.closes() && p.coats[i].way != coat::Way::Turn) add({"A closed mold is filled in part and turned about; nothing else reaches its wall.", here + "way"});
         if (!p.isCoated()) continue;

@@ -18,7 +18,7 @@ struct Word {
     E value;
     const char* word;
 };
-constexpr Word<coat::Way> kWays[]{{coat::Way::Dip, "dip"}, {coat::Way::Pour, "pour"}, {coat::Way::Brush, "brush"}, {coat::Way::Turn, "turn"}};
+constexpr Word<coat::Way> kWays[]{{coat::Way::Dip, "dip"}, {coat::Way::Pour, "pour"}, {coat::Way::Brush, "brush"}, {coat::Way::Turn, "turn"}, {coat::Way::Press, "press"}};
 constexpr Word<coat::Rest> kRests[]{{coat::Rest::Upright, "upright"}, {coat::Rest::Inverted, "inverted"}, {coat::Rest::Hung, "hung"}};
 constexpr Word<coat::Place> kPlaces[]{{coat::Place::Table, "table"}, {coat::Place::Fridge, "fridge"}, {coat::Place::Freezer, "freezer"}};
 constexpr Word<coat::Where> kWheres[]{{coat::Where::All, "all"}, {coat::Where::Rim, "rim"}, {coat::Where::Foot, "foot"}, {coat::Where::Spots, "spots"}};

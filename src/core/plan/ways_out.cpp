@@ -83,7 +83,7 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
     std::vector<WayOut> out;
     const auto stays = [](const Piece& p) {
         double s = 0;
-        for (const auto& c : p.coats) s += (c.way == coat::Way::Brush ? 0 : c.drain.value) + c.delay.value + c.stay.value;
+        for (const auto& c : p.coats) s += coat::beforeCold(c) + c.stay.value;
         return s;
     };
     for (size_t i = 0; i < ways.size(); ++i) {

@@ -12,7 +12,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr Wish kWishes[]{Wish::Thinnest, Wish::Mean, Wish::Grams};
+constexpr Wish kWishes[]{Wish::Thinnest, Wish::Rim, Wish::Mean, Wish::Grams};
 
 /// A share of pieces as a person counts: "1 in 12", "hardly any", "nearly all".
 QString inWords(double share) {
@@ -33,7 +33,7 @@ AdvisorPage::AdvisorPage(Session& session, QWidget* parent) : QWidget(parent), s
     box->setSpacing(8);
     box->addWidget(wrapped(tr("Coats, temperature, wait and way up are tried out, and the best ways are computed. What you choose replaces the coats of this piece; it can be undone."), "quiet"));
     auto* line = new QHBoxLayout;
-    wish_ = choiceBox(tr("What you want"), {tr("Nowhere thinner than"), tr("A wall on the whole of"), tr("Chocolate in each")});
+    wish_ = choiceBox(tr("What you want"), {tr("Nowhere thinner than"), tr("At the rim at least"), tr("A wall on the whole of"), tr("Chocolate in each")});
     wish_->setObjectName(QStringLiteral("advisorWish"));
     line->addWidget(wish_, 1, Qt::AlignTop);
     field_ = new QVBoxLayout;
@@ -83,7 +83,13 @@ void AdvisorPage::wishChanged() {
     const Piece* piece = session_.piece();
     const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
     value_ = piece ? piece->wantedWall : Measure(0.003);
-    if (grams) value_ = Measure(answers && answers->stage ? std::round(answers->stage->coats.mass * 1e3) * 1e-3 : 0.05);
+    double kg = 0.05;
+    if (answers && answers->stage) kg = answers->stage->coats.mass;
+    if (answers && answers->part && answers->part->wall) {
+        kg = 0;
+        for (const auto& c : answers->part->wall->coats) kg += c.added;
+    }
+    if (grams) value_ = Measure(std::round(kg * 1e3) * 1e-3);
     figure_->setMeasure(value_, session_.units());
     connect(figure_, &FigureField::measureTyped, this, [this](const Measure& m) {
         value_ = m;
@@ -166,7 +172,7 @@ void AdvisorPage::show(const tl::expected<Advised, Problem>& found) {
         });
         list_->addWidget(card);
     }
-    list_->addWidget(wrapped(tr("%n makings were computed on a coarse profile, the ones shown on the full one. How many miss it comes from the ranges of your chocolate, ladle and clock.", nullptr, found->tried), "small"));
+    list_->addWidget(wrapped(tr("%n makings were computed on a coarse profile or mesh, the ones shown on the full one. How many miss it comes from the ranges of your chocolate, ladle and clock.", nullptr, found->tried), "small"));
 }
 
 }  // namespace uovo::desktop

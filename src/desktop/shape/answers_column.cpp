@@ -128,7 +128,7 @@ void AnswersColumn::add(const Answer& a) {
         });
         list_->insertWidget(list_->count() - 1, change);
     }
-    if (a.id == "wall" && session_.piece() && session_.piece()->isCoated()) {
+    if (a.id == "wall" && session_.piece() && (session_.piece()->isCoated() || session_.piece()->wallFromCoats())) {
         auto* advice = new QPushButton(tr("Ways to another wall …"));
         advice->setObjectName(QStringLiteral("adviceWanted"));
         advice->setProperty("flat", true);

@@ -37,13 +37,13 @@ CoatCard::CoatCard(Session& session, size_t index, const PlannedCoat& coat, bool
     setCursor(Qt::OpenHandCursor);
     box_->setContentsMargins(12, 10, 12, 9);
     box_->setSpacing(4);
-    const bool brush = coat.way == coat::Way::Brush, turned = coat.way == coat::Way::Turn;
+    const bool brush = coat.way == coat::Way::Brush, turned = coat.way == coat::Way::Turn, press = coat.way == coat::Way::Press;
     const Piece* piece = session.piece();
     const bool closed = piece && piece->closes(), single = piece && (!piece->part() || form::family(piece->part()->family)->body != form::Body::Compound);
 
-    way_ = choiceBox(tr("How coat %1 goes on").arg(index + 1), closed ? QStringList{tr("fill, turn")} : QStringList{overBalloon ? tr("dip") : tr("fill, pour"), tr("brush")});
+    way_ = choiceBox(tr("How coat %1 goes on").arg(index + 1), closed ? QStringList{tr("fill, turn")} : QStringList{overBalloon ? tr("dip") : tr("fill, pour"), tr("brush"), tr("press rim")});
     connect(way_, &QComboBox::activated, this, [this, overBalloon, closed](int i) {
-        change(tr("Change how a coat goes on"), [&](PlannedCoat& c) { c.way = closed ? coat::Way::Turn : i == 1 ? coat::Way::Brush : overBalloon ? coat::Way::Dip : coat::Way::Pour; });
+        change(tr("Change how a coat goes on"), [&](PlannedCoat& c) { c.way = closed ? coat::Way::Turn : i == 1 ? coat::Way::Brush : i == 2 ? coat::Way::Press : overBalloon ? coat::Way::Dip : coat::Way::Pour; });
     });
     auto* more = new QPushButton(QStringLiteral("…"));
     more->setObjectName(QStringLiteral("coatDetails"));
@@ -70,6 +70,8 @@ CoatCard::CoatCard(Session& session, size_t index, const PlannedCoat& coat, bool
             if (kWheres[i] == coat::Where::Spots) emit paintingWanted(index_);
         });
         row({}, where_, figure(tr("Grams brushed on in coat %1").arg(index + 1), "brushMass", Dimension::Mass, "", &PlannedCoat::brushMass));
+    } else if (press) {
+        row(tr("%1 of rim, in a plate").arg(QString::fromStdString(format(coat::kPressed, Dimension::Length, session.units()))), nullptr, nullptr);
     } else if (turned) {
         row(tr("filled to"), nullptr, figure(tr("Share of the mold filled in coat %1").arg(index + 1), "fill", Dimension::Percent, "%", &PlannedCoat::fill));
     } else {
@@ -147,7 +149,7 @@ void CoatCard::refresh() {
         f.field->setMeasure(c->*f.member, session_.units());
         f.field->setProblem(session_.problemAt(at + f.field->place().toStdString()));
     }
-    way_->setCurrentIndex(c->way == coat::Way::Brush ? 1 : 0);
+    way_->setCurrentIndex(c->way == coat::Way::Brush ? 1 : c->way == coat::Way::Press ? 2 : 0);
     const QString extras = coatExtras(*c, *p, session_.units());
     extras_->setVisible(!extras.isEmpty());
     extras_->setText(QFontMetrics(extras_->font()).elidedText(extras, Qt::ElideRight, kCardWidth - 26));
@@ -267,7 +269,7 @@ void CoatCards::refresh() {
     QString kind;
     if (piece) {
         kind = QString::fromStdString(piece->id) + (theme().dark ? "d" : "l") + QString::fromStdString(piece->part() ? piece->part()->family : "");
-        for (const auto& c : piece->coats) kind += c.way == coat::Way::Brush ? "b" : c.way == coat::Way::Turn ? "t" : "d";
+        for (const auto& c : piece->coats) kind += c.way == coat::Way::Brush ? "b" : c.way == coat::Way::Turn ? "t" : c.way == coat::Way::Press ? "p" : "d";
     }
     if (kind != built_) {
         built_ = kind;

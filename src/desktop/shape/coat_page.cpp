@@ -108,7 +108,7 @@ QWidget* coatPage(Session& session, size_t index) {
 
     const bool turned = coat.way == coat::Way::Turn;
     if (turned) figure(CoatPage::tr("Share of the mold filled"), "fill", Dimension::Percent, "%", &PlannedCoat::fill);
-    if (coat.way != coat::Way::Brush) {
+    if (coat.way != coat::Way::Brush && coat.way != coat::Way::Press) {
         QStringList motions;
         for (const auto m : kMotions)
             if (!(turned && m == coat::Motion::Still)) motions << motionWords(m);

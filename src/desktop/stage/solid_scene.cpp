@@ -143,7 +143,7 @@ std::string shownChocolate(const Piece& piece) {
     const bool outside = piece.overBalloon() || (family && family->outside);
     std::string seen;
     for (const auto& c : piece.coats) {
-        if (c.way == coat::Way::Brush && c.where != coat::Where::All) continue;
+        if (c.way == coat::Way::Press || (c.way == coat::Way::Brush && c.where != coat::Where::All)) continue;
         seen = c.chocolate.empty() ? piece.chocolate : c.chocolate;
         if (!outside) break;
     }
