@@ -19,6 +19,7 @@
 #include "core/setting/cold_stress.h"
 #include "core/setting/setting.h"
 #include "core/setting/stick.h"
+#include "core/temper/heat_balance.h"
 #include "io/data.h"
 
 namespace uovo::cli {
@@ -139,6 +140,25 @@ double semiInfinite(double depth, double seconds) {
     const double node = s.thickness / kNodes, at = (s.thickness - depth) / node - 0.5;
     const auto k = static_cast<size_t>(at);
     return s.T[k] + (at - double(k)) * (s.T[k + 1] - s.T[k]);
+}
+
+material::Coating temperCoating(const json& g) {
+    auto c = *material::coating(*io::library().find(g.value("chocolate", "dark")), material::Temper::Tempered, material::Thinner::None, 0, {}, io::library().physics);
+    if (g.value("noLatentHeat", false)) {
+        c.latentHeat = 0;
+        c.heatCapacitySolid = c.heatCapacityLiquid;
+    }
+    return c;
+}
+
+temper::Seeding seeding(const json& g) {
+    temper::Seeding s;
+    s.melt = num(g, "melt");
+    s.celsius = g.value("celsius", 45.0);
+    s.seed = g.value("seed", 0.0);
+    s.seedCelsius = g.value("seedCelsius", 20.0);
+    s.bowl = {g.value("bowl", 0.0), g.value("bowlCelsius", 20.0)};
+    return s;
 }
 
 double setMinutes(const json& g) {
@@ -294,6 +314,23 @@ const std::map<std::string, Ask>& asks() {
              return setting::standsAfter({}, cup, coating, heat::CrystalLaw(coating, lib.physics)) / 60;
          }},
         {"setting.minutes", [](const json& g) { return setMinutes(g); }},
+        {"temper.settles", [](const json& g) { return temper::settles(temperCoating(g), seeding(g)); }},
+        {"temper.melted", [](const json& g) { return temper::seedMelted(temperCoating(g), seeding(g)); }},
+        {"temper.most",
+         [](const json& g) {
+             const auto s = seeding(g);
+             const double most = temper::mostMelted(temperCoating(g), s);
+             return most / (s.melt + most);
+         }},
+        {"temper.extra",
+         [](const json& g) {
+             temper::Seeding s = seeding(g);
+             const double target = num(g, "target");
+             s.celsius = target + num(g, "tooWarm");
+             return temper::seedFor(temperCoating(g), s, target);
+         }},
+        {"temper.heat", [](const json& g) { return temper::heatUp(temperCoating(g), num(g, "mass"), num(g, "from"), num(g, "to"), {}); }},
+        {"temper.cools", [](const json& g) { return temper::coolsIn(temperCoating(g), io::library().physics, num(g, "mass"), {}, num(g, "from"), num(g, "to"), num(g, "room"), g.value("stirred", true)) / 60; }},
         {"slab.semi", [](const json& g) { return semiInfinite(num(g, "depth"), num(g, "seconds")); }},
         {"setting.held", [](const json& g) { return setting::heldStress(num(g, "modulus"), num(g, "expansion"), num(g, "poisson"), num(g, "kelvin")); }},
         {"slab.centre", [](const json& g) { return slabCentre(num(g, "Bi"), num(g, "Fo")); }},

@@ -94,6 +94,10 @@ std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<doub
             it->packet = packets[i];
             it->tools = bowlLoss + spatulaLoss;
         }
+        it->id = d.chocolate;
+        it->late += d.late;
+        it->minutes += d.minutes;
+        it->uses.push_back({d.piece, d.make * d.each});
         it->pieces += d.make * d.each;
         it->bath = std::max(it->bath, d.bath);
     }

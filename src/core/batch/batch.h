@@ -40,6 +40,9 @@ struct Demand {
     int make = 0;          ///< pieces with spares
     double each = 0;       ///< kg in one
     double bath = 0;       ///< kg that must remain for the last piece
+    std::string chocolate = {};  ///< id
+    double late = 0;       ///< kg wanted molten late: patches, seams, glue
+    double minutes = 0;    ///< of coating and casting with it
 };
 
 /// One pot of the plan.
@@ -54,6 +57,14 @@ struct Pot {
     double consumed = 0;  ///< melt - returned
     double packet = 0;    ///< kg in one packet
     int packets = 0;      ///< to buy
+    std::string id = {};  ///< of the chocolate
+    double late = 0;      ///< kg wanted molten late in the day; they come from what is returned
+    double minutes = 0;   ///< of work with it
+    struct Use {
+        std::string piece;
+        double mass = 0;  ///< kg in all of them
+    };
+    std::vector<Use> uses = {};
 };
 /// Batch = pieces + bath + tools; the bath is shared by the pieces of one pot.
 std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<double>& packets, double bowlLoss, double spatulaLoss,

@@ -75,6 +75,10 @@ tl::expected<Coating, Problem> coating(const Chocolate& chocolate, Temper temper
     c.yieldEnergy = physics.at("yieldEnergy").value;
     c.heatCapacity = figure("heatCapacity");
     c.conductivity = figure("conductivity");
+    c.heatCapacitySolid = figure("heatCapacitySolid");
+    c.heatCapacityLiquid = figure("heatCapacityLiquid");
+    c.meltTo = figure("meltTo");
+    c.coolTo = figure("coolTo");
     c.meltShift = figure("meltShift");
     c.workLow = figure("workLow");
     c.workHigh = figure("workHigh");

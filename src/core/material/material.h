@@ -50,6 +50,8 @@ struct Coating {
     double viscosity40 = 0, yield40 = 0;        // Pa·s, Pa at 40 °C
     double viscosityEnergy = 0, yieldEnergy = 0;  // J/mol
     double heatCapacity = 0, conductivity = 0;  // J/kgK, W/mK
+    double heatCapacitySolid = 0, heatCapacityLiquid = 0;  // J/kgK, without melting
+    double meltTo = 0, coolTo = 0;              // °C, to melt to; of the full curve, to cool to
     double latentHeat = 0;                      // J/kg on crystallising wholly
     double meltShift = 0;                       // K added to dark's melting curve
     double growthRate = 0;                      // 1/s at 20 °C

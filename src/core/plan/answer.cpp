@@ -13,6 +13,8 @@ namespace uovo {
 namespace {
 
 constexpr size_t kKept = 64;
+constexpr double kPatch = 0.002;      // kg a coated piece: judgement
+constexpr double kFillet = 0.004;     // m
 constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and swirled: judgement, a quarter to a half
 
 /// What the coat stage depends on, and nothing else: the name, count or filling may change without computing it again.
@@ -263,8 +265,17 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
                 coatShare(k).bath = std::max(coatShare(k).bath, volume * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
             }
         }
+        // Late in the day: patches on what is coated, a fillet of 4 by 4 mm along what is glued.
+        double late = 0, work = 0;
+        if (a->stage || a->part->wall) late += kPatch * a->make;
+        if (a->part)
+            for (const auto& joint : a->part->assembly.joints) late += 0.5 * kFillet * kFillet * joint.length * a->coating.densityMelt * a->make;
+        const auto task = [&](const char* name) { return lib.tasks.at(name).seconds.value / 60 * a->make; };
+        for (const auto& c : piece.coats) work += task(c.way == coat::Way::Dip ? "dip" : coat::drains(c.way) || c.way == coat::Way::Turn ? "pour" : "brush");
+        if (a->part && !a->part->wall) work += task("cast") * double(std::max<size_t>(1, a->part->items.size()));
         for (const auto& s : shares) {
-            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath});
+            const bool own = s.chocolate == piece.chocolate;
+            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, s.chocolate, own ? late : 0, work / double(shares.size())});
             packets.push_back(lib.find(s.chocolate)->packet);
         }
         const auto place = a->part && !a->part->wall ? coat::Place::Fridge : piece.coats.back().place;
@@ -279,6 +290,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         out.pieces.push_back(std::move(a));
     }
     out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
+    out.melts = meltPlans(plan, lib, out.pots);
     for (const auto& pot : out.pots) {
         Answer a;
         a.id = "pot/" + pot.chocolate;

@@ -8,6 +8,7 @@
 #include "core/coat/band.h"
 #include "core/coat/blemish.h"
 #include "core/coat/mesh_coats.h"
+#include "core/plan/melting.h"
 #include "core/plan/plan.h"
 #include "core/schedule/network.h"
 #include "core/setting/setting.h"
@@ -148,6 +149,7 @@ struct DayPlan {
 struct Answers {
     std::vector<std::shared_ptr<const PieceAnswers>> pieces;  ///< in the order of the plan
     std::vector<batch::Pot> pots;
+    std::vector<MeltPlan> melts;      ///< of each pot
     std::vector<Answer> evening;     ///< about the plan as a whole
     std::shared_ptr<const DayPlan> day;  ///< null while it is being laid out
     std::vector<Problem> problems;   ///< of the whole plan

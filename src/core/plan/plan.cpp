@@ -45,7 +45,7 @@ bool Piece::couldBeCoated() const {
 bool Piece::closes() const { return part() && (part()->family == "ball" || part()->family == "egg" || part()->family == "figure-lathe"); }
 
 bool Plan::operator==(const Plan& o) const {
-    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.pieces, p.extra); };
+    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.guests, p.pieces, p.extra); };
     if (rest(*this) != rest(o) || meshes.size() != o.meshes.size()) return false;
     for (auto a = meshes.begin(), b = o.meshes.begin(); a != meshes.end(); ++a, ++b)
         if (a->first != b->first || (a->second != b->second && !(*a->second == *b->second))) return false;
@@ -157,6 +157,17 @@ std::vector<Problem> problems(const Plan& plan, const material::Library& lib) {
         else if (auto ok = material::checkOwnFigures(*chocolate, figures); !ok)
             out.push_back({ok.error().sentence, "own/" + id + "/" + ok.error().where});
     }
+    for (const auto& [id, choice] : plan.melting)
+        if (!lib.find(id)) out.push_back({"There is no chocolate “" + id + "” here.", "melting/" + id});
+    for (size_t i = 0; i < plan.pantry.size(); ++i) {
+        const auto& s = plan.pantry[i];
+        const std::string at = fmt::format("pantry/{}/", i);
+        if (!lib.find(s.chocolate)) out.push_back({"There is no chocolate “" + s.chocolate + "” here.", at + "chocolate"});
+        if (!(s.mass.value >= 0 && s.mass.value < 500)) out.push_back({"In the cupboard there is nothing or more, not less.", at + "mass"});
+        if (!(s.price >= 0 && s.price < 1e6)) out.push_back({"A price is nothing or more.", at + "price"});
+        if (!s.bestBefore.empty() && !localMinutes(s.bestBefore + "T00:00")) out.push_back({"“" + s.bestBefore + "” is not a date; write 2027-03-01.", at + "bestBefore"});
+    }
+    if (plan.guests < 0 || plan.guests > 10000) out.push_back({"Between no guests and ten thousand.", "guests"});
     for (const auto& p : plan.pieces) checkPiece(p, plan, lib, out);
     return out;
 }

@@ -8,6 +8,7 @@
 #include "core/form/former.h"
 #include "core/form/part.h"
 #include "core/material/material.h"
+#include "core/temper/temper_plan.h"
 
 namespace uovo {
 
@@ -76,6 +77,16 @@ struct Kitchen {
     bool operator==(const Kitchen&) const = default;
 };
 
+/// Chocolate that stands in the cupboard.
+struct Stock {
+    std::string chocolate;   ///< id
+    Measure mass = 0.2;      ///< kg
+    std::string bestBefore;  ///< date, "2027-03-01"; empty: not known
+    double price = 0;        ///< a kg, in the person's own money; 0: not known
+    std::string extra;
+    bool operator==(const Stock&) const = default;
+};
+
 struct Plan {
     std::string name = "New plan";
     std::string deadline = "2026-01-01T21:30";  ///< local time the pieces are ready, minutes
@@ -83,6 +94,9 @@ struct Plan {
     bool metricCup = false;
     Kitchen kitchen;
     std::map<std::string, material::OwnFigures> own;  ///< a person's own figures by chocolate id
+    std::map<std::string, temper::Choice> melting;     ///< how each chocolate is melted, by id; usual where it is not there
+    std::vector<Stock> pantry;
+    int guests = 0;          ///< for the cost of each; 0: not said
     std::vector<Piece> pieces;
     form::Meshes meshes;  ///< figures read from files, by name; kept in the plan
     std::string extra;

@@ -26,6 +26,10 @@ constexpr Word<coat::Motion> kMotions[]{{coat::Motion::Still, "still"}, {coat::M
 constexpr Word<material::Temper> kTempers[]{{material::Temper::Tempered, "tempered"}, {material::Temper::Untempered, "untempered"}};
 constexpr Word<material::Thinner> kThinners[]{
     {material::Thinner::None, "none"}, {material::Thinner::CocoaButter, "cocoa butter"}, {material::Thinner::VegetableOil, "vegetable oil"}};
+constexpr Word<temper::Method> kMethods[]{{temper::Method::Seed, "seed"}, {temper::Method::Butter, "cocoa butter crystals"}, {temper::Method::Curve, "curve"},
+                                          {temper::Method::Bursts, "partial melt"}, {temper::Method::Machine, "machine"}, {temper::Method::None, "none"}};
+constexpr Word<temper::Vessel> kVessels[]{{temper::Vessel::Light, "light"}, {temper::Vessel::Glass, "glass"}, {temper::Vessel::Stoneware, "stoneware"}};
+constexpr Word<temper::Heat> kHeats[]{{temper::Heat::Microwave, "microwave"}, {temper::Heat::WaterBath, "water bath"}};
 constexpr Word<UnitSystem> kUnits[]{{UnitSystem::Metric, "metric"}, {UnitSystem::US, "US"}};
 
 /// Stops the reading of a plan; never leaves this file.
@@ -425,6 +429,33 @@ Plan readPlanObject(const json& root) {
             }
         }
     }
+    o.whole("guests", p.guests);
+    if (const json* melting = o.find("melting")) {
+        Object list(*melting, "/melting");
+        for (const auto& [id, choice] : melting->items()) {
+            Object c(choice, "/melting/" + id);
+            temper::Choice& m = p.melting[id];
+            c.word("method", m.method, kMethods);
+            c.word("vessel", m.vessel, kVessels);
+            c.yesNo("freshBowl", m.freshBowl);
+            c.word("heat", m.heat, kHeats);
+            c.number("watts", m.watts);
+            c.yesNo("byLook", m.byLook);
+        }
+    }
+    if (const json* pantry = o.find("pantry")) {
+        if (!pantry->is_array() || pantry->size() > 500) Object::refuse("“pantry” must be a list, of at most 500.", "/pantry");
+        for (size_t i = 0; i < pantry->size(); ++i) {
+            Object s((*pantry)[i], fmt::format("/pantry/{}", i));
+            Stock stock;
+            s.text("chocolate", stock.chocolate);
+            s.measure("mass", stock.mass);
+            s.text("bestBefore", stock.bestBefore);
+            s.number("price", stock.price);
+            stock.extra = s.extra();
+            p.pantry.push_back(std::move(stock));
+        }
+    }
     if (const json* pieces = o.find("pieces")) {
         if (!pieces->is_array()) Object::refuse("“pieces” must be a list.", "/pieces");
         if (pieces->size() > 200) Object::refuse("More than 200 families of pieces.", "/pieces");
@@ -497,6 +528,16 @@ std::string writePlan(const Plan& p) {
     if (!p.own.empty()) {
         j["own"] = json::object();
         for (const auto& [id, figures] : p.own) j["own"][id] = figures.values;
+    }
+    if (p.guests > 0) j["guests"] = p.guests;
+    for (const auto& [id, m] : p.melting)
+        j["melting"][id] = {{"method", wordOf(m.method, kMethods)}, {"vessel", wordOf(m.vessel, kVessels)}, {"freshBowl", m.freshBowl}, {"heat", wordOf(m.heat, kHeats)}, {"watts", m.watts}, {"byLook", m.byLook}};
+    for (const auto& s : p.pantry) {
+        json row{{"chocolate", s.chocolate}, {"mass", written(s.mass)}};
+        if (!s.bestBefore.empty()) row["bestBefore"] = s.bestBefore;
+        if (s.price > 0) row["price"] = s.price;
+        keepExtra(row, s.extra);
+        j["pantry"].push_back(row);
     }
     j["pieces"] = json::array();
     for (const auto& piece : p.pieces) j["pieces"].push_back(written(piece));

@@ -74,7 +74,7 @@ private:
 };
 
 MainWindow::MainWindow(Session& session)
-    : session_(session), places_(new QStackedWidget), shape_(new ShapePlace(session)), day_(new DayPlace(session)) {
+    : session_(session), places_(new QStackedWidget), shape_(new ShapePlace(session)), melt_(new MeltPlace(session)), day_(new DayPlace(session)) {
     setWindowTitle(QStringLiteral("Uovo"));
     files_ = new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
     setAcceptDrops(true);
@@ -109,10 +109,13 @@ MainWindow::MainWindow(Session& session)
     railBox->setContentsMargins(0, 10, 0, 10);
     railBox->setSpacing(2);
     shapeButton_ = new RailButton(Glyph::Shape, tr("Shape"));
+    meltButton_ = new RailButton(Glyph::Melt, tr("Melt"));
     dayButton_ = new RailButton(Glyph::Day, tr("Day"));
+    meltButton_->setToolTip(tr("The pots: tempering, shopping (F5)"));
     shapeButton_->setToolTip(tr("One piece: former, coats, wall (F2)"));
     dayButton_->setToolTip(tr("The day: when to do what (F3)"));
     railBox->addWidget(shapeButton_);
+    railBox->addWidget(meltButton_);
     railBox->addWidget(dayButton_);
     railBox->addStretch(1);
     row->addWidget(rail);
@@ -121,10 +124,12 @@ MainWindow::MainWindow(Session& session)
     rule->setObjectName(QStringLiteral("rule"));
     row->addWidget(rule);
     places_->addWidget(shape_);
+    places_->addWidget(melt_);
     places_->addWidget(day_);
     row->addWidget(places_, 1);
     column->addLayout(row, 1);
     connect(shapeButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Shape); });
+    connect(meltButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Melt); });
     connect(dayButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Day); });
     sheet_ = new Sheet(centre);
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
@@ -155,8 +160,8 @@ bool MainWindow::eventFilter(QObject* object, QEvent* event) {
 }
 
 void MainWindow::goTo(Place place) {
-    places_->setCurrentIndex(place == Place::Shape ? 0 : 1);
-    (place == Place::Shape ? shapeButton_ : dayButton_)->setChecked(true);
+    places_->setCurrentIndex(place == Place::Shape ? 0 : place == Place::Melt ? 1 : 2);
+    (place == Place::Shape ? shapeButton_ : place == Place::Melt ? meltButton_ : dayButton_)->setChecked(true);
 }
 
 void MainWindow::buildActions() {
@@ -218,6 +223,7 @@ void MainWindow::buildActions() {
     act(tr("Quit"), QKeySequence::Quit, [this] { close(); });
     const auto hidden = [&](const QString& keys, auto slot) { connect(new QShortcut(QKeySequence(keys), this), &QShortcut::activated, this, slot); };
     hidden(QStringLiteral("F2"), [this] { goTo(Place::Shape); });
+    hidden(QStringLiteral("F5"), [this] { goTo(Place::Melt); });
     hidden(QStringLiteral("F3"), [this] { goTo(Place::Day); });
     hidden(QStringLiteral("F4"), [this] { shape_->setTurning(!shape_->isTurning()); });
     hidden(QStringLiteral("Ctrl+G"), [this] {
@@ -529,7 +535,7 @@ void MainWindow::showShortcuts() {
         line->addWidget(wrapped(words), 1);
         box->addLayout(line);
     };
-    row(QStringLiteral("F2, F3"), tr("Shape, Day"));
+    row(QStringLiteral("F2, F5, F3"), tr("Shape, Melt, Day"));
     for (QAction* a : menu_->actions())
         if (!a->shortcut().isEmpty()) row(a->shortcut().toString(QKeySequence::NativeText), a->text().section(QLatin1Char(':'), 0, 0));
     row(QStringLiteral("F4"), tr("Cut open, or turn it"));

@@ -7,6 +7,7 @@
 #include <QStackedWidget>
 
 #include "desktop/day/day_place.h"
+#include "desktop/melt/melt_place.h"
 #include "desktop/shape/shape_files.h"
 #include "desktop/shape/shape_place.h"
 #include "desktop/shell/session.h"
@@ -24,9 +25,10 @@ public:
 
     ShapePlace* shape() const { return shape_; }
     DayPlace* day() const { return day_; }
+    MeltPlace* melt() const { return melt_; }
     Sheet* sheet() const { return sheet_; }
     ShapeFiles* files() const { return files_; }
-    enum class Place { Shape, Day };
+    enum class Place { Shape, Melt, Day };
     void goTo(Place place);
 
     /// Opens a file; says in a message why it cannot. @returns whether it is open now
@@ -70,10 +72,11 @@ private:
     QSettings settings_;
     QStackedWidget* places_;
     ShapePlace* shape_;
+    MeltPlace* melt_;
     DayPlace* day_;
     ShapeFiles* files_;
     Sheet* sheet_;
-    RailButton *shapeButton_, *dayButton_;
+    RailButton *shapeButton_, *meltButton_, *dayButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
     QFrame* banner_;
     QLabel* bannerText_;

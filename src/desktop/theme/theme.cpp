@@ -169,6 +169,16 @@ void paintGlyph(QPainter& p, Glyph glyph, const QRectF& square, const QColor& in
             p.setPen(bright);
             p.drawPath(path);
             break;
+        case Glyph::Melt: {  // a bowl, and what runs from the spoon into it
+            QPainterPath bowl(QPointF(3.5, 11));
+            bowl.cubicTo(QPointF(4.5, 19.5), QPointF(8.5, 20.5), QPointF(12, 20.5));
+            bowl.cubicTo(QPointF(15.5, 20.5), QPointF(19.5, 19.5), QPointF(20.5, 11));
+            p.drawPath(bowl);
+            p.drawLine(QPointF(3.5, 11), QPointF(20.5, 11));
+            p.setPen(bright);
+            p.drawLine(QPointF(12, 2.5), QPointF(12, 11));
+            break;
+        }
         case Glyph::Day:  // bars of a day, one line of time
             p.drawLine(QPointF(3, 6), QPointF(10, 6));
             p.drawLine(QPointF(7, 12), QPointF(19, 12));

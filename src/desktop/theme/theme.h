@@ -26,7 +26,7 @@ double contrast(const QColor& a, const QColor& b);
 /// Style sheet for the standard controls in the current theme.
 QString styleSheet();
 
-enum class Glyph { Shape, Day, Menu, Close, Plus, Undo, Redo, Warning, Cold, Table, Check, Remove, Left, Right, Copy };
+enum class Glyph { Shape, Melt, Day, Menu, Close, Plus, Undo, Redo, Warning, Cold, Table, Check, Remove, Left, Right, Copy };
 /// Draws a glyph of our own into a square.
 void paintGlyph(QPainter& painter, Glyph glyph, const QRectF& square, const QColor& ink, const QColor& accent);
 QIcon glyphIcon(Glyph glyph, int size = 20);

@@ -1,0 +1,59 @@
+// The pots of a plan as they are melted: temper, batches, shopping, cost, and what a rest is good for.
+#pragma once
+#include "core/batch/batch.h"
+#include "core/plan/plan.h"
+
+namespace uovo {
+
+struct Answers;
+
+/// One pot, tempered.
+struct MeltPlan {
+    std::string chocolate;         ///< id
+    temper::Choice choice;
+    temper::TemperPlan temper;     ///< of one batch
+    int batches = 1;               ///< so that each is used up in its window
+    double each = 0;               ///< kg in one batch
+    double late = 0;               ///< kg wanted molten late
+    std::string problem;           ///< why there is no plan; empty when there is one
+};
+
+/// One line of the shopping list.
+struct Purchase {
+    std::string chocolate, name;
+    double need = 0, have = 0;     ///< kg to melt, kg in the cupboard that are still good
+    double packet = 0;             ///< kg
+    int packets = 0;               ///< to buy
+    double cost = 0;               ///< of what is used up; 0: no price known
+    std::string note;              ///< "best before 2026-10-01: past"
+};
+
+struct Shopping {
+    std::vector<Purchase> lines;
+    double cost = 0;               ///< of all that is used up
+    bool priced = false;           ///< every chocolate has a price
+    struct Each {
+        std::string piece;         ///< id
+        double cost = 0;           ///< of the chocolate in one
+    };
+    std::vector<Each> pieces;
+    std::vector<std::string> allergens, traces;  ///< of everything, each once
+    std::vector<std::string> warnings;           ///< alcohol, raw egg
+};
+
+/// How each pot is melted and tempered.
+std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& library, const std::vector<batch::Pot>& pots);
+/// What to buy, what it costs, what is in it. @param today "2026-08-04", for best-before dates
+Shopping shopping(const Plan& plan, const material::Library& library, const Answers& answers, const std::string& today);
+
+/// What so much of a chocolate still makes.
+struct Fits {
+    std::string piece;   ///< id, empty: something small
+    std::string name;
+    int count = 0;
+    double left = 0;     ///< kg over
+};
+/// Pieces of the plan that `kg` of a chocolate make, one family at a time, the bath and the tools counted; then discs, spoons and bark.
+std::vector<Fits> whatFits(const Plan& plan, const material::Library& library, const Answers& answers, const std::string& chocolate, double kg);
+
+}  // namespace uovo

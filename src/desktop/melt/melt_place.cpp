@@ -1,0 +1,252 @@
+#include "desktop/melt/melt_place.h"
+
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QScrollArea>
+#include <algorithm>
+#include <cmath>
+
+#include "desktop/shape/recipe_line.h"
+#include "desktop/shell/flow_layout.h"
+#include "desktop/shell/sheet.h"
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+constexpr temper::Method kMethods[]{temper::Method::Seed, temper::Method::Butter, temper::Method::Curve, temper::Method::Bursts, temper::Method::Machine, temper::Method::None};
+constexpr temper::Vessel kVessels[]{temper::Vessel::Light, temper::Vessel::Glass, temper::Vessel::Stoneware};
+
+/// One step: its number, what to do, the degrees in large figures, what is seen.
+class StepView : public QFrame {
+public:
+    StepView(int number, const temper::Step& s, bool byLook, UnitSystem units) {
+        setObjectName(QStringLiteral("temperStep"));
+        auto* row = new QHBoxLayout(this);
+        row->setContentsMargins(0, 6, 0, 6);
+        row->setSpacing(12);
+        auto* n = new QLabel(QString::number(number));
+        n->setStyleSheet(QStringLiteral("font-size: 20px; font-weight: 700;"));
+        n->setFixedWidth(22);
+        row->addWidget(n, 0, Qt::AlignTop);
+        auto* words = new QVBoxLayout;
+        words->setSpacing(1);
+        auto* title = wrapped(qstring(s.title));
+        title->setStyleSheet(QStringLiteral("font-weight: 600;"));
+        words->addWidget(title);
+        if (!s.words.empty()) words->addWidget(wrapped(qstring(s.words), "quiet"));
+        if (!s.look.empty()) words->addWidget(wrapped(QObject::tr("Right when: %1.").arg(qstring(s.look)), "small"));
+        row->addLayout(words, 1);
+        auto* figures = new QVBoxLayout;
+        figures->setSpacing(0);
+        if (!std::isnan(s.celsius) && !byLook) {
+            auto* degrees = new QLabel(qstring(format(s.celsius, Dimension::Temperature, units)));
+            degrees->setStyleSheet(QStringLiteral("font-size: 20px; font-weight: 700;"));
+            degrees->setAlignment(Qt::AlignRight);
+            figures->addWidget(degrees);
+            auto* range = new QLabel(qstring(formatBand(s.celsius, s.low, s.high, Dimension::Temperature, units)).section(QLatin1Char('('), 1).remove(QLatin1Char(')')));
+            if (range->text().isEmpty()) range->setText(QStringLiteral("%1 – %2").arg(qstring(format(s.low, Dimension::Temperature, units)), qstring(format(s.high, Dimension::Temperature, units))));
+            range->setProperty("small", true);
+            range->setAlignment(Qt::AlignRight);
+            figures->addWidget(range);
+        }
+        if (s.seconds > 0 && std::isfinite(s.seconds)) {
+            auto* lasts = new QLabel(qstring(format(s.seconds, Dimension::Duration, units)));
+            lasts->setProperty("small", true);
+            lasts->setAlignment(Qt::AlignRight);
+            figures->addWidget(lasts);
+        }
+        figures->addStretch(1);
+        row->addLayout(figures);
+    }
+    void paintEvent(QPaintEvent*) override { QPainter(this).fillRect(QRect(0, height() - 1, width(), 1), theme().hairline); }
+};
+
+class Column : public QScrollArea {
+public:
+    explicit Column(QWidget* inside) {
+        setWidgetResizable(true);
+        setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        setFocusPolicy(Qt::NoFocus);
+        setWidget(inside);
+    }
+};
+
+}  // namespace
+
+MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setObjectName(QStringLiteral("melt"));
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(0);
+    auto* left = new QWidget;
+    list_ = new QVBoxLayout(left);
+    list_->setContentsMargins(14, 12, 8, 12);
+    list_->setSpacing(8);
+    list_->addStretch(1);
+    auto* pots = new Column(left);
+    pots->setFixedWidth(352);
+    row->addWidget(pots);
+
+    auto* middle = new QWidget;
+    auto* box = new QVBoxLayout(middle);
+    box->setContentsMargins(18, 12, 18, 12);
+    box->setSpacing(8);
+    title_ = wrapped({});
+    title_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600;"));
+    box->addWidget(title_);
+    auto* sentence = new QWidget;
+    auto* flow = new FlowLayout(6, 6);
+    sentence->setLayout(flow);
+    const auto word = [&](const QString& w) {
+        auto* l = new QLabel(w);
+        l->setMinimumHeight(28);
+        flow->addWidget(l);
+    };
+    const auto choice = [&](const QString& name, const char* object, const QStringList& words, auto set) {
+        auto* c = choiceBox(name, words);
+        c->setObjectName(QString::fromLatin1(object));
+        connect(c, &QComboBox::activated, this, [this, name, set](int i) { change(tr("Change %1").arg(name.toLower()), [&](temper::Choice& m) { set(m, i); }); });
+        flow->addWidget(c);
+        return c;
+    };
+    word(tr("Tempered"));
+    method_ = choice(tr("How it is tempered"), "temperMethod", {tr("with seed"), tr("with cocoa-butter crystals"), tr("by the full curve"), tr("by melting it in part"), tr("in a machine"), tr("not at all")}, [](temper::Choice& m, int i) { m.method = kMethods[i]; });
+    word(tr("in"));
+    vessel_ = choice(tr("Bowl"), "temperVessel", {tr("a light bowl"), tr("a glass bowl"), tr("a stoneware bowl")}, [](temper::Choice& m, int i) { m.vessel = kVessels[i]; });
+    fresh_ = choice(tr("Bowl for seeding"), "temperFresh", {tr("seeded in the same bowl"), tr("poured into a fresh bowl")}, [](temper::Choice& m, int i) { m.freshBowl = i == 1; });
+    word(tr("melted"));
+    heat_ = choice(tr("Heat"), "temperHeat", {tr("in a microwave of"), tr("over a water bath")}, [](temper::Choice& m, int i) { m.heat = i == 1 ? temper::Heat::WaterBath : temper::Heat::Microwave; });
+    watts_ = new FigureField(tr("Power of the microwave"), QStringLiteral("melt/watts"), session.typing(Dimension::Count, "", nullptr));
+    connect(watts_, &FigureField::measureTyped, this, [this](const Measure& m) {
+        if (!(m.value >= 100 && m.value <= 3000)) return watts_->setProblem(tr("A microwave has between 100 and 3000 W."));
+        watts_->setProblem({});
+        change(tr("Change the microwave"), [&](temper::Choice& c) { c.watts = m.value; });
+    });
+    flow->addWidget(watts_);
+    look_ = choice(tr("Thermometer"), "temperLook", {tr("W, with a thermometer"), tr("W, by look")}, [](temper::Choice& m, int i) { m.byLook = i == 1; });
+    box->addWidget(sentence);
+    curve_ = new TemperCurve;
+    box->addWidget(curve_);
+    summary_ = wrapped({});
+    summary_->setObjectName(QStringLiteral("temperSummary"));
+    box->addWidget(summary_);
+    steps_ = new QVBoxLayout;
+    steps_->setSpacing(0);
+    box->addLayout(steps_);
+    box->addStretch(1);
+    row->addWidget(new Column(middle), 1);
+
+    shopping_ = new ShoppingPanel(session);
+    auto* right = new Column(shopping_);
+    right->setFixedWidth(330);
+    row->addWidget(right);
+
+    connect(&session_, &Session::answersChanged, this, [this] {
+        if (isVisible()) refresh();
+    });
+}
+
+void MeltPlace::showEvent(QShowEvent* e) {
+    QWidget::showEvent(e);
+    refresh();
+}
+
+void MeltPlace::change(const QString& label, const std::function<void(temper::Choice&)>& edit) {
+    const auto answers = session_.answers();
+    if (!answers || chosen_ >= answers->pots.size()) return;
+    const std::string id = answers->pots[chosen_].id;
+    session_.document().edit(label, [&](Plan& p) { edit(p.melting[id]); });
+}
+
+void MeltPlace::choose(size_t pot) {
+    chosen_ = pot;
+    refresh();
+}
+
+void MeltPlace::refresh() {
+    const auto answers = session_.answers();
+    if (!answers) return;
+    if (chosen_ >= answers->pots.size()) chosen_ = 0;
+    while (cards_.size() > answers->pots.size()) {
+        cards_.back()->hide();
+        cards_.back()->deleteLater();
+        cards_.pop_back();
+    }
+    while (cards_.size() < answers->pots.size()) {
+        auto* c = new PotCard;
+        connect(c, &QAbstractButton::clicked, this, [this, index = cards_.size()] { choose(index); });
+        list_->insertWidget(static_cast<int>(cards_.size()), c);
+        cards_.push_back(c);
+    }
+    double most = 0;
+    for (const auto& p : answers->pots) most = std::max(most, p.melt);
+    for (size_t i = 0; i < cards_.size(); ++i) {
+        cards_[i]->set(session_, i, most);
+        cards_[i]->setChecked(i == chosen_);
+    }
+    showPot();
+}
+
+void MeltPlace::showPot() {
+    const auto answers = session_.answers();
+    while (QLayoutItem* item = steps_->takeAt(0)) {
+        if (item->widget()) {
+            item->widget()->hide();
+            item->widget()->deleteLater();
+        }
+        delete item;
+    }
+    const bool any = chosen_ < answers->melts.size();
+    for (QWidget* w : std::initializer_list<QWidget*>{curve_, summary_, method_, vessel_, fresh_, heat_, watts_, look_}) w->setEnabled(any);
+    if (!any) {
+        title_->setText(tr("There is nothing to melt yet: plan a piece."));
+        curve_->hide();
+        shopping_->refresh({});
+        return;
+    }
+    const auto& pot = answers->pots[chosen_];
+    const auto& m = answers->melts[chosen_];
+    const auto u = session_.units();
+    const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
+    const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, u)); };
+    title_->setText(m.batches > 1 ? tr("%1: %2 batches of %3").arg(qstring(pot.chocolate)).arg(m.batches).arg(g(m.each)) : tr("%1: %2").arg(qstring(pot.chocolate), g(m.each)));
+    const bool tempered = !m.temper.steps.empty() && m.temper.seed > 0;
+    method_->setCurrentIndex(static_cast<int>(std::find(std::begin(kMethods), std::end(kMethods), m.choice.method) - std::begin(kMethods)));
+    vessel_->setCurrentIndex(static_cast<int>(std::find(std::begin(kVessels), std::end(kVessels), m.choice.vessel) - std::begin(kVessels)));
+    fresh_->setCurrentIndex(m.choice.freshBowl ? 1 : 0);
+    fresh_->setVisible(m.choice.method == temper::Method::Seed);
+    heat_->setCurrentIndex(m.choice.heat == temper::Heat::WaterBath ? 1 : 0);
+    watts_->setVisible(m.choice.heat == temper::Heat::Microwave);
+    look_->setItemText(0, m.choice.heat == temper::Heat::Microwave ? tr("W, with a thermometer") : tr("with a thermometer"));
+    look_->setItemText(1, m.choice.heat == temper::Heat::Microwave ? tr("W, by look") : tr("by look"));
+    look_->setCurrentIndex(m.choice.byLook ? 1 : 0);
+    watts_->setMeasure(Measure(m.choice.watts), u);
+    shopping_->refresh(pot.id);
+    Piece like;
+    like.chocolate = pot.id;
+    for (const auto& p : session_.plan().pieces)
+        if (!pot.uses.empty() && p.id == pot.uses.front().piece) like.temper = p.temper, like.thinner = p.thinner, like.thinnerShare = p.thinnerShare;
+    const auto coating = coatingOf(like, session_.plan(), session_.library());
+    curve_->setVisible(m.problem.empty() && coating.has_value());
+    if (!m.problem.empty() || !coating) {
+        summary_->setText(qstring(m.problem.empty() ? coating.error().sentence : m.problem));
+        return;
+    }
+    const auto& t = m.temper;
+    curve_->set(t, *coating, u);
+    QString words = tr("Ready after %1; usable for about %2 in this room").arg(time(t.seconds), time(t.window));
+    if (t.rewarmFor > 0) words += tr(", longer with a burst of %1 every %2").arg(time(t.rewarmFor), time(t.rewarmEvery));
+    words += QLatin1Char('.');
+    if (t.tooWarmSeed > 0) words += tr(" Two degrees too warm: %1 more seed, or %2 of stirring.").arg(g(t.tooWarmSeed), time(t.tooWarmWait));
+    if (tempered && t.third > 0) words += tr(" A third of seed would land at %1.").arg(qstring(format(t.third, Dimension::Temperature, u)));
+    if (m.late > 0.0005) words += tr(" Late in the day %1 are melted again for patches and glue.").arg(g(m.late));
+    summary_->setText(words);
+    for (const auto& w : t.warnings) steps_->addWidget(wrapped(qstring(w), "harm"));
+    int n = 0;
+    for (const auto& s : t.steps) steps_->addWidget(new StepView(++n, s, m.choice.byLook, u));
+}
+
+}  // namespace uovo::desktop

@@ -1,0 +1,44 @@
+// Melt: the pots of the plan, how each is tempered, what to buy.
+#pragma once
+#include <QComboBox>
+#include <QLabel>
+#include <QVBoxLayout>
+#include <QWidget>
+
+#include "desktop/melt/pot_card.h"
+#include "desktop/melt/shopping_panel.h"
+#include "desktop/melt/temper_curve.h"
+
+namespace uovo::desktop {
+
+class MeltPlace : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit MeltPlace(Session& session, QWidget* parent = nullptr);
+    void refresh();
+    const std::vector<PotCard*>& pots() const { return cards_; }
+    TemperCurve* curve() const { return curve_; }
+    ShoppingPanel* shopping() const { return shopping_; }
+    size_t chosen() const { return chosen_; }
+    void choose(size_t pot);
+
+protected:
+    void showEvent(QShowEvent*) override;
+
+private:
+    void change(const QString& label, const std::function<void(temper::Choice&)>& edit);
+    void showPot();
+
+    Session& session_;
+    QVBoxLayout *list_, *steps_;
+    std::vector<PotCard*> cards_;
+    QLabel *title_, *summary_;
+    QComboBox *method_, *vessel_, *fresh_, *heat_, *look_;
+    FigureField* watts_;
+    TemperCurve* curve_;
+    ShoppingPanel* shopping_;
+    size_t chosen_ = 0;
+};
+
+}  // namespace uovo::desktop

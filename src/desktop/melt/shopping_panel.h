@@ -1,0 +1,36 @@
+// What to buy, what stands in the cupboard, what it costs, what is in it; and what a rest is good for.
+#pragma once
+#include <QLabel>
+#include <QLineEdit>
+#include <QVBoxLayout>
+#include <QWidget>
+
+#include "desktop/shell/figure_field.h"
+#include "desktop/shell/session.h"
+
+namespace uovo::desktop {
+
+class ShoppingPanel : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit ShoppingPanel(Session& session, QWidget* parent = nullptr);
+    /// @param chocolate id of the pot that is looked at: a rest is asked of it
+    void refresh(const std::string& chocolate);
+    /// The list as a person reads it, and as a table with semicolons.
+    QString text() const;
+    QString csv() const;
+
+private:
+    QString today() const;
+    void refreshRest();
+
+    Session& session_;
+    std::string chocolate_;
+    QVBoxLayout *lines_, *rest_;
+    FigureField* amount_;
+    Measure kilograms_{0.5};
+    QString built_;
+};
+
+}  // namespace uovo::desktop

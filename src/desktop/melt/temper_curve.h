@@ -1,0 +1,29 @@
+// The tempering curve of a pot: degrees over minutes, the band it is worked in, where it scorches.
+#pragma once
+#include <QWidget>
+
+#include "core/temper/temper_plan.h"
+
+namespace uovo::desktop {
+
+class TemperCurve : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit TemperCurve(QWidget* parent = nullptr);
+    void set(const temper::TemperPlan& plan, const material::Coating& coating, UnitSystem units);
+    QSize sizeHint() const override { return {460, 210}; }
+    /// Where a moment of the plan lies in the picture, for tests.
+    QPointF at(double seconds, double celsius) const;
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    temper::TemperPlan plan_;
+    material::Coating coating_;
+    UnitSystem units_ = UnitSystem::Metric;
+    double low_ = 15, high_ = 50, span_ = 600;
+};
+
+}  // namespace uovo::desktop

@@ -1,0 +1,155 @@
+// Melt in the real window: pots, tempering, shopping, what a rest is good for.
+#include <QClipboard>
+#include <QComboBox>
+#include <QSpinBox>
+
+#include "program.h"
+
+namespace {
+
+MeltPlace* melt(Program& p) {
+    QTest::keyClick(&p.window, Qt::Key_F5);
+    REQUIRE(p.window.melt()->isVisible());
+    return p.window.melt();
+}
+
+QString summary(MeltPlace* m) { return m->findChild<QLabel*>("temperSummary")->text(); }
+
+int steps(MeltPlace* m) {
+    QTest::qWait(30);  // a layout shows what is new in it a moment later
+    int n = 0;
+    for (auto* s : m->findChildren<QFrame*>("temperStep")) n += !s->isHidden();
+    return n;
+}
+
+void pick(QComboBox* box, int i) {
+    box->setCurrentIndex(i);
+    emit box->activated(i);
+}
+
+}  // namespace
+
+TEST_CASE("every pot of the evening is drawn, with what becomes of it, and tempered in steps") {
+    Program p;
+    auto* m = melt(p);
+    const auto answers = p.session.answers();
+    REQUIRE(m->pots().size() == answers->pots.size());
+    REQUIRE(m->pots().size() >= 2);
+    for (size_t i = 0; i < m->pots().size(); ++i) {
+        QTest::mouseClick(m->pots()[i], Qt::LeftButton);
+        CHECK(m->chosen() == i);
+        CHECK(m->pots()[i]->accessibleName().contains("to melt"));
+        CHECK(steps(m) >= 2);
+        CHECK_FALSE(summary(m).isEmpty());
+        CHECK(m->curve()->isVisible());
+        CHECK(m->curve()->accessibleName().contains(QStringLiteral("°C")));
+    }
+}
+
+TEST_CASE("another way to temper changes the steps at once, is kept in the plan, and taken back") {
+    Program p;
+    auto* m = melt(p);
+    const auto before = p.session.plan();
+    auto* method = m->findChild<QComboBox*>("temperMethod");
+    pick(method, 1);
+    p.answered();
+    const std::string id = p.session.answers()->pots[m->chosen()].id;
+    REQUIRE(p.session.plan().melting.count(id));
+    CHECK(p.session.plan().melting.at(id).method == temper::Method::Butter);
+    bool crystals = false;
+    for (auto* l : m->findChildren<QLabel*>()) crystals = crystals || (l->isVisible() && l->text().contains("cocoa-butter crystals") && l->text().startsWith("Mix"));
+    CHECK(crystals);
+    auto* vessel = m->findChild<QComboBox*>("temperVessel");
+    pick(method, 0);
+    p.answered();
+    const QString light = summary(m);
+    pick(vessel, 2);
+    p.answered();
+    CHECK(summary(m) != light);  // a heavy bowl keeps its heat
+    pick(m->findChild<QComboBox*>("temperLook"), 1);
+    p.answered();
+    CHECK(p.session.plan().melting.at(id).byLook);
+    for (int i = 0; i < 4; ++i) p.session.document().undo();
+    p.answered();
+    CHECK(p.session.plan() == before);
+}
+
+TEST_CASE("what stands in the cupboard is taken off the list, a price makes a cost, a bad entry is said") {
+    Program p;
+    auto* m = melt(p);
+    const std::string id = p.session.answers()->pots[0].id;
+    auto* shopping = m->shopping();
+    const QString all = shopping->text();
+    const auto field = [&](const char* what) { return QStringLiteral("pantry/%1/%2").arg(QString::fromStdString(id), QLatin1String(what)); };
+    FigureField* have = nullptr;
+    for (auto* f : shopping->findChildren<FigureField*>())
+        if (f->place() == field("mass")) have = f;
+    REQUIRE(have);
+    have->edit()->setFocus();
+    have->edit()->selectAll();
+    QTest::keyClicks(have->edit(), "50 kg");
+    QTest::keyClick(have->edit(), Qt::Key_Return);
+    p.answered();
+    REQUIRE(p.session.plan().pantry.size() == 1);
+    CHECK(p.session.plan().pantry[0].mass.value == Approx(50));
+    CHECK(shopping->text() != all);
+    CHECK(shopping->text().contains("0 packets"));
+    auto* price = shopping->findChild<QLineEdit*>(field("price"));
+    REQUIRE(price);
+    price->setText("14,50");
+    emit price->editingFinished();
+    p.answered();
+    CHECK(p.session.plan().pantry[0].price == Approx(14.5));
+    CHECK(shopping->csv().contains(";"));
+    CHECK(shopping->csv().split('\n').size() >= static_cast<int>(p.session.answers()->pots.size()));
+    auto* date = shopping->findChild<QLineEdit*>(field("date"));
+    REQUIRE(date);
+    date->setText("next year");
+    emit date->editingFinished();
+    p.answered();
+    CHECK(p.session.problemAt("pantry/0/bestBefore").contains("not a date"));
+    p.session.document().undo();
+    p.answered();
+    shopping->findChild<QSpinBox*>("guests")->setValue(14);
+    CHECK(p.session.plan().guests == 14);
+    QTest::mouseClick(shopping->findChild<QPushButton*>("copyShopping"), Qt::LeftButton);
+    CHECK(QApplication::clipboard()->text() == shopping->text());
+}
+
+TEST_CASE("the question turned round: what so much chocolate still makes") {
+    Program p;
+    auto* m = melt(p);
+    FigureField* rest = nullptr;
+    for (auto* f : m->shopping()->findChildren<FigureField*>())
+        if (f->place() == "melt/rest") rest = f;
+    REQUIRE(rest);
+    const auto lines = [&] {
+        QTest::qWait(30);
+        QStringList out;
+        for (auto* l : m->shopping()->findChildren<QLabel*>("fits"))
+            if (!l->isHidden()) out << l->text();
+        return out;
+    };
+    const auto typed = [&](const char* words) {
+        rest->edit()->setFocus();
+        rest->edit()->selectAll();
+        QTest::keyClicks(rest->edit(), words);
+        QTest::keyClick(rest->edit(), Qt::Key_Return);
+    };
+    typed("3 kg");
+    const QStringList much = lines();
+    REQUIRE_FALSE(much.isEmpty());
+    CHECK(much.join(' ').contains("discs"));
+    typed("150 g");
+    CHECK(lines() != much);
+    typed("0 g");
+    CHECK(rest->complaint()->text().contains("more than nothing"));
+}
+
+TEST_CASE("pictures of the pots", "[.][pictures]") {
+    Program p;
+    const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral(UOVO_SOURCE "/docs/screenshots"));
+    melt(p);
+    QTest::qWait(400);
+    REQUIRE(p.window.grab().save(folder + "/melt.png"));
+}
