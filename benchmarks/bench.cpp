@@ -58,6 +58,7 @@ int main() {
             (void)answer(edited, lib, cache, noDay);
         }), 100);
     const auto all = *answer(whole, lib, cache);
+    row("tempering and batches of every pot of the evening", median(21, [&] { (void)meltPlans(whole, lib, all.pots); }), 10);
     std::printf("day of %zu steps: first solution after %ld failures, %ld restarts\n", all.day->network.tasks.size(), all.day->layout.failures, all.day->layout.restarts);
     row("day plan, first solution", median(5, [&] { (void)schedule::layOut(all.day->network); }), 400);
     std::puts("\ncells   two coats, ms");
