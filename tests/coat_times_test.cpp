@@ -98,7 +98,8 @@ TEST_CASE("a sheet is cut between tacky and hard, about five minutes as kitchens
     Plan plan = planOf("sheet");
     auto& part = std::get<form::Part>(plan.pieces[0].former);
     part.values["thickness"] = Measure(0.003);
-    const auto* c = find(*only(plan), "cutting");
+    const auto kept = only(plan);
+    const auto* c = find(*kept, "cutting");
     REQUIRE(c);
     // common practice, no source: roughly five minutes; within ×1.5
     CHECK(c->figure.value > 300 / 1.5);
@@ -110,7 +111,8 @@ TEST_CASE("a sheet is cut between tacky and hard, about five minutes as kitchens
     walls.values["length"] = Measure(0.4);
     walls.values["width"] = Measure(0.3);
     walls.values["wallHeight"] = Measure(0.2);
-    const auto* many = find(*only(house), "cutting");
+    const auto large = only(house);
+    const auto* many = find(*large, "cutting");
     REQUIRE(many);
     CHECK(many->tone == Tone::Weak);
     CHECK(many->sentence.find("sheets") != std::string::npos);
@@ -123,7 +125,8 @@ TEST_CASE("a stick is told for what is cast deep enough, not for a plaque") {
     CHECK_FALSE(find(*only(plan), "stick"));
     bar.values["height"] = Measure(0.03);
     bar.values["width"] = Measure(0.05);
-    const auto* s = find(*only(plan), "stick");
+    const auto kept = only(plan);
+    const auto* s = find(*kept, "stick");
     REQUIRE(s);
     CHECK(s->figure.value > 240);
     CHECK(s->figure.value < 1500);

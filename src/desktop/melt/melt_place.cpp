@@ -130,6 +130,9 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     box->addWidget(sentence);
     curve_ = new TemperCurve;
     box->addWidget(curve_);
+    live_ = new LivePanel(session);
+    box->addWidget(live_);
+    connect(live_, &LivePanel::curveChanged, this, [this] { curve_->setLive(live_->curve()); });
     summary_ = wrapped({});
     summary_->setObjectName(QStringLiteral("temperSummary"));
     box->addWidget(summary_);
@@ -200,6 +203,7 @@ void MeltPlace::showPot() {
         delete item;
     }
     const bool any = chosen_ < answers->melts.size();
+    live_->setVisible(any && answers->melts[chosen_].problem.empty());
     for (QWidget* w : std::initializer_list<QWidget*>{curve_, summary_, method_, vessel_, fresh_, heat_, watts_, look_}) w->setEnabled(any);
     if (!any) {
         title_->setText(tr("There is nothing to melt yet: plan a piece."));
@@ -237,6 +241,8 @@ void MeltPlace::showPot() {
     }
     const auto& t = m.temper;
     curve_->set(t, *coating, u);
+    live_->setPot(qstring(pot.chocolate), t, *coating, m.each, m.choice.watts);
+    curve_->setLive(live_->curve());
     QString words = tr("Ready after %1; usable for about %2 in this room").arg(time(t.seconds), time(t.window));
     if (t.rewarmFor > 0) words += tr(", longer with a burst of %1 every %2").arg(time(t.rewarmFor), time(t.rewarmEvery));
     words += QLatin1Char('.');

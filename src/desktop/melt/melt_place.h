@@ -5,6 +5,7 @@
 #include <QVBoxLayout>
 #include <QWidget>
 
+#include "desktop/melt/live_panel.h"
 #include "desktop/melt/pot_card.h"
 #include "desktop/melt/shopping_panel.h"
 #include "desktop/melt/temper_curve.h"
@@ -20,6 +21,7 @@ public:
     const std::vector<PotCard*>& pots() const { return cards_; }
     TemperCurve* curve() const { return curve_; }
     ShoppingPanel* shopping() const { return shopping_; }
+    LivePanel* live() const { return live_; }
     size_t chosen() const { return chosen_; }
     void choose(size_t pot);
 
@@ -37,6 +39,7 @@ private:
     QComboBox *method_, *vessel_, *fresh_, *heat_, *look_;
     FigureField* watts_;
     TemperCurve* curve_;
+    LivePanel* live_;
     ShoppingPanel* shopping_;
     size_t chosen_ = 0;
 };

@@ -39,6 +39,12 @@ void TemperCurve::set(const temper::TemperPlan& plan, const material::Coating& c
     update();
 }
 
+void TemperCurve::setLive(const std::vector<QPointF>& live) {
+    live_ = live;
+    if (!live_.empty()) span_ = std::max(span_, live_.back().x() + 30);
+    update();
+}
+
 QPointF TemperCurve::at(double seconds, double celsius) const {
     return {kLeft + (width() - kLeft - kRight) * seconds / span_, kAbove + (height() - kAbove - kBelow) * (high_ - celsius) / (high_ - low_)};
 }
@@ -70,6 +76,16 @@ void TemperCurve::paintEvent(QPaintEvent*) {
     for (const auto& q : plan_.curve) line.lineTo(at(q.seconds, q.celsius));
     p.setPen(QPen(theme().ink, 2.4, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
     p.drawPath(line);
+    if (!live_.empty()) {
+        QPainterPath read(at(live_.front().x(), live_.front().y()));
+        for (const auto& q : live_) read.lineTo(at(q.x(), std::clamp(q.y(), low_, high_)));
+        p.setPen(QPen(theme().coldText, 2));
+        p.drawPath(read);
+        const QPointF now = at(live_.back().x(), std::clamp(live_.back().y(), low_, high_));
+        p.setBrush(theme().coldText);
+        p.drawEllipse(now, 4, 4);
+        p.setBrush(Qt::NoBrush);
+    }
     const auto& last = plan_.curve.back();
     if (coating_.tempered) {
         p.setPen(QPen(theme().ink, 2.4, Qt::DotLine));

@@ -12,6 +12,8 @@ class TemperCurve : public QWidget {
 public:
     explicit TemperCurve(QWidget* parent = nullptr);
     void set(const temper::TemperPlan& plan, const material::Coating& coating, UnitSystem units);
+    /// What the thermometer has read, seconds and °C, drawn over the plan.
+    void setLive(const std::vector<QPointF>& live);
     QSize sizeHint() const override { return {460, 210}; }
     /// Where a moment of the plan lies in the picture, for tests.
     QPointF at(double seconds, double celsius) const;
@@ -22,6 +24,7 @@ protected:
 private:
     temper::TemperPlan plan_;
     material::Coating coating_;
+    std::vector<QPointF> live_;
     UnitSystem units_ = UnitSystem::Metric;
     double low_ = 15, high_ = 50, span_ = 600;
 };

@@ -1,0 +1,102 @@
+#include "core/probe/coach.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/heat/slab.h"
+
+namespace uovo::probe {
+namespace {
+constexpr double kRemembered = 30;  // s
+constexpr double kMedian = 5;       // s: a sensor's noise and single wild readings
+constexpr double kStill = 0.6;      // °C a minute: it has settled
+constexpr double kNear = 0.5;       // K
+constexpr double kStirred = 25;     // s a portion has at least
+}  // namespace
+
+Coach::Coach(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics, double mass, double watts, double room, UnitSystem units)
+    : plan_(plan), coating_(coating), physics_(physics), mass_(mass), watts_(watts), room_(room), units_(units) {
+    now_ = {Prompt::Tone::Wait, plan_.steps.empty() ? "" : plan_.steps.front().title, 0};
+}
+
+double Coach::celsius() const {
+    std::vector<double> v;
+    for (size_t i = last_.size(); i-- > 0 && last_.back().first - last_[i].first <= kMedian;) v.push_back(last_[i].second);
+    if (v.empty()) return std::nan("");
+    std::nth_element(v.begin(), v.begin() + static_cast<std::ptrdiff_t>(v.size() / 2), v.end());
+    return v[v.size() / 2];
+}
+
+double Coach::slope() const {
+    if (last_.size() < 4 || last_.back().first - last_.front().first < 0.5 * kRemembered) return std::nan("");
+    double n = double(last_.size()), x = 0, y = 0, xx = 0, xy = 0;
+    for (const auto& [t, c] : last_) {
+        const double s = t - last_.back().first;
+        x += s, y += c, xx += s * s, xy += s * c;
+    }
+    const double under = n * xx - x * x;
+    return under > 0 ? 60 * (n * xy - x * y) / under : std::nan("");
+}
+
+std::optional<Prompt> Coach::read(double seconds, double celsius) {
+    if (!std::isfinite(celsius) || !std::isfinite(seconds) || (!last_.empty() && seconds < last_.back().first)) return std::nullopt;
+    last_.emplace_back(seconds, celsius);
+    while (last_.back().first - last_.front().first > kRemembered) last_.pop_front();
+    const Prompt next = think(seconds);
+    if (next.words == now_.words) return std::nullopt;
+    now_ = next;
+    return now_;
+}
+
+Prompt Coach::think(double seconds) {
+    const double T = celsius(), rate = slope();
+    hottest_ = std::max(hottest_, T);
+    const auto degrees = [&](double t) { return format(t, Dimension::Temperature, units_); };
+    const auto time = [&](double s) { return format(s, Dimension::Duration, units_); };
+    if (T > coating_.scorch) return {Prompt::Tone::Harm, fmt::format("Too hot: {} scorches above {}. Take it off the heat.", coating_.name, degrees(coating_.scorch)), step_};
+    if (plan_.steps.empty()) return now_;
+    // the steps that ask for a temperature, in their order
+    while (step_ + 1 < plan_.steps.size()) {
+        const auto& s = plan_.steps[step_];
+        const bool first = step_ == 0;
+        const bool next = std::isnan(s.celsius) ? seconds - began_ >= s.seconds
+                          : first              ? T >= s.low
+                          : s.celsius > plan_.steps[step_ - 1].celsius ? T >= s.celsius - kNear
+                                               : seconds - began_ >= kStirred && (T <= s.celsius + kNear || (std::abs(rate) < kStill && T < s.high));
+        if (!next || std::isnan(plan_.steps[step_ + 1].celsius)) {
+            if (next) ready_ = true;  // only the smear test is left
+            break;
+        }
+        ++step_;
+        began_ = seconds;
+        last_ = {last_.back()};
+        const auto& now = plan_.steps[step_];
+        std::string words = now.title;
+        words[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(words[0])));
+        return {Prompt::Tone::Now, "Now " + words, step_};
+    }
+    if (step_ + 1 >= plan_.steps.size()) ready_ = true;
+    if (!ready_) {
+        const auto& s = plan_.steps[step_];
+        if (seconds - began_ < 15 && step_ > 0) return now_;  // what was just said stands
+        return {Prompt::Tone::Wait, fmt::format("{}: to {}", s.title, degrees(s.celsius)), step_};
+    }
+    if (T < coating_.workLow - kNear) {
+        const double burst = std::max(2.0, std::ceil(mass_ * coating_.heatCapacityLiquid * (coating_.working() - T) / (watts_ * physics_.at("microwaveShare").value)));
+        return {Prompt::Tone::Now, fmt::format("Too cool: warm it for {}", time(burst)), step_};
+    }
+    if (coating_.tempered && hottest_ > coating_.loses && T > coating_.workHigh + kNear) {
+        if (std::abs(rate) < kStill) {
+            const temper::Seeding s{mass_, T, 0, room_, {}, 0};
+            return {Prompt::Tone::Now, fmt::format("Still too warm: {} more seed, or stir on", format(std::round(200 * temper::seedFor(coating_, s, coating_.working())) / 200, Dimension::Mass, units_)), step_};
+        }
+        return now_;
+    }
+    if (now_.tone == Prompt::Tone::Ready) return now_;
+    const double use = heat::batchWindow(coating_, physics_, mass_, 0, std::min(T, coating_.loses - 0.3), room_, true);
+    return {Prompt::Tone::Ready, fmt::format("Ready: {}, about {} of use", degrees(std::round(10 * T) / 10), time(60 * std::round(use / 60))), step_};
+}
+
+}  // namespace uovo::probe

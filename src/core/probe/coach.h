@@ -1,0 +1,48 @@
+// Listens to the thermometer while a pot is tempered, and says what to do now.
+#pragma once
+#include <deque>
+#include <optional>
+#include <string>
+
+#include "core/temper/temper_plan.h"
+
+namespace uovo::probe {
+
+struct Prompt {
+    enum class Tone { Wait, Now, Ready, Harm } tone = Tone::Wait;
+    std::string words;   ///< "Now stir in portion 2 of 3: 86 g"
+    size_t step = 0;     ///< of the tempering plan
+};
+
+/// Fed with readings in time; noise is taken out by a median, drop-outs do not matter.
+class Coach {
+public:
+    Coach(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics, double mass, double watts, double room, UnitSystem units);
+
+    /// @param seconds since the start, rising @param celsius as read
+    /// @returns what to do when that has changed
+    std::optional<Prompt> read(double seconds, double celsius);
+    /// What was read before does not count any more: a figure typed by hand stands for itself.
+    void forget() { last_.clear(); }
+    const Prompt& now() const { return now_; }
+    /// Smoothed reading, °C; NaN before the first.
+    double celsius() const;
+    size_t step() const { return step_; }
+
+private:
+    double slope() const;  ///< °C a minute over the last half minute; NaN when it is not known
+    Prompt think(double seconds);
+
+    temper::TemperPlan plan_;
+    material::Coating coating_;
+    material::Constants physics_;
+    double mass_, watts_, room_;
+    UnitSystem units_;
+    std::deque<std::pair<double, double>> last_;  // seconds, °C as read, of half a minute
+    size_t step_ = 0;
+    double began_ = 0, hottest_ = -1e9;
+    bool ready_ = false;
+    Prompt now_;
+};
+
+}  // namespace uovo::probe

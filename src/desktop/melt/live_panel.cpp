@@ -1,0 +1,159 @@
+#include "desktop/melt/live_panel.h"
+
+#include <QHBoxLayout>
+#include <QVBoxLayout>
+#include <cmath>
+
+#include "desktop/shape/recipe_line.h"
+#include "desktop/shell/sheet.h"
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+constexpr size_t kMostPoints = 20000;  // of the live curve: hours of it
+constexpr double kThin = 1;            // s between two points that are drawn
+}  // namespace
+
+LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setObjectName(QStringLiteral("live"));
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(0, 4, 0, 4);
+    box->setSpacing(4);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(10);
+    begin_ = new QPushButton(tr("temper it now"));
+    begin_->setObjectName(QStringLiteral("temperNow"));
+    connect(begin_, &QPushButton::clicked, this, [this] { isRunning() ? end() : begin(); });
+    devices_ = choiceBox(tr("Thermometer"), {tr("no thermometer found")});
+    devices_->setObjectName(QStringLiteral("probeDevice"));
+    connect(devices_, &QComboBox::activated, this, [this](int i) {
+        const QString path = devices_->itemData(i).toString();
+        path.isEmpty() ? link_.close() : link_.open(path);
+        if (path.isEmpty()) state_->clear();
+    });
+    auto* look = new QPushButton(tr("look again"));
+    look->setProperty("flat", true);
+    look->setProperty("tool", true);
+    look->setToolTip(tr("Look for thermometers on serial ports and local sockets"));
+    connect(look, &QPushButton::clicked, this, &LivePanel::lookForDevices);
+    typed_ = new FigureField(tr("What your thermometer reads"), QStringLiteral("melt/reading"), session.typing(Dimension::Temperature, "", nullptr));
+    typed_->edit()->setPlaceholderText(tr("or type it"));
+    connect(typed_, &FigureField::measureTyped, this, [this](const Measure& m) {
+        if (!isRunning()) begin();
+        if (!(m.value > -60 && m.value < 250)) return typed_->setProblem(tr("No thermometer in chocolate reads that."));
+        typed_->setProblem({});
+        const double now = static_cast<double>(clock_.elapsed()) / 1e3;
+        coach_->forget();
+        read(now, m.value);
+        typed_->edit()->selectAll();
+    });
+    row->addWidget(begin_);
+    row->addWidget(devices_);
+    row->addWidget(look);
+    row->addStretch(1);
+    row->addWidget(typed_);
+    box->addLayout(row);
+    auto* told = new QHBoxLayout;
+    told->setSpacing(18);
+    digits_ = new QLabel;
+    digits_->setObjectName(QStringLiteral("probeDigits"));
+    digits_->setAccessibleName(tr("Temperature now"));
+    digits_->setStyleSheet(QStringLiteral("font-size: 44px; font-weight: 700;"));
+    prompt_ = new QLabel;
+    prompt_->setObjectName(QStringLiteral("probePrompt"));
+    prompt_->setWordWrap(true);
+    prompt_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600;"));
+    scale_ = new QLabel;
+    scale_->setProperty("quiet", true);
+    told->addWidget(digits_);
+    told->addWidget(prompt_, 1);
+    told->addWidget(scale_);
+    box->addLayout(told);
+    state_ = wrapped({}, "small");
+    state_->setObjectName(QStringLiteral("probeState"));
+    box->addWidget(state_);
+    connect(&link_, &ProbeLink::stateChanged, this, [this](const QString& words, bool) { state_->setText(words); });
+    connect(&link_, &ProbeLink::reading, this, [this](const probe::Reading& r) {
+        using Kind = probe::Reading::Kind;
+        if (r.kind == Kind::Hello && !r.words.empty()) state_->setText(tr("listening to %1").arg(qstring(r.words)));
+        if (r.kind == Kind::Remark) state_->setText(qstring(r.words));
+        if (r.kind == Kind::Mass) scale_->setText(tr("%1 on the scale").arg(qstring(format(r.value, Dimension::Mass, session_.units()))));
+        if (r.kind != Kind::Temperature) return;
+        digits_->setText(qstring(format(r.value, Dimension::Temperature, session_.units())));
+        if (!isRunning()) return;
+        if (r.seconds >= 0) {  // the device's clock, from where it was when this began
+            if (offset_ < 0 || r.seconds < offset_) offset_ = r.seconds;
+            read(r.seconds - offset_, r.value);
+        } else {
+            read(static_cast<double>(clock_.elapsed()) / 1e3, r.value);
+        }
+    });
+    lookForDevices();
+    end();
+}
+
+void LivePanel::lookForDevices() {
+    QStringList found = ProbeLink::found();
+    const QString now = link_.path();
+    if (!now.isEmpty() && !found.contains(now)) found << now;
+    devices_->clear();
+    devices_->addItem(found.isEmpty() ? tr("no thermometer found") : tr("choose a thermometer"), QString());
+    for (const auto& path : found) devices_->addItem(path.section('/', -1), path);
+    devices_->setCurrentIndex(std::max(0, devices_->findData(now)));
+}
+
+void LivePanel::listen(const QString& path) {
+    link_.open(path);
+    lookForDevices();
+}
+
+void LivePanel::setPot(const QString& key, const temper::TemperPlan& plan, const material::Coating& coating, double mass, double watts) {
+    if (key != key_) end();
+    key_ = key;
+    if (isRunning()) return;  // what was begun goes on as it was planned
+    plan_ = plan;
+    coating_ = coating;
+    mass_ = mass;
+    watts_ = watts;
+}
+
+void LivePanel::begin() {
+    if (plan_.steps.empty()) return;
+    coach_.emplace(plan_, coating_, session_.library().physics, mass_, watts_, session_.plan().kitchen.room.value, session_.units());
+    clock_.start();
+    offset_ = -1;
+    curve_.clear();
+    begin_->setText(tr("stop"));
+    prompt_->setText(qstring(plan_.steps.front().title));
+    prompt_->show();
+    digits_->show();
+    emit curveChanged();
+}
+
+void LivePanel::end() {
+    coach_.reset();
+    curve_.clear();
+    begin_->setText(tr("temper it now"));
+    prompt_->hide();
+    digits_->setVisible(link_.isOpen());
+    emit curveChanged();
+}
+
+void LivePanel::read(double seconds, double celsius) {
+    if (!coach_) return;
+    const auto said = coach_->read(seconds, celsius);
+    digits_->setText(qstring(format(std::round(10 * coach_->celsius()) / 10, Dimension::Temperature, session_.units())));
+    if (curve_.empty() || seconds - curve_.back().x() >= kThin) {
+        if (curve_.size() < kMostPoints) curve_.emplace_back(seconds, coach_->celsius());
+        emit curveChanged();
+    }
+    if (!said) return;
+    prompt_->setText(qstring(said->words));
+    const QColor ink = said->tone == probe::Prompt::Tone::Harm ? theme().harm : said->tone == probe::Prompt::Tone::Ready ? theme().good : theme().ink;
+    prompt_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600; color: %1;").arg(ink.name()));
+    prompt_->setAccessibleName(prompt_->text());
+}
+
+}  // namespace uovo::desktop

@@ -1,0 +1,56 @@
+// Tempering now: the thermometer's figure in large digits, what to do, and a field for those who read it themselves.
+#pragma once
+#include <QComboBox>
+#include <QElapsedTimer>
+#include <QLabel>
+#include <QPushButton>
+#include <QWidget>
+#include <optional>
+
+#include "core/probe/coach.h"
+#include "desktop/melt/probe_link.h"
+#include "desktop/shell/figure_field.h"
+#include "desktop/shell/session.h"
+
+namespace uovo::desktop {
+
+class LivePanel : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit LivePanel(Session& session, QWidget* parent = nullptr);
+    /// The pot that is tempered; another one ends what is under way.
+    void setPot(const QString& key, const temper::TemperPlan& plan, const material::Coating& coating, double mass, double watts);
+    void begin();
+    void end();
+    bool isRunning() const { return coach_.has_value(); }
+    /// Listens to a device at this path.
+    void listen(const QString& path);
+    ProbeLink& link() { return link_; }
+    QString prompt() const { return prompt_->text(); }
+    QString digits() const { return digits_->text(); }
+    const std::vector<QPointF>& curve() const { return curve_; }  ///< seconds, °C
+
+signals:
+    void curveChanged();
+
+private:
+    void read(double seconds, double celsius);
+    void lookForDevices();
+
+    Session& session_;
+    ProbeLink link_;
+    QString key_;
+    temper::TemperPlan plan_;
+    material::Coating coating_;
+    double mass_ = 0, watts_ = 800, offset_ = -1;
+    std::optional<probe::Coach> coach_;
+    QElapsedTimer clock_;
+    std::vector<QPointF> curve_;
+    QLabel *digits_, *prompt_, *state_, *scale_;
+    QPushButton* begin_;
+    QComboBox* devices_;
+    FigureField* typed_;
+};
+
+}  // namespace uovo::desktop

@@ -1,0 +1,139 @@
+// Tempering with a thermometer, end to end: the practice probe, a serial line, and figures typed by hand.
+#include <pty.h>
+#include <unistd.h>
+
+#include <QProcess>
+#include <QTemporaryDir>
+
+#include "program.h"
+
+namespace {
+
+MeltPlace* melt(Program& p) {
+    QTest::keyClick(&p.window, Qt::Key_F5);
+    REQUIRE(p.window.melt()->isVisible());
+    return p.window.melt();
+}
+
+/// The practice probe on a socket, as fast as asked.
+struct Practice {
+    QTemporaryDir folder;
+    QProcess process;
+    QString path = folder.filePath("uovo-probe.sock");
+    explicit Practice(const QStringList& more = {"--speed", "400"}) { start(more); }
+    void start(const QStringList& more) {
+        process.start(UOVO_PROBE_SIM, QStringList{"--socket", path, "--grams", "2420", "--room", "21"} + more);
+        REQUIRE(process.waitForStarted());
+        REQUIRE(process.waitForReadyRead(5000));
+    }
+    void stop() {
+        process.kill();
+        process.waitForFinished();
+    }
+    ~Practice() { stop(); }
+};
+
+}  // namespace
+
+TEST_CASE("the practice probe is heard, its curve drawn, and the prompts lead to ready") {
+    Program p;
+    auto* live = melt(p)->live();
+    Practice probe;
+    live->listen(probe.path);
+    REQUIRE(live->link().isOpen());
+    REQUIRE(QTest::qWaitFor([&] { return !live->digits().isEmpty(); }, 5000));
+    QStringList said;
+    QObject::connect(live, &LivePanel::curveChanged, live, [&] {
+        if (said.isEmpty() || said.back() != live->prompt()) said << live->prompt();
+    });
+    QTest::mouseClick(live->findChild<QPushButton*>("temperNow"), Qt::LeftButton);
+    REQUIRE(live->isRunning());
+    REQUIRE(QTest::qWaitFor([&] { return live->prompt().startsWith("Ready"); }, 30000));
+    CHECK(said.join('|').contains("portion 1"));
+    CHECK(said.join('|').contains("portion 3"));
+    CHECK(live->curve().size() > 100);
+    double hottest = 0;
+    for (const auto& q : live->curve()) hottest = std::max(hottest, q.y());
+    CHECK(hottest > 42);
+    QTest::mouseClick(live->findChild<QPushButton*>("temperNow"), Qt::LeftButton);
+    CHECK_FALSE(live->isRunning());
+    CHECK(live->curve().empty());
+}
+
+TEST_CASE("an unplugged probe is waited for, and heard again when it is back") {
+    Program p;
+    auto* live = melt(p)->live();
+    Practice probe({"--speed", "50"});
+    live->listen(probe.path);
+    REQUIRE(QTest::qWaitFor([&] { return !live->digits().isEmpty(); }, 5000));
+    live->begin();
+    probe.stop();
+    auto* state = live->findChild<QLabel*>("probeState");
+    REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
+    CHECK(state->text().contains("unplugged"));
+    CHECK(live->isRunning());  // what was begun goes on
+    probe.start({"--speed", "50"});
+    REQUIRE(QTest::qWaitFor([&] { return live->link().isOpen(); }, 8000));
+    CHECK(state->text().contains("listening"));
+    live->link().close();
+    live->listen(QStringLiteral("/dev/no-such-thermometer"));
+    CHECK(state->text().contains("cannot be opened"));
+}
+
+TEST_CASE("a serial line is read: a probe in Fahrenheit, garbage between its lines") {
+    Program p;
+    auto* live = melt(p)->live();
+    int host = -1, device = -1;
+    char name[256];
+    REQUIRE(openpty(&host, &device, name, nullptr, nullptr) == 0);
+    live->listen(QString::fromLocal8Bit(name));
+    REQUIRE(live->link().isOpen());
+    const auto send = [&](const char* words) { return write(host, words, strlen(words)) > 0; };
+    REQUIRE(send("uovo-probe 1 bench probe\r\nT 9\x02!\r\nT 88.7 F\r\nM 412 g\r\nT 300 C\r\n"));
+    REQUIRE(QTest::qWaitFor([&] { return live->digits().startsWith("31.5"); }, 3000));
+    CHECK(live->link().garbage() == 2);
+    CHECK(live->findChild<QLabel*>("probeState")->text().contains("bench probe"));
+    close(host);
+    REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
+    close(device);
+}
+
+TEST_CASE("without a device the figures are typed, and do the same") {
+    Program p;
+    auto* live = melt(p)->live();
+    FigureField* typed = nullptr;
+    for (auto* f : live->findChildren<FigureField*>()) typed = f;
+    REQUIRE(typed);
+    const auto type = [&](const char* words) {
+        typed->edit()->setFocus();
+        typed->edit()->selectAll();
+        QTest::keyClicks(typed->edit(), words);
+        QTest::keyClick(typed->edit(), Qt::Key_Return);
+    };
+    type("35");
+    REQUIRE(live->isRunning());
+    CHECK(live->digits().startsWith("35"));
+    type("113 °F");
+    CHECK(live->prompt().contains("portion 1"));
+    type("60");
+    CHECK(live->prompt().contains("scorches"));
+    type("900");
+    CHECK(typed->complaint()->text().contains("No thermometer"));
+    // another pot ends it
+    auto* m = p.window.melt();
+    QTest::mouseClick(m->pots().at(1), Qt::LeftButton);
+    CHECK_FALSE(live->isRunning());
+}
+
+TEST_CASE("pictures of tempering", "[.][pictures]") {
+    Program p;
+    const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral(UOVO_SOURCE "/docs/screenshots"));
+    auto* live = melt(p)->live();
+    Practice probe({"--speed", "200"});
+    live->listen(probe.path);
+    live->begin();
+    REQUIRE(QTest::qWaitFor([&] { return live->prompt().contains("portion 2"); }, 30000));
+    probe.stop();
+    QTest::qWait(300);
+    REQUIRE(p.window.grab().save(folder + "/tempering.png"));
+}
