@@ -230,7 +230,7 @@ TEST_CASE("pictures of the coats in time", "[.][pictures]") {
     film->slider()->setValue(film->slider()->maximum() / 4);
     QTest::qWait(700);
     REQUIRE(p.window.grab().save(folder + "/film.png"));
-    if (!qEnvironmentVariableIsSet("UOVO_PICTURES")) return;  // the rest is to look at
+    if (!qEnvironmentVariableIsSet("UOVO_ALL_PICTURES")) return;  // the rest is to look at
     film->close();
     p.session.editPiece("Two-tone, brushed", [](Piece& piece) {
         piece.coats[1].chocolate = "white";
