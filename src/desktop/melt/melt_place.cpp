@@ -253,6 +253,13 @@ void MeltPlace::showPot() {
     for (const auto& w : t.warnings) steps_->addWidget(wrapped(qstring(w), "harm"));
     int n = 0;
     for (const auto& s : t.steps) steps_->addWidget(new StepView(++n, s, m.choice.byLook, u));
+    auto* wrong = wrapped(tr("When it goes wrong"));
+    wrong->setStyleSheet(QStringLiteral("font-weight: 600; margin-top: 8px;"));
+    steps_->addWidget(wrong);
+    for (const QString& line : {tr("Thick and grainy of a sudden: water or steam got in, it has seized. It cannot be tempered any more; keep it for sauce or cake, dry the tools, melt afresh."),
+                                 tr("Dull, streaky or soft after the smear test: the temper is lost. Melt it to the first step's temperature and begin again."),
+                                 tr("Thick but smooth: too many crystals. A short burst, stir, look.")})
+        steps_->addWidget(wrapped(line, "small"));
 }
 
 }  // namespace uovo::desktop
