@@ -20,15 +20,30 @@ using namespace uovo;
 namespace {
 
 /// Median of five, ms.
-double timed(const coat::MeshJob& job) {
+double median(const std::function<void()>& what) {
     double ms[5];
     for (double& m : ms) {
         const auto began = std::chrono::steady_clock::now();
-        (void)coat::coat(job);
+        what();
         m = std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - began).count();
     }
     std::sort(ms, ms + 5);
     return ms[2];
+}
+
+double timed(const coat::MeshJob& job) {
+    return median([&] { (void)coat::coat(job); });
+}
+
+/// A plan of one part, coated as usual.
+Plan coated(const char* family) {
+    Plan one;
+    Piece p;
+    p.id = "p";
+    p.former = form::usual(family);
+    one.pieces = {p};
+    one.pieces[0].coats = usualCoats(one.pieces[0], one, io::library());
+    return one;
 }
 
 /// Time against triangles as a picture, both on logarithmic scales, with a straight line of slope 1.
@@ -47,18 +62,6 @@ void plot(const char* path, const std::vector<std::pair<double, double>>& points
     for (const auto& [n, ms] : points) std::fprintf(f, "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"4\" fill=\"#2A1A12\"/>\n", x(n), y(ms));
     std::fprintf(f, "<text x=\"300\" y=\"340\" text-anchor=\"middle\">triangles</text><text x=\"70\" y=\"28\">ms for one dip and 600 s on a balloon; dashed: linear</text>\n</svg>\n");
     std::fclose(f);
-}
-
-/// Median of five of anything, ms.
-double median(const std::function<void()>& what) {
-    double ms[5];
-    for (double& m : ms) {
-        const auto began = std::chrono::steady_clock::now();
-        what();
-        m = std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - began).count();
-    }
-    std::sort(ms, ms + 5);
-    return ms[2];
 }
 
 }  // namespace
@@ -107,12 +110,7 @@ int main(int argc, char** argv) {
     AnswerOptions noDay;
     noDay.day = false;
     for (const char* family : {"half-ball", "tart", "fluted-dome", "wrap-cone", "ball", "hung-ball", "basket", "tower"}) {
-        Plan one;
-        Piece p;
-        p.id = "p";
-        p.former = form::usual(family);
-        one.pieces = {p};
-        one.pieces[0].coats = usualCoats(one.pieces[0], one, io::library());
+        const Plan one = coated(family);
         std::printf("  %-12s %6.0f ms\n", family, median([&] { Cache c; (void)answer(one, io::library(), c, noDay); }));
     }
     std::printf("ways to another wall (asked: 2 000 ms)\n");
@@ -120,12 +118,7 @@ int main(int argc, char** argv) {
     for (size_t i = 0; i < 2; ++i)
         std::printf("  %-12s %6.0f ms\n", demo.pieces[i].id.c_str(), median([&] { (void)advise(demo.pieces[i], Wish::Thinnest, 0.0025, demo, io::library()); }));
     for (const char* family : {"half-ball", "ball", "hung-ball", "tower"}) {
-        Plan one;
-        Piece p;
-        p.id = "p";
-        p.former = form::usual(family);
-        one.pieces = {p};
-        one.pieces[0].coats = usualCoats(one.pieces[0], one, io::library());
+        const Plan one = coated(family);
         std::printf("  %-12s %6.0f ms\n", family, median([&] { (void)advise(one.pieces[0], Wish::Mean, 0.003, one, io::library()); }));
     }
     std::printf("history of the coats for the stage\n");

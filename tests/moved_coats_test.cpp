@@ -28,6 +28,17 @@ double seconds(const std::vector<coat::Turn>& turns) {
     return std::accumulate(turns.begin(), turns.end(), 0.0, [](double s, const coat::Turn& t) { return s + t.seconds; });
 }
 
+/// A ball with one coat that is filled in and moved so.
+Plan ballPlan(double fill, coat::Motion motion, double moveFor) {
+    Plan plan = planOf("ball");
+    plan.pieces[0].coats.resize(1);
+    auto& c = plan.pieces[0].coats[0];
+    c.fill = fill;
+    c.motion = motion;
+    c.moveFor = moveFor;
+    return plan;
+}
+
 double thinnestOf(const coat::MeshCoats& c) { return *std::min_element(c.coats.back().wall.begin(), c.coats.back().wall.end()); }
 
 }  // namespace
@@ -67,12 +78,7 @@ TEST_CASE("a ball a quarter full keeps every gram, and spinning it leaves no bar
     const auto s = ball(0.05, 1500);
     const double room = coat::roomIn(s);
     CHECK(room == Approx(4.0 / 3 * kPi * std::pow(0.05, 3)).epsilon(0.02));
-    Plan plan = planOf("ball");
-    plan.pieces[0].coats.resize(1);
-    auto& c = plan.pieces[0].coats[0];
-    c.fill = 0.25;
-    c.motion = coat::Motion::Spin;
-    c.moveFor = 600;
+    const Plan plan = ballPlan(0.25, coat::Motion::Spin, 600);
     const auto job = meshJob(plan.pieces[0], plan, io::library(), s, false);
     REQUIRE(job);
     const auto done = coat::coat(*job);
@@ -92,11 +98,8 @@ TEST_CASE("a ball a quarter full keeps every gram, and spinning it leaves no bar
 
 TEST_CASE("more turns leave fewer bare places; what once was wet is never bare again") {
     const auto s = ball(0.05, 1200);
-    Plan plan = planOf("ball");
-    plan.pieces[0].coats.resize(1);
+    Plan plan = ballPlan(0.2, coat::Motion::Over, 60);
     auto& c = plan.pieces[0].coats[0];
-    c.fill = 0.2;
-    c.motion = coat::Motion::Over;
     c.moveEvery = 60;
     double before = 1;
     for (const double minutes : {1.0, 3.0, 6.0, 12.0}) {

@@ -11,7 +11,6 @@
 #include "cli/commands.h"
 #include "core/coat/band.h"
 #include "core/coat/mesh_coats.h"
-#include "core/form/loft.h"
 #include "core/plan/answers.h"
 #include "io/data.h"
 #include "io/mesh_file.h"
@@ -68,12 +67,10 @@ tl::expected<std::pair<form::Mesh, bool>, Problem> meshOf(const json& on, const 
         if (shape.body != form::Body::Wall) return refuse("This part has no wall to coat.", "piece/former");
         return std::pair{shape.surface, on.value("outside", shape.outside)};
     }
-    const auto meridian = std::holds_alternative<form::Balloon>(piece.former) ? form::meridian(std::get<form::Balloon>(piece.former)) : form::meridian(std::get<form::Cup>(piece.former));
+    const auto meridian = meridianOf(piece);
     if (!meridian) return tl::unexpected(meridian.error());
-    form::LatheOptions o;
-    o.edge = o.along = std::sqrt(meridian->area() / (0.433 * 0.75 * triangles));
-    o.onSurface = true;
-    return std::pair{form::lathe(*meridian, o), meridian->side() == form::Side::Outside};
+    form::Shape former = roundFormer(*meridian, triangles);
+    return std::pair{std::move(former.surface), former.outside};
 }
 
 tl::expected<coat::MeshStep, Problem> stepOf(const coat::CoatStep& plain, const json& more, const std::string& where, const coat::Surface& surface, bool outside) {

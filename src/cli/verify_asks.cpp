@@ -102,48 +102,54 @@ tl::expected<double, Problem> caseAnswer(const json& g) {
     return done->answers.front().value;
 }
 
-double slabCentre(double Bi, double Fo) {
-    // Half wall of thickness L: insulated at the middle, convection outside, no crystals.
+/// The chocolate of a case, dark where it names none, tempered.
+material::Coating temperedCoating(const json& g) {
+    const auto& lib = io::library();
+    return *material::coating(*lib.find(g.value("chocolate", "dark")), material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
+}
+
+const heat::CrystalLaw kNoCrystals = [] {
+    heat::CrystalLaw law;
+    law.rate = law.remelt = 0;
+    return law;
+}();
+
+/// A wall without crystals, 1 everywhere. @param thickness m
+heat::Slab plainSlab(double thickness, size_t nodes) {
     heat::Slab s;
-    s.thickness = 0.005;
+    s.thickness = thickness;
     s.density = 1270;
     s.heatCapacity = 1600;
     s.conductivity = 0.25;
     s.latentHeat = 0;
-    s.T.assign(200, 1.0);
-    s.X.assign(200, 0.0);
+    s.T.assign(nodes, 1.0);
+    s.X.assign(nodes, 0.0);
+    return s;
+}
+
+double slabCentre(double Bi, double Fo) {
+    // Half wall of thickness L: insulated at the middle, convection outside, no crystals.
+    heat::Slab s = plainSlab(0.005, 200);
     const double h = Bi * s.conductivity / s.thickness;
     const double seconds = Fo * s.thickness * s.thickness * s.density * s.heatCapacity / s.conductivity;
-    heat::CrystalLaw law;
-    law.rate = 0;
-    law.remelt = 0;
     const int steps = 4000;
-    for (int i = 0; i < steps; ++i) heat::advance(s, law, {0, h, 0}, seconds / steps);
+    for (int i = 0; i < steps; ++i) heat::advance(s, kNoCrystals, {0, h, 0}, seconds / steps);
     return s.T.front();
 }
 
 /// Temperature at a depth of a wall so thick that its back feels nothing, its face held at 0 from 1.
 double semiInfinite(double depth, double seconds) {
     constexpr size_t kNodes = 600;
-    heat::Slab s;
-    s.thickness = 0.06;
-    s.density = 1270;
-    s.heatCapacity = 1600;
-    s.conductivity = 0.25;
-    s.latentHeat = 0;
-    s.T.assign(kNodes, 1.0);
-    s.X.assign(kNodes, 0.0);
-    heat::CrystalLaw law;
-    law.rate = law.remelt = 0;
+    heat::Slab s = plainSlab(0.06, kNodes);
     constexpr int kSteps = 6000;
-    for (int i = 0; i < kSteps; ++i) heat::advance(s, law, {0, 1e7, 0}, seconds / kSteps);
+    for (int i = 0; i < kSteps; ++i) heat::advance(s, kNoCrystals, {0, 1e7, 0}, seconds / kSteps);
     const double node = s.thickness / kNodes, at = (s.thickness - depth) / node - 0.5;
     const auto k = static_cast<size_t>(at);
     return s.T[k] + (at - double(k)) * (s.T[k + 1] - s.T[k]);
 }
 
 material::Coating temperCoating(const json& g) {
-    auto c = *material::coating(*io::library().find(g.value("chocolate", "dark")), material::Temper::Tempered, material::Thinner::None, 0, {}, io::library().physics);
+    auto c = temperedCoating(g);
     if (g.value("noLatentHeat", false)) {
         c.latentHeat = 0;
         c.heatCapacitySolid = c.heatCapacityLiquid;
@@ -163,7 +169,7 @@ temper::Seeding seeding(const json& g) {
 
 double setMinutes(const json& g) {
     const auto& lib = io::library();
-    const auto coating = *material::coating(*lib.find(g.value("chocolate", "dark")), material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
+    const auto coating = temperedCoating(g);
     const heat::CrystalLaw law(coating, lib.physics);
     setting::Wall w;
     w.coat = num(g, "thickness") / (g.value("faces", 1) == 2 ? 2 : 1);
@@ -306,7 +312,7 @@ const std::map<std::string, Ask>& asks() {
         {"setting.stick",
          [](const json& g) {
              const auto& lib = io::library();
-             const auto coating = *material::coating(*lib.find(g.value("chocolate", "dark")), material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
+             const auto coating = temperedCoating(g);
              setting::Cup cup;
              cup.celsius = coating.working();
              cup.crystals = g.value("crystals", coating.crystalsAtStart);
@@ -337,7 +343,7 @@ const std::map<std::string, Ask>& asks() {
         {"batch.window",
          [](const json& g) {
              const auto& lib = io::library();
-             const auto c = *material::coating(*lib.find("dark"), material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
+             const auto c = temperedCoating(g);
              return heat::batchWindow(c, lib.physics, num(g, "mass"), 0, 31.5, num(g, "room"), false) / 60;
          }},
     };

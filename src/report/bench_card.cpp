@@ -136,7 +136,7 @@ void paintCoats(Page& page, const Plan& plan, const material::Library& lib, cons
         page.right(kMargin + page.width(), spoken(c.temperature, Dimension::Temperature, u), 7.5, QFont::Bold);
         page.y += 9;
         QString words;
-        if (!c.chocolate.empty() && c.chocolate != piece.chocolate)
+        if (piece.chocolateOf(c) != piece.chocolate)
             if (const auto* other = lib.find(c.chocolate)) words += QStringLiteral("In %1. ").arg(qstring(other->name).toLower());
         if (c.way == coat::Way::Dip) words += QStringLiteral("Drain over the bath %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
         if (c.way == coat::Way::Pour) words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));

@@ -19,18 +19,12 @@ std::vector<double> fresh(const CoatJob& job, const CoatStep& step, const materi
     std::vector<double> add(n, 0.0);
     const double T = step.temperature.value;
     switch (step.way) {
-        case Way::Dip: {
-            const double tau = yieldStress(c, T, crystals), eta = viscosity(c, T, crystals);
-            for (size_t i = 0; i < n; ++i) {
-                const double slope = std::max(kLeastSlope, std::abs(p.tangentZ[i]));
-                add[i] = dipThickness(job.dipSpeed / slope, c.densityMelt * kGravity * slope, tau, eta, job.dipMost);
-            }
-            break;
-        }
+        case Way::Dip:
         case Way::Press: {
-            const double length = p.step * static_cast<double>(n), tau = yieldStress(c, T, crystals), eta = viscosity(c, T, crystals);
+            const double tau = yieldStress(c, T, crystals), eta = viscosity(c, T, crystals);
+            const double from = step.way == Way::Press ? p.step * static_cast<double>(n) - kPressed : 0;
             for (size_t i = 0; i < n; ++i) {
-                if (p.arc[i] < length - kPressed) continue;
+                if (p.arc[i] < from) continue;
                 const double slope = std::max(kLeastSlope, std::abs(p.tangentZ[i]));
                 add[i] = dipThickness(job.dipSpeed / slope, c.densityMelt * kGravity * slope, tau, eta, job.dipMost);
             }
@@ -44,7 +38,7 @@ std::vector<double> fresh(const CoatJob& job, const CoatStep& step, const materi
         }
         case Way::Brush: {
             const double length = p.step * static_cast<double>(n);
-            const double band = std::min(0.3 * length, 0.015);
+            const double band = std::min(0.3 * length, kBrushBand);
             double area = 0;
             std::vector<bool> here(n);
             for (size_t i = 0; i < n; ++i) {

@@ -14,6 +14,8 @@ namespace uovo::coat {
 /// How the chocolate gets onto the former. Turn: some is closed in and turned about; Press: the rim into a plate of it.
 enum class Way { Dip, Pour, Brush, Turn, Press };
 inline constexpr double kPressed = 0.005;  ///< m of rim that goes into the plate
+inline constexpr double kBrushBand = 0.015;  ///< m, as wide as a brush goes round a rim
+inline constexpr double kBrushSets = 600;    ///< s, a thin brushed coat on a cold shell
 enum class Rest { Upright, Inverted, Hung };  ///< on its foot, rim down on a ring or rack, hanging by the knot
 enum class Place { Table, Fridge, Freezer };
 enum class Where { All, Rim, Foot, Spots };   ///< where a brush goes; Spots: where a person painted

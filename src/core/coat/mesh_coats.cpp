@@ -17,7 +17,6 @@ using form::Vec3;
 constexpr double kLeastSlope = 0.1;  // sin of the wall's slope: nearer to level a dip takes the most it can
 constexpr double kDay = 24 * 3600;   // s
 constexpr size_t kMostCoats = 100;
-constexpr double kBrushBand = 0.015;  // m, as wide as a brush goes round a rim
 constexpr double kRolling = 3;       // s from one side to the next
 constexpr double kYoung = 0.12;      // frames of a film come after this share of its age
 

@@ -107,8 +107,8 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
         }
         const double temperature = (own * T_[i] + inHeat_[i]) / have, crystals = (own * X_[i] + inCrystals_[i]) / have;
         // area (v(h) − s) + dt (outflow(h) + drip(h)) = have: increasing in h, so Newton's method from where it was
-        const bool drips = end_[i] == End::Drip || end_[i] == End::Bead || (!paper_.empty() && paper_[i] > 0);
         const bool pressed = !paper_.empty() && paper_[i] > 0;  // between shell and paper: it runs nowhere
+        const bool drips = end_[i] == End::Drip || end_[i] == End::Bead || pressed;
         const double most = pressed ? paper_[i] - b_[i] : cap_[i];
         const double slope = std::max(slope_[i], leastSlope), wallPerDepth = rhoG * slope, widthDrop = slope_[i] > 1e-9 && !pressed ? drain_[i] / slope : 0;
         double low = b_[i], high = (s_[i] + have / area_[i]) / kLeastSlope + 1e-9, h = std::clamp(h_[i], b_[i], high), out = 0, drip = 0;

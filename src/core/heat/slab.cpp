@@ -55,11 +55,15 @@ double quickSetting(double w, double h, double air, double density, double heatC
            delay;
 }
 
+double potLoss(const material::Constants& physics, double mass, bool stirred) {
+    const double area = physics.at("potLossArea").value * std::pow(mass / 0.3, 2.0 / 3);
+    return physics.at("potLoss").value * area * (stirred ? physics.at("potStirred").value : 1);
+}
+
 double batchWindow(const material::Coating& coating, const material::Constants& physics, double mass, double bowlCapacity,
                    double start, double room, bool stirred) {
     const CrystalLaw law(coating, physics);
-    const double area = physics.at("potLossArea").value * std::pow(mass / 0.3, 2.0 / 3);
-    const double UA = physics.at("potLoss").value * area * (stirred ? physics.at("potStirred").value : 1);
+    const double UA = potLoss(physics, mass, stirred);
     const double capacity = mass * coating.heatCapacity + bowlCapacity;
     const double end = physics.at("windowFraction").value;
     double T = start, X = coating.tempered ? physics.at("windowStart").value : coating.crystalsAtStart, t = 0;

@@ -33,6 +33,9 @@ void advance(Slab& slab, const CrystalLaw& law, const Cooling& cooling, double d
 double quickSetting(double w, double h, double air, double density, double heatCapacity, double conductivity,
                     double latentHeat, double start, double plateau, double crystallised, double delay);
 
+/// Loss of a pot of chocolate to the room, W/K, growing with mass^(2/3).
+double potLoss(const material::Constants& physics, double mass, bool stirred);
+
 /// How long a pot of tempered chocolate stays usable: until the crystal fraction reaches `end`.
 /// `(M c + C_b) dT/dt = -UA (T - T_room) + M L dX/dt`, UA growing with mass^(2/3).
 /// @returns s, at most four hours

@@ -16,7 +16,6 @@ constexpr double kCoarseTriangles = 800, kTurnedTriangles = 400;
 constexpr size_t kMostCoats = 4;
 constexpr size_t kMostTurned = 2;         // coats of a closed mold
 constexpr double kBrushFrom = 0.55;       // of the wish: what leaves less is not brushed up to it
-constexpr double kBrushSets = 600;        // s, a thin brushed coat on a cold shell
 constexpr double kNear = 0.07;            // a wished mean or mass is met within this share
 constexpr double kCoarseError = 0.02;     // left for what the coarse profile misses
 constexpr double kOff = 0.15;             // and missed by a piece that is further off
@@ -210,7 +209,7 @@ private:
                 continue;
             }
             const bool rim = wish_ == Wish::Rim || m.left.rim < 1.15 * m.left.thinnest;
-            const double area = m.left.mass / std::max(1e-6, m.left.mean) / coating_.densitySolid, band = rim ? std::min(area, rimLength_ * 0.015) : area;
+            const double area = m.left.mass / std::max(1e-6, m.left.mean) / coating_.densitySolid, band = rim ? std::min(area, rimLength_ * coat::kBrushBand) : area;
             for (const double more : {1.5, 4.0}) {  // what is brushed on runs down too
                 Making n = m;
                 n.where = rim ? coat::Where::Rim : coat::Where::All;
@@ -266,7 +265,7 @@ private:
             c.way = coat::Way::Brush;
             c.where = m.where;
             c.brushMass = Measure(m.brush);
-            c.stay = Measure(std::min(c.stay.value, kBrushSets));
+            c.stay = Measure(std::min(c.stay.value, coat::kBrushSets));
             p.coats.push_back(c);
         }
         return p;

@@ -229,11 +229,11 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         };
         const auto coatShare = [&](size_t k) -> Share& {
             const auto& c = piece.coats[k];
-            return share(c.chocolate.empty() ? piece.chocolate : c.chocolate, *coatingOf(piece, c, plan, lib));
+            return share(piece.chocolateOf(c), *coatingOf(piece, c, plan, lib));
         };
         if (a->part) {
             for (size_t k = 0; k < a->part->items.size(); ++k) {
-                const bool coated = a->part->wall && std::find(a->part->wall->items.begin(), a->part->wall->items.end(), k) != a->part->wall->items.end();
+                const bool coated = a->part->wall && a->part->wall->covers(k);
                 if (!coated) share(piece.chocolate, a->coating).each += a->part->items[k];
             }
             for (size_t k = 0; a->part->wall && k < piece.coats.size(); ++k) coatShare(k).each += a->part->wall->coats[k].added;

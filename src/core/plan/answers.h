@@ -1,5 +1,6 @@
 // `Plan` in, `Answers` out: the chain of all steps, remembered by stage.
 #pragma once
+#include <algorithm>
 #include <functional>
 #include <memory>
 #include <stop_token>
@@ -105,6 +106,8 @@ struct PartWall : CoatTimes {
     std::vector<Coat> coats;
     std::vector<size_t> items;  ///< which of the assembly are coated
     std::vector<coat::Blemish> blemishes;
+
+    bool covers(size_t item) const { return std::find(items.begin(), items.end(), item) != items.end(); }
 };
 
 /// A part or compound with its measures; its wall is assumed unless `wall` is there.
@@ -188,6 +191,8 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
 
 /// How far a piece's coats may differ from the likely ones: the ranges of its chocolate, ladle and clock.
 coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& library);
+/// Crystal fractions at which a wall locks, is firm, set, and lets go.
+setting::Events settingEvents(const material::Library& library);
 /// How long what its coats leave takes to set, and what the cold does to it.
 struct SlowPlace {
     double below = 0, fresh = 0;    ///< set wall there before the coat and what it adds, m
@@ -202,6 +207,8 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
 tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& library, int cells);
 /// The same on a mesh.
 tl::expected<coat::MeshJob, Problem> meshJob(const Piece& piece, const Plan& plan, const material::Library& library, const coat::Surface& surface, bool outside);
+/// The meridian of a bowl's balloon or a cup. @param piece no part
+tl::expected<form::Meridian, Problem> meridianOf(const Piece& piece);
 /// The former of a bowl or cup as a mesh for its coats. @param triangles about so many
 form::Shape roundFormer(const form::Meridian& meridian, double triangles);
 

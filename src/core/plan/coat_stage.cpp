@@ -12,11 +12,6 @@ constexpr int kBandCells = 36;
 constexpr double kFootRoom = 0.015;     // m of stand, ring or hook added to a piece's height while it sets
 constexpr double kRoundTriangles = 2600;  // of a round former's mesh: a coat on it takes about 30 ms
 
-tl::expected<form::Meridian, Problem> meridianOf(const Piece& piece) {
-    if (const auto* b = std::get_if<form::Balloon>(&piece.former)) return form::meridian(*b);
-    return form::meridian(std::get<form::Cup>(piece.former));
-}
-
 /// Mean round the axis of what a mesh carries, on the cells of the meridian.
 std::vector<double> roundMean(const form::Profile& p, const coat::Surface& s, const std::vector<double>& wall) {
     std::vector<double> sum(p.size(), 0.0), weight(p.size(), 0.0);
@@ -84,6 +79,11 @@ tl::expected<void, Problem> coatOnMesh(CoatStage& s, const form::Meridian& forme
 
 }  // namespace
 
+tl::expected<form::Meridian, Problem> meridianOf(const Piece& piece) {
+    if (const auto* b = std::get_if<form::Balloon>(&piece.former)) return form::meridian(*b);
+    return form::meridian(std::get<form::Cup>(piece.former));
+}
+
 form::Shape roundFormer(const form::Meridian& meridian, double triangles) {
     form::LatheOptions o;
     o.edge = o.along = std::sqrt(meridian.area() / (0.433 * 0.75 * triangles));  // rows and rings are rounded up
@@ -108,7 +108,7 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
     coat::CoatSetting job;
     job.coating = *coating;
     job.law = heat::CrystalLaw(*coating, lib.physics);
-    if (std::any_of(piece.coats.begin(), piece.coats.end(), [&](const auto& c) { return !c.chocolate.empty() && c.chocolate != piece.chocolate; }))
+    if (std::any_of(piece.coats.begin(), piece.coats.end(), [&](const auto& c) { return piece.chocolateOf(c) != piece.chocolate; }))
         for (const auto& c : piece.coats) {
             const auto own = coatingOf(piece, c, plan, lib);
             if (!own) return tl::unexpected(own.error());

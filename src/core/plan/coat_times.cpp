@@ -7,10 +7,14 @@
 
 namespace uovo {
 
+setting::Events settingEvents(const material::Library& lib) {
+    return {lib.physical("lockFraction"), lib.physical("firmFraction"), lib.physical("setFraction"), lib.physical("releaseFraction")};
+}
+
 CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Library& lib, const coat::CoatSetting& job,
                     const std::vector<SlowPlace>& slow, double mean, double lock) {
     CoatTimes out;
-    const setting::Events events{lib.physical("lockFraction"), lib.physical("firmFraction"), lib.physical("setFraction"), lib.physical("releaseFraction")};
+    const setting::Events events = settingEvents(lib);
     double elapsed = 0, shell = plan.kitchen.room.value;
     for (size_t k = 0; k < piece.coats.size(); ++k) {
         const auto& step = piece.coats[k];

@@ -33,7 +33,7 @@ public:
             std::vector<int> finished;
             if (a.stage || a.part->wall) coats(piece, a, finished);
             if (a.part && (!a.part->wall || a.part->wall->items.size() < a.part->assembly.items.size())) casts(piece, a, finished);
-            if (a.part && a.part->wall && a.part->assembly.items.size() > 1) finished = {join(piece, a, finished, counted(piece, things))};
+            if (a.part && a.part->wall && a.part->assembly.items.size() > 1) finished = {join(piece, a, finished, a.make, counted(piece, things))};
             finish(piece, finished, things);
         }
         if (serve_ >= 0) net_.order.push_back(serve_);
@@ -185,7 +185,7 @@ private:
         }
     }
     PotState& potOfCoat(const Piece& piece, const PlannedCoat& c) {
-        return potOf(piece, c.chocolate.empty() ? piece.chocolate : c.chocolate, *coatingOf(piece, c, plan_, lib_));
+        return potOf(piece, piece.chocolateOf(c), *coatingOf(piece, c, plan_, lib_));
     }
 
     /// Parts in molds, between bars or by hand, all but the coated walls: cast, set, unmold; a compound is then put together.
@@ -193,7 +193,7 @@ private:
         PotState& pot = potOf(piece, piece.chocolate, a.coating);
         const auto& stage = *a.part;
         int edible = 0, sheets = 0;
-        const auto coated = [&](size_t k) { return stage.wall && std::find(stage.wall->items.begin(), stage.wall->items.end(), k) != stage.wall->items.end(); };
+        const auto coated = [&](size_t k) { return stage.wall && stage.wall->covers(k); };
         for (size_t k = 0; k < stage.assembly.items.size(); ++k) {
             const auto& item = stage.assembly.items[k];
             if (coated(k)) continue;
@@ -235,25 +235,16 @@ private:
             net_.holds.push_back({places_.at(coat::Place::Fridge), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
             const int release = task("uncast", (stage.wall ? "Unmold the other parts of " : "Unmold ") + who, "release", minutes("unmold", many), 0);
             after(out, release, 0, -1, "it has been looked at");
-            int last = release;
-            if (compound) {  // glue is melted when it is wanted
-                const int glue = task("glue-pot", "Melt a little chocolate as glue for " + who, "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
-                last = task("join", "Put together " + who, "finish", minutes("join", n * static_cast<int>(std::max<size_t>(1, stage.assembly.items.size() - 1))), 0);
-                after(release, glue, 0, -1, "the parts are there");
-                after(glue, last, 0, 6, "the glue is warm");
-            }
-            finished.push_back(last);
+            finished.push_back(compound ? join(piece, a, {release}, n, who, r + 1, numbers(rounds, from, to)) : release);
         }
     }
 
-    /// Glues coated walls and cast parts together.
-    int join(const Piece& piece, const PieceAnswers& a, const std::vector<int>& finished, const std::string& who) {
-        const auto task = [&](const char* what, std::string title, const char* lane, int length_, std::vector<std::string> cautions = {}) {
-            return add({fmt::format("{}/{}", piece.id, what), std::move(title), piece.id, lane, length_, 1, 0, 0, std::move(cautions)});
-        };
-        const int glue = task("glue-pot", "Melt a little chocolate as glue for " + who, "melt", minutes("patchPot", 1), {"hot-bowl"});
-        const int joined = task("join", "Put together " + who, "finish", minutes("join", a.make * static_cast<int>(a.part->assembly.items.size() - 1)));
-        for (const int t : finished) after(t, glue, 0, -1, "the parts are there");
+    /// Glues together what `parts` have finished; glue is melted when it is wanted. @param round 0: all of them
+    int join(const Piece& piece, const PieceAnswers& a, const std::vector<int>& parts, int pieces, const std::string& who, int round = 0, const std::string& which = "") {
+        const std::string at = piece.id + (round > 0 ? fmt::format("/{}/", round) : "/");
+        const int glue = add({at + "glue-pot", "Melt a little chocolate as glue for " + who, piece.id, "melt", minutes("patchPot", 1), 1, 0, round, {"hot-bowl"}, which});
+        const int joined = add({at + "join", "Put together " + who, piece.id, "finish", minutes("join", pieces * static_cast<int>(a.part->assembly.items.size() - 1)), 1, 0, round, {}, which});
+        for (const int t : parts) after(t, glue, 0, -1, "the parts are there");
         after(glue, joined, 0, 6, "the glue is warm");
         return joined;
     }

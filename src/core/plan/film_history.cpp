@@ -26,7 +26,7 @@ tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& p
         out.shape = std::move(built->items[item].shape);
         out.pose = built->items[item].pose;
     } else {
-        const auto former = std::holds_alternative<form::Balloon>(piece.former) ? form::meridian(std::get<form::Balloon>(piece.former)) : form::meridian(std::get<form::Cup>(piece.former));
+        const auto former = meridianOf(piece);
         if (!former) return tl::unexpected(former.error());
         out.shape = roundFormer(*former, kTriangles);
     }

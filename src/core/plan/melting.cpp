@@ -14,21 +14,12 @@ namespace {
 constexpr int kMostBatches = 12;
 constexpr double kDisc = 0.127, kDiscThick = 0.0032, kSpoon = 0.012, kBark = 0.004;  // m; m; kg of a small spoon; m thick
 
-/// kg of one piece that come from this chocolate.
-double inOne(const Piece& piece, const PieceAnswers& a, const std::string& chocolate) {
-    const auto isIt = [&](size_t k) { return (piece.coats[k].chocolate.empty() ? piece.chocolate : piece.coats[k].chocolate) == chocolate; };
+/// kg of one piece that come from this chocolate's pots.
+double inOne(const Answers& answers, const PieceAnswers& piece, const std::string& chocolate) {
     double kg = 0;
-    if (a.stage)
-        for (size_t k = 0; k < piece.coats.size(); ++k)
-            if (isIt(k)) kg += a.stage->coats.coats[k].added;
-    if (a.part) {
-        for (size_t k = 0; k < a.part->items.size(); ++k) {
-            const bool coated = a.part->wall && std::find(a.part->wall->items.begin(), a.part->wall->items.end(), k) != a.part->wall->items.end();
-            if (!coated && piece.chocolate == chocolate) kg += a.part->items[k];
-        }
-        for (size_t k = 0; a.part->wall && k < piece.coats.size(); ++k)
-            if (isIt(k)) kg += a.part->wall->coats[k].added;
-    }
+    for (const auto& pot : answers.pots)
+        for (const auto& use : pot.uses)
+            if (pot.id == chocolate && use.piece == piece.id) kg += use.mass / piece.make;
     return kg;
 }
 
@@ -49,8 +40,6 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
     std::vector<MeltPlan> out;
     for (const auto& pot : pots) {
         MeltPlan m;
-        m.chocolate = pot.id;
-        m.late = pot.late;
         if (const auto it = plan.melting.find(pot.id); it != plan.melting.end()) m.choice = it->second;
         Piece like;  // the first piece of this pot says whether it is tempered and thinned
         like.chocolate = pot.id;
@@ -66,6 +55,7 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
             out.push_back(std::move(m));
             continue;
         }
+        m.coating = *coating;
         for (m.batches = 1; m.batches <= kMostBatches; ++m.batches) {
             m.each = (pot.pieces + pot.tools) / m.batches + pot.bath;
             const auto t = temper::plan(*coating, lib.physics, m.choice, m.each, plan.kitchen.room.value, plan.units);
@@ -117,7 +107,7 @@ Shopping shopping(const Plan& plan, const material::Library& lib, const Answers&
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
         if (!answers.pieces[i]->problems.empty()) continue;
         Shopping::Each each{plan.pieces[i].id, 0};
-        for (const auto& [id, perKg] : price) each.cost += inOne(plan.pieces[i], *answers.pieces[i], id) * perKg;
+        for (const auto& [id, perKg] : price) each.cost += inOne(answers, *answers.pieces[i], id) * perKg;
         out.pieces.push_back(each);
         const auto& f = plan.pieces[i].filling;
         if (f && f->alcohol) unite(out.warnings, {fmt::format("{} contains alcohol: for adults.", f->name)});
@@ -135,7 +125,7 @@ std::vector<Fits> whatFits(const Plan& plan, const material::Library& lib, const
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
         const auto& a = *answers.pieces[i];
         if (!a.problems.empty()) continue;
-        const double each = inOne(plan.pieces[i], a, chocolate);
+        const double each = inOne(answers, a, chocolate);
         if (each <= 0) continue;
         const double room = kg - tools - besides(plan.pieces[i], a);
         const int n = std::max(0, static_cast<int>(std::floor(room / each + 1e-9)));

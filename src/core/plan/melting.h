@@ -9,12 +9,11 @@ struct Answers;
 
 /// One pot, tempered.
 struct MeltPlan {
-    std::string chocolate;         ///< id
     temper::Choice choice;
+    material::Coating coating;     ///< as the first of its pieces wants it
     temper::TemperPlan temper;     ///< of one batch
     int batches = 1;               ///< so that each is used up in its window
     double each = 0;               ///< kg in one batch
-    double late = 0;               ///< kg wanted molten late
     std::string problem;           ///< why there is no plan; empty when there is one
 };
 

@@ -261,7 +261,7 @@ public:
         if (thick <= 0) return std::nullopt;
         const auto& c = known_.coating;
         setting::Wall wall{thick * c.densitySolid / c.densityMelt, 0, c.working(), plan_.kitchen.room.value, c.crystalsAtStart, lib_.former("paperHeatCapacity"), lib_.former("paperBack")};
-        const auto t = setting::settle(wall, c, heat::CrystalLaw(c, lib_.physics), {lib_.physical("lockFraction"), lib_.physical("firmFraction"), lib_.physical("setFraction"), lib_.physical("releaseFraction")},
+        const auto t = setting::settle(wall, c, heat::CrystalLaw(c, lib_.physics), settingEvents(lib_),
                                        {{plan_.kitchen.room.value, lib_.physical("airStill"), 0}});
         Answer a;
         a.id = "cutting";

@@ -175,7 +175,7 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
     wall.formerSide = first.body == form::Body::Wall ? lib.former("paperBack") : 0;
     const double still = plan.kitchen.fan ? lib.physical("airFan") : lib.physical("airStill");
     s.setting = setting::settle(wall, coating, heat::CrystalLaw(coating, lib.physics),
-                                {lib.physical("lockFraction"), lib.physical("firmFraction"), lib.physical("setFraction"), lib.physical("releaseFraction")},
+                                settingEvents(lib),
                                 {{plan.kitchen.fridge.value, still, 0}});
     return s;
 }

@@ -61,7 +61,7 @@ tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Pla
 }
 
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const PlannedCoat& coat, const Plan& plan, const material::Library& lib) {
-    if (coat.chocolate.empty() || coat.chocolate == piece.chocolate) return coatingOf(piece, plan, lib);
+    if (piece.chocolateOf(coat) == piece.chocolate) return coatingOf(piece, plan, lib);
     Piece other = piece;
     other.chocolate = coat.chocolate;
     if (other.chocolate == "compound") other.temper = material::Temper::Tempered;

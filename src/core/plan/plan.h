@@ -57,6 +57,8 @@ struct Piece {
     bool overBalloon() const { return std::holds_alternative<form::Balloon>(former); }
     /// A bowl over a balloon or a coated cup: its wall is computed from its coats. Every other family carries an assumed wall.
     bool isCoated() const { return !std::holds_alternative<form::Part>(former); }
+    /// Id of the chocolate of one of its coats.
+    const std::string& chocolateOf(const PlannedCoat& coat) const { return coat.chocolate.empty() ? chocolate : coat.chocolate; }
     const form::Part* part() const { return std::get_if<form::Part>(&former); }
     /// A part whose wall could be computed from coats; of a compound, the walls of its molded parts.
     bool couldBeCoated() const;

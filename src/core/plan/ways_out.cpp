@@ -7,10 +7,6 @@
 #include "core/plan/answers.h"
 
 namespace uovo {
-namespace {
-constexpr double kBrushSets = 600;  // s, a thin brushed rim on a cold shell
-}
-
 std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material::Library& lib, const CoatStage& now, std::stop_token stop) {
     std::vector<WayOut> ways;
     const auto degrees = [&](double kelvin) {
@@ -55,12 +51,12 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
         brush.extra.clear();
         brush.way = coat::Way::Brush;
         brush.where = coat::Where::Rim;
-        const double band = std::min(0.3 * now.profile.arc.back(), 0.015);
+        const double band = std::min(0.3 * now.profile.arc.back(), coat::kBrushBand);
         double missing = 0;
         for (size_t i = 0; i < now.profile.size(); ++i)
             if (now.profile.arc[i] > now.profile.arc.back() - band)
                 missing += std::max(0.0, piece.wantedWall.value - now.coats.wall[i]) * now.profile.area[i];
-        brush.stay = Measure(std::min(brush.stay.value, kBrushSets));
+        brush.stay = Measure(std::min(brush.stay.value, coat::kBrushSets));
         for (const double more : {2.0, 6.0}) {  // what is brushed on runs down too: the least of these that is enough is kept
             const double kg = std::max(0.002, std::ceil(missing * more * coating->densitySolid * 1000) / 1000);
             if (!ways.empty() && ways.back().changed.coats.back().way == coat::Way::Brush && ways.back().changed.coats.back().brushMass.value >= kg - 1e-9) continue;

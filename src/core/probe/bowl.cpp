@@ -5,6 +5,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/heat/slab.h"
+
 namespace uovo::probe {
 namespace {
 constexpr double kStep = 0.25;       // s
@@ -19,7 +21,7 @@ void Bowl::advance(double dt) {
     time_ += dt;
     inStep_ += dt;
     const double own = mass_ * c_.heatCapacityLiquid + temper::capacityOf(choice_.vessel) * (choice_.freshBowl && step_ > 0 ? 0.3 : 1);
-    const double loss = physics_.at("potLoss").value * physics_.at("potLossArea").value * std::pow(std::max(0.05, mass_) / 0.3, 2.0 / 3) * physics_.at("potStirred").value;
+    const double loss = heat::potLoss(physics_, std::max(0.05, mass_), true);
     T_ -= dt * loss * (T_ - room_) / own;
     if (step_ < plan_.steps.size()) {
         const auto& s = plan_.steps[step_];

@@ -4,6 +4,8 @@
 #include <cmath>
 #include <limits>
 
+#include "core/heat/slab.h"
+
 namespace uovo::temper {
 namespace {
 
@@ -23,11 +25,6 @@ double meltedArea(double celsius, double shift) {
 
 double gained(const Coating& c, const Seeding& s, double T) {
     return s.melt * c.heatCapacityLiquid * (s.celsius - T) + s.bowl.capacity * (s.bowl.celsius - T) - s.lost;
-}
-
-/// Loss of a pot to the room, W/K.
-double lossOf(const material::Constants& physics, double mass, bool stirred) {
-    return physics.at("potLoss").value * physics.at("potLossArea").value * std::pow(mass / 0.3, 2.0 / 3) * (stirred ? physics.at("potStirred").value : 1);
 }
 
 }  // namespace
@@ -79,7 +76,7 @@ std::vector<double> bursts(double joules, double watts, double share, double mos
 double coolsIn(const Coating& c, const material::Constants& physics, double mass, const Bowl& bowl, double from, double to, double room, bool stirred) {
     if (to >= from) return 0;
     if (to <= room) return std::numeric_limits<double>::infinity();
-    return (mass * c.heatCapacityLiquid + bowl.capacity) / lossOf(physics, mass, stirred) * std::log((from - room) / (to - room));
+    return (mass * c.heatCapacityLiquid + bowl.capacity) / heat::potLoss(physics, mass, stirred) * std::log((from - room) / (to - room));
 }
 
 }  // namespace uovo::temper

@@ -90,8 +90,12 @@ LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), sessi
             read(static_cast<double>(clock_.elapsed()) / 1e3, r.value);
         }
     });
-    lookForDevices();
     end();
+}
+
+void LivePanel::showEvent(QShowEvent* e) {
+    QWidget::showEvent(e);
+    lookForDevices();
 }
 
 void LivePanel::lookForDevices() {

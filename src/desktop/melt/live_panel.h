@@ -34,6 +34,9 @@ public:
 signals:
     void curveChanged();
 
+protected:
+    void showEvent(QShowEvent*) override;
+
 private:
     void read(double seconds, double celsius);
     void lookForDevices();

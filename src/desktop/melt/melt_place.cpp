@@ -195,13 +195,7 @@ void MeltPlace::refresh() {
 
 void MeltPlace::showPot() {
     const auto answers = session_.answers();
-    while (QLayoutItem* item = steps_->takeAt(0)) {
-        if (item->widget()) {
-            item->widget()->hide();
-            item->widget()->deleteLater();
-        }
-        delete item;
-    }
+    emptyLayout(steps_);
     const bool any = chosen_ < answers->melts.size();
     live_->setVisible(any && answers->melts[chosen_].problem.empty());
     for (QWidget* w : std::initializer_list<QWidget*>{curve_, summary_, method_, vessel_, fresh_, heat_, watts_, look_}) w->setEnabled(any);
@@ -229,26 +223,18 @@ void MeltPlace::showPot() {
     look_->setCurrentIndex(m.choice.byLook ? 1 : 0);
     watts_->setMeasure(Measure(m.choice.watts), u);
     shopping_->refresh(pot.id);
-    Piece like;
-    like.chocolate = pot.id;
-    for (const auto& p : session_.plan().pieces)
-        if (!pot.uses.empty() && p.id == pot.uses.front().piece) like.temper = p.temper, like.thinner = p.thinner, like.thinnerShare = p.thinnerShare;
-    const auto coating = coatingOf(like, session_.plan(), session_.library());
-    curve_->setVisible(m.problem.empty() && coating.has_value());
-    if (!m.problem.empty() || !coating) {
-        summary_->setText(qstring(m.problem.empty() ? coating.error().sentence : m.problem));
-        return;
-    }
+    curve_->setVisible(m.problem.empty());
+    if (!m.problem.empty()) return summary_->setText(qstring(m.problem));
     const auto& t = m.temper;
-    curve_->set(t, *coating, u);
-    live_->setPot(qstring(pot.chocolate), t, *coating, m.each, m.choice.watts);
+    curve_->set(t, m.coating, u);
+    live_->setPot(qstring(pot.chocolate), t, m.coating, m.each, m.choice.watts);
     curve_->setLive(live_->curve());
     QString words = tr("Ready after %1; usable for about %2 in this room").arg(time(t.seconds), time(t.window));
     if (t.rewarmFor > 0) words += tr(", longer with a burst of %1 every %2").arg(time(t.rewarmFor), time(t.rewarmEvery));
     words += QLatin1Char('.');
     if (t.tooWarmSeed > 0) words += tr(" Two degrees too warm: %1 more seed, or %2 of stirring.").arg(g(t.tooWarmSeed), time(t.tooWarmWait));
     if (tempered && t.third > 0) words += tr(" A third of seed would land at %1.").arg(qstring(format(t.third, Dimension::Temperature, u)));
-    if (m.late > 0.0005) words += tr(" Late in the day %1 are melted again for patches and glue.").arg(g(m.late));
+    if (pot.late > 0.0005) words += tr(" Late in the day %1 are melted again for patches and glue.").arg(g(pot.late));
     summary_->setText(words);
     for (const auto& w : t.warnings) steps_->addWidget(wrapped(qstring(w), "harm"));
     int n = 0;

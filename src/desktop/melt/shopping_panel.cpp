@@ -8,6 +8,7 @@
 #include <QPushButton>
 #include <QSaveFile>
 #include <QSpinBox>
+#include <algorithm>
 #include <cmath>
 
 #include "desktop/shell/sheet.h"
@@ -17,20 +18,15 @@
 namespace uovo::desktop {
 namespace {
 
-void clear(QVBoxLayout* box) {
-    while (QLayoutItem* item = box->takeAt(0)) {
-        if (item->widget()) {
-            item->widget()->hide();
-            item->widget()->deleteLater();
-        }
-        delete item;
-    }
+/// The cupboard's line of a chocolate; null when there is none.
+const Stock* stockIn(const Plan& plan, const std::string& chocolate) {
+    const auto it = std::find_if(plan.pantry.begin(), plan.pantry.end(), [&](const Stock& s) { return s.chocolate == chocolate; });
+    return it == plan.pantry.end() ? nullptr : &*it;
 }
 
 /// The cupboard's line of a chocolate; made when it is not there yet.
 Stock& stockOf(Plan& plan, const std::string& chocolate) {
-    for (auto& s : plan.pantry)
-        if (s.chocolate == chocolate) return s;
+    if (const Stock* known = stockIn(plan, chocolate)) return plan.pantry[static_cast<size_t>(known - plan.pantry.data())];
     plan.pantry.push_back({});
     plan.pantry.back().chocolate = chocolate;
     plan.pantry.back().mass = Measure(0.0);
@@ -99,12 +95,10 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
     if (!answers) return;
     const Shopping s = shopping(session_.plan(), session_.library(), *answers, today().toStdString());
     const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, session_.units())); };
-    // Fields stay while a person types in them: the list is built anew only when another chocolate comes or goes.
-    QString now;
-    for (const auto& l : s.lines) now += qstring(l.chocolate) + QLatin1Char(' ');
+    // The list is built anew; the field a person is in gets its focus back.
     const QWidget* focus = QApplication::focusWidget();
     const QString focused = focus && isAncestorOf(focus) ? focus->objectName() : QString();
-    clear(lines_);
+    emptyLayout(lines_);
     for (const auto& l : s.lines) {
         auto* name = wrapped(l.packets > 0 ? tr("%1 × %2 of %3").arg(l.packets).arg(g(l.packet), qstring(l.name).toLower()) : tr("No %1").arg(qstring(l.name).toLower()));
         name->setStyleSheet(QStringLiteral("font-weight: 600;"));
@@ -118,11 +112,10 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
         auto* row = new QHBoxLayout(stock);
         row->setContentsMargins(0, 0, 0, 6);
         auto* have = new FigureField(tr("%1 in the cupboard").arg(qstring(l.name)), QStringLiteral("pantry/%1/mass").arg(qstring(l.chocolate)), session_.typing(Dimension::Mass, "g", nullptr));
-        Measure mass(0.0);
-        double price = 0;
-        QString date;
-        for (const auto& k : session_.plan().pantry)
-            if (k.chocolate == l.chocolate) mass = k.mass, price = k.price, date = qstring(k.bestBefore);
+        const Stock* known = stockIn(session_.plan(), l.chocolate);
+        const Measure mass = known ? known->mass : Measure(0.0);
+        const double price = known ? known->price : 0;
+        const QString date = known ? qstring(known->bestBefore) : QString();
         have->setMeasure(mass, session_.units());
         connect(have, &FigureField::measureTyped, this, [this, have, id = l.chocolate](const Measure& m) {
             if (!(m.value >= 0)) return have->setProblem(tr("In the cupboard there is nothing or more, not less."));
@@ -137,10 +130,8 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
             bool ok = cost->text().trimmed().isEmpty();
             const double v = ok ? 0 : QString(cost->text()).replace(',', '.').toDouble(&ok);
             if (!ok || !(v >= 0)) return cost->setText(QString());
-            double before = 0;
-            for (const auto& k : session_.plan().pantry)
-                if (k.chocolate == id) before = k.price;
-            if (std::abs(v - before) > 1e-9) session_.document().edit(tr("Change a price"), [&](Plan& p) { stockOf(p, id).price = v; });
+            const Stock* before = stockIn(session_.plan(), id);
+            if (std::abs(v - (before ? before->price : 0)) > 1e-9) session_.document().edit(tr("Change a price"), [&](Plan& p) { stockOf(p, id).price = v; });
         });
         auto* best = new QLineEdit(date);
         best->setObjectName(QStringLiteral("pantry/%1/date").arg(qstring(l.chocolate)));
@@ -148,10 +139,8 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
         best->setAccessibleName(tr("Best-before date of %1").arg(qstring(l.name).toLower()));
         best->setMaximumWidth(104);
         connect(best, &QLineEdit::editingFinished, this, [this, best, id = l.chocolate] {
-            QString before;
-            for (const auto& k : session_.plan().pantry)
-                if (k.chocolate == id) before = qstring(k.bestBefore);
-            if (best->text().trimmed() == before) return;
+            const Stock* before = stockIn(session_.plan(), id);
+            if (best->text().trimmed() == (before ? qstring(before->bestBefore) : QString())) return;
             session_.document().edit(tr("Change a best-before date"), [&](Plan& p) { stockOf(p, id).bestBefore = best->text().trimmed().toStdString(); });
         });
         row->addWidget(have);
@@ -195,14 +184,13 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
     if (!allergens.isEmpty() || !traces.isEmpty())
         lines_->addWidget(wrapped(tr("Allergens: %1.%2 Read the packets; tell your guests.").arg(allergens.join(QStringLiteral(", ")), traces.isEmpty() ? QString() : tr(" Traces: %1.").arg(traces.join(QStringLiteral(", ")))), "small"));
     for (const auto& w : s.warnings) lines_->addWidget(wrapped(qstring(w), "harm"));
-    built_ = now;
     if (!focused.isEmpty())
         if (auto* again = findChild<QWidget*>(focused)) again->setFocus();
     refreshRest();
 }
 
 void ShoppingPanel::refreshRest() {
-    clear(rest_);
+    emptyLayout(rest_);
     const auto answers = session_.answers();
     if (!answers || chocolate_.empty() || !(kilograms_.value > 0)) return;
     const auto* c = session_.library().find(chocolate_);

@@ -30,7 +30,6 @@ private:
     QVBoxLayout *lines_, *rest_;
     FigureField* amount_;
     Measure kilograms_{0.5};
-    QString built_;
 };
 
 }  // namespace uovo::desktop

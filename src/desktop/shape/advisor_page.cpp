@@ -98,20 +98,10 @@ void AdvisorPage::wishChanged() {
     field_->addWidget(figure_);
 }
 
-void AdvisorPage::clear() {
-    while (QLayoutItem* item = list_->takeAt(0)) {
-        if (item->widget()) {
-            item->widget()->hide();
-            item->widget()->deleteLater();
-        }
-        delete item;
-    }
-}
-
 void AdvisorPage::look() {
     const Piece* piece = session_.piece();
     if (!piece) return;
-    clear();
+    emptyLayout(list_);
     progress_->setValue(0);
     progress_->show();
     stop_->show();
@@ -132,7 +122,7 @@ void AdvisorPage::look() {
 void AdvisorPage::show(const tl::expected<Advised, Problem>& found) {
     progress_->hide();
     stop_->hide();
-    clear();
+    emptyLayout(list_);
     if (!found) {
         figure_->setProblem(qstring(found.error().sentence));
         return;

@@ -26,7 +26,6 @@ public:
 private:
     void wishChanged();
     void show(const tl::expected<Advised, Problem>& found);
-    void clear();
 
     Session& session_;
     QString piece_;

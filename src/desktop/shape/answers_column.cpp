@@ -141,14 +141,7 @@ void AnswersColumn::refresh() {
     QWidget* focus = focusWidget();
     const QString focused = focus ? focus->objectName() : QString();
     if (focus && focus->hasFocus()) page_->setFocus();  // else Qt looks for the next widget and scrolls to it
-    while (list_->count() > 1) {
-        QLayoutItem* item = list_->takeAt(0);
-        if (item->widget()) {
-            item->widget()->hide();
-            item->widget()->deleteLater();
-        }
-        delete item;
-    }
+    emptyLayout(list_, 1);
     views_.clear();
     const auto heading = [&](const QString& words) {
         auto* l = wrapped(words, "small");

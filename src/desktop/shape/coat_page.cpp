@@ -42,7 +42,7 @@ QString motionWords(coat::Motion motion) {
 QString coatExtras(const PlannedCoat& c, const Piece& piece, UnitSystem units) {
     QStringList words;
     const auto time = [&](const Measure& m) { return qstring(format(m.value, Dimension::Duration, units)); };
-    if (!c.chocolate.empty() && c.chocolate != piece.chocolate) words << qstring(c.chocolate);
+    if (piece.chocolateOf(c) != piece.chocolate) words << qstring(c.chocolate);
     if (c.motion == coat::Motion::Spin) words << CoatPage::tr("spun %1").arg(time(c.moveFor));
     if (c.motion == coat::Motion::Over) words << CoatPage::tr("turned every %1 for %2").arg(time(c.moveEvery), time(c.moveFor));
     if (c.motion == coat::Motion::Side) words << CoatPage::tr("on its side %1").arg(time(c.moveFor));

@@ -24,6 +24,17 @@ QLabel* wrapped(const QString& text, const char* role) {
     return l;
 }
 
+void emptyLayout(QLayout* layout, int keep) {
+    while (layout->count() > keep) {
+        QLayoutItem* item = layout->takeAt(0);
+        if (item->widget()) {
+            item->widget()->hide();
+            item->widget()->deleteLater();
+        }
+        delete item;
+    }
+}
+
 Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new QScrollArea) {
     setObjectName(QStringLiteral("sheet"));
     auto* box = new QVBoxLayout(this);

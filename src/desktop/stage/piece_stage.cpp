@@ -242,7 +242,7 @@ void PieceStage::paintLayers(QPainter& p, const QTransform& m, const report::Sec
     const CoatStage* s = stage();
     const auto& coats = s->coats.coats;
     if (coats.size() != piece_.coats.size()) return;  // an edit is under way
-    const auto chocolate = [&](size_t k) { return piece_.coats[k].chocolate.empty() ? piece_.chocolate : piece_.coats[k].chocolate; };
+    const auto chocolate = [&](size_t k) { return piece_.chocolateOf(piece_.coats[k]); };
     bool mixed = false;
     for (size_t k = 1; k < coats.size(); ++k) mixed = mixed || chocolate(k) != chocolate(0);
     std::vector<QPointF> below = curves.former;

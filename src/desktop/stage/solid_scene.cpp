@@ -41,7 +41,7 @@ std::vector<QVector3D> creasedNormals(const form::Mesh& m) {
     return out;
 }
 
-SolidBody bodyOf(form::Mesh mesh, const QColor& colour) {
+SolidBody meshBody(form::Mesh mesh, const QColor& colour) {
     SolidBody b;
     b.mesh = std::move(mesh);
     b.normals = creasedNormals(b.mesh);
@@ -144,7 +144,7 @@ std::string shownChocolate(const Piece& piece) {
     std::string seen;
     for (const auto& c : piece.coats) {
         if (c.way == coat::Way::Press || (c.way == coat::Way::Brush && c.where != coat::Where::All)) continue;
-        seen = c.chocolate.empty() ? piece.chocolate : c.chocolate;
+        seen = piece.chocolateOf(c);
         if (!outside) break;
     }
     return seen.empty() ? piece.chocolate : seen;
@@ -169,7 +169,7 @@ SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor&
         }
         if (std::find(hatch.begin(), hatch.end(), 1) == hatch.end()) hatch.clear();
     }
-    SolidBody b = bodyOf(form::placed(std::move(mesh), pose), colour);
+    SolidBody b = meshBody(form::placed(std::move(mesh), pose), colour);
     if (shape.wall > 0 || !shape.thickness.empty()) b.wall.assign(wall.begin(), wall.end());
     b.hatch = std::move(hatch);
     return b;
@@ -182,10 +182,22 @@ SolidScene sceneOf(std::vector<SolidBody> bodies) {
     return s;
 }
 
-SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) {
+namespace {
+
+std::vector<int> markedOf(const std::vector<coat::Blemish>& all, size_t part) {
+    std::vector<int> out;
+    for (const auto& b : all)
+        if (b.part == part) out.insert(out.end(), b.corners.begin(), b.corners.end());
+    return out;
+}
+
+/// @param wall of what is coated, which has the colour `coated`; null: all of it has the colour of the rest
+SolidScene assembled(const form::Assembly& assembly, const PartWall* wall, const QColor& coated, const QColor& rest) {
     SolidScene s;
-    for (const auto& item : assembly.items) {
-        SolidBody b = bodyOf(item.shape, item.pose, item.edible ? colour : QColor(0xEF, 0xE6, 0xD2));
+    for (size_t k = 0; k < assembly.items.size(); ++k) {
+        const auto& item = assembly.items[k];
+        const bool covered = wall && wall->covers(k);
+        SolidBody b = bodyOf(item.shape, item.pose, !item.edible ? QColor(0xEF, 0xE6, 0xD2) : covered ? coated : rest, covered ? markedOf(wall->blemishes, k) : std::vector<int>{});
         b.apart = toQt(item.apart);
         b.name = QString::fromStdString(item.name);
         s.bodies.push_back(std::move(b));
@@ -194,41 +206,30 @@ SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) {
     return s;
 }
 
+}  // namespace
+
+SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) { return assembled(assembly, nullptr, colour, colour); }
+
 SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
     SolidScene s;
     const QColor chocolate = chocolateColour(shownChocolate(piece));
-    const auto marked = [](const std::vector<coat::Blemish>& all, size_t part) {
-        std::vector<int> out;
-        for (const auto& b : all)
-            if (b.part == part) out.insert(out.end(), b.corners.begin(), b.corners.end());
-        return out;
-    };
     if (answers.part) {
-        s = sceneOf(answers.part->assembly, chocolate);
-        if (answers.part->wall && !answers.part->wall->blemishes.empty())
-            for (const size_t k : answers.part->wall->items) {
-                const auto& item = answers.part->assembly.items[k];
-                s.bodies[k].hatch = bodyOf(item.shape, item.pose, chocolate, marked(answers.part->wall->blemishes, k)).hatch;
-            }
-        if (answers.part->wall && chocolate != chocolateColour(piece.chocolate))
-            for (size_t k = 0; k < s.bodies.size(); ++k)
-                if (std::find(answers.part->wall->items.begin(), answers.part->wall->items.end(), k) == answers.part->wall->items.end() && answers.part->assembly.items[k].edible)
-                    s.bodies[k].colour = chocolateColour(piece.chocolate);
+        s = assembled(answers.part->assembly, answers.part->wall.get(), chocolate, chocolateColour(piece.chocolate));
     } else if (answers.stage && answers.stage->shape) {
-        SolidBody b = bodyOf(*answers.stage->shape, {}, chocolate, marked(answers.stage->blemishes, 0));
+        SolidBody b = bodyOf(*answers.stage->shape, {}, chocolate, markedOf(answers.stage->blemishes, 0));
         b.name = QString::fromStdString(piece.name);
         s.bodies.push_back(std::move(b));
         measure(s);
     } else if (answers.stage) {
         std::vector<double> wall;
-        SolidBody b = bodyOf(form::wallOfRevolution(answers.stage->profile, answers.stage->coats.wall, 72, 34, &wall), chocolate);
+        SolidBody b = meshBody(form::wallOfRevolution(answers.stage->profile, answers.stage->coats.wall, 72, 34, &wall), chocolate);
         b.wall.assign(wall.begin(), wall.end());
         b.name = QString::fromStdString(piece.name);
         s.bodies.push_back(std::move(b));
         measure(s);
     }
     if (egg && !s.bodies.empty()) {
-        SolidBody b = bodyOf(henEgg(s.box), QColor(0xE9, 0xD3, 0xB8));
+        SolidBody b = meshBody(henEgg(s.box), QColor(0xE9, 0xD3, 0xB8));
         b.name = QStringLiteral("egg");
         s.bodies.push_back(std::move(b));
         measure(s);
