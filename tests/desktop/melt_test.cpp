@@ -1,6 +1,8 @@
 // Melt in the real window: pots, tempering, shopping, what a rest is good for.
+#include <QCheckBox>
 #include <QClipboard>
 #include <QComboBox>
+#include <QFile>
 #include <QSpinBox>
 
 #include "program.h"
@@ -93,7 +95,7 @@ TEST_CASE("what stands in the cupboard is taken off the list, a price makes a co
     REQUIRE(p.session.plan().pantry.size() == 1);
     CHECK(p.session.plan().pantry[0].mass.value == Approx(50));
     CHECK(shopping->text() != all);
-    CHECK(shopping->text().contains("0 packets"));
+    CHECK(shopping->text().contains("no "));
     auto* price = shopping->findChild<QLineEdit*>(field("price"));
     REQUIRE(price);
     price->setText("14,50");
@@ -146,10 +148,108 @@ TEST_CASE("the question turned round: what so much chocolate still makes") {
     CHECK(rest->complaint()->text().contains("more than nothing"));
 }
 
+TEST_CASE("a colour is mixed from a pot: its page, the pieces that take it, its pot and the list") {
+    Program p;
+    auto* m = melt(p);
+    const auto before = p.session.plan();
+    size_t white = 0;
+    for (size_t i = 0; i < p.session.answers()->pots.size(); ++i)
+        if (p.session.answers()->pots[i].id == "white") white = i;
+    QTest::mouseClick(m->pots()[white], Qt::LeftButton);
+    QTest::qWait(30);
+    auto* add = m->findChild<QPushButton*>("addColour");
+    REQUIRE(add);
+    QTest::mouseClick(add, Qt::LeftButton);
+    p.answered();
+    REQUIRE(p.session.plan().colours.size() == before.colours.size() + 1);
+    const std::string id = p.session.plan().colours.back().id;
+    auto* page = p.window.findChild<QWidget*>("colourPage");
+    REQUIRE(page);
+    auto* name = page->findChild<QLineEdit*>("colourName");
+    name->setText("Ember");
+    emit name->editingFinished();
+    auto* takes = page->findChild<QCheckBox*>("colourOf/moon");
+    REQUIRE(takes);
+    QTest::mouseClick(takes, Qt::LeftButton, {}, QPoint(8, takes->height() / 2));
+    p.answered();
+    CHECK(p.session.plan().pieces[5].chocolate == id);
+    size_t pot = 99;
+    for (size_t i = 0; i < p.session.answers()->pots.size(); ++i)
+        if (p.session.answers()->pots[i].id == id) pot = i;
+    REQUIRE(pot < m->pots().size());
+    m->choose(pot);
+    QTest::qWait(30);
+    int lines = 0;
+    for (auto* l : m->findChildren<QLabel*>("mixing")) lines += l->isVisible();
+    CHECK(lines >= 3);
+    bool listed = false;
+    for (auto* l : m->shopping()->findChildren<QLabel*>("supply")) listed = listed || l->text().contains("Ember", Qt::CaseInsensitive);
+    CHECK(listed);
+    CHECK(m->shopping()->csv().contains("Oil colour"));
+    for (auto* f : page->findChildren<FigureField*>())
+        if (f->place().endsWith("strength")) {
+            p.type(f, "40 %");
+            CHECK(f->complaint()->text().contains("0.3 to 1 %"));
+        }
+    while (p.session.document().canUndo()) p.session.document().undo();
+    p.answered();
+    CHECK(p.session.plan() == before);
+}
+
+TEST_CASE("what the packet says is typed beside its pot, and a contradiction is said there") {
+    Program p;
+    auto* m = melt(p);
+    const std::string id = p.session.library().find(p.session.answers()->pots[0].id)->boughtAs();
+    m->choose(0);
+    const auto field = [&](const char* key) {
+        for (auto* f : m->findChildren<FigureField*>())
+            if (f->place() == QLatin1String(key)) return f;
+        return static_cast<FigureField*>(nullptr);
+    };
+    const QString before = summary(m);
+    p.type(field("workHigh"), "32.5");
+    p.answered();
+    CHECK(p.session.plan().own.at(id).values.at("workHigh") == Approx(32.5));
+    CHECK(p.session.answers()->melts[0].coating.workHigh == Approx(32.5));
+    p.type(field("workLow"), "40");
+    const QString said = field("workLow")->complaint()->text() + field("workHigh")->complaint()->text();
+    CHECK_FALSE(said.isEmpty());
+    p.session.document().undo();
+    p.answered();
+    CHECK(field("workLow")->complaint()->text().isEmpty());
+    // the day says when each pot is wanted
+    auto* sittings = m->findChild<QLabel*>("sittings");
+    REQUIRE(QTest::qWaitFor([&] { return !sittings->isHidden(); }, 8000));
+    CHECK(sittings->text().contains(':'));
+    CHECK(sittings->text().contains("emper"));
+}
+
+TEST_CASE("the list is written as a page and as a table") {
+    Program p;
+    auto* m = melt(p);
+    const QString page = p.folder.filePath("list.pdf"), table = p.folder.filePath("list.csv");
+    m->shopping()->save(page);
+    m->shopping()->save(table);
+    QFile pdf(page), csv(table);
+    REQUIRE(pdf.open(QIODevice::ReadOnly));
+    CHECK(pdf.read(5) == "%PDF-");
+    REQUIRE(csv.open(QIODevice::ReadOnly));
+    CHECK(QString::fromUtf8(csv.readAll()) == m->shopping()->csv());
+    CHECK(m->shopping()->text().contains("Cream"));  // the recipe of the filling, scaled
+}
+
 TEST_CASE("pictures of the pots", "[.][pictures]") {
     Program p;
     const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral(UOVO_SOURCE "/docs/screenshots"));
-    melt(p);
+    auto* m = melt(p);
     QTest::qWait(400);
     REQUIRE(p.window.grab().save(folder + "/melt.png"));
+    if (!qEnvironmentVariableIsSet("UOVO_ALL_PICTURES")) return;
+    for (size_t i = 0; i < p.session.answers()->pots.size(); ++i)
+        if (p.session.answers()->pots[i].id == "dusk") m->choose(i);
+    QTest::qWait(100);
+    REQUIRE(p.window.grab().save(folder + "/melt_colour.png"));
+    emit m->colourWanted("dusk");
+    QTest::qWait(200);
+    REQUIRE(p.window.grab().save(folder + "/colour_page.png"));
 }

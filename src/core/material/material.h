@@ -25,10 +25,13 @@ struct Chocolate {
     std::string kind;  ///< "couverture" (needs tempering) or "compound"
     Constants constants;
     std::vector<std::string> allergens, traces;
+    std::string base;     ///< id of the chocolate it is coloured from; empty for one as it is bought
+    std::string look;     ///< "#RRGGBB", for drawings
     double packet = 0.2;  ///< kg in one packet as sold
     double bar = 0.1;     ///< kg in one bar, for people who count bars
 
     const Constant& at(const std::string& name) const;  ///< asserts that the constant exists
+    const std::string& boughtAs() const { return base.empty() ? id : base; }
 };
 
 /// How the crystals are (or are not) made before coating.

@@ -58,6 +58,7 @@ tl::expected<Library, Problem> readLibrary(const std::map<std::string, std::stri
             Chocolate c;
             c.id = j.at("id");
             c.name = j.at("name");
+            c.look = j.at("look");
             c.kind = j.at("kind");
             c.constants = readConstants(j.at("constants"));
             c.allergens = j.at("allergens").get<std::vector<std::string>>();

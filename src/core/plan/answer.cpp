@@ -17,6 +17,20 @@ constexpr double kPatch = 0.002;      // kg a coated piece: judgement
 constexpr double kFillet = 0.004;     // m
 constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and swirled: judgement, a quarter to a half
 
+/// The piece in the chocolates it is bought as: a colour changes no wall.
+Piece uncoloured(Piece p, const Plan& plan) {
+    const auto plain = [&](std::string& id) {
+        for (const auto& c : plan.colours)
+            if (c.id == id) {
+                id = c.base;
+                return;
+            }
+    };
+    plain(p.chocolate);
+    for (auto& c : p.coats) plain(c.chocolate);
+    return p;
+}
+
 /// What the coat stage depends on, and nothing else: the name, count or filling may change without computing it again.
 std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
     Plan essence;
@@ -27,7 +41,7 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
                        &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight})
         *m = 0;
     essence.own = plan.own;
-    Piece p = piece;
+    Piece p = uncoloured(piece, plan);
     p.name.clear();
     p.count = 1;
     p.filling.reset();
@@ -39,7 +53,8 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
 }
 
 /// What a part depends on: its figures, the chocolate and the fridge.
-std::string partKey(const Piece& piece, const Plan& plan) {
+std::string partKey(const Piece& coloured, const Plan& plan) {
+    const Piece piece = uncoloured(coloured, plan);
     Plan essence;
     essence.kitchen.room = plan.kitchen.room;
     essence.kitchen.fridge = plan.kitchen.fridge;
@@ -164,9 +179,10 @@ void Cache::keep(const std::string& key, std::shared_ptr<const void> value) {
     kept_.emplace_back(key, std::move(value));
 }
 
-std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Cache& cache, const AnswerOptions& options, std::stop_token stop,
+std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache, const AnswerOptions& options, std::stop_token stop,
                               const std::function<void(const Answers&)>& early) {
     const auto began = std::chrono::steady_clock::now();
+    const material::Library lib = material::withColours(library, plan.colours);
     Answers out;
     out.problems = problems(plan, lib);
     std::vector<batch::Demand> demands;
@@ -177,7 +193,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
         a->id = piece.id;
         const std::string at = "pieces/" + piece.id + "/";
         for (const auto& p : out.problems)
-            if (p.where.starts_with(at) || p.where.starts_with("kitchen/") || p.where.starts_with("own/" + piece.chocolate)) a->problems.push_back(p);
+            if (p.where.starts_with(at) || p.where.starts_with("kitchen/") || p.where.starts_with("own/" + piece.chocolate) || p.where.starts_with("colours/" + piece.chocolate)) a->problems.push_back(p);
         if (a->problems.empty() && piece.part()) {
             const std::string key = partKey(piece, plan);
             a->part = std::static_pointer_cast<const PartStage>(cache.find(key));
@@ -265,8 +281,23 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
                 coatShare(k).bath = std::max(coatShare(k).bath, volume * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
             }
         }
+        // What goes in, and the lid on it: chocolate that is wanted molten late.
+        if (piece.filling) {
+            const auto& f = *piece.filling;
+            const double capacity = a->part ? a->part->capacity : a->stage->capacity;
+            a->fillEach = f.share.value > 0 && capacity > 0 ? f.share.value * capacity : f.each.value;
+            a->fillLevel = a->stage ? levelOfVolume(*a->stage, a->fillEach) : std::nan("");
+            if (f.cap.value > 0) {
+                const double lid = a->stage ? volumeAtLevel(*a->stage, a->fillLevel + f.cap.value) - a->fillEach
+                                            : capacity / std::max(1e-3, a->part->box.size().z) * f.cap.value;  // of a part on the average of its height
+                a->capMass = std::isfinite(lid) ? std::max(0.0, lid) * a->coating.densitySolid : 0;
+                share(piece.chocolate, a->coating).each += a->capMass;
+            }
+        } else {
+            a->fillLevel = std::nan("");
+        }
         // Late in the day: patches on what is coated, a fillet of 4 by 4 mm along what is glued.
-        double late = 0, work = 0;
+        double late = a->capMass * piece.count, work = 0;
         if (a->stage || a->part->wall) late += kPatch * a->make;
         if (a->part)
             for (const auto& joint : a->part->assembly.joints) late += 0.5 * kFillet * kFillet * joint.length * a->coating.densityMelt * a->make;
@@ -285,7 +316,6 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
                           ? batch::fitOnShelf(lib.usual("tableWidth"), lib.usual("tableDepth"), across)
                       : place == coat::Place::Fridge ? batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, across)
                                                      : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, across);
-        a->fillLevel = piece.filling && a->stage ? levelOfVolume(*a->stage, piece.filling->each.value) : std::nan("");
         a->answers = a->part ? partAnswers(piece, plan, lib, *a) : pieceAnswers(piece, plan, lib, *a);
         out.pieces.push_back(std::move(a));
     }
@@ -317,7 +347,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& lib, Ca
             for (const auto& p : plan.pieces)
                 relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) || (w == "cup" && std::holds_alternative<form::Cup>(p.former)) ||
                             (w == "perishable" && p.filling && p.filling->perishable) || (w == "egg" && p.filling && p.filling->egg) ||
-                            (w == "alcohol" && p.filling && p.filling->alcohol) || w == "trim";
+                            (w == "alcohol" && p.filling && p.filling->isAlcoholic()) || w == "trim";
         if (relevant) out.cautions.push_back(caution.text);
     }
     const auto seconds = [&] { return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count(); };

@@ -136,6 +136,8 @@ struct PieceAnswers {
     int make = 0;                   ///< pieces with spares
     std::optional<batch::Bath> bath;
     std::vector<Answer> answers;
+    double fillEach = 0;            ///< m³ of filling in one; 0 without filling
+    double capMass = 0;             ///< kg of the lid on it
     double fillLevel = 0;           ///< m above the lowest point of the former; NaN without filling or when it spills
     int perShelf = 0;               ///< pieces that fit in the place of the last coat at once
 };

@@ -11,6 +11,8 @@
 namespace uovo {
 namespace {
 
+constexpr int kLidSets = 10;  // min on the bench until a poured lid bears a hand (common practice, no source)
+
 class Builder {
 public:
     Builder(const Plan& plan, const material::Library& lib, const Answers& answers) : plan_(plan), lib_(lib), answers_(answers) {
@@ -257,11 +259,19 @@ private:
                            f.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
             std::vector<std::string> cautions;
             if (f.perishable) cautions.push_back("perishable");
-            if (f.alcohol) cautions.push_back("alcohol");
+            if (f.isAlcoholic()) cautions.push_back("alcohol");
             const int fill = add({piece.id + "/fill", "Fill " + counted(piece, things), piece.id, "finish", minutes("fill", piece.count), 1, 0, 0, cautions});
             after(filling, fill, static_cast<int>(std::ceil(f.usableFrom.value / 60)), static_cast<int>(f.usableTo.value / 60), "the filling's own window");
             for (const int t : finished) after(t, fill, 0, -1, "the rims are trimmed");
+            int closed = fill;
+            if (f.cap.value > 0) {
+                const int pot = add({piece.id + "/lid-pot", "Melt a little chocolate for the lids of " + counted(piece, things), piece.id, "melt", minutes("patchPot", 1), 1, 0, 0, {"hot-bowl"}});
+                closed = add({piece.id + "/lid", "Pour lids on " + counted(piece, things), piece.id, "coat", minutes("patch", piece.count), 1, 0, 0, {}});
+                after(pot, closed, 0, 6, "the small pot is warm");
+                after(fill, closed, 0, -1, "the filling is in");
+            }
             const int serve = serving();
+            if (closed != fill) after(closed, serve, kLidSets, -1, "the lid has set");
             after(fill, serve, 0, f.perishable ? static_cast<int>(lib_.usual("fillingMost") / 60) : -1, "a perishable filling does not wait long");
         } else {
             const int wrap = add({piece.id + "/wrap", "Box " + counted(piece, things), piece.id, "finish", minutes("wrap", piece.count), 1, 0, 0, {}});

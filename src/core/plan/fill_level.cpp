@@ -8,33 +8,12 @@
 namespace uovo {
 namespace {
 
-/// The inside as (r, z) points from the pole up, z rising.
-std::vector<std::pair<double, double>> inside(const CoatStage& s) {
-    std::vector<std::pair<double, double>> out;
-    const auto& p = s.profile;
-    const auto add = [&](double r, double z) {
-        if (out.empty() || z > out.back().second) out.emplace_back(std::max(0.0, r), z);
-    };
-    for (size_t i = 0; i < p.size(); ++i) {
-        const double t = s.chocolateOutside ? 0 : s.coats.wall[i];
-        add(p.r[i] + p.normalR[i] * t, p.z[i] + p.normalZ[i] * t);
-    }
-    add(p.faceR.back() + (s.chocolateOutside ? 0 : p.normalR.back() * s.coats.wall.back()), p.faceZ.back());
-    return out;
-}
-
-}  // namespace
-
-double volumeAtLevel(const CoatStage& s, double level) {
-    const auto curve = inside(s);
+/// Volume inside the former's meridian below a level, m³.
+double former(const form::Profile& p, double level) {
     double sum = 0;
-    if (curve.empty()) return 0;
-    // the cap below the first point, as a flat cone
-    sum += std::numbers::pi * curve[0].first * curve[0].first * std::clamp(level, 0.0, curve[0].second) / 2 * (s.chocolateOutside ? 1 : 0);
-    for (size_t i = 1; i < curve.size(); ++i) {
-        const auto [r0, z0] = curve[i - 1];
-        auto [r1, z1] = curve[i];
-        if (z0 >= level) break;
+    for (size_t i = 0; i + 1 < p.faceZ.size(); ++i) {
+        double z0 = p.faceZ[i], z1 = p.faceZ[i + 1], r0 = p.faceR[i], r1 = p.faceR[i + 1];
+        if (z1 <= z0 || z0 >= level) continue;
         if (z1 > level) {
             r1 = r0 + (r1 - r0) * (level - z0) / (z1 - z0);
             z1 = level;
@@ -42,6 +21,24 @@ double volumeAtLevel(const CoatStage& s, double level) {
         sum += std::numbers::pi / 3 * (z1 - z0) * (r0 * r0 + r0 * r1 + r1 * r1);
     }
     return sum;
+}
+
+}  // namespace
+
+double volumeAtLevel(const CoatStage& s, double level) {
+    const auto& p = s.profile;
+    double inside = former(p, level);
+    if (s.chocolateOutside) return inside;
+    // In a cup the chocolate takes its own volume: each cell's between its face and as far as its wall reaches.
+    double all = 0, below = 0;
+    for (size_t i = 0; i < p.size(); ++i) {
+        const double v = p.area[i] * s.coats.wall[i], reach = p.normalZ[i] * s.coats.wall[i];
+        const double low = std::min(p.faceZ[i], p.faceZ[i + 1]) + std::min(0.0, reach), high = std::max(p.faceZ[i], p.faceZ[i + 1]) + std::max(0.0, reach);
+        all += v;
+        below += v * std::clamp((level - low) / std::max(1e-9, high - low), 0.0, 1.0);
+    }
+    const double chocolate = s.formerVolume - s.capacity;
+    return std::max(0.0, inside - (all > 0 ? chocolate * below / all : 0));
 }
 
 double levelOfVolume(const CoatStage& s, double volume) {

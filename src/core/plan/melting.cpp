@@ -13,14 +13,71 @@ namespace {
 
 constexpr int kMostBatches = 12;
 constexpr double kDisc = 0.127, kDiscThick = 0.0032, kSpoon = 0.012, kBark = 0.004;  // m; m; kg of a small spoon; m thick
+constexpr double kEthanol = 789, kSpirit = 950, kWatery = 1000;  // kg/m³: pure alcohol at 20 °C (handbook value, from memory); a spirit, cream and juice (judgement)
 
-/// kg of one piece that come from this chocolate's pots.
-double inOne(const Answers& answers, const PieceAnswers& piece, const std::string& chocolate) {
+/// kg of one piece that come from this chocolate's pots, the coloured ones included.
+double inOne(const Answers& answers, const material::Library& lib, const PieceAnswers& piece, const std::string& chocolate) {
     double kg = 0;
-    for (const auto& pot : answers.pots)
+    for (const auto& pot : answers.pots) {
+        const auto* c = lib.find(pot.id);
+        if (pot.id != chocolate && !(c && c->boughtAs() == chocolate)) continue;
         for (const auto& use : pot.uses)
-            if (pot.id == chocolate && use.piece == piece.id) kg += use.mass / piece.make;
+            if (use.piece == piece.id) kg += use.mass / piece.make;
+    }
     return kg;
+}
+
+std::string lower(std::string s) {
+    if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
+    return s;
+}
+
+/// "egg, milk" as a list.
+std::vector<std::string> listed(const std::string& words) {
+    std::vector<std::string> out;
+    std::string one;
+    for (const char c : words + ",") {
+        if (c != ',' && c != ';') {
+            if (c != ' ' || !one.empty()) one += c;
+            continue;
+        }
+        while (!one.empty() && one.back() == ' ') one.pop_back();
+        if (!one.empty()) out.push_back(one);
+        one.clear();
+    }
+    return out;
+}
+
+/// How light a look is, 0–255.
+double lightness(const std::string& look) {
+    if (look.size() != 7) return 0;
+    const auto channel = [&](size_t i) { return double(std::strtol(look.substr(i, 2).c_str(), nullptr, 16)); };
+    return 0.3 * channel(1) + 0.59 * channel(3) + 0.11 * channel(5);
+}
+
+/// The sentences of how a pot is coloured.
+std::vector<std::string> mixingWords(const Plan& plan, const material::Library& lib, const std::vector<batch::Pot>& pots, const batch::Pot& pot, const MeltPlan& m) {
+    const auto& mix = *m.colour;
+    const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units, kg < 0.01 ? Detail::Fine : Detail::Normal); };
+    const auto* chocolate = lib.find(pot.id);
+    const std::string base = lower(lib.find(chocolate->base)->name);
+    std::vector<std::string> out;
+    std::string first = fmt::format("Oil colour only: one with water in it makes chocolate seize. Take {} of {} and {} of colour.", g(mix.strong + mix.plain), base, g(mix.colour));
+    if (m.batches > 1 || pot.uses.size() > 1)
+        first += fmt::format(" Colour all of it at once, before it is {}: a second mix never matches the first.", m.batches > 1 ? fmt::format("tempered in {} batches", m.batches) : std::string("shared out"));
+    out.push_back(first);
+    out.push_back(fmt::format("Trial: {} of colour into {} of it, melted. Let a smear set on paper and look at it by daylight; change the share now if it is not right.", g(mix.trialColour), g(mix.trialChocolate)));
+    out.push_back(fmt::format("Right: stir {} of colour into {} until no streak is left, and the trial with it.", g(mix.colour - mix.trialColour), g(mix.strong - mix.trialChocolate)));
+    if (mix.plain > 0) out.push_back(fmt::format("Let it down with {} of plain {}, in portions, looking each time.", g(mix.plain), base));
+    if (m.temper.seed > 0) out.push_back(fmt::format("Its seed of {} is plain {} and part of these grams.", g(m.temper.seed * m.batches), base));
+    std::vector<std::pair<double, std::string>> order;  // the colours of this base, light to dark
+    for (const auto& p : pots)
+        if (const auto* c = lib.find(p.id); c && c->base == chocolate->base) order.emplace_back(-lightness(c->look), p.id);
+    std::stable_sort(order.begin(), order.end());
+    order.erase(std::unique(order.begin(), order.end()), order.end());
+    for (size_t i = 1; i < order.size(); ++i)
+        if (order[i].second == pot.id) out.push_back(fmt::format("Work from light to dark: this one after {}, in a bowl that is only wiped.", lower(lib.find(order[i - 1].second)->name)));
+    return out;
 }
 
 /// kg that must stand in the pot besides, for one piece to be made.
@@ -40,7 +97,9 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
     std::vector<MeltPlan> out;
     for (const auto& pot : pots) {
         MeltPlan m;
-        if (const auto it = plan.melting.find(pot.id); it != plan.melting.end()) m.choice = it->second;
+        const auto* chocolate = lib.find(pot.id);
+        for (const auto& id : {chocolate ? chocolate->boughtAs() : pot.id, pot.id})  // a colour is melted like its base unless it says otherwise
+            if (const auto it = plan.melting.find(id); it != plan.melting.end()) m.choice = it->second;
         Piece like;  // the first piece of this pot says whether it is tempered and thinned
         like.chocolate = pot.id;
         for (const auto& p : plan.pieces)
@@ -67,6 +126,11 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
             if (!coating->tempered || pot.minutes / m.batches * 60 <= m.temper.window) break;
         }
         m.batches = std::min(m.batches, kMostBatches);
+        for (const auto& c : plan.colours)
+            if (c.id == pot.id && pot.melt > 0) {
+                m.colour = material::mix(c, pot.melt);
+                m.mixing = mixingWords(plan, lib, pots, pot, m);
+            }
         out.push_back(std::move(m));
     }
     return out;
@@ -76,16 +140,18 @@ Shopping shopping(const Plan& plan, const material::Library& lib, const Answers&
     Shopping out;
     out.priced = true;
     std::map<std::string, double> price;
+    const auto supply = [&](const std::string& name, std::string amount, std::string forWhat) { out.supplies.push_back({name, std::move(amount), std::move(forWhat)}); };
     for (const auto& pot : answers.pots) {
-        auto it = std::find_if(out.lines.begin(), out.lines.end(), [&](const Purchase& p) { return p.chocolate == pot.id; });
         const auto* chocolate = lib.find(pot.id);
         if (!chocolate) continue;
+        const std::string& id = chocolate->boughtAs();
+        auto it = std::find_if(out.lines.begin(), out.lines.end(), [&](const Purchase& p) { return p.chocolate == id; });
         if (it == out.lines.end()) {
-            out.lines.push_back({pot.id, chocolate->name, 0, 0, pot.packet, 0, 0, ""});
+            out.lines.push_back({id, lib.find(id)->name, 0, 0, pot.packet, 0, 0, ""});
             it = out.lines.end() - 1;
             for (const auto& s : plan.pantry) {
-                if (s.chocolate != pot.id) continue;
-                if (s.price > 0) price[pot.id] = s.price;
+                if (s.chocolate != id) continue;
+                if (s.price > 0) price[id] = s.price;
                 if (!s.bestBefore.empty() && !today.empty() && s.bestBefore < today) {
                     it->note += fmt::format("{}{} in the cupboard are past their date ({}).", it->note.empty() ? "" : " ", format(s.mass.value, Dimension::Mass, plan.units), s.bestBefore);
                     continue;
@@ -96,7 +162,9 @@ Shopping shopping(const Plan& plan, const material::Library& lib, const Answers&
             unite(out.traces, chocolate->traces);
         }
         it->need += pot.melt;
-        if (price.count(pot.id)) it->cost += pot.consumed * price[pot.id];
+        if (price.count(id)) it->cost += pot.consumed * price[id];
+        for (const auto& c : plan.colours)
+            if (c.id == pot.id) supply("Oil colour, " + lower(c.name), format(material::mix(c, pot.melt).colour, Dimension::Mass, plan.units, Detail::Fine), format(pot.melt, Dimension::Mass, plan.units) + " of " + lower(chocolate->name));
     }
     for (auto& l : out.lines) {
         l.packets = l.packet > 0 ? static_cast<int>(std::ceil(std::max(0.0, l.need - l.have) / l.packet - 1e-9)) : 0;
@@ -107,15 +175,64 @@ Shopping shopping(const Plan& plan, const material::Library& lib, const Answers&
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
         if (!answers.pieces[i]->problems.empty()) continue;
         Shopping::Each each{plan.pieces[i].id, 0};
-        for (const auto& [id, perKg] : price) each.cost += inOne(answers, *answers.pieces[i], id) * perKg;
+        for (const auto& [id, perKg] : price) each.cost += inOne(answers, lib, *answers.pieces[i], id) * perKg;
         out.pieces.push_back(each);
-        const auto& f = plan.pieces[i].filling;
-        if (f && f->alcohol) unite(out.warnings, {fmt::format("{} contains alcohol: for adults.", f->name)});
-        if (f && f->egg) {
+        const auto& piece = plan.pieces[i];
+        if (!piece.filling) continue;
+        const auto& f = *piece.filling;
+        const ScaledRecipe recipe = scaled(piece, *answers.pieces[i]);
+        for (const auto& in : f.recipe) {
+            supply(in.name, std::isfinite(recipe.factor) ? amountOf(in, recipe.factor, plan.units) : amountOf(in, 1, plan.units) + ", as written", f.name);
+            unite(out.allergens, listed(in.allergens));
+        }
+        if (!f.recipe.empty() && !std::isfinite(recipe.factor)) unite(out.warnings, {fmt::format("It is not said how much the recipe of {} makes: its amounts are as written.", lower(f.name))});
+        if (f.isAlcoholic())
+            unite(out.warnings, {recipe.alcohol > 0 ? fmt::format("{} holds {} of alcohol by volume, {} of pure alcohol in each piece: for adults; the age that law asks for differs from place to place.", f.name,
+                                                                  format(recipe.alcohol, Dimension::Percent, plan.units), format(recipe.grams, Dimension::Mass, plan.units, Detail::Fine))
+                                                    : fmt::format("{} contains alcohol: for adults.", f.name)});
+        if (f.egg) {
             unite(out.allergens, {"egg"});
-            unite(out.warnings, {fmt::format("{} contains raw egg: keep it cold, and not for everyone.", f->name)});
+            unite(out.warnings, {fmt::format("{} contains raw egg: keep it cold, and not for everyone.", f.name)});
         }
     }
+    return out;
+}
+
+ScaledRecipe scaled(const Piece& piece, const PieceAnswers& answers) {
+    ScaledRecipe out;
+    const auto& f = *piece.filling;
+    out.volume = answers.fillEach * piece.count;
+    out.factor = f.makes.value > 0 ? out.volume / f.makes.value : std::nan("");
+    double all = 0, pure = 0;
+    for (const auto& in : f.recipe) {
+        if (in.by == Ingredient::By::Count) continue;
+        const double v = in.by == Ingredient::By::Volume ? in.amount.value : in.amount.value / (in.alcohol > 0 ? kSpirit : kWatery);
+        all += v;
+        pure += v * in.alcohol;
+    }
+    if (f.makes.value > 0) all = f.makes.value;
+    if (all > 0) out.alcohol = std::min(1.0, pure / all);
+    out.grams = answers.fillEach * out.alcohol * kEthanol;
+    return out;
+}
+
+std::string amountOf(const Ingredient& in, double factor, UnitSystem units) {
+    const double v = in.amount.value * factor;
+    if (in.by == Ingredient::By::Count) return fmt::format("{:.3g}", v);
+    return format(v, in.by == Ingredient::By::Mass ? Dimension::Mass : Dimension::Volume, units);
+}
+
+std::vector<MeltPlan::Sitting> sittings(const DayPlan& day, const batch::Pot& pot) {
+    std::vector<MeltPlan::Sitting> out;
+    if (!day.problem.empty()) return out;
+    const std::string name = "pot of " + lower(pot.chocolate.substr(0, pot.chocolate.find(", ")));
+    const auto& net = day.network;
+    for (const auto& hold : net.holds)
+        if (net.resources[static_cast<size_t>(hold.resource)].name == name) {
+            const auto task = static_cast<size_t>(hold.from);
+            out.push_back({day.layout.start[task], net.tasks[task].title});
+        }
+    std::stable_sort(out.begin(), out.end(), [](const auto& a, const auto& b) { return a.minute < b.minute; });
     return out;
 }
 
@@ -125,7 +242,7 @@ std::vector<Fits> whatFits(const Plan& plan, const material::Library& lib, const
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
         const auto& a = *answers.pieces[i];
         if (!a.problems.empty()) continue;
-        const double each = inOne(answers, a, chocolate);
+        const double each = inOne(answers, lib, a, chocolate);
         if (each <= 0) continue;
         const double room = kg - tools - besides(plan.pieces[i], a);
         const int n = std::max(0, static_cast<int>(std::floor(room / each + 1e-9)));

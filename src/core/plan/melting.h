@@ -6,6 +6,8 @@
 namespace uovo {
 
 struct Answers;
+struct DayPlan;
+struct PieceAnswers;
 
 /// One pot, tempered.
 struct MeltPlan {
@@ -15,6 +17,12 @@ struct MeltPlan {
     int batches = 1;               ///< so that each is used up in its window
     double each = 0;               ///< kg in one batch
     std::string problem;           ///< why there is no plan; empty when there is one
+    std::optional<material::ColourMix> colour;  ///< of the whole pot, all batches: a second mix never matches the first
+    std::vector<std::string> mixing;            ///< how it is coloured, a sentence a step
+    struct Sitting {
+        int minute = 0;            ///< of the day plan's time, when it is tempered (or warmed) to be used
+        std::string title;         ///< of that task
+    };
 };
 
 /// One line of the shopping list.
@@ -36,9 +44,29 @@ struct Shopping {
         double cost = 0;           ///< of the chocolate in one
     };
     std::vector<Each> pieces;
+    struct Supply {
+        std::string name, amount;  ///< "Nebula blue, oil colour", "1.9 g"
+        std::string forWhat;       ///< "Crater bowl"
+    };
+    std::vector<Supply> supplies;  ///< oil colours, and what the fillings' recipes ask for
     std::vector<std::string> allergens, traces;  ///< of everything, each once
     std::vector<std::string> warnings;           ///< alcohol, raw egg
 };
+
+/// When the day melts, tempers and warms a pot again, in order of time. Empty without a day.
+std::vector<MeltPlan::Sitting> sittings(const DayPlan& day, const batch::Pot& pot);
+
+/// A recipe as it is weighed out for a piece's filling.
+struct ScaledRecipe {
+    double volume = 0;   ///< m³ wanted, all pieces with their spares
+    double factor = 0;   ///< times the recipe; NaN when it is not said how much it makes
+    double alcohol = 0;  ///< share by volume of the filling
+    double grams = 0;    ///< kg of pure alcohol in one piece
+};
+/// @param piece with a filling
+ScaledRecipe scaled(const Piece& piece, const PieceAnswers& answers);
+/// An amount of an ingredient times a factor, "210 g", "3.6".
+std::string amountOf(const Ingredient& ingredient, double factor, UnitSystem units);
 
 /// How each pot is melted and tempered.
 std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& library, const std::vector<batch::Pot>& pots);

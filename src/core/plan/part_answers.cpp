@@ -132,7 +132,7 @@ public:
 
     std::optional<Answer> holds() const {
         if (s_.capacity <= 0) return std::nullopt;
-        Answer a = held(s_.capacity, "inside", "To the brim, with this wall.");
+        Answer a = held(s_.capacity, known_, "inside", "To the brim, with this wall.");
         a.working = {"What it holds", "volume of the former less the chocolate in it", {{"former", volume(first_.volume), "", how()}, {"chocolate in it", volume(first_.outside ? 0 : s_.volumes.front()), "", "assumed wall"}}, a.headline, trust(), "Parts"};
         return a;
     }

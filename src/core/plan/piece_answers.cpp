@@ -91,7 +91,7 @@ public:
     }
 
     Answer holds() const {
-        Answer a = held(stage_.capacity, "to the brim", fmt::format("{} high, {} across at the rim.", length(stage_.height), length(2 * stage_.rimRadius)));
+        Answer a = held(stage_.capacity, known_, "to the brim", fmt::format("{} high, {} across at the rim.", length(stage_.height), length(2 * stage_.rimRadius)));
         a.working.formula = piece_.overBalloon() ? "V = ∫ π r² dz of the balloon up to the dip line" : "V = ∫ π r² dz of the cup up to the fill line − chocolate";
         a.working.inputs = {{"former", volume(stage_.formerVolume), "", "geometry from your measures"},
                             {"chocolate in it", piece_.overBalloon() ? "outside" : mass(stage_.coats.mass), "", "coat model"}};

@@ -44,8 +44,12 @@ bool Piece::couldBeCoated() const {
 
 bool Piece::closes() const { return part() && (part()->family == "ball" || part()->family == "egg" || part()->family == "figure-lathe"); }
 
+bool Filling::isAlcoholic() const {
+    return alcohol || std::any_of(recipe.begin(), recipe.end(), [](const Ingredient& i) { return i.alcohol > 0; });
+}
+
 bool Plan::operator==(const Plan& o) const {
-    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.guests, p.pieces, p.extra); };
+    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.colours, p.guests, p.pieces, p.extra); };
     if (rest(*this) != rest(o) || meshes.size() != o.meshes.size()) return false;
     for (auto a = meshes.begin(), b = o.meshes.begin(); a != meshes.end(); ++a, ++b)
         if (a->first != b->first || (a->second != b->second && !(*a->second == *b->second))) return false;
@@ -55,7 +59,7 @@ bool Plan::operator==(const Plan& o) const {
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& lib) {
     const material::Chocolate* c = lib.find(piece.chocolate);
     if (!c) return tl::unexpected(Problem{"There is no chocolate “" + piece.chocolate + "” here.", "chocolate"});
-    const auto own = plan.own.find(piece.chocolate);
+    const auto own = plan.own.find(c->boughtAs());
     return material::coating(*c, piece.temper, piece.thinner, piece.thinnerShare, own == plan.own.end() ? material::OwnFigures{} : own->second,
                              lib.physics);
 }
@@ -64,7 +68,7 @@ tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Pla
     if (piece.chocolateOf(coat) == piece.chocolate) return coatingOf(piece, plan, lib);
     Piece other = piece;
     other.chocolate = coat.chocolate;
-    if (other.chocolate == "compound") other.temper = material::Temper::Tempered;
+    if (const auto* c = lib.find(other.chocolate); c && c->kind == "compound") other.temper = material::Temper::Tempered;
     return coatingOf(other, plan, lib);
 }
 
@@ -137,6 +141,18 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
     if (!(p.wantedWall.value >= 0 && p.wantedWall.value < 0.02)) add({"A wall is between 0 and 20 mm.", "wantedWall"});
     if (!p.pot.empty() && !lib.pot(p.pot)) add({"There is no pot “" + p.pot + "” here.", "pot"});
     if (p.filling) {
+        const auto& f = *p.filling;
+        if (!(f.share.value >= 0 && f.share.value <= 1)) add({"A piece is filled to between nothing and its brim.", "filling/share"});
+        if (!(f.cap.value >= 0 && f.cap.value <= 0.02)) add({"A lid of chocolate is at most 20 mm thick.", "filling/cap"});
+        if (!(f.makes.value >= 0 && f.makes.value < 1)) add({"A recipe makes between nothing and a cubic metre.", "filling/makes"});
+        if (f.recipe.size() > 60) add({"A recipe of more than sixty lines; leave the pinches out.", "filling/recipe"});
+        for (size_t i = 0; i < f.recipe.size(); ++i) {
+            const auto& r = f.recipe[i];
+            const std::string here = fmt::format("filling/recipe/{}/", i);
+            if (!(r.amount.value >= 0 && std::isfinite(r.amount.value))) add({fmt::format("How much {} goes in cannot be less than nothing.", r.name), here + "amount"});
+            if (!(r.alcohol >= 0 && r.alcohol <= 1)) add({"Alcohol lies between 0 and 100 % of the volume.", here + "alcohol"});
+            if (r.alcohol > 0 && r.by == Ingredient::By::Count) add({fmt::format("Say how much {} goes in by volume: its alcohol cannot be counted by the piece.", r.name), here + "amount"});
+        }
         if (!(p.filling->each.value >= 0 && p.filling->each.value < 0.02)) add({"A filling is between nothing and 20 l.", "filling/each"});
         if (!(p.filling->make.value >= 0 && p.filling->make.value <= 6 * 3600)) add({"Making the filling takes at most six hours.", "filling/make"});
         if (!(p.filling->usableFrom.value >= 0 && p.filling->usableFrom.value <= p.filling->usableTo.value && p.filling->usableTo.value < 86400))
@@ -146,8 +162,13 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
 
 }  // namespace
 
-std::vector<Problem> problems(const Plan& plan, const material::Library& lib) {
+std::vector<Problem> problems(const Plan& plan, const material::Library& library) {
     std::vector<Problem> out;
+    const material::Library lib = material::withColours(library, plan.colours);
+    for (const auto& c : plan.colours) {
+        for (auto& p : material::problems(c, library)) out.push_back(std::move(p));
+        if (std::count_if(plan.colours.begin(), plan.colours.end(), [&](const auto& o) { return o.id == c.id; }) > 1) out.push_back({"Two colours are called “" + c.name + "”.", "colours/" + c.id + "/name"});
+    }
     if (!localMinutes(plan.deadline)) out.push_back({"The time it must be ready is not a date and time.", "deadline"});
     checkKitchen(plan.kitchen, out);
     for (const auto& [id, figures] : plan.own) {

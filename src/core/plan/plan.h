@@ -7,6 +7,7 @@
 #include "core/coat/coats.h"
 #include "core/form/former.h"
 #include "core/form/part.h"
+#include "core/material/colour.h"
 #include "core/material/material.h"
 #include "core/temper/temper_plan.h"
 
@@ -17,15 +18,32 @@ inline constexpr int kPlanVersion = 1;
 /// Changes when a model changes, so that old answers are not taken for new ones.
 inline constexpr int kModelVersion = 1;
 
+/// Something that goes into a filling.
+struct Ingredient {
+    enum class By { Mass, Volume, Count };
+    std::string name;
+    By by = By::Mass;
+    Measure amount = 0.1;   ///< kg, m³ or how many
+    double alcohol = 0;     ///< share by volume
+    std::string allergens;  ///< as a person says them, "egg, milk"
+    std::string extra;
+    bool operator==(const Ingredient&) const = default;
+};
+
 /// What goes into a piece.
 struct Filling {
     std::string name;
     Measure each = 1e-4;       ///< m³ in one piece
+    Measure share = 0;         ///< of what the piece holds; above 0 it says how much goes in, and `each` does not count
+    Measure cap = 0;           ///< m of chocolate poured on it as a lid; 0: it stays open
+    Measure makes = 0;         ///< m³ that the recipe makes; 0: not known
+    std::vector<Ingredient> recipe;
     Measure make = 1200;       ///< s of hands to make all of it
     Measure usableFrom = 600;  ///< s after it is made
     Measure usableTo = 3600;   ///< s after it is made
     bool perishable = true, egg = false, alcohol = false;
     std::string extra;         ///< keys this version does not know, a JSON object or empty
+    bool isAlcoholic() const;  ///< said so, or something in the recipe is
     bool operator==(const Filling&) const = default;
 };
 
@@ -98,6 +116,7 @@ struct Plan {
     std::map<std::string, material::OwnFigures> own;  ///< a person's own figures by chocolate id
     std::map<std::string, temper::Choice> melting;     ///< how each chocolate is melted, by id; usual where it is not there
     std::vector<Stock> pantry;
+    std::vector<material::Colour> colours;  ///< chocolates mixed from others; pieces name them like any chocolate
     int guests = 0;          ///< for the cost of each; 0: not said
     std::vector<Piece> pieces;
     form::Meshes meshes;  ///< figures read from files, by name; kept in the plan

@@ -30,6 +30,7 @@ constexpr Word<temper::Method> kMethods[]{{temper::Method::Seed, "seed"}, {tempe
                                           {temper::Method::Bursts, "partial melt"}, {temper::Method::Machine, "machine"}, {temper::Method::None, "none"}};
 constexpr Word<temper::Vessel> kVessels[]{{temper::Vessel::Light, "light"}, {temper::Vessel::Glass, "glass"}, {temper::Vessel::Stoneware, "stoneware"}};
 constexpr Word<temper::Heat> kHeats[]{{temper::Heat::Microwave, "microwave"}, {temper::Heat::WaterBath, "water bath"}};
+constexpr Word<Ingredient::By> kBys[]{{Ingredient::By::Mass, "mass"}, {Ingredient::By::Volume, "volume"}, {Ingredient::By::Count, "count"}};
 constexpr Word<UnitSystem> kUnits[]{{UnitSystem::Metric, "metric"}, {UnitSystem::US, "US"}};
 
 /// Stops the reading of a plan; never leaves this file.
@@ -277,6 +278,23 @@ Piece readPiece(const json& j, const std::string& pointer) {
         Filling x;
         g.text("name", x.name);
         g.measure("each", x.each);
+        g.measure("share", x.share);
+        g.measure("cap", x.cap);
+        g.measure("makes", x.makes);
+        if (const json* recipe = g.find("recipe")) {
+            if (!recipe->is_array() || recipe->size() > 200) Object::refuse("“recipe” must be a list, of at most 200.", g.at("recipe"));
+            for (size_t i = 0; i < recipe->size(); ++i) {
+                Object r((*recipe)[i], fmt::format("{}/{}", g.at("recipe"), i));
+                Ingredient in;
+                r.text("name", in.name);
+                r.word("by", in.by, kBys);
+                r.measure("amount", in.amount);
+                r.number("alcohol", in.alcohol);
+                r.text("allergens", in.allergens);
+                in.extra = r.extra();
+                x.recipe.push_back(std::move(in));
+            }
+        }
         g.measure("make", x.make);
         g.measure("usableFrom", x.usableFrom);
         g.measure("usableTo", x.usableTo);
@@ -376,6 +394,16 @@ json written(const Piece& p) {
         const auto& f = *p.filling;
         json k{{"name", f.name},   {"each", written(f.each)}, {"make", written(f.make)}, {"usableFrom", written(f.usableFrom)},
                {"usableTo", written(f.usableTo)}, {"perishable", f.perishable}, {"egg", f.egg}, {"alcohol", f.alcohol}};
+        if (f.share.value > 0) k["share"] = written(f.share);
+        if (f.cap.value > 0) k["cap"] = written(f.cap);
+        if (f.makes.value > 0) k["makes"] = written(f.makes);
+        for (const auto& in : f.recipe) {
+            json row{{"name", in.name}, {"by", wordOf(in.by, kBys)}, {"amount", written(in.amount)}};
+            if (in.alcohol > 0) row["alcohol"] = in.alcohol;
+            if (!in.allergens.empty()) row["allergens"] = in.allergens;
+            keepExtra(row, in.extra);
+            k["recipe"].push_back(row);
+        }
         keepExtra(k, f.extra);
         j["filling"] = k;
     }
@@ -454,6 +482,21 @@ Plan readPlanObject(const json& root) {
             s.number("price", stock.price);
             stock.extra = s.extra();
             p.pantry.push_back(std::move(stock));
+        }
+    }
+    if (const json* colours = o.find("colours")) {
+        if (!colours->is_array() || colours->size() > 100) Object::refuse("“colours” must be a list, of at most 100.", "/colours");
+        for (size_t i = 0; i < colours->size(); ++i) {
+            Object c((*colours)[i], fmt::format("/colours/{}", i));
+            material::Colour colour;
+            c.text("id", colour.id);
+            c.text("name", colour.name);
+            c.text("base", colour.base);
+            c.measure("strength", colour.strength);
+            c.measure("letDown", colour.letDown);
+            c.text("look", colour.look);
+            colour.extra = c.extra();
+            p.colours.push_back(std::move(colour));
         }
     }
     if (const json* pieces = o.find("pieces")) {
@@ -538,6 +581,11 @@ std::string writePlan(const Plan& p) {
         if (s.price > 0) row["price"] = s.price;
         keepExtra(row, s.extra);
         j["pantry"].push_back(row);
+    }
+    for (const auto& c : p.colours) {
+        json row{{"id", c.id}, {"name", c.name}, {"base", c.base}, {"strength", written(c.strength)}, {"letDown", written(c.letDown)}, {"look", c.look}};
+        keepExtra(row, c.extra);
+        j["colours"].push_back(row);
     }
     j["pieces"] = json::array();
     for (const auto& piece : p.pieces) j["pieces"].push_back(written(piece));

@@ -22,7 +22,7 @@ protected:
         return s;
     }
     /// Capacity as an answer: how the filling fits, or `otherwise` where there is none.
-    Answer held(double capacity, const char* after, std::string otherwise) const {
+    Answer held(double capacity, const PieceAnswers& known, const char* after, std::string otherwise) const {
         Answer a;
         a.id = "holds";
         a.figure = {capacity, capacity, capacity, Dimension::Volume};
@@ -32,7 +32,7 @@ protected:
         a.working.title = "What it holds";
         a.working.result = a.headline;
         if (!piece_.filling) return a;
-        const double each = piece_.filling->each.value;
+        const double each = known.fillEach;
         if (each > capacity) {
             a.tone = Tone::Impossible;
             a.sentence = fmt::format("{} of {} do not fit.", volume(each), piece_.filling->name);
@@ -41,6 +41,8 @@ protected:
         a.tone = each > 0.9 * capacity ? Tone::Weak : Tone::Plain;
         a.sentence = fmt::format("{} of {} fill it to {}", volume(each), piece_.filling->name, format(each / capacity, Dimension::Percent, plan_.units));
         a.sentence += piece_.count > 1 ? fmt::format("; {} for all {}.", volume(each * piece_.count), piece_.count) : ".";
+        if (piece_.filling->cap.value > 0)
+            a.sentence += known.capMass > 0 ? fmt::format(" A lid of {} takes {} more.", format(piece_.filling->cap.value, Dimension::Length, plan_.units), format(known.capMass, Dimension::Mass, plan_.units)) : " There is no room for a lid.";
         return a;
     }
 

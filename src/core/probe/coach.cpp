@@ -14,6 +14,10 @@ constexpr double kMedian = 5;       // s: a sensor's noise and single wild readi
 constexpr double kStill = 0.6;      // °C a minute: it has settled
 constexpr double kNear = 0.5;       // K
 constexpr double kStirred = 25;     // s a portion has at least
+constexpr double kTrend = 16;       // s of readings that tell where it is now
+constexpr double kLag = 3;          // s that a kitchen's probe is behind the bowl (judgement: a thin metal stem, stirred)
+constexpr double kWild = 0.8;       // K from the trend: not believed
+constexpr double kAgain = 30;       // s between two changes of the same advice
 }  // namespace
 
 Coach::Coach(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics, double mass, double watts, double room, UnitSystem units)
@@ -27,6 +31,34 @@ double Coach::celsius() const {
     if (v.empty()) return std::nan("");
     std::nth_element(v.begin(), v.begin() + static_cast<std::ptrdiff_t>(v.size() / 2), v.end());
     return v[v.size() / 2];
+}
+
+double Coach::ahead() const {
+    // Medians of the older and the newer half: single wild readings do not count.
+    std::vector<double> old, young;
+    double to = 0, ty = 0;
+    for (size_t i = last_.size(); i-- > 0 && last_.back().first - last_[i].first <= kTrend;) {
+        const bool late = last_.back().first - last_[i].first < 0.5 * kTrend;
+        (late ? young : old).push_back(last_[i].second);
+        (late ? ty : to) += last_[i].first;
+    }
+    if (old.size() < 4 || young.size() < 4) return celsius();
+    const auto median = [](std::vector<double>& v) {
+        std::nth_element(v.begin(), v.begin() + static_cast<std::ptrdiff_t>(v.size() / 2), v.end());
+        return v[v.size() / 2];
+    };
+    const double before = median(old), now = median(young), at = ty / double(young.size());
+    const double rate = (now - before) / std::max(1.0, at - to / double(old.size()));
+    // A straight line through what lies near that of the medians.
+    double n = 0, x = 0, y = 0, xx = 0, xy = 0;
+    for (size_t i = last_.size(); i-- > 0 && last_.back().first - last_[i].first <= kTrend;) {
+        const double s = last_[i].first - at, off = last_[i].second - now - rate * s;
+        if (std::abs(off) > kWild) continue;
+        n += 1, x += s, y += off, xx += s * s, xy += s * off;
+    }
+    const double s = last_.back().first + kLag - at, under = n * xx - x * x;
+    const double tilt = under > 0 ? (n * xy - x * y) / under : 0, mean = n > 0 ? (y - tilt * x) / n : 0;
+    return now + rate * s + mean + tilt * s;
 }
 
 double Coach::slope() const {
@@ -51,7 +83,7 @@ std::optional<Prompt> Coach::read(double seconds, double celsius) {
 }
 
 Prompt Coach::think(double seconds) {
-    const double T = celsius(), rate = slope();
+    const double T = celsius(), rate = slope(), bowl = ahead();
     hottest_ = std::max(hottest_, T);
     const auto degrees = [&](double t) { return format(t, Dimension::Temperature, units_); };
     const auto time = [&](double s) { return format(s, Dimension::Duration, units_); };
@@ -64,7 +96,7 @@ Prompt Coach::think(double seconds) {
         const bool next = std::isnan(s.celsius) ? seconds - began_ >= s.seconds
                           : first              ? T >= s.low
                           : s.celsius > plan_.steps[step_ - 1].celsius ? T >= s.celsius - kNear
-                                               : seconds - began_ >= kStirred && (T <= s.celsius + kNear || (std::abs(rate) < kStill && T < s.high));
+                                               : seconds - began_ >= kStirred && (bowl <= s.celsius + kNear || (std::abs(rate) < kStill && T < s.high));
         if (!next || std::isnan(plan_.steps[step_ + 1].celsius)) {
             if (next) ready_ = true;  // only the smear test is left
             break;
@@ -83,20 +115,29 @@ Prompt Coach::think(double seconds) {
         if (seconds - began_ < 15 && step_ > 0) return now_;  // what was just said stands
         return {Prompt::Tone::Wait, fmt::format("{}: to {}", s.title, degrees(s.celsius)), step_};
     }
-    if (T < coating_.workLow - kNear) {
+    // Advice stands until the bowl is well inside its band again, and its figures change twice a minute at most.
+    const bool cool = T < coating_.workLow - kNear || (cool_ && T < coating_.workLow), was = cool_;
+    const bool warm = coating_.tempered && hottest_ > coating_.loses && (bowl > coating_.workHigh + kNear || (warm_ && bowl > coating_.workHigh));
+    cool_ = cool;
+    if (cool) {
+        if (was && seconds - advised_ < kAgain) return now_;
+        advised_ = seconds;
         const double burst = std::max(2.0, std::ceil(mass_ * coating_.heatCapacityLiquid * (coating_.working() - T) / (watts_ * physics_.at("microwaveShare").value)));
         return {Prompt::Tone::Now, fmt::format("Too cool: warm it for {}", time(burst)), step_};
     }
-    if (coating_.tempered && hottest_ > coating_.loses && T > coating_.workHigh + kNear) {
-        if (std::abs(rate) < kStill) {
+    if (warm) {
+        if (std::abs(rate) < kStill && !(warm_ && seconds - advised_ < kAgain)) {
+            warm_ = true;
+            advised_ = seconds;
             const temper::Seeding s{mass_, T, 0, room_, {}, 0};
             return {Prompt::Tone::Now, fmt::format("Still too warm: {} more seed, or stir on", format(std::round(200 * temper::seedFor(coating_, s, coating_.working())) / 200, Dimension::Mass, units_)), step_};
         }
         return now_;
     }
+    warm_ = false;
     if (now_.tone == Prompt::Tone::Ready) return now_;
-    const double use = heat::batchWindow(coating_, physics_, mass_, 0, std::min(T, coating_.loses - 0.3), room_, true);
-    return {Prompt::Tone::Ready, fmt::format("Ready: {}, about {} of use", degrees(std::round(10 * T) / 10), time(60 * std::round(use / 60))), step_};
+    const double use = heat::batchWindow(coating_, physics_, mass_, 0, std::min(bowl, coating_.loses - 0.3), room_, true);
+    return {Prompt::Tone::Ready, fmt::format("Ready: {}, about {} of use", degrees(std::round(10 * bowl) / 10), time(60 * std::round(use / 60))), step_};
 }
 
 }  // namespace uovo::probe

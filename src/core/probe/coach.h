@@ -14,7 +14,7 @@ struct Prompt {
     size_t step = 0;     ///< of the tempering plan
 };
 
-/// Fed with readings in time; noise is taken out by a median, drop-outs do not matter.
+/// Fed with readings in time; noise is taken out by medians, a slow sensor by their trend; drop-outs do not matter.
 class Coach {
 public:
     Coach(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics, double mass, double watts, double room, UnitSystem units);
@@ -30,6 +30,7 @@ public:
     size_t step() const { return step_; }
 
 private:
+    double ahead() const;  ///< °C of the bowl now: the trend of the readings, a slow sensor made up for
     double slope() const;  ///< °C a minute over the last half minute; NaN when it is not known
     Prompt think(double seconds);
 
@@ -41,7 +42,8 @@ private:
     std::deque<std::pair<double, double>> last_;  // seconds, °C as read, of half a minute
     size_t step_ = 0;
     double began_ = 0, hottest_ = -1e9;
-    bool ready_ = false;
+    bool ready_ = false, cool_ = false, warm_ = false;
+    double advised_ = -1e9;  ///< s, when too cool or too warm was last put in figures
     Prompt now_;
 };
 

@@ -93,7 +93,7 @@ protected:
             }
             if (state.coats > 0) {
                 p.setPen(Qt::NoPen);
-                p.setBrush(piece->chocolate == "milk" ? QColor(0x86, 0x52, 0x30) : piece->chocolate == "white" ? QColor(0xD9, 0xB8, 0x77) : theme().choc);
+                p.setBrush(chocolateColour(piece->chocolate));
                 p.drawPath(report::wholeSection(curves, m));
             }
             tell();

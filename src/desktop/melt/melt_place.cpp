@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "desktop/melt/colour_page.h"
 #include "desktop/shape/recipe_line.h"
 #include "desktop/shell/flow_layout.h"
 #include "desktop/shell/sheet.h"
@@ -85,6 +86,9 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     list_ = new QVBoxLayout(left);
     list_->setContentsMargins(14, 12, 8, 12);
     list_->setSpacing(8);
+    colours_ = new QVBoxLayout;
+    colours_->setSpacing(2);
+    list_->addLayout(colours_);
     list_->addStretch(1);
     auto* pots = new Column(left);
     pots->setFixedWidth(352);
@@ -128,6 +132,39 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     flow->addWidget(watts_);
     look_ = choice(tr("Thermometer"), "temperLook", {tr("W, with a thermometer"), tr("W, by look")}, [](temper::Choice& m, int i) { m.byLook = i == 1; });
     box->addWidget(sentence);
+    label_ = new QWidget;
+    auto* printed = new FlowLayout(6, 6);
+    label_->setLayout(printed);
+    const auto plain = [&](const QString& w) {
+        auto* l = new QLabel(w);
+        l->setMinimumHeight(28);
+        printed->addWidget(l);
+    };
+    const auto figure = [&](const QString& name, const char* key) {
+        auto* f = new FigureField(name, QLatin1String(key), session.typing(Dimension::Temperature, "", nullptr));
+        connect(f, &FigureField::measureTyped, this, [this, f](const Measure& m) {
+            const auto answers = session_.answers();
+            const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].id) : nullptr;
+            if (!c) return;
+            session_.document().edit(tr("Change what the packet says"), [&](Plan& p) { p.own[c->boughtAs()].values[f->property("key").toString().toStdString()] = m.value; });
+            showLabel();
+        });
+        f->setProperty("key", QLatin1String(key));
+        labels_.push_back(f);
+        printed->addWidget(f);
+    };
+    plain(tr("The packet says: melt to"));
+    figure(tr("Packet: melt to"), "meltTo");
+    plain(tr("cool to"));
+    figure(tr("Packet: cool to"), "coolTo");
+    plain(tr("work from"));
+    figure(tr("Packet: work from"), "workLow");
+    plain(tr("to"));
+    figure(tr("Packet: work up to"), "workHigh");
+    box->addWidget(label_);
+    clock_ = wrapped({});
+    clock_->setObjectName(QStringLiteral("sittings"));
+    box->addWidget(clock_);
     curve_ = new TemperCurve;
     box->addWidget(curve_);
     live_ = new LivePanel(session);
@@ -191,6 +228,51 @@ void MeltPlace::refresh() {
         cards_[i]->setChecked(i == chosen_);
     }
     showPot();
+    showColours();
+}
+
+void MeltPlace::showColours() {
+    emptyLayout(colours_);
+    const auto answers = session_.answers();
+    if (!session_.plan().colours.empty()) {
+        auto* title = wrapped(tr("Colours"));
+        title->setStyleSheet(QStringLiteral("font-weight: 600; margin-top: 8px;"));
+        colours_->addWidget(title);
+    }
+    const auto button = [&](const QString& words, const QString& object, const QColor& swatch, auto pressed) {
+        auto* b = new QPushButton(words);
+        b->setProperty("flat", true);
+        b->setObjectName(object);
+        if (swatch.isValid()) {
+            QPixmap square(16, 16);
+            square.fill(swatch);
+            b->setIcon(square);
+        }
+        connect(b, &QPushButton::clicked, this, pressed);
+        colours_->addWidget(b, 0, Qt::AlignLeft);
+    };
+    for (const auto& c : session_.plan().colours) {
+        const bool used = answers && std::any_of(answers->pots.begin(), answers->pots.end(), [&](const auto& p) { return p.id == c.id; });
+        button(used ? qstring(c.name) : tr("%1, not used yet").arg(qstring(c.name)), QStringLiteral("colour/") + qstring(c.id), chocolateColour(c.id), [this, id = qstring(c.id)] { emit colourWanted(id); });
+    }
+    if (!answers || chosen_ >= answers->pots.size()) return;
+    if (const auto* chocolate = session_.library().find(answers->pots[chosen_].id))
+        button(tr("+ a colour from %1 …").arg(qstring(session_.library().find(chocolate->boughtAs())->name).toLower()), QStringLiteral("addColour"), {}, [this, base = chocolate->boughtAs()] { emit colourWanted(qstring(addColour(session_, base))); });
+}
+
+void MeltPlace::showLabel() {
+    const auto answers = session_.answers();
+    const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].id) : nullptr;
+    label_->setVisible(c && c->kind == "couverture");
+    if (!c) return;
+    for (auto* f : labels_) {
+        const std::string key = f->property("key").toString().toStdString();
+        double v = c->at(key).value;
+        if (const auto own = session_.plan().own.find(c->boughtAs()); own != session_.plan().own.end())
+            if (const auto it = own->second.values.find(key); it != own->second.values.end()) v = it->second;
+        if (!f->edit()->hasFocus()) f->setMeasure(Measure(v), session_.units());
+        f->setProblem(session_.problemAt("own/" + c->boughtAs() + "/" + key));
+    }
 }
 
 void MeltPlace::showPot() {
@@ -198,7 +280,7 @@ void MeltPlace::showPot() {
     emptyLayout(steps_);
     const bool any = chosen_ < answers->melts.size();
     live_->setVisible(any && answers->melts[chosen_].problem.empty());
-    for (QWidget* w : std::initializer_list<QWidget*>{curve_, summary_, method_, vessel_, fresh_, heat_, watts_, look_}) w->setEnabled(any);
+    for (QWidget* w : std::initializer_list<QWidget*>{curve_, summary_, clock_, label_, method_, vessel_, fresh_, heat_, watts_, look_}) w->setEnabled(any);
     if (!any) {
         title_->setText(tr("There is nothing to melt yet: plan a piece."));
         curve_->hide();
@@ -223,6 +305,12 @@ void MeltPlace::showPot() {
     look_->setCurrentIndex(m.choice.byLook ? 1 : 0);
     watts_->setMeasure(Measure(m.choice.watts), u);
     shopping_->refresh(pot.id);
+    showLabel();
+    QStringList times;
+    if (answers->day)
+        for (const auto& s : sittings(*answers->day, pot)) times << tr("%1 %2").arg(qstring(localTime(answers->day->end + s.minute).substr(11)), qstring(s.title));
+    clock_->setVisible(!times.isEmpty());
+    clock_->setText(tr("On the day: %1.").arg(times.join(QStringLiteral(" · "))));
     curve_->setVisible(m.problem.empty());
     if (!m.problem.empty()) return summary_->setText(qstring(m.problem));
     const auto& t = m.temper;
@@ -234,9 +322,19 @@ void MeltPlace::showPot() {
     words += QLatin1Char('.');
     if (t.tooWarmSeed > 0) words += tr(" Two degrees too warm: %1 more seed, or %2 of stirring.").arg(g(t.tooWarmSeed), time(t.tooWarmWait));
     if (tempered && t.third > 0) words += tr(" A third of seed would land at %1.").arg(qstring(format(t.third, Dimension::Temperature, u)));
-    if (pot.late > 0.0005) words += tr(" Late in the day %1 are melted again for patches and glue.").arg(g(pot.late));
+    if (pot.late > 0.0005) words += tr(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
     summary_->setText(words);
     for (const auto& w : t.warnings) steps_->addWidget(wrapped(qstring(w), "harm"));
+    if (!m.mixing.empty()) {
+        auto* title = wrapped(tr("Colour it first"));
+        title->setStyleSheet(QStringLiteral("font-weight: 600;"));
+        steps_->addWidget(title);
+        for (const auto& line : m.mixing) {
+            auto* l = wrapped(qstring(line));
+            l->setObjectName(QStringLiteral("mixing"));
+            steps_->addWidget(l);
+        }
+    }
     int n = 0;
     for (const auto& s : t.steps) steps_->addWidget(new StepView(++n, s, m.choice.byLook, u));
     auto* wrong = wrapped(tr("When it goes wrong"));

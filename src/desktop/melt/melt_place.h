@@ -25,17 +25,25 @@ public:
     size_t chosen() const { return chosen_; }
     void choose(size_t pot);
 
+signals:
+    /// A colour of the plan is to be looked at.
+    void colourWanted(const QString& id);
+
 protected:
     void showEvent(QShowEvent*) override;
 
 private:
     void change(const QString& label, const std::function<void(temper::Choice&)>& edit);
     void showPot();
+    void showColours();
+    void showLabel();
 
     Session& session_;
-    QVBoxLayout *list_, *steps_;
+    QVBoxLayout *list_, *colours_, *steps_;
     std::vector<PotCard*> cards_;
-    QLabel *title_, *summary_;
+    QLabel *title_, *summary_, *clock_;
+    QWidget* label_;
+    std::vector<FigureField*> labels_;
     QComboBox *method_, *vessel_, *fresh_, *heat_, *look_;
     FigureField* watts_;
     TemperCurve* curve_;

@@ -5,6 +5,8 @@
 #include <QFileDialog>
 #include <QHBoxLayout>
 #include <QMessageBox>
+#include <QPrintDialog>
+#include <QPrinter>
 #include <QPushButton>
 #include <QSaveFile>
 #include <QSpinBox>
@@ -13,6 +15,7 @@
 
 #include "desktop/shell/sheet.h"
 #include "report/fonts.h"
+#include "report/shopping_list.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
@@ -57,12 +60,8 @@ ShoppingPanel::ShoppingPanel(Session& session, QWidget* parent) : QWidget(parent
         head->addWidget(b);
     };
     button(tr("copy"), tr("Copy the shopping list"), "copyShopping", [this] { QApplication::clipboard()->setText(text()); });
-    button(tr("save"), tr("Save the shopping list as a table (CSV)"), "saveShopping", [this] {
-        const QString path = QFileDialog::getSaveFileName(window(), tr("Save the shopping list"), tr("shopping.csv"), tr("Table (*.csv)"));
-        if (path.isEmpty()) return;
-        QSaveFile file(path);
-        if (!file.open(QIODevice::WriteOnly) || file.write(csv().toUtf8()) < 0 || !file.commit()) QMessageBox::warning(window(), tr("Not saved"), tr("The list could not be written: %1.").arg(file.errorString()));
-    });
+    button(tr("save"), tr("Save the shopping list as a table (CSV) or a page (PDF)"), "saveShopping", [this] { save(QFileDialog::getSaveFileName(window(), tr("Save the shopping list"), tr("shopping.csv"), tr("Table (*.csv);;Page (*.pdf)"))); });
+    button(tr("print"), tr("Print the shopping list"), "printShopping", [this] { print(); });
     box->addLayout(head);
     lines_ = new QVBoxLayout;
     lines_->setSpacing(4);
@@ -153,6 +152,12 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
                 for (const char* field : {"mass", "price", "bestBefore"})
                     if (const QString wrong = session_.problemAt("pantry/" + std::to_string(i) + "/" + field); !wrong.isEmpty()) lines_->addWidget(wrapped(wrong, "harm"));
     }
+    for (const auto& x : s.supplies) {
+        auto* l = wrapped(tr("%1 %2").arg(qstring(x.amount), qstring(x.name)));
+        l->setObjectName(QStringLiteral("supply"));
+        lines_->addWidget(l);
+        lines_->addWidget(wrapped(tr("for %1").arg(qstring(x.forWhat)), "small"));
+    }
     if (s.cost > 0) {
         QString words = tr("%1 for what is used up").arg(money(s.cost)) + (s.priced ? QString() : tr(", as far as prices are known"));
         if (session_.plan().guests > 0) words += tr("; %1 a guest").arg(money(s.cost / session_.plan().guests));
@@ -205,23 +210,35 @@ void ShoppingPanel::refreshRest() {
 
 QString ShoppingPanel::text() const {
     const auto answers = session_.answers();
-    if (!answers) return {};
-    const Shopping s = shopping(session_.plan(), session_.library(), *answers, today().toStdString());
-    QString out = qstring(session_.plan().name) + QStringLiteral("\n");
-    for (const auto& l : s.lines)
-        out += tr("%1 packets of %2, %3 each (%4 to melt, %5 there)\n").arg(l.packets).arg(qstring(l.name).toLower(), qstring(format(l.packet, Dimension::Mass, session_.units())), qstring(format(l.need, Dimension::Mass, session_.units())), qstring(format(l.have, Dimension::Mass, session_.units())));
-    for (const auto& p : session_.plan().pieces)
-        if (p.filling) out += tr("%1: %2\n").arg(qstring(p.filling->name), qstring(format(p.filling->each.value * p.count, Dimension::Volume, session_.units())));
-    return out;
+    return answers ? report::shoppingText(session_.plan(), shopping(session_.plan(), session_.library(), *answers, today().toStdString())) : QString();
 }
 
 QString ShoppingPanel::csv() const {
     const auto answers = session_.answers();
-    if (!answers) return {};
-    QString out = QStringLiteral("what;packets;packet_g;melt_g;have_g;cost\n");
-    for (const auto& l : shopping(session_.plan(), session_.library(), *answers, today().toStdString()).lines)
-        out += QStringLiteral("\"%1\";%2;%3;%4;%5;%6\n").arg(qstring(l.name)).arg(l.packets).arg(std::lround(l.packet * 1e3)).arg(std::lround(l.need * 1e3)).arg(std::lround(l.have * 1e3)).arg(money(l.cost));
-    return out;
+    return answers ? report::shoppingCsv(session_.plan(), shopping(session_.plan(), session_.library(), *answers, today().toStdString())) : QString();
+}
+
+void ShoppingPanel::save(const QString& path) {
+    const auto answers = session_.answers();
+    if (path.isEmpty() || !answers) return;
+    QString problem;
+    if (path.endsWith(QStringLiteral(".pdf"), Qt::CaseInsensitive)) {
+        const auto pages = report::writeShoppingList(path, session_.plan(), shopping(session_.plan(), session_.library(), *answers, today().toStdString()));
+        if (!pages) problem = qstring(pages.error().sentence);
+    } else {
+        QSaveFile file(path);
+        if (!file.open(QIODevice::WriteOnly) || file.write(csv().toUtf8()) < 0 || !file.commit()) problem = tr("It could not be written: %1.").arg(file.errorString());
+    }
+    if (!problem.isEmpty()) QMessageBox::warning(window(), tr("Not saved"), problem);
+}
+
+void ShoppingPanel::print() {
+    const auto answers = session_.answers();
+    if (!answers) return;
+    QPrinter printer(QPrinter::HighResolution);
+    QPrintDialog dialog(&printer, window());
+    if (dialog.exec() != QDialog::Accepted) return;
+    if (report::paintShoppingList(printer, session_.plan(), shopping(session_.plan(), session_.library(), *answers, today().toStdString())) == 0) QMessageBox::warning(window(), tr("Not printed"), tr("The printer did not take the list."));
 }
 
 }  // namespace uovo::desktop

@@ -20,6 +20,9 @@ public:
     /// The list as a person reads it, and as a table with semicolons.
     QString text() const;
     QString csv() const;
+    /// Writes it: a page where the name ends in .pdf, else a table.
+    void save(const QString& path);
+    void print();
 
 private:
     QString today() const;

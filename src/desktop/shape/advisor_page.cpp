@@ -106,8 +106,8 @@ void AdvisorPage::look() {
     progress_->show();
     stop_->show();
     const int generation = ++generation_;
-    worker_ = std::jthread([this, generation, piece = *piece, plan = session_.plan(), wish = kWishes[wish_->currentIndex()], value = value_.value](std::stop_token stop) {
-        const auto found = advise(piece, wish, value, plan, session_.library(), stop, [this, generation](double share) {
+    worker_ = std::jthread([this, generation, piece = *piece, plan = session_.plan(), wish = kWishes[wish_->currentIndex()], value = value_.value, library = session_.library()](std::stop_token stop) {
+        const auto found = advise(piece, wish, value, plan, library, stop, [this, generation](double share) {
             QMetaObject::invokeMethod(this, [this, generation, share] {
                 if (generation == generation_) progress_->setValue(static_cast<int>(100 * share));
             });

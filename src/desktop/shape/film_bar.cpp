@@ -198,8 +198,8 @@ void FilmBar::compute() {
     play_->setText(tr("stop"));
     words_->setText(tr("the coats are computed on the piece's own triangles"));
     const int generation = ++generation_;
-    worker_ = std::jthread([this, generation, piece = *piece, plan = session_.plan(), item = item_](std::stop_token stop) {
-        auto found = filmHistory(piece, plan, session_.library(), item, stop, [this, generation](double share) {
+    worker_ = std::jthread([this, generation, piece = *piece, plan = session_.plan(), item = item_, library = session_.library()](std::stop_token stop) {
+        auto found = filmHistory(piece, plan, library, item, stop, [this, generation](double share) {
             QMetaObject::invokeMethod(this, [this, generation, share] {
                 if (generation == generation_) progress_->setValue(static_cast<int>(100 * share));
             });

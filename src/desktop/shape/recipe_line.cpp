@@ -207,6 +207,12 @@ void RecipeLine::build() {
             });
         });
         flow_->addWidget(name);
+        auto* details = new QPushButton(tr("recipe and lid"));
+        details->setObjectName(QStringLiteral("fillingDetails"));
+        details->setProperty("flat", true);
+        details->setToolTip(tr("How full, the lid on it, its recipe and when it is good"));
+        connect(details, &QPushButton::clicked, this, &RecipeLine::fillingWanted);
+        flow_->addWidget(details);
     } else {
         auto* more = new GlyphButton(Glyph::Plus, tr("filling"), 16);
         more->setProperty("flat", true);

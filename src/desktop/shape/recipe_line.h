@@ -26,6 +26,8 @@ signals:
     void fileWanted();
     /// The profile of this part is to be drawn.
     void drawingWanted();
+    /// The filling in detail.
+    void fillingWanted();
 
 private:
     void build();

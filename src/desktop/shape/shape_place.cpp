@@ -62,6 +62,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     connect(solid_, &SolidStage::viewChanged, this, &ShapePlace::refreshTools);
     connect(items_, &ItemBar::chosenChanged, this, [this] { recipe_->setItem(items_->chosen()); });
     connect(recipe_, &RecipeLine::fileWanted, this, &ShapePlace::fileWanted);
+    connect(recipe_, &RecipeLine::fillingWanted, this, &ShapePlace::fillingWanted);
     connect(recipe_, &RecipeLine::drawingWanted, this, &ShapePlace::drawingWanted);
     connect(answers_, &AnswersColumn::workingWanted, this, &ShapePlace::workingWanted);
     connect(answers_, &AnswersColumn::adviceWanted, this, &ShapePlace::adviceWanted);
@@ -275,7 +276,10 @@ void ShapePlace::handleMoved(PieceStage::Handle handle, double value) {
     session_.editPiece(
         label,
         [&](Piece& p) {
-            if (handle == Handle::Fill && p.filling) p.filling->each = Measure(value);
+            if (handle == Handle::Fill && p.filling) {
+            p.filling->each = Measure(value);
+            p.filling->share = 0;
+        }
             if (auto* b = std::get_if<form::Balloon>(&p.former)) {
                 if (handle == Handle::Dip) b->dip = Measure(value);
                 if (handle == Handle::Girth) {  // a fuller balloon keeps its shape

@@ -45,6 +45,7 @@ signals:
     void workingWanted(const uovo::Answer& answer);
     void adviceWanted();
     void coatWanted(size_t index);
+    void fillingWanted();
     void fileWanted();
     void drawingWanted();
 

@@ -67,9 +67,9 @@ void PieceTile::paintEvent(QPaintEvent*) {
         m.translate(icon.center().x(), icon.center().y() + s.height * scale / 2);
         m.scale(scale, -scale);
         p.setPen(Qt::NoPen);
-        const QColor fill = piece_.chocolate == "milk" ? QColor(0x86, 0x52, 0x30) : piece_.chocolate == "white" ? QColor(0xD9, 0xB8, 0x77) : theme().choc;
+        const QColor fill = chocolateColour(piece_.chocolate);
         p.setBrush(fill);
-        if (piece_.chocolate == "white") p.setPen(QPen(QColor(0x9B, 0x78, 0x3A), 0.8));
+        if (fill.lightnessF() > 0.6) p.setPen(QPen(fill.darker(150), 0.8));
         p.drawPath(report::wholeSection(curves, m));
     } else {
         p.setPen(QPen(theme().balloon, 1.5, Qt::DashLine));

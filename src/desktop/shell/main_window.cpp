@@ -21,7 +21,9 @@
 #include <QVBoxLayout>
 
 #include "desktop/shape/advisor_page.h"
+#include "desktop/melt/colour_page.h"
 #include "desktop/shape/coat_page.h"
+#include "desktop/shape/filling_page.h"
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shell/kitchen_page.h"
 #include "desktop/theme/glyph_button.h"
@@ -135,6 +137,8 @@ MainWindow::MainWindow(Session& session)
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
     connect(shape_, &ShapePlace::coatWanted, this, [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
+    connect(shape_, &ShapePlace::fillingWanted, this, [this] { sheet_->open(tr("The filling"), fillingPage(session_)); });
+    connect(melt_, &MeltPlace::colourWanted, this, [this](const QString& id) { sheet_->open(tr("A colour"), colourPage(session_, id.toStdString())); });
     connect(shape_, &ShapePlace::adviceWanted, this, [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);

@@ -1,9 +1,11 @@
 #include "desktop/shell/session.h"
 
+#include "desktop/theme/theme.h"
+
 namespace uovo::desktop {
 
 Session::Session(const material::Library& library, QString dataFolder, std::function<long()> now, QObject* parent)
-    : QObject(parent), library_(library), now_(std::move(now)), document_(dataFolder + QStringLiteral("/recovery")), answerer_(library) {
+    : QObject(parent), library_(library), coloured_(library), now_(std::move(now)), document_(dataFolder + QStringLiteral("/recovery")), answerer_(library) {
     connect(&document_, &Document::planChanged, this, &Session::ask);
     connect(&answerer_, &Answerer::answered, this, [this](std::shared_ptr<const Answers> a, bool complete) {
         answers_ = std::move(a);
@@ -14,6 +16,10 @@ Session::Session(const material::Library& library, QString dataFolder, std::func
 }
 
 void Session::ask() {
+    coloured_ = material::withColours(library_, plan().colours);
+    std::map<std::string, std::string> looks;
+    for (const auto& c : coloured_.chocolates) looks[c.id] = c.look;
+    setChocolateLooks(std::move(looks));
     problems_ = problems(plan(), library_);  // microseconds: fields complain at once
     if (!piece() && !plan().pieces.empty()) selected_ = QString::fromStdString(plan().pieces.front().id);
     stale_ = true;
@@ -68,9 +74,9 @@ TypingContext Session::typing(Dimension dimension, const char* unit, const Piece
     c.metricCup = plan().metricCup;
     c.looks = &library_.looks;
     if (piece)
-        if (const auto coating = coatingOf(*piece, plan(), library_)) c.workingTemperature = coating->working();
+        if (const auto coating = coatingOf(*piece, plan(), coloured_)) c.workingTemperature = coating->working();
     if (piece)
-        if (const auto* chocolate = library_.find(piece->chocolate)) c.barMass = chocolate->bar;
+        if (const auto* chocolate = coloured_.find(piece->chocolate)) c.barMass = chocolate->bar;
     return c;
 }
 

@@ -17,7 +17,8 @@ public:
     /// @param now local minutes; injected so that tests and late evenings can choose it
     Session(const material::Library& library, QString dataFolder, std::function<long()> now, QObject* parent = nullptr);
 
-    const material::Library& library() const { return library_; }
+    /// Chocolates and the rest, with the plan's colours beside them. Of the window's thread: others take a copy.
+    const material::Library& library() const { return coloured_; }
     Document& document() { return document_; }
     const Plan& plan() const { return document_.plan(); }
     UnitSystem units() const { return plan().units; }
@@ -50,6 +51,7 @@ private:
     void ask();
 
     const material::Library& library_;
+    material::Library coloured_;
     std::function<long()> now_;
     Document document_;
     Answerer answerer_;

@@ -8,6 +8,7 @@
 
 #include "core/form/loft.h"
 #include "desktop/stage/raster.h"
+#include "desktop/theme/theme.h"
 #include "report/section.h"
 
 namespace uovo::desktop {
@@ -128,13 +129,6 @@ form::Mesh henEgg(const form::Box& box) {
 }
 
 }  // namespace
-
-QColor chocolateColour(const std::string& id) {
-    if (id == "milk") return QColor(0x86, 0x52, 0x30);
-    if (id == "white") return QColor(0xE4, 0xC9, 0x92);
-    if (id == "compound") return QColor(0x5A, 0x35, 0x22);
-    return QColor(0x4E, 0x2A, 0x1A);
-}
 
 std::string shownChocolate(const Piece& piece) {
     if (piece.coats.empty()) return piece.chocolate;

@@ -81,7 +81,6 @@ struct SolidHit {
 /// The nearest place under `point`, the section taken into account; none: paper.
 std::optional<SolidHit> under(const SolidScene& scene, const SolidView& view, const QSizeF& size, const QPointF& point);
 
-QColor chocolateColour(const std::string& id);
 /// The chocolate of the coat that is seen from outside.
 std::string shownChocolate(const Piece& piece);
 

@@ -5,6 +5,7 @@
 
 #include "core/form/rock.h"
 #include "desktop/stage/solid_scene.h"
+#include "desktop/theme/theme.h"
 
 namespace uovo::desktop {
 namespace {

@@ -64,6 +64,21 @@ Theme darkTheme() {
 
 const Theme& theme() { return current(); }
 
+namespace {
+std::map<std::string, std::string>& looks() {
+    static std::map<std::string, std::string> known;
+    return known;
+}
+}  // namespace
+
+QColor chocolateColour(const std::string& id) {
+    const auto it = looks().find(id);
+    const QColor c = it == looks().end() ? QColor() : QColor(QString::fromStdString(it->second));
+    return c.isValid() ? c : QColor(0x4E, 0x2A, 0x1A);
+}
+
+void setChocolateLooks(std::map<std::string, std::string> known) { looks() = std::move(known); }
+
 double contrast(const QColor& a, const QColor& b) {
     const auto luminance = [](const QColor& c) {
         const auto linear = [](double v) { return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4); };

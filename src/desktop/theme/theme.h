@@ -5,6 +5,8 @@
 #include <QIcon>
 #include <QPainter>
 #include <QString>
+#include <map>
+#include <string>
 
 namespace uovo::desktop {
 
@@ -19,6 +21,11 @@ const Theme& theme();
 void setDarkTheme(bool dark);
 Theme lightTheme();
 Theme darkTheme();
+
+/// Colour a chocolate is drawn in, by its id; dark where it is not known.
+QColor chocolateColour(const std::string& id);
+/// Says which chocolates there are ("#RRGGBB" by id); the thread of the window only.
+void setChocolateLooks(std::map<std::string, std::string> looks);
 
 /// Contrast ratio of two colours, WCAG 2.1.
 double contrast(const QColor& a, const QColor& b);

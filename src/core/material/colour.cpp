@@ -1,0 +1,79 @@
+#include "core/material/colour.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <cstdlib>
+#include <optional>
+
+namespace uovo::material {
+namespace {
+
+constexpr double kWeakest = 0.001, kStrongest = 0.03;  // of what can be asked for at all; 0.003–0.01 is usual
+constexpr double kTrial = 0.020;                       // kg tinted first, at most an eighth of the pot
+
+std::optional<std::array<int, 3>> rgb(const std::string& look) {
+    if (look.size() != 7 || look[0] != '#') return std::nullopt;
+    std::array<int, 3> out{};
+    for (size_t i = 0; i < 3; ++i) {
+        char* end = nullptr;
+        const std::string two = look.substr(1 + 2 * i, 2);
+        out[i] = static_cast<int>(std::strtol(two.c_str(), &end, 16));
+        if (end != two.c_str() + 2) return std::nullopt;
+    }
+    return out;
+}
+
+}  // namespace
+
+ColourMix mix(const Colour& c, double mass) {
+    ColourMix m;
+    m.plain = c.letDown.value * mass;
+    m.colour = c.strength.value * (mass - m.plain);
+    m.strong = mass - m.plain - m.colour;
+    m.trialChocolate = std::min(kTrial, m.strong / 8);
+    m.trialColour = m.trialChocolate * m.colour / m.strong;
+    return m;
+}
+
+std::string lookOf(const Colour& c, const std::string& baseLook) {
+    const auto strong = rgb(c.look), plain = rgb(baseLook);
+    if (!strong || !plain) return c.look;
+    std::array<int, 3> v{};
+    for (size_t i = 0; i < 3; ++i) v[i] = static_cast<int>(std::lround((1 - c.letDown.value) * (*strong)[i] + c.letDown.value * (*plain)[i]));
+    return fmt::format("#{:02X}{:02X}{:02X}", v[0], v[1], v[2]);
+}
+
+std::vector<Problem> problems(const Colour& c, const Library& lib) {
+    std::vector<Problem> out;
+    const std::string at = "colours/" + c.id + "/";
+    const Chocolate* base = lib.find(c.base);
+    if (c.name.empty()) out.push_back({"A colour needs a name.", at + "name"});
+    if (!base || !base->base.empty()) out.push_back({"There is no chocolate “" + c.base + "” here to colour.", at + "base"});
+    if (const Chocolate* taken = lib.find(c.id); c.id.empty() || (taken && taken->base.empty())) out.push_back({"A colour cannot be called like the chocolate “" + c.id + "”.", at + "name"});
+    if (!(c.strength.value >= kWeakest && c.strength.value <= kStrongest))
+        out.push_back({fmt::format("Oil colour is stirred in at 0.3 to 1 %; {} would {}.", format(c.strength.value, Dimension::Percent, UnitSystem::Metric), c.strength.value > kStrongest ? "taste of it and soften the chocolate" : "hardly show"), at + "strength"});
+    if (!(c.letDown.value >= 0 && c.letDown.value <= 0.95)) out.push_back({"A pastel is let down with 0 to 95 % of plain chocolate.", at + "letDown"});
+    if (!rgb(c.look)) out.push_back({"“" + c.look + "” is not a colour for the screen; write #5B7FB0.", at + "look"});
+    return out;
+}
+
+Library withColours(const Library& library, const std::vector<Colour>& colours) {
+    Library out = library;
+    std::erase_if(out.chocolates, [](const Chocolate& c) { return !c.base.empty(); });
+    for (const auto& c : colours) {
+        const Chocolate* base = library.find(c.base);
+        if (!base || !base->base.empty() || library.find(c.id) == base) continue;
+        Chocolate made = *base;
+        made.id = c.id;
+        made.name = c.name + " (" + base->name + ")";
+        made.base = base->id;
+        made.look = lookOf(c, base->look);
+        out.chocolates.push_back(std::move(made));
+    }
+    return out;
+}
+
+}  // namespace uovo::material

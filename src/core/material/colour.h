@@ -1,0 +1,39 @@
+// Colours: pots mixed from a chocolate with oil colour, and pastels let down with more of it.
+#pragma once
+#include "core/material/material.h"
+
+namespace uovo::material {
+
+/// A chocolate of a colour of its own. Pieces name it by its id like any chocolate of the library.
+struct Colour {
+    std::string id, name;
+    std::string base = "white";   ///< id of the chocolate it is mixed from
+    Measure strength = 0.005;     ///< kg of oil colour in a kg of the strong colour; 0.003–0.01 (common practice, no source)
+    Measure letDown = 0;          ///< share of the pot that is plain base: a pastel
+    std::string look = "#5B7FB0"; ///< of the strong colour, for drawings only
+    std::string extra;
+    bool operator==(const Colour&) const = default;
+};
+
+/// What goes together for one pot, kg.
+struct ColourMix {
+    double colour = 0;                            ///< of oil colour in all
+    double strong = 0, plain = 0;                 ///< base in the strong colour, base that lets it down
+    double trialChocolate = 0, trialColour = 0;   ///< tinted first, set and looked at, then stirred into the rest
+};
+
+/// Balances a pot: colour + strong + plain = mass, colour / (colour + strong) = strength, plain / mass = letDown.
+/// @param mass kg of the whole pot, above 0
+ColourMix mix(const Colour& colour, double mass);
+
+/// Looks of strong colour and base mixed by share, "#RRGGBB": a drawing aid, no colour science.
+std::string lookOf(const Colour& colour, const std::string& baseLook);
+
+/// What is wrong with a colour: strength out of range, base that is not here, a look that is none. Nothing when all is well.
+std::vector<Problem> problems(const Colour& colour, const Library& library);
+
+/// The library with a plan's colours beside its chocolates; those whose base is missing are left out.
+/// A coloured chocolate has the figures of its base: so little oil hardly changes how it flows or sets.
+Library withColours(const Library& library, const std::vector<Colour>& colours);
+
+}  // namespace uovo::material

@@ -1,0 +1,28 @@
+#include "core/plan/amount.h"
+
+#include "core/plan/melting.h"
+
+namespace uovo {
+
+tl::expected<void, TypingProblem> readAmount(std::string_view text, bool metricCup, Ingredient& out) {
+    TypingContext context;
+    context.metricCup = metricCup;
+    TypingProblem last;
+    const std::pair<Ingredient::By, Dimension> tries[]{{Ingredient::By::Count, Dimension::Count}, {Ingredient::By::Mass, Dimension::Mass}, {Ingredient::By::Volume, Dimension::Volume}};
+    for (const auto& [by, dimension] : tries) {
+        context.dimension = dimension;
+        context.fractions = true;
+        if (auto read = parseMeasure(text, context)) {
+            out.by = by;
+            out.amount = *read;
+            return {};
+        } else {
+            last = read.error();
+        }
+    }
+    return tl::unexpected(TypingProblem{"Write how much as “120 g”, “80 ml”, “½ cup” or a plain number.", last.position});
+}
+
+std::string writtenAmount(const Ingredient& in, UnitSystem units) { return in.amount.typed.empty() ? amountOf(in, 1, units) : in.amount.typed; }
+
+}  // namespace uovo

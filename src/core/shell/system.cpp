@@ -1,0 +1,507 @@
+#include "core/shell/system.h"
+
+#include <cholmod.h>
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <chrono>
+#include <cmath>
+#include <numeric>
+#include <thread>
+
+namespace uovo::shell {
+namespace {
+
+constexpr double kTieStiff = 1e3;    // times the stiffest diagonal next to it: rigid to a thousandth, well conditioned
+constexpr double kLoose = 1e-12;     // smallest pivot against the largest of its kind that still holds
+
+double seconds(std::chrono::steady_clock::time_point since) { return std::chrono::duration<double>(std::chrono::steady_clock::now() - since).count(); }
+
+/// CHOLMOD's workspace, started and finished.
+struct Common {
+    cholmod_common c;
+    Common() {
+        cholmod_start(&c);
+        c.print = 0;
+        c.supernodal = CHOLMOD_SUPERNODAL;
+        c.nmethods = 1;
+        c.method[0].ordering = CHOLMOD_NATURAL;
+        c.postorder = true;
+        c.quick_return_if_not_posdef = true;
+    }
+    ~Common() { cholmod_finish(&c); }
+    Common(const Common&) = delete;
+    Common& operator=(const Common&) = delete;
+};
+
+std::string partName(const Model& m, size_t triangle) {
+    if (m.part.empty()) return "the piece";
+    const auto p = static_cast<size_t>(m.part[triangle]);
+    return p < m.names.size() && !m.names[p].empty() ? "the " + m.names[p] : "a part";
+}
+
+/// Bodies that share corners or ties: number of the body of each point, -1 for a point without triangles.
+std::vector<int> bodies(const Model& m, const std::vector<Tie>& ties) {
+    std::vector<int> root(m.points.size());
+    std::iota(root.begin(), root.end(), 0);
+    const auto find = [&](int a) {
+        while (root[static_cast<size_t>(a)] != a) a = root[static_cast<size_t>(a)] = root[static_cast<size_t>(root[static_cast<size_t>(a)])];
+        return a;
+    };
+    const auto join = [&](int a, int b) { root[static_cast<size_t>(find(a))] = find(b); };
+    std::vector<bool> used(m.points.size());
+    for (const auto& t : m.triangles) {
+        join(t[0], t[1]);
+        join(t[1], t[2]);
+        for (const int i : t) used[static_cast<size_t>(i)] = true;
+    }
+    for (const auto& t : ties) join(t.point, t.to[0]);
+    std::vector<int> out(m.points.size(), -1), number(m.points.size(), -1);
+    int count = 0;
+    for (size_t i = 0; i < m.points.size(); ++i) {
+        if (!used[i]) continue;
+        auto& n = number[static_cast<size_t>(find(static_cast<int>(i)))];
+        if (n < 0) n = count++;
+        out[i] = n;
+    }
+    return out;
+}
+
+/// The 6×24 matrix of a tie: what the point moves more than the place it is held to, corners of the triangle behind it.
+Eigen::Matrix<double, 6, 24> tieRows(const Model& m, const Tie& tie) {
+    Eigen::Matrix<double, 6, 24> J = Eigen::Matrix<double, 6, 24>::Zero();
+    J.block<6, 6>(0, 0).setIdentity();
+    form::Vec3 at;
+    for (size_t k = 0; k < 3; ++k) at += m.points[static_cast<size_t>(tie.to[k])] * tie.share[k];
+    const form::Vec3 arm = m.points[static_cast<size_t>(tie.point)] - at;
+    Matrix3 cross;  // θ × arm = -arm× θ
+    cross << 0, arm.z, -arm.y, -arm.z, 0, arm.x, arm.y, -arm.x, 0;
+    for (int k = 0; k < 3; ++k) {
+        const double s = tie.share[static_cast<size_t>(k)];
+        J.block<3, 3>(0, 6 + 6 * k) = -s * Matrix3::Identity();
+        J.block<3, 3>(0, 9 + 6 * k) = -s * cross;
+        J.block<3, 3>(3, 9 + 6 * k) = -s * Matrix3::Identity();
+    }
+    return J;
+}
+
+}  // namespace
+
+struct Structure {
+    size_t points = 0, triangles = 0, ties = 0;
+    std::vector<int> place;                   // of each point in the order of elimination; -1: no triangle uses it
+    std::vector<int> first;                   // of each place: its entries of `rows`
+    std::vector<int> rows;                    // places at or after each place that it shares a triangle with, itself first
+    std::shared_ptr<cholmod_factor> symbolic; // structure of the factor
+    int used = 0;
+};
+
+struct System::Inside {
+    Common common;
+    Model model;
+    std::vector<Support> supports;
+    std::vector<Tie> ties;
+    std::vector<Spring> springs;
+    std::shared_ptr<const Structure> structure;
+    std::vector<unsigned> fixed;   // of each place
+    std::vector<Matrix18> elements;
+    std::vector<Eigen::Matrix<double, 24, 24>> tied;
+    cholmod_factor* factor = nullptr;
+    Times times;
+    ~Inside() {
+        if (factor) cholmod_free_factor(&factor, &common.c);
+    }
+};
+
+Facet Model::facet(size_t k) const {
+    const auto& t = triangles[k];
+    const auto at = [&](size_t i) { return static_cast<size_t>(t[i]); };
+    return Facet::of(points[at(0)], points[at(1)], points[at(2)], {thickness[at(0)], thickness[at(1)], thickness[at(2)]});
+}
+
+namespace {
+
+std::shared_ptr<Structure> ordered(const Model& m, const std::vector<Tie>& ties, cholmod_common& c) {
+    auto s = std::make_shared<Structure>();
+    s->points = m.points.size();
+    s->triangles = m.triangles.size();
+    s->ties = ties.size();
+    std::vector<std::pair<int, int>> pairs;
+    pairs.reserve(6 * m.triangles.size() + 12 * ties.size());
+    const auto link = [&](int a, int b) {
+        if (a != b) pairs.emplace_back(std::min(a, b), std::max(a, b));
+    };
+    for (const auto& t : m.triangles)
+        for (size_t i = 0; i < 3; ++i) link(t[i], t[(i + 1) % 3]);
+    for (const auto& t : ties)
+        for (size_t i = 0; i < 3; ++i) {
+            link(t.point, t.to[i]);
+            link(t.to[i], t.to[(i + 1) % 3]);
+        }
+    std::sort(pairs.begin(), pairs.end());
+    pairs.erase(std::unique(pairs.begin(), pairs.end()), pairs.end());
+    std::vector<int> number(m.points.size(), -1);
+    for (const auto& t : m.triangles)
+        for (const int i : t) number[static_cast<size_t>(i)] = 0;
+    for (auto& n : number)
+        if (n == 0) n = s->used++;
+    // The graph of the points, ordered by nested dissection.
+    const auto n = static_cast<size_t>(s->used);
+    cholmod_sparse* graph = cholmod_allocate_sparse(n, n, pairs.size() + n, true, true, -1, CHOLMOD_PATTERN, &c);
+    auto* p = static_cast<int*>(graph->p);
+    auto* rows = static_cast<int*>(graph->i);
+    std::vector<std::vector<int>> below(n);
+    for (const auto& [a, b] : pairs) below[static_cast<size_t>(number[static_cast<size_t>(a)])].push_back(number[static_cast<size_t>(b)]);
+    int at = 0;
+    for (size_t k = 0; k < n; ++k) {
+        p[k] = at;
+        rows[at++] = static_cast<int>(k);
+        std::sort(below[k].begin(), below[k].end());
+        for (const int r : below[k]) rows[at++] = r;
+    }
+    p[n] = at;
+    std::vector<int> order(n);
+    const bool dissected = n > 400 && cholmod_metis(graph, nullptr, 0, true, order.data(), &c);
+    if (!dissected) cholmod_amd(graph, nullptr, 0, order.data(), &c);
+    cholmod_free_sparse(&graph, &c);
+    std::vector<int> where(n);
+    for (size_t k = 0; k < n; ++k) where[static_cast<size_t>(order[k])] = static_cast<int>(k);
+    s->place.assign(m.points.size(), -1);
+    for (size_t i = 0; i < m.points.size(); ++i)
+        if (number[i] >= 0) s->place[i] = where[static_cast<size_t>(number[i])];
+    std::vector<std::vector<int>> neighbours(n);
+    for (const auto& [a, b] : pairs) {
+        const int x = s->place[static_cast<size_t>(a)], y = s->place[static_cast<size_t>(b)];
+        neighbours[static_cast<size_t>(std::min(x, y))].push_back(std::max(x, y));
+    }
+    s->first.resize(n + 1);
+    for (size_t k = 0; k < n; ++k) {
+        s->first[k] = static_cast<int>(s->rows.size());
+        s->rows.push_back(static_cast<int>(k));
+        std::sort(neighbours[k].begin(), neighbours[k].end());
+        s->rows.insert(s->rows.end(), neighbours[k].begin(), neighbours[k].end());
+    }
+    s->first[n] = static_cast<int>(s->rows.size());
+    return s;
+}
+
+/// The lower half of the matrix: columns of a place hold its own block's lower half, then the full blocks below.
+struct Columns {
+    std::vector<int> start;  // of the first column of each place; its six columns follow each other
+    int entries = 0;
+    explicit Columns(const Structure& s) : start(static_cast<size_t>(s.used) + 1) {
+        for (size_t k = 0; k < static_cast<size_t>(s.used); ++k) {
+            start[k] = entries;
+            entries += 21 + 36 * (s.first[k + 1] - s.first[k] - 1);
+        }
+        start.back() = entries;
+    }
+    /// Where freedom (row place, r) of column (k, c) is kept. @param slot number of the row's block among the column's
+    static int offset(int blocks, int slot, int r, int c) {
+        // columns get shorter by one in the diagonal block
+        const int before = c * 6 * blocks - c * (c - 1) / 2;
+        return before + (slot == 0 ? r - c : 6 * slot - c + r);
+    }
+};
+
+int slotOf(const Structure& s, int column, int row) {
+    const auto begin = s.rows.begin() + s.first[static_cast<size_t>(column)], end = s.rows.begin() + s.first[static_cast<size_t>(column) + 1];
+    return static_cast<int>(std::lower_bound(begin, end, row) - begin);
+}
+
+/// Adds a block matrix over some places to the values of the lower half.
+template <class M>
+void scatter(const Structure& s, const Columns& columns, const M& k, const int* places, int count, double* values) {
+    for (int a = 0; a < count; ++a)
+        for (int b = 0; b < count; ++b) {
+            const int row = places[a], col = places[b];
+            if (row < col) continue;
+            const int slot = slotOf(s, col, row), blocks = s.first[static_cast<size_t>(col) + 1] - s.first[static_cast<size_t>(col)];
+            double* at = values + columns.start[static_cast<size_t>(col)];
+            for (int c = 0; c < 6; ++c)
+                for (int r = slot == 0 ? c : 0; r < 6; ++r) at[Columns::offset(blocks, slot, r, c)] += k(6 * a + r, 6 * b + c);
+        }
+}
+
+}  // namespace
+
+System::System(std::unique_ptr<Inside> inside) : in_(std::move(inside)) {}
+System::~System() = default;
+System::System(System&&) noexcept = default;
+System& System::operator=(System&&) noexcept = default;
+const Model& System::model() const { return in_->model; }
+const std::vector<Support>& System::supports() const { return in_->supports; }
+std::shared_ptr<const Structure> System::structure() const { return in_->structure; }
+const Times& System::times() const { return in_->times; }
+
+tl::expected<System, Problem> System::build(Model model, std::vector<Support> supports, std::vector<Tie> ties, std::vector<Spring> springs, std::shared_ptr<const Structure> structure,
+                                            std::stop_token stop) {
+    const auto refuse = [](std::string sentence) { return tl::unexpected(Problem{std::move(sentence)}); };
+    auto in = std::make_unique<Inside>();
+    const size_t n = model.points.size(), triangles = model.triangles.size();
+    if (triangles == 0) return refuse("There is no wall to reckon with.");
+    if (model.thickness.size() != n) return refuse("The wall's thickness is not known everywhere.");
+    if (!(model.material.young > 0) || !(model.material.poisson >= 0 && model.material.poisson < 0.5)) return refuse("A modulus is above nothing, and Poisson's number lies between 0 and 0.5.");
+    for (size_t k = 0; k < triangles; ++k) {
+        for (const int i : model.triangles[k])
+            if (i < 0 || static_cast<size_t>(i) >= n) return refuse("A triangle names a corner that does not exist.");
+        const Facet f = model.facet(k);
+        if (!(f.area > 0) || !std::isfinite(f.area)) return refuse(fmt::format("A triangle of {} has no area.", partName(model, k)));
+        for (const double t : f.t)
+            if (!(t > 0) || !std::isfinite(t)) return refuse(fmt::format("The wall of {} has no thickness in a place: it is bare there.", partName(model, k)));
+    }
+    // Is every body held?
+    const auto body = bodies(model, ties);
+    std::vector<int> held(1 + static_cast<size_t>(*std::max_element(body.begin(), body.end())), 0);
+    const auto touch = [&](int point, int freedoms) {
+        if (point >= 0 && static_cast<size_t>(point) < n && body[static_cast<size_t>(point)] >= 0) held[static_cast<size_t>(body[static_cast<size_t>(point)])] += freedoms;
+    };
+    for (const auto& s : supports) touch(s.point, __builtin_popcount(s.fixed & 63u));
+    for (const auto& s : springs) touch(s.point, 1);
+    for (size_t k = 0; k < triangles; ++k)
+        if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] == 0) return refuse(fmt::format("Nothing holds {}.", partName(model, k)));
+    for (size_t k = 0; k < triangles; ++k)
+        if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] < 6) return refuse(fmt::format("{} can still turn or slide: it is held in too few ways.", partName(model, k).replace(0, 1, "T")));
+
+    in->model = std::move(model);
+    in->supports = std::move(supports);
+    in->ties = std::move(ties);
+    in->springs = std::move(springs);
+    const Model& m = in->model;
+    auto began = std::chrono::steady_clock::now();
+    const bool known = structure && structure->points == n && structure->triangles == triangles && structure->ties == in->ties.size();
+    std::shared_ptr<Structure> fresh;
+    if (!known) {
+        fresh = ordered(m, in->ties, in->common.c);
+        in->structure = fresh;
+    } else {
+        in->structure = structure;
+    }
+    in->times.order = seconds(began);
+    if (stop.stop_requested()) return refuse("Stopped.");
+    began = std::chrono::steady_clock::now();
+    const Structure& s = *in->structure;
+    const Columns columns(s);
+    const auto rank = static_cast<size_t>(6 * s.used);
+    // Elements on two threads, each into values of its own.
+    in->elements.resize(triangles);
+    std::vector<double> values(static_cast<size_t>(columns.entries), 0.0), other;
+    const auto assemble = [&](size_t from, size_t to, std::vector<double>& into) {
+        for (size_t k = from; k < to; ++k) {
+            const double E = m.material.young * (m.stiff.empty() ? 1 : m.stiff[k]);
+            in->elements[k] = stiffness(m.facet(k), E, m.material.poisson);
+            int places[3];
+            for (size_t i = 0; i < 3; ++i) places[i] = s.place[static_cast<size_t>(m.triangles[k][i])];
+            scatter(s, columns, in->elements[k], places, 3, into.data());
+        }
+    };
+    if (triangles > 1000) {
+        other.assign(values.size(), 0.0);
+        std::jthread half([&] { assemble(triangles / 2, triangles, other); });
+        assemble(0, triangles / 2, values);
+        half.join();
+        for (size_t i = 0; i < values.size(); ++i) values[i] += other[i];
+    } else {
+        assemble(0, triangles, values);
+    }
+    const auto diagonal = [&](int place, int c) -> double& {
+        const int blocks = s.first[static_cast<size_t>(place) + 1] - s.first[static_cast<size_t>(place)];
+        return values[static_cast<size_t>(columns.start[static_cast<size_t>(place)] + Columns::offset(blocks, 0, c, c))];
+    };
+    std::vector<double> own(rank);
+    for (int k = 0; k < s.used; ++k)
+        for (int c = 0; c < 6; ++c) own[static_cast<size_t>(6 * k + c)] = diagonal(k, c);
+    for (const auto& tie : in->ties) {
+        const int places[4]{s.place[static_cast<size_t>(tie.point)], s.place[static_cast<size_t>(tie.to[0])], s.place[static_cast<size_t>(tie.to[1])], s.place[static_cast<size_t>(tie.to[2])]};
+        double shift = 0, turn = 0;
+        for (const int p : places)
+            for (int c = 0; c < 3; ++c) {
+                shift = std::max(shift, own[static_cast<size_t>(6 * p + c)]);
+                turn = std::max(turn, own[static_cast<size_t>(6 * p + 3 + c)]);
+            }
+        const auto J = tieRows(m, tie);
+        Eigen::Matrix<double, 6, 1> k;
+        k << shift, shift, shift, turn, turn, turn;
+        in->tied.push_back(J.transpose() * (kTieStiff * k).asDiagonal() * J);
+        scatter(s, columns, in->tied.back(), places, 4, values.data());
+    }
+    for (const auto& spring : in->springs) {
+        const int p = s.place[static_cast<size_t>(spring.point)];
+        if (p < 0) continue;
+        const double a[3]{spring.along.x, spring.along.y, spring.along.z};
+        const int blocks = s.first[static_cast<size_t>(p) + 1] - s.first[static_cast<size_t>(p)];
+        for (int c = 0; c < 3; ++c)
+            for (int r = c; r < 3; ++r) values[static_cast<size_t>(columns.start[static_cast<size_t>(p)] + Columns::offset(blocks, 0, r, c))] += spring.stiffness * a[r] * a[c];
+    }
+    // Fixed freedoms: their row and column go, the diagonal stays.
+    in->fixed.assign(static_cast<size_t>(s.used), 0u);
+    for (const auto& f : in->supports)
+        if (f.point >= 0 && static_cast<size_t>(f.point) < n && s.place[static_cast<size_t>(f.point)] >= 0) in->fixed[static_cast<size_t>(s.place[static_cast<size_t>(f.point)])] |= f.fixed & 63u;
+    cholmod_sparse* K = cholmod_allocate_sparse(rank, rank, static_cast<size_t>(columns.entries), true, true, -1, CHOLMOD_REAL, &in->common.c);
+    {
+        auto* p = static_cast<int*>(K->p);
+        auto* rows = static_cast<int*>(K->i);
+        int at = 0;
+        for (int k = 0; k < s.used; ++k) {
+            const int begin = s.first[static_cast<size_t>(k)], end = s.first[static_cast<size_t>(k) + 1];
+            const unsigned mine = in->fixed[static_cast<size_t>(k)];
+            for (int c = 0; c < 6; ++c) {
+                p[6 * k + c] = at;
+                for (int b = begin; b < end; ++b) {
+                    const int row = s.rows[static_cast<size_t>(b)];
+                    const unsigned its = in->fixed[static_cast<size_t>(row)];
+                    for (int r = b == begin ? c : 0; r < 6; ++r, ++at) {
+                        rows[at] = 6 * row + r;
+                        if (!(b == begin && r == c) && (((mine >> c) & 1u) || ((its >> r) & 1u))) values[static_cast<size_t>(at)] = 0;
+                    }
+                }
+            }
+        }
+        p[rank] = at;
+        std::copy(values.begin(), values.end(), static_cast<double*>(K->x));
+    }
+    in->times.assemble = seconds(began);
+    if (stop.stop_requested()) {
+        cholmod_free_sparse(&K, &in->common.c);
+        return refuse("Stopped.");
+    }
+    began = std::chrono::steady_clock::now();
+    if (fresh) {
+        cholmod_factor* symbolic = cholmod_analyze(K, &in->common.c);
+        in->factor = cholmod_copy_factor(symbolic, &in->common.c);
+        fresh->symbolic = std::shared_ptr<cholmod_factor>(symbolic, [](cholmod_factor* f) {
+            Common c;
+            cholmod_free_factor(&f, &c.c);
+        });
+        in->times.order += seconds(began);
+        began = std::chrono::steady_clock::now();
+    } else {
+        in->factor = cholmod_copy_factor(s.symbolic.get(), &in->common.c);
+    }
+    cholmod_factorize(K, in->factor, &in->common.c);
+    const bool sound = in->common.c.status == CHOLMOD_OK && in->factor->minor >= rank;
+    size_t loose = sound ? rank : in->factor->minor;
+    cholmod_free_sparse(&K, &in->common.c);
+    in->times.factor = seconds(began);
+    if (sound) {  // a hinge leaves a pivot that is nothing but rounding
+        const auto* L = in->factor;
+        const auto* super = static_cast<int*>(L->super);
+        const auto* pi = static_cast<int*>(L->pi);
+        const auto* px = static_cast<int*>(L->px);
+        const auto* perm = static_cast<int*>(L->Perm);
+        const auto* x = static_cast<double*>(L->x);
+        for (size_t k = 0; k < L->nsuper && loose == rank; ++k) {
+            const int rows = pi[k + 1] - pi[k];
+            for (int j = super[k]; j < super[k + 1]; ++j) {
+                const double d = x[px[k] + static_cast<long>(j - super[k]) * (rows + 1)];
+                if (!(d * d > kLoose * own[static_cast<size_t>(perm[j])])) {
+                    loose = static_cast<size_t>(perm[j]);
+                    break;
+                }
+            }
+        }
+    } else if (loose < rank) {
+        loose = static_cast<size_t>(static_cast<int*>(in->factor->Perm)[loose]);
+    }
+    if (loose < rank || !sound) {
+        const auto place = static_cast<int>(loose / 6);
+        for (size_t k = 0; k < triangles; ++k)
+            for (const int i : m.triangles[k])
+                if (s.place[static_cast<size_t>(i)] == place) return refuse(fmt::format("{} can still turn like a hinge: hold it in one more place.", partName(m, k).replace(0, 1, "T")));
+        return refuse("The piece can still move: hold it in one more place.");
+    }
+    return System(std::move(in));
+}
+
+std::vector<Freedoms> System::solve(const std::vector<Freedoms>& loads) const {
+    auto& in = *in_;
+    const Structure& s = *in.structure;
+    const auto rank = static_cast<size_t>(6 * s.used);
+    std::vector<Freedoms> out(loads.size(), Freedoms(6 * in.model.points.size(), 0.0));
+    if (loads.empty()) return out;
+    cholmod_dense* b = cholmod_zeros(rank, loads.size(), CHOLMOD_REAL, &in.common.c);
+    auto* x = static_cast<double*>(b->x);
+    for (size_t l = 0; l < loads.size(); ++l)
+        for (size_t i = 0; i < in.model.points.size(); ++i)
+            if (const int p = s.place[i]; p >= 0)
+                for (size_t c = 0; c < 6; ++c)
+                    if (!((in.fixed[static_cast<size_t>(p)] >> c) & 1u)) x[l * rank + static_cast<size_t>(6 * p) + c] = loads[l][6 * i + c];
+    cholmod_dense* u = cholmod_solve(CHOLMOD_A, in.factor, b, &in.common.c);
+    const auto* y = static_cast<const double*>(u->x);
+    for (size_t l = 0; l < loads.size(); ++l)
+        for (size_t i = 0; i < in.model.points.size(); ++i)
+            if (const int p = s.place[i]; p >= 0)
+                for (size_t c = 0; c < 6; ++c) out[l][6 * i + c] = y[l * rank + static_cast<size_t>(6 * p) + c];
+    cholmod_free_dense(&b, &in.common.c);
+    cholmod_free_dense(&u, &in.common.c);
+    return out;
+}
+
+Freedoms System::internal(const Freedoms& u) const {
+    const Model& m = in_->model;
+    Freedoms f(u.size(), 0.0);
+    const auto add = [&](const auto& k, const int* points, int count) {
+        for (int a = 0; a < count; ++a)
+            for (int b = 0; b < count; ++b)
+                for (int r = 0; r < 6; ++r)
+                    for (int c = 0; c < 6; ++c) f[static_cast<size_t>(6 * points[a] + r)] += k(6 * a + r, 6 * b + c) * u[static_cast<size_t>(6 * points[b] + c)];
+    };
+    for (size_t k = 0; k < m.triangles.size(); ++k) add(in_->elements[k], m.triangles[k].data(), 3);
+    for (size_t k = 0; k < in_->ties.size(); ++k) {
+        const auto& t = in_->ties[k];
+        const int points[4]{t.point, t.to[0], t.to[1], t.to[2]};
+        add(in_->tied[k], points, 4);
+    }
+    for (const auto& s : in_->springs) {
+        const auto at = static_cast<size_t>(6 * s.point);
+        const double stretch = s.stiffness * (s.along.x * u[at] + s.along.y * u[at + 1] + s.along.z * u[at + 2]);
+        f[at] += stretch * s.along.x;
+        f[at + 1] += stretch * s.along.y;
+        f[at + 2] += stretch * s.along.z;
+    }
+    return f;
+}
+
+Freedoms System::reactions(const Freedoms& u, const Freedoms& load) const {
+    const Freedoms f = internal(u);
+    Freedoms out(u.size(), 0.0);
+    for (const auto& s : in_->supports)
+        for (size_t c = 0; c < 6; ++c)
+            if ((s.fixed >> c) & 1u) {
+                const size_t at = 6 * static_cast<size_t>(s.point) + c;
+                out[at] = f[at] - load[at];
+            }
+    return out;
+}
+
+std::vector<Support> sixFreedoms(const Model& m) {
+    // For each body: a corner that cannot shift, one far away that only moves towards it, one far off their line that stays in their plane.
+    const auto body = bodies(m, {});
+    const int count = body.empty() ? 0 : 1 + *std::max_element(body.begin(), body.end());
+    std::vector<Support> out;
+    for (int b = 0; b < count; ++b) {
+        std::vector<int> all;
+        for (size_t i = 0; i < body.size(); ++i)
+            if (body[i] == b) all.push_back(static_cast<int>(i));
+        const auto at = [&](int i) { return m.points[static_cast<size_t>(i)]; };
+        form::Vec3 middle;
+        for (const int i : all) middle += at(i) * (1.0 / double(all.size()));
+        const auto farthest = [&](auto measure) { return *std::max_element(all.begin(), all.end(), [&](int p, int q) { return measure(at(p)) < measure(at(q)); }); };
+        const int first = farthest([&](const form::Vec3& p) { return form::length(p - middle); });
+        const int second = farthest([&](const form::Vec3& p) { return form::length(p - at(first)); });
+        const form::Vec3 line = form::unit(at(second) - at(first));
+        const int third = farthest([&](const form::Vec3& p) { return form::length(form::cross(p - at(first), line)); });
+        out.push_back({first, 7});
+        // the two axes most across the line, then the axis most across the plane
+        const double along[3]{std::abs(line.x), std::abs(line.y), std::abs(line.z)};
+        const int skip = static_cast<int>(std::max_element(along, along + 3) - along);
+        out.push_back({second, 7u & ~(1u << skip)});
+        const form::Vec3 normal = form::cross(line, at(third) - at(first));
+        const double up[3]{std::abs(normal.x), std::abs(normal.y), std::abs(normal.z)};
+        // the third corner may not turn about the line: its shift across the plane is taken
+        out.push_back({third, 1u << static_cast<int>(std::max_element(up, up + 3) - up)});
+    }
+    return out;
+}
+
+}  // namespace uovo::shell
