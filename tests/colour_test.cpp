@@ -126,7 +126,7 @@ TEST_CASE("two colours of one base are worked from light to dark") {
     CHECK(words("nebula").find("this one after haze") != std::string::npos);
     CHECK(words("haze").find("this one after") == std::string::npos);
     CHECK(words("haze").find("Let it down with") != std::string::npos);
-    CHECK(material::lookOf(pale, "#FFFFFF") == "#DEE5EF");  // by hand: 0.2 of #5B7FB0, 0.8 of white
+    CHECK(material::lookOf(pale, "#FFFFFF") == "#DEE5EF");  // by hand: 0.2 of #5B7FB0, 0.8 of white, whose half-way to white is white
 }
 
 TEST_CASE("colours that cannot be mixed are said in words, and kept in the file as they are") {

@@ -19,7 +19,7 @@ std::vector<Line> lines(const Plan& plan, const Shopping& s) {
         out.push_back({l.packets > 0 ? QStringLiteral("%1 × %2 of %3").arg(l.packets).arg(g(l.packet), name) : QStringLiteral("no %1").arg(name),
                        QStringLiteral("%1 to melt%2").arg(g(l.need), l.have > 0 ? QStringLiteral(", %1 there").arg(g(l.have)) : QString())});
     }
-    for (const auto& x : s.supplies) out.push_back({qstring(x.amount + " " + x.name), QStringLiteral("for ") + qstring(x.forWhat)});
+    for (const auto& x : s.supplies) out.push_back({qstring(x.name + ": " + x.amount), QStringLiteral("for ") + qstring(x.forWhat)});
     for (const auto& p : plan.pieces)
         if (p.filling && p.filling->recipe.empty()) out.push_back({qstring(p.filling->name), QStringLiteral("for %1 × %2").arg(p.count).arg(qstring(p.name).toLower())});
     return out;

@@ -42,7 +42,10 @@ std::string lookOf(const Colour& c, const std::string& baseLook) {
     const auto strong = rgb(c.look), plain = rgb(baseLook);
     if (!strong || !plain) return c.look;
     std::array<int, 3> v{};
-    for (size_t i = 0; i < 3; ++i) v[i] = static_cast<int>(std::lround((1 - c.letDown.value) * (*strong)[i] + c.letDown.value * (*plain)[i]));
+    for (size_t i = 0; i < 3; ++i) {  // a pastel looks lighter than the mean of its two: the base counts half-way to white
+        const double base = 0.5 * ((*plain)[i] + 255);
+        v[i] = static_cast<int>(std::lround((1 - c.letDown.value) * (*strong)[i] + c.letDown.value * base));
+    }
     return fmt::format("#{:02X}{:02X}{:02X}", v[0], v[1], v[2]);
 }
 

@@ -153,7 +153,7 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
                     if (const QString wrong = session_.problemAt("pantry/" + std::to_string(i) + "/" + field); !wrong.isEmpty()) lines_->addWidget(wrapped(wrong, "harm"));
     }
     for (const auto& x : s.supplies) {
-        auto* l = wrapped(tr("%1 %2").arg(qstring(x.amount), qstring(x.name)));
+        auto* l = wrapped(tr("%1: %2").arg(qstring(x.name), qstring(x.amount)));
         l->setObjectName(QStringLiteral("supply"));
         lines_->addWidget(l);
         lines_->addWidget(wrapped(tr("for %1").arg(qstring(x.forWhat)), "small"));

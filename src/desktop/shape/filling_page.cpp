@@ -56,6 +56,7 @@ public:
         grid_ = new QGridLayout;
         grid_->setHorizontalSpacing(6);
         grid_->setVerticalSpacing(4);
+        grid_->setColumnStretch(0, 1);
         box->addLayout(grid_);
         wrong_ = wrapped({}, "harm");
         wrong_->setObjectName(QStringLiteral("recipeProblem"));
@@ -132,10 +133,11 @@ private:
                 e->setAccessibleName(tr("%1 of line %2").arg(name).arg(at));
                 e->setMaxLength(80);
                 e->setMinimumWidth(wide);
+                e->setCursorPosition(0);
                 grid_->addWidget(e, at, column);
                 return e;
             };
-            auto* name = field(qstring(in.name), heads[0], "name", 0, 96);
+            auto* name = field(qstring(in.name), heads[0], "name", 0, 118);
             QObject::connect(name, &QLineEdit::editingFinished, this, [this, name, i] { line(i, tr("Change a recipe"), [&](Ingredient& x) { x.name = name->text().trimmed().toStdString(); }); });
             auto* amount = field(qstring(writtenAmount(in, session_.units())), heads[1], "amount", 1, 64);
             QObject::connect(amount, &QLineEdit::editingFinished, this, [this, amount, i] {
@@ -146,7 +148,7 @@ private:
                     x.amount = read.amount;
                 });
             });
-            auto* alcohol = field(in.alcohol > 0 ? qstring(format(in.alcohol, Dimension::Percent, session_.units())) : QString(), heads[2], "alcohol", 2, 48);
+            auto* alcohol = field(in.alcohol > 0 ? qstring(format(in.alcohol, Dimension::Percent, session_.units())) : QString(), heads[2], "alcohol", 2, 44);
             alcohol->setPlaceholderText(tr("none"));
             QObject::connect(alcohol, &QLineEdit::editingFinished, this, [this, alcohol, i] {
                 double share = 0;
@@ -157,7 +159,7 @@ private:
                 }
                 line(i, tr("Change the alcohol"), [&](Ingredient& x) { x.alcohol = share; });
             });
-            auto* allergens = field(qstring(in.allergens), heads[3], "allergens", 3, 64);
+            auto* allergens = field(qstring(in.allergens), heads[3], "allergens", 3, 56);
             allergens->setPlaceholderText(tr("none"));
             QObject::connect(allergens, &QLineEdit::editingFinished, this, [this, allergens, i] { line(i, tr("Change the allergens"), [&](Ingredient& x) { x.allergens = allergens->text().trimmed().toStdString(); }); });
             scaled_.push_back(new QLabel);
