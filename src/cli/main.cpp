@@ -6,6 +6,7 @@
 
 #include "cli/card.h"
 #include "cli/commands.h"
+#include "cli/shell_case.h"
 
 namespace {
 constexpr const char* kHelp =
@@ -15,6 +16,7 @@ constexpr const char* kHelp =
     "  uovo-cli card FILE -o CARD.pdf     the bench card\n"
     "  uovo-cli verify [DIR]              runs verification/ and prints case, source, reference, ours, error\n"
     "  uovo-cli coat CASE.json            the wall of one shape, coat by coat, as JSON (docs/format.md, coat cases)\n"
+    "  uovo-cli shell CASE.json           shifts and stresses of a shell under load, as JSON (docs/format.md, shell cases)\n"
     "  uovo-cli demo                      the demo plan, as a file to begin with\n"
     "  uovo-cli --version\n\n"
     "FILE may be - for standard input.\n";
@@ -33,6 +35,7 @@ int main(int argc, char** argv) {
     if (command == "check") return uovo::cli::check(args);
     if (command == "verify") return uovo::cli::verify(args);
     if (command == "coat") return uovo::cli::coatCase(args);
+    if (command == "shell") return uovo::cli::shell(args);
     if (command == "demo") return uovo::cli::demo(args);
     if (command == "card") return uovo::cli::card(args, argc, argv);
     std::fprintf(stderr, "uovo-cli: “%s” is not a command; see uovo-cli --help\n", command.c_str());

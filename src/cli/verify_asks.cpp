@@ -8,6 +8,7 @@
 #include <nlohmann/json.hpp>
 
 #include "cli/coat_case.h"
+#include "cli/shell_case.h"
 #include "cli/verify_film.h"
 #include "cli/verify_mesh_film.h"
 #include "core/batch/batch.h"
@@ -18,6 +19,7 @@
 #include "core/plan/answers.h"
 #include "core/setting/cold_stress.h"
 #include "core/setting/setting.h"
+#include "core/shell/verdict.h"
 #include "core/setting/stick.h"
 #include "core/temper/heat_balance.h"
 #include "io/data.h"
@@ -337,6 +339,24 @@ const std::map<std::string, Ask>& asks() {
          }},
         {"temper.heat", [](const json& g) { return temper::heatUp(temperCoating(g), num(g, "mass"), num(g, "from"), num(g, "to"), {}); }},
         {"temper.cools", [](const json& g) { return temper::coolsIn(temperCoating(g), io::library().physics, num(g, "mass"), {}, num(g, "from"), num(g, "to"), num(g, "room"), g.value("stirred", true)) / 60; }},
+        {"shell",
+         [](const json& g) -> tl::expected<double, Problem> {
+             const auto out = shellCase(g);
+             if (!out) return tl::unexpected(out.error());
+             const auto& value = out->at("answers").at(0).at("value");
+             return value.is_null() ? std::nan("") : value.get<double>() * g.value("times", 1.0);
+         }},
+        {"shell.bar",
+         [](const json& g) -> tl::expected<double, Problem> {
+             shell::Strength s;
+             s.mean = g.value("mean", 1e6);
+             s.modulus = g.value("modulus", 8.0);
+             s.barLength = num(g, "length");
+             s.barWidth = num(g, "width");
+             s.barThickness = num(g, "thickness");
+             const std::string what = g.at("what");
+             return what == "volume" ? s.barVolume() : what == "cracks" ? shell::cracksAt(num(g, "stress"), s) : shell::stressThatCracks(num(g, "probability"), s);
+         }},
         {"slab.semi", [](const json& g) { return semiInfinite(num(g, "depth"), num(g, "seconds")); }},
         {"setting.held", [](const json& g) { return setting::heldStress(num(g, "modulus"), num(g, "expansion"), num(g, "poisson"), num(g, "kelvin")); }},
         {"slab.centre", [](const json& g) { return slabCentre(num(g, "Bi"), num(g, "Fo")); }},

@@ -1,0 +1,211 @@
+#include "core/shell/load.h"
+
+#include <Eigen/Dense>
+#include <algorithm>
+#include <cmath>
+
+namespace uovo::shell {
+namespace {
+
+constexpr double kGravity = 9.80665;
+constexpr double kLumping = 1.5;  // α of the membrane element
+
+void add(Freedoms& load, int point, const form::Vec3& f) {
+    const auto at = 6 * static_cast<size_t>(point);
+    load[at] += f.x;
+    load[at + 1] += f.y;
+    load[at + 2] += f.z;
+}
+
+/// Area vector of a triangle and its middle.
+struct Patch {
+    form::Vec3 area, middle;
+};
+Patch patch(const Model& m, size_t k) {
+    const auto& t = m.triangles[k];
+    const auto &a = m.points[static_cast<size_t>(t[0])], &b = m.points[static_cast<size_t>(t[1])], &c = m.points[static_cast<size_t>(t[2])];
+    return {form::cross(b - a, c - a) * 0.5, (a + b + c) * (1.0 / 3)};
+}
+
+}  // namespace
+
+Freedoms noLoad(const Model& m) { return Freedoms(6 * m.points.size(), 0.0); }
+
+void addBody(const Model& m, const form::Vec3& g, Freedoms& load) {
+    for (size_t k = 0; k < m.triangles.size(); ++k) {
+        const double area = form::length(patch(m, k).area);
+        const auto& t = m.triangles[k];
+        double sum = 0;
+        for (const int i : t) sum += m.thickness[static_cast<size_t>(i)];
+        for (const int i : t)  // ∫ N t over the triangle, t linear
+            add(load, i, g * (m.material.density * area * (sum + m.thickness[static_cast<size_t>(i)]) / 12));
+    }
+}
+
+void addPressure(const Model& m, const std::function<double(size_t, const form::Vec3&)>& pressure, Freedoms& load) {
+    for (size_t k = 0; k < m.triangles.size(); ++k) {
+        const auto p = patch(m, k);
+        const double each = pressure(k, p.middle) / 3;
+        if (each != 0)
+            for (const int i : m.triangles[k]) add(load, i, p.area * each);
+    }
+}
+
+void addLiquid(const Model& m, double density, double level, bool outward, Freedoms& load, const std::vector<bool>& wet) {
+    addPressure(m, [&](size_t k, const form::Vec3& at) { return (wet.empty() || wet[k]) && at.z < level ? (outward ? 1 : -1) * density * kGravity * (level - at.z) : 0.0; }, load);
+}
+
+std::vector<std::pair<int, double>> pad(const Model& m, const form::Vec3& at, double radius) {
+    std::vector<double> weight(m.points.size(), 0.0);
+    double all = 0, nearest = 1e300;
+    int closest = 0;
+    for (size_t k = 0; k < m.triangles.size(); ++k) {
+        const double area = form::length(patch(m, k).area) / 3;
+        for (const int i : m.triangles[k]) {
+            const double d = form::length(m.points[static_cast<size_t>(i)] - at);
+            if (d < nearest) {
+                nearest = d;
+                closest = i;
+            }
+            if (d < radius) {
+                const double w = area * (1 - d * d / (radius * radius));
+                weight[static_cast<size_t>(i)] += w;
+                all += w;
+            }
+        }
+    }
+    std::vector<std::pair<int, double>> out;
+    if (!(all > 0)) return {{closest, 1.0}};
+    for (size_t i = 0; i < weight.size(); ++i)
+        if (weight[i] > 0) out.emplace_back(static_cast<int>(i), weight[i] / all);
+    return out;
+}
+
+void addForce(const std::vector<std::pair<int, double>>& on, const form::Vec3& force, Freedoms& load) {
+    for (const auto& [point, share] : on) add(load, point, force * share);
+}
+
+void addLine(const Model& m, const form::Vec3& perMetre, const std::function<bool(const form::Vec3&)>& on, Freedoms& load) {
+    struct Side {
+        int low, high, from, to;
+        size_t triangle;
+    };
+    std::vector<Side> sides;
+    for (size_t k = 0; k < m.triangles.size(); ++k)
+        for (size_t i = 0; i < 3; ++i) {
+            const int a = m.triangles[k][i], b = m.triangles[k][(i + 1) % 3];
+            sides.push_back({std::min(a, b), std::max(a, b), a, b, k});
+        }
+    std::sort(sides.begin(), sides.end(), [](const Side& x, const Side& y) { return x.low != y.low ? x.low < y.low : x.high < y.high; });
+    for (size_t i = 0; i < sides.size();) {
+        size_t j = i + 1;
+        while (j < sides.size() && sides[j].low == sides[i].low && sides[j].high == sides[i].high) ++j;
+        const auto& side = sides[i];
+        const auto &a = m.points[static_cast<size_t>(side.from)], &b = m.points[static_cast<size_t>(side.to)];
+        if (j - i == 1 && on((a + b) * 0.5)) {
+            const double l = form::length(b - a);
+            const form::Vec3 half = perMetre * (0.5 * l);
+            add(load, side.from, half);
+            add(load, side.to, half);
+            // the drilling freedoms take their share of a pull across the edge: without it an even pull is not met exactly
+            const form::Vec3 n = form::unit(patch(m, side.triangle).area);
+            const double moment = kLumping * form::dot(perMetre, form::cross(n, (b - a) * (1 / l))) * l * l / 12;
+            for (const auto& [point, sign] : {std::pair{side.from, 1.0}, std::pair{side.to, -1.0}}) {
+                const auto at = 6 * static_cast<size_t>(point) + 3;
+                load[at] += sign * moment * n.x;
+                load[at + 1] += sign * moment * n.y;
+                load[at + 2] += sign * moment * n.z;
+            }
+        }
+        i = j;
+    }
+}
+
+Resultant resultant(const Model& m, const Freedoms& load) {
+    Resultant r;
+    for (size_t i = 0; i < m.points.size(); ++i) {
+        const form::Vec3 f{load[6 * i], load[6 * i + 1], load[6 * i + 2]};
+        r.force += f;
+        r.moment += form::cross(m.points[i], f);
+        r.moment += form::Vec3{load[6 * i + 3], load[6 * i + 4], load[6 * i + 5]};
+    }
+    return r;
+}
+
+Contact rest(const System& system, const Freedoms& load, const std::vector<int>& candidates) {
+    Contact out;
+    const Model& m = system.model();
+    const auto n = static_cast<Eigen::Index>(candidates.size());
+    out.force.assign(candidates.size(), 0.0);
+    std::vector<Freedoms> unit;
+    unit.push_back(load);
+    for (const int p : candidates) {
+        unit.push_back(noLoad(m));
+        unit.back()[6 * static_cast<size_t>(p) + 2] = 1;
+    }
+    const auto shifts = system.solve(unit);
+    const auto lift = [&](size_t l, Eigen::Index i) { return shifts[l][6 * static_cast<size_t>(candidates[static_cast<size_t>(i)]) + 2]; };
+    Eigen::MatrixXd C(n, n), R(n, 3);
+    Eigen::VectorXd free(n);
+    for (Eigen::Index i = 0; i < n; ++i) {
+        free(i) = lift(0, i);
+        for (Eigen::Index j = 0; j < n; ++j) C(i, j) = lift(static_cast<size_t>(j) + 1, i);
+        const auto& p = m.points[static_cast<size_t>(candidates[static_cast<size_t>(i)])];
+        R.row(i) << 1, p.y, -p.x;  // lifted, turned about x, turned about y
+    }
+    C = 0.5 * (C + C.transpose()).eval();
+    const auto r = resultant(m, load);
+    const Eigen::Vector3d wanted(-r.force.z, -r.moment.x, -r.moment.y);
+    std::vector<bool> touches(candidates.size(), true);
+    const double small = 1e-9 * (std::abs(r.force.z) + 1e-12);
+    for (out.rounds = 0; out.rounds < 60; ++out.rounds) {
+        std::vector<Eigen::Index> on;
+        for (Eigen::Index i = 0; i < n; ++i)
+            if (touches[static_cast<size_t>(i)]) on.push_back(i);
+        const auto k = static_cast<Eigen::Index>(on.size());
+        if (k < 3) {
+            out.stands = false;
+            return out;
+        }
+        Eigen::MatrixXd A = Eigen::MatrixXd::Zero(k + 3, k + 3);
+        Eigen::VectorXd b(k + 3);
+        const double scale = std::max(1e-300, C.diagonal().maxCoeff());
+        for (Eigen::Index i = 0; i < k; ++i) {
+            for (Eigen::Index j = 0; j < k; ++j) A(i, j) = C(on[static_cast<size_t>(i)], on[static_cast<size_t>(j)]) / scale;
+            A.block<1, 3>(i, k) = R.row(on[static_cast<size_t>(i)]);
+            A.block<3, 1>(k, i) = R.row(on[static_cast<size_t>(i)]).transpose();
+            b(i) = -free(on[static_cast<size_t>(i)]) / scale;
+        }
+        b.tail<3>() = wanted;
+        const Eigen::VectorXd x = A.fullPivLu().solve(b);
+        if (!x.allFinite() || (A * x - b).norm() > 1e-6 * (b.norm() + 1e-300)) {
+            out.stands = false;
+            return out;
+        }
+        bool changed = false;
+        std::fill(out.force.begin(), out.force.end(), 0.0);
+        for (Eigen::Index i = 0; i < k; ++i) {
+            const auto at = static_cast<size_t>(on[static_cast<size_t>(i)]);
+            out.force[at] = x(i);
+            if (x(i) < -small) {
+                touches[at] = false;
+                changed = true;
+            }
+        }
+        if (!changed) {  // does anything that lifted sink in?
+            const Eigen::Map<const Eigen::VectorXd> f(out.force.data(), n);
+            const Eigen::VectorXd gap = (C * f + free) / scale + R * x.tail<3>();
+            const double deep = 1e-9 * (gap.cwiseAbs().maxCoeff() + 1e-300);
+            for (Eigen::Index i = 0; i < n; ++i)
+                if (!touches[static_cast<size_t>(i)] && gap(i) < -deep && out.rounds < 40) {
+                    touches[static_cast<size_t>(i)] = true;
+                    changed = true;
+                }
+        }
+        if (!changed) return out;
+    }
+    for (auto& f : out.force) f = std::max(0.0, f);
+    return out;
+}
+
+}  // namespace uovo::shell

@@ -1,0 +1,185 @@
+#include "core/shell/stress.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+#include <numeric>
+#include <thread>
+
+namespace uovo::shell {
+namespace {
+
+/// (σx, σy, τxy) in the facet's axes to space.
+Tensor inSpace(const Facet& f, const Eigen::Vector3d& s) {
+    const Eigen::Vector3d a = f.axes.row(0), b = f.axes.row(1);
+    const Matrix3 m = s(0) * a * a.transpose() + s(1) * b * b.transpose() + s(2) * (a * b.transpose() + b * a.transpose());
+    Tensor t;
+    t << m(0, 0), m(1, 1), m(2, 2), m(0, 1), m(1, 2), m(2, 0);
+    return t;
+}
+
+Vector18 freedomsOf(const form::Triangle& t, const Freedoms& u) {
+    Vector18 out;
+    for (int i = 0; i < 3; ++i)
+        for (int c = 0; c < 6; ++c) out(6 * i + c) = u[6 * static_cast<size_t>(t[static_cast<size_t>(i)]) + static_cast<size_t>(c)];
+    return out;
+}
+
+}  // namespace
+
+Faces faces(const Model& m, double crease) {
+    Faces out;
+    const size_t n = m.triangles.size();
+    out.beside.assign(n, {-1, -1, -1});
+    out.place.assign(n, {-1, -1, -1});
+    std::vector<form::Vec3> normal(n);
+    struct Side {
+        int low, high, triangle, edge;
+    };
+    std::vector<Side> sides;
+    sides.reserve(3 * n);
+    for (size_t k = 0; k < n; ++k) {
+        const auto& t = m.triangles[k];
+        const auto at = [&](size_t i) { return m.points[static_cast<size_t>(t[i])]; };
+        normal[k] = form::unit(form::cross(at(1) - at(0), at(2) - at(0)));
+        for (int i = 0; i < 3; ++i) {
+            const int a = t[static_cast<size_t>(i)], b = t[static_cast<size_t>((i + 1) % 3)];
+            sides.push_back({std::min(a, b), std::max(a, b), static_cast<int>(k), i});
+        }
+    }
+    std::sort(sides.begin(), sides.end(), [](const Side& a, const Side& b) { return a.low != b.low ? a.low < b.low : a.high != b.high ? a.high < b.high : a.triangle < b.triangle; });
+    const double least = std::cos(crease);
+    std::vector<bool> open(m.points.size(), false);
+    std::vector<std::array<bool, 3>> smooth(n, {false, false, false});
+    for (size_t i = 0; i < sides.size();) {
+        size_t j = i + 1;
+        while (j < sides.size() && sides[j].low == sides[i].low && sides[j].high == sides[i].high) ++j;
+        if (j - i == 2) {
+            const auto &a = sides[i], &b = sides[i + 1];
+            out.beside[static_cast<size_t>(a.triangle)][static_cast<size_t>(a.edge)] = b.triangle;
+            out.beside[static_cast<size_t>(b.triangle)][static_cast<size_t>(b.edge)] = a.triangle;
+            const bool flat = form::dot(normal[static_cast<size_t>(a.triangle)], normal[static_cast<size_t>(b.triangle)]) > least;
+            smooth[static_cast<size_t>(a.triangle)][static_cast<size_t>(a.edge)] = smooth[static_cast<size_t>(b.triangle)][static_cast<size_t>(b.edge)] = flat;
+        }
+        i = j;
+    }
+    // Corners of one point are one value where their triangles meet smoothly.
+    std::vector<int> root(3 * n);
+    std::iota(root.begin(), root.end(), 0);
+    const auto find = [&](int a) {
+        while (root[static_cast<size_t>(a)] != a) a = root[static_cast<size_t>(a)] = root[static_cast<size_t>(root[static_cast<size_t>(a)])];
+        return a;
+    };
+    for (size_t k = 0; k < n; ++k)
+        for (size_t i = 0; i < 3; ++i) {
+            if (!smooth[k][i]) continue;
+            const auto other = static_cast<size_t>(out.beside[k][i]);
+            for (const int point : {m.triangles[k][i], m.triangles[k][(i + 1) % 3]})
+                for (size_t c = 0; c < 3; ++c)
+                    for (size_t d = 0; d < 3; ++d)
+                        if (m.triangles[k][c] == point && m.triangles[other][d] == point) root[static_cast<size_t>(find(static_cast<int>(3 * k + c)))] = find(static_cast<int>(3 * other + d));
+        }
+    std::vector<int> number(3 * n, -1);
+    for (size_t k = 0; k < n; ++k)
+        for (size_t i = 0; i < 3; ++i) {
+            auto& id = number[static_cast<size_t>(find(static_cast<int>(3 * k + i)))];
+            if (id < 0) {
+                id = static_cast<int>(out.count++);
+                out.edge.push_back(false);
+            }
+            out.place[k][i] = id;
+        }
+    for (size_t k = 0; k < n; ++k)
+        for (size_t i = 0; i < 3; ++i)
+            if (!smooth[k][i]) out.edge[static_cast<size_t>(out.place[k][i])] = out.edge[static_cast<size_t>(out.place[k][(i + 1) % 3])] = true;
+    return out;
+}
+
+Stress stresses(const Model& m, const Faces& faces, const Freedoms& u) {
+    Stress out;
+    const size_t n = m.triangles.size();
+    out.membrane.resize(n);
+    out.bending.resize(n);
+    out.cornerMembrane.assign(faces.count, Tensor::Zero());
+    out.cornerBending.assign(faces.count, Tensor::Zero());
+    std::vector<double> weight(faces.count, 0.0);
+    std::vector<double> area(n);
+    const double nu = m.material.poisson;
+    struct Corner {
+        size_t triangle, i;
+        Tensor membrane, bending;
+    };
+    std::array<std::vector<Corner>, 2> corners;
+    const auto run = [&](size_t from, size_t to, std::vector<Corner>& mine) {
+        for (size_t k = from; k < to; ++k) {
+            const Facet f = m.facet(k);
+            const double E = m.material.young * (m.stiff.empty() ? 1 : m.stiff[k]);
+            const Vector18 v = freedomsOf(m.triangles[k], u);
+            const Strain mean = strainMean(f, v);
+            area[k] = f.area;
+            out.membrane[k] = inSpace(f, planeStress(mean.membrane, E, nu));
+            out.bending[k] = inSpace(f, planeStress(0.5 * f.meanThickness() * mean.curvature, E, nu));
+            for (size_t i = 0; i < 3; ++i) {
+                if (!faces.edge[static_cast<size_t>(faces.place[k][i])]) continue;
+                std::array<double, 3> zeta{0, 0, 0};
+                zeta[i] = 1;
+                const Strain s = strainAt(f, nu, v, zeta);
+                mine.push_back({k, i, inSpace(f, planeStress(s.membrane, E, nu)), inSpace(f, planeStress(0.5 * f.t[i] * s.curvature, E, nu))});
+            }
+        }
+    };
+    if (n > 1000) {
+        std::jthread half([&] { run(n / 2, n, corners[1]); });
+        run(0, n / 2, corners[0]);
+        half.join();
+    } else {
+        run(0, n, corners[0]);
+    }
+    for (size_t k = 0; k < n; ++k)
+        for (size_t i = 0; i < 3; ++i) {
+            const auto at = static_cast<size_t>(faces.place[k][i]);
+            if (faces.edge[at]) continue;
+            out.cornerMembrane[at] += area[k] * out.membrane[k];
+            out.cornerBending[at] += area[k] * out.bending[k];
+            weight[at] += area[k];
+        }
+    for (const auto& list : corners)
+        for (const auto& c : list) {
+            const auto at = static_cast<size_t>(faces.place[c.triangle][c.i]);
+            out.cornerMembrane[at] += area[c.triangle] * c.membrane;
+            out.cornerBending[at] += area[c.triangle] * c.bending;
+            weight[at] += area[c.triangle];
+        }
+    for (size_t i = 0; i < faces.count; ++i)
+        if (weight[i] > 0) {
+            out.cornerMembrane[i] /= weight[i];
+            out.cornerBending[i] /= weight[i];
+        }
+    return out;
+}
+
+std::array<double, 2> principal(const Facet& f, const Tensor& t) {
+    Matrix3 s;
+    s << t(0), t(3), t(5), t(3), t(1), t(4), t(5), t(4), t(2);
+    const Eigen::Vector3d a = f.axes.row(0), b = f.axes.row(1);
+    const double xx = a.dot(s * a), yy = b.dot(s * b), xy = a.dot(s * b);
+    const double middle = 0.5 * (xx + yy), radius = std::hypot(0.5 * (xx - yy), xy);
+    return {middle + radius, middle - radius};
+}
+
+Peak greatest(const Model& m, const Faces& faces, const Stress& s, const std::vector<bool>& where) {
+    Peak best;
+    for (size_t k = 0; k < m.triangles.size(); ++k) {
+        if (!where.empty() && !where[k]) continue;
+        const Facet f = m.facet(k);
+        for (size_t i = 0; i < 3; ++i)
+            for (const bool outer : {true, false}) {
+                const auto at = static_cast<size_t>(faces.place[k][i]);
+                const double p = principal(f, s.cornerMembrane[at] + (outer ? 1.0 : -1.0) * s.cornerBending[at])[0];
+                if (p > best.stress) best = {p, k, static_cast<int>(i), outer, m.points[static_cast<size_t>(m.triangles[k][i])]};
+            }
+    }
+    return best;
+}
+
+}  // namespace uovo::shell

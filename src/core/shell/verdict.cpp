@@ -1,0 +1,194 @@
+#include "core/shell/verdict.h"
+
+#include <Eigen/Dense>
+#include <algorithm>
+#include <cmath>
+#include <limits>
+#include <random>
+
+namespace uovo::shell {
+namespace {
+
+constexpr double kOneInTwenty = 0.05;
+// Gauss points through the wall, exact for degree 11: tension to the eighth power bends no further.
+constexpr double kZ[]{-0.932469514203152, -0.661209386466265, -0.238619186083197, 0.238619186083197, 0.661209386466265, 0.932469514203152};
+constexpr double kW[]{0.171324492379170, 0.360761573048139, 0.467913934572691, 0.467913934572691, 0.360761573048139, 0.171324492379170};
+
+/// Stress of each triangle averaged over the wall round it.
+struct Averaged {
+    std::vector<Tensor> membrane, bending;
+};
+
+Averaged average(const Model& m, const Faces& faces, const Stress& s, const std::vector<Facet>& facet) {
+    const size_t n = m.triangles.size();
+    Averaged out{s.membrane, s.bending};
+    std::vector<form::Vec3> middle(n);
+    for (size_t k = 0; k < n; ++k)
+        for (const int i : m.triangles[k]) middle[k] += m.points[static_cast<size_t>(i)] * (1.0 / 3);
+    std::vector<int> seen(n, -1);
+    std::vector<size_t> queue;
+    for (size_t k = 0; k < n; ++k) {
+        const double a = facet[k].meanThickness();
+        if (facet[k].area > 4 * a * a) continue;  // coarser than the radius: it is its own average
+        queue.assign(1, k);
+        seen[k] = static_cast<int>(k);
+        double all = 0;
+        Tensor membrane = Tensor::Zero(), bending = Tensor::Zero();
+        for (size_t q = 0; q < queue.size(); ++q) {
+            const size_t j = queue[q];
+            const double d = form::length(middle[j] - middle[k]);
+            if (d >= a) continue;
+            const double w = facet[j].area * (1 - d * d / (a * a));
+            all += w;
+            membrane += w * s.membrane[j];
+            bending += w * s.bending[j];
+            for (const int next : faces.beside[j]) {
+                // round a smooth wall only: the other side of a crease is another face
+                if (next < 0 || seen[static_cast<size_t>(next)] == static_cast<int>(k) || facet[j].axes.row(2).dot(facet[static_cast<size_t>(next)].axes.row(2)) < 0.8) continue;
+                seen[static_cast<size_t>(next)] = static_cast<int>(k);
+                queue.push_back(static_cast<size_t>(next));
+            }
+        }
+        if (all > 0) {
+            out.membrane[k] = membrane / all;
+            out.bending[k] = bending / all;
+        }
+    }
+    return out;
+}
+
+}  // namespace
+
+double cracksAt(double equivalent, const Strength& s) { return 1 - std::exp(-std::pow(equivalent * std::tgamma(1 + 1 / s.modulus) / s.mean, s.modulus)); }
+
+double stressThatCracks(double p, const Strength& s) { return s.mean / std::tgamma(1 + 1 / s.modulus) * std::pow(-std::log1p(-p), 1 / s.modulus); }
+
+Verdict verdict(const Model& m, const Faces& faces, const Stress& stress, const Strength& strength, const std::vector<double>& weak, const std::vector<bool>& where) {
+    Verdict out;
+    std::vector<Facet> facet(m.triangles.size());
+    for (size_t k = 0; k < facet.size(); ++k) facet[k] = m.facet(k);
+    const Averaged a = average(m, faces, stress, facet);
+    // Powers of numbers near one: measured against the greatest.
+    double top = 0;
+    const auto local = [&](size_t k, const Tensor& t) {
+        Matrix3 s;
+        s << t(0), t(3), t(5), t(3), t(1), t(4), t(5), t(4), t(2);
+        const Eigen::Vector3d x = facet[k].axes.row(0), y = facet[k].axes.row(1);
+        return Eigen::Vector3d(x.dot(s * x), y.dot(s * y), x.dot(s * y));
+    };
+    const auto tension = [](const Eigen::Vector3d& s) {
+        const double middle = 0.5 * (s(0) + s(1)), radius = std::hypot(0.5 * (s(0) - s(1)), s(2));
+        return std::array{std::max(0.0, middle + radius), std::max(0.0, middle - radius)};
+    };
+    std::vector<Eigen::Vector3d> membrane(facet.size()), bending(facet.size());
+    for (size_t k = 0; k < facet.size(); ++k) {
+        if (!where.empty() && !where[k]) continue;
+        const double w = weak.empty() ? 1 : weak[k];
+        membrane[k] = local(k, a.membrane[k]) / w;
+        bending[k] = local(k, a.bending[k]) / w;
+        for (const bool outer : {true, false}) {
+            const double p = tension(membrane[k] + (outer ? 1 : -1) * bending[k])[0];
+            if (p <= top) continue;
+            top = p;
+            form::Vec3 at;
+            for (const int i : m.triangles[k]) at += m.points[static_cast<size_t>(i)] * (1.0 / 3);
+            out.weakest = {p * w, k, 0, outer, at};
+        }
+    }
+    if (!(top > 0)) {
+        out.margin = std::numeric_limits<double>::infinity();
+        return out;
+    }
+    double sum = 0;
+    for (size_t k = 0; k < facet.size(); ++k) {
+        if (!where.empty() && !where[k]) continue;
+        const double volume = facet[k].area * facet[k].meanThickness();
+        for (size_t q = 0; q < 6; ++q)
+            for (const double p : tension(membrane[k] + kZ[q] * bending[k])) sum += 0.5 * kW[q] * volume * std::pow(p / top, strength.modulus);
+    }
+    out.equivalent = top * std::pow(sum / strength.barVolume(), 1 / strength.modulus);
+    out.cracks = cracksAt(out.equivalent, strength);
+    out.margin = out.equivalent > 0 ? stressThatCracks(kOneInTwenty, strength) / out.equivalent : std::numeric_limits<double>::infinity();
+    return out;
+}
+
+double buckles(const System& system, const Freedoms& shifts, std::stop_token stop) {
+    const Model& m = system.model();
+    const size_t n = m.triangles.size(), all = shifts.size();
+    std::vector<Matrix3> g(n);
+    for (size_t k = 0; k < n; ++k) {
+        const Facet f = m.facet(k);
+        Vector18 v;
+        for (int i = 0; i < 3; ++i)
+            for (int c = 0; c < 6; ++c) v(6 * i + c) = shifts[6 * static_cast<size_t>(m.triangles[k][static_cast<size_t>(i)]) + static_cast<size_t>(c)];
+        const double E = m.material.young * (m.stiff.empty() ? 1 : m.stiff[k]);
+        g[k] = geometricStiffness(f, f.meanThickness() * planeStress(strainMean(f, v).membrane, E, m.material.poisson));
+    }
+    const auto minusG = [&](const Freedoms& u) {
+        Freedoms f(all, 0.0);
+        for (size_t k = 0; k < n; ++k)
+            for (int a = 0; a < 3; ++a)
+                for (int b = 0; b < 3; ++b)
+                    for (size_t c = 0; c < 3; ++c)
+                        f[6 * static_cast<size_t>(m.triangles[k][static_cast<size_t>(a)]) + c] -= g[k](a, b) * u[6 * static_cast<size_t>(m.triangles[k][static_cast<size_t>(b)]) + c];
+        return f;
+    };
+    // Subspace iteration on K⁻¹(-Kg): its greatest eigenvalue is 1/λ.
+    constexpr int kVectors = 8;
+    std::mt19937 random(7);
+    std::uniform_real_distribution<double> share(-1, 1);
+    std::vector<Freedoms> v(kVectors, Freedoms(all));
+    for (auto& x : v)
+        for (auto& c : x) c = share(random);
+    v = system.solve(v);
+    double last = 0;
+    for (int round = 0; round < 60 && !stop.stop_requested(); ++round) {
+        std::vector<Freedoms> f;
+        for (const auto& x : v) f.push_back(minusG(x));
+        auto w = system.solve(f);  // K w = -Kg v
+        Eigen::MatrixXd A(kVectors, kVectors), B(kVectors, kVectors);
+        std::vector<Freedoms> fw;
+        for (const auto& x : w) fw.push_back(minusG(x));
+        for (int i = 0; i < kVectors; ++i)
+            for (int j = 0; j < kVectors; ++j) {
+                double a = 0, b = 0;
+                for (size_t k = 0; k < all; ++k) {
+                    a += w[static_cast<size_t>(i)][k] * fw[static_cast<size_t>(j)][k];
+                    b += w[static_cast<size_t>(i)][k] * f[static_cast<size_t>(j)][k];  // wᵀ K w
+                }
+                A(i, j) = a;
+                B(i, j) = b;
+            }
+        A = 0.5 * (A + A.transpose()).eval();
+        B = 0.5 * (B + B.transpose()).eval();
+        // directions without energy drop out
+        Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> own(B);
+        const double most = own.eigenvalues().cwiseAbs().maxCoeff();
+        std::vector<int> keep;
+        for (int i = 0; i < kVectors; ++i)
+            if (own.eigenvalues()(i) > 1e-12 * most) keep.push_back(i);
+        if (keep.empty()) return std::numeric_limits<double>::infinity();
+        Eigen::MatrixXd T(kVectors, static_cast<Eigen::Index>(keep.size()));
+        for (size_t i = 0; i < keep.size(); ++i) T.col(static_cast<Eigen::Index>(i)) = own.eigenvectors().col(keep[i]) / std::sqrt(own.eigenvalues()(keep[i]));
+        Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> ritz(T.transpose() * A * T);
+        const double now = ritz.eigenvalues().maxCoeff();
+        const Eigen::MatrixXd mix = T * ritz.eigenvectors();
+        for (int j = 0; j < kVectors; ++j) {
+            Freedoms x(all, 0.0);
+            if (j < mix.cols())
+                for (int i = 0; i < kVectors; ++i)
+                    for (size_t k = 0; k < all; ++k) x[k] += mix(i, j) * w[static_cast<size_t>(i)][k];
+            else
+                for (auto& c : x) c = share(random);
+            v[static_cast<size_t>(j)] = std::move(x);
+        }
+        if (round > 3 && std::abs(now - last) < 1e-6 * std::abs(now)) {
+            last = now;
+            break;
+        }
+        last = now;
+    }
+    return last > 0 ? 1 / last : std::numeric_limits<double>::infinity();
+}
+
+}  // namespace uovo::shell
