@@ -2,10 +2,11 @@
 # Speeds of the core, of the command line as a process, and of the window's start. Needs a finished ./check or ./start.
 set -euo pipefail
 cd "$(dirname "$0")/.."
-cmake --build build --target uovo-bench uovo-bench-coat uovo-bench-parts uovo-bench-window uovo-cli uovo >/dev/null
+cmake --build build --target uovo-bench uovo-bench-coat uovo-bench-parts uovo-bench-shell uovo-bench-window uovo-cli uovo >/dev/null
 build/uovo-bench
 build/uovo-bench-coat
 build/uovo-bench-parts
+build/uovo-bench-shell
 demo=$(mktemp --suffix=.uovo)
 build/uovo-cli demo | python3 -c "import json, sys; d = json.load(sys.stdin); d['pieces'] = d['pieces'][:2]; json.dump(d, sys.stdout)" >"$demo" # bowls and cups
 best() { # best of seven runs, seconds
