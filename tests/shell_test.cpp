@@ -306,7 +306,7 @@ TEST_CASE("a body rests on a table that only pushes: three lumps by hand, and a 
     const std::vector<int> lumps{at(-0.1, -0.1), at(0.1, -0.1), at(0, 0.1)};
     Freedoms load = noLoad(m);
     addForce({{at(0, 0), 1.0}}, {0, 0, -4}, load);
-    const auto c = rest(*system, load, lumps);
+    const auto c = Foot(*system, lumps).rest(load);
     REQUIRE(c.stands);
     CHECK(c.force[0] == Approx(1));  // moments about the far lump: half of it there
     CHECK(c.force[1] == Approx(1));
@@ -315,7 +315,7 @@ TEST_CASE("a body rests on a table that only pushes: three lumps by hand, and a 
     std::vector<int> feet;
     for (size_t i = 0; i < m.points.size(); ++i)
         if (std::abs(m.points[i].x) > 0.099 || std::abs(m.points[i].y) > 0.099) feet.push_back(static_cast<int>(i));
-    const auto ring = rest(*system, load, feet);
+    const auto ring = Foot(*system, feet).rest(load);
     REQUIRE(ring.stands);
     double sum = 0;
     int lifted = 0;
@@ -328,7 +328,7 @@ TEST_CASE("a body rests on a table that only pushes: three lumps by hand, and a 
     CHECK(lifted > 0);  // a plate pressed in its middle lifts its corners
     Freedoms over = noLoad(m);
     addForce({{at(0.1, 0.1), 1.0}}, {0, 0, -1}, over);
-    CHECK_FALSE(rest(*system, over, lumps).stands);
+    CHECK_FALSE(Foot(*system, lumps).rest(over).stands);
 }
 
 TEST_CASE("the verdict does not follow the mesh: a finger on a rim, five and twenty thousand triangles") {

@@ -15,7 +15,7 @@ inline Answers answersOf(const Plan& plan, AnswerOptions options = {}) {
 
 inline AnswerOptions withoutDay() {
     AnswerOptions o;
-    o.day = false;
+    o.day = o.strength = false;
     return o;
 }
 

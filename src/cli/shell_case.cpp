@@ -282,7 +282,7 @@ json run(const json& given) {
             if (in(built->model().points[i])) feet.push_back(static_cast<int>(i));
         if (feet.size() < 3) refuse("The piece stands on nothing.", "rest");
         if (feet.size() > 400) refuse("More than 400 corners touch the table: choose a smaller region.", "rest");
-        const auto contact = shell::rest(*built, load, feet);
+        const auto contact = shell::Foot(*built, feet).rest(load);
         if (!contact.stands) refuse("The piece tips over.", "rest");
         for (size_t i = 0; i < feet.size(); ++i) load[6 * static_cast<size_t>(feet[i]) + 2] += contact.force[i];
     }

@@ -54,7 +54,7 @@ int main(int argc, char** argv) {
         // The demo's own day needs to be known to choose this evening or the next: ask the core once.
         uovo::Cache cache;
         uovo::AnswerOptions quick;
-        quick.bands = quick.ways = false;
+        quick.bands = quick.ways = quick.strength = false;
         quick.cells = 60;
         const auto answers = uovo::answer(uovo::io::demoPlan(nowMinutes()), uovo::io::library(), cache, quick);
         const long lead = answers && answers->day ? uovo::localMinutes(uovo::io::demoPlan(nowMinutes()).deadline).value_or(0) - answers->day->begins() : 9 * 60;

@@ -114,6 +114,7 @@ struct Library {
     Constants physics;   ///< heat, film, setting
     Constants formers;   ///< heat capacities, drip cap, sizes
     Constants kitchen;   ///< defaults of room, fridge, freezer, tools
+    Constants strength;  ///< how chocolate breaks, and what hands, bumps and loads are
     std::vector<Pot> pots;
     std::vector<Look> looks;
     std::map<std::string, TaskTime> tasks;
@@ -123,6 +124,7 @@ struct Library {
     const Pot* pot(const std::string& id) const;
     double physical(const std::string& name) const { return physics.at(name).value; }
     double former(const std::string& name) const { return formers.at(name).value; }
+    double strong(const std::string& name) const { return strength.at(name).value; }
     double usual(const std::string& name) const { return kitchen.at(name).value; }
 };
 

@@ -7,6 +7,7 @@
 #include <fmt/format.h>
 
 #include "core/plan/answers.h"
+#include "core/plan/strength.h"
 #include "core/schedule/solver.h"
 
 namespace uovo {
@@ -48,6 +49,7 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     p.pot.clear();
     p.wantedWall = 0;
     p.survives = 1;
+    p.loads.clear();
     essence.pieces = {p};
     return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) + writePlan(essence);
 }
@@ -112,6 +114,36 @@ bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions
                 way.changed = changed;
             }
         }
+        out.pieces[i] = std::move(with);
+    }
+    return true;
+}
+
+/// Whether each piece holds. @param ways what to do about weak ones as well @returns false when stopped
+bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, bool ways, Cache& cache, std::stop_token stop, Answers& out) {
+    for (size_t i = 0; i < plan.pieces.size(); ++i) {
+        const Piece& piece = plan.pieces[i];
+        const auto& now = out.pieces[i];
+        if (!now->problems.empty() || now->answers.empty()) continue;
+        Plan essence;
+        for (const auto& s : plan.snaps) essence.snaps.push_back(s);
+        Piece p;
+        p.id = "strength";
+        p.chocolate = piece.chocolate;
+        p.loads = piece.loads;
+        essence.pieces = {p};
+        const std::string key = fmt::format("strength {} {} {:.9g} {} {} {}", plan.units == UnitSystem::US, ways, now->fillEach, piece.filling && piece.filling->perishable, writePlan(essence), piece.part() ? partKey(piece, plan) : stageKey(piece, plan, options));
+        auto stage = std::static_pointer_cast<const StrengthStage>(cache.find(key));
+        if (!stage && ways && now->strength && now->strength->ways.empty() && !now->strength->cases.empty() && now->strength->cases[now->strength->weakest].tone != Tone::Weak && now->strength->cases[now->strength->weakest].tone != Tone::Impossible) continue;
+        if (!stage) {
+            stage = std::make_shared<const StrengthStage>(strength(piece, plan, lib, *now, {2600, ways}, stop));
+            if (stop.stop_requested()) return false;
+            cache.keep(key, stage);
+        }
+        auto with = std::make_shared<PieceAnswers>(*now);
+        with->strength = stage;
+        std::erase_if(with->answers, [](const Answer& a) { return a.id == "strength"; });
+        if (auto said = strengthAnswer(*stage, plan, lib)) with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)), std::move(*said));
         out.pieces[i] = std::move(with);
     }
     return true;
@@ -353,6 +385,11 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     const auto seconds = [&] { return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count(); };
     out.seconds = seconds();
     if (early) early(out);
+    if (options.strength) {
+        if (!addStrength(plan, lib, options, false, cache, stop, out)) return std::nullopt;
+        out.seconds = seconds();
+        if (early) early(out);
+    }
     if (options.ways && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
     out.seconds = seconds();
     if (options.day && complete && out.problems.empty()) {
@@ -360,6 +397,8 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         if (stop.stop_requested()) return std::nullopt;
         out.seconds = seconds();
     }
+    if (options.strength && options.ways && !addStrength(plan, lib, options, true, cache, stop, out)) return std::nullopt;
+    out.seconds = seconds();
     return out;
 }
 

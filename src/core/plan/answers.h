@@ -127,11 +127,14 @@ struct PartStage {
     double thickest = 0;          ///< m, of what sets: wall, or volume over cooled area
 };
 
+struct StrengthStage;
+
 struct PieceAnswers {
     std::string id;
     std::vector<Problem> problems;  ///< when there are any, the rest is empty
     std::shared_ptr<const CoatStage> stage;  ///< of a coated piece, else null
     std::shared_ptr<const PartStage> part;   ///< of every other piece, else null
+    std::shared_ptr<const StrengthStage> strength;  ///< of a wall, once it is reckoned; else null
     material::Coating coating;
     int make = 0;                   ///< pieces with spares
     std::optional<batch::Bath> bath;
@@ -181,12 +184,13 @@ private:
 struct AnswerOptions {
     bool day = true;    ///< lay the day out as well
     bool ways = true;   ///< compute ways out of weak answers
+    bool strength = true;  ///< reckon whether the pieces hold
     bool bands = true;
     int cells = 100;    ///< of a profile
 };
 
 /// Everything that follows from a plan. Pure: the same plan gives the same answers; only what changed is computed again.
-/// @param early called with the figures of every piece, before ways out and the day are looked for; may be empty
+/// @param early called with the figures of every piece, before ways out and the day are looked for, and again when their strength is known; may be empty
 /// @returns the answers, or nothing when stopped
 std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache, const AnswerOptions& options = {},
                               std::stop_token stop = {}, const std::function<void(const Answers&)>& early = {});

@@ -49,7 +49,7 @@ bool Filling::isAlcoholic() const {
 }
 
 bool Plan::operator==(const Plan& o) const {
-    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.colours, p.guests, p.pieces, p.extra); };
+    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.colours, p.snaps, p.guests, p.pieces, p.extra); };
     if (rest(*this) != rest(o) || meshes.size() != o.meshes.size()) return false;
     for (auto a = meshes.begin(), b = o.meshes.begin(); a != meshes.end(); ++a, ++b)
         if (a->first != b->first || (a->second != b->second && !(*a->second == *b->second))) return false;
@@ -140,6 +140,8 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
     }
     if (!(p.wantedWall.value >= 0 && p.wantedWall.value < 0.02)) add({"A wall is between 0 and 20 mm.", "wantedWall"});
     if (!p.pot.empty() && !lib.pot(p.pot)) add({"There is no pot “" + p.pot + "” here.", "pot"});
+    for (const auto& [id, m] : p.loads)
+        if (!(m.value >= 0 && m.value < 1e4)) add({"A load is nothing or more.", "loads/" + id});
     if (p.filling) {
         const auto& f = *p.filling;
         if (!(f.share.value >= 0 && f.share.value <= 1)) add({"A piece is filled to between nothing and its brim.", "filling/share"});
@@ -187,6 +189,11 @@ std::vector<Problem> problems(const Plan& plan, const material::Library& library
         if (!(s.mass.value >= 0 && s.mass.value < 500)) out.push_back({"In the cupboard there is nothing or more, not less.", at + "mass"});
         if (!(s.price >= 0 && s.price < 1e6)) out.push_back({"A price is nothing or more.", at + "price"});
         if (!s.bestBefore.empty() && !localMinutes(s.bestBefore + "T00:00")) out.push_back({"“" + s.bestBefore + "” is not a date; write 2027-03-01.", at + "bestBefore"});
+    }
+    for (size_t i = 0; i < plan.snaps.size(); ++i) {
+        const std::string at = fmt::format("snaps/{}/", i);
+        if (!lib.find(plan.snaps[i].chocolate)) out.push_back({"There is no chocolate “" + plan.snaps[i].chocolate + "” here.", at + "chocolate"});
+        if (auto ok = shell::check(plan.snaps[i]); !ok) out.push_back({ok.error().sentence, at + ok.error().where});
     }
     if (plan.guests < 0 || plan.guests > 10000) out.push_back({"Between no guests and ten thousand.", "guests"});
     for (const auto& p : plan.pieces) checkPiece(p, plan, lib, out);

@@ -9,6 +9,7 @@
 #include "core/form/part.h"
 #include "core/material/colour.h"
 #include "core/material/material.h"
+#include "core/shell/snap.h"
 #include "core/temper/temper_plan.h"
 
 namespace uovo {
@@ -69,6 +70,7 @@ struct Piece {
     std::optional<Filling> filling;
     std::string pot;          ///< id, empty: the one that needs least
     double survives = 0.9;    ///< share that comes out whole
+    std::map<std::string, Measure> loads;  ///< of a load case by its id: N, kg or J, where it is not the usual
     std::string extra;
     bool operator==(const Piece&) const = default;
 
@@ -108,6 +110,7 @@ struct Stock {
 };
 
 struct Plan {
+    std::vector<shell::SnapBar> snaps;  ///< bars that were broken to measure a chocolate
     std::string name = "New plan";
     std::string deadline = "2026-01-01T21:30";  ///< local time the pieces are ready, minutes
     UnitSystem units = UnitSystem::Metric;

@@ -306,6 +306,10 @@ Piece readPiece(const json& j, const std::string& pointer) {
     }
     o.text("pot", p.pot);
     o.number("survives", p.survives);
+    if (const json* loads = o.find("loads")) {
+        Object l(*loads, o.at("loads"));
+        for (const auto& [id, value] : loads->items()) l.measure(id.c_str(), p.loads[id]);
+    }
     p.extra = o.extra();
     return p;
 }
@@ -409,6 +413,7 @@ json written(const Piece& p) {
     }
     if (!p.pot.empty()) j["pot"] = p.pot;
     j["survives"] = p.survives;
+    for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
     keepExtra(j, p.extra);
     return j;
 }
@@ -482,6 +487,21 @@ Plan readPlanObject(const json& root) {
             s.number("price", stock.price);
             stock.extra = s.extra();
             p.pantry.push_back(std::move(stock));
+        }
+    }
+    if (const json* snaps = o.find("snaps")) {
+        if (!snaps->is_array() || snaps->size() > 500) Object::refuse("“snaps” must be a list, of at most 500.", "/snaps");
+        for (size_t i = 0; i < snaps->size(); ++i) {
+            Object s((*snaps)[i], fmt::format("/snaps/{}", i));
+            shell::SnapBar bar;
+            s.text("chocolate", bar.chocolate);
+            s.measure("span", bar.span);
+            s.measure("width", bar.width);
+            s.measure("thickness", bar.thickness);
+            s.measure("hung", bar.hung);
+            s.measure("sag", bar.sag);
+            bar.extra = s.extra();
+            p.snaps.push_back(std::move(bar));
         }
     }
     if (const json* colours = o.find("colours")) {
@@ -581,6 +601,12 @@ std::string writePlan(const Plan& p) {
         if (s.price > 0) row["price"] = s.price;
         keepExtra(row, s.extra);
         j["pantry"].push_back(row);
+    }
+    for (const auto& s : p.snaps) {
+        json row{{"chocolate", s.chocolate}, {"span", written(s.span)}, {"width", written(s.width)}, {"thickness", written(s.thickness)}, {"hung", written(s.hung)}};
+        if (s.sag.value > 0) row["sag"] = written(s.sag);
+        keepExtra(row, s.extra);
+        j["snaps"].push_back(row);
     }
     for (const auto& c : p.colours) {
         json row{{"id", c.id}, {"name", c.name}, {"base", c.base}, {"strength", written(c.strength)}, {"letDown", written(c.letDown)}, {"look", c.look}};

@@ -132,28 +132,35 @@ Resultant resultant(const Model& m, const Freedoms& load) {
     return r;
 }
 
-Contact rest(const System& system, const Freedoms& load, const std::vector<int>& candidates) {
-    Contact out;
-    const Model& m = system.model();
-    const auto n = static_cast<Eigen::Index>(candidates.size());
-    out.force.assign(candidates.size(), 0.0);
+Foot::Foot(const System& system, std::vector<int> candidates) : system_(system), candidates_(std::move(candidates)) {
+    const auto n = static_cast<Eigen::Index>(candidates_.size());
     std::vector<Freedoms> unit;
-    unit.push_back(load);
-    for (const int p : candidates) {
-        unit.push_back(noLoad(m));
+    for (const int p : candidates_) {
+        unit.push_back(noLoad(system.model()));
         unit.back()[6 * static_cast<size_t>(p) + 2] = 1;
     }
     const auto shifts = system.solve(unit);
-    const auto lift = [&](size_t l, Eigen::Index i) { return shifts[l][6 * static_cast<size_t>(candidates[static_cast<size_t>(i)]) + 2]; };
-    Eigen::MatrixXd C(n, n), R(n, 3);
+    Eigen::MatrixXd C(n, n);
+    for (Eigen::Index i = 0; i < n; ++i)
+        for (Eigen::Index j = 0; j < n; ++j) C(i, j) = shifts[static_cast<size_t>(j)][6 * static_cast<size_t>(candidates_[static_cast<size_t>(i)]) + 2];
+    gives_ = 0.5 * (C + C.transpose());
+}
+
+Contact Foot::rest(const Freedoms& load) const {
+    Contact out;
+    const Model& m = system_.model();
+    const auto& candidates = candidates_;
+    const Eigen::MatrixXd& C = gives_;
+    const auto n = static_cast<Eigen::Index>(candidates.size());
+    out.force.assign(candidates.size(), 0.0);
+    const auto shifts = system_.solve({load});
+    Eigen::MatrixXd R(n, 3);
     Eigen::VectorXd free(n);
     for (Eigen::Index i = 0; i < n; ++i) {
-        free(i) = lift(0, i);
-        for (Eigen::Index j = 0; j < n; ++j) C(i, j) = lift(static_cast<size_t>(j) + 1, i);
+        free(i) = shifts[0][6 * static_cast<size_t>(candidates[static_cast<size_t>(i)]) + 2];
         const auto& p = m.points[static_cast<size_t>(candidates[static_cast<size_t>(i)])];
         R.row(i) << 1, p.y, -p.x;  // lifted, turned about x, turned about y
     }
-    C = 0.5 * (C + C.transpose()).eval();
     const auto r = resultant(m, load);
     const Eigen::Vector3d wanted(-r.force.z, -r.moment.x, -r.moment.y);
     std::vector<bool> touches(candidates.size(), true);

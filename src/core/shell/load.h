@@ -2,6 +2,8 @@
 #pragma once
 #include <functional>
 
+#include <Eigen/Core>
+
 #include "core/shell/system.h"
 
 namespace uovo::shell {
@@ -32,8 +34,19 @@ struct Contact {
     bool stands = true;          ///< false: it tips over
     int rounds = 0;
 };
-/// Solves the rest on a horizontal plane: forces up at some of the candidates so that all balances and nothing sinks in.
-/// @param system held by sixFreedoms only @param load all forces but the plane's @param candidates corners that may touch, 3 or more
-Contact rest(const System& system, const Freedoms& load, const std::vector<int>& candidates);
+/// A foot on a horizontal plane: how its corners give way to each other, reckoned once for any loads.
+class Foot {
+public:
+    /// @param system held by sixFreedoms only; outlives the foot @param candidates corners that may touch, 3 or more
+    Foot(const System& system, std::vector<int> candidates);
+    /// Forces up at some of the candidates so that all balances and nothing sinks in. @param load all forces but the plane's
+    Contact rest(const Freedoms& load) const;
+    const std::vector<int>& candidates() const { return candidates_; }
+
+private:
+    const System& system_;
+    std::vector<int> candidates_;
+    Eigen::MatrixXd gives_;  // m/N: shift up of one under a force up on another
+};
 
 }  // namespace uovo::shell

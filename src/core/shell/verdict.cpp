@@ -134,7 +134,7 @@ double buckles(const System& system, const Freedoms& shifts, std::stop_token sto
         return f;
     };
     // Subspace iteration on K⁻¹(-Kg): its greatest eigenvalue is 1/λ.
-    constexpr int kVectors = 8;
+    constexpr int kVectors = 6;
     std::mt19937 random(7);
     std::uniform_real_distribution<double> share(-1, 1);
     std::vector<Freedoms> v(kVectors, Freedoms(all));
@@ -182,7 +182,7 @@ double buckles(const System& system, const Freedoms& shifts, std::stop_token sto
                 for (auto& c : x) c = share(random);
             v[static_cast<size_t>(j)] = std::move(x);
         }
-        if (round > 3 && std::abs(now - last) < 1e-6 * std::abs(now)) {
+        if (round > 3 && std::abs(now - last) < 1e-4 * std::abs(now)) {
             last = now;
             break;
         }

@@ -116,6 +116,13 @@ void AnswersColumn::add(const Answer& a) {
         connect(b, &QPushButton::clicked, this, [this, way] { emit wayTaken(way); });
         list_->insertWidget(list_->count() - 1, b);
     }
+    if (a.id == "strength") {
+        auto* show = new QPushButton(tr("Show what happens to it …"));
+        show->setObjectName(QStringLiteral("showStrength"));
+        show->setProperty("flat", true);
+        connect(show, &QPushButton::clicked, this, &AnswersColumn::strengthWanted);
+        list_->insertWidget(list_->count() - 1, show);
+    }
     if (a.id == "wall" && session_.piece() && session_.piece()->couldBeCoated()) {
         const bool coated = session_.piece()->wallFromCoats();
         auto* change = new QPushButton(coated ? tr("Assume a wall instead") : tr("Compute it from its coats"));

@@ -38,6 +38,7 @@ public:
 signals:
     void workingWanted(const uovo::Answer& answer);
     void wayTaken(const uovo::WayOut& way);
+    void strengthWanted();
     void adviceWanted();
 
 private:

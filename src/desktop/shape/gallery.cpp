@@ -36,7 +36,7 @@ QImage coatedPicture(const QString& id, const QSize& pixels) {
     plan.pieces = {p};
     Cache cache;
     AnswerOptions quick;
-    quick.day = quick.ways = quick.bands = false;
+    quick.day = quick.ways = quick.bands = quick.strength = false;
     quick.cells = 50;
     const auto answers = answer(plan, io::library(), cache, quick);
     if (!answers || !answers->pieces[0]->stage) return {};

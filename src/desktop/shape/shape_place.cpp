@@ -19,7 +19,7 @@ public:
 }  // namespace
 
 ShapePlace::ShapePlace(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), stage_(new PieceStage), solid_(new SolidStage), stages_(new QStackedWidget), recipe_(new RecipeLine(session)), coats_(new CoatCards(session)), items_(new ItemBar(session)), answers_(new AnswersColumn(session)), film_(new FilmBar(session)) {
+    : QWidget(parent), session_(session), stage_(new PieceStage), solid_(new SolidStage), stages_(new QStackedWidget), recipe_(new RecipeLine(session)), coats_(new CoatCards(session)), items_(new ItemBar(session)), answers_(new AnswersColumn(session)), film_(new FilmBar(session)), holds_(new HoldsBar(session)), making_(new QWidget) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
@@ -34,9 +34,12 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     stages_->addWidget(solid_);
     middle->addWidget(stages_, 1);
     middle->addWidget(tools());
-    middle->addWidget(film_);
-    middle->addWidget(items_);
-    middle->addWidget(coats_);
+    middle->addWidget(holds_);
+    auto* making = new QVBoxLayout(making_);
+    making->setContentsMargins(0, 0, 0, 0);
+    making->setSpacing(8);
+    for (QWidget* w : std::initializer_list<QWidget*>{film_, items_, coats_}) making->addWidget(w);
+    middle->addWidget(making_);
     row->addLayout(middle, 1);
     row->addWidget(new Rule);
     row->addWidget(answers_);
@@ -59,12 +62,20 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
         solid_->setFilm(scene);
         if (begins || !scene) refresh();
     });
+    holds_->hide();
+    connect(holds_, &HoldsBar::snapWanted, this, &ShapePlace::snapWanted);
+    connect(holds_, &HoldsBar::sceneChanged, this, [this](const std::optional<SolidScene>& scene) {
+        if (holding_) solid_->setFilm(scene);
+    });
+    connect(solid_, &SolidStage::loadDragged, holds_, &HoldsBar::dragLoad);
+    connect(solid_, &SolidStage::loadDropped, holds_, &HoldsBar::dropLoad);
     connect(solid_, &SolidStage::viewChanged, this, &ShapePlace::refreshTools);
     connect(items_, &ItemBar::chosenChanged, this, [this] { recipe_->setItem(items_->chosen()); });
     connect(recipe_, &RecipeLine::fileWanted, this, &ShapePlace::fileWanted);
     connect(recipe_, &RecipeLine::fillingWanted, this, &ShapePlace::fillingWanted);
     connect(recipe_, &RecipeLine::drawingWanted, this, &ShapePlace::drawingWanted);
     connect(answers_, &AnswersColumn::workingWanted, this, &ShapePlace::workingWanted);
+    connect(answers_, &AnswersColumn::strengthWanted, this, [this] { setHolding(true); });
     connect(answers_, &AnswersColumn::adviceWanted, this, &ShapePlace::adviceWanted);
     connect(answers_, &AnswersColumn::wayTaken, this, [this](const WayOut& way) {
         session_.editPiece(QString::fromStdString(way.title), [&](Piece& p) { p.coats = way.changed.coats; });
@@ -106,6 +117,8 @@ QWidget* ShapePlace::tools() {
     turn_ = button(tr("turn it"), tr("The piece in three dimensions (F4)"), [this] { setTurning(true); });
     open_->setObjectName(QStringLiteral("cutOpen"));
     turn_->setObjectName(QStringLiteral("turnIt"));
+    hold_ = button(tr("will it hold"), tr("What happens to the piece, and whether it holds (F6)"), [this] { setHolding(!holding_); });
+    hold_->setObjectName(QStringLiteral("willItHold"));
     row->addSpacing(8);
     using Side = SolidStage::Side;
     for (const auto& [words, tip, side] : {std::tuple{tr("corner"), tr("From a corner (1)"), Side::Corner}, {tr("front"), tr("From the front (2)"), Side::Front}, {tr("side"), tr("From the right (3)"), Side::Right}, {tr("top"), tr("From above (4)"), Side::Top}})
@@ -166,9 +179,21 @@ void ShapePlace::setTurning(bool turning) {
     refresh();
 }
 
+void ShapePlace::setHolding(bool holding) {
+    if (holding == holding_) return;
+    holding_ = holding;
+    if (holding) {
+        film_->close();
+        painting_ = -1;
+    }
+    refresh();
+    if (!holding) solid_->setFilm({});
+    refresh();
+}
+
 void ShapePlace::refreshTools() {
     const Piece* piece = session_.piece();
-    const bool solid = piece && (piece->part() || turning_ || solid_->showsFilm());
+    const bool solid = piece && (piece->part() || turning_ || holding_ || solid_->showsFilm());
     const bool brushed = piece && std::any_of(piece->coats.begin(), piece->coats.end(), [](const auto& c) { return c.way == coat::Way::Brush && c.where == coat::Where::Spots; });
     paint_->setVisible(solid && brushed);
     paint_->setChecked(painting_ >= 0);
@@ -178,6 +203,8 @@ void ShapePlace::refreshTools() {
     open_->setChecked(!solid);
     turn_->setChecked(solid);
     open_->setEnabled(!solid_->showsFilm());
+    hold_->setVisible(piece != nullptr);
+    hold_->setChecked(holding_);
     for (auto* b : sides_) {
         b->setVisible(solid);
         b->setChecked(false);
@@ -203,13 +230,16 @@ void ShapePlace::refresh() {
             if (QString::fromStdString(a->part->assembly.items[k].key) == items_->chosen()) item = k;
     }
     film_->refresh(item);
+    holds_->setVisible(holding_);
+    making_->setVisible(!holding_);
+    if (holding_) holds_->refresh();
     if (piece) {
         const auto answers = session_.pieceAnswers(piece->id);
         if (piece->id != shown_) {
             shown_ = piece->id;
             painting_ = -1;
         }
-        const bool solid = piece->part() || turning_ || solid_->showsFilm();
+        const bool solid = piece->part() || turning_ || holding_ || solid_->showsFilm();
         if (piece->isCoated()) stage_->setPiece(*piece, answers, session_.units());
         if (solid) solid_->setPiece(*piece, answers, session_.units());
         QWidget* now = solid ? static_cast<QWidget*>(solid_) : stage_;

@@ -10,6 +10,7 @@
 #include "desktop/shape/coat_cards.h"
 #include "desktop/shape/film_bar.h"
 #include "desktop/shape/gallery.h"
+#include "desktop/shape/holds_bar.h"
 #include "desktop/shape/item_bar.h"
 #include "desktop/shape/recipe_line.h"
 #include "desktop/shape/shelf_panel.h"
@@ -31,6 +32,10 @@ public:
     AnswersColumn* answers() const { return answers_; }
     Gallery* gallery() const { return gallery_; }
     FilmBar* film() const { return film_; }
+    HoldsBar* holds() const { return holds_; }
+    /// Shows what happens to the piece instead of its coats.
+    void setHolding(bool holding);
+    bool isHolding() const { return holding_; }
     /// The coat whose brush strokes are painted on the stage; none: −1.
     int painting() const { return painting_; }
     void paintCoat(int coat);
@@ -46,6 +51,7 @@ signals:
     void adviceWanted();
     void coatWanted(size_t index);
     void fillingWanted();
+    void snapWanted();
     void fileWanted();
     void drawingWanted();
 
@@ -70,13 +76,15 @@ private:
     AnswersColumn* answers_;
     Gallery* gallery_;
     FilmBar* film_;
+    HoldsBar* holds_;
+    QWidget* making_;  // its coats, and their film
     int painting_ = -1;
     std::string shown_;  // the piece that is painted on
     QLabel *scaleLabel_, *cutLabel_, *apartLabel_;
     QSlider *scale_, *cut_, *apart_;
-    QPushButton *open_, *turn_, *map_, *egg_, *paint_;
+    QPushButton *open_, *turn_, *map_, *egg_, *paint_, *hold_;
     std::vector<QPushButton*> sides_;
-    bool turning_ = false;
+    bool turning_ = false, holding_ = false;
 };
 
 }  // namespace uovo::desktop

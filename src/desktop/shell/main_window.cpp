@@ -24,6 +24,7 @@
 #include "desktop/melt/colour_page.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/filling_page.h"
+#include "desktop/shape/snap_page.h"
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shell/kitchen_page.h"
 #include "desktop/theme/glyph_button.h"
@@ -137,6 +138,7 @@ MainWindow::MainWindow(Session& session)
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
     connect(shape_, &ShapePlace::coatWanted, this, [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
+    connect(shape_, &ShapePlace::snapWanted, this, [this] { sheet_->open(tr("Snap test"), snapPage(session_)); });
     connect(shape_, &ShapePlace::fillingWanted, this, [this] { sheet_->open(tr("The filling"), fillingPage(session_)); });
     connect(melt_, &MeltPlace::colourWanted, this, [this](const QString& id) { sheet_->open(tr("A colour"), colourPage(session_, id.toStdString())); });
     connect(shape_, &ShapePlace::adviceWanted, this, [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
@@ -229,6 +231,7 @@ void MainWindow::buildActions() {
     hidden(QStringLiteral("F2"), [this] { goTo(Place::Shape); });
     hidden(QStringLiteral("F5"), [this] { goTo(Place::Melt); });
     hidden(QStringLiteral("F3"), [this] { goTo(Place::Day); });
+    hidden(QStringLiteral("F6"), [this] { shape_->setHolding(!shape_->isHolding()); });
     hidden(QStringLiteral("F4"), [this] { shape_->setTurning(!shape_->isTurning()); });
     hidden(QStringLiteral("Ctrl+G"), [this] {
         goTo(Place::Shape);
@@ -543,6 +546,7 @@ void MainWindow::showShortcuts() {
     for (QAction* a : menu_->actions())
         if (!a->shortcut().isEmpty()) row(a->shortcut().toString(QKeySequence::NativeText), a->text().section(QLatin1Char(':'), 0, 0));
     row(QStringLiteral("F4"), tr("Cut open, or turn it"));
+    row(QStringLiteral("F6"), tr("Will it hold"));
     row(QStringLiteral("Ctrl+G"), tr("Start a piece from the gallery"));
     row(QStringLiteral("Ctrl+K"), tr("Add a coat"));
     row(tr("Turning a piece"), tr("arrows turn, Shift with arrows moves, plus and minus come nearer, 1 to 4 are standard views, 0 fits it in"));

@@ -2,6 +2,7 @@
 
 #include <QTextStream>
 #include <algorithm>
+#include <map>
 #include <cmath>
 #include <numeric>
 #include <unordered_set>
@@ -129,6 +130,38 @@ form::Mesh henEgg(const form::Box& box) {
 }
 
 }  // namespace
+
+SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thickness, const std::vector<form::Vec3>& moved, const std::vector<float>& value, const QColor& colour) {
+    const size_t n = middle.points.size();
+    std::vector<form::Vec3> normal(n), at = middle.points;
+    for (size_t i = 0; i < n && i < moved.size(); ++i) at[i] += moved[i];
+    std::map<std::pair<int, int>, int> sides;  // edge as it runs in its triangle → how often
+    for (const auto& t : middle.triangles) {
+        const form::Vec3 area = form::cross(at[size_t(t[1])] - at[size_t(t[0])], at[size_t(t[2])] - at[size_t(t[0])]);
+        for (size_t k = 0; k < 3; ++k) {
+            normal[size_t(t[k])] += area;
+            ++sides[{t[k], t[(k + 1) % 3]}];
+        }
+    }
+    form::Mesh m;
+    for (const double side : {0.5, -0.5})
+        for (size_t i = 0; i < n; ++i) m.points.push_back(at[i] + form::unit(normal[i]) * (side * thickness[i]));
+    const int inner = int(n);
+    for (const auto& t : middle.triangles) {
+        m.triangles.push_back(t);
+        m.triangles.push_back({t[0] + inner, t[2] + inner, t[1] + inner});
+    }
+    for (const auto& [side, count] : sides) {
+        const auto [a, b] = side;
+        if (sides.count({b, a})) continue;  // not an edge of the wall
+        m.triangles.push_back({a, a + inner, b});
+        m.triangles.push_back({b, a + inner, b + inner});
+    }
+    SolidBody body = meshBody(std::move(m), colour);
+    body.wall = value;
+    body.wall.insert(body.wall.end(), value.begin(), value.end());
+    return body;
+}
 
 std::string shownChocolate(const Piece& piece) {
     if (piece.coats.empty()) return piece.chocolate;
@@ -274,7 +307,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     raster.setCulling(!section.cutting);
     raster.setHatch(7 * k);
     std::vector<QRgb> map;
-    for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(kMapThin + (kMapThick - kMapThin) * i / 63, kMapThin, kMapThick).rgb());
+    for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(i, 0, 63).rgb());
     if (section.cutting) {
         const QVector3D axis(view.cutAxis == 0 ? -1 : 0, view.cutAxis == 1 ? -1 : 0, view.cutAxis == 2 ? -1 : 0);
         raster.setCutFace(project.turned(axis), scene.bodies.empty() ? QColor(Qt::gray) : cutColour(scene.bodies.front().colour));
@@ -297,7 +330,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
             corners[i].at = QVector3D(float(at.x()), float(at.y()), float(project.depth(p)));
             corners[i].keep = float(section.keep(p));
             corners[i].hatch = b.hatch.empty() ? 0.f : float(b.hatch[i]);
-            corners[i].wall = b.wall.empty() ? 0 : float((b.wall[i] - kMapThin) / (kMapThick - kMapThin));
+            corners[i].wall = b.wall.empty() ? 0 : float((b.wall[i] - scene.mapLow) / (scene.mapHigh - scene.mapLow));
         }
         for (size_t i = 0; i < b.mesh.triangles.size(); ++i) {
             Corner c[3];
@@ -374,7 +407,7 @@ QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& si
                 f.shape << project(p);
             }
             QColor colour = b.colour;
-            if (view.map && !b.wall.empty()) colour = report::wallColour((b.wall[size_t(t[0])] + b.wall[size_t(t[1])] + b.wall[size_t(t[2])]) / 3, kMapThin, kMapThick);
+            if (view.map && !b.wall.empty()) colour = report::wallColour((b.wall[size_t(t[0])] + b.wall[size_t(t[1])] + b.wall[size_t(t[2])]) / 3, scene.mapLow, scene.mapHigh);
             // through the cut the inside of the chocolate is seen
             f.colour = n.z() <= 0 ? cutColour(b.colour) : colour.lighter(int(75 + 75 * std::max(0.f, QVector3D::dotProduct(n, light))));
             facets.push_back(f);

@@ -28,6 +28,14 @@ struct SolidScene {
     std::vector<SolidBody> bodies;
     form::Box box;
     QSizeF fit, fitApart;  ///< m, widest and tallest it appears in the standard views, together and pulled apart
+    double mapLow = kMapThin, mapHigh = kMapThick;  ///< ends of the map: m of wall, or Pa of tension
+    bool stress = false;                            ///< `wall` of the bodies holds tension, Pa
+    struct Arrow {
+        form::Vec3 at, along;                       ///< m; its length as drawn, towards `at`
+    };
+    std::vector<Arrow> arrows;                      ///< forces
+    bool arrowsMove = false;                        ///< … which a person may draw longer or shorter
+    std::optional<form::Vec3> weak;                 ///< the place that opens first
     size_t triangles() const;
 };
 
@@ -38,6 +46,8 @@ SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour);
 
 /// A shape at its place as a body; bare corners are hatched. @param marked corners of its former that are hatched as well
 SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor& colour, const std::vector<int>& marked = {});
+/// A wall given by its middle, with a value at each corner that is mapped: both faces and its edge. @param moved added to the corners, m
+SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thickness, const std::vector<form::Vec3>& moved, const std::vector<float>& value, const QColor& colour);
 /// Bodies that are not of an assembly, measured for the stage.
 SolidScene sceneOf(std::vector<SolidBody> bodies);
 

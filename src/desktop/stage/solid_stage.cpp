@@ -101,7 +101,7 @@ void SolidStage::paintReading(QPainter& p) {
     if (cursor_.x() < 0 || held_ != Qt::NoButton) return;
     const double wall = wallAt(cursor_);
     if (std::isnan(wall)) return;
-    const QString words = wall < coat::kBare ? tr("bare") : qstring(format(wall, Dimension::Length, units_));
+    const QString words = scene().stress ? tr("%1 MPa").arg(wall / 1e6, 0, 'g', 2) : wall < coat::kBare ? tr("bare") : qstring(format(wall, Dimension::Length, units_));
     p.setFont(report::font(14, QFont::DemiBold));
     QRectF box(0, 0, QFontMetricsF(p.font()).horizontalAdvance(words) + 16, 26);
     box.moveTopLeft(cursor_ + QPointF(14, -32));
@@ -112,6 +112,57 @@ void SolidStage::paintReading(QPainter& p) {
     p.drawRoundedRect(box, 7, 7);
     p.setPen(theme().ink);
     p.drawText(box, Qt::AlignCenter, words);
+}
+
+QPointF SolidStage::arrowTail(size_t arrow) const {
+    const Projection project(scene(), shownView(), QSizeF(size()));
+    const auto& a = scene().arrows[arrow];
+    return project(a.at - a.along);
+}
+
+/// Forces as arrows, and the place that opens first.
+void SolidStage::paintLoads(QPainter& p, const Projection& project, bool interactive) {
+    p.setRenderHint(QPainter::Antialiasing);
+    for (const auto& a : scene().arrows) {
+        const QPointF head = project(a.at), tail = project(a.at - a.along);
+        const QPointF way = head - tail;
+        const double length = std::hypot(way.x(), way.y());
+        p.setPen(QPen(theme().paper, 5, Qt::SolidLine, Qt::RoundCap));
+        p.drawLine(tail, head);
+        p.setPen(QPen(theme().coldText, 2.5, Qt::SolidLine, Qt::RoundCap));
+        p.drawLine(tail, head);
+        if (length > 4) {
+            const QPointF u = way / length, v(-u.y(), u.x());
+            QPolygonF tip;
+            tip << head << head - u * 11 + v * 5 << head - u * 11 - v * 5;
+            p.setPen(Qt::NoPen);
+            p.setBrush(theme().coldText);
+            p.drawPolygon(tip);
+        }
+        if (scene().arrowsMove && interactive) {
+            p.setPen(QPen(theme().yolk, 3));
+            p.setBrush(theme().card);
+            p.drawEllipse(tail, 7, 7);
+        }
+    }
+    if (scene().weak) {
+        const QPointF at = project(*scene().weak);
+        p.setBrush(Qt::NoBrush);
+        p.setPen(QPen(theme().paper, 5));
+        p.drawEllipse(at, 12, 12);
+        p.setPen(QPen(theme().harm, 2.5));
+        p.drawEllipse(at, 12, 12);
+        const QString words = tr("opens here first");
+        p.setFont(report::font(13.5, QFont::DemiBold));
+        QRectF box(0, 0, QFontMetricsF(p.font()).horizontalAdvance(words) + 14, 24);
+        box.moveTopLeft(at + QPointF(16, -12));
+        if (box.right() > width() - 4) box.moveRight(at.x() - 16);
+        p.setPen(QPen(theme().hairline, 1));
+        p.setBrush(theme().card);
+        p.drawRoundedRect(box, 7, 7);
+        p.setPen(theme().harm);
+        p.drawText(box, Qt::AlignCenter, words);
+    }
 }
 
 /// Where a person painted: rings as wide as the brush.
@@ -255,7 +306,9 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
     p.drawImage(rect(), body_);
     paintMeasures(p, project);
     if (mapShown())
-        report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), qstring(format(kMapThin, Dimension::Length, units_)), qstring(format(kMapThick, Dimension::Length, units_)), theme().balloon, theme().quiet);
+        report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), scene().stress ? tr("no pull") : qstring(format(kMapThin, Dimension::Length, units_)),
+                                scene().stress ? tr("%1 MPa").arg(scene().mapHigh / 1e6, 0, 'g', 2) : qstring(format(kMapThick, Dimension::Length, units_)), theme().balloon, theme().quiet);
+    paintLoads(p, project, interactive);
     if (interactive) {
         paintSpots(p, project);
         paintReading(p);
@@ -292,12 +345,24 @@ QString SolidStage::svg() const { return svgSolid(scene(), shownView(), size(), 
 
 void SolidStage::mousePressEvent(QMouseEvent* e) {
     last_ = pressedAt_ = e->position();
+    for (size_t i = 0; scene().arrowsMove && i < scene().arrows.size(); ++i) {
+        if ((arrowTail(i) - e->position()).manhattanLength() > 14) continue;
+        arrow_ = i;
+        return setCursor(Qt::SizeAllCursor);
+    }
     held_ = e->button() == Qt::LeftButton && !(e->modifiers() & Qt::ShiftModifier) ? Qt::LeftButton : Qt::RightButton;
     setCursor(Qt::ClosedHandCursor);
 }
 
 void SolidStage::mouseMoveEvent(QMouseEvent* e) {
     cursor_ = e->position();
+    if (arrow_ && *arrow_ < scene().arrows.size()) {
+        const Projection project(scene(), shownView(), QSizeF(size()));
+        const QPointF head = project(scene().arrows[*arrow_].at), way = arrowTail(*arrow_) - head, mine = e->position() - head;
+        const double square = QPointF::dotProduct(way, way);
+        if (square > 16) emit loadDragged(std::clamp(QPointF::dotProduct(way, mine) / square, 0.05, 20.0));
+        return;
+    }
     if (held_ == Qt::NoButton) return update();
     const QPointF by = e->position() - last_;
     last_ = e->position();
@@ -313,6 +378,12 @@ void SolidStage::mouseMoveEvent(QMouseEvent* e) {
 }
 
 void SolidStage::mouseReleaseEvent(QMouseEvent* e) {
+    if (arrow_) {
+        arrow_.reset();
+        setCursor(Qt::OpenHandCursor);
+        emit loadDropped();
+        return;
+    }
     held_ = Qt::NoButton;
     setCursor(painting_ ? Qt::CrossCursor : Qt::OpenHandCursor);
     if (painting_ && (e->position() - pressedAt_).manhattanLength() < 4)

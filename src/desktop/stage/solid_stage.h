@@ -32,6 +32,8 @@ public:
     bool isPainting() const { return painting_; }
     /// The wall under a point of the widget, m; NaN on paper.
     double wallAt(const QPointF& at) const;
+    /// Where the handle of a force lies in the widget.
+    QPointF arrowTail(size_t arrow) const;
 
     QImage picture(const QSize& size, double ratio);
     QString svg() const;
@@ -41,6 +43,9 @@ signals:
     void viewChanged();
     /// A click or the space bar painted here; with Shift what lies there is wiped off.
     void painted(const uovo::form::Vec3& at, bool wipe);
+    /// An arrow is drawn so many times its length.
+    void loadDragged(double times);
+    void loadDropped();
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -55,6 +60,7 @@ protected:
 
 private:
     void paintReading(QPainter& p);
+    void paintLoads(QPainter& p, const Projection& project, bool interactive);
     void paintSpots(QPainter& p, const Projection& project);
     bool mapShown() const { return film_ || view_.map; }
     SolidView shownView() const;
@@ -72,6 +78,7 @@ private:
     bool painting_ = false;
     std::vector<form::Vec3> spots_;
     QPointF cursor_{-1, -1}, pressedAt_;
+    std::optional<size_t> arrow_;  ///< the force that is dragged
     SolidView view_;
     bool egg_ = false, stale_ = false;
     QPointF last_;

@@ -1,0 +1,580 @@
+#include "core/plan/strength_wall.h"
+
+#include <Eigen/Dense>
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <chrono>
+#include <cmath>
+#include <map>
+#include <thread>
+
+#include "core/temper/heat_balance.h"
+
+namespace uovo {
+namespace {
+
+using form::Vec3;
+using shell::Freedoms;
+
+constexpr double kGravity = 9.80665;
+constexpr double kRimBand = 0.015;    // m below a rim that a brush goes round
+constexpr double kBrushed = 0.012;    // kg of one round of the brush
+constexpr double kWeakMargin = 1.5, kEasyMargin = 8;
+constexpr double kSauce = 60, kSauceFilm = 300;  // °C and W/m²K of a hot sauce poured over (judgement)
+constexpr double kGivesWay = 28;      // °C at which next to nothing of the strength is left
+
+/// Forces on some corners, spread evenly and by a turn, so that they balance a load: what a hand, a ring or a foot gives back.
+void balance(const shell::Model& m, const std::vector<int>& on, Freedoms& load) {
+    if (on.empty()) return;
+    const auto r = shell::resultant(m, load);
+    Vec3 middle;
+    for (const int i : on) middle += m.points[static_cast<size_t>(i)] * (1.0 / double(on.size()));
+    const Vec3 about = r.moment - form::cross(middle, r.force);
+    Eigen::Matrix3d inertia = Eigen::Matrix3d::Zero();
+    for (const int i : on) {
+        const Vec3 d = m.points[static_cast<size_t>(i)] - middle;
+        const Eigen::Vector3d e(d.x, d.y, d.z);
+        inertia += e.squaredNorm() * Eigen::Matrix3d::Identity() - e * e.transpose();
+    }
+    const Eigen::Vector3d turn = inertia.completeOrthogonalDecomposition().solve(Eigen::Vector3d(-about.x, -about.y, -about.z));
+    const Vec3 b{turn(0), turn(1), turn(2)};
+    for (const int i : on) {
+        const Vec3 f = r.force * (-1.0 / double(on.size())) + form::cross(b, m.points[static_cast<size_t>(i)] - middle);
+        const auto at = 6 * static_cast<size_t>(i);
+        load[at] += f.x;
+        load[at + 1] += f.y;
+        load[at + 2] += f.z;
+    }
+}
+
+/// Shifts without the motion of the whole.
+std::vector<Vec3> deformed(const shell::Model& m, const Freedoms& u) {
+    const auto n = m.points.size();
+    Vec3 middle, mean;
+    for (size_t i = 0; i < n; ++i) {
+        middle += m.points[i] * (1.0 / double(n));
+        mean += Vec3{u[6 * i], u[6 * i + 1], u[6 * i + 2]} * (1.0 / double(n));
+    }
+    Eigen::Matrix3d inertia = Eigen::Matrix3d::Zero();
+    Eigen::Vector3d spin = Eigen::Vector3d::Zero();
+    for (size_t i = 0; i < n; ++i) {
+        const Vec3 d = m.points[i] - middle, v = Vec3{u[6 * i], u[6 * i + 1], u[6 * i + 2]} - mean, c = form::cross(d, v);
+        const Eigen::Vector3d e(d.x, d.y, d.z);
+        inertia += e.squaredNorm() * Eigen::Matrix3d::Identity() - e * e.transpose();
+        spin += Eigen::Vector3d(c.x, c.y, c.z);
+    }
+    const Eigen::Vector3d w = inertia.completeOrthogonalDecomposition().solve(spin);
+    std::vector<Vec3> out(n);
+    for (size_t i = 0; i < n; ++i) out[i] = Vec3{u[6 * i], u[6 * i + 1], u[6 * i + 2]} - mean - form::cross(Vec3{w(0), w(1), w(2)}, m.points[i] - middle);
+    return out;
+}
+
+std::string ratio(double v) { return v >= 10 ? fmt::format("{:.0f}", v) : fmt::format("{:.1f}", v); }
+
+class Reckoner {
+public:
+    Reckoner(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, StrengthWall wall, const ChocolateStrength& chocolate)
+        : piece_(piece), plan_(plan), lib_(lib), a_(a), w_(std::move(wall)), chocolate_(chocolate) {}
+
+    tl::expected<void, Problem> factor(std::shared_ptr<const shell::Structure> structure, std::stop_token stop) {
+        w_.model.material = {chocolate_.young, lib_.strong("poisson"), a_.coating.densitySolid};
+        if (const auto* c = lib_.find(piece_.chocolate)) w_.model.names = {c->name};
+        auto built = shell::System::build(w_.model, shell::sixFreedoms(w_.model), {}, {}, std::move(structure), stop);
+        if (!built) return tl::unexpected(built.error());
+        system_.emplace(std::move(*built));
+        faces_ = shell::faces(w_.model);
+        return {};
+    }
+    std::shared_ptr<const shell::Structure> structure() const { return system_->structure(); }
+    const StrengthWall& wall() const { return w_; }
+
+    struct Job {
+        LoadCase words;
+        Freedoms load;
+        double share = 1;       // of the strength at 20 °C
+        bool buckling = false;
+    };
+
+    std::vector<LoadCase> cases(bool buckling, std::stop_token stop) {
+        std::vector<Job> jobs = all();
+        std::vector<Freedoms> loads;
+        for (const auto& j : jobs) loads.push_back(j.load);
+        const auto shifts = system_->solve(loads);
+        std::vector<LoadCase> out(jobs.size());
+        const auto judge = [&](size_t first) {
+            for (size_t i = first; i < jobs.size() && !stop.stop_requested(); i += 2) out[i] = judged(jobs[i], shifts[i]);
+        };
+        std::jthread other([&] { judge(1); });
+        judge(0);
+        other.join();
+        if (buckling)  // one after the other: they solve with the same factor
+            for (size_t i = 0; i < jobs.size() && !stop.stop_requested(); ++i)
+                if (jobs[i].buckling) giveWay(out[i], jobs[i], shifts[i], stop);
+        for (auto& c : out) speak(c, c.id == "tap" || c.id == "blow");
+        return out;
+    }
+
+private:
+    double own(const std::string& id) const {
+        const auto it = piece_.loads.find(id);
+        return it != piece_.loads.end() ? it->second.value : usualLoad(lib_, id);
+    }
+    Measure measure(const std::string& id) const {
+        const auto it = piece_.loads.find(id);
+        return it != piece_.loads.end() ? it->second : Measure(usualLoad(lib_, id));
+    }
+    bool loose() const { return piece_.filling && !piece_.filling->perishable; }
+    double fillingMass() const { return w_.fill * (loose() ? lib_.strong("sweetsDensity") : lib_.strong("fillingDensity")); }
+    /// What the table, or the hand, gives back.
+    void onFoot(Freedoms& load) {
+        if (w_.stands && w_.feet.size() >= 3) {
+            if (!foot_) foot_.emplace(*system_, w_.feet);
+            const auto contact = foot_->rest(load);
+            for (size_t i = 0; contact.stands && i < w_.feet.size(); ++i) load[6 * static_cast<size_t>(w_.feet[i]) + 2] += contact.force[i];
+        }
+        balance(w_.model, w_.hold, load);  // a hand; on a foot nothing is left to balance but rounding and what slides
+    }
+    /// Weight of the wall, and what it holds.
+    Freedoms carried(double times) const {
+        Freedoms f = shell::noLoad(w_.model);
+        shell::addBody(w_.model, {0, 0, -kGravity * times}, f);
+        if (!(w_.fill > 0)) return f;
+        const double weight = fillingMass() * kGravity * times;
+        if (std::isfinite(w_.level) && w_.level > w_.low) {
+            Freedoms liquid = shell::noLoad(w_.model);
+            shell::addLiquid(w_.model, 1000, w_.level, true, liquid);
+            const double lifts = -shell::resultant(w_.model, liquid).force.z;
+            if (lifts > 0)  // facets and the wall's middle are not the former: its weight is what is poured in
+                for (size_t i = 0; i < f.size(); ++i) f[i] += liquid[i] * weight / lifts;
+        } else {  // closed: what lies in the lower third presses outwards
+            const double to = w_.low + 0.35 * (w_.high - w_.low);
+            Freedoms heap = shell::noLoad(w_.model);
+            shell::addLiquid(w_.model, 1000, to, true, heap);
+            const double lifts = -shell::resultant(w_.model, heap).force.z;
+            if (lifts > 0)
+                for (size_t i = 0; i < f.size(); ++i) f[i] += heap[i] * weight / lifts;
+        }
+        return f;
+    }
+    /// Place on the rim (or half-way up a closed piece) at an angle, and the way in.
+    Vec3 grip(double angle) const {
+        const Vec3 way{std::cos(angle), std::sin(angle), 0};
+        Vec3 best{0, 0, 0.5 * (w_.low + w_.high)};
+        double most = -1e300;
+        const auto consider = [&](int i, double malus) {
+            const auto& p = w_.model.points[static_cast<size_t>(i)];
+            const double along = p.x * way.x + p.y * way.y - std::abs(p.x * way.y - p.y * way.x) - malus;
+            if (along > most) {
+                most = along;
+                best = p;
+            }
+        };
+        if (w_.open)
+            for (const int i : w_.rim) consider(i, 0);
+        else
+            for (size_t i = 0; i < w_.model.points.size(); ++i) consider(static_cast<int>(i), 4 * std::abs(w_.model.points[i].z - 0.5 * (w_.low + w_.high)));
+        return best;
+    }
+    void push(Job& j, const Vec3& at, double radius, const Vec3& force) const {
+        shell::addForce(shell::pad(w_.model, at, radius), force, j.load);
+        j.words.arrows.push_back({at, force});
+    }
+    Job job(const char* id, const char* title, double celsius, Freedoms load) const {
+        Job j;
+        j.words.id = id;
+        j.words.title = title;
+        j.load = std::move(load);
+        j.share = firmness(lib_, celsius);
+        return j;
+    }
+    void changeable(Job& j, const char* unit) const {
+        j.words.load = measure(j.words.id);
+        j.words.unit = unit;
+    }
+
+    std::vector<Job> all() {
+        std::vector<Job> out;
+        const auto& m = w_.model;
+        const double room = plan_.kitchen.room.value, finger = lib_.strong("fingerPad"), palm = lib_.strong("palmPad");
+        const auto place = piece_.coats.empty() ? coat::Place::Fridge : piece_.coats.back().place;
+        const double cold = std::min(room, place == coat::Place::Table ? room : plan_.kitchen.fridge.value + 4);  // it warms a little in the hand
+        if (w_.open && w_.rimUp) {
+            const bool balloon = piece_.overBalloon();
+            for (const bool atOnce : {false, true}) {
+                if (atOnce && !balloon) continue;
+                Job j = job(atOnce ? "at-once" : "peel", atOnce ? "The balloon bursts" : balloon ? "Balloon peeled off slowly" : "Taken out of its mold", cold, shell::noLoad(m));
+                const Vec3 at = grip(0.3);
+                const Vec3 in = form::unit(Vec3{-at.x, -at.y, 0});
+                push(j, at, finger, in * (balloon ? own(j.words.id) : -own(j.words.id)));
+                balance(m, w_.hold, j.load);
+                changeable(j, "N");
+                out.push_back(std::move(j));
+            }
+        }
+        {
+            Job j = job("fingers", w_.open ? "Lifted with two fingers" : "Picked up with two fingers", cold, shell::noLoad(m));
+            for (const double angle : {0.0, M_PI}) {
+                const Vec3 at = grip(angle);
+                push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0}) * own("fingers"));
+            }
+            balance(m, w_.hold, j.load);
+            changeable(j, "N");
+            out.push_back(std::move(j));
+        }
+        const bool filled = w_.fill > 0;
+        if (!w_.hung) {
+            Job j = job("stands", !w_.stands ? "Held in a hand" : filled ? "Stands, filled" : "Stands by itself", room, carried(1));
+            const double weight = -shell::resultant(m, j.load).force.z;
+            onFoot(j.load);
+            j.words.arrows.push_back({{0, 0, w_.low}, {0, 0, weight}});
+            j.buckling = true;
+            out.push_back(std::move(j));
+        }
+        if (w_.open && w_.rimUp && filled) {
+            Job j = job("rim", "Carried by its rim, filled", room, carried(1));
+            const double weight = -shell::resultant(m, j.load).force.z;
+            for (const double angle : {0.0, M_PI}) push(j, grip(angle), palm, {0, 0, 0.5 * weight});
+            balance(m, w_.feet, j.load);
+            out.push_back(std::move(j));
+        }
+        if (!w_.hung) {
+            Job j = job("bump", "A bump while it is carried", room, carried(1 + own("bump")));
+            const double weight = -shell::resultant(m, j.load).force.z / (1 + own("bump"));
+            shell::addBody(m, {kGravity * lib_.strong("bumpAside"), 0, 0}, j.load);
+            j.words.arrows.push_back({{0, 0, 0.5 * (w_.low + w_.high)}, {weight * lib_.strong("bumpAside"), 0, -weight * own("bump")}});
+            balance(m, w_.hold, j.load);
+            changeable(j, "g");
+            out.push_back(std::move(j));
+        }
+        if (w_.open && w_.rimUp) {
+            Job j = job("on-top", "Something stands on its rim", room, carried(1));
+            const double each = own("on-top") * kGravity / double(w_.rim.size());
+            for (const int i : w_.rim) j.load[6 * static_cast<size_t>(i) + 2] -= each;
+            for (const double angle : {0.0, M_PI / 2, M_PI, 1.5 * M_PI}) j.words.arrows.push_back({grip(angle), {0, 0, -0.25 * own("on-top") * kGravity}});
+            onFoot(j.load);
+            changeable(j, "kg");
+            j.buckling = true;
+            out.push_back(std::move(j));
+        }
+        if (!w_.open) {
+            if (w_.hung) {
+                Job j = job("hangs", "Hangs from its cord", room, carried(1));
+                const double weight = -shell::resultant(m, j.load).force.z;
+                push(j, {0, 0, w_.high}, palm, {0, 0, weight});
+                balance(m, w_.feet, j.load);
+                out.push_back(std::move(j));
+            }
+            for (const char* id : {"tap", "blow"}) {
+                Job j = job(id, id[0] == 't' ? "A child's tap" : "A good blow", room, shell::noLoad(m));
+                const Vec3 at = grip(0);
+                push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0}));  // 1 N: its energy follows
+                balance(m, everywhere(), j.load);  // a blow is over before anything but its own mass resists
+                changeable(j, "J");
+                out.push_back(std::move(j));
+            }
+        }
+        return out;
+    }
+    std::vector<int> everywhere() const {
+        std::vector<int> out(w_.model.points.size());
+        for (size_t i = 0; i < out.size(); ++i) out[i] = static_cast<int>(i);
+        return out;
+    }
+
+    std::string placeOf(const Vec3& p) const {
+        const double share = (p.z - w_.low) / std::max(1e-9, w_.high - w_.low), r = std::hypot(p.x, p.y);
+        if (w_.open && w_.rimUp && share > 0.85) return "at the rim";
+        if (share < 0.12) return r > 0.3 * (w_.high - w_.low) ? "at the edge of its foot" : "in the middle of its foot";
+        if (w_.hung && share > 0.9) return "at the cord's disc";
+        if (w_.hung && std::abs(share - 0.5) < 0.06) return "at the seam";
+        return share < 0.4 ? "low on the wall" : share < 0.7 ? "half-way up the wall" : "high on the wall";
+    }
+
+    LoadCase judged(const Job& j, const Freedoms& u) const {
+        LoadCase c = j.words;
+        const auto& m = w_.model;
+        const auto stress = shell::stresses(m, faces_, u);
+        auto strong = chocolate_.strength;
+        strong.mean *= j.share;
+        const auto v = shell::verdict(m, faces_, stress, strong, w_.weak);
+        c.at = v.weakest.at;
+        c.outer = v.weakest.outer;
+        c.place = placeOf(c.at);
+        c.shift = deformed(m, u);
+        for (auto& s : c.shift) {
+            s = s * (1 / j.share);  // softer where it is warm
+            c.sag = std::max(c.sag, form::length(s));
+        }
+        c.stress.assign(m.points.size(), 0.f);
+        for (size_t k = 0; k < m.triangles.size(); ++k) {
+            const auto f = m.facet(k);
+            for (size_t i = 0; i < 3; ++i) {
+                const auto at = static_cast<size_t>(faces_.place[k][i]);
+                for (const double side : {1.0, -1.0}) {
+                    auto& s = c.stress[static_cast<size_t>(m.triangles[k][i])];
+                    s = std::max(s, static_cast<float>(shell::principal(f, stress.cornerMembrane[at] + side * stress.cornerBending[at])[0]));
+                }
+            }
+        }
+        c.buckles = std::numeric_limits<double>::infinity();
+        double margin = v.margin, low = chocolate_.low / chocolate_.strength.mean, high = chocolate_.high / chocolate_.strength.mean;
+        c.cracks = v.cracks;
+        const bool blow = c.id == "tap" || c.id == "blow";
+        if (blow) {  // under 1 N: energy grows with the square of the force, and a blow meets a stiffer chocolate
+            double work = 0;
+            for (size_t i = 0; i < u.size(); ++i) work += 0.5 * u[i] * j.load[i];
+            work *= chocolate_.young / lib_.strong("modulusDynamic") / 1.0;
+            const double half = shell::stressThatCracks(0.5, strong) / v.equivalent;  // N that break every other one
+            const double energy = work * half * half;
+            margin = c.load.value > 0 ? energy / c.load.value : std::numeric_limits<double>::infinity();
+            low *= low;
+            high *= high;
+            c.cracks = shell::cracksAt(v.equivalent * std::sqrt(c.load.value / std::max(1e-300, work)), strong);
+        }
+        c.margin = margin;
+        c.low = margin * low;
+        c.high = margin * high;
+        return c;
+    }
+
+    /// A wall may give way sideways before it cracks.
+    void giveWay(LoadCase& c, const Job& j, const Freedoms& u, std::stop_token stop) const {
+        c.buckles = shell::buckles(*system_, u, stop) * j.share;
+        if (!(c.buckles < c.margin)) return;
+        const double stiff = 0.5;  // the modulus of chocolate is known to a half or five times
+        c.margin = c.buckles;
+        c.low = stiff * c.buckles;
+        c.high = 5 * c.buckles;
+    }
+
+    void speak(LoadCase& c, bool blow) const {
+        const std::string opens = c.outer ? "on the outside" : "on the inside";
+        if (blow) {
+            c.tone = Tone::Plain;
+            c.headline = c.cracks > 0.9 ? "breaks it" : c.cracks > 0.5 ? "may break it" : c.cracks > 0.1 ? "may crack it" : "does not break it";
+            c.sentence = fmt::format("It takes about {:.2g} J, likely {:.1g} to {:.1g}, where it is struck; this blow has {:.2g} J. Pieces fly: cover it with a cloth, and shield eyes.", c.margin * c.load.value, c.low * c.load.value, c.high * c.load.value, c.load.value);
+            return;
+        }
+        if (!std::isfinite(c.margin) || c.margin > 100) {
+            c.headline = "holds easily";
+            c.tone = Tone::Good;
+            c.sentence = "Next to nothing pulls at the wall.";
+            return;
+        }
+        c.tone = c.low >= 1.2 && c.margin >= kWeakMargin ? Tone::Good : c.margin >= kWeakMargin ? Tone::Plain : c.margin >= 1 ? Tone::Weak : Tone::Impossible;
+        c.headline = c.margin >= kEasyMargin ? "holds easily" : c.margin >= 1 ? fmt::format("holds {} times", ratio(c.margin)) : "likely cracks";
+        const bool sideways = std::isfinite(c.buckles) && c.buckles <= c.margin * 1.0001;
+        c.sentence = sideways ? fmt::format("The wall gives way sideways at {} times this load", ratio(c.margin)) : fmt::format("One in twenty cracks at {} times this load", ratio(c.margin));
+        c.sentence += fmt::format(", likely {} to {}. ", ratio(c.low), ratio(c.high));
+        if (!sideways) c.sentence += fmt::format("It would open {} {}.", c.place, opens);
+        if (c.cracks > 0.995)
+            c.sentence += " As it is, hardly one survives.";
+        else if (c.cracks > 0.02)
+            c.sentence += c.cracks > 0.4 ? fmt::format(" As it is, {} in 10 crack.", std::lround(10 * c.cracks)) : fmt::format(" As it is, about 1 in {} cracks.", std::lround(1 / c.cracks));
+    }
+
+    const Piece& piece_;
+    const Plan& plan_;
+    const material::Library& lib_;
+    const PieceAnswers& a_;
+    StrengthWall w_;
+    const ChocolateStrength& chocolate_;
+    std::optional<shell::System> system_;
+    std::optional<shell::Foot> foot_;
+    shell::Faces faces_;
+};
+
+/// Seconds until a hot sauce has softened a wall through: what it takes up against what the sauce gives, in two layers of resistance.
+double sauceSeconds(const material::Coating& c, double wall, double from) {
+    const double through = 1 / kSauceFilm + wall / (2 * c.conductivity);
+    double t = 0;
+    for (double T = from; T < kGivesWay; T += 0.25) {
+        const double joules = c.densitySolid * wall * (temper::enthalpy(c, T + 0.25) - temper::enthalpy(c, T));
+        t += joules * through / (kSauce - T);
+    }
+    return t;
+}
+
+size_t weakestOf(const std::vector<LoadCase>& cases) {
+    size_t out = 0;
+    double least = std::numeric_limits<double>::infinity();
+    for (size_t i = 0; i < cases.size(); ++i)
+        if (cases[i].id != "tap" && cases[i].id != "blow" && cases[i].id != "sauce" && cases[i].id != "at-once" && cases[i].margin < least) {
+            least = cases[i].margin;
+            out = i;
+        }
+    return out;
+}
+
+}  // namespace
+
+double usualLoad(const material::Library& lib, const std::string& id) {
+    const std::map<std::string, const char*> names{{"fingers", "squeeze"}, {"peel", "peelSlow"}, {"at-once", "peelAtOnce"}, {"bump", "bumpDown"}, {"on-top", "onTop"}, {"tap", "tap"}, {"blow", "blow"}};
+    const auto it = names.find(id);
+    return it == names.end() ? 0 : lib.strong(it->second);
+}
+
+double firmness(const material::Library& lib, double celsius) {
+    const std::pair<double, double> known[]{{5, lib.strong("strengthAt5")}, {20, 1}, {25, lib.strong("strengthAt25")}, {28, lib.strong("strengthAt28")}, {31, 0.001}};
+    if (celsius <= known[0].first) return known[0].second;
+    for (size_t i = 1; i < std::size(known); ++i)
+        if (celsius < known[i].first) {
+            const double share = (celsius - known[i - 1].first) / (known[i].first - known[i - 1].first);
+            return std::exp((1 - share) * std::log(known[i - 1].second) + share * std::log(known[i].second));
+        }
+    return 0.001;
+}
+
+ChocolateStrength strengthOf(const Plan& plan, const material::Library& lib, const std::string& id) {
+    ChocolateStrength out;
+    const auto* c = lib.find(id);
+    const std::string bought = c ? c->boughtAs() : id;
+    auto& s = out.strength;
+    s.modulus = lib.strong("weibull");
+    s.barLength = lib.strong("barLength");
+    s.barWidth = lib.strong("barWidth");
+    s.barThickness = lib.strong("barThickness");
+    if (c) {
+        const auto &strong = c->at("strength"), &stiff = c->at("stiffness");
+        s.mean = strong.value;
+        out.low = strong.low;
+        out.high = strong.high;
+        out.young = stiff.value;
+        out.source = strong.source;
+    }
+    if (const auto own = plan.own.find(bought); own != plan.own.end()) {
+        if (const auto it = own->second.values.find("strength"); it != own->second.values.end()) {
+            s.mean = it->second;
+            out.low = 0.8 * s.mean;
+            out.high = 1.25 * s.mean;
+            out.source = "your own figure";
+        }
+        if (const auto it = own->second.values.find("stiffness"); it != own->second.values.end()) out.young = it->second;
+    }
+    std::vector<shell::SnapBar> bars;
+    for (const auto& b : plan.snaps)
+        if (b.chocolate == bought && shell::check(b)) bars.push_back(b);
+    if (!bars.empty()) {
+        const auto snapped = shell::snapped(bars, s.modulus, s.barVolume());
+        s.mean = snapped.mean;
+        out.low = snapped.low;
+        out.high = snapped.high;
+        if (std::isfinite(snapped.young)) out.young = snapped.young;
+        out.bars = bars.size();
+        out.source = fmt::format("{} {} of your own", bars.size(), bars.size() == 1 ? "bar" : "bars");
+    }
+    return out;
+}
+
+StrengthStage strength(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, const StrengthOptions& options, std::stop_token stop) {
+    const auto began = std::chrono::steady_clock::now();
+    StrengthStage out;
+    out.chocolate = strengthOf(plan, lib, piece.chocolate);
+    auto wall = strengthWall(piece, plan, lib, a, options.triangles);
+    if (!wall) {
+        out.problem = wall.error().sentence;
+        return out;
+    }
+    const StrengthWall before = *wall;
+    Reckoner r(piece, plan, lib, a, std::move(*wall), out.chocolate);
+    if (auto ok = r.factor({}, stop); !ok) {
+        out.problem = ok.error().sentence;
+        return out;
+    }
+    out.mesh = {before.model.points, before.model.triangles, {}};
+    out.thickness = before.model.thickness;
+    out.cases = r.cases(options.ways, stop);
+    out.weakest = weakestOf(out.cases);
+    if (piece.part() && !before.open && !before.hung) {
+        LoadCase c;
+        double mean = 0;
+        for (const double t : out.thickness) mean += t / double(out.thickness.size());
+        c.id = "sauce";
+        c.title = "Hot sauce poured over";
+        c.seconds = sauceSeconds(a.coating, mean, plan.kitchen.room.value);
+        c.margin = c.low = c.high = std::numeric_limits<double>::infinity();
+        c.headline = fmt::format("gives way in {}", format(c.seconds, Dimension::Duration, plan.units));
+        c.sentence = fmt::format("A sauce of {} softens the wall through in about {}, likely {} to {}. Hot sauce burns: pour it at the table yourself.", format(kSauce, Dimension::Temperature, plan.units), format(c.seconds, Dimension::Duration, plan.units),
+                                 format(0.6 * c.seconds, Dimension::Duration, plan.units), format(1.8 * c.seconds, Dimension::Duration, plan.units));
+        c.stress.assign(out.mesh.points.size(), 0.f);
+        c.shift.assign(out.mesh.points.size(), {});
+        out.cases.push_back(std::move(c));
+    }
+    if (options.ways && !out.cases.empty() && out.cases[out.weakest].margin < kWeakMargin * 2 && !stop.stop_requested()) {
+        const std::string id = out.cases[out.weakest].id;
+        const auto tried = [&](const std::string& title, double mass, auto thicken) {
+            StrengthWall w = before;
+            thicken(w);
+            Reckoner again(piece, plan, lib, a, std::move(w), out.chocolate);
+            if (stop.stop_requested() || !again.factor(r.structure(), stop)) return;
+            for (const auto& c : again.cases(false, stop))
+                if (c.id == id) out.ways.push_back({title, c.margin, mass});
+        };
+        const double density = a.coating.densitySolid;
+        if (before.open && before.rimUp) {
+            double area = 0;
+            std::vector<bool> near(before.model.points.size());
+            for (size_t i = 0; i < near.size(); ++i) near[i] = before.model.points[i].z > before.high - kRimBand;
+            for (size_t k = 0; k < before.model.triangles.size(); ++k) {
+                int n = 0;
+                for (const int i : before.model.triangles[k]) n += near[static_cast<size_t>(i)];
+                area += before.model.facet(k).area * n / 3;
+            }
+            if (area > 0)
+                tried(fmt::format("Brush {} more round the rim", format(kBrushed, Dimension::Mass, plan.units)), kBrushed, [&](StrengthWall& w) {
+                    for (size_t i = 0; i < near.size(); ++i)
+                        if (near[i]) w.model.thickness[i] += kBrushed / (density * area);
+                });
+        }
+        double area = 0, mean = 0;
+        for (size_t k = 0; k < before.model.triangles.size(); ++k) {
+            const auto f = before.model.facet(k);
+            area += f.area;
+            mean += f.area * f.meanThickness();
+        }
+        mean /= std::max(1e-12, area);
+        const double more = piece.coats.size() > 1 ? mean / double(piece.coats.size()) : 0.5 * mean;
+        tried("One more coat", more * area * density, [&](StrengthWall& w) {
+            for (auto& t : w.model.thickness) t += more;
+        });
+        const auto& weak = out.cases[out.weakest];
+        if (weak.id == "rim")
+            for (const auto& c : out.cases)
+                if (c.id == "bump") out.ways.push_back({"Carry it by its base, even with a bump", c.margin, 0});
+        const double now = weak.id == "fingers" || weak.id == "peel" ? std::min(plan.kitchen.room.value, plan.kitchen.fridge.value + 4) : plan.kitchen.room.value;
+        if (now > plan.kitchen.fridge.value + 6) out.ways.push_back({"Chill it just before", weak.margin * firmness(lib, plan.kitchen.fridge.value + 4) / firmness(lib, now), 0});
+        if (weak.id == "fingers") out.ways.push_back({"Lift it from below, with the whole hand", std::numeric_limits<double>::infinity(), 0});
+        std::stable_sort(out.ways.begin(), out.ways.end(), [](const StrengthWay& x, const StrengthWay& y) { return x.margin > y.margin; });
+    }
+    out.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+    return out;
+}
+
+std::optional<Answer> strengthAnswer(const StrengthStage& s, const Plan& plan, const material::Library& lib) {
+    if (!s.problem.empty() || s.cases.empty()) return std::nullopt;
+    const auto& c = s.cases[s.weakest];
+    Answer a;
+    a.id = "strength";
+    a.figure = {c.margin, c.low, c.high, Dimension::Count};
+    a.headline = std::isfinite(c.margin) && c.margin < 100 ? fmt::format("{} ×", ratio(c.margin)) : "easily";
+    a.after = "what it must bear";
+    std::string title = c.title;
+    title[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(title[0])));
+    a.sentence = fmt::format("Hardest: {}. {} Advice, not a guarantee.", title, c.sentence);
+    a.tone = c.tone;
+    const auto mega = [](double pa) { return fmt::format("{:.2g} MPa", pa / 1e6); };
+    a.working = {"Will it hold",
+                 "σ_eq = [(1/V_E) ∫ Σ⟨σ_i⟩₊ᵐ dV]^(1/m) of stresses averaged over the wall's thickness;  P = 1 − exp[−(σ_eq Γ(1+1/m)/σ̄)ᵐ]",
+                 {{"mean strength of bars at 20 °C", mega(s.chocolate.strength.mean), mega(s.chocolate.low) + "–" + mega(s.chocolate.high), s.chocolate.source},
+                  {"stiffness under a lasting load", fmt::format("{:.0f} MPa", s.chocolate.young / 1e6), "", s.chocolate.bars ? s.chocolate.source : "from memory, low confidence"},
+                  {"Weibull's m", fmt::format("{:.0f}", s.chocolate.strength.modulus), fmt::format("{:.0f}–{:.0f}", lib.strength.at("weibull").low, lib.strength.at("weibull").high), lib.strength.at("weibull").source},
+                  {"at the room's temperature, of that at 20 °C", fmt::format("{:.2f}", firmness(lib, plan.kitchen.room.value)), "", "from memory, low confidence"},
+                  {"triangles of the wall", std::to_string(s.mesh.triangles.size()), "", "its middle, with the thickness of the coats"}},
+                 a.headline,
+                 "The strength of chocolate is the weakest figure here: a snap test of your own bars replaces it. Loads of hands are judgement. Linear, without cracks that are there already.",
+                 "Strength"};
+    return a;
+}
+
+}  // namespace uovo

@@ -1,0 +1,190 @@
+#include "core/plan/strength_wall.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+namespace uovo {
+namespace {
+
+using form::Vec3;
+
+constexpr double kBare = 1e-4;      // m: a wall this thin carries nothing
+constexpr size_t kMostFeet = 24;    // corners of a foot that may touch
+constexpr double kSeam = 0.003;     // m to each side of a seam that is as weak as it
+
+/// Wall triangles of a surface, moved to the middle of the wall.
+void addWall(StrengthWall& w, const form::Mesh& surface, const std::vector<double>& thickness, bool outside) {
+    std::vector<Vec3> normal(surface.points.size());
+    std::vector<bool> used(surface.points.size(), false);
+    std::vector<form::Triangle> triangles;
+    for (size_t k = 0; k < surface.triangles.size(); ++k) {
+        if (surface.mark(k) != form::Mark::Wall) continue;
+        const auto& t = surface.triangles[k];
+        const auto at = [&](size_t i) { return surface.points[static_cast<size_t>(t[i])]; };
+        const double mean = (thickness[static_cast<size_t>(t[0])] + thickness[static_cast<size_t>(t[1])] + thickness[static_cast<size_t>(t[2])]) / 3;
+        const Vec3 area = form::cross(at(1) - at(0), at(2) - at(0));
+        for (const int i : t) normal[static_cast<size_t>(i)] += area;
+        if (mean < kBare || form::length(area) <= 0) continue;
+        triangles.push_back(t);
+        for (const int i : t) used[static_cast<size_t>(i)] = true;
+    }
+    std::vector<int> number(surface.points.size(), -1);
+    for (size_t i = 0; i < surface.points.size(); ++i) {
+        if (!used[i]) continue;
+        number[i] = static_cast<int>(w.model.points.size());
+        const double t = std::max(kBare, thickness[i]);
+        w.model.points.push_back(surface.points[i] + form::unit(normal[i]) * ((outside ? 0.5 : -0.5) * t));
+        w.model.thickness.push_back(t);
+    }
+    for (auto t : triangles) {
+        for (auto& i : t) i = number[static_cast<size_t>(i)];
+        w.model.triangles.push_back(t);
+    }
+}
+
+/// Wall of a bowl or cup at a place of its meridian.
+double wallAt(const CoatStage& s, const Vec3& p) {
+    const double r = std::hypot(p.x, p.y);
+    size_t best = 0;
+    double nearest = 1e300;
+    for (size_t i = 0; i < s.profile.size(); ++i) {
+        const double d = std::hypot(s.profile.r[i] - r, s.profile.z[i] - p.z);
+        if (d < nearest) {
+            nearest = d;
+            best = i;
+        }
+    }
+    return s.coats.wall[best];
+}
+
+}  // namespace
+
+tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, double triangles) {
+    const auto refuse = [](const char* sentence) { return tl::unexpected(Problem{sentence}); };
+    StrengthWall w;
+    w.fill = a.fillEach;
+    if (a.stage) {
+        if (a.stage->shape) {
+            addWall(w, a.stage->shape->surface, a.stage->shape->thickness, a.stage->shape->outside);
+        } else {
+            const auto meridian = meridianOf(piece);
+            if (!meridian) return tl::unexpected(meridian.error());
+            const form::Shape former = roundFormer(*meridian, triangles);
+            std::vector<double> t(former.surface.points.size());
+            for (size_t i = 0; i < t.size(); ++i) t[i] = wallAt(*a.stage, former.surface.points[i]);
+            addWall(w, former.surface, t, former.outside);
+        }
+        w.capacity = a.stage->capacity;
+        w.level = a.fillLevel;
+    } else {
+        const std::string& family = piece.part()->family;
+        w.hung = family == "hung-ball";
+        const bool single = a.part->assembly.items.size() == 1;
+        if (!single && !w.hung) return refuse("The strength of pieces put together from parts is not reckoned yet.");
+        form::Detail detail;
+        detail.triangles = triangles;
+        detail.round = 24;
+        detail.onSurface = true;
+        const auto rebuilt = a.part->wall ? tl::expected<form::Assembly, Problem>(a.part->assembly) : form::build(*piece.part(), plan.meshes, detail);
+        if (!rebuilt) return tl::unexpected(rebuilt.error());
+        form::Mesh all;
+        std::vector<double> thickness;
+        bool outside = false;
+        for (const auto& item : rebuilt->items) {
+            if (item.shape.body != form::Body::Wall || item.shape.coverage < 1) {
+                if (single) return refuse("Only walls are reckoned: this part is cast full or cut from a sheet.");
+                continue;
+            }
+            form::append(all, form::placed(item.shape.surface, item.pose));
+            if (item.shape.thickness.empty())
+                thickness.insert(thickness.end(), item.shape.surface.points.size(), item.shape.wall);
+            else
+                thickness.insert(thickness.end(), item.shape.thickness.begin(), item.shape.thickness.end());
+            outside = item.shape.outside;
+        }
+        if (all.triangles.empty()) return refuse("There is no wall to reckon with.");
+        if (w.hung) {  // two halves: their rims become one seam
+            form::Mesh walls;
+            walls.points = all.points;
+            for (size_t k = 0; k < all.triangles.size(); ++k)
+                if (all.mark(k) == form::Mark::Wall) walls.triangles.push_back(all.triangles[k]);
+            all = form::weld(walls, 1e-5);
+            thickness.assign(all.points.size(), thickness.front());
+        }
+        addWall(w, all, thickness, outside);
+        w.capacity = a.part->capacity;
+        if (w.capacity > 0 && w.fill > 0) {
+            const auto& first = rebuilt->items.front();
+            w.level = w.hung ? std::nan("") : form::levelOf(form::placed(first.shape.surface, first.pose), std::min(w.fill, 0.98 * w.capacity));
+        }
+    }
+    auto& m = w.model;
+    if (m.triangles.empty()) return refuse("The wall is bare: there is nothing to carry a load.");
+    w.low = 1e300;
+    w.high = -1e300;
+    for (const auto& p : m.points) {
+        w.low = std::min(w.low, p.z);
+        w.high = std::max(w.high, p.z);
+    }
+    if (w.hung) {  // the seam of the halves
+        w.weak.assign(m.triangles.size(), 1.0);
+        for (size_t k = 0; k < m.triangles.size(); ++k) {
+            double z = 0;
+            for (const int i : m.triangles[k]) z += m.points[static_cast<size_t>(i)].z / 3;
+            if (std::abs(z - 0.5 * (w.low + w.high)) < kSeam) w.weak[k] = lib.strong("jointShare");
+        }
+    }
+    // The opening's edge.
+    std::map<std::pair<int, int>, int> sides;
+    for (const auto& t : m.triangles)
+        for (size_t i = 0; i < 3; ++i) ++sides[std::minmax(t[i], t[(i + 1) % 3])];
+    std::vector<bool> edge(m.points.size(), false);
+    for (const auto& [side, count] : sides)
+        if (count == 1) edge[static_cast<size_t>(side.first)] = edge[static_cast<size_t>(side.second)] = true;
+    double mean = 0;
+    for (size_t i = 0; i < edge.size(); ++i)
+        if (edge[i]) {
+            w.rim.push_back(static_cast<int>(i));
+            mean += m.points[i].z;
+        }
+    w.open = !w.rim.empty();
+    w.rimUp = w.open && mean / double(w.rim.size()) > 0.5 * (w.low + w.high);
+    if (w.rimUp) std::erase_if(w.rim, [&](int i) { return m.points[static_cast<size_t>(i)].z < 0.5 * (w.low + w.high); });
+    // What it stands on: the flat pool of a bowl, the corner of a cup's floor, else whatever is lowest.
+    double foot = 0.004;
+    if (a.stage && a.stage->chocolateOutside && !a.stage->coats.coats.empty()) foot = std::max(foot, a.stage->coats.coats.back().footRadius);
+    std::vector<std::pair<double, int>> feet;
+    const double deep = w.low + 0.02 * (w.high - w.low) + 3e-4;
+    double widest = 0;
+    for (size_t i = 0; i < m.points.size(); ++i)
+        if (m.points[i].z <= deep) widest = std::max(widest, std::hypot(m.points[i].x, m.points[i].y));
+    foot = std::max(foot, widest);
+    for (size_t i = 0; i < m.points.size(); ++i) {
+        const double r = std::hypot(m.points[i].x, m.points[i].y);
+        if (m.points[i].z <= w.low + 0.3 * (w.high - w.low) && r <= foot + 1e-6) feet.emplace_back(-r, static_cast<int>(i));
+    }
+    if (!a.stage && !w.rimUp) {  // a part of any outline: what is lowest, wherever it lies
+        feet.clear();
+        for (size_t i = 0; i < m.points.size(); ++i)
+            if (m.points[i].z <= deep) feet.emplace_back(-std::hypot(m.points[i].x, m.points[i].y), static_cast<int>(i));
+    }
+    std::sort(feet.begin(), feet.end());
+    double broadest = 0;
+    for (const auto& p : m.points) broadest = std::max(broadest, std::hypot(p.x, p.y));
+    w.stands = !w.rimUp || foot > 0.2 * broadest;
+    for (size_t k = 0; k < feet.size() && w.feet.size() < kMostFeet; ++k) w.feet.push_back(feet[k].second);
+    if (w.stands) {
+        for (const auto& [r, i] : feet) w.hold.push_back(i);
+    } else {
+        for (size_t i = 0; i < m.points.size(); ++i)
+            if (m.points[i].z < w.low + 0.5 * (w.high - w.low)) w.hold.push_back(static_cast<int>(i));
+    }
+    if (w.feet.size() < 3) {  // a ball: on a ring
+        for (size_t i = 0; i < m.points.size() && w.feet.size() < kMostFeet; ++i)
+            if (std::abs(m.points[i].z - w.low - 0.12 * (w.high - w.low)) < 0.03 * (w.high - w.low)) w.feet.push_back(static_cast<int>(i));
+    }
+    return w;
+}
+
+}  // namespace uovo

@@ -1,0 +1,23 @@
+// The wall of a piece as a shell: its middle with the thickness of its coats, its rim, what it stands on, what holds it.
+#pragma once
+#include "core/plan/strength.h"
+
+namespace uovo {
+
+struct StrengthWall {
+    shell::Model model;
+    std::vector<int> rim;        ///< corners of the opening's edge
+    std::vector<int> feet;       ///< corners it may stand on
+    std::vector<int> hold;       ///< corners that a hand or its former holds
+    bool stands = true;          ///< on a foot; else it is held, as a cone
+    std::vector<double> weak;    ///< of each triangle: multiple of the strength; empty: 1
+    double low = 0, high = 0;    ///< m, z of its ends
+    bool open = false, rimUp = false, hung = false;
+    double capacity = 0, fill = 0, level = 0;  ///< m³, m³, m; the level is NaN where it is not known
+};
+
+/// @param triangles about so many, where it is not coated on triangles of its own
+/// @returns the wall, or why there is none that could be reckoned
+tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& answers, double triangles);
+
+}  // namespace uovo

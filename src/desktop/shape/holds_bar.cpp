@@ -1,0 +1,303 @@
+#include "desktop/shape/holds_bar.h"
+
+#include <QPainter>
+#include <QPushButton>
+#include <QScrollArea>
+#include <algorithm>
+#include <cmath>
+
+#include "desktop/shell/sheet.h"
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+constexpr double kShown = 0.05;     // of the piece's size: its greatest shift, drawn
+constexpr double kArrow = 0.28;     // of the piece's size: the longest arrow
+constexpr double kRimBrush = 0.012; // kg
+
+double sizeOf(const form::Mesh& m) {
+    const auto d = form::bounds(m).size();
+    return std::max({d.x, d.y, d.z, 1e-6});
+}
+
+double longestForce(const LoadCase& c) {
+    double most = 0;
+    for (const auto& a : c.arrows) most = std::max(most, form::length(a.force));
+    return most;
+}
+
+}  // namespace
+
+CaseCard::CaseCard(QWidget* parent) : QAbstractButton(parent) {
+    setCheckable(true);
+    setAutoExclusive(true);
+    setCursor(Qt::PointingHandCursor);
+    setFocusPolicy(Qt::StrongFocus);
+    setFixedSize(sizeHint());
+}
+
+void CaseCard::set(const StrengthStage& stage, size_t index) {
+    const LoadCase& c = stage.cases[index];
+    title_ = qstring(c.title);
+    headline_ = qstring(c.headline);
+    tone_ = c.tone;
+    outline_ = {};
+    outline_.setFillRule(Qt::WindingFill);
+    const auto box = form::bounds(stage.mesh);
+    const double size = sizeOf(stage.mesh), scale = 42 / size;
+    const auto at = [&](const form::Vec3& p) { return QPointF(68 + scale * (p.x - 0.5 * (box.low.x + box.high.x)), 38 - scale * (p.z - 0.5 * (box.low.z + box.high.z))); };
+    const double grow = c.sag > 0 ? 2.5 * kShown * size / c.sag : 0;
+    for (const auto& t : stage.mesh.triangles) {
+        QPolygonF poly;
+        for (const int i : t) poly << at(stage.mesh.points[size_t(i)] + (c.shift.empty() ? form::Vec3{} : c.shift[size_t(i)] * grow));
+        // every triangle the same way round, so that front and back do not cancel
+        const double turn = (poly[1].x() - poly[0].x()) * (poly[2].y() - poly[0].y()) - (poly[1].y() - poly[0].y()) * (poly[2].x() - poly[0].x());
+        if (turn < 0) std::swap(poly[1], poly[2]);
+        poly << poly.first();
+        outline_.addPolygon(poly);
+    }
+    arrows_.clear();
+    const double most = longestForce(c);
+    for (const auto& a : c.arrows) {
+        const QPointF head = at(a.at), way(a.force.x / most * 22, -a.force.z / most * 22);
+        if (most > 0 && std::hypot(way.x(), way.y()) > 4) arrows_.emplace_back(head - way, head);
+    }
+    weak_.reset();
+    if (std::isfinite(c.margin) && c.margin < 100) weak_ = at(c.at);
+    setObjectName(QStringLiteral("case/") + qstring(c.id));
+    setAccessibleName(words());
+    setToolTip(qstring(c.sentence));
+    update();
+}
+
+void CaseCard::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen(hasFocus() ? theme().yolk : isChecked() ? theme().balloon : theme().hairline, hasFocus() ? 2 : 1));
+    p.setBrush(isChecked() ? theme().card : Qt::transparent);
+    p.drawRoundedRect(QRectF(rect()).adjusted(1.5, 1.5, -1.5, -1.5), 10, 10);
+    p.fillPath(outline_, theme().choc);
+    const auto line = [&](const QLineF& a) {
+        const QPointF u = (a.p2() - a.p1()) / std::max(1.0, a.length()), v(-u.y(), u.x());
+        p.setPen(QPen(theme().coldText, 2, Qt::SolidLine, Qt::RoundCap));
+        p.drawLine(a);
+        QPolygonF tip;
+        tip << a.p2() << a.p2() - u * 7 + v * 3.5 << a.p2() - u * 7 - v * 3.5;
+        p.setPen(Qt::NoPen);
+        p.setBrush(theme().coldText);
+        p.drawPolygon(tip);
+    };
+    for (const auto& a : arrows_) line(a);
+    if (weak_) {
+        p.setPen(QPen(theme().paper, 3.5));
+        p.setBrush(Qt::NoBrush);
+        p.drawEllipse(*weak_, 5, 5);
+        p.setPen(QPen(theme().harm, 1.8));
+        p.drawEllipse(*weak_, 5, 5);
+    }
+    p.setFont(report::font(13));
+    p.setPen(theme().quiet);
+    p.drawText(QRectF(8, 68, width() - 16, 34), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, title_);
+    p.setFont(report::font(14.5, QFont::DemiBold));
+    p.setPen(tone_ == Tone::Impossible || tone_ == Tone::Weak ? theme().harm : theme().ink);
+    p.drawText(QRectF(6, 103, width() - 12, 20), Qt::AlignCenter, headline_);
+}
+
+HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setObjectName(QStringLiteral("holdsBar"));
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(0, 0, 0, 0);
+    box->setSpacing(6);
+    auto* inside = new QWidget;
+    strip_ = new QHBoxLayout(inside);
+    strip_->setContentsMargins(0, 0, 0, 0);
+    strip_->setSpacing(8);
+    strip_->addStretch(1);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setWidget(inside);
+    scroll->setFixedHeight(146);
+    box->addWidget(scroll);
+    loadRow_ = new QWidget;
+    auto* row = new QHBoxLayout(loadRow_);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->addWidget(new QLabel(tr("With")));
+    auto typing = session.typing(Dimension::Count, "", nullptr);
+    typing.fractions = true;
+    load_ = new FigureField(tr("How hard"), QStringLiteral("strength/load"), typing);
+    connect(load_, &FigureField::measureTyped, this, [this](const Measure& m) {
+        if (!(m.value >= 0 && m.value < 1000)) return load_->setProblem(tr("A load is nothing or more."));
+        load_->setProblem({});
+        changeLoad(m.value, qstring(m.typed));
+    });
+    row->addWidget(load_);
+    unit_ = new QLabel;
+    row->addWidget(unit_, 1);
+    box->addWidget(loadRow_);
+    sentence_ = wrapped({});
+    sentence_->setObjectName(QStringLiteral("holdsSentence"));
+    box->addWidget(sentence_);
+    ways_ = new QVBoxLayout;
+    ways_->setSpacing(3);
+    box->addLayout(ways_);
+    sentence_->setTextFormat(Qt::RichText);
+    auto* last = new QHBoxLayout;
+    auto* snap = new QPushButton(tr("snap test …"));
+    snap->setObjectName(QStringLiteral("snapTest"));
+    snap->setProperty("flat", true);
+    snap->setToolTip(tr("Measure how strong your own chocolate is"));
+    connect(snap, &QPushButton::clicked, this, &HoldsBar::snapWanted);
+    last->addWidget(wrapped(tr("Advice from a model, not a guarantee: try one piece before the evening, and let nothing heavy hang over people."), "small"), 1);
+    last->addWidget(snap);
+    box->addLayout(last);
+}
+
+void HoldsBar::choose(size_t index) {
+    chosen_ = index;
+    followsWeakest_ = false;
+    if (stage_ && index < stage_->cases.size()) chosenId_ = stage_->cases[index].id;
+    refresh();
+}
+
+void HoldsBar::refresh() {
+    const Piece* piece = session_.piece();
+    const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
+    if (piece && piece->id != piece_) {
+        piece_ = piece->id;
+        followsWeakest_ = true;
+        stage_.reset();
+    }
+    if (answers && answers->strength) stage_ = answers->strength;
+    const size_t count = stage_ && stage_->problem.empty() ? stage_->cases.size() : 0;
+    while (cards_.size() > count) {
+        cards_.back()->hide();
+        cards_.back()->deleteLater();
+        cards_.pop_back();
+    }
+    while (cards_.size() < count) {
+        auto* c = new CaseCard;
+        connect(c, &QAbstractButton::clicked, this, [this, index = cards_.size()] { choose(index); });
+        strip_->insertWidget(static_cast<int>(cards_.size()), c);
+        cards_.push_back(c);
+    }
+    loadRow_->setVisible(false);
+    if (!count) {
+        emptyLayout(ways_);
+        sentence_->setText(stage_ && !stage_->problem.empty() ? qstring(stage_->problem) : answers && !answers->problems.empty() ? tr("First the piece itself must be possible.") : tr("Reckoning …"));
+        emit sceneChanged({});
+        return;
+    }
+    if (followsWeakest_) {
+        chosen_ = stage_->weakest;
+    } else {  // the same case, wherever it stands now
+        for (size_t i = 0; i < count; ++i)
+            if (stage_->cases[i].id == chosenId_) chosen_ = i;
+    }
+    chosen_ = std::min(chosen_, count - 1);
+    chosenId_ = stage_->cases[chosen_].id;
+    for (size_t i = 0; i < count; ++i) {
+        cards_[i]->set(*stage_, i);
+        cards_[i]->setChecked(i == chosen_);
+    }
+    show(*stage_);
+    tellWays(*stage_);
+}
+
+void HoldsBar::show(const StrengthStage& s) {
+    const LoadCase& c = s.cases[chosen_];
+    sentence_->setText(QStringLiteral("<b>%1</b> %2").arg(qstring(c.title).toHtmlEscaped() + QLatin1Char(':'), (qstring(c.headline) + QStringLiteral(". ") + qstring(c.sentence)).toHtmlEscaped()));
+    loadRow_->setVisible(!c.unit.empty());
+    if (!c.unit.empty()) {
+        load_->setMeasure(c.load, session_.units());
+        unit_->setText(c.id == "bump" ? tr("times its weight more") : c.unit == "N" ? tr("N (1 N is what 100 g weigh)") : qstring(c.unit));
+    }
+    const double size = sizeOf(s.mesh), grow = c.sag > 0 ? kShown * size / c.sag : 0;
+    std::vector<form::Vec3> moved = c.shift;
+    for (auto& m : moved) m = m * grow;
+    float most = 0;
+    for (const float v : c.stress) most = std::max(most, v);
+    SolidBody body = wallBody(s.mesh, s.thickness, moved, c.stress, chocolateColour(session_.piece() ? session_.piece()->chocolate : ""));
+    std::vector<SolidBody> bodies;
+    bodies.push_back(std::move(body));
+    SolidScene scene = sceneOf(std::move(bodies));
+    scene.stress = true;
+    scene.mapLow = 0;
+    scene.mapHigh = std::max(1e3f, most);
+    scene.arrowsMove = !c.unit.empty();
+    const double longest = longestForce(c);
+    for (const auto& a : c.arrows)
+        if (longest > 0) scene.arrows.push_back({a.at, a.force * (kArrow * size / longest)});
+    if (std::isfinite(c.margin) && c.margin < 100) {
+        scene.weak = c.at;
+        size_t nearest = 0;
+        for (size_t i = 1; i < s.mesh.points.size(); ++i)
+            if (form::length(s.mesh.points[i] - c.at) < form::length(s.mesh.points[nearest] - c.at)) nearest = i;
+        if (nearest < moved.size()) *scene.weak += moved[nearest];
+    }
+    scene.fit *= 1.35;  // room for the arrows
+    scene.fitApart = scene.fit;
+    emit sceneChanged(scene);
+}
+
+void HoldsBar::tellWays(const StrengthStage& s) {
+    emptyLayout(ways_);
+    const LoadCase& weak = s.cases[s.weakest];
+    if (chosen_ != s.weakest || s.ways.empty()) return;
+    const auto times = [](double v) { return std::isfinite(v) ? QObject::tr("%1 ×").arg(v, 0, 'f', v < 10 ? 1 : 0) : QObject::tr("no pull at all"); };
+    int shown = 0;
+    for (const auto& w : s.ways) {
+        if (!(w.margin > 1.05 * weak.margin) || ++shown > 3) continue;
+        auto* line = new QWidget;
+        auto* row = new QHBoxLayout(line);
+        row->setContentsMargins(0, 0, 0, 0);
+        auto* words = new QLabel(tr("%1: %2 → <b>%3</b>").arg(qstring(w.title).toHtmlEscaped(), times(weak.margin), times(w.margin)));
+        words->setObjectName(QStringLiteral("strengthWay"));
+        row->addWidget(words);
+        const bool rim = w.title.starts_with("Brush"), coat = w.title.starts_with("One more");
+        const Piece* piece = session_.piece();
+        if (piece && !piece->coats.empty() && (rim || (coat && !piece->closes()))) {
+            auto* take = new QPushButton(tr("do it"));
+            take->setProperty("flat", true);
+            take->setObjectName(rim ? QStringLiteral("brushRim") : QStringLiteral("coatMore"));
+            connect(take, &QPushButton::clicked, this, [this, rim, title = qstring(w.title)] {
+                session_.editPiece(title, [&](Piece& p) {
+                    PlannedCoat c = p.coats.back();
+                    if (rim) {
+                        c.way = coat::Way::Brush;
+                        c.where = coat::Where::Rim;
+                        c.brushMass = Measure(kRimBrush);
+                        c.motion = coat::Motion::Still;
+                    }
+                    p.coats.push_back(c);
+                });
+            });
+            row->addWidget(take);
+        }
+        row->addStretch(1);
+        ways_->addWidget(line);
+    }
+}
+
+void HoldsBar::changeLoad(double value, const QString& typed) {
+    if (!stage_ || chosen_ >= stage_->cases.size()) return;
+    const std::string id = stage_->cases[chosen_].id;
+    Measure m(value);
+    m.typed = typed.toStdString();
+    session_.editPiece(tr("Change a load"), [&](Piece& p) { p.loads[id] = m; }, dragFrom_ ? QStringLiteral("load/") + qstring(id) : QString());
+}
+
+void HoldsBar::dragLoad(double times) {
+    if (!stage_ || chosen_ >= stage_->cases.size() || stage_->cases[chosen_].unit.empty()) return;
+    if (!dragFrom_) dragFrom_ = stage_->cases[chosen_].load.value;
+    const double value = *dragFrom_ * times, digits = std::pow(10, std::floor(std::log10(std::max(1e-6, value))) - 1);
+    changeLoad(std::round(value / digits) * digits, {});
+}
+
+void HoldsBar::dropLoad() { dragFrom_.reset(); }
+
+}  // namespace uovo::desktop

@@ -1,0 +1,79 @@
+// Below the stage: what happens to a piece, as a strip of small pictures with its margins; one of them is shown on the stage.
+#pragma once
+#include <QAbstractButton>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPainterPath>
+#include <QVBoxLayout>
+#include <QWidget>
+#include <optional>
+
+#include "core/plan/strength.h"
+#include "desktop/shell/figure_field.h"
+#include "desktop/shell/session.h"
+#include "desktop/stage/solid_scene.h"
+
+namespace uovo::desktop {
+
+/// One load case: the piece in outline with its forces, and its verdict.
+class CaseCard : public QAbstractButton {
+    Q_OBJECT
+
+public:
+    explicit CaseCard(QWidget* parent = nullptr);
+    void set(const StrengthStage& stage, size_t index);
+    QSize sizeHint() const override { return {136, 128}; }
+    QString words() const { return title_ + QStringLiteral(": ") + headline_; }
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    QString title_, headline_;
+    Tone tone_ = Tone::Plain;
+    QPainterPath outline_;
+    std::vector<QLineF> arrows_;  // tail, head
+    std::optional<QPointF> weak_;
+};
+
+class HoldsBar : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit HoldsBar(Session& session, QWidget* parent = nullptr);
+    void refresh();
+    const std::vector<CaseCard*>& cards() const { return cards_; }
+    size_t chosen() const { return chosen_; }
+    void choose(size_t index);
+    FigureField* load() const { return load_; }
+    QString sentence() const { return sentence_->text(); }
+
+public slots:
+    void dragLoad(double times);
+    void dropLoad();
+
+signals:
+    void snapWanted();
+    /// The piece under the chosen load; none where there is nothing to show.
+    void sceneChanged(const std::optional<uovo::desktop::SolidScene>& scene);
+
+private:
+    void show(const StrengthStage& stage);
+    void tellWays(const StrengthStage& stage);
+    void changeLoad(double value, const QString& typed);
+
+    Session& session_;
+    std::shared_ptr<const StrengthStage> stage_;
+    std::string piece_, chosenId_;
+    size_t chosen_ = 0;
+    bool followsWeakest_ = true;
+    std::vector<CaseCard*> cards_;
+    QHBoxLayout* strip_;
+    QVBoxLayout* ways_;
+    QLabel *sentence_, *unit_;
+    FigureField* load_;
+    QWidget* loadRow_;
+    std::optional<double> dragFrom_;
+};
+
+}  // namespace uovo::desktop

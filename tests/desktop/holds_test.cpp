@@ -1,0 +1,181 @@
+// Will it hold, in the real window: the strip of cases, the stress on the stage, loads typed and dragged, ways taken, the snap test.
+#include "program.h"
+
+namespace {
+
+HoldsBar* holds(Program& p) {
+    QTest::keyClick(&p.window, Qt::Key_F6);
+    auto* h = p.window.shape()->holds();
+    REQUIRE(QTest::qWaitFor([&] { return !h->cards().empty() && h->isVisible(); }, 8000));
+    return h;
+}
+
+const LoadCase& shown(Program& p) {
+    const auto a = p.session.pieceAnswers(p.piece().id);
+    return a->strength->cases[p.window.shape()->holds()->chosen()];
+}
+
+void chooseCase(Program& p, HoldsBar* h, const char* id) {
+    const auto& cases = p.session.pieceAnswers(p.piece().id)->strength->cases;
+    for (size_t i = 0; i < cases.size(); ++i)
+        if (cases[i].id == id) QTest::mouseClick(h->cards()[i], Qt::LeftButton);
+    REQUIRE(shown(p).id == id);
+}
+
+}  // namespace
+
+TEST_CASE("what happens to a bowl is a strip of pictures, the weakest is shown with its stress") {
+    Program p;
+    auto* h = holds(p);
+    const auto stage = p.session.pieceAnswers(p.piece().id)->strength;
+    REQUIRE(h->cards().size() == stage->cases.size());
+    CHECK(h->chosen() == stage->weakest);
+    CHECK(h->cards()[h->chosen()]->isChecked());
+    auto* solid = p.window.shape()->solid();
+    CHECK(solid->isVisible());
+    REQUIRE(solid->showsFilm());
+    CHECK(solid->scene().stress);
+    CHECK(solid->scene().arrows.size() == stage->cases[h->chosen()].arrows.size());
+    CHECK(solid->scene().weak.has_value());
+    CHECK_FALSE(p.window.shape()->coats()->isVisible());
+    for (size_t i = 0; i < h->cards().size(); ++i) {
+        QTest::mouseClick(h->cards()[i], Qt::LeftButton);
+        CHECK(h->chosen() == i);
+        CHECK(h->sentence().contains(QString::fromStdString(stage->cases[i].title)));
+        CHECK(h->cards()[i]->accessibleName().contains(QString::fromStdString(stage->cases[i].headline)));
+    }
+    QTest::keyClick(&p.window, Qt::Key_F6);
+    CHECK_FALSE(h->isVisible());
+    CHECK_FALSE(solid->showsFilm());
+    CHECK(p.window.shape()->coats()->isVisible());
+}
+
+TEST_CASE("a load is typed, and twice the load halves its margin; undo takes it back") {
+    Program p;
+    auto* h = holds(p);
+    chooseCase(p, h, "fingers");
+    const double before = shown(p).margin;
+    p.type(h->load(), "3");
+    p.answered();
+    CHECK(p.piece().loads.at("fingers").value == 3);
+    CHECK(shown(p).id == "fingers");
+    CHECK(shown(p).margin == Approx(before * usualLoad(p.session.library(), "fingers") / 3).epsilon(0.02));
+    p.type(h->load(), "-1");
+    CHECK_FALSE(h->load()->complaint()->text().isEmpty());
+    p.session.document().undo();
+    p.answered();
+    CHECK(p.piece().loads.empty());
+    CHECK(shown(p).margin == Approx(before));
+}
+
+TEST_CASE("an arrow on the stage is dragged longer, as one step of undo") {
+    Program p;
+    auto* h = holds(p);
+    chooseCase(p, h, "fingers");
+    auto* solid = p.window.shape()->solid();
+    solid->look(SolidStage::Side::Front);
+    QTest::qWait(30);
+    REQUIRE(solid->scene().arrowsMove);
+    const double before = shown(p).load.value;
+    const QPointF tail = solid->arrowTail(0);
+    QTest::mousePress(solid, Qt::LeftButton, {}, tail.toPoint());
+    const QPointF away = tail + (tail - QPointF(solid->width() / 2.0, tail.y())) * 0.4;
+    for (int i = 1; i <= 4; ++i) {
+        const QPointF at = tail + (away - tail) * i / 4;
+        QMouseEvent move(QEvent::MouseMove, at, solid->mapToGlobal(at), Qt::NoButton, Qt::LeftButton, {});
+        QApplication::sendEvent(solid, &move);
+    }
+    QTest::mouseRelease(solid, Qt::LeftButton, {}, away.toPoint());
+    p.answered();
+    CHECK(shown(p).load.value > 1.2 * before);
+    p.session.document().undo();
+    p.answered();
+    CHECK(shown(p).load.value == before);
+    CHECK_FALSE(p.session.document().canUndo());
+}
+
+TEST_CASE("the weakest case is told in the answers, and a way out is taken and computed") {
+    Program p;
+    // a thin bowl: one coat only
+    p.session.editPiece("One coat", [](Piece& q) { q.coats.resize(1); });
+    p.answered();
+    auto* answer = p.window.shape()->answers()->view("strength");
+    REQUIRE(answer);
+    CHECK(QString::fromStdString(answer->answer().sentence).contains("Advice, not a guarantee"));
+    CHECK(answer->answer().working.inputs.size() >= 4);
+    QTest::mouseClick(p.window.shape()->answers()->findChild<QPushButton*>("showStrength"), Qt::LeftButton);
+    auto* h = p.window.shape()->holds();
+    REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->cards().empty(); }, 8000));
+    const double before = shown(p).margin;
+    REQUIRE(QTest::qWaitFor([&] { return h->findChild<QPushButton*>("coatMore") != nullptr; }, 8000));
+    QTest::mouseClick(h->findChild<QPushButton*>("coatMore"), Qt::LeftButton);
+    p.answered();
+    CHECK(p.piece().coats.size() == 2);
+    CHECK(shown(p).margin > 1.3 * before);
+}
+
+TEST_CASE("pieces that are not reckoned say so") {
+    Program p;
+    p.session.select("meteorite");
+    QTest::keyClick(&p.window, Qt::Key_F6);
+    auto* h = p.window.shape()->holds();
+    REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->sentence().contains("Reckoning"); }, 8000));
+    CHECK(h->cards().empty());
+    CHECK(h->sentence().contains("Only walls"));
+}
+
+TEST_CASE("a snap test of own bars replaces the book's figure, and the verdict follows") {
+    Program p;
+    auto* h = holds(p);
+    chooseCase(p, h, "fingers");
+    const double before = shown(p).margin;
+    const double book = p.session.library().find("dark")->at("strength").value;
+    QTest::mouseClick(h->findChild<QPushButton*>("snapTest"), Qt::LeftButton);
+    auto* page = p.window.findChild<QWidget*>("snapPage");
+    REQUIRE(page);
+    auto* result = page->findChild<QLabel*>("snapResult");
+    CHECK(result->text().contains("book"));
+    const auto field = [&](int bar, const char* what) {
+        for (auto* f : page->findChildren<FigureField*>())
+            if (f->place() == QStringLiteral("snaps/%1/%2").arg(bar).arg(QLatin1String(what)) && !f->isHidden()) return f;
+        return static_cast<FigureField*>(nullptr);
+    };
+    for (int i = 0; i < 5; ++i) {
+        QTest::mouseClick(page->findChild<QPushButton*>("snapMore"), Qt::LeftButton);
+        QTest::qWait(30);
+        p.type(field(i, "hung"), QString::number(800 + 20 * i) + QStringLiteral(" g"));  // about 0.77 MPa
+        QTest::qWait(10);
+    }
+    p.answered();
+    REQUIRE(p.session.plan().snaps.size() == 5);
+    const auto own = strengthOf(p.session.plan(), p.session.library(), "dark");
+    CHECK(own.bars == 5);
+    CHECK(result->text().contains("5 bar"));
+    CHECK(shown(p).margin == Approx(before * own.strength.mean / book).epsilon(0.01));
+    p.type(field(0, "thickness"), "90 mm");
+    CHECK(page->findChild<QLabel*>("snapProblem")->text().contains("thick"));
+    while (p.session.document().canUndo()) p.session.document().undo();
+    p.answered();
+    CHECK(shown(p).margin == Approx(before));
+}
+
+TEST_CASE("pictures of what happens to a piece", "[.][pictures]") {
+    Program p;
+    const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral(UOVO_SOURCE "/docs/screenshots"));
+    auto* h = holds(p);
+    QTest::qWait(400);
+    REQUIRE(p.window.grab().save(folder + "/holds.png"));
+    if (!qEnvironmentVariableIsSet("UOVO_ALL_PICTURES")) return;
+    chooseCase(p, h, "stands");
+    QTest::qWait(400);
+    REQUIRE(p.window.grab().save(folder + "/holds_stands.png"));
+    p.session.select("moon");
+    QTest::qWait(800);
+    REQUIRE(p.window.grab().save(folder + "/holds_moon.png"));
+    QTest::mouseClick(h->findChild<QPushButton*>("snapTest"), Qt::LeftButton);
+    QTest::qWait(200);
+    REQUIRE(p.window.grab().save(folder + "/snap.png"));
+    p.session.select("comet-cone");
+    QTest::qWait(800);
+    REQUIRE(p.window.grab().save(folder + "/holds_cone.png"));
+}
