@@ -149,6 +149,7 @@ TEST_CASE("strokes are painted where a person clicks, thicken the wall there, an
     REQUIRE(solid->isVisible());
     REQUIRE(solid->isPainting());
     REQUIRE_FALSE(solid->scene().bodies.empty());
+    QTest::qWait(50);  // the layout settles
     const QPoint middle = solid->rect().center();
     const double before = solid->wallAt(middle);
     REQUIRE(std::isfinite(before));
