@@ -169,6 +169,12 @@ TEST_CASE("pictures of what happens to a piece", "[.][pictures]") {
     chooseCase(p, h, "stands");
     QTest::qWait(400);
     REQUIRE(p.window.grab().save(folder + "/holds_stands.png"));
+    p.session.select("specimen-basket");
+    QTest::qWait(800);
+    REQUIRE(p.window.grab().save(folder + "/holds_basket.png"));
+    p.session.select("observatory");
+    QTest::qWait(800);
+    REQUIRE(p.window.grab().save(folder + "/holds_tower.png"));
     p.session.select("moon");
     QTest::qWait(800);
     REQUIRE(p.window.grab().save(folder + "/holds_moon.png"));

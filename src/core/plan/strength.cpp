@@ -79,8 +79,7 @@ public:
 
     tl::expected<void, Problem> factor(std::shared_ptr<const shell::Structure> structure, std::stop_token stop) {
         w_.model.material = {chocolate_.young, lib_.strong("poisson"), a_.coating.densitySolid};
-        if (const auto* c = lib_.find(piece_.chocolate)) w_.model.names = {c->name};
-        auto built = shell::System::build(w_.model, shell::sixFreedoms(w_.model), {}, {}, std::move(structure), stop);
+        auto built = shell::System::build(w_.model, shell::sixFreedoms(w_.model, w_.ties), w_.ties, {}, std::move(structure), stop);
         if (!built) return tl::unexpected(built.error());
         system_.emplace(std::move(*built));
         faces_ = shell::faces(w_.model);
@@ -143,7 +142,7 @@ private:
         const double weight = fillingMass() * kGravity * times;
         if (std::isfinite(w_.level) && w_.level > w_.low) {
             Freedoms liquid = shell::noLoad(w_.model);
-            shell::addLiquid(w_.model, 1000, w_.level, true, liquid);
+            shell::addLiquid(w_.model, 1000, w_.level, true, liquid, w_.wet);
             const double lifts = -shell::resultant(w_.model, liquid).force.z;
             if (lifts > 0)  // facets and the wall's middle are not the former: its weight is what is poured in
                 for (size_t i = 0; i < f.size(); ++i) f[i] += liquid[i] * weight / lifts;
@@ -158,9 +157,10 @@ private:
         return f;
     }
     /// Place on the rim (or half-way up a closed piece) at an angle, and the way in.
-    Vec3 grip(double angle) const {
+    Vec3 grip(double angle, double share = 0.5) const {
         const Vec3 way{std::cos(angle), std::sin(angle), 0};
-        Vec3 best{0, 0, 0.5 * (w_.low + w_.high)};
+        const double height = w_.low + share * (w_.high - w_.low);
+        Vec3 best{0, 0, height};
         double most = -1e300;
         const auto consider = [&](int i, double malus) {
             const auto& p = w_.model.points[static_cast<size_t>(i)];
@@ -173,7 +173,7 @@ private:
         if (w_.open)
             for (const int i : w_.rim) consider(i, 0);
         else
-            for (size_t i = 0; i < w_.model.points.size(); ++i) consider(static_cast<int>(i), 4 * std::abs(w_.model.points[i].z - 0.5 * (w_.low + w_.high)));
+            for (size_t i = 0; i < w_.model.points.size(); ++i) consider(static_cast<int>(i), 4 * std::abs(w_.model.points[i].z - height));
         return best;
     }
     void push(Job& j, const Vec3& at, double radius, const Vec3& force) const {
@@ -212,7 +212,7 @@ private:
                 out.push_back(std::move(j));
             }
         }
-        {
+        if (!w_.compound) {
             Job j = job("fingers", w_.open ? "Lifted with two fingers" : "Picked up with two fingers", cold, shell::noLoad(m));
             for (const double angle : {0.0, M_PI}) {
                 const Vec3 at = grip(angle);
@@ -257,7 +257,26 @@ private:
             j.buckling = true;
             out.push_back(std::move(j));
         }
-        if (!w_.open) {
+        if (w_.compound) {
+            Job j = job("on-top", "Something stands on it", room, carried(1));
+            double broadest = 0;
+            for (const auto& p : m.points) broadest = std::max(broadest, std::hypot(p.x, p.y));
+            Vec3 top{0, 0, -1e300};  // in its middle, not on something that sticks out
+            for (const auto& p : m.points)
+                if (std::hypot(p.x, p.y) > 0.3 * broadest)
+                    continue;
+                else if (p.z > top.z + 1e-6 || (p.z > top.z - 1e-6 && std::hypot(p.x, p.y) < std::hypot(top.x, top.y))) top = p;
+            push(j, top, palm, {0, 0, -own("on-top") * kGravity});
+            onFoot(j.load);
+            changeable(j, "kg");
+            out.push_back(std::move(j));
+            if (piece_.part()->family == "basket") {
+                Job h = job("handle", "Carried by its handle", room, carried(1));
+                push(h, top, palm, {0, 0, -shell::resultant(m, h.load).force.z});
+                balance(m, w_.hold, h.load);
+                out.push_back(std::move(h));
+            }
+        } else if (!w_.open) {
             if (w_.hung) {
                 Job j = job("hangs", "Hangs from its cord", room, carried(1));
                 const double weight = -shell::resultant(m, j.load).force.z;
@@ -267,8 +286,8 @@ private:
             }
             for (const char* id : {"tap", "blow"}) {
                 Job j = job(id, id[0] == 't' ? "A child's tap" : "A good blow", room, shell::noLoad(m));
-                const Vec3 at = grip(0);
-                push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0}));  // 1 N: its energy follows
+                const Vec3 at = grip(0, 0.35);  // beside the seam, where one strikes
+                push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0.5 * (w_.low + w_.high) - at.z}));  // 1 N: its energy follows
                 balance(m, everywhere(), j.load);  // a blow is over before anything but its own mass resists
                 changeable(j, "J");
                 out.push_back(std::move(j));
@@ -301,6 +320,11 @@ private:
         c.at = v.weakest.at;
         c.outer = v.weakest.outer;
         c.place = placeOf(c.at);
+        if (w_.compound) {
+            const size_t k = v.weakest.triangle;
+            const std::string part = "the " + m.names[static_cast<size_t>(m.part[k])];
+            c.place = w_.weak[k] < 1 ? "where " + part + " is glued" : "in " + part;
+        }
         c.shift = deformed(m, u);
         for (auto& s : c.shift) {
             s = s * (1 / j.share);  // softer where it is warm
@@ -367,7 +391,7 @@ private:
         const bool sideways = std::isfinite(c.buckles) && c.buckles <= c.margin * 1.0001;
         c.sentence = sideways ? fmt::format("The wall gives way sideways at {} times this load", ratio(c.margin)) : fmt::format("One in twenty cracks at {} times this load", ratio(c.margin));
         c.sentence += fmt::format(", likely {} to {}. ", ratio(c.low), ratio(c.high));
-        if (!sideways) c.sentence += fmt::format("It would open {} {}.", c.place, opens);
+        if (!sideways) c.sentence += w_.compound ? fmt::format("It would open {}.", c.place) : fmt::format("It would open {} {}.", c.place, opens);
         if (c.cracks > 0.995)
             c.sentence += " As it is, hardly one survives.";
         else if (c.cracks > 0.02)
@@ -486,7 +510,8 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
     out.thickness = before.model.thickness;
     out.cases = r.cases(options.ways, stop);
     out.weakest = weakestOf(out.cases);
-    if (piece.part() && !before.open && !before.hung) {
+    out.left = before.left;
+    if (piece.part() && !before.open && !before.hung && !before.compound) {
         LoadCase c;
         double mean = 0;
         for (const double t : out.thickness) mean += t / double(out.thickness.size());
@@ -527,6 +552,11 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
                         if (near[i]) w.model.thickness[i] += kBrushed / (density * area);
                 });
         }
+        if (before.compound)
+            tried("Glue scored and along both sides of each joint", 0, [&](StrengthWall& w) {
+                for (auto& v : w.weak)
+                    if (v < 1) v = lib.strength.at("jointShare").high;
+            });
         double area = 0, mean = 0;
         for (size_t k = 0; k < before.model.triangles.size(); ++k) {
             const auto f = before.model.facet(k);
@@ -535,7 +565,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         }
         mean /= std::max(1e-12, area);
         const double more = piece.coats.size() > 1 ? mean / double(piece.coats.size()) : 0.5 * mean;
-        tried("One more coat", more * area * density, [&](StrengthWall& w) {
+        tried(before.compound ? "Sheets and walls half as thick again" : "One more coat", more * area * density, [&](StrengthWall& w) {
             for (auto& t : w.model.thickness) t += more;
         });
         const auto& weak = out.cases[out.weakest];
@@ -561,7 +591,7 @@ std::optional<Answer> strengthAnswer(const StrengthStage& s, const Plan& plan, c
     a.after = "what it must bear";
     std::string title = c.title;
     title[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(title[0])));
-    a.sentence = fmt::format("Hardest: {}. {} Advice, not a guarantee.", title, c.sentence);
+    a.sentence = fmt::format("Hardest: {}. {} Advice, not a guarantee.{}", title, c.sentence, s.left.empty() ? "" : " Left out: " + s.left + ".");
     a.tone = c.tone;
     const auto mega = [](double pa) { return fmt::format("{:.2g} MPa", pa / 1e6); };
     a.working = {"Will it hold",

@@ -59,6 +59,7 @@ struct StrengthStage {
     std::vector<LoadCase> cases;     ///< in the order of a piece's life
     size_t weakest = 0;
     std::vector<StrengthWay> ways;   ///< when the weakest is weak
+    std::string left;                ///< parts that are left out of it, in words
     std::string problem;             ///< why there is nothing of this; empty when there is
     double seconds = 0;
 };

@@ -13,7 +13,23 @@ constexpr double kBare = 1e-4;      // m: a wall this thin carries nothing
 constexpr size_t kMostFeet = 24;    // corners of a foot that may touch
 constexpr double kSeam = 0.003;     // m to each side of a seam that is as weak as it
 
-/// Wall triangles of a surface, moved to the middle of the wall.
+/// Wall of a bowl or cup at a place of its meridian.
+double wallAt(const CoatStage& s, const Vec3& p) {
+    const double r = std::hypot(p.x, p.y);
+    size_t best = 0;
+    double nearest = 1e300;
+    for (size_t i = 0; i < s.profile.size(); ++i) {
+        const double d = std::hypot(s.profile.r[i] - r, s.profile.z[i] - p.z);
+        if (d < nearest) {
+            nearest = d;
+            best = i;
+        }
+    }
+    return s.coats.wall[best];
+}
+
+}  // namespace
+
 void addWall(StrengthWall& w, const form::Mesh& surface, const std::vector<double>& thickness, bool outside) {
     std::vector<Vec3> normal(surface.points.size());
     std::vector<bool> used(surface.points.size(), false);
@@ -43,23 +59,6 @@ void addWall(StrengthWall& w, const form::Mesh& surface, const std::vector<doubl
     }
 }
 
-/// Wall of a bowl or cup at a place of its meridian.
-double wallAt(const CoatStage& s, const Vec3& p) {
-    const double r = std::hypot(p.x, p.y);
-    size_t best = 0;
-    double nearest = 1e300;
-    for (size_t i = 0; i < s.profile.size(); ++i) {
-        const double d = std::hypot(s.profile.r[i] - r, s.profile.z[i] - p.z);
-        if (d < nearest) {
-            nearest = d;
-            best = i;
-        }
-    }
-    return s.coats.wall[best];
-}
-
-}  // namespace
-
 tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, double triangles) {
     const auto refuse = [](const char* sentence) { return tl::unexpected(Problem{sentence}); };
     StrengthWall w;
@@ -81,41 +80,47 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         const std::string& family = piece.part()->family;
         w.hung = family == "hung-ball";
         const bool single = a.part->assembly.items.size() == 1;
-        if (!single && !w.hung) return refuse("The strength of pieces put together from parts is not reckoned yet.");
+        w.compound = !single && !w.hung;
         form::Detail detail;
-        detail.triangles = triangles;
+        detail.triangles = w.compound ? 1.4 * triangles : triangles;  // sheets take a small share of them
         detail.round = 24;
         detail.onSurface = true;
         const auto rebuilt = a.part->wall ? tl::expected<form::Assembly, Problem>(a.part->assembly) : form::build(*piece.part(), plan.meshes, detail);
         if (!rebuilt) return tl::unexpected(rebuilt.error());
-        form::Mesh all;
-        std::vector<double> thickness;
-        bool outside = false;
-        for (const auto& item : rebuilt->items) {
-            if (item.shape.body != form::Body::Wall || item.shape.coverage < 1) {
-                if (single) return refuse("Only walls are reckoned: this part is cast full or cut from a sheet.");
-                continue;
+        if (w.compound) {
+            if (auto ok = strengthCompound(w, *rebuilt, lib.strong("jointShare")); !ok) return tl::unexpected(ok.error());
+        } else {
+            form::Mesh all;
+            std::vector<double> thickness;
+            bool outside = false;
+            for (const auto& item : rebuilt->items) {
+                if (item.shape.body != form::Body::Wall || item.shape.coverage < 1) {
+                    if (single) return refuse("Only walls are reckoned: this part is cast full or cut from a sheet.");
+                    continue;
+                }
+                form::append(all, form::placed(item.shape.surface, item.pose));
+                if (item.shape.thickness.empty())
+                    thickness.insert(thickness.end(), item.shape.surface.points.size(), item.shape.wall);
+                else
+                    thickness.insert(thickness.end(), item.shape.thickness.begin(), item.shape.thickness.end());
+                outside = item.shape.outside;
             }
-            form::append(all, form::placed(item.shape.surface, item.pose));
-            if (item.shape.thickness.empty())
-                thickness.insert(thickness.end(), item.shape.surface.points.size(), item.shape.wall);
-            else
-                thickness.insert(thickness.end(), item.shape.thickness.begin(), item.shape.thickness.end());
-            outside = item.shape.outside;
+            if (all.triangles.empty()) return refuse("There is no wall to reckon with.");
+            if (w.hung) {  // two halves: their rims become one seam
+                form::Mesh walls;
+                walls.points = all.points;
+                for (size_t k = 0; k < all.triangles.size(); ++k)
+                    if (all.mark(k) == form::Mark::Wall) walls.triangles.push_back(all.triangles[k]);
+                all = form::weld(walls, 1e-5);
+                thickness.assign(all.points.size(), thickness.front());
+            }
+            addWall(w, all, thickness, outside);
         }
-        if (all.triangles.empty()) return refuse("There is no wall to reckon with.");
-        if (w.hung) {  // two halves: their rims become one seam
-            form::Mesh walls;
-            walls.points = all.points;
-            for (size_t k = 0; k < all.triangles.size(); ++k)
-                if (all.mark(k) == form::Mark::Wall) walls.triangles.push_back(all.triangles[k]);
-            all = form::weld(walls, 1e-5);
-            thickness.assign(all.points.size(), thickness.front());
-        }
-        addWall(w, all, thickness, outside);
         w.capacity = a.part->capacity;
-        if (w.capacity > 0 && w.fill > 0) {
+        if (w.capacity > 0 && w.fill > 0) {  // of a piece put together the first part is filled
             const auto& first = rebuilt->items.front();
+            if (w.compound)
+                for (const int part : w.model.part) w.wet.push_back(part == 0);
             w.level = w.hung ? std::nan("") : form::levelOf(form::placed(first.shape.surface, first.pose), std::min(w.fill, 0.98 * w.capacity));
         }
     }
@@ -148,7 +153,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
             w.rim.push_back(static_cast<int>(i));
             mean += m.points[i].z;
         }
-    w.open = !w.rim.empty();
+    w.open = !w.rim.empty() && !w.compound;
     w.rimUp = w.open && mean / double(w.rim.size()) > 0.5 * (w.low + w.high);
     if (w.rimUp) std::erase_if(w.rim, [&](int i) { return m.points[static_cast<size_t>(i)].z < 0.5 * (w.low + w.high); });
     // What it stands on: the flat pool of a bowl, the corner of a cup's floor, else whatever is lowest.

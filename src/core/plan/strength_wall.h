@@ -10,14 +10,22 @@ struct StrengthWall {
     std::vector<int> feet;       ///< corners it may stand on
     std::vector<int> hold;       ///< corners that a hand or its former holds
     bool stands = true;          ///< on a foot; else it is held, as a cone
+    std::vector<shell::Tie> ties;  ///< joints of a piece put together
+    std::vector<bool> wet;       ///< of each triangle: what is filled in presses on it; empty: on all
+    std::string left;            ///< parts that are not reckoned, in words
     std::vector<double> weak;    ///< of each triangle: multiple of the strength; empty: 1
     double low = 0, high = 0;    ///< m, z of its ends
-    bool open = false, rimUp = false, hung = false;
+    bool open = false, rimUp = false, hung = false, compound = false;
     double capacity = 0, fill = 0, level = 0;  ///< m³, m³, m; the level is NaN where it is not known
 };
 
 /// @param triangles about so many, where it is not coated on triangles of its own
 /// @returns the wall, or why there is none that could be reckoned
 tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& answers, double triangles);
+
+/// Adds the Wall triangles of a surface, moved to the middle of the wall. @param thickness m at each corner; bare places are left out
+void addWall(StrengthWall& wall, const form::Mesh& surface, const std::vector<double>& thickness, bool outside);
+/// Adds every wall and sheet of an assembly, tied along its joints; what is glued is as weak as `jointShare` of the rest.
+tl::expected<void, Problem> strengthCompound(StrengthWall& wall, const form::Assembly& assembly, double jointShare);
 
 }  // namespace uovo

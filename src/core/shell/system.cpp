@@ -1,6 +1,7 @@
 #include "core/shell/system.h"
 
 #include <cholmod.h>
+#include <dlfcn.h>
 #include <fmt/format.h>
 
 #include <algorithm>
@@ -17,10 +18,20 @@ constexpr double kLoose = 1e-12;     // smallest pivot against the largest of it
 
 double seconds(std::chrono::steady_clock::time_point since) { return std::chrono::duration<double>(std::chrono::steady_clock::now() - since).count(); }
 
+/// OpenBLAS's own threads wait by spinning: next to other work on the machine they slow a factor thirtyfold, and gain little on blocks this small.
+void oneThread() {
+    static const bool done = [] {
+        if (auto* set = reinterpret_cast<void (*)(int)>(dlsym(RTLD_DEFAULT, "openblas_set_num_threads"))) set(1);
+        return true;
+    }();
+    (void)done;
+}
+
 /// CHOLMOD's workspace, started and finished.
 struct Common {
     cholmod_common c;
     Common() {
+        oneThread();
         cholmod_start(&c);
         c.print = 0;
         c.supernodal = CHOLMOD_SUPERNODAL;
@@ -474,9 +485,9 @@ Freedoms System::reactions(const Freedoms& u, const Freedoms& load) const {
     return out;
 }
 
-std::vector<Support> sixFreedoms(const Model& m) {
+std::vector<Support> sixFreedoms(const Model& m, const std::vector<Tie>& ties) {
     // For each body: a corner that cannot shift, one far away that only moves towards it, one far off their line that stays in their plane.
-    const auto body = bodies(m, {});
+    const auto body = bodies(m, ties);
     const int count = body.empty() ? 0 : 1 + *std::max_element(body.begin(), body.end());
     std::vector<Support> out;
     for (int b = 0; b < count; ++b) {

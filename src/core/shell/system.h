@@ -88,6 +88,7 @@ private:
 };
 
 /// Supports that take away the six rigid motions of each free body and nothing else: its loads must balance by themselves.
-std::vector<Support> sixFreedoms(const Model& model);
+/// @param ties bodies that are tied count as one
+std::vector<Support> sixFreedoms(const Model& model, const std::vector<Tie>& ties = {});
 
 }  // namespace uovo::shell

@@ -137,22 +137,23 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
     });
     row->addWidget(load_);
     unit_ = new QLabel;
-    row->addWidget(unit_, 1);
-    box->addWidget(loadRow_);
+    row->addWidget(unit_);
     sentence_ = wrapped({});
     sentence_->setObjectName(QStringLiteral("holdsSentence"));
     box->addWidget(sentence_);
-    ways_ = new QVBoxLayout;
-    ways_->setSpacing(3);
-    box->addLayout(ways_);
+    auto* ways = new QWidget;
+    ways_ = new FlowLayout(18, 2);
+    ways->setLayout(ways_);
+    box->addWidget(ways);
     sentence_->setTextFormat(Qt::RichText);
     auto* last = new QHBoxLayout;
+    last->addWidget(loadRow_);
     auto* snap = new QPushButton(tr("snap test …"));
     snap->setObjectName(QStringLiteral("snapTest"));
     snap->setProperty("flat", true);
     snap->setToolTip(tr("Measure how strong your own chocolate is"));
     connect(snap, &QPushButton::clicked, this, &HoldsBar::snapWanted);
-    last->addWidget(wrapped(tr("Advice from a model, not a guarantee: try one piece before the evening, and let nothing heavy hang over people."), "small"), 1);
+    last->addWidget(wrapped(tr("Advice, not a guarantee: try one piece first; let nothing heavy hang over people."), "small"), 1);
     last->addWidget(snap);
     box->addLayout(last);
 }
@@ -214,7 +215,7 @@ void HoldsBar::show(const StrengthStage& s) {
     loadRow_->setVisible(!c.unit.empty());
     if (!c.unit.empty()) {
         load_->setMeasure(c.load, session_.units());
-        unit_->setText(c.id == "bump" ? tr("times its weight more") : c.unit == "N" ? tr("N (1 N is what 100 g weigh)") : qstring(c.unit));
+        unit_->setText(c.id == "bump" ? tr("times its weight more") : c.unit == "N" ? tr("N (100 g weigh 1 N)") : qstring(c.unit));
     }
     const double size = sizeOf(s.mesh), grow = c.sag > 0 ? kShown * size / c.sag : 0;
     std::vector<form::Vec3> moved = c.shift;
@@ -278,7 +279,6 @@ void HoldsBar::tellWays(const StrengthStage& s) {
             });
             row->addWidget(take);
         }
-        row->addStretch(1);
         ways_->addWidget(line);
     }
 }

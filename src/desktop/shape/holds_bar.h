@@ -10,6 +10,7 @@
 
 #include "core/plan/strength.h"
 #include "desktop/shell/figure_field.h"
+#include "desktop/shell/flow_layout.h"
 #include "desktop/shell/session.h"
 #include "desktop/stage/solid_scene.h"
 
@@ -69,7 +70,7 @@ private:
     bool followsWeakest_ = true;
     std::vector<CaseCard*> cards_;
     QHBoxLayout* strip_;
-    QVBoxLayout* ways_;
+    FlowLayout* ways_;
     QLabel *sentence_, *unit_;
     FigureField* load_;
     QWidget* loadRow_;
