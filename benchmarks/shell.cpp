@@ -53,7 +53,7 @@ int main() {
         const auto v = again->solve(loads);
         for (const auto& x : v) margin += greatest(m, f, stresses(m, f, x)).stress;
         std::printf("%9zu %8.0f %9.0f %7.0f %9.1f %12.1f %13.1f | %6.0f %6.0f\n", m.triangles.size(), 1e3 * system->times().order, 1e3 * system->times().assemble, 1e3 * system->times().factor, solve, stress, each, cold, since(t));
-        if (up == 50) {
+        if (up == 35) {
             t = std::chrono::steady_clock::now();
             const auto one = system->solve({loads[0]});
             const double alone = since(t);

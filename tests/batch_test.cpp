@@ -22,7 +22,7 @@ TEST_CASE("a bath holds what stands round the piece: by hand for a half ball in 
     CHECK(bath.still < bath.level);
 }
 
-TEST_CASE("pots that do not fit are refused; the one that needs least is chosen") {
+TEST_CASE("pots that do not fit are refused, the one that needs least is chosen") {
     const auto half = form::sphereCap(0.06, 0.06, form::Side::Outside);
     CHECK(batch::bathFor(half, 0.06, {"a", "Mug", 0.08, 0.08, 0.2}, 0.01).error().sentence.find("too narrow") != std::string::npos);
     CHECK(batch::bathFor(half, 0.06, {"b", "Plate", 0.3, 0.3, 0.03}, 0.01).error().sentence.find("too low") != std::string::npos);
@@ -31,7 +31,7 @@ TEST_CASE("pots that do not fit are refused; the one that needs least is chosen"
     CHECK_FALSE(batch::bestBath(half, 0.06, {}, 0.01));
 }
 
-TEST_CASE("grams add up: melt is pieces, bath and tools; what comes back is bath and trim") {
+TEST_CASE("grams add up: melt is pieces, bath and tools, what comes back is bath and trim") {
     const auto pots = batch::pots({{"a", "dark", 10, 0.1, 0.8}, {"b", "dark", 5, 0.02, 0.3}, {"c", "milk", 4, 0.05, 0}}, {1, 1, 0.2}, 0.015, 0.005, 0.03);
     REQUIRE(pots.size() == 2);
     CHECK(pots[0].pieces == Approx(1.1));
@@ -42,7 +42,7 @@ TEST_CASE("grams add up: melt is pieces, bath and tools; what comes back is bath
     CHECK(pots[1].packets == 2);
 }
 
-TEST_CASE("spares grow with the risk; certainty needs none") {
+TEST_CASE("spares grow with the risk, certainty needs none") {
     CHECK(batch::piecesToMake(14, 1) == 14);
     CHECK(batch::piecesToMake(0, 0.9) == 0);
     for (int n = 1; n < 40; ++n) {

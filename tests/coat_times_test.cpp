@@ -37,7 +37,7 @@ TEST_CASE("stress of the cold: held fast by hand, free to shrink between its lim
     }
 }
 
-TEST_CASE("the freezer chills and strains more than the fridge, the table least; a free wall does not crack") {
+TEST_CASE("the freezer chills and strains more than the fridge, the table least, a free wall does not crack") {
     const auto timesAt = [](coat::Place place) {
         Plan plan = bowlPlan();
         plan.pieces[0].coats.back().place = place;

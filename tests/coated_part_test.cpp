@@ -44,7 +44,7 @@ TEST_CASE("every former of one wall can be coated: the wall is finite, grams are
     }
 }
 
-TEST_CASE("a part without coats keeps its assumed wall, and says so; with coats it says where it is thin") {
+TEST_CASE("a part without coats keeps its assumed wall, and says so, with coats it says where it is thin") {
     Plan plan = planOf("half-ball");
     const auto words = [](const PieceAnswers& a) {
         for (const auto& answer : a.answers)
@@ -126,7 +126,7 @@ TEST_CASE("the tip of a cone fills and is not called thin") {
     CHECK(w->thinnestHeight > 0.001);
 }
 
-TEST_CASE("only a change of coats or chocolate coats a part anew; wrong coats are said at their place") {
+TEST_CASE("only a change of coats or chocolate coats a part anew, wrong coats are said at their place") {
     Plan plan = planOf("half-ball");
     Cache cache;
     const auto first = *answer(plan, io::library(), cache, test::withoutDay());

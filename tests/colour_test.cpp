@@ -94,7 +94,7 @@ TEST_CASE("a coloured piece has the wall of its base, and a pot of its own that 
     CHECK(std::any_of(list.supplies.begin(), list.supplies.end(), [](const auto& s) { return s.name.find("Oil colour") == 0; }));
 }
 
-TEST_CASE("what is said on the packet of the base holds for its colour; another choice of melting may differ") {
+TEST_CASE("what is said on the packet of the base holds for its colour, another choice of melting may differ") {
     Plan plan = coloured(blue());
     plan.own["white"].values["workHigh"] = 28.5;
     plan.own["white"].values["workLow"] = 28;

@@ -98,7 +98,7 @@ TEST_CASE("a lid is the chocolate between two levels: by hand in a straight cup,
     CHECK(schedule::check(day.day->network, day.day->layout).empty());
 }
 
-TEST_CASE("a recipe is scaled to all pieces; its alcohol and allergens are told") {
+TEST_CASE("a recipe is scaled to all pieces, its alcohol and allergens are told") {
     Plan plan = cupPlan();
     auto& f = *plan.pieces[0].filling;
     f.each = Measure(60e-6);

@@ -35,7 +35,7 @@ TEST_CASE("a damaged library is refused with the file's name") {
     CHECK(lib.error().sentence.find("physics.json") != std::string::npos);
 }
 
-TEST_CASE("thinning lowers viscosity and yield stress; a person's own figures win") {
+TEST_CASE("thinning lowers viscosity and yield stress, a person's own figures win") {
     const auto& lib = io::library();
     const auto& dark = *lib.find("dark");
     const auto plain = test::coating("dark");

@@ -96,7 +96,7 @@ TEST_CASE("a ball a quarter full keeps every gram, and spinning it leaves no bar
     CHECK(lying->mass == Approx(done->mass).epsilon(1e-9));
 }
 
-TEST_CASE("more turns leave fewer bare places; what once was wet is never bare again") {
+TEST_CASE("more turns leave fewer bare places, what once was wet is never bare again") {
     const auto s = ball(0.05, 1200);
     Plan plan = ballPlan(0.2, coat::Motion::Over, 60);
     auto& c = plan.pieces[0].coats[0];

@@ -147,7 +147,7 @@ TEST_CASE("a profile that crosses itself, runs left of its axis or down is refus
     CHECK(says({{0, 0}, {0.02, 0.01}, {0, 0.02}, {0.02, 0.03}}).find("touches its axis") != std::string::npos);
 }
 
-TEST_CASE("every answer about a part has words, a working and a finite figure; a wall says it is assumed") {
+TEST_CASE("every answer about a part has words, a working and a finite figure, a wall says it is assumed") {
     for (const auto& f : form::families()) {
         INFO(f.id);
         const auto a = answersOf(planOf(f.id));

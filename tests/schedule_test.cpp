@@ -123,7 +123,7 @@ TEST_CASE("the longest path is tight: a horizon one minute shorter is refused wi
     CHECK_FALSE(layOut(net));
 }
 
-TEST_CASE("more pieces than the shelf holds go in rounds; taller ones are refused in words") {
+TEST_CASE("more pieces than the shelf holds go in rounds, taller ones are refused in words") {
     Plan plan = oneCook();
     plan.pieces.pop_back();
     plan.pieces[0].count = 4;

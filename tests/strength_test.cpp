@@ -65,7 +65,7 @@ TEST_CASE("a bowl stands with its filling many times over, and fears fingers at 
         if (c.id != "at-once") CHECK(c.margin >= weakest.margin);
 }
 
-TEST_CASE("a thicker wall, a colder room and a stronger chocolate hold more; twice the force half as often") {
+TEST_CASE("a thicker wall, a colder room and a stronger chocolate hold more, twice the force half as often") {
     const auto one = of(bowls(1)), two = of(bowls(2));
     CHECK(find(two, "fingers").margin > 1.5 * find(one, "fingers").margin);
     Plan warm = bowls();
@@ -294,4 +294,12 @@ TEST_CASE("loads and bars are kept in the file, and wrong ones said") {
     plan.snaps.clear();
     plan.pieces[0].loads["fingers"] = Measure(-1.0);
     CHECK(problems(plan, io::library()).front().where == "pieces/bowl/loads/fingers");
+}
+
+TEST_CASE("the root of a basket's handle is judged within a third on coarse and fine nets") {
+    Plan plan = part("basket");
+    plan.pieces[0].filling = Filling{};
+    plan.pieces[0].filling->each = Measure(0.0005);
+    const double coarse = find(of(plan, {2600, false}), "handle").margin, fine = find(of(plan, {10400, false}), "handle").margin;
+    CHECK(coarse == Approx(fine).epsilon(0.4));  // ties from corner to face settle slowly: docs/models.md says how far
 }

@@ -65,7 +65,7 @@ TEST_CASE("seeding balances: what the melt loses the seed takes up, whatever the
     CHECK(seedMelted(c, {0.2, 45, mostMelted(c, plain), 20, {}, 0}) == Approx(1).epsilon(1e-6));
 }
 
-TEST_CASE("a third of seed lands at work in a light bowl; a heavy hot one is told, with grams and minutes") {
+TEST_CASE("a third of seed lands at work in a light bowl, a heavy hot one is told, with grams and minutes") {
     // common practice, no source: a third of seed from 45 °C lands within 1.5 °C of the working temperature for dark in a light bowl
     const auto light = planned("dark", by(Method::Seed), 0.3);
     CHECK(std::abs(light.third - test::coating("dark").working()) < 1.5);

@@ -24,7 +24,7 @@ void rename(Document& d, const char* name, const QString& merge = {}) {
 
 }  // namespace
 
-TEST_CASE("edits are undone and redone in their order; a new edit forgets what was undone") {
+TEST_CASE("edits are undone and redone in their order, a new edit forgets what was undone") {
     QTemporaryDir folder;
     Document d(folder.path());
     CHECK_FALSE(d.canUndo());
@@ -47,7 +47,7 @@ TEST_CASE("edits are undone and redone in their order; a new edit forgets what w
     CHECK_FALSE(d.canUndo());
 }
 
-TEST_CASE("an edit that changes nothing is no step; edits of one kind within a second are one") {
+TEST_CASE("an edit that changes nothing is no step, edits of one kind within a second are one") {
     QTemporaryDir folder;
     Document d(folder.path());
     rename(d, d.plan().name.c_str());

@@ -175,7 +175,7 @@ TEST_CASE("strokes are painted where a person clicks, thicken the wall there, an
     CHECK(again->pieces[0].coats[2].spots == p.session.piece()->coats[2].spots);
 }
 
-TEST_CASE("bare spots are hatched on the stage and listed; a longer turning closes them") {
+TEST_CASE("bare spots are hatched on the stage and listed, a longer turning closes them") {
     Program p;
     p.session.select("moon");
     p.session.editPiece("A ball with too little in it", [](Piece& piece) {

@@ -50,7 +50,7 @@ TEST_CASE("what happens to a bowl is a strip of pictures, the weakest is shown w
     CHECK(p.window.shape()->coats()->isVisible());
 }
 
-TEST_CASE("a load is typed, and twice the load halves its margin; undo takes it back") {
+TEST_CASE("a load is typed, and twice the load halves its margin, undo takes it back") {
     Program p;
     auto* h = holds(p);
     chooseCase(p, h, "fingers");

@@ -93,7 +93,7 @@ TEST_CASE("every family of the gallery can be started, answers, and fits into th
     }
 }
 
-TEST_CASE("a part's figure is typed; what is impossible is said beside it") {
+TEST_CASE("a part's figure is typed, what is impossible is said beside it") {
     Program p;
     p.session.select("comet-cone");
     const double before = partGrams(p);
@@ -234,7 +234,7 @@ TEST_CASE("a coated bowl turns too, with its wall map and an egg beside it") {
     CHECK(p.window.shape()->stage()->isVisible());
 }
 
-TEST_CASE("shapes, pictures and patterns are saved; the exported solid weighs what the answer says") {
+TEST_CASE("shapes, pictures and patterns are saved, the exported solid weighs what the answer says") {
     Program p;
     for (const char* id : {"crater-bowl", "specimen-basket", "moon"}) {
         p.session.select(id);
@@ -328,7 +328,7 @@ TEST_CASE("an SVG outline becomes a sheet part with its hole") {
     CHECK(p.session.plan().pieces.size() == 7);
 }
 
-TEST_CASE("a profile is drawn point by point, with mouse and keys; one that crosses itself is not taken") {
+TEST_CASE("a profile is drawn point by point, with mouse and keys, one that crosses itself is not taken") {
     Program p;
     p.window.shape()->gallery()->open();
     QTest::keyClicks(p.window.shape()->gallery()->words(), "vase");

@@ -318,7 +318,7 @@ TEST_CASE("a deadline in the past is said and nothing breaks") {
     CHECK(day->answer().sentence.find("has passed") != std::string::npos);
 }
 
-TEST_CASE("pieces are added, copied and taken off the shelf; an empty shelf teaches") {
+TEST_CASE("pieces are added, copied and taken off the shelf, an empty shelf teaches") {
     Program p;
     p.session.document().edit("empty", [](Plan& plan) { plan.pieces.clear(); });
     p.answered();

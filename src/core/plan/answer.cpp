@@ -1,8 +1,10 @@
 // The chain: form → coat → setting → batch → schedule.
 #include <algorithm>
+#include <atomic>
 #include <chrono>
 #include <cmath>
 #include <numbers>
+#include <thread>
 
 #include <fmt/format.h>
 
@@ -13,7 +15,7 @@
 namespace uovo {
 namespace {
 
-constexpr size_t kKept = 64;
+constexpr size_t kKept = 160;
 constexpr double kPatch = 0.002;      // kg a coated piece: judgement
 constexpr double kFillet = 0.004;     // m
 constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and swirled: judgement, a quarter to a half
@@ -121,30 +123,48 @@ bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions
 
 /// Whether each piece holds. @param ways what to do about weak ones as well @returns false when stopped
 bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, bool ways, Cache& cache, std::stop_token stop, Answers& out) {
+    struct Job {
+        size_t piece;
+        std::string key;
+        std::shared_ptr<const StrengthStage> stage;
+        bool known = false;
+    };
+    std::vector<Job> jobs;
+    const auto weak = [](const StrengthStage& s) { return !s.cases.empty() && (s.cases[s.weakest].tone == Tone::Weak || s.cases[s.weakest].tone == Tone::Impossible); };
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
         const Piece& piece = plan.pieces[i];
         const auto& now = out.pieces[i];
         if (!now->problems.empty() || now->answers.empty()) continue;
+        if (ways && now->strength && !weak(*now->strength)) continue;
         Plan essence;
-        for (const auto& s : plan.snaps) essence.snaps.push_back(s);
+        essence.snaps = plan.snaps;
         Piece p;
         p.id = "strength";
         p.chocolate = piece.chocolate;
         p.loads = piece.loads;
         essence.pieces = {p};
-        const std::string key = fmt::format("strength {} {} {:.9g} {} {} {}", plan.units == UnitSystem::US, ways, now->fillEach, piece.filling && piece.filling->perishable, writePlan(essence), piece.part() ? partKey(piece, plan) : stageKey(piece, plan, options));
-        auto stage = std::static_pointer_cast<const StrengthStage>(cache.find(key));
-        if (!stage && ways && now->strength && now->strength->ways.empty() && !now->strength->cases.empty() && now->strength->cases[now->strength->weakest].tone != Tone::Weak && now->strength->cases[now->strength->weakest].tone != Tone::Impossible) continue;
-        if (!stage) {
-            stage = std::make_shared<const StrengthStage>(strength(piece, plan, lib, *now, {2600, ways}, stop));
-            if (stop.stop_requested()) return false;
-            cache.keep(key, stage);
-        }
-        auto with = std::make_shared<PieceAnswers>(*now);
-        with->strength = stage;
+        Job job{i, fmt::format("strength {} {} {:.9g} {} {} {}", plan.units == UnitSystem::US, ways, now->fillEach, piece.filling && piece.filling->perishable, writePlan(essence), piece.part() ? partKey(piece, plan) : stageKey(piece, plan, options)), nullptr, false};
+        job.stage = std::static_pointer_cast<const StrengthStage>(cache.find(job.key));
+        job.known = job.stage != nullptr;
+        jobs.push_back(std::move(job));
+    }
+    std::atomic<size_t> next = 0;  // pieces side by side on two threads
+    const auto reckon = [&] {
+        for (size_t k = next++; k < jobs.size() && !stop.stop_requested(); k = next++)
+            if (!jobs[k].stage) jobs[k].stage = std::make_shared<const StrengthStage>(strength(plan.pieces[jobs[k].piece], plan, lib, *out.pieces[jobs[k].piece], {2600, ways}, stop));
+    };
+    {
+        std::jthread other(reckon);
+        reckon();
+    }
+    if (stop.stop_requested()) return false;
+    for (auto& job : jobs) {
+        if (!job.known) cache.keep(job.key, job.stage);
+        auto with = std::make_shared<PieceAnswers>(*out.pieces[job.piece]);
+        with->strength = job.stage;
         std::erase_if(with->answers, [](const Answer& a) { return a.id == "strength"; });
-        if (auto said = strengthAnswer(*stage, plan, lib)) with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)), std::move(*said));
-        out.pieces[i] = std::move(with);
+        if (auto said = strengthAnswer(*job.stage, plan, lib)) with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)), std::move(*said));
+        out.pieces[job.piece] = std::move(with);
     }
     return true;
 }

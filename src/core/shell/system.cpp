@@ -7,6 +7,7 @@
 #include <algorithm>
 #include <chrono>
 #include <cmath>
+#include <mutex>
 #include <numeric>
 #include <thread>
 
@@ -14,6 +15,7 @@ namespace uovo::shell {
 namespace {
 
 constexpr double kTieStiff = 1e3;    // times the stiffest diagonal next to it: rigid to a thousandth, well conditioned
+constexpr double kUnmet = 1e-3;      // of a trial load that is not met: the shell moves freely
 constexpr double kLoose = 1e-12;     // smallest pivot against the largest of its kind that still holds
 
 double seconds(std::chrono::steady_clock::time_point since) { return std::chrono::duration<double>(std::chrono::steady_clock::now() - since).count(); }
@@ -172,7 +174,12 @@ std::shared_ptr<Structure> ordered(const Model& m, const std::vector<Tie>& ties,
     }
     p[n] = at;
     std::vector<int> order(n);
-    const bool dissected = n > 400 && cholmod_metis(graph, nullptr, 0, true, order.data(), &c);
+    bool dissected = false;
+    if (n > 400) {  // METIS draws from the one generator of the C library: one at a time, so that the same shell always gives the same figures
+        static std::mutex one;
+        const std::lock_guard<std::mutex> alone(one);
+        dissected = cholmod_metis(graph, nullptr, 0, true, order.data(), &c);
+    }
     if (!dissected) cholmod_amd(graph, nullptr, 0, order.data(), &c);
     cholmod_free_sparse(&graph, &c);
     std::vector<int> where(n);
@@ -414,14 +421,33 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     } else if (loose < rank) {
         loose = static_cast<size_t>(static_cast<int*>(in->factor->Perm)[loose]);
     }
-    if (loose < rank || !sound) {
-        const auto place = static_cast<int>(loose / 6);
-        for (size_t k = 0; k < triangles; ++k)
+    const auto free = [&](int place) {
+        for (size_t k = 0; k < m.triangles.size(); ++k)
             for (const int i : m.triangles[k])
                 if (s.place[static_cast<size_t>(i)] == place) return refuse(fmt::format("{} can still turn like a hinge: hold it in one more place.", partName(m, k).replace(0, 1, "T")));
         return refuse("The piece can still move: hold it in one more place.");
+    };
+    if (loose < rank || !sound) return free(static_cast<int>(loose / 6));
+    // A hinge may hide behind rounding: then a trial load is not met.
+    System made(std::move(in));
+    Freedoms trial(6 * n, 0.0);
+    for (size_t i = 0; i < n; ++i)
+        for (size_t c = 0; c < 6; ++c)
+            if (const int p = s.place[i]; p >= 0 && !((made.in_->fixed[static_cast<size_t>(p)] >> c) & 1u)) trial[6 * i + c] = std::sin(1.0 + 0.7 * double(i) + 2.1 * double(c));
+    const auto moved = made.solve({trial})[0], met = made.internal(moved);
+    double off = 0, size = 0, most = -1;
+    int where = 0;
+    for (size_t i = 0; i < 6 * n; ++i) {
+        if (trial[i] == 0) continue;
+        off += (met[i] - trial[i]) * (met[i] - trial[i]);
+        size += trial[i] * trial[i];
+        if (std::abs(moved[i]) > most) {
+            most = std::abs(moved[i]);
+            where = s.place[i / 6];
+        }
     }
-    return System(std::move(in));
+    if (!(off < kUnmet * kUnmet * size)) return free(where);
+    return made;
 }
 
 std::vector<Freedoms> System::solve(const std::vector<Freedoms>& loads) const {

@@ -306,11 +306,15 @@ void MeltPlace::showPot() {
     watts_->setMeasure(Measure(m.choice.watts), u);
     shopping_->refresh(pot.id);
     showLabel();
-    QStringList times;
+    QStringList times, titles;  // a line of clock times; what each is for under the cursor
     if (answers->day)
-        for (const auto& s : sittings(*answers->day, pot)) times << tr("%1 %2").arg(qstring(localTime(answers->day->end + s.minute).substr(11)), qstring(s.title));
+        for (const auto& s : sittings(*answers->day, pot)) {
+            times << qstring(localTime(answers->day->end + s.minute).substr(11));
+            titles << times.back() + QLatin1Char(' ') + qstring(s.title);
+        }
     clock_->setVisible(!times.isEmpty());
-    clock_->setText(tr("On the day: %1.").arg(times.join(QStringLiteral(" · "))));
+    clock_->setText(times.size() == 1 ? tr("On the day: tempered at %1.").arg(titles.front()) : tr("On the day: ready to use at %1.").arg(times.join(QStringLiteral(" · "))));
+    clock_->setToolTip(titles.join(QLatin1Char('\n')));
     curve_->setVisible(m.problem.empty());
     if (!m.problem.empty()) return summary_->setText(qstring(m.problem));
     const auto& t = m.temper;
