@@ -85,6 +85,8 @@ form::Mesh meshOf(const json& given) {
         for (const auto& t : given.at("mesh").at("triangles")) {
             if (!t.is_array() || t.size() != 3) refuse("A triangle names three corners.", "mesh/triangles");
             m.triangles.push_back({t[0].get<int>(), t[1].get<int>(), t[2].get<int>()});
+            for (const int i : m.triangles.back())
+                if (i < 0 || static_cast<size_t>(i) >= m.points.size()) refuse("A triangle names a corner that does not exist.", "mesh/triangles");
         }
         return m;
     }
