@@ -18,7 +18,6 @@ using shell::Freedoms;
 
 constexpr double kGravity = 9.80665;
 constexpr double kRimBand = 0.015;    // m below a rim that a brush goes round
-constexpr double kBrushed = 0.012;    // kg of one round of the brush
 constexpr double kWeakMargin = 1.5, kEasyMargin = 8;
 constexpr double kSauce = 60, kSauceFilm = 300;  // °C and W/m²K of a hot sauce poured over (judgement)
 constexpr double kGivesWay = 28;      // °C at which next to nothing of the strength is left
@@ -85,7 +84,6 @@ public:
         return {};
     }
     std::shared_ptr<const shell::Structure> structure() const { return system_->structure(); }
-    const StrengthWall& wall() const { return w_; }
 
     struct Job {
         LoadCase words;
@@ -347,7 +345,7 @@ private:
         if (blow) {  // under 1 N: energy grows with the square of the force, and a blow meets a stiffer chocolate
             double work = 0;
             for (size_t i = 0; i < u.size(); ++i) work += 0.5 * u[i] * j.load[i];
-            work *= chocolate_.young / lib_.strong("modulusDynamic") / 1.0;
+            work *= chocolate_.young / lib_.strong("modulusDynamic");
             const double half = shell::stressThatCracks(0.5, strong) / v.equivalent;  // N that break every other one
             const double energy = work * half * half;
             margin = c.load.value > 0 ? energy / c.load.value : std::numeric_limits<double>::infinity();
@@ -469,13 +467,13 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
     }
     if (options.ways && !out.cases.empty() && out.cases[out.weakest].margin < kWeakMargin * 2 && !stop.stop_requested()) {
         const std::string id = out.cases[out.weakest].id;
-        const auto tried = [&](const std::string& title, double mass, auto thicken) {
+        const auto tried = [&](const std::string& title, double mass, StrengthWay::Does does, auto thicken) {
             StrengthWall w = before;
             thicken(w);
             Reckoner again(piece, plan, lib, a, std::move(w), out.chocolate);
             if (stop.stop_requested() || !again.factor(r.structure(), stop)) return;
             for (const auto& c : again.cases(false, stop))
-                if (c.id == id) out.ways.push_back({title, c.margin, mass});
+                if (c.id == id) out.ways.push_back({title, c.margin, mass, does});
         };
         const double density = a.coating.densitySolid;
         if (before.open && before.rimUp) {
@@ -488,13 +486,13 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
                 area += before.model.facet(k).area * n / 3;
             }
             if (area > 0)
-                tried(fmt::format("Brush {} more round the rim", format(kBrushed, Dimension::Mass, plan.units)), kBrushed, [&](StrengthWall& w) {
+                tried(fmt::format("Brush {} more round the rim", format(StrengthWay::kBrushed, Dimension::Mass, plan.units)), StrengthWay::kBrushed, StrengthWay::Does::BrushRim, [&](StrengthWall& w) {
                     for (size_t i = 0; i < near.size(); ++i)
-                        if (near[i]) w.model.thickness[i] += kBrushed / (density * area);
+                        if (near[i]) w.model.thickness[i] += StrengthWay::kBrushed / (density * area);
                 });
         }
         if (before.compound)
-            tried("Glue scored and along both sides of each joint", 0, [&](StrengthWall& w) {
+            tried("Glue scored and along both sides of each joint", 0, StrengthWay::Does::Advice, [&](StrengthWall& w) {
                 for (auto& v : w.weak)
                     if (v < 1) v = lib.strength.at("jointShare").high;
             });
@@ -506,7 +504,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         }
         mean /= std::max(1e-12, area);
         const double more = piece.coats.size() > 1 ? mean / double(piece.coats.size()) : 0.5 * mean;
-        tried(before.compound ? "Sheets and walls half as thick again" : "One more coat", more * area * density, [&](StrengthWall& w) {
+        tried(before.compound ? "Sheets and walls half as thick again" : "One more coat", more * area * density, before.compound ? StrengthWay::Does::Advice : StrengthWay::Does::Coat, [&](StrengthWall& w) {
             for (auto& t : w.model.thickness) t += more;
         });
         const auto& weak = out.cases[out.weakest];

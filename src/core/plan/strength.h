@@ -47,9 +47,12 @@ struct LoadCase {
 
 /// A change that helps, computed.
 struct StrengthWay {
+    static constexpr double kBrushed = 0.012;  ///< kg of one round of the brush
+    enum class Does { Advice, BrushRim, Coat };
     std::string title;
     double margin = 0;       ///< of the weakest case, after it
     double mass = 0;         ///< kg more in each
+    Does does = Does::Advice;  ///< what the plan would have to change
 };
 
 struct StrengthStage {

@@ -1,7 +1,6 @@
 // A piece put together from walls and sheets as one shell: each part's middle, held to the next along their joints.
 #include <algorithm>
 #include <cmath>
-#include <map>
 
 #include "core/plan/strength_wall.h"
 
@@ -91,25 +90,16 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
                 taken = addPlate(w, item, own);
             }
         }
-        if (!taken) {
-            std::string name = item.name;
-            if (!name.empty()) name[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(name[0])));
-            w.left += (w.left.empty() ? "" : ", ") + name;
-        }
-        range[k] = {before, m.triangles.size()};
-        m.part.resize(m.triangles.size(), static_cast<int>(k));
         std::string name = item.name;
         if (!name.empty()) name[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(name[0])));
+        if (!taken) w.left += (w.left.empty() ? "" : ", ") + name;
+        range[k] = {before, m.triangles.size()};
+        m.part.resize(m.triangles.size(), static_cast<int>(k));
         m.names.push_back(name);
     }
     if (m.triangles.empty()) return tl::unexpected(Problem{"Only walls and sheets are reckoned: all of this piece is cast full."});
     // Free edges of each part are what is glued.
-    std::map<std::pair<int, int>, int> sides;
-    for (const auto& t : m.triangles)
-        for (size_t i = 0; i < 3; ++i) ++sides[std::minmax(t[i], t[(i + 1) % 3])];
-    std::vector<bool> edge(m.points.size(), false);
-    for (const auto& [side, count] : sides)
-        if (count == 1) edge[static_cast<size_t>(side.first)] = edge[static_cast<size_t>(side.second)] = true;
+    const std::vector<bool> edge = freeEdges(m);
     w.weak.assign(m.triangles.size(), 1.0);
     std::vector<bool> tied(m.points.size(), false);
     const auto glue = [&](size_t a, size_t b) {  // the edge of a on b

@@ -59,6 +59,16 @@ void addWall(StrengthWall& w, const form::Mesh& surface, const std::vector<doubl
     }
 }
 
+std::vector<bool> freeEdges(const shell::Model& m) {
+    std::map<std::pair<int, int>, int> sides;
+    for (const auto& t : m.triangles)
+        for (size_t i = 0; i < 3; ++i) ++sides[std::minmax(t[i], t[(i + 1) % 3])];
+    std::vector<bool> edge(m.points.size(), false);
+    for (const auto& [side, count] : sides)
+        if (count == 1) edge[static_cast<size_t>(side.first)] = edge[static_cast<size_t>(side.second)] = true;
+    return edge;
+}
+
 tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, double triangles) {
     const auto refuse = [](const char* sentence) { return tl::unexpected(Problem{sentence}); };
     StrengthWall w;
@@ -141,12 +151,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         }
     }
     // The opening's edge.
-    std::map<std::pair<int, int>, int> sides;
-    for (const auto& t : m.triangles)
-        for (size_t i = 0; i < 3; ++i) ++sides[std::minmax(t[i], t[(i + 1) % 3])];
-    std::vector<bool> edge(m.points.size(), false);
-    for (const auto& [side, count] : sides)
-        if (count == 1) edge[static_cast<size_t>(side.first)] = edge[static_cast<size_t>(side.second)] = true;
+    const std::vector<bool> edge = freeEdges(m);
     double mean = 0;
     for (size_t i = 0; i < edge.size(); ++i)
         if (edge[i]) {

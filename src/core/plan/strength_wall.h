@@ -23,6 +23,8 @@ struct StrengthWall {
 /// @returns the wall, or why there is none that could be reckoned
 tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& answers, double triangles);
 
+/// Of each corner: it lies on an edge with one triangle only.
+std::vector<bool> freeEdges(const shell::Model& model);
 /// Adds the Wall triangles of a surface, moved to the middle of the wall. @param thickness m at each corner; bare places are left out
 void addWall(StrengthWall& wall, const form::Mesh& surface, const std::vector<double>& thickness, bool outside);
 /// Adds every wall and sheet of an assembly, tied along its joints; what is glued is as weak as `jointShare` of the rest.

@@ -16,7 +16,6 @@ namespace {
 
 constexpr double kTieStiff = 1e3;    // times the stiffest diagonal next to it: rigid to a thousandth, well conditioned
 constexpr double kUnmet = 1e-3;      // of a trial load that is not met: the shell moves freely
-constexpr double kLoose = 1e-12;     // smallest pivot against the largest of its kind that still holds
 
 double seconds(std::chrono::steady_clock::time_point since) { return std::chrono::duration<double>(std::chrono::steady_clock::now() - since).count(); }
 
@@ -401,24 +400,7 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     size_t loose = sound ? rank : in->factor->minor;
     cholmod_free_sparse(&K, &in->common.c);
     in->times.factor = seconds(began);
-    if (sound) {  // a hinge leaves a pivot that is nothing but rounding
-        const auto* L = in->factor;
-        const auto* super = static_cast<int*>(L->super);
-        const auto* pi = static_cast<int*>(L->pi);
-        const auto* px = static_cast<int*>(L->px);
-        const auto* perm = static_cast<int*>(L->Perm);
-        const auto* x = static_cast<double*>(L->x);
-        for (size_t k = 0; k < L->nsuper && loose == rank; ++k) {
-            const int rows = pi[k + 1] - pi[k];
-            for (int j = super[k]; j < super[k + 1]; ++j) {
-                const double d = x[px[k] + static_cast<long>(j - super[k]) * (rows + 1)];
-                if (!(d * d > kLoose * own[static_cast<size_t>(perm[j])])) {
-                    loose = static_cast<size_t>(perm[j]);
-                    break;
-                }
-            }
-        }
-    } else if (loose < rank) {
+    if (!sound && loose < rank) {
         loose = static_cast<size_t>(static_cast<int*>(in->factor->Perm)[loose]);
     }
     const auto free = [&](int place) {
@@ -427,7 +409,7 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
                 if (s.place[static_cast<size_t>(i)] == place) return refuse(fmt::format("{} can still turn like a hinge: hold it in one more place.", partName(m, k).replace(0, 1, "T")));
         return refuse("The piece can still move: hold it in one more place.");
     };
-    if (loose < rank || !sound) return free(static_cast<int>(loose / 6));
+    if (!sound) return free(static_cast<int>(loose / 6));
     // A hinge may hide behind rounding: then a trial load is not met.
     System made(std::move(in));
     Freedoms trial(6 * n, 0.0);

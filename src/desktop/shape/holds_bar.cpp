@@ -16,7 +16,6 @@ namespace {
 
 constexpr double kShown = 0.05;     // of the piece's size: its greatest shift, drawn
 constexpr double kArrow = 0.28;     // of the piece's size: the longest arrow
-constexpr double kRimBrush = 0.012; // kg
 
 double sizeOf(const form::Mesh& m) {
     const auto d = form::bounds(m).size();
@@ -259,7 +258,7 @@ void HoldsBar::tellWays(const StrengthStage& s) {
         auto* words = new QLabel(tr("%1: %2 → <b>%3</b>").arg(qstring(w.title).toHtmlEscaped(), times(weak.margin), times(w.margin)));
         words->setObjectName(QStringLiteral("strengthWay"));
         row->addWidget(words);
-        const bool rim = w.title.starts_with("Brush"), coat = w.title.starts_with("One more");
+        const bool rim = w.does == StrengthWay::Does::BrushRim, coat = w.does == StrengthWay::Does::Coat;
         const Piece* piece = session_.piece();
         if (piece && !piece->coats.empty() && (rim || (coat && !piece->closes()))) {
             auto* take = new QPushButton(tr("do it"));
@@ -271,7 +270,7 @@ void HoldsBar::tellWays(const StrengthStage& s) {
                     if (rim) {
                         c.way = coat::Way::Brush;
                         c.where = coat::Where::Rim;
-                        c.brushMass = Measure(kRimBrush);
+                        c.brushMass = Measure(StrengthWay::kBrushed);
                         c.motion = coat::Motion::Still;
                     }
                     p.coats.push_back(c);
