@@ -18,7 +18,7 @@ Plan bowls() {
 
 }  // namespace
 
-TEST_CASE("a wall that can be had is found, and the plan's own answer agrees with the advice") {
+TEST_CASE("a wall that can be had is found, and the plan's own answer agrees with the advice", "[long]") {
     Plan plan = bowls();
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
         INFO(plan.pieces[i].name);
@@ -144,7 +144,7 @@ TEST_CASE("the range of a wall goes back to its causes: alone, each explains it 
     CHECK(said);
 }
 
-TEST_CASE("parts, compounds and closed balls are advised on their own meshes, and the plan's answer agrees") {
+TEST_CASE("parts, compounds and closed balls are advised on their own meshes, and the plan's answer agrees", "[long]") {
     struct Case {
         const char* family;
         Wish wish;
@@ -176,7 +176,7 @@ TEST_CASE("parts, compounds and closed balls are advised on their own meshes, an
     CHECK(never->impossible.find("filled and turned") != std::string::npos);
 }
 
-TEST_CASE("where a wall is thin at its rim a brush there is among the ways") {
+TEST_CASE("where a wall is thin at its rim a brush there is among the ways", "[long]") {
     Plan plan = test::bowlPlan();
     bool brushed = false;
     for (const double wall : {0.0022, 0.0026, 0.0030, 0.0034}) {

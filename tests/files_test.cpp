@@ -58,7 +58,7 @@ std::string why(const tl::expected<io::ReadMesh, Problem>& r) { return r ? "" : 
 
 }  // namespace
 
-TEST_CASE("every format brings the same volume back, and admesh agrees") {
+TEST_CASE("every format brings the same volume back, and admesh agrees", "[long]") {
     const Folder folder;
     for (const auto& [id, p] : {std::pair{"egg", usual("egg")}, {"tart", usual("tart")}, {"basket", usual("basket")}, {"house", usual("house")}, {"lace", usual("lace")}}) {
         const Mesh solid = build(p, {}, {12000, 64})->solid();
@@ -77,7 +77,7 @@ TEST_CASE("every format brings the same volume back, and admesh agrees") {
     }
 }
 
-TEST_CASE("solids built by OpenSCAD have the volume of ours") {
+TEST_CASE("solids built by OpenSCAD have the volume of ours", "[long]") {
     const Folder folder;
     const std::string fn = "$fn=180; ";
     struct Row {
@@ -158,7 +158,7 @@ TEST_CASE("open, inside-out and inch models are told and brought in") {
     CHECK(volume(read->mesh) * std::pow(io::metres(read->likely), 3) == Approx(volume(rock(0.05, 4, 3))).epsilon(1e-4));
 }
 
-TEST_CASE("a large model is thinned out with progress, and stops when asked") {
+TEST_CASE("a large model is thinned out with progress, and stops when asked", "[long]") {
     const Folder folder;
     REQUIRE(io::writeMeshFile(folder("large.stl"), rock(0.08, 2, 6)));
     int calls = 0;

@@ -24,7 +24,7 @@ std::pair<double, double> work(const Model& m, const std::vector<Support>& held,
 
 }  // namespace
 
-TEST_CASE("a bowl squeezed by two fingers gives way as CalculiX says") {
+TEST_CASE("a bowl squeezed by two fingers gives way as CalculiX says", "[long]") {
     if (!test::haveCalculix()) {
         WARN("CalculiX is not installed: nothing compared");
         return;
@@ -37,7 +37,7 @@ TEST_CASE("a bowl squeezed by two fingers gives way as CalculiX says") {
     CHECK(ours == Approx(theirs).epsilon(0.04));
 }
 
-TEST_CASE("a cup of uneven wall that is bent sideways gives way as CalculiX says") {
+TEST_CASE("a cup of uneven wall that is bent sideways gives way as CalculiX says", "[long]") {
     if (!test::haveCalculix()) {
         WARN("CalculiX is not installed: nothing compared");
         return;

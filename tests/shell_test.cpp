@@ -2,6 +2,7 @@
 #include <catch2/catch.hpp>
 #include <Eigen/Dense>
 
+#include "core/shell/balance.h"
 #include "support_shell.h"
 
 using namespace uovo;
@@ -239,9 +240,7 @@ TEST_CASE("a part that is tied to another moves with it: a strip of two halves b
                 bool found = false;
                 for (size_t c = 0; c < 3 && !found; ++c)
                     if (form::length(both.points[static_cast<size_t>(t[c])] - right.points[i]) < 1e-9) {
-                        Tie tie{shift + static_cast<int>(i), t, {0, 0, 0}};
-                        tie.share[c] = 1;
-                        ties.push_back(tie);
+                        ties.push_back({shift + static_cast<int>(i), {{t[c], 1.0}}});
                         found = true;
                     }
                 if (found) break;
@@ -303,7 +302,7 @@ TEST_CASE("a body rests on a table that only pushes: three lumps by hand, and a 
     const auto system = System::build(m, sixFreedoms(m));
     REQUIRE(system);
     const auto at = [&](double x, double y) { return pad(m, {x, y, 0}, 0).front().first; };
-    const std::vector<int> lumps{at(-0.1, -0.1), at(0.1, -0.1), at(0, 0.1)};
+    const std::vector<Pad> lumps{{{at(-0.1, -0.1), 1.0}}, {{at(0.1, -0.1), 1.0}}, {{at(0, 0.1), 1.0}}};
     Freedoms load = noLoad(m);
     addForce({{at(0, 0), 1.0}}, {0, 0, -4}, load);
     const auto c = Foot(*system, lumps).rest(load);
@@ -312,9 +311,9 @@ TEST_CASE("a body rests on a table that only pushes: three lumps by hand, and a 
     CHECK(c.force[1] == Approx(1));
     CHECK(c.force[2] == Approx(2));
     // many feet: their forces are pushes, and balance
-    std::vector<int> feet;
+    std::vector<Pad> feet;
     for (size_t i = 0; i < m.points.size(); ++i)
-        if (std::abs(m.points[i].x) > 0.099 || std::abs(m.points[i].y) > 0.099) feet.push_back(static_cast<int>(i));
+        if (std::abs(m.points[i].x) > 0.099 || std::abs(m.points[i].y) > 0.099) feet.push_back({{static_cast<int>(i), 1.0}});
     const auto ring = Foot(*system, feet).rest(load);
     REQUIRE(ring.stands);
     double sum = 0;
@@ -331,7 +330,7 @@ TEST_CASE("a body rests on a table that only pushes: three lumps by hand, and a 
     CHECK_FALSE(Foot(*system, lumps).rest(over).stands);
 }
 
-TEST_CASE("the verdict does not follow the mesh: a finger on a rim, five and twenty thousand triangles") {
+TEST_CASE("the verdict does not follow the mesh: a finger on a rim, five and twenty thousand triangles", "[long]") {
     const auto squeezed = [](int around, int up) {
         const Model m = test::bowl(around, up);
         const auto system = System::build(m, sixFreedoms(m));
@@ -376,4 +375,106 @@ TEST_CASE("Weibull: scatter, size and half a load, by hand") {
     // a weak seam through all of it halves what it bears
     CHECK(verdict(m, f, stresses(m, f, u), s, std::vector<double>(m.triangles.size(), 0.5)).margin == Approx(0.5 * half.margin));
     CHECK(one.cracks > half.cracks);
+}
+
+TEST_CASE("grains press as Janssen says: like a liquid at first, to a limit deep down, and hang on the wall") {
+    // H. A. Janssen, "Versuche über Getreidedruck in Silozellen", Z. VDI 39 (1895): p = ρ g D/(4 µ) [1 - exp(-4 µ K z/D)]; his limit by hand.
+    const Grains g{800, 0.3, 0.1, 0.4, 0.5};
+    const double weight = 800 * 9.80665;
+    CHECK(g.pressure(1e-4) == Approx(0.5 * weight * 1e-4).epsilon(1e-3));       // K ρ g z
+    CHECK(g.pressure(5) == Approx(weight * 0.1 / (4 * 0.4)).epsilon(1e-9));     // ρ g D/(4 µ): 490 Pa
+    CHECK(g.pressure(0.125) == Approx(weight * 0.1 / 1.6 * (1 - std::exp(-1.0))).epsilon(1e-9));
+    CHECK(g.pressure(-1) == 0);
+    // a tube with a floor carries all that is in it: drag on the wall and what is left for the floor
+    const double r = 0.05, deep = 0.3;
+    Model m = test::net(96, 120, [=](double u, double v) { return Vec3{r * std::cos(2 * M_PI * u), r * std::sin(2 * M_PI * u), deep * v}; }, 0.002);
+    Freedoms wall = noLoad(m);
+    addGrains(m, g, wall);
+    const auto hung = resultant(m, wall).force;
+    const double floor = g.pressure(deep) / g.aside * M_PI * r * r, all = weight * M_PI * r * r * deep;
+    CHECK(-hung.z == Approx(all - floor).epsilon(0.01));
+    CHECK(std::hypot(hung.x, hung.y) < 1e-6 * all);
+}
+
+TEST_CASE("a tie to a patch passes on force and moment whole, and lets rigid motions be") {
+    Model m = test::net(16, 16, [](double u, double v) { return Vec3{0.1 * u, 0.1 * v, 0}; }, 0.003);
+    const size_t plate = m.points.size();
+    const Model post = test::net(4, 4, [](double u, double v) { return Vec3{0.05, 0.045 + 0.01 * u, 0.002 + 0.03 * v}; }, 0.003);
+    m.points.insert(m.points.end(), post.points.begin(), post.points.end());
+    m.thickness.insert(m.thickness.end(), post.thickness.begin(), post.thickness.end());
+    for (auto t : post.triangles) {
+        for (auto& i : t) i += static_cast<int>(plate);
+        m.triangles.push_back(t);
+    }
+    std::vector<Tie> ties;
+    for (size_t i = plate; i < m.points.size(); ++i)
+        if (m.points[i].z < 0.0021) {
+            Tie tie{static_cast<int>(i), {}};
+            double all = 0;
+            for (size_t k = 0; k < plate; ++k) {
+                const double d = form::length(m.points[k] - m.points[i]) / 0.015;
+                if (d < 1) tie.to.emplace_back(static_cast<int>(k), 1 - d * d);
+                if (d < 1) all += 1 - d * d;
+            }
+            for (auto& [corner, share] : tie.to) share /= all;
+            ties.push_back(std::move(tie));
+        }
+    REQUIRE(ties.size() == 5);
+    std::vector<Support> held;
+    for (size_t i = 0; i < plate; ++i)
+        if (m.points[i].x < 1e-9) held.push_back({static_cast<int>(i), 63});
+    const auto system = System::build(m, held, ties);
+    REQUIRE(system);
+    Freedoms load = noLoad(m);
+    addForce(pad(m, {0.05, 0.05, 0.032}, 0.004), {0.3, 0.2, -1}, load);
+    const auto u = system->solve({load})[0];
+    const auto back = resultant(m, system->reactions(u, load)), given = resultant(m, load);
+    CHECK(back.force.x == Approx(-given.force.x).epsilon(1e-6));
+    CHECK(back.force.y == Approx(-given.force.y).epsilon(1e-6));
+    CHECK(back.force.z == Approx(-given.force.z).epsilon(1e-6));
+    CHECK(back.moment.y == Approx(-given.moment.y).epsilon(1e-6));
+    // a motion of the whole strains nothing, the ties neither
+    Freedoms whole(6 * m.points.size());
+    const Vec3 turn{0.1, -0.2, 0.3};
+    for (size_t i = 0; i < m.points.size(); ++i) {
+        const Vec3 v = Vec3{1, 2, 3} + form::cross(turn, m.points[i]);
+        const double six[]{v.x, v.y, v.z, turn.x, turn.y, turn.z};
+        std::copy(std::begin(six), std::end(six), whole.begin() + static_cast<std::ptrdiff_t>(6 * i));
+    }
+    const auto strained = system->internal(whole);
+    double most = 0;
+    for (const double f : strained) most = std::max(most, std::abs(f));
+    CHECK(most < 1e-6 * system->model().material.young * 0.003);
+}
+
+TEST_CASE("a balance is spread by area: it meets the load on coarse and fine corners alike") {
+    const Model m = test::bowl(40, 12);
+    std::vector<int> on;
+    for (size_t i = 0; i < m.points.size(); i += 3) on.push_back(static_cast<int>(i));
+    Freedoms load = noLoad(m);
+    addForce({{5, 1.0}}, {1, -2, 0.5}, load);
+    addBody(m, {0, 0.3, -9.81}, load);
+    balance(m, on, load);
+    const auto r = resultant(m, load);
+    CHECK(form::length(r.force) < 1e-10);
+    CHECK(form::length(r.moment) < 1e-10);
+    // points on one line cannot give back a turn about it; nothing blows up
+    Freedoms twist = noLoad(m);
+    twist[3] = 1;
+    balance(m, {0}, twist);
+    for (const double f : twist) CHECK(std::isfinite(f));
+}
+
+TEST_CASE("the bending of a body is told from its motion") {
+    const Model m = test::bowl(24, 8);
+    Freedoms u(6 * m.points.size(), 0.0);
+    for (size_t i = 0; i < m.points.size(); ++i) {
+        const Vec3 v = Vec3{1e-3, -2e-3, 5e-4} + form::cross({1e-3, 2e-3, -1e-3}, m.points[i]);
+        u[6 * i] = v.x;
+        u[6 * i + 1] = v.y;
+        u[6 * i + 2] = v.z;
+    }
+    for (const auto& s : deformed(m, u)) CHECK(form::length(s) < 1e-12);
+    u[2] += 1e-4;
+    CHECK(form::length(deformed(m, u)[0]) > 0.9e-4);
 }

@@ -12,6 +12,7 @@
 
 #include "cli/commands.h"
 #include "core/shell/load.h"
+#include "core/shell/buckling.h"
 #include "core/shell/verdict.h"
 #include "io/mesh_file.h"
 
@@ -279,14 +280,14 @@ json run(const json& given) {
     if (!built) throw built.error();
     if (given.contains("rest")) {  // on a table that only pushes
         const auto in = region(given.at("rest"));
-        std::vector<int> feet;
+        std::vector<shell::Pad> feet;
         for (size_t i = 0; i < built->model().points.size(); ++i)
-            if (in(built->model().points[i])) feet.push_back(static_cast<int>(i));
+            if (in(built->model().points[i])) feet.push_back({{static_cast<int>(i), 1.0}});
         if (feet.size() < 3) refuse("The piece stands on nothing.", "rest");
         if (feet.size() > 400) refuse("More than 400 corners touch the table: choose a smaller region.", "rest");
         const auto contact = shell::Foot(*built, feet).rest(load);
         if (!contact.stands) refuse("The piece tips over.", "rest");
-        for (size_t i = 0; i < feet.size(); ++i) load[6 * static_cast<size_t>(feet[i]) + 2] += contact.force[i];
+        for (size_t i = 0; i < feet.size(); ++i) shell::addForce(feet[i], {0, 0, contact.force[i]}, load);
     }
     const auto u = built->solve({load})[0];
     const auto faces = shell::faces(built->model());

@@ -13,10 +13,20 @@ using namespace uovo::desktop;
 
 inline constexpr long kNow = 20669L * 1440 + 8 * 60;  // a morning in August 2026
 
+/// The demo plan's answers, computed once for all windows of a run; each window gets a copy that shares them.
+inline const Cache& demoKnown() {
+    static const Cache known = [] {
+        Cache cache;
+        REQUIRE(answer(io::demoPlan(kNow), io::library(), cache));
+        return cache;
+    }();
+    return known;
+}
+
 /// The program with the demo plan open, as a person sees it.
 struct Program {
     QTemporaryDir folder;
-    Session session{io::library(), folder.path(), [] { return kNow; }};
+    Session session{io::library(), folder.path(), [] { return kNow; }, demoKnown()};
     MainWindow window{session};
 
     Program() {

@@ -1,5 +1,7 @@
 #include "core/form/family.h"
 
+#include "core/form/joint.h"
+
 #include <algorithm>
 
 #include "core/form/outline.h"
@@ -146,6 +148,8 @@ std::vector<Family> make() {
                  {len("length", "Height of the shape", "shape", 110, 20, 400), len("width", "Width of the shape", "high,", 90, 15, 400), len("thickness", "Thickness", "wide,", 6, 2, 30), len("base", "Diameter of the base", "thick; base", 90, 20, 300), len("baseHeight", "Height of the base", "wide and", 8, 2, 60)}, {outlineChoice()}});
     f.push_back({"hung-ball", "Hollow ball on a cord", "Put together", Body::Compound, false, "Two halves, sweets inside, hung from a cord through a disc of card; to be broken.", "moon ball hang cord piñata break mallet surprise pendulum", "Ruler across one half; the card and the cord.",
                  {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}});
+    for (auto& g : f)
+        if (g.body == Body::Compound) g.choices.push_back({"glue", "Joints", glues()});
     for (auto& g : f)  // a core of known volume may lie in any cast
         if (g.body == Body::Cast) g.fields.push_back({"core", "Core inside", "; core of", Dimension::Volume, 0, 0, 2000 * ml});
     return f;

@@ -17,7 +17,6 @@ namespace {
 
 constexpr size_t kKept = 160;
 constexpr double kPatch = 0.002;      // kg a coated piece: judgement
-constexpr double kFillet = 0.004;     // m
 constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and swirled: judgement, a quarter to a half
 
 /// The piece in the chocolates it is bought as: a colour changes no wall.
@@ -52,6 +51,7 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     p.wantedWall = 0;
     p.survives = 1;
     p.loads.clear();
+    p.sits = Sits::Flat;
     essence.pieces = {p};
     return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) + writePlan(essence);
 }
@@ -121,8 +121,8 @@ bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions
     return true;
 }
 
-/// Whether each piece holds. @param ways what to do about weak ones as well @returns false when stopped
-bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, bool ways, Cache& cache, std::stop_token stop, Answers& out) {
+/// Whether each piece holds. @returns false when stopped
+bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, const StrengthOptions& how, Cache& cache, std::stop_token stop, Answers& out) {
     struct Job {
         size_t piece;
         std::string key;
@@ -130,28 +130,31 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         bool known = false;
     };
     std::vector<Job> jobs;
-    const auto weak = [](const StrengthStage& s) { return !s.cases.empty() && (s.cases[s.weakest].tone == Tone::Weak || s.cases[s.weakest].tone == Tone::Impossible); };
+    const StrengthOptions whole{StrengthOptions{}.triangles, options.ways};
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
         const Piece& piece = plan.pieces[i];
         const auto& now = out.pieces[i];
         if (!now->problems.empty() || now->answers.empty()) continue;
-        if (ways && now->strength && !weak(*now->strength)) continue;
         Plan essence;
         essence.snaps = plan.snaps;
         Piece p;
         p.id = "strength";
         p.chocolate = piece.chocolate;
         p.loads = piece.loads;
+        p.sits = piece.sits;
         essence.pieces = {p};
-        Job job{i, fmt::format("strength {} {} {:.9g} {} {} {}", plan.units == UnitSystem::US, ways, now->fillEach, piece.filling && piece.filling->perishable, writePlan(essence), piece.part() ? partKey(piece, plan) : stageKey(piece, plan, options)), nullptr, false};
-        job.stage = std::static_pointer_cast<const StrengthStage>(cache.find(job.key));
+        const std::string what = fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, now->fillEach, piece.filling && piece.filling->perishable, writePlan(essence), piece.part() ? partKey(piece, plan) : stageKey(piece, plan, options));
+        const auto key = [&](const StrengthOptions& o) { return fmt::format("strength {} {} {}", o.triangles, o.ways, what); };
+        Job job{i, key(how), nullptr, false};
+        job.stage = std::static_pointer_cast<const StrengthStage>(cache.find(key(whole)));  // the better one, where it is known already
+        if (!job.stage) job.stage = std::static_pointer_cast<const StrengthStage>(cache.find(job.key));
         job.known = job.stage != nullptr;
         jobs.push_back(std::move(job));
     }
     std::atomic<size_t> next = 0;  // pieces side by side on two threads
     const auto reckon = [&] {
         for (size_t k = next++; k < jobs.size() && !stop.stop_requested(); k = next++)
-            if (!jobs[k].stage) jobs[k].stage = std::make_shared<const StrengthStage>(strength(plan.pieces[jobs[k].piece], plan, lib, *out.pieces[jobs[k].piece], {2600, ways}, stop));
+            if (!jobs[k].stage) jobs[k].stage = std::make_shared<const StrengthStage>(strength(plan.pieces[jobs[k].piece], plan, lib, *out.pieces[jobs[k].piece], how, stop));
     };
     {
         std::jthread other(reckon);
@@ -351,8 +354,9 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         // Late in the day: patches on what is coated, a fillet of 4 by 4 mm along what is glued.
         double late = a->capMass * piece.count, work = 0;
         if (a->stage || a->part->wall) late += kPatch * a->make;
+        const double fillet = lib.strong("jointFillet");
         if (a->part)
-            for (const auto& joint : a->part->assembly.joints) late += 0.5 * kFillet * kFillet * joint.length * a->coating.densityMelt * a->make;
+            for (const auto& joint : a->part->assembly.joints) late += 0.5 * fillet * fillet * joint.length * a->coating.densityMelt * a->make;
         const auto task = [&](const char* name) { return lib.tasks.at(name).seconds.value / 60 * a->make; };
         for (const auto& c : piece.coats) work += task(c.way == coat::Way::Dip ? "dip" : coat::drains(c.way) || c.way == coat::Way::Turn ? "pour" : "brush");
         if (a->part && !a->part->wall) work += task("cast") * double(std::max<size_t>(1, a->part->items.size()));
@@ -405,10 +409,10 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     const auto seconds = [&] { return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count(); };
     out.seconds = seconds();
     if (early) early(out);
-    if (options.strength) {
-        if (!addStrength(plan, lib, options, false, cache, stop, out)) return std::nullopt;
+    if (options.strength && early) {
+        if (!addStrength(plan, lib, options, kQuickStrength, cache, stop, out)) return std::nullopt;
         out.seconds = seconds();
-        if (early) early(out);
+        early(out);
     }
     if (options.ways && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
     out.seconds = seconds();
@@ -417,7 +421,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         if (stop.stop_requested()) return std::nullopt;
         out.seconds = seconds();
     }
-    if (options.strength && options.ways && !addStrength(plan, lib, options, true, cache, stop, out)) return std::nullopt;
+    if (options.strength && !addStrength(plan, lib, options, {StrengthOptions{}.triangles, options.ways}, cache, stop, out)) return std::nullopt;
     out.seconds = seconds();
     return out;
 }

@@ -55,6 +55,13 @@ struct PlannedCoat : coat::CoatStep {
     bool operator==(const PlannedCoat&) const = default;
 };
 
+/// What a piece is set down on.
+enum class Sits {
+    Flat,   ///< a flat table
+    Ring,   ///< a ring narrower than itself: a cutter, a glass
+    Lumps   ///< three lumps: crumbs on a plate, three blobs of chocolate
+};
+
 /// One family of equal pieces.
 struct Piece {
     std::string id, name;
@@ -70,7 +77,8 @@ struct Piece {
     std::optional<Filling> filling;
     std::string pot;          ///< id, empty: the one that needs least
     double survives = 0.9;    ///< share that comes out whole
-    std::map<std::string, Measure> loads;  ///< of a load case by its id: N, kg or J, where it is not the usual
+    std::map<std::string, Measure> loads;  ///< of a load case by its id: N, kg, J or h, where it is not the usual
+    Sits sits = Sits::Flat;
     std::string extra;
     bool operator==(const Piece&) const = default;
 

@@ -23,6 +23,7 @@ constexpr Word<coat::Rest> kRests[]{{coat::Rest::Upright, "upright"}, {coat::Res
 constexpr Word<coat::Place> kPlaces[]{{coat::Place::Table, "table"}, {coat::Place::Fridge, "fridge"}, {coat::Place::Freezer, "freezer"}};
 constexpr Word<coat::Where> kWheres[]{{coat::Where::All, "all"}, {coat::Where::Rim, "rim"}, {coat::Where::Foot, "foot"}, {coat::Where::Spots, "spots"}};
 constexpr Word<coat::Motion> kMotions[]{{coat::Motion::Still, "still"}, {coat::Motion::Spin, "spin"}, {coat::Motion::Over, "over"}, {coat::Motion::Side, "side"}};
+constexpr Word<Sits> kSits[]{{Sits::Flat, "flat"}, {Sits::Ring, "ring"}, {Sits::Lumps, "three lumps"}};
 constexpr Word<material::Temper> kTempers[]{{material::Temper::Tempered, "tempered"}, {material::Temper::Untempered, "untempered"}};
 constexpr Word<material::Thinner> kThinners[]{
     {material::Thinner::None, "none"}, {material::Thinner::CocoaButter, "cocoa butter"}, {material::Thinner::VegetableOil, "vegetable oil"}};
@@ -310,6 +311,7 @@ Piece readPiece(const json& j, const std::string& pointer) {
         Object l(*loads, o.at("loads"));
         for (const auto& [id, value] : loads->items()) l.measure(id.c_str(), p.loads[id]);
     }
+    o.word("sits", p.sits, kSits);
     p.extra = o.extra();
     return p;
 }
@@ -414,6 +416,7 @@ json written(const Piece& p) {
     if (!p.pot.empty()) j["pot"] = p.pot;
     j["survives"] = p.survives;
     for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
+    if (p.sits != Sits::Flat) j["sits"] = wordOf(p.sits, kSits);
     keepExtra(j, p.extra);
     return j;
 }

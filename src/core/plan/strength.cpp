@@ -1,6 +1,5 @@
 #include "core/plan/strength_wall.h"
 
-#include <Eigen/Dense>
 #include <fmt/format.h>
 
 #include <algorithm>
@@ -8,6 +7,9 @@
 #include <cmath>
 #include <thread>
 
+#include "core/form/joint.h"
+#include "core/shell/balance.h"
+#include "core/shell/buckling.h"
 #include "core/temper/heat_balance.h"
 
 namespace uovo {
@@ -18,55 +20,10 @@ using shell::Freedoms;
 
 constexpr double kGravity = 9.80665;
 constexpr double kRimBand = 0.015;    // m below a rim that a brush goes round
+constexpr double kSeen = 5e-5;        // m: a smaller sag is not worth a word
 constexpr double kWeakMargin = 1.5, kEasyMargin = 8;
 constexpr double kSauce = 60, kSauceFilm = 300;  // °C and W/m²K of a hot sauce poured over (judgement)
 constexpr double kGivesWay = 28;      // °C at which next to nothing of the strength is left
-
-/// Forces on some corners, spread evenly and by a turn, so that they balance a load: what a hand, a ring or a foot gives back.
-void balance(const shell::Model& m, const std::vector<int>& on, Freedoms& load) {
-    if (on.empty()) return;
-    const auto r = shell::resultant(m, load);
-    Vec3 middle;
-    for (const int i : on) middle += m.points[static_cast<size_t>(i)] * (1.0 / double(on.size()));
-    const Vec3 about = r.moment - form::cross(middle, r.force);
-    Eigen::Matrix3d inertia = Eigen::Matrix3d::Zero();
-    for (const int i : on) {
-        const Vec3 d = m.points[static_cast<size_t>(i)] - middle;
-        const Eigen::Vector3d e(d.x, d.y, d.z);
-        inertia += e.squaredNorm() * Eigen::Matrix3d::Identity() - e * e.transpose();
-    }
-    const Eigen::Vector3d turn = inertia.completeOrthogonalDecomposition().solve(Eigen::Vector3d(-about.x, -about.y, -about.z));
-    const Vec3 b{turn(0), turn(1), turn(2)};
-    for (const int i : on) {
-        const Vec3 f = r.force * (-1.0 / double(on.size())) + form::cross(b, m.points[static_cast<size_t>(i)] - middle);
-        const auto at = 6 * static_cast<size_t>(i);
-        load[at] += f.x;
-        load[at + 1] += f.y;
-        load[at + 2] += f.z;
-    }
-}
-
-/// Shifts without the motion of the whole.
-std::vector<Vec3> deformed(const shell::Model& m, const Freedoms& u) {
-    const auto n = m.points.size();
-    Vec3 middle, mean;
-    for (size_t i = 0; i < n; ++i) {
-        middle += m.points[i] * (1.0 / double(n));
-        mean += Vec3{u[6 * i], u[6 * i + 1], u[6 * i + 2]} * (1.0 / double(n));
-    }
-    Eigen::Matrix3d inertia = Eigen::Matrix3d::Zero();
-    Eigen::Vector3d spin = Eigen::Vector3d::Zero();
-    for (size_t i = 0; i < n; ++i) {
-        const Vec3 d = m.points[i] - middle, v = Vec3{u[6 * i], u[6 * i + 1], u[6 * i + 2]} - mean, c = form::cross(d, v);
-        const Eigen::Vector3d e(d.x, d.y, d.z);
-        inertia += e.squaredNorm() * Eigen::Matrix3d::Identity() - e * e.transpose();
-        spin += Eigen::Vector3d(c.x, c.y, c.z);
-    }
-    const Eigen::Vector3d w = inertia.completeOrthogonalDecomposition().solve(spin);
-    std::vector<Vec3> out(n);
-    for (size_t i = 0; i < n; ++i) out[i] = Vec3{u[6 * i], u[6 * i + 1], u[6 * i + 2]} - mean - form::cross(Vec3{w(0), w(1), w(2)}, m.points[i] - middle);
-    return out;
-}
 
 std::string ratio(double v) { return v >= 10 ? fmt::format("{:.0f}", v) : fmt::format("{:.1f}", v); }
 
@@ -89,6 +46,7 @@ public:
         LoadCase words;
         Freedoms load;
         double share = 1;       // of the strength at 20 °C
+        double softer = 1;      // after its hours
         bool buckling = false;
     };
 
@@ -125,11 +83,15 @@ private:
     /// What the table, or the hand, gives back.
     void onFoot(Freedoms& load) {
         if (w_.stands && w_.feet.size() >= 3) {
-            if (!foot_) foot_.emplace(*system_, w_.feet);
+            if (!foot_) {
+                std::vector<shell::Pad> pads;
+                for (const int i : w_.feet) pads.push_back(shell::pad(w_.model, w_.model.points[static_cast<size_t>(i)], lib_.strong("footPad")));
+                foot_.emplace(*system_, std::move(pads));
+            }
             const auto contact = foot_->rest(load);
-            for (size_t i = 0; contact.stands && i < w_.feet.size(); ++i) load[6 * static_cast<size_t>(w_.feet[i]) + 2] += contact.force[i];
+            for (size_t i = 0; contact.stands && i < contact.force.size(); ++i) shell::addForce(foot_->candidates()[i], {0, 0, contact.force[i]}, load);
         }
-        balance(w_.model, w_.hold, load);  // a hand; on a foot nothing is left to balance but rounding and what slides
+        shell::balance(w_.model, w_.hold, load);  // a hand; on a foot nothing is left to balance but rounding and what slides
     }
     /// Weight of the wall, and what it holds.
     Freedoms carried(double times) const {
@@ -139,7 +101,10 @@ private:
         const double weight = fillingMass() * kGravity * times;
         if (std::isfinite(w_.level) && w_.level > w_.low) {
             Freedoms liquid = shell::noLoad(w_.model);
-            shell::addLiquid(w_.model, 1000, w_.level, true, liquid, w_.wet);
+            if (loose())
+                shell::addGrains(w_.model, {lib_.strong("sweetsDensity"), w_.level, across(), lib_.strong("sweetsFriction"), lib_.strong("sweetsAside")}, liquid, w_.wet);
+            else
+                shell::addLiquid(w_.model, 1000, w_.level, true, liquid, w_.wet);
             const double lifts = -shell::resultant(w_.model, liquid).force.z;
             if (lifts > 0)  // facets and the wall's middle are not the former: its weight is what is poured in
                 for (size_t i = 0; i < f.size(); ++i) f[i] += liquid[i] * weight / lifts;
@@ -152,6 +117,16 @@ private:
                 for (size_t i = 0; i < f.size(); ++i) f[i] += heap[i] * weight / lifts;
         }
         return f;
+    }
+    /// Width of what is filled in: four times its area over its edge, from volume and depth.
+    double across() const {
+        const double depth = std::max(1e-3, w_.level - w_.low);
+        return 2 * std::sqrt(w_.fill / (M_PI * depth));
+    }
+    /// How much softer it is after some hours: E falls by up to `creepWarm` above 24 °C, not at 20 °C.
+    double crept(double hours) const {
+        const double warm = std::clamp((plan_.kitchen.room.value - 20) / 4, 0.0, 1.0);
+        return 1 + (lib_.strong("creepWarm") - 1) * warm * -std::expm1(-hours / lib_.strong("creepHours"));
     }
     /// Place on the rim (or half-way up a closed piece) at an angle, and the way in.
     Vec3 grip(double angle, double share = 0.5) const {
@@ -185,6 +160,11 @@ private:
         j.share = firmness(lib_, celsius);
         return j;
     }
+    /// A load that stays for hours.
+    void lasts(Job& j) const {
+        changeable(j, "h");
+        j.softer = crept(j.words.load.value);
+    }
     void changeable(Job& j, const char* unit) const {
         j.words.load = measure(j.words.id);
         j.words.unit = unit;
@@ -204,7 +184,7 @@ private:
                 const Vec3 at = grip(0.3);
                 const Vec3 in = form::unit(Vec3{-at.x, -at.y, 0});
                 push(j, at, finger, in * (balloon ? own(j.words.id) : -own(j.words.id)));
-                balance(m, w_.hold, j.load);
+                shell::balance(m, w_.hold, j.load);
                 changeable(j, "N");
                 out.push_back(std::move(j));
             }
@@ -215,7 +195,7 @@ private:
                 const Vec3 at = grip(angle);
                 push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0}) * own("fingers"));
             }
-            balance(m, w_.hold, j.load);
+            shell::balance(m, w_.hold, j.load);
             changeable(j, "N");
             out.push_back(std::move(j));
         }
@@ -226,13 +206,14 @@ private:
             onFoot(j.load);
             j.words.arrows.push_back({{0, 0, w_.low}, {0, 0, weight}});
             j.buckling = true;
+            lasts(j);
             out.push_back(std::move(j));
         }
         if (w_.open && w_.rimUp && filled) {
             Job j = job("rim", "Carried by its rim, filled", room, carried(1));
             const double weight = -shell::resultant(m, j.load).force.z;
             for (const double angle : {0.0, M_PI}) push(j, grip(angle), palm, {0, 0, 0.5 * weight});
-            balance(m, w_.feet, j.load);
+            shell::balance(m, w_.feet, j.load);
             out.push_back(std::move(j));
         }
         if (!w_.hung) {
@@ -240,7 +221,7 @@ private:
             const double weight = -shell::resultant(m, j.load).force.z / (1 + own("bump"));
             shell::addBody(m, {kGravity * lib_.strong("bumpAside"), 0, 0}, j.load);
             j.words.arrows.push_back({{0, 0, 0.5 * (w_.low + w_.high)}, {weight * lib_.strong("bumpAside"), 0, -weight * own("bump")}});
-            balance(m, w_.hold, j.load);
+            shell::balance(m, w_.hold, j.load);
             changeable(j, "g");
             out.push_back(std::move(j));
         }
@@ -270,7 +251,7 @@ private:
             if (piece_.part()->family == "basket") {
                 Job h = job("handle", "Carried by its handle", room, carried(1));
                 push(h, top, palm, {0, 0, -shell::resultant(m, h.load).force.z});
-                balance(m, w_.hold, h.load);
+                shell::balance(m, w_.hold, h.load);
                 out.push_back(std::move(h));
             }
         } else if (!w_.open) {
@@ -278,14 +259,15 @@ private:
                 Job j = job("hangs", "Hangs from its cord", room, carried(1));
                 const double weight = -shell::resultant(m, j.load).force.z;
                 push(j, {0, 0, w_.high}, palm, {0, 0, weight});
-                balance(m, w_.feet, j.load);
+                shell::balance(m, w_.feet, j.load);
+                lasts(j);
                 out.push_back(std::move(j));
             }
             for (const char* id : {"tap", "blow"}) {
                 Job j = job(id, id[0] == 't' ? "A child's tap" : "A good blow", room, shell::noLoad(m));
                 const Vec3 at = grip(0, 0.35);  // beside the seam, where one strikes
                 push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0.5 * (w_.low + w_.high) - at.z}));  // 1 N: its energy follows
-                balance(m, everywhere(), j.load);  // a blow is over before anything but its own mass resists
+                shell::balance(m, everywhere(), j.load);  // a blow is over before anything but its own mass resists
                 changeable(j, "J");
                 out.push_back(std::move(j));
             }
@@ -322,9 +304,9 @@ private:
             const std::string part = "the " + m.names[static_cast<size_t>(m.part[k])];
             c.place = w_.weak[k] < 1 ? "where " + part + " is glued" : "in " + part;
         }
-        c.shift = deformed(m, u);
+        c.shift = shell::deformed(m, u);
         for (auto& s : c.shift) {
-            s = s * (1 / j.share);  // softer where it is warm
+            s = s * (j.softer / j.share);  // softer where it is warm, and after hours
             c.sag = std::max(c.sag, form::length(s));
         }
         c.stress.assign(m.points.size(), 0.f);
@@ -361,7 +343,7 @@ private:
 
     /// A wall may give way sideways before it cracks.
     void giveWay(LoadCase& c, const Job& j, const Freedoms& u, std::stop_token stop) const {
-        c.buckles = shell::buckles(*system_, u, stop) * j.share;
+        c.buckles = shell::buckles(*system_, u, stop) * j.share / j.softer;
         if (!(c.buckles < c.margin)) return;
         const double stiff = 0.5;  // the modulus of chocolate is known to a half or five times
         c.margin = c.buckles;
@@ -389,6 +371,7 @@ private:
         c.sentence = sideways ? fmt::format("The wall gives way sideways at {} times this load", ratio(c.margin)) : fmt::format("One in twenty cracks at {} times this load", ratio(c.margin));
         c.sentence += fmt::format(", likely {} to {}. ", ratio(c.low), ratio(c.high));
         if (!sideways) c.sentence += w_.compound ? fmt::format("It would open {}.", c.place) : fmt::format("It would open {} {}.", c.place, opens);
+        if (c.unit == "h" && c.sag > kSeen) c.sentence += fmt::format(" In {} it sags by {}.", format(3600 * c.load.value, Dimension::Duration, plan_.units), format(c.sag, Dimension::Length, plan_.units, Detail::Fine));
         if (c.cracks > 0.995)
             c.sentence += " As it is, hardly one survives.";
         else if (c.cracks > 0.02)
@@ -491,11 +474,38 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
                         if (near[i]) w.model.thickness[i] += StrengthWay::kBrushed / (density * area);
                 });
         }
-        if (before.compound)
-            tried("Glue scored and along both sides of each joint", 0, StrengthWay::Does::Advice, [&](StrengthWall& w) {
-                for (auto& v : w.weak)
-                    if (v < 1) v = lib.strength.at("jointShare").high;
+        if (before.compound && !before.toJoint.empty()) {
+            const double scored = form::jointStrength(lib, form::glues()[1]).value;
+            if (scored > form::jointStrength(lib, form::glueOf(*piece.part())).value)
+                tried("Score the joints, glue on both sides", 0, StrengthWay::Does::Score, [&](StrengthWall& w) { weaken(w, scored, lib.strong("weibull")); });
+            const double radius = StrengthWay::kRadius, within = 0.5 * radius;  // half of a round fillet's leg thickens both faces on the average
+            double more = 0;
+            for (size_t k = 0; k < before.model.triangles.size(); ++k) {
+                int n = 0;
+                for (const int i : before.model.triangles[k]) n += before.toJoint[static_cast<size_t>(i)] < radius;
+                more += before.model.facet(k).area * n / 3 * within * density;
+            }
+            tried(fmt::format("A radius of {} at every joint", format(radius, Dimension::Length, plan.units)), more, StrengthWay::Does::Advice, [&](StrengthWall& w) {
+                for (size_t i = 0; i < w.toJoint.size(); ++i)
+                    if (w.toJoint[i] < radius) w.model.thickness[i] += within;
             });
+        }
+        if (id == "handle") {
+            const auto handle = std::find(before.model.names.begin(), before.model.names.end(), "handle") - before.model.names.begin();
+            double more = 0;
+            std::vector<bool> bar(before.model.points.size(), false);
+            for (size_t k = 0; k < before.model.triangles.size(); ++k) {
+                if (before.model.part[k] != handle) continue;
+                const auto f = before.model.facet(k);
+                more += (StrengthWay::kThicker - 1) * f.area * f.meanThickness() * density;
+                for (const int i : before.model.triangles[k]) bar[static_cast<size_t>(i)] = true;
+            }
+            if (more > 0)
+                tried("A handle half as deep again", more, StrengthWay::Does::Advice, [&](StrengthWall& w) {
+                    for (size_t i = 0; i < bar.size(); ++i)
+                        if (bar[i]) w.model.thickness[i] *= StrengthWay::kThicker;
+                });
+        }
         double area = 0, mean = 0;
         for (size_t k = 0; k < before.model.triangles.size(); ++k) {
             const auto f = before.model.facet(k);

@@ -48,7 +48,9 @@ struct LoadCase {
 /// A change that helps, computed.
 struct StrengthWay {
     static constexpr double kBrushed = 0.012;  ///< kg of one round of the brush
-    enum class Does { Advice, BrushRim, Coat };
+    static constexpr double kRadius = 0.006;   ///< m, of glue rubbed round where it carries
+    static constexpr double kThicker = 1.5;    ///< times a handle's depth
+    enum class Does { Advice, BrushRim, Coat, Score };
     std::string title;
     double margin = 0;       ///< of the weakest case, after it
     double mass = 0;         ///< kg more in each
@@ -68,9 +70,11 @@ struct StrengthStage {
 };
 
 struct StrengthOptions {
-    double triangles = 2600;
-    bool ways = true;
+    double triangles = 2600;  ///< of the wall, about
+    bool ways = true;         ///< whether it gives way sideways, and what to do about a weak one, as well
 };
+/// A first verdict within a tenth of a second: coarser, within a few percent of the whole.
+inline constexpr StrengthOptions kQuickStrength{1300, false};
 
 /// Reckons a piece. @param answers its answers, without problems
 StrengthStage strength(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& answers, const StrengthOptions& options = {}, std::stop_token stop = {});

@@ -11,6 +11,7 @@ using form::Vec3;
 
 constexpr double kReach = 0.75;   // of both thicknesses: how far a part's edge may lie from the middle it is glued to
 constexpr double kGap = 5e-4;     // m besides
+constexpr int kSamples = 5;       // along a side of a triangle, to tell how much of it is glued
 
 /// Place of a triangle that is nearest to a point.
 struct Nearest {
@@ -47,6 +48,25 @@ Nearest nearest(const shell::Model& m, size_t k, const Vec3& p) {
     return best;
 }
 
+/// Corners of a wall round a place with their shares, 1 - d²/r² over the area they stand for; those of its triangle where the net is coarser than that.
+std::vector<std::pair<int, double>> patch(const shell::Model& m, const std::vector<int>& corners, const std::vector<double>& area, const Vec3& at, double radius, const form::Triangle& triangle, const std::array<double, 3>& share) {
+    std::vector<std::pair<int, double>> out;
+    double all = 0;
+    for (const int i : corners) {
+        const double d = form::length(m.points[static_cast<size_t>(i)] - at) / radius;
+        if (d >= 1) continue;
+        out.emplace_back(i, area[static_cast<size_t>(i)] * (1 - d * d));
+        all += out.back().second;
+    }
+    if (out.size() >= 3) {
+        for (auto& [i, s] : out) s /= all;
+        return out;
+    }
+    out.clear();
+    for (size_t c = 0; c < 3; ++c) out.emplace_back(triangle[c], share[c]);
+    return out;
+}
+
 /// Middle of a flat part: its lower face, half a thickness up.
 bool addPlate(StrengthWall& w, const form::Item& item, double thickness) {
     const auto& solid = item.shape.surface;
@@ -74,7 +94,7 @@ bool addPlate(StrengthWall& w, const form::Item& item, double thickness) {
 
 }  // namespace
 
-tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assembly& assembly, double jointShare) {
+tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assembly& assembly, const Glued& glued) {
     auto& m = w.model;
     std::vector<std::pair<size_t, size_t>> range(assembly.items.size());  // triangles of each item
     for (size_t k = 0; k < assembly.items.size(); ++k) {
@@ -100,34 +120,93 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
     if (m.triangles.empty()) return tl::unexpected(Problem{"Only walls and sheets are reckoned: all of this piece is cast full."});
     // Free edges of each part are what is glued.
     const std::vector<bool> edge = freeEdges(m);
-    w.weak.assign(m.triangles.size(), 1.0);
+    std::vector<double> area(m.points.size(), 0.0);  // of the wall that each corner stands for
+    for (size_t k = 0; k < m.triangles.size(); ++k)
+        for (const int i : m.triangles[k]) area[static_cast<size_t>(i)] += m.facet(k).area / 3;
+    std::vector<std::vector<int>> corners(assembly.items.size());
+    for (size_t n = 0; n < corners.size(); ++n) {
+        std::vector<bool> mine(m.points.size(), false);
+        for (size_t k = range[n].first; k < range[n].second; ++k)
+            for (const int i : m.triangles[k]) mine[static_cast<size_t>(i)] = true;
+        for (size_t i = 0; i < mine.size(); ++i)
+            if (mine[i]) corners[n].push_back(static_cast<int>(i));
+    }
+    w.glued.assign(m.triangles.size(), 0.0);
+    w.toJoint.assign(m.points.size(), 1e300);
     std::vector<bool> tied(m.points.size(), false);
     const auto glue = [&](size_t a, size_t b) {  // the edge of a on b
-        std::vector<bool> mine(m.points.size(), false);
-        for (size_t k = range[a].first; k < range[a].second; ++k)
-            for (const int i : m.triangles[k]) mine[static_cast<size_t>(i)] = true;
-        for (size_t i = 0; i < m.points.size(); ++i) {
-            if (!mine[i] || !edge[i] || tied[i]) continue;
+        struct Line {
+            Vec3 from, to;
+            double radius;
+        };
+        std::vector<Line> lines;         // the joint, on the edge and on what it is glued to
+        std::vector<Vec3> foot(m.points.size());
+        std::vector<double> radius(m.points.size(), 0.0);
+        for (const int corner : corners[a]) {
+            const auto i = static_cast<size_t>(corner);
+            if (!edge[i] || tied[i]) continue;
             Nearest best;
             for (size_t k = range[b].first; k < range[b].second; ++k)
                 if (const auto here = nearest(m, k, m.points[i]); here.distance < best.distance) best = here;
             if (best.distance > 1e200) continue;
             const double thick = m.thickness[i] + m.thickness[static_cast<size_t>(m.triangles[best.triangle][0])];
             if (best.distance > kReach * thick + kGap) continue;
-            w.ties.push_back({static_cast<int>(i), m.triangles[best.triangle], best.share});
+            radius[i] = 0.5 * (m.thickness[i] + glued.fillet);
+            for (size_t c = 0; c < 3; ++c) foot[i] += m.points[static_cast<size_t>(m.triangles[best.triangle][c])] * best.share[c];
+            w.ties.push_back({corner, patch(m, corners[b], area, foot[i], radius[i], m.triangles[best.triangle], best.share)});
             tied[i] = true;
-            w.weak[best.triangle] = jointShare;
         }
         for (size_t k = range[a].first; k < range[a].second; ++k)
-            for (const int i : m.triangles[k])
-                if (tied[static_cast<size_t>(i)]) w.weak[k] = jointShare;
+            for (size_t c = 0; c < 3; ++c) {
+                const auto i = static_cast<size_t>(m.triangles[k][c]), j = static_cast<size_t>(m.triangles[k][(c + 1) % 3]);
+                if (!(radius[i] > 0)) continue;
+                const size_t end = radius[j] > 0 ? j : i;
+                lines.push_back({m.points[i], m.points[end], radius[i]});
+                lines.push_back({foot[i], foot[end], radius[i]});
+            }
+        if (lines.empty()) return;
+        const auto toLines = [&](const Vec3& p, bool& inside) {
+            double least = 1e300;
+            for (const auto& l : lines) {
+                const Vec3 d = l.to - l.from;
+                const double s = std::clamp(form::dot(p - l.from, d) / std::max(1e-300, form::dot(d, d)), 0.0, 1.0), away = form::length(l.from + d * s - p);
+                inside = inside || away < l.radius;
+                least = std::min(least, away);
+            }
+            return least;
+        };
+        bool inside = false;
+        for (const size_t n : {a, b}) {
+            for (const int i : corners[n]) w.toJoint[static_cast<size_t>(i)] = std::min(w.toJoint[static_cast<size_t>(i)], toLines(m.points[static_cast<size_t>(i)], inside));
+            for (size_t k = range[n].first; k < range[n].second; ++k) {
+                const auto at = [&](size_t c) { return m.points[static_cast<size_t>(m.triangles[k][c])]; };
+                const double across = std::max({form::length(at(1) - at(0)), form::length(at(2) - at(1)), form::length(at(0) - at(2))});
+                if (std::min({w.toJoint[static_cast<size_t>(m.triangles[k][0])], w.toJoint[static_cast<size_t>(m.triangles[k][1])], w.toJoint[static_cast<size_t>(m.triangles[k][2])]}) > across + lines.front().radius) continue;
+                int hit = 0;
+                for (int u = 0; u < kSamples; ++u)
+                    for (int v = 0; v < kSamples - u; ++v) {
+                        const double x = (u + 1.0 / 3) / kSamples, y = (v + 1.0 / 3) / kSamples;
+                        inside = false;
+                        toLines(at(0) * (1 - x - y) + at(1) * x + at(2) * y, inside);
+                        hit += inside;
+                    }
+                w.glued[k] = std::max(w.glued[k], double(hit) / (kSamples * (kSamples + 1) / 2));
+            }
+        }
     };
     for (const auto& j : assembly.joints) {
         if (range[j.a].first == range[j.a].second || range[j.b].first == range[j.b].second) continue;
         glue(j.a, j.b);
         glue(j.b, j.a);
     }
+    weaken(w, glued.share, glued.modulus);
     return {};
+}
+
+void weaken(StrengthWall& w, double share, double modulus) {
+    w.weak.assign(w.model.triangles.size(), 1.0);
+    for (size_t k = 0; k < w.glued.size(); ++k)  // Weibull's sum over both shares of a triangle
+        if (w.glued[k] > 0) w.weak[k] = std::pow(w.glued[k] * std::pow(share, -modulus) + 1 - w.glued[k], -1 / modulus);
 }
 
 }  // namespace uovo

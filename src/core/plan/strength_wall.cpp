@@ -1,5 +1,7 @@
 #include "core/plan/strength_wall.h"
 
+#include "core/form/joint.h"
+
 #include <algorithm>
 #include <cmath>
 #include <map>
@@ -10,8 +12,10 @@ namespace {
 using form::Vec3;
 
 constexpr double kBare = 1e-4;      // m: a wall this thin carries nothing
-constexpr size_t kMostFeet = 24;    // corners of a foot that may touch
+constexpr size_t kMostFeet = 24;    // corners of a foot that may touch, one in each direction
 constexpr double kSeam = 0.003;     // m to each side of a seam that is as weak as it
+constexpr double kRing = 0.6;       // of the piece's half width: a ring or lumps it is set down on (judgement)
+constexpr double kBallRing = 0.65;  // of a ball's: the ring it needs to stand at all
 
 /// Wall of a bowl or cup at a place of its meridian.
 double wallAt(const CoatStage& s, const Vec3& p) {
@@ -26,6 +30,56 @@ double wallAt(const CoatStage& s, const Vec3& p) {
         }
     }
     return s.coats.wall[best];
+}
+
+/// Corners that look down at a place from above: within `radius` of it sideways, the lowest of them.
+std::vector<int> underneath(const shell::Model& m, const Vec3& at, double radius) {
+    std::vector<int> near;
+    double low = 1e300;
+    int closest = 0;
+    double least = 1e300;
+    for (size_t i = 0; i < m.points.size(); ++i) {
+        const double d = std::hypot(m.points[i].x - at.x, m.points[i].y - at.y);
+        if (d < radius) {
+            near.push_back(static_cast<int>(i));
+            low = std::min(low, m.points[i].z);
+        }
+        if (d + 0.2 * m.points[i].z < least) {
+            least = d + 0.2 * m.points[i].z;
+            closest = static_cast<int>(i);
+        }
+    }
+    std::erase_if(near, [&](int i) { return m.points[static_cast<size_t>(i)].z > low + radius; });
+    if (near.size() > 6) near.resize(6);
+    if (near.empty()) near.push_back(closest);
+    return near;
+}
+
+/// Corners of the underside on a ring round the middle, evenly spread.
+std::vector<int> ringUnder(const shell::Model& m, double radius) {
+    std::vector<int> out;
+    for (size_t k = 0; k < kMostFeet; ++k) {
+        const double angle = 2 * M_PI * double(k) / double(kMostFeet);
+        double least = 1e300;
+        int best = 0;
+        for (size_t i = 0; i < m.points.size(); ++i) {
+            const auto& p = m.points[i];
+            const double away = std::hypot(p.x - radius * std::cos(angle), p.y - radius * std::sin(angle)) + 0.5 * std::max(0.0, p.z);
+            if (away < least) {
+                least = away;
+                best = static_cast<int>(i);
+            }
+        }
+        if (std::find(out.begin(), out.end(), best) == out.end()) out.push_back(best);
+    }
+    return out;
+}
+
+/// It rests on these corners, whatever its own foot.
+void setDown(StrengthWall& w, std::vector<int> on) {
+    w.feet = std::move(on);
+    w.hold = w.feet;
+    w.stands = w.feet.size() >= 3;
 }
 
 }  // namespace
@@ -79,7 +133,9 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         } else {
             const auto meridian = meridianOf(piece);
             if (!meridian) return tl::unexpected(meridian.error());
-            const form::Shape former = roundFormer(*meridian, triangles);
+            form::Shape former = roundFormer(*meridian, triangles);
+            const auto walls = std::count(former.surface.marks.begin(), former.surface.marks.end(), form::Mark::Wall);
+            if (double(walls) > 1.3 * triangles) former = roundFormer(*meridian, triangles * triangles / double(walls));  // a lathe rounds its rows and rings up
             std::vector<double> t(former.surface.points.size());
             for (size_t i = 0; i < t.size(); ++i) t[i] = wallAt(*a.stage, former.surface.points[i]);
             addWall(w, former.surface, t, former.outside);
@@ -92,13 +148,13 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         const bool single = a.part->assembly.items.size() == 1;
         w.compound = !single && !w.hung;
         form::Detail detail;
-        detail.triangles = w.compound ? 1.4 * triangles : triangles;  // sheets take a small share of them
+        detail.triangles = family == "basket" ? 2.8 * std::max(triangles, StrengthOptions{}.triangles) : triangles;  // the roots of its handle want as many
         detail.round = 24;
         detail.onSurface = true;
         const auto rebuilt = a.part->wall ? tl::expected<form::Assembly, Problem>(a.part->assembly) : form::build(*piece.part(), plan.meshes, detail);
         if (!rebuilt) return tl::unexpected(rebuilt.error());
         if (w.compound) {
-            if (auto ok = strengthCompound(w, *rebuilt, lib.strong("jointShare")); !ok) return tl::unexpected(ok.error());
+            if (auto ok = strengthCompound(w, *rebuilt, {form::jointStrength(lib, form::glueOf(*piece.part())).value, lib.strong("jointFillet"), lib.strong("weibull")}); !ok) return tl::unexpected(ok.error());
         } else {
             form::Mesh all;
             std::vector<double> thickness;
@@ -129,6 +185,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         w.capacity = a.part->capacity;
         if (w.capacity > 0 && w.fill > 0) {  // of a piece put together the first part is filled
             const auto& first = rebuilt->items.front();
+            if (w.compound && first.shape.body != form::Body::Wall) w.fill = 0;  // what lies in a house lies on the table
             if (w.compound)
                 for (const int part : w.model.part) w.wet.push_back(part == 0);
             w.level = w.hung ? std::nan("") : form::levelOf(form::placed(first.shape.surface, first.pose), std::min(w.fill, 0.98 * w.capacity));
@@ -143,12 +200,13 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         w.high = std::max(w.high, p.z);
     }
     if (w.hung) {  // the seam of the halves
-        w.weak.assign(m.triangles.size(), 1.0);
+        w.glued.assign(m.triangles.size(), 0.0);
         for (size_t k = 0; k < m.triangles.size(); ++k) {
             double z = 0;
             for (const int i : m.triangles[k]) z += m.points[static_cast<size_t>(i)].z / 3;
-            if (std::abs(z - 0.5 * (w.low + w.high)) < kSeam) w.weak[k] = lib.strong("jointShare");
+            if (std::abs(z - 0.5 * (w.low + w.high)) < kSeam) w.glued[k] = 1;
         }
+        weaken(w, form::jointStrength(lib, form::glueOf(*piece.part())).value, lib.strong("weibull"));
     }
     // The opening's edge.
     const std::vector<bool> edge = freeEdges(m);
@@ -180,19 +238,32 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
             if (m.points[i].z <= deep) feet.emplace_back(-std::hypot(m.points[i].x, m.points[i].y), static_cast<int>(i));
     }
     std::sort(feet.begin(), feet.end());
+    // Of what may touch, the outermost all round.
+    std::vector<bool> taken(kMostFeet, false);
+    for (const auto& [r, i] : feet) {
+        const auto& p = m.points[static_cast<size_t>(i)];
+        const auto sector = std::min(kMostFeet - 1, static_cast<size_t>((std::atan2(p.y, p.x) / (2 * M_PI) + 0.5) * double(kMostFeet)));
+        if (taken[sector]) continue;
+        taken[sector] = true;
+        w.feet.push_back(i);
+    }
     double broadest = 0;
     for (const auto& p : m.points) broadest = std::max(broadest, std::hypot(p.x, p.y));
     w.stands = !w.rimUp || foot > 0.2 * broadest;
-    for (size_t k = 0; k < feet.size() && w.feet.size() < kMostFeet; ++k) w.feet.push_back(feet[k].second);
     if (w.stands) {
         for (const auto& [r, i] : feet) w.hold.push_back(i);
     } else {
         for (size_t i = 0; i < m.points.size(); ++i)
             if (m.points[i].z < w.low + 0.5 * (w.high - w.low)) w.hold.push_back(static_cast<int>(i));
     }
-    if (w.feet.size() < 3) {  // a ball: on a ring
-        for (size_t i = 0; i < m.points.size() && w.feet.size() < kMostFeet; ++i)
-            if (std::abs(m.points[i].z - w.low - 0.12 * (w.high - w.low)) < 0.03 * (w.high - w.low)) w.feet.push_back(static_cast<int>(i));
+    const bool ball = w.feet.size() < 3;
+    if (piece.sits == Sits::Ring || (ball && piece.sits == Sits::Flat)) setDown(w, ringUnder(m, ball && piece.sits == Sits::Flat ? kBallRing * broadest : kRing * broadest));
+    if (piece.sits == Sits::Lumps) {
+        const double r = kRing * (w.stands ? foot : broadest);
+        std::vector<int> under;
+        for (int k = 0; k < 3; ++k)
+            for (const int i : underneath(m, {r * std::cos(2.0944 * k), r * std::sin(2.0944 * k), 0}, lib.strong("fingerPad"))) under.push_back(i);
+        setDown(w, std::move(under));
     }
     return w;
 }

@@ -1,5 +1,7 @@
 #include "core/shell/element.h"
 
+#include <Eigen/Geometry>
+
 #include <cmath>
 
 namespace uovo::shell {

@@ -1,6 +1,6 @@
 // One flat shell triangle: DKT plate bending and an optimal membrane with drilling freedoms.
 #pragma once
-#include <Eigen/Dense>
+#include <Eigen/Core>
 #include <array>
 
 #include "core/form/mesh.h"

@@ -55,7 +55,29 @@ void addLiquid(const Model& m, double density, double level, bool outward, Freed
     addPressure(m, [&](size_t k, const form::Vec3& at) { return (wet.empty() || wet[k]) && at.z < level ? (outward ? 1 : -1) * density * kGravity * (level - at.z) : 0.0; }, load);
 }
 
-std::vector<std::pair<int, double>> pad(const Model& m, const form::Vec3& at, double radius) {
+double Grains::pressure(double depth) const {
+    if (!(depth > 0)) return 0;
+    const double most = density * kGravity * across / (4 * friction);
+    return -most * std::expm1(-4 * friction * aside * depth / across);
+}
+
+void addGrains(const Model& m, const Grains& g, Freedoms& load, const std::vector<bool>& wet) {
+    for (size_t k = 0; k < m.triangles.size(); ++k) {
+        if (!wet.empty() && !wet[k]) continue;
+        const auto p = patch(m, k);
+        const double side = g.pressure(g.level - p.middle.z), area = form::length(p.area);
+        if (!(side > 0) || !(area > 0)) continue;
+        const form::Vec3 n = p.area * (1 / area);
+        const double level2 = n.x * n.x + n.y * n.y, up2 = n.z * n.z;
+        // pressure across the face from that aside and that downwards; drag down along it
+        const double across = side * (level2 + up2 / g.aside);
+        const form::Vec3 down = form::Vec3{0, 0, -1} + n * n.z;  // its length is that of n, level
+        const form::Vec3 each = (n * across + down * (g.friction * side)) * (area / 3);
+        for (const int i : m.triangles[k]) add(load, i, each);
+    }
+}
+
+Pad pad(const Model& m, const form::Vec3& at, double radius) {
     std::vector<double> weight(m.points.size(), 0.0);
     double all = 0, nearest = 1e300;
     int closest = 0;
@@ -74,7 +96,7 @@ std::vector<std::pair<int, double>> pad(const Model& m, const form::Vec3& at, do
             }
         }
     }
-    std::vector<std::pair<int, double>> out;
+    Pad out;
     if (!(all > 0)) return {{closest, 1.0}};
     for (size_t i = 0; i < weight.size(); ++i)
         if (weight[i] > 0) out.emplace_back(static_cast<int>(i), weight[i] / all);
@@ -132,17 +154,28 @@ Resultant resultant(const Model& m, const Freedoms& load) {
     return r;
 }
 
-Foot::Foot(const System& system, std::vector<int> candidates) : system_(system), candidates_(std::move(candidates)) {
+namespace {
+
+/// Mean shift up of a pad.
+double lifted(const Freedoms& shifts, const Pad& pad) {
+    double out = 0;
+    for (const auto& [corner, share] : pad) out += share * shifts[6 * static_cast<size_t>(corner) + 2];
+    return out;
+}
+
+}  // namespace
+
+Foot::Foot(const System& system, std::vector<Pad> candidates) : system_(system), candidates_(std::move(candidates)) {
     const auto n = static_cast<Eigen::Index>(candidates_.size());
     std::vector<Freedoms> unit;
-    for (const int p : candidates_) {
+    for (const auto& p : candidates_) {
         unit.push_back(noLoad(system.model()));
-        unit.back()[6 * static_cast<size_t>(p) + 2] = 1;
+        addForce(p, {0, 0, 1}, unit.back());
     }
     const auto shifts = system.solve(unit);
     Eigen::MatrixXd C(n, n);
     for (Eigen::Index i = 0; i < n; ++i)
-        for (Eigen::Index j = 0; j < n; ++j) C(i, j) = shifts[static_cast<size_t>(j)][6 * static_cast<size_t>(candidates_[static_cast<size_t>(i)]) + 2];
+        for (Eigen::Index j = 0; j < n; ++j) C(i, j) = lifted(shifts[static_cast<size_t>(j)], candidates_[static_cast<size_t>(i)]);
     gives_ = 0.5 * (C + C.transpose());
 }
 
@@ -157,8 +190,10 @@ Contact Foot::rest(const Freedoms& load) const {
     Eigen::MatrixXd R(n, 3);
     Eigen::VectorXd free(n);
     for (Eigen::Index i = 0; i < n; ++i) {
-        free(i) = shifts[0][6 * static_cast<size_t>(candidates[static_cast<size_t>(i)]) + 2];
-        const auto& p = m.points[static_cast<size_t>(candidates[static_cast<size_t>(i)])];
+        const Pad& pad = candidates[static_cast<size_t>(i)];
+        free(i) = lifted(shifts[0], pad);
+        form::Vec3 p;
+        for (const auto& [corner, share] : pad) p += m.points[static_cast<size_t>(corner)] * share;
         R.row(i) << 1, p.y, -p.x;  // lifted, turned about x, turned about y
     }
     const auto r = resultant(m, load);

@@ -5,6 +5,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <cctype>
 #include <chrono>
 #include <cmath>
 #include <mutex>
@@ -52,6 +53,12 @@ std::string partName(const Model& m, size_t triangle) {
     return p < m.names.size() && !m.names[p].empty() ? "the " + m.names[p] : "a part";
 }
 
+/// A sentence begins with it.
+std::string begins(std::string words) {
+    words.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(words.front())));
+    return words;
+}
+
 /// Bodies that share corners or ties: number of the body of each point, -1 for a point without triangles.
 std::vector<int> bodies(const Model& m, const std::vector<Tie>& ties) {
     std::vector<int> root(m.points.size());
@@ -67,7 +74,8 @@ std::vector<int> bodies(const Model& m, const std::vector<Tie>& ties) {
         join(t[1], t[2]);
         for (const int i : t) used[static_cast<size_t>(i)] = true;
     }
-    for (const auto& t : ties) join(t.point, t.to[0]);
+    for (const auto& t : ties)
+        for (const auto& [corner, share] : t.to) join(t.point, corner);
     std::vector<int> out(m.points.size(), -1), number(m.points.size(), -1);
     int count = 0;
     for (size_t i = 0; i < m.points.size(); ++i) {
@@ -79,28 +87,36 @@ std::vector<int> bodies(const Model& m, const std::vector<Tie>& ties) {
     return out;
 }
 
-/// The 6×24 matrix of a tie: what the point moves more than the place it is held to, corners of the triangle behind it.
-Eigen::Matrix<double, 6, 24> tieRows(const Model& m, const Tie& tie) {
-    Eigen::Matrix<double, 6, 24> J = Eigen::Matrix<double, 6, 24>::Zero();
+/// What the point of a tie moves more than the middle of the patch it is held to, in its own six freedoms and those of the patch's corners.
+Eigen::MatrixXd tieRows(const Model& m, const Tie& tie) {
+    Eigen::MatrixXd J = Eigen::MatrixXd::Zero(6, 6 + 6 * static_cast<Eigen::Index>(tie.to.size()));
     J.block<6, 6>(0, 0).setIdentity();
     form::Vec3 at;
-    for (size_t k = 0; k < 3; ++k) at += m.points[static_cast<size_t>(tie.to[k])] * tie.share[k];
+    for (const auto& [corner, share] : tie.to) at += m.points[static_cast<size_t>(corner)] * share;
     const form::Vec3 arm = m.points[static_cast<size_t>(tie.point)] - at;
     Matrix3 cross;  // θ × arm = -arm× θ
     cross << 0, arm.z, -arm.y, -arm.z, 0, arm.x, arm.y, -arm.x, 0;
-    for (int k = 0; k < 3; ++k) {
-        const double s = tie.share[static_cast<size_t>(k)];
-        J.block<3, 3>(0, 6 + 6 * k) = -s * Matrix3::Identity();
-        J.block<3, 3>(0, 9 + 6 * k) = -s * cross;
-        J.block<3, 3>(3, 9 + 6 * k) = -s * Matrix3::Identity();
+    Eigen::Index column = 6;
+    for (const auto& [corner, share] : tie.to) {
+        J.block<3, 3>(0, column) = -share * Matrix3::Identity();
+        J.block<3, 3>(0, column + 3) = -share * cross;
+        J.block<3, 3>(3, column + 3) = -share * Matrix3::Identity();
+        column += 6;
     }
     return J;
+}
+
+/// Corners of a tie, its point first.
+std::vector<int> cornersOf(const Tie& tie) {
+    std::vector<int> out{tie.point};
+    for (const auto& [corner, share] : tie.to) out.push_back(corner);
+    return out;
 }
 
 }  // namespace
 
 struct Structure {
-    size_t points = 0, triangles = 0, ties = 0;
+    size_t points = 0, triangles = 0, ties = 0;  // ties with their corners
     std::vector<int> place;                   // of each point in the order of elimination; -1: no triangle uses it
     std::vector<int> first;                   // of each place: its entries of `rows`
     std::vector<int> rows;                    // places at or after each place that it shares a triangle with, itself first
@@ -117,7 +133,7 @@ struct System::Inside {
     std::shared_ptr<const Structure> structure;
     std::vector<unsigned> fixed;   // of each place
     std::vector<Matrix18> elements;
-    std::vector<Eigen::Matrix<double, 24, 24>> tied;
+    std::vector<Eigen::MatrixXd> tied;
     cholmod_factor* factor = nullptr;
     Times times;
     ~Inside() {
@@ -133,11 +149,18 @@ Facet Model::facet(size_t k) const {
 
 namespace {
 
+/// Ties and their corners: other ties want another structure.
+size_t tieSize(const std::vector<Tie>& ties) {
+    size_t out = 0;
+    for (const auto& t : ties) out += 1 + t.to.size();
+    return out;
+}
+
 std::shared_ptr<Structure> ordered(const Model& m, const std::vector<Tie>& ties, cholmod_common& c) {
     auto s = std::make_shared<Structure>();
     s->points = m.points.size();
     s->triangles = m.triangles.size();
-    s->ties = ties.size();
+    s->ties = tieSize(ties);
     std::vector<std::pair<int, int>> pairs;
     pairs.reserve(6 * m.triangles.size() + 12 * ties.size());
     const auto link = [&](int a, int b) {
@@ -145,11 +168,11 @@ std::shared_ptr<Structure> ordered(const Model& m, const std::vector<Tie>& ties,
     };
     for (const auto& t : m.triangles)
         for (size_t i = 0; i < 3; ++i) link(t[i], t[(i + 1) % 3]);
-    for (const auto& t : ties)
-        for (size_t i = 0; i < 3; ++i) {
-            link(t.point, t.to[i]);
-            link(t.to[i], t.to[(i + 1) % 3]);
-        }
+    for (const auto& t : ties) {
+        const auto corners = cornersOf(t);
+        for (size_t i = 0; i < corners.size(); ++i)
+            for (size_t k = 0; k < i; ++k) link(corners[i], corners[k]);
+    }
     std::sort(pairs.begin(), pairs.end());
     pairs.erase(std::unique(pairs.begin(), pairs.end()), pairs.end());
     std::vector<int> number(m.points.size(), -1);
@@ -278,7 +301,7 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     for (size_t k = 0; k < triangles; ++k)
         if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] == 0) return refuse(fmt::format("Nothing holds {}.", partName(model, k)));
     for (size_t k = 0; k < triangles; ++k)
-        if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] < 6) return refuse(fmt::format("{} can still turn or slide: it is held in too few ways.", partName(model, k).replace(0, 1, "T")));
+        if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] < 6) return refuse(fmt::format("{} can still turn or slide: it is held in too few ways.", begins(partName(model, k))));
 
     in->model = std::move(model);
     in->supports = std::move(supports);
@@ -286,7 +309,7 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     in->springs = std::move(springs);
     const Model& m = in->model;
     auto began = std::chrono::steady_clock::now();
-    const bool known = structure && structure->points == n && structure->triangles == triangles && structure->ties == in->ties.size();
+    const bool known = structure && structure->points == n && structure->triangles == triangles && structure->ties == tieSize(in->ties);
     std::shared_ptr<Structure> fresh;
     if (!known) {
         fresh = ordered(m, in->ties, in->common.c);
@@ -329,7 +352,8 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     for (int k = 0; k < s.used; ++k)
         for (int c = 0; c < 6; ++c) own[static_cast<size_t>(6 * k + c)] = diagonal(k, c);
     for (const auto& tie : in->ties) {
-        const int places[4]{s.place[static_cast<size_t>(tie.point)], s.place[static_cast<size_t>(tie.to[0])], s.place[static_cast<size_t>(tie.to[1])], s.place[static_cast<size_t>(tie.to[2])]};
+        std::vector<int> places = cornersOf(tie);
+        for (int& p : places) p = s.place[static_cast<size_t>(p)];
         double shift = 0, turn = 0;
         for (const int p : places)
             for (int c = 0; c < 3; ++c) {
@@ -340,7 +364,7 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
         Eigen::Matrix<double, 6, 1> k;
         k << shift, shift, shift, turn, turn, turn;
         in->tied.push_back(J.transpose() * (kTieStiff * k).asDiagonal() * J);
-        scatter(s, columns, in->tied.back(), places, 4, values.data());
+        scatter(s, columns, in->tied.back(), places.data(), static_cast<int>(places.size()), values.data());
     }
     for (const auto& spring : in->springs) {
         const int p = s.place[static_cast<size_t>(spring.point)];
@@ -406,7 +430,7 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     const auto free = [&](int place) {
         for (size_t k = 0; k < m.triangles.size(); ++k)
             for (const int i : m.triangles[k])
-                if (s.place[static_cast<size_t>(i)] == place) return refuse(fmt::format("{} can still turn like a hinge: hold it in one more place.", partName(m, k).replace(0, 1, "T")));
+                if (s.place[static_cast<size_t>(i)] == place) return refuse(fmt::format("{} can still turn like a hinge: hold it in one more place.", begins(partName(m, k))));
         return refuse("The piece can still move: hold it in one more place.");
     };
     if (!sound) return free(static_cast<int>(loose / 6));
@@ -467,9 +491,8 @@ Freedoms System::internal(const Freedoms& u) const {
     };
     for (size_t k = 0; k < m.triangles.size(); ++k) add(in_->elements[k], m.triangles[k].data(), 3);
     for (size_t k = 0; k < in_->ties.size(); ++k) {
-        const auto& t = in_->ties[k];
-        const int points[4]{t.point, t.to[0], t.to[1], t.to[2]};
-        add(in_->tied[k], points, 4);
+        const auto points = cornersOf(in_->ties[k]);
+        add(in_->tied[k], points.data(), static_cast<int>(points.size()));
     }
     for (const auto& s : in_->springs) {
         const auto at = static_cast<size_t>(6 * s.point);

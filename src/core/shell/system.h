@@ -34,11 +34,11 @@ struct Support {
     unsigned fixed = 63;
 };
 
-/// A corner that is held to a place of a triangle as if by a rigid arm: joints and T-junctions.
+/// A corner that is held to a patch of the wall as if by a rigid arm from its middle: joints and T-junctions. The patch moves by the mean of
+/// its corners, and may bend: it only takes the force, spread by the shares.
 struct Tie {
     int point = 0;
-    form::Triangle to{};
-    std::array<double, 3> share{};  ///< of the triangle's corners
+    std::vector<std::pair<int, double>> to;  ///< corners of the patch with their shares, 1 in all
 };
 
 /// A line of soft springs, N/m, along a direction: contact without friction, or the hold of fingers.

@@ -31,8 +31,4 @@ Verdict verdict(const Model& model, const Faces& faces, const Stress& stress, co
 double cracksAt(double equivalent, const Strength& strength);
 double stressThatCracks(double probability, const Strength& strength);
 
-/// Load factor at which the wall buckles: the smallest λ with K + λ Kg singular; infinite when nothing is pressed together.
-/// @param shifts under the load
-double buckles(const System& system, const Freedoms& shifts, std::stop_token stop = {});
-
 }  // namespace uovo::shell

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/form/joint.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -125,7 +126,7 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
     loadRow_ = new QWidget;
     auto* row = new QHBoxLayout(loadRow_);
     row->setContentsMargins(0, 0, 0, 0);
-    row->addWidget(new QLabel(tr("With")));
+    row->addWidget(with_ = new QLabel(tr("With")));
     auto typing = session.typing(Dimension::Count, "", nullptr);
     typing.fractions = true;
     load_ = new FigureField(tr("How hard"), QStringLiteral("strength/load"), typing);
@@ -137,6 +138,14 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
     row->addWidget(load_);
     unit_ = new QLabel;
     row->addWidget(unit_);
+    sits_ = new QComboBox;
+    sits_->setAccessibleName(tr("What it is set down on"));
+    sits_->setObjectName(QStringLiteral("sits"));
+    for (const auto& words : {tr("on a flat table"), tr("on a ring"), tr("on three lumps")}) sits_->addItem(words);
+    connect(sits_, &QComboBox::activated, this, [this](int i) {
+        session_.editPiece(tr("Set it down elsewhere"), [&](Piece& p) { p.sits = static_cast<Sits>(i); });
+    });
+    row->addWidget(sits_);
     sentence_ = wrapped({});
     sentence_->setObjectName(QStringLiteral("holdsSentence"));
     box->addWidget(sentence_);
@@ -214,8 +223,10 @@ void HoldsBar::show(const StrengthStage& s) {
     loadRow_->setVisible(!c.unit.empty());
     if (!c.unit.empty()) {
         load_->setMeasure(c.load, session_.units());
-        unit_->setText(c.id == "bump" ? tr("times its weight more") : c.unit == "N" ? tr("N (100 g weigh 1 N)") : qstring(c.unit));
+        unit_->setText(c.id == "bump" ? tr("times its weight more") : c.unit == "N" ? tr("N (100 g weigh 1 N)") : c.unit == "h" ? tr("hours") : qstring(c.unit));
     }
+    sits_->setVisible(c.id == "stands" || c.id == "on-top" || c.id == "bump");
+    if (session_.piece()) sits_->setCurrentIndex(static_cast<int>(session_.piece()->sits));
     const double size = sizeOf(s.mesh), grow = c.sag > 0 ? kShown * size / c.sag : 0;
     std::vector<form::Vec3> moved = c.shift;
     for (auto& m : moved) m = m * grow;
@@ -228,7 +239,7 @@ void HoldsBar::show(const StrengthStage& s) {
     scene.stress = true;
     scene.mapLow = 0;
     scene.mapHigh = std::max(1e3f, most);
-    scene.arrowsMove = !c.unit.empty();
+    scene.arrowsMove = !c.unit.empty() && c.unit != "h";
     const double longest = longestForce(c);
     for (const auto& a : c.arrows)
         if (longest > 0) scene.arrows.push_back({a.at, a.force * (kArrow * size / longest)});
@@ -260,12 +271,17 @@ void HoldsBar::tellWays(const StrengthStage& s) {
         row->addWidget(words);
         const bool rim = w.does == StrengthWay::Does::BrushRim, coat = w.does == StrengthWay::Does::Coat;
         const Piece* piece = session_.piece();
-        if (piece && !piece->coats.empty() && (rim || (coat && !piece->closes()))) {
+        const bool score = w.does == StrengthWay::Does::Score;
+        if (piece && (score || (!piece->coats.empty() && (rim || (coat && !piece->closes()))))) {
             auto* take = new QPushButton(tr("do it"));
             take->setProperty("flat", true);
-            take->setObjectName(rim ? QStringLiteral("brushRim") : QStringLiteral("coatMore"));
-            connect(take, &QPushButton::clicked, this, [this, rim, title = qstring(w.title)] {
+            take->setObjectName(rim ? QStringLiteral("brushRim") : score ? QStringLiteral("scoreJoints") : QStringLiteral("coatMore"));
+            connect(take, &QPushButton::clicked, this, [this, rim, score, title = qstring(w.title)] {
                 session_.editPiece(title, [&](Piece& p) {
+                    if (score) {
+                        std::get<form::Part>(p.former).choices["glue"] = form::glues()[1];
+                        return;
+                    }
                     PlannedCoat c = p.coats.back();
                     if (rim) {
                         c.way = coat::Way::Brush;

@@ -1,6 +1,7 @@
 // Below the stage: what happens to a piece, as a strip of small pictures with its margins; one of them is shown on the stage.
 #pragma once
 #include <QAbstractButton>
+#include <QComboBox>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPainterPath>
@@ -71,8 +72,9 @@ private:
     std::vector<CaseCard*> cards_;
     QHBoxLayout* strip_;
     FlowLayout* ways_;
-    QLabel *sentence_, *unit_;
+    QLabel *sentence_, *unit_, *with_;
     FigureField* load_;
+    QComboBox* sits_;
     QWidget* loadRow_;
     std::optional<double> dragFrom_;
 };

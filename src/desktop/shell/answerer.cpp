@@ -2,8 +2,8 @@
 
 namespace uovo::desktop {
 
-Answerer::Answerer(const material::Library& library, QObject* parent)
-    : QObject(parent), library_(library), thread_([this](std::stop_token quit) { work(quit); }) {}
+Answerer::Answerer(const material::Library& library, Cache known, QObject* parent)
+    : QObject(parent), library_(library), thread_([this, known = std::move(known)](std::stop_token quit) mutable { work(quit, std::move(known)); }) {}
 
 Answerer::~Answerer() {
     {
@@ -26,8 +26,7 @@ void Answerer::ask(const Plan& plan) {
     wake_.notify_all();
 }
 
-void Answerer::work(std::stop_token quit) {
-    Cache cache;
+void Answerer::work(std::stop_token quit, Cache cache) {
     while (!quit.stop_requested()) {
         Plan plan;
         std::stop_source stop;

@@ -15,7 +15,8 @@ class Answerer : public QObject {
     Q_OBJECT
 
 public:
-    explicit Answerer(const material::Library& library, QObject* parent = nullptr);
+    /// @param known answers of an earlier plan that need not be computed again
+    explicit Answerer(const material::Library& library, Cache known = {}, QObject* parent = nullptr);
     ~Answerer() override;
 
     /// Asks for answers; what is being computed for an older plan is stopped.
@@ -28,7 +29,7 @@ signals:
     void busyChanged();
 
 private:
-    void work(std::stop_token quit);
+    void work(std::stop_token quit, Cache cache);
 
     const material::Library& library_;
     std::mutex mutex_;

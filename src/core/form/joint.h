@@ -1,0 +1,24 @@
+// How parts are joined, and how much of the chocolate's own strength a joint has.
+#pragma once
+#include <string>
+#include <vector>
+
+namespace uovo::material {
+struct Library;
+}
+
+namespace uovo::form {
+
+struct Part;
+
+/// Ways to prepare a joint as a person chooses them and as files name them; the first is the usual one.
+std::vector<std::string> glues();
+/// The way a compound's joints are prepared.
+std::string glueOf(const Part& compound);
+/// Strength of a joint as a share of the whole wall's: value and its range. @param set share of the glue that has set, 0–1
+struct JointStrength {
+    double value = 0, low = 0, high = 0;
+};
+JointStrength jointStrength(const material::Library& library, const std::string& glue, double set = 1);
+
+}  // namespace uovo::form
