@@ -114,6 +114,61 @@ TEST_CASE("the weakest case is told in the answers, and a way out is taken and c
     CHECK(shown(p).margin > 1.3 * before);
 }
 
+TEST_CASE("a bowl is set down on three lumps and on a ring, and its hours on the table are typed") {
+    Program p;
+    auto* h = holds(p);
+    chooseCase(p, h, "stands");
+    auto* sits = h->findChild<QComboBox*>("sits");
+    REQUIRE(sits);
+    REQUIRE(sits->isVisible());
+    CHECK(sits->currentIndex() == 0);
+    const double flat = shown(p).margin;
+    sits->setFocus();
+    QTest::keyClick(sits, Qt::Key_Down);
+    QTest::keyClick(sits, Qt::Key_Down);
+    p.answered();
+    CHECK(p.piece().sits == Sits::Lumps);
+    CHECK(shown(p).margin < flat);
+    p.session.document().undo();
+    p.session.document().undo();
+    p.answered();
+    CHECK(p.piece().sits == Sits::Flat);
+    CHECK(sits->currentIndex() == 0);
+    CHECK(shown(p).margin == Approx(flat));
+    p.type(h->load(), "12");
+    p.answered();
+    CHECK(p.piece().loads.at("stands").value == 12);
+    CHECK_FALSE(p.window.shape()->solid()->scene().arrowsMove);  // hours are not dragged
+    chooseCase(p, h, "fingers");
+    CHECK_FALSE(sits->isVisible());
+}
+
+TEST_CASE("a basket's joints are scored with one click, chosen otherwise in its recipe, and its handle holds more") {
+    Program p;
+    p.session.select("specimen-basket");
+    auto* h = holds(p);
+    chooseCase(p, h, "handle");
+    const double before = shown(p).margin;
+    auto* score = h->findChild<QPushButton*>("scoreJoints");
+    REQUIRE(score);
+    QTest::mouseClick(score, Qt::LeftButton);
+    p.answered();
+    CHECK(p.piece().part()->choices.at("glue") == "glue on scored faces");
+    CHECK(shown(p).margin > 1.2 * before);
+    CHECK(h->findChild<QPushButton*>("scoreJoints") == nullptr);  // it is done
+    p.session.document().undo();
+    p.answered();
+    CHECK(shown(p).margin == Approx(before));
+    QComboBox* glue = nullptr;
+    for (auto* box : p.window.shape()->recipe()->findChildren<QComboBox*>())
+        if (box->findText("icing or syrup") >= 0) glue = box;
+    REQUIRE(glue);
+    glue->setCurrentIndex(glue->findText("icing or syrup"));
+    emit glue->activated(glue->currentIndex());
+    p.answered();
+    CHECK(shown(p).margin < before);
+}
+
 TEST_CASE("pieces that are not reckoned say so") {
     Program p;
     p.session.select("meteorite");

@@ -11,8 +11,8 @@ namespace {
 struct Glue {
     const char *words, *constant;
 };
-constexpr Glue kGlues[]{{"melted chocolate", "jointAsIs"}, {"scored, glue on both sides", "jointScored"}, {"edges melted on a warm plate", "jointMelted"},
-                        {"glue frozen with cooling spray", "jointSprayed"}, {"soft modeling chocolate", "jointCollar"}, {"icing or syrup", "jointIcing"}};
+constexpr Glue kGlues[]{{"melted chocolate", "jointAsIs"}, {"glue on scored faces", "jointScored"}, {"melted edges", "jointMelted"},
+                        {"glue and cold spray", "jointSprayed"}, {"modeling chocolate", "jointCollar"}, {"icing or syrup", "jointIcing"}};
 
 }  // namespace
 

@@ -247,6 +247,7 @@ private:
             push(j, top, palm, {0, 0, -own("on-top") * kGravity});
             onFoot(j.load);
             changeable(j, "kg");
+            j.buckling = true;
             out.push_back(std::move(j));
             if (piece_.part()->family == "basket") {
                 Job h = job("handle", "Carried by its handle", room, carried(1));

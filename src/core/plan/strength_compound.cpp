@@ -1,10 +1,41 @@
 // A piece put together from walls and sheets as one shell: each part's middle, held to the next along their joints.
 #include <algorithm>
 #include <cmath>
+#include <functional>
 
 #include "core/plan/strength_wall.h"
 
 namespace uovo {
+
+void addBar(StrengthWall& w, const form::Pose& pose, double length, const std::function<form::Pose(double share)>& frame, const std::function<double(double share)>& radius) {
+    constexpr int kRound = 14;
+    constexpr double kTube = 0.673893;  // √x of x² - x/2 + 1/48 = 0
+    double mean = 0;
+    for (int i = 0; i <= 8; ++i) mean += radius(i / 8.0) / 9;
+    const int along = std::clamp(static_cast<int>(std::lround(length / (2 * M_PI * kTube * mean / kRound))), 3, 80);
+    const auto first = static_cast<int>(w.model.points.size());
+    for (int i = 0; i <= along; ++i) {
+        const double share = double(i) / along, r = kTube * radius(share);
+        const form::Pose at = frame(share);
+        for (int k = 0; k < kRound; ++k) {
+            const double angle = 2 * M_PI * (k + 0.5 * (i % 2)) / kRound;
+            w.model.points.push_back(pose(at({r * std::cos(angle), r * std::sin(angle), 0})));
+            w.model.thickness.push_back(0.5 / kTube * radius(share));
+        }
+    }
+    const auto at = [&](int i, int k) { return first + i * kRound + (k + kRound) % kRound; };
+    for (int i = 0; i < along; ++i)
+        for (int k = 0; k < kRound; ++k) {
+            if (i % 2 == 0) {  // every other ring is turned by half a step
+                w.model.triangles.push_back({at(i, k), at(i, k + 1), at(i + 1, k)});
+                w.model.triangles.push_back({at(i, k + 1), at(i + 1, k + 1), at(i + 1, k)});
+            } else {
+                w.model.triangles.push_back({at(i, k), at(i + 1, k + 1), at(i + 1, k)});
+                w.model.triangles.push_back({at(i, k), at(i, k + 1), at(i + 1, k + 1)});
+            }
+        }
+}
+
 namespace {
 
 using form::Vec3;
@@ -92,6 +123,27 @@ bool addPlate(StrengthWall& w, const form::Item& item, double thickness) {
     return any;
 }
 
+/// Legs and round handles. @returns false for another solid
+bool addSolid(StrengthWall& w, const form::Item& item) {
+    const auto figure = [&](const char* key) { return form::figure(item.part, key); };
+    if (item.part.family == "leg") {
+        const double length = figure("length"), below = figure("bottom") / 2, above = figure("top") / 2;
+        addBar(w, item.pose, length, [=](double s) { return form::Pose{{1, 0, 0}, {0, 1, 0}, {0, 0, 1}, {0, 0, s * length}}; }, [=](double s) { return below + (above - below) * s; });
+        return true;
+    }
+    if (item.part.family == "clip-handle") {
+        const double a = figure("span") / 2, b = figure("rise"), r = figure("thickness") / 2;
+        const auto frame = [=](double s) {  // half an ellipse; equal steps of its angle are near enough to equal steps along it
+            const double c = std::cos(M_PI * s), d = std::sin(M_PI * s);
+            const Vec3 along = form::unit(Vec3{-a * d, 0, b * c}), across{0, 1, 0};
+            return form::Pose{form::cross(across, along), across, along, {a * c, 0, b * d}};
+        };
+        addBar(w, item.pose, M_PI * std::sqrt(0.5 * (a * a + b * b)), frame, [=](double) { return r; });
+        return true;
+    }
+    return false;
+}
+
 }  // namespace
 
 tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assembly& assembly, const Glued& glued) {
@@ -100,14 +152,17 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
     for (size_t k = 0; k < assembly.items.size(); ++k) {
         const auto& item = assembly.items[k];
         const size_t before = m.triangles.size();
-        const double own = item.part.family == "arch" ? form::figure(item.part, "depth") : item.shape.wall;
+        const bool disc = item.part.family == "disc", arch = item.part.family == "arch";
+        const double own = arch ? form::figure(item.part, "depth") : disc ? form::figure(item.part, "thickness") : item.shape.wall;
         bool taken = false;
         if (item.edible && item.shape.coverage >= 1) {
             if (item.shape.body == form::Body::Wall) {
                 addWall(w, form::placed(item.shape.surface, item.pose), item.shape.thickness.empty() ? std::vector<double>(item.shape.surface.points.size(), item.shape.wall) : item.shape.thickness, item.shape.outside);
                 taken = true;
-            } else if ((item.shape.body == form::Body::Sheet || item.part.family == "arch") && own > 0) {
+            } else if ((item.shape.body == form::Body::Sheet || arch || disc) && own > 0) {
                 taken = addPlate(w, item, own);
+            } else {
+                taken = addSolid(w, item);
             }
         }
         std::string name = item.name;
@@ -117,7 +172,7 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
         m.part.resize(m.triangles.size(), static_cast<int>(k));
         m.names.push_back(name);
     }
-    if (m.triangles.empty()) return tl::unexpected(Problem{"Only walls and sheets are reckoned: all of this piece is cast full."});
+    if (m.triangles.empty()) return tl::unexpected(Problem{"Walls, sheets, discs, legs and round handles are reckoned: this piece has none of them."});
     // Free edges of each part are what is glued.
     const std::vector<bool> edge = freeEdges(m);
     std::vector<double> area(m.points.size(), 0.0);  // of the wall that each corner stands for
@@ -134,7 +189,7 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
     w.glued.assign(m.triangles.size(), 0.0);
     w.toJoint.assign(m.points.size(), 1e300);
     std::vector<bool> tied(m.points.size(), false);
-    const auto glue = [&](size_t a, size_t b) {  // the edge of a on b
+    const auto glue = [&](size_t a, size_t b, bool faces) {  // the edge of a on b, or wherever their faces touch
         struct Line {
             Vec3 from, to;
             double radius;
@@ -144,7 +199,7 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
         std::vector<double> radius(m.points.size(), 0.0);
         for (const int corner : corners[a]) {
             const auto i = static_cast<size_t>(corner);
-            if (!edge[i] || tied[i]) continue;
+            if ((!edge[i] && !faces) || tied[i]) continue;
             Nearest best;
             for (size_t k = range[b].first; k < range[b].second; ++k)
                 if (const auto here = nearest(m, k, m.points[i]); here.distance < best.distance) best = here;
@@ -196,8 +251,10 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
     };
     for (const auto& j : assembly.joints) {
         if (range[j.a].first == range[j.a].second || range[j.b].first == range[j.b].second) continue;
-        glue(j.a, j.b);
-        glue(j.b, j.a);
+        const size_t before = w.ties.size();
+        glue(j.a, j.b, false);
+        glue(j.b, j.a, false);
+        if (w.ties.size() == before) glue(j.b, j.a, true);
     }
     weaken(w, glued.share, glued.modulus);
     return {};

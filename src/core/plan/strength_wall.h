@@ -31,6 +31,10 @@ void weaken(StrengthWall& wall, double share, double modulus);
 std::vector<bool> freeEdges(const shell::Model& model);
 /// Adds the Wall triangles of a surface, moved to the middle of the wall. @param thickness m at each corner; bare places are left out
 void addWall(StrengthWall& wall, const form::Mesh& surface, const std::vector<double>& thickness, bool outside);
+/// Adds a round bar cast or rolled full, as a tube of radius ρ = 0.6739 r and wall t = 0.7420 r: 2πρt = πr² and πρt(ρ² + t²/12) = πr⁴/4, so that area and
+/// bending stiffness are the bar's; in twist it is 13 % stiffer, its margin is 1.4 % on the safe side.
+/// @param length m, along its axis @param frame its section at a share of the length, z along the axis @param radius m there
+void addBar(StrengthWall& wall, const form::Pose& pose, double length, const std::function<form::Pose(double share)>& frame, const std::function<double(double share)>& radius);
 /// A joint as the shell knows it: each corner of an edge that is glued is held to a patch as wide as the edge and its fillet of glue.
 struct Glued {
     double share = 0.5;   ///< strength of the joint, of the whole wall's

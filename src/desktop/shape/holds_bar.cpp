@@ -16,6 +16,7 @@ namespace uovo::desktop {
 namespace {
 
 constexpr double kShown = 0.05;     // of the piece's size: its greatest shift, drawn
+constexpr double kTitle = 64;       // px: where a card's words begin
 constexpr double kArrow = 0.28;     // of the piece's size: the longest arrow
 
 double sizeOf(const form::Mesh& m) {
@@ -62,7 +63,9 @@ void CaseCard::set(const StrengthStage& stage, size_t index) {
     arrows_.clear();
     const double most = longestForce(c);
     for (const auto& a : c.arrows) {
-        const QPointF head = at(a.at), way(a.force.x / most * 22, -a.force.z / most * 22);
+        const QPointF head = at(a.at);
+        QPointF way(a.force.x / most * 22, -a.force.z / most * 22);
+        if (const double below = head.y() - way.y() - kTitle; below > 0 && way.y() < 0) way *= std::max(0.35, 1 + below / way.y());  // not into the words
         if (most > 0 && std::hypot(way.x(), way.y()) > 4) arrows_.emplace_back(head - way, head);
     }
     weak_.reset();
@@ -223,6 +226,7 @@ void HoldsBar::show(const StrengthStage& s) {
     loadRow_->setVisible(!c.unit.empty());
     if (!c.unit.empty()) {
         load_->setMeasure(c.load, session_.units());
+        with_->setText(c.unit == "h" ? tr("For") : tr("With"));
         unit_->setText(c.id == "bump" ? tr("times its weight more") : c.unit == "N" ? tr("N (100 g weigh 1 N)") : c.unit == "h" ? tr("hours") : qstring(c.unit));
     }
     sits_->setVisible(c.id == "stands" || c.id == "on-top" || c.id == "bump");
@@ -260,9 +264,14 @@ void HoldsBar::tellWays(const StrengthStage& s) {
     const LoadCase& weak = s.cases[s.weakest];
     if (chosen_ != s.weakest || s.ways.empty()) return;
     const auto times = [](double v) { return std::isfinite(v) ? QObject::tr("%1 ×").arg(v, 0, 'f', v < 10 ? 1 : 0) : QObject::tr("no pull at all"); };
-    int shown = 0;
-    for (const auto& w : s.ways) {
-        if (!(w.margin > 1.05 * weak.margin) || ++shown > 3) continue;
+    // what one click does comes before advice; of each the best
+    std::vector<const StrengthWay*> helps;
+    for (const auto& w : s.ways)
+        if (w.margin > 1.05 * weak.margin) helps.push_back(&w);
+    std::stable_partition(helps.begin(), helps.end(), [](const auto* w) { return w->does != StrengthWay::Does::Advice; });
+    if (helps.size() > 3) helps.resize(3);
+    for (const auto* way : helps) {
+        const auto& w = *way;
         auto* line = new QWidget;
         auto* row = new QHBoxLayout(line);
         row->setContentsMargins(0, 0, 0, 0);

@@ -249,11 +249,10 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
     }
     const form::Family* family = form::family(part.family);
     if (!family) return;
-    for (const auto& c : family->choices) {
-        if (!item.empty()) continue;
+    const auto chooses = [&](const form::Choice& c) {
         QStringList words;
         for (const auto& o : c.options) words << (o == "points" ? tr("outline from a file") : QString::fromStdString(o));
-        if (c.key == "silhouette" && family->choice("cut") && form::choice(part, "cut") != "silhouette") continue;
+        if (c.key == "silhouette" && family->choice("cut") && form::choice(part, "cut") != "silhouette") return;
         choice(
             tr(c.name.c_str()), words,
             [key = c.key](const Piece& p) {
@@ -267,7 +266,9 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
             [key = c.key, options = c.options](Piece& p, int i) {
                 if (auto* q = std::get_if<form::Part>(&p.former)) q->choices[key] = options[static_cast<size_t>(i)];
             });
-    }
+    };
+    for (const auto& c : family->choices)
+        if (item.empty() && c.key != "glue") chooses(c);
     for (const auto& f : family->fields) {
         if (f.key == "wall" && item.empty() && session_.piece()->wallFromCoats()) continue;  // its coats say
         if (!f.before.empty()) {
@@ -283,6 +284,10 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
             form::Figures& figures = item.empty() ? q->values : q->own[item];
             return &figures.try_emplace(key, usual).first->second;
         }, f.whole);
+    }
+    if (const auto* glue = family->choice("glue"); glue && item.empty()) {
+        word(tr("joined with"));
+        chooses(*glue);
     }
     if (item.empty() && family->points == "profile") {
         auto* draw = new QPushButton(tr("Draw its profile …"));
