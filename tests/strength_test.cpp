@@ -477,3 +477,27 @@ TEST_CASE("legs, discs and round handles are in the shell: all of a pedestal and
     CHECK(find(thin, "on-top").buckles < 0.2 * find(stout, "on-top").buckles);
     CHECK(find(thin, "bump").margin < find(stout, "bump").margin);
 }
+
+TEST_CASE("a ball on a cord that runs through from its base hangs otherwise than by its crown, and slips from a hand with the energy of its fall") {
+    Plan plan = part("hung-ball");
+    const auto crown = of(plan);
+    std::get<form::Part>(plan.pieces[0].former).choices["cord"] = "through from the base";
+    const auto base = of(plan);
+    CHECK(find(base, "hangs").at.z < 0.5 * (find(crown, "hangs").at.z + 0.08));  // it opens low, not at the crown
+    CHECK(find(base, "hangs").margin > find(crown, "hangs").margin);             // the seam is pressed together, not pulled
+    CHECK(find(base, "tap").margin == Approx(find(crown, "tap").margin).epsilon(1e-6));
+    const auto& drop = find(crown, "drop");
+    // it breaks at the energy m g h of some fall: twice the height is twice the energy
+    plan.pieces[0].loads["drop"] = Measure(2 * drop.load.value);
+    const auto twice = find(of(plan), "drop");
+    CHECK(twice.margin == Approx(0.5 * drop.margin).epsilon(1e-6));
+    CHECK(twice.cracks >= drop.cracks);
+    const double metres = 0.01 * drop.load.value * drop.margin;
+    CHECK(metres > 1e-4);
+    CHECK(metres < 0.2);
+    // filled it falls harder
+    plan.pieces[0].filling = Filling{};
+    plan.pieces[0].filling->each = Measure(0.0005);
+    plan.pieces[0].loads.clear();
+    CHECK(find(of(plan), "drop").margin < 0.8 * drop.margin);
+}

@@ -2,7 +2,6 @@
 
 #include <algorithm>
 
-#include "core/form/part.h"
 #include "core/material/material.h"
 
 namespace uovo::form {
@@ -20,11 +19,6 @@ std::vector<std::string> glues() {
     std::vector<std::string> out;
     for (const auto& g : kGlues) out.emplace_back(g.words);
     return out;
-}
-
-std::string glueOf(const Part& compound) {
-    const auto it = compound.choices.find("glue");
-    return it == compound.choices.end() ? kGlues[0].words : it->second;
 }
 
 JointStrength jointStrength(const material::Library& library, const std::string& glue, double set) {

@@ -9,12 +9,8 @@ struct Library;
 
 namespace uovo::form {
 
-struct Part;
-
-/// Ways to prepare a joint as a person chooses them and as files name them; the first is the usual one.
+/// Ways to prepare a joint, the choice "glue" of every compound, as files name them too; the first is the usual one.
 std::vector<std::string> glues();
-/// The way a compound's joints are prepared.
-std::string glueOf(const Part& compound);
 /// Strength of a joint as a share of the whole wall's: value and its range. @param set share of the glue that has set, 0–1
 struct JointStrength {
     double value = 0, low = 0, high = 0;

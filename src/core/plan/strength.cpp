@@ -25,6 +25,9 @@ constexpr double kWeakMargin = 1.5, kEasyMargin = 8;
 constexpr double kSauce = 60, kSauceFilm = 300;  // °C and W/m²K of a hot sauce poured over (judgement)
 constexpr double kGivesWay = 28;      // °C at which next to nothing of the strength is left
 
+/// Judged by its energy: whether it breaks is what is asked, not feared.
+bool isBlow(const std::string& id) { return id == "tap" || id == "blow" || id == "drop"; }
+
 std::string ratio(double v) { return v >= 10 ? fmt::format("{:.0f}", v) : fmt::format("{:.1f}", v); }
 
 class Reckoner {
@@ -47,6 +50,7 @@ public:
         Freedoms load;
         double share = 1;       // of the strength at 20 °C
         double softer = 1;      // after its hours
+        double energy = 1;      // J of a blow for each unit of its load
         bool buckling = false;
     };
 
@@ -65,7 +69,7 @@ public:
         if (buckling)  // one after the other: they solve with the same factor
             for (size_t i = 0; i < jobs.size() && !stop.stop_requested(); ++i)
                 if (jobs[i].buckling) giveWay(out[i], jobs[i], shifts[i], stop);
-        for (auto& c : out) speak(c, c.id == "tap" || c.id == "blow");
+        for (size_t i = 0; i < out.size(); ++i) speak(out[i], jobs[i].energy);
         return out;
     }
 
@@ -259,17 +263,20 @@ private:
             if (w_.hung) {
                 Job j = job("hangs", "Hangs from its cord", room, carried(1));
                 const double weight = -shell::resultant(m, j.load).force.z;
-                push(j, {0, 0, w_.high}, palm, {0, 0, weight});
-                shell::balance(m, w_.feet, j.load);
+                const bool through = form::choice(*piece_.part(), "cord") == "through from the base";
+                push(j, {0, 0, through ? w_.low : w_.high}, form::figure(*piece_.part(), "card") / 2, {0, 0, weight});
+                shell::balance(m, everywhere(), j.load);
                 lasts(j);
                 out.push_back(std::move(j));
             }
-            for (const char* id : {"tap", "blow"}) {
-                Job j = job(id, id[0] == 't' ? "A child's tap" : "A good blow", room, shell::noLoad(m));
-                const Vec3 at = grip(0, 0.35);  // beside the seam, where one strikes
+            for (const std::string id : {"tap", "blow", "drop"}) {
+                Job j = job(id.c_str(), id == "tap" ? "A child's tap" : id == "blow" ? "A good blow" : "Dropped on a table", room, shell::noLoad(m));
+                const bool drop = id == "drop";
+                const Vec3 at = drop ? Vec3{0, 0, w_.low} : grip(0, 0.35);  // beside the seam, where one strikes
                 push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0.5 * (w_.low + w_.high) - at.z}));  // 1 N: its energy follows
                 shell::balance(m, everywhere(), j.load);  // a blow is over before anything but its own mass resists
-                changeable(j, "J");
+                changeable(j, drop ? "cm" : "J");
+                if (drop) j.energy = 0.01 * -shell::resultant(m, carried(1)).force.z;  // J a centimetre
                 out.push_back(std::move(j));
             }
         }
@@ -324,17 +331,17 @@ private:
         c.buckles = std::numeric_limits<double>::infinity();
         double margin = v.margin, low = chocolate_.low / chocolate_.strength.mean, high = chocolate_.high / chocolate_.strength.mean;
         c.cracks = v.cracks;
-        const bool blow = c.id == "tap" || c.id == "blow";
-        if (blow) {  // under 1 N: energy grows with the square of the force, and a blow meets a stiffer chocolate
+        if (isBlow(c.id)) {  // under 1 N: energy grows with the square of the force, and a blow meets a stiffer chocolate
             double work = 0;
             for (size_t i = 0; i < u.size(); ++i) work += 0.5 * u[i] * j.load[i];
             work *= chocolate_.young / lib_.strong("modulusDynamic");
             const double half = shell::stressThatCracks(0.5, strong) / v.equivalent;  // N that break every other one
             const double energy = work * half * half;
-            margin = c.load.value > 0 ? energy / c.load.value : std::numeric_limits<double>::infinity();
+            const double given = c.load.value * j.energy;
+            margin = given > 0 ? energy / given : std::numeric_limits<double>::infinity();
             low *= low;
             high *= high;
-            c.cracks = shell::cracksAt(v.equivalent * std::sqrt(c.load.value / std::max(1e-300, work)), strong);
+            c.cracks = shell::cracksAt(v.equivalent * std::sqrt(given / std::max(1e-300, work)), strong);
         }
         c.margin = margin;
         c.low = margin * low;
@@ -352,12 +359,16 @@ private:
         c.high = 5 * c.buckles;
     }
 
-    void speak(LoadCase& c, bool blow) const {
+    void speak(LoadCase& c, double energy) const {
         const std::string opens = c.outer ? "on the outside" : "on the inside";
-        if (blow) {
+        if (isBlow(c.id)) {
             c.tone = Tone::Plain;
             c.headline = c.cracks > 0.9 ? "breaks it" : c.cracks > 0.5 ? "may break it" : c.cracks > 0.1 ? "may crack it" : "does not break it";
-            c.sentence = fmt::format("It takes about {:.2g} J, likely {:.1g} to {:.1g}, where it is struck; this blow has {:.2g} J. Pieces fly: cover it with a cloth, and shield eyes.", c.margin * c.load.value, c.low * c.load.value, c.high * c.load.value, c.load.value);
+            const double given = c.load.value * energy;
+            if (c.id == "drop")
+                c.sentence = fmt::format("A fall of about {:.2g} cm breaks every other one, likely {:.1g} to {:.1g}, with what is in it. On a cloth it falls from higher.", c.margin * c.load.value, c.low * c.load.value, c.high * c.load.value);
+            else
+                c.sentence = fmt::format("It takes about {:.2g} J, likely {:.1g} to {:.1g}, where it is struck; this blow has {:.2g} J. Pieces fly: cover it with a cloth, and shield eyes.", c.margin * given, c.low * given, c.high * given, given);
             return;
         }
         if (!std::isfinite(c.margin) || c.margin > 100) {
@@ -405,7 +416,7 @@ size_t weakestOf(const std::vector<LoadCase>& cases) {
     size_t out = 0;
     double least = std::numeric_limits<double>::infinity();
     for (size_t i = 0; i < cases.size(); ++i)
-        if (cases[i].id != "tap" && cases[i].id != "blow" && cases[i].id != "sauce" && cases[i].id != "at-once" && cases[i].margin < least) {
+        if (!isBlow(cases[i].id) && cases[i].id != "sauce" && cases[i].id != "at-once" && cases[i].margin < least) {
             least = cases[i].margin;
             out = i;
         }
@@ -477,7 +488,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         }
         if (before.compound && !before.toJoint.empty()) {
             const double scored = form::jointStrength(lib, form::glues()[1]).value;
-            if (scored > form::jointStrength(lib, form::glueOf(*piece.part())).value)
+            if (scored > form::jointStrength(lib, form::choice(*piece.part(), "glue")).value)
                 tried("Score the joints, glue on both sides", 0, StrengthWay::Does::Score, [&](StrengthWall& w) { weaken(w, scored, lib.strong("weibull")); });
             const double radius = StrengthWay::kRadius, within = 0.5 * radius;  // half of a round fillet's leg thickens both faces on the average
             double more = 0;

@@ -9,7 +9,7 @@
 namespace uovo {
 
 double usualLoad(const material::Library& lib, const std::string& id) {
-    const std::map<std::string, const char*> names{{"fingers", "squeeze"}, {"peel", "peelSlow"}, {"at-once", "peelAtOnce"}, {"bump", "bumpDown"}, {"on-top", "onTop"}, {"tap", "tap"}, {"blow", "blow"}, {"stands", "standsHours"}, {"hangs", "standsHours"}};
+    const std::map<std::string, const char*> names{{"fingers", "squeeze"}, {"peel", "peelSlow"}, {"at-once", "peelAtOnce"}, {"bump", "bumpDown"}, {"on-top", "onTop"}, {"tap", "tap"}, {"blow", "blow"}, {"stands", "standsHours"}, {"hangs", "standsHours"}, {"drop", "dropCm"}};
     const auto it = names.find(id);
     return it == names.end() ? 0 : lib.strong(it->second);
 }

@@ -154,7 +154,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         const auto rebuilt = a.part->wall ? tl::expected<form::Assembly, Problem>(a.part->assembly) : form::build(*piece.part(), plan.meshes, detail);
         if (!rebuilt) return tl::unexpected(rebuilt.error());
         if (w.compound) {
-            if (auto ok = strengthCompound(w, *rebuilt, {form::jointStrength(lib, form::glueOf(*piece.part())).value, lib.strong("jointFillet"), lib.strong("weibull")}); !ok) return tl::unexpected(ok.error());
+            if (auto ok = strengthCompound(w, *rebuilt, {form::jointStrength(lib, form::choice(*piece.part(), "glue")).value, lib.strong("jointFillet"), lib.strong("weibull")}); !ok) return tl::unexpected(ok.error());
         } else {
             form::Mesh all;
             std::vector<double> thickness;
@@ -206,7 +206,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
             for (const int i : m.triangles[k]) z += m.points[static_cast<size_t>(i)].z / 3;
             if (std::abs(z - 0.5 * (w.low + w.high)) < kSeam) w.glued[k] = 1;
         }
-        weaken(w, form::jointStrength(lib, form::glueOf(*piece.part())).value, lib.strong("weibull"));
+        weaken(w, form::jointStrength(lib, form::choice(*piece.part(), "glue")).value, lib.strong("weibull"));
     }
     // The opening's edge.
     const std::vector<bool> edge = freeEdges(m);

@@ -243,7 +243,7 @@ void HoldsBar::show(const StrengthStage& s) {
     scene.stress = true;
     scene.mapLow = 0;
     scene.mapHigh = std::max(1e3f, most);
-    scene.arrowsMove = !c.unit.empty() && c.unit != "h";
+    scene.arrowsMove = !c.unit.empty() && c.unit != "h" && c.unit != "cm";
     const double longest = longestForce(c);
     for (const auto& a : c.arrows)
         if (longest > 0) scene.arrows.push_back({a.at, a.force * (kArrow * size / longest)});
