@@ -31,7 +31,7 @@ public:
     /// The picture alone, for the clipboard and files.
     QImage picture(const QSize& size, double ratio);
 
-    QSize minimumSizeHint() const override { return {420, 190}; }
+    QSize minimumSizeHint() const override { return {420, 120}; }
 
 signals:
     /// A handle was moved to a new value (m, or m³ for Fill). `ended` on release.

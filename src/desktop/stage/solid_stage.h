@@ -37,7 +37,7 @@ public:
 
     QImage picture(const QSize& size, double ratio);
     QString svg() const;
-    QSize minimumSizeHint() const override { return {420, 190}; }
+    QSize minimumSizeHint() const override { return {420, 120}; }
 
 signals:
     void viewChanged();
