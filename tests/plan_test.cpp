@@ -115,7 +115,7 @@ TEST_CASE("only what changed is computed again, and the answers are the same as 
     const auto third = *answer(plan, lib, cache);
     CHECK(third.pieces[0]->stage == first.pieces[0]->stage);
     CHECK(third.pieces[0]->make > first.pieces[0]->make);
-    CHECK(answersJson(plan, third) == answersJson(plan, test::answersOf(plan)));
+    CHECK(answersJson(plan, third) == answersJson(plan, test::answersOf(plan, AnswerOptions{})));
 }
 
 TEST_CASE("a stop gives no answers") {
@@ -155,7 +155,7 @@ TEST_CASE("ways out do what they promise") {
 }
 
 TEST_CASE("every answer has its working with sources", "[long]") {
-    const auto a = test::answersOf(test::demo());
+    const auto a = test::answersOf(test::demo(), AnswerOptions{});
     for (const auto& piece : a.pieces)
         for (const auto& x : piece->answers) {
             INFO(x.id);

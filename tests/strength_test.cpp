@@ -350,7 +350,7 @@ TEST_CASE("a joint is as strong as it was prepared, and a way out prepares it be
     CHECK_FALSE(problems(plan, lib).empty());
 }
 
-TEST_CASE("a handle's ways out: scored joints, a radius at its feet, a deeper bar") {
+TEST_CASE("a handle's ways out: scored joints, a radius at its feet, a deeper bar", "[long]") {
     Plan plan = part("basket");
     plan.pieces[0].filling = Filling{};
     plan.pieces[0].filling->perishable = false;
@@ -388,7 +388,7 @@ TEST_CASE("on a ring and on three lumps a bowl stands harder than on its flat fo
     CHECK(*readPlan(writePlan(plan)) == plan);
 }
 
-TEST_CASE("over the hours of a warm evening a piece sags more, and gives way sideways sooner") {
+TEST_CASE("over the hours of a warm evening a piece sags more, and gives way sideways sooner", "[long]") {
     const auto stands = [](double room, double hours) {
         Plan plan = bowls();
         plan.kitchen.room = Measure(room);

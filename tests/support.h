@@ -7,8 +7,14 @@ namespace uovo::test {
 
 inline Plan demo() { return io::demoPlan(20669L * 1440); }
 
-/// All answers of a plan, the day included.
-inline Answers answersOf(const Plan& plan, AnswerOptions options = {}) {
+inline AnswerOptions withoutStrength() {
+    AnswerOptions o;
+    o.strength = false;  // the dearest, and tested by itself
+    return o;
+}
+
+/// Answers of a plan, the day included.
+inline Answers answersOf(const Plan& plan, AnswerOptions options = withoutStrength()) {
     Cache cache;
     return *answer(plan, io::library(), cache, options);
 }
