@@ -481,7 +481,7 @@ TEST_CASE("legs, discs and round handles are in the shell: all of a pedestal and
 TEST_CASE("a ball on a cord that runs through from its base hangs otherwise than by its crown, and slips from a hand with the energy of its fall") {
     Plan plan = part("hung-ball");
     const auto crown = of(plan);
-    std::get<form::Part>(plan.pieces[0].former).choices["cord"] = "through from the base";
+    std::get<form::Part>(plan.pieces[0].former).choices["cord"] = "cord through from the base";
     const auto base = of(plan);
     CHECK(find(base, "hangs").at.z < 0.5 * (find(crown, "hangs").at.z + 0.08));  // it opens low, not at the crown
     CHECK(find(base, "hangs").margin > find(crown, "hangs").margin);             // the seam is pressed together, not pulled

@@ -147,7 +147,7 @@ std::vector<Family> make() {
     f.push_back({"upright", "Silhouette on a base", "Put together", Body::Compound, false, "A cut shape that stands on a disc.", "silhouette stand figure upright sign heart star display tree", "Size of the shape and of the base.",
                  {len("length", "Height of the shape", "shape", 110, 20, 400), len("width", "Width of the shape", "high,", 90, 15, 400), len("thickness", "Thickness", "wide,", 6, 2, 30), len("base", "Diameter of the base", "thick; base", 90, 20, 300), len("baseHeight", "Height of the base", "wide and", 8, 2, 60)}, {outlineChoice()}});
     f.push_back({"hung-ball", "Hollow ball on a cord", "Put together", Body::Compound, false, "Two halves, sweets inside, hung from a cord through a disc of card; to be broken.", "moon ball hang cord piñata break mallet surprise pendulum", "Ruler across one half; the card and the cord.",
-                 {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"glued in the crown", "through from the base"}}}});
+                 {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
     for (auto& g : f)
         if (g.body == Body::Compound) g.choices.push_back({"glue", "Joints", glues()});
     for (auto& g : f)  // a core of known volume may lie in any cast

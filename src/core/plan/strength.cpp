@@ -263,7 +263,7 @@ private:
             if (w_.hung) {
                 Job j = job("hangs", "Hangs from its cord", room, carried(1));
                 const double weight = -shell::resultant(m, j.load).force.z;
-                const bool through = form::choice(*piece_.part(), "cord") == "through from the base";
+                const bool through = form::choice(*piece_.part(), "cord") == "cord through from the base";
                 push(j, {0, 0, through ? w_.low : w_.high}, form::figure(*piece_.part(), "card") / 2, {0, 0, weight});
                 shell::balance(m, everywhere(), j.load);
                 lasts(j);

@@ -156,11 +156,17 @@ QImage Raster::shaded() const {
     return image;
 }
 
+/// Bright tones run into white slowly, as on a photograph: white chocolate keeps its shape.
+static float shoulder(float lit) {
+    constexpr float kFrom = 195, kRoom = 255 - kFrom;
+    return lit <= kFrom ? std::max(0.f, lit) : kFrom + kRoom * (1 - std::exp(-(lit - kFrom) / (1.35f * kRoom)));
+}
+
 QRgb Raster::shade(const QVector3D& normal, const Surface& s, float wall, const LightTable& table) {
     const Light light = table.at(normal);
     const QRgb mapped = s.map ? (*s.map)[static_cast<size_t>(std::clamp(wall, 0.f, 1.f) * static_cast<float>(s.map->size() - 1))] : s.rgb;
     const auto channel = [&](int base, int veil, float tint) {
-        const float lit = std::clamp(static_cast<float>(base) * light.diffuse + 255 * light.sheen * tint, 0.f, 255.f);
+        const float lit = shoulder(static_cast<float>(base) * light.diffuse + 255 * light.sheen * tint);
         return static_cast<int>(lit + (static_cast<float>(veil) - lit) * s.veiled + 0.5f);
     };
     return qRgb(channel(qRed(mapped), qRed(s.veilRgb), 1.0f), channel(qGreen(mapped), qGreen(s.veilRgb), 0.93f), channel(qBlue(mapped), qBlue(s.veilRgb), 0.84f));
