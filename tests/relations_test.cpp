@@ -160,7 +160,7 @@ TEST_CASE("spares rise with what breaks, never below the pieces wanted") {
     }
 }
 
-TEST_CASE("stiffness divides the shift, leaves the stress; twice the force is twice both") {
+TEST_CASE("stiffness divides the shift and leaves the stress, twice the force is twice both") {
     using namespace shell;
     const auto solved = [](double young, double force) {
         Model m = test::bowl(40, 16);

@@ -32,34 +32,11 @@ double wallAt(const CoatStage& s, const Vec3& p) {
     return s.coats.wall[best];
 }
 
-/// Corners that look down at a place from above: within `radius` of it sideways, the lowest of them.
-std::vector<int> underneath(const shell::Model& m, const Vec3& at, double radius) {
-    std::vector<int> near;
-    double low = 1e300;
-    int closest = 0;
-    double least = 1e300;
-    for (size_t i = 0; i < m.points.size(); ++i) {
-        const double d = std::hypot(m.points[i].x - at.x, m.points[i].y - at.y);
-        if (d < radius) {
-            near.push_back(static_cast<int>(i));
-            low = std::min(low, m.points[i].z);
-        }
-        if (d + 0.2 * m.points[i].z < least) {
-            least = d + 0.2 * m.points[i].z;
-            closest = static_cast<int>(i);
-        }
-    }
-    std::erase_if(near, [&](int i) { return m.points[static_cast<size_t>(i)].z > low + radius; });
-    if (near.size() > 6) near.resize(6);
-    if (near.empty()) near.push_back(closest);
-    return near;
-}
-
 /// Corners of the underside on a ring round the middle, evenly spread.
-std::vector<int> ringUnder(const shell::Model& m, double radius) {
+std::vector<int> ringUnder(const shell::Model& m, double radius, size_t places = kMostFeet) {
     std::vector<int> out;
-    for (size_t k = 0; k < kMostFeet; ++k) {
-        const double angle = 2 * M_PI * double(k) / double(kMostFeet);
+    for (size_t k = 0; k < places; ++k) {
+        const double angle = 2 * M_PI * double(k) / double(places);
         double least = 1e300;
         int best = 0;
         for (size_t i = 0; i < m.points.size(); ++i) {
@@ -258,13 +235,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
     }
     const bool ball = w.feet.size() < 3;
     if (piece.sits == Sits::Ring || (ball && piece.sits == Sits::Flat)) setDown(w, ringUnder(m, ball && piece.sits == Sits::Flat ? kBallRing * broadest : kRing * broadest));
-    if (piece.sits == Sits::Lumps) {
-        const double r = kRing * (w.stands ? foot : broadest);
-        std::vector<int> under;
-        for (int k = 0; k < 3; ++k)
-            for (const int i : underneath(m, {r * std::cos(2.0944 * k), r * std::sin(2.0944 * k), 0}, lib.strong("fingerPad"))) under.push_back(i);
-        setDown(w, std::move(under));
-    }
+    if (piece.sits == Sits::Lumps) setDown(w, ringUnder(m, kRing * (w.stands ? foot : broadest), 3));
     return w;
 }
 
