@@ -43,7 +43,7 @@ struct Refusal {
 class Object {
 public:
     Object(const json& j, std::string pointer) : j_(j), pointer_(std::move(pointer)) {
-        if (!j.is_object()) refuse("Here an object in braces is expected.", pointer_);
+        if (!j.is_object()) refuse(pointer_.empty() ? "A plan is an object in braces." : fmt::format("“{}” must be an object in braces.", pointer_.substr(pointer_.rfind('/') + 1)), pointer_);
     }
     [[noreturn]] static void refuse(std::string sentence, const std::string& pointer) { throw Refusal{std::move(sentence), pointer}; }
 
