@@ -10,7 +10,7 @@ namespace {
 struct Glue {
     const char *words, *constant;
 };
-constexpr Glue kGlues[]{{"melted chocolate", "jointAsIs"}, {"glue on scored faces", "jointScored"}, {"melted edges", "jointMelted"},
+constexpr Glue kGlues[]{{"melted chocolate", "jointAsIs"}, {kScored, "jointScored"}, {"melted edges", "jointMelted"},
                         {"glue and cold spray", "jointSprayed"}, {"modeling chocolate", "jointCollar"}, {"icing or syrup", "jointIcing"}};
 
 }  // namespace

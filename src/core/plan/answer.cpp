@@ -121,8 +121,8 @@ bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions
     return true;
 }
 
-/// Whether each piece holds. @returns false when stopped
-bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, const StrengthOptions& how, Cache& cache, std::stop_token stop, Answers& out) {
+/// Whether each piece holds. @param quick a first verdict @returns false when stopped
+bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, bool quick, Cache& cache, std::stop_token stop, Answers& out) {
     struct Job {
         size_t piece;
         std::string key;
@@ -130,7 +130,7 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         bool known = false;
     };
     std::vector<Job> jobs;
-    const StrengthOptions whole{StrengthOptions{}.triangles, options.ways};
+    const StrengthOptions whole{StrengthOptions{}.triangles, options.ways}, how = quick ? kQuickStrength : whole;
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
         const Piece& piece = plan.pieces[i];
         const auto& now = out.pieces[i];
@@ -410,7 +410,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     out.seconds = seconds();
     if (early) early(out);
     if (options.strength && early) {
-        if (!addStrength(plan, lib, options, kQuickStrength, cache, stop, out)) return std::nullopt;
+        if (!addStrength(plan, lib, options, true, cache, stop, out)) return std::nullopt;
         out.seconds = seconds();
         early(out);
     }
@@ -421,7 +421,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         if (stop.stop_requested()) return std::nullopt;
         out.seconds = seconds();
     }
-    if (options.strength && !addStrength(plan, lib, options, {StrengthOptions{}.triangles, options.ways}, cache, stop, out)) return std::nullopt;
+    if (options.strength && !addStrength(plan, lib, options, false, cache, stop, out)) return std::nullopt;
     out.seconds = seconds();
     return out;
 }

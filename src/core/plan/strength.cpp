@@ -412,6 +412,16 @@ double sauceSeconds(const material::Coating& c, double wall, double from) {
     return t;
 }
 
+/// Chocolate in a wall, m³.
+double volumeOf(const shell::Model& m) {
+    double out = 0;
+    for (size_t k = 0; k < m.triangles.size(); ++k) {
+        const auto f = m.facet(k);
+        out += f.area * f.meanThickness();
+    }
+    return out;
+}
+
 size_t weakestOf(const std::vector<LoadCase>& cases) {
     size_t out = 0;
     double least = std::numeric_limits<double>::infinity();
@@ -462,71 +472,56 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
     }
     if (options.ways && !out.cases.empty() && out.cases[out.weakest].margin < kWeakMargin * 2 && !stop.stop_requested()) {
         const std::string id = out.cases[out.weakest].id;
-        const auto tried = [&](const std::string& title, double mass, StrengthWay::Does does, auto thicken) {
+        const double density = a.coating.densitySolid, volume = volumeOf(before.model);
+        const auto tried = [&](const std::string& title, StrengthWay::Does does, auto thicken) {
             StrengthWall w = before;
             thicken(w);
+            const double mass = density * (volumeOf(w.model) - volume);
             Reckoner again(piece, plan, lib, a, std::move(w), out.chocolate);
             if (stop.stop_requested() || !again.factor(r.structure(), stop)) return;
             for (const auto& c : again.cases(false, stop))
                 if (c.id == id) out.ways.push_back({title, c.margin, mass, does});
         };
-        const double density = a.coating.densitySolid;
         if (before.open && before.rimUp) {
+            const auto each = shell::cornerAreas(before.model);
             double area = 0;
-            std::vector<bool> near(before.model.points.size());
-            for (size_t i = 0; i < near.size(); ++i) near[i] = before.model.points[i].z > before.high - kRimBand;
-            for (size_t k = 0; k < before.model.triangles.size(); ++k) {
-                int n = 0;
-                for (const int i : before.model.triangles[k]) n += near[static_cast<size_t>(i)];
-                area += before.model.facet(k).area * n / 3;
+            std::vector<bool> near(each.size());
+            for (size_t i = 0; i < near.size(); ++i) {
+                near[i] = before.model.points[i].z > before.high - kRimBand;
+                if (near[i]) area += each[i];
             }
             if (area > 0)
-                tried(fmt::format("Brush {} more round the rim", format(StrengthWay::kBrushed, Dimension::Mass, plan.units)), StrengthWay::kBrushed, StrengthWay::Does::BrushRim, [&](StrengthWall& w) {
+                tried(fmt::format("Brush {} more round the rim", format(StrengthWay::kBrushed, Dimension::Mass, plan.units)), StrengthWay::Does::BrushRim, [&](StrengthWall& w) {
                     for (size_t i = 0; i < near.size(); ++i)
                         if (near[i]) w.model.thickness[i] += StrengthWay::kBrushed / (density * area);
                 });
         }
         if (before.compound && !before.toJoint.empty()) {
-            const double scored = form::jointStrength(lib, form::glues()[1]).value;
+            const double scored = form::jointStrength(lib, form::kScored).value;
             if (scored > form::jointStrength(lib, form::choice(*piece.part(), "glue")).value)
-                tried("Score the joints, glue on both sides", 0, StrengthWay::Does::Score, [&](StrengthWall& w) { weaken(w, scored, lib.strong("weibull")); });
+                tried("Score the joints, glue on both sides", StrengthWay::Does::Score, [&](StrengthWall& w) { weaken(w, scored, lib.strong("weibull")); });
             const double radius = StrengthWay::kRadius, within = 0.5 * radius;  // half of a round fillet's leg thickens both faces on the average
-            double more = 0;
-            for (size_t k = 0; k < before.model.triangles.size(); ++k) {
-                int n = 0;
-                for (const int i : before.model.triangles[k]) n += before.toJoint[static_cast<size_t>(i)] < radius;
-                more += before.model.facet(k).area * n / 3 * within * density;
-            }
-            tried(fmt::format("A radius of {} at every joint", format(radius, Dimension::Length, plan.units)), more, StrengthWay::Does::Advice, [&](StrengthWall& w) {
+            tried(fmt::format("A radius of {} at every joint", format(radius, Dimension::Length, plan.units)), StrengthWay::Does::Advice, [&](StrengthWall& w) {
                 for (size_t i = 0; i < w.toJoint.size(); ++i)
                     if (w.toJoint[i] < radius) w.model.thickness[i] += within;
             });
         }
         if (id == "handle") {
             const auto handle = std::find(before.model.names.begin(), before.model.names.end(), "handle") - before.model.names.begin();
-            double more = 0;
             std::vector<bool> bar(before.model.points.size(), false);
-            for (size_t k = 0; k < before.model.triangles.size(); ++k) {
-                if (before.model.part[k] != handle) continue;
-                const auto f = before.model.facet(k);
-                more += (StrengthWay::kThicker - 1) * f.area * f.meanThickness() * density;
-                for (const int i : before.model.triangles[k]) bar[static_cast<size_t>(i)] = true;
-            }
-            if (more > 0)
-                tried("A handle half as deep again", more, StrengthWay::Does::Advice, [&](StrengthWall& w) {
-                    for (size_t i = 0; i < bar.size(); ++i)
-                        if (bar[i]) w.model.thickness[i] *= StrengthWay::kThicker;
-                });
+            for (size_t k = 0; k < before.model.triangles.size(); ++k)
+                if (before.model.part[k] == handle)
+                    for (const int i : before.model.triangles[k]) bar[static_cast<size_t>(i)] = true;
+            tried("A handle half as deep again", StrengthWay::Does::Advice, [&](StrengthWall& w) {
+                for (size_t i = 0; i < bar.size(); ++i)
+                    if (bar[i]) w.model.thickness[i] *= StrengthWay::kThicker;
+            });
         }
-        double area = 0, mean = 0;
-        for (size_t k = 0; k < before.model.triangles.size(); ++k) {
-            const auto f = before.model.facet(k);
-            area += f.area;
-            mean += f.area * f.meanThickness();
-        }
-        mean /= std::max(1e-12, area);
+        double area = 0;
+        for (const double c : shell::cornerAreas(before.model)) area += c;
+        const double mean = volume / std::max(1e-12, area);
         const double more = piece.coats.size() > 1 ? mean / double(piece.coats.size()) : 0.5 * mean;
-        tried(before.compound ? "Sheets and walls half as thick again" : "One more coat", more * area * density, before.compound ? StrengthWay::Does::Advice : StrengthWay::Does::Coat, [&](StrengthWall& w) {
+        tried(before.compound ? "Sheets and walls half as thick again" : "One more coat", before.compound ? StrengthWay::Does::Advice : StrengthWay::Does::Coat, [&](StrengthWall& w) {
             for (auto& t : w.model.thickness) t += more;
         });
         const auto& weak = out.cases[out.weakest];

@@ -57,6 +57,9 @@ struct StrengthWay {
     Does does = Does::Advice;  ///< what the plan would have to change
 };
 
+/// The piece after a way out; none where only a person can do it.
+std::optional<Piece> taken(const Piece& piece, StrengthWay::Does does);
+
 struct StrengthStage {
     form::Mesh mesh;                 ///< middle of the wall
     std::vector<double> thickness;   ///< m at its corners

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <map>
 
+#include "core/form/joint.h"
 #include "core/plan/strength.h"
 
 namespace uovo {
@@ -63,6 +64,25 @@ ChocolateStrength strengthOf(const Plan& plan, const material::Library& lib, con
         out.bars = bars.size();
         out.source = fmt::format("{} {} of your own", bars.size(), bars.size() == 1 ? "bar" : "bars");
     }
+    return out;
+}
+
+std::optional<Piece> taken(const Piece& piece, StrengthWay::Does does) {
+    using Does = StrengthWay::Does;
+    Piece out = piece;
+    if (does == Does::Score) {
+        std::get<form::Part>(out.former).choices["glue"] = form::kScored;
+        return out;
+    }
+    if (piece.coats.empty() || does == Does::Advice || (does == Does::Coat && piece.closes())) return std::nullopt;
+    PlannedCoat c = piece.coats.back();
+    if (does == Does::BrushRim) {
+        c.way = coat::Way::Brush;
+        c.where = coat::Where::Rim;
+        c.brushMass = Measure(StrengthWay::kBrushed);
+        c.motion = coat::Motion::Still;
+    }
+    out.coats.push_back(c);
     return out;
 }
 

@@ -80,8 +80,8 @@ Nearest nearest(const shell::Model& m, size_t k, const Vec3& p) {
 }
 
 /// Corners of a wall round a place with their shares, 1 - d²/r² over the area they stand for; those of its triangle where the net is coarser than that.
-std::vector<std::pair<int, double>> patch(const shell::Model& m, const std::vector<int>& corners, const std::vector<double>& area, const Vec3& at, double radius, const form::Triangle& triangle, const std::array<double, 3>& share) {
-    std::vector<std::pair<int, double>> out;
+shell::Pad patch(const shell::Model& m, const std::vector<int>& corners, const std::vector<double>& area, const Vec3& at, double radius, const form::Triangle& triangle, const std::array<double, 3>& share) {
+    shell::Pad out;
     double all = 0;
     for (const int i : corners) {
         const double d = form::length(m.points[static_cast<size_t>(i)] - at) / radius;
@@ -175,9 +175,7 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
     if (m.triangles.empty()) return tl::unexpected(Problem{"Walls, sheets, discs, legs and round handles are reckoned: this piece has none of them."});
     // Free edges of each part are what is glued.
     const std::vector<bool> edge = freeEdges(m);
-    std::vector<double> area(m.points.size(), 0.0);  // of the wall that each corner stands for
-    for (size_t k = 0; k < m.triangles.size(); ++k)
-        for (const int i : m.triangles[k]) area[static_cast<size_t>(i)] += m.facet(k).area / 3;
+    const auto area = shell::cornerAreas(m);
     std::vector<std::vector<int>> corners(assembly.items.size());
     for (size_t n = 0; n < corners.size(); ++n) {
         std::vector<bool> mine(m.points.size(), false);

@@ -233,9 +233,12 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         for (size_t i = 0; i < m.points.size(); ++i)
             if (m.points[i].z < w.low + 0.5 * (w.high - w.low)) w.hold.push_back(static_cast<int>(i));
     }
-    const bool ball = w.feet.size() < 3;
-    if (piece.sits == Sits::Ring || (ball && piece.sits == Sits::Flat)) setDown(w, ringUnder(m, ball && piece.sits == Sits::Flat ? kBallRing * broadest : kRing * broadest));
-    if (piece.sits == Sits::Lumps) setDown(w, ringUnder(m, kRing * (w.stands ? foot : broadest), 3));
+    if (piece.sits == Sits::Ring)
+        setDown(w, ringUnder(m, kRing * broadest));
+    else if (piece.sits == Sits::Lumps)
+        setDown(w, ringUnder(m, kRing * (w.stands ? foot : broadest), 3));
+    else if (w.feet.size() < 3)  // a ball: on a ring
+        setDown(w, ringUnder(m, kBallRing * broadest));
     return w;
 }
 

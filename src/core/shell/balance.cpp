@@ -35,13 +35,7 @@ private:
 void balance(const Model& m, const std::vector<int>& on, Freedoms& load) {
     if (on.empty()) return;
     // each corner stands for the wall round it: a finer net spreads the same force
-    std::vector<double> area(m.points.size(), 0.0);
-    for (size_t k = 0; k < m.triangles.size(); ++k) {
-        const auto& t = m.triangles[k];
-        const auto at = [&](size_t i) { return m.points[static_cast<size_t>(t[i])]; };
-        const double each = form::length(form::cross(at(1) - at(0), at(2) - at(0))) / 6;
-        for (const int i : t) area[static_cast<size_t>(i)] += each;
-    }
+    const auto area = cornerAreas(m);
     double all = 0;
     for (const int i : on) all += area[static_cast<size_t>(i)];
     if (!(all > 0)) return;

@@ -77,29 +77,33 @@ void addGrains(const Model& m, const Grains& g, Freedoms& load, const std::vecto
     }
 }
 
+std::vector<double> cornerAreas(const Model& m) {
+    std::vector<double> out(m.points.size(), 0.0);
+    for (size_t k = 0; k < m.triangles.size(); ++k) {
+        const double third = form::length(patch(m, k).area) / 3;
+        for (const int i : m.triangles[k]) out[static_cast<size_t>(i)] += third;
+    }
+    return out;
+}
+
 Pad pad(const Model& m, const form::Vec3& at, double radius) {
-    std::vector<double> weight(m.points.size(), 0.0);
+    const auto area = cornerAreas(m);
+    Pad out;
     double all = 0, nearest = 1e300;
     int closest = 0;
-    for (size_t k = 0; k < m.triangles.size(); ++k) {
-        const double area = form::length(patch(m, k).area) / 3;
-        for (const int i : m.triangles[k]) {
-            const double d = form::length(m.points[static_cast<size_t>(i)] - at);
-            if (d < nearest) {
-                nearest = d;
-                closest = i;
-            }
-            if (d < radius) {
-                const double w = area * (1 - d * d / (radius * radius));
-                weight[static_cast<size_t>(i)] += w;
-                all += w;
-            }
+    for (size_t i = 0; i < m.points.size(); ++i) {
+        if (!(area[i] > 0)) continue;
+        const double d = form::length(m.points[i] - at);
+        if (d < nearest) {
+            nearest = d;
+            closest = static_cast<int>(i);
         }
+        if (d >= radius) continue;
+        out.emplace_back(static_cast<int>(i), area[i] * (1 - d * d / (radius * radius)));
+        all += out.back().second;
     }
-    Pad out;
     if (!(all > 0)) return {{closest, 1.0}};
-    for (size_t i = 0; i < weight.size(); ++i)
-        if (weight[i] > 0) out.emplace_back(static_cast<int>(i), weight[i] / all);
+    for (auto& [i, share] : out) share /= all;
     return out;
 }
 

@@ -28,6 +28,8 @@ struct Grains {
 };
 /// Presses outwards, the way the normals point, on triangles below the level that `wet` lets pass (empty: all).
 void addGrains(const Model& model, const Grains& grains, Freedoms& load, const std::vector<bool>& wet = {});
+/// Area that each corner stands for: a third of the triangles round it, m².
+std::vector<double> cornerAreas(const Model& model);
 /// Corners that share a force, with their shares, 1 in all.
 using Pad = std::vector<std::pair<int, double>>;
 /// A force on a round pad, spread as 1 - d²/r² over the wall within r of a place; on the nearest corner when r holds none.

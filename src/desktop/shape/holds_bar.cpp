@@ -6,7 +6,6 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/form/joint.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -278,27 +277,13 @@ void HoldsBar::tellWays(const StrengthStage& s) {
         auto* words = new QLabel(tr("%1: %2 → <b>%3</b>").arg(qstring(w.title).toHtmlEscaped(), times(weak.margin), times(w.margin)));
         words->setObjectName(QStringLiteral("strengthWay"));
         row->addWidget(words);
-        const bool rim = w.does == StrengthWay::Does::BrushRim, coat = w.does == StrengthWay::Does::Coat;
-        const Piece* piece = session_.piece();
-        const bool score = w.does == StrengthWay::Does::Score;
-        if (piece && (score || (!piece->coats.empty() && (rim || (coat && !piece->closes()))))) {
+        if (const Piece* piece = session_.piece(); piece && taken(*piece, w.does)) {
             auto* take = new QPushButton(tr("do it"));
             take->setProperty("flat", true);
-            take->setObjectName(rim ? QStringLiteral("brushRim") : score ? QStringLiteral("scoreJoints") : QStringLiteral("coatMore"));
-            connect(take, &QPushButton::clicked, this, [this, rim, score, title = qstring(w.title)] {
-                session_.editPiece(title, [&](Piece& p) {
-                    if (score) {
-                        std::get<form::Part>(p.former).choices["glue"] = form::glues()[1];
-                        return;
-                    }
-                    PlannedCoat c = p.coats.back();
-                    if (rim) {
-                        c.way = coat::Way::Brush;
-                        c.where = coat::Where::Rim;
-                        c.brushMass = Measure(StrengthWay::kBrushed);
-                        c.motion = coat::Motion::Still;
-                    }
-                    p.coats.push_back(c);
+            take->setObjectName(w.does == StrengthWay::Does::BrushRim ? QStringLiteral("brushRim") : w.does == StrengthWay::Does::Score ? QStringLiteral("scoreJoints") : QStringLiteral("coatMore"));
+            connect(take, &QPushButton::clicked, this, [this, does = w.does, title = qstring(w.title)] {
+                session_.editPiece(title, [does](Piece& p) {
+                    if (auto changed = taken(p, does)) p = std::move(*changed);
                 });
             });
             row->addWidget(take);
