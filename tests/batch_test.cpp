@@ -61,3 +61,21 @@ TEST_CASE("discs on a shelf: rows or staggered, by hand") {
     CHECK(batch::fitOnShelf(1.0, 1.0, 0.1) == 105);  // staggered, 11 rows of ten and nine, beats 100
     CHECK(batch::fitOnShelf(1, 1, 0) == 0);
 }
+
+TEST_CASE("what fits: discs by their width, long parts in rows, several shelves, nothing too tall, a compound by all its parts") {
+    // a shelf of 46 × 32 cm, 24 cm high, a centimetre round each; counted by hand
+    const auto fit = [](std::vector<batch::Footprint> parts, int shelves = 1) { return batch::fitOnShelves(0.46, 0.32, 0.24, shelves, parts, 0.01); };
+    CHECK(fit({{0.130, 0.130, 0.01, true}}) == 6);    // 3 × 2 of 14 cm
+    CHECK(fit({{0.250, 0.250, 0.04, true}}) == 1);    // one of 26 cm
+    CHECK(fit({{0.070, 0.070, 0.04, true}}) >= 21);   // 5 × 4 in rows are 20, staggered one more at least
+    CHECK(fit({{0.260, 0.040, 0.01, false}}) == 9);   // of 27 × 5 cm: 1 × 6, or turned 9 × 1
+    CHECK(fit({{0.300, 0.040, 0.01, false}}) == 9);
+    CHECK(fit({{0.130, 0.130, 0.01, true}}, 3) == 18);
+    CHECK(fit({{0.130, 0.130, 0.30, true}}) == 0);    // too tall
+    CHECK(fit({{0.47, 0.02, 0.01, false}}) == 0);
+    // six panels of 10 × 8 cm: (11 × 9) · 6 = 594 cm² of 0.75 · 1472 cm²
+    const std::vector<batch::Footprint> house(6, {0.10, 0.08, 0.01, false});
+    CHECK(fit(house) == 1);
+    CHECK(fit(house, 2) == 3);
+    CHECK(fit({}) == 0);
+}

@@ -78,7 +78,7 @@ TEST_CASE("the right moment: held until nothing runs, scraped while soft, crumbs
     const auto* m = find(*a, "moments");
     REQUIRE(m);
     CHECK(m->figure.value == Approx(a->stage->lock));
-    CHECK(m->figure.value > a->stage->coats.coats.back().lockTypical);
+    CHECK(m->figure.value == a->stage->setting.back().lock);
     CHECK(m->sentence.find("Scrape") != std::string::npos);
     // D = 3 τ₀/(ρ g): by hand from the yield stress that the working names
     double yield = 0, crumb = 0;

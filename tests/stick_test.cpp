@@ -10,15 +10,15 @@ using namespace uovo::setting;
 
 namespace {
 
+struct Cup {
+    double diameter = 0.055, depth = 0.03, celsius = 0, crystals = 0.06, air = 21;
+};
+
 double minutes(const Cup& cup, const Stick& stick = {}, const char* chocolate = "dark") {
     const auto c = test::coating(chocolate);
-    return standsAfter(stick, cup, c, heat::CrystalLaw(c, io::library().physics)) / 60;
-}
-
-Cup halfway() {
-    Cup c;
-    c.crystals = 0.08;
-    return c;
+    return standsAfter(stick, cast(filledCup(cup.diameter, cup.depth, cup.celsius > 0 ? cup.celsius : c.working(), cup.crystals), c), c, heat::CrystalLaw(c, io::library().physics), {cup.air, 11, 0},
+                       io::library().physical("staticYield")) /
+           60;
 }
 
 }  // namespace
@@ -37,30 +37,30 @@ TEST_CASE("the yield stress a stick wants, by hand") {
 }
 
 TEST_CASE("heavier, shallower and steeper sticks wait longer, a cooler room, a smaller cup and later chocolate less") {
-    const double usual = minutes(halfway());
+    const double usual = minutes(Cup{});
     CHECK(usual > 7.5 / 1.5);  // common practice, no source: 7–8 min
     CHECK(usual < 7.5 * 1.5);
     Stick s;
-    s.mass = 0.02;
-    CHECK(minutes(halfway(), s) > usual);
+    s.mass = 0.003;
+    CHECK(minutes(Cup{}, s) > usual);
     s = {};
-    s.depth = 0.012;
-    CHECK(minutes(halfway(), s) > usual);
+    s.depth = 0.02;
+    CHECK(minutes(Cup{}, s) > usual);
     s = {};
     s.lean = 3;
-    CHECK(minutes(halfway(), s) < usual);
-    Cup c = halfway();
+    CHECK(minutes(Cup{}, s) < usual);
+    Cup c = Cup{};
     c.air = 16;
     CHECK(minutes(c) < usual);
-    c = halfway();
+    c = Cup{};
     c.diameter = 0.03;
     CHECK(minutes(c) < usual);
-    c = halfway();
-    c.crystals = 0.12;
+    c = Cup{};
+    c.crystals = 0.1;
     CHECK(minutes(c) < usual);
-    c.crystals = 0.05;
+    c.crystals = 0.04;
     CHECK(minutes(c) > usual);
-    c = halfway();
+    c = Cup{};
     c.celsius = c.air = 38;  // never
     CHECK(std::isnan(minutes(c)));
 }

@@ -63,8 +63,8 @@ TEST_CASE("a bowl stands with its filling many times over, and fears fingers at 
     CHECK(find(s, "at-once").margin < find(s, "peel").margin);  // letting go all at once is harder than slowly
     CHECK(find(s, "rim").margin < find(s, "stands").margin);
     const auto& weakest = s.cases[s.weakest];
-    for (const auto& c : s.cases)
-        if (c.id != "at-once") CHECK(c.margin >= weakest.margin);
+    for (const auto& c : s.cases)  // the verdict is about how it is handled and what happens anyway
+        if (c.chosen) CHECK(c.margin >= weakest.margin);
 }
 
 TEST_CASE("a thicker wall, a colder room and a stronger chocolate hold more, twice the force half as often") {
@@ -74,11 +74,11 @@ TEST_CASE("a thicker wall, a colder room and a stronger chocolate hold more, twi
     warm.kitchen.room = Measure(26.0);
     CHECK(find(of(warm), "stands").margin < 0.6 * find(two, "stands").margin);
     Plan strong = bowls();
-    strong.own["dark"].values["strength"] = 3e6;
+    strong.own["dark"].values["strength"] = 4e6;
     CHECK(find(of(strong), "fingers").margin == Approx(2 * find(two, "fingers").margin).epsilon(1e-3));
     Plan hard = bowls();
-    hard.pieces[0].loads["fingers"] = Measure(3.0);
-    CHECK(find(of(hard), "fingers").margin == Approx(0.5 * find(two, "fingers").margin).epsilon(1e-3));
+    hard.pieces[0].loads["peel"] = Measure(10.0);
+    CHECK(find(of(hard), "peel").margin == Approx(0.5 * find(two, "peel").margin).epsilon(1e-3));
 }
 
 TEST_CASE("the verdict of a bowl does not follow its mesh", "[long]") {
@@ -89,7 +89,10 @@ TEST_CASE("the verdict of a bowl does not follow its mesh", "[long]") {
 }
 
 TEST_CASE("ways out are computed: each holds more than before") {
-    const auto s = of(bowls(1), {2600, true});
+    Plan held = bowls(1);
+    held.pieces[0].handling.lift = Handling::Lift::Fingers;
+    held.pieces[0].former = form::Balloon{0.6, 0.225, 0.11, 0.2};  // large and thin: two fingers across its rim break it often
+    const auto s = of(held, {2600, true});
     REQUIRE_FALSE(s.ways.empty());
     const double before = s.cases[s.weakest].margin;
     bool brush = false, coat = false;
@@ -110,7 +113,7 @@ TEST_CASE("a hung ball hangs, and breaks under a mallet with energies of a kitch
     CHECK(find(s, "hangs").margin > 1);
     const auto& tap = find(s, "tap");
     CHECK(tap.margin * tap.load.value > 1e-4);
-    CHECK(tap.margin * tap.load.value < 0.1);
+    CHECK(tap.margin * tap.load.value < 0.5);
     CHECK(tap.sentence.find("Pieces fly") != std::string::npos);
     CHECK(find(s, "blow").margin < tap.margin);
     Plan thick = part("hung-ball");
@@ -128,13 +131,15 @@ TEST_CASE("pieces put together are one shell, as weak at their joints as glue") 
         Plan plan = part(family);
         const auto s = of(plan);
         CHECK(s.problem.empty());
-        REQUIRE(s.cases.size() >= 3);
+        REQUIRE(s.cases.size() >= 2);
         for (const auto& c : s.cases) {
             CHECK(c.margin > 0);
             CHECK(std::isfinite(c.sag));
             CHECK(c.sag < 0.02);
         }
-        CHECK(find(s, "bump").margin < find(s, "stands").margin);
+        // as if both lasted as long: hours take more of the strength than a bump takes of the load
+        const auto& lib = io::library();
+        CHECK(find(s, "bump").margin / quickness(lib, lib.strong("secondsBump")) < find(s, "stands").margin / quickness(lib, 3600 * find(s, "stands").load.value));
         // the weight of the shell is the chocolate of its parts, but for what is left out and laps at the joints
         const auto a = test::answersOf(plan, test::withoutDay());
         double volume = 0;
@@ -155,6 +160,7 @@ TEST_CASE("a basket full of almonds is on the edge when it is carried by its han
     p.filling->name = "Almonds";
     p.filling->perishable = false;
     p.filling->each = Measure(0.0007);
+    p.handling.carry = Handling::Carry::Handle;
     const auto s = of(plan, {2600, true});
     const auto& handle = find(s, "handle");
     CHECK(handle.margin < 0.3 * find(s, "stands").margin);
@@ -471,6 +477,7 @@ TEST_CASE("legs, discs and round handles are in the shell: all of a pedestal and
         auto& values = std::get<form::Part>(plan.pieces[0].former).values;
         values["foot"] = Measure(foot);
         values["stem"] = Measure(stem);
+        plan.pieces[0].loads["on-top"] = Measure(0.3);
         return of(plan, {2600, true});
     };
     const auto stout = slim(0.07, 0.06), thin = slim(0.02, 0.2);
@@ -500,4 +507,83 @@ TEST_CASE("a ball on a cord that runs through from its base hangs otherwise than
     plan.pieces[0].filling->each = Measure(0.0005);
     plan.pieces[0].loads.clear();
     CHECK(find(of(plan), "drop").margin < 0.8 * drop.margin);
+}
+
+TEST_CASE("a quicker load meets stronger chocolate, by the law of the fast: 2.5 times in 5 ms, .52 after four hours") {
+    const auto& lib = io::library();
+    CHECK(quickness(lib, 30) == Approx(1));
+    CHECK(quickness(lib, 0.005) == Approx(2.5));
+    CHECK(quickness(lib, 10) == Approx(1.12).epsilon(0.01));
+    CHECK(quickness(lib, 3) == Approx(1.27).epsilon(0.01));
+    CHECK(quickness(lib, 0.02) == Approx(2.16).epsilon(0.01));
+    CHECK(quickness(lib, 0.05) == Approx(1.96).epsilon(0.01));
+    CHECK(quickness(lib, 4 * 3600) == Approx(0.52).epsilon(0.01));
+}
+
+TEST_CASE("the share that cracks on average: nothing unknown leaves it, more unknown moves it towards a half, against a fine sum") {
+    shell::Strength s;
+    for (const double stress : {0.5e6, 0.8e6, 1.0e6, 1.3e6}) {
+        CHECK(shell::cracksOnAverage(stress, s, 0) == Approx(shell::cracksAt(stress, s)));
+        for (const double spread : {0.1, 0.3, 0.5}) {
+            double sum = 0, weight = 0;
+            for (double z = -6; z <= 6; z += 0.001) {
+                const double w = std::exp(-0.5 * z * z);
+                sum += w * shell::cracksAt(stress * std::exp(spread * z), s);
+                weight += w;
+            }
+            CHECK(shell::cracksOnAverage(stress, s, spread) == Approx(sum / weight).margin(spread < 0.2 ? 0.01 : 0.06));  // seven points of a steep curve
+        }
+    }
+    CHECK(shell::cracksOnAverage(0.5e6, s, 0.4) > shell::cracksAt(0.5e6, s));
+    CHECK(shell::cracksOnAverage(1.3e6, s, 0.4) < shell::cracksAt(1.3e6, s));
+}
+
+TEST_CASE("the verdict is about how the cook handles it: another way is advice, and becomes the verdict when it is chosen") {
+    Plan plan = bowls(1);
+    const auto usual = of(plan);
+    CHECK(find(usual, "hand").chosen);
+    CHECK(find(usual, "peel").chosen);
+    CHECK_FALSE(find(usual, "fingers").chosen);
+    CHECK_FALSE(find(usual, "at-once").chosen);
+    CHECK_FALSE(find(usual, "rim").chosen);
+    CHECK(find(usual, "bump").chosen);
+    for (const char* id : {"at-once", "fingers", "rim"}) {
+        Plan other = plan;
+        const auto how = handledAs(other.pieces[0], id);
+        REQUIRE(how);
+        other.pieces[0].handling = *how;
+        const auto s = of(other);
+        CHECK(find(s, id).chosen);
+        CHECK(find(s, id).margin == Approx(find(usual, id).margin).epsilon(1e-9));  // the load is the same, only whose it is
+        CHECK(s.survives <= usual.survives + 1e-12);
+    }
+    CHECK_FALSE(handledAs(plan.pieces[0], "bump"));
+    const auto said = strengthAnswer(usual, plan, io::library());
+    REQUIRE(said);
+    CHECK(said->sentence.find("Other ways:") != std::string::npos);
+    CHECK(said->sentence.find("two fingers") != std::string::npos);
+    Plan dry = plan;
+    dry.pieces[0].handling.oil = false;
+    CHECK(find(of(dry), "peel").margin == Approx(find(usual, "peel").margin / 3).epsilon(1e-6));  // three times the pull
+    CHECK(readPlan(writePlan(dry))->pieces[0].handling == dry.pieces[0].handling);
+}
+
+TEST_CASE("untempered, oiled and taken out early hold less, each as warm or as young as the book says") {
+    Plan plan = bowls(1);
+    const double usual = find(of(plan), "hand").margin;
+    Plan raw = plan;
+    raw.pieces[0].temper = material::Temper::Untempered;
+    CHECK(find(of(raw), "hand").margin < usual);
+    Plan early = plan;
+    for (auto& c : early.pieces[0].coats) c.stay = Measure(240);
+    CHECK(find(of(early), "peel").margin < 0.8 * find(of(plan), "peel").margin);
+    const auto small = [](const char* id, double width) {
+        Plan p;
+        p.pieces = {newPiece(p, Family::CoatedCup)};
+        p.pieces[0].former = form::Cup{0.8 * width, width, 0.8 * width, 0.003, 0.8 * width, {}};
+        (void)id;
+        return of(p);
+    };
+    CHECK(find(small("", 0.035), "fingers").chosen);  // small cups are picked up by two fingers
+    CHECK(find(small("", 0.07), "hand").chosen);
 }

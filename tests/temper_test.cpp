@@ -2,7 +2,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
-#include "core/heat/slab.h"
+#include "core/heat/pot.h"
 #include "support_coats.h"
 
 using namespace uovo;

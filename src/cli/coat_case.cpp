@@ -31,9 +31,10 @@ struct Told {
     struct Coat {
         std::vector<double> wall;
         double added = 0, dripped = 0, lockTypical = 0, lockLast = 0, bare = 0;
+        std::vector<double> perArea;  // m³/m², melt; as much as the mean wall counts
     };
     std::vector<Coat> coats;
-    double mass = 0, error = 0;
+    double mass = 0, error = 0, set = 1;  // set: melt to set volume
     size_t triangles = 0;
 };
 
@@ -116,7 +117,8 @@ tl::expected<Told, Problem> onMesh(const json& j, const Piece& piece, const coat
     t.triangles = surface.triangles.size();
     t.area = surface.area;
     for (const auto& e : surface.edge) t.rim.push_back(form::length(e) > 0);
-    for (const auto& c : done->coats) t.coats.push_back({c.wall, c.added, c.dripped, c.lockTypical, c.lockLast, c.bare});
+    for (const auto& c : done->coats) t.coats.push_back({c.wall, c.added, c.dripped, c.lockTypical, c.lockLast, c.bare, c.perArea});
+    t.set = job.coating.densityMelt / job.coating.densitySolid;
     t.mass = done->mass;
     t.error = done->error;
     return t;
@@ -136,7 +138,8 @@ tl::expected<Told, Problem> onProfile(const json& j, const Piece& piece, const P
         t.at.push_back({job->profile.r[i], 0, job->profile.z[i]});
         t.rim.push_back(i + 2 >= job->profile.size());
     }
-    for (const auto& c : done->coats) t.coats.push_back({c.wall, c.added, c.dripped, c.lockTypical, c.lockLast, 0});
+    for (const auto& c : done->coats) t.coats.push_back({c.wall, c.added, c.dripped, c.lockTypical, c.lockLast, 0, c.perArea});
+    t.set = job->coating.densityMelt / job->coating.densitySolid;
     t.mass = done->mass;
     t.error = done->error;
     return t;
@@ -162,7 +165,7 @@ tl::expected<CaseAnswer, Problem> asked(const json& ask, const Told& t, const st
     else if (what == "error") a = {a.name, "1", t.error};
     else if (what == "bare") a = {a.name, "1", c.bare};
     else if (what == "mean") {
-        for (size_t i = 0; i < c.wall.size(); ++i) a.value += c.wall[i] * t.area[i] / total;
+        for (size_t i = 0; i < c.wall.size(); ++i) a.value += c.perArea[i] * t.set * t.area[i] / total;
     } else if (what == "median") a.value = coat::medianByArea(sorted(), total);
     else if (what == "scatter") {  // coefficient of variation by area
         double mean = 0, square = 0;

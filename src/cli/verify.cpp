@@ -4,6 +4,10 @@
 #include <cstdio>
 #include <filesystem>
 #include <fstream>
+#include <string>
+#include <vector>
+
+#include <fmt/format.h>
 
 #include <nlohmann/json.hpp>
 
@@ -17,7 +21,28 @@ struct Totals {
     int passed = 0, failed = 0;
 };
 
-void runFile(const std::filesystem::path& file, Totals& totals) {
+/// Facts of practice: a range, and a miss that stays a miss; a group of them fails when fewer come out than it asks for.
+void runFacts(const nlohmann::json& doc, std::vector<std::string>& closing, Totals& totals) {
+    for (const auto& group : doc.at("groups")) {
+        const std::string name = group.at("name");
+        const double slack = group.value("slack", 1.0);
+        int out = 0, all = 0;
+        for (const auto& f : group.at("facts")) {
+            const double low = f.at("low"), high = f.at("high");
+            const auto ours = answerAsk(group.at("ask"), f.at("given"));
+            const bool good = ours && *ours >= low / slack - 1e-9 && *ours <= high * slack + 1e-9;
+            ++all;
+            out += good;
+            std::printf("  %s %2d %-58s practice %s ours %s\n", good ? "ok    " : "misses", f.at("number").get<int>(), f.at("name").get<std::string>().c_str(),
+                        f.at("practice").get<std::string>().c_str(), ours ? fmt::format("{:.4g} {}", *ours, group.at("unit").get<std::string>()).c_str() : ours.error().sentence.c_str());
+        }
+        const bool enough = out >= group.at("least").get<int>();
+        closing.push_back(fmt::format("{} {} of {}{}", name, out, all, enough ? "" : fmt::format(", fewer than {}", group.at("least").get<int>())));
+        enough ? ++totals.passed : ++totals.failed;
+    }
+}
+
+void runFile(const std::filesystem::path& file, Totals& totals, std::vector<std::string>& closing) {
     std::ifstream in(file);
     const auto fail = [&](const std::string& why) {
         std::printf("FAILED %s: %s\n", file.filename().c_str(), why.c_str());
@@ -27,7 +52,8 @@ void runFile(const std::filesystem::path& file, Totals& totals) {
     try {
         doc = nlohmann::json::parse(in);
         std::printf("\n%s\n  source: %s\n", doc.at("title").get<std::string>().c_str(), doc.at("source").get<std::string>().c_str());
-        for (const auto& c : doc.at("cases")) {
+        if (doc.contains("groups")) runFacts(doc, closing, totals);
+        for (const auto& c : doc.value("cases", nlohmann::json::array())) {
             const std::string name = c.at("name"), ask = c.at("ask");
             const double reference = c.at("expect"), tolerance = c.at("tolerance");
             const bool relative = c.value("relative", false);
@@ -62,8 +88,10 @@ int verify(const std::vector<std::string>& args) {
     }
     std::sort(files.begin(), files.end());
     Totals totals;
-    for (const auto& f : files) runFile(f, totals);
+    std::vector<std::string> closing;
+    for (const auto& f : files) runFile(f, totals, closing);
     std::printf("\n%d cases agree, %d do not\n", totals.passed, totals.failed);
+    for (const auto& line : closing) std::printf("%s\n", line.c_str());
     return totals.failed == 0 ? 0 : 1;
 }
 

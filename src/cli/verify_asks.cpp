@@ -8,19 +8,20 @@
 #include <nlohmann/json.hpp>
 
 #include "cli/coat_case.h"
+#include "cli/practice.h"
 #include "cli/shell_case.h"
 #include "cli/verify_film.h"
 #include "cli/verify_mesh_film.h"
 #include "core/batch/batch.h"
 #include "core/form/former.h"
+#include "core/heat/body.h"
 #include "core/heat/dew.h"
-#include "core/heat/slab.h"
+#include "core/heat/pot.h"
 #include "core/mold/box_pour.h"
 #include "core/plan/answers.h"
 #include "core/setting/cold_stress.h"
 #include "core/setting/setting.h"
 #include "core/shell/verdict.h"
-#include "core/setting/stick.h"
 #include "core/temper/heat_balance.h"
 #include "io/data.h"
 
@@ -117,9 +118,9 @@ const heat::CrystalLaw kNoCrystals = [] {
 }();
 
 /// A wall without crystals, 1 everywhere. @param thickness m
-heat::Slab plainSlab(double thickness, size_t nodes) {
-    heat::Slab s;
-    s.thickness = thickness;
+heat::Body plainWall(double thickness, size_t nodes) {
+    heat::Body s;
+    s.width.assign(nodes, thickness / double(nodes));
     s.density = 1270;
     s.heatCapacity = 1600;
     s.conductivity = 0.25;
@@ -131,9 +132,9 @@ heat::Slab plainSlab(double thickness, size_t nodes) {
 
 double slabCentre(double Bi, double Fo) {
     // Half wall of thickness L: insulated at the middle, convection outside, no crystals.
-    heat::Slab s = plainSlab(0.005, 200);
-    const double h = Bi * s.conductivity / s.thickness;
-    const double seconds = Fo * s.thickness * s.thickness * s.density * s.heatCapacity / s.conductivity;
+    heat::Body s = plainWall(0.005, 200);
+    const double h = Bi * s.conductivity / s.thickness();
+    const double seconds = Fo * s.thickness() * s.thickness() * s.density * s.heatCapacity / s.conductivity;
     const int steps = 4000;
     for (int i = 0; i < steps; ++i) heat::advance(s, kNoCrystals, {0, h, 0}, seconds / steps);
     return s.T.front();
@@ -142,10 +143,10 @@ double slabCentre(double Bi, double Fo) {
 /// Temperature at a depth of a wall so thick that its back feels nothing, its face held at 0 from 1.
 double semiInfinite(double depth, double seconds) {
     constexpr size_t kNodes = 600;
-    heat::Slab s = plainSlab(0.06, kNodes);
+    heat::Body s = plainWall(0.06, kNodes);
     constexpr int kSteps = 6000;
     for (int i = 0; i < kSteps; ++i) heat::advance(s, kNoCrystals, {0, 1e7, 0}, seconds / kSteps);
-    const double node = s.thickness / kNodes, at = (s.thickness - depth) / node - 0.5;
+    const double node = s.thickness() / kNodes, at = (s.thickness() - depth) / node - 0.5;
     const auto k = static_cast<size_t>(at);
     return s.T[k] + (at - double(k)) * (s.T[k + 1] - s.T[k]);
 }
@@ -167,21 +168,6 @@ temper::Seeding seeding(const json& g) {
     s.seedCelsius = g.value("seedCelsius", 20.0);
     s.bowl = {g.value("bowl", 0.0), g.value("bowlCelsius", 20.0)};
     return s;
-}
-
-double setMinutes(const json& g) {
-    const auto& lib = io::library();
-    const auto coating = temperedCoating(g);
-    const heat::CrystalLaw law(coating, lib.physics);
-    setting::Wall w;
-    w.coat = num(g, "thickness") / (g.value("faces", 1) == 2 ? 2 : 1);
-    w.coatTemperature = 31.5;
-    w.shellTemperature = 31.5;
-    w.crystals = lib.physical("crystalsTempered");
-    w.formerCapacity = 0;
-    w.formerSide = 0;
-    const auto t = setting::settle(w, coating, law, {}, {{num(g, "air"), lib.physical("airStill"), 0}});
-    return t.set / 60;
 }
 
 const std::map<std::string, Ask>& asks() {
@@ -306,22 +292,8 @@ const std::map<std::string, Ask>& asks() {
          }},
         {"spares", [](const json& g) { return double(batch::piecesToMake(g.at("needed"), num(g, "p"))); }},
         {"spares.log", [](const json& g) { return double(batch::piecesToMakeFromLog(g.at("needed"), g.at("good"), g.at("bad"))); }},
-        {"setting.quick",
-         [](const json& g) {
-             const double w = num(g, "thickness") / (g.at("faces").get<int>() == 2 ? 2 : 1);
-             return heat::quickSetting(w, 8, num(g, "air"), 1270, 1650, 0.25, 51800, 31.5, 30, 0.95, 90) / 60;
-         }},
-        {"setting.stick",
-         [](const json& g) {
-             const auto& lib = io::library();
-             const auto coating = temperedCoating(g);
-             setting::Cup cup;
-             cup.celsius = coating.working();
-             cup.crystals = g.value("crystals", coating.crystalsAtStart);
-             cup.air = g.value("air", cup.air);
-             return setting::standsAfter({}, cup, coating, heat::CrystalLaw(coating, lib.physics)) / 60;
-         }},
-        {"setting.minutes", [](const json& g) { return setMinutes(g); }},
+        {"practice.strength", [](const json& g) { return practiceStrength(g); }},
+        {"practice.setting", [](const json& g) { return practiceSetting(g); }},
         {"temper.settles", [](const json& g) { return temper::settles(temperCoating(g), seeding(g)); }},
         {"temper.melted", [](const json& g) { return temper::seedMelted(temperCoating(g), seeding(g)); }},
         {"temper.most",
@@ -364,7 +336,7 @@ const std::map<std::string, Ask>& asks() {
          [](const json& g) {
              const auto& lib = io::library();
              const auto c = temperedCoating(g);
-             return heat::batchWindow(c, lib.physics, num(g, "mass"), 0, 31.5, num(g, "room"), false) / 60;
+             return heat::batchWindow(c, lib.physics, num(g, "mass"), 0, c.working(), num(g, "room"), true) / 60;
          }},
     };
     return table;

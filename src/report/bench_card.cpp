@@ -40,8 +40,8 @@ QString placeWords(coat::Place p) { return p == coat::Place::Table ? QStringLite
 /// As typed when a person typed it, else formatted.
 QString spoken(const Measure& m, Dimension d, UnitSystem u) { return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(m.typed); }
 
-/// The coats, one after the other, as they are done. @param lock s until the wall of a coat stops flowing
-void paintCoats(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const CoatTimes& times, const std::function<double(size_t)>& lock) {
+/// The coats, one after the other, as they are done.
+void paintCoats(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const CoatTimes& times) {
     const auto u = plan.units;
     for (size_t i = 0; i < piece.coats.size(); ++i) {
         const auto& c = piece.coats[i];
@@ -59,7 +59,7 @@ void paintCoats(Page& page, const Plan& plan, const material::Library& lib, cons
         if (c.way == coat::Way::Pour) words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
         const QString lasts = spoken(c.moveFor, Dimension::Duration, u);
         if (c.motion == coat::Motion::Spin || (c.way == coat::Way::Turn && c.motion == coat::Motion::Still)) words += QStringLiteral("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
-        if (c.motion == coat::Motion::Over) words += QStringLiteral("turn it over every %1 for %2, then ").arg(spoken(c.moveEvery, Dimension::Duration, u), lasts);
+        if (c.motion == coat::Motion::Over) words += QStringLiteral("%1turn it over every %2 for %3, then ").arg(c.way == coat::Way::Turn ? QStringLiteral("swirl it until no bare patch is left, then %1").arg(c.moveIn == coat::Place::Table ? QString() : placeWords(c.moveIn) + QStringLiteral(" ")) : QString(), spoken(c.moveEvery, Dimension::Duration, u), lasts);
         if (c.motion == coat::Motion::Side) words += QStringLiteral("lay it on its side for %1, then ").arg(lasts);
         if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(spoken(c.tap, Dimension::Duration, u));
         if (c.scrape) words += QStringLiteral("scrape the rim, then ");
@@ -69,9 +69,9 @@ void paintCoats(Page& page, const Plan& plan, const material::Library& lib, cons
         words[0] = words[0].toUpper();
         page.paragraph(kMargin + 12, page.width() - 12, words, 4.6);
         page.paragraph(kMargin + 12, page.width() - 12,
-                       std::isnan(lock(i)) ? QStringLiteral("It still flows when its time is over.")
+                       std::isnan(times.setting[i].lock) ? QStringLiteral("It still flows when its time is over.")
                                            : QStringLiteral("It stops flowing after %1 and is firm after %2. Look for bare spots before it does.")
-                                                 .arg(qstring(format(lock(i), Dimension::Duration, u)), qstring(format(times.setting[i].firm, Dimension::Duration, u))),
+                                                 .arg(qstring(format(times.setting[i].lock, Dimension::Duration, u)), qstring(format(times.setting[i].firm, Dimension::Duration, u))),
                        4, kQuiet);
         page.y += 2;
     }
@@ -122,7 +122,7 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
     p.setPen(QPen(kQuiet, 0.1));
     page.line(kMargin, QStringLiteral("Section with the wall drawn twice as thick."), 3.2, QFont::Normal, kQuiet);
     page.y += 7;
-    paintCoats(page, plan, lib, piece, s, [&](size_t i) { return s.coats.coats[i].lockTypical; });
+    paintCoats(page, plan, lib, piece, s);
     page.rule();
     page.y += 3;
     for (const auto& answer : a.answers)
@@ -160,7 +160,7 @@ void paintPart(Page& page, const Plan& plan, const material::Library& lib, const
         if (!figures.isEmpty()) page.paragraph(kMargin, page.width(), figures.join(QStringLiteral(", ")) + QStringLiteral("."), 4, kQuiet);
         page.y += 1;
     }
-    if (s.wall) paintCoats(page, plan, lib, piece, *s.wall, [&](size_t i) { return s.wall->coats[i].lockTypical; });
+    if (s.wall) paintCoats(page, plan, lib, piece, *s.wall);
     page.rule();
     page.y += 3;
     for (const auto& answer : a.answers)

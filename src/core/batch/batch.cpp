@@ -1,5 +1,7 @@
 #include "core/batch/batch.h"
 
+#include <limits>
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -120,6 +122,30 @@ int fitOnShelf(double width, double depth, double d) {
     };
     const int grid = static_cast<int>(std::floor(width / d + 1e-9)) * static_cast<int>(std::floor(depth / d + 1e-9));
     return std::max({grid, staggered(width, depth), staggered(depth, width)});
+}
+
+int fitOnShelves(double width, double depth, double height, int shelves, const std::vector<Footprint>& parts, double gap) {
+    constexpr double kLost = 0.25;  // of a shelf with parts of several shapes
+    const auto alone = [&](const Footprint& p) {
+        if (p.height > height + 1e-9) return 0;
+        if (p.round) return fitOnShelf(width, depth, std::max(p.length, p.width) + gap);
+        const double a = p.length + gap, b = p.width + gap;
+        const auto rows = [&](double x, double y) { return static_cast<int>(std::floor(width / x + 1e-9)) * static_cast<int>(std::floor(depth / y + 1e-9)); };
+        return std::max(rows(a, b), rows(b, a));
+    };
+    if (parts.empty()) return 0;
+    int most = std::numeric_limits<int>::max();
+    double area = 0;
+    for (const auto& p : parts) {
+        most = std::min(most, alone(p));
+        area += (p.length + gap) * (p.width + gap);
+    }
+    if (parts.size() > 1) {
+        // a piece whose parts do not all lie on one shelf may still lie on several
+        const int together = static_cast<int>(std::floor((1 - kLost) * width * depth * shelves / area + 1e-9));
+        return most == 0 ? 0 : std::min(most * shelves, together);
+    }
+    return most * shelves;
 }
 
 }  // namespace uovo::batch

@@ -72,5 +72,14 @@ std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<doub
 
 /// How many discs of `diameter` fit on a shelf in rows or staggered, the better of the two.
 int fitOnShelf(double width, double depth, double diameter);
+/// What a part takes on a shelf, m; a round one is a disc.
+struct Footprint {
+    double length = 0, width = 0, height = 0;
+    bool round = true;
+};
+/// Pieces that fit at once, each of one or more parts: discs in rows or staggered, rectangles in rows either way round; of
+/// several parts together by area, a quarter lost between them, and each must fit by itself. 0 where one is too tall.
+/// @param gap m free round each
+int fitOnShelves(double width, double depth, double height, int shelves, const std::vector<Footprint>& parts, double gap);
 
 }  // namespace uovo::batch

@@ -28,6 +28,7 @@ double normalQuantile(double p) {
 
 constexpr double kNinety = 3.289707253902945;  // width of the 5–95 % range in standard deviations
 constexpr size_t kDraws = 16;
+constexpr double kEdge = 0.002;   // m of a rim's bead that is not told as the thinnest place
 
 }  // namespace
 
@@ -48,10 +49,11 @@ WallFigures figures(const std::vector<double>& wall, const form::Profile& profil
     const size_t n = wall.size();
     double area = 0;
     f.thinnest = 1e9;
+    const double length = profile.step * static_cast<double>(n);
     for (size_t i = 0; i < n; ++i) {
         f.mean += wall[i] * profile.area[i];
         area += profile.area[i];
-        if (wall[i] < f.thinnest && i + 2 < n) {
+        if (wall[i] < f.thinnest && profile.arc[i] < length - kEdge) {
             f.thinnest = wall[i];
             f.thinnestAt = i;
         }
@@ -61,7 +63,9 @@ WallFigures figures(const std::vector<double>& wall, const form::Profile& profil
         }
     }
     f.mean /= area;
-    f.rim = wall[n - std::min<size_t>(n, 3)];
+    const double at = (length - kRimAt) / profile.step - 0.5;  // in cells: at the same place on every grid
+    const size_t k = static_cast<size_t>(std::clamp(at, 0.0, static_cast<double>(n) - 2));
+    f.rim = wall[k] + std::clamp(at - static_cast<double>(k), 0.0, 1.0) * (wall[k + 1] - wall[k]);
     return f;
 }
 

@@ -35,6 +35,8 @@ struct Band {
 tl::expected<Band, Problem> band(const CoatJob& coarse, const Uncertainty& uncertainty, std::stop_token stop = {});
 
 /// Area mean, thinnest and rim of a wall; the last two cells at the rim and half-empty ends are left out of "thinnest".
+inline constexpr double kRimAt = 0.004;  ///< m from the rim at which its wall is read
+
 struct WallFigures {
     double mean = 0, thinnest = 0, thickest = 0, rim = 0;
     size_t thinnestAt = 0, thickestAt = 0;  ///< cell

@@ -56,6 +56,10 @@ std::vector<double> fresh(const CoatJob& job, const CoatStep& step, const materi
 
 }  // namespace
 
+namespace {
+double moved(const CoatStep& s) { return s.motion != Motion::Still || s.way == Way::Turn ? s.moveFor.value : 0; }
+}  // namespace
+
 double medianByArea(std::vector<std::pair<double, double>> timeAndArea, double total) {
     std::sort(timeAndArea.begin(), timeAndArea.end());
     double sum = 0;
@@ -66,9 +70,11 @@ double medianByArea(std::vector<std::pair<double, double>> timeAndArea, double t
 
 double beforeCold(const CoatStep& s) {
     const double onto = drains(s.way) ? s.drain.value : 0;
-    const double moved = s.motion != Motion::Still || s.way == Way::Turn ? s.moveFor.value : 0;
-    return onto + moved + s.tap.value + s.delay.value;
+    const double swirled = s.way == Way::Turn && (s.motion == Motion::Over || s.motion == Motion::Side) ? kSwirl : 0;
+    return onto + swirled + (s.moveIn == Place::Table ? moved(s) : 0) + s.tap.value + s.delay.value;
 }
+
+double inCold(const CoatStep& s) { return s.stay.value + (s.moveIn == Place::Table ? 0 : moved(s)); }
 
 tl::expected<void, Problem> checkStep(const CoatStep& s, const material::Coating& c, double bears) {
     const auto refuse = [](std::string sentence, std::string field) {
@@ -118,18 +124,16 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
     const double totalArea = std::accumulate(job.profile.area.begin(), job.profile.area.end(), 0.0);
     for (size_t k = 0; k < job.steps.size(); ++k) {
         const auto& step = job.steps[k];
-        const auto& c = job.melt(k).coating;
-        if (!job.melts.empty()) film.use(c, job.melt(k).law);
         const double T = step.temperature.value;
-        const double crystals = T > c.loses ? c.crystalsFloor : c.crystalsAtStart;
+        const auto [c, law] = job.melt(k, T);
+        film.use(c, law);
+        const double crystals = material::crystalsAt(c, T);
         const auto laidOn = fresh(job, step, c, crystals);
         step.way == Way::Brush ? film.depositVolume(laidOn, T, crystals) : film.deposit(laidOn, T, crystals);
         laid += film.volume() - before;
 
         Surroundings around;
-        around.formerSide = job.formerBack;
-        around.air = job.climate.room;
-        around.openSide = job.climate.airRoom;
+        job.put(around, Place::Table);
         // Over the bath a balloon hangs crown down; a cup is held upside down while it pours out.
         around.inverted = step.way == Way::Pour;
         if (drains(step.way) && !film.run(step.drain.value, around, stop)) break;
@@ -138,8 +142,7 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
         around.onPaper = step.rest == Rest::Upright && job.side == form::Side::Outside;
         if (around.onPaper) film.standOnPaper();
         if (!film.run(step.delay.value, around, stop)) break;
-        around.air = job.climate.air(step.place);
-        around.openSide = job.climate.transfer(step.place);
+        job.put(around, step.place);
         if (!film.run(step.stay.value, around, stop)) break;
 
         CoatResult r;
@@ -165,6 +168,7 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
         for (size_t i = 0; i < n; ++i) wall[i] += (now[i] - thick[i]) * c.densityMelt / c.densitySolid;
         thick = now;
         r.wall = wall;
+        r.perArea = film.perArea();
         r.added = (film.volume() - before) * c.densityMelt;
         r.dripped = (film.dripped() - droppedBefore) * c.densityMelt;
         r.fell = std::max(0.0, film.dripped() - setDown) * c.densityMelt;

@@ -15,6 +15,7 @@ namespace uovo::coat {
 enum class Way { Dip, Pour, Brush, Turn, Press };
 inline constexpr double kPressed = 0.005;  ///< m of rim that goes into the plate
 inline constexpr double kBrushBand = 0.015;  ///< m, as wide as a brush goes round a rim
+inline constexpr double kSwirl = 60;         ///< s in which hands bring every side down once
 inline constexpr double kBrushSets = 600;    ///< s, a thin brushed coat on a cold shell
 enum class Rest { Upright, Inverted, Hung };  ///< on its foot, rim down on a ring or rack, hanging by the knot
 enum class Place { Table, Fridge, Freezer };
@@ -41,6 +42,7 @@ struct CoatStep {
     Motion motion = Motion::Still;
     Measure moveFor = 300;     ///< s of motion
     Measure moveEvery = 60;    ///< s between turns (Over)
+    Place moveIn = Place::Table;  ///< where it is moved
     Measure tap = 0;           ///< s of tapping on the table after it
     bool scrape = false;       ///< what stands above the wall at the rim is scraped off
     Rest rest = Rest::Upright;
@@ -55,8 +57,10 @@ struct CoatStep {
 
 /// Whether a coat is held to drain: over the bath, or upside down while it is poured out.
 inline bool drains(Way way) { return way == Way::Dip || way == Way::Pour; }
-/// s a coat spends out of the cold: draining, moved about, tapped, waiting.
+/// s a coat spends out of the cold: draining, moved about on the table, tapped, waiting.
 double beforeCold(const CoatStep& step);
+/// s it spends in the cold, moved about and at rest.
+double inCold(const CoatStep& step);
 
 /// A chocolate as it is worked.
 struct Melt {
@@ -67,7 +71,7 @@ struct Melt {
 /// Temperatures and air of the kitchen.
 struct Climate {
     double room = 21, humidity = 0.55, fridge = 6, freezer = -18;  // °C, 0–1
-    double airRoom = 8, airFridge = 8, airFreezer = 8;             // W/m²K
+    double airRoom = 11, airFridge = 11, airFreezer = 11;          // W/m²K
     double air(Place place) const { return place == Place::Table ? room : place == Place::Fridge ? fridge : freezer; }
     double transfer(Place place) const {
         return place == Place::Table ? airRoom : place == Place::Fridge ? airFridge : airFreezer;
@@ -78,13 +82,24 @@ struct Climate {
 struct CoatSetting : Melt {
     std::vector<Melt> melts;    // one a coat where coats are of different chocolates, else empty
     FormerHeat former;
-    double formerBack = 2;      // W/m²K
+    bool shut = false;          // the chocolate looks into a closed form: no heat leaves there
     double lockFraction = 0.3;
     double dipSpeed = 0.02;     // m/s vertical
     double dipMost = 0.006, pourFilm = 0.006;  // m
     Climate climate;
 
-    const Melt& melt(size_t coat) const { return coat < melts.size() ? melts[coat] : *this; }
+    /// The chocolate of a coat with the crystal law of the temper it keeps at its temperature.
+    Melt melt(size_t coat, double celsius) const {
+        Melt m = coat < melts.size() ? melts[coat] : static_cast<const Melt&>(*this);
+        m.law = m.law.keeping(material::temperKept(m.coating, celsius));
+        return m;
+    }
+    /// Air and heat where the piece stands.
+    void put(Surroundings& around, Place place) const {
+        around.air = climate.air(place);
+        around.openSide = shut ? 0 : climate.transfer(place);
+        around.formerSide = former.through(climate.transfer(place));
+    }
 };
 
 struct CoatJob : CoatSetting {
@@ -96,6 +111,7 @@ struct CoatJob : CoatSetting {
 /// What one coat did. Thickness is of set chocolate, normal to the former, m a cell.
 struct CoatResult {
     std::vector<double> wall;      ///< total after this coat
+    std::vector<double> perArea;   ///< the same as m³ per m² of the former, melt
     double added = 0;              ///< kg this coat adds to the piece
     double dripped = 0;            ///< kg that left the piece, over the bath and where it rested
     double fell = 0;               ///< kg of them that fell where it rested: on the paper, the rack or the tray

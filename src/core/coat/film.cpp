@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 #include "core/coat/flux.h"
 
@@ -9,6 +10,7 @@ namespace uovo::coat {
 namespace {
 
 constexpr double kConverged = 3e-8;   // m; the mass is exact whatever is left
+constexpr double kLevel = 1e-6;      // m: no higher is as high
 constexpr double kFilletSlope = 0.4; // of the wedge beside the foot: thickness lost per arc length
 
 /// Tridiagonal solve in place; the answer is left in d.
@@ -40,8 +42,33 @@ Film::Film(const form::Profile& profile, const material::Coating& coating, const
            const FormerHeat& former, const FilmOptions& options, double room)
     : FilmState(profile.area, profile.mean, profile.gauss, coating, law, lockFraction, former, options, room), p_(profile) {
     const size_t n = profile.size();
-    for (auto* x : {&drip_, &lower_, &diag_, &upper_, &rhs_, &trial_, &in_}) x->assign(n, 0.0);
+    for (auto* x : {&drip_, &lower_, &diag_, &upper_, &rhs_, &trial_, &in_, &arrived_}) x->assign(n, 0.0);
     flux_.assign(n + 1, 0.0);
+    rim_.assign(n, 0);
+    rim_.back() = 1;
+    link_.push_back(0);
+    for (size_t i = 0; i < n; ++i) {
+        if (i > 0) to_.push_back(static_cast<int>(i) - 1);
+        if (i + 1 < n) to_.push_back(static_cast<int>(i) + 1);
+        link_.push_back(to_.size());
+    }
+}
+
+void Film::orient(double up) {
+    if (up == up_) return;
+    up_ = up;
+    const size_t n = p_.size();
+    for (size_t i = 0; i < n; ++i) {
+        height_[i] = up * p_.z[i];
+        lean_[i] = up * p_.normalZ[i];
+    }
+    order_.resize(n);
+    std::iota(order_.begin(), order_.end(), 0);
+    std::sort(order_.begin(), order_.end(), [&](int a, int b) {
+        const double x = height_[static_cast<size_t>(a)], y = height_[static_cast<size_t>(b)];
+        return x != y ? x > y : a < b;
+    });
+    findHollows(rim_, link_, to_);
 }
 
 void Film::lendRheology() {
@@ -62,6 +89,7 @@ Film::FaceFlow Film::faceFlow(size_t f, double up) const {
     const size_t i = f - 1;
     FaceFlow out{0, i, 0, 0};
     if (f < foot_) return out;  // pressed between paper and shell
+    if (f < v_.size() && stands(i) && stands(f)) return out;
     double gradient, sign = 1;
     if (f == v_.size()) {
         if (!o_.openRim) return out;
@@ -73,6 +101,7 @@ Film::FaceFlow Film::faceFlow(size_t f, double up) const {
             sign = -1;
             out.from = f;
         }
+        if (stands(out.from)) return out;  // a pool runs nowhere
     }
     const double m = std::max(0.0, trial_[out.from] - b_[out.from]);
     const double wall = gradient * m;
@@ -92,6 +121,7 @@ bool Film::flow(double dt, const Surroundings& around) {
     const size_t n = v_.size();
     const double up = around.inverted ? -1 : 1;
     const bool rimLowest = around.inverted;
+    orient(up);
     double scale = 0;
     for (size_t i = 0; i < n; ++i) scale = std::max(scale, v_[i]);
     if (scale < kDry) return true;
@@ -106,7 +136,7 @@ bool Film::flow(double dt, const Surroundings& around) {
             lower_[i] = upper_[i] = 0;
             double cap = -1;
             // full under an overhang; it holds up to twice as much where the slope grows, so that no edge is drawn into the wall
-            if (const double lean = up * p_.normalZ[i]; i >= foot_ && lean < kOverhang + 0.1) cap = former_.dripCap * (1 + std::max(0.0, (lean - kOverhang + 0.05) / 0.15));
+            if (const double lean = up * p_.normalZ[i]; i >= foot_ && lean < kOverhang + 0.1) cap = former_.dripCap * (p_.normalR.back() < 0 ? hangs(i) : 1.0) * (1 + std::max(0.0, (lean - kOverhang + 0.05) / 0.15));
             if (i + 1 == n && rimLowest && !o_.openRim) cap = former_.rimBead;
             drip_[i] = 0;
             if (cap >= 0 && m > cap) {
@@ -197,6 +227,14 @@ bool Film::flow(double dt, const Surroundings& around) {
     }
     if (foot_ > 0) pool_ -= flux_[foot_] * dt;
     if (o_.openRim) dripped_ += flux_[n] * dt;
+    if (gathers()) {
+        for (size_t i = 0; i < n; ++i) {  // lowest places: what stands above the film beside them is a pool's
+            const size_t left = i > 0 ? i - 1 : i, right = i + 1 < n ? i + 1 : i;
+            const bool lowest = hollowOf(i) >= 0 && lean_[i] > 0 && height_[i] <= height_[left] + kLevel && height_[i] <= height_[right] + kLevel;
+            arrived_[i] = lowest ? std::max(0.0, v_[i] - 0.5 * (v_[left] + v_[right])) : 0;
+        }
+        levelPools(arrived_);
+    }
     return true;
 }
 

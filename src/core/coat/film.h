@@ -33,12 +33,17 @@ private:
     bool flow(double dt, const Surroundings& around) override;
     void lendRheology() override;
     bool turned(const Surroundings& before, const Surroundings& now) const override { return before.inverted != now.inverted; }
+    void orient(double up);
 
     const form::Profile& p_;
     size_t foot_ = 0;                 // cells pressed between shell and paper
     double plane_ = std::nan("");     // m below the former's pole: the paper
+    double up_ = 0;
+    std::vector<char> rim_;           // the last cell's edge is open
+    std::vector<size_t> link_;        // a chain: each cell and the next
+    std::vector<int> to_;
     // scratch of the Newton solve
-    std::vector<double> lower_, diag_, upper_, rhs_, flux_, trial_, in_, drip_;
+    std::vector<double> lower_, diag_, upper_, rhs_, flux_, trial_, in_, drip_, arrived_;
 };
 
 }  // namespace uovo::coat

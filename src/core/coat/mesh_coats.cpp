@@ -18,6 +18,7 @@ constexpr double kLeastSlope = 0.1;  // sin of the wall's slope: nearer to level
 constexpr double kDay = 24 * 3600;   // s
 constexpr size_t kMostCoats = 100;
 constexpr double kRolling = 3;       // s from one side to the next
+constexpr double kTurned = 0.4;      // s of the first step after a turn: what runs then is not looked at more closely
 constexpr double kYoung = 0.12;      // frames of a film come after this share of its age
 
 double length(const std::vector<Turn>& turns) {
@@ -45,16 +46,6 @@ tl::expected<void, Problem> check(const MeshJob& job) {
         }
     }
     return {};
-}
-
-/// 1 for cells that lie within `reach` m of a rim, else 0.
-std::vector<double> nearRim(const Surface& s, double reach) {
-    std::vector<double> w(s.size(), 0.0);
-    std::vector<Vec3> rim;
-    for (size_t i = 0; i < s.size(); ++i)
-        if (form::length(s.edge[i]) > 0) rim.push_back(s.at[i]);
-    for (size_t i = 0; i < s.size(); ++i) w[i] = std::any_of(rim.begin(), rim.end(), [&](const Vec3& p) { return form::length(s.at[i] - p) < reach; });
-    return w;
 }
 
 /// Fresh film a cell: thickness, or volume per area for a brush, whose grams are given.
@@ -101,22 +92,42 @@ std::vector<double> brushed(const CoatStep& step, const Surface& s) {
     return w;
 }
 
+/// Directions evenly spread over the sphere (Fibonacci points).
+std::vector<Vec3> directions(int n) {
+    std::vector<Vec3> out;
+    const double golden = std::numbers::pi * (3 - std::sqrt(5.0));
+    for (int i = 0; i < n; ++i) {
+        const double z = 1 - 2 * (i + 0.5) / n, r = std::sqrt(1 - z * z);
+        out.push_back(form::unit({r * std::cos(golden * i), r * std::sin(golden * i), z}));
+    }
+    return out;
+}
+
 /// Hands roll a piece from side to side, they do not flip it in no time: half-way it passes a direction between.
 std::vector<Turn> rolled(const std::vector<Turn>& turns) {
     std::vector<Turn> out;
     for (size_t i = 0; i < turns.size(); ++i) {
-        const double passing = std::min(kRolling, 0.2 * turns[i].seconds);
+        const double passing = i > 0 ? std::min(kRolling, 0.2 * turns[i].seconds) : 0;
         if (i > 0) {
             Vec3 between = turns[i - 1].up + turns[i].up;
             if (form::length(between) < 0.1) between = i % 4 == 1 ? Vec3{turns[i].up.z, turns[i].up.x, turns[i].up.y} : Vec3{turns[i].up.y, turns[i].up.z, turns[i].up.x};
-            out.push_back({form::unit(between), passing});
+            out.push_back({form::unit(between), passing, turns[i].place});
         }
-        out.push_back({turns[i].up, turns[i].seconds - (i > 0 ? passing : 0)});
+        out.push_back({turns[i].up, turns[i].seconds - passing, turns[i].place});
     }
     return out;
 }
 
 }  // namespace
+
+std::vector<double> nearRim(const Surface& s, double reach) {
+    std::vector<double> w(s.size(), 0.0);
+    std::vector<Vec3> rim;
+    for (size_t i = 0; i < s.size(); ++i)
+        if (form::length(s.edge[i]) > 0) rim.push_back(s.at[i]);
+    for (size_t i = 0; i < s.size(); ++i) w[i] = std::any_of(rim.begin(), rim.end(), [&](const Vec3& p) { return form::length(s.at[i] - p) < reach; });
+    return w;
+}
 
 MeshStep meshStep(const CoatStep& step, const Surface& surface, bool outside) {
     MeshStep m;
@@ -127,12 +138,18 @@ MeshStep meshStep(const CoatStep& step, const Surface& surface, bool outside) {
     if (step.way == Way::Turn) m.fill = step.fill.value * roomIn(surface);
     if (step.way == Way::Brush && step.where != Where::All) m.brush = brushed(step, surface);
     if (step.motion != Motion::Still || step.way == Way::Turn) {
-        if (drains(step.way)) m.turns.push_back({{0, 0, step.way == Way::Pour ? -1.0 : 1.0}, step.drain.value});
+        if (step.way == Way::Turn && (step.motion == Motion::Over || step.motion == Motion::Side)) m.turns = spinByHand(kSwirl);  // until no patch is bare
+        if (drains(step.way)) m.turns.push_back({{0, 0, step.way == Way::Pour ? -1.0 : 1.0}, step.drain.value, Place::Table});
         const double lasts = step.moveFor.value, every = std::max(1.0, step.moveEvery.value);
         std::vector<Turn> moved;
         if (step.motion == Motion::Spin || (step.way == Way::Turn && step.motion == Motion::Still)) moved = spinByHand(lasts);
         else if (step.motion == Motion::Over) moved = rolled(turnedEvery(every, std::max(1, static_cast<int>(std::lround(lasts / every)))));
-        else moved = {{{1, 0, 0}, lasts}};
+        else moved = {{{1, 0, 0}, lasts, Place::Table}};
+        for (auto& t : moved) t.place = step.moveIn;
+        if (step.moveIn != Place::Table) {  // it waits before it is moved about in the cold
+            m.turns.push_back({{0, 0, 1}, step.delay.value, Place::Table});
+            m.coat.delay = 0;
+        }
         m.turns.insert(m.turns.end(), moved.begin(), moved.end());
     }
     return m;
@@ -154,20 +171,18 @@ double roomIn(const Surface& s) {
 
 std::vector<Turn> spinByHand(double seconds) {
     std::vector<Turn> out;
-    const double golden = std::numbers::pi * (3 - std::sqrt(5.0));
-    constexpr int kTurns = 20;
-    for (int i = 0; i < kTurns; ++i) {  // Fibonacci points of the sphere
-        const double z = 1 - 2 * (i + 0.5) / kTurns, r = std::sqrt(1 - z * z);
-        out.push_back({form::unit({r * std::cos(golden * i), r * std::sin(golden * i), z}), seconds / kTurns});
-    }
+    constexpr int kSides = 20;
+    const int rounds = std::max(1, static_cast<int>(std::lround(seconds / kSwirl)));  // hands do not slow down: longer is more often
+    for (int k = 0; k < rounds; ++k)
+        for (const auto& up : directions(kSides)) out.push_back({up, seconds / (kSides * rounds), Place::Table});
     return out;
 }
 
 std::vector<Turn> turnedEvery(double every, int times) {
-    // over onto six sides and back: down, up, and the four quarters, in an order that never repeats a side at once
-    static const Vec3 sides[]{{0, 0, 1}, {0, 0, -1}, {1, 0, 0}, {-1, 0, 0}, {0, 1, 0}, {0, -1, 0}};
+    // over onto six sides and the eight corners between them: down, up, the four quarters, in an order that never repeats a side at once
+    static const Vec3 sides[]{{0, 0, 1}, {0, 0, -1}, {1, 0, 0}, {-1, 0, 0}, {0, 1, 0}, {0, -1, 0}, {1, 1, 1}, {-1, -1, -1}, {-1, 1, 1}, {1, -1, -1}, {1, -1, 1}, {-1, 1, -1}, {1, 1, -1}, {-1, -1, 1}};
     std::vector<Turn> out;
-    for (int i = 0; i < times; ++i) out.push_back({sides[i % 6], every});
+    for (int i = 0; i < times; ++i) out.push_back({form::unit(sides[i % 14]), every, Place::Table});
     return out;
 }
 
@@ -184,13 +199,14 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
     std::vector<std::vector<Turn>> turns;
     for (const auto& step : job.steps) {
         auto t = step.turns;
-        if (t.empty() && step.coat.way != Way::Turn) t.push_back({{0, 0, step.coat.way == Way::Pour && step.fill <= 0 ? -1.0 : 1.0}, drains(step.coat.way) ? step.coat.drain.value : 0});
+        if (t.empty() && step.coat.way != Way::Turn) t.push_back({{0, 0, step.coat.way == Way::Pour && step.fill <= 0 ? -1.0 : 1.0}, drains(step.coat.way) ? step.coat.drain.value : 0, Place::Table});
         turns.push_back(t);
         whole += length(t) + step.tap + step.coat.delay.value + step.coat.stay.value;
     }
     // Lets time pass in stretches, so that frames, progress and stopping come in between.
     const auto run = [&](double seconds, const Surroundings& around) {
-        const double density = job.melt(out.coats.size()).coating.densityMelt;
+        const auto& coat = job.steps[out.coats.size()].coat;
+        const double density = job.melt(out.coats.size(), coat.temperature.value).coating.densityMelt;
         for (double left = seconds; left > 1e-9;) {
             const double part = job.frameEvery > 0 ? std::min(left, std::clamp(kYoung * (film.time() - coatBegan), 1.0, job.frameEvery)) : left;
             if (!film.run(part, around, stop)) return false;
@@ -207,10 +223,11 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
     };
     for (size_t k = 0; k < job.steps.size(); ++k) {
         const auto& step = job.steps[k];
-        const auto& c = job.melt(k).coating;
-        if (!job.melts.empty()) film.use(c, job.melt(k).law);
+        const double T = step.coat.temperature.value;
+        const auto [c, law] = job.melt(k, T);
+        film.use(c, law);
         coatBegan = film.time();
-        const double T = step.coat.temperature.value, crystals = T > c.loses ? c.crystalsFloor : c.crystalsAtStart;
+        const double crystals = material::crystalsAt(c, T);
         if (step.fill > 0) {
             if (const double room = roomIn(surface); step.fill > room)
                 return tl::unexpected(Problem{fmt::format("It holds {}; {} do not go in.", format(room, Dimension::Volume, UnitSystem::Metric), format(step.fill, Dimension::Volume, UnitSystem::Metric)), "coats/" + std::to_string(k) + "/fill"});
@@ -221,14 +238,15 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
         }
         laid += film.volume() + film.dripped() - before - droppedBefore;
         Surroundings around;
-        around.formerSide = job.formerBack;
-        around.air = job.climate.room;
-        around.openSide = job.climate.airRoom;
         bool going = true;
         for (const auto& t : turns[k]) {
+            job.put(around, t.place);
             around.up = t.up;
+            if (turns[k].size() > 1) film.firstStep(std::clamp(t.seconds / 8, job.options.firstStep, kTurned));
             going = going && run(t.seconds, around);
         }
+        film.firstStep(job.options.firstStep);
+        job.put(around, Place::Table);
         if (going && step.tap > 0) {
             around.tapping = true;
             going = run(step.tap, around);
@@ -239,8 +257,7 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
         const double setDown = restsFrom = film.dripped();
         if (step.onPaper) film.standOnPaper(around.up, 0);
         going = going && run(step.coat.delay.value, around);
-        around.air = job.climate.air(step.coat.place);
-        around.openSide = job.climate.transfer(step.coat.place);
+        job.put(around, step.coat.place);
         going = going && run(step.coat.stay.value, around);
         if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
         if (!going) return tl::unexpected(Problem{"The film could not be computed for this coat.", "coats/" + std::to_string(k)});
@@ -261,11 +278,13 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
             }
         r.lockTypical = medianByArea(std::move(locks), totalArea);
         r.lockLast = r.stillLiquid ? std::nan("") : last;
+        if (step.coat.way != Way::Press && step.coat.where == Where::All) film.iron();
         film.closeCoat();
         const auto now = film.thickness();
         for (size_t i = 0; i < wall.size(); ++i) wall[i] += (now[i] - thick[i]) * c.densityMelt / c.densitySolid;
         thick = now;
         r.wall = wall;
+        r.perArea = film.perArea();
         for (size_t i = 0; i < r.wall.size(); ++i) {
             r.poolDeepest = std::max(r.poolDeepest, r.wall[i]);
             if (r.wall[i] < kBare) r.bare += surface.area[i] / totalArea;

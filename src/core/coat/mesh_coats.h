@@ -11,6 +11,7 @@ namespace uovo::coat {
 struct Turn {
     form::Vec3 up{0, 0, 1};  ///< the vertical in the piece's own axes, unit length
     double seconds = 0;
+    Place place = Place::Table;
 };
 
 /// One coat on a mesh: a plan's coat, and what only a mesh can tell.
@@ -51,6 +52,7 @@ struct Frame {
 
 struct MeshCoat {
     std::vector<double> wall;       ///< set chocolate, m a cell, total after this coat
+    std::vector<double> perArea;    ///< the same as m³ per m² of the former, melt
     double added = 0, dripped = 0;  ///< kg
     double fell = 0;                ///< kg of what dripped, that fell where it rested
     double lockTypical = 0, lockLast = 0;  ///< s; NaN when it did not
@@ -71,6 +73,9 @@ struct MeshCoats {
 std::vector<Turn> spinByHand(double seconds);
 /// Turned over about a level axis every `every` seconds, the axis a quarter further each time.
 std::vector<Turn> turnedEvery(double every, int times);
+
+/// 1 for cells that lie within `reach` m of a rim, else 0.
+std::vector<double> nearRim(const Surface& surface, double reach);
 
 /// A plan's coat as a mesh needs it: turns, pool, weights of the brush.
 /// @param outside the piece is dipped over its former, and rests on paper when it stands upright

@@ -18,17 +18,25 @@ MeshFilm::MeshFilm(const Surface& surface, const material::Coating& coating, con
                    const FormerHeat& former, const FilmOptions& options, double room)
     : FilmState(surface.area, surface.mean, surface.gauss, coating, law, lockFraction, former, options, room), p_(surface) {
     const size_t n = surface.size();
-    for (auto* x : {&height_, &slope_, &drain_, &cap_, &inflow_, &inHeat_, &inCrystals_}) x->assign(n, 0.0);
+    for (auto* x : {&slope_, &drain_, &cap_, &inflow_, &inHeat_, &inCrystals_, &arrived_}) x->assign(n, 0.0);
     end_.assign(n, End::None);
+    Vec3 middle;
+    double facing = 0;
+    for (const auto& at : surface.at) middle += at * (1.0 / static_cast<double>(n));
+    for (size_t i = 0; i < n; ++i) {
+        rim_.push_back(form::length(surface.edge[i]) > 0);
+        facing += surface.area[i] * form::dot(surface.normal[i], surface.at[i] - middle);
+    }
+    inside_ = facing < 0;
 }
 
 void MeshFilm::orient(const Vec3& up) {
     if (up == up_) return;
     up_ = up;
-    level_ = std::nan("");
     const size_t n = p_.size();
     for (size_t i = 0; i < n; ++i) {
         height_[i] = form::dot(p_.at[i], up);
+        lean_[i] = form::dot(p_.normal[i], up);
     }
     order_.resize(n);
     std::iota(order_.begin(), order_.end(), 0);
@@ -41,7 +49,8 @@ void MeshFilm::orient(const Vec3& up) {
     first_.assign(n + 1, 0);
     below_.clear();
     share_.clear();
-    hollow_ = false;
+    lowest_.clear();
+    findHollows(rim_, p_.link, p_.to);
     for (size_t i = 0; i < n; ++i) {
         double sum = 0, slope = 0;
         const size_t begin = below_.size();
@@ -60,21 +69,42 @@ void MeshFilm::orient(const Vec3& up) {
         for (size_t k = begin; k < share_.size(); ++k) share_[k] /= sum;
         drain_[i] = sum;
         first_[i + 1] = below_.size();
-        const double lean = form::dot(p_.normal[i], up), out = form::dot(p_.edge[i], up);
-        const bool rim = form::length(p_.edge[i]) > 0;
+        const double lean = lean_[i], out = form::dot(p_.edge[i], up);
         end_[i] = End::None;
-        if (rim && out < -0.3) {
+        if (rim_[i] && out < -0.3) {
             end_[i] = End::Bead;  // a rim that looks down lets go above a bead
             cap_[i] = former_.rimBead;
         } else if (lean < kOverhang + 0.1) {
             end_[i] = End::Drip;
             cap_[i] = former_.dripCap * (1 + std::max(0.0, (lean - kOverhang + 0.05) / 0.15));
         } else if (sum <= 0) {
-            end_[i] = lean > 0 && !rim ? End::Pool : End::Drip;
+            end_[i] = lean > 0 && hollowOf(i) >= 0 ? End::Pool : End::Drip;
             cap_[i] = former_.dripCap;
+            if (end_[i] == End::Pool) lowest_.push_back(i);
         }
-        hollow_ = hollow_ || end_[i] == End::Pool;
     }
+}
+
+size_t MeshFilm::fallsInto(size_t cell) const {
+    size_t best = p_.size();
+    double least = 1e300;
+    if (inside_)
+        for (const size_t i : lowest_) {
+            const Vec3 d = p_.at[i] - p_.at[cell];
+            const double fall = form::dot(d, up_), aside = form::dot(d, d) - fall * fall;
+            if (fall < 0 && aside < least) {
+                least = aside;
+                best = i;
+            }
+        }
+    return best;
+}
+
+double MeshFilm::poolLevel() const {
+    double top = std::nan("");
+    for (const double z : levels())
+        if (!(z <= top) && !std::isnan(z)) top = z;
+    return top;
 }
 
 void MeshFilm::lendRheology() {
@@ -97,7 +127,7 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
     std::fill(inflow_.begin(), inflow_.end(), 0.0);
     std::fill(inHeat_.begin(), inHeat_.end(), 0.0);
     std::fill(inCrystals_.begin(), inCrystals_.end(), 0.0);
-    double pooled = 0, pooledHeat = 0, pooledCrystals = 0;
+    std::fill(arrived_.begin(), arrived_.end(), 0.0);
     for (const int k : order_) {
         const auto i = static_cast<size_t>(k);
         const double own = v_[i] * area_[i], have = own + inflow_[i];
@@ -106,12 +136,18 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
             continue;
         }
         const double temperature = (own * T_[i] + inHeat_[i]) / have, crystals = (own * X_[i] + inCrystals_[i]) / have;
+        if (stands(i)) {  // under a pool: it gives nothing, what comes is the pool's
+            v_[i] = have / area_[i];
+            T_[i] = temperature;
+            X_[i] = crystals;
+            continue;
+        }
         // area (v(h) − s) + dt (outflow(h) + drip(h)) = have: increasing in h, so Newton's method from where it was
         const bool pressed = !paper_.empty() && paper_[i] > 0;  // between shell and paper: it runs nowhere
         const bool drips = end_[i] == End::Drip || end_[i] == End::Bead || pressed;
-        const double most = pressed ? paper_[i] - b_[i] : cap_[i];
+        const double most = pressed ? paper_[i] - b_[i] : end_[i] == End::Drip && inside_ ? cap_[i] * hangs(i) : cap_[i];
         const double slope = std::max(slope_[i], leastSlope), wallPerDepth = rhoG * slope, widthDrop = slope_[i] > 1e-9 && !pressed ? drain_[i] / slope : 0;
-        double low = b_[i], high = (s_[i] + have / area_[i]) / kLeastSlope + 1e-9, h = std::clamp(h_[i], b_[i], high), out = 0, drip = 0;
+        double low = b_[i], high = std::max(b_[i], (s_[i] + have / area_[i]) / kLeastSlope) + 1e-9, h = std::clamp(h_[i], b_[i], high), out = 0, drip = 0;
         const auto flows = [&](double depth, double& byDepth) {  // m³/s, coat/flux.h's Casson flux with its roots shared
             const double wall = wallPerDepth * depth;
             if (wall <= tau_[i] || wall <= 0) {
@@ -147,10 +183,11 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
         v_[i] = (have - goes) / area_[i];
         T_[i] = temperature;
         X_[i] = crystals;
-        if (hollow_ && end_[i] == End::Drip) {  // falls back into the hollow below
-            pooled += dripping;
-            pooledHeat += dripping * temperature;
-            pooledCrystals += dripping * crystals;
+        const size_t below = dripping > 0 && end_[i] == End::Drip && !pressed ? fallsInto(i) : p_.size();
+        if (below < p_.size()) {  // falls back into the hollow under it, which the sweep comes to later
+            inflow_[below] += dripping;
+            inHeat_[below] += dripping * temperature;
+            inCrystals_[below] += dripping * crystals;
         } else {
             dripped_ += dripping;
         }
@@ -163,76 +200,19 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
         }
         h_[i] = h;
         if (end_[i] == End::Pool && v_[i] > 0) {
-            // what has run together here goes to the pool; a film as thick as the one around stays, for the mesh has small hollows
+            // what has run together here is a pool's; a film as thick as the one around stays, for the mesh has small hollows
             double film = 0, links = 0;
             for (size_t l = p_.link[i]; l < p_.link[i + 1]; ++l, ++links) film += v_[static_cast<size_t>(p_.to[l])];
-            const double keep = links > 0 ? std::min(v_[i], film / links) : 0, run = v_[i] - keep;
-            pooled += run * area_[i];
-            pooledHeat += run * area_[i] * temperature;
-            pooledCrystals += run * area_[i] * crystals;
-            v_[i] = keep;
-            h_[i] = thicknessOf(i, s_[i] + v_[i], h);
+            arrived_[i] = links > 0 ? std::max(0.0, v_[i] - film / links) : v_[i];
         }
     }
-    if (pooled > 0) level(pooled, pooledHeat / pooled, pooledCrystals / pooled);
+    levelPools(arrived_);
     return true;
-}
-
-/// Fills cells that look up to one level with `volume` more melt: level pool, its columns vertical.
-void MeshFilm::level(double volume, double celsius, double crystals) {
-    // depth of liquid over a cell is (level − height) n·up less the set shell; the columns' sum is the volume below the plane
-    const auto room = [&](size_t i, double z) {
-        const double lean = form::dot(p_.normal[i], up_);
-        if (lean <= 0 || z <= height_[i]) return 0.0;
-        return std::max(0.0, (z - height_[i]) * lean - s_[i] - v_[i]);
-    };
-    // volume up to z and its growth with z; only the cells below z are looked at
-    const auto holds = [&](double z, double& surface) {
-        double sum = 0;
-        surface = 0;
-        for (size_t k = order_.size(); k-- > 0;) {
-            const auto i = static_cast<size_t>(order_[k]);
-            if (height_[i] >= z) break;
-            if (const double r = room(i, z); r > 0) {
-                sum += area_[i] * r;
-                surface += area_[i] * form::dot(p_.normal[i], up_);
-            }
-        }
-        return sum;
-    };
-    double low = height_[static_cast<size_t>(order_.back())], high = height_[static_cast<size_t>(order_.front())], top = std::isnan(level_) ? low + 1e-4 : level_;
-    double surface = 0;
-    for (int k = 0; k < 60; ++k) {
-        const double rest = holds(top, surface) - volume;
-        (rest > 0 ? high : low) = top;
-        if (std::abs(rest) < 1e-6 * volume || high - low < 1e-9) break;
-        double next = surface > 0 ? top - rest / surface : low - 1;  // nothing reaches so low yet: halve
-        if (!(next > low && next < high)) next = 0.5 * (low + high);
-        top = next;
-    }
-    level_ = top;
-    const double held = holds(top, surface), scale = held > 0 ? volume / held : 0;
-    if (held <= 0) {
-        dripped_ += volume;
-        return;
-    }
-    for (size_t k = order_.size(); k-- > 0;) {
-        const auto i = static_cast<size_t>(order_[k]);
-        if (height_[i] >= top) break;
-        const double add = room(i, top) * scale;
-        if (add <= 0) continue;
-        const double all = v_[i] + add;
-        T_[i] = (v_[i] * T_[i] + add * celsius) / all;
-        X_[i] = (v_[i] * X_[i] + add * crystals) / all;
-        v_[i] = all;
-        h_[i] = thicknessOf(i, s_[i] + v_[i], h_[i]);
-        lock_[i] = std::nan("");
-    }
 }
 
 void MeshFilm::pour(double volume, double celsius, double crystals, const Vec3& up) {
     orient(up);
-    level(volume, celsius, crystals);
+    pourInHollow(volume, celsius, crystals);
 }
 
 void MeshFilm::scrapeRim() {
@@ -301,18 +281,37 @@ double MeshFilm::standOnPaper(const Vec3& up, double pool) {
     return std::sqrt(foot / std::numbers::pi);
 }
 
+// Levelling by surface tension is limited by the yield stress to amplitudes a with σ a k³ h ≈ τ₀ (k = 2π/λ, σ 25 mN/m, h 2 mm,
+// τ₀ 10 Pa): a millimetre at λ 12 mm, a tenth of one at 5 mm. So a coat is spread as a Gaussian of 3 mm spreads it.
+void MeshFilm::iron() {
+    constexpr double kReach = 0.003;  // m
+    const size_t n = p_.size();
+    const auto fixed = [&](size_t i) { return rim_[i] || stands(i) || sunk(i); };
+    std::vector<double> fresh(n), give(n);
+    for (size_t i = 0; i < n; ++i) fresh[i] = v_[i] + s_[i] - began(i);
+    constexpr int kSteps = 8;
+    constexpr double kStep = 0.5 * kReach * kReach / kSteps;  // m²
+    for (int k = 0; k < kSteps; ++k) {
+        std::fill(give.begin(), give.end(), 0.0);
+        for (size_t i = 0; i < n; ++i) {
+            if (fixed(i)) continue;
+            for (size_t l = p_.link[i]; l < p_.link[i + 1]; ++l)  // between small cells no more than keeps the step stable
+                if (const auto j = static_cast<size_t>(p_.to[l]); !fixed(j)) give[i] += std::min(kStep * p_.width[l], std::min(area_[i], area_[j]) / 10) * (fresh[j] - fresh[i]);
+        }
+        for (size_t i = 0; i < n; ++i) fresh[i] += give[i] / area_[i];
+    }
+    for (size_t i = 0; i < n; ++i) {
+        if (fixed(i)) continue;
+        const double change = fresh[i] - (v_[i] + s_[i] - began(i));
+        const double fluid = v_[i] + change;
+        v_[i] = v_[i] > 0 ? std::max(0.0, fluid) : 0;
+        s_[i] += v_[i] > 0 ? 0 : fluid;
+    }
+}
+
 void MeshFilm::leavePaper() {
     plane_ = std::nan("");
     paper_.clear();
-}
-
-std::vector<double> MeshFilm::thickness() const {
-    std::vector<double> out(v_.size());
-    for (size_t i = 0; i < out.size(); ++i) {
-        const double all = s_[i] + v_[i], most = criticalOf(i);
-        out[i] = std::isfinite(most) && all > volumeOf(i, most) ? std::max(most, all) : thicknessOf(i, all, h_[i]);  // a pool is as thick as its column
-    }
-    return out;
 }
 
 }  // namespace uovo::coat

@@ -106,7 +106,7 @@ std::vector<Family> make() {
                  {len("span", "Span", "handle", 120, 15, 500), len("rise", "Rise", "wide and", 90, 8, 500), len("thickness", "Thickness", "high,", 10, 3, 60), len("hole", "Fill hole", "thick, fill hole", 8, 2, 40)}});
     // Sheets
     f.push_back({"sheet", "Sheet part cut by template", "Sheets and piping", Body::Sheet, false, "House panels, silhouettes, frames: poured between bars, cut while it is firm.", "sheet panel wall house silhouette frame template cut plate gable window", "Decide the size, or read an outline from an SVG file.",
-                 {len("length", "Width", "sheet", 100, 5, 600), len("width", "Height", "wide,", 80, 5, 600), bars}, {{"cut", "Shape", {"rectangle", "gable", "triangle", "trapezoid", "hexagon", "octagon", "frame", "silhouette", "points"}}, outlineChoice(), {"spread", "How it is spread", {"between bars", "freehand"}}}, "outline"});
+                 {len("length", "Width", "sheet", 100, 5, 600), len("width", "Height", "wide,", 80, 5, 600), bars}, {{"cut", "Shape", {"rectangle", "gable", "triangle", "trapezoid", "hexagon", "octagon", "frame", "silhouette", "points"}}, outlineChoice(), {"spread", "How it is spread", {"between bars", "freehand"}}, {"tool", "Cut with", {"knife", "cutter"}}}, "outline"});
     f.push_back({"lace", "Lace on flat acetate", "Sheets and piping", Body::Sheet, false, "Piped nets, with a thicker mound where a stick goes.", "lace net piped lattice filigree fan grille screen", "Decide the size; the line with a ruler on paper.",
                  {len("length", "Length", "lace", 90, 15, 400), len("width", "Width", "by", 60, 15, 400), len("lineWidth", "Width of a line", "lines", 3, 1, 20), len("thickness", "Height of a line", "wide and", 2, 0.6, 10), share("coverage", "Share that is covered", "high, covering", 0.45, 0.15, 0.9),
                   len("mound", "Mound for a stick", "mound", 14, 0, 60)}});
@@ -148,6 +148,15 @@ std::vector<Family> make() {
                  {len("length", "Height of the shape", "shape", 110, 20, 400), len("width", "Width of the shape", "high,", 90, 15, 400), len("thickness", "Thickness", "wide,", 6, 2, 30), len("base", "Diameter of the base", "thick; base", 90, 20, 300), len("baseHeight", "Height of the base", "wide and", 8, 2, 60)}, {outlineChoice()}});
     f.push_back({"hung-ball", "Hollow ball on a cord", "Put together", Body::Compound, false, "Two halves, sweets inside, hung from a cord through a disc of card; to be broken.", "moon ball hang cord piñata break mallet surprise pendulum", "Ruler across one half; the card and the cord.",
                  {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
+    for (auto& g : f) {  // what a mold is made of says how fast it takes heat
+        const bool cavity = (g.body == Body::Wall || g.body == Body::Cast) && !g.outside && g.group != "Wrapped in acetate";
+        if (!cavity) continue;
+        std::vector<std::string> molds{"thin plastic mold", "rigid clear mold", "silicone mold", "tin mold"};
+        const std::string usual = g.id == "tart" ? "tin mold" : g.group == "Closed" ? "rigid clear mold" : g.id == "fluted-dome" || g.id == "original" || g.id == "mesh" || g.id == "spoon" ? "silicone mold" : "thin plastic mold";
+        std::stable_partition(molds.begin(), molds.end(), [&](const auto& m) { return m == usual; });
+        if (g.id == "case") molds = {"paper case", "silicone case"};
+        g.choices.push_back({"mold", "Mold", molds});
+    }
     for (auto& g : f)
         if (g.body == Body::Compound) g.choices.push_back({"glue", "Joints", glues()});
     for (auto& g : f)  // a core of known volume may lie in any cast

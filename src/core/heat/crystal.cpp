@@ -28,20 +28,35 @@ CrystalLaw::CrystalLaw(const material::Coating& coating, const material::Constan
       span(physics.at("growthSpan").value),
       most(physics.at("growthMost").value),
       remelt(physics.at("remeltRate").value),
-      floor(coating.crystalsFloor) {}
+      floor(coating.crystalsFloor),
+      formIv(physics.at("untemperedShift").value),
+      slowFrom(physics.at("untemperedSlowFrom").value),
+      slow(physics.at("untemperedSlow").value) {
+    if (!coating.tempered && !coating.compound) *this = keeping(0);
+}
+
+CrystalLaw CrystalLaw::keeping(double share) const {
+    CrystalLaw law = *this;
+    law.shift += formIv * ((1 - share) - slows);
+    law.slows = 1 - share;
+    return law;
+}
 
 double CrystalLaw::growth(double celsius) const {
     const double x = (top + shift - celsius) / span;
-    return x <= 0 ? 0 : rate * std::min(most, x * std::sqrt(x));
+    if (x <= 0) return 0;
+    const double r = rate * std::min(most, x);
+    return slows > 0 && celsius > slowFrom ? r * std::exp(-slows * (celsius - slowFrom) / slow) : r;
 }
 
 double CrystalLaw::advance(double X, double celsius, double dt) const {
     const double equilibrium = 1 - meltedShare(celsius, shift);
     if (X > equilibrium) return std::max(std::min(X, floor), equilibrium + (X - equilibrium) * std::exp(-remelt * dt));
     if (X > kThere * equilibrium) return X;
-    const double r = growth(celsius);
-    if (r == 0 || equilibrium <= 0) return X;
+    if (equilibrium <= 0) return X;
     const double start = std::max(X, std::min(floor, equilibrium));
+    const double r = growth(celsius) * std::max(0.0, 1 - start / equilibrium);
+    if (r == 0) return X;
     return equilibrium / (1 + (equilibrium / start - 1) * std::exp(-r * dt));
 }
 

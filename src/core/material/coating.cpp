@@ -1,3 +1,4 @@
+#include <algorithm>
 #include <cassert>
 #include <cmath>
 #include <limits>
@@ -9,6 +10,7 @@ namespace {
 constexpr double kGas = 8.314462618;   // J/mol K, CODATA
 constexpr double kKelvin40 = 313.15;   // reference temperature of the rheology, models.md "Film on a profile"
 constexpr double kJamming = 0.6;       // crystal fraction at which the suspension no longer flows
+constexpr double kTemperFades = 1;     // K over which the temper is lost
 constexpr double kMostThinner = 0.10;  // more is another food
 }  // namespace
 
@@ -16,6 +18,18 @@ const Constant& Chocolate::at(const std::string& constant) const {
     const auto it = constants.find(constant);
     assert(it != constants.end());
     return it->second;
+}
+
+double temperKept(const Coating& c, double celsius) {
+    if (c.compound) return 1;
+    if (!c.tempered) return 0;
+    const double over = std::clamp(celsius - c.loses + kTemperFades / 2, 0.0, kTemperFades) / kTemperFades;
+    return 1 - over * over * (3 - 2 * over);
+}
+
+double crystalsAt(const Coating& c, double celsius) {
+    const double kept = temperKept(c, celsius);
+    return std::pow(c.crystalsAtStart, kept) * std::pow(c.crystalsFloor, 1 - kept);
 }
 
 double viscosity(const Coating& c, double celsius, double phi) {

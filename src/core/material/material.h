@@ -85,6 +85,12 @@ tl::expected<Coating, Problem> coating(const Chocolate& chocolate, Temper temper
 /// Working temperatures on the packet win over the table; checks that they do not contradict each other.
 tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const OwnFigures& own);
 
+/// Share of its temper that a chocolate keeps when it is worked at `celsius`: 1 below where it is lost, 0 a degree above,
+/// smooth between. Compound keeps its own crystals; untempered chocolate has none to keep.
+double temperKept(const Coating& c, double celsius);
+/// Fraction of the fat crystallised when a coat of this temperature goes on.
+double crystalsAt(const Coating& c, double celsius);
+
 /// Casson viscosity in Pa·s at `celsius` and crystal fraction `phi` (below 0.6).
 double viscosity(const Coating& c, double celsius, double phi);
 /// Casson yield stress in Pa.

@@ -71,6 +71,8 @@ std::string partKey(const Piece& coloured, const Plan& plan) {
     p.temper = piece.temper;
     p.thinner = piece.thinner;
     p.thinnerShare = piece.thinnerShare;
+    p.cast = piece.cast;
+    essence.kitchen.freezer = plan.kitchen.freezer;
     if (piece.wallFromCoats()) {
         p.coats = piece.coats;
         essence.own = plan.own;
@@ -142,6 +144,7 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         p.chocolate = piece.chocolate;
         p.loads = piece.loads;
         p.sits = piece.sits;
+        p.handling = piece.handling;
         essence.pieces = {p};
         const std::string what = fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, now->fillEach, piece.filling && piece.filling->perishable, writePlan(essence), piece.part() ? partKey(piece, plan) : stageKey(piece, plan, options));
         const auto key = [&](const StrengthOptions& o) { return fmt::format("strength {} {} {}", o.triangles, o.ways, what); };
@@ -169,6 +172,37 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         if (auto said = strengthAnswer(*job.stage, plan, lib)) with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)), std::move(*said));
         out.pieces[job.piece] = std::move(with);
     }
+    return true;
+}
+
+/// Spares follow from what handling leaves: everything that hangs on how many are made is reckoned again, walls and strength are known.
+/// @returns false when stopped
+bool spareWhatCracks(const Plan& plan, const material::Library& library, const AnswerOptions& options, Cache& cache, std::stop_token stop, Answers& out) {
+    constexpr double kLeast = 0.2;  // of a family that survives: a plan cannot ask for less
+    Plan handled = plan;
+    bool more = false;
+    for (size_t i = 0; i < plan.pieces.size(); ++i) {
+        const auto& now = out.pieces[i];
+        if (!now->strength || !now->strength->problem.empty() || now->answers.empty()) continue;
+        auto& survives = handled.pieces[i].survives;
+        survives = std::max(std::min(kLeast, survives), survives * now->strength->survives);
+        more = more || batch::piecesToMake(plan.pieces[i].count, survives, library.usual("sparesSure")) != now->make;
+    }
+    if (!more) return true;
+    AnswerOptions rest = options;
+    rest.strength = rest.ways = rest.day = false;
+    auto again = answer(handled, library, cache, rest, stop);
+    if (!again) return false;
+    again->problems = out.problems;
+    for (size_t i = 0; i < out.pieces.size(); ++i) {
+        if (!out.pieces[i]->strength) continue;
+        auto with = std::make_shared<PieceAnswers>(*again->pieces[i]);
+        with->strength = out.pieces[i]->strength;
+        for (const auto& a : out.pieces[i]->answers)
+            if (a.id == "strength") with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)), a);
+        again->pieces[i] = std::move(with);
+    }
+    out = std::move(*again);
     return true;
 }
 
@@ -365,13 +399,15 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
             demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, s.chocolate, own ? late : 0, work / double(shares.size())});
             packets.push_back(lib.find(s.chocolate)->packet);
         }
-        const auto place = a->part && !a->part->wall ? coat::Place::Fridge : piece.coats.back().place;
+        const auto place = a->part && !a->part->wall ? piece.cast.place : piece.coats.back().place;
         const auto& k = plan.kitchen;
-        const double across = (a->part ? a->part->shelfDiameter : a->stage->shelfDiameter) + lib.usual("pieceGap");
+        const auto parts = a->part ? a->part->parts : std::vector<batch::Footprint>{{a->stage->shelfDiameter, a->stage->shelfDiameter, a->stage->shelfHeight, true}};
+        const double gap = lib.usual("pieceGap");
+        constexpr double kOpen = 10;  // m over a table
         a->perShelf = place == coat::Place::Table
-                          ? batch::fitOnShelf(lib.usual("tableWidth"), lib.usual("tableDepth"), across)
-                      : place == coat::Place::Fridge ? batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, across)
-                                                     : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, across);
+                          ? batch::fitOnShelves(lib.usual("tableWidth"), lib.usual("tableDepth"), kOpen, 1, parts, gap)
+                      : place == coat::Place::Fridge ? batch::fitOnShelves(k.shelfWidth.value, k.shelfDepth.value, k.shelfHeight.value, k.shelves, parts, gap)
+                                                     : batch::fitOnShelves(k.freezerWidth.value, k.freezerDepth.value, k.freezerHeight.value, 1, parts, gap);
         a->answers = a->part ? partAnswers(piece, plan, lib, *a) : pieceAnswers(piece, plan, lib, *a);
         out.pieces.push_back(std::move(a));
     }
@@ -414,6 +450,11 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         out.seconds = seconds();
         early(out);
     }
+    if (options.strength) {
+        if (!addStrength(plan, lib, options, false, cache, stop, out)) return std::nullopt;
+        if (!spareWhatCracks(plan, library, options, cache, stop, out)) return std::nullopt;
+        out.seconds = seconds();
+    }
     if (options.ways && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
     out.seconds = seconds();
     if (options.day && complete && out.problems.empty()) {
@@ -421,8 +462,6 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         if (stop.stop_requested()) return std::nullopt;
         out.seconds = seconds();
     }
-    if (options.strength && !addStrength(plan, lib, options, false, cache, stop, out)) return std::nullopt;
-    out.seconds = seconds();
     return out;
 }
 

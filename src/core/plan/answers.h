@@ -9,6 +9,7 @@
 #include "core/coat/band.h"
 #include "core/coat/blemish.h"
 #include "core/coat/mesh_coats.h"
+#include "core/coat/slow_place.h"
 #include "core/plan/melting.h"
 #include "core/plan/plan.h"
 #include "core/schedule/network.h"
@@ -66,6 +67,8 @@ struct CoatTimes {
     heat::Condensation dew;               ///< on leaving the last place
     double fromFirstCoatToRelease = 0;    ///< s; NaN when it never sets
     double lock = 0;                      ///< s after the last coat until nothing runs any more; NaN: not in its time
+    double crystalsOut = 1;               ///< fraction of the last coat's fat crystallised when it is taken out
+    setting::Times rim;                   ///< of the last coat where it is as thick as at the rim, s
     double chill = 0;                     ///< K that the shell is colder than its setting point when it is taken out
     double heldStress = 0, freeStress = 0;  ///< share of its strength that the cold takes, held fast by its former and free to shrink
 };
@@ -122,7 +125,8 @@ struct PartStage {
     double foot = 0;              ///< m², of what it stands on
     double capacity = 0;          ///< m³ that its hollow holds; 0 for solids
     double area = 0;              ///< m²
-    double shelfDiameter = 0, shelfHeight = 0;
+    std::vector<batch::Footprint> parts;  ///< what each chocolate item takes while it sets
+    double shelfDiameter = 0, shelfHeight = 0;  ///< m, of the largest of them
     setting::Times setting;       ///< of its thickest item, in the fridge, s
     double thickest = 0;          ///< m, of what sets: wall, or volume over cooled area
 };
@@ -199,14 +203,19 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
 coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& library);
 /// Crystal fractions at which a wall locks, is firm, set, and lets go.
 setting::Events settingEvents(const material::Library& library);
+/// What a piece's former is to the chocolate: heat it takes and lets through.
+heat::Former formerHeat(const Piece& piece, const material::Library& library);
+/// What an item of a part or compound is made in or on.
+heat::Former formerHeat(const form::Part& part, const material::Library& library);
+/// Air of a place: °C and W/m²K; the last of a list of stays goes on.
+setting::Stay stayIn(coat::Place place, double seconds, const Plan& plan, const material::Library& library);
 /// How long what its coats leave takes to set, and what the cold does to it.
-struct SlowPlace {
-    double below = 0, fresh = 0;    ///< set wall there before the coat and what it adds, m
+struct SlowPlace : coat::SlowPlace {
     double shellTemperature = 21;   ///< °C of the piece at the coat's end
 };
-/// @param slow where each coat is thickest @param mean m of the whole wall @param lock s of the last coat
+/// @param slow where each coat sets last @param mean m of the whole wall @param rim m of the last coat at the rim, 0: no rim
 CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Library& library, const coat::CoatSetting& setting,
-                    const std::vector<SlowPlace>& slow, double mean, double lock);
+                    const std::vector<SlowPlace>& slow, double mean, double rim);
 /// The coat job a piece asks for; shared by the stage, the band and the ways out.
 tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan, const material::Library& library);
 /// The same with the meridian of a bowl or cup in so many cells, and its coats.
@@ -226,6 +235,8 @@ inline constexpr double kSkin = 1e-5;
 /// @param kilograms of each item, filled for the coated ones; as long as the assembly
 tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& library,
                                           std::stop_token stop = {});
+/// An item that is cast or spread, as it cools from its pouring temperature. @param volume m³ of set chocolate in it
+setting::Cast castOf(const form::Item& item, double volume, const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating);
 /// Builds a part and measures it.
 tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating);
 /// Sentences for a part.

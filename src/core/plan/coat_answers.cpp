@@ -37,29 +37,33 @@ public:
             a.figure = {needed, needed / 1.4, needed * 1.4, Dimension::Duration};
             a.headline = time(needed);
             a.after = place;
-            a.sentence = fmt::format("After the last coat it is firm at {}, set through at {} and lets go at {}, at its thickest place.", time(t.firm), time(t.set), time(t.release));
-            if (last_.stay.value < needed - 30) {
+            a.sentence = fmt::format("After the last coat it is firm at {}, set through at {} and lets go at {}, where it sets last.", time(t.firm), time(t.set), time(t.release));
+            const double stays = coat::inCold(last_);
+            if (needed > setting::kNeedsTheCold && last_.place == coat::Place::Table) {
                 a.tone = Tone::Weak;
-                a.sentence += fmt::format(" You take it out after {}: too soon.", time(last_.stay.value));
-            } else if (last_.place == coat::Place::Freezer && last_.stay.value > lib_.usual("freezerMost")) {
+                a.sentence += " It needs the cold.";
+            } else if (stays < needed - 30) {
                 a.tone = Tone::Weak;
-                a.sentence += fmt::format(" {} in the freezer dull it, and may crack it where its former holds it.", time(last_.stay.value));
-            } else if (last_.place == coat::Place::Fridge && last_.stay.value > lib_.usual("fridgeMost")) {
+                a.sentence += fmt::format(" You take it out after {}: too soon.", time(stays));
+            } else if (last_.place == coat::Place::Freezer && stays > lib_.usual("freezerMost")) {
                 a.tone = Tone::Weak;
-                a.sentence += fmt::format(" {} in the fridge dulls it.", time(last_.stay.value));
+                a.sentence += fmt::format(" {} in the freezer dull it, and may crack it where its former holds it.", time(stays));
+            } else if (last_.place == coat::Place::Fridge && stays > lib_.usual("fridgeMost")) {
+                a.tone = Tone::Weak;
+                a.sentence += fmt::format(" {} in the fridge dulls it.", time(stays));
             }
         }
         a.working.title = "Setting";
-        a.working.formula = "ρ c T_t = k T_xx + ρ L X_t;  dX/dt = r X (1 − X/X_eq);  firm 50 %, set 75 %, lets go 85 % of the fat crystallised everywhere;  in the cold σ = E α ΔT/(1 − ν), free to shrink a small part of it";
+        a.working.formula = "ρ c T_t = k T_xx + ρ L X_t;  dX/dt = r X (1 − X/X_eq)²;  coat and shell on their former;  firm 45 %, set 66 % of the coat's fat crystallised on the whole, lets go when the 2 mm at the former are set too;  in the cold σ = E α ΔT/(1 − ν), free to shrink a small part of it";
         a.working.inputs = {chocolateConstant("heatCapacity"), chocolateConstant("conductivity"), chocolateConstant("growthRate"), chocolateConstant("fatShare"),
-                            physics("airStill", lib_.physics), physics("setFraction", lib_.physics), physics("releaseFraction", lib_.physics),
+                            physics("airStill", lib_.physics), physics("firmFraction", lib_.physics), physics("setFraction", lib_.physics),
                             {"thickest place", length(thickest_), "", "coat model"},
                             {"air", temperature(air()), "", "your kitchen"},
                             {"colder than it set", fmt::format("{:.0f} K", times_.chill), "", "coat model"},
                             {"stress of that, held fast", format(times_.heldStress, Dimension::Percent, plan_.units) + " of its strength", "a third to three times", "constants from memory, low confidence"},
                             {"stress of that, free to shrink", format(times_.freeStress, Dimension::Percent, plan_.units) + " of its strength", "", "computed"}};
         a.working.result = a.headline;
-        a.working.trust = "Within ×1.5 of what kitchens report. A fan, a full shelf or a warm fridge change it; look before you peel. Take it off as soon as it is firm: a wall that shrinks onto something rigid cracks first.";
+        a.working.trust = "Within ×1.4 of what kitchens report. A fan, a full shelf or a warm fridge change it; look before you peel. Take it off as soon as it is firm: a wall that shrinks onto something rigid cracks first.";
         a.working.section = "Setting";
         return a;
     }
@@ -68,20 +72,22 @@ public:
     Answer moments() const {
         Answer a;
         a.id = "moments";
-        const auto& t = times_.setting.back();
         const bool runs = std::isnan(times_.lock);
-        a.figure = {runs ? 0 : times_.lock, runs ? 0 : times_.lock / 1.5, runs ? 0 : times_.lock * 1.5, Dimension::Duration};
+        a.figure = {runs ? 0 : times_.lock, runs ? 0 : times_.lock / setting::kBand, runs ? 0 : times_.lock * setting::kBand, Dimension::Duration};
         a.headline = runs ? "Still runs" : time(times_.lock);
         a.after = runs ? "when its time is over" : "until nothing runs";
         if (runs) a.tone = Tone::Weak;
-        const double yield = material::yieldStress(coating_, last_.temperature.value, last_.temperature.value > coating_.loses ? coating_.crystalsFloor : coating_.crystalsAtStart);
+        const double yield = material::yieldStress(coating_, last_.temperature.value, material::crystalsAt(coating_, last_.temperature.value));
         const double crumb = 3 * yield / (kCrumb * 9.81);
         if (!runs) a.sentence = fmt::format("Hold or hang it still that long after the last coat{}.", piece_.coats.size() > 1 ? ", less after the others" : "");
-        if (std::isfinite(t.firm) && !piece_.closes()) a.sentence += fmt::format("{}Scrape or trim a rim from {} to {}.", a.sentence.empty() ? "" : " ", time(t.lock), time(t.firm));
+        if (const auto& rim = times_.rim; std::isfinite(rim.firm) && !piece_.closes()) {
+            const std::string from = time(rim.lock), to = time(rim.firm);
+            a.sentence += fmt::format("{}Scrape or trim the rim {}.", a.sentence.empty() ? "" : " ", from == to ? "at " + from : fmt::format("from {} to {}", from, to));
+        }
         a.sentence += fmt::format(" Crumbs up to {} stick to the fresh coat; larger ones slide: glue them on when it is set.", length(crumb));
-        a.working = {"The right moment", "a place locks at 30 % of its fat crystallised;  scraping from then to half of it;  a crumb sticks while D < 3 τ₀/(ρ_p g sin α), here on an upright wall",
+        a.working = {"The right moment", "a place locks at 30 % of its fat crystallised, on the whole;  the rim is scraped from then until it is firm, at 45 %;  a crumb sticks while D < 3 τ₀/(ρ_p g sin α), here on an upright wall",
                      {{"nothing runs", runs ? "not in its time" : time(times_.lock), "", "coat model, slowest place"}, {"yield stress of the fresh coat", fmt::format("{:.1f} Pa", yield), "± 50 %", "chocolate's constants"}, {"crumb", fmt::format("{:.0f} kg/m³", kCrumb), "600–1500", "from memory"}},
-                     a.headline, "Within ×1.5. Shake it once while it is wet: what stays then stays.", "Setting"};
+                     a.headline, "Within ×1.4. Shake it once while it is wet: what stays then stays.", "Setting"};
         return a;
     }
 
@@ -174,15 +180,15 @@ public:
         for (size_t i = 0; i + 1 < piece_.coats.size(); ++i) {  // the next coat must not meet liquid chocolate
             const auto& c = piece_.coats[i];
             const double lead = coat::beforeCold(c), firm = times_.setting[i].firm;
-            if (!(std::isnan(firm) || lead + c.stay.value < firm)) continue;
+            if (!(std::isnan(firm) || lead + coat::inCold(c) < firm)) continue;
             Answer a;
             a.id = fmt::format("early/{}", i);
             a.figure = {firm - lead, firm - lead, firm - lead, Dimension::Duration};
             a.tone = Tone::Weak;
             a.headline = std::isnan(firm) ? "Not firm" : time(std::ceil((firm - lead) / 60) * 60);
             a.after = std::isnan(firm) ? "" : fmt::format("for coat {} to be firm", i + 1);
-            a.sentence = fmt::format("The next coat comes after {}: too soon, it would wash the first one off.", time(c.stay.value));
-            a.working = {"Firm before the next coat", "firm when half of the fat has crystallised everywhere", {}, a.headline, "Within ×1.5.", "Setting"};
+            a.sentence = fmt::format("The next coat comes after {}: too soon, it would wash the first one off.", time(coat::inCold(c)));
+            a.working = {"Firm before the next coat", "firm when 45 % of the fat has crystallised on the whole", {}, a.headline, "Within ×1.4.", "Setting"};
             out.push_back(a);
         }
         return out;

@@ -54,6 +54,7 @@ tl::expected<void, Problem> coatOnMesh(CoatStage& s, const form::Meridian& forme
     for (const auto& c : done->coats) {
         coat::CoatResult r;
         r.wall = roundMean(s.profile, surface, c.wall);
+        r.perArea = roundMean(s.profile, surface, c.perArea);
         r.added = c.added * scale;
         r.dripped = c.dripped * scale;
         r.fell = c.fell * scale;
@@ -115,14 +116,13 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
             job.melts.push_back({*own, heat::CrystalLaw(*own, lib.physics)});
         }
     const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
-    const bool balloon = piece.overBalloon() || (family && family->outside), mold = family && !family->outside;
-    job.former.capacity = lib.former(balloon ? "balloonHeatCapacity" : mold ? "moldHeatCapacity" : "paperHeatCapacity");
+    const bool balloon = piece.overBalloon() || (family && family->outside);
+    static_cast<heat::Former&>(job.former) = formerHeat(piece, lib);
     job.former.dripCap = lib.former(balloon ? "balloonDripCap" : "moldDripCap");
     job.former.rimBead = lib.former("rimBead");
     job.former.dripTime = lib.former("dripTime");
     job.former.footFilm = lib.former("footFilm");
     job.former.footMost = lib.former("footMost");
-    job.formerBack = lib.former(balloon ? "balloonBack" : "paperBack");
     job.lockFraction = lib.physical("lockFraction");
     job.dipSpeed = lib.former("dipSpeed");
     job.dipMost = lib.former("dipMost");
@@ -130,10 +130,7 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
     const double still = lib.physical("airStill");
     job.climate = {plan.kitchen.room.value, plan.kitchen.humidity.value, plan.kitchen.fridge.value, plan.kitchen.freezer.value,
                    still, plan.kitchen.fan ? lib.physical("airFan") : still, still};
-    if (piece.closes()) {  // the chocolate looks at shut-in air; the mold's outside at the room or the fridge
-        job.formerBack = still;
-        job.climate.airRoom = job.climate.airFridge = job.climate.airFreezer = lib.former("balloonBack");
-    }
+    job.shut = piece.closes();
     return job;
 }
 
@@ -197,16 +194,13 @@ tl::expected<CoatStage, Problem> coatStage(const Piece& piece, const Plan& plan,
         s.shelfDiameter = c.topDiameter.value;
         s.shelfHeight = c.height.value + 0.005;
     }
+    const auto rimOf = [&](const coat::CoatResult& c) { return coat::figures(c.wall, s.profile).rim; };
     std::vector<SlowPlace> slow;
     for (size_t k = 0; k < s.coats.coats.size(); ++k) {
-        SlowPlace place{0, 0, s.coats.coats[k].shellTemperature};
-        for (size_t i = 0; i < s.profile.size(); ++i) {
-            const double below = k ? s.coats.coats[k - 1].wall[i] : 0, fresh = s.coats.coats[k].wall[i] - below;
-            if (fresh > place.fresh) place = {below, fresh, place.shellTemperature};
-        }
-        slow.push_back(place);
+        const auto& c = s.coats.coats[k];
+        slow.push_back({coat::slowPlace(s.profile, k ? s.coats.coats[k - 1].perArea : std::vector<double>{}, c.perArea), c.shellTemperature});
     }
-    static_cast<CoatTimes&>(s) = coatTimes(piece, plan, lib, *job, slow, s.wall.mean, s.coats.coats.back().lockLast);
+    static_cast<CoatTimes&>(s) = coatTimes(piece, plan, lib, *job, slow, s.wall.mean, rimOf(s.coats.coats.back()) - (s.coats.coats.size() > 1 ? rimOf(s.coats.coats[s.coats.coats.size() - 2]) : 0));
     return s;
 }
 

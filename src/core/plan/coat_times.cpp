@@ -8,37 +8,66 @@
 namespace uovo {
 
 setting::Events settingEvents(const material::Library& lib) {
-    return {lib.physical("lockFraction"), lib.physical("firmFraction"), lib.physical("setFraction"), lib.physical("releaseFraction")};
+    return {lib.physical("lockFraction"), lib.physical("firmFraction"), lib.physical("setFraction")};
+}
+
+heat::Former formerHeat(const form::Part& part, const material::Library& lib) {
+    const form::Family* family = form::family(part.family);
+    if (family && family->body == form::Body::Sheet) return {lib.former("trayHeatCapacity"), 0, -1};
+    const std::string made = family && family->choice("mold") ? form::choice(part, "mold") : "";
+    const auto is = [&](const char* word) { return made.find(word) != std::string::npos; };
+    if (is("silicone")) return {lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1};
+    return {lib.former(is("rigid") ? "thickPlasticHeatCapacity" : is("tin") ? "tinHeatCapacity" : is("plastic") ? "thinPlasticHeatCapacity" : "cupHeatCapacity"), 0, -1};
+}
+
+heat::Former formerHeat(const Piece& piece, const material::Library& lib) {
+    const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
+    if (piece.overBalloon() || (family && family->outside)) return {lib.former("balloonHeatCapacity"), 0, lib.former("balloonBack")};
+    if (const auto* cup = std::get_if<form::Cup>(&piece.former))
+        return cup->made == "silicone" ? heat::Former{lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1} : heat::Former{lib.former("cupHeatCapacity"), 0, -1};
+    return formerHeat(*piece.part(), lib);
+}
+
+setting::Stay stayIn(coat::Place place, double seconds, const Plan& plan, const material::Library& lib) {
+    const double still = lib.physical("airStill");
+    if (place == coat::Place::Table) return {plan.kitchen.room.value, still, seconds};
+    if (place == coat::Place::Fridge) return {plan.kitchen.fridge.value, plan.kitchen.fan ? lib.physical("airFan") : still, seconds};
+    return {plan.kitchen.freezer.value, still, seconds};
 }
 
 CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Library& lib, const coat::CoatSetting& job,
-                    const std::vector<SlowPlace>& slow, double mean, double lock) {
+                    const std::vector<SlowPlace>& slow, double mean, double rim) {
     CoatTimes out;
     const setting::Events events = settingEvents(lib);
     double elapsed = 0, shell = plan.kitchen.room.value;
     for (size_t k = 0; k < piece.coats.size(); ++k) {
         const auto& step = piece.coats[k];
-        const auto& [coating, law] = job.melt(k);
-        const double toMelt = coating.densitySolid / coating.densityMelt;
+        const auto [coating, law] = job.melt(k, step.temperature.value);
         setting::Wall wall;
-        wall.shell = slow[k].below * toMelt;
-        wall.coat = std::max(1e-4, slow[k].fresh * toMelt);
+        wall.shell = slow[k].below;
+        wall.coat = std::max(1e-4, slow[k].fresh);
         wall.coatTemperature = step.temperature.value;
         wall.shellTemperature = shell;
-        wall.crystals = step.temperature.value > coating.loses ? coating.crystalsFloor : coating.crystalsAtStart;
-        wall.formerCapacity = job.former.capacity;
-        wall.formerSide = job.formerBack;
+        wall.crystals = material::crystalsAt(coating, step.temperature.value);
+        wall.former = job.former;
+        wall.shut = job.shut;
         const double before = coat::beforeCold(step);
-        out.setting.push_back(setting::settle(wall, coating, law, events,
-                                              {{job.climate.room, job.climate.airRoom, before}, {job.climate.air(step.place), job.climate.transfer(step.place), 0}}));
+        const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, before, plan, lib), stayIn(step.place, 0, plan, lib)};
+        out.setting.push_back(setting::settle(setting::cast(wall, coating), law, events, stays));
         const bool last = k + 1 == piece.coats.size();
-        elapsed += last ? out.setting.back().release : before + step.stay.value;
+        if (last) {
+            out.crystalsOut = setting::crystalsAfter(setting::cast(wall, coating), law, stays, before + coat::inCold(step));
+            const double set = out.setting.back().lock;
+            out.lock = set <= before + coat::inCold(step) ? set : std::nan("");
+            wall.coat = rim > 0 ? std::min(wall.coat, std::max(1e-4, rim * coating.densitySolid / coating.densityMelt)) : wall.coat;
+            out.rim = setting::settle(setting::cast(wall, coating), law, events, stays);
+        }
+        elapsed += last ? out.setting.back().release : before + coat::inCold(step);
         shell = slow[k].shellTemperature;
     }
     out.fromFirstCoatToRelease = elapsed;
-    out.lock = lock;
     const auto& last = piece.coats.back();
-    const auto& [coating, law] = job.melt(piece.coats.size() - 1);
+    const auto [coating, law] = job.melt(piece.coats.size() - 1, last.temperature.value);
     heat::ColdWall cold;
     cold.thickness = mean;
     cold.density = coating.densitySolid;
@@ -46,7 +75,7 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
     cold.temperature = last.place == coat::Place::Table ? plan.kitchen.room.value : shell;
     out.dew = heat::condensation(cold, plan.kitchen.room.value, plan.kitchen.humidity.value, lib.physical("condensationTransfer"));
     out.chill = std::max(0.0, setting::warmestSettingAir(law, events) - cold.temperature);
-    const double held = setting::heldStress(lib.physical("coldModulus"), lib.physical("expansion"), lib.physical("poisson"), out.chill) / lib.physical("coldStrength");
+    const double held = setting::heldStress(lib.physical("coldModulus"), lib.physical("expansion"), lib.strong("poisson"), out.chill) / (lib.find(piece.chocolate)->at("strength").value * lib.strong("strengthAt5"));
     out.heldStress = held;
     out.freeStress = held * setting::freeShare(job.climate.transfer(last.place) * mean / coating.conductivity);
     return out;

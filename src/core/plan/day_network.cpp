@@ -5,7 +5,7 @@
 #include <cmath>
 #include <map>
 
-#include "core/heat/slab.h"
+#include "core/heat/pot.h"
 #include "core/plan/answers.h"
 
 namespace uovo {
@@ -23,7 +23,7 @@ public:
     }
 
     schedule::Network build() {
-        const int shelf = addResource("fridge shelf", plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value);
+        const int shelf = addResource("fridge shelf", plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value * plan_.kitchen.shelves);
         const int freezer = addResource("freezer", plan_.kitchen.freezerWidth.value * plan_.kitchen.freezerDepth.value);
         const int table = addResource("bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
         places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
@@ -309,7 +309,7 @@ private:
     int fitIn(coat::Place place, double diameter) const {
         const auto& k = plan_.kitchen;
         if (place == coat::Place::Table) return batch::fitOnShelf(lib_.usual("tableWidth"), lib_.usual("tableDepth"), diameter);
-        return place == coat::Place::Fridge ? batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, diameter)
+        return place == coat::Place::Fridge ? k.shelves * batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, diameter)
                                             : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, diameter);
     }
     static std::string placeName(coat::Place p) { return p == coat::Place::Table ? "bench" : p == coat::Place::Fridge ? "fridge" : "freezer"; }

@@ -9,6 +9,7 @@
 namespace uovo {
 namespace {
 
+constexpr double kLump = 0.008;        // m: a thicker place than three walls is worth a word
 constexpr double kStickDepth = 0.018;  // m: shallower chocolate holds no stick
 
 class PartTeller : Speaker {
@@ -68,7 +69,8 @@ public:
         a.sentence = w.bare > 0.002 ? fmt::format("{:.0f} % of the form stays bare. ", 100 * w.bare) : fmt::format("It lies {}, likely {} to {}. ", w.thinAtRim ? "at the rim" : share > 0.75 ? "near the top" : share < 0.25 ? "near the bottom" : "on the wall", length(a.figure.low), length(a.figure.high));
         if (s_.assembly.items.size() > 1) a.sentence = w.thinnestOn + ": " + lower(a.sentence);
         if (a.tone == Tone::Weak) a.sentence += fmt::format("You want {}; thinner walls break when they are unmolded. ", length(wanted));
-        a.sentence += fmt::format("Mean {}, rim {}, thickest {}, from its coats.", length(w.mean), length(w.rim), length(w.thickest));
+        a.sentence += fmt::format("Mean {}, {}thickest {}, from its coats.", length(w.mean), piece_.closes() ? "" : "rim " + length(w.rim) + ", ", length(w.thickest));
+        if (w.thickest > 3 * w.mean && w.thickest > kLump) a.sentence += piece_.closes() ? " A lump lies where the pool lay last: turn it longer, until nothing runs." : " A pool lies at its bottom: pour it out longer, or set it upside down.";
         a.working = {"Wall from how it is coated", "one downhill sweep a step over the part's own triangles: M(h) ρ g w (z_i − z_j), Casson; a place locks when 30 % of its fat has crystallised", {}, a.headline,
                      "The range is the one the yield stress leaves on round pieces (a third less, two fifths more: judgement for other shapes). Flat tops do not level, corners and hanging drops rest on judgement. Weigh a piece to know better.", "Film on a mesh"};
         for (size_t i = 0; i < w.coats.size(); ++i) a.working.inputs.push_back({fmt::format("coat {} adds", i + 1), mass(w.coats[i].added), "", "computed"});
@@ -226,60 +228,77 @@ public:
         Answer a;
         a.id = "cold";
         const auto& t = s_.setting;
-        a.figure = {t.release, t.release / 1.5, t.release * 1.5, Dimension::Duration};
-        if (std::isnan(t.set)) {
+        const coat::Place place = piece_.cast.place;
+        const char* where = place == coat::Place::Table ? "on the table" : place == coat::Place::Fridge ? "in the fridge" : "in the freezer";
+        const double table = place == coat::Place::Table ? 0 : piece_.cast.table.value, until = t.release - table;
+        a.after = where;
+        if (std::isnan(t.release)) {
             a.headline = "Never sets";
-            a.after = "in the fridge";
             a.tone = Tone::Impossible;
             a.figure = {0, 0, 0, Dimension::Duration};
-            a.sentence = fmt::format("{} does not set at {}.", known_.coating.name, temperature(plan_.kitchen.fridge.value));
+            a.sentence = fmt::format("{} does not set at {}.{}", known_.coating.name, temperature(stayIn(place, 0, plan_, lib_).air), place == coat::Place::Table ? " Use the fridge." : "");
         } else {
-            const double until = std::isnan(t.release) ? t.set : t.release;
-            a.figure = {until, until / 1.5, until * 1.5, Dimension::Duration};
-            a.headline = format(until, Dimension::Duration, plan_.units);
-            a.after = "in the fridge";
-            a.sentence = fmt::format("Firm at {}, set through at {}, at its thickest part.", format(t.firm, Dimension::Duration, plan_.units), format(t.set, Dimension::Duration, plan_.units));
+            a.figure = {until, until / setting::kBand, until * setting::kBand, Dimension::Duration};
+            a.headline = time(until);
+            if (table > 0) a.sentence = fmt::format("After {} on the table. ", time(table));
+            a.sentence += fmt::format("From pouring on it is firm at {}, set through at {}, and lets go at {}.", time(t.firm), time(t.set), time(t.release));
+            if (t.release > setting::kNeedsTheCold && place == coat::Place::Table) {
+                a.tone = Tone::Weak;
+                a.sentence += " It needs the cold.";
+            }
+            if (place == coat::Place::Freezer && until > lib_.usual("freezerMost")) {
+                a.tone = Tone::Weak;
+                a.sentence += " So long in the freezer dulls it, and cracks it where a form holds it: use the fridge.";
+            }
         }
         if (s_.wall) {
             a.id = "cold-parts";
             a.after += ", the cast parts";
         }
-        a.working = {"Setting", "ρ c T_t = k T_xx + ρ L X_t on a wall as thick as the part, or as its volume over its cooled area",
-                     {{"thickness that sets", length(s_.thickest), "", "geometry"}, {"fridge", temperature(plan_.kitchen.fridge.value), "", "your kitchen"}}, a.headline,
-                     "Within ×1.5 of what kitchens report. Look before you unmold.", "Setting"};
+        a.working = {"Setting", "ρ c T_t = div(k grad T) + ρ L X_t;  a wall on its form and tray, a chunk by half its smallest dimension and its volume over its faces;  firm 45 %, set 66 % of the fat crystallised on the whole, lets go when the 2 mm at the form are set too",
+                     {{"thickness that sets", length(s_.thickest), "", "geometry"}, {where, temperature(stayIn(place, 0, plan_, lib_).air), "", "your kitchen"}}, a.headline,
+                     "Within ×1.4 of what kitchens report. Look before you unmold.", "Setting"};
         return a;
     }
 
     /// The minutes in which a sheet can be cut: from tacky to hard, on the table.
     std::optional<Answer> cutting() const {
-        double thick = 0, knife = 0;
+        const form::Item* sheet = nullptr;
+        double edges = 0;
+        int outlines = 0;
         for (const auto& i : s_.assembly.items) {
             if (!i.edible || i.shape.body != form::Body::Sheet || i.part.family != "sheet") continue;
-            thick = std::max(thick, i.shape.wall);
-            for (const auto& loop : form::sheetOutline(i.part)) knife += form::perimeter(loop);
+            if (!sheet || i.shape.wall > sheet->shape.wall) sheet = &i;
+            for (const auto& loop : form::sheetOutline(i.part)) {
+                edges += form::perimeter(loop);
+                ++outlines;
+            }
         }
-        if (thick <= 0) return std::nullopt;
+        if (!sheet) return std::nullopt;
         const auto& c = known_.coating;
-        setting::Wall wall{thick * c.densitySolid / c.densityMelt, 0, c.working(), plan_.kitchen.room.value, c.crystalsAtStart, lib_.former("paperHeatCapacity"), lib_.former("paperBack")};
-        const auto t = setting::settle(wall, c, heat::CrystalLaw(c, lib_.physics), settingEvents(lib_),
-                                       {{plan_.kitchen.room.value, lib_.physical("airStill"), 0}});
+        const auto t = setting::settle(castOf(*sheet, sheet->shape.chocolate(), piece_, plan_, lib_, c), heat::CrystalLaw(c, lib_.physics), settingEvents(lib_), {stayIn(coat::Place::Table, 0, plan_, lib_)});
         Answer a;
         a.id = "cutting";
         if (std::isnan(t.set)) return std::nullopt;
-        const double window = t.firm - t.lock, needed = knife / lib_.usual("knifeSpeed");
-        a.figure = {window, window / 1.5, window * 1.5, Dimension::Duration};
+        const bool cutter = form::choice(sheet->part, "tool") == "cutter";
+        const double window = t.firm - t.lock, each = cutter ? outlines * lib_.usual("cutterPress") : edges / lib_.usual("knifeSpeed"), all = each * known_.make;
+        a.figure = {window, window / setting::kBand, window * setting::kBand, Dimension::Duration};
         a.headline = time(window);
         a.after = "to cut it in";
-        a.sentence = fmt::format("On the table it is tacky at {} and hard at {}. The cuts of one are {} long, {} with a knife.", time(t.lock), time(t.firm), length(knife), time(needed));
-        if (needed > window) {
+        a.sentence = fmt::format("On the table it is tacky at {} and hard at {}. {}, {} with a {}", time(t.lock), time(t.firm),
+                                 cutter ? fmt::format("{} to press out of each", outlines == 1 ? std::string("One shape") : fmt::format("{} shapes", outlines)) : fmt::format("The cuts of one are {} long", length(edges)), time(each), cutter ? "cutter" : "knife");
+        a.sentence += known_.make > 1 ? fmt::format("; of all {} {}.", known_.make, time(all)) : ".";
+        const int sheets = static_cast<int>(std::ceil(all / window));
+        if (sheets > 1) {
             a.tone = Tone::Weak;
-            a.sentence += fmt::format(" Spread it in {} sheets, one after the other.", static_cast<int>(std::ceil(needed / window)));
+            a.sentence += fmt::format(" Spread them in {} sheets, one after the other.", sheets);
         } else {
             a.sentence += " Small parts first, near the edge, where it sets first; a flat weight keeps it from curling.";
         }
-        a.working = {"When a sheet can be cut", "from the moment it no longer runs (30 % of the fat crystallised) until it is firm (50 %), at its slowest place;  cuts = perimeters / speed of the knife",
-                     {{"thickness", length(thick), "", "your plan"}, {"room", temperature(plan_.kitchen.room.value), "", "your kitchen"}, {"knife", format(lib_.usual("knifeSpeed"), Dimension::Length, plan_.units) + " in a second", "5–20 mm", "judgement"}},
-                     a.headline, "Within ×1.5: kitchens report about five minutes. Once hard, cut with a warm knife.", "Setting"};
+        a.working = {"When a sheet can be cut", "from the moment it no longer runs (30 % of the fat crystallised) until it is firm (45 %);  knife: perimeters / its speed;  cutter: so long for each shape;  all pieces of a sheet within one window",
+                     {{"thickness", length(sheet->shape.wall), "", "your plan"}, {"room", temperature(plan_.kitchen.room.value), "", "your kitchen"}, {"knife", format(lib_.usual("knifeSpeed"), Dimension::Length, plan_.units) + " in a second", "5–20 mm", "judgement"},
+                      {"cutter", time(lib_.usual("cutterPress")) + " for a shape", "2–6 s", "judgement"}},
+                     a.headline, "Within ×1.4: kitchens report about five minutes. Once hard, cut with a warm knife.", "Setting"};
         return a;
     }
 
@@ -289,19 +308,18 @@ public:
         const form::Vec3 d = s_.box.size();
         if (d.z < kStickDepth || std::min(d.x, d.y) < kStickDepth) return std::nullopt;
         const auto& c = known_.coating;
-        const setting::Cup cup{std::min(d.x, d.y), d.z, c.working(), c.crystalsAtStart, plan_.kitchen.room.value, lib_.physical("airStill")};
         const setting::Stick stick{.depth = std::min(0.025, 0.8 * d.z)};
-        const double stands = setting::standsAfter(stick, cup, c, heat::CrystalLaw(c, lib_.physics));
+        const double stands = setting::standsAfter(stick, castOf(s_.assembly.items.front(), s_.volumes.front(), piece_, plan_, lib_, c), c, heat::CrystalLaw(c, lib_.physics), stayIn(coat::Place::Table, 0, plan_, lib_), lib_.physical("staticYield"));
         if (std::isnan(stands)) return std::nullopt;
         Answer a;
         a.id = "stick";
-        a.figure = {stands, stands / 2.3, stands * 1.5, Dimension::Duration};
+        a.figure = {stands, stands / setting::kBand, stands * setting::kBand, Dimension::Duration};
         a.headline = time(stands);
         a.after = "until a stick stands";
         a.sentence = fmt::format("On the table, likely {} to {}. Stand sticks and spoons up then, and only after that put it into the cold.", time(a.figure.low), time(a.figure.high));
-        a.working = {"When a stick stands", "its weight's moment, m g (L/2 − D) sin 10°, against the bearing of a yield-stress fluid on its sides, 9 τ₀ d D²/4",
-                     {{"stick", fmt::format("{:.0f} g, {} long", stick.mass * 1e3, length(stick.length)), "", "judgement"}, {"pushed in", length(stick.depth), "", "judgement"}, {"yield stress at which it stands", fmt::format("{:.0f} Pa", setting::standsAt(stick)), "", "computed"}},
-                     a.headline, "Fresh temper is slower than kitchens report, up to ×2.3 for white; half-way through its window dark stands within ×1.5.", "Setting"};
+        a.working = {"When a stick stands", "its weight's moment, m g (L/2 − D) sin 10°, against the bearing of a yield-stress fluid on its sides, 9 τ₀ d D²/4;  τ₀ at rest is 1.35 times that of chocolate that flows, its mean along the stick counts",
+                     {{"stick", fmt::format("{:.0f} g, {} long", stick.mass * 1e3, length(stick.length)), "", "judgement"}, {"pushed in", length(stick.depth), "", "judgement"}, {"yield stress at which it stands", fmt::format("{:.0f} Pa", setting::standsAt(stick)), "", "computed"}, physics("staticYield", lib_.physics)},
+                     a.headline, "Dark and milk within ×1.4 of what kitchens report; white comes out slower, compound much slower: it cools to its setting point first.", "Setting"};
         return a;
     }
 
@@ -323,8 +341,8 @@ public:
             const int rounds = (known_.make + known_.perShelf - 1) / known_.perShelf;
             a.sentence = rounds > 1 ? fmt::format("{} to make go in {} rounds.", known_.make, rounds) : known_.make == 1 ? std::string("It goes in at once.") : fmt::format("All {} go in one round.", known_.make);
         }
-        a.working = {"Room in the cold", "rows or staggered rows of discs, the better one", {{"diameter", length(s_.shelfDiameter), "", "largest part, geometry"}, {"height", length(s_.shelfHeight), "", "largest part, geometry"}}, a.headline,
-                     "Counts an empty shelf; a compound sets in parts.", "Batch"};
+        a.working = {"Room in the cold", "discs in rows or staggered, rectangles in rows either way round, the better one;  the parts of a compound together by area, a quarter of it lost between them", {{"diameter", length(s_.shelfDiameter), "", "largest part, geometry"}, {"height", length(s_.shelfHeight), "", "largest part, geometry"}}, a.headline,
+                     "Counts empty shelves; a compound sets in parts, each of which must fit by itself.", "Batch"};
         return a;
     }
 

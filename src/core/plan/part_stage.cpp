@@ -12,22 +12,9 @@ namespace {
 constexpr form::Detail kCoated{2600, 28, true};        // a coat on it takes about 30 ms
 constexpr form::Detail kTurned{750, 20, true};         // a pool that is turned about costs more
 constexpr double kCornerFills = 0.25;                  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
-constexpr double kThickShare = 0.95;                  // of the area is thinner than what must set: a last corner may stay soft
 constexpr double kStand = 0.005;  // m of tray under a mold on the shelf
 
 double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::abs(form::signedArea(hull)); }
-
-/// The wall below which so much of the area lies, m.
-double wallAtShare(const std::vector<double>& wall, const std::vector<double>& area, double share) {
-    std::vector<size_t> order(wall.size());
-    std::iota(order.begin(), order.end(), size_t{0});
-    std::sort(order.begin(), order.end(), [&](size_t a, size_t b) { return wall[a] < wall[b]; });
-    double below = 0;
-    const double all = std::accumulate(area.begin(), area.end(), 0.0);
-    for (const size_t i : order)
-        if ((below += area[i]) >= share * all) return wall[i];
-    return wall.empty() ? 0 : wall[order.back()];
-}
 
 }  // namespace
 
@@ -36,9 +23,9 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
     PartWall w;
     w.coats.resize(piece.coats.size());
     for (auto& c : w.coats) c.thinnest = 1e9;
-    std::vector<SlowPlace> slow(piece.coats.size(), {0, 0, plan.kitchen.room.value});
+    std::vector<SlowPlace> slow(piece.coats.size(), {{}, plan.kitchen.room.value});
     std::vector<double> volumes(piece.coats.size(), 0.0);
-    double area = 0, rimArea = 0, sum = 0, lock = 0;
+    double area = 0, rimArea = 0, sum = 0;
     std::optional<coat::CoatSetting> setting;
     std::optional<coat::MeshCoats> last;  // of the wall before
     for (size_t part = 0; part < assembly.items.size(); ++part) {
@@ -54,6 +41,7 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
             last = std::move(*coated);
         }
         const auto& done = last;
+        const double meltToSet = setting->coating.densityMelt / setting->coating.densitySolid;
         w.items.push_back(part);
         const auto& final = done->coats.back();
         const double own = std::accumulate(surface.area.begin(), surface.area.end(), 0.0);
@@ -63,32 +51,24 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
             w.coats[k].dripped += c.dripped;
             w.coats[k].fell += c.fell;
             w.coats[k].lockTypical = std::isnan(c.lockTypical) ? c.lockTypical : std::max(w.coats[k].lockTypical, c.lockTypical);
-            for (size_t i = 0; i < surface.size(); ++i) volumes[k] += c.wall[i] * surface.area[i];
-            std::vector<double> fresh = c.wall, wet = surface.area;
-            double below = 0, covered = 0;
-            for (size_t i = 0; i < surface.size(); ++i) {
-                if (k) fresh[i] -= done->coats[k - 1].wall[i];
-                if (fresh[i] < coat::kBare) wet[i] = 0;  // a brush in places leaves the rest alone
-                covered += wet[i];
-                if (k) below += done->coats[k - 1].wall[i] * wet[i];
-            }
-            const double thick = wallAtShare(fresh, wet, kThickShare);
-            if (thick > slow[k].fresh) slow[k] = {covered > 0 ? below / covered : 0, thick, slow[k].shellTemperature};
+            for (size_t i = 0; i < surface.size(); ++i) volumes[k] += c.perArea[i] * surface.area[i] * meltToSet;
+            const auto place = coat::slowPlace(surface, k ? done->coats[k - 1].perArea : std::vector<double>{}, c.perArea);
+            if (place.fresh > slow[k].fresh) static_cast<coat::SlowPlace&>(slow[k]) = place;
             slow[k].shellTemperature = std::min(slow[k].shellTemperature, c.shellTemperature);
         }
         kilograms[part] = done->mass;
         w.bare += final.bare * own;
         w.error = std::max(w.error, done->error);
-        lock = std::isnan(final.lockLast) ? final.lockLast : std::max(lock, final.lockLast);
         double low = 1e9, mean = 0;
         for (const auto& p : surface.at) low = std::min(low, p.z);
-        for (size_t i = 0; i < surface.size(); ++i) mean += final.wall[i] * surface.area[i] / own;
+        for (size_t i = 0; i < surface.size(); ++i) mean += final.perArea[i] * surface.area[i] / own * meltToSet;
         shape.thickness.assign(shape.surface.points.size(), 0.0);
+        const auto atRim = coat::nearRim(surface, 1.5 * coat::kRimAt);
         for (size_t i = 0; i < surface.size(); ++i) {
             const double h = final.wall[i];
             shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(h, kSkin);
             w.thickest = std::max(w.thickest, h);
-            const bool rim = form::length(surface.edge[i]) > 0, corner = -surface.mean[i] * mean >= kCornerFills;
+            const bool rim = atRim[i] > 0, corner = -surface.mean[i] * mean >= kCornerFills;
             if (rim) rimArea += surface.area[i];
             for (size_t k = 0; k < w.coats.size(); ++k) {
                 const double t = done->coats[k].wall[i];
@@ -122,9 +102,54 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
     w.thinnest = w.coats.back().thinnest;
     for (size_t k = 0; k < w.coats.size(); ++k) w.coats[k].mean = (volumes[k] - (k ? volumes[k - 1] : 0)) / area;
     std::stable_sort(w.blemishes.begin(), w.blemishes.end(), [](const auto& a, const auto& b) { return a.kind != b.kind ? a.kind < b.kind : a.area > b.area; });
-    static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *setting, slow, w.mean, lock);
+    static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *setting, slow, w.mean, rimArea > 0 ? w.coats.back().rim - (w.coats.size() > 1 ? w.coats[w.coats.size() - 2].rim : 0) : 0);
     return w;
 }
+
+setting::Cast castOf(const form::Item& item, double volume, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& c) {
+    const form::Shape& shape = item.shape;
+    const double T = piece.cast.temperature.value > 0 ? piece.cast.temperature.value : c.working(), toMelt = c.densitySolid / c.densityMelt;
+    if (shape.body == form::Body::Cast && item.part.family != "pressed") {
+        setting::Chunk chunk;
+        const form::Vec3 d = form::bounds(shape.surface).size();
+        chunk.volumeOverArea = volume * toMelt / std::max(1e-9, shape.area);
+        // a bent bar is as thick as its section, not as its box: twice the volume over its faces at least
+        chunk.half = std::clamp(0.5 * std::min({d.x, d.y, d.z}), chunk.volumeOverArea, 3 * chunk.volumeOverArea);
+        chunk.temperature = T;
+        chunk.crystals = material::crystalsAt(c, T);
+        if (shape.displaced > 0)  // a biscuit in the middle: 1.5 kJ/kgK at 600 kg/m³, from memory
+            chunk.core = {shape.displaced * 9e5 / std::max(1e-9, shape.area), 0, plan.kitchen.room.value};
+        if (shape.displaced > 0) chunk.half = chunk.volumeOverArea;
+        return setting::cast(chunk, c);
+    }
+    setting::Wall wall;
+    wall.coat = std::max(1e-4, (shape.body == form::Body::Wall || shape.body == form::Body::Sheet || shape.wall > 0 ? shape.wall : volume / std::max(1e-9, shape.area)) * toMelt);
+    wall.coatTemperature = T;
+    wall.shellTemperature = plan.kitchen.room.value;
+    wall.crystals = material::crystalsAt(c, T);
+    wall.former = formerHeat(item.part, lib);
+    return setting::cast(wall, c);
+}
+
+namespace {
+
+/// Of the part that lets go last. Modeled parts do not set.
+setting::Times castTimes(const PartStage& s, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
+    const heat::CrystalLaw law = heat::CrystalLaw(coating, lib.physics).keeping(material::temperKept(coating, piece.cast.temperature.value));
+    const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, piece.cast.table.value, plan, lib), stayIn(piece.cast.place, 0, plan, lib)};
+    setting::Times out;
+    const auto later = [](double a, double b) { return std::isnan(a) || std::isnan(b) ? std::nan("") : std::max(a, b); };
+    for (size_t i = 0; i < s.assembly.items.size(); ++i) {
+        const auto& item = s.assembly.items[i];
+        if (!item.edible || (s.wall && s.wall->covers(i))) continue;
+        if (i > 0 && item.part == s.assembly.items[i - 1].part) continue;
+        const auto t = setting::settle(castOf(item, s.volumes[i], piece, plan, lib, coating), law, settingEvents(lib), stays);
+        out = {later(out.lock, t.lock), later(out.firm, t.firm), later(out.set, t.set), later(out.release, t.release)};
+    }
+    return out;
+}
+
+}  // namespace
 
 tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
     const bool coated = piece.wallFromCoats();
@@ -156,8 +181,14 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
         s.massHigh += kg * (byWall ? areaHigh * thicker : 1);
         s.area += shape.area;
         const form::Vec3 d = box.size();
-        s.shelfDiameter = std::max(s.shelfDiameter, std::hypot(d.x, d.y) > 1.3 * std::max(d.x, d.y) ? std::hypot(d.x, d.y) : std::max(d.x, d.y));
-        s.shelfHeight = std::max(s.shelfHeight, d.z + kStand);
+        if (item.edible && shape.body != form::Body::Modeled) {
+            // round where its outline fills its box no further than a disc does
+            const double filled = loopArea(form::footprint(solid, d.z + 1)) / std::max(1e-12, d.x * d.y);
+            const bool round = std::abs(d.x - d.y) < 0.03 * std::max(d.x, d.y) && filled < 0.9;
+            s.parts.push_back({d.x, d.y, d.z + kStand, round});
+            s.shelfDiameter = std::max({s.shelfDiameter, d.x, d.y});
+            s.shelfHeight = std::max(s.shelfHeight, d.z + kStand);
+        }
         if (item.edible) s.thickest = std::max(s.thickest, byWall && shape.wall > 0 ? shape.wall : s.volumes.back() / std::max(1e-9, shape.area));
     }
     s.box = form::bounds(all);
@@ -166,17 +197,7 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
     const auto& first = s.assembly.items.front().shape;
     if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
     if (piece.part()->family == "hung-ball") s.capacity *= 2;
-    setting::Wall wall;
-    wall.coat = s.thickest * coating.densitySolid / coating.densityMelt;
-    wall.coatTemperature = coating.working();
-    wall.shellTemperature = plan.kitchen.room.value;
-    wall.crystals = coating.crystalsAtStart;
-    wall.formerCapacity = lib.former("paperHeatCapacity");
-    wall.formerSide = first.body == form::Body::Wall ? lib.former("paperBack") : 0;
-    const double still = plan.kitchen.fan ? lib.physical("airFan") : lib.physical("airStill");
-    s.setting = setting::settle(wall, coating, heat::CrystalLaw(coating, lib.physics),
-                                settingEvents(lib),
-                                {{plan.kitchen.fridge.value, still, 0}});
+    s.setting = castTimes(s, piece, plan, lib, coating);
     return s;
 }
 

@@ -98,6 +98,7 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     range(k.freezerWidth, 0.05, 2, Dimension::Length, "The freezer's width", "freezerWidth");
     range(k.freezerDepth, 0.05, 2, Dimension::Length, "The freezer's depth", "freezerDepth");
     range(k.freezerHeight, 0.02, 2, Dimension::Length, "The freezer's height", "freezerHeight");
+    if (k.shelves < 1 || k.shelves > 8) out.push_back({"Between one and eight free shelves in the fridge.", "kitchen/shelves"});
     if (k.hands < 1 || k.hands > 8) out.push_back({"Between one and eight pairs of hands.", "kitchen/hands"});
     if (!k.helpersFrom.empty() && !clockMinutes(k.helpersFrom)) out.push_back({fmt::format("“{}” is not a time of day; write 16:00.", k.helpersFrom), "kitchen/helpersFrom"});
 }
@@ -241,6 +242,9 @@ std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const 
         c.motion = coat::Motion::Over;
         c.moveFor = 900;
         c.moveEvery = 120;
+        c.moveIn = coat::Place::Fridge;
+        c.delay = 0;
+        c.stay = 2700;
         return {c};  // a quarter full leaves a wall of a tenth of the radius at once
     }
     return {c, c};

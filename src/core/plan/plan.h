@@ -62,6 +62,26 @@ enum class Sits {
     Lumps   ///< three lumps: crumbs on a plate, three blobs of chocolate
 };
 
+/// How the cook means to handle a piece: the verdict is about that, other ways are advice.
+struct Handling {
+    enum class Release { Slowly, Burst };            ///< of a balloon
+    enum class Lift { Usual, Hand, Fingers, Below }; ///< a hand round it, two fingers, from below; usual: two fingers for small cups, else a hand
+    enum class Carry { Foot, Rim, Handle };
+    Release release = Release::Slowly;
+    bool oil = true;                                 ///< a trace on a balloon
+    Lift lift = Lift::Usual;
+    Carry carry = Carry::Foot;
+    bool operator==(const Handling&) const = default;
+};
+
+/// How what is cast or spread (and has no coats) cools: some time on the table, then where it sets.
+struct CastPlan {
+    Measure temperature = 0;  ///< °C it is poured at; 0: the chocolate's working temperature
+    Measure table = 0;        ///< s on the table first, so that a stick stands
+    coat::Place place = coat::Place::Fridge;
+    bool operator==(const CastPlan&) const = default;
+};
+
 /// One family of equal pieces.
 struct Piece {
     std::string id, name;
@@ -73,6 +93,8 @@ struct Piece {
     material::Thinner thinner = material::Thinner::None;
     double thinnerShare = 0;
     std::vector<PlannedCoat> coats;
+    CastPlan cast;
+    Handling handling;
     Measure wantedWall = 0.0015;  ///< m, thinnest place a person accepts
     std::optional<Filling> filling;
     std::string pot;          ///< id, empty: the one that needs least
@@ -100,6 +122,7 @@ struct Kitchen {
     Measure room = 21, humidity = 0.55, fridge = 6, freezer = -18;
     Measure shelfWidth = 0.46, shelfDepth = 0.32, shelfHeight = 0.24;
     Measure freezerWidth = 0.40, freezerDepth = 0.28, freezerHeight = 0.14;
+    int shelves = 1;          ///< free shelves of that size in the fridge
     bool fan = false;
     int hands = 1;
     std::string helpersFrom;  ///< clock time at which all but one pair of hands arrive, "16:00"; empty: all day

@@ -23,6 +23,9 @@ constexpr Word<coat::Rest> kRests[]{{coat::Rest::Upright, "upright"}, {coat::Res
 constexpr Word<coat::Place> kPlaces[]{{coat::Place::Table, "table"}, {coat::Place::Fridge, "fridge"}, {coat::Place::Freezer, "freezer"}};
 constexpr Word<coat::Where> kWheres[]{{coat::Where::All, "all"}, {coat::Where::Rim, "rim"}, {coat::Where::Foot, "foot"}, {coat::Where::Spots, "spots"}};
 constexpr Word<coat::Motion> kMotions[]{{coat::Motion::Still, "still"}, {coat::Motion::Spin, "spin"}, {coat::Motion::Over, "over"}, {coat::Motion::Side, "side"}};
+constexpr Word<Handling::Release> kReleases[]{{Handling::Release::Slowly, "slowly"}, {Handling::Release::Burst, "burst"}};
+constexpr Word<Handling::Lift> kLifts[]{{Handling::Lift::Usual, "usual"}, {Handling::Lift::Hand, "hand"}, {Handling::Lift::Fingers, "two fingers"}, {Handling::Lift::Below, "below"}};
+constexpr Word<Handling::Carry> kCarries[]{{Handling::Carry::Foot, "foot"}, {Handling::Carry::Rim, "rim"}, {Handling::Carry::Handle, "handle"}};
 constexpr Word<Sits> kSits[]{{Sits::Flat, "flat"}, {Sits::Ring, "ring"}, {Sits::Lumps, "three lumps"}};
 constexpr Word<material::Temper> kTempers[]{{material::Temper::Tempered, "tempered"}, {material::Temper::Untempered, "untempered"}};
 constexpr Word<material::Thinner> kThinners[]{
@@ -138,6 +141,7 @@ form::Cup readCup(Object& o) {
     o.measure("height", c.height);
     o.measure("corner", c.corner);
     o.measure("fillLine", c.fillLine);
+    o.text("made", c.made);
     return c;
 }
 
@@ -233,6 +237,7 @@ PlannedCoat readCoat(const json& j, const std::string& pointer) {
     o.word("motion", c.motion, kMotions);
     o.measure("moveFor", c.moveFor);
     o.measure("moveEvery", c.moveEvery);
+    o.word("moveIn", c.moveIn, kPlaces);
     o.measure("tap", c.tap);
     o.yesNo("scrape", c.scrape);
     o.word("rest", c.rest, kRests);
@@ -312,6 +317,19 @@ Piece readPiece(const json& j, const std::string& pointer) {
         for (const auto& [id, value] : loads->items()) l.measure(id.c_str(), p.loads[id]);
     }
     o.word("sits", p.sits, kSits);
+    if (const json* handling = o.find("handling")) {
+        Object h(*handling, o.at("handling"));
+        h.word("release", p.handling.release, kReleases);
+        h.yesNo("oil", p.handling.oil);
+        h.word("lift", p.handling.lift, kLifts);
+        h.word("carry", p.handling.carry, kCarries);
+    }
+    if (const json* cast = o.find("cast")) {
+        Object c(*cast, o.at("cast"));
+        c.measure("temperature", p.cast.temperature);
+        c.measure("table", p.cast.table);
+        c.word("place", p.cast.place, kPlaces);
+    }
     p.extra = o.extra();
     return p;
 }
@@ -350,6 +368,7 @@ json written(const Piece& p) {
                        {"height", written(c->height)},
                        {"corner", written(c->corner)},
                        {"fillLine", written(c->fillLine)}};
+    if (const auto* c = std::get_if<form::Cup>(&p.former); c && !c->made.empty()) j["former"]["made"] = c->made;
     if (const auto* part = p.part()) {
         json f{{"kind", part->family}};
         for (const auto& [key, m] : part->values) f[key] = written(m);
@@ -386,6 +405,7 @@ json written(const Piece& p) {
         if (c.motion != usual.motion) k["motion"] = wordOf(c.motion, kMotions);
         if (c.motion != usual.motion || c.way == coat::Way::Turn || c.moveFor != usual.moveFor) k["moveFor"] = written(c.moveFor);
         if (c.motion == coat::Motion::Over || c.moveEvery != usual.moveEvery) k["moveEvery"] = written(c.moveEvery);
+        if (c.moveIn != usual.moveIn) k["moveIn"] = wordOf(c.moveIn, kPlaces);
         if (c.tap != usual.tap) k["tap"] = written(c.tap);
         if (c.scrape) k["scrape"] = true;
         k["rest"] = wordOf(c.rest, kRests);
@@ -416,6 +436,9 @@ json written(const Piece& p) {
     if (!p.pot.empty()) j["pot"] = p.pot;
     j["survives"] = p.survives;
     for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
+    if (!(p.handling == Handling{}))
+        j["handling"] = {{"release", wordOf(p.handling.release, kReleases)}, {"oil", p.handling.oil}, {"lift", wordOf(p.handling.lift, kLifts)}, {"carry", wordOf(p.handling.carry, kCarries)}};
+    if (!(p.cast == CastPlan{})) j["cast"] = {{"temperature", written(p.cast.temperature)}, {"table", written(p.cast.table)}, {"place", wordOf(p.cast.place, kPlaces)}};
     if (p.sits != Sits::Flat) j["sits"] = wordOf(p.sits, kSits);
     keepExtra(j, p.extra);
     return j;
@@ -451,6 +474,7 @@ Plan readPlanObject(const json& root) {
         k.measure("freezerDepth", p.kitchen.freezerDepth);
         k.measure("freezerHeight", p.kitchen.freezerHeight);
         k.yesNo("fan", p.kitchen.fan);
+        k.whole("shelves", p.kitchen.shelves);
         k.whole("hands", p.kitchen.hands);
         k.text("helpersFrom", p.kitchen.helpersFrom);
         p.kitchen.extra = k.extra();
@@ -588,6 +612,7 @@ std::string writePlan(const Plan& p) {
                     {"freezerDepth", written(k.freezerDepth)},
                     {"freezerHeight", written(k.freezerHeight)},
                     {"fan", k.fan},
+                    {"shelves", k.shelves},
                     {"hands", k.hands}};
     if (!k.helpersFrom.empty()) j["kitchen"]["helpersFrom"] = k.helpersFrom;
     keepExtra(j["kitchen"], k.extra);

@@ -20,8 +20,10 @@ using shell::Freedoms;
 
 constexpr double kGravity = 9.80665;
 constexpr double kRimBand = 0.015;    // m below a rim that a brush goes round
+constexpr double kNinety = 3.289707253902945;  // width of the 5–95 % range in standard deviations
 constexpr double kSeen = 5e-5;        // m: a smaller sag is not worth a word
 constexpr double kWeakMargin = 1.5, kEasyMargin = 8;
+constexpr double kFew = 0.02, kSome = 0.1;  // share that cracks, averaged over what is not known: hardly any; now and then
 constexpr double kSauce = 60, kSauceFilm = 300;  // °C and W/m²K of a hot sauce poured over (judgement)
 constexpr double kGivesWay = 28;      // °C at which next to nothing of the strength is left
 
@@ -51,6 +53,8 @@ public:
         double share = 1;       // of the strength at 20 °C
         double softer = 1;      // after its hours
         double energy = 1;      // J of a blow for each unit of its load
+        double times = 1;       // of the strength, for how long it lasts and how early it comes
+        double spread = 0;      // of the logarithm of its load: its range
         bool buckling = false;
     };
 
@@ -69,6 +73,16 @@ public:
         if (buckling)  // one after the other: they solve with the same factor
             for (size_t i = 0; i < jobs.size() && !stop.stop_requested(); ++i)
                 if (jobs[i].buckling) giveWay(out[i], jobs[i], shifts[i], stop);
+        for (size_t i = 0; i < out.size();) {  // a blow where it does most: one of a kind is told
+            const auto same = [&](const LoadCase& c) { return c.id == out[i].id && c.margin < out[i].margin; };
+            const bool weaker = isBlow(out[i].id) && (std::any_of(out.begin(), out.end(), same) || (i > 0 && out[i - 1].id == out[i].id));
+            if (weaker) {
+                out.erase(out.begin() + static_cast<std::ptrdiff_t>(i));
+                jobs.erase(jobs.begin() + static_cast<std::ptrdiff_t>(i));
+            } else {
+                ++i;
+            }
+        }
         for (size_t i = 0; i < out.size(); ++i) speak(out[i], jobs[i].energy);
         return out;
     }
@@ -152,22 +166,95 @@ private:
             for (size_t i = 0; i < w_.model.points.size(); ++i) consider(static_cast<int>(i), 4 * std::abs(w_.model.points[i].z - height));
         return best;
     }
+    /// Place on the wall at a share of its height, at an angle.
+    Vec3 around(double angle, double share) const {
+        const double height = w_.low + share * (w_.high - w_.low);
+        Vec3 best{0, 0, height};
+        double most = -1e300;
+        for (const auto& p : w_.model.points) {
+            const double along = p.x * std::cos(angle) + p.y * std::sin(angle) - std::abs(p.x * std::sin(angle) - p.y * std::cos(angle)) - 4 * std::abs(p.z - height);
+            if (along > most) {
+                most = along;
+                best = p;
+            }
+        }
+        return best;
+    }
     void push(Job& j, const Vec3& at, double radius, const Vec3& force) const {
         shell::addForce(shell::pad(w_.model, at, radius), force, j.load);
         j.words.arrows.push_back({at, force});
     }
-    Job job(const char* id, const char* title, double celsius, Freedoms load) const {
+    /// Each corner of the rim with its share of the rim's length, m.
+    struct RimCorner {
+        int corner;
+        double length;
+    };
+    std::vector<RimCorner> rimLine() const {
+        const auto at = [&](int i) -> const Vec3& { return w_.model.points[static_cast<size_t>(i)]; };
+        std::vector<int> ring = w_.rim;
+        std::sort(ring.begin(), ring.end(), [&](int a, int b) { return std::atan2(at(a).y, at(a).x) < std::atan2(at(b).y, at(b).x); });
+        std::vector<RimCorner> out;
+        for (size_t k = 0; k < ring.size(); ++k) {
+            const Vec3 before = at(ring[(k + ring.size() - 1) % ring.size()]), after = at(ring[(k + 1) % ring.size()]);
+            out.push_back({ring[k], 0.5 * (form::length(at(ring[k]) - before) + form::length(after - at(ring[k])))});
+        }
+        return out;
+    }
+    /// Pulls a quarter of the rim inwards, strongest in its middle: `most` cos² N a metre (outwards below 0). @returns the whole pull
+    Vec3 quarter(Job& j, const std::vector<RimCorner>& line, double most) const {
+        Vec3 sum;
+        const Vec3 towards = grip(0.3);
+        const double from = std::atan2(towards.y, towards.x);
+        for (const auto& r : line) {
+            const Vec3& at = w_.model.points[static_cast<size_t>(r.corner)];
+            const double angle = std::remainder(std::atan2(at.y, at.x) - from, 2 * M_PI);
+            if (std::abs(angle) > M_PI / 4) continue;
+            const Vec3 pull = form::unit(Vec3{-towards.x, -towards.y, 0}) * (most * std::pow(std::cos(2 * angle), 2) * r.length);
+            shell::addForce({{r.corner, 1.0}}, pull, j.load);
+            sum += pull;
+        }
+        return sum;
+    }
+    /// @param seconds it lasts @param range name of the load's constant, whose range counts; null: its weight alone
+    Job job(const char* id, const char* title, double celsius, Freedoms load, double seconds, const char* range = nullptr) const {
         Job j;
         j.words.id = id;
         j.words.title = title;
         j.load = std::move(load);
-        j.share = firmness(lib_, celsius);
+        j.share = firmness(lib_, celsius + softer());
+        j.times = quickness(lib_, seconds);
+        j.softer = 1 / std::max(1.0, j.times);  // stiffer only where it is quicker than a slow pull
+        if (range)
+            if (const auto& c = lib_.strength.at(range); c.low > 0) j.spread = std::log(c.high / c.low) / kNinety;
         return j;
+    }
+    /// K that untempered chocolate, or chocolate with oil, is as if warmer.
+    double softer() const {
+        const auto& c = a_.coating;
+        const double oil = piece_.thinner == material::Thinner::VegetableOil ? piece_.thinnerShare : 0;
+        return (!c.tempered && !c.compound ? lib_.strong("untemperedWarmer") : 0) + oil * lib_.strong("oilWarmer");
+    }
+    /// Of the strength when it is taken out before it is set.
+    double early() const {
+        const CoatTimes* t = a_.stage ? static_cast<const CoatTimes*>(a_.stage.get()) : a_.part && a_.part->wall ? a_.part->wall.get() : nullptr;
+        return t ? std::pow(std::min(1.0, t->crystalsOut / lib_.strong("earlyFull")), 2) : 1;
     }
     /// A load that stays for hours.
     void lasts(Job& j) const {
         changeable(j, "h");
+        j.times = quickness(lib_, 3600 * std::max(0.01, j.words.load.value));
         j.softer = crept(j.words.load.value);
+    }
+    double emptyWeight() const {
+        Freedoms f = shell::noLoad(w_.model);
+        shell::addBody(w_.model, {0, 0, -kGravity}, f);
+        return -shell::resultant(w_.model, f).force.z;
+    }
+    std::vector<int> lowerHalf() const {
+        std::vector<int> out;
+        for (size_t i = 0; i < w_.model.points.size(); ++i)
+            if (w_.model.points[i].z < 0.5 * (w_.low + w_.high)) out.push_back(static_cast<int>(i));
+        return out;
     }
     void changeable(Job& j, const char* unit) const {
         j.words.load = measure(j.words.id);
@@ -180,32 +267,75 @@ private:
         const double room = plan_.kitchen.room.value, finger = lib_.strong("fingerPad"), palm = lib_.strong("palmPad");
         const auto place = piece_.coats.empty() ? coat::Place::Fridge : piece_.coats.back().place;
         const double cold = std::min(room, place == coat::Place::Table ? room : plan_.kitchen.fridge.value + 4);  // it warms a little in the hand
+        const auto& how = piece_.handling;
+        const double lifting = lib_.strong("secondsLift");
         if (w_.open && w_.rimUp) {
             const bool balloon = piece_.overBalloon();
-            for (const bool atOnce : {false, true}) {
-                if (atOnce && !balloon) continue;
-                Job j = job(atOnce ? "at-once" : "peel", atOnce ? "The balloon bursts" : balloon ? "Balloon peeled off slowly" : "Taken out of its mold", cold, shell::noLoad(m));
-                const Vec3 at = grip(0.3);
-                const Vec3 in = form::unit(Vec3{-at.x, -at.y, 0});
-                push(j, at, finger, in * (balloon ? own(j.words.id) : -own(j.words.id)));
-                shell::balance(m, w_.hold, j.load);
-                changeable(j, "N");
+            const auto line = rimLine();
+            {
+                Job j = job("peel", balloon ? "Balloon peeled off slowly" : "Taken out of its mold", cold, shell::noLoad(m), lib_.strong("secondsPeel"), "peelLine");
+                changeable(j, "N/m");
+                j.times *= early();
+                const double most = own("peel") * (balloon && !how.oil ? lib_.strong("peelDry") : 1);
+                j.words.arrows.push_back({grip(0.3), quarter(j, line, balloon ? most : -most)});
+                shell::balance(m, lowerHalf(), j.load);
+                j.words.chosen = !balloon || how.release == Handling::Release::Slowly;
+                j.words.group = "release";
+                out.push_back(std::move(j));
+            }
+            if (balloon) {
+                Job j = job("at-once", "The balloon is let go at once", cold, shell::noLoad(m), lib_.strong("secondsBurst"), "burstLine");
+                changeable(j, "N/m");
+                j.times *= early();
+                const Vec3 last = quarter(j, line, own("at-once"));  // it lets go on one side and tears at the other
+                j.words.arrows.push_back({grip(0.3), last});
+                shell::balance(m, lowerHalf(), j.load);
+                j.words.chosen = how.release == Handling::Release::Burst;
+                j.words.group = "release";
                 out.push_back(std::move(j));
             }
         }
         if (!w_.compound) {
-            Job j = job("fingers", w_.open ? "Lifted with two fingers" : "Picked up with two fingers", cold, shell::noLoad(m));
-            for (const double angle : {0.0, M_PI}) {
-                const Vec3 at = grip(angle);
-                push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0}) * own("fingers"));
+            double broadest = 0;
+            for (const auto& p : m.points) broadest = std::max(broadest, std::hypot(p.x, p.y));
+            const auto lift = liftOf(piece_, 2 * broadest, w_.open);
+            const double press = std::max(lib_.strong("squeezeLeast"), piece_.loads.contains("fingers") ? own("fingers") : lib_.strong("squeeze") * emptyWeight());
+            const auto gripped = [&](const char* id, const char* title, bool chosen) {
+                Job j = job(id, title, cold, shell::noLoad(m), lifting, "squeeze");
+                j.words.chosen = chosen;
+                j.words.group = "lift";
+                return j;
+            };
+            {
+                Job j = gripped("hand", "Lifted with a hand round it", lift == Handling::Lift::Hand);
+                for (const double angle : {0.0, 0.85 * M_PI, M_PI, 1.15 * M_PI}) {  // a thumb, and fingers across from it
+                    const Vec3 at = around(angle, 0.5);
+                    push(j, at, palm, form::unit(Vec3{-at.x, -at.y, 0}) * (angle == 0 ? press : press / 3));
+                }
+                shell::balance(m, w_.hold, j.load);
+                out.push_back(std::move(j));
             }
-            shell::balance(m, w_.hold, j.load);
-            changeable(j, "N");
-            out.push_back(std::move(j));
+            {
+                Job j = gripped("fingers", w_.open ? "Lifted with two fingers across its rim" : "Picked up with two fingers", lift == Handling::Lift::Fingers);
+                for (const double angle : {0.0, M_PI}) {
+                    const Vec3 at = grip(angle);
+                    push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0}) * press);
+                }
+                shell::balance(m, w_.hold, j.load);
+                j.words.load = Measure(press);
+                j.words.unit = "N";
+                out.push_back(std::move(j));
+            }
+            if (lift == Handling::Lift::Below) {
+                Job j = gripped("below", "Lifted from below", true);
+                shell::addBody(m, {0, 0, -kGravity}, j.load);
+                shell::balance(m, w_.hold, j.load);
+                out.push_back(std::move(j));
+            }
         }
         const bool filled = w_.fill > 0;
         if (!w_.hung) {
-            Job j = job("stands", !w_.stands ? "Held in a hand" : filled ? "Stands, filled" : "Stands by itself", room, carried(1));
+            Job j = job("stands", !w_.stands ? "Held in a hand" : filled ? "Stands, filled" : "Stands by itself", room, carried(1), 1);
             const double weight = -shell::resultant(m, j.load).force.z;
             onFoot(j.load);
             j.words.arrows.push_back({{0, 0, w_.low}, {0, 0, weight}});
@@ -214,14 +344,16 @@ private:
             out.push_back(std::move(j));
         }
         if (w_.open && w_.rimUp && filled) {
-            Job j = job("rim", "Carried by its rim, filled", room, carried(1));
+            Job j = job("rim", "Carried by its rim, filled", room, carried(1), lifting);
+            j.words.chosen = how.carry == Handling::Carry::Rim;
+            j.words.group = "carry";
             const double weight = -shell::resultant(m, j.load).force.z;
             for (const double angle : {0.0, M_PI}) push(j, grip(angle), palm, {0, 0, 0.5 * weight});
             shell::balance(m, w_.feet, j.load);
             out.push_back(std::move(j));
         }
         if (!w_.hung) {
-            Job j = job("bump", "A bump while it is carried", room, carried(1 + own("bump")));
+            Job j = job("bump", "A bump while it is carried", room, carried(1 + own("bump")), lib_.strong("secondsBump"), "bumpDown");
             const double weight = -shell::resultant(m, j.load).force.z / (1 + own("bump"));
             shell::addBody(m, {kGravity * lib_.strong("bumpAside"), 0, 0}, j.load);
             j.words.arrows.push_back({{0, 0, 0.5 * (w_.low + w_.high)}, {weight * lib_.strong("bumpAside"), 0, -weight * own("bump")}});
@@ -229,8 +361,8 @@ private:
             changeable(j, "g");
             out.push_back(std::move(j));
         }
-        if (w_.open && w_.rimUp) {
-            Job j = job("on-top", "Something stands on its rim", room, carried(1));
+        if (w_.open && w_.rimUp && own("on-top") > 0) {
+            Job j = job("on-top", "Something stands on its rim", room, carried(1), 30);
             const double each = own("on-top") * kGravity / double(w_.rim.size());
             for (const int i : w_.rim) j.load[6 * static_cast<size_t>(i) + 2] -= each;
             for (const double angle : {0.0, M_PI / 2, M_PI, 1.5 * M_PI}) j.words.arrows.push_back({grip(angle), {0, 0, -0.25 * own("on-top") * kGravity}});
@@ -240,7 +372,7 @@ private:
             out.push_back(std::move(j));
         }
         if (w_.compound) {
-            Job j = job("on-top", "Something stands on it", room, carried(1));
+            Job j = job("on-top", "Something stands on it", room, carried(1), 30);
             double broadest = 0;
             for (const auto& p : m.points) broadest = std::max(broadest, std::hypot(p.x, p.y));
             Vec3 top{0, 0, -1e300};  // in its middle, not on something that sticks out
@@ -252,16 +384,18 @@ private:
             onFoot(j.load);
             changeable(j, "kg");
             j.buckling = true;
-            out.push_back(std::move(j));
+            if (own("on-top") > 0) out.push_back(std::move(j));
             if (piece_.part()->family == "basket") {
-                Job h = job("handle", "Carried by its handle", room, carried(1));
+                Job h = job("handle", "Carried by its handle", room, carried(1), lifting);
+                h.words.chosen = how.carry == Handling::Carry::Handle;
+                h.words.group = "carry";
                 push(h, top, palm, {0, 0, -shell::resultant(m, h.load).force.z});
                 shell::balance(m, w_.hold, h.load);
                 out.push_back(std::move(h));
             }
         } else if (!w_.open) {
             if (w_.hung) {
-                Job j = job("hangs", "Hangs from its cord", room, carried(1));
+                Job j = job("hangs", "Hangs from its cord", room, carried(1), 1);
                 const double weight = -shell::resultant(m, j.load).force.z;
                 const bool through = form::choice(*piece_.part(), "cord") == "cord through from the base";
                 push(j, {0, 0, through ? w_.low : w_.high}, form::figure(*piece_.part(), "card") / 2, {0, 0, weight});
@@ -270,14 +404,17 @@ private:
                 out.push_back(std::move(j));
             }
             for (const std::string id : {"tap", "blow", "drop"}) {
-                Job j = job(id.c_str(), id == "tap" ? "A child's tap" : id == "blow" ? "A good blow" : "Dropped on a table", room, shell::noLoad(m));
                 const bool drop = id == "drop";
-                const Vec3 at = drop ? Vec3{0, 0, w_.low} : grip(0, 0.35);  // beside the seam, where one strikes
-                push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0.5 * (w_.low + w_.high) - at.z}));  // 1 N: its energy follows
-                shell::balance(m, everywhere(), j.load);  // a blow is over before anything but its own mass resists
-                changeable(j, drop ? "cm" : "J");
-                if (drop) j.energy = 0.01 * -shell::resultant(m, carried(1)).force.z;  // J a centimetre
-                out.push_back(std::move(j));
+                for (const bool pole : {false, true}) {  // beside the seam, where one strikes, and on the pole: the weaker counts
+                    Job j = job(id.c_str(), id == "tap" ? "A child's tap" : id == "blow" ? "A good blow" : "Set down hard", room, shell::noLoad(m), lib_.strong("secondsBlow"), id == "tap" ? "tap" : id == "blow" ? "blow" : "dropCm");
+                    const Vec3 at = drop ? (pole ? Vec3{0, 0, w_.low} : around(0, 0.1)) : pole ? Vec3{0, 0, w_.high} : grip(0, 0.35);
+                    push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0.5 * (w_.low + w_.high) - at.z}));  // 1 N: its energy follows
+                    shell::balance(m, everywhere(), j.load);  // a blow is over before anything but its own mass resists
+                    changeable(j, drop ? "cm" : "J");
+                    if (drop) j.energy = 0.01 * -shell::resultant(m, carried(1)).force.z;  // J a centimetre
+                    j.words.chosen = false;  // whether it breaks is what is asked
+                    out.push_back(std::move(j));
+                }
             }
         }
         return out;
@@ -302,7 +439,7 @@ private:
         const auto& m = w_.model;
         const auto stress = shell::stresses(m, faces_, u);
         auto strong = chocolate_.strength;
-        strong.mean *= j.share;
+        strong.mean *= j.share * j.times;
         const auto v = shell::verdict(m, faces_, stress, strong, w_.weak);
         c.at = v.weakest.at;
         c.outer = v.weakest.outer;
@@ -329,19 +466,23 @@ private:
             }
         }
         c.buckles = std::numeric_limits<double>::infinity();
-        double margin = v.margin, low = chocolate_.low / chocolate_.strength.mean, high = chocolate_.high / chocolate_.strength.mean;
+        const double spread = std::hypot(std::log(chocolate_.high / chocolate_.low) / kNinety, j.spread);
+        double margin = v.margin, low = std::exp(-0.5 * kNinety * spread), high = std::exp(0.5 * kNinety * spread);
         c.cracks = v.cracks;
-        if (isBlow(c.id)) {  // under 1 N: energy grows with the square of the force, and a blow meets a stiffer chocolate
+        c.average = shell::cracksOnAverage(v.equivalent, strong, spread);
+        if (isBlow(c.id)) {  // under 1 N: energy grows with the square of the force; a blow meets stiffer chocolate, and only a share of it bends the wall
             double work = 0;
             for (size_t i = 0; i < u.size(); ++i) work += 0.5 * u[i] * j.load[i];
-            work *= chocolate_.young / lib_.strong("modulusDynamic");
+            work /= j.times * j.share * lib_.strong("blowShare");
             const double half = shell::stressThatCracks(0.5, strong) / v.equivalent;  // N that break every other one
-            const double energy = work * half * half;
-            const double given = c.load.value * j.energy;
+            const double energy = work * half * half, given = c.load.value * j.energy;
             margin = given > 0 ? energy / given : std::numeric_limits<double>::infinity();
-            low *= low;
-            high *= high;
-            c.cracks = shell::cracksAt(v.equivalent * std::sqrt(given / std::max(1e-300, work)), strong);
+            const double struck = v.equivalent * std::sqrt(given / std::max(1e-300, work));
+            const double both = std::hypot(std::log(chocolate_.high / chocolate_.low) / kNinety, 0.5 * j.spread);
+            low = std::exp(-kNinety * both);
+            high = std::exp(kNinety * both);
+            c.cracks = shell::cracksAt(struck, strong);
+            c.average = shell::cracksOnAverage(struck, strong, both);
         }
         c.margin = margin;
         c.low = margin * low;
@@ -363,7 +504,7 @@ private:
         const std::string opens = c.outer ? "on the outside" : "on the inside";
         if (isBlow(c.id)) {
             c.tone = Tone::Plain;
-            c.headline = c.cracks > 0.9 ? "breaks it" : c.cracks > 0.5 ? "may break it" : c.cracks > 0.1 ? "may crack it" : "does not break it";
+            c.headline = c.average > 0.8 ? "breaks it" : c.average > 0.5 ? "may break it" : c.average > 0.1 ? "may crack it" : "does not break it";
             const double given = c.load.value * energy;
             if (c.id == "drop")
                 c.sentence = fmt::format("A fall of about {:.2g} cm breaks every other one, likely {:.1g} to {:.1g}, with what is in it. On a cloth it falls from higher.", c.margin * c.load.value, c.low * c.load.value, c.high * c.load.value);
@@ -377,17 +518,17 @@ private:
             c.sentence = "Next to nothing pulls at the wall.";
             return;
         }
-        c.tone = c.low >= 1.2 && c.margin >= kWeakMargin ? Tone::Good : c.margin >= kWeakMargin ? Tone::Plain : c.margin >= 1 ? Tone::Weak : Tone::Impossible;
+        c.tone = c.average <= kFew ? Tone::Good : c.average <= kSome ? Tone::Plain : Tone::Weak;
         c.headline = c.margin >= kEasyMargin ? "holds easily" : c.margin >= 1 ? fmt::format("holds {} times", ratio(c.margin)) : "likely cracks";
         const bool sideways = std::isfinite(c.buckles) && c.buckles <= c.margin * 1.0001;
         c.sentence = sideways ? fmt::format("The wall gives way sideways at {} times this load", ratio(c.margin)) : fmt::format("One in twenty cracks at {} times this load", ratio(c.margin));
         c.sentence += fmt::format(", likely {} to {}. ", ratio(c.low), ratio(c.high));
         if (!sideways) c.sentence += w_.compound ? fmt::format("It would open {}.", c.place) : fmt::format("It would open {} {}.", c.place, opens);
         if (c.unit == "h" && c.sag > kSeen) c.sentence += fmt::format(" In {} it sags by {}.", format(3600 * c.load.value, Dimension::Duration, plan_.units), format(c.sag, Dimension::Length, plan_.units, Detail::Fine));
-        if (c.cracks > 0.995)
+        if (c.average > 0.9)
             c.sentence += " As it is, hardly one survives.";
-        else if (c.cracks > 0.02)
-            c.sentence += c.cracks > 0.4 ? fmt::format(" As it is, {} in 10 crack.", std::lround(10 * c.cracks)) : fmt::format(" As it is, about 1 in {} cracks.", std::lround(1 / c.cracks));
+        else if (c.average > 0.02)
+            c.sentence += c.average > 0.25 ? fmt::format(" As it is, {} in 10 crack.", std::lround(10 * c.average)) : fmt::format(" As it is, about 1 in {} cracks.", std::lround(1 / c.average));
     }
 
     const Piece& piece_;
@@ -426,11 +567,22 @@ size_t weakestOf(const std::vector<LoadCase>& cases) {
     size_t out = 0;
     double least = std::numeric_limits<double>::infinity();
     for (size_t i = 0; i < cases.size(); ++i)
-        if (!isBlow(cases[i].id) && cases[i].id != "sauce" && cases[i].id != "at-once" && cases[i].margin < least) {
+        if (cases[i].chosen && cases[i].id != "sauce" && cases[i].margin < least) {
             least = cases[i].margin;
             out = i;
         }
     return out;
+}
+
+/// A chosen way that fails is impossible only where no other way of doing the same reaches one.
+void judgeWays(std::vector<LoadCase>& cases) {
+    for (auto& c : cases) {
+        if (!c.chosen || c.average <= kSome || isBlow(c.id)) continue;
+        double best = c.margin;
+        for (const auto& other : cases)
+            if (!c.group.empty() && other.group == c.group) best = std::max(best, other.margin);
+        if (best < 1) c.tone = Tone::Impossible;
+    }
 }
 
 }  // namespace
@@ -453,7 +605,10 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
     out.mesh = {before.model.points, before.model.triangles, {}};
     out.thickness = before.model.thickness;
     out.cases = r.cases(options.ways, stop);
+    judgeWays(out.cases);
     out.weakest = weakestOf(out.cases);
+    for (const auto& c : out.cases)
+        if (c.chosen) out.survives *= 1 - c.average;
     out.left = before.left;
     if (piece.part() && !before.open && !before.hung && !before.compound) {
         LoadCase c;
@@ -463,6 +618,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         c.title = "Hot sauce poured over";
         c.seconds = sauceSeconds(a.coating, mean, plan.kitchen.room.value);
         c.margin = c.low = c.high = std::numeric_limits<double>::infinity();
+        c.chosen = false;
         c.headline = fmt::format("gives way in {}", format(c.seconds, Dimension::Duration, plan.units));
         c.sentence = fmt::format("A sauce of {} softens the wall through in about {}, likely {} to {}. Hot sauce burns: pour it at the table yourself.", format(kSauce, Dimension::Temperature, plan.units), format(c.seconds, Dimension::Duration, plan.units),
                                  format(0.6 * c.seconds, Dimension::Duration, plan.units), format(1.8 * c.seconds, Dimension::Duration, plan.units));
@@ -470,7 +626,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         c.shift.assign(out.mesh.points.size(), {});
         out.cases.push_back(std::move(c));
     }
-    if (options.ways && !out.cases.empty() && out.cases[out.weakest].margin < kWeakMargin * 2 && !stop.stop_requested()) {
+    if (options.ways && !out.cases.empty() && (out.cases[out.weakest].margin < kWeakMargin * 2 || out.cases[out.weakest].average > kSome) && !stop.stop_requested()) {
         const std::string id = out.cases[out.weakest].id;
         const double density = a.coating.densitySolid, volume = volumeOf(before.model);
         const auto tried = [&](const std::string& title, StrengthWay::Does does, auto thicken) {

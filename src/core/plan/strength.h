@@ -15,6 +15,10 @@ struct ChocolateStrength {
     size_t bars = 0;
 };
 ChocolateStrength strengthOf(const Plan& plan, const material::Library& library, const std::string& chocolate);
+/// Strength under a load that lasts so many seconds against that of 30 s; of stiffness only what is shorter counts.
+double quickness(const material::Library& library, double seconds);
+/// How a piece is lifted where its plan says "as usual".
+Handling::Lift liftOf(const Piece& piece, double width, bool open);
 /// Strength and stiffness at a temperature against those at 20 °C. @param celsius @returns 0.001–3
 double firmness(const material::Library& library, double celsius);
 
@@ -25,13 +29,16 @@ struct Arrow {
 
 /// One thing that happens to a piece.
 struct LoadCase {
-    std::string id;          ///< "stands", "rim", "fingers", "peel", "at-once", "bump", "on-top", "hangs", "tap", "blow", "sauce"
+    std::string id;          ///< "stands", "rim", "fingers", "hand", "below", "peel", "at-once", "bump", "on-top", "hangs", "tap", "blow", "sauce"
     std::string title;       ///< "Lifted with two fingers"
     std::string headline;    ///< "holds 2.4 times"
     std::string sentence;
     Tone tone = Tone::Plain;
     double margin = 0, low = 0, high = 0;  ///< its load times this cracks one in twenty, and the honest band; infinite: nothing pulls
     double cracks = 0;       ///< share that cracks, likely
+    double average = 0;      ///< the same, averaged over the range of strength and load
+    std::string group;       ///< "release", "lift", "carry": ways of doing the same; else empty
+    bool chosen = true;      ///< how the cook means to handle it, or what happens anyway; else another way
     double buckles = 0;      ///< its load times this makes the wall give way sideways; infinite: never
     Measure load = 0;        ///< what a person may change: N, kg or J by `dimension`
     std::string unit;        ///< "N", "kg", "J"; empty: nothing to change
@@ -57,6 +64,8 @@ struct StrengthWay {
     Does does = Does::Advice;  ///< what the plan would have to change
 };
 
+/// How a piece is handled when a case of a group is the way its cook does it; none for what happens anyway.
+std::optional<Handling> handledAs(const Piece& piece, const std::string& id);
 /// The piece after a way out; none where only a person can do it.
 std::optional<Piece> taken(const Piece& piece, StrengthWay::Does does);
 
@@ -65,7 +74,8 @@ struct StrengthStage {
     std::vector<double> thickness;   ///< m at its corners
     ChocolateStrength chocolate;
     std::vector<LoadCase> cases;     ///< in the order of a piece's life
-    size_t weakest = 0;
+    size_t weakest = 0;              ///< of the chosen ways and what happens anyway
+    double survives = 1;             ///< share that comes through all of these, on average
     std::vector<StrengthWay> ways;   ///< when the weakest is weak
     std::string left;                ///< parts that are left out of it, in words
     std::string problem;             ///< why there is nothing of this; empty when there is

@@ -10,9 +10,17 @@
 namespace uovo {
 
 double usualLoad(const material::Library& lib, const std::string& id) {
-    const std::map<std::string, const char*> names{{"fingers", "squeeze"}, {"peel", "peelSlow"}, {"at-once", "peelAtOnce"}, {"bump", "bumpDown"}, {"on-top", "onTop"}, {"tap", "tap"}, {"blow", "blow"}, {"stands", "standsHours"}, {"hangs", "standsHours"}, {"drop", "dropCm"}};
+    const std::map<std::string, const char*> names{{"peel", "peelLine"}, {"at-once", "burstLine"}, {"bump", "bumpDown"}, {"on-top", "onTop"}, {"tap", "tap"}, {"blow", "blow"}, {"stands", "standsHours"}, {"hangs", "standsHours"}, {"drop", "dropCm"}};
     const auto it = names.find(id);
     return it == names.end() ? 0 : lib.strong(it->second);
+}
+
+double quickness(const material::Library& lib, double seconds) { return std::pow(lib.strong("fast"), std::log(30 / seconds) / std::log(6000.0)); }
+
+Handling::Lift liftOf(const Piece& piece, double width, bool open) {
+    constexpr double kSmall = 0.045;  // m: smaller cups are picked up by two fingers
+    if (piece.handling.lift != Handling::Lift::Usual) return piece.handling.lift;
+    return open && width < kSmall && !piece.overBalloon() ? Handling::Lift::Fingers : Handling::Lift::Hand;
 }
 
 double firmness(const material::Library& lib, double celsius) {
@@ -67,6 +75,15 @@ ChocolateStrength strengthOf(const Plan& plan, const material::Library& lib, con
     return out;
 }
 
+std::optional<Handling> handledAs(const Piece& piece, const std::string& id) {
+    Handling h = piece.handling;
+    if (id == "peel" || id == "at-once") h.release = id == "peel" ? Handling::Release::Slowly : Handling::Release::Burst;
+    else if (id == "hand" || id == "fingers" || id == "below") h.lift = id == "hand" ? Handling::Lift::Hand : id == "fingers" ? Handling::Lift::Fingers : Handling::Lift::Below;
+    else if (id == "rim" || id == "handle") h.carry = id == "rim" ? Handling::Carry::Rim : Handling::Carry::Handle;
+    else return std::nullopt;
+    return h;
+}
+
 std::optional<Piece> taken(const Piece& piece, StrengthWay::Does does) {
     using Does = StrengthWay::Does;
     Piece out = piece;
@@ -98,6 +115,19 @@ std::optional<Answer> strengthAnswer(const StrengthStage& s, const Plan& plan, c
     title[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(title[0])));
     a.sentence = fmt::format("Hardest: {}. {} Advice, not a guarantee.{}", title, c.sentence, s.left.empty() ? "" : " Left out: " + s.left + ".");
     a.tone = c.tone;
+    // Other ways of doing the same, in one line; the good one first where the chosen one fails.
+    std::string good, others;
+    for (const auto& o : s.cases) {
+        if (o.chosen || o.group.empty()) continue;
+        std::string name = o.title;
+        name[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(name[0])));
+        const bool fails = o.average > 0.1;
+        if (!fails && o.group == c.group && c.average > 0.1) good = name;
+        others += (others.empty() ? "" : "; ") + name + ": " + (fails ? o.average > 0.9 ? "hardly one survives" : o.average > 0.25 ? fmt::format("{} in 10 crack", std::lround(10 * o.average)) : fmt::format("1 in {} cracks", std::lround(1 / o.average))
+                                                                 : std::isfinite(o.margin) && o.margin < 100 ? fmt::format("{} ×", o.margin >= 10 ? fmt::format("{:.0f}", o.margin) : fmt::format("{:.1f}", o.margin)) : std::string("easily"));
+    }
+    if (!good.empty()) a.sentence = fmt::format("Better {}. ", good) + a.sentence;
+    if (!others.empty()) a.sentence += " Other ways: " + others + ".";
     const auto mega = [](double pa) { return fmt::format("{:.2g} MPa", pa / 1e6); };
     a.working = {"Will it hold",
                  "σ_eq = [(1/V_E) ∫ Σ⟨σ_i⟩₊ᵐ dV]^(1/m) of stresses averaged over the wall's thickness;  P = 1 − exp[−(σ_eq Γ(1+1/m)/σ̄)ᵐ]",

@@ -5,7 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/heat/slab.h"
+#include "core/heat/pot.h"
 
 namespace uovo::probe {
 namespace {

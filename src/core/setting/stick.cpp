@@ -14,17 +14,19 @@ double standsAt(const Stick& s) {
     return 4 * s.mass * 9.81 * arm / (9 * s.thickness * in * in);
 }
 
-double standsAfter(const Stick& stick, const Cup& cup, const material::Coating& c, const heat::CrystalLaw& law) {
-    const double needed = standsAt(stick), r = cup.diameter / 2;
-    const double volume = std::numbers::pi * r * r * cup.depth, cooled = std::numbers::pi * r * r + 2 * std::numbers::pi * r * cup.depth;
-    const double capacity = c.densityMelt * c.heatCapacity * volume, latent = c.densityMelt * c.latentHeat * volume;
-    double T = cup.celsius, X = cup.crystals;
-    constexpr double kStep = 2, kMost = 7200;  // s
+Chunk filledCup(double diameter, double depth, double celsius, double crystals) {
+    const double r = diameter / 2;
+    return {std::min(r, depth / 2), r * depth / (2 * (r + depth)), celsius, crystals, {}};
+}
+
+double standsAfter(const Stick& stick, Cast cup, const material::Coating& c, const heat::CrystalLaw& law, const Stay& place, double staticYield) {
+    constexpr double kStep = 2, kMost = 7200, kFluid = 0.30;  // s, s, crystal fraction
+    const double needed = standsAt(stick), all = cup.body.thickness();
     for (double t = 0; t <= kMost; t += kStep) {
-        if (material::yieldStress(c, T, X) >= needed) return t;
-        const double next = law.advance(X, T, kStep);
-        T += (latent * (next - X) - cup.transfer * cooled * (T - cup.air) * kStep) / capacity;
-        X = next;
+        double mean = 0;
+        for (size_t i = 0; i < cup.body.T.size(); ++i) mean += cup.body.width[i] / all * material::yieldStress(c, cup.body.T[i], std::min(kFluid, cup.body.X[i]));
+        if (staticYield * mean >= needed) return t;
+        advance(cup, law, place, kStep);
     }
     return std::nan("");
 }

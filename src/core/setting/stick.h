@@ -1,6 +1,6 @@
 // When a stick or spoon stands up by itself in a filled cup: a yield criterion, not a setting one.
 #pragma once
-#include "core/heat/crystal.h"
+#include "core/setting/setting.h"
 
 namespace uovo::setting {
 
@@ -15,14 +15,11 @@ struct Stick {
 /// @returns infinite for a stick that is not in the chocolate
 double standsAt(const Stick& stick);
 
-/// A filled cup on the table, its heat in one lump.
-struct Cup {
-    double diameter = 0.05, depth = 0.03;  ///< m of chocolate
-    double celsius = 31.5, crystals = 0.05;
-    double air = 21, transfer = 8;         ///< °C, W/m²K through the top and the wall
-};
+/// A filled cup of that diameter and depth, cooled from all its faces.
+Chunk filledCup(double diameter, double depth, double celsius, double crystals);
 
-/// Seconds until the stick stands; NaN: not within two hours.
-double standsAfter(const Stick& stick, const Cup& cup, const material::Coating& coating, const heat::CrystalLaw& law);
+/// Seconds until the stick stands: `staticYield` times the mean of the yield stress along its depth (crystals counted up to
+/// 0.30, where a fluid's law ends) reaches what its weight asks for. NaN: not within two hours.
+double standsAfter(const Stick& stick, Cast cup, const material::Coating& coating, const heat::CrystalLaw& law, const Stay& place, double staticYield);
 
 }  // namespace uovo::setting

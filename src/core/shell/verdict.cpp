@@ -59,6 +59,15 @@ Averaged average(const Model& m, const Faces& faces, const Stress& s, const std:
 
 double cracksAt(double equivalent, const Strength& s) { return 1 - std::exp(-std::pow(equivalent * std::tgamma(1 + 1 / s.modulus) / s.mean, s.modulus)); }
 
+double cracksOnAverage(double equivalent, const Strength& s, double spread) {
+    // Gauss–Hermite of the normal distribution, seven points (Abramowitz and Stegun, table 25.10, x times √2, weights over √π)
+    constexpr double kAt[]{0, 1.154405394739968, 2.366759410734541, 3.750439717725742}, kShare[]{0.457142857142857, 0.240123178605013, 0.0307571239675865, 0.000548268855972218};
+    double sum = kShare[0] * cracksAt(equivalent, s);
+    for (int i = 1; i < 4; ++i)
+        for (const double sign : {-1.0, 1.0}) sum += kShare[i] * cracksAt(equivalent * std::exp(sign * spread * kAt[i]), s);
+    return sum;
+}
+
 double stressThatCracks(double p, const Strength& s) { return s.mean / std::tgamma(1 + 1 / s.modulus) * std::pow(-std::log1p(-p), 1 / s.modulus); }
 
 Verdict verdict(const Model& m, const Faces& faces, const Stress& stress, const Strength& strength, const std::vector<double>& weak, const std::vector<bool>& where) {

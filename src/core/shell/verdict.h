@@ -27,6 +27,9 @@ struct Verdict {
 /// @param where triangles that count (empty: all)
 Verdict verdict(const Model& model, const Faces& faces, const Stress& stress, const Strength& strength, const std::vector<double>& weak = {}, const std::vector<bool>& where = {});
 
+/// The same averaged over a range of strength or load: the stress times exp(z spread), z normal, by seven points.
+double cracksOnAverage(double equivalent, const Strength& strength, double spread);
+
 /// Probability of an even stress over the effective volume of a bar, and the stress that cracks with a probability.
 double cracksAt(double equivalent, const Strength& strength);
 double stressThatCracks(double probability, const Strength& strength);

@@ -4,7 +4,7 @@
 #include <cmath>
 #include <limits>
 
-#include "core/heat/slab.h"
+#include "core/heat/pot.h"
 
 namespace uovo::temper {
 namespace {

@@ -168,11 +168,11 @@ void CoatCard::refresh() {
         const double before = index_ ? coat::figures(s.coats.coats[index_ - 1].wall, s.profile).mean : 0;
         const double mean = coat::figures(r.wall, s.profile).mean - before;
         result_->setText(tr("+%1 · %2 · firm %3").arg(text(mean, Dimension::Length), text(r.added, Dimension::Mass), text(s.setting[index_].firm, Dimension::Duration)));
-        result_->setToolTip(tr("Stops flowing after %1; %2 drip back.").arg(text(r.lockTypical, Dimension::Duration), text(r.dripped, Dimension::Mass)));
+        result_->setToolTip(tr("Stops flowing after %1; %2 drip back.").arg(text(s.setting[index_].lock, Dimension::Duration), text(r.dripped, Dimension::Mass)));
     } else if (answers && answers->part && answers->part->wall && index_ < answers->part->wall->coats.size()) {
         const auto& r = answers->part->wall->coats[index_];
         result_->setText(tr("+%1 · %2 · firm %3").arg(text(r.mean, Dimension::Length), text(r.added, Dimension::Mass), text(answers->part->wall->setting[index_].firm, Dimension::Duration)));
-        result_->setToolTip((std::isnan(r.lockTypical) ? tr("Still flows when its time is over") : tr("Stops flowing after %1").arg(text(r.lockTypical, Dimension::Duration))) + tr("; %1 drip back.").arg(text(r.dripped, Dimension::Mass)));
+        result_->setToolTip(tr("Stops flowing after %1; %2 drip back.").arg(text(answers->part->wall->setting[index_].lock, Dimension::Duration), text(r.dripped, Dimension::Mass)));
     } else {
         result_->setText(tr("computing …"));
     }

@@ -44,6 +44,7 @@ void CaseCard::set(const StrengthStage& stage, size_t index) {
     title_ = qstring(c.title);
     headline_ = qstring(c.headline);
     tone_ = c.tone;
+    other_ = !c.chosen;
     outline_ = {};
     outline_.setFillRule(Qt::WindingFill);
     const auto box = form::bounds(stage.mesh);
@@ -104,7 +105,7 @@ void CaseCard::paintEvent(QPaintEvent*) {
     p.setPen(theme().quiet);
     p.drawText(QRectF(8, 68, width() - 16, 34), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, title_);
     p.setFont(report::font(14.5, QFont::DemiBold));
-    p.setPen(tone_ == Tone::Impossible || tone_ == Tone::Weak ? theme().harm : theme().ink);
+    p.setPen(other_ ? theme().quiet : tone_ == Tone::Impossible || tone_ == Tone::Weak ? theme().harm : theme().ink);
     p.drawText(QRectF(6, 103, width() - 12, 20), Qt::AlignCenter, headline_);
 }
 
@@ -148,6 +149,27 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
         session_.editPiece(tr("Set it down elsewhere"), [&](Piece& p) { p.sits = static_cast<Sits>(i); });
     });
     row->addWidget(sits_);
+    handling_ = new QWidget;
+    auto* handled = new QHBoxLayout(handling_);
+    handled->setContentsMargins(0, 0, 0, 0);
+    mine_ = new QPushButton;
+    mine_->setObjectName(QStringLiteral("handledSo"));
+    mine_->setToolTip(tr("The verdict is about how you handle it; other ways are advice"));
+    connect(mine_, &QPushButton::clicked, this, [this] {
+        if (!stage_ || chosen_ >= stage_->cases.size()) return;
+        const LoadCase& c = stage_->cases[chosen_];
+        session_.editPiece(tr("Handle it another way"), [&](Piece& p) {
+            if (c.chosen && c.group == "carry")
+                p.handling.carry = Handling::Carry::Foot;
+            else if (const auto h = handledAs(p, c.id))
+                p.handling = *h;
+        });
+    });
+    handled->addWidget(mine_);
+    oil_ = new QCheckBox(tr("a trace of oil on the balloon"));
+    oil_->setObjectName(QStringLiteral("balloonOil"));
+    connect(oil_, &QCheckBox::clicked, this, [this](bool on) { session_.editPiece(on ? tr("Oil the balloon") : tr("No oil on the balloon"), [on](Piece& p) { p.handling.oil = on; }); });
+    handled->addWidget(oil_);
     sentence_ = wrapped({});
     sentence_->setObjectName(QStringLiteral("holdsSentence"));
     box->addWidget(sentence_);
@@ -158,6 +180,7 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
     sentence_->setTextFormat(Qt::RichText);
     auto* last = new QHBoxLayout;
     last->addWidget(loadRow_);
+    last->addWidget(handling_);
     auto* snap = new QPushButton(tr("snap test …"));
     snap->setObjectName(QStringLiteral("snapTest"));
     snap->setProperty("flat", true);
@@ -197,6 +220,7 @@ void HoldsBar::refresh() {
         cards_.push_back(c);
     }
     loadRow_->setVisible(false);
+    handling_->setVisible(false);
     if (!count) {
         emptyLayout(ways_);
         sentence_->setText(stage_ && !stage_->problem.empty() ? qstring(stage_->problem) : answers && !answers->problems.empty() ? tr("First the piece itself must be possible.") : tr("Reckoning …"));
@@ -226,8 +250,15 @@ void HoldsBar::show(const StrengthStage& s) {
     if (!c.unit.empty()) {
         load_->setMeasure(c.load, session_.units());
         with_->setText(c.unit == "h" ? tr("For") : tr("With"));
-        unit_->setText(c.id == "bump" ? tr("times its weight more") : c.unit == "N" ? tr("N (100 g weigh 1 N)") : c.unit == "h" ? tr("hours") : qstring(c.unit));
+        unit_->setText(c.id == "bump" ? tr("times its weight more") : c.unit == "N" ? tr("N (100 g weigh 1 N)") : c.unit == "h" ? tr("hours") : c.unit == "N/m" ? tr("N on a metre of rim") : qstring(c.unit));
     }
+    const bool carried = c.chosen && c.group == "carry";
+    mine_->setVisible(!c.group.empty() && (!c.chosen || carried));
+    mine_->setText(carried ? tr("carry it by its foot") : tr("I do it this way"));
+    const Piece* piece = session_.piece();
+    oil_->setVisible(c.id == "peel" && piece && piece->overBalloon());
+    if (piece) oil_->setChecked(piece->handling.oil);
+    handling_->setVisible(!mine_->isHidden() || !oil_->isHidden());
     sits_->setVisible(c.id == "stands" || c.id == "on-top" || c.id == "bump");
     if (session_.piece()) sits_->setCurrentIndex(static_cast<int>(session_.piece()->sits));
     const double size = sizeOf(s.mesh), grow = c.sag > 0 ? kShown * size / c.sag : 0;

@@ -1,6 +1,7 @@
 // Below the stage: what happens to a piece, as a strip of small pictures with its margins; one of them is shown on the stage.
 #pragma once
 #include <QAbstractButton>
+#include <QCheckBox>
 #include <QComboBox>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -33,6 +34,7 @@ protected:
 private:
     QString title_, headline_;
     Tone tone_ = Tone::Plain;
+    bool other_ = false;  // another way than the cook's own
     QPainterPath outline_;
     std::vector<QLineF> arrows_;  // tail, head
     std::optional<QPointF> weak_;
@@ -75,6 +77,9 @@ private:
     QLabel *sentence_, *unit_, *with_;
     FigureField* load_;
     QComboBox* sits_;
+    QPushButton* mine_;   // this way is how I do it
+    QCheckBox* oil_;
+    QWidget* handling_;
     QWidget* loadRow_;
     std::optional<double> dragFrom_;
 };

@@ -45,6 +45,16 @@ QWidget* kitchenPage(Session& session) {
     row(KitchenPage::tr("Width"), "shelfWidth", Dimension::Length, "cm", &Kitchen::shelfWidth);
     row(KitchenPage::tr("Depth"), "shelfDepth", Dimension::Length, "cm", &Kitchen::shelfDepth);
     row(KitchenPage::tr("Height"), "shelfHeight", Dimension::Length, "cm", &Kitchen::shelfHeight);
+    auto* shelves = new QSpinBox;
+    shelves->setObjectName(QStringLiteral("kitchen/shelves"));
+    shelves->setAccessibleName(KitchenPage::tr("Free shelves in the fridge"));
+    shelves->setRange(1, 8);
+    shelves->setValue(session.plan().kitchen.shelves);
+    QObject::connect(shelves, &QSpinBox::valueChanged, page, [&session](int n) { session.document().edit(KitchenPage::tr("Change the shelves"), [&](Plan& p) { p.kitchen.shelves = n; }); });
+    auto* cold = new QHBoxLayout;
+    cold->addWidget(new QLabel(KitchenPage::tr("Free shelves in the fridge")), 1);
+    cold->addWidget(shelves);
+    box->addLayout(cold);
     box->addWidget(wrapped(KitchenPage::tr("Room in the freezer"), "quiet"));
     row(KitchenPage::tr("Width of the freezer"), "freezerWidth", Dimension::Length, "cm", &Kitchen::freezerWidth);
     row(KitchenPage::tr("Depth of the freezer"), "freezerDepth", Dimension::Length, "cm", &Kitchen::freezerDepth);
