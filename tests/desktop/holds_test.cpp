@@ -54,12 +54,12 @@ TEST_CASE("a load is typed, and twice the load halves its margin, undo takes it 
     Program p;
     auto* h = holds(p);
     chooseCase(p, h, "fingers");
-    const double before = shown(p).margin;
+    const double before = shown(p).margin, pressed = shown(p).load.value;
     p.type(h->load(), "3");
     p.answered();
     CHECK(p.piece().loads.at("fingers").value == 3);
     CHECK(shown(p).id == "fingers");
-    CHECK(shown(p).margin == Approx(before * usualLoad(p.session.library(), "fingers") / 3).epsilon(0.02));
+    CHECK(shown(p).margin == Approx(before * pressed / 3).epsilon(0.02));
     p.type(h->load(), "-1");
     CHECK_FALSE(h->load()->complaint()->text().isEmpty());
     p.session.document().undo();
@@ -96,8 +96,14 @@ TEST_CASE("an arrow on the stage is dragged longer, as one step of undo") {
 
 TEST_CASE("the weakest case is told in the answers, and a way out is taken and computed") {
     Program p;
-    // a thin bowl: one coat only
-    p.session.editPiece("One coat", [](Piece& q) { q.coats.resize(1); });
+    // a large thin bowl of one coat, lifted across its rim
+    p.session.editPiece("One coat", [](Piece& q) {
+        q.coats.resize(1);
+        q.former = form::Balloon{0.6, 0.225, 0.11, 0.2};
+        q.handling.lift = Handling::Lift::Fingers;
+        q.chocolate = "milk";
+        q.coats[0].temperature = Measure(29.5);
+    });
     p.answered();
     auto* answer = p.window.shape()->answers()->view("strength");
     REQUIRE(answer);
@@ -148,6 +154,15 @@ TEST_CASE("a basket's joints are scored with one click, chosen otherwise in its 
     p.session.select("specimen-basket");
     auto* h = holds(p);
     chooseCase(p, h, "handle");
+    CHECK_FALSE(shown(p).chosen);  // carried by its base, unless its cook says otherwise
+    CHECK(h->findChild<QPushButton*>("scoreJoints") == nullptr);
+    auto* mine = h->findChild<QPushButton*>("handledSo");
+    REQUIRE(mine);
+    REQUIRE(mine->isVisible());
+    QTest::mouseClick(mine, Qt::LeftButton);
+    p.answered();
+    CHECK(p.piece().handling.carry == Handling::Carry::Handle);
+    CHECK(shown(p).chosen);
     const double before = shown(p).margin;
     auto* score = h->findChild<QPushButton*>("scoreJoints");
     REQUIRE(score);
@@ -167,6 +182,44 @@ TEST_CASE("a basket's joints are scored with one click, chosen otherwise in its 
     emit glue->activated(glue->currentIndex());
     p.answered();
     CHECK(shown(p).margin < before);
+}
+
+TEST_CASE("how a bowl is handled is chosen on its case, the verdict follows, undo takes it back") {
+    Program p;
+    auto* h = holds(p);
+    auto* mine = h->findChild<QPushButton*>("handledSo");
+    auto* oil = h->findChild<QCheckBox*>("balloonOil");
+    REQUIRE((mine && oil));
+    chooseCase(p, h, "peel");
+    CHECK_FALSE(mine->isVisible());  // it is how it is done
+    REQUIRE(oil->isVisible());
+    CHECK(oil->isChecked());
+    const double oiled = shown(p).margin;
+    QTest::mouseClick(oil, Qt::LeftButton, {}, QPoint(8, oil->height() / 2));
+    p.answered();
+    CHECK_FALSE(p.piece().handling.oil);
+    CHECK(shown(p).margin < 0.5 * oiled);
+    p.session.document().undo();
+    p.answered();
+    CHECK(shown(p).margin == Approx(oiled));
+    chooseCase(p, h, "at-once");
+    CHECK_FALSE(oil->isVisible());
+    REQUIRE(mine->isVisible());
+    CHECK_FALSE(mine->text().isEmpty());
+    mine->setFocus();
+    QTest::keyClick(mine, Qt::Key_Space);
+    p.answered();
+    CHECK(p.piece().handling.release == Handling::Release::Burst);
+    CHECK(shown(p).chosen);
+    CHECK_FALSE(mine->isVisible());
+    chooseCase(p, h, "rim");
+    QTest::mouseClick(mine, Qt::LeftButton);
+    p.answered();
+    CHECK(p.piece().handling.carry == Handling::Carry::Rim);
+    CHECK(mine->isVisible());  // back to its foot
+    QTest::mouseClick(mine, Qt::LeftButton);
+    p.answered();
+    CHECK(p.piece().handling.carry == Handling::Carry::Foot);
 }
 
 TEST_CASE("pieces that are not reckoned say so") {

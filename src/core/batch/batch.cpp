@@ -83,6 +83,8 @@ tl::expected<Bath, Problem> bestBath(const form::Meridian& former, double dip, c
     return best;
 }
 
+int packetsToBuy(double need, double have, double packet) { return packet > 0 ? static_cast<int>(std::ceil(std::max(0.0, need - have) / packet - 1e-9)) : 0; }
+
 std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<double>& packets, double bowlLoss, double spatulaLoss,
                       double trimShare) {
     std::vector<Pot> out;
@@ -102,13 +104,16 @@ std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<doub
         it->uses.push_back({d.piece, d.make * d.each});
         it->pieces += d.make * d.each;
         it->bath = std::max(it->bath, d.bath);
+        it->trim += d.make * d.aside;
     }
     for (auto& p : out) {
-        p.melt = p.pieces + p.bath + p.tools;
-        p.trim = p.pieces * trimShare;
+        const double aside = p.trim;  // must be melted besides what ends up in the pieces; a rim's trim is part of them
+        p.trim = aside + p.pieces * trimShare;
+        p.melt = p.pieces + aside + p.bath + p.tools;
+        p.melt += std::max(0.0, p.late - p.bath - p.trim);  // glue and patches come from what is left, as far as it goes
         p.returned = p.bath + p.trim;
         p.consumed = p.melt - p.returned;
-        p.packets = static_cast<int>(std::ceil(p.melt / p.packet - 1e-9));
+        p.packets = packetsToBuy(p.melt, 0, p.packet);
     }
     return out;
 }

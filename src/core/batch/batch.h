@@ -42,6 +42,7 @@ struct Demand {
     double bath = 0;       ///< kg that must remain for the last piece
     std::string chocolate = {};  ///< id
     double late = 0;       ///< kg wanted molten late: patches, seams, glue
+    double aside = 0;      ///< kg of each that fall on paper or are cut off, and come back
     double minutes = 0;    ///< of coating and casting with it
 };
 
@@ -52,7 +53,7 @@ struct Pot {
     double bath = 0;      ///< kg left after the last dip
     double tools = 0;     ///< kg on bowl and spatula
     double melt = 0;      ///< kg to melt
-    double trim = 0;      ///< kg trimmed off, remelted, never seed
+    double trim = 0;      ///< kg trimmed off, fallen on paper or cut off, remelted, never seed
     double returned = 0;  ///< kg that come back: bath and trim
     double consumed = 0;  ///< melt - returned
     double packet = 0;    ///< kg in one packet
@@ -69,6 +70,8 @@ struct Pot {
 /// Batch = pieces + bath + tools; the bath is shared by the pieces of one pot.
 std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<double>& packets, double bowlLoss, double spatulaLoss,
                       double trimShare);
+/// Packets to buy of each chocolate: all of its pots together less what is in the cupboard. @param need, have kg
+int packetsToBuy(double need, double have, double packet);
 
 /// How many discs of `diameter` fit on a shelf in rows or staggered, the better of the two.
 int fitOnShelf(double width, double depth, double diameter);

@@ -99,7 +99,9 @@ void house(Assembler& a, const Values& v) {
         a.joint(gableAt, 5, slant, "right roof on a gable");
     }
     a.joint(4, 5, L + 2 * over, "ridge");
-    a.result().enclosed = L * W * (h + roof / 2);
+    // Room between the panels: under the slopes y(z) of the roof, whose underside runs from eave to ridge.
+    const double inside = W - 2 * t;
+    a.result().enclosed = std::max(0.0, L - 2 * t) * std::max(0.0, inside * h + roof * (inside - inside * inside / (2 * W)));
 }
 
 void tower(Assembler& a, const Values& v) {
@@ -128,7 +130,8 @@ void tower(Assembler& a, const Values& v) {
               {{c, 0, -c}, {0, 1, 0}, axis, Vec3{0, 0, h + t} + axis * (r - 0.1 * v("tubeLength"))}, axis * (0.8 * v("tubeLength")) + Vec3{0, 0, 0.9 * h});
         a.joint(top + 1, top + 2, pi * v("tube"), "tube on the dome");
     }
-    a.result().enclosed = n * side * inradius / 2 * h;
+    const double inner = std::max(0.0, inradius - t);  // the panels stand inside their outline
+    a.result().enclosed = n * std::tan(pi / n) * inner * inner * h;
 }
 
 void pedestal(Assembler& a, const Values& v) {

@@ -10,6 +10,7 @@ namespace {
 constexpr double kGas = 8.314462618;   // J/mol K, CODATA
 constexpr double kKelvin40 = 313.15;   // reference temperature of the rheology, models.md "Film on a profile"
 constexpr double kJamming = 0.6;       // crystal fraction at which the suspension no longer flows
+constexpr double kLabelKnows = 3;      // K above what a packet says to melt to
 constexpr double kTemperFades = 1;     // K over which the temper is lost
 constexpr double kMostThinner = 0.10;  // more is another food
 }  // namespace
@@ -97,6 +98,7 @@ tl::expected<Coating, Problem> coating(const Chocolate& chocolate, Temper temper
     c.workLow = figure("workLow");
     c.workHigh = figure("workHigh");
     c.scorch = figure("scorch");
+    if (own.values.contains("meltTo") && !own.values.contains("scorch")) c.scorch = std::max(c.scorch, c.meltTo + kLabelKnows);  // the packet knows what it bears
     c.latentHeat = figure("fatShare") * physics.at("latentHeatOfFat").value;
     c.growthRate = figure("growthRate");
     if (c.compound) {

@@ -322,14 +322,14 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         // What goes into each pot: coats of another chocolate come from a pot of their own.
         struct Share {
             std::string chocolate, pot;
-            double each = 0, bath = 0;
+            double each = 0, bath = 0, aside = 0;
         };
         std::vector<Share> shares;
         const auto share = [&](const std::string& chocolate, const material::Coating& coating) -> Share& {
             const std::string key = potKey(piece, coating);
             for (auto& s : shares)
                 if (s.pot == key) return s;
-            shares.push_back({chocolate, key, 0, 0});
+            shares.push_back({chocolate, key, 0, 0, 0});
             return shares.back();
         };
         const auto coatShare = [&](size_t k) -> Share& {
@@ -339,9 +339,15 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         if (a->part) {
             for (size_t k = 0; k < a->part->items.size(); ++k) {
                 const bool coated = a->part->wall && a->part->wall->covers(k);
-                if (!coated) share(piece.chocolate, a->coating).each += a->part->items[k];
+                if (coated) continue;
+                share(piece.chocolate, a->coating).each += a->part->items[k];
+                if (a->part->assembly.items[k].shape.body == form::Body::Sheet && a->part->assembly.items[k].part.family == "sheet")  // what is cut needs the sheet it is cut from
+                    share(piece.chocolate, a->coating).aside += a->part->items[k] * (1 / lib.usual("sheetUsed") - 1);
             }
-            for (size_t k = 0; a->part->wall && k < piece.coats.size(); ++k) coatShare(k).each += a->part->wall->coats[k].added;
+            for (size_t k = 0; a->part->wall && k < piece.coats.size(); ++k) {
+                coatShare(k).each += a->part->wall->coats[k].added;
+                coatShare(k).aside += a->part->wall->coats[k].fell;
+            }
             for (size_t k = 0; k < a->part->volumes.size(); ++k) {  // the last mold is still filled once before it is poured out
                 const auto& item = a->part->assembly.items[k];
                 if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside) || piece.closes()) continue;
@@ -352,7 +358,10 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
             }
         } else {
             const auto* b = std::get_if<form::Balloon>(&piece.former);
-            for (size_t k = 0; k < piece.coats.size(); ++k) coatShare(k).each += a->stage->coats.coats[k].added;
+            for (size_t k = 0; k < piece.coats.size(); ++k) {
+                coatShare(k).each += a->stage->coats.coats[k].added;
+                coatShare(k).aside += a->stage->coats.coats[k].fell;  // on the paper it stands on
+            }
             if (b && std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
                 const auto former = form::meridian(*b);
                 const auto bath = piece.pot.empty() ? batch::bestBath(*former, b->dip.value, lib.pots, clearance)
@@ -396,7 +405,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         if (a->part && !a->part->wall) work += task("cast") * double(std::max<size_t>(1, a->part->items.size()));
         for (const auto& s : shares) {
             const bool own = s.chocolate == piece.chocolate;
-            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, s.chocolate, own ? late : 0, work / double(shares.size())});
+            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, s.chocolate, own ? late : 0, s.aside, work / double(shares.size())});
             packets.push_back(lib.find(s.chocolate)->packet);
         }
         const auto place = a->part && !a->part->wall ? piece.cast.place : piece.coats.back().place;
@@ -413,6 +422,11 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     }
     out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
     out.melts = meltPlans(plan, lib, out.pots);
+    std::map<std::string, std::pair<double, double>> bought;  // what all pots of one packet need, and what stands in the cupboard
+    for (const auto& pot : out.pots)
+        if (const auto* c = lib.find(pot.id)) bought[c->boughtAs()].first += pot.melt;
+    for (const auto& s : plan.pantry)
+        if (bought.contains(s.chocolate)) bought[s.chocolate].second += s.mass.value;
     for (const auto& pot : out.pots) {
         Answer a;
         a.id = "pot/" + pot.chocolate;
@@ -420,14 +434,20 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         a.headline = format(pot.melt, Dimension::Mass, plan.units);
         a.after = "to melt";
         const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units); };
-        a.sentence = pot.chocolate + ". " + g(pot.consumed) + " is used up, " + g(pot.returned) + " comes back. Buy " + std::to_string(pot.packets) +
-                     (pot.packets == 1 ? " packet of " : " packets of ") + g(pot.packet) + ".";
+        a.sentence = pot.chocolate + ". " + g(pot.consumed) + " is used up, " + g(pot.returned) + " comes back.";
+        if (const auto* c = lib.find(pot.id); c && bought.contains(c->boughtAs())) {
+            const auto [need, have] = bought[c->boughtAs()];
+            const int buy = batch::packetsToBuy(need, have, pot.packet);
+            const bool alone = need <= pot.melt + 1e-9;
+            a.sentence += buy == 0 ? " It stands in the cupboard." : fmt::format(" Buy {} {} of {}{}.", buy, buy == 1 ? "packet" : "packets", g(pot.packet), alone ? "" : " for all that is made from it");
+            bought.erase(c->boughtAs());
+        }
         a.working = {"Chocolate to melt",
-                     "melt = pieces + bath + tools;  used up = melt − bath − trim",
+                     "melt = pieces + what falls aside + bath + tools;  used up = melt − bath − what comes back",
                      {{"in the pieces, spares included", g(pot.pieces), "", "coat model"},
                       {"in the bath after the last piece", g(pot.bath), "", "geometry of pot and piece"},
                       {"on bowl and spatula", g(pot.tools), "13–28 g", "from memory"},
-                      {"trimmed off, comes back", g(pot.trim), "1–6 % of the pieces", "from memory"}},
+                      {"on paper, cut off, trimmed: comes back", g(pot.trim), "", "coat model; off-cuts and 1–6 % of the pieces from memory"}},
                      a.headline,
                      "Returned trim may be melted again, never trusted as seed.",
                      "Batch"};

@@ -69,6 +69,13 @@ private:
         net_.lags.push_back({from, to, length(from) + min, max < 0 ? -1 : length(from) + max, std::move(why)});
     }
 
+    /// By its grams, the microwave's watts or the bath, and the bowl.
+    int meltMinutes(const std::string& chocolate, double mass) const {
+        for (size_t i = 0; i < answers_.melts.size() && i < answers_.pots.size(); ++i)
+            if (answers_.pots[i].id == chocolate && answers_.melts[i].problem.empty() && !answers_.melts[i].temper.steps.empty() && answers_.melts[i].each > 0)
+                return std::max(2, static_cast<int>(std::ceil(answers_.melts[i].temper.steps.front().seconds * mass / answers_.melts[i].each / 60)));
+        return minutes("melt", 1);
+    }
     /// The pot of a piece's chocolate: melted once a day, tempered again before each sitting.
     PotState& potOf(const Piece& piece, const std::string& chocolate, const material::Coating& coating) {
         const std::string key = chocolate + "/" + (piece.temper == material::Temper::Tempered ? "t" : "u") + std::to_string(int(piece.thinner));
@@ -80,7 +87,7 @@ private:
         const std::string name = coating.name;
         const int chop = add({"chop/" + chocolate, "Chop " + lower(name), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
         pot.melt = add({"melt/" + chocolate, "Melt " + format(pot.mass, Dimension::Mass, plan_.units) + " of " + lower(name), "", "melt",
-                        minutes("melt", 1), 1, 0, 0, {"hot-bowl"}});
+                        meltMinutes(chocolate, pot.mass), 1, 0, 0, {"hot-bowl"}});
         after(chop, pot.melt, 0, -1, "it is chopped");
         net_.resources.push_back({"pot of " + lower(name), 1, "pot"});
         pot.resource = static_cast<int>(net_.resources.size()) - 1;

@@ -12,6 +12,7 @@ namespace uovo {
 namespace {
 
 constexpr int kMostBatches = 12;
+constexpr double kMostBowl = 4.5;  // kg tempered at once by hand
 constexpr double kDisc = 0.127, kDiscThick = 0.0032, kSpoon = 0.012, kBark = 0.004;  // m; m; kg of a small spoon; m thick
 constexpr double kEthanol = 789, kSpirit = 950, kWatery = 1000;  // kg/m³: pure alcohol at 20 °C (handbook value, from memory); a spirit, cream and juice (judgement)
 
@@ -116,14 +117,14 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
         }
         m.coating = *coating;
         for (m.batches = 1; m.batches <= kMostBatches; ++m.batches) {
-            m.each = (pot.pieces + pot.tools) / m.batches + pot.bath;
+            m.each = (pot.melt - pot.bath) / m.batches + pot.bath;
             const auto t = temper::plan(*coating, lib.physics, m.choice, m.each, plan.kitchen.room.value, plan.units);
             if (!t) {
                 m.problem = t.error().sentence;
                 break;
             }
             m.temper = *t;
-            if (!coating->tempered || pot.minutes / m.batches * 60 <= m.temper.window) break;
+            if (!coating->tempered || (pot.minutes / m.batches * 60 <= m.temper.keeps && m.each <= kMostBowl)) break;  // one tempered bowl serves a whole table
         }
         m.batches = std::min(m.batches, kMostBatches);
         for (const auto& c : plan.colours)
@@ -167,7 +168,7 @@ Shopping shopping(const Plan& plan, const material::Library& lib, const Answers&
             if (c.id == pot.id) supply("Oil colour, " + lower(c.name), format(material::mix(c, pot.melt).colour, Dimension::Mass, plan.units, Detail::Fine), format(pot.melt, Dimension::Mass, plan.units) + " of " + lower(chocolate->name));
     }
     for (auto& l : out.lines) {
-        l.packets = l.packet > 0 ? static_cast<int>(std::ceil(std::max(0.0, l.need - l.have) / l.packet - 1e-9)) : 0;
+        l.packets = batch::packetsToBuy(l.need, l.have, l.packet);
         out.cost += l.cost;
         out.priced = out.priced && price.count(l.chocolate) > 0;
     }

@@ -63,7 +63,7 @@ double heatUp(const Coating& c, double mass, double from, double to, const Bowl&
 std::vector<double> bursts(double joules, double watts, double share, double most, double least) {
     std::vector<double> out;
     double left = joules / (watts * share);
-    while (left > 0.5 && out.size() < 40) {
+    while (left > 0.5 && out.size() < 200) {
         double next = std::clamp(0.4 * left, least, most);
         if (left < 1.5 * least) next = left;
         next = std::max(1.0, std::round(next));

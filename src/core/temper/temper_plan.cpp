@@ -11,11 +11,14 @@ namespace uovo::temper {
 namespace {
 
 constexpr int kPortions = 3;
+constexpr double kSeedSoft = 0.3;    // melted share from which seed is none
 constexpr double kStir = 90;         // s a portion is stirred until it is gone
 constexpr double kMostSeed = 0.42;   // of the whole: more does not melt in
 constexpr double kTooWarm = 2;       // K
 constexpr double kButterAt = 34.5;   // °C, the melt when crystals go in; they are at 33
 constexpr double kRewarmBy = 1.0;    // K that one short burst gives back
+constexpr double kKeeps = 4 * 3600;   // s that a tempered bowl serves, stirred and warmed (common practice, no source: a whole table of pieces)
+constexpr double kByBursts = 1.0;    // kg that bursts keep even
 constexpr double kMachinePays = 0.3; // kg
 
 class Planner {
@@ -34,7 +37,11 @@ public:
         }
         const double ready = std::min(out_.steps.back().celsius, c_.workHigh);
         out_.window = heat::batchWindow(c_, physics_, mass_, 0, std::min(ready, c_.loses - 0.3), room_, true);
-        if (c_.tempered) {
+        out_.keeps = c_.tempered ? kKeeps : 24 * 3600.0;
+        if (c_.tempered && choice_.method == Method::Machine) {
+            out_.window = kKeeps;  // it stirs and holds its temperature
+        } else if (c_.tempered) {
+            if (mass_ > kByBursts) out_.warnings.push_back(fmt::format("More than {} in one bowl do not keep by short bursts alone: feed it with warm melted chocolate of the same kind, a little at a time, or keep it in a melter.", grams(kByBursts)));
             out_.rewarmEvery = std::max(120.0, out_.window / 3);
             out_.rewarmFor = std::max(3.0, std::round(mass_ * c_.heatCapacityLiquid * kRewarmBy / (choice_.watts * physics_.at("microwaveShare").value)));
             Seeding warm{mass_, c_.working() + kTooWarm, 0, room_, {}, 0};
@@ -55,6 +62,11 @@ private:
     std::string time(double s) const { return format(s, Dimension::Duration, units_); }
     Bowl bowl() const { return {capacityOf(choice_.vessel), choice_.freshBowl ? room_ : c_.meltTo}; }
 
+    /// How long it takes to cool, in words where the room is too warm for that.
+    std::string waits(double from, double to) const {
+        const double s = coolsIn(c_, physics_, mass_, bowl(), from, to, room_, true);
+        return std::isfinite(s) && s < 2 * 3600 ? time(s) : "set the bowl into cold water for moments, stirring, for this room is too warm to cool it";
+    }
     void add(std::string title, std::string words, std::string look, double celsius, double low, double high, double kg, double seconds) {
         const double from = out_.curve.empty() ? room_ : out_.curve.back().celsius, began = out_.curve.empty() ? 0 : out_.curve.back().seconds;
         if (out_.curve.empty()) out_.curve.push_back({0, room_, 0});
@@ -70,7 +82,7 @@ private:
         std::string how;
         double seconds = 0;
         if (choice_.heat == Heat::Microwave) {
-            out_.bursts = bursts(joules, choice_.watts, physics_.at("microwaveShare").value, physics_.at("burstMost").value, physics_.at("burstLeast").value);
+            out_.bursts = bursts(joules, choice_.watts, physics_.at("microwaveShare").value, std::clamp(mass_, 1.0, 4.0) * physics_.at("burstMost").value, physics_.at("burstLeast").value);
             for (const double b : out_.bursts) how += (how.empty() ? "" : ", ") + fmt::format("{:.0f}", b), seconds += b + 20;
             how = fmt::format("Bursts of {} s at {:.0f} W, stirred after each; stop when a few lumps are left. The bowl gets hot.", how, choice_.watts);
         } else {
@@ -110,7 +122,7 @@ private:
         if (end > c_.workHigh + 0.2) {
             Seeding more{mass_, end, 0, room_, {bowl().capacity, end}, 0};
             out_.warnings.emplace_back(fmt::format("This bowl keeps so much heat that even {} of seed land at {}, {:.1f} K too warm: {} more seed, or wait {}; or pour it into a fresh bowl first.", grams(out_.seed), degrees(end),
-                                                   end - c_.working(), grams(seedFor(c_, more, c_.working())), time(coolsIn(c_, physics_, mass_, bowl(), end, c_.working(), room_, true))));
+                                                   end - c_.working(), grams(seedFor(c_, more, c_.working())), waits(end, c_.working())));
         } else if (const double off = out_.third - c_.working(); std::abs(off) > 1.5) {
             out_.warnings.emplace_back(off > 0 ? fmt::format("One third of seed, as many do, would stay {:.1f} K too warm in this bowl.", off) : fmt::format("One third of seed, as many do, would cool it {:.1f} K too far in this bowl.", -off));
         }
@@ -193,6 +205,8 @@ tl::expected<TemperPlan, Problem> plan(const Coating& coating, const material::C
     if (mass > 50) return tl::unexpected(Problem{"More than 50 kg are not melted in a kitchen.", "mass"});
     if (!(room > -30)) return tl::unexpected(Problem{"The seed is colder than a freezer.", "seed"});
     if (room > 34) return tl::unexpected(Problem{"In a room this warm chocolate cannot be tempered.", "room"});
+    if (choice.method == Method::Seed && coating.tempered && heat::meltedShare(room, coating.meltShift) > kSeedSoft)
+        return tl::unexpected(Problem{"At " + format(room, Dimension::Temperature, units) + " the seed itself melts: keep it in the fridge until it is wanted, temper in a cooler room, or use cocoa-butter crystals.", "room"});
     if (!(choice.watts >= 100 && choice.watts <= 3000)) return tl::unexpected(Problem{"A microwave has between 100 and 3000 W.", "watts"});
     if (coating.meltTo >= coating.scorch) return tl::unexpected(Problem{coating.name + " scorches above " + format(coating.scorch, Dimension::Temperature, units) + ": melt it cooler.", "meltTo"});
     if (coating.meltTo <= coating.workHigh) return tl::unexpected(Problem{"It must melt warmer than it is worked.", "meltTo"});

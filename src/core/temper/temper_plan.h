@@ -51,6 +51,7 @@ struct TemperPlan {
     double lumps = 0;              ///< share of the seed that is still solid at the end
     double seconds = 0;            ///< until it is ready
     double window = 0;             ///< s that it stays usable
+    double keeps = 0;              ///< s that one bowl serves when it is re-warmed, fed or kept warm by its machine
     double rewarmEvery = 0, rewarmFor = 0;  ///< s: a burst that lengthens it; 0: none
     double tooWarmSeed = 0, tooWarmWait = 0;  ///< two degrees too warm: kg more seed, or s of waiting
     std::vector<std::string> warnings;

@@ -321,10 +321,11 @@ void MeltPlace::showPot() {
     curve_->set(t, m.coating, u);
     live_->setPot(qstring(pot.chocolate), t, m.coating, m.each, m.choice.watts);
     curve_->setLive(live_->curve());
+    method_->setVisible(m.coating.tempered || !m.coating.compound);  // compound needs no school
     QString words = tr("Ready after %1; usable for about %2 in this room").arg(time(t.seconds), time(t.window));
     if (t.rewarmFor > 0) words += tr(", longer with a burst of %1 every %2").arg(time(t.rewarmFor), time(t.rewarmEvery));
     words += QLatin1Char('.');
-    if (t.tooWarmSeed > 0) words += tr(" Two degrees too warm: %1 more seed, or %2 of stirring.").arg(g(t.tooWarmSeed), time(t.tooWarmWait));
+    if (t.tooWarmSeed > 0) words += std::isfinite(t.tooWarmWait) && t.tooWarmWait < 7200 ? tr(" Two degrees too warm: %1 more seed, or %2 of stirring.").arg(g(t.tooWarmSeed), time(t.tooWarmWait)) : tr(" Two degrees too warm: %1 more seed, or the bowl into cold water for moments; this room is too warm to cool it.").arg(g(t.tooWarmSeed));
     if (tempered && t.third > 0) words += tr(" A third of seed would land at %1.").arg(qstring(format(t.third, Dimension::Temperature, u)));
     if (pot.late > 0.0005) words += tr(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
     summary_->setText(words);
