@@ -447,3 +447,43 @@ TEST_CASE("a rim pressed into a plate of chocolate thickens there, on a meridian
     CHECK(problems(part, io::library()).size() == 1);
     CHECK(problems(part, io::library())[0].sentence.find("first coat") != std::string::npos);
 }
+
+TEST_CASE("a tap that is none at all does not move a cup's wall: its meridian and its triangles agree") {
+    for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted}) {
+        Plan plan;
+        plan.pieces = {newPiece(plan, Family::CoatedCup)};
+        for (auto& c : plan.pieces[0].coats) c.rest = rest;
+        const auto profile = only(plan)->stage;
+        plan.pieces[0].coats[0].tap = Measure(0.01);
+        const auto mesh = only(plan)->stage;
+        REQUIRE(mesh->shape);
+        INFO(static_cast<int>(rest));
+        CHECK(mesh->coats.mass == Approx(profile->coats.mass).epsilon(0.06));
+        CHECK(mesh->wall.mean == Approx(profile->wall.mean).epsilon(0.1));
+        CHECK(mesh->wall.thinnest == Approx(profile->wall.thinnest).epsilon(0.15));
+        CHECK(mesh->setting.back().release == Approx(profile->setting.back().release).epsilon(0.15));
+    }
+}
+
+TEST_CASE("rim and minutes do not follow the grid: forty to two hundred cells") {
+    // a finer grid resolves the corner better, it does not tell another story
+    for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted}) {
+        Plan plan;
+        plan.pieces = {newPiece(plan, Family::CoatedCup)};
+        for (auto& c : plan.pieces[0].coats) c.rest = rest;
+        AnswerOptions o;
+        o.bands = false;
+        o.cells = 100;
+        const auto usual = coatStage(plan.pieces[0], plan, io::library(), o);
+        REQUIRE(usual);
+        for (const int cells : {40, 60, 200}) {
+            o.cells = cells;
+            const auto s = coatStage(plan.pieces[0], plan, io::library(), o);
+            REQUIRE(s);
+            INFO(cells);
+            CHECK(s->wall.rim == Approx(usual->wall.rim).epsilon(0.06));
+            CHECK(s->setting.back().release == Approx(usual->setting.back().release).epsilon(0.06));
+            CHECK(s->coats.mass == Approx(usual->coats.mass).epsilon(0.03));
+        }
+    }
+}

@@ -361,6 +361,7 @@ TEST_CASE("a handle's ways out: scored joints, a radius at its feet, a deeper ba
     plan.pieces[0].filling = Filling{};
     plan.pieces[0].filling->perishable = false;
     plan.pieces[0].filling->each = Measure(0.0007);
+    plan.pieces[0].handling.carry = Handling::Carry::Handle;
     const auto s = of(plan, {2600, true});
     REQUIRE(s.cases[s.weakest].id == "handle");
     const auto way = [&](const char* words) -> const StrengthWay& {
