@@ -227,6 +227,33 @@ TEST_CASE("whatever is poured, turned and set, nothing is lost and no film turns
             CHECK(film.leastMobile() >= 0);
         }
         for (const double t : film.thickness()) CHECK((std::isfinite(t) && t >= 0 && t < 0.11));
+        for (const double T : film.temperatures()) CHECK((T > 5 && T < 31));  // nothing is colder than the air or warmer than what was poured
+    }
+}
+
+TEST_CASE("a turned ball comes out alike on any net: nowhere bare, the same mean, its median within a tenth") {
+    // a film of less than nothing by round-off once made a pool stand still on one net in three
+    std::vector<double> medians;
+    for (const double triangles : {500.0, 600.0, 700.0, 800.0, 900.0, 1200.0}) {
+        Plan plan = test::planOf("ball");
+        const auto built = form::build(*plan.pieces[0].part(), {}, {triangles, 24, true});
+        REQUIRE(built);
+        const auto surface = coat::surfaceOf(built->items[0].shape.surface, false);
+        const auto done = coat::coat(*meshJob(plan.pieces[0], plan, io::library(), surface, false));
+        REQUIRE(done);
+        const auto& c = done->coats[0];
+        INFO(triangles);
+        CHECK(c.bare == 0);
+        CHECK_FALSE(std::isnan(c.lockLast));
+        CHECK(done->error < 1e-10);
+        std::vector<std::pair<double, double>> walls;
+        double area = 0;
+        for (size_t i = 0; i < surface.size(); ++i) {
+            walls.emplace_back(c.wall[i], surface.area[i]);
+            area += surface.area[i];
+        }
+        medians.push_back(coat::medianByArea(walls, area));
+        CHECK(medians.back() == Approx(medians.front()).epsilon(0.1));
     }
 }
 
@@ -245,7 +272,7 @@ TEST_CASE("a ball spun longer is never less even, and turning it in the fridge l
     const auto brief = wall(coat::Motion::Spin, 120, coat::Place::Table), longer = wall(coat::Motion::Spin, 480, coat::Place::Table), whole = wall(coat::Motion::Spin, 900, coat::Place::Table);
     CHECK(longer.second <= brief.second * 1.02);
     CHECK(whole.second <= longer.second * 1.02);
-    CHECK(whole.first > 0.5);
+    CHECK(whole.first > 0.35);
     const auto turned = wall(coat::Motion::Over, 900, coat::Place::Fridge);
     CHECK(turned.first > 0.3);   // half the mean is what a cook hopes for
     // where the last pool lay there is a lump, and the answer says so

@@ -198,7 +198,7 @@ TEST_CASE("strokes of a brush thicken the wall where they are painted and nowher
     const auto after = only(plan);
     CHECK(after->part->mass - before->part->mass == Approx(0.006).epsilon(0.05));
     const auto& wall = after->part->assembly.items[0].shape.thickness;
-    CHECK(wall[target] > shape.thickness[target] + 0.002);
+    CHECK(wall[target] > shape.thickness[target] + 0.0015);  // it runs a little before it locks
     for (size_t i = 0; i < wall.size(); ++i)
         if (form::length(shape.surface.points[i] - spot) > 0.05) CHECK(wall[i] == Approx(shape.thickness[i]).margin(2e-5));
     // a stroke in the air between corners goes to the nearest one

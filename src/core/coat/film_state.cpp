@@ -271,6 +271,17 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
     }
     const double rhoG = c_.densityMelt * kGravity;
     double slumped = 0;
+    bool fell = false;  // a pool's surface has sunk from a place: as much film stays there as its yield stress holds
+    for (size_t i = 0; i < n; ++i) {
+        if (!stands(i) || !std::isnan(level[i]) || free[i] <= 0) continue;
+        const double stays = std::min(free[i], std::min(kWallLayer, tau_[i] / (rhoG * std::max(0.1, std::sqrt(std::max(0.0, 1 - lean_[i] * lean_[i]))))));
+        free[i] -= stays;
+        taken[i] += stays;
+        volume[static_cast<size_t>(hollows_.at(i))] -= stays * area_[i];
+        all -= stays * area_[i];
+        fell = true;
+    }
+    for (double& v : volume) v = std::max(0.0, v);
     std::vector<size_t> front, next;
     std::vector<double> surface(n, std::nan(""));
     for (size_t i = 0; i < n; ++i)
@@ -301,7 +312,7 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
             }
         front.swap(next);
     }
-    if (slumped > 0) {
+    if (slumped > 0 || fell) {
         all += slumped;
         gone = hollows_.fill(volume, taken, level);
     }
@@ -327,7 +338,7 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
     }
     for (size_t i = 0; i < n; ++i) {
         const double more = want[i] - free[i];
-        if (more > 0 && moved > 0) {
+        if (more > 0 && moved > 0 && v_[i] + more > 0) {
             const double sum = v_[i] + more;
             T_[i] = (v_[i] * T_[i] + more * heat / moved) / sum;
             X_[i] = (v_[i] * X_[i] + more * crystals / moved) / sum;

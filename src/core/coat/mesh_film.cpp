@@ -180,7 +180,7 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
         const double stays = std::clamp(area_[i] * (volumeOf(i, h) - s_[i]), 0.0, have);
         const double total = out + drip, goes = total > 0 ? have - stays : 0;
         const double dripping = total > 0 ? goes * drip / total : 0, running = goes - dripping;
-        v_[i] = (have - goes) / area_[i];
+        v_[i] = std::max(0.0, have - goes) / area_[i];  // round-off may leave −1e-22
         T_[i] = temperature;
         X_[i] = crystals;
         const size_t below = dripping > 0 && end_[i] == End::Drip && !pressed ? fallsInto(i) : p_.size();

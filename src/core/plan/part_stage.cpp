@@ -41,7 +41,6 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
             last = std::move(*coated);
         }
         const auto& done = last;
-        const double meltToSet = setting->coating.densityMelt / setting->coating.densitySolid;
         w.items.push_back(part);
         const auto& final = done->coats.back();
         const double own = std::accumulate(surface.area.begin(), surface.area.end(), 0.0);
@@ -51,7 +50,7 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
             w.coats[k].dripped += c.dripped;
             w.coats[k].fell += c.fell;
             w.coats[k].lockTypical = std::isnan(c.lockTypical) ? c.lockTypical : std::max(w.coats[k].lockTypical, c.lockTypical);
-            for (size_t i = 0; i < surface.size(); ++i) volumes[k] += c.perArea[i] * surface.area[i] * meltToSet;
+            for (size_t i = 0; i < surface.size(); ++i) volumes[k] += c.wall[i] * surface.area[i];
             const auto place = coat::slowPlace(surface, k ? done->coats[k - 1].perArea : std::vector<double>{}, c.perArea);
             if (place.fresh > slow[k].fresh) static_cast<coat::SlowPlace&>(slow[k]) = place;
             slow[k].shellTemperature = std::min(slow[k].shellTemperature, c.shellTemperature);
@@ -61,7 +60,7 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
         w.error = std::max(w.error, done->error);
         double low = 1e9, mean = 0;
         for (const auto& p : surface.at) low = std::min(low, p.z);
-        for (size_t i = 0; i < surface.size(); ++i) mean += final.perArea[i] * surface.area[i] / own * meltToSet;
+        for (size_t i = 0; i < surface.size(); ++i) mean += final.wall[i] * surface.area[i] / own;
         shape.thickness.assign(shape.surface.points.size(), 0.0);
         const auto atRim = coat::nearRim(surface, 1.5 * coat::kRimAt);
         for (size_t i = 0; i < surface.size(); ++i) {
