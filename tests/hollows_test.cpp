@@ -198,7 +198,7 @@ TEST_CASE("a cup's floor is as deep in its middle as at its corner, and no corne
             most = std::max(most, s.coats.wall[i]);
         }
         CHECK(most < 1.5 * inMiddle);
-        CHECK(s.wall.thickest < 0.5 * s.height);
+        CHECK(s.wall.thickest < 2.5 * inMiddle);  // a fillet in the corner, no lump
         const double minutes = s.setting.back().release;
         if (before > 0) CHECK(minutes == Approx(before).epsilon(0.2));
         before = minutes;
@@ -272,7 +272,7 @@ TEST_CASE("a ball spun longer is never less even, and turning it in the fridge l
     const auto brief = wall(coat::Motion::Spin, 120, coat::Place::Table), longer = wall(coat::Motion::Spin, 480, coat::Place::Table), whole = wall(coat::Motion::Spin, 900, coat::Place::Table);
     CHECK(longer.second <= brief.second * 1.02);
     CHECK(whole.second <= longer.second * 1.02);
-    CHECK(whole.first > 0.35);
+    CHECK(whole.first > 0.25);
     const auto turned = wall(coat::Motion::Over, 900, coat::Place::Fridge);
     CHECK(turned.first > 0.3);   // half the mean is what a cook hopes for
     // where the last pool lay there is a lump, and the answer says so

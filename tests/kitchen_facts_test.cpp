@@ -161,7 +161,7 @@ TEST_CASE("what a mold is made of moves its minutes: silicone and thick plastic 
     CHECK(std::get<form::Cup>(readPlan(writePlan(cup))->pieces[0].former).made == "silicone");
 }
 
-TEST_CASE("one tempered bowl serves a table; large ones are split, machines hold, compound is never seeded") {
+TEST_CASE("one tempered bowl serves a table, large ones are split, machines hold, compound is never seeded") {
     const auto& physics = io::library().physics;
     const auto dark = test::coating("dark");
     using temper::Method;

@@ -256,6 +256,8 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
     for (size_t i = 0; i < n; ++i) {
         const int k = hollows_.at(i);
         if (k >= 0) free[i] = stands(i) ? v_[i] : std::min(v_[i], arrived[i]);
+        if (k >= 0 && lean_[i] > kFillet && std::isfinite(critical_[i]))  // more than the fillet of a corner holds lies level
+            free[i] = std::max(free[i], std::min(v_[i], s_[i] + v_[i] - volumeOf(i, critical_[i])));
         taken[i] = s_[i] + v_[i] - free[i];
         if (free[i] <= 0) continue;
         volume[static_cast<size_t>(k)] += free[i] * area_[i];

@@ -105,6 +105,7 @@ protected:
     static constexpr double kLeastSlope = 0.3;  // of v(h) in a concave corner, beyond which volume is laid on as on a flat wall
     static constexpr double kFloor = 0.5;       // n·up from which a pool's depth counts as the wall's thickness
     static constexpr double kDry = 1e-9;       // m: thinner than this is no film
+    static constexpr double kFillet = 0.15;     // n·up from which a concave corner is part of the floor
     static constexpr double kWallLayer = 0.002; // m: what is more than twice as deep sets in layers from its wall
 
     material::Coating c_;
