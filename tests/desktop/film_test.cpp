@@ -182,7 +182,7 @@ TEST_CASE("bare spots are hatched on the stage and listed, a longer turning clos
     p.session.select("moon");
     p.session.editPiece("A ball with too little in it", [](Piece& piece) {
         piece.former = form::usual("ball");
-        PlannedCoat c = turnedCoat(0.08);
+        PlannedCoat c = turnedCoat(0.04);
         c.moveFor = 120;
         c.moveEvery = 60;
         piece.coats = {c};
