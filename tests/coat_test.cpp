@@ -33,7 +33,7 @@ TEST_CASE("Casson flux: its slope by thickness is h times the shear rate") {
 }
 
 TEST_CASE("a dip leaves the thickness whose surface keeps up with the wall") {
-    const double G = 1270 * 9.81, tau = 9, eta = 3.5;
+    const double G = 1270 * kGravity, tau = 9, eta = 3.5;
     for (const double U : {0.005, 0.02, 0.04}) {
         const double h = coat::dipThickness(U, G, tau, eta, 0.02);
         CHECK(h * coat::cassonRate(G * h, tau, eta) == Approx(U).epsilon(1e-6));

@@ -84,7 +84,7 @@ TEST_CASE("the right moment: held until nothing runs, scraped while soft, crumbs
     double yield = 0, crumb = 0;
     for (const auto& in : m->working.inputs)
         if (in.name.find("yield") != std::string::npos) yield = std::stod(in.value);
-    crumb = 3 * yield / (1000 * 9.81);
+    crumb = 3 * yield / (1000 * kGravity);
     CHECK(m->sentence.find(format(crumb, Dimension::Length, UnitSystem::Metric)) != std::string::npos);
     // time too short to lock: said
     for (auto& c : plan.pieces[0].coats) c.stay = Measure(0), c.delay = Measure(5), c.place = coat::Place::Table;
@@ -198,4 +198,50 @@ TEST_CASE("the day of coated parts: coat after coat, what is cast beside it, joi
     REQUIRE(assumed.day);
     CHECK(has(assumed.day->network, "p/1/cast"));
     CHECK_FALSE(has(assumed.day->network, "p/1/coat-1"));
+}
+
+TEST_CASE("what is cast waits on the table and sets where the cook says, in the answers and in the day alike") {
+    Plan plan;
+    plan.pieces = {newPart(plan, "disc")};
+    plan.deadline = "2026-08-04T18:00";
+    auto& cast = plan.pieces[0].cast;
+    const auto day = [&] {
+        const auto a = test::answersOf(plan);
+        REQUIRE(a.problems.empty());
+        REQUIRE(a.day);
+        return a;
+    };
+    const auto title = [](const Answers& a, const std::string& words) {
+        return std::any_of(a.day->network.tasks.begin(), a.day->network.tasks.end(), [&](const auto& t) { return t.title.starts_with(words); });
+    };
+    cast.place = coat::Place::Freezer;
+    const auto freezer = day();
+    CHECK(title(freezer, "Into the freezer"));
+    CHECK_FALSE(title(freezer, "Into the fridge"));
+    cast.place = coat::Place::Table;
+    const auto table = day();
+    CHECK_FALSE(title(table, "Into the"));
+    cast.place = coat::Place::Fridge;
+    const auto once = day();
+    cast.table = Measure(600);
+    const auto later = day();
+    CHECK(title(later, "Into the fridge"));
+    const auto at = [](const Answers& a, const std::string& what) {
+        for (size_t i = 0; i < a.day->network.tasks.size(); ++i)
+            if (a.day->network.tasks[i].id.ends_with(what)) return a.day->layout.start[i];
+        return -1;
+    };
+    CHECK(at(later, "/cast-in") - at(later, "/cast") >= at(once, "/cast-in") - at(once, "/cast") + 10);
+    // colder places are never slower
+    CHECK(freezer.pieces[0]->part->setting.set <= once.pieces[0]->part->setting.set + 1);
+    CHECK(once.pieces[0]->part->setting.set <= table.pieces[0]->part->setting.set + 1);
+    for (const double wrong : {5.0, 90.0}) {
+        cast.temperature = Measure(wrong);
+        const auto found = problems(plan, io::library());
+        REQUIRE(found.size() == 1);
+        CHECK(found[0].where == "pieces/" + plan.pieces[0].id + "/cast/temperature");
+    }
+    cast.temperature = Measure(0);
+    cast.table = Measure(-1);
+    CHECK(problems(plan, io::library()).size() == 1);
 }

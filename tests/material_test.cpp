@@ -1,5 +1,7 @@
 #include <catch2/catch.hpp>
 
+#include "core/heat/dew.h"
+
 #include "core/heat/crystal.h"
 #include "core/heat/body.h"
 #include "io/embedded_data.h"
@@ -234,4 +236,20 @@ TEST_CASE("a body's heat and latent heat balance") {
         CHECK(enthalpy() == Approx(before).epsilon(1e-9));
     }
     CHECK(s.X.front() > 0.05);
+}
+
+TEST_CASE("radiation warms a cold wall but carries no vapour") {
+    heat::ColdWall cold;
+    cold.temperature = 5;
+    const auto by = [&](double transfer, double radiation) { return heat::condensation(cold, 22, 0.6, transfer, radiation); };
+    const auto air = by(11, 0), both = by(11, 5), none = by(11, 11);
+    CHECK(air.wet);
+    CHECK(none.wet);
+    CHECK(none.film == 0);                       // warmed by radiation alone no water comes to it
+    CHECK(both.film < air.film);
+    CHECK(both.film > 0.3 * air.film);           // six of eleven parts, a little longer
+    CHECK(both.film < 0.75 * air.film);
+    CHECK(none.wetSeconds > 0.9 * heat::drySurfaceTime(cold, 22, 0.6, 11));
+    CHECK(none.wetSeconds == Approx(heat::drySurfaceTime(cold, 22, 0.6, 11)).epsilon(0.02));  // closed form without condensation
+    CHECK_FALSE(heat::condensation({0.003, 1300, 1650, 15, 2}, 22, 0.5, 11, 5).wet);  // dew point 11.1 °C
 }

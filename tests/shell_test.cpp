@@ -478,3 +478,31 @@ TEST_CASE("the bending of a body is told from its motion") {
     u[2] += 1e-4;
     CHECK(form::length(deformed(m, u)[0]) > 0.9e-4);
 }
+
+TEST_CASE("corner values inside a smooth face are exact for quadratic stresses: a peak is not cut off") {
+    for (const unsigned seed : {3u, 4u, 5u}) {
+        const Model m = uovo::test::skewedPlate(seed);
+        const auto f = faces(m);
+        const auto field = [](const form::Vec3& p) { return 1 + 2 * p.x - p.y + 3 * p.x * p.x - 4 * p.x * p.y + 2 * p.y * p.y; };
+        int inner = 0;
+        for (size_t k = 0; k < m.triangles.size(); ++k)
+            for (size_t i = 0; i < 3; ++i) {
+                const auto at = static_cast<size_t>(f.place[k][i]);
+                if (f.edge[at]) continue;
+                double value = 0, sum = 0;
+                for (size_t q = f.first[at]; q < f.first[at + 1]; ++q) {
+                    const auto& t = m.triangles[static_cast<size_t>(f.triangle[q])];
+                    double mean = 0;  // of a quadratic, by the middles of the sides: exact
+                    for (size_t c = 0; c < 3; ++c) mean += field((m.points[static_cast<size_t>(t[c])] + m.points[static_cast<size_t>(t[(c + 1) % 3])]) * 0.5) / 3;
+                    value += f.share[q] * mean;
+                    sum += f.share[q];
+                }
+                CHECK(sum == Approx(1));
+                if (f.first[at + 1] - f.first[at] < 9) continue;
+                CHECK(value == Approx(field(m.points[static_cast<size_t>(m.triangles[k][i])])).epsilon(1e-8));
+                ++inner;
+            }
+        CHECK(inner > 20);
+    }
+}
+

@@ -25,7 +25,7 @@ double minutes(const Cup& cup, const Stick& stick = {}, const char* chocolate = 
 
 TEST_CASE("the yield stress a stick wants, by hand") {
     // 2 g, 110 mm, 4 mm thick, 25 mm deep, 10°: arm 30 mm · sin 10°; 4 m g arm / (9 d D²)
-    CHECK(standsAt({}) == Approx(4 * 0.002 * 9.81 * 0.03 * 0.173648 / (9 * 0.004 * 0.025 * 0.025)).epsilon(1e-4));
+    CHECK(standsAt({}) == Approx(4 * 0.002 * kGravity * 0.03 * 0.173648 / (9 * 0.004 * 0.025 * 0.025)).epsilon(1e-4));
     Stick s;
     s.mass = 0.004;
     CHECK(standsAt(s) == Approx(2 * standsAt({})));

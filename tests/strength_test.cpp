@@ -5,7 +5,7 @@
 #include "core/form/joint.h"
 #include "core/plan/strength_wall.h"
 #include "core/shell/buckling.h"
-#include "support.h"
+#include "support_coats.h"
 
 using namespace uovo;
 
@@ -587,4 +587,33 @@ TEST_CASE("untempered, oiled and taken out early hold less, each as warm or as y
     };
     CHECK(find(small("", 0.035), "fingers").chosen);  // small cups are picked up by two fingers
     CHECK(find(small("", 0.07), "hand").chosen);
+}
+
+TEST_CASE("a verdict does not hang on the net: fingers in a rim, a bowl glued on at one point, cups of any corner") {
+    const auto margins = [](const Piece& p, double triangles, const char* id) {
+        Plan plan;
+        plan.pieces = {p};
+        const auto a = test::only(plan);
+        StrengthOptions options;
+        options.triangles = triangles;
+        options.ways = false;
+        const auto s = strength(p, plan, io::library(), *a, options);
+        INFO(p.id << " " << triangles << " " << s.problem);
+        REQUIRE(s.problem.empty());
+        for (const auto& c : s.cases)
+            if (c.id == id) return c.margin;
+        return 0.0;
+    };
+    const Plan none;
+    const Piece bowl = newPiece(none, Family::BalloonBowl), half = newPart(none, "half-ball"), dip = newPart(none, "dip-bowl");
+    for (const auto& p : {bowl, half}) CHECK(margins(p, 2600, "fingers") == Approx(margins(p, 10400, "fingers")).epsilon(0.03));
+    CHECK(margins(dip, 5200, "stands") == Approx(margins(dip, 16000, "stands")).epsilon(0.06));
+    for (const double corner : {0.001, 0.004, 0.01}) {
+        Piece cup = newPiece(none, Family::CoatedCup);
+        std::get<form::Cup>(cup.former).corner = Measure(corner);
+        INFO(corner);
+        const double coarse = margins(cup, 2600, "fingers");
+        CHECK(coarse > 5);
+        CHECK(margins(cup, 5200, "fingers") == Approx(coarse).epsilon(corner < 0.002 ? 0.2 : 0.04));  // a sharp corner is seen by few corners of the net
+    }
 }

@@ -48,7 +48,7 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
     if (!coating) return tl::unexpected(coating.error());
     const material::Coating& c = *coating;
     const std::string reached = g.at("reached");
-    if (reached == "usable") return heat::batchWindow(c, lib.physics, g.at("mass"), 0, c.working(), plan->kitchen.room.value, true) / 60;
+    if (reached == "usable") return heat::batchWindow(c, lib.physics, g.at("mass"), 0, c.working(), plan->kitchen.room.value) / 60;
     const double T = piece.cast.temperature.value > 0 ? piece.cast.temperature.value : c.working(), X = material::crystalsAt(c, T);
     const heat::CrystalLaw law = heat::CrystalLaw(c, lib.physics).keeping(material::temperKept(c, T));
     std::vector<setting::Stay> stays;

@@ -286,7 +286,7 @@ const std::map<std::string, Ask>& asks() {
              w.thickness = num(g, "thickness");
              w.density = 1270;
              w.temperature = num(g, "wall");
-             const auto c = heat::condensation(w, num(g, "air"), num(g, "humidity"), 9);
+             const auto c = heat::condensation(w, num(g, "air"), num(g, "humidity"), 9, 0);  // the reference had one figure for both
              const std::string what = g.at("what");
              return what == "film" ? c.film : what == "dry" ? c.drySeconds : c.wetSeconds;
          }},
@@ -336,7 +336,7 @@ const std::map<std::string, Ask>& asks() {
          [](const json& g) {
              const auto& lib = io::library();
              const auto c = temperedCoating(g);
-             return heat::batchWindow(c, lib.physics, num(g, "mass"), 0, c.working(), num(g, "room"), true) / 60;
+             return heat::batchWindow(c, lib.physics, num(g, "mass"), 0, c.working(), num(g, "room")) / 60;
          }},
     };
     return table;

@@ -11,7 +11,7 @@
 namespace uovo::cli::film {
 namespace {
 
-constexpr double g = 9.81;
+constexpr double g = kGravity;
 
 /// A fluid without heat: Casson with constant figures (Newton when tau0 = 0).
 material::Coating fluid(double rho, double eta, double tau0) {

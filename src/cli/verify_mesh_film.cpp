@@ -18,7 +18,7 @@ namespace {
 using form::Vec3;
 using std::numbers::pi;
 
-constexpr double g = 9.81;
+constexpr double g = kGravity;
 
 material::Coating fluid(double rho, double eta, double tau0) {
     material::Coating c;

@@ -35,8 +35,6 @@ QString restWords(const PlannedCoat& c, bool balloon) {
     return balloon ? QStringLiteral("stand it on paper") : QStringLiteral("stand it upright");
 }
 
-QString placeWords(coat::Place p) { return p == coat::Place::Table ? QStringLiteral("on the table") : p == coat::Place::Fridge ? QStringLiteral("in the fridge") : QStringLiteral("in the freezer"); }
-
 /// As typed when a person typed it, else formatted.
 QString spoken(const Measure& m, Dimension d, UnitSystem u) { return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(m.typed); }
 
@@ -59,13 +57,14 @@ void paintCoats(Page& page, const Plan& plan, const material::Library& lib, cons
         if (c.way == coat::Way::Pour) words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
         const QString lasts = spoken(c.moveFor, Dimension::Duration, u);
         if (c.motion == coat::Motion::Spin || (c.way == coat::Way::Turn && c.motion == coat::Motion::Still)) words += QStringLiteral("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
-        if (c.motion == coat::Motion::Over) words += QStringLiteral("%1turn it over every %2 for %3, then ").arg(c.way == coat::Way::Turn ? QStringLiteral("swirl it until no bare patch is left, then %1").arg(c.moveIn == coat::Place::Table ? QString() : placeWords(c.moveIn) + QStringLiteral(" ")) : QString(), spoken(c.moveEvery, Dimension::Duration, u), lasts);
+        if (c.motion == coat::Motion::Over) words += QStringLiteral("%1roll it once round and set it on another side every %2 for %3, then ").arg(c.way == coat::Way::Turn ? QStringLiteral("swirl it until no bare patch is left, then %1").arg(c.moveIn == coat::Place::Table ? QString() : placeWords(c.moveIn) + QStringLiteral(" ")) : QString(), spoken(c.moveEvery, Dimension::Duration, u), lasts);
         if (c.motion == coat::Motion::Side) words += QStringLiteral("lay it on its side for %1, then ").arg(lasts);
         if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(spoken(c.tap, Dimension::Duration, u));
         if (c.scrape) words += QStringLiteral("scrape the rim, then ");
         words += restWords(c, piece.overBalloon()) + QStringLiteral(". ");
         words += c.place == coat::Place::Table ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
-                                               : QStringLiteral("After %1 %2, for %3.").arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
+                 : c.delay.value > 0           ? QStringLiteral("Wait %1 on the table, then %2 for %3.").arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place), spoken(c.stay, Dimension::Duration, u))
+                                               : QStringLiteral("At once %1, for %2.").arg(placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
         words[0] = words[0].toUpper();
         page.paragraph(kMargin + 12, page.width() - 12, words, 4.6);
         page.paragraph(kMargin + 12, page.width() - 12,

@@ -9,4 +9,8 @@ QString bound(const std::string& words) {
     return qstring(words).replace(gap, QString(QChar(0x00A0)));
 }
 
+QString placeWords(coat::Place p) {
+    return p == coat::Place::Table ? QStringLiteral("on the table") : p == coat::Place::Fridge ? QStringLiteral("in the fridge") : QStringLiteral("in the freezer");
+}
+
 }  // namespace uovo

@@ -5,7 +5,7 @@
 namespace uovo::coat {
 
 inline constexpr double kBare = 1e-4;       ///< m: a thinner wall is bare
-inline constexpr double kTight = 0.0025;    ///< m: a groove narrower than this radius shuts air in (judgement)
+inline constexpr double kTight = 0.004;     ///< m: a groove narrower than this radius, 8 mm across, shuts air in (judgement)
 
 struct Blemish {
     enum class Kind { Bare, Groove } kind = Kind::Bare;

@@ -9,7 +9,6 @@
 namespace uovo::coat {
 namespace {
 
-constexpr double kGravity = 9.81;
 constexpr double kLeastSlope = 0.1;  // sin of the wall's slope: nearer to level a dip takes the most it can
 
 /// Fresh film a cell, m: thickness, or volume per area for a brush, whose grams are given.

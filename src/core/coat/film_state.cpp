@@ -4,6 +4,8 @@
 #include <cmath>
 #include <limits>
 
+#include "core/coat/flux.h"
+
 namespace uovo::coat {
 namespace {
 
@@ -74,6 +76,7 @@ void FilmState::deposit(const std::vector<double>& add, double celsius, double c
 }
 
 void FilmState::depositVolume(const std::vector<double>& perArea, double celsius, double crystals) {
+    payHeat(true);
     for (size_t i = 0; i < v_.size(); ++i) {
         if (perArea[i] <= 0) continue;
         const double total = v_[i] + perArea[i];
@@ -154,9 +157,19 @@ void FilmState::exchangeHeat(double dt, const Surroundings& around) {
     }
 }
 
+void FilmState::payHeat(bool wet) {
+    const int parts = std::max(1, static_cast<int>(std::ceil(owed_ / (wet ? o_.heatStep : 10.0) - 1e-9)));
+    for (int k = 0; owed_ > 0 && k < parts; ++k) {
+        exchangeHeat(owed_ / parts, last_);
+        time_ += owed_ / parts;
+    }
+    owed_ = 0;
+}
+
 bool FilmState::run(double seconds, const Surroundings& around, std::stop_token stop) {
     double left = seconds;
     if (turned(last_, around)) sinceEvent_ = 0;
+    if (around.air != last_.air || around.openSide != last_.openSide || around.formerSide != last_.formerSide) payHeat(true);
     last_ = around;
     while (left > 1e-9) {
         if (stop.stop_requested()) return false;
@@ -182,22 +195,20 @@ bool FilmState::run(double seconds, const Surroundings& around, std::stop_token 
                 if (dt < 1e-7) return false;
             }
         }
-        if (o_.heat) {
-            const int parts = std::max(1, static_cast<int>(std::ceil(dt / (wet ? o_.heatStep : 10.0))));
-            for (int k = 0; k < parts; ++k) {
-                exchangeHeat(dt / parts, around);
-                time_ += dt / parts;
-            }
+        left -= dt;
+        if (o_.heat) {  // heat moves slower than a film: what is owed for short steps is paid together
+            owed_ += dt;
+            if (owed_ >= kHeatLeast || (left <= 1e-9 && seconds > kHeatLeast)) payHeat(wet);
         } else {
             time_ += dt;
         }
-        left -= dt;
         sinceEvent_ += dt;
     }
     return true;
 }
 
 void FilmState::closeCoat() {
+    payHeat(true);
     for (size_t i = 0; i < v_.size(); ++i) {
         const bool fluid = v_[i] > 0;
         if (fluid) {
@@ -266,7 +277,7 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
     if (all <= 1e-15) return;
     std::vector<double> level;
     double gone = hollows_.fill(volume, taken, level);
-    // A film beside the pool may stand above it by what its yield stress holds, no more: dS/dx ≤ τ₀/(ρ g depth).
+    // A film beside the pool may stand above it by what its yield stress holds, no more: ρ g h dS/ds ≤ τ₀.
     if (spread_.empty()) {
         spread_.assign(n, 0.0);
         for (size_t i = 0; i < n; ++i) spread_[i] = std::sqrt(area_[i]);
@@ -276,7 +287,7 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
     bool fell = false;  // a pool's surface has sunk from a place: as much film stays there as its yield stress holds
     for (size_t i = 0; i < n; ++i) {
         if (!stands(i) || !std::isnan(level[i]) || free[i] <= 0) continue;
-        const double stays = std::min(free[i], std::min(kWallLayer, tau_[i] / (rhoG * std::max(0.1, std::sqrt(std::max(0.0, 1 - lean_[i] * lean_[i]))))));
+        const double stays = std::min(free[i], std::min(kWallLayer * hangs(i), tau_[i] / (rhoG * std::max(0.1, std::sqrt(std::max(0.0, 1 - lean_[i] * lean_[i]))))));
         free[i] -= stays;
         taken[i] += stays;
         volume[static_cast<size_t>(hollows_.at(i))] -= stays * area_[i];
@@ -299,17 +310,16 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
                 if (!std::isnan(surface[i]) || lean_[i] < kFloor || hollows_.at(i) < 0 || v_[i] <= kDry) continue;
                 const double depth = (s_[i] + v_[i] - free[i]) / lean_[i], above = height_[i] + depth - surface[j];
                 if (above <= 0) continue;
-                const double d = 0.5 * (spread_[i] + spread_[j]), fluid = (v_[i] - free[i]) / lean_[i];
-                // depth x of what is liquid there with (floor + x − S) x = τ₀ d/(ρ g)
-                const double floor = height_[i] + s_[i] / lean_[i] - surface[j];
-                const double most = 0.5 * (-floor + std::sqrt(floor * floor + 4 * tau_[i] * d / rhoG));
+                const double fluid = v_[i] - free[i], sine = std::sqrt(std::max(1e-4, 1 - lean_[i] * lean_[i]));
+                const double below = std::isnan(level[j]) ? v_[j] - free[j] : 0;  // a pool's shore has no film
+                const double most = filmAbove(below, tau_[i] / (rhoG * sine), sine / lean_[i], 0.5 * (spread_[i] + spread_[j]));
                 if (!(fluid > most)) continue;
-                const double off = (fluid - most) * lean_[i];
+                const double off = fluid - most;
                 free[i] += off;
                 taken[i] -= off;
                 volume[static_cast<size_t>(hollows_.at(i))] += off * area_[i];
                 slumped += off * area_[i];
-                surface[i] = height_[i] + (s_[i] / lean_[i]) + most;
+                surface[i] = height_[i] + (s_[i] + most) / lean_[i];
                 next.push_back(i);
             }
         front.swap(next);

@@ -9,6 +9,7 @@
 #include "core/form/mesh.h"
 #include "core/heat/body.h"
 #include "core/heat/crystal.h"
+#include "core/quantity/quantity.h"
 
 namespace uovo::coat {
 
@@ -75,7 +76,7 @@ public:
     double volume() const;                  ///< chocolate on the piece, m³ (melt), a pool included
     double mobileVolume() const;
     double dripped() const { return dripped_; }  ///< m³ (melt) lost since the start
-    double time() const { return time_; }        ///< s since the start
+    double time() const { return time_ + owed_; }        ///< s since the start
     const std::vector<double>& lockTimes() const { return lock_; }  ///< s since closeCoat, NaN where not locked
     const std::vector<double>& temperatures() const { return T_; }  ///< °C of the film, or of the shell where there is none
     double shellTemperature() const;  ///< area mean of the former and shell, °C
@@ -100,12 +101,12 @@ protected:
     double thicknessOf(size_t i, double volume, double guess = 0) const;
     double criticalOf(size_t i) const { return critical_[i]; }  ///< m from which v(h) is continued in a straight line
 
-    static constexpr double kGravity = 9.81;
     static constexpr double kOverhang = -0.9;  // n·up below which a film hangs and drips
     static constexpr double kLeastSlope = 0.3;  // of v(h) in a concave corner, beyond which volume is laid on as on a flat wall
     static constexpr double kFloor = 0.5;       // n·up from which a pool's depth counts as the wall's thickness
     static constexpr double kDry = 1e-9;       // m: thinner than this is no film
     static constexpr double kFillet = 0.15;     // n·up from which a concave corner is part of the floor
+    static constexpr double kHeatLeast = 1;     // s of the least step of heat
     static constexpr double kWallLayer = 0.002; // m: what is more than twice as deep sets in layers from its wall
 
     material::Coating c_;
@@ -118,6 +119,7 @@ protected:
     /// How much thicker a film hangs in a mold than a fresh one at working temperature does: with its yield stress.
     double hangs(size_t i) const { return std::clamp(tau_[i] / freshYield_, 0.5, 4.0); }
     double dripped_ = 0, pool_ = 0, time_ = 0;
+    double owed_ = 0;  // s of heat exchange that are still to be reckoned
 
     // Hollows of this orientation. The surface sets these when it is turned, then calls findHollows.
     std::vector<double> height_, lean_;   // along the vertical, m; n·up
@@ -137,6 +139,7 @@ protected:
 private:
     double depthOf(size_t i) const;
     void exchangeHeat(double dt, const Surroundings& around);
+    void payHeat(bool wet);  ///< reckons the heat of the steps gone by, in the surroundings they had
 
     std::vector<double> H_, K_, critical_;
     std::vector<double> Xn_, filmX_;  // crystals of the layer at the wall, of a deep cell, else NaN; of each cell before it flowed

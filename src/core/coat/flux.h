@@ -1,5 +1,6 @@
 // Flow of a thin film down a wall: flux per width for the three rheologies a melt may have.
 #pragma once
+#include <algorithm>
 #include <cmath>
 
 namespace uovo::coat {
@@ -37,5 +38,15 @@ inline double cassonRate(double tau, double tau0, double eta) {
 /// @param U speed of the contact line along the wall, m/s
 /// @param G rho g sin(slope), Pa/m
 double dipThickness(double U, double G, double tau0, double eta, double most);
+
+/// Thickness in m of a film at rest a distance `d` uphill of where it is `below` thick: at the yield limit ρ g h dS/ds = τ₀ of its surface S
+/// over a wall of slope α, h/(H − h) dh = tan α ds with H = τ₀/(ρ g sin α), solved by F(h) = −h − H ln(1 − h/H).
+inline double filmAbove(double below, double H, double tangent, double d) {
+    const double from = std::min(below / H, 0.999), target = -from - std::log1p(-from) + tangent * d / H;
+    if (target > 12) return H;
+    double x = std::sqrt(-std::expm1(-2 * target));
+    for (int k = 0; k < 4; ++k) x = std::clamp(x - (-x - std::log1p(-x) - target) * (1 - x) / std::max(1e-9, x), 1e-6, 1 - 1e-7);
+    return x * H;
+}
 
 }  // namespace uovo::coat

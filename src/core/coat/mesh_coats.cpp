@@ -17,7 +17,7 @@ using form::Vec3;
 constexpr double kLeastSlope = 0.1;  // sin of the wall's slope: nearer to level a dip takes the most it can
 constexpr double kDay = 24 * 3600;   // s
 constexpr size_t kMostCoats = 100;
-constexpr double kRolling = 3;       // s from one side to the next
+constexpr double kRoll = 10;         // s in which hands roll it once round before they set it on its next side
 constexpr double kTurned = 0.4;      // s of the first step after a turn: what runs then is not looked at more closely
 constexpr double kYoung = 0.12;      // frames of a film come after this share of its age
 
@@ -59,7 +59,7 @@ std::vector<double> fresh(const MeshJob& job, const MeshStep& step, const materi
         for (size_t i = 0; i < s.size(); ++i) {
             if (!pressed.empty() && pressed[i] <= 0) continue;
             const double slope = std::max(kLeastSlope, std::sqrt(std::max(0.0, 1 - s.normal[i].z * s.normal[i].z)));
-            add[i] = dipThickness(job.dipSpeed / slope, c.densityMelt * 9.81 * slope, tau, eta, job.dipMost);
+            add[i] = dipThickness(job.dipSpeed / slope, c.densityMelt * kGravity * slope, tau, eta, job.dipMost);
         }
     } else if (step.coat.way == Way::Pour) {
         std::fill(add.begin(), add.end(), job.pourFilm);
@@ -103,21 +103,6 @@ std::vector<Vec3> directions(int n) {
     return out;
 }
 
-/// Hands roll a piece from side to side, they do not flip it in no time: half-way it passes a direction between.
-std::vector<Turn> rolled(const std::vector<Turn>& turns) {
-    std::vector<Turn> out;
-    for (size_t i = 0; i < turns.size(); ++i) {
-        const double passing = i > 0 ? std::min(kRolling, 0.2 * turns[i].seconds) : 0;
-        if (i > 0) {
-            Vec3 between = turns[i - 1].up + turns[i].up;
-            if (form::length(between) < 0.1) between = i % 4 == 1 ? Vec3{turns[i].up.z, turns[i].up.x, turns[i].up.y} : Vec3{turns[i].up.y, turns[i].up.z, turns[i].up.x};
-            out.push_back({form::unit(between), passing, turns[i].place});
-        }
-        out.push_back({turns[i].up, turns[i].seconds - passing, turns[i].place});
-    }
-    return out;
-}
-
 }  // namespace
 
 std::vector<double> nearRim(const Surface& s, double reach) {
@@ -143,7 +128,7 @@ MeshStep meshStep(const CoatStep& step, const Surface& surface, bool outside) {
         const double lasts = step.moveFor.value, every = std::max(1.0, step.moveEvery.value);
         std::vector<Turn> moved;
         if (step.motion == Motion::Spin || (step.way == Way::Turn && step.motion == Motion::Still)) moved = spinByHand(lasts);
-        else if (step.motion == Motion::Over) moved = rolled(turnedEvery(every, std::max(1, static_cast<int>(std::lround(lasts / every)))));
+        else if (step.motion == Motion::Over) moved = turnedEvery(every, std::max(1, static_cast<int>(std::lround(lasts / every))));
         else moved = {{{1, 0, 0}, lasts, Place::Table}};
         for (auto& t : moved) t.place = step.moveIn;
         if (step.moveIn != Place::Table) {  // it waits before it is moved about in the cold
@@ -181,8 +166,17 @@ std::vector<Turn> spinByHand(double seconds) {
 std::vector<Turn> turnedEvery(double every, int times) {
     // over onto six sides and the eight corners between them: down, up, the four quarters, in an order that never repeats a side at once
     static const Vec3 sides[]{{0, 0, 1}, {0, 0, -1}, {1, 0, 0}, {-1, 0, 0}, {0, 1, 0}, {0, -1, 0}, {1, 1, 1}, {-1, -1, -1}, {-1, 1, 1}, {1, -1, -1}, {1, -1, 1}, {-1, 1, -1}, {1, 1, -1}, {-1, -1, 1}};
+    static const std::vector<Vec3> round = [] {  // every other of the sides that spinning brings down
+        std::vector<Vec3> half;
+        for (const auto all = directions(20); half.size() < 10;) half.push_back(all[2 * half.size()]);
+        return half;
+    }();
+    const double roll = std::min(kRoll, 0.25 * every);
     std::vector<Turn> out;
-    for (int i = 0; i < times; ++i) out.push_back({form::unit(sides[i % 14]), every, Place::Table});
+    for (int i = 0; i < times; ++i) {
+        for (const auto& up : round) out.push_back({up, roll / double(round.size()), Place::Table});
+        out.push_back({form::unit(sides[i % 14]), every - roll, Place::Table});
+    }
     return out;
 }
 
@@ -242,7 +236,7 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop, 
         for (const auto& t : turns[k]) {
             job.put(around, t.place);
             around.up = t.up;
-            if (turns[k].size() > 1) film.firstStep(std::clamp(t.seconds / 8, job.options.firstStep, kTurned));
+            if (turns[k].size() > 1) film.firstStep(std::clamp(t.seconds / 2, job.options.firstStep, kTurned));
             going = going && run(t.seconds, around);
         }
         film.firstStep(job.options.firstStep);

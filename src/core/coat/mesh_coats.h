@@ -71,7 +71,8 @@ struct MeshCoats {
 
 /// Turns that bring every side down in turn, as hands do until no bare patch is left: 20 directions, evenly spread.
 std::vector<Turn> spinByHand(double seconds);
-/// Turned over about a level axis every `every` seconds, the axis a quarter further each time.
+/// Taken up every `every` seconds, rolled once round so that all is wet again (ten seconds, a quarter of the time at most), and set down on
+/// another side: six sides and the eight corners between them in turn.
 std::vector<Turn> turnedEvery(double every, int times);
 
 /// 1 for cells that lie within `reach` m of a rim, else 0.

@@ -59,7 +59,7 @@ std::vector<Family> make() {
                  "Lay a ruler along the axis: width at each height.", {wall}, {}, "profile"});
     // Closed
     f.push_back({"ball", "Ball of two halves", "Closed", Body::Wall, false, "A ball to fill, to hang, or to break; a hole can be melted into it on a warm plate.", "ball sphere moon planet bauble breakable surprise piñata hollow",
-                 "Tape round the seam, or ruler across one half.", {len("diameter", "Diameter", "ball", 100, 15, 400), len("opening", "Melted opening", "across, opening", 0, 0, 300), len("seam", "Land at the seam", "wide, seam land", 4, 0, 20), wall}});
+                 "Tape round the seam, or ruler across one half.", {len("diameter", "Diameter", "ball", 100, 15, 400), len(kOpening, "Melted opening", "across, opening", 0, 0, 300), len("seam", "Land at the seam", "wide, seam land", 4, 0, 20), wall}});
     f.push_back({"egg", "Egg of two halves", "Closed", Body::Wall, false, "A whole hollow egg.", "egg easter surprise hollow breakable", "Ruler along and across.",
                  {len("length", "Length", "egg", 150, 20, 500), len("width", "Width", "long,", 100, 15, 400), share("pear", "Egg shape", "wide, egg-shaped", 0.15, 0, 0.3), len("seam", "Land at the seam", "seam land", 4, 0, 20), wall}});
     f.push_back({"figure-lathe", "Round figure of two halves", "Closed", Body::Wall, false, "A turned figure from a two-part mold: bell, bottle, gourd, snowman.", "bell bottle pumpkin gourd snowman figure breakable round",

@@ -46,6 +46,8 @@ struct Family {
     const Choice* choice(const std::string& key) const;
 };
 
+inline constexpr const char* kOpening = "opening";  ///< key of the figure of a hole that is melted into a closed shell
+
 const std::vector<Family>& families();
 /// Null when there is no such family.
 const Family* family(const std::string& id);

@@ -22,6 +22,11 @@ std::string choice(const Part& part, const std::string& key) {
     return c ? c->options.front() : std::string();
 }
 
+Part unopened(Part part) {
+    part.values[kOpening] = Measure(0);
+    return part;
+}
+
 Part usual(const std::string& id) {
     Part p;
     p.family = id;
@@ -35,17 +40,20 @@ Part usual(const std::string& id) {
     return p;
 }
 
+tl::expected<void, Problem> checkFigure(const Field& field, double v) {
+    const auto text = [&](double x) { return format(x, field.dimension, UnitSystem::Metric); };
+    if (!std::isfinite(v)) return refuse(field.name + " is not a number.", field.key);
+    if (v < field.low * (1 - 1e-9) || v > field.high * (1 + 1e-9))
+        return refuse(field.name + " is " + text(v) + "; it must be between " + text(field.low) + " and " + text(field.high) + ".", field.key);
+    if (field.dimension == Dimension::Count && field.whole && v != std::floor(v)) return refuse(field.name + " is a whole number.", field.key);
+    return {};
+}
+
 tl::expected<void, Problem> checkFigures(const Part& part) {
     const Family* f = family(part.family);
     if (!f) return refuse("This program does not know the family “" + part.family + "”.", "family");
-    for (const auto& field : f->fields) {
-        const double v = figure(part, field.key);
-        const auto text = [&](double x) { return format(x, field.dimension, UnitSystem::Metric); };
-        if (!std::isfinite(v)) return refuse(field.name + " is not a number.", field.key);
-        if (v < field.low * (1 - 1e-9) || v > field.high * (1 + 1e-9))
-            return refuse(field.name + " is " + text(v) + "; it must be between " + text(field.low) + " and " + text(field.high) + ".", field.key);
-        if (field.dimension == Dimension::Count && field.whole && v != std::floor(v)) return refuse(field.name + " is a whole number.", field.key);
-    }
+    for (const auto& field : f->fields)
+        if (auto ok = checkFigure(field, figure(part, field.key)); !ok) return ok;
     for (const auto& c : f->choices) {
         const std::string word = choice(part, c.key);
         if (std::find(c.options.begin(), c.options.end(), word) == c.options.end()) return refuse(c.name + " cannot be “" + word + "”.", c.key);
@@ -60,8 +68,12 @@ std::vector<Loop> sheetOutline(const Part& part) {
 
 tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, const Detail& detail) {
     if (auto ok = checkFigures(part); !ok) return tl::unexpected(ok.error());
+    if (family(part.family)->body == Body::Compound) return buildCompound(part, meshes, detail);
+    return buildOne(part, meshes, detail);
+}
+
+tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes, const Detail& detail) {
     const Family& f = *family(part.family);
-    if (f.body == Body::Compound) return buildCompound(part, meshes, detail);
     const Values v{part};
     const std::string& id = part.family;
     Built built = refuse("There is no such family.", "family");
@@ -105,6 +117,40 @@ tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, co
     item.shape = std::move(*built);
     out.items.push_back(std::move(item));
     return out;
+}
+
+namespace {
+
+/// Set chocolate of an inner wall that thick, m³; negative or falling where it is thicker than the room it stands in.
+double lining(Shape shape, double wall) {
+    shape.wall = wall;
+    shape.land = 0;
+    return shape.chocolateIn(shape.solid());
+}
+
+bool fits(const Shape& shape, double wall) {
+    const double volume = lining(shape, wall);
+    return volume > lining(shape, 0.95 * wall) && volume < shape.volume;
+}
+
+}  // namespace
+
+tl::expected<void, Problem> checkBuild(const Part& part, const Meshes& meshes, bool assumedWalls) {
+    constexpr Detail kCoarse{400, 16};
+    const auto built = build(part, meshes, kCoarse);
+    if (!built) return tl::unexpected(built.error());
+    for (const auto& item : built->items) {
+        const Shape& s = item.shape;
+        if (!assumedWalls || !item.edible || s.body != Body::Wall || s.outside || s.coverage < 1 || !(s.wall > 0) || fits(s, s.wall)) continue;
+        double low = 0, high = s.wall;
+        for (int k = 0; k < 12; ++k) (fits(s, 0.5 * (low + high)) ? low : high) = 0.5 * (low + high);
+        const auto text = [](double x) { return format(x, Dimension::Length, UnitSystem::Metric); };
+        const auto own = part.own.find(item.key);
+        const bool whole = built->items.size() == 1;
+        return refuse((whole ? std::string() : item.name + ": ") + "A wall of " + text(s.wall) + " does not go into it; at most " + text(0.95 * low) + ".",
+                      own != part.own.end() && own->second.contains("wall") ? "own/" + item.key + "/wall" : "wall");
+    }
+    return {};
 }
 
 double Shape::chocolateIn(const Mesh& solid) const {

@@ -100,6 +100,9 @@ inline constexpr Detail kScreen{6000, 48}, kExport{60000, 160};
 /// @returns shapes and places, or a sentence with the field that is impossible
 tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes = {}, const Detail& detail = kScreen);
 
+/// A part as it is while it is coated or cast: a hole that is melted into it afterwards is not there yet.
+Part unopened(Part part);
+
 /// A part with the family's usual figures.
 Part usual(const std::string& family);
 /// A figure of the part, or the family's usual value, SI.
@@ -111,5 +114,11 @@ std::vector<Loop> sheetOutline(const Part& part);
 
 /// Checks every figure against its family's limits.
 tl::expected<void, Problem> checkFigures(const Part& part);
+/// One of them.
+tl::expected<void, Problem> checkFigure(const Field& field, double value);
+/// Whether it can be built: its figures, the shape that they make together, and walls no thicker than the room they stand in.
+/// @param assumedWalls false where walls are computed from coats
+/// @returns the field that a person can change, "wall" or "own/handle/width"
+tl::expected<void, Problem> checkBuild(const Part& part, const Meshes& meshes, bool assumedWalls = true);
 
 }  // namespace uovo::form

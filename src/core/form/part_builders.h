@@ -33,6 +33,8 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
 Built buildFree(const Values& v, const std::string& family, const Detail& detail);
 Built buildSheet(const Values& v, const std::string& family, const Detail& detail);
 Built buildSwept(const Values& v, const std::string& family, const Detail& detail);
+/// A single part whose figures need not lie in the limits that its family offers: a compound has limits of its own.
+tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes, const Detail& detail);
 tl::expected<Assembly, Problem> buildCompound(const Part& part, const Meshes& meshes, const Detail& detail);
 
 /// The polygon of a sheet part; loops[0] outside, holes after it.

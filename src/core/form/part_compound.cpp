@@ -12,18 +12,30 @@ class Assembler {
 public:
     Assembler(const Part& whole, const Meshes& meshes, const Detail& detail) : whole_(whole), meshes_(meshes), detail_(detail) {}
 
-    void add(const std::string& key, const std::string& name, Part part, const Pose& pose, const Vec3& apart) {
+    /// @param from which figure of the compound a figure of the part comes from, where they are not called the same
+    void add(const std::string& key, const std::string& name, Part part, const Pose& pose, const Vec3& apart, const std::map<std::string, std::string>& from = {}) {
         if (problem_) return;
-        if (const auto own = whole_.own.find(key); own != whole_.own.end())
-            for (const auto& [figure, value] : own->second) part.values[figure] = value;
+        const Family& f = *family(part.family);
+        const auto own = whole_.own.find(key);
+        const bool hasOwn = own != whole_.own.end();
+        const auto refuseAt = [&](const Problem& p) {
+            const auto source = from.find(p.where);
+            const bool set = hasOwn && own->second.contains(p.where);
+            problem_ = Problem{name + ": " + p.sentence, set ? "own/" + key + "/" + p.where : source != from.end() ? source->second : p.where};
+        };
+        if (hasOwn)
+            for (const auto& [figure, value] : own->second) {
+                part.values[figure] = value;
+                const Field* field = f.field(figure);
+                if (auto ok = field ? checkFigure(*field, value.value) : tl::expected<void, Problem>{}; !ok) {
+                    problem_ = Problem{name + ": " + ok.error().sentence, "own/" + key + "/" + figure};
+                    return;
+                }
+            }
         Detail detail = detail_;  // flat panels are exact with few triangles, curved parts need more
-        const Family* f = family(part.family);
-        detail.triangles *= f && f->body == Body::Sheet ? 0.08 : 0.5;
-        auto built = build(part, meshes_, detail);
-        if (!built) {
-            problem_ = Problem{name + ": " + built.error().sentence, "own/" + key + "/" + built.error().where};
-            return;
-        }
+        detail.triangles *= f.body == Body::Sheet ? 0.08 : 0.5;
+        auto built = buildOne(part, meshes_, detail);
+        if (!built) return refuseAt(built.error());
         Item item = std::move(built->items.front());
         item.key = key;
         item.name = name;
@@ -75,7 +87,8 @@ void basket(Assembler& a, const Values& v) {
     const double top = v("topDiameter"), h = v("height"), w = v("handleWidth"), d = v("handleDepth");
     a.add("basket", "Basket", part("case", {{"baseDiameter", v("baseDiameter")}, {"topDiameter", top}, {"height", h}, {"flutes", 0}, {"fluteDepth", 0}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, 0});
     Pose upright = standing({1, 0, 0}, {0, d / 2, h});
-    a.add("handle", "Handle", part("arch", {{"span", top - std::max(v("wall"), 1e-3)}, {"rise", v("rise")}, {"width", w}, {"depth", d}}), upright, {0, 0, 0.6 * v("rise")});
+    a.add("handle", "Handle", part("arch", {{"span", top - std::max(v("wall"), 1e-3)}, {"rise", v("rise")}, {"width", w}, {"depth", d}}), upright, {0, 0, 0.6 * v("rise")},
+          {{"span", "topDiameter"}, {"width", "handleWidth"}, {"depth", "handleDepth"}});
     a.joint(0, 1, 2 * 2 * (w + d), "both feet of the handle on the rim");
 }
 
@@ -99,6 +112,7 @@ void house(Assembler& a, const Values& v) {
         a.joint(gableAt, 5, slant, "right roof on a gable");
     }
     a.joint(4, 5, L + 2 * over, "ridge");
+    for (const size_t wall : {2u, 3u}) a.joint(wall, wall + 2, L - 2 * t, wall == 2 ? "left roof on its wall" : "right roof on its wall");
     // Room between the panels: under the slopes y(z) of the roof, whose underside runs from eave to ridge.
     const double inside = W - 2 * t;
     a.result().enclosed = std::max(0.0, L - 2 * t) * std::max(0.0, inside * h + roof * (inside - inside * inside / (2 * W)));
@@ -121,13 +135,13 @@ void tower(Assembler& a, const Values& v) {
     a.add("ceiling", "Ceiling", polygon(ceiling, t), at(0, 0, h), {0, 0, 0.4 * h});
     const size_t top = static_cast<size_t>(n);
     for (int i = 0; i < n; ++i) a.joint(static_cast<size_t>(i), top, side, "wall under the ceiling");
-    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}), turned(h + t + dome / 2), {0, 0, 0.9 * h});
+    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}), turned(h + t + dome / 2), {0, 0, 0.9 * h}, {{"diameter", "dome"}, {"depth", "dome"}});
     a.joint(top, top + 1, pi * dome, "dome on the ceiling");
     if (v("tube") > 0.004) {  // leans out of the dome at 45°
         const double c = std::sqrt(0.5), r = dome / 2;
         const Vec3 axis{c, 0, c};
         a.add("tube", "Tube", part("wrap-tube", {{"diameter", v("tube")}, {"height", v("tubeLength")}, {"wall", v("wall")}}),
-              {{c, 0, -c}, {0, 1, 0}, axis, Vec3{0, 0, h + t} + axis * (r - 0.1 * v("tubeLength"))}, axis * (0.8 * v("tubeLength")) + Vec3{0, 0, 0.9 * h});
+              {{c, 0, -c}, {0, 1, 0}, axis, Vec3{0, 0, h + t} + axis * (r - 0.1 * v("tubeLength"))}, axis * (0.8 * v("tubeLength")) + Vec3{0, 0, 0.9 * h}, {{"diameter", "tube"}, {"height", "tubeLength"}});
         a.joint(top + 1, top + 2, pi * v("tube"), "tube on the dome");
     }
     const double inner = std::max(0.0, inradius - t);  // the panels stand inside their outline
@@ -136,10 +150,10 @@ void tower(Assembler& a, const Values& v) {
 
 void pedestal(Assembler& a, const Values& v) {
     const double stem = v("stem"), t = v("thickness"), collar = 0.55 * v("foot"), dome = v("dome");
-    a.add("foot", "Foot", part("leg", {{"length", stem}, {"bottom", v("foot")}, {"top", 0.55 * v("foot")}}), at(0, 0, 0), {0, 0, 0});
-    a.add("collar", "Collar", part("collar", {{"inside", collar}, {"width", 0.006}, {"height", std::min(0.006, 0.4 * stem)}}), at(0, 0, stem - std::min(0.006, 0.4 * stem)), {0, 0, 0.5 * stem});
-    a.add("disc", "Disc", part("disc", {{"diameter", v("disc")}, {"thickness", t}}), at(0, 0, stem), {0, 0, 1.2 * stem});
-    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}), turned(stem + t + dome / 2), {0, 0, 2.2 * stem});
+    a.add("foot", "Foot", part("leg", {{"length", stem}, {"bottom", v("foot")}, {"top", 0.55 * v("foot")}}), at(0, 0, 0), {0, 0, 0}, {{"length", "stem"}, {"bottom", "foot"}, {"top", "foot"}});
+    a.add("collar", "Collar", part("collar", {{"inside", collar}, {"width", 0.006}, {"height", std::min(0.006, 0.4 * stem)}}), at(0, 0, stem - std::min(0.006, 0.4 * stem)), {0, 0, 0.5 * stem}, {{"inside", "foot"}, {"width", "foot"}, {"height", "stem"}});
+    a.add("disc", "Disc", part("disc", {{"diameter", v("disc")}, {"thickness", t}}), at(0, 0, stem), {0, 0, 1.2 * stem}, {{"diameter", "disc"}});
+    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}), turned(stem + t + dome / 2), {0, 0, 2.2 * stem}, {{"diameter", "dome"}, {"depth", "dome"}});
     a.joint(0, 2, pi * 0.55 * v("foot"), "foot under the disc");
     a.joint(1, 2, pi * (collar + 0.012), "collar round the foot");
     a.joint(2, 3, pi * dome, "dome on the disc");
@@ -148,17 +162,20 @@ void pedestal(Assembler& a, const Values& v) {
 void dipBowl(Assembler& a, const Values& v) {
     const double R = v("diameter") / 2, r = v("small") / 2, D = v("depth"), d = v("smallDepth");
     a.add("bowl", "Bowl", part("half-ball", {{"diameter", 2 * R}, {"depth", D}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, 0});
-    a.add("dip", "Dip bowl", part("half-ball", {{"diameter", 2 * r}, {"depth", d}, {"wall", v("wall")}}), at(R + r, 0, D - d), {0.6 * R, 0, 0});
-    a.joint(0, 1, 0.5 * r, "rim to rim, at the side");
+    a.add("dip", "Dip bowl", part("half-ball", {{"diameter", 2 * r}, {"depth", d}, {"wall", v("wall")}}), at(R + r, 0, D - d), {0.6 * R, 0, 0}, {{"diameter", "small"}, {"depth", "smallDepth"}});
+    // the rims part by s²/2 (1/R + 1/r); glue fills what is narrower than half its fillet
+    constexpr double kFills = 0.002;
+    a.joint(0, 1, 2 * std::min(std::sqrt(2 * kFills / (1 / R + 1 / r)), 0.5 * r), "rim to rim, at the side");
 }
 
 void cupAndSaucer(Assembler& a, const Values& v) {
     const double top = v("topDiameter"), base = v("baseDiameter"), h = v("height"), s = v("saucer"), rise = 0.09 * s, k = v("handle");
-    a.add("saucer", "Saucer", part("half-ball", {{"diameter", s}, {"depth", rise}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, 0});
+    a.add("saucer", "Saucer", part("half-ball", {{"diameter", s}, {"depth", rise}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, 0}, {{"diameter", "saucer"}, {"depth", "saucer"}});
     a.add("cup", "Cup", part("case", {{"baseDiameter", base}, {"topDiameter", top}, {"height", h}, {"flutes", 0}, {"fluteDepth", 0}, {"wall", v("wall")}}), at(0, 0, v("wall")), {0, 0, 0.8 * h});
     const double thick = v("handleThickness"), middle = base / 2 + (top - base) / 2 * 0.55;
     a.add("handle", "Handle", part("clip-handle", {{"span", k}, {"rise", 0.55 * k}, {"thickness", thick}, {"hole", std::min(0.006, thick)}}),
-          {{0, 0, 1}, {0, 1, 0}, {1, 0, 0}, {middle, 0, v("wall") + 0.55 * h}}, {0.6 * k, 0, 0.8 * h});
+          {{0, 0, 1}, {0, 1, 0}, {1, 0, 0}, {middle, 0, v("wall") + 0.55 * h}}, {0.6 * k, 0, 0.8 * h},
+          {{"span", "handle"}, {"rise", "handle"}, {"thickness", "handleThickness"}, {"hole", "handleThickness"}});
     a.joint(0, 1, pi * base, "cup on its saucer");
     a.joint(1, 2, 2 * pi * thick, "both ends of the handle");
 }
@@ -174,16 +191,16 @@ void upright(Assembler& a, const Values& v) {
     }
     for (auto& p : loop) p[1] -= low + 0.002;  // two millimetres sit in the base's glue
     shape.points = {loop};
-    a.add("base", "Base", part("disc", {{"diameter", v("base")}, {"thickness", h}}), at(0, 0, 0), {0, 0, 0});
+    a.add("base", "Base", part("disc", {{"diameter", v("base")}, {"thickness", h}}), at(0, 0, 0), {0, 0, 0}, {{"diameter", "base"}, {"thickness", "baseHeight"}});
     a.add("shape", "Shape", std::move(shape), standing({1, 0, 0}, {0, t / 2, h}), {0, 0, 0.5 * v("length")});
     a.joint(0, 1, 2 * (0.3 * v("width") + t), "shape on its base");
 }
 
 void hungBall(Assembler& a, const Values& v) {
     const double d = v("diameter");
-    a.add("lower", "Lower half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, -0.4 * d});
-    a.add("upper", "Upper half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), turned(d), {0, 0, 0.4 * d});
-    a.add("card", "Disc of card", part("disc", {{"diameter", v("card")}, {"thickness", 0.001}}), at(0, 0, d - v("wall") - 0.001 - 0.02 * d), {0, 0, 0.15 * d});
+    a.add("lower", "Lower half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, -0.4 * d}, {{"depth", "diameter"}});
+    a.add("upper", "Upper half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), turned(d), {0, 0, 0.4 * d}, {{"depth", "diameter"}});
+    a.add("card", "Disc of card", part("disc", {{"diameter", v("card")}, {"thickness", 0.001}}), at(0, 0, d - v("wall") - 0.001 - 0.02 * d), {0, 0, 0.15 * d}, {{"diameter", "card"}});
     if (a.result().items.size() == 3) a.result().items[2].edible = false;
     a.joint(0, 1, pi * d, "seam of the halves");
     a.joint(1, 2, pi * v("card"), "card in the crown");

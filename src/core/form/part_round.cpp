@@ -185,11 +185,11 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     if (family == "profile-mold") return profileBody(v, false, detail);
     if (family == "figure-lathe") return profileBody(v, true, detail);
     if (family == "ball") {
-        const double R = v("diameter") / 2, opening = v("opening") / 2;
-        if (opening > 0.9 * R) return refuse("The opening is as wide as the ball.", "opening");
+        const double R = v("diameter") / 2, opening = v(kOpening) / 2;
+        if (opening > 0.9 * R) return refuse("The opening is as wide as the ball.", kOpening);
         if (v("seam") > 0.5 * R) return refuse("The seam land does not fit into the ball.", "seam");
         const double land = v("seam"), end = opening > 1e-5 ? pi - std::asin(opening / R) : pi;
-        if (R - R * std::cos(end) < R + land) return refuse("The opening reaches down to the seam land.", "opening");
+        if (R - R * std::cos(end) < R + land) return refuse("The opening reaches down to the seam land.", kOpening);
         const double gusset = gussetRow(land - v("wall"), R);
         std::vector<Stretch> s;
         double from = 0;  // rows end at the seam and where the wall begins to widen

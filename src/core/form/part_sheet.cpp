@@ -212,7 +212,10 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
             const double a = 2 * pi * i / 80, x = 0.94 * std::cos(a);
             quill.push_back({x * L / 2, (std::sin(a) > 0 ? 1 : -1) * q / 2 * std::min(1.0, 4 * (0.94 - std::abs(x)))});
         }
-        Shape s = plateShape({silhouette("leaf", L, W, 360)}, t, detail, 1, quill);
+        const Loop leaf = silhouette("leaf", L, W, 360);
+        if (!std::all_of(quill.begin(), quill.end(), [&](const auto& p) { return contains(leaf, {1.03 * p[0], 1.03 * p[1]}); }))
+            return refuse("The quill is wider than the feather at its ends.", "quill");
+        Shape s = plateShape({leaf}, t, detail, 1, quill);
         if (q > 0) {
             const auto foot = [&](double x) { return q / 2 * std::clamp(4 * (0.94 - 2 * std::abs(x) / L), 0.0, 1.0); };
             for (auto& p : s.surface.points)

@@ -33,8 +33,8 @@ double drySurfaceTime(const ColdWall& wall, double room, double humidity, double
     return tau * std::log((room - wall.temperature) / (room - dew));
 }
 
-Condensation condensation(const ColdWall& wall, double room, double humidity, double transfer) {
-    // Lewis: mass transfer h_m = transfer / (rho_air c_air) for vapour density; water vapour 461.5 J/kgK.
+Condensation condensation(const ColdWall& wall, double room, double humidity, double transfer, double radiation) {
+    // Lewis: mass transfer h_m = convection / (rho_air c_air) for vapour density; water vapour 461.5 J/kgK.
     constexpr double kLatent = 2.45e6, kAir = 1.2 * 1006, kVapour = 461.5;
     Condensation out;
     out.dewPoint = dewPoint(room, humidity);
@@ -46,7 +46,7 @@ Condensation condensation(const ColdWall& wall, double room, double humidity, do
     constexpr double dt = 0.5;
     while (t < 4 * 3600) {
         const double drive = (p - saturationPressure(T)) / (kVapour * (T + 273.15));
-        double rate = transfer / kAir * drive;  // kg/m²s, negative when drying
+        double rate = (transfer - radiation) / kAir * drive;  // kg/m²s, negative when drying
         if (rate < 0 && film + rate * dt < 0) rate = -film / dt;
         film += rate * dt;
         T += dt * (transfer * (room - T) + kLatent * rate) / capacity;

@@ -29,8 +29,9 @@ struct ColdWall {
 };
 
 /// Lumped wall with condensation heat (Lewis relation, latent heat 2.45 MJ/kg).
-/// @param transfer heat transfer in W/m²K of one face
-Condensation condensation(const ColdWall& wall, double roomCelsius, double humidity, double transfer);
+/// @param transfer heat transfer in W/m²K of one face, radiation included
+/// @param radiation the part of it that comes by radiation, which carries no vapour
+Condensation condensation(const ColdWall& wall, double roomCelsius, double humidity, double transfer, double radiation);
 
 /// Time in s until the wall is as warm as the dew point, without the heat of condensation: tau ln((Ta-T0)/(Ta-Td)).
 double drySurfaceTime(const ColdWall& wall, double roomCelsius, double humidity, double transfer);

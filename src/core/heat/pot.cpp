@@ -10,9 +10,9 @@ double potLoss(const material::Constants& physics, double mass, bool stirred) {
 }
 
 double batchWindow(const material::Coating& coating, const material::Constants& physics, double mass, double bowlCapacity,
-                   double start, double room, bool stirred) {
+                   double start, double room) {
     const CrystalLaw law(coating, physics);
-    const double UA = potLoss(physics, mass, stirred);
+    const double UA = potLoss(physics, mass, true);  // hands stir it
     const double capacity = mass * coating.heatCapacity + bowlCapacity;
     const double end = physics.at("windowFraction").value;
     double T = start, X = coating.tempered ? physics.at("windowStart").value : coating.crystalsAtStart, t = 0;

@@ -11,6 +11,6 @@ double potLoss(const material::Constants& physics, double mass, bool stirred);
 /// `windowFraction`. `(M c + C_b) dT/dt = -UA (T - T_room) + M L dX/dt`.
 /// @returns s, at most four hours
 double batchWindow(const material::Coating& coating, const material::Constants& physics, double mass, double bowlCapacity,
-                   double start, double room, bool stirred);
+                   double start, double room);
 
 }  // namespace uovo::heat

@@ -47,6 +47,10 @@ double yieldStress(const Coating& c, double celsius, double phi) {
 
 tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const OwnFigures& own) {
     for (const auto& [name, value] : own.values) {
+        if (name == kPacket) {
+            if (!(value >= 0.01 && value <= 50)) return tl::unexpected(Problem{"A packet holds between 10 g and 50 kg.", name});
+            continue;
+        }
         const auto it = chocolate.constants.find(name);
         if (it == chocolate.constants.end())
             return tl::unexpected(Problem{"“" + name + "” is not a figure of a chocolate.", name});
@@ -67,6 +71,11 @@ tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const Ow
     if (figure("workHigh") >= figure("scorch"))
         return tl::unexpected(Problem{"The working temperature on the label is above the one that scorches.", "workHigh"});
     return {};
+}
+
+double packetOf(const Chocolate& chocolate, const OwnFigures& own) {
+    const auto it = own.values.find(kPacket);
+    return it != own.values.end() ? it->second : chocolate.packet;
 }
 
 tl::expected<Coating, Problem> coating(const Chocolate& chocolate, Temper temper, Thinner thinner, double thinnerShare,

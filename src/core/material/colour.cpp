@@ -26,6 +26,28 @@ std::optional<std::array<int, 3>> rgb(const std::string& look) {
     return out;
 }
 
+std::string lowered(std::string s) {
+    if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
+    return s;
+}
+
+/// What flows and grows by factors lies between the logarithms, all else between the values.
+bool byLogarithm(const std::string& name) { return name == "viscosity40" || name == "yield40" || name == "growthRate"; }
+
+void blend(Chocolate& c, const Chocolate& other, double share) {
+    for (auto& [name, v] : c.constants) {
+        const auto it = other.constants.find(name);
+        if (it == other.constants.end()) continue;
+        const auto between = [&](double a, double b) { return byLogarithm(name) && a > 0 && b > 0 ? a * std::pow(b / a, share) : a + (b - a) * share; };
+        v = {between(v.value, it->second.value), between(v.low, it->second.low), between(v.high, it->second.high), v.unit, "blend by mass: judgement"};
+    }
+    for (auto list : {&Chocolate::allergens, &Chocolate::traces})
+        for (const auto& a : other.*list)
+            if (std::find((c.*list).begin(), (c.*list).end(), a) == (c.*list).end()) (c.*list).push_back(a);
+    c.second = other.id;
+    c.secondShare = share;
+}
+
 }  // namespace
 
 ColourMix mix(const Colour& c, double mass) {
@@ -34,7 +56,7 @@ ColourMix mix(const Colour& c, double mass) {
     m.colour = c.strength.value * (mass - m.plain);
     m.strong = mass - m.plain - m.colour;
     m.trialChocolate = std::min(kTrial, m.strong / 8);
-    m.trialColour = m.trialChocolate * m.colour / m.strong;
+    m.trialColour = m.strong > 0 ? m.trialChocolate * m.colour / m.strong : 0;
     return m;
 }
 
@@ -56,7 +78,15 @@ std::vector<Problem> problems(const Colour& c, const Library& lib) {
     if (c.name.empty()) out.push_back({"A colour needs a name.", at + "name"});
     if (!base || !base->base.empty()) out.push_back({"There is no chocolate “" + c.base + "” here to colour.", at + "base"});
     if (const Chocolate* taken = lib.find(c.id); c.id.empty() || (taken && taken->base.empty())) out.push_back({"A colour cannot be called like the chocolate “" + c.id + "”.", at + "name"});
-    if (!(c.strength.value >= kWeakest && c.strength.value <= kStrongest))
+    if (!c.second.empty()) {
+        const Chocolate* second = lib.find(c.second);
+        if (!second || !second->base.empty() || c.second == c.base)
+            out.push_back({"There is no other chocolate “" + c.second + "” here to blend with.", at + "second"});
+        else if (base && base->kind != second->kind)
+            out.push_back({"Compound and couverture do not set together: their fats soften each other.", at + "second"});
+        if (!(c.secondShare.value > 0 && c.secondShare.value < 1)) out.push_back({"A blend holds some of both chocolates.", at + "secondShare"});
+    }
+    if (!(c.strength.value >= kWeakest && c.strength.value <= kStrongest) && !(c.strength.value == 0 && !c.second.empty()))
         out.push_back({fmt::format("Oil colour is stirred in at 0.3 to 1 %; {} would {}.", format(c.strength.value, Dimension::Percent, UnitSystem::Metric), c.strength.value > kStrongest ? "taste of it and soften the chocolate" : "hardly show"), at + "strength"});
     if (!(c.letDown.value >= 0 && c.letDown.value <= 0.95)) out.push_back({"A pastel is let down with 0 to 95 % of plain chocolate.", at + "letDown"});
     if (!rgb(c.look)) out.push_back({"“" + c.look + "” is not a colour for the screen; write #5B7FB0.", at + "look"});
@@ -70,8 +100,10 @@ Library withColours(const Library& library, const std::vector<Colour>& colours) 
         const Chocolate* base = library.find(c.base);
         if (!base || !base->base.empty() || library.find(c.id) == base) continue;
         Chocolate made = *base;
+        const Chocolate* second = c.second.empty() ? nullptr : library.find(c.second);
+        if (second && second->base.empty() && second != base) blend(made, *second, c.secondShare.value);
         made.id = c.id;
-        made.name = c.name + " (" + base->name + ")";
+        made.name = c.name + " (" + base->name + (made.second.empty() ? "" : " and " + lowered(second->name)) + ")";
         made.base = base->id;
         made.look = lookOf(c, base->look);
         out.chocolates.push_back(std::move(made));

@@ -1,4 +1,4 @@
-// Colours: pots mixed from a chocolate with oil colour, and pastels let down with more of it.
+// Colours and blends: pots mixed from a chocolate with oil colour or with another chocolate, and pastels let down with more of it.
 #pragma once
 #include "core/material/material.h"
 
@@ -8,7 +8,9 @@ namespace uovo::material {
 struct Colour {
     std::string id, name;
     std::string base = "white";   ///< id of the chocolate it is mixed from
-    Measure strength = 0.005;     ///< kg of oil colour in a kg of the strong colour; 0.003–0.01 (common practice, no source)
+    std::string second;           ///< id of another chocolate in it, a blend; empty: none
+    Measure secondShare = 0.5;    ///< of the chocolate's mass that is `second`
+    Measure strength = 0.005;     ///< kg of oil colour in a kg of the strong colour; 0.003–0.01 (common practice, no source); a blend may have none
     Measure letDown = 0;          ///< share of the pot that is plain base: a pastel
     std::string look = "#5B7FB0"; ///< of the strong colour, for drawings only
     std::string extra;
@@ -33,7 +35,8 @@ std::string lookOf(const Colour& colour, const std::string& baseLook);
 std::vector<Problem> problems(const Colour& colour, const Library& library);
 
 /// The library with a plan's colours beside its chocolates; those whose base is missing are left out.
-/// A coloured chocolate has the figures of its base: so little oil hardly changes how it flows or sets.
+/// A coloured chocolate has the figures of its base: so little oil hardly changes how it flows or sets. A blend has figures between
+/// those of its two by mass; viscosity, yield stress and rates between their logarithms.
 Library withColours(const Library& library, const std::vector<Colour>& colours);
 
 }  // namespace uovo::material

@@ -26,12 +26,22 @@ struct Chocolate {
     Constants constants;
     std::vector<std::string> allergens, traces;
     std::string base;     ///< id of the chocolate it is coloured from; empty for one as it is bought
+    std::string second;   ///< of a blend: id of the other chocolate in it
+    double secondShare = 0;
     std::string look;     ///< "#RRGGBB", for drawings
     double packet = 0.2;  ///< kg in one packet as sold
     double bar = 0.1;     ///< kg in one bar, for people who count bars
 
     const Constant& at(const std::string& name) const;  ///< asserts that the constant exists
+    /// The chocolate one buys for it; of a blend the first.
     const std::string& boughtAs() const { return base.empty() ? id : base; }
+    /// All that one buys for it, with their shares.
+    std::vector<std::pair<std::string, double>> bought() const {
+        if (second.empty()) return {{boughtAs(), 1.0}};
+        return {{base, 1 - secondShare}, {second, secondShare}};
+    }
+    /// Under which id a person's own figures of it stand: a blend has its own.
+    const std::string& figuresAs() const { return second.empty() ? boughtAs() : id; }
 };
 
 /// How the crystals are (or are not) made before coating.
@@ -40,9 +50,11 @@ enum class Temper { Tempered, Untempered };
 /// What is stirred in to thin the chocolate, as a share of its mass.
 enum class Thinner { None, CocoaButter, VegetableOil };
 
+inline constexpr const char* kPacket = "packet";  ///< key of a person's own figure: kg in one packet
+
 /// A person's own figures that replace the book's.
 struct OwnFigures {
-    std::map<std::string, double> values;  ///< constant name → SI value
+    std::map<std::string, double> values;  ///< constant name → SI value; or kPacket
     bool operator==(const OwnFigures&) const = default;
 };
 
@@ -84,6 +96,9 @@ tl::expected<Coating, Problem> coating(const Chocolate& chocolate, Temper temper
 
 /// Working temperatures on the packet win over the table; checks that they do not contradict each other.
 tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const OwnFigures& own);
+
+/// kg in one packet as this person buys it.
+double packetOf(const Chocolate& chocolate, const OwnFigures& own);
 
 /// Share of its temper that a chocolate keeps when it is worked at `celsius`: 1 below where it is lost, 0 a degree above,
 /// smooth between. Compound keeps its own crystals; untempered chocolate has none to keep.

@@ -19,11 +19,11 @@ constexpr size_t kKept = 160;
 constexpr double kPatch = 0.002;      // kg a coated piece: judgement
 constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and swirled: judgement, a quarter to a half
 
-/// The piece in the chocolates it is bought as: a colour changes no wall.
+/// The piece in the chocolates it is bought as: a colour changes no wall, a blend does.
 Piece uncoloured(Piece p, const Plan& plan) {
     const auto plain = [&](std::string& id) {
         for (const auto& c : plan.colours)
-            if (c.id == id) {
+            if (c.id == id && c.second.empty()) {
                 id = c.base;
                 return;
             }
@@ -31,6 +31,12 @@ Piece uncoloured(Piece p, const Plan& plan) {
     plain(p.chocolate);
     for (auto& c : p.coats) plain(c.chocolate);
     return p;
+}
+
+std::vector<material::Colour> blends(const Plan& plan) {
+    std::vector<material::Colour> out = plan.colours;
+    std::erase_if(out, [](const auto& c) { return c.second.empty(); });
+    return out;
 }
 
 /// What the coat stage depends on, and nothing else: the name, count or filling may change without computing it again.
@@ -53,6 +59,7 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     p.loads.clear();
     p.sits = Sits::Flat;
     essence.pieces = {p};
+    essence.colours = blends(plan);
     return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) + writePlan(essence);
 }
 
@@ -64,6 +71,7 @@ std::string partKey(const Piece& coloured, const Plan& plan) {
     essence.kitchen.fridge = plan.kitchen.fridge;
     essence.kitchen.fan = plan.kitchen.fan;
     if (const auto own = plan.own.find(piece.chocolate); own != plan.own.end()) essence.own[own->first] = own->second;
+    essence.colours = blends(plan);
     Piece p;
     p.id = "part";
     p.former = piece.former;
@@ -348,6 +356,11 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
                 coatShare(k).each += a->part->wall->coats[k].added;
                 coatShare(k).aside += a->part->wall->coats[k].fell;
             }
+            if (a->part->melted > 0) {  // a hole's chocolate is there while it is made, and comes back
+                Share& s = a->part->wall ? coatShare(0) : share(piece.chocolate, a->coating);
+                if (a->part->wall) s.each -= a->part->melted;
+                s.aside += a->part->melted;
+            }
             for (size_t k = 0; k < a->part->volumes.size(); ++k) {  // the last mold is still filled once before it is poured out
                 const auto& item = a->part->assembly.items[k];
                 if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside) || piece.closes()) continue;
@@ -404,9 +417,9 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         for (const auto& c : piece.coats) work += task(c.way == coat::Way::Dip ? "dip" : coat::drains(c.way) || c.way == coat::Way::Turn ? "pour" : "brush");
         if (a->part && !a->part->wall) work += task("cast") * double(std::max<size_t>(1, a->part->items.size()));
         for (const auto& s : shares) {
-            const bool own = s.chocolate == piece.chocolate;
-            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, s.chocolate, own ? late : 0, s.aside, work / double(shares.size())});
-            packets.push_back(lib.find(s.chocolate)->packet);
+            const bool main = s.chocolate == piece.chocolate;
+            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, s.chocolate, main ? late : 0, s.aside, work / double(shares.size())});
+            packets.push_back(packetOf(plan, lib, s.chocolate));
         }
         const auto place = a->part && !a->part->wall ? piece.cast.place : piece.coats.back().place;
         const auto& k = plan.kitchen;
@@ -424,7 +437,8 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     out.melts = meltPlans(plan, lib, out.pots);
     std::map<std::string, std::pair<double, double>> bought;  // what all pots of one packet need, and what stands in the cupboard
     for (const auto& pot : out.pots)
-        if (const auto* c = lib.find(pot.id)) bought[c->boughtAs()].first += pot.melt;
+        if (const auto* c = lib.find(pot.id))
+            for (const auto& [id, part] : c->bought()) bought[id].first += part * pot.melt;
     for (const auto& s : plan.pantry)
         if (bought.contains(s.chocolate)) bought[s.chocolate].second += s.mass.value;
     for (const auto& pot : out.pots) {
@@ -435,12 +449,15 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         a.after = "to melt";
         const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units); };
         a.sentence = pot.chocolate + ". " + g(pot.consumed) + " is used up, " + g(pot.returned) + " comes back.";
-        if (const auto* c = lib.find(pot.id); c && bought.contains(c->boughtAs())) {
-            const auto [need, have] = bought[c->boughtAs()];
-            const int buy = batch::packetsToBuy(need, have, pot.packet);
-            const bool alone = need <= pot.melt + 1e-9;
-            a.sentence += buy == 0 ? " It stands in the cupboard." : fmt::format(" Buy {} {} of {}{}.", buy, buy == 1 ? "packet" : "packets", g(pot.packet), alone ? "" : " for all that is made from it");
-            bought.erase(c->boughtAs());
+        const auto* c = lib.find(pot.id);
+        for (const auto& [id, part] : c ? c->bought() : std::vector<std::pair<std::string, double>>{}) {
+            if (!bought.contains(id)) continue;
+            const auto [need, have] = bought[id];
+            const double packet = packetOf(plan, lib, id);
+            const int buy = batch::packetsToBuy(need, have, packet);
+            const std::string of = part < 1 ? " " + lib.find(id)->name : "";
+            a.sentence += buy == 0 ? fmt::format("{} stands in the cupboard.", of.empty() ? " It" : of) : fmt::format(" Buy {} {} of {}{}{}.", buy, buy == 1 ? "packet" : "packets", g(packet), of, need <= part * pot.melt + 1e-9 ? "" : " for all that is made from it");
+            bought.erase(id);
         }
         a.working = {"Chocolate to melt",
                      "melt = pieces + what falls aside + bath + tools;  used up = melt − bath − what comes back",

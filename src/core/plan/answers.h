@@ -104,6 +104,7 @@ struct PartWall : CoatTimes {
     double thinnestHeight = 0;  ///< m above the former's lowest point
     double bare = 0;            ///< share of the wall that stays bare
     double error = 0;           ///< relative, of the mass
+    double melted = 0;          ///< kg that a hole takes which is melted into it afterwards
     bool thinAtRim = false;     ///< the rim, on the whole, is the thinnest place
     std::string thinnestOn;     ///< name of the item with the thinnest place
     std::vector<Coat> coats;
@@ -129,6 +130,7 @@ struct PartStage {
     double shelfDiameter = 0, shelfHeight = 0;  ///< m, of the largest of them
     setting::Times setting;       ///< of its thickest item, in the fridge, s
     double thickest = 0;          ///< m, of what sets: wall, or volume over cooled area
+    double melted = 0;            ///< kg that a hole takes which is melted into it; they come back
 };
 
 struct StrengthStage;

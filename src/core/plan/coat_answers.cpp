@@ -78,7 +78,7 @@ public:
         a.after = runs ? "when its time is over" : "until nothing runs";
         if (runs) a.tone = Tone::Weak;
         const double yield = material::yieldStress(coating_, last_.temperature.value, material::crystalsAt(coating_, last_.temperature.value));
-        const double crumb = 3 * yield / (kCrumb * 9.81);
+        const double crumb = 3 * yield / (kCrumb * kGravity);
         if (!runs) a.sentence = fmt::format("Hold or hang it still that long after the last coat{}.", piece_.coats.size() > 1 ? ", less after the others" : "");
         if (const auto& rim = times_.rim; std::isfinite(rim.firm) && !piece_.closes()) {
             const std::string from = time(rim.lock), to = time(rim.firm);
@@ -100,15 +100,16 @@ public:
         a.headline = d.wet ? time(d.drySeconds) : "Stays dry";
         if (d.wet) a.after = "wet on leaving the cold";
         a.tone = d.wet && d.film > lib_.physical("frostHarm") ? Tone::Weak : d.wet ? Tone::Plain : Tone::Good;
+        const std::string water = d.film < 1e-4 ? "less than 0.1 g" : fmt::format("{:.1f} g", d.film * 1e3);
         a.sentence = !d.wet ? fmt::format("The dew point of your room is {}; the piece is warmer.", temperature(d.dewPoint))
                      : d.film > lib_.physical("frostHarm")
-                         ? fmt::format("{:.1f} g of water settle on a square metre: it dulls and gets sticky. Take it out in a closed box and open that after half an hour.", d.film * 1e3)
-                         : fmt::format("A breath of water, {:.1f} g on a square metre. Do not touch it until it is gone.", d.film * 1e3);
+                         ? fmt::format("{} of water settle on a square metre: it dulls and gets sticky. Take it out in a closed box and open that after half an hour.", water)
+                         : fmt::format("A breath of water, {} on a square metre. Do not touch it until it is gone.", water);
         a.working.title = "Dew on leaving the cold";
         a.working.formula = "wet while the surface is colder than the dew point;  ρ c s dT/dt = n h (T_room − T) + latent heat";
         a.working.inputs = {{"room", temperature(plan_.kitchen.room.value) + ", " + format(plan_.kitchen.humidity.value, Dimension::Percent, plan_.units), "", "your kitchen"},
                             {"dew point", temperature(d.dewPoint), "", "ASHRAE Handbook Fundamentals 2017, ch. 1"},
-                            physics("condensationTransfer", lib_.physics), physics("frostHarm", lib_.physics),
+                            physics("airStill", lib_.physics), physics("radiation", lib_.physics), physics("frostHarm", lib_.physics),
                             {"mean wall", length(mean_), "", "coat model"}};
         a.working.result = a.headline;
         a.working.trust = "Good for the dew point; how much water harms is judgement.";
@@ -133,7 +134,8 @@ public:
             const double share = height > 0 ? b.at.z / height : 0.5;
             std::string words = share > 0.8 ? "near the top" : share < 0.2 ? "near the bottom" : "half way up";
             if (b.part < parts.size() && !parts[b.part].empty()) words += " of the " + lower(parts[b.part]);
-            return fmt::format("{:.1f} cm² {}", b.area * 1e4, words);
+            const double cm2 = b.area * 1e4;
+            return (cm2 < 0.1 ? fmt::format("{:.0f} mm² ", b.area * 1e6) : fmt::format("{:.1f} cm² ", cm2)) + words;
         };
         std::vector<std::string> told;
         for (const auto& b : all)
@@ -145,7 +147,7 @@ public:
         for (const auto& b : all)
             if (a.working.inputs.size() < 12) a.working.inputs.push_back({b.kind == Kind::Bare ? "bare" : "groove", where(b), "", b.kind == Kind::Bare ? "coat model" : "curvature of the mold"});
         a.working.title = "Holes";
-        a.working.formula = "bare: thinner than 0.1 mm;  a groove: the chocolate's side bends tighter than a radius of 2.5 mm and the first coat is poured";
+        a.working.formula = "bare: thinner than 0.1 mm;  a groove: the chocolate's side bends tighter than a radius of 4 mm and the first coat is poured";
         a.working.result = a.headline + " " + a.after;
         a.working.trust = "Where melt comes by is computed; how tight a groove must be to hold air is judgement.";
         a.working.section = "Film on a mesh";

@@ -73,7 +73,7 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
     cold.density = coating.densitySolid;
     cold.heatCapacity = coating.heatCapacity;
     cold.temperature = last.place == coat::Place::Table ? plan.kitchen.room.value : shell;
-    out.dew = heat::condensation(cold, plan.kitchen.room.value, plan.kitchen.humidity.value, lib.physical("condensationTransfer"));
+    out.dew = heat::condensation(cold, plan.kitchen.room.value, plan.kitchen.humidity.value, lib.physical("airStill"), lib.physical("radiation"));
     out.chill = std::max(0.0, setting::warmestSettingAir(law, events) - cold.temperature);
     const double held = setting::heldStress(lib.physical("coldModulus"), lib.physical("expansion"), lib.strong("poisson"), out.chill) / (lib.find(piece.chocolate)->at("strength").value * lib.strong("strengthAt5"));
     out.heldStress = held;

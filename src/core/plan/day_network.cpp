@@ -46,7 +46,7 @@ public:
 
 private:
     struct PotState {
-        int resource = 0, melt = 0;
+        int resource = 0, melt = 0;  ///< melt: the task after which it is molten, divided and coloured
         double life = 0;  // min of usable chocolate after tempering
         double mass = 0;
     };
@@ -82,19 +82,40 @@ private:
         auto [it, fresh] = pots_.try_emplace(key);
         PotState& pot = it->second;
         if (!fresh) return pot;
-        for (const auto& p : answers_.pots)
-            if (p.chocolate.starts_with(coating.name)) pot.mass = std::max(pot.mass, p.melt);
+        double together = 0;
+        for (size_t i = 0; i < answers_.pots.size(); ++i) {
+            if (!answers_.pots[i].chocolate.starts_with(coating.name)) continue;
+            pot.mass = std::max(pot.mass, answers_.pots[i].melt);
+            if (i < answers_.melts.size()) together = std::max(together, answers_.melts[i].together);
+        }
         const std::string name = coating.name;
-        const int chop = add({"chop/" + chocolate, "Chop " + lower(name), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
-        pot.melt = add({"melt/" + chocolate, "Melt " + format(pot.mass, Dimension::Mass, plan_.units) + " of " + lower(name), "", "melt",
-                        meltMinutes(chocolate, pot.mass), 1, 0, 0, {"hot-bowl"}});
-        after(chop, pot.melt, 0, -1, "it is chopped");
+        const auto* bought = lib_.find(chocolate);
+        const auto* base = together > 0 && bought ? lib_.find(bought->boughtAs()) : nullptr;
+        const auto grams = [&](double kg) { return format(kg, Dimension::Mass, plan_.units); };
+        const auto meltAll = [&](const std::string& id, const std::string& what, double kg) {
+            const int chop = add({"chop/" + id, "Chop " + lower(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
+            const int melt = add({"melt/" + id, "Melt " + grams(kg) + " of " + lower(what), "", "melt", meltMinutes(chocolate, kg), 1, 0, 0, {"hot-bowl"}});
+            after(chop, melt, 0, -1, "it is chopped");
+            return melt;
+        };
+        if (base) {  // one melt for all of its colours, divided then
+            const auto [one, first] = molten_.try_emplace(base->id + key.substr(chocolate.size()), 0);
+            if (first) one->second = meltAll(base->id, base->name, together);
+            pot.melt = one->second;
+            if (bought != base) {
+                pot.melt = add({"colour/" + chocolate, "Divide off " + grams(pot.mass) + " and colour it: " + lower(bought->name), "", "melt", minutes("colour", 1), 1, 0, 0, {}});
+                after(one->second, pot.melt, 0, 60, "it is molten");
+            }
+        } else {
+            pot.melt = meltAll(chocolate, name, pot.mass);
+        }
         net_.resources.push_back({"pot of " + lower(name), 1, "pot"});
         pot.resource = static_cast<int>(net_.resources.size()) - 1;
         pot.life = 90;
         if (coating.tempered) {
-            const double start = std::min(coating.workHigh, coating.loses - 0.5);
-            pot.life = heat::batchWindow(coating, lib_.physics, pot.mass, 0, start, plan_.kitchen.room.value, true) / 60;
+            pot.life = heat::batchWindow(coating, lib_.physics, pot.mass, 0, std::min(coating.workHigh, coating.loses - 0.5), plan_.kitchen.room.value) / 60;
+            for (size_t i = 0; i < answers_.pots.size() && i < answers_.melts.size(); ++i)  // hands re-warm it as they work
+                if (answers_.pots[i].chocolate.starts_with(coating.name)) pot.life = std::max(pot.life, answers_.melts[i].temper.keeps / 60);
         }
         return pot;
     }
@@ -233,15 +254,22 @@ private:
             after(ready, cast, 0, std::max(0, std::min(life, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
             after(prepare, cast, 0, 240, "the molds are ready");
             net_.holds.push_back({pot.resource, ready, cast, 1});
-            const int in = task("cast-in", "Into the fridge: " + who, "cold", minutes("carry", n), 1);
-            after(clear_, in, 0, -1, "the shelf is clear");
-            after(cast, in, 0, 15, "the wait before the cold");
-            const int out = task("cast-out", "Out of the fridge, look: " + who, "look", minutes("look", n), 1);
-            const double need = std::isnan(stage.setting.release) ? stage.setting.set : stage.setting.release;
-            const int stay = static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60));
-            after(in, out, stay, std::max(stay + 15, static_cast<int>(lib_.usual("fridgeMost") / 60)), "it lets go");
-            const int capacity = net_.resources[static_cast<size_t>(places_.at(coat::Place::Fridge))].capacity;
-            net_.holds.push_back({places_.at(coat::Place::Fridge), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
+            const coat::Place where = piece.cast.place;
+            const bool stays = where == coat::Place::Table;
+            const int table = stays ? 0 : static_cast<int>(std::ceil(piece.cast.table.value / 60));
+            int in = cast;
+            if (!stays) {
+                in = task("cast-in", "Into the " + placeName(where) + ": " + who, "cold", minutes("carry", n), 1);
+                after(clear_, in, 0, -1, "the shelf is clear");
+                after(cast, in, table, table + 15, "the wait before the cold");
+            }
+            const int out = task("cast-out", (stays ? "Look at " : "Out of the " + placeName(where) + ", look: ") + who, "look", minutes("look", n), 1);
+            const double until = std::isnan(stage.setting.release) ? stage.setting.set : stage.setting.release, need = until - table * 60;
+            const int stay = std::max(0, static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60)));
+            const double most = where == coat::Place::Freezer ? lib_.usual("freezerMost") : stays ? 4 * 3600.0 : lib_.usual("fridgeMost");
+            after(in, out, stay, std::max(stay + 15, static_cast<int>(most / 60)), "it lets go");
+            const int capacity = net_.resources[static_cast<size_t>(places_.at(where))].capacity;
+            net_.holds.push_back({places_.at(where), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
             const int release = task("uncast", (stage.wall ? "Unmold the other parts of " : "Unmold ") + who, "release", minutes("unmold", many), 0);
             after(out, release, 0, -1, "it has been looked at");
             finished.push_back(compound ? join(piece, a, {release}, n, who, r + 1, numbers(rounds, from, to)) : release);
@@ -331,6 +359,7 @@ private:
     schedule::Network net_;
     std::map<coat::Place, int> places_;
     std::map<std::string, PotState> pots_;
+    std::map<std::string, int> molten_;  // task that melts a base for all of its colours
     int clear_ = 0, serve_ = -1;
 };
 

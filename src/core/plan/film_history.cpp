@@ -20,7 +20,7 @@ tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& p
                                                std::stop_token stop, const std::function<void(double)>& progress) {
     FilmHistory out;
     if (const auto* part = piece.part()) {
-        auto built = form::build(*part, plan.meshes, {kTriangles, 28, true});
+        auto built = form::build(form::unopened(*part), plan.meshes, {kTriangles, 28, true});
         if (!built) return tl::unexpected(built.error());
         if (item >= built->items.size() || built->items[item].shape.body != form::Body::Wall) return tl::unexpected(Problem{"This part is not coated.", "item"});
         out.shape = std::move(built->items[item].shape);

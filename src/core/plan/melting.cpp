@@ -21,9 +21,12 @@ double inOne(const Answers& answers, const material::Library& lib, const PieceAn
     double kg = 0;
     for (const auto& pot : answers.pots) {
         const auto* c = lib.find(pot.id);
-        if (pot.id != chocolate && !(c && c->boughtAs() == chocolate)) continue;
+        double share = pot.id == chocolate ? 1 : 0;
+        if (c)
+            for (const auto& [id, part] : c->bought())
+                if (id == chocolate) share = part;
         for (const auto& use : pot.uses)
-            if (use.piece == piece.id) kg += use.mass / piece.make;
+            if (use.piece == piece.id) kg += share * use.mass / piece.make;
     }
     return kg;
 }
@@ -61,8 +64,14 @@ std::vector<std::string> mixingWords(const Plan& plan, const material::Library& 
     const auto& mix = *m.colour;
     const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units, kg < 0.01 ? Detail::Fine : Detail::Normal); };
     const auto* chocolate = lib.find(pot.id);
-    const std::string base = lower(lib.find(chocolate->base)->name);
+    const auto* second = chocolate->second.empty() ? nullptr : lib.find(chocolate->second);
+    const std::string base = second ? "the blend" : lower(lib.find(chocolate->base)->name);
     std::vector<std::string> out;
+    if (second) {
+        const double all = mix.strong + mix.plain, other = chocolate->secondShare * all;
+        out.push_back(fmt::format("Melt {} of {} and {} of {} together and stir until it is one colour; its seed is of the same two.", g(all - other), lower(lib.find(chocolate->base)->name), g(other), lower(second->name)));
+        if (!(mix.colour > 0)) return out;
+    }
     std::string first = fmt::format("Oil colour only: one with water in it makes chocolate seize. Take {} of {} and {} of colour.", g(mix.strong + mix.plain), base, g(mix.colour));
     if (m.batches > 1 || pot.uses.size() > 1)
         first += fmt::format(" Colour all of it at once, before it is {}: a second mix never matches the first.", m.batches > 1 ? fmt::format("tempered in {} batches", m.batches) : std::string("shared out"));
@@ -93,6 +102,24 @@ void unite(std::vector<std::string>& all, const std::vector<std::string>& more) 
 }
 
 }  // namespace
+
+double packetOf(const Plan& plan, const material::Library& lib, const std::string& id) {
+    const auto* c = lib.find(id);
+    const auto own = c ? plan.own.find(c->boughtAs()) : plan.own.end();
+    return !c ? 0 : own == plan.own.end() ? c->packet : material::packetOf(*c, own->second);
+}
+
+std::vector<size_t> meltedWith(const material::Library& lib, const std::vector<batch::Pot>& pots, size_t pot) {
+    // what stands behind the chocolate's name says how it is prepared
+    const auto what = [&](const batch::Pot& p) -> std::pair<std::string, std::string> {
+        const auto* c = lib.find(p.id);
+        return c ? std::pair(fmt::format("{} {} {}", c->boughtAs(), c->second, c->secondShare), p.chocolate.substr(std::min(p.chocolate.size(), c->name.size()))) : std::pair(p.id, std::string());
+    };
+    std::vector<size_t> out;
+    for (size_t i = 0; i < pots.size(); ++i)
+        if (what(pots[i]) == what(pots[pot])) out.push_back(i);
+    return out;
+}
 
 std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, const std::vector<batch::Pot>& pots) {
     std::vector<MeltPlan> out;
@@ -127,6 +154,16 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
             if (!coating->tempered || (pot.minutes / m.batches * 60 <= m.temper.keeps && m.each <= kMostBowl)) break;  // one tempered bowl serves a whole table
         }
         m.batches = std::min(m.batches, kMostBatches);
+        if (const auto with = meltedWith(lib, pots, out.size()); with.size() > 1 && chocolate) {
+            std::string shares;
+            for (const size_t i : with) {
+                m.together += pots[i].melt;
+                const auto* c = lib.find(pots[i].id);
+                const std::string name = lower(c->base.empty() ? "as it is" : c->name.substr(0, c->name.find(" (")));
+                shares += (shares.empty() ? "" : ", ") + format(pots[i].melt, Dimension::Mass, plan.units) + (c->base.empty() ? " " : " for ") + name;
+            }
+            m.dividing = fmt::format("Melt {} of {} in one go and divide it: {}.", format(m.together, Dimension::Mass, plan.units), lower(lib.find(chocolate->boughtAs())->name), shares);
+        }
         for (const auto& c : plan.colours)
             if (c.id == pot.id && pot.melt > 0) {
                 m.colour = material::mix(c, pot.melt);
@@ -142,30 +179,34 @@ Shopping shopping(const Plan& plan, const material::Library& lib, const Answers&
     out.priced = true;
     std::map<std::string, double> price;
     const auto supply = [&](const std::string& name, std::string amount, std::string forWhat) { out.supplies.push_back({name, std::move(amount), std::move(forWhat)}); };
+    const auto lineOf = [&](const std::string& id) -> Purchase& {
+        for (auto& l : out.lines)
+            if (l.chocolate == id) return l;
+        out.lines.push_back({id, lib.find(id)->name, 0, 0, packetOf(plan, lib, id), 0, 0, ""});
+        Purchase& line = out.lines.back();
+        for (const auto& s : plan.pantry) {
+            if (s.chocolate != id) continue;
+            if (s.price > 0) price[id] = s.price;
+            if (!s.bestBefore.empty() && !today.empty() && s.bestBefore < today) {
+                line.note += fmt::format("{}{} in the cupboard are past their date ({}).", line.note.empty() ? "" : " ", format(s.mass.value, Dimension::Mass, plan.units), s.bestBefore);
+                continue;
+            }
+            line.have += s.mass.value;
+        }
+        return line;
+    };
     for (const auto& pot : answers.pots) {
         const auto* chocolate = lib.find(pot.id);
         if (!chocolate) continue;
-        const std::string& id = chocolate->boughtAs();
-        auto it = std::find_if(out.lines.begin(), out.lines.end(), [&](const Purchase& p) { return p.chocolate == id; });
-        if (it == out.lines.end()) {
-            out.lines.push_back({id, lib.find(id)->name, 0, 0, pot.packet, 0, 0, ""});
-            it = out.lines.end() - 1;
-            for (const auto& s : plan.pantry) {
-                if (s.chocolate != id) continue;
-                if (s.price > 0) price[id] = s.price;
-                if (!s.bestBefore.empty() && !today.empty() && s.bestBefore < today) {
-                    it->note += fmt::format("{}{} in the cupboard are past their date ({}).", it->note.empty() ? "" : " ", format(s.mass.value, Dimension::Mass, plan.units), s.bestBefore);
-                    continue;
-                }
-                it->have += s.mass.value;
-            }
-            unite(out.allergens, chocolate->allergens);
-            unite(out.traces, chocolate->traces);
+        unite(out.allergens, chocolate->allergens);
+        unite(out.traces, chocolate->traces);
+        for (const auto& [id, part] : chocolate->bought()) {
+            Purchase& line = lineOf(id);
+            line.need += part * pot.melt;
+            if (price.count(id)) line.cost += part * pot.consumed * price[id];
         }
-        it->need += pot.melt;
-        if (price.count(id)) it->cost += pot.consumed * price[id];
         for (const auto& c : plan.colours)
-            if (c.id == pot.id) supply("Oil colour, " + lower(c.name), format(material::mix(c, pot.melt).colour, Dimension::Mass, plan.units, Detail::Fine), format(pot.melt, Dimension::Mass, plan.units) + " of " + lower(chocolate->name));
+            if (c.id == pot.id && c.strength.value > 0) supply("Oil colour, " + lower(c.name), format(material::mix(c, pot.melt).colour, Dimension::Mass, plan.units, Detail::Fine), format(pot.melt, Dimension::Mass, plan.units) + " of " + lower(chocolate->name));
     }
     for (auto& l : out.lines) {
         l.packets = batch::packetsToBuy(l.need, l.have, l.packet);

@@ -15,7 +15,9 @@ struct MeltPlan {
     material::Coating coating;     ///< as the first of its pieces wants it
     temper::TemperPlan temper;     ///< of one batch
     int batches = 1;               ///< so that each is used up in its window
-    double each = 0;               ///< kg in one batch
+    double each = 0;               ///< kg in one batch; what is left of it goes over into the next
+    double together = 0;           ///< kg melted in one go with the other colours of its base, and divided then; 0: alone
+    std::string dividing;          ///< how, a sentence; empty when alone
     std::string problem;           ///< why there is no plan; empty when there is one
     std::optional<material::ColourMix> colour;  ///< of the whole pot, all batches: a second mix never matches the first
     std::vector<std::string> mixing;            ///< how it is coloured, a sentence a step
@@ -68,6 +70,11 @@ ScaledRecipe scaled(const Piece& piece, const PieceAnswers& answers);
 /// An amount of an ingredient times a factor, "210 g", "3.6".
 std::string amountOf(const Ingredient& ingredient, double factor, UnitSystem units);
 
+/// kg in one packet of a chocolate as this plan's cook buys it.
+double packetOf(const Plan& plan, const material::Library& library, const std::string& chocolate);
+
+/// Pots of one base, prepared alike: melted in one go, then divided and coloured. Indices, the first of them in front.
+std::vector<size_t> meltedWith(const material::Library& library, const std::vector<batch::Pot>& pots, size_t pot);
 /// How each pot is melted and tempered.
 std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& library, const std::vector<batch::Pot>& pots);
 /// What to buy, what it costs, what is in it. @param today "2026-08-04", for best-before dates

@@ -12,6 +12,12 @@ namespace {
 constexpr double kLump = 0.008;        // m: a thicker place than three walls is worth a word
 constexpr double kStickDepth = 0.018;  // m: shallower chocolate holds no stick
 
+/// Clear width of a hole that a plane cuts into a ball, m: the plane cuts the inner face in a smaller circle.
+double openingInside(double radius, double across, double wall) {
+    const double plane = std::sqrt(radius * radius - across * across / 4), inner = radius - wall;
+    return inner > plane ? 2 * std::sqrt(inner * inner - plane * plane) : 0;
+}
+
 class PartTeller : Speaker {
 public:
     PartTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
@@ -185,17 +191,28 @@ public:
 
     /// What melts away when a hole is opened on a warm plate.
     std::optional<Answer> opening() const {
-        const double d = form::figure(*piece_.part(), "opening");
-        if (piece_.part()->family != "ball" || d <= 0) return std::nullopt;
+        const double d = form::figure(*piece_.part(), form::kOpening);
+        if (s_.melted <= 0) return std::nullopt;
         const double R = form::figure(*piece_.part(), "diameter") / 2, cap = R - std::sqrt(R * R - d * d / 4), t = first_.wall;
-        const double lost = 2 * M_PI * R * cap * t * known_.coating.densitySolid;
+        const double clear = openingInside(R, d, t), scoop = lib_.usual("scoop");
         Answer a;
         a.id = "opening";
-        a.figure = {lost, lost, lost, Dimension::Mass};
-        a.headline = mass(lost);
-        a.after = "melts away at the opening";
-        a.sentence = fmt::format("A hole {} across, melted on a warm plate; five minutes in the fridge after it.", length(d));
-        a.working = {"Opening", "cap area 2π R h times the wall", {{"height of the cap", length(cap), "", "geometry"}, {"wall", length(t), "", "assumed"}}, a.headline, "It comes back into the pot.", "Parts"};
+        a.figure = {clear, clear, clear, Dimension::Length};
+        a.headline = length(clear);
+        a.after = "clear across the opening";
+        a.tone = clear >= scoop ? Tone::Good : clear > 0 ? Tone::Plain : Tone::Weak;
+        if (clear <= 0) {  // a plate takes off a cap that is lower than the wall is thick
+            const double through = 2 * std::sqrt(R * R - (R - t) * (R - t));
+            a.headline = "No hole";
+            a.after = "yet";
+            a.sentence = fmt::format("Melted {} across it is only {} deep, and the wall is {}. Melt it at least {} across.", length(d), length(cap), length(t), length(std::ceil(1e3 * through + 1) * 1e-3));
+        } else {
+            a.sentence = fmt::format("The hole is {} across outside, melted on a warm plate once it has set; five minutes in the fridge after it. {} {} melt away and come back.", length(d),
+                                     clear >= scoop ? fmt::format("A scoop of {} goes through.", length(scoop)) : fmt::format("No scoop of {} goes through: fill it from a bag or by the spoon.", length(scoop)), mass(s_.melted));
+        }
+        a.working = {"Opening", "inside 2 √((R − t)² − (R − h)²) with h = R − √(R² − r²);  grams: cap area 2π R h times the wall",
+                     {{"height of the cap", length(cap), "", "geometry"}, {"wall", length(t), "", s_.wall ? "coat model" : "assumed"}, {"scoop", length(scoop), "40–60 mm", "common practice, no source"}}, a.headline,
+                     "As wide as you melt it; the edge comes out rounded.", "Parts"};
         return a;
     }
 

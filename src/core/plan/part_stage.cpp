@@ -14,6 +14,34 @@ constexpr form::Detail kTurned{750, 20, true};         // a pool that is turned 
 constexpr double kCornerFills = 0.25;                  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
 constexpr double kStand = 0.005;  // m of tray under a mold on the shelf
 
+/// Of a ball, what a melted hole takes off.
+struct Cap {
+    double from = 0;  ///< m, height it begins at
+    double height = 0, area = 0;  ///< m, m²
+};
+Cap openingCap(const form::Part& ball) {
+    const double R = form::figure(ball, "diameter") / 2, r = form::figure(ball, form::kOpening) / 2, h = R - std::sqrt(std::max(0.0, R * R - r * r));
+    return {2 * R - h, h, 2 * M_PI * R * h};
+}
+
+/// Values of the nearest points.
+std::vector<double> nearestOf(const std::vector<form::Vec3>& points, const std::vector<double>& values, const std::vector<form::Vec3>& at) {
+    std::vector<double> out;
+    for (const auto& p : at) {
+        size_t best = 0;
+        double least = 1e300;
+        for (size_t i = 0; i < points.size(); ++i) {
+            const form::Vec3 d = points[i] - p;
+            if (const double far = form::dot(d, d); values[i] > 0 && far < least) {
+                least = far;
+                best = i;
+            }
+        }
+        out.push_back(values[best]);
+    }
+    return out;
+}
+
 double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::abs(form::signedArea(hull)); }
 
 }  // namespace
@@ -31,7 +59,11 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
     for (size_t part = 0; part < assembly.items.size(); ++part) {
         form::Shape& shape = assembly.items[part].shape;
         if (shape.body != form::Body::Wall || shape.coverage < 1 || !assembly.items[part].edible) continue;
-        const coat::Surface surface = coat::surfaceOf(shape.surface, shape.outside);
+        // a hole that is melted into it afterwards is not there yet
+        const double hole = piece.closes() ? form::figure(assembly.items[part].part, form::kOpening) : 0;
+        auto closed = hole > 0 ? form::build(form::unopened(assembly.items[part].part), plan.meshes, kTurned) : tl::expected<form::Assembly, Problem>{};
+        if (!closed) return tl::unexpected(closed.error());
+        const coat::Surface surface = coat::surfaceOf(hole > 0 ? closed->items.front().shape.surface : shape.surface, shape.outside);
         if (!last || !(assembly.items[part].part == assembly.items[w.items.back()].part)) {  // two equal halves are coated once
             const auto job = meshJob(piece, plan, lib, surface, shape.outside);
             if (!job) return tl::unexpected(job.error());
@@ -61,7 +93,7 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
         double low = 1e9, mean = 0;
         for (const auto& p : surface.at) low = std::min(low, p.z);
         for (size_t i = 0; i < surface.size(); ++i) mean += final.wall[i] * surface.area[i] / own;
-        shape.thickness.assign(shape.surface.points.size(), 0.0);
+        shape.thickness.assign(hole > 0 ? closed->items.front().shape.surface.points.size() : shape.surface.points.size(), 0.0);
         const auto atRim = coat::nearRim(surface, 1.5 * coat::kRimAt);
         for (size_t i = 0; i < surface.size(); ++i) {
             const double h = final.wall[i];
@@ -78,6 +110,18 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
                 w.thinnestHeight = surface.at[i].z - low;
                 w.thinnestOn = assembly.items[part].name;
             }
+        }
+        if (hole > 0) {
+            const auto cap = openingCap(assembly.items[part].part);
+            double lost = 0, over = 0;
+            for (size_t i = 0; i < surface.size(); ++i)
+                if (surface.at[i].z > cap.from) {
+                    lost += final.wall[i] * surface.area[i];
+                    over += surface.area[i];
+                }
+            w.melted = (over > 0 ? lost / over : mean) * cap.area * setting->coating.densitySolid;
+            kilograms[part] -= w.melted;
+            shape.thickness = nearestOf(closed->items.front().shape.surface.points, shape.thickness, shape.surface.points);
         }
         for (auto b : coat::blemishes(surface, final.wall, piece.coats.front().way == coat::Way::Pour)) {
             b.part = part;
@@ -196,6 +240,10 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
     const auto& first = s.assembly.items.front().shape;
     if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
     if (piece.part()->family == "hung-ball") s.capacity *= 2;
+    if (s.wall)
+        s.melted = s.wall->melted;
+    else if (form::figure(*piece.part(), form::kOpening) > 0)
+        s.melted = openingCap(*piece.part()).area * first.wall * coating.densitySolid;
     s.setting = castTimes(s, piece, plan, lib, coating);
     return s;
 }

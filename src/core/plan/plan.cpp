@@ -1,5 +1,7 @@
 #include "core/plan/plan.h"
 
+#include "core/batch/batch.h"
+
 #include <fmt/format.h>
 
 #include <algorithm>
@@ -59,7 +61,7 @@ bool Plan::operator==(const Plan& o) const {
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& lib) {
     const material::Chocolate* c = lib.find(piece.chocolate);
     if (!c) return tl::unexpected(Problem{"There is no chocolate “" + piece.chocolate + "” here.", "chocolate"});
-    const auto own = plan.own.find(c->boughtAs());
+    const auto own = plan.own.find(c->figuresAs());
     return material::coating(*c, piece.temper, piece.thinner, piece.thinnerShare, own == plan.own.end() ? material::OwnFigures{} : own->second,
                              lib.physics);
 }
@@ -103,7 +105,27 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     if (!k.helpersFrom.empty() && !clockMinutes(k.helpersFrom)) out.push_back({fmt::format("“{}” is not a time of day; write 16:00.", k.helpersFrom), "kitchen/helpersFrom"});
 }
 
-void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, std::vector<Problem>& out) {
+/// Whether its shape can be built; the last shapes asked for are remembered, for fields ask at each key.
+tl::expected<void, Problem> buildable(const Piece& p, const form::Meshes& meshes) {
+    struct Known {
+        form::Part part;
+        std::shared_ptr<const form::Mesh> mesh;
+        bool assumed = true;
+        tl::expected<void, Problem> answer;
+    };
+    constexpr size_t kKept = 64;
+    thread_local std::vector<Known> known;
+    const auto mesh = meshes.find(p.part()->mesh);
+    const auto figure = mesh == meshes.end() ? nullptr : mesh->second;
+    const bool assumed = !p.wallFromCoats();
+    for (const auto& k : known)
+        if (k.assumed == assumed && k.mesh == figure && k.part == *p.part()) return k.answer;
+    if (known.size() >= kKept) known.erase(known.begin());
+    known.push_back({*p.part(), figure, assumed, form::checkBuild(*p.part(), meshes, assumed)});
+    return known.back().answer;
+}
+
+void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, bool shapes, std::vector<Problem>& out) {
     const std::string at = "pieces/" + p.id + "/";
     const auto add = [&](Problem problem, const std::string& before = "") { out.push_back({problem.sentence, at + before + problem.where}); };
     if (p.count < 1) add({"Plan at least one piece, or take it off the shelf.", "count"});
@@ -117,10 +139,20 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
         if (const auto former = form::meridian(*b); !former) add(former.error(), "former/");
     } else if (const auto* c = std::get_if<form::Cup>(&p.former)) {
         if (const auto former = form::meridian(*c); !former) add(former.error(), "former/");
-    } else if (auto ok = form::checkFigures(*p.part()); !ok) {
+    } else if (auto ok = shapes ? buildable(p, plan.meshes) : form::checkFigures(*p.part()); !ok) {
         add(ok.error(), "former/");
     }
+    if (const auto* b = std::get_if<form::Balloon>(&p.former); b && (p.pot.empty() || lib.pot(p.pot)))
+        if (const auto former = form::meridian(*b); former && std::any_of(p.coats.begin(), p.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
+            const auto bath = p.pot.empty() ? batch::bestBath(*former, b->dip.value, lib.pots, lib.usual("bathClearance")) : batch::bathFor(*former, b->dip.value, *lib.pot(p.pot), lib.usual("bathClearance"));
+            if (!bath) add(bath.error());
+        }
     if (p.isCoated() && p.coats.empty()) add({"There is no coat yet: add one.", "coats"});
+    if (!p.wallFromCoats() && p.part()) {
+        const double T = p.cast.temperature.value, table = p.cast.table.value;
+        if (!(T == 0 || (T >= 20 && T <= 60))) add({fmt::format("Chocolate is poured between 20 and 60 °C, not at {}.", format(T, Dimension::Temperature, plan.units)), "cast/temperature"});
+        if (!(table >= 0 && table <= 6 * 3600)) add({"It stands on the table between no time and six hours.", "cast/table"});
+    }
     if (p.coats.size() > 8) add({"More than eight coats make no shell; use fewer.", "coats"});
     for (size_t i = 0; coating && i < p.coats.size(); ++i) {
         const std::string here = fmt::format("coats/{}/", i);
@@ -165,7 +197,7 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
 
 }  // namespace
 
-std::vector<Problem> problems(const Plan& plan, const material::Library& library) {
+std::vector<Problem> problems(const Plan& plan, const material::Library& library, bool shapes) {
     std::vector<Problem> out;
     const material::Library lib = material::withColours(library, plan.colours);
     for (const auto& c : plan.colours) {
@@ -197,7 +229,7 @@ std::vector<Problem> problems(const Plan& plan, const material::Library& library
         if (auto ok = shell::check(plan.snaps[i]); !ok) out.push_back({ok.error().sentence, at + ok.error().where});
     }
     if (plan.guests < 0 || plan.guests > 10000) out.push_back({"Between no guests and ten thousand.", "guests"});
-    for (const auto& p : plan.pieces) checkPiece(p, plan, lib, out);
+    for (const auto& p : plan.pieces) checkPiece(p, plan, lib, shapes, out);
     return out;
 }
 

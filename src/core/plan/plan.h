@@ -173,7 +173,8 @@ std::string writePlan(const Plan& plan);
 
 /// Everything a person could have entered wrongly, each with its place ("pieces/crater-bowl/former/dip").
 /// An empty list means that every answer can be computed.
-std::vector<Problem> problems(const Plan& plan, const material::Library& library);
+/// @param shapes also builds what figures make together (milliseconds a shape); without, only the figures themselves are looked at
+std::vector<Problem> problems(const Plan& plan, const material::Library& library, bool shapes = true);
 
 /// The coating a piece is made of, from the library and the person's own figures.
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& library);

@@ -539,6 +539,8 @@ Plan readPlanObject(const json& root) {
             c.text("id", colour.id);
             c.text("name", colour.name);
             c.text("base", colour.base);
+            c.text("second", colour.second);
+            c.measure("secondShare", colour.secondShare);
             c.measure("strength", colour.strength);
             c.measure("letDown", colour.letDown);
             c.text("look", colour.look);
@@ -638,6 +640,10 @@ std::string writePlan(const Plan& p) {
     }
     for (const auto& c : p.colours) {
         json row{{"id", c.id}, {"name", c.name}, {"base", c.base}, {"strength", written(c.strength)}, {"letDown", written(c.letDown)}, {"look", c.look}};
+        if (!c.second.empty()) {
+            row["second"] = c.second;
+            row["secondShare"] = written(c.secondShare);
+        }
         keepExtra(row, c.extra);
         j["colours"].push_back(row);
     }

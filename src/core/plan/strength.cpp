@@ -18,7 +18,6 @@ namespace {
 using form::Vec3;
 using shell::Freedoms;
 
-constexpr double kGravity = 9.80665;
 constexpr double kRimBand = 0.015;    // m below a rim that a brush goes round
 constexpr double kNinety = 3.289707253902945;  // width of the 5–95 % range in standard deviations
 constexpr double kSeen = 5e-5;        // m: a smaller sag is not worth a word
@@ -610,7 +609,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
     for (const auto& c : out.cases)
         if (c.chosen) out.survives *= 1 - c.average;
     out.left = before.left;
-    if (piece.part() && !before.open && !before.hung && !before.compound) {
+    if (piece.part() && (!before.open || piece.closes()) && !before.hung && !before.compound) {
         LoadCase c;
         double mean = 0;
         for (const double t : out.thickness) mean += t / double(out.thickness.size());

@@ -79,15 +79,21 @@ Nearest nearest(const shell::Model& m, size_t k, const Vec3& p) {
     return best;
 }
 
-/// Corners of a wall round a place with their shares, 1 - d²/r² over the area they stand for; those of its triangle where the net is coarser than that.
+/// Corners of a wall round a place with their shares, 1 - d²/r² over the area they stand for; from further round it where the net is coarser
+/// than that.
 shell::Pad patch(const shell::Model& m, const std::vector<int>& corners, const std::vector<double>& area, const Vec3& at, double radius, const form::Triangle& triangle, const std::array<double, 3>& share) {
+    constexpr size_t kLeast = 4;  // fewer corners would make the hold stiffer the coarser the net is
     shell::Pad out;
     double all = 0;
-    for (const int i : corners) {
-        const double d = form::length(m.points[static_cast<size_t>(i)] - at) / radius;
-        if (d >= 1) continue;
-        out.emplace_back(i, area[static_cast<size_t>(i)] * (1 - d * d));
-        all += out.back().second;
+    for (int wider = 0; wider < 5 && out.size() < kLeast; ++wider, radius *= 1.4) {
+        out.clear();
+        all = 0;
+        for (const int i : corners) {
+            const double d = form::length(m.points[static_cast<size_t>(i)] - at) / radius;
+            if (d >= 1) continue;
+            out.emplace_back(i, area[static_cast<size_t>(i)] * (1 - d * d));
+            all += out.back().second;
+        }
     }
     if (out.size() >= 3) {
         for (auto& [i, s] : out) s /= all;

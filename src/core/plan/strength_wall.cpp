@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <numeric>
 
 namespace uovo {
 namespace {
@@ -12,6 +13,7 @@ namespace {
 using form::Vec3;
 
 constexpr double kBare = 1e-4;      // m: a wall this thin carries nothing
+constexpr double kDrawn = 0.06;      // of its length on the former: an edge that the middle of the wall draws to less is a point
 constexpr size_t kMostFeet = 24;    // corners of a foot that may touch, one in each direction
 constexpr double kSeam = 0.003;     // m to each side of a seam that is as weak as it
 constexpr double kRing = 0.6;       // of the piece's half width: a ring or lumps it is set down on (judgement)
@@ -76,16 +78,34 @@ void addWall(StrengthWall& w, const form::Mesh& surface, const std::vector<doubl
         triangles.push_back(t);
         for (const int i : t) used[static_cast<size_t>(i)] = true;
     }
+    std::vector<Vec3> middle(surface.points.size());
+    for (size_t i = 0; i < middle.size(); ++i)
+        if (used[i]) middle[i] = surface.points[i] + form::unit(normal[i]) * ((outside ? 0.5 : -0.5) * std::max(kBare, thickness[i]));
+    // In a corner that is rounder outside than half its wall the middle draws together: points that meet there become one.
+    std::vector<int> one(surface.points.size());
+    std::iota(one.begin(), one.end(), 0);
+    const auto find = [&](int i) {
+        while (one[static_cast<size_t>(i)] != i) i = one[static_cast<size_t>(i)] = one[static_cast<size_t>(one[static_cast<size_t>(i)])];
+        return static_cast<size_t>(i);
+    };
+    for (const auto& t : triangles)
+        for (size_t c = 0; c < 3; ++c) {
+            const auto i = static_cast<size_t>(t[c]), j = static_cast<size_t>(t[(c + 1) % 3]);
+            if (form::length(middle[i] - middle[j]) < kDrawn * form::length(surface.points[i] - surface.points[j])) one[find(t[c])] = static_cast<int>(find(t[(c + 1) % 3]));
+        }
     std::vector<int> number(surface.points.size(), -1);
-    for (size_t i = 0; i < surface.points.size(); ++i) {
-        if (!used[i]) continue;
-        number[i] = static_cast<int>(w.model.points.size());
-        const double t = std::max(kBare, thickness[i]);
-        w.model.points.push_back(surface.points[i] + form::unit(normal[i]) * ((outside ? 0.5 : -0.5) * t));
-        w.model.thickness.push_back(t);
-    }
     for (auto t : triangles) {
-        for (auto& i : t) i = number[static_cast<size_t>(i)];
+        for (auto& i : t) i = static_cast<int>(find(i));
+        if (t[0] == t[1] || t[1] == t[2] || t[2] == t[0]) continue;
+        for (auto& i : t) {
+            const auto k = static_cast<size_t>(i);
+            if (number[k] < 0) {
+                number[k] = static_cast<int>(w.model.points.size());
+                w.model.points.push_back(middle[k]);
+                w.model.thickness.push_back(std::max(kBare, thickness[k]));
+            }
+            i = number[k];
+        }
         w.model.triangles.push_back(t);
     }
 }

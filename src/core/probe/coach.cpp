@@ -136,7 +136,7 @@ Prompt Coach::think(double seconds) {
     }
     warm_ = false;
     if (now_.tone == Prompt::Tone::Ready) return now_;
-    const double use = heat::batchWindow(coating_, physics_, mass_, 0, std::min(bowl, coating_.loses - 0.3), room_, true);
+    const double use = heat::batchWindow(coating_, physics_, mass_, 0, std::min(bowl, coating_.loses - 0.3), room_);
     return {Prompt::Tone::Ready, fmt::format("Ready: {}, about {} of use", degrees(std::round(10 * bowl) / 10), time(60 * std::round(use / 60))), step_};
 }
 

@@ -8,6 +8,9 @@
 
 namespace uovo {
 
+/// Standard acceleration of free fall, m/s² (3rd CGPM, 1901). The only one in the program.
+inline constexpr double kGravity = 9.80665;
+
 enum class Dimension { Length, Mass, Volume, Temperature, Duration, Percent, Count };
 enum class UnitSystem { Metric, US };
 

@@ -5,13 +5,15 @@
 #include <limits>
 #include <numbers>
 
+#include "core/quantity/quantity.h"
+
 namespace uovo::setting {
 
 double standsAt(const Stick& s) {
     const double in = std::min(s.depth, s.length);
     if (!(in > 0) || !(s.thickness > 0)) return std::numeric_limits<double>::infinity();
     const double arm = std::max(0.5 * s.length - in, 0.05 * s.length) * std::sin(s.lean * std::numbers::pi / 180);
-    return 4 * s.mass * 9.81 * arm / (9 * s.thickness * in * in);
+    return 4 * s.mass * kGravity * arm / (9 * s.thickness * in * in);
 }
 
 Chunk filledCup(double diameter, double depth, double celsius, double crystals) {

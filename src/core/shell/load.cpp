@@ -7,7 +7,6 @@
 namespace uovo::shell {
 namespace {
 
-constexpr double kGravity = 9.80665;
 constexpr double kLumping = 1.5;  // α of the membrane element
 
 void add(Freedoms& load, int point, const form::Vec3& f) {

@@ -4,13 +4,14 @@
 
 #include <Eigen/Core>
 
+#include "core/quantity/quantity.h"
 #include "core/shell/system.h"
 
 namespace uovo::shell {
 
 /// Nothing on any corner.
 Freedoms noLoad(const Model& model);
-/// Acceleration on all of its mass, m/s²: (0, 0, -9.81) is its own weight.
+/// Acceleration on all of its mass, m/s²: (0, 0, -kGravity) is its own weight.
 void addBody(const Model& model, const form::Vec3& acceleration, Freedoms& load);
 /// Pressure in Pa at each triangle's middle, along its normal (positive: the way the normal points).
 void addPressure(const Model& model, const std::function<double(size_t triangle, const form::Vec3& middle)>& pressure, Freedoms& load);

@@ -5,7 +5,6 @@
 
 namespace uovo::shell {
 namespace {
-constexpr double kGravity = 9.80665;
 }
 
 tl::expected<void, Problem> check(const SnapBar& b) {

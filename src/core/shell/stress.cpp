@@ -1,5 +1,7 @@
 #include "core/shell/stress.h"
 
+#include <Eigen/Cholesky>
+
 #include <algorithm>
 #include <cmath>
 #include <map>
@@ -23,6 +25,102 @@ Vector18 freedomsOf(const form::Triangle& t, const Freedoms& u) {
     for (int i = 0; i < 3; ++i)
         for (int c = 0; c < 6; ++c) out(6 * i + c) = u[6 * static_cast<size_t>(t[static_cast<size_t>(i)]) + static_cast<size_t>(c)];
     return out;
+}
+
+using Smooth = std::vector<std::array<bool, 3>>;
+
+/// How the value at a corner follows from its triangles: a quadratic over the face's tangent plane whose means are theirs
+/// (least squares over two rings). The plain mean of the first ring cuts a peak off.
+void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smooth& smooth, Faces& out) {
+    constexpr size_t kLeast = 9;     // triangles for six unknowns
+    constexpr double kMost = 4;      // sum of the shares without their signs: more would make noise of rounding
+    const size_t n = m.triangles.size();
+    std::vector<std::vector<int>> ring(out.count);
+    std::vector<int> point(out.count);
+    for (size_t k = 0; k < n; ++k)
+        for (size_t i = 0; i < 3; ++i) {
+            ring[static_cast<size_t>(out.place[k][i])].push_back(static_cast<int>(k));
+            point[static_cast<size_t>(out.place[k][i])] = m.triangles[k][i];
+        }
+    std::vector<int> seen(n, -1);
+    std::vector<int> patch;
+    out.first.assign(1, 0);
+    for (size_t c = 0; c < out.count; ++c) {
+        patch.clear();
+        for (const int k : ring[c]) {
+            seen[static_cast<size_t>(k)] = static_cast<int>(c);
+            patch.push_back(k);
+        }
+        for (size_t q = 0, end = 0; !out.edge[c] && q < 1; ++q) {
+            const size_t from = end;
+            end = patch.size();
+            for (size_t at = from; at < end; ++at)
+                for (size_t i = 0; i < 3; ++i) {
+                    const auto k = static_cast<size_t>(patch[at]);
+                    const int next = smooth[k][i] ? out.beside[k][i] : -1;
+                    if (next < 0 || seen[static_cast<size_t>(next)] == static_cast<int>(c)) continue;
+                    seen[static_cast<size_t>(next)] = static_cast<int>(c);
+                    patch.push_back(next);
+                }
+        }
+        if (out.edge[c]) {
+            out.first.push_back(out.triangle.size());
+            continue;
+        }
+        std::vector<double> area(patch.size());
+        double all = 0, near = 0;
+        form::Vec3 up;
+        for (size_t q = 0; q < patch.size(); ++q) {
+            const auto& t = m.triangles[static_cast<size_t>(patch[q])];
+            const auto at = [&](size_t i) { return m.points[static_cast<size_t>(t[i])]; };
+            area[q] = 0.5 * form::length(form::cross(at(1) - at(0), at(2) - at(0)));
+            all += area[q];
+            if (q >= ring[c].size()) continue;
+            near += area[q];
+            up += normal[static_cast<size_t>(patch[q])] * area[q];
+        }
+        const auto mean = [&] {
+            for (size_t q = 0; q < ring[c].size(); ++q) {
+                out.triangle.push_back(patch[q]);
+                out.share.push_back(area[q] / near);
+            }
+        };
+        if (patch.size() < kLeast) {
+            mean();
+            out.first.push_back(out.triangle.size());
+            continue;
+        }
+        const form::Vec3 z = form::unit(up), x = form::unit(form::cross(std::abs(z.x) < 0.7 ? form::Vec3{1, 0, 0} : form::Vec3{0, 1, 0}, z)), y = form::cross(z, x);
+        const double size = std::sqrt(all);
+        using Row = Eigen::Matrix<double, 6, 1>;
+        std::vector<Row> rows(patch.size(), Row::Zero());
+        Eigen::Matrix<double, 6, 6> normalMatrix = Eigen::Matrix<double, 6, 6>::Zero();
+        for (size_t q = 0; q < patch.size(); ++q) {
+            const auto& t = m.triangles[static_cast<size_t>(patch[q])];
+            for (size_t i = 0; i < 3; ++i) {  // the middles of its sides: exact for quadratics
+                const form::Vec3 d = (m.points[static_cast<size_t>(t[i])] + m.points[static_cast<size_t>(t[(i + 1) % 3])]) * 0.5 - m.points[static_cast<size_t>(point[c])];
+                const double u = form::dot(d, x) / size, v = form::dot(d, y) / size;
+                rows[q] += Row{1, u, v, u * u, u * v, v * v} / 3;
+            }
+            normalMatrix += area[q] / all * rows[q] * rows[q].transpose();
+        }
+        const Eigen::LDLT<Eigen::Matrix<double, 6, 6>> solved(normalMatrix);
+        const Row weights = solved.solve(Row(Row::Unit(0)));
+        std::vector<double> share(patch.size());
+        double most = 0, sum = 0;
+        for (size_t q = 0; q < patch.size(); ++q) {
+            share[q] = area[q] / all * rows[q].dot(weights);
+            most += std::abs(share[q]);
+            sum += share[q];
+        }
+        if (solved.info() != Eigen::Success || !(std::abs(sum - 1) < 1e-6) || most > kMost) {
+            mean();
+        } else {
+            out.triangle.insert(out.triangle.end(), patch.begin(), patch.end());
+            out.share.insert(out.share.end(), share.begin(), share.end());
+        }
+        out.first.push_back(out.triangle.size());
+    }
 }
 
 }  // namespace
@@ -92,6 +190,7 @@ Faces faces(const Model& m, double crease) {
     for (size_t k = 0; k < n; ++k)
         for (size_t i = 0; i < 3; ++i)
             if (!smooth[k][i]) out.edge[static_cast<size_t>(out.place[k][i])] = out.edge[static_cast<size_t>(out.place[k][(i + 1) % 3])] = true;
+    fitCorners(m, normal, smooth, out);
     return out;
 }
 
@@ -135,14 +234,13 @@ Stress stresses(const Model& m, const Faces& faces, const Freedoms& u) {
     } else {
         run(0, n, corners[0]);
     }
-    for (size_t k = 0; k < n; ++k)
-        for (size_t i = 0; i < 3; ++i) {
-            const auto at = static_cast<size_t>(faces.place[k][i]);
-            if (faces.edge[at]) continue;
-            out.cornerMembrane[at] += area[k] * out.membrane[k];
-            out.cornerBending[at] += area[k] * out.bending[k];
-            weight[at] += area[k];
+    for (size_t at = 0; at < faces.count; ++at) {
+        if (faces.edge[at]) continue;
+        for (size_t k = faces.first[at]; k < faces.first[at + 1]; ++k) {
+            out.cornerMembrane[at] += faces.share[k] * out.membrane[static_cast<size_t>(faces.triangle[k])];
+            out.cornerBending[at] += faces.share[k] * out.bending[static_cast<size_t>(faces.triangle[k])];
         }
+    }
     for (const auto& list : corners)
         for (const auto& c : list) {
             const auto at = static_cast<size_t>(faces.place[c.triangle][c.i]);

@@ -15,6 +15,10 @@ struct Faces {
     std::vector<bool> edge;                  ///< of each value: a free edge or a crease runs through it
     std::vector<std::array<int, 3>> beside;  ///< of each triangle: the one across the edge from corner i to i + 1; -1: none
     size_t count = 0;
+    // Recovery inside smooth faces: value i is the sum of share[k] times the mean of triangle[k], k from first[i] to first[i + 1].
+    std::vector<size_t> first;
+    std::vector<int> triangle;
+    std::vector<double> share;
 };
 /// @param crease rad: faces that meet at more are apart
 Faces faces(const Model& model, double crease = 0.6);
@@ -24,7 +28,8 @@ struct Stress {
     std::vector<Tensor> membrane, bending;            ///< of each triangle, at its middle
     std::vector<Tensor> cornerMembrane, cornerBending; ///< of each value of `Faces`
 };
-/// Mean values inside smooth faces, values at the corners themselves on edges.
+/// Inside smooth faces the corner of a quadratic fitted to the means of the triangles two rings about it, on edges the mean of the
+/// values at the corners themselves.
 Stress stresses(const Model& model, const Faces& faces, const Freedoms& shifts);
 
 /// Greatest and least stress in the plane of a triangle, Pa.

@@ -36,7 +36,7 @@ public:
             case Method::None: none(); break;
         }
         const double ready = std::min(out_.steps.back().celsius, c_.workHigh);
-        out_.window = heat::batchWindow(c_, physics_, mass_, 0, std::min(ready, c_.loses - 0.3), room_, true);
+        out_.window = heat::batchWindow(c_, physics_, mass_, 0, std::min(ready, c_.loses - 0.3), room_);
         out_.keeps = c_.tempered ? kKeeps : 24 * 3600.0;
         if (c_.tempered && choice_.method == Method::Machine) {
             out_.window = kKeeps;  // it stirs and holds its temperature

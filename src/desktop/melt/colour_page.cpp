@@ -99,6 +99,10 @@ QWidget* colourPage(Session& session, const std::string& id) {
         tell();
     });
     row(ColourPage::tr("Mixed from"), base);
+    auto* second = choiceBox(ColourPage::tr("Blended with"), QStringList{ColourPage::tr("nothing")} + names);
+    second->setObjectName(QStringLiteral("colourSecond"));
+    second->setCurrentIndex(now->second.empty() ? 0 : 1 + static_cast<int>(std::find(ids.begin(), ids.end(), now->second) - ids.begin()));
+    row(ColourPage::tr("Blended with"), second);
     box->addWidget(shows);
     tell();
     auto* look = new QPushButton;
@@ -127,10 +131,23 @@ QWidget* colourPage(Session& session, const std::string& id) {
             f->setProblem(session.problemAt(f->place().toStdString()));
         });
         row(words, f);
+        return f;
     };
+    auto* share = figure(ColourPage::tr("Share of the other chocolate"), "secondShare", &material::Colour::secondShare);
+    share->setEnabled(!now->second.empty());
+    auto* blended = wrapped({}, "small");
+    blended->setObjectName(QStringLiteral("blendProblem"));
+    const auto tellBlend = [=, &session] { blended->setText(session.problemAt("colours/" + id + "/second")); };
+    QObject::connect(second, &QComboBox::activated, page, [=, &session](int i) {
+        edit(ColourPage::tr("Change what a colour is blended with"), [&](material::Colour& c) { c.second = i == 0 ? std::string() : ids[static_cast<size_t>(i - 1)]; });
+        share->setEnabled(i > 0);
+        tellBlend();
+    });
+    tellBlend();
+    box->addWidget(blended);
     figure(ColourPage::tr("Oil colour in the strong pot"), "strength", &material::Colour::strength);
     figure(ColourPage::tr("Let down with plain chocolate"), "letDown", &material::Colour::letDown);
-    box->addWidget(wrapped(ColourPage::tr("0.3 to 1 % colour it; a pastel is a strong colour let down with white."), "small"));
+    box->addWidget(wrapped(ColourPage::tr("0.3 to 1 % colour it; a pastel is a strong colour let down with white. A blend of two chocolates may have none: 0 %."), "small"));
     auto* who = wrapped(ColourPage::tr("Pieces that take it, all from one pot so that they match"));
     who->setStyleSheet(QStringLiteral("font-weight: 600; margin-top: 6px;"));
     box->addWidget(who);

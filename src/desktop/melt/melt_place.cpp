@@ -140,13 +140,13 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
         l->setMinimumHeight(28);
         printed->addWidget(l);
     };
-    const auto figure = [&](const QString& name, const char* key) {
-        auto* f = new FigureField(name, QLatin1String(key), session.typing(Dimension::Temperature, "", nullptr));
+    const auto figure = [&](const QString& name, const char* key, Dimension dimension = Dimension::Temperature) {
+        auto* f = new FigureField(name, QLatin1String(key), session.typing(dimension, "", nullptr));
         connect(f, &FigureField::measureTyped, this, [this, f](const Measure& m) {
             const auto answers = session_.answers();
             const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].id) : nullptr;
             if (!c) return;
-            session_.document().edit(tr("Change what the packet says"), [&](Plan& p) { p.own[c->boughtAs()].values[f->property("key").toString().toStdString()] = m.value; });
+            session_.document().edit(tr("Change what the packet says"), [&](Plan& p) { p.own[c->figuresAs()].values[f->property("key").toString().toStdString()] = m.value; });
             showLabel();
         });
         f->setProperty("key", QLatin1String(key));
@@ -161,6 +161,8 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     figure(tr("Packet: work from"), "workLow");
     plain(tr("to"));
     figure(tr("Packet: work up to"), "workHigh");
+    plain(tr("; it holds"));
+    figure(tr("Packet: how much it holds"), material::kPacket, Dimension::Mass);
     box->addWidget(label_);
     clock_ = wrapped({});
     clock_->setObjectName(QStringLiteral("sittings"));
@@ -263,15 +265,15 @@ void MeltPlace::showColours() {
 void MeltPlace::showLabel() {
     const auto answers = session_.answers();
     const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].id) : nullptr;
-    label_->setVisible(c && c->kind == "couverture");
+    label_->setVisible(c != nullptr);
     if (!c) return;
     for (auto* f : labels_) {
         const std::string key = f->property("key").toString().toStdString();
-        double v = c->at(key).value;
-        if (const auto own = session_.plan().own.find(c->boughtAs()); own != session_.plan().own.end())
+        double v = key == material::kPacket ? c->packet : c->at(key).value;
+        if (const auto own = session_.plan().own.find(c->figuresAs()); own != session_.plan().own.end())
             if (const auto it = own->second.values.find(key); it != own->second.values.end()) v = it->second;
         if (!f->edit()->hasFocus()) f->setMeasure(Measure(v), session_.units());
-        f->setProblem(session_.problemAt("own/" + c->boughtAs() + "/" + key));
+        f->setProblem(session_.problemAt("own/" + c->figuresAs() + "/" + key));
     }
 }
 
@@ -292,7 +294,7 @@ void MeltPlace::showPot() {
     const auto u = session_.units();
     const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
     const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, u)); };
-    title_->setText(m.batches > 1 ? tr("%1: %2 batches of %3").arg(qstring(pot.chocolate)).arg(m.batches).arg(g(m.each)) : tr("%1: %2").arg(qstring(pot.chocolate), g(m.each)));
+    title_->setText(m.batches > 1 ? tr("%1: %2 in %3 batches, %4 in the bowl each time").arg(qstring(pot.chocolate), g(pot.melt)).arg(m.batches).arg(g(m.each)) : tr("%1: %2").arg(qstring(pot.chocolate), g(m.each)));
     const bool tempered = !m.temper.steps.empty() && m.temper.seed > 0;
     method_->setCurrentIndex(static_cast<int>(std::find(std::begin(kMethods), std::end(kMethods), m.choice.method) - std::begin(kMethods)));
     vessel_->setCurrentIndex(static_cast<int>(std::find(std::begin(kVessels), std::end(kVessels), m.choice.vessel) - std::begin(kVessels)));
@@ -322,7 +324,9 @@ void MeltPlace::showPot() {
     live_->setPot(qstring(pot.chocolate), t, m.coating, m.each, m.choice.watts);
     curve_->setLive(live_->curve());
     method_->setVisible(m.coating.tempered || !m.coating.compound);  // compound needs no school
-    QString words = tr("Ready after %1; usable for about %2 in this room").arg(time(t.seconds), time(t.window));
+    QString words;
+    if (m.batches > 1 && pot.bath > 0.0005) words = tr("What is left of a batch, %1, goes over into the next. ").arg(g(pot.bath));
+    words += tr("Ready after %1; usable for about %2 in this room").arg(time(t.seconds), time(t.window));
     if (t.rewarmFor > 0) words += tr(", longer with a burst of %1 every %2").arg(time(t.rewarmFor), time(t.rewarmEvery));
     words += QLatin1Char('.');
     if (t.tooWarmSeed > 0) words += std::isfinite(t.tooWarmWait) && t.tooWarmWait < 7200 ? tr(" Two degrees too warm: %1 more seed, or %2 of stirring.").arg(g(t.tooWarmSeed), time(t.tooWarmWait)) : tr(" Two degrees too warm: %1 more seed, or the bowl into cold water for moments; this room is too warm to cool it.").arg(g(t.tooWarmSeed));
@@ -330,6 +334,11 @@ void MeltPlace::showPot() {
     if (pot.late > 0.0005) words += tr(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
     summary_->setText(words);
     for (const auto& w : t.warnings) steps_->addWidget(wrapped(qstring(w), "harm"));
+    if (!m.dividing.empty()) {
+        auto* l = wrapped(qstring(m.dividing));
+        l->setObjectName(QStringLiteral("dividing"));
+        steps_->addWidget(l);
+    }
     if (!m.mixing.empty()) {
         auto* title = wrapped(tr("Colour it first"));
         title->setStyleSheet(QStringLiteral("font-weight: 600;"));

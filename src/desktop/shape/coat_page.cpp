@@ -33,7 +33,7 @@ QString motionWords(coat::Motion motion) {
     switch (motion) {
         case coat::Motion::Still: return CoatPage::tr("left as it rests");
         case coat::Motion::Spin: return CoatPage::tr("spun by hand, every way");
-        case coat::Motion::Over: return CoatPage::tr("turned over again and again");
+        case coat::Motion::Over: return CoatPage::tr("rolled round, set on another side, again and again");
         case coat::Motion::Side: return CoatPage::tr("laid on its side");
     }
     return {};
@@ -44,7 +44,7 @@ QString coatExtras(const PlannedCoat& c, const Piece& piece, UnitSystem units) {
     const auto time = [&](const Measure& m) { return qstring(format(m.value, Dimension::Duration, units)); };
     if (piece.chocolateOf(c) != piece.chocolate) words << qstring(c.chocolate);
     if (c.motion == coat::Motion::Spin) words << CoatPage::tr("spun %1").arg(time(c.moveFor));
-    if (c.motion == coat::Motion::Over) words << CoatPage::tr("turned every %1 for %2").arg(time(c.moveEvery), time(c.moveFor));
+    if (c.motion == coat::Motion::Over) words << CoatPage::tr("rolled round and turned every %1 for %2").arg(time(c.moveEvery), time(c.moveFor));
     if (c.motion == coat::Motion::Side) words << CoatPage::tr("on its side %1").arg(time(c.moveFor));
     if (c.tap.value > 0) words << CoatPage::tr("tapped %1").arg(time(c.tap));
     if (c.scrape) words << CoatPage::tr("rim scraped");
@@ -119,8 +119,14 @@ QWidget* coatPage(Session& session, size_t index) {
         row(CoatPage::tr("While it flows"), motion);
         auto* lasts = figure(CoatPage::tr("For"), "moveFor", Dimension::Duration, "min", &PlannedCoat::moveFor);
         auto* every = figure(CoatPage::tr("Turned every"), "moveEvery", Dimension::Duration, "s", &PlannedCoat::moveEvery);
+        auto* where = choiceBox(CoatPage::tr("Where it is moved about"), everyPlace());
+        where->setObjectName(QStringLiteral("coatMoveIn"));
+        where->setCurrentIndex(static_cast<int>(coat.moveIn));
+        QObject::connect(where, &QComboBox::activated, page, [=](int i) { change(CoatPage::tr("Change where it is moved about"), [&](PlannedCoat& c) { c.moveIn = static_cast<coat::Place>(i); }); });
+        auto* whereRow = row(CoatPage::tr("Moved about"), where);
         const auto shown = [=](coat::Motion m) {
             lasts->setVisible(m != coat::Motion::Still);
+            whereRow->setVisible(m != coat::Motion::Still);
             every->setVisible(m == coat::Motion::Over);
         };
         shown(turned && coat.motion == coat::Motion::Still ? coat::Motion::Spin : coat.motion);

@@ -6,6 +6,7 @@
 #include <algorithm>
 
 #include "desktop/theme/glyph_button.h"
+#include "report/text.h"
 
 namespace uovo::desktop {
 namespace {
@@ -37,6 +38,8 @@ QComboBox* choiceBox(const QString& name, const QStringList& words) {
     box->setFocusPolicy(Qt::StrongFocus);
     return box;
 }
+
+QStringList everyPlace() { return {placeWords(coat::Place::Table), placeWords(coat::Place::Fridge), placeWords(coat::Place::Freezer)}; }
 
 RecipeLine::RecipeLine(Session& session, QWidget* parent) : QWidget(parent), session_(session), flow_(new FlowLayout(6, 7)) {
     setObjectName(QStringLiteral("recipe"));
@@ -170,7 +173,21 @@ void RecipeLine::build() {
                 return c ? &(c->*member) : nullptr;
             };
         };
-        word(tr("in a cup"));
+        word(tr("in a"));
+        QStringList made;
+        for (const auto& m : form::cupsMade()) made << qstring(m);
+        choice(
+            tr("What the cup is of"), made,
+            [](const Piece& p) {
+                const auto* c = std::get_if<form::Cup>(&p.former);
+                const auto& all = form::cupsMade();
+                const auto found = c ? std::find(all.begin(), all.end(), c->made) : all.end();
+                return found == all.end() ? 0 : static_cast<int>(found - all.begin());
+            },
+            [](Piece& p, int i) {
+                if (auto* c = std::get_if<form::Cup>(&p.former)) c->made = i == 0 ? std::string() : form::cupsMade()[static_cast<size_t>(i)];
+            });
+        word(tr("cup"));
         figure(tr("Base diameter"), QStringLiteral("former/baseDiameter"), Dimension::Length, "", of(&form::Cup::baseDiameter));
         word(tr("at the base,"));
         figure(tr("Top diameter"), QStringLiteral("former/topDiameter"), Dimension::Length, "", of(&form::Cup::topDiameter));
@@ -186,6 +203,19 @@ void RecipeLine::build() {
     if (hollow) {
         word(tr("Wall at least"));
         figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm", [](Piece& p) { return &p.wantedWall; });
+    }
+    if (const auto* part = piece->part(); part && !piece->wallFromCoats() && form::family(part->family)->body != form::Body::Modeled) {
+        word(tr("Poured at"));
+        figure(tr("Pouring temperature"), QStringLiteral("cast/temperature"), Dimension::Temperature, "", [this](Piece& p) {
+            if (p.cast.temperature.value == 0)  // as it is worked; shown as the figure that stands for it
+                if (const auto c = coatingOf(p, session_.plan(), session_.library())) p.cast.temperature = Measure(c->working());
+            return &p.cast.temperature;
+        });
+        word(tr("; it sets"));
+        choice(tr("Where it sets"), everyPlace(), [](const Piece& p) { return static_cast<int>(p.cast.place); }, [](Piece& p, int i) { p.cast.place = static_cast<coat::Place>(i); });
+        word(tr("after"));
+        figure(tr("On the table first"), QStringLiteral("cast/table"), Dimension::Duration, "min", [](Piece& p) { return &p.cast.table; });
+        word(tr("on the table."));
     }
     if (!hollow) return;
     if (piece->filling) {

@@ -58,5 +58,7 @@ private:
 
 /// A combo box that the wheel does not change by accident.
 QComboBox* choiceBox(const QString& name, const QStringList& words);
+/// Words of every place chocolate can stand, in the order of coat::Place.
+QStringList everyPlace();
 
 }  // namespace uovo::desktop

@@ -20,7 +20,7 @@ void Session::ask() {
     std::map<std::string, std::string> looks;
     for (const auto& c : coloured_.chocolates) looks[c.id] = c.look;
     setChocolateLooks(std::move(looks));
-    problems_ = problems(plan(), library_);  // microseconds: fields complain at once
+    problems_ = problems(plan(), library_, false);  // microseconds: fields complain at once; what shapes say comes with the answers
     if (!piece() && !plan().pieces.empty()) selected_ = QString::fromStdString(plan().pieces.front().id);
     stale_ = true;
     complete_ = false;
