@@ -161,7 +161,7 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     figure(tr("Packet: work from"), "workLow");
     plain(tr("to"));
     figure(tr("Packet: work up to"), "workHigh");
-    plain(tr("; it holds"));
+    plain(tr("holding"));
     figure(tr("Packet: how much it holds"), material::kPacket, Dimension::Mass);
     box->addWidget(label_);
     clock_ = wrapped({});

@@ -211,7 +211,7 @@ void RecipeLine::build() {
                 if (const auto c = coatingOf(p, session_.plan(), session_.library())) p.cast.temperature = Measure(c->working());
             return &p.cast.temperature;
         });
-        word(tr("; it sets"));
+        word(tr("and set"));
         choice(tr("Where it sets"), everyPlace(), [](const Piece& p) { return static_cast<int>(p.cast.place); }, [](Piece& p, int i) { p.cast.place = static_cast<coat::Place>(i); });
         word(tr("after"));
         figure(tr("On the table first"), QStringLiteral("cast/table"), Dimension::Duration, "min", [](Piece& p) { return &p.cast.table; });
