@@ -506,3 +506,36 @@ TEST_CASE("corner values inside a smooth face are exact for quadratic stresses: 
     }
 }
 
+TEST_CASE("the greatest stress in a fillet with a waist is there on few triangles already") {
+    // two plates meet in a round fillet and are squeezed at their ends: the moment peaks in the fillet, at the waist's free edge
+    const double L = 0.04, r = 0.006, whole = 2 * L + M_PI / 2 * r;
+    const auto at = [&](double u, double v) {
+        const double s = v * whole, y = (u - 0.5) * 0.03 * (0.6 + 0.4 * std::pow(2 * v - 1, 2)), a = (s - L) / r;
+        return s < L ? Vec3{s - L - r, y, 0} : s < whole - L ? Vec3{-r + r * std::sin(a), y, r - r * std::cos(a)} : Vec3{0, y, r + s - whole + L};
+    };
+    const auto peak = [&](int along) {
+        const Model m = test::net(along / 6, along, at, 0.0025);
+        const auto sys = System::build(m, sixFreedoms(m, {}));
+        REQUIRE(sys);
+        Freedoms load = noLoad(m);
+        const Vec3 one{-L - r, 0, 0}, two{0, 0, L + r}, way = form::unit(two - one);
+        addForce(pad(m, one, 0.004), way, load);
+        addForce(pad(m, two, 0.004), way * -1.0, load);
+        std::vector<int> all(m.points.size());
+        for (size_t i = 0; i < all.size(); ++i) all[i] = static_cast<int>(i);
+        balance(m, all, load);
+        std::vector<bool> fillet(m.triangles.size());
+        for (size_t k = 0; k < fillet.size(); ++k) {
+            const Vec3& p = m.points[static_cast<size_t>(m.triangles[k][0])];
+            fillet[k] = p.x > -r - 0.004 && p.z < r + 0.004;
+        }
+        const auto f = faces(m);
+        return greatest(m, f, stresses(m, f, sys->solve({load})[0]), fillet).stress;
+    };
+    const double fine = peak(216);
+    CHECK(peak(72) == Approx(fine).epsilon(0.02));
+    CHECK(peak(108) == Approx(fine).epsilon(0.02));
+    // by hand, a bar of the waist's width: M = F (L + r) sin 45° less the fillet's own height, sigma = 6 M/(w t²) + F cos 45°/(w t), within what a wide plate adds
+    const double w = 0.018, t = 0.0025, arm = (L + r) * std::sqrt(0.5) - r * (std::sqrt(2.0) - 1), bar = 6 * arm / (w * t * t) + 1 / (w * t);
+    CHECK(fine == Approx(bar).epsilon(0.15));
+}

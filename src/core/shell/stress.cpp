@@ -30,10 +30,10 @@ Vector18 freedomsOf(const form::Triangle& t, const Freedoms& u) {
 using Smooth = std::vector<std::array<bool, 3>>;
 
 /// How the value at a corner follows from its triangles: a quadratic over the face's tangent plane whose means are theirs
-/// (least squares over two rings). The plain mean of the first ring cuts a peak off.
+/// (least squares over two rings, at an edge over three). The plain mean of the first ring cuts a peak off.
 void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smooth& smooth, Faces& out) {
     constexpr size_t kLeast = 9;     // triangles for six unknowns
-    constexpr double kMost = 4;      // sum of the shares without their signs: more would make noise of rounding
+    constexpr double kMost = 8;      // sum of the shares without their signs: more would make noise of rounding
     const size_t n = m.triangles.size();
     std::vector<std::vector<int>> ring(out.count);
     std::vector<int> point(out.count);
@@ -51,7 +51,7 @@ void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smo
             seen[static_cast<size_t>(k)] = static_cast<int>(c);
             patch.push_back(k);
         }
-        for (size_t q = 0, end = 0; !out.edge[c] && q < 1; ++q) {
+        for (size_t q = 0, end = 0; q < (out.edge[c] ? 2u : 1u); ++q) {  // one-sided at an edge: from further inside
             const size_t from = end;
             end = patch.size();
             for (size_t at = from; at < end; ++at)
@@ -62,10 +62,6 @@ void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smo
                     seen[static_cast<size_t>(next)] = static_cast<int>(c);
                     patch.push_back(next);
                 }
-        }
-        if (out.edge[c]) {
-            out.first.push_back(out.triangle.size());
-            continue;
         }
         std::vector<double> area(patch.size());
         double all = 0, near = 0;
@@ -80,6 +76,7 @@ void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smo
             up += normal[static_cast<size_t>(patch[q])] * area[q];
         }
         const auto mean = [&] {
+            if (out.edge[c]) return;  // too few to fit: the values at the corners themselves count
             for (size_t q = 0; q < ring[c].size(); ++q) {
                 out.triangle.push_back(patch[q]);
                 out.share.push_back(area[q] / near);
@@ -219,7 +216,7 @@ Stress stresses(const Model& m, const Faces& faces, const Freedoms& u) {
             out.membrane[k] = inSpace(f, planeStress(mean.membrane, E, nu));
             out.bending[k] = inSpace(f, planeStress(0.5 * f.meanThickness() * mean.curvature, E, nu));
             for (size_t i = 0; i < 3; ++i) {
-                if (!faces.edge[static_cast<size_t>(faces.place[k][i])]) continue;
+                if (faces.fitted(static_cast<size_t>(faces.place[k][i]))) continue;
                 std::array<double, 3> zeta{0, 0, 0};
                 zeta[i] = 1;
                 const Strain s = strainAt(f, nu, v, zeta);
@@ -234,13 +231,11 @@ Stress stresses(const Model& m, const Faces& faces, const Freedoms& u) {
     } else {
         run(0, n, corners[0]);
     }
-    for (size_t at = 0; at < faces.count; ++at) {
-        if (faces.edge[at]) continue;
+    for (size_t at = 0; at < faces.count; ++at)
         for (size_t k = faces.first[at]; k < faces.first[at + 1]; ++k) {
             out.cornerMembrane[at] += faces.share[k] * out.membrane[static_cast<size_t>(faces.triangle[k])];
             out.cornerBending[at] += faces.share[k] * out.bending[static_cast<size_t>(faces.triangle[k])];
         }
-    }
     for (const auto& list : corners)
         for (const auto& c : list) {
             const auto at = static_cast<size_t>(faces.place[c.triangle][c.i]);

@@ -15,10 +15,11 @@ struct Faces {
     std::vector<bool> edge;                  ///< of each value: a free edge or a crease runs through it
     std::vector<std::array<int, 3>> beside;  ///< of each triangle: the one across the edge from corner i to i + 1; -1: none
     size_t count = 0;
-    // Recovery inside smooth faces: value i is the sum of share[k] times the mean of triangle[k], k from first[i] to first[i + 1].
+    // Recovery: value i is the sum of share[k] times the mean of triangle[k], k from first[i] to first[i + 1].
     std::vector<size_t> first;
     std::vector<int> triangle;
     std::vector<double> share;
+    bool fitted(size_t value) const { return first[value + 1] > first[value]; }  ///< else the mean of its triangles' own corner values
 };
 /// @param crease rad: faces that meet at more are apart
 Faces faces(const Model& model, double crease = 0.6);
@@ -28,8 +29,8 @@ struct Stress {
     std::vector<Tensor> membrane, bending;            ///< of each triangle, at its middle
     std::vector<Tensor> cornerMembrane, cornerBending; ///< of each value of `Faces`
 };
-/// Inside smooth faces the corner of a quadratic fitted to the means of the triangles two rings about it, on edges the mean of the
-/// values at the corners themselves.
+/// At each corner the value of a quadratic fitted to the means of the triangles round it within its smooth face; where they are too few
+/// the mean of their own values at the corner.
 Stress stresses(const Model& model, const Faces& faces, const Freedoms& shifts);
 
 /// Greatest and least stress in the plane of a triangle, Pa.
