@@ -137,3 +137,37 @@ TEST_CASE("what is shown can be typed back") {
                 CHECK(format(back->value, d, system) == shown);
             }
 }
+
+TEST_CASE("thousands are understood where they cannot be mistaken, and refused where they can") {
+    TypingContext c;
+    c.dimension = Dimension::Length;
+    c.bareUnit = "mm";
+    const auto mm = [&](const char* text) {
+        const auto m = parseMeasure(text, c);
+        INFO(text << (m ? "" : ": " + m.error().sentence));
+        REQUIRE(m);
+        return m->value * 1e3;
+    };
+    for (const char* text : {"1.234,5 mm", "1,234.5 mm", "1 234,5 mm", "1 234.5 mm", "1\u00a0234,5 mm", "1\u202f234,5 mm", "1'234.5 mm", "1’234,5 mm"}) CHECK(mm(text) == Approx(1234.5));
+    CHECK(mm("1,234,567.25") == Approx(1234567.25));
+    CHECK(mm("1.234.567") == Approx(1234567));
+    CHECK(mm("0,125") == Approx(0.125));
+    CHECK(mm("12,5") == Approx(12.5));
+    CHECK(mm("1.234") == Approx(1.234));
+    CHECK(mm("1,2345") == Approx(1.2345));
+    CHECK(mm("5 1/2 in") == Approx(139.7));
+    CHECK(mm("2 ft 3") == Approx(685.8));
+    for (const char* text : {"1,234 mm", "12,500", "123,456 mm"}) {
+        const auto m = parseMeasure(text, c);
+        INFO(text);
+        REQUIRE_FALSE(m);
+        CHECK(m.error().sentence.find("could be") != std::string::npos);
+    }
+    for (const char* text : {"1.2.3", "1,23,456.7", "1.2345.678", "1,234.567,8"}) {
+        INFO(text);
+        CHECK_FALSE(parseMeasure(text, c));
+    }
+    c.dimension = Dimension::Duration;
+    c.bareUnit = "min";
+    CHECK(parseMeasure("1 h 15", c)->value == Approx(4500));
+}

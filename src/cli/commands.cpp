@@ -36,7 +36,25 @@ std::optional<Plan> planFrom(const std::vector<std::string>& args) {
     return *plan;
 }
 
+/// Whether all that was printed arrived: a full disk must not look like success.
+bool printed() {
+    if (std::fflush(stdout) == 0 && !std::ferror(stdout)) return true;
+    std::fputs("uovo-cli: the output could not be written whole\n", stderr);
+    return false;
+}
+
+/// Refuses options that a command does not know.
+bool known(const std::vector<std::string>& args, std::initializer_list<const char*> options) {
+    for (const auto& a : args) {
+        if (!a.starts_with("--") || std::find(options.begin(), options.end(), a) != options.end()) continue;
+        std::fprintf(stderr, "uovo-cli: “%s” is not an option of this command; see uovo-cli --help\n", a.c_str());
+        return false;
+    }
+    return true;
+}
+
 int answers(const std::vector<std::string>& args) {
+    if (!known(args, {"--no-day"})) return 2;
     const auto plan = planFrom(args);
     if (!plan) return args.empty() ? 2 : 1;
     AnswerOptions options;
@@ -46,22 +64,24 @@ int answers(const std::vector<std::string>& args) {
     const auto all = answer(*plan, io::library(), cache, options);
     if (!all) return 1;
     std::fputs(answersJson(*plan, *all).c_str(), stdout);
-    return all->problems.empty() ? 0 : 1;
+    return printed() && all->problems.empty() ? 0 : 1;
 }
 
 int check(const std::vector<std::string>& args) {
+    if (!known(args, {})) return 2;
     const auto plan = planFrom(args);
     if (!plan) return args.empty() ? 2 : 1;
     const auto found = problems(*plan, io::library());
     for (const auto& p : found) std::printf("%s: %s\n", p.where.c_str(), p.sentence.c_str());
     if (const auto deadline = localMinutes(plan->deadline); deadline && *deadline < nowMinutes()) std::puts("Mind: the time it must be ready has passed.");  // no reason to refuse answers
     if (found.empty()) std::puts("The plan is in order.");
-    return found.empty() ? 0 : 1;
+    return printed() && found.empty() ? 0 : 1;
 }
 
-int demo(const std::vector<std::string>&) {
+int demo(const std::vector<std::string>& args) {
+    if (!known(args, {})) return 2;
     std::fputs(writePlan(io::demoPlan(nowMinutes())).c_str(), stdout);
-    return 0;
+    return printed() ? 0 : 1;
 }
 
 }  // namespace uovo::cli

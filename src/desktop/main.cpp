@@ -49,7 +49,7 @@ int main(int argc, char** argv) {
     if (!files.isEmpty())
         open = window.openFile(files.front());
     else if (!parser.isSet(demo) && !recent.isEmpty() && QFileInfo::exists(recent.front()))
-        open = window.openFile(recent.front());
+        open = window.reopen(recent.front());
     if (!open) {
         // The demo's own day needs to be known to choose this evening or the next: ask the core once.
         uovo::Cache cache;

@@ -5,7 +5,9 @@
 #include <pugixml.hpp>
 
 #include <algorithm>
+#include <charconv>
 #include <cmath>
+#include <cstring>
 #include <cstring>
 #include <numbers>
 #include <sstream>
@@ -14,6 +16,14 @@
 
 namespace uovo::io {
 namespace {
+
+/// Reads a finite decimal number, whatever the computer's language. @returns where it ends, `s` when there is none
+const char* numberAt(const char* s, double& value) {
+    const char* from = *s == '+' ? s + 1 : s;
+    const auto [end, error] = std::from_chars(from, from + std::strlen(from), value, std::chars_format::general);
+    return error == std::errc() && std::isfinite(value) ? end : s;
+}
+
 
 using form::Loop;
 using form::Point2;
@@ -46,11 +56,9 @@ public:
     }
     double next() {
         skip();
-        char* end = nullptr;
-        // strtod also reads "inf", "nan" and hexadecimals; an SVG has none of them
-        if (!more()) throw Refusal{"The SVG file has a path with a number missing."};
-        const double v = std::strtod(s_, &end);
-        if (end == s_ || !std::isfinite(v) || std::abs(v) > 1e7) throw Refusal{"The SVG file has a path with a number missing."};
+        double v = 0;
+        const char* end = more() ? numberAt(s_, v) : s_;
+        if (end == s_ || std::abs(v) > 1e7) throw Refusal{"The SVG file has a path with a number missing."};
         s_ = end;
         return v;
     }
@@ -316,9 +324,10 @@ private:
 
 /// Metres of a length such as "120mm"; NaN for none or percent.
 double lengthOf(const char* text) {
-    char* end = nullptr;
-    const double v = std::strtod(text, &end);
-    if (end == text || !(v > 0) || !std::isfinite(v)) return std::nan("");
+    double v = 0;
+    while (std::isspace(static_cast<unsigned char>(*text))) ++text;
+    const char* end = numberAt(text, v);
+    if (end == text || !(v > 0)) return std::nan("");
     const std::string unit = end;
     if (unit.starts_with("mm")) return v * 1e-3;
     if (unit.starts_with("cm")) return v * 1e-2;

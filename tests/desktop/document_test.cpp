@@ -178,3 +178,75 @@ TEST_CASE("the bench card prints parts and compounds with every part's grams") {
     REQUIRE(info.waitForFinished());
     CHECK(QString(info.readAllStandardOutput()).contains("letter"));
 }
+
+TEST_CASE("a process number that comes again neither hides nor deletes what was left behind") {
+    QTemporaryDir folder;
+    Plan left;
+    left.name = "left behind";
+    REQUIRE(io::savePlan(folder.filePath("one.uovo").toStdString(), left));
+    // the lock of a run with this very number, as in a container that starts anew
+    const std::string lock = std::to_string(QCoreApplication::applicationPid()) + "\n" + QCoreApplication::applicationName().toStdString() + "\nhere\n";
+    REQUIRE(io::writeWhole(folder.filePath("one.uovo.lock").toStdString(), lock));
+    {
+        Document d(folder.path());
+        rename(d, "mine");
+        d.autosave();
+        const auto found = d.findRecovered();
+        REQUIRE(found);
+        CHECK(found->plan.name == "left behind");
+    }
+    CHECK(QFile::exists(folder.filePath("one.uovo")));  // a good end forgets only its own
+    CHECK(QDir(folder.path()).entryList({"*.uovo"}, QDir::Files).size() == 1);
+}
+
+TEST_CASE("hands that never rest are kept within five seconds all the same") {
+    QTemporaryDir folder;
+    Document d(folder.path());
+    bool kept = false;
+    for (int k = 0; k < 26 && !kept; ++k) {
+        rename(d, ("edit " + std::to_string(k)).c_str());
+        QTest::qWait(250);
+        kept = !QDir(folder.path()).entryList({"*.uovo"}, QDir::Files).isEmpty();
+    }
+    CHECK(kept);
+}
+
+TEST_CASE("a recovery copy that cannot be written is said, once until it can again") {
+    QTemporaryDir folder;
+    QFile taken(folder.filePath("recovery"));  // a file where the folder should be
+    REQUIRE(taken.open(QIODevice::WriteOnly));
+    taken.close();
+    Document d(folder.filePath("recovery"));
+    int said = 0;
+    QObject::connect(&d, &Document::recoveryFailed, [&](const QString& why) { said += !why.isEmpty(); });
+    for (const char* name : {"a", "b", "c"}) {
+        rename(d, name);
+        d.autosave();
+    }
+    CHECK(said == 1);
+    REQUIRE(taken.remove());
+    rename(d, "d");
+    d.autosave();
+    CHECK(QDir(folder.filePath("recovery")).entryList({"*.uovo"}, QDir::Files).size() == 1);
+    CHECK(said == 1);
+}
+
+TEST_CASE("the command line says when its output does not arrive, and knows its options") {
+    QTemporaryDir folder;
+    const QString plan = folder.filePath("demo.uovo");
+    REQUIRE(io::savePlan(plan.toStdString(), io::demoPlan(20669L * 1440)));
+    const auto code = [&](const QStringList& words, const QString& out) {
+        QProcess p;
+        p.setStandardOutputFile(out);
+        p.start(UOVO_CLI, words);
+        REQUIRE(p.waitForFinished(60000));
+        return p.exitCode();
+    };
+    const QString there = folder.filePath("out");
+    CHECK(code({"check", plan}, there) == 0);
+    CHECK(code({"check", plan}, "/dev/full") == 1);
+    CHECK(code({"answers", plan, "--no-day"}, "/dev/full") == 1);
+    CHECK(code({"demo"}, "/dev/full") == 1);
+    CHECK(code({"answers", plan, "--no-days"}, there) == 2);
+    CHECK(code({"check", plan, "--quick"}, there) == 2);
+}

@@ -223,6 +223,25 @@ TEST_CASE("a plan left by a crash is offered and taken back") {
     CHECK_FALSE(QFile::exists(file));
 }
 
+TEST_CASE("a plan that was open when the program ended badly is not opened again unasked") {
+    Program p;
+    const QString file = p.folder.filePath("bad.uovo");
+    Plan plan = p.session.plan();
+    plan.name = "Open at the end";
+    REQUIRE(io::savePlan(file.toStdString(), plan));
+    QSettings().setValue("openNow", file);
+    CHECK_FALSE(p.window.reopen(file));
+    CHECK(p.session.plan().name != "Open at the end");
+    CHECK(p.window.saying().contains("bad.uovo"));
+    auto* again = p.window.findChild<QPushButton*>("openAgain");
+    REQUIRE(again);
+    QTest::mouseClick(again, Qt::LeftButton);
+    CHECK(p.session.plan().name == "Open at the end");
+    QSettings().remove("openNow");
+    CHECK(p.window.reopen(file));  // after a good end it is
+    QSettings().remove("openNow");
+}
+
 TEST_CASE("autosave keeps what is not saved, and saving forgets it") {
     Program p;
     p.type(p.window.shape()->recipe()->field("former/dip"), "54 mm");

@@ -82,6 +82,17 @@ Mesh loft(const std::vector<Ring>& rings, const LoftOptions& o) {
         }
         if (!changed) break;
     }
+    for (bool coarser = true; o.most > 0 && coarser;) {  // the budget: every ring one doubling less, as long as it keeps its least
+        double triangles = 0;
+        for (size_t i = 0; i < n; ++i) triangles += pole(i) ? 0 : 2.0 * (o.base << level[i]);
+        coarser = false;
+        if (triangles <= o.most) break;
+        for (auto& l : level)
+            if (l > 0 && (o.base << (l - 1)) >= o.least) {
+                --l;
+                coarser = true;
+            }
+    }
     Mesh m;
     std::vector<int> first(n);
     const auto count = [&](size_t i) { return pole(i) ? 1 : o.base << level[i]; };
@@ -169,6 +180,8 @@ Mesh lathe(const std::vector<Stretch>& stretches, const LatheOptions& o) {
         lo.base = o.waves;
         while (lo.base % 2 == 0 && lo.base > 8) lo.base /= 2;
     }
+    lo.most = o.most;
+    lo.least = 4 * o.waves;
     lo.equalArea = !o.onSurface;
     lo.mark = [&](double, size_t band) { return marks[band]; };
     return loft(rings, lo);

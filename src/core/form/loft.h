@@ -17,6 +17,8 @@ struct Ring {
 struct LoftOptions {
     double edge = 0.004;  ///< m, wanted edge length
     int base = 6;         ///< rings have base·2^k corners
+    double most = 0;      ///< triangles that are not exceeded while rings are left that may be cut coarser; 0: any number
+    int least = 0;        ///< corners a ring keeps all the same
     bool loop = false;    ///< the last ring joins the first: a body with a hole through it, and no poles
     /// Rings are round about their centres: move their corners out a little so that each polygon has its circle's area.
     bool equalArea = false;
@@ -39,6 +41,7 @@ struct LatheOptions {
     double edge = 0.004;    ///< m, round the axis
     double along = 0.004;   ///< m, along the meridian
     int waves = 0;          ///< flutes round the wall
+    double most = 0;        ///< triangles, about; 0: any number
     bool onSurface = false; ///< corners lie on the surface itself; else polygons have their circles' area
 };
 

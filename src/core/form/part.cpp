@@ -137,7 +137,13 @@ bool fits(const Shape& shape, double wall) {
 
 tl::expected<void, Problem> checkBuild(const Part& part, const Meshes& meshes, bool assumedWalls) {
     constexpr Detail kCoarse{400, 16};
-    const auto built = build(part, meshes, kCoarse);
+    const auto built = [&]() -> tl::expected<Assembly, Problem> {
+        try {
+            return build(part, meshes, kCoarse);
+        } catch (const std::exception&) {  // of a library, where a shape is beyond it
+            return refuse("This shape cannot be built; change one of its figures a little.", "family");
+        }
+    }();
     if (!built) return tl::unexpected(built.error());
     for (const auto& item : built->items) {
         const Shape& s = item.shape;

@@ -130,6 +130,8 @@ Stretch ellipseArc(double R, double A, double cz, double t0, double t1, Mark mar
 
 double edgeFor(double area, double widest, const Detail& d) { return std::min(std::sqrt(area / (0.433 * d.triangles)), 2 * pi * widest / d.round); }
 
+constexpr double kBudget = 6;  // times the triangles that are wanted; models.md, "Limits"
+
 Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail& detail) {
     Shape out;
     double all = 0, widest = 0;
@@ -147,7 +149,12 @@ Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail&
     o.along = o.edge;
     if (waves > 0) o.edge = std::min(o.edge, 2 * pi * widest / waves / (detail.round >= 160 ? 12 : detail.round >= 48 ? 6 : 4));
     o.along = std::min(o.along, 3.2 * o.edge);  // flutes are narrow: long cells along them
-    out.surface = lathe(stretches, o);
+    // The budget: deep flutes on a flat dish ask for hundreds of times what is wanted. Coarser round first, then along.
+    o.most = kBudget * std::max(detail.triangles, 40.0 * waves);
+    for (int pass = 0; pass < 5; ++pass, o.along *= 2) {
+        out.surface = lathe(stretches, o);
+        if (double(out.surface.triangles.size()) <= o.most) break;
+    }
     if (waves > 0) out.surface = mend(std::move(out.surface));  // an odd number of flutes crowds the pole
     out.areaLow = out.areaHigh = out.area;
     return out;

@@ -33,6 +33,28 @@ Piece uncoloured(Piece p, const Plan& plan) {
     return p;
 }
 
+/// A library may throw where a shape is beyond it: that is this piece's problem, the others go on.
+template <class Stage>
+auto guarded(const Stage& stage) -> decltype(stage()) {
+    try {
+        return stage();
+    } catch (const std::bad_alloc&) {
+        return tl::unexpected(Problem{"This piece needs more memory than there is: make its figures coarser.", "former"});
+    } catch (const std::exception&) {
+        return tl::unexpected(Problem{"This shape cannot be reckoned; change one of its figures a little.", "former"});
+    }
+}
+
+StrengthStage guardedStrength(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, const StrengthOptions& options, std::stop_token stop) {
+    try {
+        return strength(piece, plan, lib, a, options, stop);
+    } catch (const std::exception&) {
+        StrengthStage out;
+        out.problem = "Whether it holds cannot be reckoned for this shape.";
+        return out;
+    }
+}
+
 std::vector<material::Colour> blends(const Plan& plan) {
     std::vector<material::Colour> out = plan.colours;
     std::erase_if(out, [](const auto& c) { return c.second.empty(); });
@@ -165,7 +187,7 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
     std::atomic<size_t> next = 0;  // pieces side by side on two threads
     const auto reckon = [&] {
         for (size_t k = next++; k < jobs.size() && !stop.stop_requested(); k = next++)
-            if (!jobs[k].stage) jobs[k].stage = std::make_shared<const StrengthStage>(strength(plan.pieces[jobs[k].piece], plan, lib, *out.pieces[jobs[k].piece], how, stop));
+            if (!jobs[k].stage) jobs[k].stage = std::make_shared<const StrengthStage>(guardedStrength(plan.pieces[jobs[k].piece], plan, lib, *out.pieces[jobs[k].piece], how, stop));
     };
     {
         std::jthread other(reckon);
@@ -295,7 +317,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
             const std::string key = partKey(piece, plan);
             a->part = std::static_pointer_cast<const PartStage>(cache.find(key));
             if (!a->part) {
-                if (auto part = partStage(piece, plan, lib, *coatingOf(piece, plan, lib))) {
+                if (auto part = guarded([&] { return partStage(piece, plan, lib, *coatingOf(piece, plan, lib)); })) {
                     a->part = std::make_shared<const PartStage>(std::move(*part));
                     cache.keep(key, a->part);
                 } else {
@@ -308,7 +330,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
             const std::string key = stageKey(piece, plan, options);
             a->stage = std::static_pointer_cast<const CoatStage>(cache.find(key));
             if (!a->stage) {
-                if (auto stage = coatStage(piece, plan, lib, options, stop)) {
+                if (auto stage = guarded([&] { return coatStage(piece, plan, lib, options, stop); })) {
                     a->stage = std::make_shared<const CoatStage>(std::move(*stage));
                     cache.keep(key, a->stage);
                 } else {

@@ -87,6 +87,8 @@ struct Reader {
     std::string_view text;
     size_t at = 0;
 
+    std::string wrong = {};  ///< why a number cannot be told, where one was begun
+
     bool done() const { return at >= text.size(); }
     void skipSpace() {
         while (!done()) {
@@ -125,24 +127,66 @@ std::string trimmed(std::string_view s) {
     return std::string(s.substr(from, s.find_last_not_of(" \t\n\r") - from + 1));
 }
 
+/// What may stand between digits: a point, a comma, a space (also those that do not break), an apostrophe. Its length in bytes, or 0.
+size_t separator(std::string_view text, size_t at) {
+    if (at >= text.size()) return 0;
+    for (const std::string_view s : {".", ",", " ", "'", "\u00a0", "\u202f", "’"})
+        if (text.substr(at).starts_with(s)) return s.size();
+    return 0;
+}
+
+/// Digits, in groups of three where a person writes them so: "1 234,5", "1,234.5", "1.234,5" are one number. Where a comma could be
+/// either ("1,234") or groups are uneven it says so in `wrong` and gives none: a guess would be a thousand times off.
 std::optional<double> digits(Reader& r, bool decimals) {
     const size_t start = r.at;
-    double value = 0;
-    int count = 0;
-    while (!r.done() && isDigit(r.text[r.at])) {
-        value = value * 10 + (r.text[r.at++] - '0');
-        if (++count > 15) break;
-    }
-    if (decimals && !r.done() && (r.text[r.at] == '.' || r.text[r.at] == ',') && r.at + 1 < r.text.size() &&
-        isDigit(r.text[r.at + 1])) {
-        ++r.at;
-        double place = 0.1;
-        while (!r.done() && isDigit(r.text[r.at])) {
-            value += place * (r.text[r.at++] - '0');
-            place /= 10;
+    const auto run = [&](size_t at) {
+        size_t n = 0;
+        while (at + n < r.text.size() && isDigit(r.text[at + n])) ++n;
+        return n;
+    };
+    std::string whole(r.text.substr(r.at, run(r.at)));
+    if (whole.empty()) return std::nullopt;
+    r.at += whole.size();
+    std::string part;
+    if (decimals) {
+        const size_t first = whole.size();
+        std::string_view between;  // what parts its thousands
+        size_t groups = 0;
+        bool uneven = false;
+        while (part.empty()) {
+            const size_t gap = separator(r.text, r.at), n = gap ? run(r.at + gap) : 0;
+            if (n == 0) break;
+            const std::string_view mark = r.text.substr(r.at, gap);
+            const bool pointed = mark == "." || mark == ",";
+            const size_t after = r.at + gap + n, next = separator(r.text, after);
+            const std::string_view follows = next && run(after + next) ? r.text.substr(after, next) : std::string_view{};
+            // a point or comma parts thousands where it comes again, or where the other one or nothing of the kind follows a group of three
+            const bool again = follows == mark || mark == between;
+            const bool other = pointed && (follows == "." || follows == ",") && follows != mark;
+            const bool over = after < r.text.size() && (r.text[after] == '/' || r.text.substr(after).starts_with("⁄"));
+            if (pointed && !again && !other) {
+                part = std::string(r.text.substr(r.at + gap, n));
+                if (mark == "," && n == 3 && groups == 0 && first <= 3 && whole != "0")
+                    r.wrong = "“" + whole + "," + part + "” could be " + whole + "." + part + " or " + whole + part + ": write it one of these ways.";
+                r.at = after;
+                break;
+            }
+            if (!pointed && (n != 3 || first > 3 || over || (groups > 0 && mark != between))) break;  // "5 1/2", "1 h 15"
+            uneven = uneven || n != 3 || first > 3 || (groups > 0 && mark != between);
+            whole += r.text.substr(r.at + gap, n);
+            between = mark;
+            ++groups;
+            r.at = after;
         }
+        if (uneven) r.wrong = "“" + std::string(r.text.substr(start, r.at - start)) + "” is not a number: thousands go in groups of three.";
     }
-    if (r.at == start) return std::nullopt;
+    double value = 0;
+    for (const char c : whole) value = value * 10 + (c - '0');
+    double place = 0.1;
+    for (const char c : part) {
+        value += place * (c - '0');
+        place /= 10;
+    }
     return value;
 }
 
@@ -156,7 +200,9 @@ std::optional<double> glyphFraction(Reader& r) {
 tl::expected<std::optional<double>, TypingProblem> number(Reader& r) {
     r.skipSpace();
     if (auto f = glyphFraction(r)) return f;
+    const int begins = r.character();
     auto whole = digits(r, true);
+    if (!r.wrong.empty()) return tl::unexpected(TypingProblem{r.wrong, begins});
     if (!whole) return std::optional<double>{};
     if (auto f = glyphFraction(r)) return std::optional<double>(*whole + *f);
     auto fraction = [&](Reader& at, double top) -> tl::expected<std::optional<double>, TypingProblem> {

@@ -5,16 +5,30 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
-#include <signal.h>
+#include <QUuid>
 
 namespace uovo::desktop {
 namespace {
 constexpr int kAutosaveAfter = 1500;      // ms after the last edit
+constexpr int kAutosaveLatest = 5000;     // ms after the first that is not kept yet, however fast the hands are
 constexpr qint64 kMergeWithin = 1000;     // ms
 constexpr size_t kMostSteps = 500;
+
+QString lockOf(const QString& copy) { return copy + QStringLiteral(".lock"); }
+
+/// Whether the run that wrote a recovery copy still goes on. A lock of this very process number is not this run's: the number came again.
+bool writerLives(const QString& copy) {
+    QLockFile lock(lockOf(copy));
+    lock.setStaleLockTime(0);
+    qint64 pid = 0;
+    QString host, name;
+    if (lock.getLockInfo(&pid, &host, &name) && pid == QCoreApplication::applicationPid()) QFile::remove(lockOf(copy));
+    return !lock.tryLock(0);
+}
+
 }  // namespace
 
-Document::Document(QString recoveryFolder, QObject* parent) : QObject(parent), folder_(std::move(recoveryFolder)) {
+Document::Document(QString recoveryFolder, QObject* parent) : QObject(parent), folder_(std::move(recoveryFolder)), run_(QUuid::createUuid().toString(QUuid::WithoutBraces)) {
     history_.push_back({plan_, {}, {}, 0});
     autosaveTimer_.setSingleShot(true);
     autosaveTimer_.setInterval(kAutosaveAfter);
@@ -45,14 +59,19 @@ void Document::edit(const QString& label, const std::function<void(Plan&)>& chan
             --savedAt_;
         }
     }
-    autosaveTimer_.start();
+    wantAutosave();
     emit planChanged();
+}
+
+void Document::wantAutosave() {
+    if (!autosaveTimer_.isActive()) unsavedSince_.start();
+    if (!autosaveTimer_.isActive() || unsavedSince_.elapsed() + kAutosaveAfter < kAutosaveLatest) autosaveTimer_.start();
 }
 
 void Document::show(int at) {
     at_ = at;
     plan_ = history_[static_cast<size_t>(at)].plan;
-    autosaveTimer_.start();
+    wantAutosave();
     emit planChanged();
 }
 
@@ -91,7 +110,7 @@ tl::expected<void, Problem> Document::save(const QString& path, io::Fault fault)
     return {};
 }
 
-QString Document::autosaveFile() const { return QStringLiteral("%1/%2.uovo").arg(folder_).arg(QCoreApplication::applicationPid()); }
+QString Document::autosaveFile() const { return QStringLiteral("%1/%2.uovo").arg(folder_, run_); }
 
 void Document::autosave() {
     if (!isModified()) {
@@ -99,22 +118,29 @@ void Document::autosave() {
         return;
     }
     QDir().mkpath(folder_);
-    // The file it belongs to goes beside it; a failed autosave must not disturb the work.
-    (void)io::savePlan(autosaveFile().toStdString(), plan_);
-    (void)io::writeWhole((autosaveFile() + QStringLiteral(".path")).toStdString(), path_.toStdString());
+    if (!alive_) {
+        alive_ = std::make_unique<QLockFile>(lockOf(autosaveFile()));
+        alive_->setStaleLockTime(0);
+        alive_->tryLock(0);
+    }
+    // The file it belongs to goes beside it; a failed autosave must not disturb the work, but it is said.
+    auto kept = io::savePlan(autosaveFile().toStdString(), plan_);
+    if (kept) kept = io::writeWhole((autosaveFile() + QStringLiteral(".path")).toStdString(), path_.toStdString());
+    if (!kept && !told_) emit recoveryFailed(QString::fromStdString(kept.error().sentence));
+    told_ = !kept;
 }
 
 void Document::forgetAutosave() {
     autosaveTimer_.stop();
     QFile::remove(autosaveFile());
     QFile::remove(autosaveFile() + QStringLiteral(".path"));
+    alive_.reset();
 }
 
 std::optional<Document::Recovered> Document::findRecovered() const {
     const QDir folder(folder_);
     for (const QFileInfo& info : folder.entryInfoList({QStringLiteral("*.uovo")}, QDir::Files, QDir::Time)) {
-        const qint64 pid = info.completeBaseName().toLongLong();
-        if (pid == QCoreApplication::applicationPid() || (pid > 0 && ::kill(static_cast<pid_t>(pid), 0) == 0)) continue;  // still running
+        if (info.completeBaseName() == run_ || writerLives(info.filePath())) continue;
         auto plan = io::loadPlan(info.filePath().toStdString());
         if (!plan) continue;
         const auto path = io::readWhole((info.filePath() + QStringLiteral(".path")).toStdString());
@@ -134,6 +160,7 @@ void Document::takeRecovered(const Recovered& r) {
 void Document::discardRecovered(const Recovered& r) {
     QFile::remove(r.file);
     QFile::remove(r.file + QStringLiteral(".path"));
+    QFile::remove(lockOf(r.file));
 }
 
 }  // namespace uovo::desktop

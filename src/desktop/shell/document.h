@@ -1,8 +1,11 @@
 // The open plan: edits with undo, file, autosave and recovery.
 #pragma once
 #include <QObject>
+#include <QElapsedTimer>
+#include <QLockFile>
 #include <QTimer>
 #include <functional>
+#include <memory>
 #include <optional>
 
 #include "core/plan/plan.h"
@@ -48,6 +51,8 @@ public:
     void discardRecovered(const Recovered& recovered);
 
 signals:
+    /// The work cannot be kept against a crash; said once until it can again.
+    void recoveryFailed(const QString& reason);
     void planChanged();
     void fileChanged();
 
@@ -65,7 +70,13 @@ private:
     QString path_, folder_;
     std::vector<State> history_;
     int at_ = 0, savedAt_ = 0;
+    void wantAutosave();
+
     QTimer autosaveTimer_;
+    QElapsedTimer unsavedSince_;   // since the first edit that is not in the recovery copy
+    const QString run_;            // names this run's recovery copy: a process number may come again
+    std::unique_ptr<QLockFile> alive_;  // beside the copy while this run lives
+    bool told_ = false;
 };
 
 }  // namespace uovo::desktop

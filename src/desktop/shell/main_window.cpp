@@ -146,6 +146,7 @@ MainWindow::MainWindow(Session& session)
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
     connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);
     connect(&session_.document(), &Document::fileChanged, this, &MainWindow::refreshHeader);
+    connect(&session_.document(), &Document::recoveryFailed, this, [this](const QString& why) { say(tr("Your work cannot be kept against a crash just now: save it. %1").arg(why), true); });
     qApp->installEventFilter(this);
     goTo(Place::Shape);
     const QByteArray geometry = settings_.value(QStringLiteral("window")).toByteArray();
@@ -387,15 +388,34 @@ void MainWindow::openDialog() {
     if (!path.isEmpty()) openFile(path);
 }
 
+QString MainWindow::lockOf(const QString& path) {
+    const QString key = QString::fromLatin1(QCryptographicHash::hash(QFileInfo(path).canonicalFilePath().toUtf8(), QCryptographicHash::Sha1).toHex());
+    return QDir::tempPath() + QStringLiteral("/uovo-open-") + key;
+}
+
+bool MainWindow::reopen(const QString& path) {
+    QLockFile lock(lockOf(path));
+    lock.setStaleLockTime(0);
+    const bool died = settings_.value(QStringLiteral("openNow")).toString() == path && lock.tryLock(0);
+    if (!died) return openFile(path);
+    lock.unlock();
+    say(tr("Uovo ended while %1 was open, so it was not opened again by itself.").arg(QFileInfo(path).fileName()), false);
+    auto* again = new QPushButton(tr("Open it"));
+    again->setObjectName(QStringLiteral("openAgain"));
+    connect(again, &QPushButton::clicked, this, [this, path] { openFile(path); });
+    static_cast<QHBoxLayout*>(bannerButtons_->layout())->insertWidget(0, again);
+    return false;
+}
+
 bool MainWindow::openFile(const QString& path) {
+    settings_.setValue(QStringLiteral("openNow"), path);
+    settings_.sync();  // before it is reckoned: what ends the program must be known at its next start
     if (auto ok = session_.document().open(path); !ok) {
         say(tr("%1 was not opened. %2").arg(QFileInfo(path).fileName(), qstring(ok.error().sentence)), true);
         return false;
     }
     banner_->hide();
-    const QString folder = QDir::tempPath();
-    const QString key = QString::fromLatin1(QCryptographicHash::hash(QFileInfo(path).canonicalFilePath().toUtf8(), QCryptographicHash::Sha1).toHex());
-    lock_ = std::make_unique<QLockFile>(folder + QStringLiteral("/uovo-open-") + key);
+    lock_ = std::make_unique<QLockFile>(lockOf(path));
     lock_->setStaleLockTime(0);
     if (!lock_->tryLock(0)) say(tr("%1 is open in another window too: the one saved last wins.").arg(QFileInfo(path).fileName()), false);
     remember(path);
@@ -561,6 +581,7 @@ void MainWindow::showShortcuts() {
 void MainWindow::closeEvent(QCloseEvent* e) {
     if (!mayLeave()) return e->ignore();
     settings_.setValue(QStringLiteral("window"), saveGeometry());
+    settings_.remove(QStringLiteral("openNow"));
     e->accept();
 }
 

@@ -39,6 +39,8 @@ public:
     /// Says something over the top of the window until it is dismissed.
     void say(const QString& sentence, bool harm);
     QString saying() const { return banner_->isVisible() ? bannerText_->text() : QString(); }
+    /// Opens what was open last, unless the program ended badly with it: then it asks first.
+    bool reopen(const QString& path);
     /// Offers a plan left behind by a crash.
     void offerRecovered();
 
@@ -51,6 +53,7 @@ protected:
     void dropEvent(QDropEvent*) override;
 
 private:
+    static QString lockOf(const QString& path);
     void buildActions();
     void buildHeader(QWidget* parent, class QVBoxLayout* column);
     void refreshHeader();
