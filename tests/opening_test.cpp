@@ -1,6 +1,7 @@
 // A hole that is melted into a closed shell once it has set.
 #include <catch2/catch.hpp>
 
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
@@ -85,4 +86,21 @@ TEST_CASE("the coats of an opened ball are watched on the closed mold") {
     const auto history = filmHistory(plan.pieces[0], plan, io::library(), 0);
     REQUIRE(history);
     CHECK(form::bounds(history->shape.surface).size().z == Approx(0.1).epsilon(0.01));
+}
+
+TEST_CASE("the day melts the holes once the balls are off their molds, with its caution") {
+    Plan plan = ball(0.06);
+    plan.deadline = "2026-08-04T18:00";
+    plan.pieces[0].count = 3;
+    const auto a = test::answersOf(plan);
+    REQUIRE(a.day);
+    const auto& tasks = a.day->network.tasks;
+    const auto at = [&](const char* what) { return static_cast<size_t>(std::find_if(tasks.begin(), tasks.end(), [&](const auto& t) { return t.id.ends_with(what); }) - tasks.begin()); };
+    REQUIRE(at("/open") < tasks.size());
+    CHECK(a.day->layout.start[at("/open")] >= a.day->layout.start[at("/unmold")] + tasks[at("/unmold")].minutes);
+    CHECK(std::count(tasks[at("/open")].cautions.begin(), tasks[at("/open")].cautions.end(), "warm-plate") == 1);
+    plan = ball(0);
+    plan.deadline = "2026-08-04T18:00";
+    const auto whole = test::answersOf(plan);
+    for (const auto& t : whole.day->network.tasks) CHECK_FALSE(t.id.ends_with("/open"));
 }

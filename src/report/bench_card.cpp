@@ -56,14 +56,19 @@ void paintCoats(Page& page, const Plan& plan, const material::Library& lib, cons
         if (c.way == coat::Way::Dip) words += QStringLiteral("Drain over the bath %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
         if (c.way == coat::Way::Pour) words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
         const QString lasts = spoken(c.moveFor, Dimension::Duration, u);
+        const bool moved = c.motion != coat::Motion::Still || c.way == coat::Way::Turn, movedInCold = moved && c.moveIn != coat::Place::Table;
+        if (c.way == coat::Way::Turn && c.motion == coat::Motion::Over) words += QStringLiteral("swirl it until no bare patch is left, then ");
+        if (movedInCold && c.delay.value > 0) words += QStringLiteral("wait %1 on the table, then ").arg(spoken(c.delay, Dimension::Duration, u));
+        if (movedInCold) words += placeWords(c.moveIn) + QLatin1Char(' ');
         if (c.motion == coat::Motion::Spin || (c.way == coat::Way::Turn && c.motion == coat::Motion::Still)) words += QStringLiteral("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
-        if (c.motion == coat::Motion::Over) words += QStringLiteral("%1roll it once round and set it on another side every %2 for %3, then ").arg(c.way == coat::Way::Turn ? QStringLiteral("swirl it until no bare patch is left, then %1").arg(c.moveIn == coat::Place::Table ? QString() : placeWords(c.moveIn) + QStringLiteral(" ")) : QString(), spoken(c.moveEvery, Dimension::Duration, u), lasts);
+        if (c.motion == coat::Motion::Over) words += QStringLiteral("roll it once round and set it on another side every %1 for %2, then ").arg(spoken(c.moveEvery, Dimension::Duration, u), lasts);
         if (c.motion == coat::Motion::Side) words += QStringLiteral("lay it on its side for %1, then ").arg(lasts);
         if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(spoken(c.tap, Dimension::Duration, u));
         if (c.scrape) words += QStringLiteral("scrape the rim, then ");
         words += restWords(c, piece.overBalloon()) + QStringLiteral(". ");
         words += c.place == coat::Place::Table ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
-                 : c.delay.value > 0           ? QStringLiteral("Wait %1 on the table, then %2 for %3.").arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place), spoken(c.stay, Dimension::Duration, u))
+                 : movedInCold && c.moveIn == c.place ? QStringLiteral("Leave it there for %1.").arg(spoken(c.stay, Dimension::Duration, u))
+                 : c.delay.value > 0 && !movedInCold ? QStringLiteral("Wait %1 on the table, then %2 for %3.").arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place), spoken(c.stay, Dimension::Duration, u))
                                                : QStringLiteral("At once %1, for %2.").arg(placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
         words[0] = words[0].toUpper();
         page.paragraph(kMargin + 12, page.width() - 12, words, 4.6);

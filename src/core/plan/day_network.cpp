@@ -210,8 +210,13 @@ private:
             after(patch, release, 3, static_cast<int>(lib_.usual("latestRelease") / 60), "the patch is firm");
             const int trim = task("trim", "Trim the rims of " + who, "finish", minutes("trim", n), 0, {"warm-plate"});
             after(release, trim, 0, -1, "it is off its former");
+            int done = trim;
+            if (a.part && a.part->melted > 0) {
+                done = task("open", "Melt the holes into " + who + " on a warm plate", "finish", minutes("open", n), 0, {"warm-plate"});
+                after(trim, done, 0, -1, "its rim is trimmed");
+            }
             if (r > 0) after(firstPrepare, prepare, 0, -1, "the rounds go in their order");
-            finished.push_back(trim);
+            finished.push_back(done);
         }
     }
     PotState& potOfCoat(const Piece& piece, const PlannedCoat& c) {
