@@ -1,5 +1,8 @@
 // Tempering with a thermometer, end to end: the practice probe, a serial line, and figures typed by hand.
+#include <fcntl.h>
 #include <pty.h>
+#include <sys/socket.h>
+#include <sys/un.h>
 #include <unistd.h>
 
 #include <QProcess>
@@ -93,6 +96,81 @@ TEST_CASE("a serial line is read: a probe in Fahrenheit, garbage between its lin
     REQUIRE(QTest::qWaitFor([&] { return live->digits().startsWith("31.5"); }, 3000));
     CHECK(live->link().garbage() == 2);
     CHECK(live->findChild<QLabel*>("probeState")->text().contains("bench probe"));
+    close(host);
+    REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
+    close(device);
+}
+
+TEST_CASE("a thermometer whose clock leaps is heard on, and the curve stays drawn") {
+    Program p;
+    auto* live = melt(p)->live();
+    int host = -1, device = -1;
+    char name[256];
+    REQUIRE(openpty(&host, &device, name, nullptr, nullptr) == 0);
+    live->listen(QString::fromLocal8Bit(name));
+    REQUIRE(live->link().isOpen());
+    live->begin();
+    const auto send = [&](const std::string& words) { return write(host, words.data(), words.size()) > 0; };
+    REQUIRE(send("T 30 @10\nT 31 @12\nT 32 @1800000000\nT 33 @1800000003\nT 34 @5\nT 35 @8\n"));
+    REQUIRE(QTest::qWaitFor([&] { return live->curve().size() >= 5; }, 3000));
+    for (size_t i = 1; i < live->curve().size(); ++i) CHECK(live->curve()[i].x() > live->curve()[i - 1].x());
+    CHECK(live->curve().back().x() < 60);
+    QElapsedTimer drawn;
+    drawn.start();
+    CHECK_FALSE(p.window.grab().isNull());
+    CHECK(drawn.elapsed() < 2000);
+    close(host);
+    REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
+    close(device);
+}
+
+TEST_CASE("a server that does not answer and a flood of lines hold the window no longer than a blink") {
+    Program p;
+    auto* live = melt(p)->live();
+    QTemporaryDir folder;
+    const QByteArray path = folder.filePath("uovo-probe.sock").toLocal8Bit();
+    sockaddr_un address{};
+    address.sun_family = AF_UNIX;
+    REQUIRE(size_t(path.size()) < sizeof address.sun_path);
+    std::memcpy(address.sun_path, path.constData(), size_t(path.size()) + 1);
+    const int server = ::socket(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0);
+    REQUIRE(::bind(server, reinterpret_cast<const sockaddr*>(&address), sizeof address) == 0);
+    REQUIRE(::listen(server, 0) == 0);
+    std::vector<int> waiting;  // fill the queue of a server that never takes anyone in
+    for (int k = 0; k < 4; ++k) {
+        waiting.push_back(::socket(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC | SOCK_NONBLOCK, 0));
+        (void)::connect(waiting.back(), reinterpret_cast<const sockaddr*>(&address), sizeof address);
+    }
+    QElapsedTimer time;
+    time.start();
+    live->listen(QString::fromLocal8Bit(path));
+    CHECK(time.elapsed() < 1000);
+    live->link().close();
+    for (const int w : waiting) ::close(w);
+    ::close(server);
+
+    int host = -1, device = -1;
+    char name[256];
+    REQUIRE(openpty(&host, &device, name, nullptr, nullptr) == 0);
+    ::fcntl(host, F_SETFL, ::fcntl(host, F_GETFL) | O_NONBLOCK);
+    live->listen(QString::fromLocal8Bit(name));
+    live->begin();
+    std::string flood;
+    for (int k = 0; k < 400; ++k) flood += "T 31.5\n";
+    qint64 longest = 0;
+    time.restart();
+    for (QElapsedTimer all = time; all.elapsed() < 2000;) {
+        while (write(host, flood.data(), flood.size()) > 0 && all.elapsed() < 2000) {
+            time.restart();
+            QCoreApplication::processEvents();
+            longest = std::max(longest, time.elapsed());
+        }
+        time.restart();
+        QCoreApplication::processEvents();
+        longest = std::max(longest, time.elapsed());
+    }
+    CHECK(longest < 500);
+    CHECK(live->digits().startsWith("31.5"));
     close(host);
     REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
     close(device);

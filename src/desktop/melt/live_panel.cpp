@@ -14,6 +14,7 @@ namespace uovo::desktop {
 namespace {
 constexpr size_t kMostPoints = 20000;  // of the live curve: hours of it
 constexpr double kThin = 1;            // s between two points that are drawn
+constexpr double kLeap = 600;          // s: a device's clock that goes further at once was set anew, not waited for
 }  // namespace
 
 LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
@@ -84,7 +85,12 @@ LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), sessi
         digits_->setText(qstring(format(r.value, Dimension::Temperature, session_.units())));
         if (!isRunning()) return;
         if (r.seconds >= 0) {  // the device's clock, from where it was when this began
-            if (offset_ < 0 || r.seconds < offset_) offset_ = r.seconds;
+            const double step = r.seconds - device_;
+            if (offset_ < 0)
+                offset_ = r.seconds;
+            else if (step < 0 || step > kLeap)
+                offset_ += step - kThin;  // it goes on from where it was
+            device_ = r.seconds;
             read(r.seconds - offset_, r.value);
         } else {
             read(static_cast<double>(clock_.elapsed()) / 1e3, r.value);

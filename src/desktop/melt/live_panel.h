@@ -46,7 +46,7 @@ private:
     QString key_;
     temper::TemperPlan plan_;
     material::Coating coating_;
-    double mass_ = 0, watts_ = 800, offset_ = -1;
+    double mass_ = 0, watts_ = 800, offset_ = -1, device_ = 0;  // s: the device's clock when this began, and as it was last told
     std::optional<probe::Coach> coach_;
     QElapsedTimer clock_;
     std::vector<QPointF> curve_;

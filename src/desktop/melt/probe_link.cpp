@@ -8,11 +8,16 @@
 #include <unistd.h>
 
 #include <QDir>
+#include <QElapsedTimer>
 #include <QFile>
 #include <cerrno>
 #include <cstring>
 
 namespace uovo::desktop {
+namespace {
+constexpr qint64 kFrame = 8;       // ms of reading at once: half a frame
+constexpr size_t kMostLines = 100; // told of one piece of a flood
+}  // namespace
 
 ProbeLink::ProbeLink(QObject* parent) : QObject(parent) {
     again_.setInterval(1500);
@@ -60,14 +65,13 @@ void ProbeLink::connectNow() {
         address.sun_family = AF_UNIX;
         if (static_cast<size_t>(path.size()) >= sizeof address.sun_path) return failed();
         std::memcpy(address.sun_path, path.constData(), static_cast<size_t>(path.size()) + 1);
-        device_ = ::socket(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0);
+        device_ = ::socket(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC | SOCK_NONBLOCK, 0);  // one that does not answer must not hold the window
         if (device_ >= 0 && ::connect(device_, reinterpret_cast<const sockaddr*>(&address), sizeof address) != 0) {
             const int why = errno;
             ::close(device_);
             device_ = -1;
             errno = why;
         }
-        if (device_ >= 0) ::fcntl(device_, F_SETFL, ::fcntl(device_, F_GETFL) | O_NONBLOCK);
     } else if (S_ISCHR(what.st_mode)) {
         device_ = ::open(path.constData(), O_RDONLY | O_NOCTTY | O_NONBLOCK | O_CLOEXEC);
         termios mode{};
@@ -101,11 +105,17 @@ void ProbeLink::drop(const QString& words) {
 
 void ProbeLink::readable() {
     char bytes[4096];
-    for (int rounds = 0; rounds < 16 && device_ >= 0; ++rounds) {  // never longer than a frame
+    QElapsedTimer frame;
+    frame.start();
+    while (device_ >= 0 && frame.elapsed() < kFrame) {  // what is left comes with the next turn of the window
         const ssize_t n = ::read(device_, bytes, sizeof bytes);
         if (n < 0 && (errno == EAGAIN || errno == EINTR)) return;
         if (n <= 0) return drop(tr("The thermometer is unplugged: waiting for it."));
-        for (const auto& r : reader_.feed({bytes, static_cast<size_t>(n)})) emit reading(r);
+        const auto lines = reader_.feed({bytes, static_cast<size_t>(n)});
+        // A kitchen's thermometer sends a few lines a second: of a flood every so many are enough.
+        const size_t every = 1 + lines.size() / kMostLines;
+        for (size_t i = 0; i < lines.size(); ++i)
+            if (i % every == 0 || i + 1 == lines.size()) emit reading(lines[i]);
     }
 }
 

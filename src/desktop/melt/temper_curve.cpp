@@ -11,6 +11,7 @@
 
 namespace uovo::desktop {
 namespace {
+constexpr double kMostTicks = 24;
 constexpr double kLeft = 52, kRight = 20, kAbove = 16, kBelow = 30;
 }
 
@@ -65,7 +66,8 @@ void TemperCurve::paintEvent(QPaintEvent*) {
         p.setPen(theme().quiet);
         p.drawText(QRectF(0, at(0, t).y() - 9, kLeft - 8, 18), Qt::AlignRight | Qt::AlignVCenter, qstring(format(t, Dimension::Temperature, units_)));
     }
-    const double tick = span_ > 3600 ? 900 : span_ > 1500 ? 300 : 120;
+    double tick = span_ > 3600 ? 900 : span_ > 1500 ? 300 : 120;
+    while (span_ / tick > kMostTicks) tick *= 2;
     for (double s = 0; s <= span_; s += tick) {
         p.setPen(QPen(theme().hairline, 1));
         p.drawLine(at(s, low_), at(s, low_) + QPointF(0, 5));
