@@ -439,8 +439,8 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         for (const auto& c : piece.coats) work += task(c.way == coat::Way::Dip ? "dip" : coat::drains(c.way) || c.way == coat::Way::Turn ? "pour" : "brush");
         if (a->part && !a->part->wall) work += task("cast") * double(std::max<size_t>(1, a->part->items.size()));
         for (const auto& s : shares) {
-            const bool main = s.chocolate == piece.chocolate;
-            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, s.chocolate, main ? late : 0, s.aside, work / double(shares.size())});
+            const bool own = s.chocolate == piece.chocolate;
+            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, s.chocolate, own ? late : 0, s.aside, work / double(shares.size())});
             packets.push_back(packetOf(plan, lib, s.chocolate));
         }
         const auto place = a->part && !a->part->wall ? piece.cast.place : piece.coats.back().place;
