@@ -36,6 +36,24 @@ struct Practice {
     ~Practice() { stop(); }
 };
 
+/// A serial line whose other end the test holds.
+struct Serial {
+    int host = -1, device = -1;
+    char name[256] = {};
+    LivePanel* live;
+    explicit Serial(LivePanel* panel) : live(panel) {
+        REQUIRE(openpty(&host, &device, name, nullptr, nullptr) == 0);
+        live->listen(QString::fromLocal8Bit(name));
+        REQUIRE(live->link().isOpen());
+    }
+    bool send(const std::string& words) const { return write(host, words.data(), words.size()) > 0; }
+    void unplug() {
+        close(host);
+        REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
+        close(device);
+    }
+};
+
 }  // namespace
 
 TEST_CASE("the practice probe is heard, its curve drawn, and the prompts lead to ready") {
@@ -86,32 +104,20 @@ TEST_CASE("an unplugged probe is waited for, and heard again when it is back") {
 TEST_CASE("a serial line is read: a probe in Fahrenheit, garbage between its lines") {
     Program p;
     auto* live = melt(p)->live();
-    int host = -1, device = -1;
-    char name[256];
-    REQUIRE(openpty(&host, &device, name, nullptr, nullptr) == 0);
-    live->listen(QString::fromLocal8Bit(name));
-    REQUIRE(live->link().isOpen());
-    const auto send = [&](const char* words) { return write(host, words, strlen(words)) > 0; };
-    REQUIRE(send("uovo-probe 1 bench probe\r\nT 9\x02!\r\nT 88.7 F\r\nM 412 g\r\nT 300 C\r\n"));
+    Serial line(live);
+    REQUIRE(line.send("uovo-probe 1 bench probe\r\nT 9\x02!\r\nT 88.7 F\r\nM 412 g\r\nT 300 C\r\n"));
     REQUIRE(QTest::qWaitFor([&] { return live->digits().startsWith("31.5"); }, 3000));
     CHECK(live->link().garbage() == 2);
     CHECK(live->findChild<QLabel*>("probeState")->text().contains("bench probe"));
-    close(host);
-    REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
-    close(device);
+    line.unplug();
 }
 
 TEST_CASE("a thermometer whose clock leaps is heard on, and the curve stays drawn") {
     Program p;
     auto* live = melt(p)->live();
-    int host = -1, device = -1;
-    char name[256];
-    REQUIRE(openpty(&host, &device, name, nullptr, nullptr) == 0);
-    live->listen(QString::fromLocal8Bit(name));
-    REQUIRE(live->link().isOpen());
+    Serial line(live);
     live->begin();
-    const auto send = [&](const std::string& words) { return write(host, words.data(), words.size()) > 0; };
-    REQUIRE(send("T 30 @10\nT 31 @12\nT 32 @1800000000\nT 33 @1800000003\nT 34 @5\nT 35 @8\n"));
+    REQUIRE(line.send("T 30 @10\nT 31 @12\nT 32 @1800000000\nT 33 @1800000003\nT 34 @5\nT 35 @8\n"));
     REQUIRE(QTest::qWaitFor([&] { return live->curve().size() >= 5; }, 3000));
     for (size_t i = 1; i < live->curve().size(); ++i) CHECK(live->curve()[i].x() > live->curve()[i - 1].x());
     CHECK(live->curve().back().x() < 60);
@@ -119,9 +125,7 @@ TEST_CASE("a thermometer whose clock leaps is heard on, and the curve stays draw
     drawn.start();
     CHECK_FALSE(p.window.grab().isNull());
     CHECK(drawn.elapsed() < 2000);
-    close(host);
-    REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
-    close(device);
+    line.unplug();
 }
 
 TEST_CASE("a server that does not answer and a flood of lines hold the window no longer than a blink") {
@@ -149,18 +153,15 @@ TEST_CASE("a server that does not answer and a flood of lines hold the window no
     for (const int w : waiting) ::close(w);
     ::close(server);
 
-    int host = -1, device = -1;
-    char name[256];
-    REQUIRE(openpty(&host, &device, name, nullptr, nullptr) == 0);
-    ::fcntl(host, F_SETFL, ::fcntl(host, F_GETFL) | O_NONBLOCK);
-    live->listen(QString::fromLocal8Bit(name));
+    Serial line(live);
+    ::fcntl(line.host, F_SETFL, ::fcntl(line.host, F_GETFL) | O_NONBLOCK);
     live->begin();
     std::string flood;
     for (int k = 0; k < 400; ++k) flood += "T 31.5\n";
     qint64 longest = 0;
     time.restart();
     for (QElapsedTimer all = time; all.elapsed() < 2000;) {
-        while (write(host, flood.data(), flood.size()) > 0 && all.elapsed() < 2000) {
+        while (write(line.host, flood.data(), flood.size()) > 0 && all.elapsed() < 2000) {
             time.restart();
             QCoreApplication::processEvents();
             longest = std::max(longest, time.elapsed());
@@ -171,9 +172,7 @@ TEST_CASE("a server that does not answer and a flood of lines hold the window no
     }
     CHECK(longest < 500);
     CHECK(live->digits().startsWith("31.5"));
-    close(host);
-    REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
-    close(device);
+    line.unplug();
 }
 
 TEST_CASE("without a device the figures are typed, and do the same") {

@@ -2,6 +2,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/form/opening.h"
 #include "core/mold/box_pour.h"
 #include "core/plan/speaker.h"
 #include "core/setting/stick.h"
@@ -11,12 +12,6 @@ namespace {
 
 constexpr double kLump = 0.008;        // m: a thicker place than three walls is worth a word
 constexpr double kStickDepth = 0.018;  // m: shallower chocolate holds no stick
-
-/// Clear width of a hole that a plane cuts into a ball, m: the plane cuts the inner face in a smaller circle.
-double openingInside(double radius, double across, double wall) {
-    const double plane = std::sqrt(radius * radius - across * across / 4), inner = radius - wall;
-    return inner > plane ? 2 * std::sqrt(inner * inner - plane * plane) : 0;
-}
 
 class PartTeller : Speaker {
 public:
@@ -191,10 +186,9 @@ public:
 
     /// What melts away when a hole is opened on a warm plate.
     std::optional<Answer> opening() const {
-        const double d = form::figure(*piece_.part(), form::kOpening);
         if (s_.melted <= 0) return std::nullopt;
-        const double R = form::figure(*piece_.part(), "diameter") / 2, cap = R - std::sqrt(R * R - d * d / 4), t = first_.wall;
-        const double clear = openingInside(R, d, t), scoop = lib_.usual("scoop");
+        const form::Opening hole(*piece_.part());
+        const double d = hole.across, cap = hole.height, t = first_.wall, clear = hole.inside(t), scoop = lib_.usual("scoop");
         Answer a;
         a.id = "opening";
         a.figure = {clear, clear, clear, Dimension::Length};
@@ -202,10 +196,9 @@ public:
         a.after = "clear across the opening";
         a.tone = clear >= scoop ? Tone::Good : clear > 0 ? Tone::Plain : Tone::Weak;
         if (clear <= 0) {  // a plate takes off a cap that is lower than the wall is thick
-            const double through = 2 * std::sqrt(R * R - (R - t) * (R - t));
             a.headline = "No hole";
             a.after = "yet";
-            a.sentence = fmt::format("Melted {} across it is only {} deep, and the wall is {}. Melt it at least {} across.", length(d), length(cap), length(t), length(std::ceil(1e3 * through + 1) * 1e-3));
+            a.sentence = fmt::format("Melted {} across it is only {} deep, and the wall is {}. Melt it at least {} across.", length(d), length(cap), length(t), length(std::ceil(1e3 * hole.least(t) + 1) * 1e-3));
         } else {
             a.sentence = fmt::format("The hole is {} across outside, melted on a warm plate once it has set; five minutes in the fridge after it. {} {} melt away and come back.", length(d),
                                      clear >= scoop ? fmt::format("A scoop of {} goes through.", length(scoop)) : fmt::format("No scoop of {} goes through: fill it from a bag or by the spoon.", length(scoop)), mass(s_.melted));

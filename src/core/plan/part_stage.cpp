@@ -4,6 +4,7 @@
 #include <numeric>
 
 #include "core/coat/mesh_coats.h"
+#include "core/form/opening.h"
 #include "core/plan/answers.h"
 
 namespace uovo {
@@ -13,16 +14,6 @@ constexpr form::Detail kCoated{2600, 28, true};        // a coat on it takes abo
 constexpr form::Detail kTurned{750, 20, true};         // a pool that is turned about costs more
 constexpr double kCornerFills = 0.25;                  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
 constexpr double kStand = 0.005;  // m of tray under a mold on the shelf
-
-/// Of a ball, what a melted hole takes off.
-struct Cap {
-    double from = 0;  ///< m, height it begins at
-    double height = 0, area = 0;  ///< m, m²
-};
-Cap openingCap(const form::Part& ball) {
-    const double R = form::figure(ball, "diameter") / 2, r = form::figure(ball, form::kOpening) / 2, h = R - std::sqrt(std::max(0.0, R * R - r * r));
-    return {2 * R - h, h, 2 * M_PI * R * h};
-}
 
 /// Values of the nearest points.
 std::vector<double> nearestOf(const std::vector<form::Vec3>& points, const std::vector<double>& values, const std::vector<form::Vec3>& at) {
@@ -112,14 +103,14 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
             }
         }
         if (hole > 0) {
-            const auto cap = openingCap(assembly.items[part].part);
+            const form::Opening cap(assembly.items[part].part);
             double lost = 0, over = 0;
             for (size_t i = 0; i < surface.size(); ++i)
-                if (surface.at[i].z > cap.from) {
+                if (surface.at[i].z > cap.from()) {
                     lost += final.wall[i] * surface.area[i];
                     over += surface.area[i];
                 }
-            w.melted = (over > 0 ? lost / over : mean) * cap.area * setting->coating.densitySolid;
+            w.melted = (over > 0 ? lost / over : mean) * cap.area() * setting->coating.densitySolid;
             kilograms[part] -= w.melted;
             shape.thickness = nearestOf(closed->items.front().shape.surface.points, shape.thickness, shape.surface.points);
         }
@@ -243,7 +234,7 @@ tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan,
     if (s.wall)
         s.melted = s.wall->melted;
     else if (form::figure(*piece.part(), form::kOpening) > 0)
-        s.melted = openingCap(*piece.part()).area * first.wall * coating.densitySolid;
+        s.melted = form::Opening(*piece.part()).area() * first.wall * coating.densitySolid;
     s.setting = castTimes(s, piece, plan, lib, coating);
     return s;
 }
