@@ -6,7 +6,7 @@
 #include "core/form/decimate.h"
 #include "core/form/part.h"
 #include "core/form/rock.h"
-#include "io/mesh_file.h"
+#include "io/model_reader.h"
 
 namespace {
 

@@ -13,7 +13,7 @@
 #include "core/coat/mesh_coats.h"
 #include "core/form/former.h"
 #include "core/form/part.h"
-#include "io/mesh_file.h"
+#include "io/model_reader.h"
 #include "support.h"
 
 using namespace uovo;

@@ -62,9 +62,9 @@ TEST_CASE("damaged parts and meshes in a file are refused with their place") {
         return r ? std::string() : r.error().sentence;
     };
     CHECK(refusal(good, "\"kind\": \"mesh\"", "\"kind\": \"teapot\"").find("“teapot” is none") != std::string::npos);
-    CHECK(refusal(good, "\"points\": [", "\"points\": [1.5,").find("three at a time") != std::string::npos);
-    CHECK(refusal(good, "\"triangles\": [", "\"triangles\": [99999, 1, 2,").find("does not exist") != std::string::npos);
-    CHECK(refusal(good, "\"triangles\": [", "\"triangles\": [0.5, 1, 2,").find("does not exist") != std::string::npos);
+    CHECK(refusal(good, "\"points\":[", "\"points\":[1.5,").find("three at a time") != std::string::npos);
+    CHECK(refusal(good, "\"triangles\":[", "\"triangles\":[99999, 1, 2,").find("does not exist") != std::string::npos);
+    CHECK(refusal(good, "\"triangles\":[", "\"triangles\":[0.5, 1, 2,").find("does not exist") != std::string::npos);
     const std::string profile = writePlan(planOf("profile-mold"));
     CHECK(refusal(profile, "\"points\": [", "\"points\": [7,").find("lists of points") != std::string::npos);
     CHECK(refusal(profile, "\"points\": [", "\"points\": [[[1]],").find("pair of numbers") != std::string::npos);

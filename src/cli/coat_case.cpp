@@ -13,7 +13,7 @@
 #include "core/coat/mesh_coats.h"
 #include "core/plan/answers.h"
 #include "io/data.h"
-#include "io/mesh_file.h"
+#include "io/model_reader.h"
 #include "io/plan_file.h"
 
 namespace uovo::cli {

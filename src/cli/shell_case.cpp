@@ -14,7 +14,7 @@
 #include "core/shell/load.h"
 #include "core/shell/buckling.h"
 #include "core/shell/verdict.h"
-#include "io/mesh_file.h"
+#include "io/model_reader.h"
 
 namespace uovo::cli {
 namespace {

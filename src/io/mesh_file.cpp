@@ -3,37 +3,31 @@
 #include <fmt/format.h>
 
 #include <assimp/Exporter.hpp>
+#include <assimp/IOSystem.hpp>
 #include <assimp/Importer.hpp>
 #include <assimp/postprocess.h>
 #include <assimp/scene.h>
 
-#include <unistd.h>
-
 #include <algorithm>
 #include <cmath>
-#include <cstdint>
-#include <cstring>
 #include <filesystem>
-#include <memory>
-#include <sstream>
 
 #include "core/form/decimate.h"
+#include "io/model_3mf.h"
+#include "io/plain_model.h"
 #include "io/plan_file.h"
 
 namespace uovo::io {
 namespace {
 
-constexpr size_t kLargestFile = 256u * 1024 * 1024;
-constexpr size_t kMostRead = 4'000'000;  // triangles
-
-std::string extensionOf(const std::string& path) {
-    std::string e = std::filesystem::path(path).extension().string();
-    if (!e.empty()) e.erase(0, 1);
-    std::transform(e.begin(), e.end(), e.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
-    return e;
-}
-
-bool known(const std::string& extension) { return extension == "stl" || extension == "obj" || extension == "ply" || extension == "3mf"; }
+/// A model's file names others (materials, pictures): they are never opened.
+class NothingElse : public Assimp::IOSystem {
+public:
+    bool Exists(const char*) const override { return false; }
+    char getOsSeparator() const override { return '/'; }
+    Assimp::IOStream* Open(const char*, const char*) override { return nullptr; }
+    void Close(Assimp::IOStream*) override {}
+};
 
 tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "mesh"}); }
 
@@ -61,7 +55,7 @@ void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, 
             for (unsigned c = 1; sound && c + 1 < f.mNumIndices; ++c)  // a polygon as a fan
                 out.triangles.push_back({shift + static_cast<int>(f.mIndices[0]), shift + static_cast<int>(f.mIndices[c]), shift + static_cast<int>(f.mIndices[c + 1])});
             if (out.triangles.size() > kMostRead) {
-                wrong = "The model has more than four million triangles; thin it out before you bring it here.";
+                wrong = "The model has more than two million triangles; thin it out before you bring it here.";
                 return;
             }
         }
@@ -70,72 +64,16 @@ void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, 
         if (node.mChildren[i]) gather(scene, *node.mChildren[i], here, depth + 1, out, wrong);
 }
 
-/// Whether a PLY header is whole and its counts can be true of a file of this size. Found by fuzzing: assimp 5.2 reads
-/// on for minutes when they are not.
-bool soundPly(const std::string& bytes) {
-    const size_t end = bytes.find("end_header");
-    if (!(bytes.starts_with("ply\n") || bytes.starts_with("ply\r")) || end == std::string::npos || end > 100'000) return false;
-    if (end + 10 >= bytes.size() || (bytes[end + 10] != '\n' && bytes[end + 10] != '\r')) return false;
-    if (std::any_of(bytes.begin(), bytes.begin() + static_cast<std::ptrdiff_t>(end), [](unsigned char c) { return c > 126 || (c < 32 && c != '\n' && c != '\r' && c != '\t'); })) return false;
-    std::istringstream header(bytes.substr(0, end));
-    std::string line, word, element;
-    bool format = false, corners = false, faces = false, listed = false;
-    std::string axes;
-    double least = 0, count = 0;  // bytes that the counts need at the least
-    const auto known = [](const std::string& type) {
-        static const char* const types[]{"char", "uchar", "short", "ushort", "int", "uint", "float", "double", "int8", "uint8", "int16", "uint16", "int32", "uint32", "float32", "float64"};
-        return std::find(std::begin(types), std::end(types), type) != std::end(types);
-    };
-    std::getline(header, line);
-    while (std::getline(header, line)) {
-        if (!line.empty() && line.back() == '\r') line.pop_back();
-        std::istringstream words(line);
-        words >> word;
-        if (word == "format") {
-            std::string kind, version;
-            words >> kind >> version;
-            format = (kind == "ascii" || kind == "binary_little_endian" || kind == "binary_big_endian") && version == "1.0";
-        } else if (word == "element") {
-            if (!(words >> element >> count) || count < 0 || count != std::floor(count)) return false;
-            corners |= element == "vertex" && count > 0;
-            faces |= element == "face" && count > 0;
-        } else if (word == "property") {
-            std::string type, a, b, name;
-            words >> type;
-            if (type == "list") {
-                words >> a >> b >> name;
-                if (!known(a) || !known(b)) return false;
-                listed |= element == "face" && (name == "vertex_indices" || name == "vertex_index");
-            } else {
-                words >> name;
-                if (!known(type)) return false;
-                if (element == "vertex" && (name == "x" || name == "y" || name == "z")) axes += name;
-            }
-            if (name.empty() || element.empty()) return false;
-            least += count;
-        } else if (word != "comment" && word != "obj_info") {
-            return false;
-        }
-    }
-    return format && corners && faces && listed && axes == "xyz" && least <= static_cast<double>(bytes.size());
-}
-
-/// Whether an STL file is one of its two kinds.
-bool soundStl(const std::string& bytes) {
-    if (bytes.size() >= 84) {
-        std::uint32_t n = 0;
-        std::memcpy(&n, bytes.data() + 80, 4);
-        if (84 + 50ull * n == bytes.size()) return n > 0;
-    }
-    return bytes.find("facet") != std::string::npos && bytes.find("vertex") != std::string::npos && bytes.find('\0') == std::string::npos;
-}
-
-/// Whether a file is text with corners and faces.
-bool soundObj(const std::string& bytes) {
-    return bytes.find('\0') == std::string::npos && (bytes.starts_with("v ") || bytes.find("\nv ") != std::string::npos) && bytes.find("\nf ") != std::string::npos;
-}
-
 }  // namespace
+
+std::string extensionOf(const std::string& path) {
+    std::string e = std::filesystem::path(path).extension().string();
+    if (!e.empty()) e.erase(0, 1);
+    std::transform(e.begin(), e.end(), e.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    return e;
+}
+
+bool isModelEnding(const std::string& extension) { return extension == "stl" || extension == "obj" || extension == "ply" || extension == "3mf"; }
 
 double metres(MeshUnit unit) {
     switch (unit) {
@@ -158,33 +96,34 @@ const char* name(MeshUnit unit) {
 }
 
 tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const std::string& extension, std::stop_token stop, const std::function<void(double)>& progress) {
-    if (!known(extension)) return refuse("Models are read from STL, OBJ, PLY and 3MF files; “" + extension + "” is none of them.");
+    if (!isModelEnding(extension)) return refuse("Models are read from STL, OBJ, PLY and 3MF files; “" + extension + "” is none of them.");
     if (bytes.empty()) return refuse("The file is empty.");
-    if (bytes.size() > kLargestFile) return refuse("The file is larger than 256 MB; thin the model out before you bring it here.");
-    if ((extension == "ply" && !soundPly(bytes)) || (extension == "stl" && !soundStl(bytes)) || (extension == "obj" && !soundObj(bytes)))
-        return refuse("The file is damaged, or is not what its ending says.");
-    Assimp::Importer importer;
-    const aiScene* scene = nullptr;
-    // No post-processing: assimp 5.2 aborts in it on faces that fuzzing makes. Placing and cutting into triangles is done here.
-    constexpr unsigned kSteps = 0;
-    try {
-        if (extension == "3mf") {  // assimp unpacks this one only from a file
-            const std::string temporary = (std::filesystem::temp_directory_path() / fmt::format("uovo-{}-{}.3mf", ::getpid(), static_cast<const void*>(&importer))).string();
-            if (writeWhole(temporary, bytes)) scene = importer.ReadFile(temporary, kSteps);
-            std::error_code ignored;
-            std::filesystem::remove(temporary, ignored);
-        } else {
-            scene = importer.ReadFileFromMemory(bytes.data(), bytes.size(), kSteps, extension.c_str());
-        }
-    } catch (const std::exception&) {
-        scene = nullptr;
-    }
-    if (!scene || !scene->mRootNode || scene->mNumMeshes == 0) return refuse("The file is damaged, or is not what its ending says.");
+    if (bytes.size() > kLargestModel) return refuse(fmt::format("The file is larger than {} MB; thin the model out before you bring it here.", kLargestModel / 1'000'000));
     ReadMesh out;
-    std::string wrong;
-    gather(*scene, *scene->mRootNode, aiMatrix4x4(), 0, out.mesh, wrong);
-    if (!wrong.empty()) return refuse(wrong);
-    importer.FreeScene();
+    std::string unit;
+    if (extension == "3mf") {
+        auto read = read3mf(bytes, kMostRead);
+        if (!read) return tl::unexpected(read.error());
+        out.mesh = std::move(read->mesh);
+        unit = read->unit;
+    } else {
+        auto plain = plainModel(bytes, extension);
+        if (!plain) return tl::unexpected(plain.error());
+        Assimp::Importer importer;
+        importer.SetIOHandler(new NothingElse);  // owned by the importer
+        const aiScene* scene = nullptr;
+        // No post-processing: assimp 5.2 aborts in it on faces that fuzzing makes. Placing and cutting into triangles is done here.
+        constexpr unsigned kSteps = 0;
+        try {
+            scene = importer.ReadFileFromMemory(plain->data(), plain->size(), kSteps, extension.c_str());
+        } catch (const std::exception&) {
+            scene = nullptr;
+        }
+        if (!scene || !scene->mRootNode || scene->mNumMeshes == 0) return refuse("The file is damaged, or is not what its ending says.");
+        std::string wrong;
+        gather(*scene, *scene->mRootNode, aiMatrix4x4(), 0, out.mesh, wrong);
+        if (!wrong.empty()) return refuse(wrong);
+    }
     out.before = out.mesh.triangles.size();
     if (out.mesh.triangles.empty()) return refuse("There is no surface in the file.");
     const form::Vec3 size = form::bounds(out.mesh).size();
@@ -218,32 +157,27 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
     if (out.report.shells > 1) remarks.push_back(fmt::format("It is made of {} separate bodies.", out.report.shells));
     for (const auto& r : remarks) out.remarks += (out.remarks.empty() ? "" : " ") + r;
     // A piece of chocolate is between one and fifty centimetres; the first unit that makes it so is the likely one.
-    for (const MeshUnit unit : {MeshUnit::Millimetre, MeshUnit::Inch, MeshUnit::Centimetre, MeshUnit::Metre}) {
-        out.likely = unit;
-        if (const double s = largest * metres(unit); s >= 0.008 && s <= 0.5) break;
+    for (const MeshUnit u : {MeshUnit::Millimetre, MeshUnit::Inch, MeshUnit::Centimetre, MeshUnit::Metre}) {
+        out.likely = u;
+        if (const double s = largest * metres(u); s >= 0.008 && s <= 0.5) break;
     }
+    // … unless the file says which.
+    if (unit == "millimeter") out.likely = MeshUnit::Millimetre;
+    if (unit == "centimeter") out.likely = MeshUnit::Centimetre;
+    if (unit == "meter") out.likely = MeshUnit::Metre;
+    if (unit == "inch") out.likely = MeshUnit::Inch;
     if (progress) progress(1);
     return out;
 }
 
-tl::expected<ReadMesh, Problem> readMeshFile(const std::string& path, std::stop_token stop, const std::function<void(double)>& progress) {
-    std::error_code error;
-    const std::string file = "“" + std::filesystem::path(path).filename().string() + "”";
-    if (!std::filesystem::is_regular_file(path, error)) return refuse(file + " is not there, or is not a file.");
-    if (!known(extensionOf(path))) return refuse("Models are read from STL, OBJ, PLY and 3MF files; " + file + " is none of them.");
-    const auto bytes = std::filesystem::file_size(path, error);
-    if (bytes == 0) return refuse(file + " is empty.");
-    if (bytes > kLargestFile) return refuse(fmt::format("{} is {} MB large; models of up to 256 MB are read. Thin it out first.", file, bytes / 1'000'000));
-    auto text = readWhole(path, kLargestFile);
-    if (!text) return tl::unexpected(text.error());
-    auto read = readMeshBytes(*text, extensionOf(path), stop, progress);
-    if (!read && read.error().sentence.starts_with("The file")) return refuse(file + read.error().sentence.substr(8));
-    return read;
-}
-
 tl::expected<void, Problem> writeMeshFile(const std::string& path, const form::Mesh& mesh) {
     const std::string extension = extensionOf(path);
-    const char* format = extension == "stl" ? "stlb" : extension == "obj" ? "objnomtl" : extension == "ply" ? "plyb" : extension == "3mf" ? "3mf" : nullptr;
+    const char* format = extension == "stl" ? "stlb" : extension == "obj" ? "objnomtl" : extension == "ply" ? "plyb" : nullptr;
+    if (extension == "3mf") {
+        const auto package = write3mf(mesh);
+        if (!package) return tl::unexpected(package.error());
+        return writeWhole(path, *package);
+    }
     if (!format) return refuse("Choose a file ending in .stl, .obj, .ply or .3mf.");
     aiScene scene;
     scene.mRootNode = new aiNode("uovo");
@@ -268,15 +202,6 @@ tl::expected<void, Problem> writeMeshFile(const std::string& path, const form::M
         m.mFaces[i].mIndices = new unsigned[3]{static_cast<unsigned>(mesh.triangles[i][0]), static_cast<unsigned>(mesh.triangles[i][1]), static_cast<unsigned>(mesh.triangles[i][2])};
     }
     Assimp::Exporter exporter;
-    if (extension == "3mf") {  // assimp writes this one only to a file of its own
-        const std::string temporary = path + ".uovo-writing";
-        const auto result = exporter.Export(&scene, format, temporary);
-        auto bytes = result == aiReturn_SUCCESS ? readWhole(temporary, kLargestFile) : tl::unexpected(Problem{"The model could not be written: " + std::string(exporter.GetErrorString()) + "."});
-        std::error_code ignored;
-        std::filesystem::remove(temporary, ignored);
-        if (!bytes) return tl::unexpected(bytes.error());
-        return writeWhole(path, *bytes);
-    }
     const aiExportDataBlob* blob = exporter.ExportToBlob(&scene, format);
     if (!blob) return refuse("The model could not be written: " + std::string(exporter.GetErrorString()) + ".");
     return writeWhole(path, std::string(static_cast<const char*>(blob->data), blob->size));

@@ -1,4 +1,4 @@
-// Models on disk: STL, OBJ, PLY and 3MF, both ways, through assimp.
+// Models on disk: STL, OBJ and PLY through assimp, 3MF by itself; both ways.
 #pragma once
 #include <functional>
 #include <stop_token>
@@ -26,11 +26,16 @@ struct ReadMesh {
 
 inline constexpr size_t kMostTriangles = 20000;  ///< a figure in a plan is thinned out to this
 
-/// Reads a model.
+inline constexpr size_t kLargestModel = 256'000'000;  ///< bytes of a file
+inline constexpr size_t kMostRead = 2'000'000;        ///< triangles of a file
+
+std::string extensionOf(const std::string& path);  ///< "stl" of "A.STL"
+bool isModelEnding(const std::string& extension);
+
+/// Reads a model in this process: for the reader's own process (io/model_reader.h), tests and fuzzers.
+/// @param extension "stl", "obj", "ply", "3mf"
 /// @param progress called with 0..1 while a large one is thinned out
-/// @returns the mesh; or in a sentence why there is none: missing, empty, too large, damaged, no inside, stopped
-tl::expected<ReadMesh, Problem> readMeshFile(const std::string& path, std::stop_token stop = {}, const std::function<void(double)>& progress = {});
-/// The same from bytes. @param extension "stl", "obj", "ply", "3mf"
+/// @returns the mesh; or in a sentence why there is none: empty, too large, damaged, no inside, stopped
 tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const std::string& extension, std::stop_token stop = {}, const std::function<void(double)>& progress = {});
 
 /// Writes a model in millimetres, atomically; the ending of `path` says which format.

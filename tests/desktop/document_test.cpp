@@ -83,7 +83,11 @@ TEST_CASE("a step keeps the mesh it came with, without copying it") {
     QTemporaryDir folder;
     Document d(folder.path());
     const auto mesh = std::make_shared<const form::Mesh>(form::rock(0.05, 1, 4));
-    d.edit("mesh", [&](Plan& p) { p.meshes["stone"] = mesh; });
+    d.edit("mesh", [&](Plan& p) {
+        p.pieces = {newPart(p, "mesh")};
+        std::get<form::Part>(p.pieces[0].former).mesh = "stone";
+        p.meshes["stone"] = mesh;
+    });
     for (int i = 0; i < 20; ++i) rename(d, std::to_string(i).c_str());
     CHECK(d.plan().meshes.at("stone") == mesh);
     while (d.canUndo()) d.undo();
@@ -96,7 +100,7 @@ TEST_CASE("recovery finds only what another run left behind, and forgets what is
     Document d(folder.filePath("recovery"));
     CHECK_FALSE(d.findRecovered());
     rename(d, "mine");
-    d.autosave();
+    d.autosave(true);
     CHECK_FALSE(d.findRecovered());  // this run's own
     Plan left;
     left.name = "left behind";
@@ -190,7 +194,7 @@ TEST_CASE("a process number that comes again neither hides nor deletes what was 
     {
         Document d(folder.path());
         rename(d, "mine");
-        d.autosave();
+        d.autosave(true);
         const auto found = d.findRecovered();
         REQUIRE(found);
         CHECK(found->plan.name == "left behind");
@@ -221,12 +225,12 @@ TEST_CASE("a recovery copy that cannot be written is said, once until it can aga
     QObject::connect(&d, &Document::recoveryFailed, [&](const QString& why) { said += !why.isEmpty(); });
     for (const char* name : {"a", "b", "c"}) {
         rename(d, name);
-        d.autosave();
+        d.autosave(true);
     }
     CHECK(said == 1);
     REQUIRE(taken.remove());
     rename(d, "d");
-    d.autosave();
+    d.autosave(true);
     CHECK(QDir(folder.filePath("recovery")).entryList({"*.uovo"}, QDir::Files).size() == 1);
     CHECK(said == 1);
 }

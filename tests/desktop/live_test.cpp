@@ -44,7 +44,7 @@ struct Serial {
     explicit Serial(LivePanel* panel) : live(panel) {
         REQUIRE(openpty(&host, &device, name, nullptr, nullptr) == 0);
         live->listen(QString::fromLocal8Bit(name));
-        REQUIRE(live->link().isOpen());
+        REQUIRE(QTest::qWaitFor([&] { return live->link().isOpen(); }, 5000));
     }
     bool send(const std::string& words) const { return write(host, words.data(), words.size()) > 0; }
     void unplug() {
@@ -61,7 +61,7 @@ TEST_CASE("the practice probe is heard, its curve drawn, and the prompts lead to
     auto* live = melt(p)->live();
     Practice probe;
     live->listen(probe.path);
-    REQUIRE(live->link().isOpen());
+    REQUIRE(QTest::qWaitFor([&] { return live->link().isOpen(); }, 5000));
     REQUIRE(QTest::qWaitFor([&] { return !live->digits().isEmpty(); }, 5000));
     QStringList said;
     QObject::connect(live, &LivePanel::curveChanged, live, [&] {
@@ -98,7 +98,7 @@ TEST_CASE("an unplugged probe is waited for, and heard again when it is back") {
     CHECK(state->text().contains("listening"));
     live->link().close();
     live->listen(QStringLiteral("/dev/no-such-thermometer"));
-    CHECK(state->text().contains("cannot be opened"));
+    CHECK(QTest::qWaitFor([&] { return state->text().contains("cannot be opened"); }, 3000));
 }
 
 TEST_CASE("a serial line is read: a probe in Fahrenheit, garbage between its lines") {

@@ -8,7 +8,7 @@
 
 #include "core/form/rock.h"
 #include "desktop/shape/profile_editor.h"
-#include "io/mesh_file.h"
+#include "io/model_reader.h"
 #include "program.h"
 
 namespace {

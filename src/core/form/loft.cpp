@@ -82,16 +82,16 @@ Mesh loft(const std::vector<Ring>& rings, const LoftOptions& o) {
         }
         if (!changed) break;
     }
-    for (bool coarser = true; o.most > 0 && coarser;) {  // the budget: every ring one doubling less, as long as it keeps its least
+    for (bool coarser = true; o.most > 0 && coarser;) {  // the budget: the finest rings one doubling less, as long as they keep their least
         double triangles = 0;
-        for (size_t i = 0; i < n; ++i) triangles += pole(i) ? 0 : 2.0 * (o.base << level[i]);
-        coarser = false;
-        if (triangles <= o.most) break;
+        int finest = 0;
+        for (size_t i = 0; i < n; ++i) {
+            triangles += pole(i) ? 0 : 2.0 * (o.base << level[i]);
+            if (level[i] > finest && (o.base << (level[i] - 1)) >= o.least) finest = level[i];
+        }
+        coarser = finest > 0 && triangles > o.most;
         for (auto& l : level)
-            if (l > 0 && (o.base << (l - 1)) >= o.least) {
-                --l;
-                coarser = true;
-            }
+            if (coarser && l == finest) --l;
     }
     Mesh m;
     std::vector<int> first(n);

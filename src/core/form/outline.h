@@ -43,6 +43,7 @@ private:
 /// A flat plate: outer loop and holes, from z = 0 up to `thickness`, with well-shaped triangles.
 /// @param loops outer first, holes after it, no crossings
 /// @param line closed line inside that edges must follow, because the face will be bent there; empty: none
-Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const Loop& line = {});
+/// @param leastAlong m, edges of the border are no shorter where only a thin plate asks for it: the budget
+Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const Loop& line = {}, double leastAlong = 0);
 
 }  // namespace uovo::form

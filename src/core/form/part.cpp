@@ -72,6 +72,8 @@ tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, co
     return buildOne(part, meshes, detail);
 }
 
+constexpr double kSmallestFigure = 0.002, kLargestFigure = 0.6;  // m: what one casts, and what a kitchen holds
+
 tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes, const Detail& detail) {
     const Family& f = *family(part.family);
     const Values v{part};
@@ -85,7 +87,12 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
         s.surface = *it->second;
         const double k = v("scale");
         for (auto& p : s.surface.points) p = p * k;
+        const Vec3 size = bounds(s.surface).size();
+        const double largest = std::max({size.x, size.y, size.z});
+        if (!(largest <= kLargestFigure)) return refuse(fmt::format("The figure would be {} large; at most {}.", format(largest, Dimension::Length, UnitSystem::Metric), format(kLargestFigure, Dimension::Length, UnitSystem::Metric)), "scale");
+        if (!(largest >= kSmallestFigure)) return refuse(fmt::format("The figure would be {} large; at least {}.", format(largest, Dimension::Length, UnitSystem::Metric), format(kSmallestFigure, Dimension::Length, UnitSystem::Metric)), "scale");
         s.volume = volume(s.surface);
+        if (!(s.volume > 1e-6 * largest * largest * largest)) return refuse("The figure has no inside, or is inside out.", "mesh");
         s.area = s.areaLow = s.areaHigh = area(s.surface);
         s.exact = false;
         hollow = v.choice("filled") == "hollow";

@@ -19,6 +19,8 @@ struct Values {
 using Built = tl::expected<Shape, Problem>;
 tl::unexpected<Problem> refuse(std::string sentence, std::string field);
 
+inline constexpr double kBudget = 6;  ///< times the triangles that are wanted, at the most; models.md, "Limits"
+
 /// Edge length for about `triangles` triangles on `area`, and at least `round` corners round radius r.
 double edgeFor(double area, double widestRadius, const Detail& detail);
 

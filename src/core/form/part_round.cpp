@@ -130,8 +130,6 @@ Stretch ellipseArc(double R, double A, double cz, double t0, double t1, Mark mar
 
 double edgeFor(double area, double widest, const Detail& d) { return std::min(std::sqrt(area / (0.433 * d.triangles)), 2 * pi * widest / d.round); }
 
-constexpr double kBudget = 6;  // times the triangles that are wanted; models.md, "Limits"
-
 Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail& detail) {
     Shape out;
     double all = 0, widest = 0;

@@ -8,6 +8,8 @@
 namespace uovo::form {
 namespace {
 
+constexpr double kSharpest = 0.002;  // m: what film is laid round, common practice, no source
+
 Loop rectangle(double x0, double y0, double x1, double y1) { return {{x0, y0}, {x1, y0}, {x1, y1}, {x0, y1}}; }
 
 Loop circle(double r, int points = 360) {
@@ -27,6 +29,9 @@ double areaOf(const std::vector<Loop>& loops) {
     return a;
 }
 
+/// Edge length that leaves about `triangles` on both faces of a plate.
+double plateEdge(double area, double triangles) { return 2 * std::sqrt(2 * area / (0.433 * triangles)); }
+
 /// A plate with measures from its polygons.
 Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail& detail, double mostEdge = 1, const Loop& line = {}) {
     Shape s;
@@ -39,7 +44,8 @@ Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail&
     double narrowest = perimeter(loops[0]) / detail.round;
     for (const auto& l : loops)
         if (l.size() > 24) narrowest = std::min(narrowest, perimeter(l) / detail.round);  // round ones keep their roundness
-    s.surface = mend(plate(loops, thickness, std::min({2.0 * std::sqrt(2 * a / (0.433 * detail.triangles)), std::max(narrowest, 4e-4), mostEdge}), line));
+    const double wanted = std::min({plateEdge(a, detail.triangles), std::max(narrowest, 4e-4), mostEdge});
+    s.surface = mend(plate(loops, thickness, std::max(wanted, plateEdge(a, kBudget * detail.triangles)), line, round / (1.5 * detail.triangles)));
     return s;
 }
 
@@ -101,8 +107,11 @@ Bend bendOf(const std::function<Point2(double)>& curve, int samples) {
     return b;
 }
 
-Built bent(const Bend& bend, double width, double thickness, double sharpest, const Detail& detail) {
+/// @param bends key of the figure that says how often it is bent
+Built bent(const Bend& bend, double width, double thickness, double sharpest, const Detail& detail, const char* bends) {
     if (sharpest < 0.6 * thickness) return refuse("The strip would be bent more sharply than it is thick.", "thickness");
+    if (sharpest < kSharpest) return refuse(fmt::format("The strip would be bent to a radius of {:.1f} mm; film is not laid round less than {:.0f}.", 1e3 * sharpest, 1e3 * kSharpest), bends);
+    if (plateEdge(bend.length * width, kBudget * kScreen.triangles) > 1.5 * sharpest) return refuse("So large a strip is not bent so sharply: fewer turns, or a smaller strip.", bends);
     Shape s = plateShape({rectangle(0, -width / 2, bend.length, width / 2)}, thickness, detail, (detail.round >= 160 ? 0.12 : 0.4) * sharpest);
     for (auto& p : s.surface.points) {
         const auto [at, normal] = bend.at(p.x);
@@ -228,7 +237,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
     if (family == "wave") {
         const double L = v("length"), A = v("amplitude") / 2, n = std::round(v("waves"));
         const double k = 2 * pi * n / L, sharpest = A > 0 ? 1 / (A * k * k) : 1e9;
-        return bent(bendOf([=](double u) { return Point2{L * (u - 0.5), A * std::sin(2 * pi * n * u)}; }, 2000), v("width"), v("thickness"), sharpest, detail);
+        return bent(bendOf([=](double u) { return Point2{L * (u - 0.5), A * std::sin(2 * pi * n * u)}; }, 2000), v("width"), v("thickness"), sharpest, detail, "waves");
     }
     if (family == "spiral") {
         const double R = v("diameter") / 2, turns = v("turns"), t = v("thickness"), r0 = std::max(0.25 * R, 2 * t);
@@ -236,7 +245,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
         auto s = bent(bendOf([=](double u) {
                           const double a = 2 * pi * turns * u, r = r0 + (R - t / 2 - r0) * u;
                           return Point2{r * std::cos(a), r * std::sin(a)};
-                      }, 2000), v("width"), t, r0, detail);
+                      }, 2000), v("width"), t, r0, detail, "turns");
         if (s) {  // it stands on its edge
             for (auto& p : s->surface.points) p = {p.x, -p.z, p.y + v("width") / 2};
             const Box b = bounds(s->surface);

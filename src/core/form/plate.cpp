@@ -66,7 +66,7 @@ Cdt::Point inside(const Loop& loop) {
 
 }  // namespace
 
-Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const Loop& line) {
+Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const Loop& line, double leastAlong) {
     Cdt cdt;
     std::vector<Cdt::Point> seeds;
     const auto constrain = [&cdt](const Loop& loop) {
@@ -76,7 +76,7 @@ Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const 
             if (handles[i] != handles[(i + 1) % handles.size()]) cdt.insert_constraint(handles[i], handles[(i + 1) % handles.size()]);
     };
     for (size_t l = 0; l < loops.size(); ++l) {
-        const double along = std::min(edge, 3.5 * thickness);
+        const double along = std::min(edge, std::max(3.5 * thickness, leastAlong));
         const Loop loop = recut(loops[l], along, std::min(0.5 * along, std::max(0.22 * thickness, 0.12 * edge)));
         constrain(loop);
         if (l > 0) seeds.push_back(inside(loop));

@@ -10,6 +10,7 @@ namespace {
 
 constexpr int kBandCells = 36;
 constexpr double kFootRoom = 0.015;     // m of stand, ring or hook added to a piece's height while it sets
+constexpr double kRoundBudget = 2;        // times the triangles wanted: a corner of a third of a millimetre asks for fifteen
 constexpr double kRoundTriangles = 2600;  // of a round former's mesh: a coat on it takes about 30 ms
 
 /// Mean round the axis of what a mesh carries, on the cells of the meridian.
@@ -89,6 +90,7 @@ form::Shape roundFormer(const form::Meridian& meridian, double triangles) {
     form::LatheOptions o;
     o.edge = o.along = std::sqrt(meridian.area() / (0.433 * 0.75 * triangles));  // rows and rings are rounded up
     o.onSurface = true;
+    o.most = kRoundBudget * triangles;
     form::Shape s;
     s.surface = form::lathe(meridian, o);
     s.outside = meridian.side() == form::Side::Outside;

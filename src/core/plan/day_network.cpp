@@ -89,12 +89,15 @@ private:
             if (i < answers_.melts.size()) together = std::max(together, answers_.melts[i].together);
         }
         const std::string name = coating.name;
+        std::string variant;  // the same chocolate is melted apart where it is worked otherwise
+        if (piece.temper != material::Temper::Tempered) variant += "-untempered";
+        if (piece.thinner != material::Thinner::None) variant += piece.thinner == material::Thinner::CocoaButter ? "-butter" : "-oil";
         const auto* bought = lib_.find(chocolate);
         const auto* base = together > 0 && bought ? lib_.find(bought->boughtAs()) : nullptr;
         const auto grams = [&](double kg) { return format(kg, Dimension::Mass, plan_.units); };
         const auto meltAll = [&](const std::string& id, const std::string& what, double kg) {
-            const int chop = add({"chop/" + id, "Chop " + lower(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
-            const int melt = add({"melt/" + id, "Melt " + grams(kg) + " of " + lower(what), "", "melt", meltMinutes(chocolate, kg), 1, 0, 0, {"hot-bowl"}});
+            const int chop = add({"chop/" + id + variant, "Chop " + lower(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
+            const int melt = add({"melt/" + id + variant, "Melt " + grams(kg) + " of " + lower(what), "", "melt", meltMinutes(chocolate, kg), 1, 0, 0, {"hot-bowl"}});
             after(chop, melt, 0, -1, "it is chopped");
             return melt;
         };
@@ -103,7 +106,7 @@ private:
             if (first) one->second = meltAll(base->id, base->name, together);
             pot.melt = one->second;
             if (bought != base) {
-                pot.melt = add({"colour/" + chocolate, "Divide off " + grams(pot.mass) + " and colour it: " + lower(bought->name), "", "melt", minutes("colour", 1), 1, 0, 0, {}});
+                pot.melt = add({"colour/" + chocolate + variant, "Divide off " + grams(pot.mass) + " and colour it: " + lower(bought->name), "", "melt", minutes("colour", 1), 1, 0, 0, {}});
                 after(one->second, pot.melt, 0, 60, "it is molten");
             }
         } else {

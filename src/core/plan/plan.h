@@ -71,6 +71,7 @@ struct Handling {
     bool oil = true;                                 ///< a trace on a balloon
     Lift lift = Lift::Usual;
     Carry carry = Carry::Foot;
+    std::string extra;
     bool operator==(const Handling&) const = default;
 };
 
@@ -79,6 +80,7 @@ struct CastPlan {
     Measure temperature = 0;  ///< °C it is poured at; 0: the chocolate's working temperature
     Measure table = 0;        ///< s on the table first, so that a stick stands
     coat::Place place = coat::Place::Fridge;
+    std::string extra;
     bool operator==(const CastPlan&) const = default;
 };
 
@@ -154,6 +156,7 @@ struct Plan {
     int guests = 0;          ///< for the cost of each; 0: not said
     std::vector<Piece> pieces;
     form::Meshes meshes;  ///< figures read from files, by name; kept in the plan
+    std::map<std::string, std::string> meshExtras;  ///< keys of theirs that this version does not know
     std::string extra;
     bool operator==(const Plan& o) const;
 };

@@ -80,9 +80,10 @@ Nearest nearest(const shell::Model& m, size_t k, const Vec3& p) {
 }
 
 /// Corners of a wall round a place with their shares, 1 - d²/r² over the area they stand for; from further round it where the net is coarser
-/// than that.
+/// than that, and every so many of them where it is finer: a hold of a hundred corners makes the equations dense.
 shell::Pad patch(const shell::Model& m, const std::vector<int>& corners, const std::vector<double>& area, const Vec3& at, double radius, const form::Triangle& triangle, const std::array<double, 3>& share) {
     constexpr size_t kLeast = 4;  // fewer corners would make the hold stiffer the coarser the net is
+    constexpr size_t kMost = 16;
     shell::Pad out;
     double all = 0;
     for (int wider = 0; wider < 5 && out.size() < kLeast; ++wider, radius *= 1.4) {
@@ -94,6 +95,17 @@ shell::Pad patch(const shell::Model& m, const std::vector<int>& corners, const s
             out.emplace_back(i, area[static_cast<size_t>(i)] * (1 - d * d));
             all += out.back().second;
         }
+    }
+    if (out.size() > kMost) {
+        std::stable_sort(out.begin(), out.end(), [&](const auto& a, const auto& b) { return form::length(m.points[static_cast<size_t>(a.first)] - at) < form::length(m.points[static_cast<size_t>(b.first)] - at); });
+        const double stride = double(out.size()) / kMost;
+        shell::Pad kept;
+        all = 0;
+        for (size_t k = 0; k < kMost; ++k) {
+            kept.push_back(out[static_cast<size_t>(double(k) * stride)]);
+            all += kept.back().second;
+        }
+        out = std::move(kept);
     }
     if (out.size() >= 3) {
         for (auto& [i, s] : out) s /= all;

@@ -26,6 +26,7 @@ struct Measure {
     double value = 0;
     double spread = 0;  ///< half width of what it may really be, same unit; 0 when measured with an instrument
     std::string typed;  ///< the words as typed, kept with the file; empty when a default or dragged
+    std::string extra;  ///< keys of a file that this version does not know, a JSON object or empty
 
     Measure() = default;
     Measure(double v) : value(v) {}  // NOLINT: a bare number is a measure

@@ -12,6 +12,9 @@ constexpr double kOneInTwenty = 0.05;
 constexpr double kZ[]{-0.932469514203152, -0.661209386466265, -0.238619186083197, 0.238619186083197, 0.661209386466265, 0.932469514203152};
 constexpr double kW[]{0.171324492379170, 0.360761573048139, 0.467913934572691, 0.467913934572691, 0.360761573048139, 0.171324492379170};
 
+// Triangles that one is averaged over, at the most: of a wall much thicker than its net is fine, only the nearest. models.md, "Limits".
+constexpr size_t kMostRound = 300;
+
 /// Stress of each triangle averaged over the wall round it.
 struct Averaged {
     std::vector<Tensor> membrane, bending;
@@ -40,6 +43,7 @@ Averaged average(const Model& m, const Faces& faces, const Stress& s, const std:
             all += w;
             membrane += w * s.membrane[j];
             bending += w * s.bending[j];
+            if (queue.size() >= kMostRound) continue;
             for (const int next : faces.beside[j]) {
                 // round a smooth wall only: the other side of a crease is another face
                 if (next < 0 || seen[static_cast<size_t>(next)] == static_cast<int>(k) || facet[j].axes.row(2).dot(facet[static_cast<size_t>(next)].axes.row(2)) < 0.8) continue;

@@ -22,6 +22,7 @@ struct Choice {
     Heat heat = Heat::Microwave;
     double watts = 800;          ///< of the microwave
     bool byLook = false;         ///< no thermometer
+    std::string extra;           ///< keys of a file that this version does not know, a JSON object or empty
     bool operator==(const Choice&) const = default;
 };
 

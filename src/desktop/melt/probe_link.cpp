@@ -1,6 +1,8 @@
 #include "desktop/melt/probe_link.h"
 
 #include <fcntl.h>
+#include <poll.h>
+#include <sys/eventfd.h>
 #include <sys/socket.h>
 #include <sys/stat.h>
 #include <sys/un.h>
@@ -8,23 +10,58 @@
 #include <unistd.h>
 
 #include <QDir>
-#include <QElapsedTimer>
 #include <QFile>
+#include <QTimer>
+#include <algorithm>
 #include <cerrno>
 #include <cstring>
 
 namespace uovo::desktop {
 namespace {
-constexpr qint64 kFrame = 8;       // ms of reading at once: half a frame
-constexpr size_t kMostLines = 100; // told of one piece of a flood
-}  // namespace
 
-ProbeLink::ProbeLink(QObject* parent) : QObject(parent) {
-    again_.setInterval(1500);
-    connect(&again_, &QTimer::timeout, this, &ProbeLink::connectNow);
+constexpr int kAgain = 1500;           // ms until a device that is not there is looked for again
+constexpr int kFrame = 16;             // ms between two tellings of a flood
+constexpr size_t kMostAtOnce = 50;     // lines told in one
+constexpr size_t kMostWaiting = 400;   // a kitchen's thermometer sends a few a second: of a flood every other line is enough
+
+/// @returns a file descriptor that never blocks, or -1 with errno
+int opened(const QByteArray& path) {
+    struct stat what {};
+    if (::stat(path.constData(), &what) != 0) return -1;
+    if (S_ISSOCK(what.st_mode)) {
+        sockaddr_un address{};
+        address.sun_family = AF_UNIX;
+        if (static_cast<size_t>(path.size()) >= sizeof address.sun_path) return errno = ENAMETOOLONG, -1;
+        std::memcpy(address.sun_path, path.constData(), static_cast<size_t>(path.size()) + 1);
+        const int fd = ::socket(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC | SOCK_NONBLOCK, 0);
+        if (fd >= 0 && ::connect(fd, reinterpret_cast<const sockaddr*>(&address), sizeof address) != 0) {
+            const int why = errno;
+            ::close(fd);
+            errno = why;
+            return -1;
+        }
+        return fd;
+    }
+    if (!S_ISCHR(what.st_mode)) return errno = ENODEV, -1;
+    const int fd = ::open(path.constData(), O_RDONLY | O_NOCTTY | O_NONBLOCK | O_CLOEXEC);
+    termios mode{};
+    if (fd >= 0 && ::tcgetattr(fd, &mode) == 0) {  // 8N1, as it comes
+        ::cfmakeraw(&mode);
+        mode.c_cflag |= CLOCAL | CREAD;
+        ::cfsetspeed(&mode, B9600);
+        ::tcsetattr(fd, TCSANOW, &mode);
+    }
+    return fd;
 }
 
-ProbeLink::~ProbeLink() { close(); }
+}  // namespace
+
+ProbeLink::ProbeLink(QObject* parent) : QObject(parent), wake_(::eventfd(0, EFD_CLOEXEC | EFD_NONBLOCK)) {}
+
+ProbeLink::~ProbeLink() {
+    close();
+    ::close(wake_);
+}
 
 QStringList ProbeLink::found() {
     QStringList out;
@@ -40,82 +77,92 @@ QStringList ProbeLink::found() {
 void ProbeLink::open(const QString& path) {
     close();
     path_ = path;
-    connectNow();
-    if (!isOpen()) again_.start();
+    thread_ = std::jthread([this, name = QFile::encodeName(path)](std::stop_token stop) { listen(stop, name); });
 }
 
 void ProbeLink::close() {
-    again_.stop();
-    if (notifier_) notifier_->setEnabled(false);
-    notifier_.reset();
-    if (device_ >= 0) ::close(device_);
-    device_ = -1;
-    reader_ = {};
+    if (thread_.joinable()) {
+        thread_.request_stop();
+        const std::uint64_t one = 1;
+        (void)!::write(wake_, &one, sizeof one);
+        thread_.join();
+        std::uint64_t drained = 0;
+        (void)!::read(wake_, &drained, sizeof drained);
+    }
+    const std::lock_guard lock(mutex_);
+    news_.clear();
+    open_ = false;
+    garbage_ = 0;
     path_.clear();
 }
 
-void ProbeLink::connectNow() {
-    if (device_ >= 0 || path_.isEmpty()) return;
-    const QByteArray path = QFile::encodeName(path_);
-    const auto failed = [&] { emit stateChanged(tr("%1 cannot be opened: %2").arg(path_, QString::fromLocal8Bit(std::strerror(errno))), false); };
-    struct stat what {};
-    if (::stat(path.constData(), &what) != 0) return failed();
-    if (S_ISSOCK(what.st_mode)) {
-        sockaddr_un address{};
-        address.sun_family = AF_UNIX;
-        if (static_cast<size_t>(path.size()) >= sizeof address.sun_path) return failed();
-        std::memcpy(address.sun_path, path.constData(), static_cast<size_t>(path.size()) + 1);
-        device_ = ::socket(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC | SOCK_NONBLOCK, 0);  // one that does not answer must not hold the window
-        if (device_ >= 0 && ::connect(device_, reinterpret_cast<const sockaddr*>(&address), sizeof address) != 0) {
-            const int why = errno;
-            ::close(device_);
-            device_ = -1;
-            errno = why;
+void ProbeLink::listen(std::stop_token stop, QByteArray path) {
+    const QString name = QFile::decodeName(path);
+    QString last;  // said once
+    while (!stop.stop_requested()) {
+        const int device = opened(path);
+        if (device < 0) {
+            const QString words = tr("%1 cannot be opened: %2").arg(name, QString::fromLocal8Bit(std::strerror(errno)));
+            if (words != last && last.isEmpty()) tell({{}, last = words, false});
+        } else {
+            tell({{}, tr("listening to %1").arg(name), true});
+            last = read(stop, device);
+            ::close(device);
+            if (!last.isEmpty()) tell({{}, last, false});
         }
-    } else if (S_ISCHR(what.st_mode)) {
-        device_ = ::open(path.constData(), O_RDONLY | O_NOCTTY | O_NONBLOCK | O_CLOEXEC);
-        termios mode{};
-        if (device_ >= 0 && ::tcgetattr(device_, &mode) == 0) {  // 8N1, as it comes
-            ::cfmakeraw(&mode);
-            mode.c_cflag |= CLOCAL | CREAD;
-            ::cfsetspeed(&mode, B9600);
-            ::tcsetattr(device_, TCSANOW, &mode);
-        }
-    } else {
-        errno = ENODEV;
+        pollfd wait{wake_, POLLIN, 0};
+        if (!stop.stop_requested()) ::poll(&wait, 1, kAgain);
     }
-    if (device_ < 0) return failed();
-    again_.stop();
-    reader_ = {};
-    notifier_ = std::make_unique<QSocketNotifier>(device_, QSocketNotifier::Read);
-    connect(notifier_.get(), &QSocketNotifier::activated, this, &ProbeLink::readable);
-    emit stateChanged(tr("listening to %1").arg(path_), true);
 }
 
-void ProbeLink::drop(const QString& words) {
-    if (notifier_) {
-        notifier_->setEnabled(false);
-        notifier_.release()->deleteLater();  // it may be the one that called
-    }
-    if (device_ >= 0) ::close(device_);
-    device_ = -1;
-    again_.start();
-    emit stateChanged(words, false);
-}
-
-void ProbeLink::readable() {
+QString ProbeLink::read(std::stop_token stop, int device) {
+    probe::Reader reader;
     char bytes[4096];
-    QElapsedTimer frame;
-    frame.start();
-    while (device_ >= 0 && frame.elapsed() < kFrame) {  // what is left comes with the next turn of the window
-        const ssize_t n = ::read(device_, bytes, sizeof bytes);
-        if (n < 0 && (errno == EAGAIN || errno == EINTR)) return;
-        if (n <= 0) return drop(tr("The thermometer is unplugged: waiting for it."));
-        const auto lines = reader_.feed({bytes, static_cast<size_t>(n)});
-        // A kitchen's thermometer sends a few lines a second: of a flood every so many are enough.
-        const size_t every = 1 + lines.size() / kMostLines;
-        for (size_t i = 0; i < lines.size(); ++i)
-            if (i % every == 0 || i + 1 == lines.size()) emit reading(lines[i]);
+    while (!stop.stop_requested()) {
+        pollfd wait[2]{{device, POLLIN, 0}, {wake_, POLLIN, 0}};
+        if (::poll(wait, 2, -1) < 0 && errno != EINTR) break;
+        if (stop.stop_requested()) return {};
+        if (!wait[0].revents) continue;
+        const ssize_t n = ::read(device, bytes, sizeof bytes);
+        if (n < 0 && (errno == EAGAIN || errno == EINTR)) continue;
+        if (n <= 0) break;
+        for (auto& reading : reader.feed({bytes, static_cast<size_t>(n)})) tell({std::move(reading), {}, false});
+        garbage_ = reader.garbage();
+    }
+    return stop.stop_requested() ? QString() : tr("The thermometer is unplugged: waiting for it.");
+}
+
+void ProbeLink::tell(News news) {
+    const std::lock_guard lock(mutex_);
+    if (news_.size() >= kMostWaiting) {  // every other reading goes
+        size_t k = 0;
+        std::erase_if(news_, [&](const News& n) { return n.state.isEmpty() && k++ % 2 == 0; });
+    }
+    news_.push_back(std::move(news));
+    if (!asked_) {
+        asked_ = true;
+        QMetaObject::invokeMethod(this, &ProbeLink::deliver, Qt::QueuedConnection);
+    }
+}
+
+void ProbeLink::deliver() {
+    std::vector<News> now;
+    {
+        const std::lock_guard lock(mutex_);
+        const size_t n = std::min(news_.size(), kMostAtOnce);
+        now.assign(std::make_move_iterator(news_.begin()), std::make_move_iterator(news_.begin() + static_cast<std::ptrdiff_t>(n)));
+        news_.erase(news_.begin(), news_.begin() + static_cast<std::ptrdiff_t>(n));
+        asked_ = !news_.empty();
+        if (asked_) QTimer::singleShot(kFrame, this, &ProbeLink::deliver);
+    }
+    for (const News& n : now) {
+        if (path_.isEmpty()) return;  // closed by who was told
+        if (n.state.isEmpty()) {
+            emit reading(n.reading);
+        } else {
+            open_ = n.connected;
+            emit stateChanged(n.state, n.connected);
+        }
     }
 }
 

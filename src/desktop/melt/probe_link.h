@@ -1,10 +1,12 @@
-// A thermometer or scale on a serial port or a local socket: opened, read, and found again after it was unplugged.
+// A thermometer or scale on a serial port or a local socket: opened, read, and found again after it was unplugged. All of it on
+// a thread of its own: whatever a device does, the window goes on.
 #pragma once
 #include <QObject>
-#include <QSocketNotifier>
 #include <QStringList>
-#include <QTimer>
-#include <memory>
+#include <atomic>
+#include <deque>
+#include <mutex>
+#include <thread>
 
 #include "core/probe/reader.h"
 
@@ -22,9 +24,9 @@ public:
     /// Opens a device; tries again every second or two until `close`.
     void open(const QString& path);
     void close();
-    bool isOpen() const { return device_ >= 0; }
+    bool isOpen() const { return open_; }
     const QString& path() const { return path_; }
-    size_t garbage() const { return reader_.garbage(); }
+    size_t garbage() const { return garbage_; }
 
 signals:
     void reading(const uovo::probe::Reading& reading);
@@ -32,15 +34,26 @@ signals:
     void stateChanged(const QString& words, bool connected);
 
 private:
-    void connectNow();
-    void drop(const QString& words);
-    void readable();
+    /// What the thread has to tell, in its order.
+    struct News {
+        probe::Reading reading;
+        QString state;          // not empty: this and not a reading
+        bool connected = false;
+    };
+    void listen(std::stop_token stop, QByteArray path);
+    /// Reads until the device goes away. @returns what to say then
+    QString read(std::stop_token stop, int device);
+    void tell(News news);
+    void deliver();
 
     QString path_;
-    int device_ = -1;
-    probe::Reader reader_;
-    std::unique_ptr<QSocketNotifier> notifier_;
-    QTimer again_;
+    bool open_ = false;
+    std::atomic<size_t> garbage_ = 0;
+    std::mutex mutex_;
+    std::deque<News> news_;     // not told yet, at most kMostWaiting
+    bool asked_ = false;        // deliver() is on its way
+    int wake_ = -1;             // written to when the thread is to stop
+    std::jthread thread_;
 };
 
 }  // namespace uovo::desktop

@@ -9,6 +9,7 @@
 #include <algorithm>
 
 #include "core/form/loft.h"
+#include "core/plan/models.h"
 #include "io/svg_file.h"
 #include "report/text.h"
 
@@ -96,11 +97,13 @@ void ShapeFiles::takeModel(const QString& path, const io::ReadMesh& read, io::Me
     for (auto& p : mesh->points) p = p * k;
     const form::Box box = form::bounds(*mesh);
     for (auto& p : mesh->points) p = {p.x - (box.low.x + box.high.x) / 2, p.y - (box.low.y + box.high.y) / 2, p.z - box.low.z};
-    const std::string name = QFileInfo(path).completeBaseName().left(60).toStdString();
+    *mesh = keptModel(std::move(*mesh));
     const Piece* now = session_.piece();
     const bool replace = now && now->part() && now->part()->family == "mesh";
     Piece fresh = replace ? *now : newPart(session_.plan(), "mesh");
-    if (!replace) fresh.name = name;
+    const std::string file = QFileInfo(path).completeBaseName().left(60).toStdString();
+    const std::string name = freeModelName(session_.plan(), file, fresh.id);
+    if (!replace) fresh.name = file;
     std::get<form::Part>(fresh.former).mesh = name;
     session_.select(QString::fromStdString(fresh.id));
     session_.document().edit(tr("Bring in a model"), [&](Plan& plan) {

@@ -8,7 +8,7 @@
 #include <thread>
 
 #include "desktop/shape/shape_place.h"
-#include "io/mesh_file.h"
+#include "io/model_reader.h"
 
 namespace uovo::desktop {
 

@@ -1,11 +1,16 @@
 #include "desktop/shell/document.h"
 
 #include <QCoreApplication>
+#include <QCryptographicHash>
 #include <QDateTime>
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
+#include <QLockFile>
 #include <QUuid>
+
+#include "core/plan/limits.h"
+#include "core/plan/models.h"
 
 namespace uovo::desktop {
 namespace {
@@ -14,33 +19,47 @@ constexpr int kAutosaveLatest = 5000;     // ms after the first that is not kept
 constexpr qint64 kMergeWithin = 1000;     // ms
 constexpr size_t kMostSteps = 500;
 
-QString lockOf(const QString& copy) { return copy + QStringLiteral(".lock"); }
+constexpr int kLookAfter = 200;           // ms after the file was touched: whoever writes it has done
 
 /// Whether the run that wrote a recovery copy still goes on. A lock of this very process number is not this run's: the number came again.
 bool writerLives(const QString& copy) {
-    QLockFile lock(lockOf(copy));
+    QLockFile lock(RecoveryKeeper::lockOf(copy));
     lock.setStaleLockTime(0);
     qint64 pid = 0;
     QString host, name;
-    if (lock.getLockInfo(&pid, &host, &name) && pid == QCoreApplication::applicationPid()) QFile::remove(lockOf(copy));
+    if (lock.getLockInfo(&pid, &host, &name) && pid == QCoreApplication::applicationPid()) QFile::remove(RecoveryKeeper::lockOf(copy));
     return !lock.tryLock(0);
 }
 
 }  // namespace
 
-Document::Document(QString recoveryFolder, QObject* parent) : QObject(parent), folder_(std::move(recoveryFolder)), run_(QUuid::createUuid().toString(QUuid::WithoutBraces)) {
+Document::Document(QString recoveryFolder, QObject* parent) : QObject(parent), folder_(std::move(recoveryFolder)), run_(QUuid::createUuid().toString(QUuid::WithoutBraces)), keeper_(autosaveFile()) {
     history_.push_back({plan_, {}, {}, 0});
     autosaveTimer_.setSingleShot(true);
     autosaveTimer_.setInterval(kAutosaveAfter);
-    connect(&autosaveTimer_, &QTimer::timeout, this, &Document::autosave);
+    connect(&autosaveTimer_, &QTimer::timeout, this, [this] { autosave(); });
+    connect(&keeper_, &RecoveryKeeper::kept, this, [this](const QString& failure) {  // said once until it can be kept again
+        if (!failure.isEmpty() && !told_) emit recoveryFailed(failure);
+        told_ = !failure.isEmpty();
+    });
+    lookTimer_.setSingleShot(true);
+    lookTimer_.setInterval(kLookAfter);
+    connect(&lookTimer_, &QTimer::timeout, this, &Document::look);
+    connect(&watcher_, &QFileSystemWatcher::fileChanged, &lookTimer_, qOverload<>(&QTimer::start));
+    connect(&watcher_, &QFileSystemWatcher::directoryChanged, &lookTimer_, qOverload<>(&QTimer::start));
 }
 
-Document::~Document() { forgetAutosave(); }
+Document::~Document() = default;
 
 void Document::edit(const QString& label, const std::function<void(Plan&)>& change, const QString& merge) {
     Plan next = plan_;
     change(next);
+    pruneModels(next);
     if (next == plan_) return;
+    if (const auto problem = tooLarge(next)) {
+        emit refused(QString::fromStdString(problem->sentence));
+        return;
+    }
     const qint64 now = QDateTime::currentMSecsSinceEpoch();
     auto& top = history_[static_cast<size_t>(at_)];
     const bool same = !merge.isEmpty() && top.merge == merge && now - top.when < kMergeWithin && at_ + 1 == static_cast<int>(history_.size()) && at_ != savedAt_;
@@ -90,6 +109,8 @@ void Document::setPlan(Plan plan, const QString& path) {
     history_ = {{plan_, {}, {}, 0}};
     at_ = savedAt_ = 0;
     autosaveTimer_.stop();
+    seen_ = asked_ = fingerprint();
+    watch();
     emit fileChanged();
     emit planChanged();
 }
@@ -101,40 +122,75 @@ tl::expected<void, Problem> Document::open(const QString& path) {
     return {};
 }
 
-tl::expected<void, Problem> Document::save(const QString& path, io::Fault fault) {
-    if (auto ok = io::savePlan(path.toStdString(), plan_, fault); !ok) return ok;
-    path_ = path;
+/// Of the plan's file; empty when there is none.
+QByteArray Document::fingerprint() const {
+    QFile file(path_);
+    if (path_.isEmpty() || !file.open(QIODevice::ReadOnly)) return {};
+    QCryptographicHash hash(QCryptographicHash::Sha1);
+    hash.addData(&file);
+    return hash.result();
+}
+
+void Document::watch() {
+    if (!watcher_.files().isEmpty()) watcher_.removePaths(watcher_.files());
+    if (!watcher_.directories().isEmpty()) watcher_.removePaths(watcher_.directories());
+    if (path_.isEmpty()) return;
+    watcher_.addPath(QFileInfo(path_).absolutePath());  // files that are written whole are new files
+    if (QFile::exists(path_)) watcher_.addPath(path_);
+}
+
+void Document::look() {
+    if (path_.isEmpty()) return;
+    const QByteArray now = fingerprint();
+    if (!watcher_.files().contains(path_)) watch();
+    if (now.isEmpty() || now == asked_ || now == seen_) return;  // gone: the next saving makes it again
+    asked_ = now;
+    emit changedByOthers();
+}
+
+bool Document::changedOnDisk() const {
+    const QByteArray now = fingerprint();
+    return !now.isEmpty() && now != seen_;
+}
+
+tl::expected<Plan, Problem> Document::onDisk() const { return io::loadPlan(path_.toStdString()); }
+
+tl::expected<void, Problem> Document::takeFromDisk() {
+    const QByteArray now = fingerprint();
+    auto theirs = onDisk();
+    if (!theirs) return tl::unexpected(theirs.error());
+    edit(tr("Take what is in the file"), [&](Plan& plan) { plan = std::move(*theirs); });
+    seen_ = asked_ = now;
     savedAt_ = at_;
     forgetAutosave();
     emit fileChanged();
     return {};
 }
 
-QString Document::autosaveFile() const { return QStringLiteral("%1/%2.uovo").arg(folder_, run_); }
+void Document::keepMine() { seen_ = asked_ = fingerprint(); }
 
-void Document::autosave() {
-    if (!isModified()) {
-        forgetAutosave();
-        return;
-    }
-    QDir().mkpath(folder_);
-    if (!alive_) {
-        alive_ = std::make_unique<QLockFile>(lockOf(autosaveFile()));
-        alive_->setStaleLockTime(0);
-        alive_->tryLock(0);
-    }
-    // The file it belongs to goes beside it; a failed autosave must not disturb the work, but it is said.
-    auto kept = io::savePlan(autosaveFile().toStdString(), plan_);
-    if (kept) kept = io::writeWhole((autosaveFile() + QStringLiteral(".path")).toStdString(), path_.toStdString());
-    if (!kept && !told_) emit recoveryFailed(QString::fromStdString(kept.error().sentence));
-    told_ = !kept;
+tl::expected<void, Problem> Document::save(const QString& path, io::Fault fault) {
+    if (auto ok = io::savePlan(path.toStdString(), plan_, fault); !ok) return ok;
+    path_ = path;
+    savedAt_ = at_;
+    seen_ = asked_ = fingerprint();
+    watch();
+    forgetAutosave();
+    emit fileChanged();
+    return {};
+}
+
+void Document::autosave(bool wait) {
+    autosaveTimer_.stop();
+    isModified() ? keeper_.keep(plan_, path_) : keeper_.forget();
+    if (!wait) return;
+    keeper_.wait();
+    QCoreApplication::sendPostedEvents(this);  // its word about a failure
 }
 
 void Document::forgetAutosave() {
     autosaveTimer_.stop();
-    QFile::remove(autosaveFile());
-    QFile::remove(autosaveFile() + QStringLiteral(".path"));
-    alive_.reset();
+    keeper_.forget();
 }
 
 std::optional<Document::Recovered> Document::findRecovered() const {
@@ -143,7 +199,7 @@ std::optional<Document::Recovered> Document::findRecovered() const {
         if (info.completeBaseName() == run_ || writerLives(info.filePath())) continue;
         auto plan = io::loadPlan(info.filePath().toStdString());
         if (!plan) continue;
-        const auto path = io::readWhole((info.filePath() + QStringLiteral(".path")).toStdString());
+        const auto path = io::readWhole(RecoveryKeeper::pathOf(info.filePath()).toStdString());
         return Recovered{std::move(*plan), path ? QString::fromStdString(*path) : QString(), info.filePath()};
     }
     return std::nullopt;
@@ -152,15 +208,15 @@ std::optional<Document::Recovered> Document::findRecovered() const {
 void Document::takeRecovered(const Recovered& r) {
     setPlan(r.plan, r.path);
     savedAt_ = -1;  // not what is on disk
-    autosave();
+    autosave(true);
     discardRecovered(r);
     emit fileChanged();
 }
 
 void Document::discardRecovered(const Recovered& r) {
     QFile::remove(r.file);
-    QFile::remove(r.file + QStringLiteral(".path"));
-    QFile::remove(lockOf(r.file));
+    QFile::remove(RecoveryKeeper::pathOf(r.file));
+    QFile::remove(RecoveryKeeper::lockOf(r.file));
 }
 
 }  // namespace uovo::desktop

@@ -2,13 +2,13 @@
 #pragma once
 #include <QObject>
 #include <QElapsedTimer>
-#include <QLockFile>
+#include <QFileSystemWatcher>
 #include <QTimer>
 #include <functional>
-#include <memory>
 #include <optional>
 
 #include "core/plan/plan.h"
+#include "desktop/shell/recovery_keeper.h"
 #include "io/plan_file.h"
 
 namespace uovo::desktop {
@@ -30,6 +30,7 @@ public:
     QString redoLabel() const { return canRedo() ? history_[static_cast<size_t>(at_) + 1].label : QString(); }
 
     /// Changes the plan. Edits with the same non-empty `merge` key that follow each other within a second are one undo step.
+    /// One that would make it larger than a file may be is not made (`refused` says why); models that nothing uses go.
     void edit(const QString& label, const std::function<void(Plan&)>& change, const QString& merge = {});
     void undo();
     void redo();
@@ -39,8 +40,17 @@ public:
     tl::expected<void, Problem> open(const QString& path);
     tl::expected<void, Problem> save(const QString& path, io::Fault fault = io::Fault::None);
 
-    /// Writes the autosave now if there is something unsaved.
-    void autosave();
+    /// Whether the plan's file is not the one that was read or written last: someone else wrote it, or took it away.
+    bool changedOnDisk() const;
+    /// What stands in the plan's file now.
+    tl::expected<Plan, Problem> onDisk() const;
+    /// Takes what stands in the file, as a step that can be undone.
+    tl::expected<void, Problem> takeFromDisk();
+    /// Lets the file be: the next saving writes over it.
+    void keepMine();
+
+    /// Has the recovery copy written now if there is something unsaved. @param wait until it is there
+    void autosave(bool wait = false);
     /// A plan left behind by a run that ended badly, and the file it belonged to.
     struct Recovered {
         Plan plan;
@@ -55,6 +65,10 @@ signals:
     void recoveryFailed(const QString& reason);
     void planChanged();
     void fileChanged();
+    /// Another program or window wrote the plan's file.
+    void changedByOthers();
+    /// Why an edit was not made.
+    void refused(const QString& reason);
 
 private:
     struct State {
@@ -63,7 +77,6 @@ private:
         qint64 when = 0;
     };
     void show(int at);
-    QString autosaveFile() const;
     void forgetAutosave();
 
     Plan plan_;
@@ -72,11 +85,18 @@ private:
     int at_ = 0, savedAt_ = 0;
     void wantAutosave();
 
-    QTimer autosaveTimer_;
+    QString autosaveFile() const { return QStringLiteral("%1/%2.uovo").arg(folder_, run_); }
+    QByteArray fingerprint() const;
+    void watch();
+    void look();
+
+    QTimer autosaveTimer_, lookTimer_;
     QElapsedTimer unsavedSince_;   // since the first edit that is not in the recovery copy
     const QString run_;            // names this run's recovery copy: a process number may come again
-    std::unique_ptr<QLockFile> alive_;  // beside the copy while this run lives
+    RecoveryKeeper keeper_;
     bool told_ = false;
+    QByteArray seen_, asked_;      // the file as it was read or written, and as it was when the person was last asked about it
+    QFileSystemWatcher watcher_;
 };
 
 }  // namespace uovo::desktop

@@ -26,6 +26,7 @@
 #include "desktop/shape/filling_page.h"
 #include "desktop/shape/snap_page.h"
 #include "desktop/shape/profile_editor.h"
+#include "desktop/shell/difference_page.h"
 #include "desktop/shell/kitchen_page.h"
 #include "desktop/theme/glyph_button.h"
 #include "io/data.h"
@@ -90,19 +91,8 @@ MainWindow::MainWindow(Session& session)
     buildActions();
     buildHeader(centre, column);
 
-    banner_ = new QFrame;
-    banner_->setObjectName(QStringLiteral("banner"));
-    auto* bannerRow = new QHBoxLayout(banner_);
-    bannerRow->setContentsMargins(20, 8, 12, 8);
-    bannerText_ = new QLabel;
-    bannerText_->setWordWrap(true);
-    bannerRow->addWidget(bannerText_, 1);
-    bannerButtons_ = new QWidget;
-    new QHBoxLayout(bannerButtons_);
-    bannerButtons_->layout()->setContentsMargins(0, 0, 0, 0);
-    bannerRow->addWidget(bannerButtons_);
-    banner_->hide();
-    column->addWidget(banner_);
+    notices_ = new NoticeBar;
+    column->addWidget(notices_);
 
     auto* row = new QHBoxLayout;
     row->setSpacing(0);
@@ -147,6 +137,11 @@ MainWindow::MainWindow(Session& session)
     connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);
     connect(&session_.document(), &Document::fileChanged, this, &MainWindow::refreshHeader);
     connect(&session_.document(), &Document::recoveryFailed, this, [this](const QString& why) { say(tr("Your work cannot be kept against a crash just now: save it. %1").arg(why), true); });
+    connect(&session_.document(), &Document::fileChanged, this, [this] { notices_->withdraw(QStringLiteral("others")); });
+    connect(&session_.document(), &Document::refused, this, [this](const QString& why) { say(why, true); });
+    connect(&session_.document(), &Document::changedByOthers, this, [this] {
+        askAboutFile(tr("Another program or window wrote %1 just now.").arg(QFileInfo(session_.document().path()).fileName()));
+    });
     qApp->installEventFilter(this);
     goTo(Place::Shape);
     const QByteArray geometry = settings_.value(QStringLiteral("window")).toByteArray();
@@ -325,37 +320,35 @@ void MainWindow::refreshHeader() {
     if (style != centralWidget()->styleSheet()) centralWidget()->setStyleSheet(style);  // costly: it polishes every child
 }
 
-void MainWindow::say(const QString& sentence, bool harm) {
-    const Theme& c = theme();
-    banner_->setStyleSheet(QStringLiteral("QFrame#banner { background: %1; border: 0; border-bottom: 1px solid %2; }").arg((harm ? c.harmFill : c.coldFill).name(), (harm ? c.harm : c.cold).name()));
-    bannerText_->setText(sentence);
-    while (QLayoutItem* item = bannerButtons_->layout()->takeAt(0)) {
-        item->widget()->deleteLater();
-        delete item;
-    }
-    auto* close = new QPushButton(tr("Well"));
-    connect(close, &QPushButton::clicked, banner_, &QWidget::hide);
-    bannerButtons_->layout()->addWidget(close);
-    banner_->show();
-}
+void MainWindow::say(const QString& sentence, bool harm) { notices_->say(sentence, harm); }
 
 void MainWindow::offerRecovered() {
     const auto recovered = session_.document().findRecovered();
     if (!recovered) return;
-    say(tr("Uovo ended before “%1” was saved. The plan was kept as it was.").arg(qstring(recovered->plan.name)), false);
-    auto* take = new QPushButton(tr("Take it back"));
-    take->setObjectName(QStringLiteral("takeBack"));
-    auto* leave = new QPushButton(tr("Throw it away"));
-    connect(take, &QPushButton::clicked, this, [this, r = *recovered] {
-        banner_->hide();
-        session_.document().takeRecovered(r);
-    });
-    connect(leave, &QPushButton::clicked, this, [this, r = *recovered] {
-        banner_->hide();
-        session_.document().discardRecovered(r);
-    });
-    static_cast<QHBoxLayout*>(bannerButtons_->layout())->insertWidget(0, leave);
-    static_cast<QHBoxLayout*>(bannerButtons_->layout())->insertWidget(0, take);
+    notices_->offer(QStringLiteral("recovered"), tr("Uovo ended before “%1” was saved. The plan was kept as it was.").arg(qstring(recovered->plan.name)),
+                    {{tr("Take it back"), QStringLiteral("takeBack"), [this, r = *recovered] { if (mayLeave()) session_.document().takeRecovered(r); else offerRecovered(); }},
+                     {tr("Throw it away"), QStringLiteral("throwAway"), [this, r = *recovered] { session_.document().discardRecovered(r); }}});
+}
+
+void MainWindow::askAboutFile(const QString& sentence) {
+    notices_->offer(QStringLiteral("others"), sentence,
+                    {{tr("Show both"), QStringLiteral("showBoth"), [this] { showDifferences(); }, true},
+                     {tr("Take the file's"), QStringLiteral("takeTheirs"), [this] {
+                          sheet_->hide();
+                          if (auto ok = session_.document().takeFromDisk(); !ok) say(tr("The file cannot be taken: %1").arg(qstring(ok.error().sentence)), true);
+                      }},
+                     {tr("Write mine over it"), QStringLiteral("writeMine"), [this] {
+                          sheet_->hide();
+                          session_.document().keepMine();
+                          saveTo(session_.document().path());
+                      }},
+                     {tr("Save mine elsewhere …"), QStringLiteral("saveElsewhere"), [this] { saveDialog(); }, true}});
+}
+
+void MainWindow::showDifferences() {
+    const auto theirs = session_.document().onDisk();
+    if (!theirs) return say(tr("The file cannot be read: %1").arg(qstring(theirs.error().sentence)), true);
+    sheet_->open(tr("Two versions"), differencePage(differences(session_.plan(), *theirs), QFileInfo(session_.document().path()).fileName()));
 }
 
 bool MainWindow::mayLeave() {
@@ -399,11 +392,8 @@ bool MainWindow::reopen(const QString& path) {
     const bool died = settings_.value(QStringLiteral("openNow")).toString() == path && lock.tryLock(0);
     if (!died) return openFile(path);
     lock.unlock();
-    say(tr("Uovo ended while %1 was open, so it was not opened again by itself.").arg(QFileInfo(path).fileName()), false);
-    auto* again = new QPushButton(tr("Open it"));
-    again->setObjectName(QStringLiteral("openAgain"));
-    connect(again, &QPushButton::clicked, this, [this, path] { openFile(path); });
-    static_cast<QHBoxLayout*>(bannerButtons_->layout())->insertWidget(0, again);
+    notices_->offer(QStringLiteral("reopen"), tr("Uovo ended while %1 was open, so it was not opened again by itself.").arg(QFileInfo(path).fileName()),
+                    {{tr("Open it"), QStringLiteral("openAgain"), [this, path] { if (mayLeave()) openFile(path); }}, {tr("Leave it"), {}, [] {}}});
     return false;
 }
 
@@ -414,10 +404,10 @@ bool MainWindow::openFile(const QString& path) {
         say(tr("%1 was not opened. %2").arg(QFileInfo(path).fileName(), qstring(ok.error().sentence)), true);
         return false;
     }
-    banner_->hide();
+    notices_->hush();
     lock_ = std::make_unique<QLockFile>(lockOf(path));
     lock_->setStaleLockTime(0);
-    if (!lock_->tryLock(0)) say(tr("%1 is open in another window too: the one saved last wins.").arg(QFileInfo(path).fileName()), false);
+    if (!lock_->tryLock(0)) say(tr("%1 is open in another window too: whichever saves second will be asked.").arg(QFileInfo(path).fileName()), false);
     remember(path);
     return true;
 }
@@ -430,11 +420,15 @@ bool MainWindow::saveDialog() {
 }
 
 bool MainWindow::saveTo(const QString& path, io::Fault fault) {
+    if (QFileInfo(path) == QFileInfo(session_.document().path()) && session_.document().changedOnDisk()) {
+        askAboutFile(tr("%1 was not saved: another program or window wrote it since you opened it.").arg(QFileInfo(path).fileName()));
+        return false;
+    }
     if (auto ok = session_.document().save(path, fault); !ok) {
         say(qstring(ok.error().sentence), true);
         return false;
     }
-    banner_->hide();
+    notices_->hush();
     remember(path);
     return true;
 }

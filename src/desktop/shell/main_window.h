@@ -10,6 +10,7 @@
 #include "desktop/melt/melt_place.h"
 #include "desktop/shape/shape_files.h"
 #include "desktop/shape/shape_place.h"
+#include "desktop/shell/notice_bar.h"
 #include "desktop/shell/session.h"
 #include "desktop/shell/sheet.h"
 
@@ -38,7 +39,7 @@ public:
     bool writeCard(const QString& path);
     /// Says something over the top of the window until it is dismissed.
     void say(const QString& sentence, bool harm);
-    QString saying() const { return banner_->isVisible() ? bannerText_->text() : QString(); }
+    QString saying() const { return notices_->saying(); }
     /// Opens what was open last, unless the program ended badly with it: then it asks first.
     bool reopen(const QString& path);
     /// Offers a plan left behind by a crash.
@@ -54,6 +55,8 @@ protected:
 
 private:
     static QString lockOf(const QString& path);
+    void askAboutFile(const QString& sentence);
+    void showDifferences();
     void buildActions();
     void buildHeader(QWidget* parent, class QVBoxLayout* column);
     void refreshHeader();
@@ -81,9 +84,7 @@ private:
     Sheet* sheet_;
     RailButton *shapeButton_, *meltButton_, *dayButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
-    QFrame* banner_;
-    QLabel* bannerText_;
-    QWidget* bannerButtons_;
+    NoticeBar* notices_;
     QAction *undo_, *redo_, *save_;
     QMenu *menu_, *recent_;
     std::unique_ptr<QLockFile> lock_;

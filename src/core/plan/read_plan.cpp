@@ -1,4 +1,4 @@
-// Plans as JSON: see docs/format.md.
+// Plans read from JSON: see docs/format.md.
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -6,36 +6,13 @@
 #include <nlohmann/json.hpp>
 
 #include "core/plan/json_lines.h"
-#include "core/plan/plan.h"
+#include "core/plan/limits.h"
+#include "core/plan/plan_words.h"
 
 namespace uovo {
 namespace {
 
 using json = nlohmann::ordered_json;
-
-template <class E>
-struct Word {
-    E value;
-    const char* word;
-};
-constexpr Word<coat::Way> kWays[]{{coat::Way::Dip, "dip"}, {coat::Way::Pour, "pour"}, {coat::Way::Brush, "brush"}, {coat::Way::Turn, "turn"}, {coat::Way::Press, "press"}};
-constexpr Word<coat::Rest> kRests[]{{coat::Rest::Upright, "upright"}, {coat::Rest::Inverted, "inverted"}, {coat::Rest::Hung, "hung"}};
-constexpr Word<coat::Place> kPlaces[]{{coat::Place::Table, "table"}, {coat::Place::Fridge, "fridge"}, {coat::Place::Freezer, "freezer"}};
-constexpr Word<coat::Where> kWheres[]{{coat::Where::All, "all"}, {coat::Where::Rim, "rim"}, {coat::Where::Foot, "foot"}, {coat::Where::Spots, "spots"}};
-constexpr Word<coat::Motion> kMotions[]{{coat::Motion::Still, "still"}, {coat::Motion::Spin, "spin"}, {coat::Motion::Over, "over"}, {coat::Motion::Side, "side"}};
-constexpr Word<Handling::Release> kReleases[]{{Handling::Release::Slowly, "slowly"}, {Handling::Release::Burst, "burst"}};
-constexpr Word<Handling::Lift> kLifts[]{{Handling::Lift::Usual, "usual"}, {Handling::Lift::Hand, "hand"}, {Handling::Lift::Fingers, "two fingers"}, {Handling::Lift::Below, "below"}};
-constexpr Word<Handling::Carry> kCarries[]{{Handling::Carry::Foot, "foot"}, {Handling::Carry::Rim, "rim"}, {Handling::Carry::Handle, "handle"}};
-constexpr Word<Sits> kSits[]{{Sits::Flat, "flat"}, {Sits::Ring, "ring"}, {Sits::Lumps, "three lumps"}};
-constexpr Word<material::Temper> kTempers[]{{material::Temper::Tempered, "tempered"}, {material::Temper::Untempered, "untempered"}};
-constexpr Word<material::Thinner> kThinners[]{
-    {material::Thinner::None, "none"}, {material::Thinner::CocoaButter, "cocoa butter"}, {material::Thinner::VegetableOil, "vegetable oil"}};
-constexpr Word<temper::Method> kMethods[]{{temper::Method::Seed, "seed"}, {temper::Method::Butter, "cocoa butter crystals"}, {temper::Method::Curve, "curve"},
-                                          {temper::Method::Bursts, "partial melt"}, {temper::Method::Machine, "machine"}, {temper::Method::None, "none"}};
-constexpr Word<temper::Vessel> kVessels[]{{temper::Vessel::Light, "light"}, {temper::Vessel::Glass, "glass"}, {temper::Vessel::Stoneware, "stoneware"}};
-constexpr Word<temper::Heat> kHeats[]{{temper::Heat::Microwave, "microwave"}, {temper::Heat::WaterBath, "water bath"}};
-constexpr Word<Ingredient::By> kBys[]{{Ingredient::By::Mass, "mass"}, {Ingredient::By::Volume, "volume"}, {Ingredient::By::Count, "count"}};
-constexpr Word<UnitSystem> kUnits[]{{UnitSystem::Metric, "metric"}, {UnitSystem::US, "US"}};
 
 /// Stops the reading of a plan; never leaves this file.
 struct Refusal {
@@ -60,7 +37,7 @@ public:
         if (const json* v = find(key)) {
             if (!v->is_string()) refuse(fmt::format("“{}” must be a text.", key), at(key));
             out = v->get<std::string>();
-            if (out.size() > 10000) refuse(fmt::format("“{}” is too long.", key), at(key));
+            if (out.size() > limits::kText) refuse(fmt::format("“{}” is too long.", key), at(key));
         }
     }
     void number(const char* key, double& out) {
@@ -96,6 +73,7 @@ public:
         m.number("si", out.value);
         m.number("spread", out.spread);
         m.text("text", out.typed);
+        out.extra = m.extra();
         if (!(out.spread >= 0)) refuse(fmt::format("The spread of “{}” is below zero.", key), at(key));
     }
     template <class E, size_t N>
@@ -155,7 +133,7 @@ std::vector<form::Loop> readLoops(const json& list, const std::string& pointer) 
         for (const auto& p : loop) {
             if (!p.is_array() || p.size() != 2 || !p[0].is_number() || !p[1].is_number()) Object::refuse("A point is a pair of numbers.", pointer);
             loops.back().push_back({p[0].get<double>(), p[1].get<double>()});
-            if (++all > 20000) Object::refuse("More than 20 000 points.", pointer);
+            if (++all > limits::kOutlinePoints) Object::refuse("More than 20 000 points.", pointer);
         }
     }
     return loops;
@@ -192,23 +170,32 @@ form::Part readPart(Object& o, const std::string& kind) {
     return p;
 }
 
-std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& pointer) {
+constexpr double kFarthest = 100;  // m
+
+std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& pointer, std::string& extra) {
     Object o(j, pointer);
     auto mesh = std::make_shared<form::Mesh>();
     const json *points = o.find("points"), *triangles = o.find("triangles");
-    const auto numbers = [&](const json* list, const char* what) {
-        if (!list || !list->is_array() || list->size() % 3 || list->size() > 3'000'000) Object::refuse(fmt::format("“{}” of a figure must be a list of numbers, three at a time.", what), pointer);
-        for (const auto& v : *list)
-            if (!v.is_number()) Object::refuse(fmt::format("“{}” of a figure must be a list of numbers, three at a time.", what), pointer);
+    extra = o.extra();
+    const auto numbers = [&](const json* list, const char* what, size_t most) {
+        if (!list || !list->is_array() || list->size() % 3 || !std::all_of(list->begin(), list->end(), [](const json& v) { return v.is_number(); }))
+            Object::refuse(fmt::format("“{}” of a model must be a list of numbers, three at a time.", what), pointer);
+        if (list->size() > 3 * most) Object::refuse(fmt::format("A model has {} {}; {} at most are kept in a plan.", list->size() / 3, what, most), pointer);
     };
-    numbers(points, "points");
-    numbers(triangles, "triangles");
-    for (size_t i = 0; i < points->size(); i += 3) mesh->points.push_back({(*points)[i].get<double>(), (*points)[i + 1].get<double>(), (*points)[i + 2].get<double>()});
+    numbers(points, "points", 3 * limits::kModelTriangles);  // each triangle with corners of its own
+    numbers(triangles, "triangles", limits::kModelTriangles);
+    mesh->points.reserve(points->size() / 3);
+    mesh->triangles.reserve(triangles->size() / 3);
+    for (size_t i = 0; i < points->size(); i += 3) {
+        mesh->points.push_back({(*points)[i].get<double>(), (*points)[i + 1].get<double>(), (*points)[i + 2].get<double>()});
+        const form::Vec3& p = mesh->points.back();
+        if (!(std::abs(p.x) < kFarthest && std::abs(p.y) < kFarthest && std::abs(p.z) < kFarthest)) Object::refuse("A corner of a model lies farther off than a hundred metres.", pointer);
+    }
     for (size_t i = 0; i < triangles->size(); i += 3) {
         form::Triangle t{};
         for (size_t k = 0; k < 3; ++k) {
             const double v = (*triangles)[i + k].get<double>();
-            if (!(v >= 0 && v < static_cast<double>(mesh->points.size())) || v != std::floor(v)) Object::refuse("A triangle of a figure names a corner that does not exist.", pointer);
+            if (!(v >= 0 && v < static_cast<double>(mesh->points.size())) || v != std::floor(v)) Object::refuse("A triangle of a model names a corner that does not exist.", pointer);
             t[k] = static_cast<int>(v);
         }
         mesh->triangles.push_back(t);
@@ -226,7 +213,7 @@ PlannedCoat readCoat(const json& j, const std::string& pointer) {
     o.measure("brushMass", c.brushMass);
     o.word("where", c.where, kWheres);
     if (const json* spots = o.find("spots")) {
-        if (!spots->is_array() || spots->size() > 2000) Object::refuse("“spots” must be a list of places, at most 2000.", o.at("spots"));
+        if (!spots->is_array() || spots->size() > limits::kSpots) Object::refuse("“spots” must be a list of places, at most 2000.", o.at("spots"));
         for (const auto& s : *spots) {
             if (!s.is_array() || s.size() != 4 || !std::all_of(s.begin(), s.end(), [](const json& v) { return v.is_number(); })) Object::refuse("A spot has a place, three numbers, and its strokes.", o.at("spots"));
             c.spots.push_back({{s[0].get<double>(), s[1].get<double>(), s[2].get<double>()}, s[3].get<double>()});
@@ -275,7 +262,7 @@ Piece readPiece(const json& j, const std::string& pointer) {
     o.number("thinnerShare", p.thinnerShare);
     if (const json* coats = o.find("coats")) {
         if (!coats->is_array()) Object::refuse("“coats” must be a list.", o.at("coats"));
-        if (coats->size() > 100) Object::refuse("More than a hundred coats.", o.at("coats"));
+        if (coats->size() > limits::kCoats) Object::refuse("More than a hundred coats.", o.at("coats"));
         for (size_t i = 0; i < coats->size(); ++i) p.coats.push_back(readCoat((*coats)[i], fmt::format("{}/coats/{}", pointer, i)));
     }
     o.measure("wantedWall", p.wantedWall);
@@ -288,7 +275,7 @@ Piece readPiece(const json& j, const std::string& pointer) {
         g.measure("cap", x.cap);
         g.measure("makes", x.makes);
         if (const json* recipe = g.find("recipe")) {
-            if (!recipe->is_array() || recipe->size() > 200) Object::refuse("“recipe” must be a list, of at most 200.", g.at("recipe"));
+            if (!recipe->is_array() || recipe->size() > limits::kRecipe) Object::refuse("“recipe” must be a list, of at most 200.", g.at("recipe"));
             for (size_t i = 0; i < recipe->size(); ++i) {
                 Object r((*recipe)[i], fmt::format("{}/{}", g.at("recipe"), i));
                 Ingredient in;
@@ -323,125 +310,17 @@ Piece readPiece(const json& j, const std::string& pointer) {
         h.yesNo("oil", p.handling.oil);
         h.word("lift", p.handling.lift, kLifts);
         h.word("carry", p.handling.carry, kCarries);
+        p.handling.extra = h.extra();
     }
     if (const json* cast = o.find("cast")) {
         Object c(*cast, o.at("cast"));
         c.measure("temperature", p.cast.temperature);
         c.measure("table", p.cast.table);
         c.word("place", p.cast.place, kPlaces);
+        p.cast.extra = c.extra();
     }
     p.extra = o.extra();
     return p;
-}
-
-json written(const Measure& m) {
-    if (m.typed.empty() && m.spread == 0) return m.value;
-    json j{{"si", m.value}};
-    if (m.spread > 0) j["spread"] = m.spread;
-    if (!m.typed.empty()) j["text"] = m.typed;
-    return j;
-}
-
-template <class E, size_t N>
-const char* wordOf(E value, const Word<E> (&words)[N]) {
-    for (const auto& w : words)
-        if (w.value == value) return w.word;
-    return "";
-}
-
-void keepExtra(json& j, const std::string& extra) {
-    if (extra.empty()) return;
-    const json rest = json::parse(extra, nullptr, false);
-    if (rest.is_object())
-        for (const auto& [key, value] : rest.items())
-            if (!j.contains(key)) j[key] = value;
-}
-
-json written(const Piece& p) {
-    json j{{"id", p.id}, {"name", p.name}, {"count", p.count}};
-    if (const auto* b = std::get_if<form::Balloon>(&p.former))
-        j["former"] = {{"kind", "balloon"}, {"girth", written(b->girth)}, {"length", written(b->length)}, {"dip", written(b->dip)}, {"pear", written(b->pear)}};
-    if (const auto* c = std::get_if<form::Cup>(&p.former))
-        j["former"] = {{"kind", "cup"},
-                       {"baseDiameter", written(c->baseDiameter)},
-                       {"topDiameter", written(c->topDiameter)},
-                       {"height", written(c->height)},
-                       {"corner", written(c->corner)},
-                       {"fillLine", written(c->fillLine)}};
-    if (const auto* c = std::get_if<form::Cup>(&p.former); c && !c->made.empty()) j["former"]["made"] = c->made;
-    if (const auto* part = p.part()) {
-        json f{{"kind", part->family}};
-        for (const auto& [key, m] : part->values) f[key] = written(m);
-        for (const auto& [key, word] : part->choices) f[key] = word;
-        if (!part->points.empty()) {
-            f["points"] = json::array();
-            for (const auto& loop : part->points) {
-                json list = json::array();
-                for (const auto& q : loop) list.push_back({q[0], q[1]});
-                f["points"].push_back(list);
-            }
-        }
-        if (!part->mesh.empty()) f["mesh"] = part->mesh;
-        for (const auto& [key, figures] : part->own)
-            for (const auto& [name, m] : figures) f["own"][key][name] = written(m);
-        j["former"] = f;
-    }
-    keepExtra(j["former"], p.formerExtra);
-    j["chocolate"] = p.chocolate;
-    j["temper"] = wordOf(p.temper, kTempers);
-    j["thinner"] = wordOf(p.thinner, kThinners);
-    j["thinnerShare"] = p.thinnerShare;
-    j["coats"] = json::array();
-    for (const auto& c : p.coats) {
-        json k{{"way", wordOf(c.way, kWays)}, {"temperature", written(c.temperature)}, {"drain", written(c.drain)}};
-        if (!c.chocolate.empty()) k["chocolate"] = c.chocolate;
-        if (c.way == coat::Way::Brush) {
-            k["brushMass"] = written(c.brushMass);
-            k["where"] = wordOf(c.where, kWheres);
-        }
-        for (const auto& s : c.spots) k["spots"].push_back({s.at.x, s.at.y, s.at.z, s.weight});
-        const coat::CoatStep usual;  // what most coats do not have is left out
-        if (c.way == coat::Way::Turn || c.fill != usual.fill) k["fill"] = written(c.fill);
-        if (c.motion != usual.motion) k["motion"] = wordOf(c.motion, kMotions);
-        if (c.motion != usual.motion || c.way == coat::Way::Turn || c.moveFor != usual.moveFor) k["moveFor"] = written(c.moveFor);
-        if (c.motion == coat::Motion::Over || c.moveEvery != usual.moveEvery) k["moveEvery"] = written(c.moveEvery);
-        if (c.moveIn != usual.moveIn) k["moveIn"] = wordOf(c.moveIn, kPlaces);
-        if (c.tap != usual.tap) k["tap"] = written(c.tap);
-        if (c.scrape) k["scrape"] = true;
-        k["rest"] = wordOf(c.rest, kRests);
-        k["delay"] = written(c.delay);
-        k["place"] = wordOf(c.place, kPlaces);
-        k["stay"] = written(c.stay);
-        keepExtra(k, c.extra);
-        j["coats"].push_back(k);
-    }
-    j["wantedWall"] = written(p.wantedWall);
-    if (p.filling) {
-        const auto& f = *p.filling;
-        json k{{"name", f.name},   {"each", written(f.each)}, {"make", written(f.make)}, {"usableFrom", written(f.usableFrom)},
-               {"usableTo", written(f.usableTo)}, {"perishable", f.perishable}, {"egg", f.egg}, {"alcohol", f.alcohol}};
-        if (f.share.value > 0) k["share"] = written(f.share);
-        if (f.cap.value > 0) k["cap"] = written(f.cap);
-        if (f.makes.value > 0) k["makes"] = written(f.makes);
-        for (const auto& in : f.recipe) {
-            json row{{"name", in.name}, {"by", wordOf(in.by, kBys)}, {"amount", written(in.amount)}};
-            if (in.alcohol > 0) row["alcohol"] = in.alcohol;
-            if (!in.allergens.empty()) row["allergens"] = in.allergens;
-            keepExtra(row, in.extra);
-            k["recipe"].push_back(row);
-        }
-        keepExtra(k, f.extra);
-        j["filling"] = k;
-    }
-    if (!p.pot.empty()) j["pot"] = p.pot;
-    j["survives"] = p.survives;
-    for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
-    if (!(p.handling == Handling{}))
-        j["handling"] = {{"release", wordOf(p.handling.release, kReleases)}, {"oil", p.handling.oil}, {"lift", wordOf(p.handling.lift, kLifts)}, {"carry", wordOf(p.handling.carry, kCarries)}};
-    if (!(p.cast == CastPlan{})) j["cast"] = {{"temperature", written(p.cast.temperature)}, {"table", written(p.cast.table)}, {"place", wordOf(p.cast.place, kPlaces)}};
-    if (p.sits != Sits::Flat) j["sits"] = wordOf(p.sits, kSits);
-    keepExtra(j, p.extra);
-    return j;
 }
 
 Plan readPlanObject(const json& root) {
@@ -501,10 +380,11 @@ Plan readPlanObject(const json& root) {
             c.word("heat", m.heat, kHeats);
             c.number("watts", m.watts);
             c.yesNo("byLook", m.byLook);
+            m.extra = c.extra();
         }
     }
     if (const json* pantry = o.find("pantry")) {
-        if (!pantry->is_array() || pantry->size() > 500) Object::refuse("“pantry” must be a list, of at most 500.", "/pantry");
+        if (!pantry->is_array() || pantry->size() > limits::kRows) Object::refuse("“pantry” must be a list, of at most 500.", "/pantry");
         for (size_t i = 0; i < pantry->size(); ++i) {
             Object s((*pantry)[i], fmt::format("/pantry/{}", i));
             Stock stock;
@@ -517,7 +397,7 @@ Plan readPlanObject(const json& root) {
         }
     }
     if (const json* snaps = o.find("snaps")) {
-        if (!snaps->is_array() || snaps->size() > 500) Object::refuse("“snaps” must be a list, of at most 500.", "/snaps");
+        if (!snaps->is_array() || snaps->size() > limits::kRows) Object::refuse("“snaps” must be a list, of at most 500.", "/snaps");
         for (size_t i = 0; i < snaps->size(); ++i) {
             Object s((*snaps)[i], fmt::format("/snaps/{}", i));
             shell::SnapBar bar;
@@ -532,7 +412,7 @@ Plan readPlanObject(const json& root) {
         }
     }
     if (const json* colours = o.find("colours")) {
-        if (!colours->is_array() || colours->size() > 100) Object::refuse("“colours” must be a list, of at most 100.", "/colours");
+        if (!colours->is_array() || colours->size() > limits::kColours) Object::refuse("“colours” must be a list, of at most 100.", "/colours");
         for (size_t i = 0; i < colours->size(); ++i) {
             Object c((*colours)[i], fmt::format("/colours/{}", i));
             material::Colour colour;
@@ -550,7 +430,7 @@ Plan readPlanObject(const json& root) {
     }
     if (const json* pieces = o.find("pieces")) {
         if (!pieces->is_array()) Object::refuse("“pieces” must be a list.", "/pieces");
-        if (pieces->size() > 200) Object::refuse("More than 200 families of pieces.", "/pieces");
+        if (pieces->size() > limits::kPieces) Object::refuse(fmt::format("More than {} kinds of pieces.", limits::kPieces), "/pieces");
         for (size_t i = 0; i < pieces->size(); ++i) {
             p.pieces.push_back(readPiece((*pieces)[i], fmt::format("/pieces/{}", i)));
             for (size_t k = 0; k < i; ++k)
@@ -560,24 +440,44 @@ Plan readPlanObject(const json& root) {
     }
     if (const json* meshes = o.find("meshes")) {
         Object list(*meshes, "/meshes");
-        if (meshes->size() > 50) Object::refuse("More than 50 figures.", "/meshes");
-        for (const auto& [name, mesh] : meshes->items()) p.meshes[name] = readMesh(mesh, "/meshes/" + name);
+        if (meshes->size() > limits::kModels) Object::refuse(fmt::format("More than {} models.", limits::kModels), "/meshes");
+        for (const auto& [name, mesh] : meshes->items()) p.meshes[name] = readMesh(mesh, "/meshes/" + name, p.meshExtras[name]);
+        std::erase_if(p.meshExtras, [](const auto& e) { return e.second.empty(); });
     }
     p.extra = o.extra();
     return p;
 }
 
+/// Counts what a text will unfold to before it does: a small file can ask for gigabytes.
+void weigh(const std::string& text) {
+    size_t values = 0;
+    int depth = 0;
+    bool quoted = false;
+    for (size_t i = 0; i < text.size(); ++i) {
+        const char c = text[i];
+        if (quoted) {
+            if (c == '\\') ++i;
+            if (c == '"') quoted = false;
+            continue;
+        }
+        if (c == '"') quoted = true, ++values;
+        if (c == ',') ++values;
+        if (c == '[' || c == '{') values += 8, ++depth;
+        if (c == ']' || c == '}') --depth;
+        if (depth > limits::kDepth) throw Refusal{"The file is nested too deeply to be a plan.", ""};
+        if (values > limits::kValues) throw Refusal{"The file holds more than a plan can.", ""};
+    }
+}
+
 }  // namespace
 
 tl::expected<Plan, Problem> readPlan(const std::string& text) {
-    if (text.size() > 20'000'000) return tl::unexpected(Problem{"This file is too large to be a plan."});
+    if (text.size() > limits::kBytes) return tl::unexpected(Problem{fmt::format("This file is too large to be a plan: plans have at most {} MB.", limits::kBytes / 1'000'000)});
     if (text.find_first_not_of(" \t\r\n") == std::string::npos) return tl::unexpected(Problem{"The file is empty.", "", 1});
     json root;
     try {
-        root = json::parse(text, [](int depth, json::parse_event_t, json&) -> bool {
-            if (depth > 64) throw Refusal{"The file is nested too deeply to be a plan.", ""};
-            return true;
-        });
+        weigh(text);
+        root = json::parse(text);
     } catch (const nlohmann::json::parse_error& e) {
         const int line = lineOfByte(text, e.byte);
         const bool cut = e.byte >= text.size();
@@ -597,68 +497,6 @@ tl::expected<Plan, Problem> readPlan(const std::string& text) {
     } catch (const nlohmann::json::exception&) {
         return tl::unexpected(Problem{"The file holds something that a plan cannot hold."});
     }
-}
-
-std::string writePlan(const Plan& p) {
-    json j{{"format", "uovo-plan"}, {"version", kPlanVersion}, {"name", p.name}, {"deadline", p.deadline}, {"units", wordOf(p.units, kUnits)},
-           {"metricCup", p.metricCup}};
-    const auto& k = p.kitchen;
-    j["kitchen"] = {{"room", written(k.room)},
-                    {"humidity", written(k.humidity)},
-                    {"fridge", written(k.fridge)},
-                    {"freezer", written(k.freezer)},
-                    {"shelfWidth", written(k.shelfWidth)},
-                    {"shelfDepth", written(k.shelfDepth)},
-                    {"shelfHeight", written(k.shelfHeight)},
-                    {"freezerWidth", written(k.freezerWidth)},
-                    {"freezerDepth", written(k.freezerDepth)},
-                    {"freezerHeight", written(k.freezerHeight)},
-                    {"fan", k.fan},
-                    {"shelves", k.shelves},
-                    {"hands", k.hands}};
-    if (!k.helpersFrom.empty()) j["kitchen"]["helpersFrom"] = k.helpersFrom;
-    keepExtra(j["kitchen"], k.extra);
-    if (!p.own.empty()) {
-        j["own"] = json::object();
-        for (const auto& [id, figures] : p.own) j["own"][id] = figures.values;
-    }
-    if (p.guests > 0) j["guests"] = p.guests;
-    for (const auto& [id, m] : p.melting)
-        j["melting"][id] = {{"method", wordOf(m.method, kMethods)}, {"vessel", wordOf(m.vessel, kVessels)}, {"freshBowl", m.freshBowl}, {"heat", wordOf(m.heat, kHeats)}, {"watts", m.watts}, {"byLook", m.byLook}};
-    for (const auto& s : p.pantry) {
-        json row{{"chocolate", s.chocolate}, {"mass", written(s.mass)}};
-        if (!s.bestBefore.empty()) row["bestBefore"] = s.bestBefore;
-        if (s.price > 0) row["price"] = s.price;
-        keepExtra(row, s.extra);
-        j["pantry"].push_back(row);
-    }
-    for (const auto& s : p.snaps) {
-        json row{{"chocolate", s.chocolate}, {"span", written(s.span)}, {"width", written(s.width)}, {"thickness", written(s.thickness)}, {"hung", written(s.hung)}};
-        if (s.sag.value > 0) row["sag"] = written(s.sag);
-        keepExtra(row, s.extra);
-        j["snaps"].push_back(row);
-    }
-    for (const auto& c : p.colours) {
-        json row{{"id", c.id}, {"name", c.name}, {"base", c.base}, {"strength", written(c.strength)}, {"letDown", written(c.letDown)}, {"look", c.look}};
-        if (!c.second.empty()) {
-            row["second"] = c.second;
-            row["secondShare"] = written(c.secondShare);
-        }
-        keepExtra(row, c.extra);
-        j["colours"].push_back(row);
-    }
-    j["pieces"] = json::array();
-    for (const auto& piece : p.pieces) j["pieces"].push_back(written(piece));
-    for (const auto& [name, mesh] : p.meshes) {
-        json points = json::array(), triangles = json::array();
-        for (const auto& q : mesh->points)
-            for (const double v : {q.x, q.y, q.z}) points.push_back(v);
-        for (const auto& t : mesh->triangles)
-            for (const int i : t) triangles.push_back(i);
-        j["meshes"][name] = {{"points", points}, {"triangles", triangles}};
-    }
-    keepExtra(j, p.extra);
-    return j.dump(2, ' ', false, json::error_handler_t::replace) + "\n";
 }
 
 }  // namespace uovo

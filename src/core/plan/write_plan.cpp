@@ -1,0 +1,224 @@
+// Plans written as JSON: see docs/format.md.
+#include <fmt/format.h>
+
+#include <cmath>
+
+#include <nlohmann/json.hpp>
+
+#include "core/plan/plan_words.h"
+
+namespace uovo {
+namespace {
+
+using json = nlohmann::ordered_json;
+
+void keepExtra(json& j, const std::string& extra) {
+    if (extra.empty()) return;
+    const json rest = json::parse(extra, nullptr, false);
+    if (rest.is_object())
+        for (const auto& [key, value] : rest.items())
+            if (!j.contains(key)) j[key] = value;
+}
+
+std::string printed(const json& j, int indent = -1) { return j.dump(indent, ' ', false, json::error_handler_t::replace); }
+
+json written(const Measure& m) {
+    if (m.typed.empty() && m.spread == 0 && m.extra.empty()) return m.value;
+    json j{{"si", m.value}};
+    if (m.spread > 0) j["spread"] = m.spread;
+    if (!m.typed.empty()) j["text"] = m.typed;
+    keepExtra(j, m.extra);
+    return j;
+}
+
+template <class E, size_t N>
+const char* wordOf(E value, const Word<E> (&words)[N]) {
+    for (const auto& w : words)
+        if (w.value == value) return w.word;
+    return "";
+}
+
+json written(const Piece& p) {
+    json j{{"id", p.id}, {"name", p.name}, {"count", p.count}};
+    if (const auto* b = std::get_if<form::Balloon>(&p.former))
+        j["former"] = {{"kind", "balloon"}, {"girth", written(b->girth)}, {"length", written(b->length)}, {"dip", written(b->dip)}, {"pear", written(b->pear)}};
+    if (const auto* c = std::get_if<form::Cup>(&p.former))
+        j["former"] = {{"kind", "cup"},
+                       {"baseDiameter", written(c->baseDiameter)},
+                       {"topDiameter", written(c->topDiameter)},
+                       {"height", written(c->height)},
+                       {"corner", written(c->corner)},
+                       {"fillLine", written(c->fillLine)}};
+    if (const auto* c = std::get_if<form::Cup>(&p.former); c && !c->made.empty()) j["former"]["made"] = c->made;
+    if (const auto* part = p.part()) {
+        json f{{"kind", part->family}};
+        for (const auto& [key, m] : part->values) f[key] = written(m);
+        for (const auto& [key, word] : part->choices) f[key] = word;
+        if (!part->points.empty()) {
+            f["points"] = json::array();
+            for (const auto& loop : part->points) {
+                json list = json::array();
+                for (const auto& q : loop) list.push_back({q[0], q[1]});
+                f["points"].push_back(list);
+            }
+        }
+        if (!part->mesh.empty()) f["mesh"] = part->mesh;
+        for (const auto& [key, figures] : part->own)
+            for (const auto& [name, m] : figures) f["own"][key][name] = written(m);
+        j["former"] = f;
+    }
+    keepExtra(j["former"], p.formerExtra);
+    j["chocolate"] = p.chocolate;
+    j["temper"] = wordOf(p.temper, kTempers);
+    j["thinner"] = wordOf(p.thinner, kThinners);
+    j["thinnerShare"] = p.thinnerShare;
+    j["coats"] = json::array();
+    for (const auto& c : p.coats) {
+        json k{{"way", wordOf(c.way, kWays)}, {"temperature", written(c.temperature)}, {"drain", written(c.drain)}};
+        if (!c.chocolate.empty()) k["chocolate"] = c.chocolate;
+        if (c.way == coat::Way::Brush) {
+            k["brushMass"] = written(c.brushMass);
+            k["where"] = wordOf(c.where, kWheres);
+        }
+        for (const auto& s : c.spots) k["spots"].push_back({s.at.x, s.at.y, s.at.z, s.weight});
+        const coat::CoatStep usual;  // what most coats do not have is left out
+        if (c.way == coat::Way::Turn || c.fill != usual.fill) k["fill"] = written(c.fill);
+        if (c.motion != usual.motion) k["motion"] = wordOf(c.motion, kMotions);
+        if (c.motion != usual.motion || c.way == coat::Way::Turn || c.moveFor != usual.moveFor) k["moveFor"] = written(c.moveFor);
+        if (c.motion == coat::Motion::Over || c.moveEvery != usual.moveEvery) k["moveEvery"] = written(c.moveEvery);
+        if (c.moveIn != usual.moveIn) k["moveIn"] = wordOf(c.moveIn, kPlaces);
+        if (c.tap != usual.tap) k["tap"] = written(c.tap);
+        if (c.scrape) k["scrape"] = true;
+        k["rest"] = wordOf(c.rest, kRests);
+        k["delay"] = written(c.delay);
+        k["place"] = wordOf(c.place, kPlaces);
+        k["stay"] = written(c.stay);
+        keepExtra(k, c.extra);
+        j["coats"].push_back(k);
+    }
+    j["wantedWall"] = written(p.wantedWall);
+    if (p.filling) {
+        const auto& f = *p.filling;
+        json k{{"name", f.name},   {"each", written(f.each)}, {"make", written(f.make)}, {"usableFrom", written(f.usableFrom)},
+               {"usableTo", written(f.usableTo)}, {"perishable", f.perishable}, {"egg", f.egg}, {"alcohol", f.alcohol}};
+        if (f.share.value > 0) k["share"] = written(f.share);
+        if (f.cap.value > 0) k["cap"] = written(f.cap);
+        if (f.makes.value > 0) k["makes"] = written(f.makes);
+        for (const auto& in : f.recipe) {
+            json row{{"name", in.name}, {"by", wordOf(in.by, kBys)}, {"amount", written(in.amount)}};
+            if (in.alcohol > 0) row["alcohol"] = in.alcohol;
+            if (!in.allergens.empty()) row["allergens"] = in.allergens;
+            keepExtra(row, in.extra);
+            k["recipe"].push_back(row);
+        }
+        keepExtra(k, f.extra);
+        j["filling"] = k;
+    }
+    if (!p.pot.empty()) j["pot"] = p.pot;
+    j["survives"] = p.survives;
+    for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
+    if (!(p.handling == Handling{})) {
+        j["handling"] = {{"release", wordOf(p.handling.release, kReleases)}, {"oil", p.handling.oil}, {"lift", wordOf(p.handling.lift, kLifts)}, {"carry", wordOf(p.handling.carry, kCarries)}};
+        keepExtra(j["handling"], p.handling.extra);
+    }
+    if (!(p.cast == CastPlan{})) {
+        j["cast"] = {{"temperature", written(p.cast.temperature)}, {"table", written(p.cast.table)}, {"place", wordOf(p.cast.place, kPlaces)}};
+        keepExtra(j["cast"], p.cast.extra);
+    }
+    if (p.sits != Sits::Flat) j["sits"] = wordOf(p.sits, kSits);
+    keepExtra(j, p.extra);
+    return j;
+}
+
+/// A model as compact JSON, without a tree of its hundred thousand numbers.
+void write(const form::Mesh& mesh, const std::map<std::string, std::string>& extras, const std::string& name, std::string& text) {
+    fmt::memory_buffer out;
+    const auto number = [&](double v) { std::isfinite(v) ? fmt::format_to(std::back_inserter(out), "{},", v) : fmt::format_to(std::back_inserter(out), "null,"); };
+    const auto close = [&](const char* words) {
+        if (out[out.size() - 1] == ',') out.resize(out.size() - 1);
+        fmt::format_to(std::back_inserter(out), "{}", words);
+    };
+    fmt::format_to(std::back_inserter(out), "{{\"points\":[");
+    for (const auto& q : mesh.points) number(q.x), number(q.y), number(q.z);
+    close("],\"triangles\":[");
+    for (const auto& t : mesh.triangles)
+        for (const int i : t) fmt::format_to(std::back_inserter(out), "{},", i);
+    close("]");
+    text.append(out.data(), out.size());
+    const auto extra = extras.find(name);
+    json more = json::object();
+    if (extra != extras.end()) keepExtra(more, extra->second);
+    if (more.empty())
+        text += '}';
+    else
+        text += "," + printed(more).substr(1);
+}
+
+}  // namespace
+
+std::string writePlan(const Plan& p) {
+    json j{{"format", "uovo-plan"}, {"version", kPlanVersion}, {"name", p.name}, {"deadline", p.deadline}, {"units", wordOf(p.units, kUnits)},
+           {"metricCup", p.metricCup}};
+    const auto& k = p.kitchen;
+    j["kitchen"] = {{"room", written(k.room)},
+                    {"humidity", written(k.humidity)},
+                    {"fridge", written(k.fridge)},
+                    {"freezer", written(k.freezer)},
+                    {"shelfWidth", written(k.shelfWidth)},
+                    {"shelfDepth", written(k.shelfDepth)},
+                    {"shelfHeight", written(k.shelfHeight)},
+                    {"freezerWidth", written(k.freezerWidth)},
+                    {"freezerDepth", written(k.freezerDepth)},
+                    {"freezerHeight", written(k.freezerHeight)},
+                    {"fan", k.fan},
+                    {"shelves", k.shelves},
+                    {"hands", k.hands}};
+    if (!k.helpersFrom.empty()) j["kitchen"]["helpersFrom"] = k.helpersFrom;
+    keepExtra(j["kitchen"], k.extra);
+    if (!p.own.empty()) {
+        j["own"] = json::object();
+        for (const auto& [id, figures] : p.own) j["own"][id] = figures.values;
+    }
+    if (p.guests > 0) j["guests"] = p.guests;
+    for (const auto& [id, m] : p.melting) {
+        j["melting"][id] = {{"method", wordOf(m.method, kMethods)}, {"vessel", wordOf(m.vessel, kVessels)}, {"freshBowl", m.freshBowl}, {"heat", wordOf(m.heat, kHeats)}, {"watts", m.watts}, {"byLook", m.byLook}};
+        keepExtra(j["melting"][id], m.extra);
+    }
+    for (const auto& s : p.pantry) {
+        json row{{"chocolate", s.chocolate}, {"mass", written(s.mass)}};
+        if (!s.bestBefore.empty()) row["bestBefore"] = s.bestBefore;
+        if (s.price > 0) row["price"] = s.price;
+        keepExtra(row, s.extra);
+        j["pantry"].push_back(row);
+    }
+    for (const auto& s : p.snaps) {
+        json row{{"chocolate", s.chocolate}, {"span", written(s.span)}, {"width", written(s.width)}, {"thickness", written(s.thickness)}, {"hung", written(s.hung)}};
+        if (s.sag.value > 0) row["sag"] = written(s.sag);
+        keepExtra(row, s.extra);
+        j["snaps"].push_back(row);
+    }
+    for (const auto& c : p.colours) {
+        json row{{"id", c.id}, {"name", c.name}, {"base", c.base}, {"strength", written(c.strength)}, {"letDown", written(c.letDown)}, {"look", c.look}};
+        if (!c.second.empty()) {
+            row["second"] = c.second;
+            row["secondShare"] = written(c.secondShare);
+        }
+        keepExtra(row, c.extra);
+        j["colours"].push_back(row);
+    }
+    j["pieces"] = json::array();
+    for (const auto& piece : p.pieces) j["pieces"].push_back(written(piece));
+    keepExtra(j, p.extra);
+    std::string text = printed(j, 2);
+    if (p.meshes.empty()) return text + "\n";
+    // Models come last, a line each: with a line a number they would be ten times as long.
+    text.resize(text.size() - 2);  // the closing brace and its line
+    text += ",\n  \"meshes\": {";
+    for (const auto& [name, mesh] : p.meshes) {
+        text += (text.back() == '{' ? "\n    " : ",\n    ") + printed(name) + ": ";
+        write(*mesh, p.meshExtras, name, text);
+    }
+    return text + "\n  }\n}\n";
+}
+
+}  // namespace uovo
