@@ -8,6 +8,7 @@
 #include <nlohmann/json.hpp>
 #include <numeric>
 
+#include "cli/case_words.h"
 #include "cli/commands.h"
 #include "core/coat/band.h"
 #include "core/coat/mesh_coats.h"
@@ -244,8 +245,7 @@ tl::expected<CaseAnswers, Problem> answerCase(const json& j) {
     } catch (const Problem& p) {
         return tl::unexpected(p);
     } catch (const json::exception& e) {
-        const std::string words = e.what();
-        return refuse("The case is not complete: " + words.substr(words.find("] ") == std::string::npos ? 0 : words.find("] ") + 2) + ".", "case");
+        return refuse(inWords(e), "case");
     }
 }
 

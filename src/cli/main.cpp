@@ -1,4 +1,5 @@
 // uovo-cli: every answer without a window.
+#include <csignal>
 #include <cstdio>
 #include <cstring>
 #include <string>
@@ -23,6 +24,7 @@ constexpr const char* kHelp =
 }
 
 int main(int argc, char** argv) {
+    ::signal(SIGXFSZ, SIG_IGN);  // a limit on file sizes is a failed write with its reason, not an end
     std::vector<std::string> args(argv + 1, argv + argc);
     if (args.empty() || args[0] == "--help" || args[0] == "-h" || args[0] == "help") {
         std::fputs(kHelp, args.empty() ? stderr : stdout);

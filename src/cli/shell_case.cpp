@@ -10,6 +10,7 @@
 #include <numbers>
 #include <numeric>
 
+#include "cli/case_words.h"
 #include "cli/commands.h"
 #include "core/shell/load.h"
 #include "core/shell/buckling.h"
@@ -309,7 +310,7 @@ tl::expected<json, Problem> shellCase(const json& given) {
     } catch (const Problem& p) {
         return tl::unexpected(p);
     } catch (const json::exception& e) {
-        return tl::unexpected(Problem{std::string("The case lacks something: ") + e.what(), ""});
+        return tl::unexpected(Problem{inWords(e), "case"});
     }
 }
 

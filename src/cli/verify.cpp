@@ -11,6 +11,7 @@
 
 #include <nlohmann/json.hpp>
 
+#include "cli/case_words.h"
 #include "cli/commands.h"
 #include "cli/verify_asks.h"
 
@@ -69,6 +70,8 @@ void runFile(const std::filesystem::path& file, Totals& totals, std::vector<std:
             if (c.contains("source")) std::printf("           source: %s\n", c.at("source").get<std::string>().c_str());
             good ? ++totals.passed : ++totals.failed;
         }
+    } catch (const nlohmann::json::exception& e) {
+        fail(inWords(e));
     } catch (const std::exception& e) {
         fail(e.what());
     }

@@ -5,6 +5,7 @@
 #include <QFileInfo>
 #include <QStandardPaths>
 #include <QTimer>
+#include <csignal>
 
 #include "desktop/shell/main_window.h"
 #include "desktop/theme/theme.h"
@@ -21,6 +22,7 @@ long nowMinutes() {
 }  // namespace
 
 int main(int argc, char** argv) {
+    ::signal(SIGXFSZ, SIG_IGN);  // a limit on file sizes is a failed write with its reason, not an end
     QApplication app(argc, argv);
     QApplication::setApplicationName(QStringLiteral("uovo"));
     QApplication::setOrganizationName(QStringLiteral("uovo"));
@@ -57,7 +59,7 @@ int main(int argc, char** argv) {
         quick.bands = quick.ways = quick.strength = false;
         quick.cells = 60;
         const auto answers = uovo::answer(uovo::io::demoPlan(nowMinutes()), uovo::io::library(), cache, quick);
-        const long lead = answers && answers->day ? uovo::localMinutes(uovo::io::demoPlan(nowMinutes()).deadline).value_or(0) - answers->day->begins() : 9 * 60;
+        const long lead = answers && answers->day ? answers->day->minuteOf(uovo::localMinutes(uovo::io::demoPlan(nowMinutes()).deadline).value_or(0)) - answers->day->layout.begins : 9 * 60;
         session.document().setPlan(uovo::io::demoPlanFor(nowMinutes(), lead), {});
     }
     window.show();

@@ -5,6 +5,8 @@
 #include <unistd.h>
 
 #include <cerrno>
+#include <charconv>
+#include <csignal>
 #include <cstring>
 #include <filesystem>
 #include <fstream>
@@ -16,12 +18,31 @@ namespace {
 std::string because(int error) {
     switch (error) {
         case ENOSPC: return "the disk is full";
+        case EDQUOT: return "your share of the disk is full";
+        case EFBIG: return "a file may not be that large here";
         case EACCES:
         case EPERM: return "you may not write there";
         case EROFS: return "it is on a read-only disk";
         case ENOENT: return "the folder does not exist";
         case EISDIR: return "it is a folder";
         default: return std::strerror(error);
+    }
+}
+
+constexpr const char* kWriting = ".uovo-writing-";  // and the number of the process that writes
+
+/// Removes what programs that were killed while they wrote this file left beside it.
+void sweep(const std::string& target) {
+    std::error_code ignored;
+    const std::filesystem::path path(target), folder = path.has_parent_path() ? path.parent_path() : ".";
+    const std::string begins = path.filename().string() + kWriting;
+    for (const auto& entry : std::filesystem::directory_iterator(folder, ignored)) {
+        const std::string name = entry.path().filename().string();
+        if (!name.starts_with(begins)) continue;
+        const std::string number = name.substr(begins.size());
+        pid_t pid = 0;
+        const auto [end, error] = std::from_chars(number.data(), number.data() + number.size(), pid);
+        if (error == std::errc() && end == number.data() + number.size() && pid > 0 && ::kill(pid, 0) != 0 && errno == ESRCH) std::filesystem::remove(entry.path(), ignored);
     }
 }
 
@@ -38,7 +59,7 @@ tl::expected<void, Problem> writeWhole(const std::string& path, const std::strin
     std::string target = std::filesystem::is_symlink(path, ignored) ? std::filesystem::weakly_canonical(path, ignored).string() : path;
     if (target.empty()) target = path;
     if (std::filesystem::is_directory(target, ignored)) return notSaved(path, EISDIR);
-    const std::string temporary = target + ".uovo-writing-" + std::to_string(::getpid());
+    const std::string temporary = target + kWriting + std::to_string(::getpid());
     const int fd = fault == Fault::Open ? (errno = EACCES, -1) : ::open(temporary.c_str(), O_WRONLY | O_CREAT | O_TRUNC | O_CLOEXEC, 0644);
     if (fd < 0) return notSaved(path, errno);
     const auto fail = [&](int error) {
@@ -60,6 +81,7 @@ tl::expected<void, Problem> writeWhole(const std::string& path, const std::strin
     if (fault == Fault::Rename || ::rename(temporary.c_str(), target.c_str()) != 0) return fail(fault == Fault::Rename ? EACCES : errno);
     ::close(fd);
     const std::string folder = std::filesystem::path(target).parent_path().string();
+    sweep(target);
     if (const int d = ::open(folder.empty() ? "." : folder.c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC); d >= 0) {
         (void)::fsync(d);
         ::close(d);

@@ -218,7 +218,7 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
         for (const size_t i : byStart(*answers.day)) {
             const auto& t = answers.day->network.tasks[i];
             page.need(6.4);
-            page.clock(kMargin, qstring(localTime(answers.day->end + answers.day->layout.start[i]).substr(11)), 4.4);
+            page.clock(kMargin, qstring(answers.day->clock(answers.day->layout.start[i]).substr(11)), 4.4);
             page.line(kMargin + 16, qstring(t.title), 4.4);
             page.right(kMargin + page.width(), QStringLiteral("%1 min").arg(t.minutes), 4);
             page.y += 6.2;
@@ -249,7 +249,7 @@ QString benchCardText(const Plan& plan, const Answers& answers) {
         out += "\n";
         for (const size_t i : byStart(*answers.day))
             out += QStringLiteral("%1  %2 (%3 min)\n")
-                       .arg(qstring(localTime(answers.day->end + answers.day->layout.start[i]).substr(11)), qstring(answers.day->network.tasks[i].title))
+                       .arg(qstring(answers.day->clock(answers.day->layout.start[i]).substr(11)), qstring(answers.day->network.tasks[i].title))
                        .arg(answers.day->network.tasks[i].minutes);
     }
     return out;

@@ -157,7 +157,10 @@ struct DayPlan {
     schedule::Layout layout;
     long end = 0;                  ///< local minutes of the network's time 0 (deadline minus the reserve)
     std::string problem;           ///< why there is none; layout is empty then
-    long begins() const { return end + layout.begins; }
+    /// What a clock on the wall shows at a minute of the network, "2026-11-24T18:30".
+    std::string clock(long minute) const { return localTimeAfter(end, minute); }
+    /// Minute of the network at a local time.
+    long minuteOf(long local) const { return minutesBetween(end, local); }
 };
 
 struct Answers {

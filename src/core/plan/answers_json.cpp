@@ -121,9 +121,9 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
         const auto& d = *answers.day;
         j["day"] = {{"problem", d.problem}, {"tasks", json::array()}};
         if (d.problem.empty()) {
-            j["day"]["begins"] = localTime(d.begins());
+            j["day"]["begins"] = d.clock(d.layout.begins);
             for (size_t i = 0; i < d.layout.start.size(); ++i)
-                j["day"]["tasks"].push_back({{"id", d.network.tasks[i].id}, {"title", d.network.tasks[i].title}, {"start", localTime(d.end + d.layout.start[i])},
+                j["day"]["tasks"].push_back({{"id", d.network.tasks[i].id}, {"title", d.network.tasks[i].title}, {"start", d.clock(d.layout.start[i])},
                                              {"minutes", d.network.tasks[i].minutes}});
         }
     }

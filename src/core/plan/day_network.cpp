@@ -401,22 +401,21 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
         a.working.result = day.problem;
         return a;
     }
-    const long begins = day.begins();
-    const std::string clock = localTime(begins).substr(11);
+    const long toDeadline = day.minuteOf(localMinutes(plan.deadline).value_or(0));
+    const std::string clock = day.clock(day.layout.begins).substr(11);
     int hands = 0;
     for (const auto& t : day.network.tasks) hands += t.minutes;
     a.figure = {double(-day.layout.begins) * 60, 0, 0, Dimension::Duration};
     a.headline = clock;
     a.after = "start by";
     a.sentence = fmt::format("{} from the first step to the deadline, {} of work for {}.",
-                             format(double(localMinutes(plan.deadline).value_or(0) - begins) * 60, Dimension::Duration, plan.units),
+                             format(double(toDeadline - day.layout.begins) * 60, Dimension::Duration, plan.units),
                              format(hands * 60.0, Dimension::Duration, plan.units), handsInWords(plan.kitchen));
-    if (now && *now > begins) {
+    if (now && day.minuteOf(*now) > day.layout.begins) {
         a.tone = Tone::Impossible;
-        const long deadline = localMinutes(plan.deadline).value_or(0);
-        a.sentence = *now > deadline ? "The time it must be ready has passed. Choose another day."
+        a.sentence = day.minuteOf(*now) > toDeadline ? "The time it must be ready has passed. Choose another day."
                                      : fmt::format("You should have begun {} ago. Make fewer, or be ready later.",
-                                                   format(double(*now - begins) * 60, Dimension::Duration, plan.units));
+                                                   format(double(day.minuteOf(*now) - day.layout.begins) * 60, Dimension::Duration, plan.units));
     }
     a.working.result = clock;
     return a;

@@ -41,7 +41,9 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
                                           std::stop_token stop) {
     PartWall w;
     w.coats.resize(piece.coats.size());
-    for (auto& c : w.coats) c.thinnest = 1e9;
+    constexpr double kNone = 1e9;
+    for (auto& c : w.coats) c.thinnest = kNone;
+    std::vector<double> anywhere(piece.coats.size(), kNone);  // m, thinnest with rims and corners
     std::vector<SlowPlace> slow(piece.coats.size(), {{}, plan.kitchen.room.value});
     std::vector<double> volumes(piece.coats.size(), 0.0);
     double area = 0, rimArea = 0, sum = 0;
@@ -95,6 +97,7 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
             for (size_t k = 0; k < w.coats.size(); ++k) {
                 const double t = done->coats[k].wall[i];
                 if (rim) w.coats[k].rim += t * surface.area[i];
+                anywhere[k] = std::min(anywhere[k], t);
                 if (rim || corner || t >= w.coats[k].thinnest) continue;
                 w.coats[k].thinnest = t;
                 if (k + 1 < w.coats.size()) continue;
@@ -127,6 +130,8 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
     if (w.items.empty()) return tl::unexpected(Problem{"Nothing of this piece is a wall that could be coated.", "coats"});
     w.mean = sum / area;
     w.bare /= area;
+    for (size_t k = 0; k < w.coats.size(); ++k)  // so full that all of it is rim or corner
+        if (w.coats[k].thinnest == kNone) w.coats[k].thinnest = anywhere[k];
     for (auto& c : w.coats) {  // a rim counts on the whole: its bead is uneven
         c.rim = rimArea > 0 ? c.rim / rimArea : w.mean;
         w.thinAtRim = rimArea > 0 && c.rim < c.thinnest;

@@ -8,6 +8,7 @@
 #include <chrono>
 #include <cmath>
 #include <cstdio>
+#include <ctime>
 #include <tuple>
 
 namespace uovo {
@@ -31,12 +32,36 @@ std::optional<int> clockMinutes(const std::string& clock) {
 }
 
 std::string localTime(long minutes) {
-    const std::chrono::sys_days day{std::chrono::days(minutes / 1440)};
+    const std::chrono::sys_days day{std::chrono::floor<std::chrono::days>(std::chrono::minutes(minutes))};
     const std::chrono::year_month_day ymd{day};
-    const long rest = minutes % 1440;
+    const long rest = minutes - day.time_since_epoch().count() * 1440L;
     return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}", static_cast<int>(ymd.year()), static_cast<unsigned>(ymd.month()),
                        static_cast<unsigned>(ymd.day()), rest / 60, rest % 60);
 }
+
+namespace {
+
+/// The instant at which clocks here show a local time.
+std::time_t instant(long local) {
+    const std::string text = localTime(local);
+    std::tm t{};
+    std::sscanf(text.c_str(), "%d-%d-%dT%d:%d", &t.tm_year, &t.tm_mon, &t.tm_mday, &t.tm_hour, &t.tm_min);
+    t.tm_year -= 1900;
+    t.tm_mon -= 1;
+    t.tm_isdst = -1;
+    return std::mktime(&t);
+}
+
+}  // namespace
+
+std::string localTimeAfter(long local, long minutes) {
+    const std::time_t then = instant(local) + minutes * 60;
+    std::tm t{};
+    if (!::localtime_r(&then, &t)) return localTime(local + minutes);
+    return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}", t.tm_year + 1900, t.tm_mon + 1, t.tm_mday, t.tm_hour, t.tm_min);
+}
+
+long minutesBetween(long from, long to) { return (instant(to) - instant(from)) / 60; }
 
 bool Piece::couldBeCoated() const {
     const form::Part* p = part();

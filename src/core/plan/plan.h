@@ -167,6 +167,11 @@ std::optional<long> localMinutes(const std::string& deadline);
 std::optional<int> clockMinutes(const std::string& clock);
 /// The inverse.
 std::string localTime(long minutes);
+/// What a clock on the wall shows so many minutes after a local time, by this computer's time zone: the hours that summer time takes or
+/// gives lie between. @param minutes may be below 0
+std::string localTimeAfter(long local, long minutes);
+/// Minutes that pass from one local time to another, in the same sense.
+long minutesBetween(long from, long to);
 
 /// Reads a plan from the text of a file. Unknown keys are kept. A damaged, foreign or newer file is refused with the
 /// line and the reason.

@@ -207,8 +207,7 @@ void DayPlace::refresh() {
         sentence_->setText(a && !a->problems.empty() ? QString::fromStdString(a->problems.front().sentence) : QString());
         if (!a || a->problems.empty()) return;  // the old day stays until the new one is there
     }
-    const long deadline = localMinutes(session_.plan().deadline).value_or(0);
-    timeline_->setDay(day ? a->day : nullptr, deadline, session_.now());
+    timeline_->setDay(day ? a->day : nullptr, localMinutes(session_.plan().deadline).value_or(0), session_.now());
     fitTimeline();
     steps_->clear();
     order_.clear();
@@ -230,7 +229,7 @@ void DayPlace::refresh() {
         std::stable_sort(order_.begin(), order_.end(), [&](size_t x, size_t y) { return a->day->layout.start[x] < a->day->layout.start[y]; });
         for (const size_t i : order_) {
             const auto& t = a->day->network.tasks[i];
-            auto* item = new QListWidgetItem(QStringLiteral("%1   %2").arg(QString::fromStdString(localTime(a->day->end + a->day->layout.start[i]).substr(11)), QString::fromStdString(t.title)));
+            auto* item = new QListWidgetItem(QStringLiteral("%1   %2").arg(QString::fromStdString(a->day->clock(a->day->layout.start[i]).substr(11)), QString::fromStdString(t.title)));
             item->setData(Qt::UserRole, a->day->layout.start[i]);
             item->setToolTip(tr("%1 min").arg(t.minutes));
             steps_->addItem(item);
@@ -250,7 +249,7 @@ void DayPlace::showMinute() {
     const auto a = session_.answers();
     if (!a || !a->day || !a->day->problem.empty()) return;
     const int minute = timeline_->minute();
-    moment_->setText(tr("At %1").arg(QString::fromStdString(localTime(a->day->end + minute).substr(11))));
+    moment_->setText(tr("At %1").arg(QString::fromStdString(a->day->clock(minute).substr(11))));
     states_->setStates(statesAt(session_.plan(), *a->day, minute));
     int row = -1;
     for (size_t i = 0; i < order_.size(); ++i)

@@ -17,8 +17,6 @@ namespace {
 
 constexpr double kNames = 104, kRight = 26, kTop = 36, kHands = 92, kRow = 27, kLane = 40, kGap = 20;
 
-QString clock(long minutes) { return qstring(localTime(minutes).substr(11)); }
-
 struct Ink {
     QColor fill, words;
 };
@@ -44,10 +42,10 @@ Timeline::Timeline(QWidget* parent) : QWidget(parent) {
 
 void Timeline::setDay(std::shared_ptr<const DayPlan> day, long deadline, long now) {
     day_ = std::move(day);
-    deadline_ = deadline;
-    now_ = now;
+    deadline_ = day_ ? static_cast<int>(day_->minuteOf(deadline)) : 0;
+    now_ = day_ ? static_cast<int>(day_->minuteOf(now)) : 0;
     layRows();
-    if (day_ && day_->problem.empty()) minute_ = std::clamp(minute_ == 0 ? day_->layout.begins : minute_, day_->layout.begins, static_cast<int>(deadline_ - day_->end));
+    if (day_ && day_->problem.empty()) minute_ = std::clamp(minute_ == 0 ? day_->layout.begins : minute_, day_->layout.begins, deadline_);
     updateGeometry();
     update();
 }
@@ -86,18 +84,18 @@ QSize Timeline::sizeHint() const {
 }
 
 double Timeline::xOf(double minute) const {
-    const double from = day_->layout.begins, to = double(deadline_ - day_->end);
+    const double from = day_->layout.begins, to = deadline_;
     return kNames + (minute - from) / std::max(1.0, to - from) * (width() - kNames - kRight);
 }
 
 double Timeline::minuteAt(double x) const {
-    const double from = day_->layout.begins, to = double(deadline_ - day_->end);
+    const double from = day_->layout.begins, to = deadline_;
     return from + (x - kNames) / (width() - kNames - kRight) * (to - from);
 }
 
 void Timeline::setMinute(int minute) {
     if (!day_ || !day_->problem.empty()) return;
-    minute = std::clamp(minute, day_->layout.begins, static_cast<int>(deadline_ - day_->end));
+    minute = std::clamp(minute, day_->layout.begins, deadline_);
     if (minute == minute_) return;
     minute_ = minute;
     update();
@@ -113,15 +111,16 @@ void Timeline::paintEvent(QPaintEvent*) {
     const double bottom = height() - 6;
     // hours
     p.setFont(report::font(13));
-    const long first = day_->begins();
-    for (long hour = (first + 59) / 60 * 60; hour <= deadline_; hour += 60) {
-        const double x = xOf(double(hour - day_->end));
+    const int first = day_->layout.begins;
+    const auto clock = [this](int minute) { return qstring(day_->clock(minute).substr(11)); };
+    for (int hour = first + (60 - clock(first).right(2).toInt()) % 60; hour <= deadline_; hour += 60) {
+        const double x = xOf(hour);
         p.setPen(QPen(theme().hairline, 1));
         p.drawLine(QPointF(x, 24), QPointF(x, bottom));
         p.setPen(theme().quiet);
-        if (std::abs(double(deadline_ - hour)) >= 25 || deadline_ == hour) p.drawText(QRectF(x - 30, 2, 60, 18), Qt::AlignCenter, clock(hour));
+        if (deadline_ - hour >= 25 || deadline_ == hour) p.drawText(QRectF(x - 30, 2, 60, 18), Qt::AlignCenter, clock(hour));
     }
-    const double ready = xOf(double(deadline_ - day_->end));
+    const double ready = xOf(deadline_);
     p.setPen(QPen(theme().ink, 2));
     p.drawLine(QPointF(ready, 22), QPointF(ready, bottom));
     const auto name = [&](double y, const QString& words) {
@@ -150,7 +149,7 @@ void Timeline::paintEvent(QPaintEvent*) {
         // tasks stand on three heights by what they are, so that a glance tells the rhythm of the day
         const double level = t.lane == "coat" ? 0 : t.lane == "melt" || t.lane == "prepare" ? 1 : 2;
         const QRectF box(xOf(begin), kTop + level * 30, std::max(2.5, xOf(begin + t.minutes) - xOf(begin) - 1), 25);
-        bar(box, inkOf(t), qstring(t.title), tr("%1  %2 (%3 min)").arg(clock(day_->end + begin), qstring(t.title)).arg(t.minutes), false);
+        bar(box, inkOf(t), qstring(t.title), tr("%1  %2 (%3 min)").arg(clock(begin), qstring(t.title)).arg(t.minutes), false);
     }
     double y = kTop + kHands + kGap;
     for (const auto& lane : lanes_) {
@@ -165,13 +164,13 @@ void Timeline::paintEvent(QPaintEvent*) {
             const bool pot = net.resources[static_cast<size_t>(hold.resource)].unit == "pot";
             Ink ink{pot ? theme().yolk : lane.cold ? theme().coldFill : theme().hairline, pot ? QColor(0x2A, 0x1A, 0x12) : lane.cold ? theme().coldText : theme().ink};
             const QString share = pot ? QString() : tr(", %1 of %2 %3").arg(hold.amount).arg(net.resources[static_cast<size_t>(hold.resource)].capacity).arg(qstring(net.resources[static_cast<size_t>(hold.resource)].unit));
-            bar(box, ink, who, tr("%1–%2  %3%4").arg(clock(day_->end + begin), clock(day_->end + end), who, share), lane.cold);
+            bar(box, ink, who, tr("%1–%2  %3%4").arg(clock(begin), clock(end), who, share), lane.cold);
         }
         y += std::max(kLane, lane.rows * kRow + kGap * 0.6);
     }
     // now, when it is within the day
     if (now_ >= first && now_ <= deadline_) {
-        const double x = xOf(double(now_ - day_->end));
+        const double x = xOf(now_);
         p.setPen(QPen(theme().harm, 1.4, Qt::DashLine));
         p.drawLine(QPointF(x, 22), QPointF(x, bottom));
     }
@@ -196,7 +195,7 @@ void Timeline::keyPressEvent(QKeyEvent* e) {
     if (e->key() == Qt::Key_Left) return setMinute(minute_ - step);
     if (e->key() == Qt::Key_Right) return setMinute(minute_ + step);
     if (day_ && e->key() == Qt::Key_Home) return setMinute(day_->layout.begins);
-    if (day_ && e->key() == Qt::Key_End) return setMinute(static_cast<int>(deadline_ - day_->end));
+    if (day_ && e->key() == Qt::Key_End) return setMinute(deadline_);
     QWidget::keyPressEvent(e);
 }
 

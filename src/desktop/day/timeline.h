@@ -12,6 +12,7 @@ class Timeline : public QWidget {
 
 public:
     explicit Timeline(QWidget* parent = nullptr);
+    /// @param deadline local minutes @param now the same
     void setDay(std::shared_ptr<const DayPlan> day, long deadline, long now);
     /// Minute looked at, counted back from the end of the day (0 or below).
     int minute() const { return minute_; }
@@ -45,8 +46,7 @@ private:
     void layRows();
 
     std::shared_ptr<const DayPlan> day_;
-    long deadline_ = 0, now_ = 0;
-    int minute_ = 0;
+    int deadline_ = 0, now_ = 0, minute_ = 0;  // of the network
     std::vector<HoldRow> lanes_;
     std::vector<Bar> bars_;
 };

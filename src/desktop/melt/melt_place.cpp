@@ -311,7 +311,7 @@ void MeltPlace::showPot() {
     QStringList times, titles;  // a line of clock times; what each is for under the cursor
     if (answers->day)
         for (const auto& s : sittings(*answers->day, pot)) {
-            times << qstring(localTime(answers->day->end + s.minute).substr(11));
+            times << qstring(answers->day->clock(s.minute).substr(11));
             titles << times.back() + QLatin1Char(' ') + qstring(s.title);
         }
     clock_->setVisible(!times.isEmpty());

@@ -302,8 +302,8 @@ void MainWindow::refreshHeader() {
         ready = tr("ready %1").arg(QLocale(QLocale::English).toString(when, QStringLiteral("dddd d MMMM, HH:mm")));
         const auto a = session_.answers();
         if (session_.isComplete() && a && a->day && a->day->problem.empty()) {
-            const bool late = session_.now() > a->day->begins();
-            ready += tr(" · start by %1").arg(qstring(localTime(a->day->begins()).substr(11))) + (late ? tr(" (too late)") : QString());
+            const bool late = a->day->minuteOf(session_.now()) > a->day->layout.begins;
+            ready += tr(" · start by %1").arg(qstring(a->day->clock(a->day->layout.begins).substr(11))) + (late ? tr(" (too late)") : QString());
         }
     }
     ready_->setText(ready);
@@ -381,9 +381,11 @@ void MainWindow::openDialog() {
     if (!path.isEmpty()) openFile(path);
 }
 
-QString MainWindow::lockOf(const QString& path) {
+QString MainWindow::lockOf(const QString& path) const {
+    const QString folder = session_.dataFolder() + QStringLiteral("/open/");
+    QDir().mkpath(folder);
     const QString key = QString::fromLatin1(QCryptographicHash::hash(QFileInfo(path).canonicalFilePath().toUtf8(), QCryptographicHash::Sha1).toHex());
-    return QDir::tempPath() + QStringLiteral("/uovo-open-") + key;
+    return folder + key;
 }
 
 bool MainWindow::reopen(const QString& path) {

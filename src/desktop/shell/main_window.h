@@ -54,7 +54,7 @@ protected:
     void dropEvent(QDropEvent*) override;
 
 private:
-    static QString lockOf(const QString& path);
+    QString lockOf(const QString& path) const;
     void askAboutFile(const QString& sentence);
     void showDifferences();
     void buildActions();

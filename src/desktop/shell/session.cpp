@@ -5,7 +5,7 @@
 namespace uovo::desktop {
 
 Session::Session(const material::Library& library, QString dataFolder, std::function<long()> now, Cache known, QObject* parent)
-    : QObject(parent), library_(library), coloured_(library), now_(std::move(now)), document_(dataFolder + QStringLiteral("/recovery")), answerer_(library, std::move(known)) {
+    : QObject(parent), folder_(std::move(dataFolder)), library_(library), coloured_(library), now_(std::move(now)), document_(folder_ + QStringLiteral("/recovery")), answerer_(library, std::move(known)) {
     connect(&document_, &Document::planChanged, this, &Session::ask);
     connect(&answerer_, &Answerer::answered, this, [this](std::shared_ptr<const Answers> a, bool complete) {
         answers_ = std::move(a);

@@ -24,6 +24,8 @@ public:
     const Plan& plan() const { return document_.plan(); }
     UnitSystem units() const { return plan().units; }
     long now() const { return now_(); }
+    /// Where the program keeps what is its own: recovery copies, which plans are open.
+    const QString& dataFolder() const { return folder_; }
 
     /// Last good answers; may belong to an older plan while `isStale`.
     std::shared_ptr<const Answers> answers() const { return answers_; }
@@ -51,6 +53,7 @@ signals:
 private:
     void ask();
 
+    const QString folder_;
     const material::Library& library_;
     material::Library coloured_;
     std::function<long()> now_;

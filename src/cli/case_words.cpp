@@ -1,0 +1,39 @@
+#include "cli/case_words.h"
+
+#include <fmt/format.h>
+
+namespace uovo::cli {
+namespace {
+
+std::string between(const std::string& words, const std::string& from, const std::string& to) {
+    const size_t a = words.find(from);
+    if (a == std::string::npos) return {};
+    const size_t begin = a + from.size(), end = words.find(to, begin);
+    return words.substr(begin, end == std::string::npos ? end : end - begin);
+}
+
+/// A JSON type as a person would say it.
+std::string kind(const std::string& type) {
+    if (type == "string") return "a text";
+    if (type == "null") return "nothing";
+    if (type == "boolean") return "true or false";
+    if (type == "array") return "a list";
+    if (type == "object") return "an object";
+    return "a " + type;
+}
+
+}  // namespace
+
+std::string inWords(const nlohmann::json::exception& e) {
+    const std::string words = e.what();
+    switch (e.id) {
+        case 302: return fmt::format("Where {} is expected stands {}.", kind(between(words, "must be ", ",")), kind(between(words, "but is ", "\n")));
+        case 304:
+        case 305:
+        case 306: return fmt::format("Where an object is expected stands {}.", kind(between(words, "with ", "\n")));
+        case 403: return fmt::format("“{}” is missing.", between(words, "key '", "'"));
+        default: return "Something in it is not as docs/format.md asks.";
+    }
+}
+
+}  // namespace uovo::cli
