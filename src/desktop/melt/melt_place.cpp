@@ -213,8 +213,7 @@ void MeltPlace::refresh() {
     if (!answers) return;
     if (chosen_ >= answers->pots.size()) chosen_ = 0;
     while (cards_.size() > answers->pots.size()) {
-        cards_.back()->hide();
-        cards_.back()->deleteLater();
+        retire(cards_.back());
         cards_.pop_back();
     }
     while (cards_.size() < answers->pots.size()) {

@@ -76,7 +76,7 @@ AdvisorPage::AdvisorPage(Session& session, QWidget* parent) : QWidget(parent), s
 AdvisorPage::~AdvisorPage() { worker_.request_stop(); }
 
 void AdvisorPage::wishChanged() {
-    if (figure_) figure_->deleteLater();
+    if (figure_) retire(figure_);
     const Wish wish = kWishes[wish_->currentIndex()];
     const bool grams = wish == Wish::Grams;
     figure_ = new FigureField(grams ? tr("Wanted chocolate in each") : tr("Wanted wall"), QStringLiteral("advisor/value"), session_.typing(grams ? Dimension::Mass : Dimension::Length, grams ? "g" : "mm", nullptr));

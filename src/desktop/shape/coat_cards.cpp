@@ -9,6 +9,7 @@
 
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/recipe_line.h"
+#include "desktop/shell/sheet.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
 
@@ -257,6 +258,7 @@ CoatCards::CoatCards(Session& session, QWidget* parent) : QWidget(parent), sessi
 
 void CoatCards::move(size_t index, int by) {
     session_.editPiece(tr("Move a coat"), [&](Piece& p) {
+        if (index >= p.coats.size()) return;
         const int to = std::clamp(static_cast<int>(index) + by, 0, static_cast<int>(p.coats.size()) - 1);
         const PlannedCoat c = p.coats[index];
         p.coats.erase(p.coats.begin() + static_cast<std::ptrdiff_t>(index));
@@ -273,10 +275,7 @@ void CoatCards::refresh() {
     }
     if (kind != built_) {
         built_ = kind;
-        for (auto* c : cards_) {
-            c->hide();
-            c->deleteLater();
-        }
+        for (auto* c : cards_) retire(c);
         cards_.clear();
         for (size_t i = 0; piece && i < piece->coats.size(); ++i) {
             auto* card = new CoatCard(session_, i, piece->coats[i], piece->overBalloon() || (piece->part() && form::family(piece->part()->family)->outside));

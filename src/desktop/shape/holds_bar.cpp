@@ -209,8 +209,7 @@ void HoldsBar::refresh() {
     if (answers && answers->strength) stage_ = answers->strength;
     const size_t count = stage_ && stage_->problem.empty() ? stage_->cases.size() : 0;
     while (cards_.size() > count) {
-        cards_.back()->hide();
-        cards_.back()->deleteLater();
+        retire(cards_.back());
         cards_.pop_back();
     }
     while (cards_.size() < count) {

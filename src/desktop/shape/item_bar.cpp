@@ -4,6 +4,7 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/text.h"
@@ -86,7 +87,7 @@ void ItemBar::refresh() {
     const auto& items = answers->part->assembly.items;
     const size_t n = items.size() + 1;
     while (cards_.size() > n) {
-        cards_.back()->deleteLater();
+        retire(cards_.back());
         cards_.pop_back();
     }
     while (cards_.size() < n) {

@@ -5,6 +5,7 @@
 #include <QWheelEvent>
 #include <algorithm>
 
+#include "desktop/shell/sheet.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/text.h"
 
@@ -105,7 +106,7 @@ void RecipeLine::count() {
 
 void RecipeLine::build() {
     while (QLayoutItem* item = flow_->takeAt(0)) {
-        item->widget()->deleteLater();
+        retire(item->widget());
         delete item;
     }
     figures_.clear();

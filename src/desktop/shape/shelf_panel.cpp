@@ -4,6 +4,7 @@
 #include <QPainter>
 #include <QPushButton>
 
+#include "desktop/shell/sheet.h"
 #include "desktop/stage/thumbnail.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
@@ -118,14 +119,17 @@ ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), ses
 void ShelfPanel::refresh() {
     const auto& pieces = session_.plan().pieces;
     while (shown_.size() > pieces.size()) {
-        shown_.back()->deleteLater();
+        retire(shown_.back());
         shown_.pop_back();
     }
     while (shown_.size() < pieces.size()) {
         auto* tile = new PieceTile;
         const size_t index = shown_.size();
-        connect(tile, &QAbstractButton::clicked, this, [this, index] { session_.select(QString::fromStdString(session_.plan().pieces[index].id)); });
+        connect(tile, &QAbstractButton::clicked, this, [this, index] {
+            if (index < session_.plan().pieces.size()) session_.select(QString::fromStdString(session_.plan().pieces[index].id));
+        });
         connect(tile, &QWidget::customContextMenuRequested, this, [this, index, tile](const QPoint& at) {
+            if (index >= session_.plan().pieces.size()) return;
             const std::string id = session_.plan().pieces[index].id;
             QMenu menu;
             menu.addAction(tr("Copy beside it"), this, [this, id] { copyPiece(id); });

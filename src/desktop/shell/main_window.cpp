@@ -314,10 +314,6 @@ void MainWindow::refreshHeader() {
     undo_->setText(doc.canUndo() ? tr("Undo: %1").arg(doc.undoLabel()) : tr("Undo"));
     redo_->setEnabled(doc.canRedo());
     redo_->setText(doc.canRedo() ? tr("Redo: %1").arg(doc.redoLabel()) : tr("Redo"));
-    const Theme& c = theme();
-    const QString style = QStringLiteral("QFrame#header { border: 0; border-bottom: 1px solid %1; background: %2; } QFrame#rule { background: %1; } QStackedWidget { background: %2; }")
-                              .arg(c.hairline.name(), c.paper.name());
-    if (style != centralWidget()->styleSheet()) centralWidget()->setStyleSheet(style);  // costly: it polishes every child
 }
 
 void MainWindow::say(const QString& sentence, bool harm) { notices_->say(sentence, harm); }

@@ -4,6 +4,7 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 
 namespace uovo::desktop {
@@ -68,8 +69,7 @@ void NoticeBar::offer(const QString& key, const QString& sentence, const std::ve
 void NoticeBar::withdraw(const QString& key) {
     const auto it = offers_.find(key);
     if (it == offers_.end()) return;
-    it->second->hide();
-    it->second->deleteLater();  // it may be the one that was clicked
+    retire(it->second);  // it may be the one that was clicked
     offers_.erase(it);
 }
 

@@ -7,6 +7,9 @@ namespace uovo::desktop {
 Session::Session(const material::Library& library, QString dataFolder, std::function<long()> now, Cache known, QObject* parent)
     : QObject(parent), folder_(std::move(dataFolder)), library_(library), coloured_(library), now_(std::move(now)), document_(folder_ + QStringLiteral("/recovery")), answerer_(library, std::move(known)) {
     connect(&document_, &Document::planChanged, this, &Session::ask);
+    connect(&document_, &Document::refused, this, [this] {  // what would have been made is not there to be looked at
+        if (!piece() && !plan().pieces.empty()) select(QString::fromStdString(plan().pieces.front().id));
+    });
     connect(&answerer_, &Answerer::answered, this, [this](std::shared_ptr<const Answers> a, bool complete) {
         answers_ = std::move(a);
         stale_ = false;

@@ -24,13 +24,16 @@ QLabel* wrapped(const QString& text, const char* role) {
     return l;
 }
 
+void retire(QWidget* widget) {
+    widget->hide();
+    widget->setEnabled(false);
+    widget->deleteLater();
+}
+
 void emptyLayout(QLayout* layout, int keep) {
     while (layout->count() > keep) {
         QLayoutItem* item = layout->takeAt(0);
-        if (item->widget()) {
-            item->widget()->hide();
-            item->widget()->deleteLater();
-        }
+        if (item->widget()) retire(item->widget());
         delete item;
     }
 }

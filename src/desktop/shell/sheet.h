@@ -32,6 +32,8 @@ private:
 
 /// The working of a figure as a page.
 QWidget* workingPage(const Working& working);
+/// Takes a widget out of the window; it goes when the events that are under way are done, and is not clicked meanwhile.
+void retire(QWidget* widget);
 /// Takes everything out of a layout but its last `keep` items; widgets go when the events that are under way are done.
 void emptyLayout(QLayout* layout, int keep = 0);
 /// A label that wraps. @param role "", "quiet", "small" or "harm"

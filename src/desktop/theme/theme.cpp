@@ -109,8 +109,8 @@ void setDarkTheme(bool dark) {
 QString styleSheet() {
     const Theme& t = theme();
     QString s = QStringLiteral(R"(
-* { font-family: 'Cabin'; font-size: 15px; }
-QWidget { color: @ink; }
+QFrame#header { border: 0; border-bottom: 1px solid @hairline; background: @paper; }
+QFrame#rule { background: @hairline; }
 QLabel[quiet="true"] { color: @quiet; }
 QLabel[small="true"] { font-size: 13px; color: @quiet; }
 QLabel[harm="true"] { color: @harm; font-size: 13px; }
