@@ -1,24 +1,26 @@
 #!/usr/bin/env bash
-# Fuzzes the readers of plans, quantities, models and SVG files, a minute each unless told otherwise:
-# scripts/fuzz.sh [SECONDS] [plan|quantity|mesh|svg|probe ...]
+# Fuzzes the readers of plans, plans with models, quantities, models, 3MF packages, SVG files and probe lines, a minute each unless told otherwise:
+# scripts/fuzz.sh [SECONDS] [plan|meshplan|quantity|mesh|3mf|svg|probe ...]
 set -euo pipefail
 cd "$(dirname "$0")/.."
 . scripts/packages.sh
 uovo_need_packages "$UOVO_BUILD clang libclang-rt-14-dev"
 seconds=${1:-60}
 shift || true
-[ $# -gt 0 ] || set -- plan quantity mesh svg probe
+[ $# -gt 0 ] || set -- plan meshplan quantity mesh 3mf svg probe
 cmake --preset fuzz >/dev/null
 log=$(mktemp)
 cmake --build build/fuzz --target "${@/#/fuzz-}" >"$log" 2>&1 || { tail -n 30 "$log" >&2; echo "The fuzzers did not build." >&2; exit 1; }
 rm -f "$log"
-mkdir -p build/fuzz/plan build/fuzz/quantity build/fuzz/mesh build/fuzz/svg build/fuzz/probe build/fuzz/found
+mkdir -p build/fuzz/{plan,meshplan,quantity,mesh,3mf,svg,probe,found}
+printf '{"points":[0,0,0,0.03,0,0,0,0.03,0,0,0,0.03],"triangles":[0,2,1,0,1,3,1,2,3,0,3,2]}' >build/fuzz/meshplan/a
 cp data/demo/*.uovo build/fuzz/plan/
 printf 'A5 1/2 in' >build/fuzz/quantity/a; printf 'D114 \302\260F' >build/fuzz/quantity/b; printf 'E1 h 15' >build/fuzz/quantity/c
 printf '\0solid a\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 9 0 0\nvertex 0 9 1\nendloop\nendfacet\nendsolid a\n' >build/fuzz/mesh/a
 printf '\1v 0 0 0\nv 9 0 0\nv 0 9 0\nv 0 0 9\nf 1 3 2\nf 1 2 4\nf 2 3 4\nf 1 4 3\n' >build/fuzz/mesh/b
 printf '\2ply\nformat ascii 1.0\nelement vertex 3\nproperty float x\nproperty float y\nproperty float z\nelement face 1\nproperty list uchar int vertex_indices\nend_header\n0 0 0\n9 0 0\n0 9 1\n3 0 1 2\n' >build/fuzz/mesh/c
-printf '\3<?xml version="1.0"?><model unit="millimeter" xmlns="http://schemas.microsoft.com/3dmanufacturing/core/2015/02"><resources><object id="1" type="model"><mesh><vertices><vertex x="0" y="0" z="0"/><vertex x="9" y="0" z="0"/><vertex x="0" y="9" z="0"/><vertex x="0" y="0" z="9"/></vertices><triangles><triangle v1="0" v2="2" v3="1"/><triangle v1="0" v2="1" v3="3"/><triangle v1="1" v2="2" v3="3"/><triangle v1="0" v2="3" v3="2"/></triangles></mesh></object></resources><build><item objectid="1"/></build></model>' >build/fuzz/mesh/d
+printf '\1<?xml version="1.0"?><model unit="millimeter" xmlns="http://schemas.microsoft.com/3dmanufacturing/core/2015/02"><resources><object id="1" type="model"><mesh><vertices><vertex x="0" y="0" z="0"/><vertex x="9" y="0" z="0"/><vertex x="0" y="9" z="0"/><vertex x="0" y="0" z="9"/></vertices><triangles><triangle v1="0" v2="2" v3="1"/><triangle v1="0" v2="1" v3="3"/><triangle v1="1" v2="2" v3="3"/><triangle v1="0" v2="3" v3="2"/></triangles></mesh></object></resources><build><item objectid="1"/></build></model>' >build/fuzz/3mf/a
+printf '\1<model><resources><object id="1"><mesh><vertices><vertex x="0" y="0" z="0"/><vertex x="9" y="0" z="0"/><vertex x="0" y="9" z="1"/></vertices><triangles><triangle v1="0" v2="1" v3="2"/></triangles></mesh></object><object id="2"><components><component objectid="1" transform="1 0 0 0 1 0 0 0 1 5 0 0"/><component objectid="1"/></components></object></resources><build><item objectid="2"/></build></model>' >build/fuzz/3mf/b
 printf "<svg width='100mm' viewBox='0 0 100 100'><g transform='rotate(9)'><path d='M0 0C9 9 8 7 60 50Q1 2 3 4A5 5 0 1 0 9 9Z'/><rect width='9' height='9'/></g></svg>" >build/fuzz/svg/a
 printf 'uovo-probe 1 a\nT 31.6 C @2\nM 412 g\n! low\n' >build/fuzz/probe/a
 for f in "$@"; do

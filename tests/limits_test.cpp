@@ -189,3 +189,37 @@ TEST_CASE("two versions of a plan are told apart in words") {
     CHECK(find("Tiny cups") == "— | there");
     CHECK(all.size() == 5);
 }
+
+TEST_CASE("more kinds than a kitchen makes at once are reckoned more coarsely, and that is said") {
+    const auto said = [](size_t kinds) {
+        Plan plan;
+        for (size_t i = 0; i < kinds; ++i) {
+            plan.pieces.push_back(newPart(plan, i % 3 ? "disc" : "half-ball"));
+            plan.pieces.back().id = std::to_string(i);
+        }
+        AnswerOptions o;
+        o.day = false;
+        const Answers a = test::answersOf(plan, o);
+        CHECK(a.problems.empty());
+        CHECK(a.pieces.size() == kinds);
+        for (const auto& p : a.pieces) CHECK_FALSE(p->answers.empty());
+        return std::count_if(a.cautions.begin(), a.cautions.end(), [](const auto& c) { return c.find("So many kinds") != std::string::npos; });
+    };
+    CHECK(said(40) == 0);
+    CHECK(said(41) == 1);
+}
+
+TEST_CASE("answers of a model are of this model, wherever in memory one was before") {
+    Plan plan = withModels(1);
+    Cache cache;
+    const auto grams = [&](unsigned seed) {
+        plan.meshes.begin()->second = nullptr;  // the next may lie where it lay
+        plan.meshes.begin()->second = stone(seed, 3);
+        return answer(plan, io::library(), cache, test::withoutDay())->pieces[0]->part->mass;
+    };
+    for (unsigned seed = 1; seed < 12; ++seed) {
+        Cache fresh;
+        const double kept = grams(seed);
+        CHECK(kept == answer(plan, io::library(), fresh, test::withoutDay())->pieces[0]->part->mass);
+    }
+}

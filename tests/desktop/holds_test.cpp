@@ -113,8 +113,13 @@ TEST_CASE("the weakest case is told in the answers, and a way out is taken and c
     auto* h = p.window.shape()->holds();
     REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->cards().empty(); }, 8000));
     const double before = shown(p).margin;
-    REQUIRE(QTest::qWaitFor([&] { return h->findChild<QPushButton*>("coatMore") != nullptr; }, 8000));
-    QTest::mouseClick(h->findChild<QPushButton*>("coatMore"), Qt::LeftButton);
+    QPushButton* more = nullptr;  // the one that is shown: what it was before goes with the next events
+    REQUIRE(QTest::qWaitFor([&] {
+        for (auto* b : h->findChildren<QPushButton*>("coatMore"))
+            if (b->isVisible()) more = b;
+        return more != nullptr;
+    }, 8000));
+    QTest::mouseClick(more, Qt::LeftButton);
     p.answered();
     CHECK(p.piece().coats.size() == 2);
     CHECK(shown(p).margin > 1.3 * before);

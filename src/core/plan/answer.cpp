@@ -1,6 +1,7 @@
 // The chain: form → coat → setting → batch → schedule.
 #include <algorithm>
 #include <atomic>
+#include <bit>
 #include <chrono>
 #include <cmath>
 #include <numbers>
@@ -86,6 +87,17 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
 }
 
 /// What a part depends on: its figures, the chocolate and the fridge.
+/// A model by what it is: where it lies in memory may be another's later.
+std::string contentOf(const form::Mesh& mesh) {
+    std::uint64_t sum = 14695981039346656037ull;  // FNV-1a, eight bytes at a time
+    const auto add = [&](std::uint64_t v) { sum = (sum ^ v) * 1099511628211ull; };
+    for (const auto& p : mesh.points)
+        for (const double v : {p.x, p.y, p.z}) add(std::bit_cast<std::uint64_t>(v));
+    for (const auto& t : mesh.triangles)
+        for (const int i : t) add(static_cast<std::uint64_t>(i));
+    return fmt::format("{} {} {:016x}", mesh.points.size(), mesh.triangles.size(), sum);
+}
+
 std::string partKey(const Piece& coloured, const Plan& plan) {
     const Piece piece = uncoloured(coloured, plan);
     Plan essence;
@@ -111,7 +123,7 @@ std::string partKey(const Piece& coloured, const Plan& plan) {
     }
     essence.pieces = {p};
     std::string key = "part" + std::to_string(kModelVersion) + writePlan(essence);
-    if (const auto mesh = plan.meshes.find(piece.part()->mesh); mesh != plan.meshes.end()) key += fmt::format("{}", static_cast<const void*>(mesh->second.get()));
+    if (const auto mesh = plan.meshes.find(piece.part()->mesh); mesh != plan.meshes.end()) key += contentOf(*mesh->second);
     return key;
 }
 
@@ -153,6 +165,9 @@ bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions
     return true;
 }
 
+/// More kinds than a kitchen makes at once: the budget of models.md, "Limits".
+bool isMany(const Plan& plan) { return plan.pieces.size() > 40; }
+
 /// Whether each piece holds. @param quick a first verdict @returns false when stopped
 bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, bool quick, Cache& cache, std::stop_token stop, Answers& out) {
     struct Job {
@@ -162,7 +177,7 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         bool known = false;
     };
     std::vector<Job> jobs;
-    const StrengthOptions whole{StrengthOptions{}.triangles, options.ways}, how = quick ? kQuickStrength : whole;
+    const StrengthOptions whole = isMany(plan) ? kQuickStrength : StrengthOptions{StrengthOptions{}.triangles, options.ways}, how = quick ? kQuickStrength : whole;
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
         const Piece& piece = plan.pieces[i];
         const auto& now = out.pieces[i];
@@ -501,10 +516,11 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
                             (w == "alcohol" && p.filling && p.filling->isAlcoholic()) || w == "trim";
         if (relevant) out.cautions.push_back(caution.text);
     }
+    if (isMany(plan)) out.cautions.push_back("So many kinds of pieces are reckoned for strength on coarser nets, within a few percent, and no ways out are looked for; plan fewer at a time for both.");
     const auto seconds = [&] { return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count(); };
     out.seconds = seconds();
     if (early) early(out);
-    if (options.strength && early) {
+    if (options.strength && early && !isMany(plan)) {
         if (!addStrength(plan, lib, options, true, cache, stop, out)) return std::nullopt;
         out.seconds = seconds();
         early(out);
@@ -514,7 +530,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         if (!spareWhatCracks(plan, library, options, cache, stop, out)) return std::nullopt;
         out.seconds = seconds();
     }
-    if (options.ways && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
+    if (options.ways && !isMany(plan) && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
     out.seconds = seconds();
     if (options.day && complete && out.problems.empty()) {
         out.day = layDay(plan, lib, out, cache, stop);

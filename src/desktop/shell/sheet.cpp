@@ -27,6 +27,7 @@ QLabel* wrapped(const QString& text, const char* role) {
 void retire(QWidget* widget) {
     widget->hide();
     widget->setEnabled(false);
+    widget->setObjectName({});  // nor found by its name
     widget->deleteLater();
 }
 
