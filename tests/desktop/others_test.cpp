@@ -53,7 +53,13 @@ TEST_CASE("a file that another program wrote is not written over unasked") {
         for (const auto* l : p.window.sheet()->findChildren<QLabel*>()) words << l->text();
         CHECK(words.contains("mine"));
         CHECK(words.contains("theirs"));
-        CHECK(button(p, "takeTheirs"));  // still to be answered
+        CHECK(button(p, "takeTheirs"));  // still to be answered, in the bar and on the page
+        REQUIRE(button(p, "page/takeTheirs"));
+        QTest::mouseClick(button(p, "page/takeTheirs"), Qt::LeftButton);
+        CHECK(p.session.plan().name == "theirs");
+        CHECK_FALSE(p.window.sheet()->isVisible());
+        QTest::qWait(10);
+        CHECK_FALSE(button(p, "takeTheirs"));
     }
     SECTION("theirs can be taken, and mine had back") {
         QTest::mouseClick(button(p, "takeTheirs"), Qt::LeftButton);

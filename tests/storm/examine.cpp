@@ -70,7 +70,6 @@ std::string examine(const Plan& plan, const Bounds& bounds, bool whole) {
         std::set_symmetric_difference(a.begin(), a.end(), b.begin(), b.end(), std::back_inserter(apart));
         return "the check and the answers differ: " + apart.front();
     }
-    if (found.empty()) std::fputs("#", ::stderr);
     if (const auto wrong = figures(*back, *answers); !wrong.empty()) return wrong;
     if (!nlohmann::json::accept(answersJson(*back, *answers))) return "the answers are no JSON";
     if (const double took = computed() - before; took > bounds.answerSeconds) return fmt::format("the answers take {:.1f} s", took);

@@ -140,6 +140,7 @@ MainWindow::MainWindow(Session& session)
     connect(&session_.document(), &Document::fileChanged, this, [this] { notices_->withdraw(QStringLiteral("others")); });
     connect(&session_.document(), &Document::refused, this, [this](const QString& why) { say(why, true); });
     connect(&session_.document(), &Document::changedByOthers, this, [this] {
+        if (notices_->isOpen(QStringLiteral("others"))) return;  // asked already, about a saving
         askAboutFile(tr("Another program or window wrote %1 just now.").arg(QFileInfo(session_.document().path()).fileName()));
     });
     qApp->installEventFilter(this);
@@ -326,25 +327,40 @@ void MainWindow::offerRecovered() {
                      {tr("Throw it away"), QStringLiteral("throwAway"), [this, r = *recovered] { session_.document().discardRecovered(r); }}});
 }
 
+std::vector<NoticeBar::Answer> MainWindow::aboutFile() {
+    return {{tr("Take the file's"), QStringLiteral("takeTheirs"), [this] {
+                 sheet_->hide();
+                 if (auto ok = session_.document().takeFromDisk(); !ok) say(tr("The file cannot be taken: %1").arg(qstring(ok.error().sentence)), true);
+             }},
+            {tr("Write mine over it"), QStringLiteral("writeMine"), [this] {
+                 sheet_->hide();
+                 session_.document().keepMine();
+                 saveTo(session_.document().path());
+             }},
+            {tr("Save mine elsewhere …"), QStringLiteral("saveElsewhere"), [this] { saveDialog(); }, true}};
+}
+
 void MainWindow::askAboutFile(const QString& sentence) {
-    notices_->offer(QStringLiteral("others"), sentence,
-                    {{tr("Show both"), QStringLiteral("showBoth"), [this] { showDifferences(); }, true},
-                     {tr("Take the file's"), QStringLiteral("takeTheirs"), [this] {
-                          sheet_->hide();
-                          if (auto ok = session_.document().takeFromDisk(); !ok) say(tr("The file cannot be taken: %1").arg(qstring(ok.error().sentence)), true);
-                      }},
-                     {tr("Write mine over it"), QStringLiteral("writeMine"), [this] {
-                          sheet_->hide();
-                          session_.document().keepMine();
-                          saveTo(session_.document().path());
-                      }},
-                     {tr("Save mine elsewhere …"), QStringLiteral("saveElsewhere"), [this] { saveDialog(); }, true}});
+    std::vector<NoticeBar::Answer> answers = aboutFile();
+    answers.insert(answers.begin(), {tr("Show both"), QStringLiteral("showBoth"), [this] { showDifferences(); }, true});
+    notices_->offer(QStringLiteral("others"), sentence, answers);
 }
 
 void MainWindow::showDifferences() {
     const auto theirs = session_.document().onDisk();
     if (!theirs) return say(tr("The file cannot be read: %1").arg(qstring(theirs.error().sentence)), true);
-    sheet_->open(tr("Two versions"), differencePage(differences(session_.plan(), *theirs), QFileInfo(session_.document().path()).fileName()));
+    QWidget* page = differencePage(differences(session_.plan(), *theirs), QFileInfo(session_.document().path()).fileName());
+    auto* grid = new QGridLayout;  // the page lies over the bar that asks
+    int n = 0;
+    for (const auto& answer : aboutFile()) {
+        auto* b = new QPushButton(answer.words);
+        b->setObjectName(QStringLiteral("page/") + answer.objectName);
+        connect(b, &QPushButton::clicked, this, answer.act);
+        grid->addWidget(b, n / 2, n % 2);
+        ++n;
+    }
+    static_cast<QVBoxLayout*>(page->layout())->insertLayout(1, grid);
+    sheet_->open(tr("Two versions"), page);
 }
 
 bool MainWindow::mayLeave() {

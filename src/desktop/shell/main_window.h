@@ -55,6 +55,8 @@ protected:
 
 private:
     QString lockOf(const QString& path) const;
+    /// What can be done when others wrote the plan's file.
+    std::vector<NoticeBar::Answer> aboutFile();
     void askAboutFile(const QString& sentence);
     void showDifferences();
     void buildActions();

@@ -26,6 +26,7 @@ public:
     /// Asks something; one of the same key takes its place. It goes when it is answered or withdrawn.
     void offer(const QString& key, const QString& sentence, const std::vector<Answer>& answers);
     void withdraw(const QString& key);
+    bool isOpen(const QString& key) const { return offers_.contains(key); }
 
     /// The message, or the newest offer where there is none.
     QString saying() const;
