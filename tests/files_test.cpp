@@ -13,20 +13,13 @@
 #include "io/model_reader.h"
 #include "io/plan_file.h"
 #include "io/svg_file.h"
+#include "support_files.h"
 
 using namespace uovo;
 using namespace uovo::form;
 using std::numbers::pi;
 
 namespace {
-
-/// A folder that goes away with the test.
-struct Folder {
-    std::filesystem::path path = std::filesystem::temp_directory_path() / ("uovo-files-" + std::to_string(::getpid()));
-    Folder() { std::filesystem::create_directories(path); }
-    ~Folder() { std::filesystem::remove_all(path); }
-    std::string operator()(const std::string& name) const { return (path / name).string(); }
-};
 
 std::string said(const std::string& command) {
     std::string out;
@@ -59,7 +52,7 @@ std::string why(const tl::expected<io::ReadMesh, Problem>& r) { return r ? "" : 
 }  // namespace
 
 TEST_CASE("every format brings the same volume back, and admesh agrees", "[long]") {
-    const Folder folder;
+    const test::Folder folder("files");
     for (const auto& [id, p] : {std::pair{"egg", usual("egg")}, {"tart", usual("tart")}, {"basket", usual("basket")}, {"house", usual("house")}, {"lace", usual("lace")}}) {
         const Mesh solid = build(p, {}, {12000, 64})->solid();
         const double mm3 = volume(solid) * 1e9;
@@ -78,7 +71,7 @@ TEST_CASE("every format brings the same volume back, and admesh agrees", "[long]
 }
 
 TEST_CASE("solids built by OpenSCAD have the volume of ours", "[long]") {
-    const Folder folder;
+    const test::Folder folder("files");
     const std::string fn = "$fn=180; ";
     struct Row {
         const char* name;
@@ -110,7 +103,7 @@ TEST_CASE("solids built by OpenSCAD have the volume of ours", "[long]") {
 }
 
 TEST_CASE("bad models are refused in a sentence") {
-    const Folder folder;
+    const test::Folder folder("files");
     const auto write = [&](const char* name, const std::string& text) {
         std::ofstream(folder(name), std::ios::binary) << text;
         return folder(name);
@@ -136,7 +129,7 @@ TEST_CASE("bad models are refused in a sentence") {
 }
 
 TEST_CASE("open, inside-out and inch models are told and brought in") {
-    const Folder folder;
+    const test::Folder folder("files");
     Mesh open = rock(0.05, 4, 3);
     open.triangles.resize(open.triangles.size() - 5);
     REQUIRE(io::writeMeshFile(folder("open.stl"), open));
@@ -159,7 +152,7 @@ TEST_CASE("open, inside-out and inch models are told and brought in") {
 }
 
 TEST_CASE("a large model is thinned out with progress, and stops when asked", "[long]") {
-    const Folder folder;
+    const test::Folder folder("files");
     REQUIRE(io::writeMeshFile(folder("large.stl"), rock(0.08, 2, 6)));
     int calls = 0;
     const auto read = io::readMeshFile(folder("large.stl"), {}, [&](double) { ++calls; });

@@ -11,21 +11,12 @@
 
 #include "io/data.h"
 #include "io/plan_file.h"
+#include "support_files.h"
 
 using namespace uovo;
 using nlohmann::json;
 
 namespace {
-
-struct Folder {
-    std::filesystem::path path = std::filesystem::temp_directory_path() / ("uovo-words-" + std::to_string(::getpid()));
-    Folder() { std::filesystem::create_directories(path); }
-    ~Folder() { std::filesystem::remove_all(path); }
-    std::string write(const std::string& name, const std::string& bytes) const {
-        std::ofstream(path / name, std::ios::binary) << bytes;
-        return (path / name).string();
-    }
-};
 
 /// What a command prints, and its exit code behind it.
 std::string said(const std::string& command) {
@@ -42,7 +33,7 @@ bool has(const std::string& words, const std::string& part) { return words.find(
 }  // namespace
 
 TEST_CASE("a case that is not whole is refused in words of ours, whatever is taken out of it or put in its place") {
-    const Folder folder;
+    const test::Folder folder("words");
     const std::pair<const char*, json> cases[]{
         {"shell", {{"shape", {{"kind", "plate"}, {"width", 0.1}, {"length", 0.1}, {"across", 4}, {"along", 4}}}, {"material", {{"young", 1e9}, {"poisson", 0.3}}}, {"thickness", 0.003},
                    {"supports", {{{"where", {{"axis", "x"}, {"below", 0.001}}}, {"fix", {"x", "y", "z"}}}}}, {"loads", {{{"kind", "pressure"}, {"value", 10}}}}, {"ask", {{{"what", "shift"}, {"name", "s"}}}}}},
@@ -70,7 +61,7 @@ TEST_CASE("a case that is not whole is refused in words of ours, whatever is tak
 }
 
 TEST_CASE("the start script says what it can do, and is itself through a link from elsewhere") {
-    const Folder folder;
+    const test::Folder folder("words");
     std::filesystem::create_symlink(std::string(UOVO_SOURCE) + "/start", folder.path / "uovo");
     CHECK(has(said("bash '" + std::string(UOVO_SOURCE) + "/start' --help"), "FILE.uovo"));
     CHECK(said("bash '" + std::string(UOVO_SOURCE) + "/start' --help").ends_with("=0"));
@@ -80,7 +71,7 @@ TEST_CASE("the start script says what it can do, and is itself through a link fr
 }
 
 TEST_CASE("a limit on the size of files is a reason, not an end: the old file stays") {
-    const Folder folder;
+    const test::Folder folder("words");
     const std::string path = (folder.path / "plan.uovo").string();
     const Plan plan = io::demoPlan(20669L * 1440);
     REQUIRE(io::savePlan(path, plan));
@@ -103,7 +94,7 @@ TEST_CASE("a limit on the size of files is a reason, not an end: the old file st
 }
 
 TEST_CASE("what a killed writer left beside a file goes with the next saving, a living one's stays") {
-    const Folder folder;
+    const test::Folder folder("words");
     const std::string path = (folder.path / "plan.uovo").string();
     const pid_t dead = ::fork();
     if (dead == 0) ::_exit(0);

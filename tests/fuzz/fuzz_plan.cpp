@@ -2,6 +2,7 @@
 #include <cstdlib>
 
 #include "core/plan/plan.h"
+#include "round_trip.h"
 
 extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
     const auto plan = uovo::readPlan(std::string(reinterpret_cast<const char*>(data), size));
@@ -9,8 +10,6 @@ extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
         if (plan.error().sentence.empty()) std::abort();
         return 0;
     }
-    const std::string text = uovo::writePlan(*plan);
-    const auto again = uovo::readPlan(text);
-    if (!again || uovo::writePlan(*again) != text) std::abort();
+    mustReadBack(*plan);
     return 0;
 }

@@ -1,0 +1,26 @@
+// Files for tests: a folder that goes away with the test.
+#pragma once
+#include <filesystem>
+#include <fstream>
+#include <string>
+#include <unistd.h>
+
+namespace uovo::test {
+
+struct Folder {
+    std::filesystem::path path;
+    explicit Folder(const std::string& name) : path(std::filesystem::temp_directory_path() / ("uovo-" + name + "-" + std::to_string(::getpid()))) { std::filesystem::create_directories(path); }
+    Folder(const Folder&) = delete;
+    Folder& operator=(const Folder&) = delete;
+    ~Folder() {
+        std::error_code ignored;
+        std::filesystem::remove_all(path, ignored);
+    }
+    std::string operator()(const std::string& name) const { return (path / name).string(); }
+    std::string write(const std::string& name, const std::string& bytes) const {
+        std::ofstream(path / name, std::ios::binary) << bytes;
+        return (*this)(name);
+    }
+};
+
+}  // namespace uovo::test
