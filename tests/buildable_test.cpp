@@ -16,13 +16,6 @@ Plan planOf(const char* family, std::initializer_list<std::pair<const char*, dou
     return plan;
 }
 
-std::vector<std::string> said(const std::vector<Problem>& problems) {
-    std::vector<std::string> out;
-    for (const auto& p : problems) out.push_back(p.where + ": " + p.sentence);
-    std::sort(out.begin(), out.end());
-    return out;
-}
-
 }  // namespace
 
 TEST_CASE("a compound is built within the limits that it offers, whatever its parts offer by themselves") {
@@ -86,7 +79,7 @@ TEST_CASE("a feather whose quill is wider than its ends is refused at the quill,
         const auto found = problems(plan, io::library());
         for (const auto& p : found) CHECK(p.where.ends_with("/quill"));
         refused += !found.empty();
-        CHECK(said(test::answersOf(plan, test::withoutDay()).problems) == said(found));
+        CHECK(test::sentences(test::answersOf(plan, test::withoutDay()).problems) == test::sentences(found));
     }
     CHECK(refused > 0);
     CHECK(refused < 40);
@@ -108,10 +101,10 @@ TEST_CASE("the check refuses what the answers refuse, with the same sentences: e
                 if (field.dimension == Dimension::Count && field.whole) v = std::round(v);
                 part.values[field.key] = Measure(std::clamp(v, field.low, field.high));
             }
-            const auto found = said(problems(plan, io::library()));
+            const auto found = test::sentences(problems(plan, io::library()));
             const auto answered = test::answersOf(plan, test::withoutDay());
             INFO(f.id << " " << k << (found.empty() ? "" : " " + found[0]) << (answered.problems.empty() ? "" : " | " + answered.problems[0].sentence));
-            CHECK(said(answered.problems) == found);
+            CHECK(test::sentences(answered.problems) == found);
             for (const auto& p : found) CHECK(p.find("/former/") != std::string::npos);
             if (found.empty()) CHECK(answered.pieces[0]->part->mass > 0);
             built += found.empty();

@@ -13,6 +13,7 @@
 #include "io/model_reader.h"
 #include "io/plan_file.h"
 #include "io/svg_file.h"
+#include "support_command.h"
 #include "support_files.h"
 
 using namespace uovo;
@@ -21,18 +22,9 @@ using std::numbers::pi;
 
 namespace {
 
-std::string said(const std::string& command) {
-    std::string out;
-    FILE* p = ::popen((command + " 2>&1").c_str(), "r");
-    char buffer[4096];
-    while (p && std::fgets(buffer, sizeof buffer, p)) out += buffer;
-    if (p) ::pclose(p);
-    return out;
-}
-
 /// Volume of an STL file by admesh, mm³; NaN when it says none.
 double admeshVolume(const std::string& file) {
-    const std::string text = said("admesh '" + file + "'");
+    const std::string text = test::printedBy("admesh '" + file + "'");
     const size_t at = text.find("Volume");
     double v = std::nan("");
     if (at != std::string::npos) std::sscanf(text.c_str() + text.find(':', at) + 1, "%lf", &v);
@@ -92,7 +84,7 @@ TEST_CASE("solids built by OpenSCAD have the volume of ours", "[long]") {
         INFO(row.name);
         const std::string scad = folder(std::string(row.name) + ".scad"), theirs = folder(std::string(row.name) + "-theirs.stl"), ours = folder(std::string(row.name) + "-ours.stl");
         std::ofstream(scad) << fn << row.theirs << "\n";
-        const std::string log = said("openscad -o '" + theirs + "' '" + scad + "'");
+        const std::string log = test::printedBy("openscad -o '" + theirs + "' '" + scad + "'");
         INFO(log);
         const auto built = build(row.ours, {}, kExport);
         REQUIRE(built);

@@ -1,7 +1,6 @@
 // What is said where something is started by hand: case files that are not whole, the start script, limits of the system.
 #include <catch2/catch.hpp>
 #include <csignal>
-#include <cstdio>
 #include <filesystem>
 #include <fstream>
 #include <nlohmann/json.hpp>
@@ -11,6 +10,7 @@
 
 #include "io/data.h"
 #include "io/plan_file.h"
+#include "support_command.h"
 #include "support_files.h"
 
 using namespace uovo;
@@ -20,12 +20,9 @@ namespace {
 
 /// What a command prints, and its exit code behind it.
 std::string said(const std::string& command) {
-    std::string out;
-    FILE* p = ::popen((command + " 2>&1").c_str(), "r");
-    char buffer[4096];
-    while (p && std::fgets(buffer, sizeof buffer, p)) out += buffer;
-    const int code = p ? ::pclose(p) : -1;
-    return out + "=" + std::to_string(WIFEXITED(code) ? WEXITSTATUS(code) : 1000);
+    int code = 0;
+    const std::string out = test::printedBy(command, &code);
+    return out + "=" + std::to_string(code);
 }
 
 bool has(const std::string& words, const std::string& part) { return words.find(part) != std::string::npos; }

@@ -19,6 +19,14 @@ inline Answers answersOf(const Plan& plan, AnswerOptions options = withoutStreng
     return *answer(plan, io::library(), cache, options);
 }
 
+/// Problems as lines with their places, sorted.
+inline std::vector<std::string> sentences(const std::vector<Problem>& problems) {
+    std::vector<std::string> out;
+    for (const auto& p : problems) out.push_back(p.where + ": " + p.sentence);
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
 inline AnswerOptions withoutDay() {
     AnswerOptions o;
     o.day = o.strength = false;

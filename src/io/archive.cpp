@@ -3,13 +3,9 @@
 #include <fmt/format.h>
 #include <zip.h>
 
+#include "io/refusal.h"
+
 namespace uovo::io {
-namespace {
-
-tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "mesh"}); }
-
-}  // namespace
-
 void Archive::Close::operator()(zip_t* z) const { zip_discard(z); }
 
 tl::expected<Archive, Problem> Archive::open(const std::string& bytes) {
@@ -19,7 +15,7 @@ tl::expected<Archive, Problem> Archive::open(const std::string& bytes) {
     zip_t* zip = source ? zip_open_from_source(source, ZIP_RDONLY | ZIP_CHECKCONS, &error) : nullptr;
     if (!zip && source) zip_source_free(source);
     zip_error_fini(&error);
-    if (!zip) return refuse("The file is damaged, or is not what its ending says.");
+    if (!zip) return damaged();
     Archive a;
     a.zip_.reset(zip);
     if (zip_get_num_entries(zip, 0) > static_cast<zip_int64_t>(kMostEntries)) return refuse(fmt::format("The file is an archive of more than {} files.", kMostEntries));

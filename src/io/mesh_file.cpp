@@ -16,6 +16,7 @@
 #include "io/model_3mf.h"
 #include "io/plain_model.h"
 #include "io/plan_file.h"
+#include "io/refusal.h"
 
 namespace uovo::io {
 namespace {
@@ -28,8 +29,6 @@ public:
     Assimp::IOStream* Open(const char*, const char*) override { return nullptr; }
     void Close(Assimp::IOStream*) override {}
 };
-
-tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "mesh"}); }
 
 /// All faces below a node as triangles at their places. `wrong` says why not.
 void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, int depth, form::Mesh& out, std::string& wrong) {
@@ -119,7 +118,7 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
         } catch (const std::exception&) {
             scene = nullptr;
         }
-        if (!scene || !scene->mRootNode || scene->mNumMeshes == 0) return refuse("The file is damaged, or is not what its ending says.");
+        if (!scene || !scene->mRootNode || scene->mNumMeshes == 0) return damaged();
         std::string wrong;
         gather(*scene, *scene->mRootNode, aiMatrix4x4(), 0, out.mesh, wrong);
         if (!wrong.empty()) return refuse(wrong);

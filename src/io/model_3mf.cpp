@@ -11,11 +11,10 @@
 #include <string_view>
 
 #include "io/archive.h"
+#include "io/refusal.h"
 
 namespace uovo::io {
 namespace {
-
-tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "mesh"}); }
 
 /// Stops the reading; never leaves this file.
 struct Refusal {

@@ -19,6 +19,8 @@
 #include <fstream>
 #include <memory>
 
+#include "io/refusal.h"
+
 // What goes through the pipe: tagged blocks of a letter, a length of eight bytes and that many bytes, in this machine's own order.
 // 'P' progress (a double), 'R' refused (a sentence), 'H' head, 'V' corners, 'T' triangles, 'W' remarks, 'E' end.
 
@@ -30,8 +32,6 @@ constexpr bool kSanitized = true;  // its shadow takes terabytes of address spac
 #else
 constexpr bool kSanitized = false;
 #endif
-
-tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "mesh"}); }
 
 struct Head {
     MeshUnit likely;
@@ -169,6 +169,7 @@ tl::expected<ReadMesh, Problem> readMeshFile(const std::string& path, std::stop_
     using Clock = std::chrono::steady_clock;
     const auto deadline = Clock::now() + std::chrono::duration<double>(kReaderSeconds * (kSanitized ? 4 : 1));
     Blocks blocks(progress);
+    const std::string tooLong = fmt::format("{} takes longer than {} s to read; thin it out first.", name, kReaderSeconds);
     std::string why;
     std::vector<char> chunk(1 << 16);
     bool open = true;
@@ -178,7 +179,7 @@ tl::expected<ReadMesh, Problem> readMeshFile(const std::string& path, std::stop_
         if (stop.stop_requested())
             why = "Stopped.";
         else if (Clock::now() > deadline)
-            why = fmt::format("{} takes longer than {} s to read; thin it out first.", name, kReaderSeconds);
+            why = tooLong;
         else if (!kSanitized && memoryOf(pid) > kReaderBytes)
             why = fmt::format("{} takes more memory to read than {} GB; thin it out first.", name, kReaderBytes / 1e9);
         else if (ready > 0) {
@@ -193,7 +194,7 @@ tl::expected<ReadMesh, Problem> readMeshFile(const std::string& path, std::stop_
     if (!why.empty()) return refuse(why);
     if (!blocks.refused.empty()) return refuse(blocks.refused.starts_with("The file") ? name + blocks.refused.substr(8) : blocks.refused);
     if (!blocks.complete() || !WIFEXITED(status) || WEXITSTATUS(status) != 0) {
-        if (WIFSIGNALED(status) && WTERMSIG(status) == SIGXCPU) return refuse(fmt::format("{} takes longer than {} s to read; thin it out first.", name, kReaderSeconds));
+        if (WIFSIGNALED(status) && WTERMSIG(status) == SIGXCPU) return refuse(tooLong);
         return refuse(name + " made its reader stumble: it is damaged, or takes more memory than a model may. Nothing else was touched.");
     }
     for (const auto& t : blocks.mesh.mesh.triangles)

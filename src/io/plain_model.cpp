@@ -14,12 +14,11 @@
 #include <vector>
 
 #include "io/mesh_file.h"
+#include "io/refusal.h"
 
 namespace uovo::io {
 namespace {
 
-tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "mesh"}); }
-tl::unexpected<Problem> damaged() { return refuse("The file is damaged, or is not what its ending says."); }
 tl::unexpected<Problem> cut(size_t has, size_t promised, const char* what) { return refuse(fmt::format("The file breaks off: of {} {} it promises, {} are there.", promised, what, has)); }
 tl::unexpected<Problem> crowded() { return refuse(fmt::format("The file has a face of more than {} corners.", kMostFaceCorners)); }
 

@@ -5,7 +5,6 @@
 #include <unistd.h>
 
 #include <QAbstractButton>
-#include <ctime>
 #include <fstream>
 #include <iostream>
 #include <thread>
@@ -18,6 +17,7 @@ namespace {
 using storm::any;
 using storm::below;
 using storm::chance;
+using storm::computed;
 
 double megabytes() {
     ::malloc_trim(0);
@@ -25,12 +25,6 @@ double megabytes() {
     double all = 0, resident = 0;
     in >> all >> resident;
     return resident * static_cast<double>(::sysconf(_SC_PAGESIZE)) / 1e6;
-}
-
-double computed() {
-    timespec t{};
-    ::clock_gettime(CLOCK_PROCESS_CPUTIME_ID, &t);
-    return static_cast<double>(t.tv_sec) + 1e-9 * static_cast<double>(t.tv_nsec);
 }
 
 /// The longest time between two turns of the window, and what it did then.

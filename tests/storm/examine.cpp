@@ -1,33 +1,18 @@
 #include <fmt/format.h>
-#include <sys/resource.h>
 
 #include <algorithm>
 #include <cmath>
-#include <ctime>
 #include <nlohmann/json.hpp>
 #include <set>
 
 #include "core/plan/answers.h"
-#include "io/data.h"
 #include "storm/storm.h"
+#include "support.h"
 
 namespace uovo::storm {
 namespace {
 
-double computed() {
-    timespec t{};
-    ::clock_gettime(CLOCK_PROCESS_CPUTIME_ID, &t);
-    return static_cast<double>(t.tv_sec) + 1e-9 * static_cast<double>(t.tv_nsec);
-}
-
-std::vector<std::string> said(const std::vector<Problem>& problems) {
-    std::vector<std::string> out;
-    for (const auto& p : problems) out.push_back(p.where + ": " + p.sentence);
-    std::sort(out.begin(), out.end());
-    return out;
-}
-
-std::string figures(const Plan& plan, const Answers& answers) {
+std::string figures(const Answers& answers) {
     for (const auto& p : answers.pieces) {
         if (!p->problems.empty()) continue;
         const double mass = p->stage ? p->stage->coats.mass : p->part ? p->part->mass : 0;
@@ -44,7 +29,6 @@ std::string figures(const Plan& plan, const Answers& answers) {
         for (const auto& t : answers.day->network.tasks)
             if (!ids.insert(t.id).second) return "two tasks are called " + t.id;
     }
-    (void)plan;
     return {};
 }
 
@@ -64,13 +48,12 @@ std::string examine(const Plan& plan, const Bounds& bounds, bool whole) {
     Cache cache;
     const auto answers = answer(*back, io::library(), cache);
     if (!answers) return "no answers";
-    if (said(found) != said(answers->problems)) {
-        const auto a = said(found), b = said(answers->problems);
+    if (const auto a = test::sentences(found), b = test::sentences(answers->problems); a != b) {
         std::vector<std::string> apart;
         std::set_symmetric_difference(a.begin(), a.end(), b.begin(), b.end(), std::back_inserter(apart));
         return "the check and the answers differ: " + apart.front();
     }
-    if (const auto wrong = figures(*back, *answers); !wrong.empty()) return wrong;
+    if (const auto wrong = figures(*answers); !wrong.empty()) return wrong;
     if (!nlohmann::json::accept(answersJson(*back, *answers))) return "the answers are no JSON";
     if (const double took = computed() - before; took > bounds.answerSeconds) return fmt::format("the answers take {:.1f} s", took);
     return {};

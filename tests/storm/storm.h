@@ -1,5 +1,6 @@
 // Storms: thousands of random trials, each in a process of its own with bounded time and memory. scripts/storm.sh runs them.
 #pragma once
+#include <ctime>
 #include <functional>
 #include <random>
 #include <string>
@@ -27,6 +28,13 @@ struct Trial {
     double seconds = 0;      ///< of computing
     double megabytes = 0;    ///< at the most
 };
+
+/// s of computing that this process has taken.
+inline double computed() {
+    timespec t{};
+    ::clock_gettime(CLOCK_PROCESS_CPUTIME_ID, &t);
+    return static_cast<double>(t.tv_sec) + 1e-9 * static_cast<double>(t.tv_nsec);
+}
 
 /// Runs `work` in a child process. What it returns is what it found wrong; a signal, too long and too much are found here.
 /// @param seconds of computing after which it is killed, as much again of waiting

@@ -21,6 +21,7 @@ inline constexpr std::size_t kColours = 100;
 inline constexpr std::size_t kOutlinePoints = 20'000;   ///< of a piece
 inline constexpr std::size_t kModels = 100;
 inline constexpr std::size_t kModelTriangles = 50'000;  ///< of a model; those read from files are thinned out to fewer
+inline constexpr double kFarthest = 100;                ///< m, of a model's corner from its origin
 }  // namespace limits
 
 /// What of a plan is more than a file of it may hold, in a sentence; none when it can be written and read back.

@@ -43,11 +43,9 @@ namespace {
 
 /// The instant at which clocks here show a local time.
 std::time_t instant(long local) {
-    const std::string text = localTime(local);
+    const std::time_t naive = local * 60;
     std::tm t{};
-    std::sscanf(text.c_str(), "%d-%d-%dT%d:%d", &t.tm_year, &t.tm_mon, &t.tm_mday, &t.tm_hour, &t.tm_min);
-    t.tm_year -= 1900;
-    t.tm_mon -= 1;
+    ::gmtime_r(&naive, &t);
     t.tm_isdst = -1;
     return std::mktime(&t);
 }
@@ -58,7 +56,7 @@ std::string localTimeAfter(long local, long minutes) {
     const std::time_t then = instant(local) + minutes * 60;
     std::tm t{};
     if (!::localtime_r(&then, &t)) return localTime(local + minutes);
-    return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}", t.tm_year + 1900, t.tm_mon + 1, t.tm_mday, t.tm_hour, t.tm_min);
+    return localTime((then + t.tm_gmtoff) / 60);
 }
 
 long minutesBetween(long from, long to) { return (instant(to) - instant(from)) / 60; }

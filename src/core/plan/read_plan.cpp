@@ -76,6 +76,17 @@ public:
         out.extra = m.extra();
         if (!(out.spread >= 0)) refuse(fmt::format("The spread of “{}” is below zero.", key), at(key));
     }
+    /// A list of objects, of at most so many; `read` gets each of them.
+    template <class F>
+    void rows(const char* key, size_t most, const F& read) {
+        const json* list = find(key);
+        if (!list) return;
+        if (!list->is_array() || list->size() > most) refuse(fmt::format("“{}” must be a list, of at most {}.", key, most), at(key));
+        for (size_t i = 0; i < list->size(); ++i) {
+            Object row((*list)[i], fmt::format("{}/{}", at(key), i));
+            read(row);
+        }
+    }
     template <class E, size_t N>
     void word(const char* key, E& out, const Word<E> (&words)[N]) {
         const json* v = find(key);
@@ -170,8 +181,6 @@ form::Part readPart(Object& o, const std::string& kind) {
     return p;
 }
 
-constexpr double kFarthest = 100;  // m
-
 std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& pointer, std::string& extra) {
     Object o(j, pointer);
     auto mesh = std::make_shared<form::Mesh>();
@@ -189,7 +198,7 @@ std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& poi
     for (size_t i = 0; i < points->size(); i += 3) {
         mesh->points.push_back({(*points)[i].get<double>(), (*points)[i + 1].get<double>(), (*points)[i + 2].get<double>()});
         const form::Vec3& p = mesh->points.back();
-        if (!(std::abs(p.x) < kFarthest && std::abs(p.y) < kFarthest && std::abs(p.z) < kFarthest)) Object::refuse("A corner of a model lies farther off than a hundred metres.", pointer);
+        if (!(std::abs(p.x) < limits::kFarthest && std::abs(p.y) < limits::kFarthest && std::abs(p.z) < limits::kFarthest)) Object::refuse("A corner of a model lies farther off than a hundred metres.", pointer);
     }
     for (size_t i = 0; i < triangles->size(); i += 3) {
         form::Triangle t{};
@@ -213,7 +222,7 @@ PlannedCoat readCoat(const json& j, const std::string& pointer) {
     o.measure("brushMass", c.brushMass);
     o.word("where", c.where, kWheres);
     if (const json* spots = o.find("spots")) {
-        if (!spots->is_array() || spots->size() > limits::kSpots) Object::refuse("“spots” must be a list of places, at most 2000.", o.at("spots"));
+        if (!spots->is_array() || spots->size() > limits::kSpots) Object::refuse(fmt::format("“spots” must be a list of places, at most {}.", limits::kSpots), o.at("spots"));
         for (const auto& s : *spots) {
             if (!s.is_array() || s.size() != 4 || !std::all_of(s.begin(), s.end(), [](const json& v) { return v.is_number(); })) Object::refuse("A spot has a place, three numbers, and its strokes.", o.at("spots"));
             c.spots.push_back({{s[0].get<double>(), s[1].get<double>(), s[2].get<double>()}, s[3].get<double>()});
@@ -274,20 +283,16 @@ Piece readPiece(const json& j, const std::string& pointer) {
         g.measure("share", x.share);
         g.measure("cap", x.cap);
         g.measure("makes", x.makes);
-        if (const json* recipe = g.find("recipe")) {
-            if (!recipe->is_array() || recipe->size() > limits::kRecipe) Object::refuse("“recipe” must be a list, of at most 200.", g.at("recipe"));
-            for (size_t i = 0; i < recipe->size(); ++i) {
-                Object r((*recipe)[i], fmt::format("{}/{}", g.at("recipe"), i));
-                Ingredient in;
-                r.text("name", in.name);
-                r.word("by", in.by, kBys);
-                r.measure("amount", in.amount);
-                r.number("alcohol", in.alcohol);
-                r.text("allergens", in.allergens);
-                in.extra = r.extra();
-                x.recipe.push_back(std::move(in));
-            }
-        }
+        g.rows("recipe", limits::kRecipe, [&](Object& r) {
+            Ingredient in;
+            r.text("name", in.name);
+            r.word("by", in.by, kBys);
+            r.measure("amount", in.amount);
+            r.number("alcohol", in.alcohol);
+            r.text("allergens", in.allergens);
+            in.extra = r.extra();
+            x.recipe.push_back(std::move(in));
+        });
         g.measure("make", x.make);
         g.measure("usableFrom", x.usableFrom);
         g.measure("usableTo", x.usableTo);
@@ -383,51 +388,39 @@ Plan readPlanObject(const json& root) {
             m.extra = c.extra();
         }
     }
-    if (const json* pantry = o.find("pantry")) {
-        if (!pantry->is_array() || pantry->size() > limits::kRows) Object::refuse("“pantry” must be a list, of at most 500.", "/pantry");
-        for (size_t i = 0; i < pantry->size(); ++i) {
-            Object s((*pantry)[i], fmt::format("/pantry/{}", i));
-            Stock stock;
-            s.text("chocolate", stock.chocolate);
-            s.measure("mass", stock.mass);
-            s.text("bestBefore", stock.bestBefore);
-            s.number("price", stock.price);
-            stock.extra = s.extra();
-            p.pantry.push_back(std::move(stock));
-        }
-    }
-    if (const json* snaps = o.find("snaps")) {
-        if (!snaps->is_array() || snaps->size() > limits::kRows) Object::refuse("“snaps” must be a list, of at most 500.", "/snaps");
-        for (size_t i = 0; i < snaps->size(); ++i) {
-            Object s((*snaps)[i], fmt::format("/snaps/{}", i));
-            shell::SnapBar bar;
-            s.text("chocolate", bar.chocolate);
-            s.measure("span", bar.span);
-            s.measure("width", bar.width);
-            s.measure("thickness", bar.thickness);
-            s.measure("hung", bar.hung);
-            s.measure("sag", bar.sag);
-            bar.extra = s.extra();
-            p.snaps.push_back(std::move(bar));
-        }
-    }
-    if (const json* colours = o.find("colours")) {
-        if (!colours->is_array() || colours->size() > limits::kColours) Object::refuse("“colours” must be a list, of at most 100.", "/colours");
-        for (size_t i = 0; i < colours->size(); ++i) {
-            Object c((*colours)[i], fmt::format("/colours/{}", i));
-            material::Colour colour;
-            c.text("id", colour.id);
-            c.text("name", colour.name);
-            c.text("base", colour.base);
-            c.text("second", colour.second);
-            c.measure("secondShare", colour.secondShare);
-            c.measure("strength", colour.strength);
-            c.measure("letDown", colour.letDown);
-            c.text("look", colour.look);
-            colour.extra = c.extra();
-            p.colours.push_back(std::move(colour));
-        }
-    }
+    o.rows("pantry", limits::kRows, [&](Object& s) {
+        Stock stock;
+        s.text("chocolate", stock.chocolate);
+        s.measure("mass", stock.mass);
+        s.text("bestBefore", stock.bestBefore);
+        s.number("price", stock.price);
+        stock.extra = s.extra();
+        p.pantry.push_back(std::move(stock));
+    });
+    o.rows("snaps", limits::kRows, [&](Object& s) {
+        shell::SnapBar bar;
+        s.text("chocolate", bar.chocolate);
+        s.measure("span", bar.span);
+        s.measure("width", bar.width);
+        s.measure("thickness", bar.thickness);
+        s.measure("hung", bar.hung);
+        s.measure("sag", bar.sag);
+        bar.extra = s.extra();
+        p.snaps.push_back(std::move(bar));
+    });
+    o.rows("colours", limits::kColours, [&](Object& c) {
+        material::Colour colour;
+        c.text("id", colour.id);
+        c.text("name", colour.name);
+        c.text("base", colour.base);
+        c.text("second", colour.second);
+        c.measure("secondShare", colour.secondShare);
+        c.measure("strength", colour.strength);
+        c.measure("letDown", colour.letDown);
+        c.text("look", colour.look);
+        colour.extra = c.extra();
+        p.colours.push_back(std::move(colour));
+    });
     if (const json* pieces = o.find("pieces")) {
         if (!pieces->is_array()) Object::refuse("“pieces” must be a list.", "/pieces");
         if (pieces->size() > limits::kPieces) Object::refuse(fmt::format("More than {} kinds of pieces.", limits::kPieces), "/pieces");

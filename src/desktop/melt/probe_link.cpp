@@ -103,7 +103,7 @@ void ProbeLink::listen(std::stop_token stop, QByteArray path) {
         const int device = opened(path);
         if (device < 0) {
             const QString words = tr("%1 cannot be opened: %2").arg(name, QString::fromLocal8Bit(std::strerror(errno)));
-            if (words != last && last.isEmpty()) tell({{}, last = words, false});
+            if (last.isEmpty()) tell({{}, last = words, false});
         } else {
             tell({{}, tr("listening to %1").arg(name), true});
             last = read(stop, device);

@@ -26,7 +26,7 @@ ShapeFiles::ShapeFiles(Session& session, ShapePlace& place, QWidget* window, std
     connect(&place_, &ShapePlace::fileWanted, this, &ShapeFiles::bringAsked);
 }
 
-bool ShapeFiles::isModel(const QString& path) { return QStringList{QStringLiteral("stl"), QStringLiteral("obj"), QStringLiteral("ply"), QStringLiteral("3mf")}.contains(suffixOf(path)); }
+bool ShapeFiles::isModel(const QString& path) { return io::isModelEnding(io::extensionOf(path.toStdString())); }
 bool ShapeFiles::isOutline(const QString& path) { return suffixOf(path) == QStringLiteral("svg"); }
 
 void ShapeFiles::bringAsked() {

@@ -46,7 +46,9 @@ Document::Document(QString recoveryFolder, QObject* parent) : QObject(parent), f
     lookTimer_.setInterval(kLookAfter);
     connect(&lookTimer_, &QTimer::timeout, this, &Document::look);
     connect(&watcher_, &QFileSystemWatcher::fileChanged, &lookTimer_, qOverload<>(&QTimer::start));
-    connect(&watcher_, &QFileSystemWatcher::directoryChanged, &lookTimer_, qOverload<>(&QTimer::start));
+    connect(&watcher_, &QFileSystemWatcher::directoryChanged, this, [this] {  // a file that is watched tells by itself
+        if (!watcher_.files().contains(path_)) lookTimer_.start();
+    });
 }
 
 Document::~Document() = default;
