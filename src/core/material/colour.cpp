@@ -38,7 +38,7 @@ void blend(Chocolate& c, const Chocolate& other, double share) {
     for (auto& [name, v] : c.constants) {
         const auto it = other.constants.find(name);
         if (it == other.constants.end()) continue;
-        const auto between = [&](double a, double b) { return byLogarithm(name) && a > 0 && b > 0 ? a * std::pow(b / a, share) : a + (b - a) * share; };
+        const auto between = [share, logarithmic = byLogarithm(name)](double a, double b) { return logarithmic && a > 0 && b > 0 ? a * std::pow(b / a, share) : a + (b - a) * share; };
         v = {between(v.value, it->second.value), between(v.low, it->second.low), between(v.high, it->second.high), v.unit, "blend by mass: judgement"};
     }
     for (auto list : {&Chocolate::allergens, &Chocolate::traces})
