@@ -49,7 +49,7 @@ int main() {
     double depth = 0.060;
     row("edit a bowl, new answers, no day", median(21, [&] {
             Plan edited = plan;
-            std::get<form::Balloon>(edited.pieces[0].former).dip = depth += 1e-4;
+            edited.pieces[0].shape.values["dip"] = depth += 1e-4;
             (void)answer(edited, lib, cache, noDay);
         }), 100);
     row("edit a count, new answers, no day", median(21, [&] {

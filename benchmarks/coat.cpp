@@ -40,7 +40,7 @@ Plan coated(const char* family) {
     Plan one;
     Piece p;
     p.id = "p";
-    p.former = form::usual(family);
+    p.shape = form::usual(family);
     one.pieces = {p};
     one.pieces[0].coats = usualCoats(one.pieces[0], one, io::library());
     return one;

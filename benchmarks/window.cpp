@@ -36,7 +36,7 @@ int main(int argc, char** argv) {
     for (int i = 0; i < 21; ++i) {
         QElapsedTimer t;
         t.start();
-        session.editPiece(QStringLiteral("edit"), [&](Piece& p) { std::get<form::Balloon>(p.former).dip = depth += 0.0005; });
+        session.editPiece(QStringLiteral("edit"), [&](Piece& p) { p.shape.values["dip"] = depth += 0.0005; });
         blocked.push_back(double(t.nsecsElapsed()) / 1e6);
         while (session.isStale()) app.processEvents(QEventLoop::WaitForMoreEvents);
         window.repaint();

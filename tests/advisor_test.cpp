@@ -39,8 +39,8 @@ TEST_CASE("a wall that can be had is found, and the plan's own answer agrees wit
             changed.pieces[i] = w.changed;
             CHECK(problems(changed, io::library()).empty());
             const auto a = test::answersOf(changed, test::withoutDay());
-            CHECK(a.pieces[i]->stage->wall.thinnest == Approx(w.thinnest).epsilon(1e-6));
-            CHECK(a.pieces[i]->stage->coats.mass == Approx(w.mass).epsilon(1e-6));
+            CHECK(a.pieces[i]->made->wall->thinnest == Approx(w.thinnest).epsilon(1e-6));
+            CHECK(a.pieces[i]->made->mass == Approx(w.mass).epsilon(1e-6));
         }
         CHECK(found->ways.front().meets);
         for (size_t n = 1; n < found->most.size(); ++n) CHECK(found->most[n] > found->most[n - 1]);  // each coat adds
@@ -83,7 +83,7 @@ TEST_CASE("a wish beyond the chocolate is said to be impossible, with what each 
 TEST_CASE("grams and mean walls are met within seven percent") {
     const Plan plan = bowls();
     const auto now = test::answersOf(plan, test::withoutDay());
-    const double mass = now.pieces[0]->stage->coats.mass, mean = now.pieces[0]->stage->wall.mean;
+    const double mass = now.pieces[0]->made->mass, mean = now.pieces[0]->made->wall->mean;
     const auto grams = advise(plan.pieces[0], Wish::Grams, 0.9 * mass, plan, io::library()), thick = advise(plan.pieces[0], Wish::Mean, 0.9 * mean, plan, io::library());
     REQUIRE(grams);
     REQUIRE(thick);
@@ -163,11 +163,11 @@ TEST_CASE("parts, compounds and closed balls are advised on their own meshes, an
             Plan changed = plan;
             changed.pieces[0] = w.changed;
             const auto a = test::only(changed);
-            REQUIRE(a->part->wall);
-            CHECK(a->part->wall->thinnest == Approx(w.thinnest).epsilon(1e-6));
-            CHECK(a->part->wall->mean == Approx(w.mean).epsilon(1e-6));
-            if (w.meets && one.wish == Wish::Rim) CHECK(a->part->wall->rim >= one.value - 1e-9);
-            if (w.meets && one.wish == Wish::Mean) CHECK(a->part->wall->mean == Approx(one.value).epsilon(0.071));
+            REQUIRE(a->made->wall);
+            CHECK(a->made->wall->thinnest == Approx(w.thinnest).epsilon(1e-6));
+            CHECK(a->made->wall->mean == Approx(w.mean).epsilon(1e-6));
+            if (w.meets && one.wish == Wish::Rim) CHECK(a->made->wall->rim >= one.value - 1e-9);
+            if (w.meets && one.wish == Wish::Mean) CHECK(a->made->wall->mean == Approx(one.value).epsilon(0.071));
         }
     }
     Plan plan = test::planOf("ball");

@@ -32,7 +32,7 @@ TEST_CASE("pots that do not fit are refused, the one that needs least is chosen"
 }
 
 TEST_CASE("grams add up: melt is pieces, bath and tools, what comes back is bath and trim") {
-    const auto pots = batch::pots({{"a", "dark", 10, 0.1, 0.8}, {"b", "dark", 5, 0.02, 0.3}, {"c", "milk", 4, 0.05, 0}}, {1, 1, 0.2}, 0.015, 0.005, 0.03);
+    const auto pots = batch::pots({{"a", {"dark"}, 10, 0.1, 0.8}, {"b", {"dark"}, 5, 0.02, 0.3}, {"c", {"milk"}, 4, 0.05, 0}}, {1, 1, 0.2}, 0.015, 0.005, 0.03);
     REQUIRE(pots.size() == 2);
     CHECK(pots[0].pieces == Approx(1.1));
     CHECK(pots[0].bath == Approx(0.8));  // shared: the deepest

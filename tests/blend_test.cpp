@@ -41,7 +41,7 @@ Colour coloured(const char* id, const char* name) {
 Plan threeOfWhite() {
     Plan plan;
     for (const char* id : {"white", "rose", "sky"}) {
-        plan.pieces.push_back(newPart(plan, "disc"));
+        plan.pieces.push_back(newPiece(plan, "disc"));
         plan.pieces.back().chocolate = id;
         plan.pieces.back().count = 4;
     }
@@ -91,13 +91,13 @@ TEST_CASE("both chocolates of a blend are bought, weighed and told, each with it
 
 TEST_CASE("a blend's wall is its own, and follows its share at once") {
     Cache cache;
-    const auto wall = [&](double share) { return answer(withBlend(share), io::library(), cache, test::withoutDay())->pieces[0]->stage->wall.mean; };
+    const auto wall = [&](double share) { return answer(withBlend(share), io::library(), cache, test::withoutDay())->pieces[0]->made->wall->mean; };
     const double little = wall(0.1), much = wall(0.9);
     CHECK(std::abs(much - little) > 0.01 * little);
     CHECK(wall(0.1) == little);
     Plan dark = test::bowlPlan(), milk = test::bowlPlan();
     milk.pieces[0].chocolate = "milk";
-    const double a = test::only(dark)->stage->wall.mean, b = test::only(milk)->stage->wall.mean;
+    const double a = test::only(dark)->made->wall->mean, b = test::only(milk)->made->wall->mean;
     CHECK(little > std::min(a, b) * 0.99);
     CHECK(much < std::max(a, b) * 1.01);
 }

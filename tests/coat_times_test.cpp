@@ -42,7 +42,7 @@ TEST_CASE("the freezer chills and strains more than the fridge, the table least,
         Plan plan = bowlPlan();
         plan.pieces[0].coats.back().place = place;
         plan.pieces[0].coats.back().stay = Measure(1200);
-        return static_cast<CoatTimes>(*only(plan)->stage);
+        return static_cast<CoatTimes>(*only(plan)->made->wall);
     };
     const auto table = timesAt(coat::Place::Table), fridge = timesAt(coat::Place::Fridge), freezer = timesAt(coat::Place::Freezer);
     CHECK(table.chill < fridge.chill);
@@ -60,7 +60,7 @@ TEST_CASE("a brushed coat sets by its own thickness, in the minutes a thin coat 
     c.where = coat::Where::Rim;
     c.brushMass = Measure(0.01);
     plan.pieces[0].coats.push_back(c);
-    const auto t = only(plan)->stage->setting;
+    const auto t = only(plan)->made->wall->setting;
     REQUIRE(t.size() == 3);
     CHECK(t[2].firm > 60);
     CHECK(t[2].firm < t[0].firm);
@@ -77,8 +77,8 @@ TEST_CASE("the right moment: held until nothing runs, scraped while soft, crumbs
     const auto a = only(plan);
     const auto* m = find(*a, "moments");
     REQUIRE(m);
-    CHECK(m->figure.value == Approx(a->stage->lock));
-    CHECK(m->figure.value == a->stage->setting.back().lock);
+    CHECK(m->figure.value == Approx(a->made->wall->lock));
+    CHECK(m->figure.value == a->made->wall->setting.back().lock);
     CHECK(m->sentence.find("Scrape") != std::string::npos);
     // D = 3 τ₀/(ρ g): by hand from the yield stress that the working names
     double yield = 0, crumb = 0;
@@ -96,7 +96,7 @@ TEST_CASE("the right moment: held until nothing runs, scraped while soft, crumbs
 
 TEST_CASE("a sheet is cut between tacky and hard, about five minutes as kitchens say, and long cuts want more sheets") {
     Plan plan = planOf("sheet");
-    auto& part = std::get<form::Part>(plan.pieces[0].former);
+    auto& part = plan.pieces[0].shape;
     part.values["thickness"] = Measure(0.003);
     const auto kept = only(plan);
     const auto* c = find(*kept, "cutting");
@@ -107,7 +107,7 @@ TEST_CASE("a sheet is cut between tacky and hard, about five minutes as kitchens
     CHECK(c->tone == Tone::Plain);
     CHECK(c->sentence.find("360 mm") != std::string::npos);  // 2 (100 + 80) mm
     Plan house = planOf("house");
-    auto& walls = std::get<form::Part>(house.pieces[0].former);
+    auto& walls = house.pieces[0].shape;
     walls.values["length"] = Measure(0.4);
     walls.values["width"] = Measure(0.3);
     walls.values["wallHeight"] = Measure(0.2);
@@ -121,7 +121,7 @@ TEST_CASE("a sheet is cut between tacky and hard, about five minutes as kitchens
 
 TEST_CASE("a stick is told for what is cast deep enough, not for a plaque") {
     Plan plan = planOf("bar");
-    auto& bar = std::get<form::Part>(plan.pieces[0].former);
+    auto& bar = plan.pieces[0].shape;
     CHECK_FALSE(find(*only(plan), "stick"));
     bar.values["height"] = Measure(0.03);
     bar.values["width"] = Measure(0.05);
@@ -138,16 +138,16 @@ TEST_CASE("every molded wall of a compound is coated, and only those") {
     for (const auto& [family, count] : walls) {
         INFO(family);
         const auto a = only(planOf(family));
-        REQUIRE(a->part->wall);
-        const auto& w = *a->part->wall;
+        REQUIRE(a->made->wall);
+        const auto& w = *a->made->wall;
         CHECK(w.items.size() == count);
         CHECK(w.setting.size() == 2);
         CHECK_FALSE(w.thinnestOn.empty());
         double coated = 0;
-        for (size_t k = 0; k < a->part->assembly.items.size(); ++k) {
+        for (size_t k = 0; k < a->made->assembly.items.size(); ++k) {
             const bool in = std::find(w.items.begin(), w.items.end(), k) != w.items.end();
-            CHECK(a->part->assembly.items[k].shape.thickness.empty() != in);
-            if (in) coated += a->part->items[k];
+            CHECK(a->made->assembly.items[k].shape.thickness.empty() != in);
+            if (in) coated += a->made->items[k];
         }
         CHECK(coated == Approx(w.coats[0].added + w.coats[1].added).epsilon(1e-9));
         CHECK(find(*a, "wall")->sentence.find(w.thinnestOn) != std::string::npos);
@@ -202,7 +202,7 @@ TEST_CASE("the day of coated parts: coat after coat, what is cast beside it, joi
 
 TEST_CASE("what is cast waits on the table and sets where the cook says, in the answers and in the day alike") {
     Plan plan;
-    plan.pieces = {newPart(plan, "disc")};
+    plan.pieces = {newPiece(plan, "disc")};
     plan.deadline = "2026-08-04T18:00";
     auto& cast = plan.pieces[0].cast;
     const auto day = [&] {
@@ -233,8 +233,8 @@ TEST_CASE("what is cast waits on the table and sets where the cook says, in the 
     };
     CHECK(at(later, "/cast-in") - at(later, "/cast") >= at(once, "/cast-in") - at(once, "/cast") + 10);
     // colder places are never slower
-    CHECK(freezer.pieces[0]->part->setting.set <= once.pieces[0]->part->setting.set + 1);
-    CHECK(once.pieces[0]->part->setting.set <= table.pieces[0]->part->setting.set + 1);
+    CHECK(freezer.pieces[0]->made->setting.set <= once.pieces[0]->made->setting.set + 1);
+    CHECK(once.pieces[0]->made->setting.set <= table.pieces[0]->made->setting.set + 1);
     for (const double wrong : {5.0, 90.0}) {
         cast.temperature = Measure(wrong);
         const auto found = problems(plan, io::library());

@@ -21,9 +21,9 @@ TEST_CASE("every former of one wall can be coated: the wall is finite, grams are
         REQUIRE(plan.pieces[0].wallFromCoats());
         CHECK(problems(plan, io::library()).empty());
         const auto a = only(plan);
-        REQUIRE(a->part);
-        REQUIRE(a->part->wall);
-        const PartWall& w = *a->part->wall;
+        REQUIRE(a->made);
+        REQUIRE(a->made->wall);
+        const CoatedWall& w = *a->made->wall;
         CHECK(w.error < 1e-10);
         CHECK(w.thinnest >= 0);
         CHECK(w.thinnest <= w.mean);
@@ -33,14 +33,14 @@ TEST_CASE("every former of one wall can be coated: the wall is finite, grams are
         REQUIRE(w.coats.size() == 2);
         CHECK(w.coats[0].mean + w.coats[1].mean == Approx(w.mean).epsilon(1e-9));
         CHECK(w.coats[1].lockTypical < w.coats[0].lockTypical);  // a second coat on a cold shell sets sooner (common practice, no source)
-        CHECK(a->part->mass == Approx(w.coats[0].added + w.coats[1].added).epsilon(1e-9));
-        const form::Shape& shape = a->part->assembly.items[0].shape;
+        CHECK(a->made->mass == Approx(w.coats[0].added + w.coats[1].added).epsilon(1e-9));
+        const form::Shape& shape = a->made->assembly.items[0].shape;
         std::vector<double> wall;
         const form::Mesh solid = shape.solid(&wall);
         CHECK(form::inspect(solid).sound());
         CHECK(wall.size() == solid.points.size());
         // the solid's volume is the chocolate's, but for corners where films overlap
-        CHECK(form::volume(solid) == Approx(a->part->mass / a->coating.densitySolid).epsilon(0.2));
+        CHECK(form::volume(solid) == Approx(a->made->mass / a->coating.densitySolid).epsilon(0.2));
     }
 }
 
@@ -64,7 +64,7 @@ TEST_CASE("a part without coats keeps its assumed wall, and says so, with coats 
 }
 
 TEST_CASE("coats act on a part as on a bowl: more coats, cooler, and sooner into the cold make a thicker wall") {
-    const auto mean = [](const Plan& plan) { return only(plan)->part->wall->mean; };
+    const auto mean = [](const Plan& plan) { return only(plan)->made->wall->mean; };
     Plan plan = planOf("tart");
     const double usual = mean(plan);
     Plan third = plan;
@@ -84,7 +84,7 @@ TEST_CASE("coats act on a part as on a bowl: more coats, cooler, and sooner into
 
 TEST_CASE("a cup's wall on its own mesh agrees with the profile's") {
     Plan plan = planOf("wrap-frustum");
-    auto& part = std::get<form::Part>(plan.pieces[0].former);
+    auto& part = plan.pieces[0].shape;
     part.values["baseDiameter"] = Measure(0.05);
     part.values["topDiameter"] = Measure(0.07);
     part.values["height"] = Measure(0.06);
@@ -92,23 +92,18 @@ TEST_CASE("a cup's wall on its own mesh agrees with the profile's") {
     Piece cup;
     cup.id = "c";
     cup.chocolate = "dark";
-    form::Cup shape;
-    shape.baseDiameter = Measure(0.05);
-    shape.topDiameter = Measure(0.07);
-    shape.height = shape.fillLine = Measure(0.06);
-    shape.corner = Measure(0.002);
-    cup.former = shape;
+    cup.shape = test::cup(0.05, 0.07, 0.06, 0.002, 0.06);
     cup.coats = plan.pieces[0].coats;
     cup.count = 1;
     cups.pieces = {cup};
-    const auto profile = only(cups)->stage;
+    const auto profile = only(cups)->made->meridian;
     // half way up the wall: the tube has no floor, so only the wall is compared
     const auto& p = profile->profile;
     size_t middle = 0;
     for (size_t i = 0; i < p.size(); ++i)
         if (std::abs(p.z[i] - 0.03) < std::abs(p.z[middle] - 0.03)) middle = i;
     const auto mesh = only(plan);
-    const auto& s = mesh->part->assembly.items[0].shape;
+    const auto& s = mesh->made->assembly.items[0].shape;
     double sum = 0;
     int n = 0;
     for (size_t i = 0; i < s.surface.points.size(); ++i)
@@ -121,7 +116,7 @@ TEST_CASE("a cup's wall on its own mesh agrees with the profile's") {
 }
 
 TEST_CASE("the tip of a cone fills and is not called thin") {
-    const auto w = only(planOf("wrap-cone"))->part->wall;
+    const auto w = only(planOf("wrap-cone"))->made->wall;
     CHECK(w->thinnest > 0.4 * w->mean);
     CHECK(w->thinnestHeight > 0.001);
 }
@@ -132,10 +127,10 @@ TEST_CASE("only a change of coats or chocolate coats a part anew, wrong coats ar
     const auto first = *answer(plan, io::library(), cache, test::withoutDay());
     Plan counted = plan;
     counted.pieces[0].count = 5;
-    CHECK(answer(counted, io::library(), cache, test::withoutDay())->pieces[0]->part == first.pieces[0]->part);
+    CHECK(answer(counted, io::library(), cache, test::withoutDay())->pieces[0]->made == first.pieces[0]->made);
     Plan cooler = plan;
     cooler.pieces[0].coats[0].temperature = Measure(31.0);
-    CHECK(answer(cooler, io::library(), cache, test::withoutDay())->pieces[0]->part != first.pieces[0]->part);
+    CHECK(answer(cooler, io::library(), cache, test::withoutDay())->pieces[0]->made != first.pieces[0]->made);
     Plan hot = plan;
     hot.pieces[0].coats[1].temperature = Measure(70.0);
     const auto wrong = problems(hot, io::library());

@@ -38,7 +38,7 @@ Plan coloured(const Colour& c) {
 
 const batch::Pot* potOf(const Answers& a, const std::string& id) {
     for (const auto& p : a.pots)
-        if (p.id == id) return &p;
+        if (p.key.chocolate == id) return &p;
     return nullptr;
 }
 
@@ -69,7 +69,7 @@ TEST_CASE("a coloured piece has the wall of its base, and a pot of its own that 
     REQUIRE(b.problems.empty());
     size_t many = 0;
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
-        const auto mass = [i](const Answers& x) { return x.pieces[i]->part ? x.pieces[i]->part->mass : x.pieces[i]->stage->coats.mass; };
+        const auto mass = [i](const Answers& x) { return x.pieces[i]->made ? x.pieces[i]->made->mass : x.pieces[i]->made->mass; };
         CHECK(mass(b) == mass(a));
         many += plan.pieces[i].chocolate == "nebula";
     }

@@ -16,14 +16,10 @@ constexpr double kPi = std::numbers::pi;
 /// A straight cup of 30 mm radius and 50 mm height with a filling.
 Plan cupPlan() {
     Plan plan;
-    Piece p = newPiece(plan, Family::CoatedCup);
+    Piece p = newPiece(plan, "cup");
     p.id = "cup";
     p.count = 5;
-    form::Cup c;
-    c.baseDiameter = c.topDiameter = Measure(0.06);
-    c.height = c.fillLine = Measure(0.05);
-    c.corner = Measure(0.002);
-    p.former = c;
+    p.shape = test::cup(0.06, 0.06, 0.05, 0.002, 0.05);
     p.coats = usualCoats(p, plan, io::library());
     p.filling = Filling{};
     p.filling->name = "Custard";
@@ -48,8 +44,8 @@ TEST_CASE("three quarters full is three quarters of what the piece holds, whatev
     plan.pieces[0].filling->share = Measure(0.75);
     const auto a = test::answersOf(plan, test::withoutDay());
     const auto& piece = *a.pieces[0];
-    CHECK(piece.fillEach == Approx(0.75 * piece.stage->capacity));
-    CHECK(volumeAtLevel(*piece.stage, piece.fillLevel) == Approx(piece.fillEach).epsilon(1e-6));
+    CHECK(piece.fillEach == Approx(0.75 * piece.made->capacity));
+    CHECK(volumeAtLevel(*piece.made, piece.fillLevel) == Approx(piece.fillEach).epsilon(1e-6));
     plan.pieces[0].filling->share = Measure(0.0);
     CHECK(test::answersOf(plan, test::withoutDay()).pieces[0]->fillEach == plan.pieces[0].filling->each.value);
 }
@@ -57,17 +53,18 @@ TEST_CASE("three quarters full is three quarters of what the piece holds, whatev
 TEST_CASE("what a cup holds agrees with its closed form: a cylinder less its wall") {
     // V = π R² H − corner − chocolate; a fillet of 2 mm takes (1 − π/4) r² round its ring.
     const auto a = test::answersOf(cupPlan(), test::withoutDay());
-    const auto& s = *a.pieces[0]->stage;
+    const Made& made = *a.pieces[0]->made;
+    const auto& s = *made.meridian;
     const double fillet = (1 - kPi / 4) * 0.002 * 0.002 * 2 * kPi * (0.03 - 0.002 * (10 - 3 * kPi) / (12 - 3 * kPi) * 0.5);
     CHECK(s.formerVolume == Approx(kPi * 0.03 * 0.03 * 0.05 - fillet).epsilon(2e-3));
-    CHECK(s.capacity == Approx(s.formerVolume - s.coats.mass / a.pieces[0]->coating.densitySolid).epsilon(1e-9));
+    CHECK(made.capacity == Approx(s.formerVolume - s.coats.mass / a.pieces[0]->coating.densitySolid).epsilon(1e-9));
     const double t = s.wall.mean;
-    CHECK(s.capacity == Approx(kPi * std::pow(0.03 - t, 2) * (0.05 - t)).epsilon(0.04));  // wall and floor on the whole
-    CHECK(volumeAtLevel(s, 0.05) == Approx(s.capacity).epsilon(3e-4));
-    CHECK(volumeAtLevel(s, 0) == 0);
-    CHECK(levelOfVolume(s, 0.5 * s.capacity) == Approx(0.025 + t / 2).epsilon(0.06));  // half of it lies half-way up
+    CHECK(made.capacity == Approx(kPi * std::pow(0.03 - t, 2) * (0.05 - t)).epsilon(0.04));  // wall and floor on the whole
+    CHECK(volumeAtLevel(made, 0.05) == Approx(made.capacity).epsilon(3e-4));
+    CHECK(volumeAtLevel(made, 0) == 0);
+    CHECK(levelOfVolume(made, 0.5 * made.capacity) == Approx(0.025 + t / 2).epsilon(0.06));  // half of it lies half-way up
     for (double level = 0.006; level < 0.05; level += 0.004)  // above the chocolate on the floor
-        CHECK(volumeAtLevel(s, level + 0.002) > volumeAtLevel(s, level));
+        CHECK(volumeAtLevel(made, level + 0.002) > volumeAtLevel(made, level));
 }
 
 TEST_CASE("a lid is the chocolate between two levels: by hand in a straight cup, and it is bought and wanted late") {
@@ -78,7 +75,7 @@ TEST_CASE("a lid is the chocolate between two levels: by hand in a straight cup,
     f.cap = Measure(0.003);
     const auto shut = test::answersOf(plan, test::withoutDay());
     const auto& piece = *shut.pieces[0];
-    const double r = 0.03 - piece.stage->wall.mean, hand = kPi * r * r * 0.003 * piece.coating.densitySolid;
+    const double r = 0.03 - piece.made->wall->mean, hand = kPi * r * r * 0.003 * piece.coating.densitySolid;
     CHECK(piece.capMass == Approx(hand).epsilon(0.06));
     CHECK(shut.pots[0].pieces - open.pots[0].pieces == Approx(piece.capMass * piece.make));
     CHECK(shut.pots[0].late - open.pots[0].late == Approx(piece.capMass * plan.pieces[0].count));

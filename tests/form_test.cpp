@@ -57,7 +57,7 @@ TEST_CASE("impossible formers are refused with the field to change") {
     CHECK(balloon(5, 0.16, 0.05) == "girth");
     CHECK(balloon(0.44, 0.02, 0.01) == "length");
     const auto cup = [](double base, double top, double height, double corner, double fill) {
-        const auto m = form::meridian(form::Cup{base, top, height, corner, fill, {}});
+        const auto m = form::meridian(form::Cup{base, top, height, corner, fill});
         return m ? std::string() : m.error().where;
     };
     CHECK(cup(0.045, 0.065, 0.05, 0.004, 0.05).empty());
@@ -70,18 +70,18 @@ TEST_CASE("impossible formers are refused with the field to change") {
 TEST_CASE("a filling's level gives its volume back, in a bowl and in a coated cup") {
     const auto a = test::answersOf(test::demo(), test::withoutDay());
     for (size_t i = 0; i < 2; ++i) {
-        const auto& s = *a.pieces[i]->stage;
+        const Made& made = *a.pieces[i]->made;
         const double each = test::demo().pieces[i].filling->each.value;
-        CHECK(volumeAtLevel(s, levelOfVolume(s, each)) == Approx(each).epsilon(1e-6));
-        CHECK(volumeAtLevel(s, s.height) == Approx(s.capacity).epsilon(0.03));
-        CHECK(std::isnan(levelOfVolume(s, 2 * s.capacity)));
+        CHECK(volumeAtLevel(made, levelOfVolume(made, each)) == Approx(each).epsilon(1e-6));
+        CHECK(volumeAtLevel(made, made.meridian->height) == Approx(made.capacity).epsilon(0.03));
+        CHECK(std::isnan(levelOfVolume(made, 2 * made.capacity)));
     }
 }
 
 TEST_CASE("a cup narrower than its wall is closed, and said to hold nothing") {
     Plan plan = test::demo();
     plan.pieces.erase(plan.pieces.begin());
-    plan.pieces[0].former = form::Cup{0.010, 0.010, 0.03, 0.001, 0.03, {}};
+    plan.pieces[0].shape = test::cup(0.010, 0.010, 0.03, 0.001, 0.03);
     const auto a = test::answersOf(plan, test::withoutDay());
     bool said = !a.problems.empty();
     for (const auto& x : a.pieces[0]->answers) said |= x.tone == Tone::Impossible;

@@ -102,9 +102,9 @@ TEST_CASE("a pool in a cone, a gutter round a ring and a tilted cup, by closed f
     CHECK(pour(torus, 2 * kPi * R * segment).level == Approx(depth).epsilon(0.005));
     // a cylinder tilted by a: while its floor is covered the liquid reaches V/πR² up its axis
     const double cylinder = 0.03, up = 0.05, lean = 0.25;
-    const auto cup = form::meridian(form::Cup{2 * cylinder, 2 * cylinder, 0.1, 0.0005, 0.1, {}});
+    const auto cup = form::meridian(form::Cup{2 * cylinder, 2 * cylinder, 0.1, 0.0005, 0.1});
     REQUIRE(cup);
-    const auto former = roundFormer(*cup, 8000);
+    const auto former = form::roundFormer(*cup, 8000);
     const Vec3 way{std::sin(lean), 0, std::cos(lean)};
     const auto p = pour(coat::surfaceOf(former.surface, false), kPi * cylinder * cylinder * up, way);
     CHECK(p.level == Approx(up * std::cos(lean)).epsilon(0.005));
@@ -158,7 +158,7 @@ TEST_CASE("chocolate brushed into a half ball lies no deeper than all of it woul
     for (const double triangles : {1000.0, 4000.0, 16000.0}) {
         Plan plan = test::planOf("half-ball", "compound");
         auto& p = plan.pieces[0];
-        p.former = form::Part{"half-ball", {{"diameter", 0.18}, {"depth", 0.09}}, {}, {}, {}, {}};
+        p.shape = form::Part{"half-ball", {{"diameter", 0.18}, {"depth", 0.09}}, {}, {}, {}, {}};
         PlannedCoat c;
         c.way = coat::Way::Brush;
         c.temperature = 38;
@@ -166,7 +166,7 @@ TEST_CASE("chocolate brushed into a half ball lies no deeper than all of it woul
         c.delay = 30;
         c.stay = 1500;
         p.coats = {c};
-        const auto built = form::build(*p.part(), {}, {triangles, 24, true});
+        const auto built = form::build(p.shape, {}, {triangles, 24, true});
         REQUIRE(built);
         const auto surface = coat::surfaceOf(built->items[0].shape.surface, false);
         const auto done = coat::coat(*meshJob(p, plan, io::library(), surface, false));
@@ -187,11 +187,11 @@ TEST_CASE("a cup's floor is as deep in its middle as at its corner, and no corne
     double before = 0;
     for (const double corner : {0.001, 0.002, 0.004, 0.006, 0.008}) {
         Plan plan;
-        plan.pieces = {newPiece(plan, Family::CoatedCup)};
-        std::get<form::Cup>(plan.pieces[0].former).corner = Measure(corner);
+        plan.pieces = {newPiece(plan, "cup")};
+        plan.pieces[0].shape.values["corner"] = Measure(corner);
         for (auto& c : plan.pieces[0].coats) c.rest = coat::Rest::Upright;
         const auto a = test::only(plan);
-        const auto& s = *a->stage;
+        const auto& s = *a->made->meridian;
         double inMiddle = 0, most = 0;
         for (size_t i = 0; i < s.profile.size(); ++i) {
             if (s.profile.normalZ[i] < 0.99) continue;
@@ -200,7 +200,7 @@ TEST_CASE("a cup's floor is as deep in its middle as at its corner, and no corne
         }
         CHECK(most < 1.5 * inMiddle);
         CHECK(s.wall.thickest < 2.5 * inMiddle);  // a fillet in the corner, no lump
-        const double minutes = s.setting.back().release;
+        const double minutes = a->made->wall->setting.back().release;
         if (before > 0) CHECK(minutes == Approx(before).epsilon(0.2));
         before = minutes;
     }
@@ -237,7 +237,7 @@ TEST_CASE("a turned ball comes out alike on any net: nowhere bare, the same mean
     std::vector<double> medians;
     for (const double triangles : {500.0, 600.0, 700.0, 800.0, 900.0, 1200.0}) {
         Plan plan = test::planOf("ball");
-        const auto built = form::build(*plan.pieces[0].part(), {}, {triangles, 24, true});
+        const auto built = form::build(plan.pieces[0].shape, {}, {triangles, 24, true});
         REQUIRE(built);
         const auto surface = coat::surfaceOf(built->items[0].shape.surface, false);
         const auto done = coat::coat(*meshJob(plan.pieces[0], plan, io::library(), surface, false));
@@ -268,7 +268,7 @@ TEST_CASE("a ball spun longer is never less even, and turning it in the fridge l
         c.moveIn = where;
         c.stay = 3600;
         const auto a = test::only(plan);
-        return std::pair{a->part->wall->thinnest / a->part->wall->mean, a->part->wall->thickest / a->part->wall->mean};
+        return std::pair{a->made->wall->thinnest / a->made->wall->mean, a->made->wall->thickest / a->made->wall->mean};
     };
     const auto brief = wall(coat::Motion::Spin, 120, coat::Place::Table), longer = wall(coat::Motion::Spin, 480, coat::Place::Table), whole = wall(coat::Motion::Spin, 900, coat::Place::Table);
     CHECK(longer.second <= brief.second * 1.02);
@@ -280,7 +280,7 @@ TEST_CASE("a ball spun longer is never less even, and turning it in the fridge l
     const auto a = test::only(test::planOf("ball"));
     const auto* said = test::find(*a, "wall");
     REQUIRE(said);
-    CHECK((said->sentence.find("A lump lies") != std::string::npos) == (a->part->wall->thickest > 3 * a->part->wall->mean && a->part->wall->thickest > 0.008));
+    CHECK((said->sentence.find("A lump lies") != std::string::npos) == (a->made->wall->thickest > 3 * a->made->wall->mean && a->made->wall->thickest > 0.008));
 }
 
 TEST_CASE("a ball a quarter full turned every two minutes in the fridge comes out usable, and the more it is moved the more even") {
@@ -288,14 +288,14 @@ TEST_CASE("a ball a quarter full turned every two minutes in the fridge comes ou
     for (const double diameter : {0.07, 0.1, 0.12}) {
         const auto least = [&](coat::Motion motion, double every) {
             Plan plan = test::planOf("ball");
-            std::get<form::Part>(plan.pieces[0].former).values["diameter"] = Measure(diameter);
+            plan.pieces[0].shape.values["diameter"] = Measure(diameter);
             auto& c = plan.pieces[0].coats[0];
             c.motion = motion;
             c.moveEvery = every;
             const auto a = test::only(plan);
-            CHECK(a->part->wall->error < 1e-10);
-            CHECK(a->part->wall->bare == 0);
-            return a->part->wall->thinnest / a->part->wall->mean;
+            CHECK(a->made->wall->error < 1e-10);
+            CHECK(a->made->wall->bare == 0);
+            return a->made->wall->thinnest / a->made->wall->mean;
         };
         INFO(diameter);
         const double turned = least(coat::Motion::Over, 120), often = least(coat::Motion::Over, 60), always = least(coat::Motion::Spin, 120);

@@ -13,7 +13,7 @@ namespace {
 
 Plan partPlan(const char* family, int count = 1) {
     Plan plan;
-    plan.pieces = {newPart(plan, family)};
+    plan.pieces = {newPiece(plan, family)};
     plan.pieces[0].id = "p";
     plan.pieces[0].count = count;
     return plan;
@@ -36,7 +36,7 @@ const Answer& evening(const Answers& a, const std::string& begins) {
 TEST_CASE("what falls on the paper is melted, and comes back") {
     Plan plan = test::bowlPlan();
     const auto a = test::answersOf(plan, test::withoutDay());
-    const auto& s = *a.pieces[0]->stage;
+    const auto& s = *a.pieces[0]->made->meridian;
     double fell = 0;
     for (const auto& c : s.coats.coats) fell += c.fell;
     CHECK(fell > 0.002);
@@ -50,7 +50,7 @@ TEST_CASE("what falls on the paper is melted, and comes back") {
 TEST_CASE("parts cut from a sheet need the sheet they are cut from") {
     const auto a = test::answersOf(partPlan("sheet", 10), test::withoutDay());
     const auto& pot = a.pots[0];
-    const double parts = a.pieces[0]->part->mass * a.pieces[0]->make, used = io::library().usual("sheetUsed");
+    const double parts = a.pieces[0]->made->mass * a.pieces[0]->make, used = io::library().usual("sheetUsed");
     CHECK(pot.pieces == Approx(parts));
     CHECK(pot.melt == Approx(parts / used + pot.tools).epsilon(1e-9));
     CHECK(pot.trim > parts * (1 / used - 1));  // the off-cuts come back, and a rim's trim
@@ -61,7 +61,7 @@ TEST_CASE("parts cut from a sheet need the sheet they are cut from") {
 
 TEST_CASE("glue and patches come from what is left, else they are melted besides") {
     using batch::Demand;
-    const auto one = [](double late, double bath) { return batch::pots({Demand{"p", "dark", 10, 0.05, bath, "dark", late, 0, 0}}, {1.0}, 0.015, 0.005, 0.03)[0]; };
+    const auto one = [](double late, double bath) { return batch::pots({Demand{"p", {"dark"}, 10, 0.05, bath, "dark", late, 0, 0}}, {1.0}, 0.015, 0.005, 0.03)[0]; };
     const double plain = one(0, 0).melt;
     CHECK(plain == Approx(0.5 + 0.02));
     CHECK(one(0.010, 0).melt == Approx(plain));           // 15 g of trim are there
@@ -92,7 +92,7 @@ TEST_CASE("all pieces of a sheet are cut within one window, a cutter is quicker 
     // common practice, no source: about five minutes from tacky to hard; a knife does 10 mm/s (judgement)
     Plan plan = partPlan("sheet", 35);
     plan.pieces[0].survives = 1;
-    auto& part = std::get<form::Part>(plan.pieces[0].former);
+    auto& part = plan.pieces[0].shape;
     part.values["length"] = part.values["width"] = Measure(0.025);
     part.choices["cut"] = "rectangle";
     const auto knife = test::only(plan);
@@ -119,12 +119,12 @@ TEST_CASE("a cast goes through table and cold from the warmth it is poured at, a
     CHECK(sentence(*fridge, "cold").find("After 7 min on the table") != std::string::npos);
     plan.pieces[0].cast.place = coat::Place::Freezer;
     const auto freezer = test::only(plan);
-    CHECK(freezer->part->setting.release < fridge->part->setting.release);
+    CHECK(freezer->made->setting.release < fridge->made->setting.release);
     CHECK(sentence(*freezer, "cold").find("in the freezer") != std::string::npos);
     plan.pieces[0].cast = {};
     plan.pieces[0].cast.place = coat::Place::Table;
     const auto table = test::only(plan);
-    CHECK(table->part->setting.release > fridge->part->setting.release);
+    CHECK(table->made->setting.release > fridge->made->setting.release);
     plan.pieces[0].cast = {Measure(33.0), Measure(60.0), coat::Place::Freezer, {}};
     const auto back = readPlan(writePlan(plan));
     REQUIRE(back);
@@ -143,22 +143,22 @@ TEST_CASE("a cast goes through table and cold from the warmth it is poured at, a
 
 TEST_CASE("what a mold is made of moves its minutes: silicone and thick plastic are slower than thin, the file keeps the word") {
     Plan plan = partPlan("half-ball");
-    auto& part = std::get<form::Part>(plan.pieces[0].former);
+    auto& part = plan.pieces[0].shape;
     const auto release = [&](const char* mold) {
         part.choices["mold"] = mold;
-        return test::only(plan)->part->setting.release;
+        return test::only(plan)->made->setting.release;
     };
     const double thin = release("thin plastic mold"), thick = release("rigid clear mold"), silicone = release("silicone mold"), tin = release("tin mold");
     CHECK(thin < tin);
     CHECK(tin < thick);
     CHECK(thin < silicone);
-    CHECK(std::get<form::Part>(readPlan(writePlan(plan))->pieces[0].former).choices.at("mold") == "tin mold");
+    CHECK(readPlan(writePlan(plan))->pieces[0].shape.choices.at("mold") == "tin mold");
     Plan cup;
-    cup.pieces = {newPiece(cup, Family::CoatedCup)};
-    const double paper = test::only(cup)->stage->setting.back().release;
-    std::get<form::Cup>(cup.pieces[0].former).made = "silicone";
-    CHECK(std::abs(test::only(cup)->stage->setting.back().release - paper) > 0.5);  // it takes more heat at first and gives it back late
-    CHECK(std::get<form::Cup>(readPlan(writePlan(cup))->pieces[0].former).made == "silicone");
+    cup.pieces = {newPiece(cup, "cup")};
+    const double paper = test::only(cup)->made->wall->setting.back().release;
+    cup.pieces[0].shape.choices["made"] = "silicone";
+    CHECK(std::abs(test::only(cup)->made->wall->setting.back().release - paper) > 0.5);  // it takes more heat at first and gives it back late
+    CHECK(readPlan(writePlan(cup))->pieces[0].shape.choices.at("made") == "silicone");
 }
 
 TEST_CASE("one tempered bowl serves a table, large ones are split, machines hold, compound is never seeded") {
@@ -232,7 +232,7 @@ TEST_CASE("spares follow what handling leaves") {
     p.chocolate = "milk";
     p.coats.resize(1);
     p.coats[0].temperature = Measure(29.5);
-    p.former = form::Balloon{0.6, 0.225, 0.102, 0.2};
+    p.shape = test::balloon(0.6, 0.225, 0.102, 0.2);
     Cache cache;
     AnswerOptions o = test::withoutDay();
     o.strength = true;

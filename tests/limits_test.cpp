@@ -20,9 +20,9 @@ Plan withModels(int n) {
     Plan plan;
     const auto mesh = stone(1, 5);
     for (int i = 0; i < n; ++i) {
-        Piece p = newPart(plan, "mesh");
+        Piece p = newPiece(plan, "mesh");
         p.id = "stone-" + std::to_string(i);
-        std::get<form::Part>(p.former).mesh = p.id;
+        p.shape.mesh = p.id;
         plan.meshes[p.id] = mesh;
         plan.pieces.push_back(std::move(p));
     }
@@ -74,7 +74,7 @@ TEST_CASE("fifteen models of twenty thousand triangles are saved and read back, 
 TEST_CASE("a plan as large as it may be is written and read back", "[long]") {
     Plan plan = withModels(static_cast<int>(limits::kModels));
     while (plan.pieces.size() < limits::kPieces) {
-        Piece p = newPiece(plan, Family::BalloonBowl);
+        Piece p = newPiece(plan, "balloon");
         p.id = "bowl-" + std::to_string(plan.pieces.size());
         p.coats.resize(limits::kCoats);
         plan.pieces.push_back(std::move(p));
@@ -91,7 +91,7 @@ TEST_CASE("a plan as large as it may be is written and read back", "[long]") {
 TEST_CASE("one more than a plan holds is refused in a sentence by the editor and by the reader") {
     Plan pieces;
     for (size_t i = 0; i <= limits::kPieces; ++i) {
-        pieces.pieces.push_back(newPiece(pieces, Family::CoatedCup));
+        pieces.pieces.push_back(newPiece(pieces, "cup"));
         pieces.pieces.back().id = std::to_string(i);
     }
     CHECK(reason(pieces).find("200 kinds of pieces") != std::string::npos);
@@ -99,7 +99,7 @@ TEST_CASE("one more than a plan holds is refused in a sentence by the editor and
     const Plan models = withModels(static_cast<int>(limits::kModels) + 1);
     CHECK(reason(models).find("100 models") != std::string::npos);
     Plan spots;
-    spots.pieces = {newPiece(spots, Family::CoatedCup)};
+    spots.pieces = {newPiece(spots, "cup")};
     spots.pieces[0].coats.emplace_back().spots.resize(limits::kSpots + 1);
     CHECK(reason(spots).find("begin another coat") != std::string::npos);
     CHECK_FALSE(readPlan(writePlan(spots)));
@@ -172,7 +172,7 @@ TEST_CASE("two versions of a plan are told apart in words") {
     theirs.pieces[0].coats[1].drain = Measure(90.0);
     theirs.pieces[0].coats[1].drain.typed = "count to ninety";
     theirs.pieces.erase(theirs.pieces.begin() + 1);
-    Piece more = newPiece(theirs, Family::CoatedCup);
+    Piece more = newPiece(theirs, "cup");
     more.name = "Tiny cups";
     theirs.pieces.push_back(more);
     const auto all = differences(mine, theirs);
@@ -194,7 +194,7 @@ TEST_CASE("more kinds than a kitchen makes at once are reckoned more coarsely, a
     const auto said = [](size_t kinds) {
         Plan plan;
         for (size_t i = 0; i < kinds; ++i) {
-            plan.pieces.push_back(newPart(plan, i % 3 ? "disc" : "half-ball"));
+            plan.pieces.push_back(newPiece(plan, i % 3 ? "disc" : "half-ball"));
             plan.pieces.back().id = std::to_string(i);
         }
         AnswerOptions o;
@@ -215,11 +215,11 @@ TEST_CASE("answers of a model are of this model, wherever in memory one was befo
     const auto grams = [&](unsigned seed) {
         plan.meshes.begin()->second = nullptr;  // the next may lie where it lay
         plan.meshes.begin()->second = stone(seed, 3);
-        return answer(plan, io::library(), cache, test::withoutDay())->pieces[0]->part->mass;
+        return answer(plan, io::library(), cache, test::withoutDay())->pieces[0]->made->mass;
     };
     for (unsigned seed = 1; seed < 12; ++seed) {
         Cache fresh;
         const double kept = grams(seed);
-        CHECK(kept == answer(plan, io::library(), fresh, test::withoutDay())->pieces[0]->part->mass);
+        CHECK(kept == answer(plan, io::library(), fresh, test::withoutDay())->pieces[0]->made->mass);
     }
 }

@@ -138,11 +138,11 @@ TEST_CASE("a bowl on its own triangles agrees with its meridian: grams, mid-wall
     for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted, coat::Rest::Hung}) {
         Plan plan = bowlPlan();
         for (auto& c : plan.pieces[0].coats) c.rest = rest;
-        const auto profile = only(plan)->stage;
+        const auto profile = only(plan)->made->meridian;
         plan.pieces[0].coats[0].tap = Measure(1e-6);  // no coat of its own, but one that a meridian cannot tell
-        const auto mesh = only(plan)->stage;
-        REQUIRE_FALSE(profile->shape);
-        REQUIRE(mesh->shape);
+        const auto mesh = only(plan)->made->meridian;
+        REQUIRE(profile->round);
+        REQUIRE_FALSE(mesh->round);
         INFO(static_cast<int>(rest));
         CHECK(mesh->coats.mass == Approx(profile->coats.mass).epsilon(0.03));
         CHECK(mesh->wall.mean == Approx(profile->wall.mean).epsilon(0.03));
@@ -158,14 +158,14 @@ TEST_CASE("a bowl on its own triangles agrees with its meridian: grams, mid-wall
 
 TEST_CASE("laid on its side a bowl is lopsided, and its grams stay near") {
     Plan plan = bowlPlan();
-    const double round = only(plan)->stage->coats.mass;
+    const double round = only(plan)->made->mass;
     for (auto& c : plan.pieces[0].coats) c.motion = coat::Motion::Side, c.moveFor = 600, c.delay = 0;
-    const auto stage = only(plan)->stage;
-    REQUIRE(stage->shape);
-    CHECK(stage->coats.mass == Approx(round).epsilon(0.25));
+    const auto made = only(plan)->made;
+    REQUIRE_FALSE(made->meridian->round);
+    CHECK(made->mass == Approx(round).epsilon(0.25));
     double up = 0, down = 0;  // the side that looked down is the thick one: up was +x
     int n = 0, m = 0;
-    const auto& s = *stage->shape;
+    const auto& s = made->assembly.items[0].shape;
     for (size_t i = 0; i < s.surface.points.size(); ++i) {
         if (s.thickness[i] <= 0) continue;
         const auto& p = s.surface.points[i];
@@ -188,7 +188,7 @@ TEST_CASE("strokes of a brush thicken the wall where they are painted and nowher
     c.temperature = Measure(30);
     c.delay = Measure(0);
     c.place = coat::Place::Freezer;
-    const auto& shape = before->part->assembly.items[0].shape;
+    const auto& shape = before->made->assembly.items[0].shape;
     size_t target = 0;
     for (size_t i = 0; i < shape.surface.points.size(); ++i)
         if (form::length(shape.surface.points[i] - form::Vec3{0.02, 0, 0.01}) < form::length(shape.surface.points[target] - form::Vec3{0.02, 0, 0.01})) target = i;
@@ -196,14 +196,14 @@ TEST_CASE("strokes of a brush thicken the wall where they are painted and nowher
     c.spots = {{spot, 1}};
     plan.pieces[0].coats.push_back(c);
     const auto after = only(plan);
-    CHECK(after->part->mass - before->part->mass == Approx(0.006).epsilon(0.05));
-    const auto& wall = after->part->assembly.items[0].shape.thickness;
+    CHECK(after->made->mass - before->made->mass == Approx(0.006).epsilon(0.05));
+    const auto& wall = after->made->assembly.items[0].shape.thickness;
     CHECK(wall[target] > shape.thickness[target] + 0.0015);  // it runs a little before it locks
     for (size_t i = 0; i < wall.size(); ++i)
         if (form::length(shape.surface.points[i] - spot) > 0.05) CHECK(wall[i] == Approx(shape.thickness[i]).margin(2e-5));
     // a stroke in the air between corners goes to the nearest one
     plan.pieces[0].coats.back().spots = {{spot * 3.0, 1}};
-    CHECK(only(plan)->part->mass - before->part->mass == Approx(0.006).epsilon(0.3));
+    CHECK(only(plan)->made->mass - before->made->mass == Approx(0.006).epsilon(0.3));
 }
 
 TEST_CASE("a brush round the rim of a part reaches fifteen millimetres, not its bottom") {
@@ -229,13 +229,13 @@ TEST_CASE("a brush round the rim of a part reaches fifteen millimetres, not its 
 TEST_CASE("scraping levels the rim and tapping runs a stiff film off") {
     Plan plan = planOf("half-ball", "milk");
     for (auto& c : plan.pieces[0].coats) c.rest = coat::Rest::Inverted;
-    const auto plain = only(plan)->part;
+    const auto plain = only(plan)->made;
     Plan scraped = plan;
     for (auto& c : scraped.pieces[0].coats) c.scrape = true;
-    CHECK(only(scraped)->part->wall->rim <= plain->wall->rim + 1e-6);
+    CHECK(only(scraped)->made->wall->rim <= plain->wall->rim + 1e-6);
     Plan tapped = plan;
     for (auto& c : tapped.pieces[0].coats) c.tap = Measure(30);
-    const auto after = only(tapped)->part;
+    const auto after = only(tapped)->made;
     CHECK(after->mass < plain->mass);
     CHECK(after->wall->error < 1e-10);
 }
@@ -249,10 +249,10 @@ TEST_CASE("a coat of another chocolate lies apart, comes from its own pot, and i
     REQUIRE(both.problems.empty());
     REQUIRE(both.pots.size() == 2);
     REQUIRE(dark.pots.size() == 1);
-    const auto& s = *both.pieces[0]->stage;
-    CHECK(s.coats.coats[0].added == Approx(dark.pieces[0]->stage->coats.coats[0].added).epsilon(1e-9));
+    const auto& s = *both.pieces[0]->made->meridian;
+    CHECK(s.coats.coats[0].added == Approx(dark.pieces[0]->made->wall->coats[0].added).epsilon(1e-9));
     for (const auto& pot : both.pots) {
-        const bool white = pot.chocolate.starts_with("White");
+        const bool white = pot.key.chocolate == "white";
         CHECK(pot.pieces == Approx(both.pieces[0]->make * s.coats.coats[white ? 1 : 0].added).epsilon(1e-9));
         CHECK(pot.bath > 0.2);  // each is dipped in a bath of its own
     }
@@ -268,12 +268,12 @@ TEST_CASE("a coat of another chocolate lies apart, comes from its own pot, and i
     plan.own["white"].values["yield40"] = 9;
     const auto stiff = test::answersOf(plan, test::withoutDay());
     REQUIRE(stiff.problems.empty());
-    CHECK(stiff.pieces[0]->stage->coats.coats[1].added > 1.1 * s.coats.coats[1].added);
-    CHECK(stiff.pieces[0]->stage->coats.coats[0].added == Approx(s.coats.coats[0].added).epsilon(1e-9));
+    CHECK(stiff.pieces[0]->made->wall->coats[1].added > 1.1 * s.coats.coats[1].added);
+    CHECK(stiff.pieces[0]->made->wall->coats[0].added == Approx(s.coats.coats[0].added).epsilon(1e-9));
     // the same on a mesh
     plan.own.clear();
     plan.pieces[0].coats[0].tap = Measure(1e-6);
-    const auto mesh = only(plan)->stage;
+    const auto mesh = only(plan)->made->meridian;
     CHECK(mesh->coats.coats[1].added == Approx(s.coats.coats[1].added).epsilon(0.05));
     plan.pieces[0].coats[1].chocolate = "ruby";
     CHECK(problems(plan, io::library()).size() == 1);
@@ -378,11 +378,11 @@ TEST_CASE("bare patches are found with their area, one each, the largest first")
 TEST_CASE("deep narrow flutes shut air in when they are poured first, wide ones and brushed ones do not") {
     const auto grooves = [](double depth, double flutes, bool brushed) {
         Plan plan = planOf("fluted-dome");
-        auto& part = std::get<form::Part>(plan.pieces[0].former);
+        auto& part = plan.pieces[0].shape;
         part.values["fluteDepth"] = Measure(depth);
         part.values["flutes"] = Measure(flutes);
         if (brushed) plan.pieces[0].coats[0].way = coat::Way::Brush;
-        const auto w = only(plan)->part->wall;
+        const auto w = only(plan)->made->wall;
         return std::count_if(w->blemishes.begin(), w->blemishes.end(), [](const auto& b) { return b.kind == coat::Blemish::Kind::Groove; });
     };
     CHECK(grooves(0.002, 8, false) == 0);
@@ -413,7 +413,7 @@ TEST_CASE("the film's history begins wet, ends as the finished wall, and never l
         const form::Shape last = h->at(h->frames.size() - 1);
         const auto solid = last.solid();
         CHECK(form::inspect(solid).sound());
-        const auto part = only(plan)->part;
+        const auto part = only(plan)->made;
         CHECK(h->frames.back().mass == Approx(part->mass).epsilon(0.05));
         CHECK(h->at(1u << 30).thickness == last.thickness);  // past the end is the end
     }
@@ -427,22 +427,22 @@ TEST_CASE("the film's history begins wet, ends as the finished wall, and never l
 
 TEST_CASE("a rim pressed into a plate of chocolate thickens there, on a meridian and on a mesh") {
     Plan bowl = bowlPlan();
-    const auto before = only(bowl)->stage;
+    const auto before = only(bowl)->made->meridian;
     PlannedCoat press = bowl.pieces[0].coats.back();
     press.way = coat::Way::Press;
     press.rest = coat::Rest::Inverted;
     press.delay = Measure(30);
     CHECK(coat::beforeCold(press) == Approx(30));  // nothing drains
     bowl.pieces[0].coats.push_back(press);
-    const auto after = only(bowl)->stage;
+    const auto after = only(bowl)->made->meridian;
     CHECK(after->wall.rim > before->wall.rim + 0.0005);
     CHECK(after->coats.wall.front() == Approx(before->coats.wall.front()).margin(1e-6));
     CHECK(after->coats.coats[2].added < 0.25 * after->coats.coats[0].added);
     Plan part = planOf("tart");
-    const double rim = only(part)->part->wall->rim;
+    const double rim = only(part)->made->wall->rim;
     press.temperature = part.pieces[0].coats[0].temperature;
     part.pieces[0].coats.push_back(press);
-    CHECK(only(part)->part->wall->rim > rim + 0.0005);
+    CHECK(only(part)->made->wall->rim > rim + 0.0005);
     part.pieces[0].coats = {press};
     CHECK(problems(part, io::library()).size() == 1);
     CHECK(problems(part, io::library())[0].sentence.find("first coat") != std::string::npos);
@@ -451,17 +451,17 @@ TEST_CASE("a rim pressed into a plate of chocolate thickens there, on a meridian
 TEST_CASE("a tap that is none at all does not move a cup's wall: its meridian and its triangles agree") {
     for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted}) {
         Plan plan;
-        plan.pieces = {newPiece(plan, Family::CoatedCup)};
+        plan.pieces = {newPiece(plan, "cup")};
         for (auto& c : plan.pieces[0].coats) c.rest = rest;
-        const auto profile = only(plan)->stage;
+        const auto profile = only(plan)->made;
         plan.pieces[0].coats[0].tap = Measure(0.01);
-        const auto mesh = only(plan)->stage;
-        REQUIRE(mesh->shape);
+        const auto mesh = only(plan)->made;
+        REQUIRE_FALSE(mesh->meridian->round);
         INFO(static_cast<int>(rest));
-        CHECK(mesh->coats.mass == Approx(profile->coats.mass).epsilon(0.06));
-        CHECK(mesh->wall.mean == Approx(profile->wall.mean).epsilon(0.1));
-        CHECK(mesh->wall.thinnest == Approx(profile->wall.thinnest).epsilon(0.15));
-        CHECK(mesh->setting.back().release == Approx(profile->setting.back().release).epsilon(0.15));
+        CHECK(mesh->mass == Approx(profile->mass).epsilon(0.06));
+        CHECK(mesh->wall->mean == Approx(profile->wall->mean).epsilon(0.1));
+        CHECK(mesh->wall->thinnest == Approx(profile->wall->thinnest).epsilon(0.15));
+        CHECK(mesh->wall->setting.back().release == Approx(profile->wall->setting.back().release).epsilon(0.15));
     }
 }
 
@@ -469,21 +469,21 @@ TEST_CASE("rim and minutes do not follow the grid: forty to two hundred cells") 
     // a finer grid resolves the corner better, it does not tell another story
     for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted}) {
         Plan plan;
-        plan.pieces = {newPiece(plan, Family::CoatedCup)};
+        plan.pieces = {newPiece(plan, "cup")};
         for (auto& c : plan.pieces[0].coats) c.rest = rest;
         AnswerOptions o;
         o.bands = false;
         o.cells = 100;
-        const auto usual = coatStage(plan.pieces[0], plan, io::library(), o);
+        const auto usual = madeOf(plan.pieces[0], plan, io::library(), o);
         REQUIRE(usual);
         for (const int cells : {40, 60, 200}) {
             o.cells = cells;
-            const auto s = coatStage(plan.pieces[0], plan, io::library(), o);
+            const auto s = madeOf(plan.pieces[0], plan, io::library(), o);
             REQUIRE(s);
             INFO(cells);
-            CHECK(s->wall.rim == Approx(usual->wall.rim).epsilon(0.06));
-            CHECK(s->setting.back().release == Approx(usual->setting.back().release).epsilon(0.06));
-            CHECK(s->coats.mass == Approx(usual->coats.mass).epsilon(0.03));
+            CHECK(s->wall->rim == Approx(usual->wall->rim).epsilon(0.06));
+            CHECK(s->wall->setting.back().release == Approx(usual->wall->setting.back().release).epsilon(0.06));
+            CHECK(s->mass == Approx(usual->mass).epsilon(0.03));
         }
     }
 }

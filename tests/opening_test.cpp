@@ -18,7 +18,7 @@ namespace {
 
 Plan ball(double opening, bool coated = true) {
     Plan plan = planOf("ball");
-    auto& part = std::get<form::Part>(plan.pieces[0].former);
+    auto& part = plan.pieces[0].shape;
     part.values[form::kOpening] = Measure(opening);
     part.values["wall"] = Measure(0.003);
     if (!coated) plan.pieces[0].coats.clear();
@@ -31,22 +31,22 @@ double melted(const Plan& plan) { return test::answersOf(plan, test::withoutDay(
 
 TEST_CASE("nothing runs out of a hole that is not melted yet: an opened ball is made like a whole one") {
     const auto whole = only(ball(0)), open = only(ball(0.06));
-    CHECK(open->part->wall->coats[0].added == Approx(whole->part->wall->coats[0].added).epsilon(1e-9));
-    CHECK(open->part->wall->mean == Approx(whole->part->wall->mean).epsilon(1e-9));
-    CHECK(open->part->melted > 0);
-    CHECK(open->part->mass + open->part->melted == Approx(whole->part->mass).epsilon(1e-9));
-    CHECK(whole->part->melted == 0);
+    CHECK(open->made->wall->coats[0].added == Approx(whole->made->wall->coats[0].added).epsilon(1e-9));
+    CHECK(open->made->wall->mean == Approx(whole->made->wall->mean).epsilon(1e-9));
+    CHECK(open->made->melted > 0);
+    CHECK(open->made->mass + open->made->melted == Approx(whole->made->mass).epsilon(1e-9));
+    CHECK(whole->made->melted == 0);
     // what melts away is melted with the rest, and comes back
     const auto a = test::answersOf(ball(0), test::withoutDay()), b = test::answersOf(ball(0.06), test::withoutDay());
     CHECK(b.pots[0].melt == Approx(a.pots[0].melt).epsilon(1e-3));
-    CHECK(b.pots[0].returned - a.pots[0].returned == Approx(open->part->melted * open->make).epsilon(0.05));
+    CHECK(b.pots[0].returned - a.pots[0].returned == Approx(open->made->melted * open->make).epsilon(0.05));
 }
 
 TEST_CASE("what a hole takes off is a cap: 2 pi R h times the wall, with h = R - sqrt(R^2 - r^2)") {
     const double R = 0.05, r = 0.03, h = R - std::sqrt(R * R - r * r), wall = 0.003;
     CHECK(h == Approx(0.010));  // 3-4-5 by hand: 50 − 40 mm
     const auto a = only(ball(0.06, false));
-    CHECK(a->part->melted == Approx(2 * std::numbers::pi * R * h * wall * a->coating.densitySolid).epsilon(1e-9));
+    CHECK(a->made->melted == Approx(2 * std::numbers::pi * R * h * wall * a->coating.densitySolid).epsilon(1e-9));
     // the plane 40 mm from the middle cuts the inner ball of 47 mm in a circle of sqrt(47² − 40²) = 24.68 mm radius
     const auto* said = find(*a, "opening");
     REQUIRE(said);

@@ -36,7 +36,7 @@ int shapesAFamily() {
 
 TEST_CASE("the usual part of every family can be built, and its solid is watertight") {
     for (const auto& f : families()) {
-        if (f.id == "mesh") continue;
+        if (f.id == "mesh" || f.meridian) continue;  // a bowl's wall comes from its coats
         INFO(f.id);
         const auto a = build(usual(f.id));
         REQUIRE(a);
@@ -59,7 +59,7 @@ TEST_CASE("random shapes of every family: sound meshes, few needles, volume with
     std::mt19937 engine(11);
     const char* only = std::getenv("UOVO_FAMILY");
     for (const auto& f : families()) {
-        if (f.id == "mesh" || (only && f.id != only)) continue;
+        if (f.id == "mesh" || f.meridian || (only && f.id != only)) continue;
         int built = 0, refused = 0;
         for (int k = 0; k < (f.body == Body::Compound ? std::max(4, shapesAFamily() / 5) : shapesAFamily()); ++k) {
             const Part p = random(f, engine);

@@ -13,7 +13,7 @@ namespace {
 /// A piece of each kind; without the models, whose every corner would be a leaf.
 Plan small() {
     Plan plan = test::demo();
-    std::erase_if(plan.pieces, [](const Piece& p) { return p.part() && !p.part()->mesh.empty(); });
+    std::erase_if(plan.pieces, [](const Piece& p) { return !p.shape.mesh.empty(); });
     plan.meshes.clear();
     plan.pieces[0].loads["fingers"] = Measure(2.0);
     plan.pieces[0].sits = Sits::Ring;

@@ -11,14 +11,14 @@ namespace {
 
 Plan bowl() {
     Plan plan;
-    plan.pieces = {newPiece(plan, Family::BalloonBowl)};
+    plan.pieces = {newPiece(plan, "balloon")};
     plan.pieces[0].id = "bowl";
     return plan;
 }
 
-double each(const Answers& a, size_t i = 0) { return a.pieces[i]->stage ? a.pieces[i]->stage->coats.mass : a.pieces[i]->part->mass; }
+double each(const Answers& a, size_t i = 0) { return a.pieces[i]->made->mass; }
 
-form::Balloon& balloon(Plan& p) { return std::get<form::Balloon>(p.pieces[0].former); }
+form::Figures& balloon(Plan& p) { return p.pieces[0].shape.values; }
 
 }  // namespace
 
@@ -84,7 +84,7 @@ TEST_CASE("more of what makes a wall thick makes it thicker") {
     };
     const double plain = mass([](Plan&) {});
     CHECK(mass([](Plan& p) { p.pieces[0].coats.push_back(p.pieces[0].coats.back()); }) > 1.2 * plain);
-    CHECK(mass([](Plan& p) { balloon(p).dip = Measure(balloon(p).dip.value + 0.01); }) > plain);
+    CHECK(mass([](Plan& p) { balloon(p)["dip"] = Measure(balloon(p)["dip"].value + 0.01); }) > plain);
     CHECK(mass([](Plan& p) {
         for (auto& c : p.pieces[0].coats) c.temperature = Measure(c.temperature.value - 1);
     }) > plain);
@@ -142,7 +142,7 @@ TEST_CASE("less of a filling weighs less, costs less alcohol and stands lower") 
         CHECK(a.pieces[0]->fillEach == Approx(ml * 1e-6));
         CHECK(a.pieces[0]->fillLevel > before);
         before = a.pieces[0]->fillLevel;
-        CHECK(volumeAtLevel(*a.pieces[0]->stage, before) == Approx(ml * 1e-6).epsilon(1e-6));
+        CHECK(volumeAtLevel(*a.pieces[0]->made, before) == Approx(ml * 1e-6).epsilon(1e-6));
     }
 }
 

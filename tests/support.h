@@ -33,6 +33,18 @@ inline AnswerOptions withoutDay() {
     return o;
 }
 
+/// A bowl's or cup's shape from its figures, m.
+inline form::Part balloon(double girth, double length, double dip, double pear = 0.2) {
+    form::Part p = form::usual("balloon");
+    p.values = {{"girth", girth}, {"length", length}, {"dip", dip}, {"pear", pear}};
+    return p;
+}
+inline form::Part cup(double base, double top, double height, double corner, double fillLine) {
+    form::Part p = form::usual("cup");
+    p.values = {{"baseDiameter", base}, {"topDiameter", top}, {"height", height}, {"corner", corner}, {"fillLine", fillLine}};
+    return p;
+}
+
 inline material::Coating coating(const char* id, material::Temper temper = material::Temper::Tempered) {
     return *material::coating(*io::library().find(id), temper, material::Thinner::None, 0, {}, io::library().physics);
 }

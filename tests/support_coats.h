@@ -13,7 +13,7 @@ inline Plan planOf(const char* family, const char* chocolate = "dark") {
     p.id = "p";
     p.name = "Piece";
     p.chocolate = chocolate;
-    p.former = form::usual(family);
+    p.shape = form::usual(family);
     p.count = 1;
     plan.pieces = {p};
     plan.pieces[0].coats = usualCoats(plan.pieces[0], plan, io::library());
@@ -23,7 +23,7 @@ inline Plan planOf(const char* family, const char* chocolate = "dark") {
 /// A bowl over a balloon, two dips as usual.
 inline Plan bowlPlan() {
     Plan plan;
-    plan.pieces = {newPiece(plan, Family::BalloonBowl)};
+    plan.pieces = {newPiece(plan, "balloon")};
     plan.pieces[0].id = "p";
     plan.pieces[0].count = 1;
     return plan;

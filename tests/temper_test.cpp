@@ -183,7 +183,7 @@ TEST_CASE("batches are so large that each is used up in its window") {
     REQUIRE(a.melts.size() == a.pots.size());
     for (size_t i = 0; i < a.pots.size(); ++i) {
         const auto& m = a.melts[i];
-        INFO(a.pots[i].chocolate);
+        INFO(a.pots[i].name);
         CHECK(m.problem.empty());
         CHECK(m.batches >= 1);
         CHECK(m.each * m.batches >= a.pots[i].melt - 1e-9);
@@ -212,12 +212,12 @@ TEST_CASE("shopping: the cupboard counts while it is good, cost follows what is 
     CHECK(some.lines[0].packets == static_cast<int>(std::ceil((some.lines[0].need - 1) / some.lines[0].packet - 1e-9)));
     double consumed = 0;
     for (const auto& p : a.pots)
-        if (p.id == id) consumed += p.consumed;
+        if (p.key.chocolate == id) consumed += p.consumed;
     CHECK(some.cost == Approx(20 * consumed));
     double each = 0;
     for (const auto& e : some.pieces)
         if (e.piece == plan.pieces[0].id) each = e.cost;
-    CHECK(each == Approx(20 * a.pieces[0]->stage->coats.mass));
+    CHECK(each == Approx(20 * a.pieces[0]->made->mass));
     for (size_t i = 0; i < some.allergens.size(); ++i)
         for (size_t k = 0; k < i; ++k) CHECK(some.allergens[i] != some.allergens[k]);
     for (const auto& t : some.traces) CHECK(std::find(some.allergens.begin(), some.allergens.end(), t) == some.allergens.end());
@@ -237,7 +237,7 @@ TEST_CASE("shopping: the cupboard counts while it is good, cost follows what is 
 TEST_CASE("what so much chocolate still makes: never more than there is, the bath counted") {
     Plan plan = test::bowlPlan();
     const auto a = test::answersOf(plan, test::withoutDay());
-    const double each = a.pieces[0]->stage->coats.mass, bath = a.pieces[0]->bath->chocolate * a.pieces[0]->coating.densityMelt;
+    const double each = a.pieces[0]->made->mass, bath = a.pieces[0]->bath->chocolate * a.pieces[0]->coating.densityMelt;
     const double tools = io::library().usual("bowlLoss") + io::library().usual("spatulaLoss");
     for (const double kg : {0.1, 0.5, 2.0, 3.0, 5.0}) {
         const auto fits = whatFits(plan, io::library(), a, "dark", kg);

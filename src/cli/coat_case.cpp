@@ -58,20 +58,20 @@ tl::expected<std::pair<form::Mesh, bool>, Problem> meshOf(const json& on, const 
     }
     const double triangles = on.at("triangles").get<double>();
     if (!(triangles >= 200 && triangles <= 400000)) return refuse("Between 200 and 400 000 triangles.", "on/triangles");
-    if (const auto* part = piece.part()) {
+    if (!piece.alongMeridian()) {
         form::Detail detail;
         detail.triangles = 0.75 * triangles;  // rows and rings are rounded up
         detail.round = 24;
         detail.onSurface = true;
-        auto built = form::build(*part, {}, detail);
+        auto built = form::build(piece.shape, {}, detail);
         if (!built) return tl::unexpected(built.error());
         const auto& shape = built->items.front().shape;
         if (shape.body != form::Body::Wall) return refuse("This part has no wall to coat.", "piece/former");
         return std::pair{shape.surface, on.value("outside", shape.outside)};
     }
-    const auto meridian = meridianOf(piece);
+    const auto meridian = form::meridian(piece.shape);
     if (!meridian) return tl::unexpected(meridian.error());
-    form::Shape former = roundFormer(*meridian, triangles);
+    form::Shape former = form::roundFormer(*meridian, triangles);
     return std::pair{std::move(former.surface), former.outside};
 }
 
@@ -128,7 +128,7 @@ tl::expected<Told, Problem> onMesh(const json& j, const Piece& piece, const coat
 tl::expected<Told, Problem> onProfile(const json& j, const Piece& piece, const Plan& plan) {
     const int cells = j.at("on").at("cells").get<int>();
     if (cells < 10 || cells > 2000) return refuse("Between 10 and 2000 cells.", "on/cells");
-    if (piece.part()) return refuse("Only bowls over balloons and cups have a profile; ask for triangles.", "on/cells");
+    if (!piece.alongMeridian()) return refuse("Only bowls over balloons and cups have a profile; ask for triangles.", "on/cells");
     const auto job = coatJob(piece, plan, io::library(), cells);
     if (!job) return tl::unexpected(job.error());
     const auto done = coat::coat(*job);
@@ -221,7 +221,7 @@ tl::expected<CaseAnswers, Problem> answerCase(const json& j) {
         const auto read = readPlan(plan.dump());
         if (!read) return tl::unexpected(read.error());
         for (const auto& p : problems(*read, io::library()))
-            if (!p.where.starts_with("pieces/case/coats") || read->pieces.front().isCoated()) return tl::unexpected(p);
+            if (!p.where.starts_with("pieces/case/coats") || read->pieces.front().alongMeridian()) return tl::unexpected(p);
         const Piece& only = read->pieces.front();
         const auto setting = coatSetting(only, *read, io::library());
         if (!setting) return tl::unexpected(setting.error());

@@ -56,24 +56,19 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
     const double cold = g.value("cold", plan->kitchen.room.value);
     setting::Cast cast;
     if (g.contains("filled")) {
-        const auto* cup = std::get_if<form::Cup>(&piece.former);
-        if (!cup) return tl::unexpected(Problem{"Only a cup is filled.", "filled"});
-        cast = setting::cast(setting::filledCup(cup->topDiameter.value, g.at("filled"), T, X), c);
+        if (piece.family().former != form::Former::Cup) return tl::unexpected(Problem{"Only a cup is filled.", "filled"});
+        cast = setting::cast(setting::filledCup(form::figure(piece.shape, "topDiameter"), g.at("filled"), T, X), c);
     } else if (!piece.coats.empty()) {  // as its coats leave it
         AnswerOptions o;
         o.bands = false;
         const auto take = [&](const CoatTimes& t) { return (reached == "firm" ? t.setting.back().firm : reached == "set" ? t.setting.back().set : t.setting.back().release) / 60 - g.value("less", 0.0); };
-        if (piece.isCoated()) {
-            const auto stage = coatStage(piece, *plan, lib, o);
-            return stage ? tl::expected<double, Problem>(take(*stage)) : tl::unexpected(stage.error());
-        }
-        const auto stage = partStage(piece, *plan, lib, c);
-        if (!stage) return tl::unexpected(stage.error());
-        return take(*stage->wall);
+        const auto made = madeOf(piece, *plan, lib, o);
+        if (!made) return tl::unexpected(made.error());
+        return take(*made->wall);
     } else if (g.contains("wall") || g.contains("level")) {
         setting::Wall wall;
         if (g.contains("level")) {
-            const auto depth = filledTo(*piece.part(), g.at("level"));
+            const auto depth = filledTo(piece.shape, g.at("level"));
             if (!depth) return tl::unexpected(depth.error());
             wall.coat = *depth;
         } else {
@@ -89,7 +84,7 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
         wall.shut = g.value("shut", false);
         cast = setting::cast(wall, c);
     } else {
-        const auto built = form::build(*piece.part());
+        const auto built = form::build(piece.shape);
         if (!built) return tl::unexpected(built.error());
         cast = castOf(built->items.front(), built->items.front().shape.chocolate(), piece, *plan, lib, c);
         if (g.contains("tray")) cast.body.outer = {g.at("tray"), 0, plan->kitchen.room.value};

@@ -47,10 +47,8 @@ tl::expected<form::Meridian, Problem> meridianOf(const json& given) {
     if (given.contains("cap")) return form::sphereCap(num(given["cap"], "radius"), num(given["cap"], "height"), form::Side::Outside);
     auto piece = pieceOf(given);
     if (!piece) return tl::unexpected(piece.error());
-    if (given.value("whole", false)) return form::wholeMeridian(std::get<form::Balloon>(piece->former));
-    if (const auto* b = std::get_if<form::Balloon>(&piece->former)) return form::meridian(*b);
-    if (const auto* c = std::get_if<form::Cup>(&piece->former)) return form::meridian(*c);
-    return tl::unexpected(Problem{"This case needs a balloon or a cup."});
+    if (!piece->alongMeridian()) return tl::unexpected(Problem{"This case needs a balloon or a cup."});
+    return given.value("whole", false) ? form::wholeMeridian(form::balloonOf(piece->shape)) : form::meridian(piece->shape);
 }
 
 /// Answers of one piece with the rest of the plan as it comes.
@@ -74,8 +72,7 @@ tl::expected<Answers, Problem> answersOf(const json& given) {
 tl::expected<double, Problem> partMeasure(const json& g) {
     const auto piece = pieceOf(g);
     if (!piece) return tl::unexpected(piece.error());
-    const form::Part* part = piece->part();
-    if (!part) return tl::unexpected(Problem{"This case needs a part."});
+    const form::Part* part = &piece->shape;
     const std::string what = g.at("what");
     const auto built = form::build(*part, {}, what == "mesh" ? form::kExport : form::kScreen);
     if (!built) return tl::unexpected(built.error());
@@ -208,7 +205,7 @@ const std::map<std::string, Ask>& asks() {
              if (!a) return tl::unexpected(a.error());
              if (!b) return tl::unexpected(b.error());
              const auto at = [&](const Answers& x) {
-                 const auto& wall = x.pieces[0]->stage->coats.wall;
+                 const auto& wall = x.pieces[0]->made->meridian->coats.wall;
                  return g.value("rim", false) ? wall[wall.size() - 3] : wall[wall.size() / 2];
              };
              return at(*a) > at(*b) ? 1.0 : 0.0;
@@ -217,14 +214,14 @@ const std::map<std::string, Ask>& asks() {
          [](const json& g) -> tl::expected<double, Problem> {
              const auto a = answersOf(g);
              if (!a) return tl::unexpected(a.error());
-             const auto& c = a->pieces[0]->stage->coats.coats;
+             const auto& c = a->pieces[0]->made->wall->coats;
              return c[1].lockTypical < c[0].lockTypical ? 1.0 : 0.0;
          }},
         {"piece.mass",
          [](const json& g) -> tl::expected<double, Problem> {
              const auto a = answersOf(g);
              if (!a) return tl::unexpected(a.error());
-             return a->pieces[0]->stage->coats.mass;
+             return a->pieces[0]->made->mass;
          }},
         {"form.volume",
          [](const json& g) -> tl::expected<double, Problem> {

@@ -12,9 +12,12 @@
 #include <functional>
 #include <numeric>
 
+#include "report/card_inside.h"
+#include "report/card_pots.h"
 #include "report/fonts.h"
 #include "report/page.h"
 #include "report/section.h"
+#include "report/shopping_list.h"
 #include "report/text.h"
 
 namespace uovo::report {
@@ -34,6 +37,8 @@ QString restWords(const PlannedCoat& c, bool balloon) {
     if (c.rest == coat::Rest::Inverted) return balloon ? QStringLiteral("upside down on a ring") : QStringLiteral("turned upside down");
     return balloon ? QStringLiteral("stand it on paper") : QStringLiteral("stand it upright");
 }
+
+QString said(const Answer& a) { return qstring(a.headline + (a.after.empty() ? "" : " " + a.after) + ". " + a.sentence); }
 
 /// As typed when a person typed it, else formatted.
 QString spoken(const Measure& m, Dimension d, UnitSystem u) { return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(m.typed); }
@@ -83,17 +88,19 @@ void paintCoats(Page& page, const Plan& plan, const material::Library& lib, cons
 
 void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a) {
     const auto u = plan.units;
-    const auto& s = *a.stage;
+    const auto& s = *a.made->meridian;
+    const CoatedWall& wall = *a.made->wall;
     page.y += 2;
     page.line(kMargin, qstring(piece.name), 9, QFont::Bold);
     page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4, QFont::Medium);
     page.y += 12;
     QString what = qstring(a.coating.name) + (a.coating.tempered ? QStringLiteral(", tempered") : a.coating.compound ? QString() : QStringLiteral(", untempered"));
-    if (const auto* b = std::get_if<form::Balloon>(&piece.former))
-        what += QStringLiteral(". Balloon %1 round, %2 long; dip %3 deep.").arg(spoken(b->girth, Dimension::Length, u), spoken(b->length, Dimension::Length, u), spoken(b->dip, Dimension::Length, u));
-    if (const auto* c = std::get_if<form::Cup>(&piece.former))
+    const auto figure = [&](const char* key) { return spoken(piece.shape.values.contains(key) ? piece.shape.values.at(key) : Measure(form::figure(piece.shape, key)), Dimension::Length, u); };
+    if (piece.overBalloon())
+        what += QStringLiteral(". Balloon %1 round, %2 long; dip %3 deep.").arg(figure("girth"), figure("length"), figure("dip"));
+    else
         what += QStringLiteral(". Cup %1 at the base, %2 at the top; coat it %3 high.")
-                    .arg(spoken(c->baseDiameter, Dimension::Length, u), spoken(c->topDiameter, Dimension::Length, u), spoken(c->fillLine, Dimension::Length, u));
+                    .arg(figure("baseDiameter"), figure("topDiameter"), figure("fillLine"));
     page.paragraph(kMargin, page.width(), what, 4.2);
     page.y += 3;
     // the section, true to its wall times two
@@ -118,22 +125,24 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
         page.line(x + w + 2, words, 4, QFont::Normal, kQuiet);
         page.y += 7.6;
     };
-    fact(qstring(format(s.coats.mass, Dimension::Mass, u)), QStringLiteral("in each"));
+    fact(qstring(format(a.made->mass, Dimension::Mass, u)), QStringLiteral("in each"));
     fact(qstring(format(s.wall.thinnest, Dimension::Length, u)), QStringLiteral("at the thinnest"));
     if (a.bath) fact(qstring(format(a.bath->chocolate * a.coating.densityMelt, Dimension::Mass, u)), QStringLiteral("left in the bath"));
-    fact(qstring(format(s.setting.back().release, Dimension::Duration, u)), QStringLiteral("from last coat until it lets go"));
+    fact(qstring(format(wall.setting.back().release, Dimension::Duration, u)), QStringLiteral("from last coat until it lets go"));
     page.y = std::max(page.y, top + 8 + s.height * scale) + 2;
     p.setPen(QPen(kQuiet, 0.1));
     page.line(kMargin, QStringLiteral("Section with the wall drawn twice as thick."), 3.2, QFont::Normal, kQuiet);
     page.y += 7;
-    paintCoats(page, plan, lib, piece, s);
+    paintCoats(page, plan, lib, piece, wall);
+    paintInside(page, plan, lib, piece, a);
+    page.y += 2;
     page.rule();
     page.y += 3;
     for (const auto& answer : a.answers)
-        if (answer.tone == Tone::Weak || answer.tone == Tone::Impossible) page.paragraph(kMargin, page.width(), qstring(answer.headline + " " + answer.after + ". " + answer.sentence), 4.2, kHarm);
+        if (answer.tone == Tone::Weak || answer.tone == Tone::Impossible) page.paragraph(kMargin, page.width(), said(answer), 4.2, kHarm);
     for (const auto& caution : lib.cautions)
         for (const auto& w : caution.when)
-            if ((w == "balloon" && piece.overBalloon()) || (w == "cup" && !piece.overBalloon()) || (w == "perishable" && piece.filling && piece.filling->perishable)) {
+            if ((w == "balloon" && piece.overBalloon()) || (w == "cup" && !piece.overBalloon())) {
                 page.paragraph(kMargin, page.width(), qstring(caution.text), 3.8, kQuiet);
                 break;
             }
@@ -142,33 +151,45 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
 /// A part or compound: its figures, its parts with their grams, its joints.
 void paintPart(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a) {
     const auto u = plan.units;
-    const auto& s = *a.part;
+    const Made& s = *a.made;
     page.y += 2;
     page.line(kMargin, qstring(piece.name), 9, QFont::Bold);
     page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4, QFont::Medium);
     page.y += 12;
-    page.paragraph(kMargin, page.width(), qstring(a.coating.name) + (a.coating.tempered ? QStringLiteral(", tempered. ") : QStringLiteral(". ")) + qstring(form::family(piece.part()->family)->name) + QStringLiteral("."), 4.2);
+    page.paragraph(kMargin, page.width(), qstring(a.coating.name) + (a.coating.tempered ? QStringLiteral(", tempered. ") : QStringLiteral(". ")) + qstring(form::family(piece.shape.family)->name) + QStringLiteral("."), 4.2);
     page.y += 3;
-    for (const auto& item : s.assembly.items) {
+    const auto& items = s.assembly.items;
+    for (size_t k = 0, many = 1; k < items.size(); k += many) {  // equal ones in a row are one line
+        const auto& item = items[k];
+        many = 1;
+        while (k + many < items.size() && items[k + many].part == item.part) ++many;
         page.need(9);
         page.rule();
         page.y += 2;
-        const size_t k = static_cast<size_t>(&item - s.assembly.items.data());
-        page.line(kMargin, qstring(item.name), 5.4, QFont::DemiBold);
-        page.right(kMargin + page.width(), item.edible ? qstring(format(s.items[k], Dimension::Mass, u)) : QStringLiteral("not eaten"), 5.4, QFont::Bold);
+        page.line(kMargin, many > 1 ? QStringLiteral("%1 × %2").arg(many).arg(qstring(item.name.substr(0, item.name.find_last_not_of(" 0123456789") + 1)).toLower()) : qstring(item.name), 5.4, QFont::DemiBold);
+        page.right(kMargin + page.width(), item.edible ? qstring(format(s.items[k], Dimension::Mass, u)) + (many > 1 ? QStringLiteral(" each") : QString()) : QStringLiteral("not eaten"), 5.4, QFont::Bold);
         page.y += 7;
         QStringList figures;
+        const bool drawn = !item.part.points.empty();  // an outline of its own: its family's length and width say nothing
+        if (drawn) {
+            const form::Vec3 size = form::bounds(item.shape.surface).size();
+            figures << QStringLiteral("%1 by %2 over all").arg(qstring(format(size.x, Dimension::Length, u)), qstring(format(size.y, Dimension::Length, u)));
+        }
         if (const auto* f = form::family(item.part.family))
             for (const auto& field : f->fields)
-                if (const double v = form::figure(item.part, field.key); v > 0) figures << qstring(field.name).toLower() + QStringLiteral(" ") + qstring(format(v, field.dimension, u));
+                if (const double v = form::figure(item.part, field.key); v > 0 && !(drawn && (field.key == "length" || field.key == "width")) && !(field.key == "wall" && (item.shape.wall <= 0 || (s.wall && s.wall->covers(k))))) figures << qstring(field.name).toLower() + QStringLiteral(" ") + qstring(format(v, field.dimension, u));
         if (!figures.isEmpty()) page.paragraph(kMargin, page.width(), figures.join(QStringLiteral(", ")) + QStringLiteral("."), 4, kQuiet);
         page.y += 1;
     }
     if (s.wall) paintCoats(page, plan, lib, piece, *s.wall);
+    paintCasts(page, plan, piece, a);
+    paintJoints(page, plan, lib, piece, a);
+    paintInside(page, plan, lib, piece, a);
+    page.y += 2;
     page.rule();
     page.y += 3;
     for (const auto& answer : a.answers)
-        page.paragraph(kMargin, page.width(), qstring(answer.headline + " " + answer.after + ". " + answer.sentence), 4.2, answer.tone == Tone::Weak || answer.tone == Tone::Impossible ? kHarm : kInk);
+        page.paragraph(kMargin, page.width(), said(answer), 4.2, answer.tone == Tone::Weak || answer.tone == Tone::Impossible ? kHarm : kInk);
 }
 
 std::vector<size_t> byStart(const DayPlan& day) {
@@ -180,7 +201,8 @@ std::vector<size_t> byStart(const DayPlan& day) {
 
 }  // namespace
 
-int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::Library& lib, const Answers& answers) {
+int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::Library& library, const Answers& answers) {
+    const material::Library lib = material::withColours(library, plan.colours);
     QPainter p;
     if (!beginPages(device, p, plan.units)) return 0;
     Page page(device, p);
@@ -191,26 +213,16 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
         page.rule();
         page.y += 3;
     };
-    bool first = true;
-    for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
-        if (!answers.pieces[i]->stage && !answers.pieces[i]->part) continue;
-        if (!first) page.next();
-        first = false;
-        head();
-        answers.pieces[i]->part ? paintPart(page, plan, lib, plan.pieces[i], *answers.pieces[i]) : paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i]);
-    }
-    if (!first) page.next();
     head();
-    page.line(kMargin, QStringLiteral("Pots"), 7, QFont::Bold);
-    page.y += 10;
-    for (const auto& a : answers.evening) {
-        const double w = page.line(kMargin, qstring(a.headline), 5.4, QFont::Bold);
-        page.y += 1;
-        page.line(kMargin + w + 2, qstring(a.after), 4);
-        page.y += 7;
-        page.paragraph(kMargin, page.width(), qstring(a.sentence), 4.2, kQuiet);
-        page.y += 2;
+    paintPots(page, plan, lib, answers);
+    for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
+        if (!answers.pieces[i]->made) continue;
+        page.next();
+        head();
+        answers.pieces[i]->made->meridian ? paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i]) : paintPart(page, plan, lib, plan.pieces[i], *answers.pieces[i]);
     }
+    page.next();
+    head();
     if (answers.day && answers.day->problem.empty()) {
         page.y += 4;
         page.line(kMargin, QStringLiteral("The day"), 7, QFont::Bold);
@@ -229,6 +241,9 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
     }
     page.y += 3;
     for (const auto& c : answers.cautions) page.paragraph(kMargin, page.width(), qstring(c), 3.6, kQuiet);
+    page.next();
+    head();
+    paintShopping(page, p, plan, shopping(plan, lib, answers, plan.deadline.substr(0, 10)));
     p.end();
     return page.pages();
 }
@@ -242,9 +257,9 @@ QString benchCardText(const Plan& plan, const Answers& answers) {
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
         const auto& piece = plan.pieces[i];
         out += QStringLiteral("\n%1 × %2\n").arg(piece.count).arg(qstring(piece.name));
-        for (const auto& a : answers.pieces[i]->answers) out += QStringLiteral("  %1 %2. %3\n").arg(qstring(a.headline), qstring(a.after), qstring(a.sentence));
+        for (const auto& a : answers.pieces[i]->answers) out += "  " + said(a) + "\n";
     }
-    for (const auto& a : answers.evening) out += QStringLiteral("\n%1 %2. %3\n").arg(qstring(a.headline), qstring(a.after), qstring(a.sentence));
+    for (const auto& a : answers.evening) out += "\n" + said(a) + "\n";
     if (answers.day && answers.day->problem.empty()) {
         out += "\n";
         for (const size_t i : byStart(*answers.day))

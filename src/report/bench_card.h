@@ -8,7 +8,7 @@ class QPagedPaintDevice;
 
 namespace uovo::report {
 
-/// Paints the card of a plan, one page a piece and the day after them. Fonts must be loaded.
+/// Paints the card of a plan: the pots with their tempering, one page a piece where it fits, the day, what to buy. Fonts must be loaded.
 /// @returns number of pages, 0 when nothing could be painted
 int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::Library& library, const Answers& answers);
 

@@ -27,10 +27,7 @@ std::vector<Line> lines(const Plan& plan, const Shopping& s) {
 
 }  // namespace
 
-int paintShoppingList(QPagedPaintDevice& device, const Plan& plan, const Shopping& s) {
-    QPainter p;
-    if (!beginPages(device, p, plan.units)) return 0;
-    Page page(device, p);
+void paintShopping(Page& page, QPainter& p, const Plan& plan, const Shopping& s) {
     page.line(kMargin, QStringLiteral("To buy: ") + qstring(plan.name), 7, QFont::Bold);
     page.y += 12;
     for (const auto& l : lines(plan, s)) {
@@ -49,6 +46,13 @@ int paintShoppingList(QPagedPaintDevice& device, const Plan& plan, const Shoppin
     for (const auto& t : s.traces) traces << qstring(t);
     if (!allergens.isEmpty()) page.paragraph(kMargin, page.width(), QStringLiteral("Allergens: %1. Traces: %2. Read the packets.").arg(allergens.join(QStringLiteral(", ")), traces.isEmpty() ? QStringLiteral("none known") : traces.join(QStringLiteral(", "))), 3.8);
     for (const auto& w : s.warnings) page.paragraph(kMargin, page.width(), qstring(w), 3.8, kHarm);
+}
+
+int paintShoppingList(QPagedPaintDevice& device, const Plan& plan, const Shopping& s) {
+    QPainter p;
+    if (!beginPages(device, p, plan.units)) return 0;
+    Page page(device, p);
+    paintShopping(page, p, plan, s);
     p.end();
     return page.pages();
 }

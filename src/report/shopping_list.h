@@ -5,9 +5,14 @@
 #include "core/plan/answers.h"
 
 class QPagedPaintDevice;
+class QPainter;
 
 namespace uovo::report {
 
+class Page;
+
+/// What to buy, each line with its reason; allergens by name. @param painter of the page
+void paintShopping(Page& page, QPainter& painter, const Plan& plan, const Shopping& shopping);
 /// Paints the list of a plan. Fonts must be loaded. @returns number of pages, 0 when nothing could be painted
 int paintShoppingList(QPagedPaintDevice& device, const Plan& plan, const Shopping& shopping);
 /// The same as a PDF file, written whole or not at all.

@@ -78,7 +78,7 @@ TEST_CASE("looking can be stopped, and closing the page leaves nothing behind") 
 TEST_CASE("a part's wall is computed from its coats at a click, shown on the stage, and assumed again at another") {
     Program p;
     p.session.select("moon");
-    p.session.editPiece("Try a family", [](Piece& piece) { piece.former = form::usual("tart"); });
+    p.session.editPiece("Try a family", [](Piece& piece) { piece.shape = form::usual("tart"); });
     p.answered();
     auto* column = p.window.shape()->answers();
     auto* button = column->findChild<QPushButton*>("wallFromCoats");
@@ -88,7 +88,7 @@ TEST_CASE("a part's wall is computed from its coats at a click, shown on the sta
     p.answered();
     REQUIRE(p.session.piece()->coats.size() == 2);
     const auto a = p.session.pieceAnswers("moon");
-    REQUIRE(a->part->wall);
+    REQUIRE(a->made->wall);
     CHECK(p.window.shape()->recipe()->field("former/wall") == nullptr);
     const auto& bodies = p.window.shape()->solid()->scene().bodies;
     REQUIRE_FALSE(bodies.empty());
@@ -99,6 +99,6 @@ TEST_CASE("a part's wall is computed from its coats at a click, shown on the sta
     QTest::mouseClick(button, Qt::LeftButton);
     p.answered();
     CHECK(p.session.piece()->coats.empty());
-    CHECK_FALSE(p.session.pieceAnswers("moon")->part->wall);
+    CHECK_FALSE(p.session.pieceAnswers("moon")->made->wall);
     CHECK(p.window.shape()->recipe()->field("former/wall"));
 }

@@ -84,8 +84,8 @@ TEST_CASE("a step keeps the mesh it came with, without copying it") {
     Document d(folder.path());
     const auto mesh = std::make_shared<const form::Mesh>(form::rock(0.05, 1, 4));
     d.edit("mesh", [&](Plan& p) {
-        p.pieces = {newPart(p, "mesh")};
-        std::get<form::Part>(p.pieces[0].former).mesh = "stone";
+        p.pieces = {newPiece(p, "mesh")};
+        p.pieces[0].shape.mesh = "stone";
         p.meshes["stone"] = mesh;
     });
     for (int i = 0; i < 20; ++i) rename(d, std::to_string(i).c_str());
@@ -166,7 +166,7 @@ TEST_CASE("the bench card prints parts and compounds with every part's grams") {
     words.start("pdftotext", {"-layout", path, "-"});
     REQUIRE(words.waitForFinished());
     const QString text = QString::fromUtf8(words.readAllStandardOutput());
-    for (const char* expected : {"Comet cone", "Specimen basket", "Handle", "Observatory", "Ceiling", "Dome", "Moon to break", "not eaten", "Meteorite", "silicone", "joints to glue"}) {
+    for (const char* expected : {"Comet cone", "Specimen basket", "Handle", "Observatory", "Ceiling", "Dome", "Moon to break", "not eaten", "Meteorite", "silicone", "joints to glue", "The pots", "Stir in portion 2 of 3", "Dusk blue", "8 × wall", "Put it together", "dome on the ceiling", "What goes in: Cocoa almonds", "Cast it", "To buy:", "Allergens:"}) {
         INFO(expected);
         CHECK(text.contains(expected));
     }

@@ -37,7 +37,7 @@ TEST_CASE("a piece is filled to three quarters and closed with a lid") {
     p.answered();
     CHECK(filling(p).share.value == 0.75);
     const auto a = p.session.pieceAnswers(p.piece().id);
-    CHECK(a->fillEach == Approx(0.75 * a->stage->capacity));
+    CHECK(a->fillEach == Approx(0.75 * a->made->capacity));
     for (auto* f : in->findChildren<FigureField*>())
         if (f->place() == "filling/cap") p.type(f, "3 mm");
     p.answered();

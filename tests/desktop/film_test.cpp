@@ -77,7 +77,7 @@ TEST_CASE("the bar of grams adds up to what the coats took") {
     Program p;
     const auto a = p.session.pieceAnswers("crater-bowl");
     double in = 0;
-    for (const auto& c : a->stage->coats.coats) in += c.added;
+    for (const auto& c : a->made->wall->coats) in += c.added;
     CHECK(p.window.shape()->film()->grams()->accessibleName().contains(QString::fromStdString(format(in, Dimension::Mass, UnitSystem::Metric))));
     p.session.select("observatory");
     p.answered();
@@ -88,7 +88,7 @@ TEST_CASE("computing the coats can be stopped") {
     Program p;
     p.session.select("moon");
     p.session.editPiece("A ball, turned", [](Piece& piece) {
-        piece.former = form::usual("ball");
+        piece.shape = form::usual("ball");
         piece.coats = {turnedCoat(0.25), turnedCoat(0.2), turnedCoat(0.15)};
     });
     p.answered();
@@ -125,8 +125,8 @@ TEST_CASE("a coat's own chocolate, its turning, tapping and scraping are set on 
     CHECK(p.session.piece()->coats[1].motion == coat::Motion::Side);
     CHECK(p.session.piece()->coats[1].scrape);
     p.answered();
-    REQUIRE(p.session.pieceAnswers("crater-bowl")->stage);
-    CHECK(p.session.pieceAnswers("crater-bowl")->stage->shape);  // no longer round: on its own triangles
+    REQUIRE(p.session.pieceAnswers("crater-bowl")->made);
+    CHECK_FALSE(p.session.pieceAnswers("crater-bowl")->made->meridian->round);  // no longer round: on its own triangles
     card = p.window.shape()->coats()->cards().at(1);
     CHECK(card->findChild<QLabel*>("coatExtras")->toolTip().contains("on its side"));
     for (int i = 0; i < 3; ++i) p.session.document().undo();
@@ -181,7 +181,7 @@ TEST_CASE("bare spots are hatched on the stage and listed, a longer turning clos
     Program p;
     p.session.select("moon");
     p.session.editPiece("A ball with too little in it", [](Piece& piece) {
-        piece.former = form::usual("ball");
+        piece.shape = form::usual("ball");
         PlannedCoat c = turnedCoat(0.04);
         c.moveFor = 120;
         c.moveEvery = 60;
@@ -213,7 +213,7 @@ TEST_CASE("the cursor reads the wall anywhere on the turning stage") {
     p.window.shape()->setTurning(true);
     auto* solid = p.window.shape()->solid();
     const double wall = solid->wallAt(solid->rect().center());
-    const auto& s = *p.session.pieceAnswers("crater-bowl")->stage;
+    const auto& s = *p.session.pieceAnswers("crater-bowl")->made->meridian;
     CHECK(wall > 0.8 * s.wall.thinnest);
     CHECK(wall < 1.05 * s.wall.thickest);
     CHECK(std::isnan(solid->wallAt(QPointF(3, 3))));
@@ -260,7 +260,7 @@ TEST_CASE("pictures of the coats in time", "[.][pictures]") {
     QTest::keyClick(p.window.sheet(), Qt::Key_Escape);
     p.session.select("moon");
     p.session.editPiece("A ball with too little in it", [](Piece& piece) {
-        piece.former = form::usual("ball");
+        piece.shape = form::usual("ball");
         PlannedCoat c = turnedCoat(0.10);
         c.moveFor = 240;
         piece.coats = {c};

@@ -1,5 +1,6 @@
 // Will it hold, in the real window: the strip of cases, the stress on the stage, loads typed and dragged, ways taken, the snap test.
 #include "program.h"
+#include "support.h"
 
 namespace {
 
@@ -99,7 +100,7 @@ TEST_CASE("the weakest case is told in the answers, and a way out is taken and c
     // a large thin bowl of one coat, lifted across its rim
     p.session.editPiece("One coat", [](Piece& q) {
         q.coats.resize(1);
-        q.former = form::Balloon{0.6, 0.225, 0.11, 0.2};
+        q.shape = test::balloon(0.6, 0.225, 0.11, 0.2);
         q.handling.lift = Handling::Lift::Fingers;
         q.chocolate = "milk";
         q.coats[0].temperature = Measure(29.5);
@@ -173,7 +174,7 @@ TEST_CASE("a basket's joints are scored with one click, chosen otherwise in its 
     REQUIRE(score);
     QTest::mouseClick(score, Qt::LeftButton);
     p.answered();
-    CHECK(p.piece().part()->choices.at("glue") == "glue on scored faces");
+    CHECK(p.piece().shape.choices.at("glue") == "glue on scored faces");
     CHECK(shown(p).margin > 1.2 * before);
     CHECK(h->findChild<QPushButton*>("scoreJoints") == nullptr);  // it is done
     p.session.document().undo();

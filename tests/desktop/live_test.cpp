@@ -196,10 +196,30 @@ TEST_CASE("without a device the figures are typed, and do the same") {
     CHECK(live->prompt().contains("scorches"));
     type("900");
     CHECK(typed->complaint()->text().contains("No thermometer"));
-    // another pot ends it
-    auto* m = p.window.melt();
+}
+
+TEST_CASE("another pot may be looked at while one is tempered: the run goes on, says whose it is, and its curve waits there") {
+    Program p;
+    auto* m = melt(p);
+    auto* live = m->live();
+    Serial line(live);
+    live->begin();
+    auto* button = live->findChild<QPushButton*>("temperNow");
+    CHECK(button->text() == "stop");
+    REQUIRE(line.send("T 40 @0\nT 39 @4\nT 38 @8\n"));
+    REQUIRE(QTest::qWaitFor([&] { return live->curve().size() >= 3; }, 3000));
+    const size_t before = live->curve().size();
     QTest::mouseClick(m->pots().at(1), Qt::LeftButton);
-    CHECK_FALSE(live->isRunning());
+    CHECK(live->isRunning());
+    CHECK(live->curve().empty());  // the drawn curve is that of the other pot
+    CHECK(button->text().startsWith("stop tempering "));
+    CHECK(button->text().contains(QString::fromStdString(p.session.answers()->pots[0].name).toLower()));
+    REQUIRE(line.send("T 37 @12\nT 37 @16\nT 37 @20\n"));
+    REQUIRE(QTest::qWaitFor([&] { return live->digits().startsWith("37"); }, 3000));
+    QTest::mouseClick(m->pots().at(0), Qt::LeftButton);
+    CHECK(live->curve().size() > before);
+    CHECK(button->text() == "stop");
+    line.unplug();
 }
 
 TEST_CASE("pictures of tempering", "[.][pictures]") {

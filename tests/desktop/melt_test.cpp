@@ -55,7 +55,7 @@ TEST_CASE("another way to temper changes the steps at once, is kept in the plan,
     auto* method = m->findChild<QComboBox*>("temperMethod");
     pick(method, 1);
     p.answered();
-    const std::string id = p.session.answers()->pots[m->chosen()].id;
+    const std::string id = p.session.answers()->pots[m->chosen()].key.chocolate;
     REQUIRE(p.session.plan().melting.count(id));
     CHECK(p.session.plan().melting.at(id).method == temper::Method::Butter);
     bool crystals = false;
@@ -79,7 +79,7 @@ TEST_CASE("another way to temper changes the steps at once, is kept in the plan,
 TEST_CASE("what stands in the cupboard is taken off the list, a price makes a cost, a bad entry is said") {
     Program p;
     auto* m = melt(p);
-    const std::string id = p.session.answers()->pots[0].id;
+    const std::string id = p.session.answers()->pots[0].key.chocolate;
     auto* shopping = m->shopping();
     const QString all = shopping->text();
     const auto field = [&](const char* what) { return QStringLiteral("pantry/%1/%2").arg(QString::fromStdString(id), QLatin1String(what)); };
@@ -154,7 +154,7 @@ TEST_CASE("a colour is mixed from a pot: its page, the pieces that take it, its 
     const auto before = p.session.plan();
     size_t white = 0;
     for (size_t i = 0; i < p.session.answers()->pots.size(); ++i)
-        if (p.session.answers()->pots[i].id == "white") white = i;
+        if (p.session.answers()->pots[i].key.chocolate == "white") white = i;
     QTest::mouseClick(m->pots()[white], Qt::LeftButton);
     QTest::qWait(30);
     auto* add = m->findChild<QPushButton*>("addColour");
@@ -175,7 +175,7 @@ TEST_CASE("a colour is mixed from a pot: its page, the pieces that take it, its 
     CHECK(p.session.plan().pieces[5].chocolate == id);
     size_t pot = 99;
     for (size_t i = 0; i < p.session.answers()->pots.size(); ++i)
-        if (p.session.answers()->pots[i].id == id) pot = i;
+        if (p.session.answers()->pots[i].key.chocolate == id) pot = i;
     REQUIRE(pot < m->pots().size());
     m->choose(pot);
     QTest::qWait(30);
@@ -199,7 +199,7 @@ TEST_CASE("a colour is mixed from a pot: its page, the pieces that take it, its 
 TEST_CASE("what the packet says is typed beside its pot, and a contradiction is said there") {
     Program p;
     auto* m = melt(p);
-    const std::string id = p.session.library().find(p.session.answers()->pots[0].id)->boughtAs();
+    const std::string id = p.session.library().find(p.session.answers()->pots[0].key.chocolate)->boughtAs();
     m->choose(0);
     const auto field = [&](const char* key) {
         for (auto* f : m->findChildren<FigureField*>())
@@ -246,7 +246,7 @@ TEST_CASE("pictures of the pots", "[.][pictures]") {
     REQUIRE(p.window.grab().save(folder + "/melt.png"));
     if (!qEnvironmentVariableIsSet("UOVO_ALL_PICTURES")) return;
     for (size_t i = 0; i < p.session.answers()->pots.size(); ++i)
-        if (p.session.answers()->pots[i].id == "dusk") m->choose(i);
+        if (p.session.answers()->pots[i].key.chocolate == "dusk") m->choose(i);
     QTest::qWait(100);
     REQUIRE(p.window.grab().save(folder + "/melt_colour.png"));
     emit m->colourWanted("dusk");

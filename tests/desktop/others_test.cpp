@@ -149,7 +149,7 @@ TEST_CASE("a second model of the same name takes no other piece's model away") {
         REQUIRE(QTest::qWaitFor([&] { return (mm = p.window.findChild<QPushButton*>("unit/millimetres")) != nullptr; }, 3000));
         QTest::mouseClick(mm, Qt::LeftButton);
         REQUIRE(QTest::qWaitFor([&] { return !p.window.findChild<QPushButton*>("unit/millimetres"); }, 3000));
-        return p.session.piece()->part()->mesh;
+        return p.session.piece()->shape.mesh;
     };
     const std::string first = bring(1, "a"), second = bring(2, "b");
     CHECK(first == "pebble");
@@ -167,7 +167,7 @@ TEST_CASE("an edit beyond what a file holds is not made, and the window says why
     Program p;
     Plan full;
     for (size_t i = 0; i < limits::kPieces; ++i) {
-        full.pieces.push_back(newPart(full, "disc"));
+        full.pieces.push_back(newPiece(full, "disc"));
         full.pieces.back().id = "disc-" + std::to_string(i);
     }
     QTemporaryDir apart;
@@ -175,7 +175,7 @@ TEST_CASE("an edit beyond what a file holds is not made, and the window says why
     d.setPlan(full, {});
     QSignalSpy refused(&d, &Document::refused);
     d.edit("One more", [](Plan& plan) {
-        plan.pieces.push_back(newPart(plan, "disc"));
+        plan.pieces.push_back(newPiece(plan, "disc"));
     });
     CHECK(refused.size() == 1);
     CHECK(d.plan() == full);

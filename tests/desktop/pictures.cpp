@@ -108,7 +108,7 @@ TEST_CASE("a sheet of the shape place with each family in turn, to look at", "[.
         if (f.id == "mesh") continue;
         p.session.select("moon");
         p.session.editPiece("Try a family", [&](Piece& piece) {
-            piece.former = form::usual(f.id);
+            piece.shape = form::usual(f.id);
             piece.name = f.name;
         });
         p.answered();

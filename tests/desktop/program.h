@@ -44,7 +44,7 @@ struct Program {
         REQUIRE(QTest::qWaitFor([this] { return session.isComplete(); }, 20000));
         QTest::qWait(20);
     }
-    double grams() const { return session.pieceAnswers(session.selected().toStdString())->stage->coats.mass; }
+    double grams() const { return session.pieceAnswers(session.selected().toStdString())->made->mass; }
     const Piece& piece() const { return *session.piece(); }
 
     void type(FigureField* field, const QString& words) {

@@ -249,12 +249,12 @@ TEST_CASE("creases stay sharp and round walls smooth") {
 TEST_CASE("a thumbnail is kept until its piece changes") {
     Piece p;
     p.id = "x";
-    p.former = form::usual("ball");
+    p.shape = form::usual("ball");
     auto answers = std::make_shared<PieceAnswers>();
     CHECK(thumbnail(p, answers, QSize(40, 40)).isNull());
-    auto stage = std::make_shared<PartStage>();
+    auto stage = std::make_shared<Made>();
     stage->assembly = *form::build(form::usual("ball"));
-    answers->part = stage;
+    answers->made = stage;
     const QImage first = thumbnail(p, answers, QSize(40, 40));
     CHECK(covered(first) > 200);
     CHECK(thumbnail(p, answers, QSize(40, 40)).cacheKey() == first.cacheKey());

@@ -15,7 +15,7 @@ namespace {
 std::string figures(const Answers& answers) {
     for (const auto& p : answers.pieces) {
         if (!p->problems.empty()) continue;
-        const double mass = p->stage ? p->stage->coats.mass : p->part ? p->part->mass : 0;
+        const double mass = p->made ? p->made->mass : 0;
         if (!(mass >= 0 && mass < 200)) return fmt::format("{} weighs {} kg", p->id, mass);
         for (const Answer& a : p->answers) {
             if (a.sentence.empty() || a.id.empty()) return fmt::format("{} has an answer without words", p->id);

@@ -106,32 +106,16 @@ PlannedCoat coat(Random& r) {
 
 Piece piece(Random& r, Plan& plan) {
     Piece p;
-    const int kind = below(r, static_cast<int>(form::families().size()) + 6);
-    if (kind < 3) {
-        p = newPiece(plan, Family::BalloonBowl);
-        auto& b = std::get<form::Balloon>(p.former);
-        strange(r, b.girth, 0.1, 1.2, 0.8);
-        strange(r, b.length, 0.05, 0.5, 0.4);
-        strange(r, b.dip, 0.01, 0.3, 0.8);
-        strange(r, b.pear, 0, 0.4, 0.3);
-    } else if (kind < 6) {
-        p = newPiece(plan, Family::CoatedCup);
-        auto& c = std::get<form::Cup>(p.former);
-        strange(r, c.baseDiameter, 0.02, 0.15, 0.8);
-        strange(r, c.topDiameter, 0.02, 0.2, 0.8);
-        strange(r, c.height, 0.01, 0.25, 0.8);
-        strange(r, c.corner, 0, 0.02, 0.5);
-        strange(r, c.fillLine, 0.01, 0.25, 0.5);
-    } else {
-        const auto& f = form::families()[static_cast<size_t>(kind - 6)];
-        p = newPart(plan, f.id);
-        p.former = part(r, f, plan);
-    }
+    const auto& all = form::families();
+    const int kind = below(r, static_cast<int>(all.size()) + 4);  // bowls and cups are what is made most
+    const auto& f = kind < 2 ? *form::family("balloon") : kind < 4 ? *form::family("cup") : all[static_cast<size_t>(kind - 4)];
+    p = newPiece(plan, f.id);
+    p.shape = part(r, f, plan);
     p.chocolate = any(r, io::library().chocolates).id;
     if (chance(r, 0.15)) p.temper = material::Temper::Untempered;
     if (chance(r, 0.15)) p.thinner = chance(r, 0.5) ? material::Thinner::CocoaButter : material::Thinner::VegetableOil, p.thinnerShare = figure(r, 0, 0.1);
     if (chance(r, 0.5)) p.count = chance(r, 0.9) ? 1 + below(r, 60) : tame ? 500 : any<int>(r, {0, 499, 500, 501, 100000});
-    if (p.isCoated() || (p.couldBeCoated() && chance(r, 0.6))) {
+    if (p.alongMeridian() || (p.couldBeCoated() && chance(r, 0.6))) {
         p.coats = usualCoats(p, plan, io::library());
         if (chance(r, 0.5)) p.coats.clear();
         for (int i = below(r, 3); i > 0 || (p.coats.empty() && i == 0 && chance(r, 0.8)); --i) p.coats.push_back(coat(r));

@@ -2,6 +2,8 @@
 
 #include <limits>
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -83,6 +85,13 @@ tl::expected<Bath, Problem> bestBath(const form::Meridian& former, double dip, c
     return best;
 }
 
+std::string PotKey::id() const {
+    std::string out = chocolate;
+    if (temper == material::Temper::Untempered) out += "-untempered";
+    if (thinner != material::Thinner::None && thinnerShare > 0) out += fmt::format("-{}-{:g}", thinner == material::Thinner::CocoaButter ? "butter" : "oil", 100 * thinnerShare);
+    return out;
+}
+
 int packetsToBuy(double need, double have, double packet) { return packet > 0 ? static_cast<int>(std::ceil(std::max(0.0, need - have) / packet - 1e-9)) : 0; }
 
 std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<double>& packets, double bowlLoss, double spatulaLoss,
@@ -90,15 +99,15 @@ std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<doub
     std::vector<Pot> out;
     for (size_t i = 0; i < demands.size(); ++i) {
         const auto& d = demands[i];
-        auto it = std::find_if(out.begin(), out.end(), [&](const Pot& p) { return p.chocolate == d.pot; });
+        auto it = std::find_if(out.begin(), out.end(), [&](const Pot& p) { return p.key == d.pot; });
         if (it == out.end()) {
             out.emplace_back();
             it = out.end() - 1;
-            it->chocolate = d.pot;
+            it->key = d.pot;
+            it->name = d.name;
             it->packet = packets[i];
             it->tools = bowlLoss + spatulaLoss;
         }
-        it->id = d.chocolate;
         it->late += d.late;
         it->minutes += d.minutes;
         it->uses.push_back({d.piece, d.make * d.each});

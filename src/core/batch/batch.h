@@ -33,14 +33,25 @@ tl::expected<Bath, Problem> bathFor(const form::Meridian& former, double dip, co
 /// The pot that needs the least chocolate among those that fit.
 tl::expected<Bath, Problem> bestBath(const form::Meridian& former, double dip, const std::vector<material::Pot>& pots, double clearance);
 
+/// What is in a pot: one chocolate, prepared one way.
+struct PotKey {
+    std::string chocolate = {};  ///< id
+    material::Temper temper = material::Temper::Tempered;
+    material::Thinner thinner = material::Thinner::None;
+    double thinnerShare = 0;
+    bool operator==(const PotKey&) const = default;
+    /// As an id: "dark", "dark-untempered", "milk-oil-2".
+    std::string id() const;
+};
+
 /// What one family of pieces asks of a chocolate.
 struct Demand {
-    std::string piece;     ///< name
-    std::string pot;       ///< chocolate and how it is prepared, the key of a pot
+    std::string piece;     ///< id
+    PotKey pot;
     int make = 0;          ///< pieces with spares
     double each = 0;       ///< kg in one
     double bath = 0;       ///< kg that must remain for the last piece
-    std::string chocolate = {};  ///< id
+    std::string name = {};  ///< of the pot, for a person
     double late = 0;       ///< kg wanted molten late: patches, seams, glue
     double aside = 0;      ///< kg of each that fall on paper or are cut off, and come back
     double minutes = 0;    ///< of coating and casting with it
@@ -48,7 +59,8 @@ struct Demand {
 
 /// One pot of the plan.
 struct Pot {
-    std::string chocolate;
+    PotKey key;
+    std::string name = {};  ///< for a person: "Dark couverture, untempered"
     double pieces = 0;    ///< kg in all pieces
     double bath = 0;      ///< kg left after the last dip
     double tools = 0;     ///< kg on bowl and spatula
@@ -58,7 +70,6 @@ struct Pot {
     double consumed = 0;  ///< melt - returned
     double packet = 0;    ///< kg in one packet
     int packets = 0;      ///< to buy
-    std::string id = {};  ///< of the chocolate
     double late = 0;      ///< kg wanted molten late in the day; they come from what is returned
     double minutes = 0;   ///< of work with it
     struct Use {

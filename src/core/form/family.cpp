@@ -14,6 +14,10 @@ constexpr double mm = 1e-3, ml = 1e-6;
 Field len(const char* key, const char* name, const char* before, double value, double low, double high) {
     return {key, name, before, Dimension::Length, value * mm, low * mm, high * mm};
 }
+Field taped(Field f) {  // round things are measured by a tape
+    f.unit = "cm";
+    return f;
+}
 Field number(const char* key, const char* name, const char* before, double value, double low, double high) {
     return {key, name, before, Dimension::Count, value, low, high};
 }
@@ -31,11 +35,16 @@ std::vector<Family> make() {
     const Field overlap = len("overlap", "Overlap of the wrap", "overlapped by", 8, 0, 40);
     const Field bars = len("thickness", "Thickness of the bars", "between bars", 3, 0.8, 20);
     std::vector<Family> f;
-    // Over a balloon
+    // Over a balloon, in a cup
+    f.push_back({"balloon", "Bowl over a balloon", "Over a balloon", Body::Wall, true, "Dipped: the wall is computed from how you coat it.", "bowl balloon dip dessert ice cream crater dish", "Tape round the widest place, ruler from knot to crown.",
+                 {taped(len("girth", "Balloon girth", "over a balloon", 440, 50, 2000)), taped(len("length", "Balloon length", "round and", 160, 20, 800)), len("dip", "Dip depth", "long, dipped", 80, 5, 720), share("pear", "Pear shape", "deep; pear-shaped", 0.2, 0, 0.3)}});
+    f.push_back({"cup", "Cup coated inside", "In a cup", Body::Wall, false, "Filled and poured out: the wall is computed from how you coat it.", "cup paper coated mousse posset shot small", "Ruler inside: across the base, across the top and up.",
+                 {len("baseDiameter", "Base diameter", "cup", 45, 10, 400), len("topDiameter", "Top diameter", "at the base,", 65, 10, 500), len("height", "Cup height", "at the top,", 50, 5, 400), len("corner", "Corner radius", "high, corner", 4, 0, 160), len("fillLine", "Fill line", "round, coated up to", 50, 3, 400)},
+                 {{"made", "What the cup is of", {"paper", "plastic", "silicone"}}}});
     f.push_back({"balloon-lace", "Lace, strips or drips over a balloon", "Over a balloon", Body::Wall, true,
                  "When light should fall through: piped lines, crossed strips, or drips that leave part of the balloon bare.",
                  "balloon basket cage nest lace net strip drip piped bowl dome web", "Tape round the widest place, ruler from knot to crown; the line with a ruler on paper.",
-                 {len("girth", "Balloon girth", "over a balloon", 360, 100, 1500), len("length", "Balloon length", "round and", 135, 30, 600), len("dip", "Height covered", "long, covered", 70, 10, 500),
+                 {taped(len("girth", "Balloon girth", "over a balloon", 360, 100, 1500)), taped(len("length", "Balloon length", "round and", 135, 30, 600)), len("dip", "Height covered", "long, covered", 70, 10, 500),
                   share("pear", "Pear shape", "high; pear-shaped", 0.2, 0, 0.3), len("lineWidth", "Width of a line", "lines", 5, 1, 40), len("lineHeight", "Height of a line", "wide and", 3, 0.5, 12),
                   share("coverage", "Share that is covered", "high, covering", 0.5, 0.1, 1)},
                  {{"pattern", "Pattern", {"strips", "lace", "drips"}}}});
@@ -148,11 +157,16 @@ std::vector<Family> make() {
                  {len("length", "Height of the shape", "shape", 110, 20, 400), len("width", "Width of the shape", "high,", 90, 15, 400), len("thickness", "Thickness", "wide,", 6, 2, 30), len("base", "Diameter of the base", "thick; base", 90, 20, 300), len("baseHeight", "Height of the base", "wide and", 8, 2, 60)}, {outlineChoice()}});
     f.push_back({"hung-ball", "Hollow ball on a cord", "Put together", Body::Compound, false, "Two halves, sweets inside, hung from a cord through a disc of card; to be broken.", "moon ball hang cord piñata break mallet surprise pendulum", "Ruler across one half; the card and the cord.",
                  {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
+    for (auto& g : f) {
+        g.meridian = g.id == "balloon" || g.id == "cup";
+        for (const auto& [group, former] : {std::pair{"Over a balloon", Former::Balloon}, {"In a cup", Former::Cup}, {"Closed", Former::Closed}, {"Wrapped in acetate", Former::Wrap}, {"Sheets and piping", Former::Table}, {"Modeled by hand", Former::Hands}, {"Put together", Former::Parts}})
+            if (g.group == group) g.former = former;
+    }
     for (auto& g : f) {  // what a mold is made of says how fast it takes heat
-        const bool cavity = (g.body == Body::Wall || g.body == Body::Cast) && !g.outside && g.group != "Wrapped in acetate";
+        const bool cavity = (g.body == Body::Wall || g.body == Body::Cast) && (g.former == Former::Mold || g.former == Former::Closed);
         if (!cavity) continue;
         std::vector<std::string> molds{"thin plastic mold", "rigid clear mold", "silicone mold", "tin mold"};
-        const std::string usual = g.id == "tart" ? "tin mold" : g.group == "Closed" ? "rigid clear mold" : g.id == "fluted-dome" || g.id == "original" || g.id == "mesh" || g.id == "spoon" ? "silicone mold" : "thin plastic mold";
+        const std::string usual = g.id == "tart" ? "tin mold" : g.former == Former::Closed ? "rigid clear mold" : g.id == "fluted-dome" || g.id == "original" || g.id == "mesh" || g.id == "spoon" ? "silicone mold" : "thin plastic mold";
         std::stable_partition(molds.begin(), molds.end(), [&](const auto& m) { return m == usual; });
         if (g.id == "case") molds = {"paper case", "silicone case"};
         g.choices.push_back({"mold", "Mold", molds});

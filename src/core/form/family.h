@@ -14,6 +14,7 @@ struct Field {
     Dimension dimension = Dimension::Length;
     double value = 0, low = 0, high = 0;  ///< SI; usual value and what is accepted
     bool whole = true;       ///< a count that is only counted whole
+    std::string unit = {};   ///< of a bare number; empty: mm for lengths
 };
 
 /// One of a few words.
@@ -31,6 +32,18 @@ enum class Body {
     Compound, ///< several parts put together
 };
 
+/// What gives a piece its shape while its chocolate sets.
+enum class Former {
+    Balloon,  ///< inflated, oiled, let down or burst
+    Cup,      ///< torn or peeled off
+    Mold,     ///< a cavity that is filled from above
+    Closed,   ///< a mold that closes round itself: filled in part and turned about
+    Wrap,     ///< acetate
+    Table,    ///< spread or piped flat
+    Hands,    ///< modeled
+    Parts,    ///< several of these
+};
+
 struct Family {
     std::string id, name, group;
     Body body = Body::Wall;
@@ -41,6 +54,8 @@ struct Family {
     std::vector<Field> fields;
     std::vector<Choice> choices = {};
     std::string points = {};  ///< "profile" or "outline" when it also needs points; else empty
+    Former former = Former::Mold;
+    bool meridian = false;    ///< round and plain: its wall is computed from its coats along its meridian (former.h), never assumed
 
     const Field* field(const std::string& key) const;
     const Choice* choice(const std::string& key) const;

@@ -76,11 +76,6 @@ tl::expected<Meridian, Problem> wholeMeridian(const Balloon& b) {
     return pear(pearRadius(b.girth.value, b.pear.value), b.length.value / 2, b.pear.value, pi, Side::Outside);
 }
 
-const std::vector<std::string>& cupsMade() {
-    static const std::vector<std::string> made{"paper", "plastic", "silicone"};
-    return made;
-}
-
 tl::expected<Meridian, Problem> meridian(const Cup& c) {
     if (auto ok = within(c.baseDiameter.value, 0.01, 0.4, "The base", "baseDiameter"); !ok) return tl::unexpected(ok.error());
     if (auto ok = within(c.topDiameter.value, 0.01, 0.5, "The top", "topDiameter"); !ok) return tl::unexpected(ok.error());

@@ -25,12 +25,8 @@ struct Cup {
     Measure height = 0.05;
     Measure corner = 0.004;  ///< radius between floor and wall
     Measure fillLine = 0.05; ///< height up to which the wall is coated
-    std::string made;        ///< of what: one of cupsMade(), empty: the first
     bool operator==(const Cup&) const = default;
 };
-
-/// "paper", "plastic", "silicone"; written to files as they stand.
-const std::vector<std::string>& cupsMade();
 
 /// Meridian of the coated part, pole at z = 0.
 /// @returns the curve, or a sentence naming the field that is impossible

@@ -27,6 +27,25 @@ Part unopened(Part part) {
     return part;
 }
 
+namespace {
+
+Measure measure(const Part& part, const std::string& key) {
+    const auto it = part.values.find(key);
+    return it != part.values.end() ? it->second : Measure(figure(part, key));
+}
+
+}  // namespace
+
+Balloon balloonOf(const Part& p) { return {measure(p, "girth"), measure(p, "length"), measure(p, "dip"), measure(p, "pear")}; }
+
+Cup cupOf(const Part& p) { return {measure(p, "baseDiameter"), measure(p, "topDiameter"), measure(p, "height"), measure(p, "corner"), measure(p, "fillLine")}; }
+
+tl::expected<Meridian, Problem> meridian(const Part& part) {
+    const Family* f = family(part.family);
+    if (!f || !f->meridian) return refuse("This shape has no meridian.", "family");
+    return f->former == Former::Balloon ? meridian(balloonOf(part)) : meridian(cupOf(part));
+}
+
 Part usual(const std::string& id) {
     Part p;
     p.family = id;
@@ -97,7 +116,11 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
         s.exact = false;
         hollow = v.choice("filled") == "hollow";
         built = std::move(s);
-    } else if (f.group == "Over a balloon" || id == "bought" || id == "original" || id == "plaque" || id == "flame" || id == "egg-half") {
+    } else if (f.meridian) {
+        const auto m = meridian(part);
+        if (!m) return tl::unexpected(m.error());
+        built = roundFormer(*m, detail.triangles);
+    } else if (f.former == Former::Balloon || id == "bought" || id == "original" || id == "plaque" || id == "flame" || id == "egg-half") {
         built = buildFree(v, id, detail);
     } else if (id == "rope" || id == "clip-handle") {
         built = buildSwept(v, id, detail);

@@ -6,6 +6,7 @@
 #include <tl/expected.hpp>
 
 #include "core/form/family.h"
+#include "core/form/former.h"
 #include "core/form/loft.h"
 #include "core/form/outline.h"
 
@@ -102,6 +103,14 @@ tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes = {
 
 /// A part as it is while it is coated or cast: a hole that is melted into it afterwards is not there yet.
 Part unopened(Part part);
+
+/// The balloon of a bowl and the cup of a coated cup, from their figures.
+Balloon balloonOf(const Part& part);
+Cup cupOf(const Part& part);
+/// Meridian of what is coated. @param part of a family with a meridian
+tl::expected<Meridian, Problem> meridian(const Part& part);
+/// A round former as a mesh for its coats. @param triangles about so many
+Shape roundFormer(const Meridian& meridian, double triangles);
 
 /// A part with the family's usual figures.
 Part usual(const std::string& family);

@@ -2,7 +2,6 @@
 #pragma once
 #include <numbers>
 
-#include "core/form/former.h"
 #include "core/form/part.h"
 
 namespace uovo::form {

@@ -9,6 +9,7 @@ namespace uovo::form {
 namespace {
 
 constexpr int kPanels = 64;
+constexpr double kRoundBudget = 2;  // times the triangles wanted: a corner of a third of a millimetre asks for fifteen
 
 /// Area ∬ √(z_u²(r² + r_θ²) + (r r_u)²) dθ du of one stretch whose radius may wave round the axis.
 double stretchArea(const Stretch& s, int waves) {
@@ -116,6 +117,19 @@ Built profileBody(const Values& v, bool closed, const Detail& detail) {
 }
 
 }  // namespace
+
+Shape roundFormer(const Meridian& meridian, double triangles) {
+    LatheOptions o;
+    o.edge = o.along = std::sqrt(meridian.area() / (0.433 * 0.75 * triangles));  // rows and rings are rounded up
+    o.onSurface = true;
+    o.most = kRoundBudget * triangles;
+    Shape s;
+    s.surface = lathe(meridian, o);
+    s.outside = meridian.side() == Side::Outside;
+    s.area = s.areaLow = s.areaHigh = meridian.area();
+    s.volume = meridian.volume();
+    return s;
+}
 
 Stretch line(double r0, double z0, double r1, double z1, Mark mark) {
     return {[=](double u) { return CurvePoint{r0 + (r1 - r0) * u, z0 + (z1 - z0) * u, r1 - r0, z1 - z0, 0, 0}; }, mark, {}};

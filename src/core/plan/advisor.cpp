@@ -42,13 +42,13 @@ class Advisor {
 public:
     Advisor(const Piece& piece, Wish wish, double value, const Plan& plan, const material::Library& lib, const material::Coating& coating)
         : piece_(piece), wish_(wish), value_(value), plan_(plan), lib_(lib), coating_(coating), bears_(lib.former(coating.compound ? "balloonBearsCompound" : "balloonBears")) {
-        if (piece.part())
-            if (auto built = form::build(*piece.part(), plan.meshes, {piece.closes() ? kTurnedTriangles : kCoarseTriangles, 20, true})) assembly_ = std::move(*built);
+        if (!piece.alongMeridian())
+            if (auto built = form::build(piece.shape, plan.meshes, {piece.closes() ? kTurnedTriangles : kCoarseTriangles, 20, true})) assembly_ = std::move(*built);
         for (const auto& item : assembly_.items)
             if (item.shape.body == form::Body::Wall) rimLength_ += item.shape.rim;
-        if (const auto* b = std::get_if<form::Balloon>(&piece.former))
-            if (const auto m = form::meridian(*b)) rimLength_ = 2 * std::numbers::pi * m->radiusAt(m->highest());
-        if (const auto* c = std::get_if<form::Cup>(&piece.former)) rimLength_ = std::numbers::pi * c->topDiameter.value;
+        if (!piece.alongMeridian()) return;
+        if (const auto m = form::meridian(piece.shape))
+            rimLength_ = piece.overBalloon() ? 2 * std::numbers::pi * m->radiusAt(m->highest()) : std::numbers::pi * form::figure(piece.shape, "topDiameter");
     }
 
     tl::expected<Advised, Problem> run(std::stop_token stop, const std::function<void(double)>& progress) {
@@ -140,7 +140,7 @@ private:
     std::vector<Left> coarse(const Piece& piece, std::stop_token stop) const {
         std::vector<Left> out;
         double mass = 0;
-        if (piece.part()) {
+        if (!piece.alongMeridian()) {
             form::Assembly assembly = assembly_;
             std::vector<double> kg(assembly.items.size(), 0.0);
             const auto wall = coatParts(assembly, kg, piece, plan_, lib_, stop);
@@ -312,22 +312,15 @@ private:
         a.title = title;
         a.changed = made(m);
         Left left;
-        double low = 1 - PartWall::kLess, high = 1 + PartWall::kMore;  // judged, for what is computed on a mesh
-        if (piece_.part()) {
-            const auto stage = partStage(a.changed, plan_, lib_, coating_);
-            if (!stage || !stage->wall) return std::nullopt;
-            double coated = 0;
-            for (const auto& c : stage->wall->coats) coated += c.added;
-            left = {stage->wall->thinnest, stage->wall->rim, stage->wall->mean, coated};
-        } else {
-            const auto job = coatJob(a.changed, plan_, lib_, AnswerOptions{}.cells), few = coatJob(a.changed, plan_, lib_, kCoarse);
-            if (!job || !few) return std::nullopt;
-            const auto result = coat::coat(*job, stop);
-            const auto band = coat::band(*few, coatUncertainty(piece_, lib_), stop);
-            if (!result || !band) return std::nullopt;
-            const auto f = coat::figures(result->wall, job->profile);
-            left = {f.thinnest, f.rim, f.mean, result->mass};
-            const auto& ratio = wish_ == Wish::Thinnest ? band->thinnest : wish_ == Wish::Rim ? band->rim : wish_ == Wish::Mean ? band->mean : band->mass;
+        double low = 1 - CoatedWall::kLess, high = 1 + CoatedWall::kMore;  // judged, for what is computed on a mesh
+        const auto stage = madeOf(a.changed, plan_, lib_, {}, stop);
+        if (!stage || !stage->wall) return std::nullopt;
+        double coated = 0;
+        for (const auto& c : stage->wall->coats) coated += c.added;
+        left = {stage->wall->thinnest, stage->wall->rim, stage->wall->mean, coated};
+        if (stage->meridian) {
+            const auto& band = stage->meridian->band;
+            const auto& ratio = wish_ == Wish::Thinnest ? band.thinnest : wish_ == Wish::Rim ? band.rim : wish_ == Wish::Mean ? band.mean : band.mass;
             low = ratio.low;
             high = ratio.high;
         }
@@ -374,7 +367,7 @@ private:
 
 tl::expected<Advised, Problem> advise(const Piece& piece, Wish wish, double value, const Plan& plan, const material::Library& lib, std::stop_token stop,
                                       const std::function<void(double)>& progress) {
-    if (!piece.isCoated() && !piece.couldBeCoated()) return tl::unexpected(Problem{"Ways are found for what is coated; this part is cast, spread or shaped by hand.", "former"});
+    if (!piece.couldBeCoated()) return tl::unexpected(Problem{"Ways are found for what is coated; this part is cast, spread or shaped by hand.", "former"});
     if (!(value > 0) || !std::isfinite(value)) return tl::unexpected(Problem{"Wish for more than nothing.", "wish"});
     if (wish != Wish::Grams && value > 0.03) return tl::unexpected(Problem{"No wall is thicker than 30 mm.", "wish"});
     if (wish == Wish::Grams && value > 20) return tl::unexpected(Problem{"No piece weighs more than 20 kg.", "wish"});

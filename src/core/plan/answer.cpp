@@ -16,7 +16,6 @@
 namespace uovo {
 namespace {
 
-constexpr size_t kKept = 160;
 constexpr double kPatch = 0.002;      // kg a coated piece: judgement
 constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and swirled: judgement, a quarter to a half
 
@@ -108,7 +107,7 @@ std::string partKey(const Piece& coloured, const Plan& plan) {
     essence.colours = blends(plan);
     Piece p;
     p.id = "part";
-    p.former = piece.former;
+    p.shape = piece.shape;
     p.chocolate = piece.chocolate;
     p.temper = piece.temper;
     p.thinner = piece.thinner;
@@ -123,17 +122,12 @@ std::string partKey(const Piece& coloured, const Plan& plan) {
     }
     essence.pieces = {p};
     std::string key = "part" + std::to_string(kModelVersion) + writePlan(essence);
-    if (const auto mesh = plan.meshes.find(piece.part()->mesh); mesh != plan.meshes.end()) key += contentOf(*mesh->second);
+    if (const auto mesh = plan.meshes.find(piece.shape.mesh); mesh != plan.meshes.end()) key += contentOf(*mesh->second);
     return key;
 }
 
-std::string potKey(const Piece& p, const material::Coating& coating) {
-    std::string key = coating.name;
-    if (!coating.compound && p.temper == material::Temper::Untempered) key += ", untempered";
-    if (p.thinner == material::Thinner::CocoaButter) key += ", with cocoa butter";
-    if (p.thinner == material::Thinner::VegetableOil) key += ", with oil";
-    return key;
-}
+/// What a piece as it is made depends on.
+std::string madeKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) { return piece.alongMeridian() ? stageKey(piece, plan, options) : partKey(piece, plan); }
 
 /// Ways out for every wall that is too thin. The answers already published are not touched: a copy takes their place.
 /// @returns false when stopped
@@ -141,14 +135,14 @@ bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
         const Piece& piece = plan.pieces[i];
         const auto& now = out.pieces[i];
-        if (!now->stage || now->answers.empty() || now->stage->wall.thinnest >= piece.wantedWall.value) continue;
+        if (!now->made || !now->made->meridian || now->answers.empty() || now->made->wall->thinnest >= piece.wantedWall.value) continue;
         const std::string key = std::string(plan.units == UnitSystem::US ? "waysUS" : "ways") +
                                 format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) + stageKey(piece, plan, options);
         auto ways = std::static_pointer_cast<const std::vector<WayOut>>(cache.find(key));
         if (!ways) {
-            ways = std::make_shared<const std::vector<WayOut>>(waysOut(piece, plan, lib, *now->stage, stop));
+            ways = std::make_shared<const std::vector<WayOut>>(waysOut(piece, plan, lib, *now->made->meridian, stop));
             if (stop.stop_requested()) return false;
-            cache.keep(key, ways);
+            cache.keep(key, ways, bytesOf(*ways));
         }
         auto with = std::make_shared<PieceAnswers>(*now);
         for (auto& answer : with->answers) {
@@ -191,7 +185,7 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         p.sits = piece.sits;
         p.handling = piece.handling;
         essence.pieces = {p};
-        const std::string what = fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, now->fillEach, piece.filling && piece.filling->perishable, writePlan(essence), piece.part() ? partKey(piece, plan) : stageKey(piece, plan, options));
+        const std::string what = fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, now->fillEach, piece.filling && piece.filling->perishable, writePlan(essence), madeKey(piece, plan, options));
         const auto key = [&](const StrengthOptions& o) { return fmt::format("strength {} {} {}", o.triangles, o.ways, what); };
         Job job{i, key(how), nullptr, false};
         job.stage = std::static_pointer_cast<const StrengthStage>(cache.find(key(whole)));  // the better one, where it is known already
@@ -210,7 +204,7 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
     }
     if (stop.stop_requested()) return false;
     for (auto& job : jobs) {
-        if (!job.known) cache.keep(job.key, job.stage);
+        if (!job.known) cache.keep(job.key, job.stage, bytesOf(*job.stage));
         auto with = std::make_shared<PieceAnswers>(*out.pieces[job.piece]);
         with->strength = job.stage;
         std::erase_if(with->answers, [](const Answer& a) { return a.id == "strength"; });
@@ -287,7 +281,7 @@ std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library&
     else
         day->problem = layout.error().sentence;
     if (stop.stop_requested()) return nullptr;
-    cache.keep(key, day);
+    cache.keep(key, day, bytesOf(*day));
     return day;
 }
 
@@ -297,20 +291,6 @@ const PieceAnswers* Answers::piece(const std::string& id) const {
     for (const auto& p : pieces)
         if (p->id == id) return p.get();
     return nullptr;
-}
-
-std::shared_ptr<const void> Cache::find(const std::string& key) {
-    for (size_t i = kept_.size(); i-- > 0;)
-        if (kept_[i].first == key) {
-            std::rotate(kept_.begin() + static_cast<std::ptrdiff_t>(i), kept_.begin() + static_cast<std::ptrdiff_t>(i) + 1, kept_.end());
-            return kept_.back().second;
-        }
-    return nullptr;
-}
-
-void Cache::keep(const std::string& key, std::shared_ptr<const void> value) {
-    if (kept_.size() >= kKept) kept_.erase(kept_.begin());
-    kept_.emplace_back(key, std::move(value));
 }
 
 std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache, const AnswerOptions& options, std::stop_token stop,
@@ -328,29 +308,16 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         const std::string at = "pieces/" + piece.id + "/";
         for (const auto& p : out.problems)
             if (p.where.starts_with(at) || p.where.starts_with("kitchen/") || p.where.starts_with("own/" + piece.chocolate) || p.where.starts_with("colours/" + piece.chocolate)) a->problems.push_back(p);
-        if (a->problems.empty() && piece.part()) {
-            const std::string key = partKey(piece, plan);
-            a->part = std::static_pointer_cast<const PartStage>(cache.find(key));
-            if (!a->part) {
-                if (auto part = guarded([&] { return partStage(piece, plan, lib, *coatingOf(piece, plan, lib)); })) {
-                    a->part = std::make_shared<const PartStage>(std::move(*part));
-                    cache.keep(key, a->part);
-                } else {
-                    a->problems.push_back({part.error().sentence, at + part.error().where});
-                    out.problems.push_back(a->problems.back());
-                }
-            }
-        }
-        if (a->problems.empty() && !piece.part()) {
-            const std::string key = stageKey(piece, plan, options);
-            a->stage = std::static_pointer_cast<const CoatStage>(cache.find(key));
-            if (!a->stage) {
-                if (auto stage = guarded([&] { return coatStage(piece, plan, lib, options, stop); })) {
-                    a->stage = std::make_shared<const CoatStage>(std::move(*stage));
-                    cache.keep(key, a->stage);
+        if (a->problems.empty()) {
+            const std::string key = madeKey(piece, plan, options);
+            a->made = std::static_pointer_cast<const Made>(cache.find(key));
+            if (!a->made) {
+                if (auto made = guarded([&] { return madeOf(piece, plan, lib, options, stop); })) {
+                    a->made = std::make_shared<const Made>(std::move(*made));
+                    cache.keep(key, a->made, bytesOf(*a->made));
                 } else {
                     if (stop.stop_requested()) return std::nullopt;
-                    a->problems.push_back({stage.error().sentence, at + stage.error().where});
+                    a->problems.push_back({made.error().sentence, at + made.error().where});
                     out.problems.push_back(a->problems.back());
                 }
             }
@@ -366,56 +333,41 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         const double clearance = lib.usual("bathClearance");
         // What goes into each pot: coats of another chocolate come from a pot of their own.
         struct Share {
-            std::string chocolate, pot;
+            batch::PotKey pot;
             double each = 0, bath = 0, aside = 0;
         };
         std::vector<Share> shares;
-        const auto share = [&](const std::string& chocolate, const material::Coating& coating) -> Share& {
-            const std::string key = potKey(piece, coating);
+        const auto share = [&](const std::string& chocolate) -> Share& {
+            const batch::PotKey key = potOf(piece, chocolate, lib);
             for (auto& s : shares)
                 if (s.pot == key) return s;
-            shares.push_back({chocolate, key, 0, 0, 0});
+            shares.push_back({key, 0, 0, 0});
             return shares.back();
         };
-        const auto coatShare = [&](size_t k) -> Share& {
-            const auto& c = piece.coats[k];
-            return share(piece.chocolateOf(c), *coatingOf(piece, c, plan, lib));
-        };
-        if (a->part) {
-            for (size_t k = 0; k < a->part->items.size(); ++k) {
-                const bool coated = a->part->wall && a->part->wall->covers(k);
-                if (coated) continue;
-                share(piece.chocolate, a->coating).each += a->part->items[k];
-                if (a->part->assembly.items[k].shape.body == form::Body::Sheet && a->part->assembly.items[k].part.family == "sheet")  // what is cut needs the sheet it is cut from
-                    share(piece.chocolate, a->coating).aside += a->part->items[k] * (1 / lib.usual("sheetUsed") - 1);
-            }
-            for (size_t k = 0; a->part->wall && k < piece.coats.size(); ++k) {
-                coatShare(k).each += a->part->wall->coats[k].added;
-                coatShare(k).aside += a->part->wall->coats[k].fell;
-            }
-            if (a->part->melted > 0) {  // a hole's chocolate is there while it is made, and comes back
-                Share& s = a->part->wall ? coatShare(0) : share(piece.chocolate, a->coating);
-                if (a->part->wall) s.each -= a->part->melted;
-                s.aside += a->part->melted;
-            }
-            for (size_t k = 0; k < a->part->volumes.size(); ++k) {  // the last mold is still filled once before it is poured out
-                const auto& item = a->part->assembly.items[k];
-                if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside) || piece.closes()) continue;
-                const double kg = kFilledOnce * (item.shape.volume - a->part->volumes[k]) * a->coating.densityMelt;
-                if (!a->part->wall) share(piece.chocolate, a->coating).bath = std::max(share(piece.chocolate, a->coating).bath, kg);
-                for (size_t n = 0; a->part->wall && n < piece.coats.size(); ++n)
-                    if (piece.coats[n].way == coat::Way::Pour) coatShare(n).bath = std::max(coatShare(n).bath, kg);
-            }
-        } else {
-            const auto* b = std::get_if<form::Balloon>(&piece.former);
-            for (size_t k = 0; k < piece.coats.size(); ++k) {
-                coatShare(k).each += a->stage->coats.coats[k].added;
-                coatShare(k).aside += a->stage->coats.coats[k].fell;  // on the paper it stands on
-            }
-            if (b && std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
-                const auto former = form::meridian(*b);
-                const auto bath = piece.pot.empty() ? batch::bestBath(*former, b->dip.value, lib.pots, clearance)
-                                                    : batch::bathFor(*former, b->dip.value, *lib.pot(piece.pot), clearance);
+        const auto coatShare = [&](size_t k) -> Share& { return share(piece.chocolateOf(piece.coats[k])); };
+        const Made& made = *a->made;
+        const CoatedWall* wall = made.wall.get();
+        for (size_t k = 0; k < made.items.size(); ++k) {
+            if (wall && wall->covers(k)) continue;
+            const auto& item = made.assembly.items[k];
+            share(piece.chocolate).each += made.items[k];
+            if (item.shape.body == form::Body::Sheet && item.part.family == "sheet")  // what is cut needs the sheet it is cut from
+                share(piece.chocolate).aside += made.items[k] * (1 / lib.usual("sheetUsed") - 1);
+        }
+        for (size_t k = 0; wall && k < piece.coats.size(); ++k) {
+            coatShare(k).each += wall->coats[k].added;
+            coatShare(k).aside += wall->coats[k].fell;  // on the paper it stands on
+        }
+        if (made.melted > 0) {  // a hole's chocolate is there while it is made, and comes back
+            Share& s = wall ? coatShare(0) : share(piece.chocolate);
+            if (wall) s.each -= made.melted;
+            s.aside += made.melted;
+        }
+        if (made.meridian && piece.overBalloon()) {
+            if (std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
+                const auto former = form::meridian(piece.shape);
+                const double dip = form::figure(piece.shape, "dip");
+                const auto bath = piece.pot.empty() ? batch::bestBath(*former, dip, lib.pots, clearance) : batch::bathFor(*former, dip, *lib.pot(piece.pot), clearance);
                 if (bath) {
                     a->bath = *bath;
                 } else {
@@ -423,70 +375,79 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
                     out.problems.push_back(a->problems.back());
                 }
             }
-            for (size_t k = 0; k < piece.coats.size(); ++k) {  // the last cup is still filled once
-                if (!coat::drains(piece.coats[k].way)) continue;
-                const double volume = b ? (a->bath ? a->bath->chocolate : 0) : a->stage->formerVolume;
-                coatShare(k).bath = std::max(coatShare(k).bath, volume * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
+            for (size_t k = 0; k < piece.coats.size(); ++k)
+                if (coat::drains(piece.coats[k].way)) coatShare(k).bath = std::max(coatShare(k).bath, (a->bath ? a->bath->chocolate : 0) * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
+        } else if (made.meridian) {
+            for (size_t k = 0; k < piece.coats.size(); ++k)  // the last cup is still filled once
+                if (coat::drains(piece.coats[k].way)) coatShare(k).bath = std::max(coatShare(k).bath, made.meridian->formerVolume * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
+        } else {
+            for (size_t k = 0; k < made.volumes.size(); ++k) {  // the last mold is still filled once before it is poured out
+                const auto& item = made.assembly.items[k];
+                if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside) || piece.closes()) continue;
+                const double kg = kFilledOnce * (item.shape.volume - made.volumes[k]) * a->coating.densityMelt;
+                if (!wall) share(piece.chocolate).bath = std::max(share(piece.chocolate).bath, kg);
+                for (size_t n = 0; wall && n < piece.coats.size(); ++n)
+                    if (piece.coats[n].way == coat::Way::Pour) coatShare(n).bath = std::max(coatShare(n).bath, kg);
             }
         }
         // What goes in, and the lid on it: chocolate that is wanted molten late.
         if (piece.filling) {
             const auto& f = *piece.filling;
-            const double capacity = a->part ? a->part->capacity : a->stage->capacity;
+            const double capacity = made.capacity;
+            const MeridianWall* along = made.meridian.get();
             a->fillEach = f.share.value > 0 && capacity > 0 ? f.share.value * capacity : f.each.value;
-            a->fillLevel = a->stage ? levelOfVolume(*a->stage, a->fillEach) : std::nan("");
+            a->fillLevel = along ? levelOfVolume(made, a->fillEach) : std::nan("");
             if (f.cap.value > 0) {
-                const double lid = a->stage ? volumeAtLevel(*a->stage, a->fillLevel + f.cap.value) - a->fillEach
-                                            : capacity / std::max(1e-3, a->part->box.size().z) * f.cap.value;  // of a part on the average of its height
+                const double lid = along ? volumeAtLevel(made, a->fillLevel + f.cap.value) - a->fillEach
+                                         : capacity / std::max(1e-3, made.box.size().z) * f.cap.value;  // of a part on the average of its height
                 a->capMass = std::isfinite(lid) ? std::max(0.0, lid) * a->coating.densitySolid : 0;
-                share(piece.chocolate, a->coating).each += a->capMass;
+                share(piece.chocolate).each += a->capMass;
             }
         } else {
             a->fillLevel = std::nan("");
         }
         // Late in the day: patches on what is coated, a fillet of 4 by 4 mm along what is glued.
         double late = a->capMass * piece.count, work = 0;
-        if (a->stage || a->part->wall) late += kPatch * a->make;
+        if (wall) late += kPatch * a->make;
         const double fillet = lib.strong("jointFillet");
-        if (a->part)
-            for (const auto& joint : a->part->assembly.joints) late += 0.5 * fillet * fillet * joint.length * a->coating.densityMelt * a->make;
+        for (const auto& joint : made.assembly.joints) late += 0.5 * fillet * fillet * joint.length * a->coating.densityMelt * a->make;
         const auto task = [&](const char* name) { return lib.tasks.at(name).seconds.value / 60 * a->make; };
         for (const auto& c : piece.coats) work += task(c.way == coat::Way::Dip ? "dip" : coat::drains(c.way) || c.way == coat::Way::Turn ? "pour" : "brush");
-        if (a->part && !a->part->wall) work += task("cast") * double(std::max<size_t>(1, a->part->items.size()));
+        if (!wall) work += task("cast") * double(std::max<size_t>(1, made.items.size()));
         for (const auto& s : shares) {
-            const bool own = s.chocolate == piece.chocolate;
-            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, s.chocolate, own ? late : 0, s.aside, work / double(shares.size())});
-            packets.push_back(packetOf(plan, lib, s.chocolate));
+            const bool own = s.pot.chocolate == piece.chocolate;
+            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, potName(s.pot, lib), own ? late : 0, s.aside, work / double(shares.size())});
+            packets.push_back(packetOf(plan, lib, s.pot.chocolate));
         }
-        const auto place = a->part && !a->part->wall ? piece.cast.place : piece.coats.back().place;
+        const auto place = wall ? piece.coats.back().place : piece.cast.place;
         const auto& k = plan.kitchen;
-        const auto parts = a->part ? a->part->parts : std::vector<batch::Footprint>{{a->stage->shelfDiameter, a->stage->shelfDiameter, a->stage->shelfHeight, true}};
+        const auto& parts = made.parts;
         const double gap = lib.usual("pieceGap");
         constexpr double kOpen = 10;  // m over a table
         a->perShelf = place == coat::Place::Table
                           ? batch::fitOnShelves(lib.usual("tableWidth"), lib.usual("tableDepth"), kOpen, 1, parts, gap)
                       : place == coat::Place::Fridge ? batch::fitOnShelves(k.shelfWidth.value, k.shelfDepth.value, k.shelfHeight.value, k.shelves, parts, gap)
                                                      : batch::fitOnShelves(k.freezerWidth.value, k.freezerDepth.value, k.freezerHeight.value, 1, parts, gap);
-        a->answers = a->part ? partAnswers(piece, plan, lib, *a) : pieceAnswers(piece, plan, lib, *a);
+        a->answers = made.meridian ? pieceAnswers(piece, plan, lib, *a) : partAnswers(piece, plan, lib, *a);
         out.pieces.push_back(std::move(a));
     }
     out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
     out.melts = meltPlans(plan, lib, out.pots);
     std::map<std::string, std::pair<double, double>> bought;  // what all pots of one packet need, and what stands in the cupboard
     for (const auto& pot : out.pots)
-        if (const auto* c = lib.find(pot.id))
+        if (const auto* c = lib.find(pot.key.chocolate))
             for (const auto& [id, part] : c->bought()) bought[id].first += part * pot.melt;
     for (const auto& s : plan.pantry)
         if (bought.contains(s.chocolate)) bought[s.chocolate].second += s.mass.value;
     for (const auto& pot : out.pots) {
         Answer a;
-        a.id = "pot/" + pot.chocolate;
+        a.id = "pot/" + pot.key.id();
         a.figure = {pot.melt, pot.melt, pot.melt, Dimension::Mass};
         a.headline = format(pot.melt, Dimension::Mass, plan.units);
         a.after = "to melt";
         const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units); };
-        a.sentence = pot.chocolate + ". " + g(pot.consumed) + " is used up, " + g(pot.returned) + " comes back.";
-        const auto* c = lib.find(pot.id);
+        a.sentence = pot.name + ". " + g(pot.consumed) + " is used up, " + g(pot.returned) + " comes back.";
+        const auto* c = lib.find(pot.key.chocolate);
         for (const auto& [id, part] : c ? c->bought() : std::vector<std::pair<std::string, double>>{}) {
             if (!bought.contains(id)) continue;
             const auto [need, have] = bought[id];
@@ -511,7 +472,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         bool relevant = false;
         for (const auto& w : caution.when)
             for (const auto& p : plan.pieces)
-                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) || (w == "cup" && std::holds_alternative<form::Cup>(p.former)) ||
+                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) || (w == "cup" && p.family().former == form::Former::Cup) ||
                             (w == "perishable" && p.filling && p.filling->perishable) || (w == "egg" && p.filling && p.filling->egg) ||
                             (w == "alcohol" && p.filling && p.filling->isAlcoholic()) || w == "trim";
         if (relevant) out.cautions.push_back(caution.text);

@@ -10,6 +10,7 @@
 #include "core/coat/blemish.h"
 #include "core/coat/mesh_coats.h"
 #include "core/coat/slow_place.h"
+#include "core/plan/cache.h"
 #include "core/plan/melting.h"
 #include "core/plan/plan.h"
 #include "core/schedule/network.h"
@@ -73,25 +74,20 @@ struct CoatTimes {
     double heldStress = 0, freeStress = 0;  ///< share of its strength that the cold takes, held fast by its former and free to shrink
 };
 
-/// The wall of a piece and everything that hangs on it: the expensive part, remembered.
-struct CoatStage : CoatTimes {
+/// What only a bowl or cup has: its wall along its meridian. Thickness of set chocolate, m a cell.
+struct MeridianWall {
     form::Profile profile;
     bool chocolateOutside = true;
-    double area = 0;              ///< m² coated
     double formerVolume = 0;      ///< m³ under the dip line or fill line
-    double capacity = 0;          ///< m³ the finished piece holds to its rim
     double rimRadius = 0, height = 0;  ///< m, of the piece
-    double shelfDiameter = 0, shelfHeight = 0;  ///< m it takes while it sets, former included
     coat::CoatsResult coats;
     coat::WallFigures wall;
     coat::Band band;
-    /// The former's mesh with the wall at its corners, where the coats do not leave it round; null: the profile tells all.
-    std::shared_ptr<const form::Shape> shape;
-    std::vector<coat::Blemish> blemishes;  ///< bare spots and grooves that catch air
+    bool round = true;            ///< its coats leave it round; else they are computed on a mesh and told here as the mean round the axis
 };
 
-/// A part's wall as its coats make it, computed on its own mesh; of a compound, of all its coated parts. m, set chocolate.
-struct PartWall : CoatTimes {
+/// A wall as its coats make it, computed along its meridian or on its own mesh; of a compound, of all its coated parts. m, set chocolate.
+struct CoatedWall : CoatTimes {
     /// Range of a computed wall, as shares less and more: judgement, what the yield stress leaves on round pieces.
     static constexpr double kLess = 0.33, kMore = 0.4;
     struct Coat {
@@ -114,12 +110,13 @@ struct PartWall : CoatTimes {
     bool covers(size_t item) const { return std::find(items.begin(), items.end(), item) != items.end(); }
 };
 
-/// A part or compound with its measures; its wall is assumed unless `wall` is there.
-struct PartStage {
-    form::Assembly assembly;
+/// A piece as it is made: its shape with the wall it gets, and all that is measured of it. The wall is assumed unless `wall` is there.
+struct Made {
+    form::Assembly assembly;      ///< of one item, or of a compound's
     std::vector<double> items;    ///< kg of each item, 0 for what is not chocolate
     std::vector<double> volumes;  ///< m³ of each item's chocolate (or card)
-    std::shared_ptr<const PartWall> wall;  ///< of a part that is coated, else null
+    std::shared_ptr<const CoatedWall> wall;        ///< where coats make it, else null
+    std::shared_ptr<const MeridianWall> meridian;  ///< of a bowl or cup, beside `wall`; else null
     double mass = 0, massLow = 0, massHigh = 0;  ///< kg of one
     form::Box box;                ///< m, put together
     form::Vec3 centre;            ///< of mass
@@ -127,8 +124,8 @@ struct PartStage {
     double capacity = 0;          ///< m³ that its hollow holds; 0 for solids
     double area = 0;              ///< m²
     std::vector<batch::Footprint> parts;  ///< what each chocolate item takes while it sets
-    double shelfDiameter = 0, shelfHeight = 0;  ///< m, of the largest of them
-    setting::Times setting;       ///< of its thickest item, in the fridge, s
+    double shelfDiameter = 0, shelfHeight = 0;  ///< m it takes while it sets, former included, of the largest of them
+    setting::Times setting;       ///< of what is cast, its slowest item, s
     double thickest = 0;          ///< m, of what sets: wall, or volume over cooled area
     double melted = 0;            ///< kg that a hole takes which is melted into it; they come back
 };
@@ -138,8 +135,7 @@ struct StrengthStage;
 struct PieceAnswers {
     std::string id;
     std::vector<Problem> problems;  ///< when there are any, the rest is empty
-    std::shared_ptr<const CoatStage> stage;  ///< of a coated piece, else null
-    std::shared_ptr<const PartStage> part;   ///< of every other piece, else null
+    std::shared_ptr<const Made> made;  ///< null when there are problems
     std::shared_ptr<const StrengthStage> strength;  ///< of a wall, once it is reckoned; else null
     material::Coating coating;
     int make = 0;                   ///< pieces with spares
@@ -177,18 +173,11 @@ struct Answers {
 };
 
 /// Volume inside a finished piece up to a level (m above the former's lowest point), m³, and the inverse (NaN: it spills).
-double volumeAtLevel(const CoatStage& stage, double level);
-double levelOfVolume(const CoatStage& stage, double volume);
-
-/// Remembers stages by their canonical inputs. Used by one thread at a time.
-class Cache {
-public:
-    std::shared_ptr<const void> find(const std::string& key);
-    void keep(const std::string& key, std::shared_ptr<const void> value);
-
-private:
-    std::vector<std::pair<std::string, std::shared_ptr<const void>>> kept_;  ///< newest last
-};
+/// Only of bowls and cups.
+double volumeAtLevel(const Made& made, double level);
+double levelOfVolume(const Made& made, double volume);
+/// The wall at a place of the former, m.
+double wallAt(const MeridianWall& wall, const form::Vec3& place);
 
 struct AnswerOptions {
     bool day = true;    ///< lay the day out as well
@@ -227,30 +216,30 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
 tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& library, int cells);
 /// The same on a mesh.
 tl::expected<coat::MeshJob, Problem> meshJob(const Piece& piece, const Plan& plan, const material::Library& library, const coat::Surface& surface, bool outside);
-/// The meridian of a bowl's balloon or a cup. @param piece no part
-tl::expected<form::Meridian, Problem> meridianOf(const Piece& piece);
-/// The former of a bowl or cup as a mesh for its coats. @param triangles about so many
-form::Shape roundFormer(const form::Meridian& meridian, double triangles);
-
-/// Coats a bowl or cup and measures it.
-tl::expected<CoatStage, Problem> coatStage(const Piece& piece, const Plan& plan, const material::Library& library, const AnswerOptions& options, std::stop_token stop = {});
 /// Bare places stay a skin of so much, m, so that the solid closes.
 inline constexpr double kSkin = 1e-5;
 /// Coats every molded wall of an assembly on its own mesh; the shapes then carry the wall they get.
 /// @param kilograms of each item, filled for the coated ones; as long as the assembly
-tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& library,
+tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& library,
                                           std::stop_token stop = {});
 /// An item that is cast or spread, as it cools from its pouring temperature. @param volume m³ of set chocolate in it
 setting::Cast castOf(const form::Item& item, double volume, const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating);
-/// Builds a part and measures it.
-tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating);
+/// Coats a bowl or cup.
+struct CoatedMeridian {
+    MeridianWall along;
+    CoatedWall wall;
+    form::Shape shape;  ///< its former with the wall at its corners
+};
+tl::expected<CoatedMeridian, Problem> coatMeridian(const Piece& piece, const Plan& plan, const material::Library& library, const AnswerOptions& options, std::stop_token stop = {});
+/// Builds a piece, coats it and measures it.
+tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const material::Library& library, const AnswerOptions& options = {}, std::stop_token stop = {});
 /// Sentences for a part.
 std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& known);
 
 /// Sentences for one piece from its stage.
 std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& known);
 /// Ways out when the wall is thinner than wanted.
-std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material::Library& library, const CoatStage& now, std::stop_token stop);
+std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material::Library& library, const MeridianWall& now, std::stop_token stop);
 
 /// The task network of a plan from its answers (docs/models.md, "Day").
 schedule::Network dayNetwork(const Plan& plan, const material::Library& library, const Answers& answers);

@@ -46,33 +46,8 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
     for (size_t i = 0; i < answers.pieces.size(); ++i) {
         const auto& a = *answers.pieces[i];
         json p{{"id", a.id}, {"count", plan.pieces[i].count}, {"make", a.make}};
-        if (a.stage) {
-            const auto& s = *a.stage;
-            p["area"] = number(s.area);
-            p["formerVolume"] = number(s.formerVolume);
-            p["capacity"] = number(s.capacity);
-            p["height"] = number(s.height);
-            p["rimDiameter"] = number(2 * s.rimRadius);
-            p["mass"] = number(s.coats.mass);
-            p["massError"] = number(s.coats.error);
-            p["wall"] = {{"mean", number(s.wall.mean)}, {"thinnest", number(s.wall.thinnest)}, {"thickest", number(s.wall.thickest)}, {"rim", number(s.wall.rim)}};
-            p["wall"]["band"] = {{"mean", {number(s.band.mean.low), number(s.band.mean.high)}},
-                                 {"thinnest", {number(s.band.thinnest.low), number(s.band.thinnest.high)}},
-                                 {"rim", {number(s.band.rim.low), number(s.band.rim.high)}},
-                                 {"mass", {number(s.band.mass.low), number(s.band.mass.high)}}};
-            p["profile"] = {{"arc", s.profile.arc}, {"wall", s.coats.wall}};
-            for (size_t k = 0; k < s.coats.coats.size(); ++k) {
-                const auto& c = s.coats.coats[k];
-                const auto& t = s.setting[k];
-                p["coats"].push_back({{"added", number(c.added)}, {"dripped", number(c.dripped)}, {"fell", number(c.fell)}, {"mean", number(coat::figures(c.wall, s.profile).mean)},
-                                      {"lockTypical", number(c.lockTypical)}, {"lockLast", number(c.lockLast)}, {"footRadius", number(c.footRadius)},
-                                      {"stillLiquid", c.stillLiquid}, {"firm", number(t.firm)}, {"set", number(t.set)}, {"release", number(t.release)},
-                                      {"wall", c.wall}});
-            }
-            p["dew"] = {{"wet", s.dew.wet}, {"dewPoint", number(s.dew.dewPoint)}, {"film", number(s.dew.film)}, {"dry", number(s.dew.drySeconds)}};
-        }
-        if (a.part) {
-            const auto& s = *a.part;
+        if (a.made) {
+            const Made& s = *a.made;
             const form::Vec3 size = s.box.size();
             p["mass"] = number(s.mass);
             p["massBand"] = {number(s.massLow), number(s.massHigh)};
@@ -84,6 +59,22 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
                 for (size_t k = 0; k < w.coats.size(); ++k)
                     p["coats"].push_back({{"added", number(w.coats[k].added)}, {"dripped", number(w.coats[k].dripped)}, {"fell", number(w.coats[k].fell)}, {"mean", number(w.coats[k].mean)},
                                           {"lockTypical", number(w.coats[k].lockTypical)}, {"firm", number(w.setting[k].firm)}, {"set", number(w.setting[k].set)}, {"release", number(w.setting[k].release)}});
+                p["dew"] = {{"wet", w.dew.wet}, {"dewPoint", number(w.dew.dewPoint)}, {"film", number(w.dew.film)}, {"dry", number(w.dew.drySeconds)}};
+            }
+            if (s.meridian) {
+                const auto& m = *s.meridian;
+                p["formerVolume"] = number(m.formerVolume);
+                p["height"] = number(m.height);
+                p["rimDiameter"] = number(2 * m.rimRadius);
+                p["wall"]["band"] = {{"mean", {number(m.band.mean.low), number(m.band.mean.high)}},
+                                     {"thinnest", {number(m.band.thinnest.low), number(m.band.thinnest.high)}},
+                                     {"rim", {number(m.band.rim.low), number(m.band.rim.high)}},
+                                     {"mass", {number(m.band.mass.low), number(m.band.mass.high)}}};
+                p["profile"] = {{"arc", m.profile.arc}, {"wall", m.coats.wall}};
+                for (size_t k = 0; k < m.coats.coats.size(); ++k) {
+                    const auto& c = m.coats.coats[k];
+                    p["coats"][k].update({{"lockLast", number(c.lockLast)}, {"footRadius", number(c.footRadius)}, {"stillLiquid", c.stillLiquid}, {"wall", c.wall}});
+                }
             }
             p["area"] = number(s.area);
             p["capacity"] = number(s.capacity);
@@ -112,7 +103,7 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
     }
     j["pots"] = json::array();
     for (const auto& p : answers.pots)
-        j["pots"].push_back({{"chocolate", p.chocolate}, {"pieces", number(p.pieces)}, {"bath", number(p.bath)}, {"tools", number(p.tools)}, {"melt", number(p.melt)},
+        j["pots"].push_back({{"id", p.key.id()}, {"chocolate", p.name}, {"pieces", number(p.pieces)}, {"bath", number(p.bath)}, {"tools", number(p.tools)}, {"melt", number(p.melt)},
                              {"trim", number(p.trim)}, {"returned", number(p.returned)}, {"consumed", number(p.consumed)}, {"packets", p.packets}});
     j["evening"] = json::array();
     for (const auto& a : answers.evening) j["evening"].push_back(of(a));

@@ -14,6 +14,8 @@ setting::Events settingEvents(const material::Library& lib) {
 heat::Former formerHeat(const form::Part& part, const material::Library& lib) {
     const form::Family* family = form::family(part.family);
     if (family && family->body == form::Body::Sheet) return {lib.former("trayHeatCapacity"), 0, -1};
+    if (family && family->former == form::Former::Cup)
+        return form::choice(part, "made") == "silicone" ? heat::Former{lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1} : heat::Former{lib.former("cupHeatCapacity"), 0, -1};
     const std::string made = family && family->choice("mold") ? form::choice(part, "mold") : "";
     const auto is = [&](const char* word) { return made.find(word) != std::string::npos; };
     if (is("silicone")) return {lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1};
@@ -21,11 +23,8 @@ heat::Former formerHeat(const form::Part& part, const material::Library& lib) {
 }
 
 heat::Former formerHeat(const Piece& piece, const material::Library& lib) {
-    const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
-    if (piece.overBalloon() || (family && family->outside)) return {lib.former("balloonHeatCapacity"), 0, lib.former("balloonBack")};
-    if (const auto* cup = std::get_if<form::Cup>(&piece.former))
-        return cup->made == "silicone" ? heat::Former{lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1} : heat::Former{lib.former("cupHeatCapacity"), 0, -1};
-    return formerHeat(*piece.part(), lib);
+    if (piece.overBalloon()) return {lib.former("balloonHeatCapacity"), 0, lib.former("balloonBack")};
+    return formerHeat(piece.shape, lib);
 }
 
 setting::Stay stayIn(coat::Place place, double seconds, const Plan& plan, const material::Library& lib) {

@@ -4,14 +4,14 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <set>
 
 #include "core/heat/pot.h"
 #include "core/plan/answers.h"
+#include "core/plan/plural.h"
 
 namespace uovo {
 namespace {
-
-constexpr int kLidSets = 10;  // min on the bench until a poured lid bears a hand (common practice, no source)
 
 class Builder {
 public:
@@ -23,9 +23,9 @@ public:
     }
 
     schedule::Network build() {
-        const int shelf = addResource("fridge shelf", plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value * plan_.kitchen.shelves);
-        const int freezer = addResource("freezer", plan_.kitchen.freezerWidth.value * plan_.kitchen.freezerDepth.value);
-        const int table = addResource("bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
+        const int shelf = addResource(schedule::Resource::Kind::Shelf, "fridge shelf", plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value * plan_.kitchen.shelves);
+        const int freezer = addResource(schedule::Resource::Kind::Freezer, "freezer", plan_.kitchen.freezerWidth.value * plan_.kitchen.freezerDepth.value);
+        const int table = addResource(schedule::Resource::Kind::Bench, "bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
         places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
         clear_ = add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
         for (size_t i = 0; i < plan_.pieces.size(); ++i) {
@@ -33,9 +33,10 @@ public:
             const PieceAnswers& a = *answers_.pieces[i];
             const std::string things = plural(lower(piece.name));
             std::vector<int> finished;
-            if (a.stage || a.part->wall) coats(piece, a, finished);
-            if (a.part && (!a.part->wall || a.part->wall->items.size() < a.part->assembly.items.size())) casts(piece, a, finished);
-            if (a.part && a.part->wall && a.part->assembly.items.size() > 1) finished = {join(piece, a, finished, a.make, counted(piece, things))};
+            const Made& made = *a.made;
+            if (made.wall) coats(piece, a, finished);
+            if (!made.wall || made.wall->items.size() < made.assembly.items.size()) casts(piece, a, finished);
+            if (made.wall && made.assembly.items.size() > 1) finished = {join(piece, a, finished, a.make, counted(piece, things))};
             finish(piece, finished, things);
         }
         if (serve_ >= 0) net_.order.push_back(serve_);
@@ -48,18 +49,18 @@ private:
     struct PotState {
         int resource = 0, melt = 0;  ///< melt: the task after which it is molten, divided and coloured
         double life = 0;  // min of usable chocolate after tempering
-        double mass = 0;
     };
 
     int minutes(const char* task, int pieces) const {
         const auto& t = lib_.tasks.at(task);
         return std::max(1, static_cast<int>(std::ceil(t.seconds.value * (t.perPiece ? pieces : 1) / 60)));
     }
-    int addResource(const std::string& name, double squareMetres) {
-        net_.resources.push_back({name, static_cast<int>(squareMetres * 1e4), "cm²"});
+    int addResource(schedule::Resource::Kind kind, const std::string& name, double squareMetres) {
+        net_.resources.push_back({name, static_cast<int>(squareMetres * 1e4), "cm²", kind});
         return static_cast<int>(net_.resources.size()) - 1;
     }
     int add(schedule::Task task) {
+        task.step = task.id.substr(task.id.rfind('/') + 1);
         net_.tasks.push_back(std::move(task));
         return static_cast<int>(net_.tasks.size()) - 1;
     }
@@ -69,66 +70,57 @@ private:
         net_.lags.push_back({from, to, length(from) + min, max < 0 ? -1 : length(from) + max, std::move(why)});
     }
 
-    /// By its grams, the microwave's watts or the bath, and the bowl.
-    int meltMinutes(const std::string& chocolate, double mass) const {
-        for (size_t i = 0; i < answers_.melts.size() && i < answers_.pots.size(); ++i)
-            if (answers_.pots[i].id == chocolate && answers_.melts[i].problem.empty() && !answers_.melts[i].temper.steps.empty() && answers_.melts[i].each > 0)
-                return std::max(2, static_cast<int>(std::ceil(answers_.melts[i].temper.steps.front().seconds * mass / answers_.melts[i].each / 60)));
+    /// By its grams, the microwave's watts or the bath, and the bowl. @param index of the pot
+    int meltMinutes(size_t index, double mass) const {
+        const MeltPlan& m = answers_.melts[index];
+        if (m.problem.empty() && !m.temper.steps.empty() && m.each > 0) return std::max(2, static_cast<int>(std::ceil(m.temper.steps.front().seconds * mass / m.each / 60)));
         return minutes("melt", 1);
     }
     /// The pot of a piece's chocolate: melted once a day, tempered again before each sitting.
-    PotState& potOf(const Piece& piece, const std::string& chocolate, const material::Coating& coating) {
-        const std::string key = chocolate + "/" + (piece.temper == material::Temper::Tempered ? "t" : "u") + std::to_string(int(piece.thinner));
-        auto [it, fresh] = pots_.try_emplace(key);
+    PotState& potFor(const Piece& piece, const std::string& chocolate, const material::Coating& coating) {
+        const batch::PotKey key = potOf(piece, chocolate, lib_);
+        const auto [it, fresh] = pots_.try_emplace(key.id());
         PotState& pot = it->second;
         if (!fresh) return pot;
-        double together = 0;
-        for (size_t i = 0; i < answers_.pots.size(); ++i) {
-            if (!answers_.pots[i].chocolate.starts_with(coating.name)) continue;
-            pot.mass = std::max(pot.mass, answers_.pots[i].melt);
-            if (i < answers_.melts.size()) together = std::max(together, answers_.melts[i].together);
-        }
-        const std::string name = coating.name;
-        std::string variant;  // the same chocolate is melted apart where it is worked otherwise
-        if (piece.temper != material::Temper::Tempered) variant += "-untempered";
-        if (piece.thinner != material::Thinner::None) variant += piece.thinner == material::Thinner::CocoaButter ? "-butter" : "-oil";
+        const auto found = std::find_if(answers_.pots.begin(), answers_.pots.end(), [&](const batch::Pot& p) { return p.key == key; });
+        const auto index = static_cast<size_t>(found - answers_.pots.begin());
+        const double mass = found->melt, together = answers_.melts[index].together;
         const auto* bought = lib_.find(chocolate);
-        const auto* base = together > 0 && bought ? lib_.find(bought->boughtAs()) : nullptr;
+        const auto* base = together > 0 ? lib_.find(bought->boughtAs()) : nullptr;
         const auto grams = [&](double kg) { return format(kg, Dimension::Mass, plan_.units); };
-        const auto meltAll = [&](const std::string& id, const std::string& what, double kg) {
-            const int chop = add({"chop/" + id + variant, "Chop " + lower(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
-            const int melt = add({"melt/" + id + variant, "Melt " + grams(kg) + " of " + lower(what), "", "melt", meltMinutes(chocolate, kg), 1, 0, 0, {"hot-bowl"}});
+        const auto meltAll = [&](batch::PotKey of, const std::string& what, double kg) {
+            const int chop = add({"chop/" + of.id(), "Chop " + lower(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
+            const int melt = add({"melt/" + of.id(), "Melt " + grams(kg) + " of " + lower(what), "", "melt", meltMinutes(index, kg), 1, 0, 0, {"hot-bowl"}});
             after(chop, melt, 0, -1, "it is chopped");
             return melt;
         };
         if (base) {  // one melt for all of its colours, divided then
-            const auto [one, first] = molten_.try_emplace(base->id + key.substr(chocolate.size()), 0);
-            if (first) one->second = meltAll(base->id, base->name, together);
+            batch::PotKey plain = key;
+            plain.chocolate = base->id;
+            const auto [one, first] = molten_.try_emplace(plain.id(), 0);
+            if (first) one->second = meltAll(plain, base->name, together);
             pot.melt = one->second;
             if (bought != base) {
-                pot.melt = add({"colour/" + chocolate + variant, "Divide off " + grams(pot.mass) + " and colour it: " + lower(bought->name), "", "melt", minutes("colour", 1), 1, 0, 0, {}});
+                pot.melt = add({"colour/" + key.id(), "Divide off " + grams(mass) + " and colour it: " + lower(bought->name), "", "melt", minutes("colour", 1), 1, 0, 0, {}});
                 after(one->second, pot.melt, 0, 60, "it is molten");
             }
         } else {
-            pot.melt = meltAll(chocolate, name, pot.mass);
+            pot.melt = meltAll(key, found->name, mass);
         }
-        net_.resources.push_back({"pot of " + lower(name), 1, "pot"});
+        net_.resources.push_back({"pot of " + lower(found->name), 1, "pot", schedule::Resource::Kind::Pot, key.id()});
         pot.resource = static_cast<int>(net_.resources.size()) - 1;
         pot.life = 90;
-        if (coating.tempered) {
-            pot.life = heat::batchWindow(coating, lib_.physics, pot.mass, 0, std::min(coating.workHigh, coating.loses - 0.5), plan_.kitchen.room.value) / 60;
-            for (size_t i = 0; i < answers_.pots.size() && i < answers_.melts.size(); ++i)  // hands re-warm it as they work
-                if (answers_.pots[i].chocolate.starts_with(coating.name)) pot.life = std::max(pot.life, answers_.melts[i].temper.keeps / 60);
-        }
+        if (coating.tempered)  // hands re-warm it as they work
+            pot.life = std::max(heat::batchWindow(coating, lib_.physics, mass, 0, std::min(coating.workHigh, coating.loses - 0.5), plan_.kitchen.room.value), answers_.melts[index].temper.keeps) / 60;
         return pot;
     }
 
     /// Everything that is coated, coat after coat: bowls, cups and the molded walls of parts.
     void coats(const Piece& piece, const PieceAnswers& a, std::vector<int>& finished) {
-        const bool balloon = piece.overBalloon(), mold = piece.part() != nullptr;
-        const CoatTimes& times = a.stage ? static_cast<const CoatTimes&>(*a.stage) : *a.part->wall;
-        const double across = a.stage ? a.stage->shelfDiameter : a.part->shelfDiameter;
-        const int walls = a.part ? static_cast<int>(a.part->wall->items.size()) : 1;
+        const bool balloon = piece.overBalloon(), mold = !piece.alongMeridian();
+        const CoatTimes& times = *a.made->wall;
+        const double across = a.made->shelfDiameter;
+        const int walls = static_cast<int>(a.made->wall->items.size());
         double life = 1e9;
         for (const auto& c : piece.coats) life = std::min(life, potOfCoat(piece, c).life);
         const double gap = lib_.usual("pieceGap");
@@ -145,7 +137,7 @@ private:
             const std::string who = whose(piece, rounds, from, to);
             const auto id = [&](const std::string& what) { return fmt::format("{}/{}/{}", piece.id, r + 1, what); };
             const auto task = [&](const std::string& what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
-                return add({id(what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to)});
+                return add({id(what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to), {}, who});
             };
             const int prepare = balloon ? task("inflate", "Blow up and oil " + who, "prepare", std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
                                 : mold  ? task("mold", "Polish the molds for " + who, "prepare", minutes("prepareMold", n * walls), 0)
@@ -214,7 +206,7 @@ private:
             const int trim = task("trim", "Trim the rims of " + who, "finish", minutes("trim", n), 0, {"warm-plate"});
             after(release, trim, 0, -1, "it is off its former");
             int done = trim;
-            if (a.part && a.part->melted > 0) {
+            if (a.made->melted > 0) {
                 done = task("open", "Melt the holes into " + who + " on a warm plate", "finish", minutes("open", n), 0, {"warm-plate"});
                 after(trim, done, 0, -1, "its rim is trimmed");
             }
@@ -223,13 +215,13 @@ private:
         }
     }
     PotState& potOfCoat(const Piece& piece, const PlannedCoat& c) {
-        return potOf(piece, piece.chocolateOf(c), *coatingOf(piece, c, plan_, lib_));
+        return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c, plan_, lib_));
     }
 
     /// Parts in molds, between bars or by hand, all but the coated walls: cast, set, unmold; a compound is then put together.
     void casts(const Piece& piece, const PieceAnswers& a, std::vector<int>& finished) {
-        PotState& pot = potOf(piece, piece.chocolate, a.coating);
-        const auto& stage = *a.part;
+        PotState& pot = potFor(piece, piece.chocolate, a.coating);
+        const auto& stage = *a.made;
         int edible = 0, sheets = 0;
         const auto coated = [&](size_t k) { return stage.wall && stage.wall->covers(k); };
         for (size_t k = 0; k < stage.assembly.items.size(); ++k) {
@@ -249,7 +241,7 @@ private:
             const int from = a.make * r / rounds + 1, to = a.make * (r + 1) / rounds, n = to - from + 1, many = n * std::max(1, edible);
             const std::string who = whose(piece, rounds, from, to);
             const auto task = [&](const char* what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
-                return add({fmt::format("{}/{}/{}", piece.id, r + 1, what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to)});
+                return add({fmt::format("{}/{}/{}", piece.id, r + 1, what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to), {}, who});
             };
             const int prepare = task("bars", "Prepare molds and bars for " + who, "prepare", minutes("prepareMold", many), 0);
             if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
@@ -288,12 +280,15 @@ private:
     int join(const Piece& piece, const PieceAnswers& a, const std::vector<int>& parts, int pieces, const std::string& who, int round = 0, const std::string& which = "") {
         const std::string at = piece.id + (round > 0 ? fmt::format("/{}/", round) : "/");
         const int glue = add({at + "glue-pot", "Melt a little chocolate as glue for " + who, piece.id, "melt", minutes("patchPot", 1), 1, 0, round, {"hot-bowl"}, which});
-        const int joined = add({at + "join", "Put together " + who, piece.id, "finish", minutes("join", pieces * static_cast<int>(a.part->assembly.items.size() - 1)), 1, 0, round, {}, which});
+        const int joined = add({at + "join", "Put together " + who, piece.id, "finish", minutes("join", pieces * static_cast<int>(a.made->assembly.items.size() - 1)), 1, 0, round, {}, which});
         for (const int t : parts) after(t, glue, 0, -1, "the parts are there");
         after(glue, joined, 0, 6, "the glue is warm");
+        glued_.insert(joined);
         return joined;
     }
 
+    /// Minutes until what this task has made may be loaded.
+    int bears(int task) const { return glued_.contains(task) ? static_cast<int>(std::ceil(lib_.usual("glueBears") / 60)) : 0; }
     /// Fills or boxes what is finished.
     void finish(const Piece& piece, const std::vector<int>& finished, const std::string& things) {
         if (piece.filling) {
@@ -305,7 +300,7 @@ private:
             if (f.isAlcoholic()) cautions.push_back("alcohol");
             const int fill = add({piece.id + "/fill", "Fill " + counted(piece, things), piece.id, "finish", minutes("fill", piece.count), 1, 0, 0, cautions});
             after(filling, fill, static_cast<int>(std::ceil(f.usableFrom.value / 60)), static_cast<int>(f.usableTo.value / 60), "the filling's own window");
-            for (const int t : finished) after(t, fill, 0, -1, "the rims are trimmed");
+            for (const int t : finished) after(t, fill, bears(t), -1, glued_.contains(t) ? "the glue bears" : "the rims are trimmed");
             int closed = fill;
             if (f.cap.value > 0) {
                 const int pot = add({piece.id + "/lid-pot", "Melt a little chocolate for the lids of " + counted(piece, things), piece.id, "melt", minutes("patchPot", 1), 1, 0, 0, {"hot-bowl"}});
@@ -314,11 +309,11 @@ private:
                 after(fill, closed, 0, -1, "the filling is in");
             }
             const int serve = serving();
-            if (closed != fill) after(closed, serve, kLidSets, -1, "the lid has set");
+            if (closed != fill) after(closed, serve, static_cast<int>(std::ceil(lib_.usual("lidSets") / 60)), -1, "the lid has set");
             after(fill, serve, 0, f.perishable ? static_cast<int>(lib_.usual("fillingMost") / 60) : -1, "a perishable filling does not wait long");
         } else {
             const int wrap = add({piece.id + "/wrap", "Box " + counted(piece, things), piece.id, "finish", minutes("wrap", piece.count), 1, 0, 0, {}});
-            for (const int t : finished) after(t, wrap, 0, -1, "the rims are trimmed");
+            for (const int t : finished) after(t, wrap, bears(t), -1, glued_.contains(t) ? "the glue bears" : "the rims are trimmed");
             after(wrap, serving(), 0, -1, "all is ready");
         }
     }
@@ -327,18 +322,6 @@ private:
     int serving() {
         if (serve_ < 0) serve_ = add({"ready", "Ready: a last look at everything", "", "finish", 1, 1, 0, 0, {"allergen"}});
         return serve_;
-    }
-    /// "moon to break" → "moons to break", "observatory" → "observatories".
-    static std::string plural(const std::string& name) {
-        size_t end = name.size();
-        for (const char* joint : {" to ", " of ", " with ", " in ", ","}) end = std::min(end, name.find(joint));
-        std::string head = name.substr(0, end);
-        const std::string rest = name.substr(end);
-        const auto vowel = [](char c) { return std::string("aeiou").find(c) != std::string::npos; };
-        if (head.ends_with('s')) return name;
-        if (head.ends_with('x') || head.ends_with("ch") || head.ends_with("sh")) return head + "es" + rest;
-        if (head.size() > 1 && head.back() == 'y' && !vowel(head[head.size() - 2])) return head.substr(0, head.size() - 1) + "ies" + rest;
-        return head + "s" + rest;
     }
     /// Which pieces a step is about: "crater bowls 1–6", "moon to break 2", "all 4 meteorites", "the moon to break".
     static std::string whose(const Piece& piece, int rounds, int from, int to) {
@@ -368,6 +351,7 @@ private:
     std::map<coat::Place, int> places_;
     std::map<std::string, PotState> pots_;
     std::map<std::string, int> molten_;  // task that melts a base for all of its colours
+    std::set<int> glued_;                // tasks that glue
     int clear_ = 0, serve_ = -1;
 };
 
@@ -437,22 +421,22 @@ std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minut
         for (size_t i = 0; i < day.layout.start.size(); ++i) {
             const auto& t = day.network.tasks[i];
             const int begin = day.layout.start[i];
-            if (t.piece != piece.id || begin > minute || t.id.ends_with("/make-filling")) continue;
+            if (t.piece != piece.id || begin > minute || t.step == "make-filling") continue;
             const bool done = begin + t.minutes <= minute;
             for (auto& [round, entry] : rounds) {
                 if (t.round != 0 && t.round != round) continue;
                 auto& [s, latest] = entry;
                 if (t.lane == "coat" && t.coat > 0 && done) s.coats = std::max(s.coats, t.coat);
                 if (t.lane == "release" && done) s.released = true;
-                if (t.id.ends_with("/fill") && done) s.filled = true;
+                if (t.step == "fill" && done) s.filled = true;
                 if (begin < latest) continue;
                 latest = begin;
                 s.cold = t.lane == "cold" && done;
                 s.words = !done                     ? t.title
                           : t.lane == "cold"        ? "in the cold"
                           : t.lane == "release"     ? "off its former"
-                          : t.id.ends_with("/fill") ? "filled"
-                          : t.id.ends_with("/wrap") ? "boxed"
+                          : t.step == "fill" ? "filled"
+                          : t.step == "wrap" ? "boxed"
                           : t.lane == "prepare"     ? "former ready"
                           : t.lane == "finish"      ? "trimmed"
                                                     : "on the bench";

@@ -25,7 +25,8 @@ double former(const form::Profile& p, double level) {
 
 }  // namespace
 
-double volumeAtLevel(const CoatStage& s, double level) {
+double volumeAtLevel(const Made& made, double level) {
+    const MeridianWall& s = *made.meridian;
     const auto& p = s.profile;
     double inside = former(p, level);
     if (s.chocolateOutside) return inside;
@@ -37,16 +38,16 @@ double volumeAtLevel(const CoatStage& s, double level) {
         all += v;
         below += v * std::clamp((level - low) / std::max(1e-9, high - low), 0.0, 1.0);
     }
-    const double chocolate = s.formerVolume - s.capacity;
+    const double chocolate = s.formerVolume - made.capacity;
     return std::max(0.0, inside - (all > 0 ? chocolate * below / all : 0));
 }
 
-double levelOfVolume(const CoatStage& s, double volume) {
-    double low = 0, high = s.profile.faceZ.back();
-    if (!(volume >= 0) || volumeAtLevel(s, high) < volume) return std::nan("");
+double levelOfVolume(const Made& made, double volume) {
+    double low = 0, high = made.meridian->profile.faceZ.back();
+    if (!(volume >= 0) || volumeAtLevel(made, high) < volume) return std::nan("");
     for (int i = 0; i < 50; ++i) {
         const double mid = 0.5 * (low + high);
-        (volumeAtLevel(s, mid) < volume ? low : high) = mid;
+        (volumeAtLevel(made, mid) < volume ? low : high) = mid;
     }
     return 0.5 * (low + high);
 }

@@ -19,16 +19,16 @@ form::Shape FilmHistory::at(size_t frame) const {
 tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& plan, const material::Library& lib, size_t item,
                                                std::stop_token stop, const std::function<void(double)>& progress) {
     FilmHistory out;
-    if (const auto* part = piece.part()) {
-        auto built = form::build(form::unopened(*part), plan.meshes, {kTriangles, 28, true});
+    if (piece.alongMeridian()) {
+        const auto former = form::meridian(piece.shape);
+        if (!former) return tl::unexpected(former.error());
+        out.shape = form::roundFormer(*former, kTriangles);
+    } else {
+        auto built = form::build(form::unopened(piece.shape), plan.meshes, {kTriangles, 28, true});
         if (!built) return tl::unexpected(built.error());
         if (item >= built->items.size() || built->items[item].shape.body != form::Body::Wall) return tl::unexpected(Problem{"This part is not coated.", "item"});
         out.shape = std::move(built->items[item].shape);
         out.pose = built->items[item].pose;
-    } else {
-        const auto former = meridianOf(piece);
-        if (!former) return tl::unexpected(former.error());
-        out.shape = roundFormer(*former, kTriangles);
     }
     const coat::Surface surface = coat::surfaceOf(out.shape.surface, out.shape.outside);
     auto job = meshJob(piece, plan, lib, surface, out.shape.outside);

@@ -25,8 +25,7 @@ std::optional<Problem> tooLarge(const Plan& plan) {
             if (coat.spots.size() > limits::kSpots) return Problem{fmt::format("A coat is brushed in at most {} places; begin another coat.", limits::kSpots), at + "/coats"};
         if (piece.filling && piece.filling->recipe.size() > limits::kRecipe) return Problem{fmt::format("A recipe has at most {} lines.", limits::kRecipe), at + "/filling/recipe"};
         std::size_t points = 0;
-        if (const auto* part = piece.part())
-            for (const auto& loop : part->points) points += loop.size();
+        for (const auto& loop : piece.shape.points) points += loop.size();
         if (points > limits::kOutlinePoints) return Problem{fmt::format("An outline has at most {} points; draw it more simply.", limits::kOutlinePoints), at + "/former/points"};
     }
     return std::nullopt;

@@ -20,8 +20,8 @@ constexpr double kEthanol = 789, kSpirit = 950, kWatery = 1000;  // kg/m³: pure
 double inOne(const Answers& answers, const material::Library& lib, const PieceAnswers& piece, const std::string& chocolate) {
     double kg = 0;
     for (const auto& pot : answers.pots) {
-        const auto* c = lib.find(pot.id);
-        double share = pot.id == chocolate ? 1 : 0;
+        const auto* c = lib.find(pot.key.chocolate);
+        double share = pot.key.chocolate == chocolate ? 1 : 0;
         if (c)
             for (const auto& [id, part] : c->bought())
                 if (id == chocolate) share = part;
@@ -63,7 +63,7 @@ double lightness(const std::string& look) {
 std::vector<std::string> mixingWords(const Plan& plan, const material::Library& lib, const std::vector<batch::Pot>& pots, const batch::Pot& pot, const MeltPlan& m) {
     const auto& mix = *m.colour;
     const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units, kg < 0.01 ? Detail::Fine : Detail::Normal); };
-    const auto* chocolate = lib.find(pot.id);
+    const auto* chocolate = lib.find(pot.key.chocolate);
     const auto* second = chocolate->second.empty() ? nullptr : lib.find(chocolate->second);
     const std::string base = second ? "the blend" : lower(lib.find(chocolate->base)->name);
     std::vector<std::string> out;
@@ -82,18 +82,18 @@ std::vector<std::string> mixingWords(const Plan& plan, const material::Library& 
     if (m.temper.seed > 0) out.push_back(fmt::format("Its seed of {} is plain {} and part of these grams.", g(m.temper.seed * m.batches), base));
     std::vector<std::pair<double, std::string>> order;  // the colours of this base, light to dark
     for (const auto& p : pots)
-        if (const auto* c = lib.find(p.id); c && c->base == chocolate->base) order.emplace_back(-lightness(c->look), p.id);
+        if (const auto* c = lib.find(p.key.chocolate); c && c->base == chocolate->base) order.emplace_back(-lightness(c->look), p.key.chocolate);
     std::stable_sort(order.begin(), order.end());
     order.erase(std::unique(order.begin(), order.end()), order.end());
     for (size_t i = 1; i < order.size(); ++i)
-        if (order[i].second == pot.id) out.push_back(fmt::format("Work from light to dark: this one after {}, in a bowl that is only wiped.", lower(lib.find(order[i - 1].second)->name)));
+        if (order[i].second == pot.key.chocolate) out.push_back(fmt::format("Work from light to dark: this one after {}, in a bowl that is only wiped.", lower(lib.find(order[i - 1].second)->name)));
     return out;
 }
 
 /// kg that must stand in the pot besides, for one piece to be made.
 double besides(const Piece& piece, const PieceAnswers& a) {
     if (a.bath) return a.bath->chocolate * a.coating.densityMelt;
-    return a.stage && !piece.overBalloon() ? a.stage->formerVolume * a.coating.densityMelt : 0;
+    return a.made && a.made->meridian && !piece.overBalloon() ? a.made->meridian->formerVolume * a.coating.densityMelt : 0;
 }
 
 void unite(std::vector<std::string>& all, const std::vector<std::string>& more) {
@@ -110,10 +110,9 @@ double packetOf(const Plan& plan, const material::Library& lib, const std::strin
 }
 
 std::vector<size_t> meltedWith(const material::Library& lib, const std::vector<batch::Pot>& pots, size_t pot) {
-    // what stands behind the chocolate's name says how it is prepared
-    const auto what = [&](const batch::Pot& p) -> std::pair<std::string, std::string> {
-        const auto* c = lib.find(p.id);
-        return c ? std::pair(fmt::format("{} {} {}", c->boughtAs(), c->second, c->secondShare), p.chocolate.substr(std::min(p.chocolate.size(), c->name.size()))) : std::pair(p.id, std::string());
+    const auto what = [&](const batch::Pot& p) {
+        const auto* c = lib.find(p.key.chocolate);
+        return std::tuple(c ? c->boughtAs() : p.key.chocolate, c ? c->second : std::string(), c ? c->secondShare : 0.0, p.key.temper, p.key.thinner, p.key.thinnerShare);
     };
     std::vector<size_t> out;
     for (size_t i = 0; i < pots.size(); ++i)
@@ -125,17 +124,14 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
     std::vector<MeltPlan> out;
     for (const auto& pot : pots) {
         MeltPlan m;
-        const auto* chocolate = lib.find(pot.id);
-        for (const auto& id : {chocolate ? chocolate->boughtAs() : pot.id, pot.id})  // a colour is melted like its base unless it says otherwise
+        const auto* chocolate = lib.find(pot.key.chocolate);
+        for (const auto& id : {chocolate ? chocolate->boughtAs() : pot.key.chocolate, pot.key.chocolate})  // a colour is melted like its base unless it says otherwise
             if (const auto it = plan.melting.find(id); it != plan.melting.end()) m.choice = it->second;
-        Piece like;  // the first piece of this pot says whether it is tempered and thinned
-        like.chocolate = pot.id;
-        for (const auto& p : plan.pieces)
-            if (!pot.uses.empty() && p.id == pot.uses.front().piece) {
-                like.temper = p.temper;
-                like.thinner = p.thinner;
-                like.thinnerShare = p.thinnerShare;
-            }
+        Piece like;
+        like.chocolate = pot.key.chocolate;
+        like.temper = pot.key.temper;
+        like.thinner = pot.key.thinner;
+        like.thinnerShare = pot.key.thinnerShare;
         const auto coating = coatingOf(like, plan, lib);
         if (!coating) {
             m.problem = coating.error().sentence;
@@ -158,14 +154,14 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
             std::string shares;
             for (const size_t i : with) {
                 m.together += pots[i].melt;
-                const auto* c = lib.find(pots[i].id);
+                const auto* c = lib.find(pots[i].key.chocolate);
                 const std::string name = lower(c->base.empty() ? "as it is" : c->name.substr(0, c->name.find(" (")));
                 shares += (shares.empty() ? "" : ", ") + format(pots[i].melt, Dimension::Mass, plan.units) + (c->base.empty() ? " " : " for ") + name;
             }
             m.dividing = fmt::format("Melt {} of {} in one go and divide it: {}.", format(m.together, Dimension::Mass, plan.units), lower(lib.find(chocolate->boughtAs())->name), shares);
         }
         for (const auto& c : plan.colours)
-            if (c.id == pot.id && pot.melt > 0) {
+            if (c.id == pot.key.chocolate && pot.melt > 0) {
                 m.colour = material::mix(c, pot.melt);
                 m.mixing = mixingWords(plan, lib, pots, pot, m);
             }
@@ -174,7 +170,8 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
     return out;
 }
 
-Shopping shopping(const Plan& plan, const material::Library& lib, const Answers& answers, const std::string& today) {
+Shopping shopping(const Plan& plan, const material::Library& library, const Answers& answers, const std::string& today) {
+    const material::Library lib = material::withColours(library, plan.colours);
     Shopping out;
     out.priced = true;
     std::map<std::string, double> price;
@@ -196,7 +193,7 @@ Shopping shopping(const Plan& plan, const material::Library& lib, const Answers&
         return line;
     };
     for (const auto& pot : answers.pots) {
-        const auto* chocolate = lib.find(pot.id);
+        const auto* chocolate = lib.find(pot.key.chocolate);
         if (!chocolate) continue;
         unite(out.allergens, chocolate->allergens);
         unite(out.traces, chocolate->traces);
@@ -206,7 +203,7 @@ Shopping shopping(const Plan& plan, const material::Library& lib, const Answers&
             if (price.count(id)) line.cost += part * pot.consumed * price[id];
         }
         for (const auto& c : plan.colours)
-            if (c.id == pot.id && c.strength.value > 0) supply("Oil colour, " + lower(c.name), format(material::mix(c, pot.melt).colour, Dimension::Mass, plan.units, Detail::Fine), format(pot.melt, Dimension::Mass, plan.units) + " of " + lower(chocolate->name));
+            if (c.id == pot.key.chocolate && c.strength.value > 0) supply("Oil colour, " + lower(c.name), format(material::mix(c, pot.melt).colour, Dimension::Mass, plan.units, Detail::Fine), format(pot.melt, Dimension::Mass, plan.units) + " of " + lower(chocolate->name));
     }
     for (auto& l : out.lines) {
         l.packets = batch::packetsToBuy(l.need, l.have, l.packet);
@@ -264,13 +261,29 @@ std::string amountOf(const Ingredient& in, double factor, UnitSystem units) {
     return format(v, in.by == Ingredient::By::Mass ? Dimension::Mass : Dimension::Volume, units);
 }
 
+batch::PotKey potOf(const Piece& piece, const std::string& chocolate, const material::Library& lib) {
+    const auto* c = lib.find(chocolate);
+    const bool compound = c && c->kind == "compound";  // it has no temper to lose
+    const bool thinned = piece.thinner != material::Thinner::None && piece.thinnerShare > 0;
+    return {chocolate, compound ? material::Temper::Tempered : piece.temper, thinned ? piece.thinner : material::Thinner::None, thinned ? piece.thinnerShare : 0};
+}
+
+std::string potName(const batch::PotKey& pot, const material::Library& lib) {
+    const auto* c = lib.find(pot.chocolate);
+    std::string name = c ? c->name : pot.chocolate;
+    if (pot.temper == material::Temper::Untempered) name += ", untempered";
+    if (pot.thinner == material::Thinner::CocoaButter) name += ", with cocoa butter";
+    if (pot.thinner == material::Thinner::VegetableOil) name += ", with oil";
+    return name;
+}
+
 std::vector<MeltPlan::Sitting> sittings(const DayPlan& day, const batch::Pot& pot) {
     std::vector<MeltPlan::Sitting> out;
     if (!day.problem.empty()) return out;
-    const std::string name = "pot of " + lower(pot.chocolate.substr(0, pot.chocolate.find(", ")));
+    const std::string id = pot.key.id();
     const auto& net = day.network;
     for (const auto& hold : net.holds)
-        if (net.resources[static_cast<size_t>(hold.resource)].name == name) {
+        if (const auto& r = net.resources[static_cast<size_t>(hold.resource)]; r.kind == schedule::Resource::Kind::Pot && r.id == id) {
             const auto task = static_cast<size_t>(hold.from);
             out.push_back({day.layout.start[task], net.tasks[task].title});
         }
@@ -278,7 +291,8 @@ std::vector<MeltPlan::Sitting> sittings(const DayPlan& day, const batch::Pot& po
     return out;
 }
 
-std::vector<Fits> whatFits(const Plan& plan, const material::Library& lib, const Answers& answers, const std::string& chocolate, double kg) {
+std::vector<Fits> whatFits(const Plan& plan, const material::Library& library, const Answers& answers, const std::string& chocolate, double kg) {
+    const material::Library lib = material::withColours(library, plan.colours);
     std::vector<Fits> out;
     const double tools = lib.usual("bowlLoss") + lib.usual("spatulaLoss");
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {

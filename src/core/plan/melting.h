@@ -55,6 +55,11 @@ struct Shopping {
     std::vector<std::string> warnings;           ///< alcohol, raw egg
 };
 
+/// The pot a piece's chocolate, or that of one of its coats, is taken from.
+batch::PotKey potOf(const Piece& piece, const std::string& chocolate, const material::Library& library);
+/// What a person calls it: "Dark couverture, untempered, with oil".
+std::string potName(const batch::PotKey& pot, const material::Library& library);
+
 /// When the day melts, tempers and warms a pot again, in order of time. Empty without a day.
 std::vector<MeltPlan::Sitting> sittings(const DayPlan& day, const batch::Pot& pot);
 

@@ -7,7 +7,7 @@ namespace uovo {
 
 bool pruneModels(Plan& plan) {
     const auto unused = [&](const auto& entry) {
-        return std::none_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& p) { return p.part() && p.part()->mesh == entry.first; });
+        return std::none_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& p) { return p.shape.mesh == entry.first; });
     };
     std::erase_if(plan.meshExtras, unused);
     return std::erase_if(plan.meshes, unused) > 0;
@@ -15,7 +15,7 @@ bool pruneModels(Plan& plan) {
 
 std::string freeModelName(const Plan& plan, const std::string& name, const std::string& piece) {
     const auto taken = [&](const std::string& n) {
-        return std::any_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& p) { return p.id != piece && p.part() && p.part()->mesh == n; });
+        return std::any_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& p) { return p.id != piece && p.shape.mesh == n; });
     };
     std::string free = name;
     for (int k = 2; taken(free); ++k) free = name + " " + std::to_string(k);

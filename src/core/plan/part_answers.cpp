@@ -16,7 +16,7 @@ constexpr double kStickDepth = 0.018;  // m: shallower chocolate holds no stick
 class PartTeller : Speaker {
 public:
     PartTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
-        : Speaker(piece, plan, lib), known_(known), s_(*known.part), family_(*form::family(piece.part()->family)), first_(s_.assembly.items.front().shape) {}
+        : Speaker(piece, plan, lib), known_(known), s_(*known.made), family_(*form::family(piece.shape.family)), first_(s_.assembly.items.front().shape) {}
 
     Answer wall() const {
         Answer a;
@@ -59,10 +59,10 @@ public:
     }
 
     Answer computedWall() const {
-        const PartWall& w = *s_.wall;
+        const CoatedWall& w = *s_.wall;
         Answer a;
         a.id = "wall";
-        a.figure = {w.thinnest, (1 - PartWall::kLess) * w.thinnest, (1 + PartWall::kMore) * w.thinnest, Dimension::Length};
+        a.figure = {w.thinnest, (1 - CoatedWall::kLess) * w.thinnest, (1 + CoatedWall::kMore) * w.thinnest, Dimension::Length};
         a.headline = length(w.thinnest);
         a.after = "at the thinnest";
         const double wanted = piece_.wantedWall.value, share = s_.box.size().z > 0 ? w.thinnestHeight / s_.box.size().z : 0;
@@ -187,7 +187,7 @@ public:
     /// What melts away when a hole is opened on a warm plate.
     std::optional<Answer> opening() const {
         if (s_.melted <= 0) return std::nullopt;
-        const form::Opening hole(*piece_.part());
+        const form::Opening hole(piece_.shape);
         const double d = hole.across, cap = hole.height, t = first_.wall, clear = hole.inside(t), scoop = lib_.usual("scoop");
         Answer a;
         a.id = "opening";
@@ -211,7 +211,7 @@ public:
 
     /// A mold of one's own, for a figure and an original.
     std::optional<Answer> mold() const {
-        const std::string& id = piece_.part()->family;
+        const std::string& id = piece_.shape.family;
         if (id != "mesh" && id != "original") return std::nullopt;
         mold::Silicone silicone;
         silicone.densityA = lib_.former("siliconeDensityA");
@@ -314,7 +314,7 @@ public:
 
     /// When a stick stands by itself in what is cast, and how long it still goes in.
     std::optional<Answer> stick() const {
-        if (first_.body != form::Body::Cast || s_.assembly.items.size() > 1 || piece_.part()->family == "pressed") return std::nullopt;
+        if (first_.body != form::Body::Cast || s_.assembly.items.size() > 1 || piece_.shape.family == "pressed") return std::nullopt;
         const form::Vec3 d = s_.box.size();
         if (d.z < kStickDepth || std::min(d.x, d.y) < kStickDepth) return std::nullopt;
         const auto& c = known_.coating;
@@ -358,18 +358,18 @@ public:
 
 private:
     std::string how() const {
-        const std::string& id = piece_.part()->family;
+        const std::string& id = piece_.shape.family;
         return id == "bought" || id == "original" ? "volume from your water; area by two faces of the same volume" : first_.exact ? "closed form or integral of the shape" : "the mesh";
     }
     std::string trust() const {
-        const std::string& id = piece_.part()->family;
+        const std::string& id = piece_.shape.family;
         if (id == "bought" || id == "original") return "The volume is as exact as your scale; the area is only as good as the silhouette, see its range.";
         if (s_.wall) return "Geometry is as exact as your ruler; the grams are those of the computed wall.";
         return first_.body == form::Body::Wall ? "Geometry is as exact as your ruler; the grams are as good as the wall you assume." : "As exact as your ruler.";
     }
 
     const PieceAnswers& known_;
-    const PartStage& s_;
+    const Made& s_;
     const form::Family& family_;
     const form::Shape& first_;
 };
@@ -381,7 +381,7 @@ std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const mate
     std::vector<Answer> out{t.wall(), t.grams(), t.size()};
     for (auto& a : {t.holds(), t.pattern(), t.opening(), t.joints(), t.mold()})
         if (a) out.push_back(*a);
-    const PartStage& s = *known.part;
+    const Made& s = *known.made;
     if (s.wall) {
         std::vector<std::string> names;
         for (const auto& i : s.assembly.items) names.push_back(s.assembly.items.size() > 1 ? i.name : "");

@@ -10,15 +10,15 @@ namespace {
 class Teller : Speaker {
 public:
     Teller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
-        : Speaker(piece, plan, lib), known_(known), stage_(*known.stage), last_(piece.coats.back()) {}
+        : Speaker(piece, plan, lib), known_(known), made_(*known.made), along_(*made_.meridian), last_(piece.coats.back()) {}
 
     Answer wall() const {
-        const auto& w = stage_.wall;
+        const auto& w = along_.wall;
         Answer a;
         a.id = "wall";
-        a.figure = {w.thinnest, w.thinnest * stage_.band.thinnest.low, w.thinnest * stage_.band.thinnest.high, Dimension::Length};
+        a.figure = {w.thinnest, w.thinnest * along_.band.thinnest.low, w.thinnest * along_.band.thinnest.high, Dimension::Length};
         a.headline = length(w.thinnest);
-        const double share = stage_.profile.arc[w.thinnestAt] / (stage_.profile.step * static_cast<double>(stage_.profile.size()));
+        const double share = along_.profile.arc[w.thinnestAt] / (along_.profile.step * static_cast<double>(along_.profile.size()));
         const std::string where = share > 0.8 ? "near the rim" : share < 0.2 ? "at the foot" : share < 0.5 ? "low on the wall" : "on the wall";
         a.after = "at the thinnest";
         const double wanted = piece_.wantedWall.value;
@@ -48,15 +48,15 @@ public:
         a.working.trust =
             "The yield stress of your bag alone moves a wall by a third. Rim bead, hanging drops and corners rest on judgement; surface "
             "tension and rough rims are not predicted. Weigh a piece to know better.";
-        if (stage_.shape) a.working.trust += " These coats are computed on the piece's own triangles, its range is judgement: a third less, two fifths more.";
+        if (!along_.round) a.working.trust += " These coats are computed on the piece's own triangles, its range is judgement: a third less, two fifths more.";
         a.working.trust += mattersMost();
-        a.working.section = stage_.shape ? "Film on a mesh" : "Film on a profile";
+        a.working.section = !along_.round ? "Film on a mesh" : "Film on a profile";
         return a;
     }
 
     /// Which of the uncertain figures moves this wall most.
     std::string mattersMost() const {
-        const auto& c = stage_.band.causes;
+        const auto& c = along_.band.causes;
         std::vector<std::pair<double, const char*>> all{{c.yield, "how well your chocolate stands by itself (its yield stress)"}, {c.viscosity, "how thickly it flows (its viscosity)"}, {c.temperature, "the temperature in the bowl"}, {c.delay, "the wait before the cold"}};
         std::sort(all.begin(), all.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
         if (all[0].first <= 0) return "";
@@ -68,8 +68,8 @@ public:
     Answer grams() const {
         Answer a;
         a.id = "grams";
-        const double m = stage_.coats.mass;
-        a.figure = {m, m * stage_.band.mass.low, m * stage_.band.mass.high, Dimension::Mass};
+        const double m = along_.coats.mass;
+        a.figure = {m, m * along_.band.mass.low, m * along_.band.mass.high, Dimension::Mass};
         a.headline = mass(m);
         a.after = "in each";
         const int spares = known_.make - piece_.count;
@@ -78,12 +78,12 @@ public:
                                 : fmt::format("{} in all {}. Likely {} to {} each.", mass(m * known_.make), piece_.count, mass(a.figure.low), mass(a.figure.high));
         a.working.title = "Grams in a piece, and spares";
         a.working.formula = "m = ρ Σ (v + s) A;  spares: smallest n with P(Bin(n, p) ≥ wanted) ≥ 95 %";
-        a.working.inputs = {{"coated area", area(stage_.area), "", "geometry of the former"},
-                            {"mean wall", length(stage_.wall.mean), "", "coat model"},
+        a.working.inputs = {{"coated area", area(made_.area), "", "geometry of the former"},
+                            {"mean wall", length(along_.wall.mean), "", "coat model"},
                             chocolateConstant("densityMelt"),
                             {"wanted", std::to_string(piece_.count), "", "your plan"},
                             {"share p that comes out whole", format(piece_.survives, Dimension::Percent, plan_.units), "", "your plan; 90 % until a log knows better (judgement)"},
-                            {"mass error of the computation", fmt::format("{:.1e}", stage_.coats.error), "", "conservation, checked on each run"}};
+                            {"mass error of the computation", fmt::format("{:.1e}", along_.coats.error), "", "conservation, checked on each run"}};
         a.working.result = fmt::format("{} each, {} to make", mass(m), known_.make);
         a.working.trust = "As good as the wall: about a third either way until a piece has been weighed.";
         a.working.section = "Film on a profile";
@@ -91,10 +91,10 @@ public:
     }
 
     Answer holds() const {
-        Answer a = held(stage_.capacity, known_, "to the brim", fmt::format("{} high, {} across at the rim.", length(stage_.height), length(2 * stage_.rimRadius)));
+        Answer a = held(made_.capacity, known_, "to the brim", fmt::format("{} high, {} across at the rim.", length(along_.height), length(2 * along_.rimRadius)));
         a.working.formula = piece_.overBalloon() ? "V = ∫ π r² dz of the balloon up to the dip line" : "V = ∫ π r² dz of the cup up to the fill line − chocolate";
-        a.working.inputs = {{"former", volume(stage_.formerVolume), "", "geometry from your measures"},
-                            {"chocolate in it", piece_.overBalloon() ? "outside" : mass(stage_.coats.mass), "", "coat model"}};
+        a.working.inputs = {{"former", volume(along_.formerVolume), "", "geometry from your measures"},
+                            {"chocolate in it", piece_.overBalloon() ? "outside" : mass(along_.coats.mass), "", "coat model"}};
         a.working.trust = "As exact as the tape: 1 % in girth is 2 % in volume.";
         a.working.section = "Geometry";
         return a;
@@ -115,7 +115,7 @@ public:
         a.working.formula = "V = V_pot(clearance + dip) − V_former(dip)";
         a.working.inputs = {{"pot", pot->name, "", "data, replace by your own"},
                             {"clearance under the piece", length(lib_.usual("bathClearance")), "8–20 mm", "judgement"},
-                            {"former under the dip line", volume(stage_.formerVolume), "", "geometry"}};
+                            {"former under the dip line", volume(along_.formerVolume), "", "geometry"}};
         a.working.result = a.headline;
         a.working.trust = "Exact for the pot described; pots differ.";
         a.working.section = "Batch";
@@ -132,11 +132,11 @@ public:
         a.headline = std::to_string(known_.perShelf);
         a.after = freezer ? "fit in the freezer at once" : "fit on the shelf at once";
         const char* thing = piece_.overBalloon() ? "balloon" : "cup";
-        if (stage_.shelfHeight > height) {
+        if (made_.shelfHeight > height) {
             a.tone = Tone::Impossible;
             a.headline = "Too tall";
             a.after = "";
-            a.sentence = fmt::format("With its {} it stands {} tall; there is room for {}.", thing, length(stage_.shelfHeight), length(height));
+            a.sentence = fmt::format("With its {} it stands {} tall; there is room for {}.", thing, length(made_.shelfHeight), length(height));
         } else if (known_.perShelf == 0) {
             a.tone = Tone::Impossible;
             a.sentence = "Not one fits: measure the shelf.";
@@ -146,9 +146,9 @@ public:
         }
         a.working.title = "Room in the cold";
         a.working.formula = "rows or staggered rows of discs, the better one";
-        a.working.inputs = {{"diameter with its former", length(stage_.shelfDiameter), "", "geometry"},
+        a.working.inputs = {{"diameter with its former", length(made_.shelfDiameter), "", "geometry"},
                             {"gap", length(lib_.usual("pieceGap")), "5–15 mm", "judgement"},
-                            {"height with its former", length(stage_.shelfHeight), "", "geometry, 15 mm for stand or hook"}};
+                            {"height with its former", length(made_.shelfHeight), "", "geometry, 15 mm for stand or hook"}};
         a.working.result = a.headline;
         a.working.trust = "Counts an empty shelf.";
         a.working.section = "Batch";
@@ -158,7 +158,8 @@ public:
 private:
     std::string area(double m2) const { return fmt::format("{:.0f} cm²", m2 * 1e4); }
     const PieceAnswers& known_;
-    const CoatStage& stage_;
+    const Made& made_;
+    const MeridianWall& along_;
     const PlannedCoat& last_;
 };
 
@@ -167,8 +168,8 @@ private:
 std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known) {
     const Teller t(piece, plan, lib, known);
     std::vector<Answer> out{t.wall(), t.grams()};
-    const auto& s = *known.stage;
-    for (auto& a : coatAnswers(piece, plan, lib, known.coating, s, s.wall.mean, s.wall.thickest, s.blemishes, s.height, {})) out.push_back(std::move(a));
+    const CoatedWall& w = *known.made->wall;
+    for (auto& a : coatAnswers(piece, plan, lib, known.coating, w, w.mean, w.thickest, w.blemishes, known.made->meridian->height, {})) out.push_back(std::move(a));
     for (auto& a : {std::optional(t.holds()), t.bath(), t.shelf()})
         if (a) out.push_back(*a);
     return out;

@@ -61,13 +61,16 @@ std::string localTimeAfter(long local, long minutes) {
 
 long minutesBetween(long from, long to) { return (instant(to) - instant(from)) / 60; }
 
-bool Piece::couldBeCoated() const {
-    const form::Part* p = part();
-    const form::Family* f = p ? form::family(p->family) : nullptr;
-    return f && (f->body == form::Body::Wall || f->body == form::Body::Compound) && f->field("wall");
+const form::Family& Piece::family() const {
+    static const form::Family none;
+    const form::Family* f = form::family(shape.family);
+    return f ? *f : none;
 }
 
-bool Piece::closes() const { return part() && (part()->family == "ball" || part()->family == "egg" || part()->family == "figure-lathe"); }
+bool Piece::couldBeCoated() const {
+    const form::Family& f = family();
+    return f.meridian || ((f.body == form::Body::Wall || f.body == form::Body::Compound) && f.field("wall"));
+}
 
 bool Filling::isAlcoholic() const {
     return alcohol || std::any_of(recipe.begin(), recipe.end(), [](const Ingredient& i) { return i.alcohol > 0; });
@@ -138,13 +141,13 @@ tl::expected<void, Problem> buildable(const Piece& p, const form::Meshes& meshes
     };
     constexpr size_t kKept = 64;
     thread_local std::vector<Known> known;
-    const auto mesh = meshes.find(p.part()->mesh);
+    const auto mesh = meshes.find(p.shape.mesh);
     const auto figure = mesh == meshes.end() ? nullptr : mesh->second;
     const bool assumed = !p.wallFromCoats();
     for (const auto& k : known)
-        if (k.assumed == assumed && k.mesh == figure && k.part == *p.part()) return k.answer;
+        if (k.assumed == assumed && k.mesh == figure && k.part == p.shape) return k.answer;
     if (known.size() >= kKept) known.erase(known.begin());
-    known.push_back({*p.part(), figure, assumed, form::checkBuild(*p.part(), meshes, assumed)});
+    known.push_back({p.shape, figure, assumed, form::checkBuild(p.shape, meshes, assumed)});
     return known.back().answer;
 }
 
@@ -158,20 +161,19 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
         add({"The share that comes out whole lies between 20 % and 100 %.", "survives"});
     const auto coating = coatingOf(p, plan, lib);
     if (!coating) add(coating.error());
-    if (const auto* b = std::get_if<form::Balloon>(&p.former)) {
-        if (const auto former = form::meridian(*b); !former) add(former.error(), "former/");
-    } else if (const auto* c = std::get_if<form::Cup>(&p.former)) {
-        if (const auto former = form::meridian(*c); !former) add(former.error(), "former/");
-    } else if (auto ok = shapes ? buildable(p, plan.meshes) : form::checkFigures(*p.part()); !ok) {
+    const bool meridian = p.alongMeridian();
+    const auto former = meridian ? form::meridian(p.shape) : tl::expected<form::Meridian, Problem>(tl::unexpected(Problem{}));
+    if (meridian && !former)
+        add(former.error(), "former/");
+    else if (auto ok = shapes && !meridian ? buildable(p, plan.meshes) : form::checkFigures(p.shape); !ok)
         add(ok.error(), "former/");
+    if (former && p.overBalloon() && (p.pot.empty() || lib.pot(p.pot)) && std::any_of(p.coats.begin(), p.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
+        const double dip = form::figure(p.shape, "dip");
+        const auto bath = p.pot.empty() ? batch::bestBath(*former, dip, lib.pots, lib.usual("bathClearance")) : batch::bathFor(*former, dip, *lib.pot(p.pot), lib.usual("bathClearance"));
+        if (!bath) add(bath.error());
     }
-    if (const auto* b = std::get_if<form::Balloon>(&p.former); b && (p.pot.empty() || lib.pot(p.pot)))
-        if (const auto former = form::meridian(*b); former && std::any_of(p.coats.begin(), p.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
-            const auto bath = p.pot.empty() ? batch::bestBath(*former, b->dip.value, lib.pots, lib.usual("bathClearance")) : batch::bathFor(*former, b->dip.value, *lib.pot(p.pot), lib.usual("bathClearance"));
-            if (!bath) add(bath.error());
-        }
-    if (p.isCoated() && p.coats.empty()) add({"There is no coat yet: add one.", "coats"});
-    if (!p.wallFromCoats() && p.part()) {
+    if (meridian && p.coats.empty()) add({"There is no coat yet: add one.", "coats"});
+    if (!p.wallFromCoats() && !meridian) {
         const double T = p.cast.temperature.value, table = p.cast.table.value;
         if (!(T == 0 || (T >= 20 && T <= 60))) add({fmt::format("Chocolate is poured between 20 and 60 °C, not at {}.", format(T, Dimension::Temperature, plan.units)), "cast/temperature"});
         if (!(table >= 0 && table <= 6 * 3600)) add({"It stands on the table between no time and six hours.", "cast/table"});
@@ -190,7 +192,7 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
         if (i == 0 && p.coats[i].way == coat::Way::Press) add({"The first coat makes the wall; press its rim in afterwards.", here + "way"});
         if (p.coats[i].way == coat::Way::Turn && !p.closes()) add({"Only a closed mold is filled and turned; pour this one out.", here + "way"});
         if (p.wallFromCoats() && p.closes() && p.coats[i].way != coat::Way::Turn) add({"A closed mold is filled in part and turned about; nothing else reaches its wall.", here + "way"});
-        if (!p.isCoated()) continue;
+        if (!meridian) continue;
         if (!p.overBalloon() && p.coats[i].way == coat::Way::Dip) add({"A cup is coated inside; fill and pour out, or brush it.", here + "way"});
         if (!p.overBalloon() && p.coats[i].rest == coat::Rest::Hung) add({"A cup stands or is turned over.", here + "rest"});
     }
@@ -272,11 +274,24 @@ Piece named(const Plan& plan, const std::string& id, const std::string& name) {
 
 }  // namespace
 
-Piece newPart(const Plan& plan, const std::string& family) {
+Piece newPiece(const Plan& plan, const std::string& family) {
     const form::Family* f = form::family(family);
+    if (f && f->meridian) {
+        Piece p = f->former == form::Former::Balloon ? named(plan, "bowl", "Bowl") : named(plan, "cup", "Cup");
+        p.shape = form::usual(family);
+        p.count = 6;
+        PlannedCoat c;
+        if (f->former != form::Former::Balloon) {
+            c.way = coat::Way::Pour;
+            c.drain = 12;
+            c.delay = 60;
+        }
+        p.coats = {c, c};
+        return p;
+    }
     const std::string name = f ? f->name.substr(0, f->name.find(" in a ")) : "Part";
     Piece p = named(plan, family, name.substr(0, name.find(',')));
-    p.former = form::usual(family);
+    p.shape = form::usual(family);
     p.count = f && f->body == form::Body::Compound ? 1 : 4;
     return p;
 }
@@ -284,8 +299,7 @@ Piece newPart(const Plan& plan, const std::string& family) {
 std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const material::Library& lib) {
     PlannedCoat c;
     if (const auto coating = coatingOf(piece, plan, lib)) c.temperature = Measure(0.5 * std::round(2 * coating->working()));
-    const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
-    if (!piece.overBalloon() && !(family && family->outside)) {
+    if (!piece.family().outside) {
         c.way = coat::Way::Pour;
         c.drain = 12;
         c.delay = 60;
@@ -303,23 +317,6 @@ std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const 
         return {c};  // a quarter full leaves a wall of a tenth of the radius at once
     }
     return {c, c};
-}
-
-Piece newPiece(const Plan& plan, Family family) {
-    Piece p = family == Family::BalloonBowl ? named(plan, "bowl", "Bowl") : named(plan, "cup", "Cup");
-    p.count = 6;
-    PlannedCoat c;
-    if (family == Family::BalloonBowl) {
-        p.former = form::Balloon{};
-        c.temperature = 32;
-    } else {
-        p.former = form::Cup{};
-        c.way = coat::Way::Pour;
-        c.drain = 12;
-        c.delay = 60;
-    }
-    p.coats = {c, c};
-    return p;
 }
 
 }  // namespace uovo

@@ -2,10 +2,8 @@
 #pragma once
 #include <map>
 #include <optional>
-#include <variant>
 
 #include "core/coat/coats.h"
-#include "core/form/former.h"
 #include "core/form/part.h"
 #include "core/material/colour.h"
 #include "core/material/material.h"
@@ -88,8 +86,8 @@ struct CastPlan {
 struct Piece {
     std::string id, name;
     int count = 1;
-    std::variant<form::Balloon, form::Cup, form::Part> former;
-    std::string formerExtra;
+    form::Part shape;         ///< a family of form/family.h with its figures
+    std::string shapeExtra;
     std::string chocolate = "dark";
     material::Temper temper = material::Temper::Tempered;
     material::Thinner thinner = material::Thinner::None;
@@ -106,16 +104,17 @@ struct Piece {
     std::string extra;
     bool operator==(const Piece&) const = default;
 
-    bool overBalloon() const { return std::holds_alternative<form::Balloon>(former); }
-    /// A bowl over a balloon or a coated cup: its wall is computed from its coats. Every other family carries an assumed wall.
-    bool isCoated() const { return !std::holds_alternative<form::Part>(former); }
+    /// The family of its shape; one without a name where there is none of that id.
+    const form::Family& family() const;
+    /// A bowl over a balloon or a coated cup: round and plain, coated along its meridian, never with an assumed wall.
+    bool alongMeridian() const { return family().meridian; }
+    bool overBalloon() const { return family().former == form::Former::Balloon; }
+    /// A mold that closes round itself: it is filled in part and turned about.
+    bool closes() const { return family().former == form::Former::Closed; }
     /// Id of the chocolate of one of its coats.
     const std::string& chocolateOf(const PlannedCoat& coat) const { return coat.chocolate.empty() ? chocolate : coat.chocolate; }
-    const form::Part* part() const { return std::get_if<form::Part>(&former); }
-    /// A part whose wall could be computed from coats; of a compound, the walls of its molded parts.
+    /// Its wall could be computed from coats; of a compound, the walls of its molded parts.
     bool couldBeCoated() const;
-    /// A mold that closes round itself: it is filled in part and turned about.
-    bool closes() const;
     /// … and is: it has coats.
     bool wallFromCoats() const { return couldBeCoated() && !coats.empty(); }
 };
@@ -190,12 +189,9 @@ tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Pla
 /// The same of one of its coats.
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const PlannedCoat& coat, const Plan& plan, const material::Library& library);
 
-/// A fresh piece to start from, of the given family, with an id unused in the plan.
-enum class Family { BalloonBowl, CoatedCup };
-Piece newPiece(const Plan& plan, Family family);
+/// A fresh piece of a family to start from, with an id unused in the plan.
+Piece newPiece(const Plan& plan, const std::string& family);
 /// Two coats as they are usually made on a piece's former, at its chocolate's working temperature.
 std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const material::Library& library);
-/// The same for a family of form/family.h.
-Piece newPart(const Plan& plan, const std::string& family);
 
 }  // namespace uovo

@@ -114,26 +114,6 @@ private:
     std::vector<std::string> known_;
 };
 
-form::Balloon readBalloon(Object& o) {
-    form::Balloon b;
-    o.measure("girth", b.girth);
-    o.measure("length", b.length);
-    o.measure("dip", b.dip);
-    o.measure("pear", b.pear);
-    return b;
-}
-
-form::Cup readCup(Object& o) {
-    form::Cup c;
-    o.measure("baseDiameter", c.baseDiameter);
-    o.measure("topDiameter", c.topDiameter);
-    o.measure("height", c.height);
-    o.measure("corner", c.corner);
-    o.measure("fillLine", c.fillLine);
-    o.text("made", c.made);
-    return c;
-}
-
 std::vector<form::Loop> readLoops(const json& list, const std::string& pointer) {
     std::vector<form::Loop> loops;
     if (!list.is_array()) Object::refuse("“points” must be a list of lists of points.", pointer);
@@ -256,15 +236,11 @@ Piece readPiece(const json& j, const std::string& pointer) {
     Object f(*former, o.at("former"));
     std::string kind;
     f.text("kind", kind);
-    if (kind == "balloon")
-        p.former = readBalloon(f);
-    else if (kind == "cup")
-        p.former = readCup(f);
-    else if (form::family(kind))
-        p.former = readPart(f, kind);
+    if (form::family(kind))
+        p.shape = readPart(f, kind);
     else
-        Object::refuse("The former's “kind” must be “balloon”, “cup” or a family this program knows; “" + kind + "” is none.", f.at("kind"));
-    p.formerExtra = f.extra();
+        Object::refuse("The former's “kind” must be a family this program knows; “" + kind + "” is none.", f.at("kind"));
+    p.shapeExtra = f.extra();
     o.text("chocolate", p.chocolate);
     o.word("temper", p.temper, kTempers);
     o.word("thinner", p.thinner, kThinners);

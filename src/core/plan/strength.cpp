@@ -235,7 +235,7 @@ private:
     }
     /// Of the strength when it is taken out before it is set.
     double early() const {
-        const CoatTimes* t = a_.stage ? static_cast<const CoatTimes*>(a_.stage.get()) : a_.part && a_.part->wall ? a_.part->wall.get() : nullptr;
+        const CoatTimes* t = a_.made->wall.get();
         return t ? std::pow(std::min(1.0, t->crystalsOut / lib_.strong("earlyFull")), 2) : 1;
     }
     /// A load that stays for hours.
@@ -384,7 +384,7 @@ private:
             changeable(j, "kg");
             j.buckling = true;
             if (own("on-top") > 0) out.push_back(std::move(j));
-            if (piece_.part()->family == "basket") {
+            if (piece_.shape.family == "basket") {
                 Job h = job("handle", "Carried by its handle", room, carried(1), lifting);
                 h.words.chosen = how.carry == Handling::Carry::Handle;
                 h.words.group = "carry";
@@ -396,8 +396,8 @@ private:
             if (w_.hung) {
                 Job j = job("hangs", "Hangs from its cord", room, carried(1), 1);
                 const double weight = -shell::resultant(m, j.load).force.z;
-                const bool through = form::choice(*piece_.part(), "cord") == "cord through from the base";
-                push(j, {0, 0, through ? w_.low : w_.high}, form::figure(*piece_.part(), "card") / 2, {0, 0, weight});
+                const bool through = form::choice(piece_.shape, "cord") == "cord through from the base";
+                push(j, {0, 0, through ? w_.low : w_.high}, form::figure(piece_.shape, "card") / 2, {0, 0, weight});
                 shell::balance(m, everywhere(), j.load);
                 lasts(j);
                 out.push_back(std::move(j));
@@ -609,7 +609,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
     for (const auto& c : out.cases)
         if (c.chosen) out.survives *= 1 - c.average;
     out.left = before.left;
-    if (piece.part() && (!before.open || piece.closes()) && !before.hung && !before.compound) {
+    if (!piece.alongMeridian() && (!before.open || piece.closes()) && !before.hung && !before.compound) {
         LoadCase c;
         double mean = 0;
         for (const double t : out.thickness) mean += t / double(out.thickness.size());
@@ -653,7 +653,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         }
         if (before.compound && !before.toJoint.empty()) {
             const double scored = form::jointStrength(lib, form::kScored).value;
-            if (scored > form::jointStrength(lib, form::choice(*piece.part(), "glue")).value)
+            if (scored > form::jointStrength(lib, form::choice(piece.shape, "glue")).value)
                 tried("Score the joints, glue on both sides", StrengthWay::Does::Score, [&](StrengthWall& w) { weaken(w, scored, lib.strong("weibull")); });
             const double radius = StrengthWay::kRadius, within = 0.5 * radius;  // half of a round fillet's leg thickens both faces on the average
             tried(fmt::format("A radius of {} at every joint", format(radius, Dimension::Length, plan.units)), StrengthWay::Does::Advice, [&](StrengthWall& w) {

@@ -88,7 +88,7 @@ std::optional<Piece> taken(const Piece& piece, StrengthWay::Does does) {
     using Does = StrengthWay::Does;
     Piece out = piece;
     if (does == Does::Score) {
-        std::get<form::Part>(out.former).choices["glue"] = form::kScored;
+        out.shape.choices["glue"] = form::kScored;
         return out;
     }
     if (piece.coats.empty() || does == Does::Advice || (does == Does::Coat && piece.closes())) return std::nullopt;

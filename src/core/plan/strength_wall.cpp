@@ -19,21 +19,6 @@ constexpr double kSeam = 0.003;     // m to each side of a seam that is as weak 
 constexpr double kRing = 0.6;       // of the piece's half width: a ring or lumps it is set down on (judgement)
 constexpr double kBallRing = 0.65;  // of a ball's: the ring it needs to stand at all
 
-/// Wall of a bowl or cup at a place of its meridian.
-double wallAt(const CoatStage& s, const Vec3& p) {
-    const double r = std::hypot(p.x, p.y);
-    size_t best = 0;
-    double nearest = 1e300;
-    for (size_t i = 0; i < s.profile.size(); ++i) {
-        const double d = std::hypot(s.profile.r[i] - r, s.profile.z[i] - p.z);
-        if (d < nearest) {
-            nearest = d;
-            best = i;
-        }
-    }
-    return s.coats.wall[best];
-}
-
 /// Corners of the underside on a ring round the middle, evenly spread.
 std::vector<int> ringUnder(const shell::Model& m, double radius, size_t places = kMostFeet) {
     std::vector<int> out;
@@ -124,34 +109,36 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
     const auto refuse = [](const char* sentence) { return tl::unexpected(Problem{sentence}); };
     StrengthWall w;
     w.fill = a.fillEach;
-    if (a.stage) {
-        if (a.stage->shape) {
-            addWall(w, a.stage->shape->surface, a.stage->shape->thickness, a.stage->shape->outside);
+    const MeridianWall* along = a.made->meridian.get();
+    w.capacity = a.made->capacity;
+    if (along) {
+        const form::Shape& own = a.made->assembly.items.front().shape;
+        if (!along->round) {
+            addWall(w, own.surface, own.thickness, own.outside);
         } else {
-            const auto meridian = meridianOf(piece);
+            const auto meridian = form::meridian(piece.shape);
             if (!meridian) return tl::unexpected(meridian.error());
-            form::Shape former = roundFormer(*meridian, triangles);
+            form::Shape former = form::roundFormer(*meridian, triangles);
             const auto walls = std::count(former.surface.marks.begin(), former.surface.marks.end(), form::Mark::Wall);
-            if (double(walls) > 1.3 * triangles) former = roundFormer(*meridian, triangles * triangles / double(walls));  // a lathe rounds its rows and rings up
+            if (double(walls) > 1.3 * triangles) former = form::roundFormer(*meridian, triangles * triangles / double(walls));  // a lathe rounds its rows and rings up
             std::vector<double> t(former.surface.points.size());
-            for (size_t i = 0; i < t.size(); ++i) t[i] = wallAt(*a.stage, former.surface.points[i]);
+            for (size_t i = 0; i < t.size(); ++i) t[i] = wallAt(*along, former.surface.points[i]);
             addWall(w, former.surface, t, former.outside);
         }
-        w.capacity = a.stage->capacity;
         w.level = a.fillLevel;
     } else {
-        const std::string& family = piece.part()->family;
+        const std::string& family = piece.shape.family;
         w.hung = family == "hung-ball";
-        const bool single = a.part->assembly.items.size() == 1;
+        const bool single = a.made->assembly.items.size() == 1;
         w.compound = !single && !w.hung;
         form::Detail detail;
         detail.triangles = family == "basket" ? 2.8 * std::max(triangles, StrengthOptions{}.triangles) : triangles;  // the roots of its handle want as many
         detail.round = 24;
         detail.onSurface = true;
-        const auto rebuilt = a.part->wall ? tl::expected<form::Assembly, Problem>(a.part->assembly) : form::build(*piece.part(), plan.meshes, detail);
+        const auto rebuilt = a.made->wall ? tl::expected<form::Assembly, Problem>(a.made->assembly) : form::build(piece.shape, plan.meshes, detail);
         if (!rebuilt) return tl::unexpected(rebuilt.error());
         if (w.compound) {
-            if (auto ok = strengthCompound(w, *rebuilt, {form::jointStrength(lib, form::choice(*piece.part(), "glue")).value, lib.strong("jointFillet"), lib.strong("weibull")}); !ok) return tl::unexpected(ok.error());
+            if (auto ok = strengthCompound(w, *rebuilt, {form::jointStrength(lib, form::choice(piece.shape, "glue")).value, lib.strong("jointFillet"), lib.strong("weibull")}); !ok) return tl::unexpected(ok.error());
         } else {
             form::Mesh all;
             std::vector<double> thickness;
@@ -179,7 +166,6 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
             }
             addWall(w, all, thickness, outside);
         }
-        w.capacity = a.part->capacity;
         if (w.capacity > 0 && w.fill > 0) {  // of a piece put together the first part is filled
             const auto& first = rebuilt->items.front();
             if (w.compound && first.shape.body != form::Body::Wall) w.fill = 0;  // what lies in a house lies on the table
@@ -203,7 +189,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
             for (const int i : m.triangles[k]) z += m.points[static_cast<size_t>(i)].z / 3;
             if (std::abs(z - 0.5 * (w.low + w.high)) < kSeam) w.glued[k] = 1;
         }
-        weaken(w, form::jointStrength(lib, form::choice(*piece.part(), "glue")).value, lib.strong("weibull"));
+        weaken(w, form::jointStrength(lib, form::choice(piece.shape, "glue")).value, lib.strong("weibull"));
     }
     // The opening's edge.
     const std::vector<bool> edge = freeEdges(m);
@@ -218,7 +204,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
     if (w.rimUp) std::erase_if(w.rim, [&](int i) { return m.points[static_cast<size_t>(i)].z < 0.5 * (w.low + w.high); });
     // What it stands on: the flat pool of a bowl, the corner of a cup's floor, else whatever is lowest.
     double foot = 0.004;
-    if (a.stage && a.stage->chocolateOutside && !a.stage->coats.coats.empty()) foot = std::max(foot, a.stage->coats.coats.back().footRadius);
+    if (along && along->chocolateOutside && !along->coats.coats.empty()) foot = std::max(foot, along->coats.coats.back().footRadius);
     std::vector<std::pair<double, int>> feet;
     const double deep = w.low + 0.02 * (w.high - w.low) + 3e-4;
     double widest = 0;
@@ -229,7 +215,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         const double r = std::hypot(m.points[i].x, m.points[i].y);
         if (m.points[i].z <= w.low + 0.3 * (w.high - w.low) && r <= foot + 1e-6) feet.emplace_back(-r, static_cast<int>(i));
     }
-    if (!a.stage && !w.rimUp) {  // a part of any outline: what is lowest, wherever it lies
+    if (!along && !w.rimUp) {  // a part of any outline: what is lowest, wherever it lies
         feet.clear();
         for (size_t i = 0; i < m.points.size(); ++i)
             if (m.points[i].z <= deep) feet.emplace_back(-std::hypot(m.points[i].x, m.points[i].y), static_cast<int>(i));

@@ -7,13 +7,13 @@
 #include "core/plan/answers.h"
 
 namespace uovo {
-std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material::Library& lib, const CoatStage& now, std::stop_token stop) {
+std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material::Library& lib, const MeridianWall& now, std::stop_token stop) {
     std::vector<WayOut> ways;
     const auto degrees = [&](double kelvin) {
         return plan.units == UnitSystem::US ? fmt::format("{:.0f} °F", kelvin * 1.8) : fmt::format("{:.0f} °C", kelvin);
     };
     const auto coating = coatingOf(piece, plan, lib);
-    if (!coating || now.shape) return ways;  // what is turned or painted is not told by its meridian: it has no quick answer
+    if (!coating || !now.round) return ways;  // what is turned or painted is not told by its meridian: it has no quick answer
     const double bears = lib.former(coating->compound ? "balloonBearsCompound" : "balloonBears");
     const auto possible = [&](const Piece& p) {
         for (const auto& c : p.coats)

@@ -40,34 +40,22 @@ const char* wordOf(E value, const Word<E> (&words)[N]) {
 
 json written(const Piece& p) {
     json j{{"id", p.id}, {"name", p.name}, {"count", p.count}};
-    if (const auto* b = std::get_if<form::Balloon>(&p.former))
-        j["former"] = {{"kind", "balloon"}, {"girth", written(b->girth)}, {"length", written(b->length)}, {"dip", written(b->dip)}, {"pear", written(b->pear)}};
-    if (const auto* c = std::get_if<form::Cup>(&p.former))
-        j["former"] = {{"kind", "cup"},
-                       {"baseDiameter", written(c->baseDiameter)},
-                       {"topDiameter", written(c->topDiameter)},
-                       {"height", written(c->height)},
-                       {"corner", written(c->corner)},
-                       {"fillLine", written(c->fillLine)}};
-    if (const auto* c = std::get_if<form::Cup>(&p.former); c && !c->made.empty()) j["former"]["made"] = c->made;
-    if (const auto* part = p.part()) {
-        json f{{"kind", part->family}};
-        for (const auto& [key, m] : part->values) f[key] = written(m);
-        for (const auto& [key, word] : part->choices) f[key] = word;
-        if (!part->points.empty()) {
-            f["points"] = json::array();
-            for (const auto& loop : part->points) {
-                json list = json::array();
-                for (const auto& q : loop) list.push_back({q[0], q[1]});
-                f["points"].push_back(list);
-            }
+    const form::Part& part = p.shape;
+    json& shape = j["former"] = {{"kind", part.family}};
+    for (const auto& [key, m] : part.values) shape[key] = written(m);
+    for (const auto& [key, word] : part.choices) shape[key] = word;
+    if (!part.points.empty()) {
+        shape["points"] = json::array();
+        for (const auto& loop : part.points) {
+            json list = json::array();
+            for (const auto& q : loop) list.push_back({q[0], q[1]});
+            shape["points"].push_back(list);
         }
-        if (!part->mesh.empty()) f["mesh"] = part->mesh;
-        for (const auto& [key, figures] : part->own)
-            for (const auto& [name, m] : figures) f["own"][key][name] = written(m);
-        j["former"] = f;
     }
-    keepExtra(j["former"], p.formerExtra);
+    if (!part.mesh.empty()) shape["mesh"] = part.mesh;
+    for (const auto& [key, figures] : part.own)
+        for (const auto& [name, m] : figures) shape["own"][key][name] = written(m);
+    keepExtra(shape, p.shapeExtra);
     j["chocolate"] = p.chocolate;
     j["temper"] = wordOf(p.temper, kTempers);
     j["thinner"] = wordOf(p.thinner, kThinners);
@@ -133,7 +121,8 @@ json written(const Piece& p) {
 /// A model as compact JSON, without a tree of its hundred thousand numbers.
 void write(const form::Mesh& mesh, const std::map<std::string, std::string>& extras, const std::string& name, std::string& text) {
     fmt::memory_buffer out;
-    const auto number = [&](double v) { std::isfinite(v) ? fmt::format_to(std::back_inserter(out), "{},", v) : fmt::format_to(std::back_inserter(out), "null,"); };
+    // “-0” would be read as nought and written as “0”
+    const auto number = [&](double v) { std::isfinite(v) ? fmt::format_to(std::back_inserter(out), "{},", v + 0.0) : fmt::format_to(std::back_inserter(out), "null,"); };
     const auto close = [&](const char* words) {
         if (out[out.size() - 1] == ',') out.resize(out.size() - 1);
         fmt::format_to(std::back_inserter(out), "{}", words);

@@ -19,6 +19,8 @@ struct Task {
     int coat = 0, round = 0;  ///< 1 first; 0 where it has none
     std::vector<std::string> cautions;  ///< ids
     std::string which = {};   ///< the pieces of the round, "1–6"; empty when it is all of them
+    std::string step = {};    ///< what is done, a key: "fill", "temper-1"
+    std::string who = {};     ///< for a person: "crater bowls 1–6"
 };
 
 /// `min <= start(to) - start(from) <= max`, minutes; max < 0: none.
@@ -36,9 +38,12 @@ struct Hold {
 };
 
 struct Resource {
-    std::string name;  ///< "fridge shelf", "pot of dark couverture"
+    enum class Kind { Shelf, Freezer, Bench, Pot };
+    std::string name;  ///< for a person: "fridge shelf", "pot of dark couverture"
     int capacity = 0;
     std::string unit;  ///< "cm²", "pot"
+    Kind kind = Kind::Bench;
+    std::string id = {};  ///< of a pot
 };
 
 struct Network {

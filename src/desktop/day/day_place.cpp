@@ -49,7 +49,7 @@ protected:
             for (const auto& q : session_.plan().pieces)
                 if (q.id == state.piece) piece = &q;
             const auto answers = session_.pieceAnswers(state.piece);
-            if (!piece || !answers || (!answers->stage && !answers->part)) continue;
+            if (!piece || !answers || !answers->made) continue;
             if (state.cold) {
                 p.setPen(QPen(theme().cold, 1));
                 p.setBrush(theme().coldFill);
@@ -63,15 +63,15 @@ protected:
                 p.setPen(state.cold ? theme().coldText : theme().quiet);
                 p.drawText(QRectF(box.left() + 4, box.top() + 108, box.width() - 8, 32), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, QString::fromStdString(state.words));
             };
-            if (answers->part) {
+            if (!answers->made->meridian) {
                 const QRectF icon(box.center().x() - 52, box.top() + 6, 104, 82);
                 p.setOpacity(state.coats > 0 ? 1 : 0.22);  // not cast yet
-                p.drawImage(icon, thumbnail(*piece, answers, (icon.size() * 2).toSize()));
+                p.drawImage(icon, thumbnail(*piece, answers, (icon.size() * 2).toSize(), this));
                 p.setOpacity(1);
                 tell();
                 continue;
             }
-            const auto& s = *answers->stage;
+            const auto& s = *answers->made->meridian;
             const double wide = 2 * *std::max_element(s.profile.r.begin(), s.profile.r.end());
             const double scale = std::min(104 / wide, 66 / s.height);
             QTransform m;

@@ -57,7 +57,8 @@ void Timeline::layRows() {
     for (size_t r = 0; r < net.resources.size(); ++r) {
         HoldRow lane;
         lane.title = net.resources[r].name;
-        lane.cold = lane.title == "fridge shelf" || lane.title == "freezer";
+        const auto kind = net.resources[r].kind;
+        lane.cold = kind == schedule::Resource::Kind::Shelf || kind == schedule::Resource::Kind::Freezer;
         std::vector<size_t> mine;
         for (size_t h = 0; h < net.holds.size(); ++h)
             if (net.holds[h].resource == static_cast<int>(r)) mine.push_back(h);
@@ -160,8 +161,8 @@ void Timeline::paintEvent(QPaintEvent*) {
             const int begin = day_->layout.start[static_cast<size_t>(hold.from)];
             const int end = day_->layout.start[static_cast<size_t>(hold.to)] + net.tasks[static_cast<size_t>(hold.to)].minutes;
             const QRectF box(xOf(begin), y + row * kRow, std::max(3.0, xOf(end) - xOf(begin) - 1), kRow - 3);
-            const QString who = qstring(from.title.substr(from.title.find(": ") == std::string::npos ? 0 : from.title.find(": ") + 2));
-            const bool pot = net.resources[static_cast<size_t>(hold.resource)].unit == "pot";
+            const bool pot = net.resources[static_cast<size_t>(hold.resource)].kind == schedule::Resource::Kind::Pot;
+            const QString who = qstring(pot ? from.title : from.who);
             Ink ink{pot ? theme().yolk : lane.cold ? theme().coldFill : theme().hairline, pot ? QColor(0x2A, 0x1A, 0x12) : lane.cold ? theme().coldText : theme().ink};
             const QString share = pot ? QString() : tr(", %1 of %2 %3").arg(hold.amount).arg(net.resources[static_cast<size_t>(hold.resource)].capacity).arg(qstring(net.resources[static_cast<size_t>(hold.resource)].unit));
             bar(box, ink, who, tr("%1–%2  %3%4").arg(clock(begin), clock(end), who, share), lane.cold);

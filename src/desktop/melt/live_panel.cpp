@@ -119,10 +119,14 @@ void LivePanel::listen(const QString& path) {
     lookForDevices();
 }
 
-void LivePanel::setPot(const QString& key, const temper::TemperPlan& plan, const material::Coating& coating, double mass, double watts) {
-    if (key != key_) end();
+void LivePanel::tellWhose() {
+    begin_->setText(!isRunning() ? tr("temper it now") : runs_ == key_ ? tr("stop") : tr("stop tempering %1").arg(runsName_.toLower()));
+}
+
+void LivePanel::setPot(const QString& key, const QString& name, const temper::TemperPlan& plan, const material::Coating& coating, double mass, double watts) {
     key_ = key;
-    if (isRunning()) return;  // what was begun goes on as it was planned
+    name_ = name;
+    tellWhose();
     plan_ = plan;
     coating_ = coating;
     mass_ = mass;
@@ -135,7 +139,9 @@ void LivePanel::begin() {
     clock_.start();
     offset_ = -1;
     curve_.clear();
-    begin_->setText(tr("stop"));
+    runs_ = key_;
+    runsName_ = name_;
+    tellWhose();
     prompt_->setText(qstring(plan_.steps.front().title));
     prompt_->show();
     digits_->show();
@@ -145,7 +151,8 @@ void LivePanel::begin() {
 void LivePanel::end() {
     coach_.reset();
     curve_.clear();
-    begin_->setText(tr("temper it now"));
+    runs_.clear();
+    tellWhose();
     prompt_->hide();
     digits_->setVisible(link_.isOpen());
     emit curveChanged();

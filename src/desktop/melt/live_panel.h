@@ -19,8 +19,8 @@ class LivePanel : public QWidget {
 
 public:
     explicit LivePanel(Session& session, QWidget* parent = nullptr);
-    /// The pot that is tempered; another one ends what is under way.
-    void setPot(const QString& key, const temper::TemperPlan& plan, const material::Coating& coating, double mass, double watts);
+    /// The pot that is looked at and would be tempered next. What is under way goes on as it was planned, whichever pot is looked at.
+    void setPot(const QString& key, const QString& name, const temper::TemperPlan& plan, const material::Coating& coating, double mass, double watts);
     void begin();
     void end();
     bool isRunning() const { return coach_.has_value(); }
@@ -29,7 +29,8 @@ public:
     ProbeLink& link() { return link_; }
     QString prompt() const { return prompt_->text(); }
     QString digits() const { return digits_->text(); }
-    const std::vector<QPointF>& curve() const { return curve_; }  ///< seconds, °C
+    /// Seconds and °C of the run, where it is of the pot that is looked at; else empty.
+    std::vector<QPointF> curve() const { return runs_ == key_ ? curve_ : std::vector<QPointF>{}; }
 
 signals:
     void curveChanged();
@@ -40,10 +41,11 @@ protected:
 private:
     void read(double seconds, double celsius);
     void lookForDevices();
+    void tellWhose();
 
     Session& session_;
     ProbeLink link_;
-    QString key_;
+    QString key_, name_, runs_, runsName_;  ///< the pot that is looked at, and that of the run
     temper::TemperPlan plan_;
     material::Coating coating_;
     double mass_ = 0, watts_ = 800, offset_ = -1, device_ = 0;  // s: the device's clock when this began, and as it was last told

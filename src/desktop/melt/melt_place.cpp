@@ -144,7 +144,7 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
         auto* f = new FigureField(name, QLatin1String(key), session.typing(dimension, "", nullptr));
         connect(f, &FigureField::measureTyped, this, [this, f](const Measure& m) {
             const auto answers = session_.answers();
-            const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].id) : nullptr;
+            const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].key.chocolate) : nullptr;
             if (!c) return;
             session_.document().edit(tr("Change what the packet says"), [&](Plan& p) { p.own[c->figuresAs()].values[f->property("key").toString().toStdString()] = m.value; });
             showLabel();
@@ -199,7 +199,7 @@ void MeltPlace::showEvent(QShowEvent* e) {
 void MeltPlace::change(const QString& label, const std::function<void(temper::Choice&)>& edit) {
     const auto answers = session_.answers();
     if (!answers || chosen_ >= answers->pots.size()) return;
-    const std::string id = answers->pots[chosen_].id;
+    const std::string id = answers->pots[chosen_].key.chocolate;
     session_.document().edit(label, [&](Plan& p) { edit(p.melting[id]); });
 }
 
@@ -253,17 +253,17 @@ void MeltPlace::showColours() {
         colours_->addWidget(b, 0, Qt::AlignLeft);
     };
     for (const auto& c : session_.plan().colours) {
-        const bool used = answers && std::any_of(answers->pots.begin(), answers->pots.end(), [&](const auto& p) { return p.id == c.id; });
+        const bool used = answers && std::any_of(answers->pots.begin(), answers->pots.end(), [&](const auto& p) { return p.key.chocolate == c.id; });
         button(used ? qstring(c.name) : tr("%1, not used yet").arg(qstring(c.name)), QStringLiteral("colour/") + qstring(c.id), chocolateColour(c.id), [this, id = qstring(c.id)] { emit colourWanted(id); });
     }
     if (!answers || chosen_ >= answers->pots.size()) return;
-    if (const auto* chocolate = session_.library().find(answers->pots[chosen_].id))
+    if (const auto* chocolate = session_.library().find(answers->pots[chosen_].key.chocolate))
         button(tr("+ a colour from %1 …").arg(qstring(session_.library().find(chocolate->boughtAs())->name).toLower()), QStringLiteral("addColour"), {}, [this, base = chocolate->boughtAs()] { emit colourWanted(qstring(addColour(session_, base))); });
 }
 
 void MeltPlace::showLabel() {
     const auto answers = session_.answers();
-    const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].id) : nullptr;
+    const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].key.chocolate) : nullptr;
     label_->setVisible(c != nullptr);
     if (!c) return;
     for (auto* f : labels_) {
@@ -293,7 +293,7 @@ void MeltPlace::showPot() {
     const auto u = session_.units();
     const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
     const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, u)); };
-    title_->setText(m.batches > 1 ? tr("%1: %2 in %3 batches, %4 in the bowl each time").arg(qstring(pot.chocolate), g(pot.melt)).arg(m.batches).arg(g(m.each)) : tr("%1: %2").arg(qstring(pot.chocolate), g(m.each)));
+    title_->setText(m.batches > 1 ? tr("%1: %2 in %3 batches, %4 in the bowl each time").arg(qstring(pot.name), g(pot.melt)).arg(m.batches).arg(g(m.each)) : tr("%1: %2").arg(qstring(pot.name), g(m.each)));
     const bool tempered = !m.temper.steps.empty() && m.temper.seed > 0;
     method_->setCurrentIndex(static_cast<int>(std::find(std::begin(kMethods), std::end(kMethods), m.choice.method) - std::begin(kMethods)));
     vessel_->setCurrentIndex(static_cast<int>(std::find(std::begin(kVessels), std::end(kVessels), m.choice.vessel) - std::begin(kVessels)));
@@ -305,7 +305,7 @@ void MeltPlace::showPot() {
     look_->setItemText(1, m.choice.heat == temper::Heat::Microwave ? tr("W, by look") : tr("by look"));
     look_->setCurrentIndex(m.choice.byLook ? 1 : 0);
     watts_->setMeasure(Measure(m.choice.watts), u);
-    shopping_->refresh(pot.id);
+    shopping_->refresh(pot.key.chocolate);
     showLabel();
     QStringList times, titles;  // a line of clock times; what each is for under the cursor
     if (answers->day)
@@ -320,7 +320,7 @@ void MeltPlace::showPot() {
     if (!m.problem.empty()) return summary_->setText(qstring(m.problem));
     const auto& t = m.temper;
     curve_->set(t, m.coating, u);
-    live_->setPot(qstring(pot.chocolate), t, m.coating, m.each, m.choice.watts);
+    live_->setPot(qstring(pot.key.id()), qstring(pot.name), t, m.coating, m.each, m.choice.watts);
     curve_->setLive(live_->curve());
     method_->setVisible(m.coating.tempered || !m.coating.compound);  // compound needs no school
     QString words;

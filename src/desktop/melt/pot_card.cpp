@@ -44,7 +44,7 @@ void PotCard::set(const Session& session, size_t index, double most) {
     const auto& answers = *session.answers();
     const auto& pot = answers.pots[index];
     const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, session.units())); };
-    name_ = qstring(pot.chocolate);
+    name_ = qstring(pot.name);
     grams_ = g(pot.melt);
     const auto& melt = answers.melts[index];
     batches_ = melt.batches > 1 ? tr("in %1 batches").arg(melt.batches) : tr("in one batch");
@@ -56,7 +56,7 @@ void PotCard::set(const Session& session, size_t index, double most) {
             if (p.id == u.piece) uses_ << qstring(p.name) + QLatin1Char(' ') + g(u.mass);
     if (pot.bath > 0) uses_ << tr("%1 come back").arg(g(pot.returned));
     if (pot.late > 0.0005) uses_ << tr("%1 wanted late").arg(g(pot.late));
-    colour_ = chocolateColour(pot.id);
+    colour_ = chocolateColour(pot.key.chocolate);
     level_ = levelOf(most > 0 ? pot.melt / most : 0);
     bath_ = levelOf(most > 0 ? pot.bath / most : 0);
     setObjectName(QStringLiteral("pot%1").arg(index + 1));

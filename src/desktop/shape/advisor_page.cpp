@@ -84,10 +84,9 @@ void AdvisorPage::wishChanged() {
     const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
     value_ = piece ? piece->wantedWall : Measure(0.003);
     double kg = 0.05;
-    if (answers && answers->stage) kg = answers->stage->coats.mass;
-    if (answers && answers->part && answers->part->wall) {
+    if (answers && answers->made && answers->made->wall) {
         kg = 0;
-        for (const auto& c : answers->part->wall->coats) kg += c.added;
+        for (const auto& c : answers->made->wall->coats) kg += c.added;
     }
     if (grams) value_ = Measure(std::round(kg * 1e3) * 1e-3);
     figure_->setMeasure(value_, session_.units());

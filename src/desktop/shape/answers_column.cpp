@@ -123,7 +123,7 @@ void AnswersColumn::add(const Answer& a) {
         connect(show, &QPushButton::clicked, this, &AnswersColumn::strengthWanted);
         list_->insertWidget(list_->count() - 1, show);
     }
-    if (a.id == "wall" && session_.piece() && session_.piece()->couldBeCoated()) {
+    if (a.id == "wall" && session_.piece() && session_.piece()->couldBeCoated() && !session_.piece()->alongMeridian()) {
         const bool coated = session_.piece()->wallFromCoats();
         auto* change = new QPushButton(coated ? tr("Assume a wall instead") : tr("Compute it from its coats"));
         change->setObjectName(QStringLiteral("wallFromCoats"));
@@ -135,7 +135,7 @@ void AnswersColumn::add(const Answer& a) {
         });
         list_->insertWidget(list_->count() - 1, change);
     }
-    if (a.id == "wall" && session_.piece() && (session_.piece()->isCoated() || session_.piece()->wallFromCoats())) {
+    if (a.id == "wall" && session_.piece() && session_.piece()->wallFromCoats()) {
         auto* advice = new QPushButton(tr("Ways to another wall …"));
         advice->setObjectName(QStringLiteral("adviceWanted"));
         advice->setProperty("flat", true);

@@ -40,7 +40,7 @@ CoatCard::CoatCard(Session& session, size_t index, const PlannedCoat& coat, bool
     box_->setSpacing(4);
     const bool brush = coat.way == coat::Way::Brush, turned = coat.way == coat::Way::Turn, press = coat.way == coat::Way::Press;
     const Piece* piece = session.piece();
-    const bool closed = piece && piece->closes(), single = piece && (!piece->part() || form::family(piece->part()->family)->body != form::Body::Compound);
+    const bool closed = piece && piece->closes(), single = piece && piece->family().body != form::Body::Compound;
 
     way_ = choiceBox(tr("How coat %1 goes on").arg(index + 1), closed ? QStringList{tr("fill, turn")} : QStringList{overBalloon ? tr("dip") : tr("fill, pour"), tr("brush"), tr("press rim")});
     connect(way_, &QComboBox::activated, this, [this, overBalloon, closed](int i) {
@@ -163,17 +163,11 @@ void CoatCard::refresh() {
         if (d == Dimension::Duration && v > 180) v = 60 * std::round(v / 60);  // there is little room
         return QString::fromStdString(format(v, d, session_.units()));
     };
-    if (answers && answers->stage && index_ < answers->stage->coats.coats.size()) {
-        const auto& s = *answers->stage;
-        const auto& r = s.coats.coats[index_];
-        const double before = index_ ? coat::figures(s.coats.coats[index_ - 1].wall, s.profile).mean : 0;
-        const double mean = coat::figures(r.wall, s.profile).mean - before;
-        result_->setText(tr("+%1 · %2 · firm %3").arg(text(mean, Dimension::Length), text(r.added, Dimension::Mass), text(s.setting[index_].firm, Dimension::Duration)));
-        result_->setToolTip(tr("Stops flowing after %1; %2 drip back.").arg(text(s.setting[index_].lock, Dimension::Duration), text(r.dripped, Dimension::Mass)));
-    } else if (answers && answers->part && answers->part->wall && index_ < answers->part->wall->coats.size()) {
-        const auto& r = answers->part->wall->coats[index_];
-        result_->setText(tr("+%1 · %2 · firm %3").arg(text(r.mean, Dimension::Length), text(r.added, Dimension::Mass), text(answers->part->wall->setting[index_].firm, Dimension::Duration)));
-        result_->setToolTip(tr("Stops flowing after %1; %2 drip back.").arg(text(answers->part->wall->setting[index_].lock, Dimension::Duration), text(r.dripped, Dimension::Mass)));
+    if (answers && answers->made && answers->made->wall && index_ < answers->made->wall->coats.size()) {
+        const auto& r = answers->made->wall->coats[index_];
+        const auto& t = answers->made->wall->setting[index_];
+        result_->setText(tr("+%1 · %2 · firm %3").arg(text(r.mean, Dimension::Length), text(r.added, Dimension::Mass), text(t.firm, Dimension::Duration)));
+        result_->setToolTip(tr("Stops flowing after %1; %2 drip back.").arg(text(t.lock, Dimension::Duration), text(r.dripped, Dimension::Mass)));
     } else {
         result_->setText(tr("computing …"));
     }
@@ -270,7 +264,7 @@ void CoatCards::refresh() {
     const Piece* piece = session_.piece();
     QString kind;
     if (piece) {
-        kind = QString::fromStdString(piece->id) + (theme().dark ? "d" : "l") + QString::fromStdString(piece->part() ? piece->part()->family : "");
+        kind = QString::fromStdString(piece->id) + (theme().dark ? "d" : "l") + QString::fromStdString(piece->shape.family);
         for (const auto& c : piece->coats) kind += c.way == coat::Way::Brush ? "b" : c.way == coat::Way::Turn ? "t" : c.way == coat::Way::Press ? "p" : "d";
     }
     if (kind != built_) {
@@ -278,7 +272,7 @@ void CoatCards::refresh() {
         for (auto* c : cards_) retire(c);
         cards_.clear();
         for (size_t i = 0; piece && i < piece->coats.size(); ++i) {
-            auto* card = new CoatCard(session_, i, piece->coats[i], piece->overBalloon() || (piece->part() && form::family(piece->part()->family)->outside));
+            auto* card = new CoatCard(session_, i, piece->coats[i], piece->family().outside);
             connect(card, &CoatCard::moved, this, &CoatCards::move);
             connect(card, &CoatCard::detailsWanted, this, &CoatCards::detailsWanted);
             connect(card, &CoatCard::paintingWanted, this, &CoatCards::paintingWanted);
@@ -292,7 +286,7 @@ void CoatCards::refresh() {
         }
     }
     more_->setEnabled(piece && piece->coats.size() < 8);
-    setVisible(!piece || piece->isCoated() || piece->wallFromCoats());
+    setVisible(!piece || piece->alongMeridian() || piece->wallFromCoats());
     for (auto* c : cards_) c->refresh();
     const bool extras = piece && std::any_of(piece->coats.begin(), piece->coats.end(), [&](const auto& c) { return !coatExtras(c, *piece, session_.units()).isEmpty(); });
     setFixedHeight(212 + (extras ? 18 : 0) + (cards_.size() > 2 ? 12 : 0));  // a bar to scroll with lies under more than two

@@ -17,7 +17,7 @@ constexpr int kTick = 70;  // ms a frame
 
 /// What the coats of a piece depend on.
 bool sameCoats(const Piece& a, const Piece& b) {
-    return a.id == b.id && a.former == b.former && a.coats == b.coats && a.chocolate == b.chocolate && a.temper == b.temper && a.thinner == b.thinner && a.thinnerShare == b.thinnerShare;
+    return a.id == b.id && a.shape == b.shape && a.coats == b.coats && a.chocolate == b.chocolate && a.temper == b.temper && a.thinner == b.thinner && a.thinnerShare == b.thinnerShare;
 }
 
 /// Turns a shape about its middle so that `up` points up.
@@ -139,7 +139,7 @@ FilmBar::~FilmBar() { worker_.request_stop(); }
 
 void FilmBar::refresh(size_t item) {
     const Piece* piece = session_.piece();
-    const bool coated = piece && (piece->isCoated() || piece->wallFromCoats());
+    const bool coated = piece && piece->wallFromCoats();
     setVisible(coated);
     if (!coated) return close();
     if ((history_ || progress_->isVisible()) && (!sameCoats(piece_, *piece) || item_ != item)) close();
@@ -152,10 +152,8 @@ void FilmBar::tellGrams() {
     const Piece* piece = session_.piece();
     const auto a = piece ? session_.pieceAnswers(piece->id) : nullptr;
     double in = 0, gone = 0, fell = 0;
-    if (a && a->stage)
-        for (const auto& c : a->stage->coats.coats) in += c.added, gone += c.dripped, fell += c.fell;
-    if (a && a->part && a->part->wall)
-        for (const auto& c : a->part->wall->coats) in += c.added, gone += c.dripped, fell += c.fell;
+    if (a && a->made && a->made->wall)
+        for (const auto& c : a->made->wall->coats) in += c.added, gone += c.dripped, fell += c.fell;
     if (piece) grams_->set(in, std::max(0.0, gone - fell), fell, session_.units(), chocolateColour(shownChocolate(*piece)));
 }
 

@@ -21,17 +21,11 @@ namespace {
 
 constexpr QSize kPicture(190, 116);
 
-struct Coated {
-    const char *id, *name, *when, *search;
-};
-constexpr Coated kCoated[]{{"balloon", "Bowl over a balloon", "Dipped: the wall is computed from how you coat it.", "bowl balloon dip dessert ice cream crater dish"},
-                           {"cup", "Cup coated inside", "Filled and poured out: the wall is computed from how you coat it.", "cup paper coated mousse posset shot small"}};
-
 /// A coated piece as the program would start it, with its computed wall.
 QImage coatedPicture(const QString& id, const QSize& pixels) {
     Plan plan;
-    Piece p = newPiece(plan, id == QStringLiteral("balloon") ? Family::BalloonBowl : Family::CoatedCup);
-    if (id == QStringLiteral("cup")) p.chocolate = "milk";
+    Piece p = newPiece(plan, id.toStdString());
+    if (p.family().former == form::Former::Cup) p.chocolate = "milk";
     for (auto& c : p.coats) c.temperature = p.chocolate == "milk" ? 29.5 : 32;
     plan.pieces = {p};
     Cache cache;
@@ -39,7 +33,7 @@ QImage coatedPicture(const QString& id, const QSize& pixels) {
     quick.day = quick.ways = quick.bands = quick.strength = false;
     quick.cells = 50;
     const auto answers = answer(plan, io::library(), cache, quick);
-    if (!answers || !answers->pieces[0]->stage) return {};
+    if (!answers || !answers->pieces[0]->made) return {};
     SolidView view;
     view.zoom = 1.12;
     return paintSolid(sceneOf(p, *answers->pieces[0], false), view, pixels, true);
@@ -136,7 +130,6 @@ Gallery::Gallery(QWidget* parent) : QWidget(parent), words_(new QLineEdit), scro
         flow_->addWidget(tile);
         tiles_.push_back(tile);
     };
-    for (const auto& c : kCoated) add(QLatin1String(c.id), tr(c.name), tr(c.when));
     for (const auto& f : form::families()) add(qstring(f.id), qstring(f.name), qstring(f.when));
     connect(words_, &QLineEdit::textChanged, this, &Gallery::filter);
     hide();
@@ -157,7 +150,7 @@ void Gallery::open() {
         for (auto* tile : tiles_) {
             if (stop.stop_requested()) return;
             const QString id = tile->family();
-            const QImage picture = id == QStringLiteral("balloon") || id == QStringLiteral("cup") ? coatedPicture(id, pixels) : familyThumbnail(id.toStdString(), pixels);
+            const QImage picture = form::family(id.toStdString())->meridian ? coatedPicture(id, pixels) : familyThumbnail(id.toStdString(), pixels);
             QMetaObject::invokeMethod(tile, [tile, picture] { tile->setPicture(picture); });
         }
     });
@@ -166,15 +159,6 @@ void Gallery::open() {
 void Gallery::filter() {
     const std::string words = words_->text().toStdString();
     std::vector<QString> order;
-    for (const auto& c : kCoated) {
-        bool fits = true;
-        for (const QString& w : words_->text().toLower().split(QLatin1Char(' '), Qt::SkipEmptyParts)) {
-            QString stem = w;
-            if (stem.size() > 3 && stem.endsWith(QLatin1Char('s'))) stem.chop(1);
-            fits = fits && (QString::fromLatin1(c.search) + QString::fromLatin1(c.name).toLower()).contains(stem);
-        }
-        if (fits) order.push_back(QLatin1String(c.id));
-    }
     for (const auto* f : form::search(words)) order.push_back(qstring(f->id));
     while (QLayoutItem* item = flow_->takeAt(0)) delete item;
     for (auto* t : tiles_) t->hide();

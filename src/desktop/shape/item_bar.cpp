@@ -73,7 +73,7 @@ void ItemBar::choose(const QString& key) {
 void ItemBar::refresh() {
     const Piece* piece = session_.piece();
     const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
-    const bool compound = piece && piece->part() && form::family(piece->part()->family) && form::family(piece->part()->family)->body == form::Body::Compound;
+    const bool compound = piece && piece->family().body == form::Body::Compound;
     setVisible(compound);
     const QString id = piece ? qstring(piece->id) : QString();
     if (id != piece_) {
@@ -83,8 +83,8 @@ void ItemBar::refresh() {
             emit chosenChanged();
         }
     }
-    if (!compound || !answers || !answers->part) return;
-    const auto& items = answers->part->assembly.items;
+    if (!compound || !answers || !answers->made) return;
+    const auto& items = answers->made->assembly.items;
     const size_t n = items.size() + 1;
     while (cards_.size() > n) {
         retire(cards_.back());
@@ -96,10 +96,10 @@ void ItemBar::refresh() {
         row_->insertWidget(row_->count() - 1, card);
         cards_.push_back(card);
     }
-    cards_[0]->set({}, tr("The whole"), qstring(format(answers->part->mass, Dimension::Mass, session_.units())), false, chosen_.isEmpty());
+    cards_[0]->set({}, tr("The whole"), qstring(format(answers->made->mass, Dimension::Mass, session_.units())), false, chosen_.isEmpty());
     for (size_t i = 0; i < items.size(); ++i)
-        cards_[i + 1]->set(qstring(items[i].key), qstring(items[i].name), items[i].edible ? qstring(format(answers->part->items[i], Dimension::Mass, session_.units())) : tr("not eaten"),
-                           piece->part()->own.contains(items[i].key), qstring(items[i].key) == chosen_);
+        cards_[i + 1]->set(qstring(items[i].key), qstring(items[i].name), items[i].edible ? qstring(format(answers->made->items[i], Dimension::Mass, session_.units())) : tr("not eaten"),
+                           piece->shape.own.contains(items[i].key), qstring(items[i].key) == chosen_);
 }
 
 }  // namespace uovo::desktop

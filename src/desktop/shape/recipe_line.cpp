@@ -151,61 +151,14 @@ void RecipeLine::build() {
             p.thinner = i == 0 ? material::Thinner::None : i < 3 ? material::Thinner::CocoaButter : material::Thinner::VegetableOil;
             p.thinnerShare = i == 0 ? 0 : (i == 1 || i == 3) ? 0.02 : 0.05;
         });
-    if (const auto* part = piece->part()) {
-        buildPart(*part, item_.toStdString());
-    } else if (piece->overBalloon()) {
-        const auto of = [](Measure form::Balloon::*member) {
-            return [member](Piece& p) -> Measure* {
-                auto* b = std::get_if<form::Balloon>(&p.former);
-                return b ? &(b->*member) : nullptr;
-            };
-        };
-        word(tr("over a balloon"));
-        figure(tr("Balloon girth"), QStringLiteral("former/girth"), Dimension::Length, "cm", of(&form::Balloon::girth));
-        word(tr("round and"));
-        figure(tr("Balloon length"), QStringLiteral("former/length"), Dimension::Length, "cm", of(&form::Balloon::length));
-        word(tr("long, dipped"));
-        figure(tr("Dip depth"), QStringLiteral("former/dip"), Dimension::Length, "", of(&form::Balloon::dip));
-        word(tr("deep."));
-    } else {
-        const auto of = [](Measure form::Cup::*member) {
-            return [member](Piece& p) -> Measure* {
-                auto* c = std::get_if<form::Cup>(&p.former);
-                return c ? &(c->*member) : nullptr;
-            };
-        };
-        word(tr("in a"));
-        QStringList made;
-        for (const auto& m : form::cupsMade()) made << qstring(m);
-        choice(
-            tr("What the cup is of"), made,
-            [](const Piece& p) {
-                const auto* c = std::get_if<form::Cup>(&p.former);
-                const auto& all = form::cupsMade();
-                const auto found = c ? std::find(all.begin(), all.end(), c->made) : all.end();
-                return found == all.end() ? 0 : static_cast<int>(found - all.begin());
-            },
-            [](Piece& p, int i) {
-                if (auto* c = std::get_if<form::Cup>(&p.former)) c->made = i == 0 ? std::string() : form::cupsMade()[static_cast<size_t>(i)];
-            });
-        word(tr("cup"));
-        figure(tr("Base diameter"), QStringLiteral("former/baseDiameter"), Dimension::Length, "", of(&form::Cup::baseDiameter));
-        word(tr("at the base,"));
-        figure(tr("Top diameter"), QStringLiteral("former/topDiameter"), Dimension::Length, "", of(&form::Cup::topDiameter));
-        word(tr("at the top,"));
-        figure(tr("Cup height"), QStringLiteral("former/height"), Dimension::Length, "", of(&form::Cup::height));
-        word(tr("high, corner"));
-        figure(tr("Corner radius"), QStringLiteral("former/corner"), Dimension::Length, "", of(&form::Cup::corner));
-        word(tr("round, coated up to"));
-        figure(tr("Fill line"), QStringLiteral("former/fillLine"), Dimension::Length, "", of(&form::Cup::fillLine));
-    }
+    buildPart(piece->shape, item_.toStdString());
     if (!item_.isEmpty()) return;
-    const bool hollow = !piece->part() || form::family(piece->part()->family)->body == form::Body::Wall || form::family(piece->part()->family)->body == form::Body::Compound;
+    const bool hollow = piece->family().body == form::Body::Wall || piece->family().body == form::Body::Compound;
     if (hollow) {
         word(tr("Wall at least"));
         figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm", [](Piece& p) { return &p.wantedWall; });
     }
-    if (const auto* part = piece->part(); part && !piece->wallFromCoats() && form::family(part->family)->body != form::Body::Modeled) {
+    if (!piece->alongMeridian() && !piece->wallFromCoats() && piece->family().body != form::Body::Modeled) {
         word(tr("Poured at"));
         figure(tr("Pouring temperature"), QStringLiteral("cast/temperature"), Dimension::Temperature, "", [this](Piece& p) {
             if (p.cast.temperature.value == 0)  // as it is worked; shown as the figure that stands for it
@@ -268,8 +221,8 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
     form::Part part = whole;
     if (!item.empty()) {
         const auto answers = session_.pieceAnswers(session_.piece()->id);
-        if (!answers || !answers->part) return;
-        const auto& items = answers->part->assembly.items;
+        if (!answers || !answers->made) return;
+        const auto& items = answers->made->assembly.items;
         const auto it = std::find_if(items.begin(), items.end(), [&](const form::Item& i) { return i.key == item; });
         if (it == items.end()) return;
         part = it->part;
@@ -287,15 +240,13 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         choice(
             tr(c.name.c_str()), words,
             [key = c.key](const Piece& p) {
-                const form::Part* q = p.part();
-                const form::Family* f = q ? form::family(q->family) : nullptr;
-                const form::Choice* options = f ? f->choice(key) : nullptr;
+                const form::Choice* options = p.family().choice(key);
                 if (!options) return 0;
-                const auto found = std::find(options->options.begin(), options->options.end(), form::choice(*q, key));
+                const auto found = std::find(options->options.begin(), options->options.end(), form::choice(p.shape, key));
                 return found == options->options.end() ? 0 : static_cast<int>(found - options->options.begin());
             },
             [key = c.key, options = c.options](Piece& p, int i) {
-                if (auto* q = std::get_if<form::Part>(&p.former)) q->choices[key] = options[static_cast<size_t>(i)];
+                p.shape.choices[key] = options[static_cast<size_t>(i)];
             });
     };
     for (const auto& c : family->choices)
@@ -309,10 +260,8 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         }
         const QString place = item.empty() ? QStringLiteral("former/") + QString::fromStdString(f.key) : QStringLiteral("former/own/%1/%2").arg(QString::fromStdString(item), QString::fromStdString(f.key));
         const Measure usual(form::figure(part, f.key));
-        figure(tr(f.name.c_str()), place, f.dimension, f.dimension == Dimension::Length ? "mm" : "", [key = f.key, item, usual](Piece& p) -> Measure* {
-            auto* q = std::get_if<form::Part>(&p.former);
-            if (!q) return nullptr;
-            form::Figures& figures = item.empty() ? q->values : q->own[item];
+        figure(tr(f.name.c_str()), place, f.dimension, f.unit.empty() && f.dimension == Dimension::Length ? "mm" : f.unit.c_str(), [key = f.key, item, usual](Piece& p) -> Measure* {
+            form::Figures& figures = item.empty() ? p.shape.values : p.shape.own[item];
             return &figures.try_emplace(key, usual).first->second;
         }, f.whole);
     }
@@ -339,7 +288,7 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         back->setProperty("flat", true);
         connect(back, &QPushButton::clicked, this, [this, item] {
             session_.editPiece(tr("Let a part follow the whole"), [&](Piece& p) {
-                if (auto* q = std::get_if<form::Part>(&p.former)) q->own.erase(item);
+                p.shape.own.erase(item);
             });
         });
         flow_->addWidget(back);
@@ -351,7 +300,7 @@ void RecipeLine::refresh() {
     QString kind;
     if (piece) {
         const auto* chocolate = session_.library().find(piece->chocolate);
-        kind = QString::fromStdString(piece->id) + (piece->part() ? "/" + QString::fromStdString(piece->part()->family + "/" + form::choice(*piece->part(), "cut")) + "/" + item_ + (piece->part()->own.contains(item_.toStdString()) ? "+" : "") : piece->overBalloon() ? QStringLiteral("/balloon/") : QStringLiteral("/cup/")) + (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
+        kind = QString::fromStdString(piece->id) + "/" + QString::fromStdString(piece->shape.family + "/" + form::choice(piece->shape, "cut")) + "/" + item_ + (piece->shape.own.contains(item_.toStdString()) ? "+" : "") + (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
                (piece->wallFromCoats() ? QStringLiteral("/coats") : QString()) + (piece->filling ? QString::fromStdString(piece->filling->name) : QString());
     }
     if (kind != built_) {

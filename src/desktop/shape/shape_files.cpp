@@ -31,8 +31,8 @@ bool ShapeFiles::isOutline(const QString& path) { return suffixOf(path) == QStri
 
 void ShapeFiles::bringAsked() {
     const Piece* piece = session_.piece();
-    if (!piece || !piece->part()) return;
-    const bool model = piece->part()->family == "mesh";
+    if (!piece) return;
+    const bool model = piece->shape.family == "mesh";
     const QString path = QFileDialog::getOpenFileName(window_, model ? tr("A model") : tr("An outline"), {}, model ? tr("Models (*.stl *.obj *.ply *.3mf)") : tr("Outlines (*.svg)"));
     if (!path.isEmpty()) bring(path);
 }
@@ -99,12 +99,12 @@ void ShapeFiles::takeModel(const QString& path, const io::ReadMesh& read, io::Me
     for (auto& p : mesh->points) p = {p.x - (box.low.x + box.high.x) / 2, p.y - (box.low.y + box.high.y) / 2, p.z - box.low.z};
     *mesh = keptModel(std::move(*mesh));
     const Piece* now = session_.piece();
-    const bool replace = now && now->part() && now->part()->family == "mesh";
-    Piece fresh = replace ? *now : newPart(session_.plan(), "mesh");
+    const bool replace = now && now->shape.family == "mesh";
+    Piece fresh = replace ? *now : newPiece(session_.plan(), "mesh");
     const std::string file = QFileInfo(path).completeBaseName().left(60).toStdString();
     const std::string name = freeModelName(session_.plan(), file, fresh.id);
     if (!replace) fresh.name = file;
-    std::get<form::Part>(fresh.former).mesh = name;
+    fresh.shape.mesh = name;
     session_.select(QString::fromStdString(fresh.id));
     session_.document().edit(tr("Bring in a model"), [&](Plan& plan) {
         plan.meshes[name] = mesh;
@@ -123,7 +123,7 @@ void ShapeFiles::bringOutline(const QString& path) {
     if (!file.open(QIODevice::ReadOnly)) return say_(tr("%1 cannot be read.").arg(nameOf(path)), true);
     const std::string text = file.read(21'000'000).toStdString();
     const Piece* piece = session_.piece();
-    const form::Family* family = piece && piece->part() ? form::family(piece->part()->family) : nullptr;
+    const form::Family* family = piece ? &piece->family() : nullptr;
     const bool profile = family && family->points == "profile";
     std::vector<form::Loop> loops;
     if (profile) {
@@ -136,8 +136,8 @@ void ShapeFiles::bringOutline(const QString& path) {
         loops = *read;
     }
     const bool here = family && !family->points.empty();
-    Piece fresh = here ? *piece : newPart(session_.plan(), "sheet");
-    auto& part = std::get<form::Part>(fresh.former);
+    Piece fresh = here ? *piece : newPiece(session_.plan(), "sheet");
+    auto& part = fresh.shape;
     part.points = loops;
     if (!profile) part.choices["cut"] = "points";
     if (const auto built = form::build(part); !built) return say_(tr("%1 was not brought in. %2").arg(nameOf(path), qstring(built.error().sentence)), true);
@@ -155,15 +155,15 @@ void ShapeFiles::bringOutline(const QString& path) {
 bool ShapeFiles::exportShape(const QString& path, bool solid) {
     const Piece* piece = session_.piece();
     const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
-    if (!answers || session_.isStale() || (!answers->part && !answers->stage)) {
+    if (!answers || session_.isStale() || !answers->made) {
         say_(tr("The shape is still being computed; try again in a moment."), false);
         return false;
     }
     form::Mesh mesh;
-    if (answers->stage) {
-        mesh = form::wallOfRevolution(answers->stage->profile, answers->stage->coats.wall, 180, static_cast<int>(answers->stage->profile.size()));
+    if (const auto* along = answers->made->meridian.get()) {
+        mesh = form::wallOfRevolution(along->profile, along->coats.wall, 180, static_cast<int>(along->profile.size()));
     } else {
-        const auto fine = form::build(*piece->part(), session_.plan().meshes, form::kExport);
+        const auto fine = form::build(piece->shape, session_.plan().meshes, form::kExport);
         if (!fine) {
             say_(qstring(fine.error().sentence), true);
             return false;
@@ -204,14 +204,14 @@ bool ShapeFiles::exportPicture(const QString& path) {
 bool ShapeFiles::exportPattern(const QString& path) {
     const Piece* piece = session_.piece();
     const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
-    if (!answers || !answers->part) {
+    if (!answers || !answers->made) {
         say_(tr("This piece has no flat pattern: wraps of acetate and sheet parts have one."), false);
         return false;
     }
     std::string text;
     std::vector<form::Loop> loops;
     double shift = 0;
-    for (const auto& item : answers->part->assembly.items) {
+    for (const auto& item : answers->made->assembly.items) {
         if (item.shape.pattern && text.empty()) text = io::patternSvg(*item.shape.pattern, piece->name + ", " + item.name);
         if (item.part.family != "sheet") continue;
         const auto outline = form::sheetOutline(item.part);  // side by side on one page

@@ -193,13 +193,13 @@ void ShapePlace::setHolding(bool holding) {
 
 void ShapePlace::refreshTools() {
     const Piece* piece = session_.piece();
-    const bool solid = piece && (piece->part() || turning_ || holding_ || solid_->showsFilm());
+    const bool solid = piece && (!piece->alongMeridian() || turning_ || holding_ || solid_->showsFilm());
     const bool brushed = piece && std::any_of(piece->coats.begin(), piece->coats.end(), [](const auto& c) { return c.way == coat::Way::Brush && c.where == coat::Where::Spots; });
     paint_->setVisible(solid && brushed);
     paint_->setChecked(painting_ >= 0);
     const bool compound = solid && solid_->scene().bodies.size() > 1u + (solid_->egg() ? 1u : 0u);
-    open_->setVisible(piece && piece->isCoated());
-    turn_->setVisible(piece && piece->isCoated());
+    open_->setVisible(piece && piece->alongMeridian());
+    turn_->setVisible(piece && piece->alongMeridian());
     open_->setChecked(!solid);
     turn_->setChecked(solid);
     open_->setEnabled(!solid_->showsFilm());
@@ -224,10 +224,10 @@ void ShapePlace::refresh() {
     items_->refresh();
     const Piece* piece = session_.piece();
     size_t item = 0;
-    if (const auto a = piece ? session_.pieceAnswers(piece->id) : nullptr; a && a->part && a->part->wall && !a->part->wall->items.empty()) {
-        item = a->part->wall->items.front();
-        for (const size_t k : a->part->wall->items)
-            if (QString::fromStdString(a->part->assembly.items[k].key) == items_->chosen()) item = k;
+    if (const auto a = piece ? session_.pieceAnswers(piece->id) : nullptr; a && a->made && a->made->wall && !a->made->wall->items.empty()) {
+        item = a->made->wall->items.front();
+        for (const size_t k : a->made->wall->items)
+            if (QString::fromStdString(a->made->assembly.items[k].key) == items_->chosen()) item = k;
     }
     film_->refresh(item);
     holds_->setVisible(holding_);
@@ -239,8 +239,8 @@ void ShapePlace::refresh() {
             shown_ = piece->id;
             painting_ = -1;
         }
-        const bool solid = piece->part() || turning_ || holding_ || solid_->showsFilm();
-        if (piece->isCoated()) stage_->setPiece(*piece, answers, session_.units());
+        const bool solid = !piece->alongMeridian() || turning_ || holding_ || solid_->showsFilm();
+        if (piece->alongMeridian()) stage_->setPiece(*piece, answers, session_.units());
         if (solid) solid_->setPiece(*piece, answers, session_.units());
         QWidget* now = solid ? static_cast<QWidget*>(solid_) : stage_;
         const bool focused = stages_->currentWidget() != now && stages_->currentWidget()->hasFocus();
@@ -310,18 +310,14 @@ void ShapePlace::handleMoved(PieceStage::Handle handle, double value) {
             p.filling->each = Measure(value);
             p.filling->share = 0;
         }
-            if (auto* b = std::get_if<form::Balloon>(&p.former)) {
-                if (handle == Handle::Dip) b->dip = Measure(value);
-                if (handle == Handle::Girth) {  // a fuller balloon keeps its shape
-                    b->length = Measure(b->length.value * value / b->girth.value);
-                    b->girth = Measure(value);
-                }
+            auto& figures = p.shape.values;
+            if (handle == Handle::Dip) figures[p.overBalloon() ? "dip" : "fillLine"] = Measure(value);
+            if (handle == Handle::Girth) {  // a fuller balloon keeps its shape
+                figures["length"] = Measure(form::figure(p.shape, "length") * value / form::figure(p.shape, "girth"));
+                figures["girth"] = Measure(value);
             }
-            if (auto* c = std::get_if<form::Cup>(&p.former)) {
-                if (handle == Handle::Dip) c->fillLine = Measure(value);
-                if (handle == Handle::TopDiameter) c->topDiameter = Measure(value);
-                if (handle == Handle::BaseDiameter) c->baseDiameter = Measure(value);
-            }
+            if (handle == Handle::TopDiameter) figures["topDiameter"] = Measure(value);
+            if (handle == Handle::BaseDiameter) figures["baseDiameter"] = Measure(value);
         },
         key);
 }

@@ -22,7 +22,7 @@ PieceTile::PieceTile(QWidget* parent) : QAbstractButton(parent) {
 void PieceTile::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units, bool chosen) {
     const bool another = piece.id != piece_.id;
     piece_ = piece;
-    if (answers && (answers->stage || answers->part))
+    if (answers && answers->made)
         answers_ = std::move(answers);
     else if (another)
         answers_.reset();
@@ -35,8 +35,8 @@ void PieceTile::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers>
 }
 
 QString PieceTile::gramsEach() const {
-    if (!answers_ || (!answers_->stage && !answers_->part)) return {};
-    return QString::fromStdString(format(answers_->part ? answers_->part->mass : answers_->stage->coats.mass, Dimension::Mass, units_));
+    if (!answers_ || !answers_->made) return {};
+    return QString::fromStdString(format(answers_->made->mass, Dimension::Mass, units_));
 }
 
 void PieceTile::paintEvent(QPaintEvent*) {
@@ -54,11 +54,11 @@ void PieceTile::paintEvent(QPaintEvent*) {
         p.drawRoundedRect(card.adjusted(1, 1, -1, -1), 9, 9);
     }
     const QRectF icon(card.left() + 10, card.center().y() - 21, 44, 42);
-    if (answers_ && answers_->part) {
+    if (answers_ && answers_->made && !answers_->made->meridian) {
         const QRectF box = icon.adjusted(-5, -8, 5, 8);
-        p.drawImage(box, thumbnail(piece_, answers_, (box.size() * 2).toSize()));
-    } else if (answers_ && answers_->stage) {
-        const auto& s = *answers_->stage;
+        p.drawImage(box, thumbnail(piece_, answers_, (box.size() * 2).toSize(), this));
+    } else if (answers_ && answers_->made) {
+        const auto& s = *answers_->made->meridian;
         const double wide = 2 * *std::max_element(s.profile.r.begin(), s.profile.r.end());
         const double scale = std::min(icon.width() / wide, icon.height() / s.height);
         // the wall in scale would be a hair: it is drawn at least 3 pixels thick
@@ -145,7 +145,7 @@ void ShelfPanel::refresh() {
 
 void ShelfPanel::add(const QString& family) {
     const Plan& now = session_.plan();
-    const Piece fresh = family == QStringLiteral("balloon") ? newPiece(now, Family::BalloonBowl) : family == QStringLiteral("cup") ? newPiece(now, Family::CoatedCup) : newPart(now, family.toStdString());
+    const Piece fresh = newPiece(now, family.toStdString());
     session_.select(QString::fromStdString(fresh.id));
     session_.document().edit(tr("Add a piece"), [&](Plan& plan) { plan.pieces.push_back(fresh); });
 }
@@ -156,7 +156,7 @@ void ShelfPanel::copyPiece(const std::string& id) {
         for (const auto& p : plan.pieces)
             if (p.id == id) {
                 Piece copy = p;
-                copy.id = p.part() ? newPart(plan, p.part()->family).id : newPiece(plan, p.overBalloon() ? Family::BalloonBowl : Family::CoatedCup).id;
+                copy.id = newPiece(plan, p.shape.family).id;
                 copy.name += " 2";
                 made = copy.id;
                 plan.pieces.push_back(copy);

@@ -497,23 +497,23 @@ void MainWindow::showKitchen() { sheet_->open(tr("Kitchen"), kitchenPage(session
 
 void MainWindow::showProfile() {
     const Piece* piece = session_.piece();
-    if (!piece || !piece->part() || piece->part()->points.empty()) return;
+    if (!piece || piece->shape.points.empty()) return;
     auto* page = new QWidget;
     auto* box = new QVBoxLayout(page);
     box->setContentsMargins(0, 6, 10, 6);
     box->addWidget(wrapped(tr("Half of the mold, its axis on the left. Drag a point; click on the line for a new one; Delete takes the chosen one away."), "quiet"));
-    auto* editor = new ProfileEditor(piece->part()->points.front(), session_.units());
+    auto* editor = new ProfileEditor(piece->shape.points.front(), session_.units());
     auto* wrong = wrapped({}, "harm");
     connect(editor, &ProfileEditor::profileChanged, this, [this, wrong](const form::Loop& profile) {
         const Piece* now = session_.piece();
-        if (!now || !now->part()) return;
-        form::Part tried = *now->part();
+        if (!now) return;
+        form::Part tried = now->shape;
         tried.points = {profile};
         const auto built = form::build(tried);
         wrong->setText(built ? QString() : qstring(built.error().sentence));
         if (built)
             session_.editPiece(tr("Draw the profile"), [&](Piece& p) {
-                if (auto* part = std::get_if<form::Part>(&p.former)) part->points = {profile};
+                p.shape.points = {profile};
             }, QStringLiteral("profile"));
     });
     box->addWidget(editor, 1);

@@ -41,7 +41,7 @@ void PieceStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers
     const auto* before = stage();
     const bool repaint = shownChocolate(piece) != shownChocolate(piece_);
     piece_ = piece;
-    if (answers && answers->stage)
+    if (answers && answers->made && answers->made->meridian)
         answers_ = std::move(answers);
     else if (answers && answers_ && answers_->id != answers->id)
         answers_.reset();  // another piece, and nothing to show of it
@@ -60,7 +60,7 @@ void PieceStage::redraw() {
 }
 
 void PieceStage::refine() {
-    const CoatStage* s = stage();
+    const MeridianWall* s = stage();
     if (!s || dragging_ != Handle::None) return;
     const double ratio = devicePixelRatioF();
     const CutEggView view{(QSizeF(size()) * ratio).toSize(), map() * QTransform::fromScale(ratio, ratio), chocolateColour(shownChocolate(piece_)), theme().paper, true};
@@ -98,12 +98,12 @@ std::vector<PieceStage::Handle> PieceStage::handles() const {
 
 QTransform PieceStage::map() const {
     if (dragging_ != Handle::None) return dragMap_;  // the paper does not move under the hand
-    const CoatStage* s = stage();
+    const MeridianWall* s = stage();
     if (!s) return {};
     const double radius = std::max(*std::max_element(s->profile.r.begin(), s->profile.r.end()), s->rimRadius) * 1.04;
     double tall = s->height;
-    if (const auto* b = std::get_if<form::Balloon>(&piece_.former))
-        tall += std::min(b->length.value - b->dip.value, kGhostShare * b->dip.value);
+    if (piece_.overBalloon())
+        tall += std::min(figure("length") - figure("dip"), kGhostShare * figure("dip"));
     else
         tall += radius * kDepthRises;
     const double scale = std::max(50.0, std::min((width() - 2 * kSide) / (2 * radius), (height() - kTop - kBottom) / tall));
@@ -115,7 +115,7 @@ QTransform PieceStage::map() const {
 }
 
 QPointF PieceStage::handleAt(Handle handle) const {
-    const CoatStage* s = stage();
+    const MeridianWall* s = stage();
     if (!s) return {};
     const QTransform m = map();
     const auto& p = s->profile;
@@ -132,8 +132,7 @@ QPointF PieceStage::handleAt(Handle handle) const {
             return m.map(QPointF(p.r[at], p.z[at]));
         }
         case Handle::BaseDiameter: {
-            const auto& c = std::get<form::Cup>(piece_.former);
-            return m.map(QPointF(c.baseDiameter.value / 2, 0));
+            return m.map(QPointF(figure("baseDiameter") / 2, 0));
         }
         case Handle::None: break;
     }
@@ -141,28 +140,26 @@ QPointF PieceStage::handleAt(Handle handle) const {
 }
 
 double PieceStage::valueAt(Handle handle, const QPointF& at) const {
-    const CoatStage* s = stage();
+    const MeridianWall* s = stage();
     const QPointF q = map().inverted().map(at);
     const double step = units_ == UnitSystem::US ? 0.0254 / 16 : 0.0005;  // handles snap to what a ruler shows
     const auto snapped = [&](double v) { return std::round(v / step) * step; };
     switch (handle) {
         case Handle::Dip: {
-            if (const auto* b = std::get_if<form::Balloon>(&piece_.former)) return snapped(std::clamp(q.y(), 0.006, 0.9 * b->length.value));
-            return snapped(std::clamp(q.y(), 0.012, std::get<form::Cup>(piece_.former).height.value));
+            if (piece_.overBalloon()) return snapped(std::clamp(q.y(), 0.006, 0.9 * figure("length")));
+            return snapped(std::clamp(q.y(), 0.012, figure("height")));
         }
         case Handle::Girth: {
-            const auto& b = std::get<form::Balloon>(piece_.former);
             const double now = map().inverted().map(handleAt(handle)).x();
             const double factor = std::clamp(q.x() / std::max(1e-3, now), 0.5, 2.0);
-            return std::clamp(std::round(b.girth.value * factor / 0.005) * 0.005, 0.1, 1.5);
+            return std::clamp(std::round(figure("girth") * factor / 0.005) * 0.005, 0.1, 1.5);
         }
-        case Handle::Fill: return volumeAtLevel(*s, std::clamp(q.y(), 0.0, s->profile.faceZ.back()));
+        case Handle::Fill: return volumeAtLevel(*answers_->made, std::clamp(q.y(), 0.0, s->profile.faceZ.back()));
         case Handle::TopDiameter: {
-            const auto& c = std::get<form::Cup>(piece_.former);
             const double now = map().inverted().map(handleAt(handle)).x();
-            return snapped(std::clamp(c.topDiameter.value * q.x() / std::max(1e-3, now), c.baseDiameter.value, 0.3));
+            return snapped(std::clamp(figure("topDiameter") * q.x() / std::max(1e-3, now), figure("baseDiameter"), 0.3));
         }
-        case Handle::BaseDiameter: return snapped(std::clamp(2 * q.x(), 0.02, std::get<form::Cup>(piece_.former).topDiameter.value));
+        case Handle::BaseDiameter: return snapped(std::clamp(2 * q.x(), 0.02, figure("topDiameter")));
         case Handle::None: break;
     }
     return 0;
@@ -186,17 +183,17 @@ void PieceStage::paintGhost(QPainter& p, const QTransform& m) {
     p.setPen(dashed);
     p.setBrush(Qt::NoBrush);
     QPainterPath path;
-    if (const auto* b = std::get_if<form::Balloon>(&piece_.former)) {
-        if (const auto whole = form::wholeMeridian(*b)) {
+    if (piece_.overBalloon()) {
+        if (const auto whole = form::wholeMeridian(form::balloonOf(piece_.shape))) {
             const form::Profile g = whole->profile(90);
             bool begun = false;
             for (size_t i = 0; i < g.size(); ++i) {
-                if (g.z[i] < b->dip.value) continue;
+                if (g.z[i] < figure("dip")) continue;
                 const QPointF q = m.map(QPointF(g.r[i], g.z[i]));
                 begun ? path.lineTo(q) : path.moveTo(q);
                 begun = true;
             }
-            const double top = b->length.value;
+            const double top = figure("length");
             path.lineTo(m.map(QPointF(0, top)));
             p.drawPath(path);
             p.drawPath(QTransform(-1, 0, 0, 1, 2 * m.dx(), 0).map(path));
@@ -204,11 +201,11 @@ void PieceStage::paintGhost(QPainter& p, const QTransform& m) {
             p.drawPolygon(QPolygonF{knot, knot + QPointF(-6, -11), knot + QPointF(6, -11)});
         }
     } else {
-        const auto& c = std::get<form::Cup>(piece_.former);
-        path.moveTo(m.map(QPointF(c.topDiameter.value / 2, c.height.value)));
-        path.lineTo(m.map(QPointF(c.baseDiameter.value / 2, -0.0006)));
-        path.lineTo(m.map(QPointF(-c.baseDiameter.value / 2, -0.0006)));
-        path.lineTo(m.map(QPointF(-c.topDiameter.value / 2, c.height.value)));
+        const double top = figure("topDiameter") / 2, base = figure("baseDiameter") / 2;
+        path.moveTo(m.map(QPointF(top, figure("height"))));
+        path.lineTo(m.map(QPointF(base, -0.0006)));
+        path.lineTo(m.map(QPointF(-base, -0.0006)));
+        path.lineTo(m.map(QPointF(-top, figure("height"))));
         p.drawPath(path);
     }
 }
@@ -239,7 +236,7 @@ void PieceStage::paintFilling(QPainter& p, const QTransform& m, const report::Se
 
 /// Coats lie on one another: a line between them, and their own colours where they are of different chocolates.
 void PieceStage::paintLayers(QPainter& p, const QTransform& m, const report::SectionCurves& curves) {
-    const CoatStage* s = stage();
+    const MeridianWall* s = stage();
     const auto& coats = s->coats.coats;
     if (coats.size() != piece_.coats.size()) return;  // an edit is under way
     const auto chocolate = [&](size_t k) { return piece_.chocolateOf(piece_.coats[k]); };
@@ -267,7 +264,7 @@ void PieceStage::paintLayers(QPainter& p, const QTransform& m, const report::Sec
 }
 
 void PieceStage::paintDimensions(QPainter& p, const QTransform& m) {
-    const CoatStage* s = stage();
+    const MeridianWall* s = stage();
     const auto& profile = s->profile;
     p.setFont(report::font(14, QFont::Medium));
     const QPen line(theme().ink, 1);
@@ -295,7 +292,7 @@ void PieceStage::paintDimensions(QPainter& p, const QTransform& m) {
 }
 
 void PieceStage::paintCallouts(QPainter& p, const QTransform& m, const report::SectionCurves& curves) {
-    const CoatStage* s = stage();
+    const MeridianWall* s = stage();
     const auto& wall = s->coats.wall;
     const double wanted = piece_.wantedWall.value;
     struct Call {
@@ -341,7 +338,7 @@ void PieceStage::paintCallouts(QPainter& p, const QTransform& m, const report::S
 void PieceStage::paintScene(QPainter& p, bool interactive) {
     p.setRenderHint(QPainter::Antialiasing);
     labels_.clear();
-    const CoatStage* s = stage();
+    const MeridianWall* s = stage();
     if (!s) {
         p.setFont(report::font(17));
         p.setPen(theme().quiet);

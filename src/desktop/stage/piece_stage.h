@@ -51,11 +51,12 @@ protected:
     void focusOutEvent(QFocusEvent*) override;
 
 private:
+    double figure(const char* key) const { return form::figure(piece_.shape, key); }
     struct Label {
         QRectF box;
         QString place;
     };
-    const CoatStage* stage() const { return answers_ ? answers_->stage.get() : nullptr; }
+    const MeridianWall* stage() const { return answers_ && answers_->made ? answers_->made->meridian.get() : nullptr; }
     QTransform map() const;
     void redraw();
     void refine();

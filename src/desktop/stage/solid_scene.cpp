@@ -165,9 +165,8 @@ SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thicknes
 
 std::string shownChocolate(const Piece& piece) {
     if (piece.coats.empty()) return piece.chocolate;
-    const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
     // over a former the last coat is seen from outside, in a mold the first; a brush in places does not cover it
-    const bool outside = piece.overBalloon() || (family && family->outside);
+    const bool outside = piece.family().outside;
     std::string seen;
     for (const auto& c : piece.coats) {
         if (c.way == coat::Way::Press || (c.way == coat::Way::Brush && c.where != coat::Where::All)) continue;
@@ -219,7 +218,7 @@ std::vector<int> markedOf(const std::vector<coat::Blemish>& all, size_t part) {
 }
 
 /// @param wall of what is coated, which has the colour `coated`; null: all of it has the colour of the rest
-SolidScene assembled(const form::Assembly& assembly, const PartWall* wall, const QColor& coated, const QColor& rest) {
+SolidScene assembled(const form::Assembly& assembly, const CoatedWall* wall, const QColor& coated, const QColor& rest) {
     SolidScene s;
     for (size_t k = 0; k < assembly.items.size(); ++k) {
         const auto& item = assembly.items[k];
@@ -240,16 +239,13 @@ SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) { retur
 SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
     SolidScene s;
     const QColor chocolate = chocolateColour(shownChocolate(piece));
-    if (answers.part) {
-        s = assembled(answers.part->assembly, answers.part->wall.get(), chocolate, chocolateColour(piece.chocolate));
-    } else if (answers.stage && answers.stage->shape) {
-        SolidBody b = bodyOf(*answers.stage->shape, {}, chocolate, markedOf(answers.stage->blemishes, 0));
-        b.name = QString::fromStdString(piece.name);
-        s.bodies.push_back(std::move(b));
-        measure(s);
-    } else if (answers.stage) {
+    const Made* made = answers.made.get();
+    if (made && !(made->meridian && made->meridian->round)) {
+        s = assembled(made->assembly, made->wall.get(), chocolate, chocolateColour(piece.chocolate));
+        if (made->meridian && s.bodies.size() == 1) s.bodies.front().name = QString::fromStdString(piece.name);
+    } else if (made) {  // smoother than its triangles
         std::vector<double> wall;
-        SolidBody b = meshBody(form::wallOfRevolution(answers.stage->profile, answers.stage->coats.wall, 72, 34, &wall), chocolate);
+        SolidBody b = meshBody(form::wallOfRevolution(made->meridian->profile, made->meridian->coats.wall, 72, 34, &wall), chocolate);
         b.wall.assign(wall.begin(), wall.end());
         b.name = QString::fromStdString(piece.name);
         s.bodies.push_back(std::move(b));

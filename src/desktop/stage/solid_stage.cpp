@@ -36,14 +36,13 @@ SolidStage::SolidStage(QWidget* parent) : QWidget(parent) {
 void SolidStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units) {
     const bool another = piece.id != piece_.id;
     const auto shown = [this]() -> const void* {
-        if (!answers_) return nullptr;
-        return answers_->part ? static_cast<const void*>(answers_->part.get()) : answers_->stage.get();
+        return answers_ ? answers_->made.get() : nullptr;
     };
     const void* before = shown();
     const bool recoloured = piece.chocolate != piece_.chocolate || shownChocolate(piece) != shownChocolate(piece_);
     piece_ = piece;
     units_ = units;
-    if (answers && (answers->part || answers->stage))
+    if (answers && answers->made)
         answers_ = std::move(answers);
     else if (another)
         answers_.reset();

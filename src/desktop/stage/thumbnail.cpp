@@ -1,5 +1,8 @@
 #include "desktop/stage/thumbnail.h"
 
+#include <QApplication>
+#include <QPointer>
+#include <QThreadPool>
 #include <algorithm>
 #include <deque>
 
@@ -9,29 +12,56 @@
 
 namespace uovo::desktop {
 namespace {
+
 constexpr size_t kKept = 80;
+
+struct Kept {
+    std::shared_ptr<const void> of;  // keeps its address from being used again
+    std::string chocolate;
+    QSize size;
+    QImage image;                             // null while it is painted
+    std::vector<QPointer<QWidget>> waiting;
+    bool is(const Kept& o) const { return of == o.of && size == o.size && chocolate == o.chocolate; }
+};
+
+/// The interface's thread only.
+std::deque<Kept>& kept() {
+    static std::deque<Kept> all;
+    return all;
 }
 
-QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels) {
-    if (!answers || (!answers->part && !answers->stage)) return {};
-    struct Kept {
-        std::shared_ptr<const void> of;  // keeps its address from being used again
-        std::string chocolate;
-        QSize size;
-        QImage image;
-    };
-    static std::deque<Kept> kept;  // the interface's thread only
-    std::shared_ptr<const void> key;
-    if (answers->part)
-        key = answers->part;
+}  // namespace
+
+QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels, QWidget* asks) {
+    if (!answers || !answers->made) return {};
+    Kept wanted{answers->made, piece.chocolate, pixels, {}, {}};
+    const auto known = std::find_if(kept().begin(), kept().end(), [&](const Kept& k) { return k.is(wanted); });
+    if (known != kept().end()) {
+        if (asks && known->image.isNull() && std::find(known->waiting.begin(), known->waiting.end(), asks) == known->waiting.end()) known->waiting.emplace_back(asks);
+        if (asks || !known->image.isNull()) return known->image;
+        kept().erase(known);  // wanted at once after all
+    }
+    SolidScene scene = sceneOf(piece, *answers, false);
+    if (asks)
+        wanted.waiting.emplace_back(asks);
     else
-        key = answers->stage;
-    for (const auto& k : kept)
-        if (k.of == key && k.size == pixels && k.chocolate == piece.chocolate) return k.image;
-    const QImage image = paintSolid(sceneOf(piece, *answers, false), SolidView{}, pixels, true);
-    kept.push_back({key, piece.chocolate, pixels, image});
-    if (kept.size() > kKept) kept.pop_front();
-    return image;
+        wanted.image = paintSolid(scene, SolidView{}, pixels, true);
+    kept().push_back(wanted);
+    if (kept().size() > kKept) kept().pop_front();
+    if (asks)
+        QThreadPool::globalInstance()->start([scene = std::move(scene), wanted, pixels] {
+            const QImage image = paintSolid(scene, SolidView{}, pixels, true);
+            QMetaObject::invokeMethod(qApp, [wanted, image] {
+                for (auto& k : kept()) {
+                    if (!k.is(wanted)) continue;
+                    k.image = image;
+                    for (const auto& w : k.waiting)
+                        if (w) w->update();
+                    k.waiting.clear();
+                }
+            });
+        });
+    return wanted.image;
 }
 
 QImage familyThumbnail(const std::string& family, const QSize& pixels) {

@@ -1,14 +1,16 @@
 // Small pictures of pieces, remembered until they change.
 #pragma once
 #include <QImage>
+#include <QWidget>
 #include <memory>
 
 #include "core/plan/answers.h"
 
 namespace uovo::desktop {
 
-/// A part or compound seen from a corner; transparent round it. Empty while there is no shape.
-QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels);
+/// A piece seen from a corner; transparent round it. Empty while there is no shape.
+/// @param asks if given, the picture is painted on another thread and the widget updated when it is there; it is empty until then
+QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels, QWidget* asks = nullptr);
 /// The usual part of a family, for the gallery. Costly the first time; may be called from any thread.
 QImage familyThumbnail(const std::string& family, const QSize& pixels);
 

@@ -9,8 +9,7 @@ namespace uovo {
 namespace {
 
 constexpr int kBandCells = 36;
-constexpr double kFootRoom = 0.015;     // m of stand, ring or hook added to a piece's height while it sets
-constexpr double kRoundBudget = 2;        // times the triangles wanted: a corner of a third of a millimetre asks for fifteen
+constexpr double kShownTriangles = 1200;  // of the former of a round wall, which its profile tells
 constexpr double kRoundTriangles = 2600;  // of a round former's mesh: a coat on it takes about 30 ms
 
 /// Mean round the axis of what a mesh carries, on the cells of the meridian.
@@ -42,8 +41,9 @@ std::vector<double> roundMean(const form::Profile& p, const coat::Surface& s, co
 }
 
 /// Coats on the mesh of a round former, told on its meridian as well.
-tl::expected<void, Problem> coatOnMesh(CoatStage& s, const form::Meridian& former, const Piece& piece, const Plan& plan, const material::Library& lib, std::stop_token stop) {
-    form::Shape shape = roundFormer(former, kRoundTriangles);
+tl::expected<void, Problem> coatOnMesh(CoatedMeridian& out, const form::Meridian& former, const Piece& piece, const Plan& plan, const material::Library& lib, std::stop_token stop) {
+    MeridianWall& s = out.along;
+    form::Shape& shape = out.shape = form::roundFormer(former, kRoundTriangles);
     const coat::Surface surface = coat::surfaceOf(shape.surface, shape.outside);
     const auto job = meshJob(piece, plan, lib, surface, shape.outside);
     if (!job) return tl::unexpected(job.error());
@@ -72,32 +72,13 @@ tl::expected<void, Problem> coatOnMesh(CoatStage& s, const form::Meridian& forme
     const auto& last = done->coats.back().wall;
     shape.thickness.assign(shape.surface.points.size(), 0.0);
     for (size_t i = 0; i < surface.size(); ++i) shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(last[i], kSkin);
-    s.blemishes = coat::blemishes(surface, last, piece.coats.front().way == coat::Way::Pour);
-    s.shape = std::make_shared<const form::Shape>(std::move(shape));
-    const coat::Ratio judged{1 - PartWall::kLess, 1 + PartWall::kMore};
+    out.wall.blemishes = coat::blemishes(surface, last, piece.coats.front().way == coat::Way::Pour);
+    const coat::Ratio judged{1 - CoatedWall::kLess, 1 + CoatedWall::kMore};
     s.band = {judged, judged, judged, judged, {}};
     return {};
 }
 
 }  // namespace
-
-tl::expected<form::Meridian, Problem> meridianOf(const Piece& piece) {
-    if (const auto* b = std::get_if<form::Balloon>(&piece.former)) return form::meridian(*b);
-    return form::meridian(std::get<form::Cup>(piece.former));
-}
-
-form::Shape roundFormer(const form::Meridian& meridian, double triangles) {
-    form::LatheOptions o;
-    o.edge = o.along = std::sqrt(meridian.area() / (0.433 * 0.75 * triangles));  // rows and rings are rounded up
-    o.onSurface = true;
-    o.most = kRoundBudget * triangles;
-    form::Shape s;
-    s.surface = form::lathe(meridian, o);
-    s.outside = meridian.side() == form::Side::Outside;
-    s.area = s.areaLow = s.areaHigh = meridian.area();
-    s.volume = meridian.volume();
-    return s;
-}
 
 coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& lib) {
     const auto* chocolate = lib.find(piece.chocolate);
@@ -117,8 +98,7 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
             if (!own) return tl::unexpected(own.error());
             job.melts.push_back({*own, heat::CrystalLaw(*own, lib.physics)});
         }
-    const form::Family* family = piece.part() ? form::family(piece.part()->family) : nullptr;
-    const bool balloon = piece.overBalloon() || (family && family->outside);
+    const bool balloon = piece.overBalloon();
     static_cast<heat::Former&>(job.former) = formerHeat(piece, lib);
     job.former.dripCap = lib.former(balloon ? "balloonDripCap" : "moldDripCap");
     job.former.rimBead = lib.former("rimBead");
@@ -137,7 +117,7 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
 }
 
 tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& lib, int cells) {
-    const auto former = meridianOf(piece);
+    const auto former = form::meridian(piece.shape);
     if (!former) return tl::unexpected(former.error());
     const auto setting = coatSetting(piece, plan, lib);
     if (!setting) return tl::unexpected(setting.error());
@@ -159,18 +139,33 @@ tl::expected<coat::MeshJob, Problem> meshJob(const Piece& piece, const Plan& pla
     return job;
 }
 
-tl::expected<CoatStage, Problem> coatStage(const Piece& piece, const Plan& plan, const material::Library& lib, const AnswerOptions& options, std::stop_token stop) {
-    const auto former = meridianOf(piece);
+double wallAt(const MeridianWall& s, const form::Vec3& p) {
+    const double r = std::hypot(p.x, p.y);
+    size_t best = 0;
+    double nearest = 1e300;
+    for (size_t i = 0; i < s.profile.size(); ++i) {
+        const double d = std::hypot(s.profile.r[i] - r, s.profile.z[i] - p.z);
+        if (d < nearest) {
+            nearest = d;
+            best = i;
+        }
+    }
+    return s.coats.wall[best];
+}
+
+tl::expected<CoatedMeridian, Problem> coatMeridian(const Piece& piece, const Plan& plan, const material::Library& lib, const AnswerOptions& options, std::stop_token stop) {
+    const auto former = form::meridian(piece.shape);
     if (!former) return tl::unexpected(former.error());
     auto job = coatJob(piece, plan, lib, options.cells);
     if (!job) return tl::unexpected(job.error());
-    CoatStage s;
+    CoatedMeridian out;
+    MeridianWall& s = out.along;
     s.profile = job->profile;
     s.chocolateOutside = job->side == form::Side::Outside;
-    s.area = former->area();
     s.formerVolume = former->volume();
     s.height = former->highest() - former->lowest();
-    if (std::all_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.round(); })) {
+    s.round = std::all_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.round(); });
+    if (s.round) {
         auto coats = coat::coat(*job, stop);
         if (!coats) return tl::unexpected(coats.error());
         s.coats = std::move(*coats);
@@ -181,29 +176,35 @@ tl::expected<CoatStage, Problem> coatStage(const Piece& piece, const Plan& plan,
             if (!band) return tl::unexpected(band.error());
             s.band = *band;
         }
-    } else if (auto ok = coatOnMesh(s, *former, piece, plan, lib, stop); !ok) {
+        out.shape = form::roundFormer(*former, kShownTriangles);
+        for (const auto& p : out.shape.surface.points) out.shape.thickness.push_back(std::max(kSkin, wallAt(s, p)));
+    } else if (auto ok = coatOnMesh(out, *former, piece, plan, lib, stop); !ok) {
         return tl::unexpected(ok.error());
     }
     s.wall = coat::figures(s.coats.wall, s.profile);
     s.rimRadius = s.profile.faceR.back();
-    if (const auto* b = std::get_if<form::Balloon>(&piece.former)) {
-        s.capacity = s.formerVolume;
-        s.shelfDiameter = b->girth.value / std::numbers::pi + 2 * s.wall.mean;
-        s.shelfHeight = b->length.value + kFootRoom;
-    } else {
-        const auto& c = std::get<form::Cup>(piece.former);
-        s.capacity = std::max(0.0, s.formerVolume - s.coats.mass / job->coating.densitySolid);
-        s.shelfDiameter = c.topDiameter.value;
-        s.shelfHeight = c.height.value + 0.005;
-    }
-    const auto rimOf = [&](const coat::CoatResult& c) { return coat::figures(c.wall, s.profile).rim; };
+    out.shape.body = form::Body::Wall;
+    out.shape.wall = s.wall.mean;
+    out.shape.wallLow = s.wall.mean * s.band.mean.low;
+    out.shape.wallHigh = s.wall.mean * s.band.mean.high;
+    out.shape.rim = 2 * std::numbers::pi * s.rimRadius;
+    CoatedWall& w = out.wall;
+    w.items = {0};
+    w.mean = s.wall.mean;
+    w.thinnest = s.wall.thinnest;
+    w.thickest = s.wall.thickest;
+    w.rim = s.wall.rim;
+    w.thinnestHeight = s.profile.z[s.wall.thinnestAt];
+    w.error = s.coats.error;
     std::vector<SlowPlace> slow;
     for (size_t k = 0; k < s.coats.coats.size(); ++k) {
         const auto& c = s.coats.coats[k];
+        const auto f = coat::figures(c.wall, s.profile);
+        w.coats.push_back({c.added, c.dripped, c.fell, f.mean - (k ? coat::figures(s.coats.coats[k - 1].wall, s.profile).mean : 0), c.lockTypical, f.thinnest, f.rim});
         slow.push_back({coat::slowPlace(s.profile, k ? s.coats.coats[k - 1].perArea : std::vector<double>{}, c.perArea), c.shellTemperature});
     }
-    static_cast<CoatTimes&>(s) = coatTimes(piece, plan, lib, *job, slow, s.wall.mean, rimOf(s.coats.coats.back()) - (s.coats.coats.size() > 1 ? rimOf(s.coats.coats[s.coats.coats.size() - 2]) : 0));
-    return s;
+    static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *job, slow, w.mean, w.coats.back().rim - (w.coats.size() > 1 ? w.coats[w.coats.size() - 2].rim : 0));
+    return out;
 }
 
 }  // namespace uovo

@@ -1,4 +1,4 @@
-// Parts beyond bowl and cup: built, coated where they have coats, and measured.
+// Walls that are coated on their own mesh: molded parts, by themselves or in a compound.
 #include <algorithm>
 #include <cmath>
 #include <numeric>
@@ -10,10 +10,8 @@
 namespace uovo {
 namespace {
 
-constexpr form::Detail kCoated{2600, 28, true};        // a coat on it takes about 30 ms
 constexpr form::Detail kTurned{750, 20, true};         // a pool that is turned about costs more
 constexpr double kCornerFills = 0.25;                  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
-constexpr double kStand = 0.005;  // m of tray under a mold on the shelf
 
 /// Values of the nearest points.
 std::vector<double> nearestOf(const std::vector<form::Vec3>& points, const std::vector<double>& values, const std::vector<form::Vec3>& at) {
@@ -33,13 +31,11 @@ std::vector<double> nearestOf(const std::vector<form::Vec3>& points, const std::
     return out;
 }
 
-double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::abs(form::signedArea(hull)); }
-
 }  // namespace
 
-tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& lib,
+tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& lib,
                                           std::stop_token stop) {
-    PartWall w;
+    CoatedWall w;
     w.coats.resize(piece.coats.size());
     constexpr double kNone = 1e9;
     for (auto& c : w.coats) c.thinnest = kNone;
@@ -124,8 +120,8 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
         sum += mean * own;
         area += own;
         shape.wall = mean;
-        shape.wallLow = (1 - PartWall::kLess) * mean;
-        shape.wallHigh = (1 + PartWall::kMore) * mean;
+        shape.wallLow = (1 - CoatedWall::kLess) * mean;
+        shape.wallHigh = (1 + CoatedWall::kMore) * mean;
     }
     if (w.items.empty()) return tl::unexpected(Problem{"Nothing of this piece is a wall that could be coated.", "coats"});
     w.mean = sum / area;
@@ -143,105 +139,6 @@ tl::expected<PartWall, Problem> coatParts(form::Assembly& assembly, std::vector<
     std::stable_sort(w.blemishes.begin(), w.blemishes.end(), [](const auto& a, const auto& b) { return a.kind != b.kind ? a.kind < b.kind : a.area > b.area; });
     static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *setting, slow, w.mean, rimArea > 0 ? w.coats.back().rim - (w.coats.size() > 1 ? w.coats[w.coats.size() - 2].rim : 0) : 0);
     return w;
-}
-
-setting::Cast castOf(const form::Item& item, double volume, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& c) {
-    const form::Shape& shape = item.shape;
-    const double T = piece.cast.temperature.value > 0 ? piece.cast.temperature.value : c.working(), toMelt = c.densitySolid / c.densityMelt;
-    if (shape.body == form::Body::Cast && item.part.family != "pressed") {
-        setting::Chunk chunk;
-        const form::Vec3 d = form::bounds(shape.surface).size();
-        chunk.volumeOverArea = volume * toMelt / std::max(1e-9, shape.area);
-        // a bent bar is as thick as its section, not as its box: twice the volume over its faces at least
-        chunk.half = std::clamp(0.5 * std::min({d.x, d.y, d.z}), chunk.volumeOverArea, 3 * chunk.volumeOverArea);
-        chunk.temperature = T;
-        chunk.crystals = material::crystalsAt(c, T);
-        if (shape.displaced > 0)  // a biscuit in the middle: 1.5 kJ/kgK at 600 kg/m³, from memory
-            chunk.core = {shape.displaced * 9e5 / std::max(1e-9, shape.area), 0, plan.kitchen.room.value};
-        if (shape.displaced > 0) chunk.half = chunk.volumeOverArea;
-        return setting::cast(chunk, c);
-    }
-    setting::Wall wall;
-    wall.coat = std::max(1e-4, (shape.body == form::Body::Wall || shape.body == form::Body::Sheet || shape.wall > 0 ? shape.wall : volume / std::max(1e-9, shape.area)) * toMelt);
-    wall.coatTemperature = T;
-    wall.shellTemperature = plan.kitchen.room.value;
-    wall.crystals = material::crystalsAt(c, T);
-    wall.former = formerHeat(item.part, lib);
-    return setting::cast(wall, c);
-}
-
-namespace {
-
-/// Of the part that lets go last. Modeled parts do not set.
-setting::Times castTimes(const PartStage& s, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
-    const heat::CrystalLaw law = heat::CrystalLaw(coating, lib.physics).keeping(material::temperKept(coating, piece.cast.temperature.value));
-    const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, piece.cast.table.value, plan, lib), stayIn(piece.cast.place, 0, plan, lib)};
-    setting::Times out;
-    const auto later = [](double a, double b) { return std::isnan(a) || std::isnan(b) ? std::nan("") : std::max(a, b); };
-    for (size_t i = 0; i < s.assembly.items.size(); ++i) {
-        const auto& item = s.assembly.items[i];
-        if (!item.edible || (s.wall && s.wall->covers(i))) continue;
-        if (i > 0 && item.part == s.assembly.items[i - 1].part) continue;
-        const auto t = setting::settle(castOf(item, s.volumes[i], piece, plan, lib, coating), law, settingEvents(lib), stays);
-        out = {later(out.lock, t.lock), later(out.firm, t.firm), later(out.set, t.set), later(out.release, t.release)};
-    }
-    return out;
-}
-
-}  // namespace
-
-tl::expected<PartStage, Problem> partStage(const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
-    const bool coated = piece.wallFromCoats();
-    auto built = form::build(*piece.part(), plan.meshes, !coated ? form::kScreen : piece.closes() ? kTurned : kCoated);
-    if (!built) return tl::unexpected(Problem{built.error().sentence, "former/" + built.error().where});
-    PartStage s;
-    s.assembly = std::move(*built);
-    std::vector<double> coatedMass(s.assembly.items.size(), 0.0);  // kg of the coated items
-    if (coated) {
-        auto wall = coatParts(s.assembly, coatedMass, piece, plan, lib);
-        if (!wall) return tl::unexpected(wall.error());
-        s.wall = std::make_shared<const PartWall>(std::move(*wall));
-    }
-    form::Mesh all;
-    for (const auto& item : s.assembly.items) {
-        const form::Shape& shape = item.shape;
-        const form::Mesh solid = shape.solid();
-        const form::Box box = form::bounds(solid);
-        form::append(all, form::placed(solid, item.pose));
-        const size_t k = s.items.size();
-        s.volumes.push_back(coatedMass[k] > 0 ? coatedMass[k] / coating.densitySolid : shape.chocolateIn(solid));
-        const double kg = item.edible ? s.volumes.back() * coating.densitySolid : 0;
-        s.items.push_back(kg);
-        s.mass += kg;
-        const double areaLow = shape.area > 0 ? shape.areaLow / shape.area : 1, areaHigh = shape.area > 0 ? shape.areaHigh / shape.area : 1;
-        const double thinner = shape.wall > 0 ? shape.wallLow / shape.wall : 1, thicker = shape.wall > 0 ? shape.wallHigh / shape.wall : 1;
-        const bool byWall = shape.body == form::Body::Wall || shape.body == form::Body::Sheet;
-        s.massLow += kg * (byWall ? areaLow * thinner : 1);
-        s.massHigh += kg * (byWall ? areaHigh * thicker : 1);
-        s.area += shape.area;
-        const form::Vec3 d = box.size();
-        if (item.edible && shape.body != form::Body::Modeled) {
-            // round where its outline fills its box no further than a disc does
-            const double filled = loopArea(form::footprint(solid, d.z + 1)) / std::max(1e-12, d.x * d.y);
-            const bool round = std::abs(d.x - d.y) < 0.03 * std::max(d.x, d.y) && filled < 0.9;
-            s.parts.push_back({d.x, d.y, d.z + kStand, round});
-            s.shelfDiameter = std::max({s.shelfDiameter, d.x, d.y});
-            s.shelfHeight = std::max(s.shelfHeight, d.z + kStand);
-        }
-        if (item.edible) s.thickest = std::max(s.thickest, byWall && shape.wall > 0 ? shape.wall : s.volumes.back() / std::max(1e-9, shape.area));
-    }
-    s.box = form::bounds(all);
-    s.centre = form::centroid(all);
-    s.foot = loopArea(form::footprint(all));
-    const auto& first = s.assembly.items.front().shape;
-    if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
-    if (piece.part()->family == "hung-ball") s.capacity *= 2;
-    if (s.wall)
-        s.melted = s.wall->melted;
-    else if (form::figure(*piece.part(), form::kOpening) > 0)
-        s.melted = form::Opening(*piece.part()).area() * first.wall * coating.densitySolid;
-    s.setting = castTimes(s, piece, plan, lib, coating);
-    return s;
 }
 
 }  // namespace uovo

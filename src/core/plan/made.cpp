@@ -1,0 +1,158 @@
+// A piece as it is made: built, coated where it has coats, and measured.
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+#include "core/form/opening.h"
+#include "core/plan/answers.h"
+
+namespace uovo {
+namespace {
+
+constexpr form::Detail kCoated{2600, 28, true};  // a coat on it takes about 30 ms
+constexpr form::Detail kTurned{750, 20, true};   // a pool that is turned about costs more
+constexpr double kStand = 0.005;                 // m of tray under a mold on the shelf
+constexpr double kFootRoom = 0.015;              // m of stand, ring or hook added to a balloon's height while it sets
+
+double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::abs(form::signedArea(hull)); }
+
+}  // namespace
+
+setting::Cast castOf(const form::Item& item, double volume, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& c) {
+    const form::Shape& shape = item.shape;
+    const double T = piece.cast.temperature.value > 0 ? piece.cast.temperature.value : c.working(), toMelt = c.densitySolid / c.densityMelt;
+    if (shape.body == form::Body::Cast && item.part.family != "pressed") {
+        setting::Chunk chunk;
+        const form::Vec3 d = form::bounds(shape.surface).size();
+        chunk.volumeOverArea = volume * toMelt / std::max(1e-9, shape.area);
+        // a bent bar is as thick as its section, not as its box: twice the volume over its faces at least
+        chunk.half = std::clamp(0.5 * std::min({d.x, d.y, d.z}), chunk.volumeOverArea, 3 * chunk.volumeOverArea);
+        chunk.temperature = T;
+        chunk.crystals = material::crystalsAt(c, T);
+        if (shape.displaced > 0)  // a biscuit in the middle: 1.5 kJ/kgK at 600 kg/m³, from memory
+            chunk.core = {shape.displaced * 9e5 / std::max(1e-9, shape.area), 0, plan.kitchen.room.value};
+        if (shape.displaced > 0) chunk.half = chunk.volumeOverArea;
+        return setting::cast(chunk, c);
+    }
+    setting::Wall wall;
+    wall.coat = std::max(1e-4, (shape.body == form::Body::Wall || shape.body == form::Body::Sheet || shape.wall > 0 ? shape.wall : volume / std::max(1e-9, shape.area)) * toMelt);
+    wall.coatTemperature = T;
+    wall.shellTemperature = plan.kitchen.room.value;
+    wall.crystals = material::crystalsAt(c, T);
+    wall.former = formerHeat(item.part, lib);
+    return setting::cast(wall, c);
+}
+
+namespace {
+
+/// Of the part that lets go last. Modeled parts do not set.
+setting::Times castTimes(const Made& s, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
+    const heat::CrystalLaw law = heat::CrystalLaw(coating, lib.physics).keeping(material::temperKept(coating, piece.cast.temperature.value));
+    const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, piece.cast.table.value, plan, lib), stayIn(piece.cast.place, 0, plan, lib)};
+    setting::Times out;
+    const auto later = [](double a, double b) { return std::isnan(a) || std::isnan(b) ? std::nan("") : std::max(a, b); };
+    for (size_t i = 0; i < s.assembly.items.size(); ++i) {
+        const auto& item = s.assembly.items[i];
+        if (!item.edible || (s.wall && s.wall->covers(i))) continue;
+        if (i > 0 && item.part == s.assembly.items[i - 1].part) continue;
+        const auto t = setting::settle(castOf(item, s.volumes[i], piece, plan, lib, coating), law, settingEvents(lib), stays);
+        out = {later(out.lock, t.lock), later(out.firm, t.firm), later(out.set, t.set), later(out.release, t.release)};
+    }
+    return out;
+}
+
+/// Grams, size, foot and room of the items once their walls are known. @param coated kg of each coated item, else 0
+void measure(Made& s, const std::vector<double>& coated, const material::Coating& coating) {
+    form::Mesh all;
+    for (const auto& item : s.assembly.items) {
+        const form::Shape& shape = item.shape;
+        const form::Mesh solid = shape.solid();
+        const form::Box box = form::bounds(solid);
+        form::append(all, form::placed(solid, item.pose));
+        const size_t k = s.items.size();
+        s.volumes.push_back(coated[k] > 0 ? coated[k] / coating.densitySolid : shape.chocolateIn(solid));
+        const double kg = item.edible ? s.volumes.back() * coating.densitySolid : 0;
+        s.items.push_back(kg);
+        s.mass += kg;
+        const double areaLow = shape.area > 0 ? shape.areaLow / shape.area : 1, areaHigh = shape.area > 0 ? shape.areaHigh / shape.area : 1;
+        const double thinner = shape.wall > 0 ? shape.wallLow / shape.wall : 1, thicker = shape.wall > 0 ? shape.wallHigh / shape.wall : 1;
+        const bool byWall = shape.body == form::Body::Wall || shape.body == form::Body::Sheet;
+        s.massLow += kg * (byWall ? areaLow * thinner : 1);
+        s.massHigh += kg * (byWall ? areaHigh * thicker : 1);
+        s.area += shape.area;
+        const form::Vec3 d = box.size();
+        if (item.edible && shape.body != form::Body::Modeled) {
+            // round where its outline fills its box no further than a disc does
+            const double filled = loopArea(form::footprint(solid, d.z + 1)) / std::max(1e-12, d.x * d.y);
+            const bool round = std::abs(d.x - d.y) < 0.03 * std::max(d.x, d.y) && filled < 0.9;
+            s.parts.push_back({d.x, d.y, d.z + kStand, round});
+            s.shelfDiameter = std::max({s.shelfDiameter, d.x, d.y});
+            s.shelfHeight = std::max(s.shelfHeight, d.z + kStand);
+        }
+        if (item.edible) s.thickest = std::max(s.thickest, byWall && shape.wall > 0 ? shape.wall : s.volumes.back() / std::max(1e-9, shape.area));
+    }
+    s.box = form::bounds(all);
+    s.centre = form::centroid(all);
+    s.foot = loopArea(form::footprint(all));
+}
+
+/// A balloon takes its own room on the shelf, a cup its former's.
+void takeRoom(Made& s, const Piece& piece) {
+    const auto figure = [&](const char* key) { return form::figure(piece.shape, key); };
+    if (piece.overBalloon()) {
+        s.shelfDiameter = figure("girth") / std::numbers::pi + 2 * s.wall->mean;
+        s.shelfHeight = figure("length") + kFootRoom;
+    } else {
+        s.shelfDiameter = figure("topDiameter");
+        s.shelfHeight = figure("height") + kStand;
+    }
+    s.parts = {{s.shelfDiameter, s.shelfDiameter, s.shelfHeight, true}};
+}
+
+}  // namespace
+
+tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const material::Library& lib, const AnswerOptions& options, std::stop_token stop) {
+    const auto coating = coatingOf(piece, plan, lib);
+    if (!coating) return tl::unexpected(coating.error());
+    Made s;
+    if (piece.alongMeridian()) {
+        auto done = coatMeridian(piece, plan, lib, options, stop);
+        if (!done) return tl::unexpected(done.error());
+        form::Item item;
+        item.key = piece.shape.family;
+        item.name = piece.family().name;
+        item.part = piece.shape;
+        item.shape = std::move(done->shape);
+        s.assembly.items.push_back(std::move(item));
+        const double kg = done->along.coats.mass;
+        const coat::Ratio band = done->along.band.mass;
+        s.wall = std::make_shared<const CoatedWall>(std::move(done->wall));
+        s.meridian = std::make_shared<const MeridianWall>(std::move(done->along));
+        measure(s, {kg}, *coating);
+        s.massLow = kg * band.low;
+        s.massHigh = kg * band.high;
+        takeRoom(s, piece);
+    } else {
+        auto built = form::build(piece.shape, plan.meshes, !piece.wallFromCoats() ? form::kScreen : piece.closes() ? kTurned : kCoated);
+        if (!built) return tl::unexpected(Problem{built.error().sentence, "former/" + built.error().where});
+        s.assembly = std::move(*built);
+        std::vector<double> coated(s.assembly.items.size(), 0.0);
+        if (piece.wallFromCoats()) {
+            auto wall = coatParts(s.assembly, coated, piece, plan, lib, stop);
+            if (!wall) return tl::unexpected(wall.error());
+            s.wall = std::make_shared<const CoatedWall>(std::move(*wall));
+        }
+        measure(s, coated, *coating);
+    }
+    const auto& first = s.assembly.items.front().shape;
+    if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
+    if (piece.shape.family == "hung-ball") s.capacity *= 2;
+    if (s.wall)
+        s.melted = s.wall->melted;
+    else if (form::figure(piece.shape, form::kOpening) > 0)
+        s.melted = form::Opening(piece.shape).area() * first.wall * coating->densitySolid;
+    s.setting = castTimes(s, piece, plan, lib, *coating);
+    return s;
+}
+
+}  // namespace uovo
