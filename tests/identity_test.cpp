@@ -107,3 +107,58 @@ TEST_CASE("a compound has no temper to lose: it is one pot whatever its pieces s
     }
     CHECK(test::answersOf(plan, test::withoutDay()).pots.size() == 1);
 }
+
+TEST_CASE("what closes over its filling is filled before it is closed, once all halves are there, and glue has its time to set") {
+    Plan plan;
+    plan.deadline = "2027-03-06T18:00";
+    plan.pieces = {newPiece(plan, "hung-ball")};
+    auto& moon = plan.pieces[0];
+    moon.id = "moon";
+    moon.count = 3;
+    moon.filling.emplace();
+    moon.filling->name = "Sweets";
+    moon.filling->perishable = false;
+    for (const bool coated : {false, true}) {
+        INFO(coated);
+        if (coated) moon.coats = usualCoats(moon, plan, io::library());
+        const Answers a = test::answersOf(plan);
+        REQUIRE(a.day);
+        REQUIRE(a.day->problem.empty());
+        int fills = 0, joins = 0, filled = 0, joined = 0, glued = 0, boxed = 0, unmolded = -100000;
+        for (size_t i = 0; i < a.day->network.tasks.size(); ++i) {
+            const auto& t = a.day->network.tasks[i];
+            const int begin = a.day->layout.start[i], end = begin + t.minutes;
+            if (t.step == "fill") ++fills, filled = end;
+            if (t.step == "join") ++joins, joined = begin, glued = end;
+            if (t.step == "wrap") boxed = begin;
+            if (t.step == "uncast" || t.step == "unmold") unmolded = std::max(unmolded, end);
+        }
+        CHECK(fills == 1);
+        CHECK(joins == 1);
+        CHECK(unmolded <= filled);
+        CHECK(filled <= joined);
+        CHECK(boxed - glued >= io::library().usual("glueBears") / 60);
+    }
+}
+
+TEST_CASE("nothing goes into a ball that closes as it is coated, unless a hole is melted into it") {
+    Plan plan;
+    plan.pieces = {newPiece(plan, "ball")};
+    auto& ball = plan.pieces[0];
+    ball.coats = usualCoats(ball, plan, io::library());
+    ball.filling.emplace();
+    ball.filling->name = "Sweets";
+    const auto holds = [&] {
+        const Answers all = test::answersOf(plan, test::withoutDay());
+        for (const auto& a : all.pieces[0]->answers)
+            if (a.id == "holds") return a;
+        return Answer{};
+    };
+    CHECK(holds().tone == Tone::Impossible);
+    CHECK(holds().sentence.find("Melt an opening") != std::string::npos);
+    ball.shape.values["opening"] = Measure(0.05);
+    CHECK(holds().tone != Tone::Impossible);
+    ball.shape.values["opening"] = Measure(0);
+    ball.coats.clear();  // two halves, joined over what is in them
+    CHECK(holds().tone != Tone::Impossible);
+}

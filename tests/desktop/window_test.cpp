@@ -433,3 +433,21 @@ TEST_CASE("the program itself starts, paints and quits") {
     CHECK(app.exitCode() == 0);
     CHECK(QString(app.readAllStandardOutput()).trimmed().toDouble() > 0);
 }
+
+TEST_CASE("a plan whose deadline is no time leaves the last good day on the screen, and says what is wrong") {
+    Program p;
+    p.window.goTo(MainWindow::Place::Day);
+    p.answered();
+    for (const char* deadline : {"never", "", "2026-13-40T99:99"}) {
+        INFO(deadline);
+        Plan plan = p.session.plan();
+        plan.deadline = deadline;
+        p.session.document().setPlan(plan, {});
+        QTest::qWait(300);
+        CHECK_FALSE(p.window.grab().isNull());
+        bool said = false;
+        for (const auto* l : p.window.findChildren<QLabel*>()) said = said || (l->isVisible() && (l->text().startsWith("Start by") || l->text().startsWith("No day yet")));
+        CHECK(said);
+        CHECK_FALSE(p.session.problemAt("deadline").isEmpty());
+    }
+}

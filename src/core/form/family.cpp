@@ -158,7 +158,15 @@ std::vector<Family> make() {
     f.push_back({"hung-ball", "Hollow ball on a cord", "Put together", Body::Compound, false, "Two halves, sweets inside, hung from a cord through a disc of card; to be broken.", "moon ball hang cord piñata break mallet surprise pendulum", "Ruler across one half; the card and the cord.",
                  {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
     for (auto& g : f) {
-        g.meridian = g.id == "balloon" || g.id == "cup";
+        const auto is = [&](std::initializer_list<const char*> ids) { return std::find(ids.begin(), ids.end(), g.id) != ids.end(); };
+        g.meridian = is({"balloon", "cup"});
+        g.cut = is({"sheet"});
+        g.fromFile = is({"mesh"});
+        g.copied = is({"mesh", "original"});
+        g.byWater = is({"bought", "original"});
+        g.gap = is({"pressed"});
+        g.hung = is({"hung-ball"});
+        g.handle = is({"basket"});
         for (const auto& [group, former] : {std::pair{"Over a balloon", Former::Balloon}, {"In a cup", Former::Cup}, {"Closed", Former::Closed}, {"Wrapped in acetate", Former::Wrap}, {"Sheets and piping", Former::Table}, {"Modeled by hand", Former::Hands}, {"Put together", Former::Parts}})
             if (g.group == group) g.former = former;
     }

@@ -55,6 +55,13 @@ struct Family {
     std::vector<Choice> choices = {};
     std::string points = {};  ///< "profile" or "outline" when it also needs points; else empty
     Former former = Former::Mold;
+    bool cut = false;         ///< cut by a template from a sheet that is spread
+    bool fromFile = false;    ///< its shape is a model of the plan
+    bool copied = false;      ///< a mold of one's own is taken from it
+    bool byWater = false;     ///< its volume is told by the water it holds or pushes aside
+    bool gap = false;         ///< an insert is pressed in: the gap is its wall
+    bool hung = false;        ///< two halves are joined over what is in them, and it hangs from a cord
+    bool handle = false;      ///< it can be carried by a handle of its own
     bool meridian = false;    ///< round and plain: its wall is computed from its coats along its meridian (former.h), never assumed
 
     const Field* field(const std::string& key) const;

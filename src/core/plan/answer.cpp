@@ -351,7 +351,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
             if (wall && wall->covers(k)) continue;
             const auto& item = made.assembly.items[k];
             share(piece.chocolate).each += made.items[k];
-            if (item.shape.body == form::Body::Sheet && item.part.family == "sheet")  // what is cut needs the sheet it is cut from
+            if (item.shape.body == form::Body::Sheet && form::family(item.part.family)->cut)  // what is cut needs the sheet it is cut from
                 share(piece.chocolate).aside += made.items[k] * (1 / lib.usual("sheetUsed") - 1);
         }
         for (size_t k = 0; wall && k < piece.coats.size(); ++k) {

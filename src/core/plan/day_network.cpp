@@ -36,7 +36,7 @@ public:
             const Made& made = *a.made;
             if (made.wall) coats(piece, a, finished);
             if (!made.wall || made.wall->items.size() < made.assembly.items.size()) casts(piece, a, finished);
-            if (made.wall && made.assembly.items.size() > 1) finished = {join(piece, a, finished, a.make, counted(piece, things))};
+            if (joinsAtLast(piece, made) && made.assembly.items.size() > 1) finished = {join(piece, a, finished, a.make, counted(piece, things))};
             finish(piece, finished, things);
         }
         if (serve_ >= 0) net_.order.push_back(serve_);
@@ -231,7 +231,7 @@ private:
             sheets += item.edible && item.shape.body == form::Body::Sheet;
         }
         if (edible == 0) return;
-        const bool compound = stage.assembly.items.size() > 1 && !stage.wall;  // with a coated wall it is joined once all is there
+        const bool compound = stage.assembly.items.size() > 1 && !joinsAtLast(piece, stage);
         const double each = std::max(1, edible) * lib_.tasks.at("cast").seconds.value / 60;
         const int byLife = std::max(1, static_cast<int>((pot.life - 1) / each));
         const int perRound = std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make}));
@@ -276,12 +276,34 @@ private:
         }
     }
 
-    /// Glues together what `parts` have finished; glue is melted when it is wanted. @param round 0: all of them
+    /// Put together once all rounds are there: what has coated walls, and what closes over a filling that is made once.
+    static bool joinsAtLast(const Piece& piece, const Made& made) { return made.wall || (piece.family().hung && piece.filling); }
+    /// Fills what `ready` has finished; the filling is made once. @param round 0: all of them
+    int fill(const Piece& piece, const std::vector<int>& ready, int pieces, const std::string& who, int round = 0, const std::string& which = "") {
+        const auto& f = *piece.filling;
+        const auto [making, first] = fillings_.try_emplace(piece.id, 0);
+        if (first)
+            making->second = add({piece.id + "/make-filling", "Make " + lower(f.name), piece.id, "finish", std::max(1, static_cast<int>(std::ceil(f.make.value / 60))), 1, 0, 0,
+                                  f.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
+        std::vector<std::string> cautions;
+        if (f.perishable) cautions.push_back("perishable");
+        if (f.isAlcoholic()) cautions.push_back("alcohol");
+        const int filled = add({piece.id + (round > 0 ? fmt::format("/{}/", round) : "/") + "fill", "Fill " + who, piece.id, "finish", minutes("fill", pieces), 1, 0, round, cautions, which, {}, who});
+        after(making->second, filled, static_cast<int>(std::ceil(f.usableFrom.value / 60)), static_cast<int>(f.usableTo.value / 60), "the filling's own window");
+        for (const int t : ready) after(t, filled, bears(t), -1, glued_.contains(t) ? "the glue bears" : "it is off its former");
+        after(filled, serving(), 0, f.perishable ? static_cast<int>(lib_.usual("fillingMost") / 60) : -1, "a perishable filling does not wait long");
+        return filled;
+    }
+
+    /// Glues together what `parts` have finished; glue is melted when it is wanted. What closes over its filling is filled first. @param round 0: all of them
     int join(const Piece& piece, const PieceAnswers& a, const std::vector<int>& parts, int pieces, const std::string& who, int round = 0, const std::string& which = "") {
         const std::string at = piece.id + (round > 0 ? fmt::format("/{}/", round) : "/");
         const int glue = add({at + "glue-pot", "Melt a little chocolate as glue for " + who, piece.id, "melt", minutes("patchPot", 1), 1, 0, round, {"hot-bowl"}, which});
         const int joined = add({at + "join", "Put together " + who, piece.id, "finish", minutes("join", pieces * static_cast<int>(a.made->assembly.items.size() - 1)), 1, 0, round, {}, which});
-        for (const int t : parts) after(t, glue, 0, -1, "the parts are there");
+        if (piece.filling && piece.family().hung)
+            after(fill(piece, parts, pieces, who, round, which), glue, 0, -1, "it is filled before it is closed");
+        else
+            for (const int t : parts) after(t, glue, 0, -1, "the parts are there");
         after(glue, joined, 0, 6, "the glue is warm");
         glued_.insert(joined);
         return joined;
@@ -291,26 +313,17 @@ private:
     int bears(int task) const { return glued_.contains(task) ? static_cast<int>(std::ceil(lib_.usual("glueBears") / 60)) : 0; }
     /// Fills or boxes what is finished.
     void finish(const Piece& piece, const std::vector<int>& finished, const std::string& things) {
-        if (piece.filling) {
+        if (piece.filling && !piece.family().hung) {
             const auto& f = *piece.filling;
-            const int filling = add({piece.id + "/make-filling", "Make " + lower(f.name), piece.id, "finish", std::max(1, static_cast<int>(std::ceil(f.make.value / 60))), 1, 0, 0,
-                           f.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
-            std::vector<std::string> cautions;
-            if (f.perishable) cautions.push_back("perishable");
-            if (f.isAlcoholic()) cautions.push_back("alcohol");
-            const int fill = add({piece.id + "/fill", "Fill " + counted(piece, things), piece.id, "finish", minutes("fill", piece.count), 1, 0, 0, cautions});
-            after(filling, fill, static_cast<int>(std::ceil(f.usableFrom.value / 60)), static_cast<int>(f.usableTo.value / 60), "the filling's own window");
-            for (const int t : finished) after(t, fill, bears(t), -1, glued_.contains(t) ? "the glue bears" : "the rims are trimmed");
-            int closed = fill;
+            const int filled = fill(piece, finished, piece.count, counted(piece, things));
+            int closed = filled;
             if (f.cap.value > 0) {
                 const int pot = add({piece.id + "/lid-pot", "Melt a little chocolate for the lids of " + counted(piece, things), piece.id, "melt", minutes("patchPot", 1), 1, 0, 0, {"hot-bowl"}});
                 closed = add({piece.id + "/lid", "Pour lids on " + counted(piece, things), piece.id, "coat", minutes("patch", piece.count), 1, 0, 0, {}});
                 after(pot, closed, 0, 6, "the small pot is warm");
-                after(fill, closed, 0, -1, "the filling is in");
+                after(filled, closed, 0, -1, "the filling is in");
             }
-            const int serve = serving();
-            if (closed != fill) after(closed, serve, static_cast<int>(std::ceil(lib_.usual("lidSets") / 60)), -1, "the lid has set");
-            after(fill, serve, 0, f.perishable ? static_cast<int>(lib_.usual("fillingMost") / 60) : -1, "a perishable filling does not wait long");
+            if (closed != filled) after(closed, serving(), static_cast<int>(std::ceil(lib_.usual("lidSets") / 60)), -1, "the lid has set");
         } else {
             const int wrap = add({piece.id + "/wrap", "Box " + counted(piece, things), piece.id, "finish", minutes("wrap", piece.count), 1, 0, 0, {}});
             for (const int t : finished) after(t, wrap, bears(t), -1, glued_.contains(t) ? "the glue bears" : "the rims are trimmed");
@@ -351,6 +364,7 @@ private:
     std::map<coat::Place, int> places_;
     std::map<std::string, PotState> pots_;
     std::map<std::string, int> molten_;  // task that melts a base for all of its colours
+    std::map<std::string, int> fillings_;  // task that makes a piece's filling
     std::set<int> glued_;                // tasks that glue
     int clear_ = 0, serve_ = -1;
 };

@@ -21,7 +21,7 @@ double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::ab
 setting::Cast castOf(const form::Item& item, double volume, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& c) {
     const form::Shape& shape = item.shape;
     const double T = piece.cast.temperature.value > 0 ? piece.cast.temperature.value : c.working(), toMelt = c.densitySolid / c.densityMelt;
-    if (shape.body == form::Body::Cast && item.part.family != "pressed") {
+    if (shape.body == form::Body::Cast && !form::family(item.part.family)->gap) {
         setting::Chunk chunk;
         const form::Vec3 d = form::bounds(shape.surface).size();
         chunk.volumeOverArea = volume * toMelt / std::max(1e-9, shape.area);
@@ -146,7 +146,7 @@ tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const m
     }
     const auto& first = s.assembly.items.front().shape;
     if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
-    if (piece.shape.family == "hung-ball") s.capacity *= 2;
+    if (piece.family().hung) s.capacity *= 2;
     if (s.wall)
         s.melted = s.wall->melted;
     else if (form::figure(piece.shape, form::kOpening) > 0)

@@ -136,6 +136,11 @@ public:
     std::optional<Answer> holds() const {
         if (s_.capacity <= 0) return std::nullopt;
         Answer a = held(s_.capacity, known_, "inside", "To the brim, with this wall.");
+        if (piece_.filling && piece_.closes() && piece_.wallFromCoats() && form::figure(piece_.shape, form::kOpening) <= 0) {
+            a.tone = Tone::Impossible;
+            a.sentence = fmt::format("It closes round itself as it is coated: nothing goes in. {}, or take its coats away and join two halves over the filling.",
+                                     family_.field(form::kOpening) ? "Melt an opening into it" : "Choose a ball with an opening");
+        }
         a.working = {"What it holds", "volume of the former less the chocolate in it", {{"former", volume(first_.volume), "", how()}, {"chocolate in it", volume(first_.outside ? 0 : s_.volumes.front()), "", "assumed wall"}}, a.headline, trust(), "Parts"};
         return a;
     }
@@ -211,8 +216,7 @@ public:
 
     /// A mold of one's own, for a figure and an original.
     std::optional<Answer> mold() const {
-        const std::string& id = piece_.shape.family;
-        if (id != "mesh" && id != "original") return std::nullopt;
+        if (!family_.copied) return std::nullopt;
         mold::Silicone silicone;
         silicone.densityA = lib_.former("siliconeDensityA");
         silicone.densityB = lib_.former("siliconeDensityB");
@@ -277,7 +281,7 @@ public:
         double edges = 0;
         int outlines = 0;
         for (const auto& i : s_.assembly.items) {
-            if (!i.edible || i.shape.body != form::Body::Sheet || i.part.family != "sheet") continue;
+            if (!i.edible || i.shape.body != form::Body::Sheet || !form::family(i.part.family)->cut) continue;
             if (!sheet || i.shape.wall > sheet->shape.wall) sheet = &i;
             for (const auto& loop : form::sheetOutline(i.part)) {
                 edges += form::perimeter(loop);
@@ -314,7 +318,7 @@ public:
 
     /// When a stick stands by itself in what is cast, and how long it still goes in.
     std::optional<Answer> stick() const {
-        if (first_.body != form::Body::Cast || s_.assembly.items.size() > 1 || piece_.shape.family == "pressed") return std::nullopt;
+        if (first_.body != form::Body::Cast || s_.assembly.items.size() > 1 || family_.gap) return std::nullopt;
         const form::Vec3 d = s_.box.size();
         if (d.z < kStickDepth || std::min(d.x, d.y) < kStickDepth) return std::nullopt;
         const auto& c = known_.coating;
@@ -358,12 +362,10 @@ public:
 
 private:
     std::string how() const {
-        const std::string& id = piece_.shape.family;
-        return id == "bought" || id == "original" ? "volume from your water; area by two faces of the same volume" : first_.exact ? "closed form or integral of the shape" : "the mesh";
+        return family_.byWater ? "volume from your water; area by two faces of the same volume" : first_.exact ? "closed form or integral of the shape" : "the mesh";
     }
     std::string trust() const {
-        const std::string& id = piece_.shape.family;
-        if (id == "bought" || id == "original") return "The volume is as exact as your scale; the area is only as good as the silhouette, see its range.";
+        if (family_.byWater) return "The volume is as exact as your scale; the area is only as good as the silhouette, see its range.";
         if (s_.wall) return "Geometry is as exact as your ruler; the grams are those of the computed wall.";
         return first_.body == form::Body::Wall ? "Geometry is as exact as your ruler; the grams are as good as the wall you assume." : "As exact as your ruler.";
     }

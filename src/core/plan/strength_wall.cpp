@@ -127,12 +127,11 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         }
         w.level = a.fillLevel;
     } else {
-        const std::string& family = piece.shape.family;
-        w.hung = family == "hung-ball";
+        w.hung = piece.family().hung;
         const bool single = a.made->assembly.items.size() == 1;
         w.compound = !single && !w.hung;
         form::Detail detail;
-        detail.triangles = family == "basket" ? 2.8 * std::max(triangles, StrengthOptions{}.triangles) : triangles;  // the roots of its handle want as many
+        detail.triangles = piece.family().handle ? 2.8 * std::max(triangles, StrengthOptions{}.triangles) : triangles;  // the roots of its handle want as many
         detail.round = 24;
         detail.onSurface = true;
         const auto rebuilt = a.made->wall ? tl::expected<form::Assembly, Problem>(a.made->assembly) : form::build(piece.shape, plan.meshes, detail);

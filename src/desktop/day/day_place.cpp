@@ -207,7 +207,8 @@ void DayPlace::refresh() {
         sentence_->setText(a && !a->problems.empty() ? QString::fromStdString(a->problems.front().sentence) : QString());
         if (!a || a->problems.empty()) return;  // the old day stays until the new one is there
     }
-    timeline_->setDay(day ? a->day : nullptr, localMinutes(session_.plan().deadline).value_or(0), session_.now());
+    const auto due = localMinutes(session_.plan().deadline);  // none where it is no time: the last good day stays
+    timeline_->setDay(day ? a->day : nullptr, due.value_or(day ? a->day->end : 0), session_.now());
     fitTimeline();
     steps_->clear();
     order_.clear();
@@ -218,8 +219,8 @@ void DayPlace::refresh() {
     }
     const Answer answer = dayAnswer(session_.plan(), *a->day, session_.now());
     const bool bad = answer.tone == Tone::Impossible;
-    headline_->setText(a->day->problem.empty() ? tr("Start by %1, ready at %2").arg(QString::fromStdString(answer.headline), QString::fromStdString(session_.plan().deadline.substr(11, 5)))
-                                               : tr("No day fits"));
+    const QString start = QString::fromStdString(answer.headline);
+    headline_->setText(!a->day->problem.empty() ? tr("No day fits") : due ? tr("Start by %1, ready at %2").arg(start, QString::fromStdString(localTime(*due).substr(11))) : tr("Start by %1").arg(start));
     const QString style = QStringLiteral("font-size: 27px; font-weight: 700; color: %1;").arg((bad ? theme().harm : theme().ink).name());
     if (style != headline_->styleSheet()) headline_->setStyleSheet(style);
     sentence_->setText(QString::fromStdString(answer.sentence));

@@ -276,8 +276,8 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         connect(draw, &QPushButton::clicked, this, &RecipeLine::drawingWanted);
         flow_->addWidget(draw);
     }
-    if (item.empty() && (!family->points.empty() || part.family == "mesh")) {
-        auto* file = new QPushButton(part.family == "mesh" ? tr("Model file …") : family->points == "profile" ? tr("Profile from an SVG file …") : tr("Outline from an SVG file …"));
+    if (item.empty() && (!family->points.empty() || family->fromFile)) {
+        auto* file = new QPushButton(family->fromFile ? tr("Model file …") : family->points == "profile" ? tr("Profile from an SVG file …") : tr("Outline from an SVG file …"));
         file->setProperty("flat", true);
         file->setObjectName(QStringLiteral("partFile"));
         connect(file, &QPushButton::clicked, this, &RecipeLine::fileWanted);

@@ -32,7 +32,7 @@ bool ShapeFiles::isOutline(const QString& path) { return suffixOf(path) == QStri
 void ShapeFiles::bringAsked() {
     const Piece* piece = session_.piece();
     if (!piece) return;
-    const bool model = piece->shape.family == "mesh";
+    const bool model = piece->family().fromFile;
     const QString path = QFileDialog::getOpenFileName(window_, model ? tr("A model") : tr("An outline"), {}, model ? tr("Models (*.stl *.obj *.ply *.3mf)") : tr("Outlines (*.svg)"));
     if (!path.isEmpty()) bring(path);
 }
@@ -99,7 +99,7 @@ void ShapeFiles::takeModel(const QString& path, const io::ReadMesh& read, io::Me
     for (auto& p : mesh->points) p = {p.x - (box.low.x + box.high.x) / 2, p.y - (box.low.y + box.high.y) / 2, p.z - box.low.z};
     *mesh = keptModel(std::move(*mesh));
     const Piece* now = session_.piece();
-    const bool replace = now && now->shape.family == "mesh";
+    const bool replace = now && now->family().fromFile;
     Piece fresh = replace ? *now : newPiece(session_.plan(), "mesh");
     const std::string file = QFileInfo(path).completeBaseName().left(60).toStdString();
     const std::string name = freeModelName(session_.plan(), file, fresh.id);
@@ -213,7 +213,7 @@ bool ShapeFiles::exportPattern(const QString& path) {
     double shift = 0;
     for (const auto& item : answers->made->assembly.items) {
         if (item.shape.pattern && text.empty()) text = io::patternSvg(*item.shape.pattern, piece->name + ", " + item.name);
-        if (item.part.family != "sheet") continue;
+        if (!form::family(item.part.family)->cut) continue;
         const auto outline = form::sheetOutline(item.part);  // side by side on one page
         double low = 1e9, high = -1e9;
         for (const auto& p : outline.front()) {
