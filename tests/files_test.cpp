@@ -1,5 +1,6 @@
 // Models and outlines on disk; Debian's admesh and OpenSCAD as independent witnesses.
 #include <catch2/catch.hpp>
+#include <charconv>
 #include <cstdio>
 #include <filesystem>
 #include <fstream>
@@ -22,12 +23,29 @@ using std::numbers::pi;
 
 namespace {
 
+/// The next so many numbers of a text from a place on, in whatever language the test runs.
+std::vector<double> numbersFrom(const std::string& text, size_t at, size_t many) {
+    std::vector<double> out;
+    while (out.size() < many && at < text.size()) {
+        double v = 0;
+        const auto [end, wrong] = std::from_chars(text.data() + at, text.data() + text.size(), v);
+        if (wrong != std::errc()) {
+            ++at;
+            continue;
+        }
+        out.push_back(v);
+        at = static_cast<size_t>(end - text.data());
+    }
+    REQUIRE(out.size() == many);
+    return out;
+}
+
 /// Volume of an STL file by admesh, mm³; NaN when it says none.
 double admeshVolume(const std::string& file) {
     const std::string text = test::printedBy("admesh '" + file + "'");
     const size_t at = text.find("Volume");
     double v = std::nan("");
-    if (at != std::string::npos) std::sscanf(text.c_str() + text.find(':', at) + 1, "%lf", &v);
+    if (at != std::string::npos) v = numbersFrom(text, text.find(':', at) + 1, 1)[0];
     INFO(text);
     return v;
 }
@@ -162,12 +180,10 @@ TEST_CASE("a large model is thinned out with progress, and stops when asked", "[
 TEST_CASE("a wrapped pattern is as long as the circumference, measured in the SVG file") {
     const auto arcs = [](const std::string& svg) {
         // the outer edge: M x y A R R 0 large sweep x y
-        double x0 = 0, y0 = 0, R = 0, other = 0, x1 = 0, y1 = 0;
-        int large = 0;
-        REQUIRE(std::sscanf(svg.c_str() + svg.find("d=\"M"), "d=\"M%lf %lfA%lf %lf 0 %d 0 %lf %lf", &x0, &y0, &R, &other, &large, &x1, &y1) == 7);
-        const double chord = std::hypot(x1 - x0, y1 - y0);
+        const auto v = numbersFrom(svg, svg.find("d=\"M"), 9);
+        const double R = v[2], chord = std::hypot(v[7] - v[0], v[8] - v[1]);
         double angle = 2 * std::asin(std::min(1.0, chord / (2 * R)));
-        if (large) angle = 2 * pi - angle;
+        if (v[5] > 0) angle = 2 * pi - angle;
         return R * angle;
     };
     for (const double overlap : {0.0, 8.0}) {
@@ -179,8 +195,7 @@ TEST_CASE("a wrapped pattern is as long as the circumference, measured in the SV
         const auto f = build(part("wrap-frustum", {{"baseDiameter", .06}, {"topDiameter", .09}, {"height", .08}, {"overlap", overlap * 1e-3}}));
         CHECK(arcs(io::patternSvg(*f->items[0].shape.pattern, "frustum")) == Approx(pi * 90 + overlap).margin(0.1));
         const std::string tube = io::patternSvg(*build(part("wrap-tube", {{"diameter", .04}, {"overlap", overlap * 1e-3}}))->items[0].shape.pattern, "tube");
-        double w = 0;
-        std::sscanf(tube.c_str() + tube.find("M10 10h") + 7, "%lf", &w);
+        const double w = numbersFrom(tube, tube.find("M10 10h") + 7, 1)[0];
         CHECK(w == Approx(pi * 40 + overlap).margin(0.1));
     }
     const std::string svg = io::patternSvg(*build(usual("wrap-cone"))->items[0].shape.pattern, "a <cone> & more");
