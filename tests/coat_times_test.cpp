@@ -1,4 +1,5 @@
 // What coats do in time: setting, the right moments, stress of the cold; and the day that follows.
+#include <charconv>
 #include <cmath>
 
 #include "core/setting/cold_stress.h"
@@ -83,7 +84,7 @@ TEST_CASE("the right moment: held until nothing runs, scraped while soft, crumbs
     // D = 3 τ₀/(ρ g): by hand from the yield stress that the working names
     double yield = 0, crumb = 0;
     for (const auto& in : m->working.inputs)
-        if (in.name.find("yield") != std::string::npos) yield = std::stod(in.value);
+        if (in.name.find("yield") != std::string::npos) std::from_chars(in.value.data(), in.value.data() + in.value.size(), yield);
     crumb = 3 * yield / (1000 * kGravity);
     CHECK(m->sentence.find(format(crumb, Dimension::Length, UnitSystem::Metric)) != std::string::npos);
     // time too short to lock: said

@@ -1,5 +1,6 @@
 // Thermometer lines, a bowl that plays a thermometer, and the coach that listens.
 #include <catch2/catch.hpp>
+#include <fmt/format.h>
 #include <chrono>
 #include <cmath>
 #include <random>
@@ -87,7 +88,7 @@ TEST_CASE("eight hours at ten lines a second, one in a hundred broken: the reade
     std::mt19937 random(5);
     size_t read = 0, most = 0;
     for (int i = 0; i < 8 * 3600 * 10; ++i) {
-        std::string line = i % 100 == 7 ? std::string(random() % 300, static_cast<char>(33 + random() % 90)) + "\n" : "T 31.5 C @" + std::to_string(0.1 * i) + "\n";
+        std::string line = i % 100 == 7 ? std::string(random() % 300, static_cast<char>(33 + random() % 90)) + "\n" : fmt::format("T 31.5 C @{:.1f}\n", 0.1 * i);
         read += reader.feed(line).size();
         most = std::max(most, reader.kept());
     }

@@ -1,5 +1,6 @@
 // What people type. Conversions are checked against Debian's `units`, run here.
 #include <catch2/catch.hpp>
+#include <charconv>
 #include <cstdio>
 
 #include "core/quantity/quantity.h"
@@ -28,7 +29,8 @@ double read(const char* text, Dimension d, const char* bare) {
 double units(const std::string& from, const std::string& to) {
     FILE* p = ::popen(("units --terse '" + from + "' '" + to + "' 2>/dev/null").c_str(), "r");
     double v = std::nan("");
-    if (!p || std::fscanf(p, "%lf", &v) != 1) v = std::nan("");
+    char said[64] = {};
+    if (p && std::fgets(said, sizeof said, p)) std::from_chars(said, said + sizeof said, v);
     if (p) ::pclose(p);
     return v;
 }
