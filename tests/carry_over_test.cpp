@@ -90,8 +90,9 @@ TEST_CASE("plans of version 1 carry their walls, grams and strength over", "[car
     }
 }
 
-/// Writes the figures anew: only where a model is meant to say something else.
+/// Writes the figures anew, with UOVO_WRITE_FIGURES set: only where a model is meant to say something else.
 TEST_CASE("figures of version 1 plans are written", "[.write]") {
+    if (!std::getenv("UOVO_WRITE_FIGURES")) return;  // whatever runs all tests, the hidden ones too, leaves them alone
     json all;
     for (const auto& file : plans()) all[file.stem().string()] = figuresOf(*readPlan(contents(file)));
     std::ofstream(kFolder / "figures.json") << all.dump(1) << "\n";

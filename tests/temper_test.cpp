@@ -272,3 +272,29 @@ TEST_CASE("how each chocolate is melted, the cupboard and the guests are kept in
     plan.melting["ruby"] = c;
     CHECK(problems(plan, io::library()).size() == 1);
 }
+
+TEST_CASE("in every room, by every method, each step of tempering ends: where the air cannot cool it cold water does, and it is said") {
+    const auto& lib = io::library();
+    int inWater = 0;
+    for (const auto& chocolate : lib.chocolates)
+        for (const auto temper : {material::Temper::Tempered, material::Temper::Untempered})
+            for (const auto method : {temper::Method::Seed, temper::Method::Butter, temper::Method::Curve, temper::Method::Bursts, temper::Method::Machine, temper::Method::None})
+                for (const double room : {12.0, 21.0, 27.0, 29.5, 31.0, 32.0, 33.0, 34.0})
+                    for (const double mass : {0.02, 0.5, 6.0}) {
+                        const auto coating = material::coating(chocolate, temper, material::Thinner::None, 0, {}, lib.physics);
+                        REQUIRE(coating);
+                        temper::Choice choice;
+                        choice.method = method;
+                        const auto p = temper::plan(*coating, lib.physics, choice, mass, room, UnitSystem::Metric);
+                        if (!p) {
+                            CHECK_FALSE(p.error().sentence.empty());
+                            continue;
+                        }
+                        INFO(chocolate.id << " method " << static_cast<int>(method) << " room " << room << " mass " << mass);
+                        CHECK(std::isfinite(p->seconds));
+                        CHECK(p->seconds < 12 * 3600);
+                        for (const auto& q : p->curve) CHECK((std::isfinite(q.seconds) && std::isfinite(q.celsius)));
+                        for (const auto& s : p->steps) inWater += s.words.find("cold water") != std::string::npos;
+                    }
+    CHECK(inWater > 0);
+}

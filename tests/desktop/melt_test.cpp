@@ -253,3 +253,19 @@ TEST_CASE("pictures of the pots", "[.][pictures]") {
     QTest::qWait(200);
     REQUIRE(p.window.grab().save(folder + "/colour_page.png"));
 }
+
+TEST_CASE("in a kitchen warmer than the chocolate is worked, the pots are still shown: cold water cools them") {
+    Program p;
+    Plan plan = p.session.plan();
+    plan.kitchen.room = Measure(33);
+    for (auto& piece : plan.pieces) piece.temper = material::Temper::Untempered;
+    p.session.document().setPlan(plan, {});
+    auto* m = melt(p);
+    p.answered();
+    CHECK_FALSE(p.window.grab().isNull());
+    bool said = false;
+    for (const auto& melted : p.session.answers()->melts)
+        for (const auto& s : melted.temper.steps) said = said || s.words.find("cold water") != std::string::npos;
+    CHECK(said);
+    CHECK(m->isVisible());
+}

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <utility>
 
 #include "core/heat/pot.h"
 
@@ -20,6 +21,8 @@ constexpr double kRewarmBy = 1.0;    // K that one short burst gives back
 constexpr double kKeeps = 4 * 3600;   // s that a tempered bowl serves, stirred and warmed (common practice, no source: a whole table of pieces)
 constexpr double kByBursts = 1.0;    // kg that bursts keep even
 constexpr double kMachinePays = 0.3; // kg
+constexpr double kLongest = 2 * 3600; // s of cooling that somebody waits for
+constexpr double kInWater = 180;      // s: the bowl in cold water for moments, stirred (judgement)
 
 class Planner {
 public:
@@ -65,12 +68,20 @@ private:
     /// How long it takes to cool, in words where the room is too warm for that.
     std::string waits(double from, double to) const {
         const double s = coolsIn(c_, physics_, mass_, bowl(), from, to, room_, true);
-        return std::isfinite(s) && s < 2 * 3600 ? time(s) : "set the bowl into cold water for moments, stirring, for this room is too warm to cool it";
+        return s < kLongest ? time(s) : "set the bowl into cold water for moments, stirring, for this room is too warm to cool it";
+    }
+    /// s until it has cooled in this room; where nobody would wait for that, the bowl goes into cold water, and the step added next says so.
+    double cools(double from, double to, const Bowl& in, double share = 1) {
+        const double s = share * coolsIn(c_, physics_, mass_, in, from, to, room_, true);
+        if (s <= kLongest) return s;
+        inWater_ = true;
+        return kInWater;
     }
     void add(std::string title, std::string words, std::string look, double celsius, double low, double high, double kg, double seconds) {
         const double from = out_.curve.empty() ? room_ : out_.curve.back().celsius, began = out_.curve.empty() ? 0 : out_.curve.back().seconds;
         if (out_.curve.empty()) out_.curve.push_back({0, room_, 0});
         out_.curve.push_back({began + seconds, std::isnan(celsius) ? from : celsius, out_.steps.size()});
+        if (std::exchange(inWater_, false)) words += (words.empty() ? "" : " ") + std::string("This room is too warm to cool it: set the bowl into cold water for moments, stirring, and keep the water out.");
         if (choice_.byLook && !std::isnan(celsius)) words += " " + std::string("Go by what you see.");
         out_.steps.push_back({std::move(title), std::move(words), std::move(look), celsius, low, high, kg, seconds});
     }
@@ -130,21 +141,21 @@ private:
 
     void butter() {
         melt(mass_, c_.meltTo);
-        const double wait = coolsIn(c_, physics_, mass_, bowl(), c_.meltTo, kButterAt, room_, true);
+        const double wait = cools(c_.meltTo, kButterAt, bowl());
         add(fmt::format("Let it cool to {}", degrees(kButterAt)), "Stir now and then.", "no longer warm on the lip, not yet cool", kButterAt, kButterAt - 0.5, kButterAt + 0.5, 0, wait);
         const double kg = physics_.at("butterCrystals").value * mass_;
         out_.seed = kg;
         Seeding s{mass_, kButterAt, kg, 33, {}, 0};
         const double at = settles(c_, s);
         add(fmt::format("Mix in {} of cocoa-butter crystals", grams(kg)), "The crystals soft, at about 33 °C; mix very well.", "an even shine, no specks", at, 33, 35, kg, 60);
-        const double down = coolsIn(c_, physics_, mass_, bowl(), at, c_.workHigh, room_, true);
+        const double down = cools(at, c_.workHigh, bowl());
         add("Cool it to work", "Keep it moving.", "falls off the spoon in a ribbon", c_.workHigh, c_.workLow, c_.workHigh, 0, down);
     }
 
     void curve() {
         melt(mass_, c_.meltTo);
         add(fmt::format("Cool it to {}", degrees(c_.coolTo)), "On a cold bowl or slab, stirring all the time: two thirds of it, then back into the rest.", "thick as custard, a trail stays", c_.coolTo, c_.coolTo - 0.5, c_.coolTo + 0.5, 0,
-            0.35 * coolsIn(c_, physics_, mass_, bowl(), c_.meltTo, c_.coolTo, room_, true));
+            cools(c_.meltTo, c_.coolTo, bowl(), 0.35));
         const double joules = heatUp(c_, mass_, c_.coolTo, c_.working(), {});
         const auto list = bursts(joules, choice_.watts, physics_.at("microwaveShare").value, 8, 3);
         std::string how;
@@ -174,16 +185,16 @@ private:
         s.seed *= 2;
         const double second = std::max(settles(c_, s), c_.working());
         add(fmt::format("The other {}", grams(s.seed / 2)), first > c_.workHigh + 0.5 ? "It is still too warm after the first portion: add this one." : "", "", second, second - 1, second + 1, s.seed / 2, 420);
-        add("Hold it", "Take the rest of the seed out when it is ready.", "falls off the spoon in a ribbon", c_.working(), c_.workLow, c_.workHigh, 0, std::max(60.0, coolsIn(c_, physics_, mass_, {}, second, c_.working(), room_, true)));
+        add("Hold it", "Take the rest of the seed out when it is ready.", "falls off the spoon in a ribbon", c_.working(), c_.workLow, c_.workHigh, 0, std::max(60.0, cools(second, c_.working(), {})));
     }
 
     void none() {
         const double to = c_.compound ? c_.meltTo : std::max(c_.workHigh + 3, 36.0);
         melt(mass_, to);
         if (c_.compound) {
-            add("Use it", "Compound needs no temper. What sets in the bowl is melted again.", "runs off the spoon like cream", c_.working(), c_.workLow, c_.workHigh, 0, coolsIn(c_, physics_, mass_, bowl(), to, c_.workHigh, room_, true));
+            add("Use it", "Compound needs no temper. What sets in the bowl is melted again.", "runs off the spoon like cream", c_.working(), c_.workLow, c_.workHigh, 0, cools(to, c_.workHigh, bowl()));
         } else {
-            add("Let it cool to work", "Untempered: it sets in the cold only.", "thick but pourable", c_.working(), c_.workLow, c_.workHigh, 0, coolsIn(c_, physics_, mass_, bowl(), to, c_.workHigh, room_, true));
+            add("Let it cool to work", "Untempered: it sets in the cold only.", "thick but pourable", c_.working(), c_.workLow, c_.workHigh, 0, cools(to, c_.workHigh, bowl()));
             out_.warnings.emplace_back("Untempered chocolate stays soft, dulls and melts in the hand: keep the pieces cold until they are served, and do not let them stand at room temperature.");
         }
     }
@@ -193,6 +204,7 @@ private:
     const Choice& choice_;
     double mass_, room_;
     UnitSystem units_;
+    bool inWater_ = false;  ///< the step that is added next cools in cold water
     TemperPlan out_;
 };
 

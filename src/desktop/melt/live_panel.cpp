@@ -86,12 +86,12 @@ LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), sessi
         if (!isRunning()) return;
         if (r.seconds >= 0) {  // the device's clock, from where it was when this began
             const double step = r.seconds - device_;
-            if (offset_ < 0)
+            if (!offset_)
                 offset_ = r.seconds;
             else if (step < 0 || step > kLeap)
-                offset_ += step - kThin;  // it goes on from where it was
+                *offset_ += step - kThin;  // it goes on from where it was
             device_ = r.seconds;
-            read(r.seconds - offset_, r.value);
+            read(r.seconds - *offset_, r.value);
         } else {
             read(static_cast<double>(clock_.elapsed()) / 1e3, r.value);
         }
@@ -137,7 +137,7 @@ void LivePanel::begin() {
     if (plan_.steps.empty()) return;
     coach_.emplace(plan_, coating_, session_.library().physics, mass_, watts_, session_.plan().kitchen.room.value, session_.units());
     clock_.start();
-    offset_ = -1;
+    offset_.reset();
     curve_.clear();
     runs_ = key_;
     runsName_ = name_;

@@ -48,7 +48,8 @@ private:
     QString key_, name_, runs_, runsName_;  ///< the pot that is looked at, and that of the run
     temper::TemperPlan plan_;
     material::Coating coating_;
-    double mass_ = 0, watts_ = 800, offset_ = -1, device_ = 0;  // s: the device's clock when this began, and as it was last told
+    double mass_ = 0, watts_ = 800, device_ = 0;  ///< s: the device's clock as it was last told
+    std::optional<double> offset_;  // s: the device's clock when this began; none until it was heard
     std::optional<probe::Coach> coach_;
     QElapsedTimer clock_;
     std::vector<QPointF> curve_;

@@ -42,7 +42,7 @@ void TemperCurve::set(const temper::TemperPlan& plan, const material::Coating& c
 
 void TemperCurve::setLive(const std::vector<QPointF>& live) {
     live_ = live;
-    if (!live_.empty()) span_ = std::max(span_, live_.back().x() + 30);
+    if (!live_.empty() && std::isfinite(live_.back().x())) span_ = std::max(span_, live_.back().x() + 30);
     update();
 }
 
@@ -53,7 +53,7 @@ QPointF TemperCurve::at(double seconds, double celsius) const {
 void TemperCurve::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
-    if (plan_.curve.empty()) return;
+    if (plan_.curve.empty() || !std::isfinite(span_) || !(high_ - low_ < 1000)) return;  // nothing that could be drawn
     // the band it is worked in, as long as it stays usable
     const double ready = plan_.curve.back().seconds;
     QColor band = theme().yolk;
