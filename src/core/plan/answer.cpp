@@ -363,8 +363,8 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
             if (wall) s.each -= made.melted;
             s.aside += made.melted;
         }
-        if (made.meridian && piece.overBalloon()) {
-            if (std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
+        if (made.meridian) {
+            if (piece.overBalloon() && std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
                 const auto former = form::meridian(piece.shape);
                 const double dip = form::figure(piece.shape, "dip");
                 const auto bath = piece.pot.empty() ? batch::bestBath(*former, dip, lib.pots, clearance) : batch::bathFor(*former, dip, *lib.pot(piece.pot), clearance);
@@ -375,11 +375,9 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
                     out.problems.push_back(a->problems.back());
                 }
             }
+            const double volume = !piece.overBalloon() ? made.meridian->formerVolume : a->bath ? a->bath->chocolate : 0;  // the last cup is still filled once
             for (size_t k = 0; k < piece.coats.size(); ++k)
-                if (coat::drains(piece.coats[k].way)) coatShare(k).bath = std::max(coatShare(k).bath, (a->bath ? a->bath->chocolate : 0) * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
-        } else if (made.meridian) {
-            for (size_t k = 0; k < piece.coats.size(); ++k)  // the last cup is still filled once
-                if (coat::drains(piece.coats[k].way)) coatShare(k).bath = std::max(coatShare(k).bath, made.meridian->formerVolume * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
+                if (coat::drains(piece.coats[k].way)) coatShare(k).bath = std::max(coatShare(k).bath, volume * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
         } else {
             for (size_t k = 0; k < made.volumes.size(); ++k) {  // the last mold is still filled once before it is poured out
                 const auto& item = made.assembly.items[k];
