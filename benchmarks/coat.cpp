@@ -42,7 +42,7 @@ Plan coated(const char* family) {
     p.id = "p";
     p.shape = form::usual(family);
     one.pieces = {p};
-    one.pieces[0].coats = usualCoats(one.pieces[0], one, io::library());
+    one.pieces[0].coats() = usualCoats(one.pieces[0], one, io::library());
     return one;
 }
 

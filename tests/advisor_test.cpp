@@ -118,7 +118,7 @@ TEST_CASE("a balloon is never advised into chocolate it does not bear") {
     const auto found = advise(plan.pieces[0], Wish::Thinnest, 0.0015, plan, io::library());
     if (found)
         for (const auto& w : found->ways)
-            for (const auto& c : w.changed.coats) CHECK(c.temperature.value <= io::library().former("balloonBearsCompound"));
+            for (const auto& c : w.changed.coats()) CHECK(c.temperature.value <= io::library().former("balloonBearsCompound"));
 }
 
 TEST_CASE("the range of a wall goes back to its causes: alone, each explains it wholly") {
@@ -183,7 +183,7 @@ TEST_CASE("where a wall is thin at its rim a brush there is among the ways", "[l
         const auto found = advise(plan.pieces[0], Wish::Rim, wall, plan, io::library());
         REQUIRE(found);
         for (const auto& w : found->ways) {
-            const auto& last = w.changed.coats.back();
+            const auto& last = w.changed.coats().back();
             if (last.way != coat::Way::Brush) continue;
             brushed = true;
             CHECK(last.where == coat::Where::Rim);

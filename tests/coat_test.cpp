@@ -11,7 +11,7 @@ namespace {
 
 Piece bowl(double temperature = 32) {
     Piece p = test::demo().pieces[0];
-    for (auto& c : p.coats) c.temperature = temperature;
+    for (auto& c : p.coats()) c.temperature = temperature;
     return p;
 }
 
@@ -58,11 +58,11 @@ TEST_CASE("more coats, cooler chocolate and a shorter wait make a thicker wall")
     auto p = bowl();
     const auto base = job(p);
     const double wall = mean(*coat::coat(base), base);
-    p.coats.push_back(p.coats.back());
+    p.coats().push_back(p.coats().back());
     CHECK(mean(*coat::coat(job(p)), base) > 1.3 * wall);
     CHECK(mean(*coat::coat(job(bowl(33.5))), base) < wall);
     auto slow = bowl();
-    for (auto& c : slow.coats) c.delay = 600;
+    for (auto& c : slow.coats()) c.delay = 600;
     const auto nearRim = [](const coat::CoatsResult& r) { return r.wall[r.wall.size() * 4 / 5]; };  // the foot gains what the wall loses
     CHECK(nearRim(*coat::coat(job(slow))) < nearRim(*coat::coat(base)));
 }
@@ -71,7 +71,7 @@ TEST_CASE("a bowl on paper gets a foot, on a ring a thicker rim and none") {
     auto p = bowl();
     const auto upright = *coat::coat(job(p));
     CHECK(upright.coats.back().footRadius > 0.01);
-    for (auto& c : p.coats) c.rest = coat::Rest::Inverted;
+    for (auto& c : p.coats()) c.rest = coat::Rest::Inverted;
     const auto ring = *coat::coat(job(p));
     CHECK(ring.coats.back().footRadius == 0);
     CHECK(ring.wall[ring.wall.size() - 3] > upright.wall[upright.wall.size() - 3]);
@@ -92,12 +92,12 @@ TEST_CASE("the foot is flat: the lowest points of its face lie in one plane") {
 
 TEST_CASE("brushing adds just the grams brushed on") {
     auto p = bowl();
-    PlannedCoat brush = p.coats.back();
+    PlannedCoat brush = p.coats().back();
     brush.way = coat::Way::Brush;
     brush.where = coat::Where::Foot;
     brush.brushMass = 0.01;
     brush.rest = coat::Rest::Hung;
-    p.coats.push_back(brush);
+    p.coats().push_back(brush);
     const auto r = *coat::coat(job(p));
     CHECK(r.coats.back().added + r.coats.back().dripped == Approx(0.01).epsilon(1e-6));
 }

@@ -41,8 +41,8 @@ TEST_CASE("stress of the cold: held fast by hand, free to shrink between its lim
 TEST_CASE("the freezer chills and strains more than the fridge, the table least, a free wall does not crack") {
     const auto timesAt = [](coat::Place place) {
         Plan plan = bowlPlan();
-        plan.pieces[0].coats.back().place = place;
-        plan.pieces[0].coats.back().stay = Measure(1200);
+        plan.pieces[0].coats().back().place = place;
+        plan.pieces[0].coats().back().stay = Measure(1200);
         return static_cast<CoatTimes>(*only(plan)->made->wall);
     };
     const auto table = timesAt(coat::Place::Table), fridge = timesAt(coat::Place::Fridge), freezer = timesAt(coat::Place::Freezer);
@@ -56,11 +56,11 @@ TEST_CASE("the freezer chills and strains more than the fridge, the table least,
 
 TEST_CASE("a brushed coat sets by its own thickness, in the minutes a thin coat takes") {
     Plan plan = bowlPlan();
-    PlannedCoat c = plan.pieces[0].coats.back();
+    PlannedCoat c = plan.pieces[0].coats().back();
     c.way = coat::Way::Brush;
     c.where = coat::Where::Rim;
     c.brushMass = Measure(0.01);
-    plan.pieces[0].coats.push_back(c);
+    plan.pieces[0].coats().push_back(c);
     const auto t = only(plan)->made->wall->setting;
     REQUIRE(t.size() == 3);
     CHECK(t[2].firm > 60);
@@ -88,7 +88,7 @@ TEST_CASE("the right moment: held until nothing runs, scraped while soft, crumbs
     crumb = 3 * yield / (1000 * kGravity);
     CHECK(m->sentence.find(format(crumb, Dimension::Length, UnitSystem::Metric)) != std::string::npos);
     // time too short to lock: said
-    for (auto& c : plan.pieces[0].coats) c.stay = Measure(0), c.delay = Measure(5), c.place = coat::Place::Table;
+    for (auto& c : plan.pieces[0].coats()) c.stay = Measure(0), c.delay = Measure(5), c.place = coat::Place::Table;
     const auto wet = only(plan);
     CHECK(find(*wet, "moments")->headline == "Still runs");
     CHECK(find(*wet, "moments")->tone == Tone::Weak);
@@ -180,9 +180,9 @@ TEST_CASE("the day of coated parts: coat after coat, what is cast beside it, joi
     CHECK(at("p/1/uncast") < at("p/join"));
 
     Plan ball = planOf("ball");
-    ball.pieces[0].coats.push_back(ball.pieces[0].coats[0]);
-    ball.pieces[0].coats[1].chocolate = "milk";
-    ball.pieces[0].coats[1].temperature = Measure(30.0);
+    ball.pieces[0].coats().push_back(ball.pieces[0].coats()[0]);
+    ball.pieces[0].coats()[1].chocolate = "milk";
+    ball.pieces[0].coats()[1].temperature = Measure(30.0);
     const auto b = test::answersOf(ball);
     REQUIRE(b.day);
     REQUIRE(b.day->problem.empty());
@@ -194,7 +194,7 @@ TEST_CASE("the day of coated parts: coat after coat, what is cast beside it, joi
     for (const auto& t : b.day->network.tasks)
         if (t.id == "p/1/coat-1") CHECK(t.minutes >= 15);
     // without coats it is cast as before
-    ball.pieces[0].coats.clear();
+    ball.pieces[0].coats().clear();
     const auto assumed = test::answersOf(ball);
     REQUIRE(assumed.day);
     CHECK(has(assumed.day->network, "p/1/cast"));
@@ -205,7 +205,7 @@ TEST_CASE("what is cast waits on the table and sets where the cook says, in the 
     Plan plan;
     plan.pieces = {newPiece(plan, "disc")};
     plan.deadline = "2026-08-04T18:00";
-    auto& cast = plan.pieces[0].cast;
+    auto& cast = plan.pieces[0].cast();
     const auto day = [&] {
         const auto a = test::answersOf(plan);
         REQUIRE(a.problems.empty());

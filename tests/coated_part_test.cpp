@@ -15,8 +15,8 @@ TEST_CASE("every former of one wall can be coated: the wall is finite, grams are
         INFO(f.id);
         Plan plan = planOf(f.id.c_str());
         if (plan.pieces[0].closes()) {  // filled and turned: one coat is usual, two are made here
-            plan.pieces[0].coats[0].fill = Measure(0.12);
-            plan.pieces[0].coats.push_back(plan.pieces[0].coats[0]);
+            plan.pieces[0].coats()[0].fill = Measure(0.12);
+            plan.pieces[0].coats().push_back(plan.pieces[0].coats()[0]);
         }
         REQUIRE(plan.pieces[0].wallFromCoats());
         CHECK(problems(plan, io::library()).empty());
@@ -54,7 +54,7 @@ TEST_CASE("a part without coats keeps its assumed wall, and says so, with coats 
     CHECK(words(*only(plan)).find("from its coats") != std::string::npos);
     CHECK(words(*only(plan)).find("Film on a mesh") != std::string::npos);
     CHECK(words(*only(plan)).find("assumed") == std::string::npos);
-    plan.pieces[0].coats.clear();
+    plan.pieces[0].coats().clear();
     CHECK_FALSE(plan.pieces[0].wallFromCoats());
     CHECK(words(*only(plan)).find("assumed") != std::string::npos);
     for (const char* family : {"disc", "sheet", "house", "upright", "pressed", "balloon-lace", "bar"}) {
@@ -68,15 +68,15 @@ TEST_CASE("coats act on a part as on a bowl: more coats, cooler, and sooner into
     Plan plan = planOf("tart");
     const double usual = mean(plan);
     Plan third = plan;
-    third.pieces[0].coats.push_back(third.pieces[0].coats[0]);
+    third.pieces[0].coats().push_back(third.pieces[0].coats()[0]);
     CHECK(mean(third) > 1.25 * usual);
     Plan warm = plan;
-    for (auto& c : warm.pieces[0].coats) c.temperature = Measure(33.0);
+    for (auto& c : warm.pieces[0].coats()) c.temperature = Measure(33.0);
     CHECK(mean(warm) < usual);
     Plan late = plan;
-    for (auto& c : late.pieces[0].coats) c.temperature = Measure(33.0), c.delay = Measure(600);
+    for (auto& c : late.pieces[0].coats()) c.temperature = Measure(33.0), c.delay = Measure(600);
     Plan soon = late;
-    for (auto& c : soon.pieces[0].coats) c.delay = Measure(10), c.place = coat::Place::Freezer;
+    for (auto& c : soon.pieces[0].coats()) c.delay = Measure(10), c.place = coat::Place::Freezer;
     CHECK(mean(late) < mean(soon));
     Plan milk = planOf("tart", "milk");
     CHECK(mean(milk) < usual);
@@ -93,7 +93,7 @@ TEST_CASE("a cup's wall on its own mesh agrees with the profile's") {
     cup.id = "c";
     cup.chocolate = "dark";
     cup.shape = test::cup(0.05, 0.07, 0.06, 0.002, 0.06);
-    cup.coats = plan.pieces[0].coats;
+    cup.coats() = plan.pieces[0].coats();
     cup.count = 1;
     cups.pieces = {cup};
     const auto profile = only(cups)->made->meridian;
@@ -129,10 +129,10 @@ TEST_CASE("only a change of coats or chocolate coats a part anew, wrong coats ar
     counted.pieces[0].count = 5;
     CHECK(answer(counted, io::library(), cache, test::withoutDay())->pieces[0]->made == first.pieces[0]->made);
     Plan cooler = plan;
-    cooler.pieces[0].coats[0].temperature = Measure(31.0);
+    cooler.pieces[0].coats()[0].temperature = Measure(31.0);
     CHECK(answer(cooler, io::library(), cache, test::withoutDay())->pieces[0]->made != first.pieces[0]->made);
     Plan hot = plan;
-    hot.pieces[0].coats[1].temperature = Measure(70.0);
+    hot.pieces[0].coats()[1].temperature = Measure(70.0);
     const auto wrong = problems(hot, io::library());
     REQUIRE(wrong.size() == 1);
     CHECK(wrong[0].where == "pieces/p/coats/1/temperature");

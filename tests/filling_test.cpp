@@ -20,9 +20,8 @@ Plan cupPlan() {
     p.id = "cup";
     p.count = 5;
     p.shape = test::cup(0.06, 0.06, 0.05, 0.002, 0.05);
-    p.coats = usualCoats(p, plan, io::library());
-    p.filling = Filling{};
-    p.filling->name = "Custard";
+    p.coats() = usualCoats(p, plan, io::library());
+    test::fill(plan, p, "Custard");
     plan.pieces = {p};
     return plan;
 }
@@ -41,13 +40,13 @@ Ingredient thing(const char* name, Ingredient::By by, double amount, double alco
 
 TEST_CASE("three quarters full is three quarters of what the piece holds, whatever was typed") {
     Plan plan = cupPlan();
-    plan.pieces[0].filling->share = Measure(0.75);
+    plan.pieces[0].fill()->share = Measure(0.75);
     const auto a = test::answersOf(plan, test::withoutDay());
     const auto& piece = *a.pieces[0];
     CHECK(piece.fillEach == Approx(0.75 * piece.made->capacity));
     CHECK(volumeAtLevel(*piece.made, piece.fillLevel) == Approx(piece.fillEach).epsilon(1e-6));
-    plan.pieces[0].filling->share = Measure(0.0);
-    CHECK(test::answersOf(plan, test::withoutDay()).pieces[0]->fillEach == plan.pieces[0].filling->each.value);
+    plan.pieces[0].fill()->share = Measure(0.0);
+    CHECK(test::answersOf(plan, test::withoutDay()).pieces[0]->fillEach == plan.pieces[0].fill()->each.value);
 }
 
 TEST_CASE("what a cup holds agrees with its closed form: a cylinder less its wall") {
@@ -69,20 +68,19 @@ TEST_CASE("what a cup holds agrees with its closed form: a cylinder less its wal
 
 TEST_CASE("a lid is the chocolate between two levels: by hand in a straight cup, and it is bought and wanted late") {
     Plan plan = cupPlan();
-    auto& f = *plan.pieces[0].filling;
-    f.share = Measure(0.75);
+    plan.pieces[0].fill()->share = Measure(0.75);
     const auto open = test::answersOf(plan, test::withoutDay());
-    f.cap = Measure(0.003);
+    plan.pieces[0].having<LidStep>().depth = Measure(0.003);
     const auto shut = test::answersOf(plan, test::withoutDay());
     const auto& piece = *shut.pieces[0];
     const double r = 0.03 - piece.made->wall->mean, hand = kPi * r * r * 0.003 * piece.coating.densitySolid;
     CHECK(piece.capMass == Approx(hand).epsilon(0.06));
     CHECK(shut.pots[0].pieces - open.pots[0].pieces == Approx(piece.capMass * piece.make));
     CHECK(shut.pots[0].late - open.pots[0].late == Approx(piece.capMass * plan.pieces[0].count));
-    f.share = Measure(1.0);  // no room on a cup that is full
+    plan.pieces[0].fill()->share = Measure(1.0);  // no room on a cup that is full
     CHECK(test::answersOf(plan, test::withoutDay()).pieces[0]->capMass == 0);
     // the day pours them, after the filling
-    f.share = Measure(0.75);
+    plan.pieces[0].fill()->share = Measure(0.75);
     const auto day = test::answersOf(plan);
     REQUIRE(day.day);
     REQUIRE(day.day->problem.empty());
@@ -98,16 +96,17 @@ TEST_CASE("a lid is the chocolate between two levels: by hand in a straight cup,
 
 TEST_CASE("a recipe is scaled to all pieces, its alcohol and allergens are told") {
     Plan plan = cupPlan();
-    auto& f = *plan.pieces[0].filling;
-    f.each = Measure(60e-6);
+    auto& f = plan.fillings[0];
+    plan.pieces[0].fill()->each = Measure(60e-6);
     f.makes = Measure(500e-6);
     f.recipe = {thing("Cream", Ingredient::By::Volume, 300e-6, 0, "milk"), thing("Egg yolk", Ingredient::By::Count, 4, 0, "egg"), thing("Cherry spirit", Ingredient::By::Volume, 50e-6, 0.40), thing("Almonds", Ingredient::By::Mass, 0.08, 0, "nuts, milk")};
     const auto a = test::answersOf(plan, test::withoutDay());
-    const auto s = scaled(plan.pieces[0], *a.pieces[0]);
+    const auto s = scaled(plan, a, f);
     CHECK(s.volume == Approx(300e-6));
     CHECK(s.factor == Approx(0.6));
     CHECK(s.alcohol == Approx(0.04));                       // 50 ml at 40 % in half a litre
-    CHECK(s.grams == Approx(60e-6 * 0.04 * 789));           // 1.9 g of pure alcohol in 60 ml
+    REQUIRE(s.of("cup"));
+    CHECK(s.of("cup")->grams == Approx(60e-6 * 0.04 * 789));           // 1.9 g of pure alcohol in 60 ml
     CHECK(amountOf(f.recipe[0], s.factor, UnitSystem::Metric) == "180 ml");
     CHECK(amountOf(f.recipe[1], s.factor, UnitSystem::Metric) == "2.4");
     CHECK(amountOf(f.recipe[3], s.factor, UnitSystem::Metric) == "48 g");
@@ -119,7 +118,7 @@ TEST_CASE("a recipe is scaled to all pieces, its alcohol and allergens are told"
     CHECK(std::any_of(a.cautions.begin(), a.cautions.end(), [](const auto& c) { return c.find("lcohol") != std::string::npos; }));
     f.makes = Measure(0.0);  // not said: nothing is scaled, and that is told
     const auto b = test::answersOf(plan, test::withoutDay());
-    CHECK(std::isnan(scaled(plan.pieces[0], *b.pieces[0]).factor));
+    CHECK(std::isnan(scaled(plan, b, f).factor));
     const auto unsaid = shopping(plan, io::library(), b, "");
     CHECK(std::any_of(unsaid.warnings.begin(), unsaid.warnings.end(), [](const auto& w) { return w.find("not said") != std::string::npos; }));
     const auto again = readPlan(writePlan(plan));
@@ -145,16 +144,17 @@ TEST_CASE("amounts are read as recipes write them") {
 TEST_CASE("fillings that cannot be are said beside their field") {
     const auto wrong = [](auto change) {
         Plan plan = cupPlan();
-        plan.pieces[0].filling->recipe = {thing("Rum", Ingredient::By::Volume, 1e-5, 0.4)};
-        change(*plan.pieces[0].filling);
+        plan.fillings[0].recipe = {thing("Rum", Ingredient::By::Volume, 1e-5, 0.4)};
+        change(plan.pieces[0], plan.fillings[0]);
         const auto all = problems(plan, io::library());
         return all.empty() ? std::string() : all.front().where;
     };
-    CHECK(wrong([](Filling&) {}) == "");
-    CHECK(wrong([](Filling& f) { f.share = Measure(1.2); }) == "pieces/cup/filling/share");
-    CHECK(wrong([](Filling& f) { f.cap = Measure(-0.001); }) == "pieces/cup/filling/cap");
-    CHECK(wrong([](Filling& f) { f.makes = Measure(-1.0); }) == "pieces/cup/filling/makes");
-    CHECK(wrong([](Filling& f) { f.recipe[0].amount = Measure(-1.0); }) == "pieces/cup/filling/recipe/0/amount");
-    CHECK(wrong([](Filling& f) { f.recipe[0].alcohol = 1.4; }) == "pieces/cup/filling/recipe/0/alcohol");
-    CHECK(wrong([](Filling& f) { f.recipe[0].by = Ingredient::By::Count; }) == "pieces/cup/filling/recipe/0/amount");
+    CHECK(wrong([](Piece&, Filling&) {}) == "");
+    CHECK(wrong([](Piece& p, Filling&) { p.fill()->share = Measure(1.2); }) == "pieces/cup/filling/share");
+    CHECK(wrong([](Piece& p, Filling&) { p.fill()->filling = "soup"; }) == "pieces/cup/filling/filling");
+    CHECK(wrong([](Piece& p, Filling&) { p.having<LidStep>().depth = Measure(-0.001); }) == "pieces/cup/filling/cap");
+    CHECK(wrong([](Piece&, Filling& f) { f.makes = Measure(-1.0); }) == "fillings/custard/makes");
+    CHECK(wrong([](Piece&, Filling& f) { f.recipe[0].amount = Measure(-1.0); }) == "fillings/custard/recipe/0/amount");
+    CHECK(wrong([](Piece&, Filling& f) { f.recipe[0].alcohol = 1.4; }) == "fillings/custard/recipe/0/alcohol");
+    CHECK(wrong([](Piece&, Filling& f) { f.recipe[0].by = Ingredient::By::Count; }) == "fillings/custard/recipe/0/amount");
 }

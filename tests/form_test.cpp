@@ -71,7 +71,7 @@ TEST_CASE("a filling's level gives its volume back, in a bowl and in a coated cu
     const auto a = test::answersOf(test::demo(), test::withoutDay());
     for (size_t i = 0; i < 2; ++i) {
         const Made& made = *a.pieces[i]->made;
-        const double each = test::demo().pieces[i].filling->each.value;
+        const double each = test::demo().pieces[i].fill()->each.value;
         CHECK(volumeAtLevel(made, levelOfVolume(made, each)) == Approx(each).epsilon(1e-6));
         CHECK(volumeAtLevel(made, made.meridian->height) == Approx(made.capacity).epsilon(0.03));
         CHECK(std::isnan(levelOfVolume(made, 2 * made.capacity)));

@@ -165,7 +165,7 @@ TEST_CASE("chocolate brushed into a half ball lies no deeper than all of it woul
         c.brushMass = 0.15;
         c.delay = 30;
         c.stay = 1500;
-        p.coats = {c};
+        p.coats() = {c};
         const auto built = form::build(p.shape, {}, {triangles, 24, true});
         REQUIRE(built);
         const auto surface = coat::surfaceOf(built->items[0].shape.surface, false);
@@ -189,7 +189,7 @@ TEST_CASE("a cup's floor is as deep in its middle as at its corner, and no corne
         Plan plan;
         plan.pieces = {newPiece(plan, "cup")};
         plan.pieces[0].shape.values["corner"] = Measure(corner);
-        for (auto& c : plan.pieces[0].coats) c.rest = coat::Rest::Upright;
+        for (auto& c : plan.pieces[0].coats()) c.rest = coat::Rest::Upright;
         const auto a = test::only(plan);
         const auto& s = *a->made->meridian;
         double inMiddle = 0, most = 0;
@@ -261,7 +261,7 @@ TEST_CASE("a turned ball comes out alike on any net: nowhere bare, the same mean
 TEST_CASE("a ball spun longer is never less even, and turning it in the fridge leaves every side coated") {
     const auto wall = [](coat::Motion motion, double seconds, coat::Place where) {
         Plan plan = test::planOf("ball");
-        auto& c = plan.pieces[0].coats[0];
+        auto& c = plan.pieces[0].coats()[0];
         c.motion = motion;
         c.moveFor = Measure(seconds);
         c.moveEvery = 120;
@@ -289,7 +289,7 @@ TEST_CASE("a ball a quarter full turned every two minutes in the fridge comes ou
         const auto least = [&](coat::Motion motion, double every) {
             Plan plan = test::planOf("ball");
             plan.pieces[0].shape.values["diameter"] = Measure(diameter);
-            auto& c = plan.pieces[0].coats[0];
+            auto& c = plan.pieces[0].coats()[0];
             c.motion = motion;
             c.moveEvery = every;
             const auto a = test::only(plan);

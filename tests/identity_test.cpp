@@ -63,11 +63,11 @@ TEST_CASE("the tasks of a day have ids of their own, whatever pieces and chocola
         Piece p = newPiece(plan, family);
         p.id = family;
         p.name = "Bowl";
-        if (p.couldBeCoated() && p.family().body == form::Body::Wall) p.coats = usualCoats(p, plan, io::library());
-        p.filling.emplace();
-        p.filling->name = "Cream";
-        p.filling->cap = Measure(0.003);
-        if (p.family().body != form::Body::Wall) p.filling.reset();
+        if (p.couldBeCoated() && p.family().body == form::Body::Wall) p.coats() = usualCoats(p, plan, io::library());
+        if (p.family().body == form::Body::Wall) {
+            test::fill(plan, p);
+            p.having<LidStep>();
+        }
         plan.pieces.push_back(p);
     }
     const Answers a = test::answersOf(plan);
@@ -115,12 +115,10 @@ TEST_CASE("what closes over its filling is filled before it is closed, once all 
     auto& moon = plan.pieces[0];
     moon.id = "moon";
     moon.count = 3;
-    moon.filling.emplace();
-    moon.filling->name = "Sweets";
-    moon.filling->perishable = false;
+    test::fill(plan, moon, "Sweets", 1e-4, false);
     for (const bool coated : {false, true}) {
         INFO(coated);
-        if (coated) moon.coats = usualCoats(moon, plan, io::library());
+        if (coated) moon.coats() = usualCoats(moon, plan, io::library());
         const Answers a = test::answersOf(plan);
         REQUIRE(a.day);
         REQUIRE(a.day->problem.empty());
@@ -145,9 +143,8 @@ TEST_CASE("nothing goes into a ball that closes as it is coated, unless a hole i
     Plan plan;
     plan.pieces = {newPiece(plan, "ball")};
     auto& ball = plan.pieces[0];
-    ball.coats = usualCoats(ball, plan, io::library());
-    ball.filling.emplace();
-    ball.filling->name = "Sweets";
+    ball.coats() = usualCoats(ball, plan, io::library());
+    test::fill(plan, ball, "Sweets");
     const auto holds = [&] {
         const Answers all = test::answersOf(plan, test::withoutDay());
         for (const auto& a : all.pieces[0]->answers)
@@ -159,6 +156,6 @@ TEST_CASE("nothing goes into a ball that closes as it is coated, unless a hole i
     ball.shape.values["opening"] = Measure(0.05);
     CHECK(holds().tone != Tone::Impossible);
     ball.shape.values["opening"] = Measure(0);
-    ball.coats.clear();  // two halves, joined over what is in them
+    ball.coats().clear();  // two halves, joined over what is in them
     CHECK(holds().tone != Tone::Impossible);
 }

@@ -114,28 +114,28 @@ TEST_CASE("all pieces of a sheet are cut within one window, a cutter is quicker 
 
 TEST_CASE("a cast goes through table and cold from the warmth it is poured at, and its file keeps that") {
     Plan plan = partPlan("bar");
-    plan.pieces[0].cast.table = Measure(420.0);
+    plan.pieces[0].cast().table = Measure(420.0);
     const auto fridge = test::only(plan);
     CHECK(sentence(*fridge, "cold").find("After 7 min on the table") != std::string::npos);
-    plan.pieces[0].cast.place = coat::Place::Freezer;
+    plan.pieces[0].cast().place = coat::Place::Freezer;
     const auto freezer = test::only(plan);
     CHECK(freezer->made->setting.release < fridge->made->setting.release);
     CHECK(sentence(*freezer, "cold").find("in the freezer") != std::string::npos);
-    plan.pieces[0].cast = {};
-    plan.pieces[0].cast.place = coat::Place::Table;
+    plan.pieces[0].cast() = {};
+    plan.pieces[0].cast().place = coat::Place::Table;
     const auto table = test::only(plan);
     CHECK(table->made->setting.release > fridge->made->setting.release);
-    plan.pieces[0].cast = {Measure(33.0), Measure(60.0), coat::Place::Freezer, {}};
+    plan.pieces[0].cast() = {"", Measure(1), Measure(33.0), Measure(60.0), coat::Place::Freezer, {}};
     const auto back = readPlan(writePlan(plan));
     REQUIRE(back);
-    CHECK(back->pieces[0].cast == plan.pieces[0].cast);
+    CHECK(back->pieces[0].cast() == plan.pieces[0].cast());
     plan.kitchen.room = Measure(34.0);
-    plan.pieces[0].cast.place = coat::Place::Table;
+    plan.pieces[0].cast().place = coat::Place::Table;
     CHECK(sentence(*test::only(plan), "cold").find("Never sets") == 0);
     // untempered on the table takes hours: it says so
     Plan raw = partPlan("bar");
     raw.pieces[0].temper = material::Temper::Untempered;
-    raw.pieces[0].cast.place = coat::Place::Table;
+    raw.pieces[0].cast().place = coat::Place::Table;
     raw.kitchen.room = Measure(19.0);
     const std::string said = sentence(*test::only(raw), "cold");
     CHECK((said.find("needs the cold") != std::string::npos || said.find("Never sets") == 0));
@@ -230,8 +230,8 @@ TEST_CASE("spares follow what handling leaves") {
     auto& p = plan.pieces[0];
     p.count = 10;
     p.chocolate = "milk";
-    p.coats.resize(1);
-    p.coats[0].temperature = Measure(29.5);
+    p.coats().resize(1);
+    p.coats()[0].temperature = Measure(29.5);
     p.shape = test::balloon(0.6, 0.225, 0.102, 0.2);
     Cache cache;
     AnswerOptions o = test::withoutDay();

@@ -76,7 +76,7 @@ TEST_CASE("a plan as large as it may be is written and read back", "[long]") {
     while (plan.pieces.size() < limits::kPieces) {
         Piece p = newPiece(plan, "balloon");
         p.id = "bowl-" + std::to_string(plan.pieces.size());
-        p.coats.resize(limits::kCoats);
+        p.coats().resize(limits::kSteps - p.making.size() + p.coats().size());
         plan.pieces.push_back(std::move(p));
     }
     CHECK_FALSE(tooLarge(plan));
@@ -100,7 +100,7 @@ TEST_CASE("one more than a plan holds is refused in a sentence by the editor and
     CHECK(reason(models).find("100 models") != std::string::npos);
     Plan spots;
     spots.pieces = {newPiece(spots, "cup")};
-    spots.pieces[0].coats.emplace_back().spots.resize(limits::kSpots + 1);
+    spots.pieces[0].coats().back().spots.resize(limits::kSpots + 1);
     CHECK(reason(spots).find("begin another coat") != std::string::npos);
     CHECK_FALSE(readPlan(writePlan(spots)));
     Plan large = withModels(1);
@@ -129,7 +129,7 @@ TEST_CASE("a stranger's keys are kept in every object of a plan's file") {
     plan.melting["dark"].byLook = true;
     plan.pieces[0].loads["fingers"] = Measure(2.0);
     plan.pieces[0].loads["fingers"].typed = "2 N";
-    plan.pieces[0].cast.table = Measure(30);
+    plan.pieces[0].cast().table = Measure(30);
     plan.pieces[0].handling.oil = false;
     json j = json::parse(writePlan(plan));
     const int put = strangers(j);
@@ -169,8 +169,8 @@ TEST_CASE("two versions of a plan are told apart in words") {
     Plan theirs = mine;
     theirs.name = "Another evening";
     theirs.kitchen.room = Measure(24.0);
-    theirs.pieces[0].coats[1].drain = Measure(90.0);
-    theirs.pieces[0].coats[1].drain.typed = "count to ninety";
+    theirs.pieces[0].coats()[1].drain = Measure(90.0);
+    theirs.pieces[0].coats()[1].drain.typed = "count to ninety";
     theirs.pieces.erase(theirs.pieces.begin() + 1);
     Piece more = newPiece(theirs, "cup");
     more.name = "Tiny cups";

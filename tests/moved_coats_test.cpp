@@ -31,8 +31,8 @@ double seconds(const std::vector<coat::Turn>& turns) {
 /// A ball with one coat that is filled in and moved so.
 Plan ballPlan(double fill, coat::Motion motion, double moveFor) {
     Plan plan = planOf("ball");
-    plan.pieces[0].coats.resize(1);
-    auto& c = plan.pieces[0].coats[0];
+    plan.pieces[0].coats().resize(1);
+    auto& c = plan.pieces[0].coats()[0];
     c.fill = fill;
     c.motion = motion;
     c.moveFor = moveFor;
@@ -99,7 +99,7 @@ TEST_CASE("a ball a quarter full keeps every gram, and spinning it leaves no bar
 TEST_CASE("more turns leave fewer bare places, what once was wet is never bare again") {
     const auto s = ball(0.05, 1200);
     Plan plan = ballPlan(0.2, coat::Motion::Over, 60);
-    auto& c = plan.pieces[0].coats[0];
+    auto& c = plan.pieces[0].coats()[0];
     c.moveEvery = 60;
     double before = 1;
     for (const double minutes : {1.0, 3.0, 6.0, 12.0}) {
@@ -123,8 +123,8 @@ TEST_CASE("more turns leave fewer bare places, what once was wet is never bare a
 TEST_CASE("a second pool over a locked one finds its level and adds its grams") {
     const auto s = ball(0.04, 1000);
     Plan plan = planOf("ball");
-    plan.pieces[0].coats.push_back(plan.pieces[0].coats[0]);
-    for (auto& c : plan.pieces[0].coats) c.fill = 0.1, c.motion = coat::Motion::Side, c.moveFor = 5, c.stay = 3600;
+    plan.pieces[0].coats().push_back(plan.pieces[0].coats()[0]);
+    for (auto& c : plan.pieces[0].coats()) c.fill = 0.1, c.motion = coat::Motion::Side, c.moveFor = 5, c.stay = 3600;
     const auto job = meshJob(plan.pieces[0], plan, io::library(), s, false);
     const auto done = coat::coat(*job);
     REQUIRE(done);
@@ -137,9 +137,9 @@ TEST_CASE("a second pool over a locked one finds its level and adds its grams") 
 TEST_CASE("a bowl on its own triangles agrees with its meridian: grams, mid-wall, rim and foot") {
     for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted, coat::Rest::Hung}) {
         Plan plan = bowlPlan();
-        for (auto& c : plan.pieces[0].coats) c.rest = rest;
+        for (auto& c : plan.pieces[0].coats()) c.rest = rest;
         const auto profile = only(plan)->made->meridian;
-        plan.pieces[0].coats[0].tap = Measure(1e-6);  // no coat of its own, but one that a meridian cannot tell
+        plan.pieces[0].coats()[0].tap = Measure(1e-6);  // no coat of its own, but one that a meridian cannot tell
         const auto mesh = only(plan)->made->meridian;
         REQUIRE(profile->round);
         REQUIRE_FALSE(mesh->round);
@@ -159,7 +159,7 @@ TEST_CASE("a bowl on its own triangles agrees with its meridian: grams, mid-wall
 TEST_CASE("laid on its side a bowl is lopsided, and its grams stay near") {
     Plan plan = bowlPlan();
     const double round = only(plan)->made->mass;
-    for (auto& c : plan.pieces[0].coats) c.motion = coat::Motion::Side, c.moveFor = 600, c.delay = 0;
+    for (auto& c : plan.pieces[0].coats()) c.motion = coat::Motion::Side, c.moveFor = 600, c.delay = 0;
     const auto made = only(plan)->made;
     REQUIRE_FALSE(made->meridian->round);
     CHECK(made->mass == Approx(round).epsilon(0.25));
@@ -180,7 +180,7 @@ TEST_CASE("laid on its side a bowl is lopsided, and its grams stay near") {
 TEST_CASE("strokes of a brush thicken the wall where they are painted and nowhere else, gram for gram") {
     Plan plan = planOf("half-ball");
     const auto before = only(plan);
-    PlannedCoat c = plan.pieces[0].coats.back();
+    PlannedCoat c = plan.pieces[0].coats().back();
     c.way = coat::Way::Brush;
     c.where = coat::Where::Spots;
     c.brushMass = Measure(0.006);
@@ -194,7 +194,7 @@ TEST_CASE("strokes of a brush thicken the wall where they are painted and nowher
         if (form::length(shape.surface.points[i] - form::Vec3{0.02, 0, 0.01}) < form::length(shape.surface.points[target] - form::Vec3{0.02, 0, 0.01})) target = i;
     const form::Vec3 spot = shape.surface.points[target];
     c.spots = {{spot, 1}};
-    plan.pieces[0].coats.push_back(c);
+    plan.pieces[0].coats().push_back(c);
     const auto after = only(plan);
     CHECK(after->made->mass - before->made->mass == Approx(0.006).epsilon(0.05));
     const auto& wall = after->made->assembly.items[0].shape.thickness;
@@ -202,7 +202,7 @@ TEST_CASE("strokes of a brush thicken the wall where they are painted and nowher
     for (size_t i = 0; i < wall.size(); ++i)
         if (form::length(shape.surface.points[i] - spot) > 0.05) CHECK(wall[i] == Approx(shape.thickness[i]).margin(2e-5));
     // a stroke in the air between corners goes to the nearest one
-    plan.pieces[0].coats.back().spots = {{spot * 3.0, 1}};
+    plan.pieces[0].coats().back().spots = {{spot * 3.0, 1}};
     CHECK(only(plan)->made->mass - before->made->mass == Approx(0.006).epsilon(0.3));
 }
 
@@ -228,13 +228,13 @@ TEST_CASE("a brush round the rim of a part reaches fifteen millimetres, not its 
 
 TEST_CASE("scraping levels the rim and tapping runs a stiff film off") {
     Plan plan = planOf("half-ball", "milk");
-    for (auto& c : plan.pieces[0].coats) c.rest = coat::Rest::Inverted;
+    for (auto& c : plan.pieces[0].coats()) c.rest = coat::Rest::Inverted;
     const auto plain = only(plan)->made;
     Plan scraped = plan;
-    for (auto& c : scraped.pieces[0].coats) c.scrape = true;
+    for (auto& c : scraped.pieces[0].coats()) c.scrape = true;
     CHECK(only(scraped)->made->wall->rim <= plain->wall->rim + 1e-6);
     Plan tapped = plan;
-    for (auto& c : tapped.pieces[0].coats) c.tap = Measure(30);
+    for (auto& c : tapped.pieces[0].coats()) c.tap = Measure(30);
     const auto after = only(tapped)->made;
     CHECK(after->mass < plain->mass);
     CHECK(after->wall->error < 1e-10);
@@ -243,8 +243,8 @@ TEST_CASE("scraping levels the rim and tapping runs a stiff film off") {
 TEST_CASE("a coat of another chocolate lies apart, comes from its own pot, and is weighed by its own density") {
     Plan plan = bowlPlan();
     const auto dark = test::answersOf(plan, test::withoutDay());
-    plan.pieces[0].coats[1].chocolate = "white";
-    plan.pieces[0].coats[1].temperature = Measure(29.0);
+    plan.pieces[0].coats()[1].chocolate = "white";
+    plan.pieces[0].coats()[1].temperature = Measure(29.0);
     const auto both = test::answersOf(plan, test::withoutDay());
     REQUIRE(both.problems.empty());
     REQUIRE(both.pots.size() == 2);
@@ -272,17 +272,17 @@ TEST_CASE("a coat of another chocolate lies apart, comes from its own pot, and i
     CHECK(stiff.pieces[0]->made->wall->coats[0].added == Approx(s.coats.coats[0].added).epsilon(1e-9));
     // the same on a mesh
     plan.own.clear();
-    plan.pieces[0].coats[0].tap = Measure(1e-6);
+    plan.pieces[0].coats()[0].tap = Measure(1e-6);
     const auto mesh = only(plan)->made->meridian;
     CHECK(mesh->coats.coats[1].added == Approx(s.coats.coats[1].added).epsilon(0.05));
-    plan.pieces[0].coats[1].chocolate = "ruby";
+    plan.pieces[0].coats()[1].chocolate = "ruby";
     CHECK(problems(plan, io::library()).size() == 1);
 }
 
 TEST_CASE("planned coats with everything in them are written and read again") {
     Plan plan = planOf("ball");
-    plan.pieces[0].coats.push_back(plan.pieces[0].coats[0]);
-    auto& c = plan.pieces[0].coats[1];
+    plan.pieces[0].coats().push_back(plan.pieces[0].coats()[0]);
+    auto& c = plan.pieces[0].coats()[1];
     c.chocolate = "milk";
     c.fill = Measure(0.31);
     c.motion = coat::Motion::Over;
@@ -294,11 +294,11 @@ TEST_CASE("planned coats with everything in them are written and read again") {
     brush.way = coat::Way::Brush;
     brush.where = coat::Where::Spots;
     brush.spots = {{{0.01, 0.02, 0.03}, 2}, {{-0.01, 0, 0.003}, 1}};
-    plan.pieces[0].coats.push_back(brush);
+    plan.pieces[0].coats().push_back(brush);
     const auto again = readPlan(writePlan(plan));
     REQUIRE(again);
     CHECK(*again == plan);
-    CHECK(again->pieces[0].coats[2].spots[0].weight == 2);
+    CHECK(again->pieces[0].coats()[2].spots[0].weight == 2);
     // what is usual is left out of the file
     CHECK(writePlan(bowlPlan()).find("moveFor") == std::string::npos);
     const auto broken = [&](const std::string& from, const std::string& to) {
@@ -337,7 +337,7 @@ TEST_CASE("what cannot be is said beside its field") {
     };
     for (const auto& one : cases) {
         Plan plan = bowlPlan();
-        one.change(plan.pieces[0].coats[1]);
+        one.change(plan.pieces[0].coats()[1]);
         const auto wrong = problems(plan, io::library());
         INFO(one.field << " " << one.words);
         REQUIRE(wrong.size() >= 1);
@@ -345,11 +345,11 @@ TEST_CASE("what cannot be is said beside its field") {
         CHECK(wrong[0].sentence.find(one.words) != std::string::npos);
     }
     Plan ball = planOf("ball");
-    ball.pieces[0].coats[0].fill = Measure(1.4);
+    ball.pieces[0].coats()[0].fill = Measure(1.4);
     REQUIRE(problems(ball, io::library()).size() == 1);
     CHECK(problems(ball, io::library())[0].where == "pieces/p/coats/0/fill");
     ball = planOf("ball");
-    ball.pieces[0].coats[0].way = coat::Way::Dip;
+    ball.pieces[0].coats()[0].way = coat::Way::Dip;
     REQUIRE(problems(ball, io::library()).size() == 1);
     CHECK(problems(ball, io::library())[0].sentence.find("closed mold") != std::string::npos);
 }
@@ -381,7 +381,7 @@ TEST_CASE("deep narrow flutes shut air in when they are poured first, wide ones 
         auto& part = plan.pieces[0].shape;
         part.values["fluteDepth"] = Measure(depth);
         part.values["flutes"] = Measure(flutes);
-        if (brushed) plan.pieces[0].coats[0].way = coat::Way::Brush;
+        if (brushed) plan.pieces[0].coats()[0].way = coat::Way::Brush;
         const auto w = only(plan)->made->wall;
         return std::count_if(w->blemishes.begin(), w->blemishes.end(), [](const auto& b) { return b.kind == coat::Blemish::Kind::Groove; });
     };
@@ -393,8 +393,8 @@ TEST_CASE("deep narrow flutes shut air in when they are poured first, wide ones 
 TEST_CASE("the film's history begins wet, ends as the finished wall, and never loses a gram") {
     for (const char* family : {"half-ball", "ball"}) {
         Plan plan = planOf(family);
-        plan.pieces[0].coats.resize(2, plan.pieces[0].coats[0]);
-        for (auto& c : plan.pieces[0].coats) c.fill = Measure(0.15);
+        plan.pieces[0].coats().assign(2, PlannedCoat(plan.pieces[0].coats()[0]));
+        for (auto& c : plan.pieces[0].coats()) c.fill = Measure(0.15);
         const auto h = filmHistory(plan.pieces[0], plan, io::library());
         REQUIRE(h);
         REQUIRE(h->frames.size() > 40);
@@ -428,22 +428,22 @@ TEST_CASE("the film's history begins wet, ends as the finished wall, and never l
 TEST_CASE("a rim pressed into a plate of chocolate thickens there, on a meridian and on a mesh") {
     Plan bowl = bowlPlan();
     const auto before = only(bowl)->made->meridian;
-    PlannedCoat press = bowl.pieces[0].coats.back();
+    PlannedCoat press = bowl.pieces[0].coats().back();
     press.way = coat::Way::Press;
     press.rest = coat::Rest::Inverted;
     press.delay = Measure(30);
     CHECK(coat::beforeCold(press) == Approx(30));  // nothing drains
-    bowl.pieces[0].coats.push_back(press);
+    bowl.pieces[0].coats().push_back(press);
     const auto after = only(bowl)->made->meridian;
     CHECK(after->wall.rim > before->wall.rim + 0.0005);
     CHECK(after->coats.wall.front() == Approx(before->coats.wall.front()).margin(1e-6));
     CHECK(after->coats.coats[2].added < 0.25 * after->coats.coats[0].added);
     Plan part = planOf("tart");
     const double rim = only(part)->made->wall->rim;
-    press.temperature = part.pieces[0].coats[0].temperature;
-    part.pieces[0].coats.push_back(press);
+    press.temperature = part.pieces[0].coats()[0].temperature;
+    part.pieces[0].coats().push_back(press);
     CHECK(only(part)->made->wall->rim > rim + 0.0005);
-    part.pieces[0].coats = {press};
+    part.pieces[0].coats() = {press};
     CHECK(problems(part, io::library()).size() == 1);
     CHECK(problems(part, io::library())[0].sentence.find("first coat") != std::string::npos);
 }
@@ -452,9 +452,9 @@ TEST_CASE("a tap that is none at all does not move a cup's wall: its meridian an
     for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted}) {
         Plan plan;
         plan.pieces = {newPiece(plan, "cup")};
-        for (auto& c : plan.pieces[0].coats) c.rest = rest;
+        for (auto& c : plan.pieces[0].coats()) c.rest = rest;
         const auto profile = only(plan)->made;
-        plan.pieces[0].coats[0].tap = Measure(0.01);
+        plan.pieces[0].coats()[0].tap = Measure(0.01);
         const auto mesh = only(plan)->made;
         REQUIRE_FALSE(mesh->meridian->round);
         INFO(static_cast<int>(rest));
@@ -470,7 +470,7 @@ TEST_CASE("rim and minutes do not follow the grid: forty to two hundred cells") 
     for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted}) {
         Plan plan;
         plan.pieces = {newPiece(plan, "cup")};
-        for (auto& c : plan.pieces[0].coats) c.rest = rest;
+        for (auto& c : plan.pieces[0].coats()) c.rest = rest;
         AnswerOptions o;
         o.bands = false;
         o.cells = 100;

@@ -21,7 +21,7 @@ Plan ball(double opening, bool coated = true) {
     auto& part = plan.pieces[0].shape;
     part.values[form::kOpening] = Measure(opening);
     part.values["wall"] = Measure(0.003);
-    if (!coated) plan.pieces[0].coats.clear();
+    if (!coated) plan.pieces[0].coats().clear();
     return plan;
 }
 

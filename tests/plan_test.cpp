@@ -50,7 +50,7 @@ TEST_CASE("unknown keys survive a round trip at every level") {
     CHECK(again["kitchen"]["window"] == "north");
     CHECK(again["pieces"][0]["mood"][1] == 2);
     CHECK(again["pieces"][0]["former"]["colour"] == "red");
-    CHECK(again["pieces"][0]["coats"][0]["song"] == "slow");
+    CHECK(again["pieces"][0]["making"][0]["song"] == "slow");
 }
 
 TEST_CASE("damaged, foreign and newer files are refused with the line and the reason") {
@@ -60,8 +60,8 @@ TEST_CASE("damaged, foreign and newer files are refused with the line and the re
     CHECK(refusal(good.substr(0, 500)).find("cut short") != std::string::npos);
     CHECK(refusal("{\"format\": \"something\"}").find("not a plan of Uovo") != std::string::npos);
     CHECK(refusal("[1, 2]").find("object") != std::string::npos);
-    CHECK(refusal(replaced(good, "\"version\": 1", "\"version\": 99")).find("newer Uovo") != std::string::npos);
-    CHECK(refusal(replaced(good, "\"version\": 1", "\"version\": 1e400")).find("too large") != std::string::npos);
+    CHECK(refusal(replaced(good, "\"version\": 2", "\"version\": 99")).find("newer Uovo") != std::string::npos);
+    CHECK(refusal(replaced(good, "\"version\": 2", "\"version\": 1e400")).find("too large") != std::string::npos);
     CHECK(refusal(replaced(good, "\"count\": 14", "\"count\": 1.5")).find("whole number") != std::string::npos);
     CHECK(refusal(replaced(good, "\"kind\": \"balloon\"", "\"kind\": \"zeppelin\"")).find("zeppelin") != std::string::npos);
     CHECK(refusal(replaced(good, "\"rest\": \"upright\"", "\"rest\": \"sideways\"")).find("upright, inverted, hung") != std::string::npos);
@@ -87,7 +87,7 @@ TEST_CASE("what a person cannot mean is found with its place") {
     plan.deadline = "tomorrow";
     plan.pieces[0].count = 0;
     plan.pieces[1].count = 10000;
-    plan.pieces[1].coats.clear();
+    plan.pieces[1].coats().clear();
     std::map<std::string, std::string> found;
     for (const auto& p : problems(plan, io::library())) found[p.where] = p.sentence;
     CHECK(found["kitchen/freezer"].find("does not freeze") != std::string::npos);
@@ -106,7 +106,7 @@ TEST_CASE("only what changed is computed again, and the answers are the same as 
     const auto& lib = io::library();
     Plan plan = test::demo();
     const auto first = *answer(plan, lib, cache);
-    plan.pieces[1].coats[0].temperature = 29.5;
+    plan.pieces[1].coats()[0].temperature = 29.5;
     const auto second = *answer(plan, lib, cache);
     CHECK(second.pieces[0]->made == first.pieces[0]->made);  // the very same object
     CHECK(second.pieces[1]->made != first.pieces[1]->made);
@@ -205,7 +205,7 @@ TEST_CASE("untempered couverture and compound answer too") {
     plan.pieces.resize(2);
     plan.pieces[0].temper = material::Temper::Untempered;
     plan.pieces[1].chocolate = "compound";
-    for (auto& c : plan.pieces[1].coats) c.temperature = 40;
+    for (auto& c : plan.pieces[1].coats()) c.temperature = 40;
     const auto a = test::answersOf(plan);
     CHECK(a.problems.empty());
     CHECK(a.pots.size() == 2);

@@ -83,13 +83,13 @@ TEST_CASE("more of what makes a wall thick makes it thicker") {
         return each(a);
     };
     const double plain = mass([](Plan&) {});
-    CHECK(mass([](Plan& p) { p.pieces[0].coats.push_back(p.pieces[0].coats.back()); }) > 1.2 * plain);
+    CHECK(mass([](Plan& p) { p.pieces[0].coats().push_back(p.pieces[0].coats().back()); }) > 1.2 * plain);
     CHECK(mass([](Plan& p) { balloon(p)["dip"] = Measure(balloon(p)["dip"].value + 0.01); }) > plain);
     CHECK(mass([](Plan& p) {
-        for (auto& c : p.pieces[0].coats) c.temperature = Measure(c.temperature.value - 1);
+        for (auto& c : p.pieces[0].coats()) c.temperature = Measure(c.temperature.value - 1);
     }) > plain);
     CHECK(mass([](Plan& p) {
-        for (auto& c : p.pieces[0].coats) c.temperature = Measure(c.temperature.value + 1);
+        for (auto& c : p.pieces[0].coats()) c.temperature = Measure(c.temperature.value + 1);
     }) < plain);
     CHECK(mass([](Plan& p) { p.own["dark"].values["yield40"] = 2 * io::library().find("dark")->at("yield40").value; }) > plain);
     CHECK(mass([](Plan& p) {
@@ -115,8 +115,7 @@ TEST_CASE("what does not touch a wall leaves it alone, to the last bit") {
     same([](Plan& p) { p.pieces[0].sits = Sits::Ring; });
     same([](Plan& p) { p.own["milk"].values["yield40"] = 30; });
     same([](Plan& p) {
-        p.pieces[0].filling = Filling{};
-        p.pieces[0].filling->each = Measure(1e-4);
+        test::fill(p, p.pieces[0]);
     });
 }
 
@@ -134,10 +133,10 @@ TEST_CASE("a later deadline moves the day by as much, and changes nothing in it"
 
 TEST_CASE("less of a filling weighs less, costs less alcohol and stands lower") {
     Plan plan = bowl();
-    plan.pieces[0].filling = Filling{};
+    test::fill(plan, plan.pieces[0]);
     double before = -1;
     for (const double ml : {20.0, 60.0, 120.0, 180.0}) {
-        plan.pieces[0].filling->each = Measure(ml * 1e-6);
+        plan.pieces[0].fill()->each = Measure(ml * 1e-6);
         const auto a = test::answersOf(plan, test::withoutDay());
         CHECK(a.pieces[0]->fillEach == Approx(ml * 1e-6));
         CHECK(a.pieces[0]->fillLevel > before);

@@ -15,10 +15,8 @@ Plan bowls(int coats = 2) {
     Plan plan;
     Piece p = newPiece(plan, "balloon");
     p.id = "bowl";
-    p.coats.resize(static_cast<size_t>(coats), p.coats.front());
-    p.filling = Filling{};
-    p.filling->name = "Cream";
-    p.filling->each = Measure(150e-6);
+    p.coats().assign(static_cast<size_t>(coats), PlannedCoat(p.coats().front()));
+    test::fill(plan, p, "Cream", 150e-6);
     plan.pieces = {p};
     return plan;
 }
@@ -156,10 +154,7 @@ TEST_CASE("a basket full of almonds is on the edge when it is carried by its han
     // Common practice, no source: carry a basket by its base; the handle is for show.
     Plan plan = part("basket");
     auto& p = plan.pieces[0];
-    p.filling = Filling{};
-    p.filling->name = "Almonds";
-    p.filling->perishable = false;
-    p.filling->each = Measure(0.0007);
+    test::fill(plan, p, "Almonds", 0.0007, false);
     p.handling.carry = Handling::Carry::Handle;
     const auto s = of(plan, {2600, true});
     const auto& handle = find(s, "handle");
@@ -171,7 +166,7 @@ TEST_CASE("a basket full of almonds is on the edge when it is carried by its han
     for (const auto& w : s.ways) glue = glue || (w.title.find("glue on both sides") != std::string::npos && w.margin > handle.margin);
     CHECK(glue);
     // a thicker handle and less in it hold more
-    p.filling->each = Measure(0.0002);
+    p.fill()->each = Measure(0.0002);
     CHECK(find(of(plan), "handle").margin > 1.3 * handle.margin);
     CHECK(of(part("pedestal")).left == "collar");  // soft modeling chocolate carries nothing
 }
@@ -306,8 +301,7 @@ TEST_CASE("loads and bars are kept in the file, and wrong ones said") {
 
 TEST_CASE("the root of a basket's handle is judged alike on two thousand and on fourteen thousand triangles", "[long]") {
     Plan plan = part("basket");
-    plan.pieces[0].filling = Filling{};
-    plan.pieces[0].filling->each = Measure(0.0002);
+    test::fill(plan, plan.pieces[0], "Cream", 0.0002);
     const auto usual = of(plan), finer = of(plan, {5200, false}), finest = of(plan, {10400, false});
     CHECK(usual.mesh.triangles.size() > 2000);
     CHECK(finest.mesh.triangles.size() > 12000);
@@ -358,9 +352,7 @@ TEST_CASE("a joint is as strong as it was prepared, and a way out prepares it be
 
 TEST_CASE("a handle's ways out: scored joints, a radius at its feet, a deeper bar", "[long]") {
     Plan plan = part("basket");
-    plan.pieces[0].filling = Filling{};
-    plan.pieces[0].filling->perishable = false;
-    plan.pieces[0].filling->each = Measure(0.0007);
+    test::fill(plan, plan.pieces[0], "Almonds", 0.0007, false);
     plan.pieces[0].handling.carry = Handling::Carry::Handle;
     const auto s = of(plan, {2600, true});
     REQUIRE(s.cases[s.weakest].id == "handle");
@@ -412,9 +404,9 @@ TEST_CASE("over the hours of a warm evening a piece sags more, and gives way sid
 
 TEST_CASE("loose almonds drag at the wall: less presses on the floor, the same hangs on the foot") {
     Plan plan = bowls();
-    plan.pieces[0].filling->perishable = false;
+    plan.fillings[0].perishable = false;
     const auto loose = find(of(plan), "stands");
-    plan.pieces[0].filling->perishable = true;
+    plan.fillings[0].perishable = true;
     const auto cream = find(of(plan), "stands");
     CHECK(loose.arrows[0].force.z < cream.arrows[0].force.z);  // air lies between almonds
     CHECK(loose.margin > 1);
@@ -504,8 +496,7 @@ TEST_CASE("a ball on a cord that runs through from its base hangs otherwise than
     CHECK(metres > 1e-4);
     CHECK(metres < 0.2);
     // filled it falls harder
-    plan.pieces[0].filling = Filling{};
-    plan.pieces[0].filling->each = Measure(0.0005);
+    test::fill(plan, plan.pieces[0], "Cream", 0.0005);
     plan.pieces[0].loads.clear();
     CHECK(find(of(plan), "drop").margin < 0.8 * drop.margin);
 }
@@ -576,7 +567,7 @@ TEST_CASE("untempered, oiled and taken out early hold less, each as warm or as y
     raw.pieces[0].temper = material::Temper::Untempered;
     CHECK(find(of(raw), "hand").margin < usual);
     Plan early = plan;
-    for (auto& c : early.pieces[0].coats) c.stay = Measure(240);
+    for (auto& c : early.pieces[0].coats()) c.stay = Measure(240);
     CHECK(find(of(early), "peel").margin < 0.8 * find(of(plan), "peel").margin);
     const auto small = [](const char* id, double width) {
         Plan p;

@@ -33,6 +33,16 @@ inline AnswerOptions withoutDay() {
     return o;
 }
 
+/// Puts something into a piece of a plan.
+inline FillStep& fill(Plan& plan, Piece& piece, const char* name = "Cream", double each = 1e-4, bool perishable = true) {
+    Filling f;
+    f.name = name;
+    f.perishable = perishable;
+    FillStep& step = plan.fillWith(piece, plan.keep(std::move(f)));
+    step.each = Measure(each);
+    return step;
+}
+
 /// A bowl's or cup's shape from its figures, m.
 inline form::Part balloon(double girth, double length, double dip, double pear = 0.2) {
     form::Part p = form::usual("balloon");

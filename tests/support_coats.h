@@ -16,7 +16,7 @@ inline Plan planOf(const char* family, const char* chocolate = "dark") {
     p.shape = form::usual(family);
     p.count = 1;
     plan.pieces = {p};
-    plan.pieces[0].coats = usualCoats(plan.pieces[0], plan, io::library());
+    plan.pieces[0].coatWith(usualCoats(plan.pieces[0], plan, io::library()));
     return plan;
 }
 

@@ -48,8 +48,8 @@ Plan cup() {
 Plan coatedPart(const std::string& family) {
     Plan plan;
     plan.pieces = {newPiece(plan, family)};
-    plan.pieces[0].coats = usualCoats(plan.pieces[0], plan, io::library());
-    if (plan.pieces[0].closes()) plan.pieces[0].coats[0].moveFor = 240, plan.pieces[0].coats[0].moveEvery = 60;
+    plan.pieces[0].coats() = usualCoats(plan.pieces[0], plan, io::library());
+    if (plan.pieces[0].closes()) plan.pieces[0].coats()[0].moveFor = 240, plan.pieces[0].coats()[0].moveEvery = 60;
     return plan;
 }
 
@@ -84,7 +84,7 @@ void sweep(const std::string& name, Plan plan, const std::function<void(Piece&, 
 
 TEST_CASE("sweeps of a bowl: no input makes a cliff") {
     using V = std::function<void(Piece&, Plan&, double)>;
-    const auto coats = [](auto member) { return V([member](Piece& p, Plan&, double v) { for (auto& c : p.coats) c.*member = Measure(v); }); };
+    const auto coats = [](auto member) { return V([member](Piece& p, Plan&, double v) { for (auto& c : p.coats()) c.*member = Measure(v); }); };
     const auto balloon = [](auto member) { return V([member](Piece& p, Plan&, double v) { p.shape.values[member] = Measure(v); }); };
     sweep("temperature", bowl(), coats(&PlannedCoat::temperature), 29, 33.2);
     sweep("drain", bowl(), coats(&PlannedCoat::drain), 5, 300);
@@ -102,8 +102,8 @@ TEST_CASE("sweeps of a cup: no input makes a cliff, whichever way up") {
     using V = std::function<void(Piece&, Plan&, double)>;
     for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted}) {
         Plan plan = cup();
-        for (auto& c : plan.pieces[0].coats) c.rest = rest;
-        const auto coats = [](auto member) { return V([member](Piece& p, Plan&, double v) { for (auto& c : p.coats) c.*member = Measure(v); }); };
+        for (auto& c : plan.pieces[0].coats()) c.rest = rest;
+        const auto coats = [](auto member) { return V([member](Piece& p, Plan&, double v) { for (auto& c : p.coats()) c.*member = Measure(v); }); };
         const auto shape = [](auto member) { return V([member](Piece& p, Plan&, double v) { p.shape.values[member] = Measure(v); }); };
         sweep("temperature", plan, coats(&PlannedCoat::temperature), 29, 33.2);
         sweep("drain", plan, coats(&PlannedCoat::drain), 4, 120);
@@ -117,14 +117,14 @@ TEST_CASE("sweeps of a cup: no input makes a cliff, whichever way up") {
 
 TEST_CASE("sweeps of molded walls: fill, temperature and size, each family coated its usual way") {
     using V = std::function<void(Piece&, Plan&, double)>;
-    const V temperature = [](Piece& p, Plan&, double v) { for (auto& c : p.coats) c.temperature = Measure(v); };
+    const V temperature = [](Piece& p, Plan&, double v) { for (auto& c : p.coats()) c.temperature = Measure(v); };
     for (const char* family : {"half-ball", "egg-half", "fluted-dome", "tart", "case", "profile-mold", "wrap-cone", "wrap-frustum", "bought"}) {
         Plan plan = coatedPart(family);
         sweep(std::string(family) + " temperature", plan, temperature, 29.5, 33, 2);
     }
     Plan ball = coatedPart("ball");
     // named: where the last pool of a turned ball comes to lie is a throw of the hand, and with it what sets last
-    sweep("ball fill", ball, [](Piece& p, Plan&, double v) { p.coats[0].fill = Measure(v); }, 0.1, 0.4, 3, 0.3);
+    sweep("ball fill", ball, [](Piece& p, Plan&, double v) { p.coats()[0].fill = Measure(v); }, 0.1, 0.4, 3, 0.3);
     const auto field = [](const char* key) { return V([key](Piece& p, Plan&, double v) { p.shape.values[key] = Measure(v); }); };
     sweep("half ball depth", coatedPart("half-ball"), field("depth"), 0.02, 0.034, 3, 0.2);
     sweep("tart height", coatedPart("tart"), field("height"), 0.012, 0.03, 3, 0.2);
@@ -137,14 +137,14 @@ TEST_CASE("sweeps of casts: thickness, temperature and place") {
         INFO(family);
         double before = 1e18;
         for (const auto place : {coat::Place::Table, coat::Place::Fridge, coat::Place::Freezer}) {  // a colder place is never slower
-            plan.pieces[0].cast.place = place;
+            plan.pieces[0].cast().place = place;
             const double t = seen(plan).release;
             CHECK(t <= before);
             before = t;
         }
-        plan.pieces[0].cast.place = coat::Place::Fridge;
-        sweep(std::string(family) + " temperature", plan, [](Piece& p, Plan&, double v) { p.cast.temperature = Measure(v); }, 29, 33.2, 4);
-        sweep(std::string(family) + " table", plan, [](Piece& p, Plan&, double v) { p.cast.table = Measure(v); }, 60, 900, 4);
+        plan.pieces[0].cast().place = coat::Place::Fridge;
+        sweep(std::string(family) + " temperature", plan, [](Piece& p, Plan&, double v) { p.cast().temperature = Measure(v); }, 29, 33.2, 4);
+        sweep(std::string(family) + " table", plan, [](Piece& p, Plan&, double v) { p.cast().table = Measure(v); }, 60, 900, 4);
     }
     Plan disc;
     disc.pieces = {newPiece(disc, "disc")};
@@ -158,19 +158,19 @@ TEST_CASE("what a cook takes for granted: warmer and longer leave less, colder s
     };
     double before = 1e18;
     for (double T = 30; T <= 34; T += 0.5) {
-        const double grams = with(bowl(), [&](Piece& p, Plan&) { for (auto& c : p.coats) c.temperature = Measure(T); }).grams;
+        const double grams = with(bowl(), [&](Piece& p, Plan&) { for (auto& c : p.coats()) c.temperature = Measure(T); }).grams;
         CHECK(grams <= before * 1.001);
         before = grams;
     }
     before = 1e18;
     for (const double wait : {5.0, 30.0, 60.0, 120.0, 240.0, 480.0}) {
-        const double rim = with(cup(), [&](Piece& p, Plan&) { for (auto& c : p.coats) c.delay = Measure(wait), c.rest = coat::Rest::Upright; }).thinnest;
+        const double rim = with(cup(), [&](Piece& p, Plan&) { for (auto& c : p.coats()) c.delay = Measure(wait), c.rest = coat::Rest::Upright; }).thinnest;
         CHECK(rim <= before * 1.01);
         before = rim;
     }
     before = 0;
     for (int n = 1; n <= 4; ++n) {
-        const Seen s = with(bowl(), [&](Piece& p, Plan&) { p.coats.resize(static_cast<size_t>(n), p.coats[0]); });
+        const Seen s = with(bowl(), [&](Piece& p, Plan&) { p.coats().assign(static_cast<size_t>(n), PlannedCoat(p.coats()[0])); });
         CHECK(s.grams > before);
         before = s.grams;
     }

@@ -221,9 +221,8 @@ TEST_CASE("shopping: the cupboard counts while it is good, cost follows what is 
     for (size_t i = 0; i < some.allergens.size(); ++i)
         for (size_t k = 0; k < i; ++k) CHECK(some.allergens[i] != some.allergens[k]);
     for (const auto& t : some.traces) CHECK(std::find(some.allergens.begin(), some.allergens.end(), t) == some.allergens.end());
-    plan.pieces[0].filling = Filling{};
-    plan.pieces[0].filling->name = "Liqueur cream";
-    plan.pieces[0].filling->alcohol = plan.pieces[0].filling->egg = true;
+    test::fill(plan, plan.pieces[0], "Liqueur cream");
+    plan.fillings.back().alcohol = plan.fillings.back().egg = true;
     a = test::answersOf(plan, test::withoutDay());
     const auto strong = shopping(plan, io::library(), a, "");
     CHECK(strong.warnings.size() >= 2);

@@ -36,4 +36,13 @@ std::string inWords(const nlohmann::json::exception& e) {
     }
 }
 
+tl::expected<Plan, Problem> casePlan(const nlohmann::json& given) {
+    nlohmann::json piece = given.at("piece");
+    if (!piece.contains("id")) piece["id"] = "case";
+    nlohmann::json plan{{"format", "uovo-plan"}, {"version", piece.contains("making") ? kPlanVersion : 1}, {"deadline", "2026-08-12T21:30"}, {"pieces", nlohmann::json::array({piece})}};
+    for (const char* key : {"kitchen", "own", "fillings", "toppings"})
+        if (given.contains(key)) plan[key] = given.at(key);
+    return readPlan(plan.dump());
+}
+
 }  // namespace uovo::cli

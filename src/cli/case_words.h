@@ -4,9 +4,14 @@
 
 #include <nlohmann/json.hpp>
 
+#include "core/plan/plan.h"
+
 namespace uovo::cli {
 
 /// "“on” is missing." or "A text stands where a number is expected."
 std::string inWords(const nlohmann::json::exception& e);
+
+/// The plan of a case: its piece with the keys of a plan of either version, and "kitchen" and "own" where it has them.
+tl::expected<Plan, Problem> casePlan(const nlohmann::json& given);
 
 }  // namespace uovo::cli

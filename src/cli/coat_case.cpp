@@ -105,8 +105,8 @@ tl::expected<Told, Problem> onMesh(const json& j, const Piece& piece, const coat
     static_cast<coat::CoatSetting&>(job) = setting;
     job.options.curvature = j.value("curvature", true);
     const json more = j.value("steps", json::array());
-    for (size_t i = 0; i < piece.coats.size(); ++i) {
-        auto step = stepOf(piece.coats[i], i < more.size() ? more[i] : json::object(), "steps/" + std::to_string(i), surface, mesh->second);
+    for (size_t i = 0; i < piece.coats().size(); ++i) {
+        auto step = stepOf(piece.coats()[i], i < more.size() ? more[i] : json::object(), "steps/" + std::to_string(i), surface, mesh->second);
         if (!step) return tl::unexpected(step.error());
         job.steps.push_back(std::move(*step));
     }
@@ -213,20 +213,15 @@ tl::expected<CaseAnswer, Problem> asked(const json& ask, const Told& t, const st
 
 tl::expected<CaseAnswers, Problem> answerCase(const json& j) {
     try {
-        json piece = j.at("piece");
-        if (!piece.contains("id")) piece["id"] = "case";
-        json plan{{"format", "uovo-plan"}, {"version", kPlanVersion}, {"pieces", json::array({piece})}};
-        for (const char* key : {"kitchen", "own"})
-            if (j.contains(key)) plan[key] = j.at(key);
-        const auto read = readPlan(plan.dump());
+        const auto read = casePlan(j);
         if (!read) return tl::unexpected(read.error());
         for (const auto& p : problems(*read, io::library()))
             if (!p.where.starts_with("pieces/case/coats") || read->pieces.front().alongMeridian()) return tl::unexpected(p);
         const Piece& only = read->pieces.front();
         const auto setting = coatSetting(only, *read, io::library());
         if (!setting) return tl::unexpected(setting.error());
-        for (size_t i = 0; i < only.coats.size(); ++i)
-            if (auto ok = coat::checkStep(only.coats[i], setting->coating, only.overBalloon() ? io::library().former("balloonBears") : 1e3); !ok)
+        for (size_t i = 0; i < only.coats().size(); ++i)
+            if (auto ok = coat::checkStep(only.coats()[i], setting->coating, only.overBalloon() ? io::library().former("balloonBears") : 1e3); !ok)
                 return refuse(ok.error().sentence, "piece/coats/" + std::to_string(i) + "/" + ok.error().where);
         const auto began = std::chrono::steady_clock::now();
         const auto told = j.at("on").contains("cells") ? onProfile(j, only, *read) : onMesh(j, only, *setting);

@@ -74,6 +74,9 @@ int check(const std::vector<std::string>& args) {
     const auto found = problems(*plan, io::library());
     for (const auto& p : found) std::printf("%s: %s\n", p.where.c_str(), p.sentence.c_str());
     if (const auto deadline = localMinutes(plan->deadline); deadline && *deadline < nowMinutes()) std::puts("Mind: the time it must be ready has passed.");  // no reason to refuse answers
+    const auto library = material::withColours(io::library(), plan->colours);
+    for (const auto& piece : plan->pieces)
+        for (const auto& b : orderBreaks(piece, *plan, library)) std::printf("Mind: %s: %s\n", piece.name.c_str(), b.sentence.c_str());
     if (found.empty()) std::puts("The plan is in order.");
     return printed() && found.empty() ? 0 : 1;
 }

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <nlohmann/json.hpp>
 
+#include "cli/case_words.h"
 #include "core/heat/pot.h"
 #include "core/plan/answers.h"
 #include "core/plan/strength.h"
@@ -13,14 +14,6 @@ namespace uovo::cli {
 namespace {
 
 using nlohmann::json;
-
-tl::expected<Plan, Problem> planOf(const json& given) {
-    json piece = given.at("piece");
-    if (!piece.contains("id")) piece["id"] = "fact";
-    json plan{{"format", "uovo-plan"}, {"version", kPlanVersion}, {"deadline", "2026-08-12T21:30"}, {"pieces", json::array({piece})}};
-    if (given.contains("kitchen")) plan["kitchen"] = given.at("kitchen");
-    return readPlan(plan.dump());
-}
 
 coat::Place placeOf(const std::string& word) { return word == "table" ? coat::Place::Table : word == "fridge" ? coat::Place::Fridge : coat::Place::Freezer; }
 
@@ -40,7 +33,7 @@ tl::expected<double, Problem> filledTo(const form::Part& part, double level) {
 }  // namespace
 
 tl::expected<double, Problem> practiceSetting(const json& g) {
-    const auto plan = planOf(g);
+    const auto plan = casePlan(g);
     if (!plan) return tl::unexpected(plan.error());
     const auto& lib = io::library();
     const Piece& piece = plan->pieces.front();
@@ -49,7 +42,7 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
     const material::Coating& c = *coating;
     const std::string reached = g.at("reached");
     if (reached == "usable") return heat::batchWindow(c, lib.physics, g.at("mass"), 0, c.working(), plan->kitchen.room.value) / 60;
-    const double T = piece.cast.temperature.value > 0 ? piece.cast.temperature.value : c.working(), X = material::crystalsAt(c, T);
+    const double T = piece.cast().temperature.value > 0 ? piece.cast().temperature.value : c.working(), X = material::crystalsAt(c, T);
     const heat::CrystalLaw law = heat::CrystalLaw(c, lib.physics).keeping(material::temperKept(c, T));
     std::vector<setting::Stay> stays;
     for (const auto& s : g.at("stays")) stays.push_back(stayIn(placeOf(s.at(0)), s.at(1), *plan, lib));
@@ -58,7 +51,7 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
     if (g.contains("filled")) {
         if (piece.family().former != form::Former::Cup) return tl::unexpected(Problem{"Only a cup is filled.", "filled"});
         cast = setting::cast(setting::filledCup(form::figure(piece.shape, "topDiameter"), g.at("filled"), T, X), c);
-    } else if (!piece.coats.empty()) {  // as its coats leave it
+    } else if (!piece.coats().empty()) {  // as its coats leave it
         AnswerOptions o;
         o.bands = false;
         const auto take = [&](const CoatTimes& t) { return (reached == "firm" ? t.setting.back().firm : reached == "set" ? t.setting.back().set : t.setting.back().release) / 60 - g.value("less", 0.0); };
@@ -86,7 +79,7 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
     } else {
         const auto built = form::build(piece.shape);
         if (!built) return tl::unexpected(built.error());
-        cast = castOf(built->items.front(), built->items.front().shape.chocolate(), piece, *plan, lib, c);
+        cast = castOf(built->items.front(), built->items.front().shape.chocolate(), piece.cast(), *plan, lib, c);
         if (g.contains("tray")) cast.body.outer = {g.at("tray"), 0, plan->kitchen.room.value};
     }
     if (reached == "stick") return setting::standsAfter({}, cast, c, law, stays.front(), lib.physical("staticYield")) / 60;
@@ -96,7 +89,7 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
 }
 
 tl::expected<double, Problem> practiceStrength(const json& g) {
-    const auto plan = planOf(g);
+    const auto plan = casePlan(g);
     if (!plan) return tl::unexpected(plan.error());
     Cache cache;
     AnswerOptions o;

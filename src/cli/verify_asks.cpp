@@ -12,6 +12,7 @@
 #include "cli/shell_case.h"
 #include "cli/verify_film.h"
 #include "cli/verify_mesh_film.h"
+#include "cli/case_words.h"
 #include "core/batch/batch.h"
 #include "core/form/former.h"
 #include "core/heat/body.h"
@@ -35,10 +36,7 @@ double num(const json& j, const char* key) { return j.at(key).get<double>(); }
 
 /// Case files hold a piece with the keys of a plan; the plan's own reader reads it.
 tl::expected<Piece, Problem> pieceOf(const json& given) {
-    json piece = given.at("piece");
-    if (!piece.contains("id")) piece["id"] = "case";
-    const json plan{{"format", "uovo-plan"}, {"version", kPlanVersion}, {"pieces", json::array({piece})}};
-    auto read = readPlan(plan.dump());
+    auto read = casePlan(given);
     if (!read) return tl::unexpected(read.error());
     return read->pieces.front();
 }
@@ -53,11 +51,9 @@ tl::expected<form::Meridian, Problem> meridianOf(const json& given) {
 
 /// Answers of one piece with the rest of the plan as it comes.
 tl::expected<Answers, Problem> answersOf(const json& given) {
-    auto piece = pieceOf(given);
-    if (!piece) return tl::unexpected(piece.error());
-    Plan plan;
-    plan.deadline = "2026-08-12T21:30";
-    plan.pieces = {*piece};
+    auto read = casePlan(given);
+    if (!read) return tl::unexpected(read.error());
+    Plan& plan = *read;
     if (given.contains("room")) plan.kitchen.room = num(given, "room");
     Cache cache;
     AnswerOptions o;

@@ -12,7 +12,7 @@
 #include <functional>
 #include <numeric>
 
-#include "report/card_inside.h"
+#include "report/card_steps.h"
 #include "report/card_pots.h"
 #include "report/fonts.h"
 #include "report/page.h"
@@ -23,70 +23,9 @@
 namespace uovo::report {
 namespace {
 
-QString wayWords(const PlannedCoat& c, UnitSystem u) {
-    if (c.way == coat::Way::Dip) return QStringLiteral("Dip");
-    if (c.way == coat::Way::Pour) return QStringLiteral("Fill and pour out");
-    if (c.way == coat::Way::Turn) return QStringLiteral("Fill to %1, close, turn about").arg(qstring(format(c.fill.value, Dimension::Percent, u)));
-    if (c.way == coat::Way::Press) return QStringLiteral("Press the rim into a plate of chocolate");
-    const QString where = c.where == coat::Where::Rim ? QStringLiteral(" round the rim") : c.where == coat::Where::Foot ? QStringLiteral(" on the foot") : c.where == coat::Where::Spots ? QStringLiteral(" where it is marked") : QString();
-    return QStringLiteral("Brush ") + qstring(format(c.brushMass.value, Dimension::Mass, u)) + where;
-}
-
-QString restWords(const PlannedCoat& c, bool balloon) {
-    if (c.rest == coat::Rest::Hung) return QStringLiteral("hang it by the knot");
-    if (c.rest == coat::Rest::Inverted) return balloon ? QStringLiteral("upside down on a ring") : QStringLiteral("turned upside down");
-    return balloon ? QStringLiteral("stand it on paper") : QStringLiteral("stand it upright");
-}
-
 QString said(const Answer& a) { return qstring(a.headline + (a.after.empty() ? "" : " " + a.after) + ". " + a.sentence); }
 
-/// As typed when a person typed it, else formatted.
-QString spoken(const Measure& m, Dimension d, UnitSystem u) { return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(m.typed); }
-
-/// The coats, one after the other, as they are done.
-void paintCoats(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const CoatTimes& times) {
-    const auto u = plan.units;
-    for (size_t i = 0; i < piece.coats.size(); ++i) {
-        const auto& c = piece.coats[i];
-        page.need(30);
-        page.rule();
-        page.y += 2.5;
-        page.line(kMargin, QString::number(i + 1), 8, QFont::Bold);
-        page.line(kMargin + 12, wayWords(c, u), 6, QFont::DemiBold);
-        page.right(kMargin + page.width(), spoken(c.temperature, Dimension::Temperature, u), 7.5, QFont::Bold);
-        page.y += 9;
-        QString words;
-        if (piece.chocolateOf(c) != piece.chocolate)
-            if (const auto* other = lib.find(c.chocolate)) words += QStringLiteral("In %1. ").arg(qstring(other->name).toLower());
-        if (c.way == coat::Way::Dip) words += QStringLiteral("Drain over the bath %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
-        if (c.way == coat::Way::Pour) words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
-        const QString lasts = spoken(c.moveFor, Dimension::Duration, u);
-        const bool moved = c.motion != coat::Motion::Still || c.way == coat::Way::Turn, movedInCold = moved && c.moveIn != coat::Place::Table;
-        if (c.way == coat::Way::Turn && c.motion == coat::Motion::Over) words += QStringLiteral("swirl it until no bare patch is left, then ");
-        if (movedInCold && c.delay.value > 0) words += QStringLiteral("wait %1 on the table, then ").arg(spoken(c.delay, Dimension::Duration, u));
-        if (movedInCold) words += placeWords(c.moveIn) + QLatin1Char(' ');
-        if (c.motion == coat::Motion::Spin || (c.way == coat::Way::Turn && c.motion == coat::Motion::Still)) words += QStringLiteral("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
-        if (c.motion == coat::Motion::Over) words += QStringLiteral("roll it once round and set it on another side every %1 for %2, then ").arg(spoken(c.moveEvery, Dimension::Duration, u), lasts);
-        if (c.motion == coat::Motion::Side) words += QStringLiteral("lay it on its side for %1, then ").arg(lasts);
-        if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(spoken(c.tap, Dimension::Duration, u));
-        if (c.scrape) words += QStringLiteral("scrape the rim, then ");
-        words += restWords(c, piece.overBalloon()) + QStringLiteral(". ");
-        words += c.place == coat::Place::Table ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
-                 : movedInCold && c.moveIn == c.place ? QStringLiteral("Leave it there for %1.").arg(spoken(c.stay, Dimension::Duration, u))
-                 : c.delay.value > 0 && !movedInCold ? QStringLiteral("Wait %1 on the table, then %2 for %3.").arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place), spoken(c.stay, Dimension::Duration, u))
-                                               : QStringLiteral("At once %1, for %2.").arg(placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
-        words[0] = words[0].toUpper();
-        page.paragraph(kMargin + 12, page.width() - 12, words, 4.6);
-        page.paragraph(kMargin + 12, page.width() - 12,
-                       std::isnan(times.setting[i].lock) ? QStringLiteral("It still flows when its time is over.")
-                                           : QStringLiteral("It stops flowing after %1 and is firm after %2. Look for bare spots before it does.")
-                                                 .arg(qstring(format(times.setting[i].lock, Dimension::Duration, u)), qstring(format(times.setting[i].firm, Dimension::Duration, u))),
-                       4, kQuiet);
-        page.y += 2;
-    }
-}
-
-void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a) {
+void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a, const Answers& answers) {
     const auto u = plan.units;
     const auto& s = *a.made->meridian;
     const CoatedWall& wall = *a.made->wall;
@@ -133,23 +72,16 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
     p.setPen(QPen(kQuiet, 0.1));
     page.line(kMargin, QStringLiteral("Section with the wall drawn twice as thick."), 3.2, QFont::Normal, kQuiet);
     page.y += 7;
-    paintCoats(page, plan, lib, piece, wall);
-    paintInside(page, plan, lib, piece, a);
+    paintMaking(page, plan, lib, piece, a, answers);
     page.y += 2;
     page.rule();
     page.y += 3;
     for (const auto& answer : a.answers)
         if (answer.tone == Tone::Weak || answer.tone == Tone::Impossible) page.paragraph(kMargin, page.width(), said(answer), 4.2, kHarm);
-    for (const auto& caution : lib.cautions)
-        for (const auto& w : caution.when)
-            if ((w == "balloon" && piece.overBalloon()) || (w == "cup" && !piece.overBalloon())) {
-                page.paragraph(kMargin, page.width(), qstring(caution.text), 3.8, kQuiet);
-                break;
-            }
 }
 
 /// A part or compound: its figures, its parts with their grams, its joints.
-void paintPart(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a) {
+void paintPart(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a, const Answers& answers) {
     const auto u = plan.units;
     const Made& s = *a.made;
     page.y += 2;
@@ -181,10 +113,7 @@ void paintPart(Page& page, const Plan& plan, const material::Library& lib, const
         if (!figures.isEmpty()) page.paragraph(kMargin, page.width(), figures.join(QStringLiteral(", ")) + QStringLiteral("."), 4, kQuiet);
         page.y += 1;
     }
-    if (s.wall) paintCoats(page, plan, lib, piece, *s.wall);
-    paintCasts(page, plan, piece, a);
-    paintJoints(page, plan, lib, piece, a);
-    paintInside(page, plan, lib, piece, a);
+    paintMaking(page, plan, lib, piece, a, answers);
     page.y += 2;
     page.rule();
     page.y += 3;
@@ -219,7 +148,7 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
         if (!answers.pieces[i]->made) continue;
         page.next();
         head();
-        answers.pieces[i]->made->meridian ? paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i]) : paintPart(page, plan, lib, plan.pieces[i], *answers.pieces[i]);
+        answers.pieces[i]->made->meridian ? paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers) : paintPart(page, plan, lib, plan.pieces[i], *answers.pieces[i], answers);
     }
     page.next();
     head();

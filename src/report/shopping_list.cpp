@@ -1,5 +1,6 @@
 #include "report/shopping_list.h"
 
+#include <algorithm>
 #include <cmath>
 
 #include "report/page.h"
@@ -20,8 +21,13 @@ std::vector<Line> lines(const Plan& plan, const Shopping& s) {
                        QStringLiteral("%1 to melt%2").arg(g(l.need), l.have > 0 ? QStringLiteral(", %1 there").arg(g(l.have)) : QString())});
     }
     for (const auto& x : s.supplies) out.push_back({qstring(x.name + ": " + x.amount), QStringLiteral("for ") + qstring(x.forWhat)});
-    for (const auto& p : plan.pieces)
-        if (p.filling && p.filling->recipe.empty()) out.push_back({qstring(p.filling->name), QStringLiteral("for %1 × %2").arg(p.count).arg(qstring(p.name).toLower())});
+    for (const auto& f : plan.fillings) {
+        if (!f.recipe.empty()) continue;
+        QStringList into;
+        for (const auto& p : plan.pieces)
+            if (std::ranges::any_of(StepsOf<const FillStep>(p.making), [&](const FillStep& step) { return step.filling == f.id; })) into << QStringLiteral("%1 × %2").arg(p.count).arg(qstring(p.name).toLower());
+        if (!into.isEmpty()) out.push_back({qstring(f.name), QStringLiteral("for ") + into.join(QStringLiteral(", "))});
+    }
     return out;
 }
 

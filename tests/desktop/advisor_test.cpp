@@ -24,12 +24,12 @@ TEST_CASE("ways to another wall are found, taken with one click and taken back")
     auto* page = opened(p);
     const auto takes = page->findChildren<QPushButton*>("adviceTake");
     REQUIRE(takes.size() >= 1);
-    const auto before = p.session.piece()->coats;
+    const std::vector<PlannedCoat> before = p.session.piece()->coats();
     QTest::mouseClick(takes.back(), Qt::LeftButton);
-    CHECK_FALSE(p.session.piece()->coats == before);
+    CHECK_FALSE(std::vector<PlannedCoat>(p.session.piece()->coats()) == before);
     p.answered();
     p.session.document().undo();
-    CHECK(p.session.piece()->coats == before);
+    CHECK(std::vector<PlannedCoat>(p.session.piece()->coats()) == before);
 }
 
 TEST_CASE("an impossible wish is said in words, another wish is looked for at once") {
@@ -86,7 +86,7 @@ TEST_CASE("a part's wall is computed from its coats at a click, shown on the sta
     CHECK(p.window.shape()->recipe()->field("former/wall"));
     QTest::mouseClick(button, Qt::LeftButton);
     p.answered();
-    REQUIRE(p.session.piece()->coats.size() == 2);
+    REQUIRE(p.session.piece()->coats().size() == 2);
     const auto a = p.session.pieceAnswers("moon");
     REQUIRE(a->made->wall);
     CHECK(p.window.shape()->recipe()->field("former/wall") == nullptr);
@@ -98,7 +98,7 @@ TEST_CASE("a part's wall is computed from its coats at a click, shown on the sta
     CHECK(button->text().contains("Assume"));
     QTest::mouseClick(button, Qt::LeftButton);
     p.answered();
-    CHECK(p.session.piece()->coats.empty());
+    CHECK(p.session.piece()->coats().empty());
     CHECK_FALSE(p.session.pieceAnswers("moon")->made->wall);
     CHECK(p.window.shape()->recipe()->field("former/wall"));
 }

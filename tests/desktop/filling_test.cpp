@@ -16,7 +16,7 @@ QWidget* page(Program& p) {
     return found;
 }
 
-const Filling& filling(Program& p) { return *p.piece().filling; }
+const Filling& filling(Program& p) { return *p.session.plan().fillingOf(p.piece()); }
 
 void write(QWidget* in, const char* name, const QString& words) {
     auto* e = in->findChild<QLineEdit*>(name);
@@ -35,7 +35,7 @@ TEST_CASE("a piece is filled to three quarters and closed with a lid") {
     how->setCurrentIndex(1);
     emit how->activated(1);
     p.answered();
-    CHECK(filling(p).share.value == 0.75);
+    CHECK(p.piece().fill()->share.value == 0.75);
     const auto a = p.session.pieceAnswers(p.piece().id);
     CHECK(a->fillEach == Approx(0.75 * a->made->capacity));
     for (auto* f : in->findChildren<FigureField*>())

@@ -66,7 +66,7 @@ TEST_CASE("the coats of a bowl play in time, can be scrubbed, and give way to th
     CHECK(film->words().contains("coat 2"));
     CHECK(film->words().contains("0 % flows"));
     // an edit of the coats ends the show
-    p.session.editPiece("Cooler", [](Piece& piece) { piece.coats[0].temperature = Measure(31.0); });
+    p.session.editPiece("Cooler", [](Piece& piece) { piece.coats()[0].temperature = Measure(31.0); });
     p.answered();
     CHECK_FALSE(film->isShowing());
     CHECK_FALSE(shape->solid()->showsFilm());
@@ -89,7 +89,7 @@ TEST_CASE("computing the coats can be stopped") {
     p.session.select("moon");
     p.session.editPiece("A ball, turned", [](Piece& piece) {
         piece.shape = form::usual("ball");
-        piece.coats = {turnedCoat(0.25), turnedCoat(0.2), turnedCoat(0.15)};
+        piece.coats() = {turnedCoat(0.25), turnedCoat(0.2), turnedCoat(0.15)};
     });
     p.answered();
     auto* film = p.window.shape()->film();
@@ -106,14 +106,14 @@ TEST_CASE("a coat's own chocolate, its turning, tapping and scraping are set on 
     QTest::mouseClick(card->findChild<QPushButton*>("coatDetails"), Qt::LeftButton);
     auto* page = p.window.sheet()->findChild<QWidget*>("coatPage");
     REQUIRE(page);
-    const auto before = p.session.piece()->coats;
+    const std::vector<PlannedCoat> before = p.session.piece()->coats();
     auto* chocolate = page->findChild<QComboBox*>("coatChocolate");
     const int white = chocolate->findText("White", Qt::MatchStartsWith);
     REQUIRE(white > 0);
     chocolate->setCurrentIndex(white);
     emit chocolate->activated(white);
-    CHECK(p.session.piece()->coats[1].chocolate == "white");
-    CHECK(p.session.piece()->coats[1].temperature.value < before[1].temperature.value);
+    CHECK(p.session.piece()->coats()[1].chocolate == "white");
+    CHECK(p.session.piece()->coats()[1].temperature.value < before[1].temperature.value);
     p.answered();
     // two pots, and the outside is white
     CHECK(p.session.answers()->pots.size() > 1);
@@ -122,25 +122,25 @@ TEST_CASE("a coat's own chocolate, its turning, tapping and scraping are set on 
     motion->setCurrentIndex(3);
     emit motion->activated(3);
     page->findChild<QCheckBox*>("coatScrape")->click();
-    CHECK(p.session.piece()->coats[1].motion == coat::Motion::Side);
-    CHECK(p.session.piece()->coats[1].scrape);
+    CHECK(p.session.piece()->coats()[1].motion == coat::Motion::Side);
+    CHECK(p.session.piece()->coats()[1].scrape);
     p.answered();
     REQUIRE(p.session.pieceAnswers("crater-bowl")->made);
     CHECK_FALSE(p.session.pieceAnswers("crater-bowl")->made->meridian->round);  // no longer round: on its own triangles
     card = p.window.shape()->coats()->cards().at(1);
     CHECK(card->findChild<QLabel*>("coatExtras")->toolTip().contains("on its side"));
     for (int i = 0; i < 3; ++i) p.session.document().undo();
-    CHECK(p.session.piece()->coats == before);
+    CHECK(std::vector<PlannedCoat>(p.session.piece()->coats()) == before);
 }
 
 TEST_CASE("strokes are painted where a person clicks, thicken the wall there, and are wiped off again") {
     Program p;
     p.session.editPiece("Brush where I paint", [](Piece& piece) {
-        PlannedCoat c = piece.coats.back();
+        PlannedCoat c = piece.coats().back();
         c.way = coat::Way::Brush;
         c.where = coat::Where::Spots;
         c.brushMass = Measure(0.01);
-        piece.coats.push_back(c);
+        piece.coats().push_back(c);
     });
     auto* shape = p.window.shape();
     CHECK(p.session.problemAt("pieces/crater-bowl/coats/2/where").contains("Paint"));
@@ -154,27 +154,27 @@ TEST_CASE("strokes are painted where a person clicks, thicken the wall there, an
     const double before = solid->wallAt(middle);
     REQUIRE(std::isfinite(before));
     QTest::mouseClick(solid, Qt::LeftButton, Qt::NoModifier, middle);
-    REQUIRE(p.session.piece()->coats[2].spots.size() == 1);
+    REQUIRE(p.session.piece()->coats()[2].spots.size() == 1);
     p.answered();
     QTest::qWait(50);
     middle = solid->rect().center();  // the cards below may have grown meanwhile: the stage's middle looks at the same place
     CHECK(solid->wallAt(middle) > before + 0.0005);
     QTest::mouseClick(solid, Qt::LeftButton, Qt::NoModifier, middle);  // again at the same place: a second stroke of it
-    REQUIRE(p.session.piece()->coats[2].spots.size() == 1);
-    CHECK(p.session.piece()->coats[2].spots[0].weight == 2);
+    REQUIRE(p.session.piece()->coats()[2].spots.size() == 1);
+    CHECK(p.session.piece()->coats()[2].spots[0].weight == 2);
     // a drag turns the piece and paints nothing
     QTest::mousePress(solid, Qt::LeftButton, Qt::NoModifier, middle);
     QTest::mouseMove(solid, middle + QPoint(60, 0));
     QTest::mouseRelease(solid, Qt::LeftButton, Qt::NoModifier, middle + QPoint(60, 0));
-    CHECK(p.session.piece()->coats[2].spots.size() == 1);
+    CHECK(p.session.piece()->coats()[2].spots.size() == 1);
     QTest::keyClick(solid, Qt::Key_Space);
-    CHECK(p.session.piece()->coats[2].spots.size() == 2);
+    CHECK(p.session.piece()->coats()[2].spots.size() == 2);
     QTest::keyClick(solid, Qt::Key_Space, Qt::ShiftModifier);
-    CHECK(p.session.piece()->coats[2].spots.size() == 1);
+    CHECK(p.session.piece()->coats()[2].spots.size() == 1);
     // saved and read again
     const auto again = readPlan(writePlan(p.session.plan()));
     REQUIRE(again);
-    CHECK(again->pieces[0].coats[2].spots == p.session.piece()->coats[2].spots);
+    CHECK(again->pieces[0].coats()[2].spots == p.session.piece()->coats()[2].spots);
 }
 
 TEST_CASE("bare spots are hatched on the stage and listed, a longer turning closes them") {
@@ -185,7 +185,7 @@ TEST_CASE("bare spots are hatched on the stage and listed, a longer turning clos
         PlannedCoat c = turnedCoat(0.04);
         c.moveFor = 120;
         c.moveEvery = 60;
-        piece.coats = {c};
+        piece.coats() = {c};
     });
     p.answered();
     auto* shape = p.window.shape();
@@ -198,9 +198,9 @@ TEST_CASE("bare spots are hatched on the stage and listed, a longer turning clos
     const int hatched = reddish(shape->picture(1));
     CHECK(hatched > 60);
     p.session.editPiece("More of it, turned longer", [](Piece& piece) {
-        piece.coats[0].fill = Measure(0.3);
-        piece.coats[0].motion = coat::Motion::Spin;
-        piece.coats[0].moveFor = Measure(600);
+        piece.coats()[0].fill = Measure(0.3);
+        piece.coats()[0].motion = coat::Motion::Spin;
+        piece.coats()[0].moveFor = Measure(600);
     });
     p.answered();
     const auto* after = shape->answers()->view("holes");
@@ -236,13 +236,13 @@ TEST_CASE("pictures of the coats in time", "[.][pictures]") {
     if (!qEnvironmentVariableIsSet("UOVO_ALL_PICTURES")) return;  // the rest is to look at
     film->close();
     p.session.editPiece("Two-tone, brushed", [](Piece& piece) {
-        piece.coats[1].chocolate = "white";
-        piece.coats[1].temperature = Measure(29.0);
-        PlannedCoat c = piece.coats.front();
+        piece.coats()[1].chocolate = "white";
+        piece.coats()[1].temperature = Measure(29.0);
+        PlannedCoat c = piece.coats().front();
         c.way = coat::Way::Brush;
         c.where = coat::Where::Spots;
         c.brushMass = Measure(0.01);
-        piece.coats.push_back(c);
+        piece.coats().push_back(c);
     });
     p.window.shape()->paintCoat(2);
     for (const QPoint d : {QPoint(0, 0), QPoint(60, 10), QPoint(-50, 30)})
@@ -263,7 +263,7 @@ TEST_CASE("pictures of the coats in time", "[.][pictures]") {
         piece.shape = form::usual("ball");
         PlannedCoat c = turnedCoat(0.10);
         c.moveFor = 240;
-        piece.coats = {c};
+        piece.coats() = {c};
     });
     p.answered();
     SolidView v = p.window.shape()->solid()->view();
@@ -280,7 +280,7 @@ TEST_CASE("pictures of the coats in time", "[.][pictures]") {
         c.rest = coat::Rest::Inverted;
         c.drain = 12;
         c.temperature = 31.5;
-        piece.coats = {c, c};
+        piece.coats() = {c, c};
     });
     p.answered();
     QTest::qWait(700);

@@ -210,7 +210,7 @@ TEST_CASE("random hands", "[.][hands]") {
             for (int k = 0; k < 60; ++k) {  // answers of other plans are remembered for a while: until these have taken their place
                 Plan plan = io::demoPlan(kNow);
                 plan.pieces.resize(1);
-                plan.pieces[0].coats[0].drain = Measure(20 + k);
+                plan.pieces[0].coats()[0].drain = Measure(20 + k);
                 p.session.document().setPlan(plan, {});
                 CHECK(QTest::qWaitFor([&] { return p.session.isComplete(); }, 60000));
             }

@@ -99,11 +99,11 @@ TEST_CASE("the weakest case is told in the answers, and a way out is taken and c
     Program p;
     // a large thin bowl of one coat, lifted across its rim
     p.session.editPiece("One coat", [](Piece& q) {
-        q.coats.resize(1);
+        q.coats().resize(1);
         q.shape = test::balloon(0.6, 0.225, 0.11, 0.2);
         q.handling.lift = Handling::Lift::Fingers;
         q.chocolate = "milk";
-        q.coats[0].temperature = Measure(29.5);
+        q.coats()[0].temperature = Measure(29.5);
     });
     p.answered();
     auto* answer = p.window.shape()->answers()->view("strength");
@@ -122,7 +122,7 @@ TEST_CASE("the weakest case is told in the answers, and a way out is taken and c
     }, 8000));
     QTest::mouseClick(more, Qt::LeftButton);
     p.answered();
-    CHECK(p.piece().coats.size() == 2);
+    CHECK(p.piece().coats().size() == 2);
     CHECK(shown(p).margin > 1.3 * before);
 }
 

@@ -104,6 +104,62 @@ PlannedCoat coat(Random& r) {
     return c;
 }
 
+Step anyStep(Random& r, Plan& plan, const Piece& p) {
+    switch (below(r, 9)) {
+        case 0: {
+            InsertStep s;
+            s.what = static_cast<InsertStep::What>(below(r, 4));
+            s.name = any<std::string>(r, {"Stick", "Wafer", "Flag", ""});
+            if (s.what == InsertStep::What::Piece && !plan.pieces.empty()) s.piece = chance(r, 0.9) ? any(r, plan.pieces).id : p.id;
+            s.each = 1 + below(r, 4);
+            strange(r, s.mass, 0, 0.05, 0.5);
+            return s;
+        }
+        case 1: {
+            if (plan.toppings.empty() || chance(r, 0.3)) plan.toppings.push_back({.id = fmt::format("topping-{}", plan.toppings.size()), .name = any<std::string>(r, {"Crumbs", "Nuts", "Pearls"}), .grain = Measure(figure(r, 0.0002, 0.02)), .density = figure(r, 60, 3000), .allergens = chance(r, 0.5) ? "nuts" : "", .extra = {}});
+            TopStep s;
+            s.topping = any(r, plan.toppings).id;
+            s.when = static_cast<TopStep::When>(below(r, 3));
+            strange(r, s.each, 0, 0.05, 0.5);
+            return s;
+        }
+        case 2: {
+            SetStep s;
+            s.place = static_cast<coat::Place>(below(r, 3));
+            strange(r, s.stay, 0, 7200, 0.5);
+            return s;
+        }
+        case 3: {
+            DecorateStep s;
+            s.way = static_cast<DecorateStep::Way>(below(r, 6));
+            if (chance(r, 0.5)) s.chocolate = any(r, io::library().chocolates).id;
+            strange(r, s.mass, 0, 0.05, 0.5);
+            strange(r, s.dry, 0, 7200, 0.5);
+            return s;
+        }
+        case 4: {
+            StoreStep s;
+            s.where = static_cast<StoreStep::Where>(below(r, 2));
+            return s;
+        }
+        case 5: {
+            ServeStep s;
+            s.how = static_cast<ServeStep::How>(below(r, 4));
+            strange(r, s.amount, 0, 0.001, 0.5);
+            return s;
+        }
+        case 6: {
+            CastStep s;
+            if (chance(r, 0.5)) s.chocolate = any(r, io::library().chocolates).id;
+            strange(r, s.share, 0.1, 3, 0.5);
+            strange(r, s.table, 0, 1800, 0.3);
+            return s;
+        }
+        case 7: return TrimStep{};
+        default: return any<Step>(r, {ReleaseStep{}, JoinStep{}, LidStep{}});
+    }
+}
+
 Piece piece(Random& r, Plan& plan) {
     Piece p;
     const auto& all = form::families();
@@ -116,25 +172,34 @@ Piece piece(Random& r, Plan& plan) {
     if (chance(r, 0.15)) p.thinner = chance(r, 0.5) ? material::Thinner::CocoaButter : material::Thinner::VegetableOil, p.thinnerShare = figure(r, 0, 0.1);
     if (chance(r, 0.5)) p.count = chance(r, 0.9) ? 1 + below(r, 60) : tame ? 500 : any<int>(r, {0, 499, 500, 501, 100000});
     if (p.alongMeridian() || (p.couldBeCoated() && chance(r, 0.6))) {
-        p.coats = usualCoats(p, plan, io::library());
-        if (chance(r, 0.5)) p.coats.clear();
-        for (int i = below(r, 3); i > 0 || (p.coats.empty() && i == 0 && chance(r, 0.8)); --i) p.coats.push_back(coat(r));
-        if (chance(r, 0.02)) p.coats.resize(9);
+        p.coats() = usualCoats(p, plan, io::library());
+        if (chance(r, 0.5)) p.coats().clear();
+        for (int i = below(r, 3); i > 0 || (p.coats().empty() && i == 0 && chance(r, 0.8)); --i) p.coats().push_back(coat(r));
+        if (chance(r, 0.02)) p.coats().resize(9);
     }
     strange(r, p.wantedWall, 0, 0.01, 0.3);
     if (chance(r, 0.3)) {
-        p.filling.emplace();
-        p.filling->name = "Cream";
-        strange(r, p.filling->each, 0, 5e-4, 0.7);
-        strange(r, p.filling->share, 0, 1, 0.3);
-        strange(r, p.filling->cap, 0, 0.01, 0.3);
-        strange(r, p.filling->make, 0, 7200, 0.3);
-        strange(r, p.filling->usableTo, 0, 80000, 0.3);
+        Filling inside;
+        inside.name = chance(r, 0.5) ? "Cream" : "Jelly";
+        strange(r, inside.make, 0, 7200, 0.3);
+        strange(r, inside.usableTo, 0, 80000, 0.3);
+        inside.perishable = chance(r, 0.7);
+        FillStep& step = plan.fillWith(p, plan.keep(inside));
+        strange(r, step.each, 0, 5e-4, 0.7);
+        strange(r, step.share, 0, 1, 0.3);
+        if (chance(r, 0.3)) strange(r, p.having<LidStep>().depth, 0, 0.01, 1);
     }
+    while (chance(r, 0.35)) {  // steps of every sort, where they belong and where they do not
+        Step step = anyStep(r, plan, p);
+        const size_t at = chance(r, 0.7) ? p.usualPlace(step) : static_cast<size_t>(below(r, static_cast<int>(p.making.size()) + 1));
+        p.making.insert(p.making.begin() + static_cast<std::ptrdiff_t>(at), std::move(step));
+    }
+    if (chance(r, 0.1) && !p.making.empty()) p.making.erase(p.making.begin() + below(r, static_cast<int>(p.making.size())));
+    if (chance(r, 0.05)) std::shuffle(p.making.begin(), p.making.end(), r);
     if (chance(r, 0.2)) p.survives = figure(r, 0.2, 1);
     if (chance(r, 0.2)) p.sits = static_cast<Sits>(below(r, 3));
     if (chance(r, 0.2)) p.handling = {static_cast<Handling::Release>(below(r, 2)), chance(r, 0.5), static_cast<Handling::Lift>(below(r, 4)), static_cast<Handling::Carry>(below(r, 3)), {}};
-    if (chance(r, 0.2)) p.cast = {Measure(figure(r, 26, 45)), Measure(figure(r, 0, 7200)), static_cast<coat::Place>(below(r, 3)), {}};
+    if (chance(r, 0.2)) p.cast() = {"", Measure(1), Measure(figure(r, 26, 45)), Measure(figure(r, 0, 7200)), static_cast<coat::Place>(below(r, 3)), {}};
     if (chance(r, 0.2)) p.loads[any<std::string>(r, {"fingers", "filling", "stack", "drop", "warm", "handle"})] = Measure(figure(r, 0, 50));
     return p;
 }

@@ -71,6 +71,12 @@ std::string lookOf(const Colour& c, const std::string& baseLook) {
     return fmt::format("#{:02X}{:02X}{:02X}", v[0], v[1], v[2]);
 }
 
+double lightness(const std::string& look) {
+    if (look.size() != 7) return 0;
+    const auto channel = [&](size_t i) { return static_cast<double>(std::strtol(look.substr(i, 2).c_str(), nullptr, 16)) / 255; };
+    return 0.299 * channel(1) + 0.587 * channel(3) + 0.114 * channel(5);
+}
+
 std::vector<Problem> problems(const Colour& c, const Library& lib) {
     std::vector<Problem> out;
     const std::string at = "colours/" + c.id + "/";

@@ -31,6 +31,9 @@ ColourMix mix(const Colour& colour, double mass);
 /// Looks of strong colour and base mixed by share, "#RRGGBB": a drawing aid, no colour science.
 std::string lookOf(const Colour& colour, const std::string& baseLook);
 
+/// How light a look "#RRGGBB" is, 0–1: the luma of ITU-R BT.601. 0 for what is no look.
+double lightness(const std::string& look);
+
 /// What is wrong with a colour: strength out of range, base that is not here, a look that is none. Nothing when all is well.
 std::vector<Problem> problems(const Colour& colour, const Library& library);
 

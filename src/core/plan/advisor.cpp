@@ -175,7 +175,7 @@ private:
             for (size_t k = 0; k < n; ++k) {
                 if (left[k].empty()) continue;
                 ++out.tried;
-                const auto& c = pieces[i + k].coats.front();
+                const auto& c = pieces[i + k].coats().front();
                 for (size_t m = 1; m <= left[k].size(); ++m) {  // fewer coats are the beginning of more
                     makings.push_back({c.temperature.value, c.delay.value, c.fill.value, c.rest, m, 0, coat::Where::All, left[k][m - 1], lasts(pieces[i + k], m)});
                     out.most[m - 1] = std::max(out.most[m - 1], got(left[k][m - 1]));
@@ -225,7 +225,7 @@ private:
             if (left.empty()) continue;
             ++out.tried;
             brushed[i].left = left.back();
-            brushed[i].seconds = lasts(p, p.coats.size());
+            brushed[i].seconds = lasts(p, p.coats().size());
             makings.push_back(brushed[i]);
         }
         return {};
@@ -245,7 +245,7 @@ private:
         PlannedCoat c;
         const auto usual = usualCoats(piece_, plan_, lib_);
         c = usual.front();
-        for (const auto& own : piece_.coats)
+        for (const auto& own : piece_.coats())
             if (own.way != coat::Way::Brush) {
                 c = own;
                 break;
@@ -260,26 +260,26 @@ private:
         c.delay = Measure(m.delay);
         c.rest = m.rest;
         if (piece_.closes()) c.fill = Measure(m.fill);
-        p.coats.assign(m.coats, c);
+        p.coats().assign(m.coats, c);
         if (m.brush > 0) {
             c.way = coat::Way::Brush;
             c.where = m.where;
             c.brushMass = Measure(m.brush);
             c.stay = Measure(std::min(c.stay.value, coat::kBrushSets));
-            p.coats.push_back(c);
+            p.coats().push_back(c);
         }
         return p;
     }
 
     bool possible(const Piece& p) const {
-        for (const auto& c : p.coats)
+        for (const auto& c : p.coats())
             if (!coat::checkStep(c, coating_, bears_) || (p.overBalloon() && c.temperature.value > bears_)) return false;
         return true;
     }
 
     static double lasts(const Piece& p, size_t coats) {
         double s = 0;
-        for (size_t i = 0; i < coats; ++i) s += coat::beforeCold(p.coats[i]) + p.coats[i].stay.value;
+        for (size_t i = 0; i < coats; ++i) s += coat::beforeCold(p.coats()[i]) + p.coats()[i].stay.value;
         return s;
     }
 
@@ -327,12 +327,12 @@ private:
         a.thinnest = left.thinnest;
         a.mean = left.mean;
         a.mass = left.mass;
-        a.seconds = lasts(a.changed, a.changed.coats.size());
+        a.seconds = lasts(a.changed, a.changed.coats().size());
         a.meets = meets(left);
         const double sigma = std::max(0.01, std::log(high / low) / 3.2897), x = got(left);  // 5–95 % is 3.29 standard deviations
         a.miss = exact() ? 1 - (normalBelow(std::log((1 + kOff) * value_ / x) / sigma) - normalBelow(std::log((1 - kOff) * value_ / x) / sigma)) : normalBelow(std::log(value_ / x) / sigma);
         static constexpr const char* kCount[]{"", "One coat", "Two coats", "Three coats", "Four coats"};
-        const auto& c = a.changed.coats.front();
+        const auto& c = a.changed.coats().front();
         const auto time = [&](double s) { return format(s, Dimension::Duration, plan_.units); };
         a.recipe = fmt::format("{} at {}, ", kCount[m.coats], format(m.temperature, Dimension::Temperature, plan_.units));
         if (piece_.closes()) a.recipe += fmt::format("the mold {} full, turned about for {}", format(m.fill, Dimension::Percent, plan_.units), time(c.moveFor.value));
@@ -340,7 +340,7 @@ private:
         if (m.brush > 0) a.recipe += fmt::format(", then {} brushed {}", format(m.brush, Dimension::Mass, plan_.units), m.where == coat::Where::Rim ? "round the rim" : "on all over");
         std::vector<std::string> reasons;
         if (m.brush > 0) reasons.emplace_back(m.where == coat::Where::Rim ? "the brush helps where it is thin, at the rim" : "the brush adds what is missing between two numbers of coats");
-        if (m.coats > piece_.coats.size()) reasons.emplace_back("each coat adds to the wall");
+        if (m.coats > piece_.coats().size()) reasons.emplace_back("each coat adds to the wall");
         if (m.temperature < coating_.working() - 0.4) reasons.emplace_back("cooler chocolate stops sooner");
         if (m.temperature > coating_.working() + 0.4) reasons.emplace_back("warmer chocolate runs thinner");
         if (!piece_.closes() && m.delay <= 30) reasons.emplace_back("the cold stops it before it runs off");

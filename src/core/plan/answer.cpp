@@ -16,9 +16,6 @@
 namespace uovo {
 namespace {
 
-constexpr double kPatch = 0.002;      // kg a coated piece: judgement
-constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and swirled: judgement, a quarter to a half
-
 /// The piece in the chocolates it is bought as: a colour changes no wall, a blend does.
 Piece uncoloured(Piece p, const Plan& plan) {
     const auto plain = [&](std::string& id) {
@@ -29,8 +26,19 @@ Piece uncoloured(Piece p, const Plan& plan) {
             }
     };
     plain(p.chocolate);
-    for (auto& c : p.coats) plain(c.chocolate);
+    for (auto& step : p.making) {
+        if (auto* c = std::get_if<PlannedCoat>(&step)) plain(c->chocolate);
+        if (auto* c = std::get_if<CastStep>(&step)) plain(c->chocolate);
+    }
     return p;
+}
+
+/// The steps that shape decides on: wall, grams and setting read no other.
+Making shaping(const Making& making) {
+    Making out;
+    for (const auto& s : making)
+        if (std::holds_alternative<PlannedCoat>(s) || std::holds_alternative<CastStep>(s) || std::holds_alternative<InsertStep>(s)) out.push_back(s);
+    return out;
 }
 
 /// A library may throw where a shape is beyond it: that is this piece's problem, the others go on.
@@ -74,7 +82,7 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     Piece p = uncoloured(piece, plan);
     p.name.clear();
     p.count = 1;
-    p.filling.reset();
+    p.making = shaping(p.making);
     p.pot.clear();
     p.wantedWall = 0;
     p.survives = 1;
@@ -83,6 +91,15 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     essence.pieces = {p};
     essence.colours = blends(plan);
     return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) + writePlan(essence);
+}
+
+/// A problem of a filling or topping is that of every piece that names it.
+bool concernsFilling(const std::string& where, const Piece& piece) {
+    return std::any_of(piece.making.begin(), piece.making.end(), [&](const Step& s) {
+        const auto* fill = std::get_if<FillStep>(&s);
+        const auto* top = std::get_if<TopStep>(&s);
+        return (fill && where.starts_with("fillings/" + fill->filling + "/")) || (top && where.starts_with("toppings/" + top->topping + "/"));
+    });
 }
 
 /// What a part depends on: its figures, the chocolate and the fridge.
@@ -112,10 +129,10 @@ std::string partKey(const Piece& coloured, const Plan& plan) {
     p.temper = piece.temper;
     p.thinner = piece.thinner;
     p.thinnerShare = piece.thinnerShare;
-    p.cast = piece.cast;
+    p.making = shaping(piece.making);
+    if (!piece.wallFromCoats()) p.coats().clear();
     essence.kitchen.freezer = plan.kitchen.freezer;
     if (piece.wallFromCoats()) {
-        p.coats = piece.coats;
         essence.own = plan.own;
         essence.kitchen.freezer = plan.kitchen.freezer;
         essence.kitchen.humidity = plan.kitchen.humidity;
@@ -150,7 +167,7 @@ bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions
             answer.ways = *ways;
             for (auto& way : answer.ways) {  // the remembered piece may differ in what the wall does not depend on
                 Piece changed = piece;
-                changed.coats = way.changed.coats;
+                changed.coats() = std::as_const(way.changed).coats();
                 way.changed = changed;
             }
         }
@@ -185,7 +202,7 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         p.sits = piece.sits;
         p.handling = piece.handling;
         essence.pieces = {p};
-        const std::string what = fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, now->fillEach, piece.filling && piece.filling->perishable, writePlan(essence), madeKey(piece, plan, options));
+        const std::string what = fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, now->fillEach, fillsPerishable(piece, plan), writePlan(essence), madeKey(piece, plan, options));
         const auto key = [&](const StrengthOptions& o) { return fmt::format("strength {} {} {}", o.triangles, o.ways, what); };
         Job job{i, key(how), nullptr, false};
         job.stage = std::static_pointer_cast<const StrengthStage>(cache.find(key(whole)));  // the better one, where it is known already
@@ -307,7 +324,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         a->id = piece.id;
         const std::string at = "pieces/" + piece.id + "/";
         for (const auto& p : out.problems)
-            if (p.where.starts_with(at) || p.where.starts_with("kitchen/") || p.where.starts_with("own/" + piece.chocolate) || p.where.starts_with("colours/" + piece.chocolate)) a->problems.push_back(p);
+            if (p.where.starts_with(at) || p.where.starts_with("kitchen/") || p.where.starts_with("own/" + piece.chocolate) || p.where.starts_with("colours/" + piece.chocolate) || concernsFilling(p.where, piece)) a->problems.push_back(p);
         if (a->problems.empty()) {
             const std::string key = madeKey(piece, plan, options);
             a->made = std::static_pointer_cast<const Made>(cache.find(key));
@@ -330,94 +347,14 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         }
         a->coating = *coatingOf(piece, plan, lib);
         a->make = batch::piecesToMake(piece.count, piece.survives, lib.usual("sparesSure"));
-        const double clearance = lib.usual("bathClearance");
-        // What goes into each pot: coats of another chocolate come from a pot of their own.
-        struct Share {
-            batch::PotKey pot;
-            double each = 0, bath = 0, aside = 0;
-        };
-        std::vector<Share> shares;
-        const auto share = [&](const std::string& chocolate) -> Share& {
-            const batch::PotKey key = potOf(piece, chocolate, lib);
-            for (auto& s : shares)
-                if (s.pot == key) return s;
-            shares.push_back({key, 0, 0, 0});
-            return shares.back();
-        };
-        const auto coatShare = [&](size_t k) -> Share& { return share(piece.chocolateOf(piece.coats[k])); };
+        addSteps(piece, plan, lib, *a);
+        out.problems.insert(out.problems.end(), a->problems.begin(), a->problems.end());
+        for (auto& d : demandsOf(piece, plan, lib, *a)) {
+            packets.push_back(packetOf(plan, lib, d.pot.chocolate));
+            demands.push_back(std::move(d));
+        }
         const Made& made = *a->made;
-        const CoatedWall* wall = made.wall.get();
-        for (size_t k = 0; k < made.items.size(); ++k) {
-            if (wall && wall->covers(k)) continue;
-            const auto& item = made.assembly.items[k];
-            share(piece.chocolate).each += made.items[k];
-            if (item.shape.body == form::Body::Sheet && form::family(item.part.family)->cut)  // what is cut needs the sheet it is cut from
-                share(piece.chocolate).aside += made.items[k] * (1 / lib.usual("sheetUsed") - 1);
-        }
-        for (size_t k = 0; wall && k < piece.coats.size(); ++k) {
-            coatShare(k).each += wall->coats[k].added;
-            coatShare(k).aside += wall->coats[k].fell;  // on the paper it stands on
-        }
-        if (made.melted > 0) {  // a hole's chocolate is there while it is made, and comes back
-            Share& s = wall ? coatShare(0) : share(piece.chocolate);
-            if (wall) s.each -= made.melted;
-            s.aside += made.melted;
-        }
-        if (made.meridian) {
-            if (piece.overBalloon() && std::any_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
-                const auto former = form::meridian(piece.shape);
-                const double dip = form::figure(piece.shape, "dip");
-                const auto bath = piece.pot.empty() ? batch::bestBath(*former, dip, lib.pots, clearance) : batch::bathFor(*former, dip, *lib.pot(piece.pot), clearance);
-                if (bath) {
-                    a->bath = *bath;
-                } else {
-                    a->problems.push_back({bath.error().sentence, at + "pot"});
-                    out.problems.push_back(a->problems.back());
-                }
-            }
-            const double volume = !piece.overBalloon() ? made.meridian->formerVolume : a->bath ? a->bath->chocolate : 0;  // the last cup is still filled once
-            for (size_t k = 0; k < piece.coats.size(); ++k)
-                if (coat::drains(piece.coats[k].way)) coatShare(k).bath = std::max(coatShare(k).bath, volume * coatingOf(piece, piece.coats[k], plan, lib)->densityMelt);
-        } else {
-            for (size_t k = 0; k < made.volumes.size(); ++k) {  // the last mold is still filled once before it is poured out
-                const auto& item = made.assembly.items[k];
-                if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside) || piece.closes()) continue;
-                const double kg = kFilledOnce * (item.shape.volume - made.volumes[k]) * a->coating.densityMelt;
-                if (!wall) share(piece.chocolate).bath = std::max(share(piece.chocolate).bath, kg);
-                for (size_t n = 0; wall && n < piece.coats.size(); ++n)
-                    if (piece.coats[n].way == coat::Way::Pour) coatShare(n).bath = std::max(coatShare(n).bath, kg);
-            }
-        }
-        // What goes in, and the lid on it: chocolate that is wanted molten late.
-        if (piece.filling) {
-            const auto& f = *piece.filling;
-            const double capacity = made.capacity;
-            const MeridianWall* along = made.meridian.get();
-            a->fillEach = f.share.value > 0 && capacity > 0 ? f.share.value * capacity : f.each.value;
-            a->fillLevel = along ? levelOfVolume(made, a->fillEach) : std::nan("");
-            if (f.cap.value > 0) {
-                const double lid = along ? volumeAtLevel(made, a->fillLevel + f.cap.value) - a->fillEach
-                                         : capacity / std::max(1e-3, made.box.size().z) * f.cap.value;  // of a part on the average of its height
-                a->capMass = std::isfinite(lid) ? std::max(0.0, lid) * a->coating.densitySolid : 0;
-                share(piece.chocolate).each += a->capMass;
-            }
-        } else {
-            a->fillLevel = std::nan("");
-        }
-        // Late in the day: patches on what is coated, a fillet of 4 by 4 mm along what is glued.
-        double late = a->capMass * piece.count, work = 0;
-        if (wall) late += kPatch * a->make;
-        const double fillet = lib.strong("jointFillet");
-        for (const auto& joint : made.assembly.joints) late += 0.5 * fillet * fillet * joint.length * a->coating.densityMelt * a->make;
-        const auto task = [&](const char* name) { return lib.tasks.at(name).seconds.value / 60 * a->make; };
-        for (const auto& c : piece.coats) work += task(c.way == coat::Way::Dip ? "dip" : coat::drains(c.way) || c.way == coat::Way::Turn ? "pour" : "brush");
-        if (!wall) work += task("cast") * double(std::max<size_t>(1, made.items.size()));
-        for (const auto& s : shares) {
-            const bool own = s.pot.chocolate == piece.chocolate;
-            demands.push_back({piece.id, s.pot, a->make, s.each, s.bath, potName(s.pot, lib), own ? late : 0, s.aside, work / double(shares.size())});
-            packets.push_back(packetOf(plan, lib, s.pot.chocolate));
-        }
-        const auto place = wall ? piece.coats.back().place : piece.cast.place;
+        const auto place = made.wall ? piece.coats().back().place : piece.cast().place;
         const auto& k = plan.kitchen;
         const auto& parts = made.parts;
         const double gap = lib.usual("pieceGap");
@@ -427,6 +364,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
                       : place == coat::Place::Fridge ? batch::fitOnShelves(k.shelfWidth.value, k.shelfDepth.value, k.shelfHeight.value, k.shelves, parts, gap)
                                                      : batch::fitOnShelves(k.freezerWidth.value, k.freezerDepth.value, k.freezerHeight.value, 1, parts, gap);
         a->answers = made.meridian ? pieceAnswers(piece, plan, lib, *a) : partAnswers(piece, plan, lib, *a);
+        for (auto& said : stepAnswers(piece, plan, lib, *a)) a->answers.push_back(std::move(said));
         out.pieces.push_back(std::move(a));
     }
     out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
@@ -469,10 +407,16 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     for (const auto& caution : lib.cautions) {
         bool relevant = false;
         for (const auto& w : caution.when)
-            for (const auto& p : plan.pieces)
+            for (const auto& p : plan.pieces) {
+                bool perishable = false, egg = false, alcohol = false, mallet = false, flame = false;
+                for (const auto& step : p.making) {
+                    if (const auto* serve = std::get_if<ServeStep>(&step)) mallet |= serve->how == ServeStep::How::Mallet, flame |= serve->how == ServeStep::How::Flame;
+                    if (const auto* fill = std::get_if<FillStep>(&step))
+                        if (const Filling* f = plan.filling(fill->filling)) perishable |= f->perishable, egg |= f->egg, alcohol |= f->isAlcoholic();
+                }
                 relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) || (w == "cup" && p.family().former == form::Former::Cup) ||
-                            (w == "perishable" && p.filling && p.filling->perishable) || (w == "egg" && p.filling && p.filling->egg) ||
-                            (w == "alcohol" && p.filling && p.filling->isAlcoholic()) || w == "trim";
+                            (w == "perishable" && perishable) || (w == "egg" && egg) || (w == "alcohol" && alcohol) || (w == "mallet" && mallet) || (w == "flame" && flame) || w == "trim";
+            }
         if (relevant) out.cautions.push_back(caution.text);
     }
     if (isMany(plan)) out.cautions.push_back("So many kinds of pieces are reckoned for strength on coarser nets, within a few percent, and no ways out are looked for; plan fewer at a time for both.");

@@ -14,7 +14,7 @@
 #include "core/plan/melting.h"
 #include "core/plan/plan.h"
 #include "core/schedule/network.h"
-#include "core/setting/setting.h"
+#include "core/setting/stick.h"
 
 namespace uovo {
 
@@ -47,6 +47,7 @@ struct WayOut {
     double thinnest = 0;   ///< m, after the change
     double mass = 0;       ///< kg more in each piece
     double seconds = 0;    ///< more from first coat to release
+    bool order = false;    ///< it only puts steps in their order: wall and grams stay
     bool enough = false;   ///< reaches the wanted wall
 };
 
@@ -125,12 +126,32 @@ struct Made {
     double area = 0;              ///< m²
     std::vector<batch::Footprint> parts;  ///< what each chocolate item takes while it sets
     double shelfDiameter = 0, shelfHeight = 0;  ///< m it takes while it sets, former included, of the largest of them
-    setting::Times setting;       ///< of what is cast, its slowest item, s
+    setting::Times setting;       ///< of what is cast last, its slowest item, s
+    std::vector<setting::Times> layers;  ///< of the casts before it, where it is cast in several, s
+    double stickStands = 0;       ///< s on the table until a stick stands in what is cast; NaN where none can, or none is asked for
     double thickest = 0;          ///< m, of what sets: wall, or volume over cooled area
     double melted = 0;            ///< kg that a hole takes which is melted into it; they come back
 };
 
 struct StrengthStage;
+
+/// What a filling step puts into one piece.
+struct Filled {
+    size_t step = 0;      ///< of the making
+    std::string filling;  ///< id
+    double each = 0;      ///< m³
+    double level = 0;     ///< m above the lowest point of the former, of all up to it; NaN where it is not round, or spills
+};
+
+/// What a topping step does, and when it can be done.
+struct Topped {
+    size_t step = 0;      ///< of the making
+    std::string topping;  ///< id
+    double grains = 0;    ///< on one piece
+    double cover = 0;     ///< share of its outside under one close layer; NaN where it has none
+    double from = 0, to = 0;  ///< s after the coat under it, from when it holds until the coat takes none; NaN: it never holds, or there is no coat
+    double glue = 0;      ///< kg of chocolate that glues it on one piece
+};
 
 struct PieceAnswers {
     std::string id;
@@ -141,9 +162,12 @@ struct PieceAnswers {
     int make = 0;                   ///< pieces with spares
     std::optional<batch::Bath> bath;
     std::vector<Answer> answers;
-    double fillEach = 0;            ///< m³ of filling in one; 0 without filling
+    double fillEach = 0;            ///< m³ of all that is filled into one; 0 without filling
     double capMass = 0;             ///< kg of the lid on it
     double fillLevel = 0;           ///< m above the lowest point of the former; NaN without filling or when it spills
+    std::vector<Filled> fills;      ///< each of its filling steps
+    std::vector<Topped> toppings;   ///< each of its topping steps
+    std::vector<OrderBreak> breaks; ///< rules of order that its making breaks
     int perShelf = 0;               ///< pieces that fit in the place of the last coat at once
 };
 
@@ -223,7 +247,12 @@ inline constexpr double kSkin = 1e-5;
 tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& library,
                                           std::stop_token stop = {});
 /// An item that is cast or spread, as it cools from its pouring temperature. @param volume m³ of set chocolate in it
-setting::Cast castOf(const form::Item& item, double volume, const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating);
+setting::Cast castOf(const form::Item& item, double volume, const CastStep& cast, const Plan& plan, const material::Library& library, const material::Coating& coating);
+/// Share of a piece's cast chocolate that one of its casts brings.
+double castShare(const Piece& piece, const CastStep& cast);
+/// The stick that stands in a piece, and the seconds on the table until it does; NaN where the piece takes none.
+setting::Stick stickFor(const Made& made);
+double stickStands(const Made& made, const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating);
 /// Coats a bowl or cup.
 struct CoatedMeridian {
     MeridianWall along;
@@ -235,6 +264,14 @@ tl::expected<CoatedMeridian, Problem> coatMeridian(const Piece& piece, const Pla
 tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const material::Library& library, const AnswerOptions& options = {}, std::stop_token stop = {});
 /// Sentences for a part.
 std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& known);
+
+/// What goes into and onto a piece besides its wall: fillings, lid, toppings, order; and the bath it is dipped in.
+/// @param known gets them; its problems say why something does not go
+void addSteps(const Piece& piece, const Plan& plan, const material::Library& library, PieceAnswers& known);
+/// What a piece asks of each pot, spares counted.
+std::vector<batch::Demand> demandsOf(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& known);
+/// Sentences about the steps besides the wall: order, toppings, what stands in it, how it is served.
+std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& known);
 
 /// Sentences for one piece from its stage.
 std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const PieceAnswers& known);

@@ -71,7 +71,7 @@ std::size_t bytesOf(const DayPlan& day) {
 
 std::size_t bytesOf(const std::vector<WayOut>& ways) {
     std::size_t sum = sizeof ways;
-    for (const auto& w : ways) sum += sizeof w + room(w.changed.coats);
+    for (const auto& w : ways) sum += sizeof w + w.changed.making.capacity() * sizeof(Step);
     return sum;
 }
 

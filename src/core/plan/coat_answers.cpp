@@ -13,7 +13,7 @@ constexpr double kCrumb = 1000;  // kg/m³ of nuts and biscuit crumbs: from memo
 class CoatTeller : Speaker {
 public:
     CoatTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating, const CoatTimes& times, double mean, double thickest)
-        : Speaker(piece, plan, lib), coating_(coating), times_(times), last_(piece.coats.back()), mean_(mean), thickest_(thickest) {}
+        : Speaker(piece, plan, lib), coating_(coating), times_(times), last_(piece.coats().back()), mean_(mean), thickest_(thickest) {}
 
     Answer cold() const {
         const auto& t = times_.setting.back();
@@ -79,7 +79,7 @@ public:
         if (runs) a.tone = Tone::Weak;
         const double yield = material::yieldStress(coating_, last_.temperature.value, material::crystalsAt(coating_, last_.temperature.value));
         const double crumb = 3 * yield / (kCrumb * kGravity);
-        if (!runs) a.sentence = fmt::format("Hold or hang it still that long after the last coat{}.", piece_.coats.size() > 1 ? ", less after the others" : "");
+        if (!runs) a.sentence = fmt::format("Hold or hang it still that long after the last coat{}.", piece_.coats().size() > 1 ? ", less after the others" : "");
         if (const auto& rim = times_.rim; std::isfinite(rim.firm) && !piece_.closes()) {
             const std::string from = time(rim.lock), to = time(rim.firm);
             a.sentence += fmt::format("{}Scrape or trim the rim {}.", a.sentence.empty() ? "" : " ", from == to ? "at " + from : fmt::format("from {} to {}", from, to));
@@ -157,9 +157,9 @@ public:
     /// Coats too warm, and coats that come before the last one is firm.
     std::vector<Answer> warnings() const {
         std::vector<Answer> out;
-        for (size_t i = 0; i < piece_.coats.size(); ++i) {
-            const double T = piece_.coats[i].temperature.value;
-            const auto own = coatingOf(piece_, piece_.coats[i], plan_, lib_);
+        for (size_t i = 0; i < piece_.coats().size(); ++i) {
+            const double T = piece_.coats()[i].temperature.value;
+            const auto own = coatingOf(piece_, piece_.coats()[i].chocolate, plan_, lib_);
             const auto& c = own ? *own : coating_;
             const double bears = lib_.former(c.compound ? "balloonBearsCompound" : "balloonBears");
             Answer a;
@@ -179,8 +179,8 @@ public:
                          a.headline, "Test one balloon first.", "Crystals"};
             out.push_back(a);
         }
-        for (size_t i = 0; i + 1 < piece_.coats.size(); ++i) {  // the next coat must not meet liquid chocolate
-            const auto& c = piece_.coats[i];
+        for (size_t i = 0; i + 1 < piece_.coats().size(); ++i) {  // the next coat must not meet liquid chocolate
+            const auto& c = piece_.coats()[i];
             const double lead = coat::beforeCold(c), firm = times_.setting[i].firm;
             if (!(std::isnan(firm) || lead + coat::inCold(c) < firm)) continue;
             Answer a;

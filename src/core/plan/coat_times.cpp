@@ -39,8 +39,8 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
     CoatTimes out;
     const setting::Events events = settingEvents(lib);
     double elapsed = 0, shell = plan.kitchen.room.value;
-    for (size_t k = 0; k < piece.coats.size(); ++k) {
-        const auto& step = piece.coats[k];
+    for (size_t k = 0; k < piece.coats().size(); ++k) {
+        const auto& step = piece.coats()[k];
         const auto [coating, law] = job.melt(k, step.temperature.value);
         setting::Wall wall;
         wall.shell = slow[k].below;
@@ -53,7 +53,7 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
         const double before = coat::beforeCold(step);
         const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, before, plan, lib), stayIn(step.place, 0, plan, lib)};
         out.setting.push_back(setting::settle(setting::cast(wall, coating), law, events, stays));
-        const bool last = k + 1 == piece.coats.size();
+        const bool last = k + 1 == piece.coats().size();
         if (last) {
             out.crystalsOut = setting::crystalsAfter(setting::cast(wall, coating), law, stays, before + coat::inCold(step));
             const double set = out.setting.back().lock;
@@ -65,8 +65,8 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
         shell = slow[k].shellTemperature;
     }
     out.fromFirstCoatToRelease = elapsed;
-    const auto& last = piece.coats.back();
-    const auto [coating, law] = job.melt(piece.coats.size() - 1, last.temperature.value);
+    const auto& last = piece.coats().back();
+    const auto [coating, law] = job.melt(piece.coats().size() - 1, last.temperature.value);
     heat::ColdWall cold;
     cold.thickness = mean;
     cold.density = coating.densitySolid;

@@ -28,17 +28,8 @@ public:
         const int table = addResource(schedule::Resource::Kind::Bench, "bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
         places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
         clear_ = add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
-        for (size_t i = 0; i < plan_.pieces.size(); ++i) {
-            const Piece& piece = plan_.pieces[i];
-            const PieceAnswers& a = *answers_.pieces[i];
-            const std::string things = plural(lower(piece.name));
-            std::vector<int> finished;
-            const Made& made = *a.made;
-            if (made.wall) coats(piece, a, finished);
-            if (!made.wall || made.wall->items.size() < made.assembly.items.size()) casts(piece, a, finished);
-            if (joinsAtLast(piece, made) && made.assembly.items.size() > 1) finished = {join(piece, a, finished, a.make, counted(piece, things))};
-            finish(piece, finished, things);
-        }
+        for (const auto& piece : plan_.pieces) build(piece);
+        keepCold();
         if (serve_ >= 0) net_.order.push_back(serve_);
         for (int i = static_cast<int>(net_.tasks.size()); i-- > 0;)
             if (i != serve_) net_.order.push_back(i);
@@ -46,6 +37,22 @@ public:
     }
 
 private:
+    /// A piece, after those that stand in it.
+    void build(const Piece& piece) {
+        if (finished_.contains(piece.id)) return;
+        finished_[piece.id];
+        for (const auto& step : piece.making)
+            if (const auto* in = std::get_if<InsertStep>(&step); in && in->what == InsertStep::What::Piece)
+                for (const auto& other : plan_.pieces)
+                    if (other.id == in->piece) build(other);
+        const PieceAnswers& a = *answers_.piece(piece.id);
+        const Made& made = *a.made;
+        Since finished;
+        if (made.wall) coats(piece, a, finished);
+        if (!made.wall || made.wall->items.size() < made.assembly.items.size()) casts(piece, a, finished);
+        finish(piece, a, std::move(finished), plural(lower(piece.name)));
+    }
+
     struct PotState {
         int resource = 0, melt = 0;  ///< melt: the task after which it is molten, divided and coloured
         double life = 0;  // min of usable chocolate after tempering
@@ -115,219 +122,485 @@ private:
         return pot;
     }
 
+    /// What a step waits for: a task, and minutes after its end.
+    struct Waits {
+        int task = 0, wait = 0;
+        std::string why;
+    };
+    using Since = std::vector<Waits>;
+    /// Pieces that go through the day together; number 0: all of them.
+    struct Round {
+        const Piece& piece;
+        int number = 1, pieces = 1;
+        std::string who, which;
+    };
+    int task(const Round& r, const std::string& what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
+        const std::string id = r.number > 0 ? fmt::format("{}/{}/{}", r.piece.id, r.number, what) : r.piece.id + "/" + what;
+        return add({id, std::move(title), r.piece.id, lane, length_, 1, coat, r.number, std::move(cautions), r.which, {}, r.who});
+    }
+    std::vector<Round> roundsOf(const Piece& piece, int make, int perRound) const {
+        const int rounds = (make + perRound - 1) / perRound;
+        std::vector<Round> out;
+        for (int r = 0; r < rounds; ++r) {
+            const int from = make * r / rounds + 1, to = make * (r + 1) / rounds;
+            out.push_back({piece, r + 1, to - from + 1, whose(piece, rounds, from, to), numbers(rounds, from, to)});
+        }
+        return out;
+    }
+    /// The first step that is done once, for all rounds together: behind the last that shapes, releases or trims.
+    static size_t together(const Making& making) {
+        size_t at = 0;
+        for (size_t i = 0; i < making.size(); ++i)
+            if (std::holds_alternative<PlannedCoat>(making[i]) || std::holds_alternative<CastStep>(making[i]) || std::holds_alternative<ReleaseStep>(making[i]) || std::holds_alternative<TrimStep>(making[i])) at = i + 1;
+        return at;
+    }
+    template <class S>
+    static bool has(const Making& making) { return firstOf<S>(making) != nullptr; }
+
     /// Everything that is coated, coat after coat: bowls, cups and the molded walls of parts.
-    void coats(const Piece& piece, const PieceAnswers& a, std::vector<int>& finished) {
+    void coats(const Piece& piece, const PieceAnswers& a, Since& finished) {
         const bool balloon = piece.overBalloon(), mold = !piece.alongMeridian();
-        const CoatTimes& times = *a.made->wall;
-        const double across = a.made->shelfDiameter;
         const int walls = static_cast<int>(a.made->wall->items.size());
         double life = 1e9;
-        for (const auto& c : piece.coats) life = std::min(life, potOfCoat(piece, c).life);
-        const double gap = lib_.usual("pieceGap");
-        const int perPlace = std::max(1, a.perShelf);
+        for (const auto& c : piece.coats()) life = std::min(life, potOfCoat(piece, c).life);
         // A sitting must fit the place, the chocolate's life and the hands.
-        const char* work = balloon ? "dip" : "pour";
-        const double each = walls * lib_.tasks.at(work).seconds.value / 60;
+        const double each = walls * lib_.tasks.at(balloon ? "dip" : "pour").seconds.value / 60;
         const int byLife = std::max(1, static_cast<int>((life - 1) / each));
-        const int perRound = std::max(1, std::min({perPlace, byLife, a.make}));
-        const int rounds = (a.make + perRound - 1) / perRound;
+        const size_t end = together(piece.making);
         int firstPrepare = -1;
-        for (int r = 0; r < rounds; ++r) {
-            const int from = a.make * r / rounds + 1, to = a.make * (r + 1) / rounds, n = to - from + 1;
-            const std::string who = whose(piece, rounds, from, to);
-            const auto id = [&](const std::string& what) { return fmt::format("{}/{}/{}", piece.id, r + 1, what); };
-            const auto task = [&](const std::string& what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
-                return add({id(what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to), {}, who});
-            };
-            const int prepare = balloon ? task("inflate", "Blow up and oil " + who, "prepare", std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
-                                : mold  ? task("mold", "Polish the molds for " + who, "prepare", minutes("prepareMold", n * walls), 0)
-                                        : task("snip", "Snip " + who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
+        for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
+            const int n = r.pieces;
+            const int prepare = balloon ? task(r, "inflate", "Blow up and oil " + r.who, "prepare", std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
+                                : mold  ? task(r, "mold", "Polish the molds for " + r.who, "prepare", minutes("prepareMold", n * walls), 0)
+                                        : task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
             if (firstPrepare < 0) firstPrepare = prepare;
-            int before = prepare;
-            int firstOut = -1;
-            for (size_t k = 0; k < piece.coats.size(); ++k) {
-                const auto& c = piece.coats[k];
-                PotState& pot = potOfCoat(piece, c);
-                const auto coating = *coatingOf(piece, c, plan_, lib_);
-                const int number = static_cast<int>(k) + 1;
-                const auto coatId = [&](const char* what) { return fmt::format("{}-{}", what, number); };
-                const bool first = r == 0 && k == 0;
-                const int ready = coating.tempered
-                                      ? task(coatId("temper"), first ? "Temper " + lower(coating.name) : "Warm and temper again for " + who, "melt",
-                                             minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
-                                      : task(coatId("warm"), "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), number, {"hot-bowl"});
-                after(pot.melt, ready, 0, -1, "the chocolate is melted");
-                const char* verb = c.way == coat::Way::Dip ? "Dip " : c.way == coat::Way::Pour ? "Fill and pour out " : c.way == coat::Way::Turn ? "Fill and turn about " : c.way == coat::Way::Press ? "Press into a plate of chocolate the rims of " : "Brush ";
-                const char* time = c.way == coat::Way::Dip ? "dip" : c.way == coat::Way::Brush || c.way == coat::Way::Press ? "brush" : "pour";
-                const int moving = c.motion == coat::Motion::Still && c.way != coat::Way::Turn ? 0 : static_cast<int>(std::ceil(c.moveFor.value / 60));  // hands stay on it
-                const int dip = task(coatId("coat"), verb + who + (k == 1 ? ", second coat" : k == 2 ? ", third coat" : k > 2 ? ", one more coat" : ""), "coat",
-                                     minutes(time, n * walls) + moving, number, balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});
-                const int lasts = static_cast<int>(pot.life) - (length(dip) - moving);
-                after(ready, dip, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
-                net_.holds.push_back({pot.resource, ready, dip, 1});
-                if (k == 0)
-                    after(prepare, dip, 0, 120, "a balloon slowly shrinks");
-                else
-                    after(before, dip, 0, 30, "the shell is still cold");
-                const int carry = c.place == coat::Place::Table ? -1 : task(coatId("in"), "Into the " + placeName(c.place) + ": " + who, "cold", minutes("carry", n), number);
-                const int delay = static_cast<int>(std::ceil(c.delay.value / 60));
-                int inside = dip;
-                if (carry >= 0) {
-                    after(clear_, carry, 0, -1, "the shelf is clear");
-                    // each piece waits its own delay; the last one is coated when the task ends
-                    after(dip, carry, std::max(0, delay - length(dip)), delay + 6, "the wait before the cold");
-                    inside = carry;
+            SoFar now{prepare, 0};
+            bool patched = false;
+            Since since{{prepare, 0, "its former is ready"}};
+            for (size_t i = 0; i < end; ++i) {
+                const Step& step = piece.making[i];
+                if (const auto* c = std::get_if<PlannedCoat>(&step)) {
+                    if (patched) continue;  // a rim pressed in once it is off its former goes with the others in this plan
+                    std::vector<size_t> strewn;
+                    for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) || std::holds_alternative<InsertStep>(piece.making[k])); ++k) strewn.push_back(k);
+                    coat(r, a, *c, strewn, now);
+                    since = {{now.before, 0, "it has been looked at"}};
+                    continue;
                 }
-                const int out = task(coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + who, "look",
-                                     minutes("look", n), number);
-                const bool last = k + 1 == piece.coats.size();
-                const double lead = coat::beforeCold(c);
-                double need = last ? times.setting[k].release - lead : times.setting[k].firm - lead;
-                need = std::max(std::isfinite(need) ? need : 0.0, c.stay.value);
-                const int stay = static_cast<int>(std::ceil(need / 60));
-                const double most = c.place == coat::Place::Freezer ? lib_.usual("freezerMost") : c.place == coat::Place::Fridge ? lib_.usual("fridgeMost") : 4 * 3600;
-                after(inside, out, stay, std::max(stay + 5, static_cast<int>(most / 60)), last ? "it lets go" : "it is firm");
-                // A place holds perShelf pieces at once, so each counts as that share of its area.
-                const int place = places_.at(c.place);
-                const int capacity = net_.resources[static_cast<size_t>(place)].capacity;
-                const int fit = fitIn(c.place, across + gap);
-                net_.holds.push_back({place, inside, out, std::min(capacity, static_cast<int>(std::floor(double(capacity) / std::max(1, fit))) * n)});
-                if (firstOut < 0) firstOut = out;
-                before = out;
+                if (std::holds_alternative<TopStep>(step) || std::holds_alternative<InsertStep>(step)) continue;  // with its coat
+                if (std::holds_alternative<CastStep>(step)) continue;                                               // of its other parts
+                if (!patched) {
+                    patched = true;
+                    const int warm = task(r, "patch-pot", "Warm a little chocolate to patch " + r.who, "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
+                    const int patch = task(r, "patch", "Patch bare spots on " + r.who, "coat", minutes("patch", std::max(1, n / 3)), 0);
+                    for (const auto& s : since) after(s.task, warm, s.wait, -1, s.why);
+                    after(warm, patch, 0, 6, "the small pot is warm");
+                    since = {{patch, 3, "the patch is firm"}};
+                }
+                if (std::holds_alternative<ReleaseStep>(step)) {
+                    const int release = mold ? task(r, "unmold", "Unmold " + r.who, "release", minutes("unmold", n * walls), 0)
+                                        : balloon ? task(r, "release", "Let the air out and peel " + r.who, "release", minutes("releaseBalloon", n), 0, {"latex", "blade"})
+                                                : task(r, "release", "Tear the paper off " + r.who, "release", minutes("releaseCup", n), 0);
+                    for (const auto& s : since) after(s.task, release, s.wait, static_cast<int>(lib_.usual("latestRelease") / 60), s.why);
+                    since = {{release, 0, "it is off its former"}};
+                } else if (std::holds_alternative<TrimStep>(step)) {
+                    const int trim = task(r, "trim", "Trim the rims of " + r.who, "finish", minutes("trim", n), 0, {"warm-plate"});
+                    for (const auto& s : since) after(s.task, trim, s.wait, -1, s.why);
+                    since = {{trim, 0, "its rim is trimmed"}};
+                } else {
+                    since = other(r, a, i, since);
+                }
             }
-            const int warm = task("patch-pot", "Warm a little chocolate to patch " + who, "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
-            const int patch = task("patch", "Patch bare spots on " + who, "coat", minutes("patch", std::max(1, n / 3)), 0);
-            after(before, warm, 0, -1, "it has been looked at");
-            after(warm, patch, 0, 6, "the small pot is warm");
-            const int release = mold ? task("unmold", "Unmold " + who, "release", minutes("unmold", n * walls), 0)
-                                : balloon ? task("release", "Let the air out and peel " + who, "release", minutes("releaseBalloon", n), 0, {"latex", "blade"})
-                                        : task("release", "Tear the paper off " + who, "release", minutes("releaseCup", n), 0);
-            after(patch, release, 3, static_cast<int>(lib_.usual("latestRelease") / 60), "the patch is firm");
-            const int trim = task("trim", "Trim the rims of " + who, "finish", minutes("trim", n), 0, {"warm-plate"});
-            after(release, trim, 0, -1, "it is off its former");
-            int done = trim;
             if (a.made->melted > 0) {
-                done = task("open", "Melt the holes into " + who + " on a warm plate", "finish", minutes("open", n), 0, {"warm-plate"});
-                after(trim, done, 0, -1, "its rim is trimmed");
+                const int open = task(r, "open", "Melt the holes into " + r.who + " on a warm plate", "finish", minutes("open", n), 0, {"warm-plate"});
+                for (const auto& s : since) after(s.task, open, s.wait, -1, s.why);
+                since = {{open, 0, "its hole is open"}};
             }
-            if (r > 0) after(firstPrepare, prepare, 0, -1, "the rounds go in their order");
-            finished.push_back(done);
+            if (r.number > 1) after(firstPrepare, prepare, 0, -1, "the rounds go in their order");
+            finished.push_back(since.back());
         }
     }
+    struct SoFar {
+        int before = 0;  ///< task that comes before the next coat
+        int coats = 0;
+    };
+    /// One coat of a round: chocolate, coat, what is strewn on it, the cold, a look.
+    void coat(const Round& r, const PieceAnswers& a, const PlannedCoat& c, const std::vector<size_t>& strewn, SoFar& now) {
+        const Piece& piece = r.piece;
+        const CoatTimes& times = *a.made->wall;
+        const size_t k = static_cast<size_t>(now.coats++);
+        const int number = now.coats, n = r.pieces, walls = static_cast<int>(a.made->wall->items.size());
+        const bool balloon = piece.overBalloon(), first = r.number == 1 && k == 0;
+        PotState& pot = potOfCoat(piece, c);
+        const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
+        const auto coatId = [&](const char* what) { return fmt::format("{}-{}", what, number); };
+        const int ready = coating.tempered ? task(r, coatId("temper"), first ? "Temper " + lower(coating.name) : "Warm and temper again for " + r.who, "melt", minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
+                                           : task(r, coatId("warm"), "Stir and warm the pot for " + r.who, "melt", minutes("rewarm", 1), number, {"hot-bowl"});
+        after(pot.melt, ready, 0, -1, "the chocolate is melted");
+        const char* verb = c.way == coat::Way::Dip ? "Dip " : c.way == coat::Way::Pour ? "Fill and pour out " : c.way == coat::Way::Turn ? "Fill and turn about " : c.way == coat::Way::Press ? "Press into a plate of chocolate the rims of " : "Brush ";
+        const char* time = c.way == coat::Way::Dip ? "dip" : c.way == coat::Way::Brush || c.way == coat::Way::Press ? "brush" : "pour";
+        const int moving = c.motion == coat::Motion::Still && c.way != coat::Way::Turn ? 0 : static_cast<int>(std::ceil(c.moveFor.value / 60));  // hands stay on it
+        const int dip = task(r, coatId("coat"), verb + r.who + (k == 1 ? ", second coat" : k == 2 ? ", third coat" : k > 2 ? ", one more coat" : ""), "coat", minutes(time, n * walls) + moving, number,
+                             balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});
+        const int lasts = static_cast<int>(pot.life) - (length(dip) - moving);
+        after(ready, dip, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
+        net_.holds.push_back({pot.resource, ready, dip, 1});
+        after(now.before, dip, 0, k == 0 ? 120 : 30, k == 0 ? "a balloon slowly shrinks" : "the shell is still cold");
+        const int strewnLast = strew(r, a, strewn, dip, times.setting[k].lock);
+        const int carry = c.place == coat::Place::Table ? -1 : task(r, coatId("in"), "Into the " + placeName(c.place) + ": " + r.who, "cold", minutes("carry", n), number);
+        const int delay = static_cast<int>(std::ceil(c.delay.value / 60));
+        int inside = strewnLast;
+        if (carry >= 0) {
+            after(clear_, carry, 0, -1, "the shelf is clear");
+            // each piece waits its own delay; the last one is coated when the task ends
+            after(dip, carry, std::max(0, delay - length(dip)), strewnLast == dip ? delay + 6 : -1, "the wait before the cold");
+            if (strewnLast != dip) after(strewnLast, carry, 0, 6, "its topping is on");
+            inside = carry;
+        }
+        const int out = task(r, coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + r.who, "look", minutes("look", n), number);
+        const bool last = k + 1 == times.setting.size();
+        double need = (last ? times.setting[k].release : times.setting[k].firm) - coat::beforeCold(c);
+        need = std::max(std::isfinite(need) ? need : 0.0, c.stay.value);
+        const int stay = static_cast<int>(std::ceil(need / 60));
+        const double most = c.place == coat::Place::Freezer ? lib_.usual("freezerMost") : c.place == coat::Place::Fridge ? lib_.usual("fridgeMost") : 4 * 3600;
+        after(inside, out, stay, std::max(stay + 5, static_cast<int>(most / 60)), last ? "it lets go" : "it is firm");
+        // A place holds perShelf pieces at once, so each counts as that share of its area.
+        const int place = places_.at(c.place), capacity = net_.resources[static_cast<size_t>(place)].capacity;
+        const int fit = fitIn(c.place, a.made->shelfDiameter + lib_.usual("pieceGap"));
+        net_.holds.push_back({place, inside, out, std::min(capacity, static_cast<int>(std::floor(double(capacity) / std::max(1, fit))) * n)});
+        now.before = out;
+    }
     PotState& potOfCoat(const Piece& piece, const PlannedCoat& c) {
-        return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c, plan_, lib_));
+        return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c.chocolate, plan_, lib_));
+    }
+
+    /// What is strewn on or stood into fresh chocolate. @param steps of the making @param onto the task that leaves it fresh @param lock s until it takes none
+    /// @returns the last of the tasks; `onto` where there is none
+    int strew(const Round& r, const PieceAnswers& a, const std::vector<size_t>& steps, int onto, double lock) {
+        int last = onto, before = onto;
+        for (const size_t i : steps) {
+            const Step& step = r.piece.making[i];
+            double from = 0, to = lock;
+            int now = -1;
+            if (const auto* top = std::get_if<TopStep>(&step)) {
+                const auto t = std::find_if(a.toppings.begin(), a.toppings.end(), [&](const Topped& x) { return x.step == i; });
+                if (top->when == TopStep::When::Tacky && t != a.toppings.end() && std::isfinite(t->from)) from = t->from;
+                now = task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who, "coat", minutes("strew", r.pieces), 0);
+            } else if (const auto* in = std::get_if<InsertStep>(&step)) {
+                if (in->what == InsertStep::What::Stick && std::isfinite(a.made->stickStands)) from = a.made->stickStands;
+                now = task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "coat", minutes("insert", r.pieces * in->each), 0);
+                standsIn(*in, now);
+            }
+            if (now < 0) continue;
+            // each piece waits its own time; the first of them was made when the task under it began
+            const int min = std::max(0, static_cast<int>(std::ceil(from / 60)) - length(onto)), most = std::isfinite(to) ? static_cast<int>(std::ceil(std::max(to, from) / 60)) : 60;
+            after(onto, now, min, std::max(min, most) + 6, "the chocolate takes it");
+            if (before != onto) after(before, now, 0, -1, "one after the other");
+            last = before = now;
+        }
+        return last;
+    }
+    std::string toppingName(const TopStep& top) const {
+        const Topping* t = plan_.topping(top.topping);
+        return t ? lower(t->name) : std::string("the topping");
+    }
+    std::string insertTitle(const Round& r, const InsertStep& in) const {
+        std::string what = lower(in.name);
+        if (in.what == InsertStep::What::Piece)
+            for (const auto& p : plan_.pieces)
+                if (p.id == in.piece) what = lower(p.name);
+        if (in.each * r.pieces > 1) what = plural(what);
+        return fmt::format("Stand {} in {}", what, r.who);
+    }
+    /// Another piece goes in once it is finished.
+    void standsIn(const InsertStep& in, int task) {
+        if (in.what != InsertStep::What::Piece) return;
+        for (const int done : finished_[in.piece]) after(done, task, bears(done), -1, "what stands in it is finished");
     }
 
     /// Parts in molds, between bars or by hand, all but the coated walls: cast, set, unmold; a compound is then put together.
-    void casts(const Piece& piece, const PieceAnswers& a, std::vector<int>& finished) {
-        PotState& pot = potFor(piece, piece.chocolate, a.coating);
+    void casts(const Piece& piece, const PieceAnswers& a, Since& finished) {
         const auto& stage = *a.made;
         int edible = 0, sheets = 0;
-        const auto coated = [&](size_t k) { return stage.wall && stage.wall->covers(k); };
         for (size_t k = 0; k < stage.assembly.items.size(); ++k) {
             const auto& item = stage.assembly.items[k];
-            if (coated(k)) continue;
+            if (stage.wall && stage.wall->covers(k)) continue;
             edible += item.edible;
             sheets += item.edible && item.shape.body == form::Body::Sheet;
         }
         if (edible == 0) return;
-        const bool compound = stage.assembly.items.size() > 1 && !joinsAtLast(piece, stage);
+        const bool joins = has<JoinStep>(piece.making) && !joinsAtLast(piece, stage);
+        std::vector<CastStep> steps(piece.casts().begin(), piece.casts().end());
+        if (steps.empty()) steps.emplace_back();
+        double life = 1e9;
+        for (const auto& c : steps) life = std::min(life, potOfCast(piece, c).life);
         const double each = std::max(1, edible) * lib_.tasks.at("cast").seconds.value / 60;
-        const int byLife = std::max(1, static_cast<int>((pot.life - 1) / each));
-        const int perRound = std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make}));
-        const int rounds = (a.make + perRound - 1) / perRound;
+        const int byLife = std::max(1, static_cast<int>((life - 1) / each));
+        const size_t end = together(piece.making);
         int before = -1;
-        for (int r = 0; r < rounds; ++r) {
-            const int from = a.make * r / rounds + 1, to = a.make * (r + 1) / rounds, n = to - from + 1, many = n * std::max(1, edible);
-            const std::string who = whose(piece, rounds, from, to);
-            const auto task = [&](const char* what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
-                return add({fmt::format("{}/{}/{}", piece.id, r + 1, what), std::move(title), piece.id, lane, length_, 1, coat, r + 1, std::move(cautions), numbers(rounds, from, to), {}, who});
-            };
-            const int prepare = task("bars", "Prepare molds and bars for " + who, "prepare", minutes("prepareMold", many), 0);
+        for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
+            const int many = r.pieces * std::max(1, edible);
+            const int prepare = task(r, "bars", "Prepare molds and bars for " + r.who, "prepare", minutes("prepareMold", many), 0);
             if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
             before = prepare;
-            const int ready = a.coating.tempered ? task("cast-temper", (r == 0 ? "Temper " : "Temper again: ") + lower(a.coating.name) + " for " + who, "melt", minutes(r == 0 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
-                                                 : task("cast-warm", "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), 1, {"hot-bowl"});
-            after(pot.melt, ready, 0, -1, "the chocolate is melted");
-            const int cast = task("cast", (sheets == edible ? "Spread and cut " : stage.wall ? "Cast the other parts of " : "Cast ") + who, "coat", minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
-            const int life = static_cast<int>(pot.life) - length(cast);
-            after(ready, cast, 0, std::max(0, std::min(life, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
-            after(prepare, cast, 0, 240, "the molds are ready");
-            net_.holds.push_back({pot.resource, ready, cast, 1});
-            const coat::Place where = piece.cast.place;
-            const bool stays = where == coat::Place::Table;
-            const int table = stays ? 0 : static_cast<int>(std::ceil(piece.cast.table.value / 60));
-            int in = cast;
-            if (!stays) {
-                in = task("cast-in", "Into the " + placeName(where) + ": " + who, "cold", minutes("carry", n), 1);
-                after(clear_, in, 0, -1, "the shelf is clear");
-                after(cast, in, table, table + 15, "the wait before the cold");
+            Since since{{prepare, 0, "the molds are ready"}};
+            size_t layer = 0;
+            bool released = false;
+            const auto castNow = [&](const CastStep& c, const std::vector<size_t>& strewn) {
+                since = {{cast(r, a, c, strewn, layer, steps.size(), edible, sheets, since), 0, "it has been looked at"}};
+                ++layer;
+            };
+            for (size_t i = 0; i < end; ++i) {
+                const Step& step = piece.making[i];
+                if (const auto* c = std::get_if<CastStep>(&step)) {
+                    std::vector<size_t> strewn;
+                    for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) || std::holds_alternative<InsertStep>(piece.making[k])); ++k) strewn.push_back(k);
+                    castNow(*c, strewn);
+                } else if (std::holds_alternative<ReleaseStep>(step)) {
+                    if (layer == 0) castNow(steps.front(), {});
+                    const int release = task(r, "uncast", (stage.wall ? "Unmold the other parts of " : "Unmold ") + r.who, "release", minutes("unmold", many), 0);
+                    for (const auto& s : since) after(s.task, release, s.wait, -1, s.why);
+                    since = {{release, 0, "it is off its former"}};
+                    released = true;
+                } else if (!stage.wall && released && std::holds_alternative<TrimStep>(step)) {
+                    const int trim = task(r, "trim", "Trim " + r.who, "finish", minutes("trim", r.pieces), 0, {"warm-plate"});
+                    for (const auto& s : since) after(s.task, trim, s.wait, -1, s.why);
+                    since = {{trim, 0, "it is trimmed"}};
+                } else if (!stage.wall && layer > 0 && !std::holds_alternative<TopStep>(step) && !std::holds_alternative<InsertStep>(step) && !std::holds_alternative<PlannedCoat>(step)) {
+                    since = other(r, a, i, since);
+                }
             }
-            const int out = task("cast-out", (stays ? "Look at " : "Out of the " + placeName(where) + ", look: ") + who, "look", minutes("look", n), 1);
-            const double until = std::isnan(stage.setting.release) ? stage.setting.set : stage.setting.release, need = until - table * 60;
-            const int stay = std::max(0, static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60)));
-            const double most = where == coat::Place::Freezer ? lib_.usual("freezerMost") : stays ? 4 * 3600.0 : lib_.usual("fridgeMost");
-            after(in, out, stay, std::max(stay + 15, static_cast<int>(most / 60)), "it lets go");
-            const int capacity = net_.resources[static_cast<size_t>(places_.at(where))].capacity;
-            net_.holds.push_back({places_.at(where), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
-            const int release = task("uncast", (stage.wall ? "Unmold the other parts of " : "Unmold ") + who, "release", minutes("unmold", many), 0);
-            after(out, release, 0, -1, "it has been looked at");
-            finished.push_back(compound ? join(piece, a, {release}, n, who, r + 1, numbers(rounds, from, to)) : release);
+            if (layer == 0) castNow(steps.front(), {});
+            finished.push_back(joins ? joined(r, a, since) : since.back());
         }
     }
-
-    /// Put together once all rounds are there: what has coated walls, and what closes over a filling that is made once.
-    static bool joinsAtLast(const Piece& piece, const Made& made) { return made.wall || (piece.family().hung && piece.filling); }
-    /// Fills what `ready` has finished; the filling is made once. @param round 0: all of them
-    int fill(const Piece& piece, const std::vector<int>& ready, int pieces, const std::string& who, int round = 0, const std::string& which = "") {
-        const auto& f = *piece.filling;
-        const auto [making, first] = fillings_.try_emplace(piece.id, 0);
-        if (first)
-            making->second = add({piece.id + "/make-filling", "Make " + lower(f.name), piece.id, "finish", std::max(1, static_cast<int>(std::ceil(f.make.value / 60))), 1, 0, 0,
-                                  f.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
-        std::vector<std::string> cautions;
-        if (f.perishable) cautions.push_back("perishable");
-        if (f.isAlcoholic()) cautions.push_back("alcohol");
-        const int filled = add({piece.id + (round > 0 ? fmt::format("/{}/", round) : "/") + "fill", "Fill " + who, piece.id, "finish", minutes("fill", pieces), 1, 0, round, cautions, which, {}, who});
-        after(making->second, filled, static_cast<int>(std::ceil(f.usableFrom.value / 60)), static_cast<int>(f.usableTo.value / 60), "the filling's own window");
-        for (const int t : ready) after(t, filled, bears(t), -1, glued_.contains(t) ? "the glue bears" : "it is off its former");
-        after(filled, serving(), 0, f.perishable ? static_cast<int>(lib_.usual("fillingMost") / 60) : -1, "a perishable filling does not wait long");
-        return filled;
+    PotState& potOfCast(const Piece& piece, const CastStep& c) { return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c.chocolate, plan_, lib_)); }
+    /// One tone of a round: chocolate, cast, what is stood in it, then the cold, where it is the last; else until it takes the next. @returns its last task
+    int cast(const Round& r, const PieceAnswers& a, const CastStep& c, const std::vector<size_t>& strewn, size_t layer, size_t layers, int edible, int sheets, const Since& since) {
+        const Piece& piece = r.piece;
+        const auto& stage = *a.made;
+        PotState& pot = potOfCast(piece, c);
+        const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
+        const int n = r.pieces, many = n * std::max(1, edible);
+        const bool last = layer + 1 == layers;
+        const auto id = [&](const char* what) { return layer == 0 ? std::string(what) : fmt::format("{}-{}", what, layer + 1); };
+        const int ready = coating.tempered ? task(r, id("cast-temper"), (r.number == 1 ? "Temper " : "Temper again: ") + lower(coating.name) + " for " + r.who, "melt", minutes(r.number == 1 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
+                                           : task(r, id("cast-warm"), "Stir and warm the pot for " + r.who, "melt", minutes("rewarm", 1), 1, {"hot-bowl"});
+        after(pot.melt, ready, 0, -1, "the chocolate is melted");
+        const int poured = task(r, id("cast"), (sheets == edible ? "Spread and cut " : stage.wall ? "Cast the other parts of " : "Cast ") + r.who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")), "coat",
+                                minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
+        const int lasts = static_cast<int>(pot.life) - length(poured);
+        after(ready, poured, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
+        const auto times = last ? stage.setting : stage.layers[layer];
+        if (layer == 0) {
+            for (const auto& s : since) after(s.task, poured, s.wait, 240, s.why);
+        } else {  // the tone under it no longer mixes with it, and still grips it
+            const auto& under = stage.layers[layer - 1];
+            const int lock = std::isfinite(under.lock) ? static_cast<int>(std::ceil(under.lock / 60)) : 5, firm = std::isfinite(under.firm) ? static_cast<int>(std::ceil(under.firm / 60)) : lock;
+            for (const auto& s : since) after(s.task, poured, std::max(0, lock - length(s.task)), std::max(lock, firm) + 30, "the tone under it no longer runs");
+        }
+        net_.holds.push_back({pot.resource, ready, poured, 1});
+        const int stood = strew(r, a, strewn, poured, times.lock);
+        if (!last) return stood;
+        const coat::Place where = c.place;
+        const bool stays = where == coat::Place::Table;
+        const int table = stays ? 0 : static_cast<int>(std::ceil(c.table.value / 60));
+        int in = stood;
+        if (!stays) {
+            in = task(r, "cast-in", "Into the " + placeName(where) + ": " + r.who, "cold", minutes("carry", n), 1);
+            after(clear_, in, 0, -1, "the shelf is clear");
+            after(poured, in, table, stood == poured ? table + 15 : -1, "the wait before the cold");
+            if (stood != poured) after(stood, in, 0, 15, "what stands in it stands");
+        }
+        const int out = task(r, "cast-out", (stays ? "Look at " : "Out of the " + placeName(where) + ", look: ") + r.who, "look", minutes("look", n), 1);
+        const double until = std::isnan(times.release) ? times.set : times.release, need = until - table * 60;
+        const int stay = std::max(0, static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60)));
+        const double most = where == coat::Place::Freezer ? lib_.usual("freezerMost") : stays ? 4 * 3600.0 : lib_.usual("fridgeMost");
+        after(in, out, stay, std::max(stay + 15, static_cast<int>(most / 60)), "it lets go");
+        const int capacity = net_.resources[static_cast<size_t>(places_.at(where))].capacity;
+        net_.holds.push_back({places_.at(where), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
+        return out;
     }
 
-    /// Glues together what `parts` have finished; glue is melted when it is wanted. What closes over its filling is filled first. @param round 0: all of them
-    int join(const Piece& piece, const PieceAnswers& a, const std::vector<int>& parts, int pieces, const std::string& who, int round = 0, const std::string& which = "") {
-        const std::string at = piece.id + (round > 0 ? fmt::format("/{}/", round) : "/");
-        const int glue = add({at + "glue-pot", "Melt a little chocolate as glue for " + who, piece.id, "melt", minutes("patchPot", 1), 1, 0, round, {"hot-bowl"}, which});
-        const int joined = add({at + "join", "Put together " + who, piece.id, "finish", minutes("join", pieces * static_cast<int>(a.made->assembly.items.size() - 1)), 1, 0, round, {}, which});
-        if (piece.filling && piece.family().hung)
-            after(fill(piece, parts, pieces, who, round, which), glue, 0, -1, "it is filled before it is closed");
-        else
-            for (const int t : parts) after(t, glue, 0, -1, "the parts are there");
+    /// Put together once all rounds are there: what has coated walls, and what something is done to first, as filling what closes.
+    static bool joinsAtLast(const Piece& piece, const Made& made) {
+        const size_t next = together(piece.making);
+        return made.wall || next >= piece.making.size() || !std::holds_alternative<JoinStep>(piece.making[next]);
+    }
+
+    /// Glues together what is finished; glue is melted when it is wanted. Two halves are joined by their rims, warmed on a plate.
+    int join(const Round& r, const PieceAnswers& a, const Since& since) {
+        const auto& items = a.made->assembly.items;
+        if (items.size() < 2) {
+            const int joined = task(r, "join", "Warm the rims and close " + r.who, "finish", minutes("join", r.pieces), 0, {"warm-plate"});
+            for (const auto& s : since) after(s.task, joined, s.wait, -1, s.why);
+            glued_.insert(joined);
+            return joined;
+        }
+        const int glue = task(r, "glue-pot", "Melt a little chocolate as glue for " + r.who, "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
+        const int joined = task(r, "join", "Put together " + r.who, "finish", minutes("join", r.pieces * static_cast<int>(items.size() - 1)), 0);
+        for (const auto& s : since) after(s.task, glue, s.wait, -1, s.why);
         after(glue, joined, 0, 6, "the glue is warm");
         glued_.insert(joined);
         return joined;
     }
 
+    Waits joined(const Round& r, const PieceAnswers& a, const Since& since) {
+        const int task = join(r, a, since);
+        return {task, bears(task), "the glue bears"};
+    }
     /// Minutes until what this task has made may be loaded.
     int bears(int task) const { return glued_.contains(task) ? static_cast<int>(std::ceil(lib_.usual("glueBears") / 60)) : 0; }
-    /// Fills or boxes what is finished.
-    void finish(const Piece& piece, const std::vector<int>& finished, const std::string& things) {
-        if (piece.filling && !piece.family().hung) {
-            const auto& f = *piece.filling;
-            const int filled = fill(piece, finished, piece.count, counted(piece, things));
-            int closed = filled;
-            if (f.cap.value > 0) {
-                const int pot = add({piece.id + "/lid-pot", "Melt a little chocolate for the lids of " + counted(piece, things), piece.id, "melt", minutes("patchPot", 1), 1, 0, 0, {"hot-bowl"}});
-                closed = add({piece.id + "/lid", "Pour lids on " + counted(piece, things), piece.id, "coat", minutes("patch", piece.count), 1, 0, 0, {}});
-                after(pot, closed, 0, 6, "the small pot is warm");
-                after(filled, closed, 0, -1, "the filling is in");
+
+    /// A small pot for glue, lids and dots, and the task that needs it while it is warm.
+    int withSmallPot(const Round& r, const char* pot, std::string potTitle, const Since& since, int task_) {
+        const int warm = task(r, pot, std::move(potTitle), "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
+        for (const auto& s : since) after(s.task, task_, s.wait, -1, s.why);
+        after(warm, task_, 0, 6, "the small pot is warm");
+        return task_;
+    }
+
+    /// Every step that is neither coat, cast, release nor trim, wherever it stands. @returns what the next step waits for
+    Since other(const Round& r, const PieceAnswers& a, size_t i, const Since& since) {
+        const Step& step = r.piece.making[i];
+        const auto wait = [&](int next) {
+            for (const auto& s : since) after(s.task, next, s.wait, -1, s.why);
+            return next;
+        };
+        if (const auto* f = std::get_if<FillStep>(&step)) return fill(r, *f, i, since);
+        if (std::holds_alternative<JoinStep>(step)) {
+            return {joined(r, a, since)};
+        }
+        if (std::holds_alternative<LidStep>(step)) {
+            const int lid = task(r, "lid", "Pour lids on " + r.who, "coat", minutes("patch", r.pieces), 0);
+            withSmallPot(r, "lid-pot", "Melt a little chocolate for the lids of " + r.who, since, lid);
+            return {{lid, static_cast<int>(std::ceil(lib_.usual("lidSets") / 60)), "the lid has set"}};
+        }
+        if (const auto* top = std::get_if<TopStep>(&step)) {
+            if (top->when != TopStep::When::Glued) {
+                const int strewn = wait(task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who, "finish", minutes("strew", r.pieces), 0));
+                return {{strewn, since.front().wait, "it has set"}};
             }
-            if (closed != filled) after(closed, serving(), static_cast<int>(std::ceil(lib_.usual("lidSets") / 60)), -1, "the lid has set");
-        } else {
-            const int wrap = add({piece.id + "/wrap", "Box " + counted(piece, things), piece.id, "finish", minutes("wrap", piece.count), 1, 0, 0, {}});
-            for (const int t : finished) after(t, wrap, bears(t), -1, glued_.contains(t) ? "the glue bears" : "the rims are trimmed");
-            after(wrap, serving(), 0, -1, "all is ready");
+            double grains = 1;
+            for (const auto& t : a.toppings)
+                if (t.step == i) grains = std::clamp(t.grains, 1.0, 500.0);
+            const int glued = task(r, fmt::format("top-{}", i), "Glue " + toppingName(*top) + " on " + r.who, "finish", minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
+            withSmallPot(r, fmt::format("top-pot-{}", i).c_str(), "Melt a little chocolate as glue for " + r.who, since, glued);
+            glued_.insert(glued);
+            return {{glued, bears(glued), "the glue bears"}};
+        }
+        if (const auto* in = std::get_if<InsertStep>(&step)) {
+            const int stood = wait(task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "finish", minutes("insert", r.pieces * in->each), 0));
+            standsIn(*in, stood);
+            return {{stood, since.front().wait, since.front().why}};
+        }
+        if (const auto* d = std::get_if<DecorateStep>(&step)) {
+            const int done = task(r, fmt::format("decorate-{}", i), decorateTitle(*d) + r.who, "finish", minutes("decorate", r.pieces), 0);
+            if (d->usesChocolate())
+                withSmallPot(r, fmt::format("decorate-pot-{}", i).c_str(), "Warm " + decorateChocolate(r.piece, *d) + " to decorate " + r.who, since, done);
+            else
+                wait(done);
+            return {{done, static_cast<int>(std::ceil(d->dry.value / 60)), "it is dry"}};
+        }
+        if (const auto* s = std::get_if<SetStep>(&step)) return rests(r, a, i, *s, since);
+        if (const auto* s = std::get_if<StoreStep>(&step)) {
+            const bool cold = s->where == StoreStep::Where::Fridge;
+            const int put = wait(task(r, cold ? "store" : "wrap", (cold ? "Into the fridge until they are eaten: " : "Box ") + r.who, cold ? "cold" : "finish", minutes(cold ? "carry" : "wrap", r.pieces), 0));
+            if (cold) {
+                after(clear_, put, 0, -1, "the shelf is clear");
+                const int shelf = places_.at(coat::Place::Fridge), capacity = net_.resources[static_cast<size_t>(shelf)].capacity;
+                net_.holds.push_back({shelf, put, serving(), std::min(capacity, capacity / std::max(1, a.perShelf) * r.pieces)});
+                stored_.insert(r.piece.id);
+            }
+            return {{put, 0, "all is ready"}};
+        }
+        return since;  // serving is the eaters'
+    }
+
+    std::string decorateTitle(const DecorateStep& d) const {
+        using Way = DecorateStep::Way;
+        const std::string with = d.name.empty() ? "" : lower(d.name);
+        switch (d.way) {
+            case Way::Drizzle: return "Drizzle ";
+            case Way::Paint: return "Paint ";
+            case Way::Spray: return "Spray ";
+            case Way::Dust: return with.empty() ? "Dust " : "Dust with " + with + ": ";
+            case Way::Stencil: return "Stencil ";
+            case Way::Ribbon: return with.empty() ? "Tie a ribbon round " : "Tie " + with + " round ";
+        }
+        return {};
+    }
+    std::string decorateChocolate(const Piece& piece, const DecorateStep& d) const {
+        const auto* c = lib_.find(piece.chocolateOf(d));
+        return c ? "a little " + lower(c->name) : std::string("a little chocolate");
+    }
+
+    /// Some minutes in a place of their own.
+    Since rests(const Round& r, const PieceAnswers& a, size_t i, const SetStep& s, const Since& since) {
+        const int stay = static_cast<int>(std::ceil(s.stay.value / 60));
+        if (s.place == coat::Place::Table) {
+            Since out = since;
+            for (auto& w : out) w.wait += stay, w.why = "it stands on the table";
+            return out;
+        }
+        const int in = task(r, fmt::format("set-in-{}", i), "Into the " + placeName(s.place) + ": " + r.who, "cold", minutes("carry", r.pieces), 0);
+        const int out = task(r, fmt::format("set-out-{}", i), "Out of the " + placeName(s.place) + ": " + r.who, "look", minutes("look", r.pieces), 0);
+        for (const auto& w : since) after(w.task, in, w.wait, -1, w.why);
+        after(clear_, in, 0, -1, "the shelf is clear");
+        after(in, out, stay, std::max(stay + 15, static_cast<int>(lib_.usual("fridgeMost") / 60)), "it is in the cold");
+        const int place = places_.at(s.place), capacity = net_.resources[static_cast<size_t>(place)].capacity;
+        net_.holds.push_back({place, in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * r.pieces)});
+        return {{out, 0, "it has set"}};
+    }
+
+    /// Fills what is finished; a filling is made once for all that it goes into.
+    Since fill(const Round& r, const FillStep& f, size_t step, const Since& since) {
+        const Filling& filling = *plan_.filling(f.filling);
+        const auto [making, first] = fillings_.try_emplace(f.filling, 0);
+        if (first)
+            making->second = add({f.filling + "/make-filling", "Make " + lower(filling.name), "", "finish", std::max(1, static_cast<int>(std::ceil(filling.make.value / 60))), 1, 0, 0, filling.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
+        std::vector<std::string> cautions;
+        if (filling.perishable) cautions.push_back("perishable");
+        if (filling.isAlcoholic()) cautions.push_back("alcohol");
+        size_t layer = 0;
+        for (size_t k = 0; k < step; ++k) layer += std::holds_alternative<FillStep>(r.piece.making[k]);
+        const int filled = task(r, layer == 0 ? "fill" : fmt::format("fill-{}", layer + 1), (layer == 0 ? "Fill " : "Fill " + lower(filling.name) + " into ") + r.who, "finish", minutes("fill", r.pieces), 0, cautions);
+        after(making->second, filled, static_cast<int>(std::ceil(filling.usableFrom.value / 60)), static_cast<int>(filling.usableTo.value / 60), "the filling's own window");
+        for (const auto& s : since) after(s.task, filled, s.wait, -1, s.why);
+        if (filling.perishable) perishable_.push_back({filled, r.piece.id});
+        if (f.chill.value > 0) {
+            SetStep chill;
+            chill.stay = f.chill;
+            return rests(r, *answers_.piece(r.piece.id), step, chill, {{filled, 0, "it is filled"}});
+        }
+        return {{filled, 0, "the filling is in"}};
+    }
+
+    /// The steps that are done once, for all rounds together, up to the table.
+    void finish(const Piece& piece, const PieceAnswers& a, Since since, const std::string& things) {
+        // Spares are put together too; fillings go into those that are wanted, or into all that are closed over them.
+        const Round all{piece, 0, a.make, counted(piece, things), ""}, wanted{piece, 0, piece.count, counted(piece, things), ""};
+        bool closed = false;
+        for (size_t i = together(piece.making); i < piece.making.size(); ++i) {
+            const bool joins = std::holds_alternative<JoinStep>(piece.making[i]);
+            closed = closed || joins;
+            if (joins && !joinsAtLast(piece, *a.made)) continue;  // done round by round
+            since = other(joins || (!closed && piece.closedByJoining()) ? all : wanted, a, i, since);
+        }
+        for (const auto& s : since) {
+            after(s.task, serving(), s.wait, -1, s.why);
+            finished_[piece.id].push_back(s.task);
+        }
+    }
+
+    /// What does not keep stands no longer than its time: until it is back in the fridge, or until it is eaten.
+    void keepCold() {
+        for (const auto& [task, piece] : perishable_) {
+            int until = serving();
+            if (stored_.contains(piece))
+                for (size_t i = 0; i < net_.tasks.size(); ++i)
+                    if (net_.tasks[i].piece == piece && net_.tasks[i].step == "store") until = static_cast<int>(i);
+            after(task, until, 0, static_cast<int>(lib_.usual("fillingMost") / 60), "a perishable filling does not wait long");
         }
     }
 
@@ -364,7 +637,10 @@ private:
     std::map<coat::Place, int> places_;
     std::map<std::string, PotState> pots_;
     std::map<std::string, int> molten_;  // task that melts a base for all of its colours
-    std::map<std::string, int> fillings_;  // task that makes a piece's filling
+    std::map<std::string, int> fillings_;  // task that makes a filling
+    std::map<std::string, std::vector<int>> finished_;  // last tasks of each piece
+    std::vector<std::pair<int, std::string>> perishable_;  // tasks that fill in what does not keep, and their pieces
+    std::set<std::string> stored_;       // pieces that go back into the fridge
     std::set<int> glued_;                // tasks that glue
     int clear_ = 0, serve_ = -1;
 };
@@ -372,93 +648,5 @@ private:
 }  // namespace
 
 schedule::Network dayNetwork(const Plan& plan, const material::Library& lib, const Answers& answers) { return Builder(plan, lib, answers).build(); }
-
-namespace {
-
-std::string handsInWords(const Kitchen& k) {
-    if (k.hands <= 1) return "your hands";
-    if (k.helpersFrom.empty()) return fmt::format("{} pairs of hands", k.hands);
-    return fmt::format("your hands, {} from {}", k.hands == 2 ? "and a helper's" : fmt::format("and {} helpers'", k.hands - 1), k.helpersFrom);
-}
-
-}  // namespace
-
-Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) {
-    Answer a;
-    a.id = "day";
-    a.working = {"Start of the day",
-                 "first plan found by start time, backwards from the deadline; every lag, hand and shelf is checked by a second program",
-                 {{"steps", std::to_string(day.network.tasks.size()), "", "from the plan"},
-                  {"kept free before the deadline", "20 min", "10–40 min", "judgement"},
-                  {"times a step takes", "", "", "common practice, no source; data/tasks.json"}},
-                 "", "The order is a good one, not the best one. Hands differ: see after the first evening.", "Day"};
-    if (!day.problem.empty()) {
-        a.tone = Tone::Impossible;
-        a.headline = "No day";
-        a.sentence = day.problem;
-        a.working.result = day.problem;
-        return a;
-    }
-    const long toDeadline = day.minuteOf(localMinutes(plan.deadline).value_or(0));
-    const std::string clock = day.clock(day.layout.begins).substr(11);
-    int hands = 0;
-    for (const auto& t : day.network.tasks) hands += t.minutes;
-    a.figure = {double(-day.layout.begins) * 60, 0, 0, Dimension::Duration};
-    a.headline = clock;
-    a.after = "start by";
-    a.sentence = fmt::format("{} from the first step to the deadline, {} of work for {}.",
-                             format(double(toDeadline - day.layout.begins) * 60, Dimension::Duration, plan.units),
-                             format(hands * 60.0, Dimension::Duration, plan.units), handsInWords(plan.kitchen));
-    if (now && day.minuteOf(*now) > day.layout.begins) {
-        a.tone = Tone::Impossible;
-        a.sentence = day.minuteOf(*now) > toDeadline ? "The time it must be ready has passed. Choose another day."
-                                     : fmt::format("You should have begun {} ago. Make fewer, or be ready later.",
-                                                   format(double(day.minuteOf(*now) - day.layout.begins) * 60, Dimension::Duration, plan.units));
-    }
-    a.working.result = clock;
-    return a;
-}
-
-std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minute) {
-    std::vector<PieceState> out;
-    for (const auto& piece : plan.pieces) {
-        std::map<int, std::pair<PieceState, int>> rounds;  // round → state and the start of what it is after
-        for (const auto& t : day.network.tasks)
-            if (t.piece == piece.id && t.round > 0) {
-                PieceState& s = rounds[t.round].first;
-                s.piece = piece.id;
-                s.round = t.round;
-                s.which = t.which;
-                s.words = "not begun";
-                rounds[t.round].second = -1000000;
-            }
-        for (size_t i = 0; i < day.layout.start.size(); ++i) {
-            const auto& t = day.network.tasks[i];
-            const int begin = day.layout.start[i];
-            if (t.piece != piece.id || begin > minute || t.step == "make-filling") continue;
-            const bool done = begin + t.minutes <= minute;
-            for (auto& [round, entry] : rounds) {
-                if (t.round != 0 && t.round != round) continue;
-                auto& [s, latest] = entry;
-                if (t.lane == "coat" && t.coat > 0 && done) s.coats = std::max(s.coats, t.coat);
-                if (t.lane == "release" && done) s.released = true;
-                if (t.step == "fill" && done) s.filled = true;
-                if (begin < latest) continue;
-                latest = begin;
-                s.cold = t.lane == "cold" && done;
-                s.words = !done                     ? t.title
-                          : t.lane == "cold"        ? "in the cold"
-                          : t.lane == "release"     ? "off its former"
-                          : t.step == "fill" ? "filled"
-                          : t.step == "wrap" ? "boxed"
-                          : t.lane == "prepare"     ? "former ready"
-                          : t.lane == "finish"      ? "trimmed"
-                                                    : "on the bench";
-            }
-        }
-        for (auto& [round, entry] : rounds) out.push_back(entry.first);
-    }
-    return out;
-}
 
 }  // namespace uovo

@@ -24,8 +24,12 @@ const std::map<std::string, Dimension> kDimensions{
     {"baseDiameter", Dimension::Length}, {"topDiameter", Dimension::Length}, {"height", Dimension::Length}, {"corner", Dimension::Length}, {"fillLine", Dimension::Length},
     {"wantedWall", Dimension::Length}, {"cap", Dimension::Length}, {"span", Dimension::Length}, {"width", Dimension::Length}, {"thickness", Dimension::Length}, {"sag", Dimension::Length},
     {"drain", Dimension::Duration}, {"delay", Dimension::Duration}, {"stay", Dimension::Duration}, {"moveFor", Dimension::Duration}, {"moveEvery", Dimension::Duration},
+    {"chill", Dimension::Duration}, {"dry", Dimension::Duration}, {"depth", Dimension::Length}, {"grain", Dimension::Length}, {"amount", Dimension::Volume},
     {"make", Dimension::Duration}, {"usableFrom", Dimension::Duration}, {"usableTo", Dimension::Duration}, {"table", Dimension::Duration},
     {"brushMass", Dimension::Mass}, {"mass", Dimension::Mass}, {"hung", Dimension::Mass}, {"each", Dimension::Volume}, {"makes", Dimension::Volume}};
+
+/// What a step's figures measure, where its kind says it.
+const std::map<std::pair<std::string, std::string>, Dimension> kStepDimensions{{{"top", "each"}, Dimension::Mass}, {{"insert", "each"}, Dimension::Count}, {{"cast", "share"}, Dimension::Count}};
 
 /// "wantedWall" as "wanted wall".
 std::string inWords(const std::string& key) {
@@ -37,7 +41,8 @@ std::string inWords(const std::string& key) {
     return out;
 }
 
-std::string shown(const json& v, const std::string& key, const form::Family* family, UnitSystem units) {
+/// @param step kind of the step it is of; empty of all else
+std::string shown(const json& v, const std::string& key, const form::Family* family, const std::string& step, UnitSystem units) {
     if (v.is_object() && v.contains("text")) return v["text"].get<std::string>();
     const json& figure = v.is_object() && v.contains("si") ? v["si"] : v;
     if (figure.is_boolean()) return figure.get<bool>() ? "yes" : "no";
@@ -45,6 +50,7 @@ std::string shown(const json& v, const std::string& key, const form::Family* fam
     if (figure.is_number()) {
         std::optional<Dimension> dimension;
         if (const auto it = kDimensions.find(key); it != kDimensions.end()) dimension = it->second;
+        if (const auto it = kStepDimensions.find({step, key}); it != kStepDimensions.end()) dimension = it->second;
         if (const auto* field = family ? family->field(key) : nullptr) dimension = field->dimension;
         return dimension && *dimension != Dimension::Count ? format(figure.get<double>(), *dimension, units) : fmt::format("{:.6g}", figure.get<double>());
     }
@@ -64,11 +70,12 @@ public:
         const json none = json::object();
         const bool deep = (!a || (a->is_object() && !measure(*a))) && (!b || (b->is_object() && !measure(*b)));
         if (deep && a && b) return members(*a, *b, key.empty() ? at : joined(at, inWords(key)), family);
+        if (a && b && key == "making") return makings(*a, *b, at, family);
         if (a && b && a->is_array() && b->is_array() && a->size() == b->size() && !a->empty() && a->front().is_object()) {
             for (size_t i = 0; i < a->size(); ++i) members((*a)[i], (*b)[i], joined(at, fmt::format("{} {}", one(key), i + 1)), family);
             return;
         }
-        const auto side = [&](const json* v) { return !v ? std::string(kMissing) : deep ? std::string("there") : shown(*v, key, family, units_); };
+        const auto side = [&](const json* v) { return !v ? std::string(kMissing) : deep ? std::string("there") : shown(*v, key, family, step_, units_); };
         found.push_back({at.empty() ? inWords(key) : at + ": " + inWords(key), side(a), side(b)});
     }
 
@@ -83,9 +90,32 @@ public:
     }
 
 private:
+    /// Step by step where the steps are the same; else which they are.
+    void makings(const json& a, const json& b, const std::string& at, const form::Family* family) {
+        const auto steps = [](const json& making) {
+            std::vector<std::string> out;
+            for (const auto& s : making) out.push_back(s["do"].get<std::string>());
+            return out;
+        };
+        const auto list = [](const std::vector<std::string>& all) {
+            std::string out;
+            for (const auto& s : all) out += (out.empty() ? "" : ", ") + s;
+            return out.empty() ? std::string(kMissing) : out;
+        };
+        const auto mine = steps(a), theirs = steps(b);
+        if (mine != theirs) return found.push_back({at + ": steps", list(mine), list(theirs)});
+        for (size_t i = 0; i < mine.size(); ++i) {
+            step_ = mine[i];
+            const auto same = [&](const std::string& s) { return s == mine[i]; };
+            const auto n = std::count_if(mine.begin(), mine.begin() + static_cast<std::ptrdiff_t>(i) + 1, same), all = std::count_if(mine.begin(), mine.end(), same);
+            members(a[i], b[i], joined(at, all > 1 ? fmt::format("{} {}", mine[i], n) : mine[i]), family);
+        }
+        step_.clear();
+    }
     static std::string joined(const std::string& at, const std::string& more) { return at.empty() ? more : at + ", " + more; }
     static std::string one(const std::string& key) { return key.ends_with("s") ? inWords(key.substr(0, key.size() - 1)) : inWords(key); }
     UnitSystem units_;
+    std::string step_;
 };
 
 }  // namespace

@@ -11,6 +11,7 @@ namespace {
 
 constexpr form::Detail kCoated{2600, 28, true};  // a coat on it takes about 30 ms
 constexpr form::Detail kTurned{750, 20, true};   // a pool that is turned about costs more
+constexpr double kStickDepth = 0.018;            // m: shallower chocolate holds no stick
 constexpr double kStand = 0.005;                 // m of tray under a mold on the shelf
 constexpr double kFootRoom = 0.015;              // m of stand, ring or hook added to a balloon's height while it sets
 
@@ -18,9 +19,9 @@ double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::ab
 
 }  // namespace
 
-setting::Cast castOf(const form::Item& item, double volume, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& c) {
+setting::Cast castOf(const form::Item& item, double volume, const CastStep& cast, const Plan& plan, const material::Library& lib, const material::Coating& c) {
     const form::Shape& shape = item.shape;
-    const double T = piece.cast.temperature.value > 0 ? piece.cast.temperature.value : c.working(), toMelt = c.densitySolid / c.densityMelt;
+    const double T = cast.temperature.value > 0 ? cast.temperature.value : c.working(), toMelt = c.densitySolid / c.densityMelt;
     if (shape.body == form::Body::Cast && !form::family(item.part.family)->gap) {
         setting::Chunk chunk;
         const form::Vec3 d = form::bounds(shape.surface).size();
@@ -46,16 +47,17 @@ setting::Cast castOf(const form::Item& item, double volume, const Piece& piece, 
 namespace {
 
 /// Of the part that lets go last. Modeled parts do not set.
-setting::Times castTimes(const Made& s, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
-    const heat::CrystalLaw law = heat::CrystalLaw(coating, lib.physics).keeping(material::temperKept(coating, piece.cast.temperature.value));
-    const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, piece.cast.table.value, plan, lib), stayIn(piece.cast.place, 0, plan, lib)};
+/// @param share of each item's chocolate that is cast with it
+setting::Times castTimes(const Made& s, const CastStep& cast, double share, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
+    const heat::CrystalLaw law = heat::CrystalLaw(coating, lib.physics).keeping(material::temperKept(coating, cast.temperature.value));
+    const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, cast.table.value, plan, lib), stayIn(cast.place, 0, plan, lib)};
     setting::Times out;
     const auto later = [](double a, double b) { return std::isnan(a) || std::isnan(b) ? std::nan("") : std::max(a, b); };
     for (size_t i = 0; i < s.assembly.items.size(); ++i) {
         const auto& item = s.assembly.items[i];
         if (!item.edible || (s.wall && s.wall->covers(i))) continue;
         if (i > 0 && item.part == s.assembly.items[i - 1].part) continue;
-        const auto t = setting::settle(castOf(item, s.volumes[i], piece, plan, lib, coating), law, settingEvents(lib), stays);
+        const auto t = setting::settle(castOf(item, share * s.volumes[i], cast, plan, lib, coating), law, settingEvents(lib), stays);
         out = {later(out.lock, t.lock), later(out.firm, t.firm), later(out.set, t.set), later(out.release, t.release)};
     }
     return out;
@@ -111,6 +113,22 @@ void takeRoom(Made& s, const Piece& piece) {
 
 }  // namespace
 
+double castShare(const Piece& piece, const CastStep& cast) {
+    double all = 0;
+    for (const auto& c : piece.casts()) all += c.share.value;
+    return all > 0 ? cast.share.value / all : 1;
+}
+
+double stickStands(const Made& made, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& c) {
+    const auto& first = made.assembly.items.front();
+    if (first.shape.body != form::Body::Cast || made.assembly.items.size() > 1 || piece.family().gap) return std::nan("");
+    const form::Vec3 d = made.box.size();
+    if (d.z < kStickDepth || std::min(d.x, d.y) < kStickDepth) return std::nan("");
+    return setting::standsAfter(stickFor(made), castOf(first, made.volumes.front(), piece.cast(), plan, lib, c), c, heat::CrystalLaw(c, lib.physics), stayIn(coat::Place::Table, 0, plan, lib), lib.physical("staticYield"));
+}
+
+setting::Stick stickFor(const Made& made) { return {.depth = std::min(0.025, 0.8 * made.box.size().z)}; }
+
 tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const material::Library& lib, const AnswerOptions& options, std::stop_token stop) {
     const auto coating = coatingOf(piece, plan, lib);
     if (!coating) return tl::unexpected(coating.error());
@@ -151,7 +169,23 @@ tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const m
         s.melted = s.wall->melted;
     else if (form::figure(piece.shape, form::kOpening) > 0)
         s.melted = form::Opening(piece.shape).area() * first.wall * coating->densitySolid;
-    s.setting = castTimes(s, piece, plan, lib, *coating);
+    const auto casts = piece.casts();
+    if (casts.size() < 2) {
+        s.setting = castTimes(s, piece.cast(), 1, plan, lib, *coating);
+    } else {  // each tone as a body of its own share
+        for (const auto& c : casts) {
+            const auto own = coatingOf(piece, c.chocolate, plan, lib);
+            if (!own) return tl::unexpected(own.error());
+            s.layers.push_back(castTimes(s, c, castShare(piece, c), plan, lib, *own));
+        }
+        s.setting = s.layers.back();
+        s.layers.pop_back();
+    }
+    const bool sticks = std::any_of(piece.making.begin(), piece.making.end(), [](const Step& x) {
+        const auto* in = std::get_if<InsertStep>(&x);
+        return in && in->what == InsertStep::What::Stick;
+    });
+    s.stickStands = sticks ? stickStands(s, piece, plan, lib, *coating) : std::nan("");
     return s;
 }
 

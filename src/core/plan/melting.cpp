@@ -52,13 +52,6 @@ std::vector<std::string> listed(const std::string& words) {
     return out;
 }
 
-/// How light a look is, 0–255.
-double lightness(const std::string& look) {
-    if (look.size() != 7) return 0;
-    const auto channel = [&](size_t i) { return double(std::strtol(look.substr(i, 2).c_str(), nullptr, 16)); };
-    return 0.3 * channel(1) + 0.59 * channel(3) + 0.11 * channel(5);
-}
-
 /// The sentences of how a pot is coloured.
 std::vector<std::string> mixingWords(const Plan& plan, const material::Library& lib, const std::vector<batch::Pot>& pots, const batch::Pot& pot, const MeltPlan& m) {
     const auto& mix = *m.colour;
@@ -82,7 +75,7 @@ std::vector<std::string> mixingWords(const Plan& plan, const material::Library& 
     if (m.temper.seed > 0) out.push_back(fmt::format("Its seed of {} is plain {} and part of these grams.", g(m.temper.seed * m.batches), base));
     std::vector<std::pair<double, std::string>> order;  // the colours of this base, light to dark
     for (const auto& p : pots)
-        if (const auto* c = lib.find(p.key.chocolate); c && c->base == chocolate->base) order.emplace_back(-lightness(c->look), p.key.chocolate);
+        if (const auto* c = lib.find(p.key.chocolate); c && c->base == chocolate->base) order.emplace_back(-material::lightness(c->look), p.key.chocolate);
     std::stable_sort(order.begin(), order.end());
     order.erase(std::unique(order.begin(), order.end()), order.end());
     for (size_t i = 1; i < order.size(); ++i)
@@ -170,6 +163,43 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
     return out;
 }
 
+namespace {
+
+/// Toppings, what stands in pieces, powders and ribbons: amounts of each, with what they cost and whom they may harm.
+void onTop(const Plan& plan, const Answers& answers, Shopping& out) {
+    const auto add = [&](const std::string& name, std::string amount, const std::string& forWhat) { out.supplies.push_back({name, std::move(amount), forWhat}); };
+    for (const auto& t : plan.toppings) {
+        double kg = 0;
+        std::string whose;
+        for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i)
+            for (const auto& step : plan.pieces[i].making)
+                if (const auto* top = std::get_if<TopStep>(&step); top && top->topping == t.id) {
+                    kg += top->each.value * answers.pieces[i]->make;
+                    if (whose.find(plan.pieces[i].name) == std::string::npos) whose += (whose.empty() ? "" : ", ") + plan.pieces[i].name;
+                    for (auto& each : out.pieces)
+                        if (each.piece == plan.pieces[i].id) each.cost += t.price * top->each.value;
+                }
+        if (whose.empty()) continue;
+        add(t.name, format(kg, Dimension::Mass, plan.units), whose);
+        out.cost += t.price * kg;
+        out.priced = out.priced && t.price > 0;
+        unite(out.allergens, listed(t.allergens));
+    }
+    for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i)
+        for (const auto& step : plan.pieces[i].making) {
+            const auto& piece = plan.pieces[i];
+            if (const auto* in = std::get_if<InsertStep>(&step); in && in->what != InsertStep::What::Piece) {
+                add(in->name, std::to_string(in->each * answers.pieces[i]->make), piece.name);
+                unite(out.allergens, listed(in->allergens));
+            }
+            if (const auto* d = std::get_if<DecorateStep>(&step); d && !d->usesChocolate())
+                add(d->name.empty() ? d->way == DecorateStep::Way::Dust ? "Powder to dust with" : "Ribbon" : d->name, d->way == DecorateStep::Way::Dust ? format(d->mass.value * answers.pieces[i]->make, Dimension::Mass, plan.units) : fmt::format("{} pieces", answers.pieces[i]->make), piece.name);
+            if (const auto* s = std::get_if<ServeStep>(&step); s && !s->name.empty() && (s->how == ServeStep::How::Sauce || s->how == ServeStep::How::Drink)) add(s->name, format(s->amount.value * piece.count, Dimension::Volume, plan.units), piece.name);
+        }
+}
+
+}  // namespace
+
 Shopping shopping(const Plan& plan, const material::Library& library, const Answers& answers, const std::string& today) {
     const material::Library lib = material::withColours(library, plan.colours);
     Shopping out;
@@ -216,32 +246,37 @@ Shopping shopping(const Plan& plan, const material::Library& library, const Answ
         Shopping::Each each{plan.pieces[i].id, 0};
         for (const auto& [id, perKg] : price) each.cost += inOne(answers, lib, *answers.pieces[i], id) * perKg;
         out.pieces.push_back(each);
-        const auto& piece = plan.pieces[i];
-        if (!piece.filling) continue;
-        const auto& f = *piece.filling;
-        const ScaledRecipe recipe = scaled(piece, *answers.pieces[i]);
+    }
+    for (const auto& f : plan.fillings) {
+        const ScaledRecipe recipe = scaled(plan, answers, f);
+        if (recipe.into.empty()) continue;
         for (const auto& in : f.recipe) {
             supply(in.name, std::isfinite(recipe.factor) ? amountOf(in, recipe.factor, plan.units) : amountOf(in, 1, plan.units) + ", as written", f.name);
             unite(out.allergens, listed(in.allergens));
         }
         if (!f.recipe.empty() && !std::isfinite(recipe.factor)) unite(out.warnings, {fmt::format("It is not said how much the recipe of {} makes: its amounts are as written.", lower(f.name))});
         if (f.isAlcoholic())
-            unite(out.warnings, {recipe.alcohol > 0 ? fmt::format("{} holds {} of alcohol by volume, {} of pure alcohol in each piece: for adults; the age that law asks for differs from place to place.", f.name,
-                                                                  format(recipe.alcohol, Dimension::Percent, plan.units), format(recipe.grams, Dimension::Mass, plan.units, Detail::Fine))
-                                                    : fmt::format("{} contains alcohol: for adults.", f.name)});
+            for (const auto& in : recipe.into)
+                unite(out.warnings, {recipe.alcohol > 0 ? fmt::format("{} holds {} of alcohol by volume, {} of pure alcohol in each piece: for adults; the age that law asks for differs from place to place.", f.name,
+                                                                      format(recipe.alcohol, Dimension::Percent, plan.units), format(in.grams, Dimension::Mass, plan.units, Detail::Fine))
+                                                        : fmt::format("{} contains alcohol: for adults.", f.name)});
         if (f.egg) {
             unite(out.allergens, {"egg"});
             unite(out.warnings, {fmt::format("{} contains raw egg: keep it cold, and not for everyone.", f.name)});
         }
     }
+    onTop(plan, answers, out);
     return out;
 }
 
-ScaledRecipe scaled(const Piece& piece, const PieceAnswers& answers) {
+const ScaledRecipe::Into* ScaledRecipe::of(const std::string& piece) const {
+    for (const auto& i : into)
+        if (i.piece == piece) return &i;
+    return nullptr;
+}
+
+ScaledRecipe scaled(const Plan& plan, const Answers& answers, const Filling& f) {
     ScaledRecipe out;
-    const auto& f = *piece.filling;
-    out.volume = answers.fillEach * piece.count;
-    out.factor = f.makes.value > 0 ? out.volume / f.makes.value : std::nan("");
     double all = 0, pure = 0;
     for (const auto& in : f.recipe) {
         if (in.by == Ingredient::By::Count) continue;
@@ -251,7 +286,16 @@ ScaledRecipe scaled(const Piece& piece, const PieceAnswers& answers) {
     }
     if (f.makes.value > 0) all = f.makes.value;
     if (all > 0) out.alcohol = std::min(1.0, pure / all);
-    out.grams = answers.fillEach * out.alcohol * kEthanol;
+    for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
+        double each = 0;
+        bool named = false;
+        for (const auto& fill : answers.pieces[i]->fills)
+            if (fill.filling == f.id) each += fill.each, named = true;
+        if (!named) continue;
+        out.volume += each * plan.pieces[i].count;
+        out.into.push_back({plan.pieces[i].id, plan.pieces[i].count, each, each * out.alcohol * kEthanol});
+    }
+    out.factor = f.makes.value > 0 ? out.volume / f.makes.value : std::nan("");
     return out;
 }
 

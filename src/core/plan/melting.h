@@ -50,7 +50,7 @@ struct Shopping {
         std::string name, amount;  ///< "Nebula blue, oil colour", "1.9 g"
         std::string forWhat;       ///< "Crater bowl"
     };
-    std::vector<Supply> supplies;  ///< oil colours, and what the fillings' recipes ask for
+    std::vector<Supply> supplies;  ///< oil colours, what the fillings' recipes ask for, toppings, and what stands in pieces
     std::vector<std::string> allergens, traces;  ///< of everything, each once
     std::vector<std::string> warnings;           ///< alcohol, raw egg
 };
@@ -63,15 +63,23 @@ std::string potName(const batch::PotKey& pot, const material::Library& library);
 /// When the day melts, tempers and warms a pot again, in order of time. Empty without a day.
 std::vector<MeltPlan::Sitting> sittings(const DayPlan& day, const batch::Pot& pot);
 
-/// A recipe as it is weighed out for a piece's filling.
+/// A recipe as it is weighed out, once, for all pieces that its filling goes into.
 struct ScaledRecipe {
-    double volume = 0;   ///< m³ wanted, all pieces with their spares
+    double volume = 0;   ///< m³ wanted
     double factor = 0;   ///< times the recipe; NaN when it is not said how much it makes
     double alcohol = 0;  ///< share by volume of the filling
-    double grams = 0;    ///< kg of pure alcohol in one piece
+    struct Into {
+        std::string piece;  ///< id
+        int count = 0;
+        double each = 0;    ///< m³ in one
+        double grams = 0;   ///< kg of pure alcohol in one
+    };
+    std::vector<Into> into;  ///< the pieces, in the order of the plan
+    /// The part of it that goes into a piece; null where none does.
+    const Into* of(const std::string& piece) const;
 };
-/// @param piece with a filling
-ScaledRecipe scaled(const Piece& piece, const PieceAnswers& answers);
+/// @param filling of the plan
+ScaledRecipe scaled(const Plan& plan, const Answers& answers, const Filling& filling);
 /// An amount of an ingredient times a factor, "210 g", "3.6".
 std::string amountOf(const Ingredient& ingredient, double factor, UnitSystem units);
 

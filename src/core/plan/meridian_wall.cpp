@@ -72,7 +72,7 @@ tl::expected<void, Problem> coatOnMesh(CoatedMeridian& out, const form::Meridian
     const auto& last = done->coats.back().wall;
     shape.thickness.assign(shape.surface.points.size(), 0.0);
     for (size_t i = 0; i < surface.size(); ++i) shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(last[i], kSkin);
-    out.wall.blemishes = coat::blemishes(surface, last, piece.coats.front().way == coat::Way::Pour);
+    out.wall.blemishes = coat::blemishes(surface, last, piece.coats().front().way == coat::Way::Pour);
     const coat::Ratio judged{1 - CoatedWall::kLess, 1 + CoatedWall::kMore};
     s.band = {judged, judged, judged, judged, {}};
     return {};
@@ -92,9 +92,9 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
     coat::CoatSetting job;
     job.coating = *coating;
     job.law = heat::CrystalLaw(*coating, lib.physics);
-    if (std::any_of(piece.coats.begin(), piece.coats.end(), [&](const auto& c) { return piece.chocolateOf(c) != piece.chocolate; }))
-        for (const auto& c : piece.coats) {
-            const auto own = coatingOf(piece, c, plan, lib);
+    if (std::any_of(piece.coats().begin(), piece.coats().end(), [&](const auto& c) { return piece.chocolateOf(c) != piece.chocolate; }))
+        for (const auto& c : piece.coats()) {
+            const auto own = coatingOf(piece, c.chocolate, plan, lib);
             if (!own) return tl::unexpected(own.error());
             job.melts.push_back({*own, heat::CrystalLaw(*own, lib.physics)});
         }
@@ -125,7 +125,7 @@ tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& pla
     static_cast<coat::CoatSetting&>(job) = *setting;
     job.profile = former->profile(cells);
     job.side = former->side();
-    job.steps.assign(piece.coats.begin(), piece.coats.end());
+    job.steps.assign(piece.coats().begin(), piece.coats().end());
     return job;
 }
 
@@ -135,7 +135,7 @@ tl::expected<coat::MeshJob, Problem> meshJob(const Piece& piece, const Plan& pla
     coat::MeshJob job;
     static_cast<coat::CoatSetting&>(job) = *setting;
     job.surface = &surface;
-    for (const auto& c : piece.coats) job.steps.push_back(coat::meshStep(c, surface, outside));
+    for (const auto& c : piece.coats()) job.steps.push_back(coat::meshStep(c, surface, outside));
     return job;
 }
 
@@ -164,7 +164,7 @@ tl::expected<CoatedMeridian, Problem> coatMeridian(const Piece& piece, const Pla
     s.chocolateOutside = job->side == form::Side::Outside;
     s.formerVolume = former->volume();
     s.height = former->highest() - former->lowest();
-    s.round = std::all_of(piece.coats.begin(), piece.coats.end(), [](const auto& c) { return c.round(); });
+    s.round = std::all_of(piece.coats().begin(), piece.coats().end(), [](const auto& c) { return c.round(); });
     if (s.round) {
         auto coats = coat::coat(*job, stop);
         if (!coats) return tl::unexpected(coats.error());

@@ -36,12 +36,12 @@ std::vector<double> nearestOf(const std::vector<form::Vec3>& points, const std::
 tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& lib,
                                           std::stop_token stop) {
     CoatedWall w;
-    w.coats.resize(piece.coats.size());
+    w.coats.resize(piece.coats().size());
     constexpr double kNone = 1e9;
     for (auto& c : w.coats) c.thinnest = kNone;
-    std::vector<double> anywhere(piece.coats.size(), kNone);  // m, thinnest with rims and corners
-    std::vector<SlowPlace> slow(piece.coats.size(), {{}, plan.kitchen.room.value});
-    std::vector<double> volumes(piece.coats.size(), 0.0);
+    std::vector<double> anywhere(piece.coats().size(), kNone);  // m, thinnest with rims and corners
+    std::vector<SlowPlace> slow(piece.coats().size(), {{}, plan.kitchen.room.value});
+    std::vector<double> volumes(piece.coats().size(), 0.0);
     double area = 0, rimArea = 0, sum = 0;
     std::optional<coat::CoatSetting> setting;
     std::optional<coat::MeshCoats> last;  // of the wall before
@@ -113,7 +113,7 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
             kilograms[part] -= w.melted;
             shape.thickness = nearestOf(closed->items.front().shape.surface.points, shape.thickness, shape.surface.points);
         }
-        for (auto b : coat::blemishes(surface, final.wall, piece.coats.front().way == coat::Way::Pour)) {
+        for (auto b : coat::blemishes(surface, final.wall, piece.coats().front().way == coat::Way::Pour)) {
             b.part = part;
             w.blemishes.push_back(b);
         }

@@ -11,7 +11,6 @@ namespace uovo {
 namespace {
 
 constexpr double kLump = 0.008;        // m: a thicker place than three walls is worth a word
-constexpr double kStickDepth = 0.018;  // m: shallower chocolate holds no stick
 
 class PartTeller : Speaker {
 public:
@@ -136,7 +135,7 @@ public:
     std::optional<Answer> holds() const {
         if (s_.capacity <= 0) return std::nullopt;
         Answer a = held(s_.capacity, known_, "inside", "To the brim, with this wall.");
-        if (piece_.filling && piece_.closes() && piece_.wallFromCoats() && form::figure(piece_.shape, form::kOpening) <= 0) {
+        if (piece_.fill() && piece_.closes() && piece_.wallFromCoats() && form::figure(piece_.shape, form::kOpening) <= 0) {
             a.tone = Tone::Impossible;
             a.sentence = fmt::format("It closes round itself as it is coated: nothing goes in. {}, or take its coats away and join two halves over the filling.",
                                      family_.field(form::kOpening) ? "Melt an opening into it" : "Choose a ball with an opening");
@@ -242,9 +241,9 @@ public:
         Answer a;
         a.id = "cold";
         const auto& t = s_.setting;
-        const coat::Place place = piece_.cast.place;
+        const coat::Place place = piece_.cast().place;
         const char* where = place == coat::Place::Table ? "on the table" : place == coat::Place::Fridge ? "in the fridge" : "in the freezer";
-        const double table = place == coat::Place::Table ? 0 : piece_.cast.table.value, until = t.release - table;
+        const double table = place == coat::Place::Table ? 0 : piece_.cast().table.value, until = t.release - table;
         a.after = where;
         if (std::isnan(t.release)) {
             a.headline = "Never sets";
@@ -290,7 +289,7 @@ public:
         }
         if (!sheet) return std::nullopt;
         const auto& c = known_.coating;
-        const auto t = setting::settle(castOf(*sheet, sheet->shape.chocolate(), piece_, plan_, lib_, c), heat::CrystalLaw(c, lib_.physics), settingEvents(lib_), {stayIn(coat::Place::Table, 0, plan_, lib_)});
+        const auto t = setting::settle(castOf(*sheet, sheet->shape.chocolate(), piece_.cast(), plan_, lib_, c), heat::CrystalLaw(c, lib_.physics), settingEvents(lib_), {stayIn(coat::Place::Table, 0, plan_, lib_)});
         Answer a;
         a.id = "cutting";
         if (std::isnan(t.set)) return std::nullopt;
@@ -318,12 +317,8 @@ public:
 
     /// When a stick stands by itself in what is cast, and how long it still goes in.
     std::optional<Answer> stick() const {
-        if (first_.body != form::Body::Cast || s_.assembly.items.size() > 1 || family_.gap) return std::nullopt;
-        const form::Vec3 d = s_.box.size();
-        if (d.z < kStickDepth || std::min(d.x, d.y) < kStickDepth) return std::nullopt;
-        const auto& c = known_.coating;
-        const setting::Stick stick{.depth = std::min(0.025, 0.8 * d.z)};
-        const double stands = setting::standsAfter(stick, castOf(s_.assembly.items.front(), s_.volumes.front(), piece_, plan_, lib_, c), c, heat::CrystalLaw(c, lib_.physics), stayIn(coat::Place::Table, 0, plan_, lib_), lib_.physical("staticYield"));
+        const setting::Stick stick = stickFor(s_);
+        const double stands = stickStands(s_, piece_, plan_, lib_, known_.coating);
         if (std::isnan(stands)) return std::nullopt;
         Answer a;
         a.id = "stick";

@@ -10,7 +10,7 @@ namespace {
 class Teller : Speaker {
 public:
     Teller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
-        : Speaker(piece, plan, lib), known_(known), made_(*known.made), along_(*made_.meridian), last_(piece.coats.back()) {}
+        : Speaker(piece, plan, lib), known_(known), made_(*known.made), along_(*made_.meridian), last_(piece.coats().back()) {}
 
     Answer wall() const {
         const auto& w = along_.wall;
@@ -38,8 +38,8 @@ public:
         a.working.inputs.push_back(physics("yieldEnergy", lib_.physics));
         a.working.inputs.push_back(physics("dipSpeed", lib_.formers));
         a.working.inputs.push_back(physics("rimBead", lib_.formers));
-        for (size_t i = 0; i < piece_.coats.size(); ++i) {
-            const auto& c = piece_.coats[i];
+        for (size_t i = 0; i < piece_.coats().size(); ++i) {
+            const auto& c = piece_.coats()[i];
             a.working.inputs.push_back({fmt::format("coat {}", i + 1),
                                         fmt::format("{}, {} out of the cold", temperature(c.temperature.value), time(coat::beforeCold(c))),
                                         c.temperature.spread > 0 ? fmt::format("± {:.1f} K by look", c.temperature.spread) : "± 1 K, ± 20 s", "your plan"});

@@ -1,7 +1,5 @@
 #include "core/plan/plan.h"
 
-#include "core/batch/batch.h"
-
 #include <fmt/format.h>
 
 #include <algorithm>
@@ -77,11 +75,55 @@ bool Filling::isAlcoholic() const {
 }
 
 bool Plan::operator==(const Plan& o) const {
-    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.colours, p.snaps, p.guests, p.pieces, p.meshExtras, p.extra); };
+    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.fillings, p.toppings, p.colours, p.snaps, p.guests, p.pieces, p.meshExtras, p.extra); };
     if (rest(*this) != rest(o) || meshes.size() != o.meshes.size()) return false;
     for (auto a = meshes.begin(), b = o.meshes.begin(); a != meshes.end(); ++a, ++b)
         if (a->first != b->first || (a->second != b->second && !(*a->second == *b->second))) return false;
     return true;
+}
+
+const Filling* Plan::filling(const std::string& id) const {
+    const auto found = std::find_if(fillings.begin(), fillings.end(), [&](const Filling& f) { return f.id == id; });
+    return found == fillings.end() ? nullptr : &*found;
+}
+
+const Topping* Plan::topping(const std::string& id) const {
+    const auto found = std::find_if(toppings.begin(), toppings.end(), [&](const Topping& t) { return t.id == id; });
+    return found == toppings.end() ? nullptr : &*found;
+}
+
+std::string Plan::keep(Filling wanted) {
+    for (const auto& f : fillings) {
+        Filling same = wanted;
+        same.id = f.id;
+        if (same == f) return f.id;
+    }
+    std::string slug;
+    for (const char c : wanted.name) {
+        const auto u = static_cast<unsigned char>(c);
+        if (std::isalnum(u) && u < 128) slug += static_cast<char>(std::tolower(u));
+        else if (!slug.empty() && slug.back() != '-') slug += '-';
+    }
+    if (slug.ends_with('-')) slug.pop_back();
+    if (slug.empty()) slug = "filling";
+    wanted.id = slug;
+    for (int i = 2; filling(wanted.id); ++i) wanted.id = fmt::format("{}-{}", slug, i);
+    fillings.push_back(std::move(wanted));
+    return fillings.back().id;
+}
+
+FillStep& Plan::fillWith(Piece& piece, const std::string& id) {
+    if (const Filling* f = filling(id); f && f->perishable && !piece.closedByJoining()) piece.without<StoreStep>();
+    FillStep& step = piece.having<FillStep>();
+    step.filling = id;
+    return step;
+}
+
+std::string Plan::freshFilling() {
+    Filling f;
+    f.name = "Filling";
+    for (int k = 2; std::any_of(fillings.begin(), fillings.end(), [&](const Filling& o) { return o.name == f.name; }); ++k) f.name = fmt::format("Filling {}", k);
+    return keep(std::move(f));
 }
 
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& lib) {
@@ -92,170 +134,15 @@ tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Pla
                              lib.physics);
 }
 
-tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const PlannedCoat& coat, const Plan& plan, const material::Library& lib) {
-    if (piece.chocolateOf(coat) == piece.chocolate) return coatingOf(piece, plan, lib);
-    Piece other = piece;
-    other.chocolate = coat.chocolate;
+tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const std::string& chocolate, const Plan& plan, const material::Library& lib) {
+    if (chocolate.empty() || chocolate == piece.chocolate) return coatingOf(piece, plan, lib);
+    Piece other;
+    other.chocolate = chocolate;
+    other.temper = piece.temper;
+    other.thinner = piece.thinner;
+    other.thinnerShare = piece.thinnerShare;
     if (const auto* c = lib.find(other.chocolate); c && c->kind == "compound") other.temper = material::Temper::Tempered;
     return coatingOf(other, plan, lib);
-}
-
-namespace {
-
-constexpr int kMostPieces = 500;
-
-void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
-    const auto range = [&](const Measure& m, double low, double high, Dimension d, const char* what, const char* field) {
-        if (std::isfinite(m.value) && m.value >= low && m.value <= high) return;
-        const auto text = [&](double v) { return format(v, d, UnitSystem::Metric); };
-        out.push_back({std::isfinite(m.value) ? fmt::format("{} is {}; it must be between {} and {}.", what, text(m.value), text(low), text(high))
-                                              : fmt::format("{} is not a number.", what),
-                       std::string("kitchen/") + field});
-    };
-    range(k.room, 5, 40, Dimension::Temperature, "The room", "room");
-    range(k.humidity, 0.05, 0.99, Dimension::Percent, "The humidity", "humidity");
-    range(k.fridge, 0, 14, Dimension::Temperature, "The fridge", "fridge");
-    if (k.freezer.value > -5)
-        out.push_back({fmt::format("A freezer at {} does not freeze; check the sign.", format(k.freezer.value, Dimension::Temperature, UnitSystem::Metric)),
-                       "kitchen/freezer"});
-    else
-        range(k.freezer, -40, -5, Dimension::Temperature, "The freezer", "freezer");
-    range(k.shelfWidth, 0.05, 2, Dimension::Length, "The shelf's width", "shelfWidth");
-    range(k.shelfDepth, 0.05, 2, Dimension::Length, "The shelf's depth", "shelfDepth");
-    range(k.shelfHeight, 0.02, 2, Dimension::Length, "The shelf's height", "shelfHeight");
-    range(k.freezerWidth, 0.05, 2, Dimension::Length, "The freezer's width", "freezerWidth");
-    range(k.freezerDepth, 0.05, 2, Dimension::Length, "The freezer's depth", "freezerDepth");
-    range(k.freezerHeight, 0.02, 2, Dimension::Length, "The freezer's height", "freezerHeight");
-    if (k.shelves < 1 || k.shelves > 8) out.push_back({"Between one and eight free shelves in the fridge.", "kitchen/shelves"});
-    if (k.hands < 1 || k.hands > 8) out.push_back({"Between one and eight pairs of hands.", "kitchen/hands"});
-    if (!k.helpersFrom.empty() && !clockMinutes(k.helpersFrom)) out.push_back({fmt::format("“{}” is not a time of day; write 16:00.", k.helpersFrom), "kitchen/helpersFrom"});
-}
-
-/// Whether its shape can be built; the last shapes asked for are remembered, for fields ask at each key.
-tl::expected<void, Problem> buildable(const Piece& p, const form::Meshes& meshes) {
-    struct Known {
-        form::Part part;
-        std::shared_ptr<const form::Mesh> mesh;
-        bool assumed = true;
-        tl::expected<void, Problem> answer;
-    };
-    constexpr size_t kKept = 64;
-    thread_local std::vector<Known> known;
-    const auto mesh = meshes.find(p.shape.mesh);
-    const auto figure = mesh == meshes.end() ? nullptr : mesh->second;
-    const bool assumed = !p.wallFromCoats();
-    for (const auto& k : known)
-        if (k.assumed == assumed && k.mesh == figure && k.part == p.shape) return k.answer;
-    if (known.size() >= kKept) known.erase(known.begin());
-    known.push_back({p.shape, figure, assumed, form::checkBuild(p.shape, meshes, assumed)});
-    return known.back().answer;
-}
-
-void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, bool shapes, std::vector<Problem>& out) {
-    const std::string at = "pieces/" + p.id + "/";
-    const auto add = [&](Problem problem, const std::string& before = "") { out.push_back({problem.sentence, at + before + problem.where}); };
-    if (p.count < 1) add({"Plan at least one piece, or take it off the shelf.", "count"});
-    if (p.count > kMostPieces)
-        add({fmt::format("{} pieces are more than a kitchen makes in a day; {} at most.", p.count, kMostPieces), "count"});
-    if (p.survives < 0.2 || p.survives > 1 || !std::isfinite(p.survives))
-        add({"The share that comes out whole lies between 20 % and 100 %.", "survives"});
-    const auto coating = coatingOf(p, plan, lib);
-    if (!coating) add(coating.error());
-    const bool meridian = p.alongMeridian();
-    const auto former = meridian ? form::meridian(p.shape) : tl::expected<form::Meridian, Problem>(tl::unexpected(Problem{}));
-    if (meridian && !former)
-        add(former.error(), "former/");
-    else if (auto ok = shapes && !meridian ? buildable(p, plan.meshes) : form::checkFigures(p.shape); !ok)
-        add(ok.error(), "former/");
-    if (former && p.overBalloon() && (p.pot.empty() || lib.pot(p.pot)) && std::any_of(p.coats.begin(), p.coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
-        const double dip = form::figure(p.shape, "dip");
-        const auto bath = p.pot.empty() ? batch::bestBath(*former, dip, lib.pots, lib.usual("bathClearance")) : batch::bathFor(*former, dip, *lib.pot(p.pot), lib.usual("bathClearance"));
-        if (!bath) add(bath.error());
-    }
-    if (meridian && p.coats.empty()) add({"There is no coat yet: add one.", "coats"});
-    if (!p.wallFromCoats() && !meridian) {
-        const double T = p.cast.temperature.value, table = p.cast.table.value;
-        if (!(T == 0 || (T >= 20 && T <= 60))) add({fmt::format("Chocolate is poured between 20 and 60 °C, not at {}.", format(T, Dimension::Temperature, plan.units)), "cast/temperature"});
-        if (!(table >= 0 && table <= 6 * 3600)) add({"It stands on the table between no time and six hours.", "cast/table"});
-    }
-    if (p.coats.size() > 8) add({"More than eight coats make no shell; use fewer.", "coats"});
-    for (size_t i = 0; coating && i < p.coats.size(); ++i) {
-        const std::string here = fmt::format("coats/{}/", i);
-        const auto own = coatingOf(p, p.coats[i], plan, lib);
-        if (!own) {
-            add(own.error(), here);
-            continue;
-        }
-        const double bears = p.overBalloon() ? lib.former(own->compound ? "balloonBearsCompound" : "balloonBears") : 90;
-        if (auto ok = coat::checkStep(p.coats[i], *own, bears); !ok) add(ok.error(), here);
-        if (p.overBalloon() && p.coats[i].way == coat::Way::Pour) add({"A balloon cannot be filled and poured out; dip or brush it.", here + "way"});
-        if (i == 0 && p.coats[i].way == coat::Way::Press) add({"The first coat makes the wall; press its rim in afterwards.", here + "way"});
-        if (p.coats[i].way == coat::Way::Turn && !p.closes()) add({"Only a closed mold is filled and turned; pour this one out.", here + "way"});
-        if (p.wallFromCoats() && p.closes() && p.coats[i].way != coat::Way::Turn) add({"A closed mold is filled in part and turned about; nothing else reaches its wall.", here + "way"});
-        if (!meridian) continue;
-        if (!p.overBalloon() && p.coats[i].way == coat::Way::Dip) add({"A cup is coated inside; fill and pour out, or brush it.", here + "way"});
-        if (!p.overBalloon() && p.coats[i].rest == coat::Rest::Hung) add({"A cup stands or is turned over.", here + "rest"});
-    }
-    if (!(p.wantedWall.value >= 0 && p.wantedWall.value < 0.02)) add({"A wall is between 0 and 20 mm.", "wantedWall"});
-    if (!p.pot.empty() && !lib.pot(p.pot)) add({"There is no pot “" + p.pot + "” here.", "pot"});
-    for (const auto& [id, m] : p.loads)
-        if (!(m.value >= 0 && m.value < 1e4)) add({"A load is nothing or more.", "loads/" + id});
-    if (p.filling) {
-        const auto& f = *p.filling;
-        if (!(f.share.value >= 0 && f.share.value <= 1)) add({"A piece is filled to between nothing and its brim.", "filling/share"});
-        if (!(f.cap.value >= 0 && f.cap.value <= 0.02)) add({"A lid of chocolate is at most 20 mm thick.", "filling/cap"});
-        if (!(f.makes.value >= 0 && f.makes.value < 1)) add({"A recipe makes between nothing and a cubic metre.", "filling/makes"});
-        if (f.recipe.size() > 60) add({"A recipe of more than sixty lines; leave the pinches out.", "filling/recipe"});
-        for (size_t i = 0; i < f.recipe.size(); ++i) {
-            const auto& r = f.recipe[i];
-            const std::string here = fmt::format("filling/recipe/{}/", i);
-            if (!(r.amount.value >= 0 && std::isfinite(r.amount.value))) add({fmt::format("How much {} goes in cannot be less than nothing.", r.name), here + "amount"});
-            if (!(r.alcohol >= 0 && r.alcohol <= 1)) add({"Alcohol lies between 0 and 100 % of the volume.", here + "alcohol"});
-            if (r.alcohol > 0 && r.by == Ingredient::By::Count) add({fmt::format("Say how much {} goes in by volume: its alcohol cannot be counted by the piece.", r.name), here + "amount"});
-        }
-        if (!(p.filling->each.value >= 0 && p.filling->each.value < 0.02)) add({"A filling is between nothing and 20 l.", "filling/each"});
-        if (!(p.filling->make.value >= 0 && p.filling->make.value <= 6 * 3600)) add({"Making the filling takes at most six hours.", "filling/make"});
-        if (!(p.filling->usableFrom.value >= 0 && p.filling->usableFrom.value <= p.filling->usableTo.value && p.filling->usableTo.value < 86400))
-            add({"The filling's window ends before it begins.", "filling/usableTo"});
-    }
-}
-
-}  // namespace
-
-std::vector<Problem> problems(const Plan& plan, const material::Library& library, bool shapes) {
-    std::vector<Problem> out;
-    const material::Library lib = material::withColours(library, plan.colours);
-    for (const auto& c : plan.colours) {
-        for (auto& p : material::problems(c, library)) out.push_back(std::move(p));
-        if (std::count_if(plan.colours.begin(), plan.colours.end(), [&](const auto& o) { return o.id == c.id; }) > 1) out.push_back({"Two colours are called “" + c.name + "”.", "colours/" + c.id + "/name"});
-    }
-    if (!localMinutes(plan.deadline)) out.push_back({"The time it must be ready is not a date and time.", "deadline"});
-    checkKitchen(plan.kitchen, out);
-    for (const auto& [id, figures] : plan.own) {
-        const auto* chocolate = lib.find(id);
-        if (!chocolate)
-            out.push_back({"There is no chocolate “" + id + "” here.", "own/" + id});
-        else if (auto ok = material::checkOwnFigures(*chocolate, figures); !ok)
-            out.push_back({ok.error().sentence, "own/" + id + "/" + ok.error().where});
-    }
-    for (const auto& [id, choice] : plan.melting)
-        if (!lib.find(id)) out.push_back({"There is no chocolate “" + id + "” here.", "melting/" + id});
-    for (size_t i = 0; i < plan.pantry.size(); ++i) {
-        const auto& s = plan.pantry[i];
-        const std::string at = fmt::format("pantry/{}/", i);
-        if (!lib.find(s.chocolate)) out.push_back({"There is no chocolate “" + s.chocolate + "” here.", at + "chocolate"});
-        if (!(s.mass.value >= 0 && s.mass.value < 500)) out.push_back({"In the cupboard there is nothing or more, not less.", at + "mass"});
-        if (!(s.price >= 0 && s.price < 1e6)) out.push_back({"A price is nothing or more.", at + "price"});
-        if (!s.bestBefore.empty() && !localMinutes(s.bestBefore + "T00:00")) out.push_back({"“" + s.bestBefore + "” is not a date; write 2027-03-01.", at + "bestBefore"});
-    }
-    for (size_t i = 0; i < plan.snaps.size(); ++i) {
-        const std::string at = fmt::format("snaps/{}/", i);
-        if (!lib.find(plan.snaps[i].chocolate)) out.push_back({"There is no chocolate “" + plan.snaps[i].chocolate + "” here.", at + "chocolate"});
-        if (auto ok = shell::check(plan.snaps[i]); !ok) out.push_back({ok.error().sentence, at + ok.error().where});
-    }
-    if (plan.guests < 0 || plan.guests > 10000) out.push_back({"Between no guests and ten thousand.", "guests"});
-    for (const auto& p : plan.pieces) checkPiece(p, plan, lib, shapes, out);
-    return out;
 }
 
 namespace {
@@ -286,13 +173,15 @@ Piece newPiece(const Plan& plan, const std::string& family) {
             c.drain = 12;
             c.delay = 60;
         }
-        p.coats = {c, c};
+        p.making = {c, c};
+        p.complete();
         return p;
     }
     const std::string name = f ? f->name.substr(0, f->name.find(" in a ")) : "Part";
     Piece p = named(plan, family, name.substr(0, name.find(',')));
     p.shape = form::usual(family);
     p.count = f && f->body == form::Body::Compound ? 1 : 4;
+    p.complete();
     return p;
 }
 

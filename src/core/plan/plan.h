@@ -3,17 +3,18 @@
 #include <map>
 #include <optional>
 
-#include "core/coat/coats.h"
+#include "core/batch/batch.h"
 #include "core/form/part.h"
 #include "core/material/colour.h"
 #include "core/material/material.h"
+#include "core/plan/making.h"
 #include "core/shell/snap.h"
 #include "core/temper/temper_plan.h"
 
 namespace uovo {
 
 /// Version of the file format this program writes.
-inline constexpr int kPlanVersion = 1;
+inline constexpr int kPlanVersion = 2;
 /// Changes when a model changes, so that old answers are not taken for new ones.
 inline constexpr int kModelVersion = 1;
 
@@ -29,12 +30,9 @@ struct Ingredient {
     bool operator==(const Ingredient&) const = default;
 };
 
-/// What goes into a piece.
+/// Something made once that goes into pieces: they name it in a step.
 struct Filling {
-    std::string name;
-    Measure each = 1e-4;       ///< m³ in one piece
-    Measure share = 0;         ///< of what the piece holds; above 0 it says how much goes in, and `each` does not count
-    Measure cap = 0;           ///< m of chocolate poured on it as a lid; 0: it stays open
+    std::string id, name;
     Measure makes = 0;         ///< m³ that the recipe makes; 0: not known
     std::vector<Ingredient> recipe;
     Measure make = 1200;       ///< s of hands to make all of it
@@ -46,11 +44,15 @@ struct Filling {
     bool operator==(const Filling&) const = default;
 };
 
-/// A coat of a plan: the step and what the file holds besides.
-struct PlannedCoat : coat::CoatStep {
-    std::string chocolate;  ///< id, where it is not the piece's; empty: the piece's
+/// Something strewn or stuck on pieces: they name it in a step.
+struct Topping {
+    std::string id, name;
+    Measure grain = 0.002;    ///< m, the size of one
+    double density = 600;     ///< kg/m³ of one
+    std::string allergens;    ///< as a person says them
+    double price = 0;         ///< a kg; 0: not known
     std::string extra;
-    bool operator==(const PlannedCoat&) const = default;
+    bool operator==(const Topping&) const = default;
 };
 
 /// What a piece is set down on.
@@ -73,15 +75,6 @@ struct Handling {
     bool operator==(const Handling&) const = default;
 };
 
-/// How what is cast or spread (and has no coats) cools: some time on the table, then where it sets.
-struct CastPlan {
-    Measure temperature = 0;  ///< °C it is poured at; 0: the chocolate's working temperature
-    Measure table = 0;        ///< s on the table first, so that a stick stands
-    coat::Place place = coat::Place::Fridge;
-    std::string extra;
-    bool operator==(const CastPlan&) const = default;
-};
-
 /// One family of equal pieces.
 struct Piece {
     std::string id, name;
@@ -92,17 +85,47 @@ struct Piece {
     material::Temper temper = material::Temper::Tempered;
     material::Thinner thinner = material::Thinner::None;
     double thinnerShare = 0;
-    std::vector<PlannedCoat> coats;
-    CastPlan cast;
+    Making making;            ///< its steps, in order
     Handling handling;
     Measure wantedWall = 0.0015;  ///< m, thinnest place a person accepts
-    std::optional<Filling> filling;
     std::string pot;          ///< id, empty: the one that needs least
     double survives = 0.9;    ///< share that comes out whole
     std::map<std::string, Measure> loads;  ///< of a load case by its id: N, kg, J or h, where it is not the usual
     Sits sits = Sits::Flat;
     std::string extra;
     bool operator==(const Piece&) const = default;
+
+    StepsOf<PlannedCoat> coats() { return StepsOf<PlannedCoat>(making); }
+    StepsOf<const PlannedCoat> coats() const { return StepsOf<const PlannedCoat>(making); }
+    StepsOf<const CastStep> casts() const { return StepsOf<const CastStep>(making); }
+    /// Its first cast; the usual one where its making has none.
+    const CastStep& cast() const;
+    CastStep& cast();
+    /// What goes in first; null where nothing does.
+    const FillStep* fill() const { return firstOf<FillStep>(making); }
+    FillStep* fill() { return firstOf<FillStep>(making); }
+    const LidStep* lid() const { return firstOf<LidStep>(making); }
+    /// Adds what is wanted of a step where the making has none.
+    template <class S>
+    S& having() {
+        if (S* step = firstOf<S>(making)) return *step;
+        return insert(S{});
+    }
+    /// Puts a step where it is usually done: no rule of order is broken by it where one can be kept.
+    template <class S>
+    S& insert(S step) {
+        return std::get<S>(*making.insert(making.begin() + static_cast<std::ptrdiff_t>(usualPlace(step)), std::move(step)));
+    }
+    size_t usualPlace(const Step& step) const;
+    /// Adds the steps that its shape asks for and that are not said: cast, off its former, trimmed, put together, put away.
+    void complete();
+    /// The bath it is dipped in: its own pot's, or the smallest that takes it. Only of a bowl over a balloon.
+    tl::expected<batch::Bath, Problem> bath(const material::Library& library) const;
+    /// Makes its wall by these coats, or by one cast where there are none; what goes with the other way is taken out.
+    void coatWith(const std::vector<PlannedCoat>& coats);
+    /// Takes every step of a sort out.
+    template <class S>
+    void without() { std::erase_if(making, [](const Step& s) { return std::holds_alternative<S>(s); }); }
 
     /// The family of its shape; one without a name where there is none of that id.
     const form::Family& family() const;
@@ -111,12 +134,15 @@ struct Piece {
     bool overBalloon() const { return family().former == form::Former::Balloon; }
     /// A mold that closes round itself: it is filled in part and turned about.
     bool closes() const { return family().former == form::Former::Closed; }
-    /// Id of the chocolate of one of its coats.
-    const std::string& chocolateOf(const PlannedCoat& coat) const { return coat.chocolate.empty() ? chocolate : coat.chocolate; }
+    /// Its parts are joined over what is in them: two halves, a ball that hangs.
+    bool closedByJoining() const { return family().hung || (closes() && !firstOf<PlannedCoat>(making)); }
+    /// Id of the chocolate of one of its steps.
+    template <class S>
+    const std::string& chocolateOf(const S& step) const { return step.chocolate.empty() ? chocolate : step.chocolate; }
     /// Its wall could be computed from coats; of a compound, the walls of its molded parts.
     bool couldBeCoated() const;
     /// … and is: it has coats.
-    bool wallFromCoats() const { return couldBeCoated() && !coats.empty(); }
+    bool wallFromCoats() const { return couldBeCoated() && firstOf<PlannedCoat>(making); }
 };
 
 struct Kitchen {
@@ -151,6 +177,8 @@ struct Plan {
     std::map<std::string, material::OwnFigures> own;  ///< a person's own figures by chocolate id
     std::map<std::string, temper::Choice> melting;     ///< how each chocolate is melted, by id; usual where it is not there
     std::vector<Stock> pantry;
+    std::vector<Filling> fillings;    ///< each made once, for all pieces that name it
+    std::vector<Topping> toppings;
     std::vector<material::Colour> colours;  ///< chocolates mixed from others; pieces name them like any chocolate
     int guests = 0;          ///< for the cost of each; 0: not said
     std::vector<Piece> pieces;
@@ -158,6 +186,20 @@ struct Plan {
     std::map<std::string, std::string> meshExtras;  ///< keys of theirs that this version does not know
     std::string extra;
     bool operator==(const Plan& o) const;
+
+    /// Null where there is none of that id.
+    const Filling* filling(const std::string& id) const;
+    Filling* filling(const std::string& id) { return const_cast<Filling*>(static_cast<const Plan*>(this)->filling(id)); }
+    const Topping* topping(const std::string& id) const;
+    /// What goes first into a piece; null where nothing does.
+    const Filling* fillingOf(const Piece& piece) const { return piece.fill() ? filling(piece.fill()->filling) : nullptr; }
+    Filling* fillingOf(const Piece& piece) { return piece.fill() ? filling(piece.fill()->filling) : nullptr; }
+    /// Keeps a filling under an id of its own, or finds the one that is equal to it. @returns its id
+    std::string keep(Filling filling);
+    /// Puts a filling of the plan into a piece; what does not keep is not boxed any more, unless it is closed in.
+    FillStep& fillWith(Piece& piece, const std::string& filling);
+    /// A new filling, "Filling" or "Filling 2". @returns its id
+    std::string freshFilling();
 };
 
 /// Local minutes since 1970-01-01 of "2026-11-24T21:30"; empty when it is not a time.
@@ -183,11 +225,14 @@ std::string writePlan(const Plan& plan);
 /// @param shapes also builds what figures make together (milliseconds a shape); without, only the figures themselves are looked at
 std::vector<Problem> problems(const Plan& plan, const material::Library& library, bool shapes = true);
 
+/// Whether something that goes into a piece does not keep.
+bool fillsPerishable(const Piece& piece, const Plan& plan);
+
 /// The coating a piece is made of, from the library and the person's own figures.
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& library);
 
-/// The same of one of its coats.
-tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const PlannedCoat& coat, const Plan& plan, const material::Library& library);
+/// The same of one of its steps, in its own chocolate (an id; empty: the piece's).
+tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const std::string& chocolate, const Plan& plan, const material::Library& library);
 
 /// A fresh piece of a family to start from, with an id unused in the plan.
 Piece newPiece(const Plan& plan, const std::string& family);

@@ -26,6 +26,16 @@ constexpr Word<temper::Method> kMethods[]{{temper::Method::Seed, "seed"}, {tempe
 constexpr Word<temper::Vessel> kVessels[]{{temper::Vessel::Light, "light"}, {temper::Vessel::Glass, "glass"}, {temper::Vessel::Stoneware, "stoneware"}};
 constexpr Word<temper::Heat> kHeats[]{{temper::Heat::Microwave, "microwave"}, {temper::Heat::WaterBath, "water bath"}};
 constexpr Word<Ingredient::By> kBys[]{{Ingredient::By::Mass, "mass"}, {Ingredient::By::Volume, "volume"}, {Ingredient::By::Count, "count"}};
+constexpr Word<InsertStep::What> kInserts[]{{InsertStep::What::Stick, "stick"}, {InsertStep::What::Biscuit, "biscuit"}, {InsertStep::What::Thing, "thing"}, {InsertStep::What::Piece, "piece"}};
+constexpr Word<TopStep::When> kWhens[]{{TopStep::When::Wet, "wet"}, {TopStep::When::Tacky, "tacky"}, {TopStep::When::Glued, "glued"}};
+constexpr Word<DecorateStep::Way> kDecorations[]{{DecorateStep::Way::Drizzle, "drizzle"}, {DecorateStep::Way::Paint, "paint"}, {DecorateStep::Way::Spray, "spray"},
+                                                 {DecorateStep::Way::Dust, "dust"}, {DecorateStep::Way::Stencil, "stencil"}, {DecorateStep::Way::Ribbon, "ribbon"}};
+constexpr Word<StoreStep::Where> kStores[]{{StoreStep::Where::Box, "box"}, {StoreStep::Where::Fridge, "fridge"}};
+constexpr Word<ServeStep::How> kServings[]{{ServeStep::How::Sauce, "sauce"}, {ServeStep::How::Drink, "drink"}, {ServeStep::How::Mallet, "mallet"}, {ServeStep::How::Flame, "flame"}};
 constexpr Word<UnitSystem> kUnits[]{{UnitSystem::Metric, "metric"}, {UnitSystem::US, "US"}};
+
+/// What a step is called in a file, in the order of `Step`.
+constexpr const char* kSteps[]{"coat", "cast", "insert", "top", "set", "release", "trim", "join", "fill", "lid", "decorate", "store", "serve"};
+static_assert(std::size(kSteps) == std::variant_size_v<Step>);
 
 }  // namespace uovo

@@ -192,8 +192,7 @@ std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& poi
     return mesh;
 }
 
-PlannedCoat readCoat(const json& j, const std::string& pointer) {
-    Object o(j, pointer);
+PlannedCoat readCoat(Object& o) {
     PlannedCoat c;
     o.text("chocolate", c.chocolate);
     o.word("way", c.way, kWays);
@@ -224,7 +223,167 @@ PlannedCoat readCoat(const json& j, const std::string& pointer) {
     return c;
 }
 
-Piece readPiece(const json& j, const std::string& pointer) {
+CastStep readCast(Object& o) {
+    CastStep c;
+    o.text("chocolate", c.chocolate);
+    o.measure("share", c.share);
+    o.measure("temperature", c.temperature);
+    o.measure("table", c.table);
+    o.word("place", c.place, kPlaces);
+    c.extra = o.extra();
+    return c;
+}
+
+InsertStep readInsert(Object& o) {
+    InsertStep s;
+    o.word("what", s.what, kInserts);
+    o.text("name", s.name);
+    o.text("piece", s.piece);
+    o.whole("each", s.each);
+    o.measure("mass", s.mass);
+    o.text("allergens", s.allergens);
+    s.extra = o.extra();
+    return s;
+}
+
+TopStep readTop(Object& o) {
+    TopStep s;
+    o.text("topping", s.topping);
+    o.measure("each", s.each);
+    o.word("when", s.when, kWhens);
+    s.extra = o.extra();
+    return s;
+}
+
+FillStep readFill(Object& o) {
+    FillStep s;
+    o.text("filling", s.filling);
+    o.measure("each", s.each);
+    o.measure("share", s.share);
+    o.measure("chill", s.chill);
+    s.extra = o.extra();
+    return s;
+}
+
+DecorateStep readDecorate(Object& o) {
+    DecorateStep s;
+    o.word("way", s.way, kDecorations);
+    o.text("chocolate", s.chocolate);
+    o.text("name", s.name);
+    o.measure("mass", s.mass);
+    o.measure("dry", s.dry);
+    s.extra = o.extra();
+    return s;
+}
+
+Step readStep(const json& j, const std::string& pointer) {
+    Object o(j, pointer);
+    std::string what;
+    o.text("do", what);
+    const auto found = std::find(std::begin(kSteps), std::end(kSteps), what) - std::begin(kSteps);
+    const auto plain = [&](auto step) -> Step {
+        step.extra = o.extra();
+        return step;
+    };
+    switch (found) {
+        case 0: return readCoat(o);
+        case 1: return readCast(o);
+        case 2: return readInsert(o);
+        case 3: return readTop(o);
+        case 4: {
+            SetStep s;
+            o.word("place", s.place, kPlaces);
+            o.measure("stay", s.stay);
+            return plain(s);
+        }
+        case 5: return plain(ReleaseStep{});
+        case 6: return plain(TrimStep{});
+        case 7: return plain(JoinStep{});
+        case 8: return readFill(o);
+        case 9: {
+            LidStep s;
+            o.measure("depth", s.depth);
+            return plain(s);
+        }
+        case 10: return readDecorate(o);
+        case 11: {
+            StoreStep s;
+            o.word("where", s.where, kStores);
+            return plain(s);
+        }
+        case 12: {
+            ServeStep s;
+            o.word("how", s.how, kServings);
+            o.text("name", s.name);
+            o.measure("amount", s.amount);
+            return plain(s);
+        }
+    }
+    std::string list;
+    for (const char* s : kSteps) list += (list.empty() ? "" : ", ") + std::string(s);
+    Object::refuse(fmt::format("A step's “do” must be one of: {}.", list), o.at("do"));
+}
+
+/// What a filling is, whoever it goes into.
+Filling readFilling(Object& g) {
+    Filling x;
+    g.text("id", x.id);
+    g.text("name", x.name);
+    g.measure("makes", x.makes);
+    g.rows("recipe", limits::kRecipe, [&](Object& r) {
+        Ingredient in;
+        r.text("name", in.name);
+        r.word("by", in.by, kBys);
+        r.measure("amount", in.amount);
+        r.number("alcohol", in.alcohol);
+        r.text("allergens", in.allergens);
+        in.extra = r.extra();
+        x.recipe.push_back(std::move(in));
+    });
+    g.measure("make", x.make);
+    g.measure("usableFrom", x.usableFrom);
+    g.measure("usableTo", x.usableTo);
+    g.yesNo("perishable", x.perishable);
+    g.yesNo("egg", x.egg);
+    g.yesNo("alcohol", x.alcohol);
+    return x;
+}
+
+/// How version 1 said the making: coats here, a cast there, a filling with its lid. Read as the steps they are.
+void carryOver(Object& o, Piece& p, Plan& plan) {
+    if (const json* coats = o.find("coats")) {
+        if (!coats->is_array()) Object::refuse("“coats” must be a list.", o.at("coats"));
+        if (coats->size() > limits::kSteps / 2) Object::refuse("More than a hundred coats.", o.at("coats"));
+        for (size_t i = 0; i < coats->size(); ++i) {
+            Object c((*coats)[i], fmt::format("{}/{}", o.at("coats"), i));
+            p.making.push_back(readCoat(c));
+        }
+    }
+    if (const json* cast = o.find("cast")) {
+        Object c(*cast, o.at("cast"));
+        p.making.push_back(readCast(c));
+    }
+    std::optional<FillStep> fill;
+    std::optional<LidStep> lid;
+    if (const json* filling = o.find("filling"); filling && !filling->is_null()) {
+        Object g(*filling, o.at("filling"));
+        Filling x = readFilling(g);
+        Measure cap;
+        fill.emplace();
+        g.measure("each", fill->each);
+        g.measure("share", fill->share);
+        g.measure("cap", cap);
+        x.extra = g.extra();
+        fill->filling = plan.keep(std::move(x));
+        if (cap.value != 0 || std::isnan(cap.value)) lid.emplace(LidStep{cap, {}});
+    }
+    if (fill) p.insert(std::move(*fill));
+    if (lid) p.insert(std::move(*lid));
+    p.complete();
+}
+
+/// @param version of the file
+Piece readPiece(const json& j, const std::string& pointer, int version, Plan& plan) {
     Object o(j, pointer);
     Piece p;
     o.text("id", p.id);
@@ -245,39 +404,7 @@ Piece readPiece(const json& j, const std::string& pointer) {
     o.word("temper", p.temper, kTempers);
     o.word("thinner", p.thinner, kThinners);
     o.number("thinnerShare", p.thinnerShare);
-    if (const json* coats = o.find("coats")) {
-        if (!coats->is_array()) Object::refuse("“coats” must be a list.", o.at("coats"));
-        if (coats->size() > limits::kCoats) Object::refuse("More than a hundred coats.", o.at("coats"));
-        for (size_t i = 0; i < coats->size(); ++i) p.coats.push_back(readCoat((*coats)[i], fmt::format("{}/coats/{}", pointer, i)));
-    }
     o.measure("wantedWall", p.wantedWall);
-    if (const json* filling = o.find("filling"); filling && !filling->is_null()) {
-        Object g(*filling, o.at("filling"));
-        Filling x;
-        g.text("name", x.name);
-        g.measure("each", x.each);
-        g.measure("share", x.share);
-        g.measure("cap", x.cap);
-        g.measure("makes", x.makes);
-        g.rows("recipe", limits::kRecipe, [&](Object& r) {
-            Ingredient in;
-            r.text("name", in.name);
-            r.word("by", in.by, kBys);
-            r.measure("amount", in.amount);
-            r.number("alcohol", in.alcohol);
-            r.text("allergens", in.allergens);
-            in.extra = r.extra();
-            x.recipe.push_back(std::move(in));
-        });
-        g.measure("make", x.make);
-        g.measure("usableFrom", x.usableFrom);
-        g.measure("usableTo", x.usableTo);
-        g.yesNo("perishable", x.perishable);
-        g.yesNo("egg", x.egg);
-        g.yesNo("alcohol", x.alcohol);
-        x.extra = g.extra();
-        p.filling = x;
-    }
     o.text("pot", p.pot);
     o.number("survives", p.survives);
     if (const json* loads = o.find("loads")) {
@@ -293,12 +420,11 @@ Piece readPiece(const json& j, const std::string& pointer) {
         h.word("carry", p.handling.carry, kCarries);
         p.handling.extra = h.extra();
     }
-    if (const json* cast = o.find("cast")) {
-        Object c(*cast, o.at("cast"));
-        c.measure("temperature", p.cast.temperature);
-        c.measure("table", p.cast.table);
-        c.word("place", p.cast.place, kPlaces);
-        p.cast.extra = c.extra();
+    if (version < 2) {
+        carryOver(o, p, plan);
+    } else if (const json* making = o.find("making")) {
+        if (!making->is_array() || making->size() > limits::kSteps) Object::refuse(fmt::format("“making” must be a list of steps, at most {}.", limits::kSteps), o.at("making"));
+        for (size_t i = 0; i < making->size(); ++i) p.making.push_back(readStep((*making)[i], fmt::format("{}/making/{}", pointer, i)));
     }
     p.extra = o.extra();
     return p;
@@ -397,11 +523,31 @@ Plan readPlanObject(const json& root) {
         colour.extra = c.extra();
         p.colours.push_back(std::move(colour));
     });
+    if (version >= 2) {
+        o.rows("fillings", limits::kFillings, [&](Object& f) {
+            Filling x = readFilling(f);
+            x.extra = f.extra();
+            if (x.id.empty() || p.filling(x.id)) Object::refuse("A filling needs an “id” of its own.", f.at("id"));
+            p.fillings.push_back(std::move(x));
+        });
+        o.rows("toppings", limits::kFillings, [&](Object& t) {
+            Topping x;
+            t.text("id", x.id);
+            t.text("name", x.name);
+            t.measure("grain", x.grain);
+            t.number("density", x.density);
+            t.text("allergens", x.allergens);
+            t.number("price", x.price);
+            x.extra = t.extra();
+            if (x.id.empty() || p.topping(x.id)) Object::refuse("A topping needs an “id” of its own.", t.at("id"));
+            p.toppings.push_back(std::move(x));
+        });
+    }
     if (const json* pieces = o.find("pieces")) {
         if (!pieces->is_array()) Object::refuse("“pieces” must be a list.", "/pieces");
         if (pieces->size() > limits::kPieces) Object::refuse(fmt::format("More than {} kinds of pieces.", limits::kPieces), "/pieces");
         for (size_t i = 0; i < pieces->size(); ++i) {
-            p.pieces.push_back(readPiece((*pieces)[i], fmt::format("/pieces/{}", i)));
+            p.pieces.push_back(readPiece((*pieces)[i], fmt::format("/pieces/{}", i), version, p));
             for (size_t k = 0; k < i; ++k)
                 if (p.pieces[k].id == p.pieces[i].id)
                     Object::refuse("Two pieces share the id “" + p.pieces[i].id + "”.", fmt::format("/pieces/{}/id", i));

@@ -31,18 +31,21 @@ protected:
         a.sentence = std::move(otherwise);
         a.working.title = "What it holds";
         a.working.result = a.headline;
-        if (!piece_.filling) return a;
+        if (known.fills.empty()) return a;
         const double each = known.fillEach;
+        std::string what;
+        for (const auto& f : known.fills)
+            if (const Filling* filling = plan_.filling(f.filling)) what += (what.empty() ? "" : " and ") + filling->name;
         if (each > capacity) {
             a.tone = Tone::Impossible;
-            a.sentence = fmt::format("{} of {} do not fit.", volume(each), piece_.filling->name);
+            a.sentence = fmt::format("{} of {} do not fit.", volume(each), what);
             return a;
         }
         a.tone = each > 0.9 * capacity ? Tone::Weak : Tone::Plain;
-        a.sentence = fmt::format("{} of {} fill it to {}", volume(each), piece_.filling->name, format(each / capacity, Dimension::Percent, plan_.units));
+        a.sentence = fmt::format("{} of {} fill it to {}", volume(each), what, format(each / capacity, Dimension::Percent, plan_.units));
         a.sentence += piece_.count > 1 ? fmt::format("; {} for all {}.", volume(each * piece_.count), piece_.count) : ".";
-        if (piece_.filling->cap.value > 0)
-            a.sentence += known.capMass > 0 ? fmt::format(" A lid of {} takes {} more.", format(piece_.filling->cap.value, Dimension::Length, plan_.units), format(known.capMass, Dimension::Mass, plan_.units)) : " There is no room for a lid.";
+        if (const LidStep* lid = piece_.lid(); lid && lid->depth.value > 0)
+            a.sentence += known.capMass > 0 ? fmt::format(" A lid of {} takes {} more.", format(lid->depth.value, Dimension::Length, plan_.units), format(known.capMass, Dimension::Mass, plan_.units)) : " There is no room for a lid.";
         return a;
     }
 

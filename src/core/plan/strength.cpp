@@ -95,7 +95,7 @@ private:
         const auto it = piece_.loads.find(id);
         return it != piece_.loads.end() ? it->second : Measure(usualLoad(lib_, id));
     }
-    bool loose() const { return piece_.filling && !piece_.filling->perishable; }
+    bool loose() const { return piece_.fill() && !fillsPerishable(piece_, plan_); }
     double fillingMass() const { return w_.fill * (loose() ? lib_.strong("sweetsDensity") : lib_.strong("fillingDensity")); }
     /// What the table, or the hand, gives back.
     void onFoot(Freedoms& load) {
@@ -264,7 +264,7 @@ private:
         std::vector<Job> out;
         const auto& m = w_.model;
         const double room = plan_.kitchen.room.value, finger = lib_.strong("fingerPad"), palm = lib_.strong("palmPad");
-        const auto place = piece_.coats.empty() ? coat::Place::Fridge : piece_.coats.back().place;
+        const auto place = piece_.coats().empty() ? coat::Place::Fridge : piece_.coats().back().place;
         const double cold = std::min(room, place == coat::Place::Table ? room : plan_.kitchen.fridge.value + 4);  // it warms a little in the hand
         const auto& how = piece_.handling;
         const double lifting = lib_.strong("secondsLift");
@@ -675,7 +675,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         double area = 0;
         for (const double c : shell::cornerAreas(before.model)) area += c;
         const double mean = volume / std::max(1e-12, area);
-        const double more = piece.coats.size() > 1 ? mean / double(piece.coats.size()) : 0.5 * mean;
+        const double more = piece.coats().size() > 1 ? mean / double(piece.coats().size()) : 0.5 * mean;
         tried(before.compound ? "Sheets and walls half as thick again" : "One more coat", before.compound ? StrengthWay::Does::Advice : StrengthWay::Does::Coat, [&](StrengthWall& w) {
             for (auto& t : w.model.thickness) t += more;
         });

@@ -91,15 +91,15 @@ std::optional<Piece> taken(const Piece& piece, StrengthWay::Does does) {
         out.shape.choices["glue"] = form::kScored;
         return out;
     }
-    if (piece.coats.empty() || does == Does::Advice || (does == Does::Coat && piece.closes())) return std::nullopt;
-    PlannedCoat c = piece.coats.back();
+    if (piece.coats().empty() || does == Does::Advice || (does == Does::Coat && piece.closes())) return std::nullopt;
+    PlannedCoat c = piece.coats().back();
     if (does == Does::BrushRim) {
         c.way = coat::Way::Brush;
         c.where = coat::Where::Rim;
         c.brushMass = Measure(StrengthWay::kBrushed);
         c.motion = coat::Motion::Still;
     }
-    out.coats.push_back(c);
+    out.coats().push_back(c);
     return out;
 }
 

@@ -16,38 +16,38 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
     if (!coating || !now.round) return ways;  // what is turned or painted is not told by its meridian: it has no quick answer
     const double bears = lib.former(coating->compound ? "balloonBearsCompound" : "balloonBears");
     const auto possible = [&](const Piece& p) {
-        for (const auto& c : p.coats)
-            if (const auto own = coatingOf(p, c, plan, lib); !own || !coat::checkStep(c, *own, bears)) return false;
-        return p.coats.size() <= 8;
+        for (const auto& c : p.coats())
+            if (const auto own = coatingOf(p, c.chocolate, plan, lib); !own || !coat::checkStep(c, *own, bears)) return false;
+        return p.coats().size() <= 8;
     };
     const auto propose = [&](std::string title, Piece changed) {
         if (possible(changed)) ways.push_back({std::move(title), std::move(changed), 0, 0, 0, false});
     };
     {
         Piece p = piece;
-        p.coats.push_back(p.coats.back());
+        p.coats().push_back(p.coats().back());
         static constexpr const char* kOrdinal[]{"", "first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"};
-        if (p.coats.size() <= 8)
-            propose(fmt::format("A {} coat", kOrdinal[p.coats.size()]), p);
+        if (p.coats().size() <= 8)
+            propose(fmt::format("A {} coat", kOrdinal[p.coats().size()]), p);
     }
     {
         Piece p = piece;
         bool cooler = true;
-        for (auto& c : p.coats) {
+        for (auto& c : p.coats()) {
             c.temperature = Measure(c.temperature.value - 1);
             cooler = cooler && c.temperature.value >= coating->workLow - 1;
         }
         if (cooler) propose(fmt::format("Coat {} cooler", degrees(1)), p);
     }
-    if (piece.coats.back().rest != coat::Rest::Inverted) {
+    if (piece.coats().back().rest != coat::Rest::Inverted) {
         Piece p = piece;
-        p.coats.back().rest = coat::Rest::Inverted;
+        p.coats().back().rest = coat::Rest::Inverted;
         propose(piece.overBalloon() ? "Set the last coat upside down on a ring" : "Set the last coat upside down", p);
     }
     // Brush round the rim: the missing wall times the rim band's area, a tenth more.
     if (now.profile.arc[now.wall.thinnestAt] > 0.5 * now.profile.arc.back()) {
         Piece p = piece;
-        PlannedCoat brush = p.coats.back();
+        PlannedCoat brush = p.coats().back();
         brush.extra.clear();
         brush.way = coat::Way::Brush;
         brush.where = coat::Where::Rim;
@@ -59,16 +59,16 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
         brush.stay = Measure(std::min(brush.stay.value, coat::kBrushSets));
         for (const double more : {2.0, 6.0}) {  // what is brushed on runs down too: the least of these that is enough is kept
             const double kg = std::max(0.002, std::ceil(missing * more * coating->densitySolid * 1000) / 1000);
-            if (!ways.empty() && ways.back().changed.coats.back().way == coat::Way::Brush && ways.back().changed.coats.back().brushMass.value >= kg - 1e-9) continue;
+            if (!ways.empty() && ways.back().changed.coats().back().way == coat::Way::Brush && ways.back().changed.coats().back().brushMass.value >= kg - 1e-9) continue;
             brush.brushMass = Measure(kg);
             Piece q = p;
-            q.coats.push_back(brush);
+            q.coats().push_back(brush);
             propose(fmt::format("Brush {} round the rim", format(kg, Dimension::Mass, plan.units)), q);
         }
     }
-    if (piece.coats.front().drain.value > 25) {
+    if (piece.coats().front().drain.value > 25) {
         Piece p = piece;
-        for (auto& c : p.coats)
+        for (auto& c : p.coats())
             if (c.delay.value > 30) c.delay = Measure(30);
         if (!(p == piece)) propose("Into the cold after half a minute", p);
     }
@@ -79,7 +79,7 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
     std::vector<WayOut> out;
     const auto stays = [](const Piece& p) {
         double s = 0;
-        for (const auto& c : p.coats) s += coat::beforeCold(c) + c.stay.value;
+        for (const auto& c : p.coats()) s += coat::beforeCold(c) + c.stay.value;
         return s;
     };
     for (size_t i = 0; i < ways.size(); ++i) {
@@ -94,7 +94,7 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
     }
     std::stable_sort(out.begin(), out.end(), [](const WayOut& a, const WayOut& b) { return a.enough != b.enough ? a.enough : a.thinnest > b.thinnest; });
     // One brushing is enough: the lightest that reaches the wall, else the heaviest.
-    const auto brushed = [](const WayOut& w) { return w.changed.coats.back().way == coat::Way::Brush; };
+    const auto brushed = [](const WayOut& w) { return w.changed.coats().back().way == coat::Way::Brush; };
     const WayOut* keep = nullptr;
     for (const auto& w : out)
         if (brushed(w) && (!keep || (w.enough && (!keep->enough || w.mass < keep->mass)))) keep = &w;

@@ -38,6 +38,107 @@ const char* wordOf(E value, const Word<E> (&words)[N]) {
     return "";
 }
 
+json written(const PlannedCoat& c) {
+    json k{{"way", wordOf(c.way, kWays)}, {"temperature", written(c.temperature)}, {"drain", written(c.drain)}};
+    if (!c.chocolate.empty()) k["chocolate"] = c.chocolate;
+    if (c.way == coat::Way::Brush) {
+        k["brushMass"] = written(c.brushMass);
+        k["where"] = wordOf(c.where, kWheres);
+    }
+    for (const auto& s : c.spots) k["spots"].push_back({s.at.x, s.at.y, s.at.z, s.weight});
+    const coat::CoatStep usual;  // what most coats do not have is left out
+    if (c.way == coat::Way::Turn || c.fill != usual.fill) k["fill"] = written(c.fill);
+    if (c.motion != usual.motion) k["motion"] = wordOf(c.motion, kMotions);
+    if (c.motion != usual.motion || c.way == coat::Way::Turn || c.moveFor != usual.moveFor) k["moveFor"] = written(c.moveFor);
+    if (c.motion == coat::Motion::Over || c.moveEvery != usual.moveEvery) k["moveEvery"] = written(c.moveEvery);
+    if (c.moveIn != usual.moveIn) k["moveIn"] = wordOf(c.moveIn, kPlaces);
+    if (c.tap != usual.tap) k["tap"] = written(c.tap);
+    if (c.scrape) k["scrape"] = true;
+    k["rest"] = wordOf(c.rest, kRests);
+    k["delay"] = written(c.delay);
+    k["place"] = wordOf(c.place, kPlaces);
+    k["stay"] = written(c.stay);
+    return k;
+}
+
+json written(const CastStep& c) {
+    json k{{"temperature", written(c.temperature)}, {"table", written(c.table)}, {"place", wordOf(c.place, kPlaces)}};
+    if (!c.chocolate.empty()) k["chocolate"] = c.chocolate;
+    if (c.share != Measure(1)) k["share"] = written(c.share);
+    return k;
+}
+
+json written(const InsertStep& s) {
+    json k{{"what", wordOf(s.what, kInserts)}, {"name", s.name}, {"each", s.each}, {"mass", written(s.mass)}};
+    if (!s.piece.empty()) k["piece"] = s.piece;
+    if (!s.allergens.empty()) k["allergens"] = s.allergens;
+    return k;
+}
+
+json written(const TopStep& s) { return {{"topping", s.topping}, {"each", written(s.each)}, {"when", wordOf(s.when, kWhens)}}; }
+json written(const SetStep& s) { return {{"place", wordOf(s.place, kPlaces)}, {"stay", written(s.stay)}}; }
+json written(const ReleaseStep&) { return json::object(); }
+json written(const TrimStep&) { return json::object(); }
+json written(const JoinStep&) { return json::object(); }
+
+json written(const FillStep& s) {
+    json k{{"filling", s.filling}, {"each", written(s.each)}};
+    if (s.share != Measure(0)) k["share"] = written(s.share);
+    if (s.chill != Measure(0)) k["chill"] = written(s.chill);
+    return k;
+}
+
+json written(const LidStep& s) { return {{"depth", written(s.depth)}}; }
+
+json written(const DecorateStep& s) {
+    json k{{"way", wordOf(s.way, kDecorations)}, {"mass", written(s.mass)}, {"dry", written(s.dry)}};
+    if (!s.chocolate.empty()) k["chocolate"] = s.chocolate;
+    if (!s.name.empty()) k["name"] = s.name;
+    return k;
+}
+
+json written(const StoreStep& s) { return {{"where", wordOf(s.where, kStores)}}; }
+
+json written(const ServeStep& s) {
+    json k{{"how", wordOf(s.how, kServings)}, {"amount", written(s.amount)}};
+    if (!s.name.empty()) k["name"] = s.name;
+    return k;
+}
+
+json written(const Step& step) {
+    return std::visit(
+        [&](const auto& s) {
+            json k{{"do", kSteps[step.index()]}};
+            k.update(written(s));
+            keepExtra(k, s.extra);
+            return k;
+        },
+        step);
+}
+
+json written(const Filling& f) {
+    json k{{"id", f.id}, {"name", f.name}, {"make", written(f.make)}, {"usableFrom", written(f.usableFrom)}, {"usableTo", written(f.usableTo)},
+           {"perishable", f.perishable}, {"egg", f.egg}, {"alcohol", f.alcohol}};
+    if (f.makes != Measure(0)) k["makes"] = written(f.makes);
+    for (const auto& in : f.recipe) {
+        json row{{"name", in.name}, {"by", wordOf(in.by, kBys)}, {"amount", written(in.amount)}};
+        if (in.alcohol > 0) row["alcohol"] = in.alcohol;
+        if (!in.allergens.empty()) row["allergens"] = in.allergens;
+        keepExtra(row, in.extra);
+        k["recipe"].push_back(row);
+    }
+    keepExtra(k, f.extra);
+    return k;
+}
+
+json written(const Topping& t) {
+    json k{{"id", t.id}, {"name", t.name}, {"grain", written(t.grain)}, {"density", t.density}};
+    if (!t.allergens.empty()) k["allergens"] = t.allergens;
+    if (t.price > 0) k["price"] = t.price;
+    keepExtra(k, t.extra);
+    return k;
+}
+
 json written(const Piece& p) {
     json j{{"id", p.id}, {"name", p.name}, {"count", p.count}};
     const form::Part& part = p.shape;
@@ -60,58 +161,15 @@ json written(const Piece& p) {
     j["temper"] = wordOf(p.temper, kTempers);
     j["thinner"] = wordOf(p.thinner, kThinners);
     j["thinnerShare"] = p.thinnerShare;
-    j["coats"] = json::array();
-    for (const auto& c : p.coats) {
-        json k{{"way", wordOf(c.way, kWays)}, {"temperature", written(c.temperature)}, {"drain", written(c.drain)}};
-        if (!c.chocolate.empty()) k["chocolate"] = c.chocolate;
-        if (c.way == coat::Way::Brush) {
-            k["brushMass"] = written(c.brushMass);
-            k["where"] = wordOf(c.where, kWheres);
-        }
-        for (const auto& s : c.spots) k["spots"].push_back({s.at.x, s.at.y, s.at.z, s.weight});
-        const coat::CoatStep usual;  // what most coats do not have is left out
-        if (c.way == coat::Way::Turn || c.fill != usual.fill) k["fill"] = written(c.fill);
-        if (c.motion != usual.motion) k["motion"] = wordOf(c.motion, kMotions);
-        if (c.motion != usual.motion || c.way == coat::Way::Turn || c.moveFor != usual.moveFor) k["moveFor"] = written(c.moveFor);
-        if (c.motion == coat::Motion::Over || c.moveEvery != usual.moveEvery) k["moveEvery"] = written(c.moveEvery);
-        if (c.moveIn != usual.moveIn) k["moveIn"] = wordOf(c.moveIn, kPlaces);
-        if (c.tap != usual.tap) k["tap"] = written(c.tap);
-        if (c.scrape) k["scrape"] = true;
-        k["rest"] = wordOf(c.rest, kRests);
-        k["delay"] = written(c.delay);
-        k["place"] = wordOf(c.place, kPlaces);
-        k["stay"] = written(c.stay);
-        keepExtra(k, c.extra);
-        j["coats"].push_back(k);
-    }
+    j["making"] = json::array();
+    for (const auto& step : p.making) j["making"].push_back(written(step));
     j["wantedWall"] = written(p.wantedWall);
-    if (p.filling) {
-        const auto& f = *p.filling;
-        json k{{"name", f.name},   {"each", written(f.each)}, {"make", written(f.make)}, {"usableFrom", written(f.usableFrom)},
-               {"usableTo", written(f.usableTo)}, {"perishable", f.perishable}, {"egg", f.egg}, {"alcohol", f.alcohol}};
-        if (f.share.value > 0) k["share"] = written(f.share);
-        if (f.cap.value > 0) k["cap"] = written(f.cap);
-        if (f.makes.value > 0) k["makes"] = written(f.makes);
-        for (const auto& in : f.recipe) {
-            json row{{"name", in.name}, {"by", wordOf(in.by, kBys)}, {"amount", written(in.amount)}};
-            if (in.alcohol > 0) row["alcohol"] = in.alcohol;
-            if (!in.allergens.empty()) row["allergens"] = in.allergens;
-            keepExtra(row, in.extra);
-            k["recipe"].push_back(row);
-        }
-        keepExtra(k, f.extra);
-        j["filling"] = k;
-    }
     if (!p.pot.empty()) j["pot"] = p.pot;
     j["survives"] = p.survives;
     for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
     if (!(p.handling == Handling{})) {
         j["handling"] = {{"release", wordOf(p.handling.release, kReleases)}, {"oil", p.handling.oil}, {"lift", wordOf(p.handling.lift, kLifts)}, {"carry", wordOf(p.handling.carry, kCarries)}};
         keepExtra(j["handling"], p.handling.extra);
-    }
-    if (!(p.cast == CastPlan{})) {
-        j["cast"] = {{"temperature", written(p.cast.temperature)}, {"table", written(p.cast.table)}, {"place", wordOf(p.cast.place, kPlaces)}};
-        keepExtra(j["cast"], p.cast.extra);
     }
     if (p.sits != Sits::Flat) j["sits"] = wordOf(p.sits, kSits);
     keepExtra(j, p.extra);
@@ -195,6 +253,8 @@ std::string writePlan(const Plan& p) {
         keepExtra(row, c.extra);
         j["colours"].push_back(row);
     }
+    for (const auto& f : p.fillings) j["fillings"].push_back(written(f));
+    for (const auto& t : p.toppings) j["toppings"].push_back(written(t));
     j["pieces"] = json::array();
     for (const auto& piece : p.pieces) j["pieces"].push_back(written(piece));
     keepExtra(j, p.extra);

@@ -18,6 +18,10 @@ double standsAt(const Stick& stick);
 /// A filled cup of that diameter and depth, cooled from all its faces.
 Chunk filledCup(double diameter, double depth, double celsius, double crystals);
 
+/// Seconds until the fresh chocolate of a body yields on the mean at a stress, Pa. Crystals count up to 0.30, where a
+/// fluid's law ends. NaN: not within two hours.
+double yieldsAfter(double stress, Cast body, const material::Coating& coating, const heat::CrystalLaw& law, const Stay& place);
+
 /// Seconds until the stick stands: `staticYield` times the mean of the yield stress along its depth (crystals counted up to
 /// 0.30, where a fluid's law ends) reaches what its weight asks for. NaN: not within two hours.
 double standsAfter(const Stick& stick, Cast cup, const material::Coating& coating, const heat::CrystalLaw& law, const Stay& place, double staticYield);

@@ -173,7 +173,7 @@ QWidget* colourPage(Session& session, const std::string& id) {
             const std::string plain = c->base;
             for (auto& p : plan.pieces) {
                 if (p.chocolate == id) p.chocolate = plain;
-                for (auto& coat : p.coats)
+                for (auto& coat : p.coats())
                     if (coat.chocolate == id) coat.chocolate = plain;
             }
             plan.melting.erase(id);

@@ -157,7 +157,7 @@ void AdvisorPage::show(const tl::expected<Advised, Problem>& found) {
         if (!way.why.empty()) box->addWidget(wrapped(qstring(way.why), "small"));
         connect(take, &QPushButton::clicked, this, [this, way] {
             if (!session_.piece() || qstring(session_.piece()->id) != piece_) return;
-            session_.editPiece(tr("Coat it another way: %1").arg(tr(way.title.c_str())), [&](Piece& p) { p.coats = way.changed.coats; });
+            session_.editPiece(tr("Coat it another way: %1").arg(tr(way.title.c_str())), [&](Piece& p) { p.coats() = std::as_const(way.changed).coats(); });
         });
         list_->addWidget(card);
     }

@@ -106,10 +106,10 @@ void AnswersColumn::add(const Answer& a) {
     if (a.id == "wall" && !looking) ways_ = a.ways;
     for (const auto& way : looking ? ways_ : a.ways) {
         QStringList gains;
-        gains << tr("→ %1").arg(qstring(format(way.thinnest, Dimension::Length, session_.units())));
+        if (!way.order) gains << tr("→ %1").arg(qstring(format(way.thinnest, Dimension::Length, session_.units())));
         if (std::abs(way.mass) >= 0.0005) gains << (way.mass > 0 ? QStringLiteral("+") : QString()) + qstring(format(way.mass, Dimension::Mass, session_.units()));
         if (std::abs(way.seconds) >= 30) gains << (way.seconds > 0 ? QStringLiteral("+") : QString()) + qstring(format(way.seconds, Dimension::Duration, session_.units()));
-        auto* b = new QPushButton(qstring(way.title) + QStringLiteral("\n") + gains.join(QStringLiteral(" · ")) + (way.enough ? QString() : tr("  not enough")));
+        auto* b = new QPushButton(qstring(way.title) + (gains.isEmpty() ? QString() : QStringLiteral("\n")) + gains.join(QStringLiteral(" · ")) + (way.enough ? QString() : tr("  not enough")));
         b->setObjectName(QStringLiteral("way"));
         b->setEnabled(!looking);
         b->setAccessibleDescription(tr("Applies this change; it can be undone."));
@@ -130,7 +130,7 @@ void AnswersColumn::add(const Answer& a) {
         change->setProperty("flat", true);
         connect(change, &QPushButton::clicked, this, [this, coated] {
             session_.editPiece(coated ? tr("Assume a wall") : tr("Coat it"), [&](Piece& p) {
-                p.coats = coated ? std::vector<PlannedCoat>{} : usualCoats(p, session_.plan(), session_.library());
+                p.coatWith(coated ? std::vector<PlannedCoat>{} : usualCoats(p, session_.plan(), session_.library()));
             });
         });
         list_->insertWidget(list_->count() - 1, change);

@@ -58,12 +58,12 @@ QWidget* coatPage(Session& session, size_t index) {
     box->setContentsMargins(0, 6, 10, 6);
     box->setSpacing(8);
     const Piece* piece = session.piece();
-    if (!piece || index >= piece->coats.size()) return page;
-    const PlannedCoat coat = piece->coats[index];
+    if (!piece || index >= piece->coats().size()) return page;
+    const PlannedCoat coat = piece->coats()[index];
     const QString id = qstring(piece->id);
     const auto change = [&session, id, index](const QString& label, const std::function<void(PlannedCoat&)>& edit) {
-        if (!session.piece() || qstring(session.piece()->id) != id || index >= session.piece()->coats.size()) return;
-        session.editPiece(label, [&](Piece& p) { edit(p.coats[index]); });
+        if (!session.piece() || qstring(session.piece()->id) != id || index >= session.piece()->coats().size()) return;
+        session.editPiece(label, [&](Piece& p) { edit(p.coats()[index]); });
     };
     const auto row = [&](const QString& name, QWidget* right) {
         auto* line = new QHBoxLayout;
@@ -100,7 +100,7 @@ QWidget* coatPage(Session& session, size_t index) {
         change(CoatPage::tr("Change the chocolate of a coat"), [&](PlannedCoat& c) {
             c.chocolate = ids[static_cast<size_t>(i)];
             Piece own = *session.piece();  // another chocolate is worked at another temperature
-            if (const auto coating = coatingOf(own, c, session.plan(), session.library())) c.temperature = Measure(0.5 * std::round(2 * coating->working()));
+            if (const auto coating = coatingOf(own, c.chocolate, session.plan(), session.library())) c.temperature = Measure(0.5 * std::round(2 * coating->working()));
         });
     });
     row(CoatPage::tr("Chocolate"), chocolate);

@@ -8,6 +8,7 @@
 #include <QLineEdit>
 #include <QPushButton>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <cmath>
 
 #include "core/plan/amount.h"
@@ -25,23 +26,44 @@ class FillingPage : public QWidget {
     Q_DECLARE_TR_FUNCTIONS(FillingPage)
 
 public:
-    explicit FillingPage(Session& session) : session_(session), id_(session.piece() ? session.piece()->id : "") {
+    FillingPage(Session& session, std::optional<size_t> step) : session_(session), id_(session.piece() ? session.piece()->id : "") {
         setObjectName(QStringLiteral("fillingPage"));
         auto* box = new QVBoxLayout(this);
         box->setContentsMargins(0, 6, 10, 6);
         box->setSpacing(8);
+        const Piece* piece = session.piece();
+        for (size_t i = 0; piece && i < piece->making.size(); ++i)
+            if (std::holds_alternative<FillStep>(piece->making[i]) && (!step || *step == i)) {
+                at_ = i;
+                break;
+            }
+        const FillStep* s = fill();
         const Filling* f = filling();
-        if (!f) {
+        if (!s || !f) {
             box->addWidget(wrapped(tr("This piece has no filling.")));
             return;
         }
+        filling_ = f->id;
+        first_ = s == piece->fill();
+        QStringList others;
+        for (const auto& p : session.plan().pieces)
+            if (p.id != id_ && std::ranges::any_of(StepsOf<const FillStep>(p.making), [&](const FillStep& x) { return x.filling == filling_; })) others << qstring(p.name);
+        auto* name = new QLineEdit(qstring(f->name));
+        name->setObjectName(QStringLiteral("fillingName"));
+        name->setAccessibleName(tr("Name of the filling"));
+        name->setMaxLength(60);
+        QObject::connect(name, &QLineEdit::editingFinished, this, [this, name] {
+            if (const std::string words = name->text().trimmed().toStdString(); !words.empty() && filling() && filling()->name != words) edit(tr("Rename the filling"), [&](Filling& x) { x.name = words; });
+        });
+        row(tr("Called"), name);
+        if (!others.isEmpty()) box->addWidget(wrapped(tr("It goes into %1 too, and is made once for all.").arg(others.join(QStringLiteral(", "))), "small"));
         how_ = choiceBox(tr("How full"), {tr("as much as typed"), tr("three quarters full"), tr("to the brim")});
         how_->setObjectName(QStringLiteral("fillingHow"));
-        how_->setCurrentIndex(f->share.value <= 0 ? 0 : f->share.value < 0.99 ? 1 : 2);
-        QObject::connect(how_, &QComboBox::activated, this, [this](int i) { edit(tr("Change how full it is"), [i](Filling& x) { x.share = Measure(kShares[i]); }); });
+        how_->setCurrentIndex(s->share.value <= 0 ? 0 : s->share.value < 0.99 ? 1 : 2);
+        QObject::connect(how_, &QComboBox::activated, this, [this](int i) { editStep(tr("Change how full it is"), [i](FillStep& x) { x.share = Measure(kShares[i]); }); });
         row(tr("Filled"), how_);
-        figure(tr("Typed amount"), "each", Dimension::Volume, "", &Filling::each);
-        figure(tr("Lid of chocolate, thick"), "cap", Dimension::Length, "mm", &Filling::cap);
+        each();
+        lid();
         box->addWidget(wrapped(tr("Nothing: it stays open. A lid is poured on what is about three quarters full, when the filling is no warmer than the room."), "small"));
         figure(tr("Making it takes"), "make", Dimension::Duration, "min", &Filling::make);
         figure(tr("Good from, after it is made"), "usableFrom", Dimension::Duration, "min", &Filling::usableFrom);
@@ -77,15 +99,64 @@ public:
     }
 
 private:
-    const Filling* filling() const {
+    const Piece* piece() const {
         for (const auto& p : session_.plan().pieces)
-            if (p.id == id_ && p.filling) return &*p.filling;
+            if (p.id == id_) return &p;
         return nullptr;
+    }
+    const FillStep* fill() const {
+        const Piece* p = piece();
+        return p && at_ < p->making.size() ? std::get_if<FillStep>(&p->making[at_]) : nullptr;
+    }
+    const Filling* filling() const {
+        const FillStep* s = fill();
+        return session_.plan().filling(filling_.empty() && s ? s->filling : filling_);
     }
     void edit(const QString& label, const std::function<void(Filling&)>& change) {
         session_.document().edit(label, [&](Plan& plan) {
+            if (Filling* f = plan.filling(filling_)) change(*f);
+        });
+    }
+    void editPiece(const QString& label, const std::function<void(Piece&)>& change) {
+        session_.document().edit(label, [&](Plan& plan) {
             for (auto& p : plan.pieces)
-                if (p.id == id_ && p.filling) change(*p.filling);
+                if (p.id == id_) change(p);
+        });
+    }
+    void editStep(const QString& label, const std::function<void(FillStep&)>& change) {
+        editPiece(label, [&](Piece& p) {
+            if (at_ < p.making.size())
+                if (auto* s = std::get_if<FillStep>(&p.making[at_])) change(*s);
+        });
+    }
+    FigureField* field(const QString& name, const QString& place, Dimension dimension, const char* unit, const Measure& now, const std::string& at, std::function<void(const Measure&)> typed) {
+        auto* f = new FigureField(name, place, session_.typing(dimension, unit, nullptr));
+        f->setMeasure(now, session_.units());
+        f->setProblem(session_.problemAt(at));
+        QObject::connect(f, &FigureField::measureTyped, this, [this, f, at, typed = std::move(typed)](const Measure& m) {
+            typed(m);
+            f->setProblem(session_.problemAt(at));
+        });
+        row(name, f);
+        return f;
+    }
+    void each() {
+        const QString place = first_ ? QStringLiteral("filling/each") : QStringLiteral("making/%1/each").arg(at_);
+        field(tr("Typed amount"), place, Dimension::Volume, "", fill()->each, "pieces/" + id_ + "/" + place.toStdString(), [this](const Measure& m) {
+            editStep(tr("Change how much goes in"), [&](FillStep& s) {
+                s.each = m;
+                s.share = 0;
+            });
+            how_->setCurrentIndex(0);
+        });
+    }
+    void lid() {
+        const LidStep* now = piece()->lid();
+        field(tr("Lid of chocolate, thick"), QStringLiteral("filling/cap"), Dimension::Length, "mm", now ? now->depth : Measure(0), "pieces/" + id_ + "/filling/cap", [this](const Measure& m) {
+            editPiece(tr("Change the lid"), [&](Piece& p) {
+                if (m.value == 0) p.without<LidStep>();
+                else p.having<LidStep>().depth = m;
+            });
         });
     }
     void row(const QString& name, QWidget* right) {
@@ -95,19 +166,7 @@ private:
         static_cast<QVBoxLayout*>(layout())->addLayout(line);
     }
     void figure(const QString& name, const char* place, Dimension dimension, const char* unit, Measure Filling::*member) {
-        auto* f = new FigureField(name, QStringLiteral("filling/") + QLatin1String(place), session_.typing(dimension, unit, nullptr));
-        f->setMeasure(filling()->*member, session_.units());
-        const std::string at = "pieces/" + id_ + "/filling/" + place;
-        f->setProblem(session_.problemAt(at));
-        QObject::connect(f, &FigureField::measureTyped, this, [this, f, at, name, member](const Measure& m) {
-            edit(tr("Change %1").arg(name.toLower()), [&](Filling& x) {
-                x.*member = m;
-                if (member == &Filling::each) x.share = 0;
-            });
-            if (member == &Filling::each) how_->setCurrentIndex(0);
-            f->setProblem(session_.problemAt(at));
-        });
-        row(name, f);
+        field(name, QStringLiteral("filling/") + QLatin1String(place), dimension, unit, filling()->*member, "fillings/" + filling_ + "/" + place, [this, name, member](const Measure& m) { edit(tr("Change %1").arg(name.toLower()), [&](Filling& x) { x.*member = m; }); });
     }
     void check(const QString& words, const char* object, bool Filling::*member) {
         auto* c = new QCheckBox(words);
@@ -187,28 +246,30 @@ private:
         if (!(changed == f->recipe[i])) edit(label, [&](Filling& x) { x.recipe[i] = changed; });
         QString wrong;
         for (const char* place : {"amount", "alcohol"})
-            if (wrong.isEmpty()) wrong = session_.problemAt("pieces/" + id_ + "/filling/recipe/" + std::to_string(i) + "/" + place);
+            if (wrong.isEmpty()) wrong = session_.problemAt("fillings/" + filling_ + "/recipe/" + std::to_string(i) + "/" + place);
         wrong_->setText(wrong);
     }
     void scale() {
-        const auto answers = session_.pieceAnswers(id_);
+        const auto answers = session_.answers();
+        const auto mine = session_.pieceAnswers(id_);
         const Filling* f = filling();
-        if (!answers || !answers->problems.empty() || !f || scaled_.size() != f->recipe.size()) return;
+        if (!answers || !mine || !mine->problems.empty() || !f || scaled_.size() != f->recipe.size()) return;
         const auto u = session_.units();
-        for (const auto& p : session_.plan().pieces) {
-            if (p.id != id_) continue;
-            const auto s = scaled(p, *answers);
-            for (size_t i = 0; i < scaled_.size(); ++i) scaled_[i]->setText(std::isfinite(s.factor) ? qstring(amountOf(f->recipe[i], s.factor, u)) : QStringLiteral("–"));
-            QString words = tr("%1 in each, %2 for all %3.").arg(qstring(format(answers->fillEach, Dimension::Volume, u)), qstring(format(s.volume, Dimension::Volume, u))).arg(p.count);
-            if (std::isfinite(s.factor)) words += tr(" The recipe %1 times.").arg(s.factor, 0, 'g', 3);
-            if (answers->capMass > 0) words += tr(" A lid weighs %1.").arg(qstring(format(answers->capMass, Dimension::Mass, u)));
-            if (s.alcohol > 0) words += tr(" %1 alcohol by volume, %2 of pure alcohol in each, cooked off or not: for adults; the age that law asks for differs from place to place.").arg(qstring(format(s.alcohol, Dimension::Percent, u)), qstring(format(s.grams, Dimension::Mass, u, Detail::Fine)));
-            sum_->setText(words);
-        }
+        const auto s = scaled(session_.plan(), *answers, *f);
+        for (size_t i = 0; i < scaled_.size(); ++i) scaled_[i]->setText(std::isfinite(s.factor) ? qstring(amountOf(f->recipe[i], s.factor, u)) : QStringLiteral("–"));
+        const auto* into = s.of(id_);
+        if (!into) return;
+        QString words = tr("%1 in each, %2 for all.").arg(qstring(format(into->each, Dimension::Volume, u)), qstring(format(s.volume, Dimension::Volume, u)));
+        if (std::isfinite(s.factor)) words += tr(" The recipe %1 times.").arg(s.factor, 0, 'g', 3);
+        if (mine->capMass > 0) words += tr(" A lid weighs %1.").arg(qstring(format(mine->capMass, Dimension::Mass, u)));
+        if (s.alcohol > 0) words += tr(" %1 alcohol by volume, %2 of pure alcohol in each, cooked off or not: for adults; the age that law asks for differs from place to place.").arg(qstring(format(s.alcohol, Dimension::Percent, u)), qstring(format(into->grams, Dimension::Mass, u, Detail::Fine)));
+        sum_->setText(words);
     }
 
     Session& session_;
-    std::string id_;
+    std::string id_, filling_;
+    size_t at_ = 0;
+    bool first_ = true;
     QComboBox* how_ = nullptr;
     QGridLayout* grid_ = nullptr;
     QLabel *wrong_ = nullptr, *sum_ = nullptr;
@@ -217,6 +278,6 @@ private:
 
 }  // namespace
 
-QWidget* fillingPage(Session& session) { return new FillingPage(session); }
+QWidget* fillingPage(Session& session, std::optional<size_t> step) { return new FillingPage(session, step); }
 
 }  // namespace uovo::desktop

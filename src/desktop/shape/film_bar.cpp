@@ -17,7 +17,7 @@ constexpr int kTick = 70;  // ms a frame
 
 /// What the coats of a piece depend on.
 bool sameCoats(const Piece& a, const Piece& b) {
-    return a.id == b.id && a.shape == b.shape && a.coats == b.coats && a.chocolate == b.chocolate && a.temper == b.temper && a.thinner == b.thinner && a.thinnerShare == b.thinnerShare;
+    return a.id == b.id && a.shape == b.shape && a.coats() == b.coats() && a.chocolate == b.chocolate && a.temper == b.temper && a.thinner == b.thinner && a.thinnerShare == b.thinnerShare;
 }
 
 /// Turns a shape about its middle so that `up` points up.

@@ -26,7 +26,7 @@ QImage coatedPicture(const QString& id, const QSize& pixels) {
     Plan plan;
     Piece p = newPiece(plan, id.toStdString());
     if (p.family().former == form::Former::Cup) p.chocolate = "milk";
-    for (auto& c : p.coats) c.temperature = p.chocolate == "milk" ? 29.5 : 32;
+    for (auto& c : p.coats()) c.temperature = p.chocolate == "milk" ? 29.5 : 32;
     plan.pieces = {p};
     Cache cache;
     AnswerOptions quick;

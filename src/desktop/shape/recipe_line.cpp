@@ -133,7 +133,7 @@ void RecipeLine::build() {
             p.chocolate = session_.library().chocolates[static_cast<size_t>(i)].id;
             // the bath follows the new chocolate's working temperature
             if (const auto c = coatingOf(p, session_.plan(), session_.library()))
-                for (auto& coat : p.coats)
+                for (auto& coat : p.coats())
                     if (coat.temperature.value < c->workLow - 3 || coat.temperature.value > c->workHigh + 3) coat.temperature = Measure(c->working());
         });
     const auto* chocolate = session_.library().find(piece->chocolate);
@@ -158,36 +158,27 @@ void RecipeLine::build() {
         word(tr("Wall at least"));
         figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm", [](Piece& p) { return &p.wantedWall; });
     }
-    if (!piece->alongMeridian() && !piece->wallFromCoats() && piece->family().body != form::Body::Modeled) {
-        word(tr("Poured at"));
-        figure(tr("Pouring temperature"), QStringLiteral("cast/temperature"), Dimension::Temperature, "", [this](Piece& p) {
-            if (p.cast.temperature.value == 0)  // as it is worked; shown as the figure that stands for it
-                if (const auto c = coatingOf(p, session_.plan(), session_.library())) p.cast.temperature = Measure(c->working());
-            return &p.cast.temperature;
-        });
-        word(tr("and set"));
-        choice(tr("Where it sets"), everyPlace(), [](const Piece& p) { return static_cast<int>(p.cast.place); }, [](Piece& p, int i) { p.cast.place = static_cast<coat::Place>(i); });
-        word(tr("after"));
-        figure(tr("On the table first"), QStringLiteral("cast/table"), Dimension::Duration, "min", [](Piece& p) { return &p.cast.table; });
-        word(tr("on the table."));
-    }
     if (!hollow) return;
-    if (piece->filling) {
+    if (const Filling* filling = session_.plan().fillingOf(*piece)) {
         word(tr("holding"));
-        figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "", [](Piece& p) -> Measure* { return p.filling ? &p.filling->each : nullptr; });
+        figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "", [](Piece& p) -> Measure* { return p.fill() ? &p.fill()->each : nullptr; });
         word(tr("of"));
-        auto* name = new QLineEdit(QString::fromStdString(piece->filling->name));
+        auto* name = new QLineEdit(qstring(filling->name));
         name->setAccessibleName(tr("Name of the filling; empty for none"));
         name->setToolTip(name->accessibleName());
         name->setMaxLength(60);
         name->setFixedWidth(std::clamp(name->fontMetrics().horizontalAdvance(name->text()) + 28, 90, 230));
-        connect(name, &QLineEdit::editingFinished, this, [this, name] {
+        connect(name, &QLineEdit::editingFinished, this, [this, name, id = piece->id] {
             const std::string words = name->text().trimmed().toStdString();
-            session_.editPiece(words.empty() ? tr("Take the filling out") : tr("Rename the filling"), [&](Piece& p) {
-                if (words.empty())
-                    p.filling.reset();
-                else if (p.filling)
-                    p.filling->name = words;
+            session_.document().edit(words.empty() ? tr("Take the filling out") : tr("Rename the filling"), [&](Plan& plan) {
+                for (auto& p : plan.pieces) {
+                    if (p.id != id) continue;
+                    if (Filling* f = plan.fillingOf(p); f && !words.empty()) f->name = words;
+                    if (!words.empty()) continue;
+                    p.without<FillStep>();
+                    p.without<LidStep>();
+                    p.complete();
+                }
             });
         });
         flow_->addWidget(name);
@@ -201,9 +192,10 @@ void RecipeLine::build() {
         auto* more = new GlyphButton(Glyph::Plus, tr("filling"), 16);
         more->setProperty("flat", true);
         connect(more, &QPushButton::clicked, this, [this] {
-            session_.editPiece(tr("Add a filling"), [](Piece& p) {
-                p.filling = Filling{};
-                p.filling->name = "Filling";
+            const std::string id = session_.piece() ? session_.piece()->id : "";
+            session_.document().edit(tr("Add a filling"), [&](Plan& plan) {
+                for (auto& p : plan.pieces)
+                    if (p.id == id) plan.fillWith(p, plan.freshFilling());
             });
         });
         flow_->addWidget(more);
@@ -301,7 +293,7 @@ void RecipeLine::refresh() {
     if (piece) {
         const auto* chocolate = session_.library().find(piece->chocolate);
         kind = QString::fromStdString(piece->id) + "/" + QString::fromStdString(piece->shape.family + "/" + form::choice(piece->shape, "cut")) + "/" + item_ + (piece->shape.own.contains(item_.toStdString()) ? "+" : "") + (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
-               (piece->wallFromCoats() ? QStringLiteral("/coats") : QString()) + (piece->filling ? QString::fromStdString(piece->filling->name) : QString());
+               (piece->wallFromCoats() ? QStringLiteral("/coats") : QString()) + (session_.plan().fillingOf(*piece) ? qstring(session_.plan().fillingOf(*piece)->name) : QString());
     }
     if (kind != built_) {
         built_ = kind;

@@ -19,7 +19,7 @@ public:
 }  // namespace
 
 ShapePlace::ShapePlace(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), stage_(new PieceStage), solid_(new SolidStage), stages_(new QStackedWidget), recipe_(new RecipeLine(session)), coats_(new CoatCards(session)), items_(new ItemBar(session)), answers_(new AnswersColumn(session)), film_(new FilmBar(session)), holds_(new HoldsBar(session)), making_(new QWidget) {
+    : QWidget(parent), session_(session), stage_(new PieceStage), solid_(new SolidStage), stages_(new QStackedWidget), recipe_(new RecipeLine(session)), coats_(new StepCards(session)), items_(new ItemBar(session)), answers_(new AnswersColumn(session)), film_(new FilmBar(session)), holds_(new HoldsBar(session)), making_(new QWidget) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
@@ -54,8 +54,9 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
             f->edit()->selectAll();
         }
     });
-    connect(coats_, &CoatCards::detailsWanted, this, &ShapePlace::coatWanted);
-    connect(coats_, &CoatCards::paintingWanted, this, [this](size_t coat) { paintCoat(static_cast<int>(coat)); });
+    connect(coats_, &StepCards::detailsWanted, this, &ShapePlace::coatWanted);
+    connect(coats_, &StepCards::paintingWanted, this, [this](size_t coat) { paintCoat(static_cast<int>(coat)); });
+    connect(coats_, &StepCards::pageWanted, this, &ShapePlace::stepPageWanted);
     connect(solid_, &SolidStage::painted, this, &ShapePlace::painted);
     connect(film_, &FilmBar::filmChanged, this, [this](const std::optional<SolidScene>& scene) {
         const bool begins = scene && !solid_->showsFilm();
@@ -78,7 +79,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     connect(answers_, &AnswersColumn::strengthWanted, this, [this] { setHolding(true); });
     connect(answers_, &AnswersColumn::adviceWanted, this, &ShapePlace::adviceWanted);
     connect(answers_, &AnswersColumn::wayTaken, this, [this](const WayOut& way) {
-        session_.editPiece(QString::fromStdString(way.title), [&](Piece& p) { p.coats = way.changed.coats; });
+        session_.editPiece(QString::fromStdString(way.title), [&](Piece& p) { p.making = way.changed.making; });
     });
     connect(&session_, &Session::planChanged, this, [this] {
         stage_->setStale(true);
@@ -133,8 +134,8 @@ QWidget* ShapePlace::tools() {
     paint_ = button(tr("paint"), tr("Paint where the brush goes"), [this] {
         if (painting_ >= 0) return paintCoat(-1);
         const Piece* p = session_.piece();
-        for (size_t k = 0; p && k < p->coats.size(); ++k)
-            if (p->coats[k].way == coat::Way::Brush && p->coats[k].where == coat::Where::Spots) return paintCoat(static_cast<int>(k));
+        for (size_t k = 0; p && k < p->coats().size(); ++k)
+            if (p->coats()[k].way == coat::Way::Brush && p->coats()[k].where == coat::Where::Spots) return paintCoat(static_cast<int>(k));
     });
     paint_->setObjectName(QStringLiteral("paintBrush"));
     row->addStretch(1);
@@ -194,7 +195,7 @@ void ShapePlace::setHolding(bool holding) {
 void ShapePlace::refreshTools() {
     const Piece* piece = session_.piece();
     const bool solid = piece && (!piece->alongMeridian() || turning_ || holding_ || solid_->showsFilm());
-    const bool brushed = piece && std::any_of(piece->coats.begin(), piece->coats.end(), [](const auto& c) { return c.way == coat::Way::Brush && c.where == coat::Where::Spots; });
+    const bool brushed = piece && std::any_of(piece->coats().begin(), piece->coats().end(), [](const auto& c) { return c.way == coat::Way::Brush && c.where == coat::Where::Spots; });
     paint_->setVisible(solid && brushed);
     paint_->setChecked(painting_ >= 0);
     const bool compound = solid && solid_->scene().bodies.size() > 1u + (solid_->egg() ? 1u : 0u);
@@ -265,10 +266,10 @@ void ShapePlace::paintCoat(int coat) {
 /// Shows the strokes of the coat that is painted.
 void ShapePlace::refreshPainting() {
     const Piece* piece = session_.piece();
-    if (piece && painting_ >= 0 && (static_cast<size_t>(painting_) >= piece->coats.size() || piece->coats[static_cast<size_t>(painting_)].where != coat::Where::Spots)) painting_ = -1;
+    if (piece && painting_ >= 0 && (static_cast<size_t>(painting_) >= piece->coats().size() || piece->coats()[static_cast<size_t>(painting_)].where != coat::Where::Spots)) painting_ = -1;
     std::vector<form::Vec3> spots;
     if (piece && painting_ >= 0)
-        for (const auto& s : piece->coats[static_cast<size_t>(painting_)].spots) spots.push_back(s.at);
+        for (const auto& s : piece->coats()[static_cast<size_t>(painting_)].spots) spots.push_back(s.at);
     solid_->setPainting(painting_ >= 0, spots);
 }
 
@@ -276,8 +277,8 @@ void ShapePlace::painted(const form::Vec3& at, bool wipe) {
     if (painting_ < 0) return;
     const auto k = static_cast<size_t>(painting_);
     session_.editPiece(wipe ? tr("Wipe a stroke off") : tr("Paint a stroke"), [&](Piece& p) {
-        if (k >= p.coats.size()) return;
-        auto& spots = p.coats[k].spots;
+        if (k >= p.coats().size()) return;
+        auto& spots = p.coats()[k].spots;
         const auto near = std::min_element(spots.begin(), spots.end(), [&](const auto& a, const auto& b) { return form::length(a.at - at) < form::length(b.at - at); });
         const double distance = near == spots.end() ? 1e9 : form::length(near->at - at);
         if (wipe) {
@@ -306,10 +307,10 @@ void ShapePlace::handleMoved(PieceStage::Handle handle, double value) {
     session_.editPiece(
         label,
         [&](Piece& p) {
-            if (handle == Handle::Fill && p.filling) {
-            p.filling->each = Measure(value);
-            p.filling->share = 0;
-        }
+            if (FillStep* fill = p.fill(); handle == Handle::Fill && fill) {
+                fill->each = Measure(value);
+                fill->share = 0;
+            }
             auto& figures = p.shape.values;
             if (handle == Handle::Dip) figures[p.overBalloon() ? "dip" : "fillLine"] = Measure(value);
             if (handle == Handle::Girth) {  // a fuller balloon keeps its shape

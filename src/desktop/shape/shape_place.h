@@ -7,7 +7,7 @@
 #include <QWidget>
 
 #include "desktop/shape/answers_column.h"
-#include "desktop/shape/coat_cards.h"
+#include "desktop/shape/step_cards.h"
 #include "desktop/shape/film_bar.h"
 #include "desktop/shape/gallery.h"
 #include "desktop/shape/holds_bar.h"
@@ -27,7 +27,7 @@ public:
     PieceStage* stage() const { return stage_; }
     SolidStage* solid() const { return solid_; }
     RecipeLine* recipe() const { return recipe_; }
-    CoatCards* coats() const { return coats_; }
+    StepCards* coats() const { return coats_; }
     ItemBar* items() const { return items_; }
     AnswersColumn* answers() const { return answers_; }
     Gallery* gallery() const { return gallery_; }
@@ -51,6 +51,8 @@ signals:
     void adviceWanted();
     void coatWanted(size_t index);
     void fillingWanted();
+    /// A page about what a step names: its filling, its topping.
+    void stepPageWanted(size_t at);
     void snapWanted();
     void fileWanted();
     void drawingWanted();
@@ -71,7 +73,7 @@ private:
     SolidStage* solid_;
     QStackedWidget* stages_;
     RecipeLine* recipe_;
-    CoatCards* coats_;
+    StepCards* coats_;
     ItemBar* items_;
     AnswersColumn* answers_;
     Gallery* gallery_;

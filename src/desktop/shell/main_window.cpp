@@ -24,6 +24,7 @@
 #include "desktop/melt/colour_page.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/filling_page.h"
+#include "desktop/shape/topping_page.h"
 #include "desktop/shape/snap_page.h"
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shell/difference_page.h"
@@ -130,6 +131,12 @@ MainWindow::MainWindow(Session& session)
     connect(shape_, &ShapePlace::coatWanted, this, [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
     connect(shape_, &ShapePlace::snapWanted, this, [this] { sheet_->open(tr("Snap test"), snapPage(session_)); });
     connect(shape_, &ShapePlace::fillingWanted, this, [this] { sheet_->open(tr("The filling"), fillingPage(session_)); });
+    connect(shape_, &ShapePlace::stepPageWanted, this, [this](size_t at) {
+        const Piece* piece = session_.piece();
+        if (!piece || at >= piece->making.size()) return;
+        if (std::holds_alternative<TopStep>(piece->making[at])) sheet_->open(tr("The topping"), toppingPage(session_, at));
+        if (std::holds_alternative<FillStep>(piece->making[at])) sheet_->open(tr("The filling"), fillingPage(session_, at));
+    });
     connect(melt_, &MeltPlace::colourWanted, this, [this](const QString& id) { sheet_->open(tr("A colour"), colourPage(session_, id.toStdString())); });
     connect(shape_, &ShapePlace::adviceWanted, this, [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);

@@ -92,7 +92,7 @@ std::vector<PieceStage::Handle> PieceStage::handles() const {
         out = {Handle::Dip, Handle::Girth};
     else
         out = {Handle::Dip, Handle::TopDiameter, Handle::BaseDiameter};
-    if (piece_.filling && !std::isnan(answers_->fillLevel)) out.push_back(Handle::Fill);
+    if (piece_.fill() && !std::isnan(answers_->fillLevel)) out.push_back(Handle::Fill);
     return out;
 }
 
@@ -211,7 +211,7 @@ void PieceStage::paintGhost(QPainter& p, const QTransform& m) {
 }
 
 void PieceStage::paintFilling(QPainter& p, const QTransform& m, const report::SectionCurves& curves) {
-    if (!piece_.filling || std::isnan(answers_->fillLevel)) return;
+    if (!piece_.fill() || std::isnan(answers_->fillLevel)) return;
     const double level = answers_->fillLevel;
     const auto& inner = stage()->chocolateOutside ? curves.former : curves.surface;
     QPolygonF region{m.map(QPointF(0, level))};
@@ -238,8 +238,8 @@ void PieceStage::paintFilling(QPainter& p, const QTransform& m, const report::Se
 void PieceStage::paintLayers(QPainter& p, const QTransform& m, const report::SectionCurves& curves) {
     const MeridianWall* s = stage();
     const auto& coats = s->coats.coats;
-    if (coats.size() != piece_.coats.size()) return;  // an edit is under way
-    const auto chocolate = [&](size_t k) { return piece_.chocolateOf(piece_.coats[k]); };
+    if (coats.size() != piece_.coats().size()) return;  // an edit is under way
+    const auto chocolate = [&](size_t k) { return piece_.chocolateOf(piece_.coats()[k]); };
     bool mixed = false;
     for (size_t k = 1; k < coats.size(); ++k) mixed = mixed || chocolate(k) != chocolate(0);
     std::vector<QPointF> below = curves.former;
@@ -342,7 +342,7 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     if (!s) {
         p.setFont(report::font(17));
         p.setPen(theme().quiet);
-        const QString words = answers_ || piece_.coats.empty() ? tr("There is no shape to show yet.") : tr("Computing the wall …");
+        const QString words = answers_ || piece_.coats().empty() ? tr("There is no shape to show yet.") : tr("Computing the wall …");
         p.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap, words);
         return;
     }

@@ -164,11 +164,11 @@ SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thicknes
 }
 
 std::string shownChocolate(const Piece& piece) {
-    if (piece.coats.empty()) return piece.chocolate;
+    if (piece.coats().empty()) return piece.chocolate;
     // over a former the last coat is seen from outside, in a mold the first; a brush in places does not cover it
     const bool outside = piece.family().outside;
     std::string seen;
-    for (const auto& c : piece.coats) {
+    for (const auto& c : piece.coats()) {
         if (c.way == coat::Way::Press || (c.way == coat::Way::Brush && c.where != coat::Where::All)) continue;
         seen = piece.chocolateOf(c);
         if (!outside) break;
