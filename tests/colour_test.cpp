@@ -25,6 +25,7 @@ Plan plain() {
     for (auto& p : plan.pieces)
         for (const auto& c : plan.colours)
             if (p.chocolate == c.id) p.chocolate = c.base;
+    for (auto& p : plan.pieces) p.without<DecorateStep>();  // the moon's is of the colour
     plan.colours.clear();
     return plan;
 }

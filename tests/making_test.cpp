@@ -1,9 +1,11 @@
 // The making of a piece: its steps in file, order, figures, day and list.
 #include <catch2/catch.hpp>
 
+#include <cmath>
 #include <set>
 
 #include "core/plan/melting.h"
+#include "core/plan/strength.h"
 #include "core/schedule/network.h"
 #include "core/setting/topping.h"
 #include "storm/storm.h"
@@ -474,4 +476,75 @@ TEST_CASE("every step of every making is in the day once a round or once in all,
         }
     }
     CHECK(days >= 10);
+}
+
+TEST_CASE("a shell pressed with an insert holds what the insert kept free, by hand, and its share and lid count") {
+    Plan plan = one("pressed");
+    auto& p = plan.pieces[0];
+    p.shape.values = {{"baseDiameter", 0.05}, {"topDiameter", 0.05}, {"height", 0.06}, {"fillLine", 0.055}, {"gap", 0.004}, {"floor", 0.005}};
+    test::fill(plan, p, "Cream").share = Measure(0.5);
+    p.having<LidStep>().depth = Measure(0.003);
+    const Answers a = test::answersOf(plan, test::withoutDay());
+    const double hand = M_PI * 0.021 * 0.021 * 0.05;  // a cylinder of 42 mm, 50 mm deep
+    CHECK(a.pieces[0]->made->capacity == Approx(hand).epsilon(1e-9));
+    CHECK(a.pieces[0]->fillEach == Approx(0.5 * hand).epsilon(1e-9));
+    CHECK(a.pieces[0]->capMass > 0.004);
+    // chocolate: the cylinder of 50 mm up to the fill line, less the room
+    CHECK(a.pieces[0]->made->mass == Approx((M_PI * 0.025 * 0.025 * 0.055 - hand) * a.pieces[0]->coating.densitySolid).epsilon(5e-3));
+}
+
+TEST_CASE("a figure of any two halves weighs twice a half, holds twice as much, and is filled before it is closed") {
+    for (const auto& [half, family] : {std::pair{"bought mold", "bought"}, {"half egg", "egg-half"}, {"dome", "half-ball"}}) {
+        INFO(half);
+        Plan plan = one("halves");
+        auto& p = plan.pieces[0];
+        p.count = 2;
+        p.shape.choices["half"] = half;
+        Plan single = one(family);
+        auto& h = single.pieces[0].shape.values;
+        if (half == std::string("dome")) p.shape.values["length"] = Measure(0.08), p.shape.values["depth"] = Measure(0.04), h["diameter"] = Measure(0.08), h["depth"] = Measure(0.04);
+        if (half == std::string("half egg")) h["length"] = Measure(0.09), h["width"] = Measure(0.06);
+        if (half == std::string("bought mold")) h["length"] = Measure(0.09), h["width"] = Measure(0.06), h["depth"] = Measure(0.03), h["water"] = Measure(80e-6);
+        const Answers whole = test::answersOf(plan, test::withoutDay()), one_half = test::answersOf(single, test::withoutDay());
+        REQUIRE(whole.pieces[0]->made);
+        CHECK(whole.pieces[0]->made->mass == Approx(2 * one_half.pieces[0]->made->mass).epsilon(0.01));
+        CHECK(whole.pieces[0]->made->capacity == Approx(2 * one_half.pieces[0]->made->capacity).epsilon(0.01));
+        REQUIRE(whole.pieces[0]->made->assembly.joints.size() == 1);
+        CHECK(whole.pieces[0]->made->assembly.joints[0].length > 0.15);
+        test::fill(plan, p, "Sweets", 2e-5, false);
+        CHECK(rules(plan).empty());
+        AnswerOptions all;
+        all.ways = false;
+        const Answers day = test::answersOf(plan, all);
+        CHECK(when(day, "p/fill").second <= when(day, "p/join").first);
+        REQUIRE(day.pieces[0]->strength);
+        INFO(day.pieces[0]->strength->problem);
+        CHECK(day.pieces[0]->strength->problem.empty());
+    }
+}
+
+TEST_CASE("steps out of order never break a day: each is done once, its tasks have ids of their own") {
+    storm::Random r(5);
+    int days = 0;
+    for (int n = 0; n < 40; ++n) {
+        Plan plan = one(n % 4 == 0 ? "balloon" : n % 4 == 1 ? "half-ball" : n % 4 == 2 ? "basket" : "bar");
+        auto& p = plan.pieces[0];
+        p.count = 4;
+        if (p.couldBeCoated() && storm::chance(r, 0.5)) p.coatWith(usualCoats(p, plan, io::library()));
+        if (storm::chance(r, 0.6)) test::fill(plan, p, "Cream", 2e-5);
+        for (const Step& extra : std::initializer_list<Step>{InsertStep{}, SetStep{}, DecorateStep{}, LidStep{}, JoinStep{}, ReleaseStep{}, StoreStep{}, TrimStep{}})
+            if (storm::chance(r, 0.4)) p.making.push_back(extra);
+        std::shuffle(p.making.begin(), p.making.end(), r);
+        if (!problems(plan, io::library()).empty()) continue;
+        const Answers a = test::answersOf(plan);
+        REQUIRE(a.day);
+        ++days;
+        std::set<std::string> ids;
+        for (const auto& t : a.day->network.tasks) {
+            INFO(t.id);
+            CHECK(ids.insert(t.id).second);
+        }
+        if (a.day->problem.empty()) CHECK(schedule::check(a.day->network, a.day->layout).empty());
+    }
+    CHECK(days > 20);
 }

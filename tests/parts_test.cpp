@@ -77,7 +77,7 @@ TEST_CASE("random shapes of every family: sound meshes, few needles, volume with
                 REQUIRE(r.sound());
                 REQUIRE(r.shells == 1);
                 CHECK(double(r.slivers) <= 0.01 * double(r.triangles) + 2);
-                CHECK(volume(s.surface) == Approx(s.volume).epsilon(0.005));
+                CHECK(volume(s.surface) == Approx(s.volume).epsilon(f.body == Body::Compound ? 0.01 : 0.005));  // the parts of one are coarser
                 CHECK(std::abs(bounds(s.surface).low.z) < 0.3);
                 if (s.coverage == 1 && s.exact && s.areaLow == s.areaHigh) {
                     const double meshArea = s.body == Body::Wall ? area(s.surface) : area(s.surface, Mark::Wall) + area(s.surface, Mark::Lid);

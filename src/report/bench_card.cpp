@@ -16,6 +16,7 @@
 #include "report/card_pots.h"
 #include "report/fonts.h"
 #include "report/page.h"
+#include "report/part_picture.h"
 #include "report/section.h"
 #include "report/shopping_list.h"
 #include "report/text.h"
@@ -81,7 +82,7 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
 }
 
 /// A part or compound: its figures, its parts with their grams, its joints.
-void paintPart(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a, const Answers& answers) {
+void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a, const Answers& answers) {
     const auto u = plan.units;
     const Made& s = *a.made;
     page.y += 2;
@@ -90,6 +91,23 @@ void paintPart(Page& page, const Plan& plan, const material::Library& lib, const
     page.y += 12;
     page.paragraph(kMargin, page.width(), qstring(a.coating.name) + (a.coating.tempered ? QStringLiteral(", tempered. ") : QStringLiteral(". ")) + qstring(form::family(piece.shape.family)->name) + QStringLiteral("."), 4.2);
     page.y += 3;
+    // as it rests, with how large it is
+    constexpr double kHigh = 42;
+    const double top = page.y, x = kMargin + 92;
+    paintPicture(p, s.assembly, QRectF(kMargin, top, 84, kHigh));
+    const auto fact = [&](const QString& number, const QString& words) {
+        const double w = page.line(x, number, 6.4, QFont::Bold);
+        page.y += 1.7;
+        page.line(x + w + 2, words, 4, QFont::Normal, kQuiet);
+        page.y += 7.6;
+    };
+    const form::Vec3 whole = s.box.size();
+    fact(qstring(format(s.mass, Dimension::Mass, u)), QStringLiteral("in each"));
+    if (s.wall) fact(qstring(format(s.wall->thinnest, Dimension::Length, u)), QStringLiteral("at the thinnest"));
+    fact(qstring(format(whole.z, Dimension::Length, u)), QStringLiteral("high"));
+    fact(QStringLiteral("%1 × %2").arg(qstring(format(whole.x, Dimension::Length, u)), qstring(format(whole.y, Dimension::Length, u))), QStringLiteral("across"));
+    page.y = std::max(page.y, top + kHigh) + 4;
+    paintOutlines(page, p, s.assembly, u);
     const auto& items = s.assembly.items;
     for (size_t k = 0, many = 1; k < items.size(); k += many) {  // equal ones in a row are one line
         const auto& item = items[k];
@@ -117,8 +135,10 @@ void paintPart(Page& page, const Plan& plan, const material::Library& lib, const
     page.y += 2;
     page.rule();
     page.y += 3;
-    for (const auto& answer : a.answers)
-        page.paragraph(kMargin, page.width(), said(answer), 4.2, answer.tone == Tone::Weak || answer.tone == Tone::Impossible ? kHarm : kInk);
+    for (const auto& answer : a.answers) {  // what is wrong, and what is done by figures that no step says
+        const bool wrong = answer.tone == Tone::Weak || answer.tone == Tone::Impossible;
+        if (wrong || answer.id == "pattern" || answer.id == "mold" || answer.id == "cutting" || answer.id == "opening") page.paragraph(kMargin, page.width(), said(answer), 4, wrong ? kHarm : kInk);
+    }
 }
 
 std::vector<size_t> byStart(const DayPlan& day) {
@@ -148,7 +168,7 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
         if (!answers.pieces[i]->made) continue;
         page.next();
         head();
-        answers.pieces[i]->made->meridian ? paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers) : paintPart(page, plan, lib, plan.pieces[i], *answers.pieces[i], answers);
+        answers.pieces[i]->made->meridian ? paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers) : paintPart(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers);
     }
     page.next();
     head();

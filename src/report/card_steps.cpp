@@ -64,24 +64,25 @@ private:
     QString grams(double kg) const { return qstring(format(kg, Dimension::Mass, u_)); }
     QString length(double m) const { return qstring(format(m, Dimension::Length, u_)); }
     /// A numbered line. @param figure large at the right; may be empty
-    void head(const QString& words, const QString& figure = {}) {
-        page_.need(26);
+    /// @param high mm that the step takes, not to be parted
+    void head(const QString& words, const QString& figure = {}, double high = 18) {
+        page_.need(high);
         page_.rule();
-        page_.y += 2.5;
-        page_.line(kMargin, QString::number(++number_), 8, QFont::Bold);
-        page_.line(kMargin + kIndent, words, 6, QFont::DemiBold);
-        if (!figure.isEmpty()) page_.right(kMargin + page_.width(), figure, 7.5, QFont::Bold);
-        page_.y += 9;
+        page_.y += 1.8;
+        page_.line(kMargin, QString::number(++number_), 7.5, QFont::Bold);
+        page_.line(kMargin + kIndent, words, 5.8, QFont::DemiBold);
+        if (!figure.isEmpty()) page_.right(kMargin + page_.width(), figure, 7.2, QFont::Bold);
+        page_.y += 8.2;
     }
-    void say(const QString& words, double size = 4.6, const QColor& colour = kInk) {
+    void say(const QString& words, double size = 4.3, const QColor& colour = kInk) {
         if (!words.isEmpty()) page_.paragraph(kMargin + kIndent, page_.width() - kIndent, words, size, colour);
     }
     void caution(std::initializer_list<const char*> ids) {
         for (const auto& c : lib_.cautions)
             for (const char* id : ids)
-                if (c.id == id) say(qstring(c.text), 3.8, kHarm);
+                if (c.id == id) say(qstring(c.text), 3.6, kHarm);
     }
-    void done() { page_.y += 2; }
+    void done() { page_.y += 1.4; }
 
     void paint(const PlannedCoat& c) {
         head(wayWords(c, u_), spoken(c.temperature, Dimension::Temperature, u_));
@@ -115,7 +116,10 @@ private:
         const double T = c.temperature.value > 0 ? c.temperature.value : own->working();
         head(sheet && !mold ? QStringLiteral("Spread or pipe it") : sheet ? QStringLiteral("Cast and spread its parts") : QStringLiteral("Cast it"), qstring(format(T, Dimension::Temperature, u_)));
         QString words = QStringLiteral("%1 of %2 in each. ").arg(grams(kg), qstring(own->name).toLower());
-        if (mold && cast_ == 0) words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
+        const std::string pattern = piece_.overBalloon() ? form::choice(piece_.shape, "pattern") : "";
+        if (pattern == "strips") words += QStringLiteral("Spread it thin on a frozen slab, cut strips, lift them and lay them crosswise over the oiled balloon while they still bend. ");
+        else if (!pattern.empty()) words += QStringLiteral("Blow the balloon up, oil it with a trace, stand it knot down in a glass, and let lines from a bag cross and touch each other. ");
+        else if (mold && cast_ == 0) words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
         if (cast_ > 0) words += QStringLiteral("Pour it on when the tone under it no longer runs and still feels soft. ");
         if (sheet) words += QStringLiteral("Spread between the bars on paper, or pipe; cut when it is tacky and no longer runs, small parts first. ");
         const bool layered = cast_ < made_.layers.size();
@@ -130,6 +134,7 @@ private:
                                           : QStringLiteral("; it does not set there: use a colder place.");
         }
         say(words);
+        if (cast_ == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
         ++cast_;
         done();
     }
@@ -154,6 +159,7 @@ private:
         for (const auto& x : a_.toppings)
             if (x.step == at_) {
                 if (x.glue > 0) words = QStringLiteral("About %1 on each, each with a dot of chocolate.").arg(std::max(1L, std::lround(x.grains)));
+                else if (x.inside) words = QStringLiteral("On what is in it, as late as you can.");
                 else if (std::isnan(x.from)) words = QStringLiteral("They slide down a fresh wall: press them on by hand, or glue them.");
                 else if (top.when == TopStep::When::Tacky && x.from > 0) words = QStringLiteral("From %1 to %2 after the coat: then it holds them, and still takes them.").arg(time(x.from), time(x.to));
                 else words = std::isfinite(x.to) ? QStringLiteral("At once, piece by piece; it takes them for %1.").arg(time(x.to)) : QStringLiteral("At once, piece by piece.");
@@ -179,9 +185,9 @@ private:
             head(QStringLiteral("Tear the cup off"));
             say(when + (form::choice(piece_.shape, "made") == "silicone" ? QStringLiteral("Turn the cup's edge back all round and push the floor up.") : QStringLiteral("Snip the edge, tear round in a strip, and take the floor off last.")));
         } else {
-            const bool flat = piece_.family().body == form::Body::Sheet;
-            head(flat ? QStringLiteral("Lift it off") : QStringLiteral("Unmold it"));
-            say(when + (flat ? QStringLiteral("Bend the sheet away from it, not it from the sheet.") : QStringLiteral("Turn it over on a cloth and tap; in silicone push it out from below. What does not come goes back into the cold for five minutes.")));
+            const bool flat = piece_.family().body == form::Body::Sheet, wrap = piece_.family().former == form::Former::Wrap;
+            head(wrap ? QStringLiteral("Peel the acetate off") : flat ? QStringLiteral("Lift it off") : QStringLiteral("Unmold it"));
+            say(when + (wrap ? QStringLiteral("Begin at the overlap and peel it away flat, not upwards; what it leaves is as glossy as it is: touch it no more.") : flat ? QStringLiteral("Bend the sheet away from it, not it from the sheet.") : QStringLiteral("Turn it over on a cloth and tap; in silicone push it out from below. What does not come goes back into the cold for five minutes.")));
         }
         done();
     }
@@ -224,7 +230,7 @@ private:
         double each = 0, level = std::nan("");
         for (const auto& x : a_.fills)
             if (x.step == at_) each = x.each, level = x.level;
-        head(QStringLiteral("Fill it: %1").arg(qstring(f->name)), qstring(format(each, Dimension::Volume, u_)));
+        head(QStringLiteral("Fill it: %1").arg(qstring(f->name)), qstring(format(each, Dimension::Volume, u_)), 29 + 6.2 * double(std::min<size_t>(f->recipe.size(), 20)));
         const auto recipe = scaled(plan_, answers_, *f);
         QStringList others;
         for (const auto& in : recipe.into)

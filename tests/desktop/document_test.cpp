@@ -166,13 +166,14 @@ TEST_CASE("the bench card prints parts and compounds with every part's grams") {
     words.start("pdftotext", {"-layout", path, "-"});
     REQUIRE(words.waitForFinished());
     const QString text = QString::fromUtf8(words.readAllStandardOutput());
-    for (const char* expected : {"Comet cone", "Specimen basket", "Handle", "Observatory", "Ceiling", "Dome", "Moon to break", "not eaten", "Meteorite", "silicone", "joints to glue", "The pots", "Stir in portion 2 of 3", "Dusk blue", "8 × wall", "Put it together", "dome on the ceiling", "Fill it: Cocoa almonds", "Cast it", "To buy:", "Allergens:"}) {
+    for (const char* expected : {"Comet cone", "Specimen basket", "Handle", "Observatory", "Ceiling", "Dome", "Moon to break", "not eaten", "Meteorite", "silicone", "mm of glue", "The pots", "Stir in portion 2 of 3", "Dusk blue", "8 × wall", "Put it together", "dome on the ceiling", "Fill it: Cocoa almonds", "Cast it", "To buy:", "Allergens:"}) {
         INFO(expected);
         CHECK(text.contains(expected));
     }
     const QString plain = report::benchCardText(plan, *answers);
     CHECK(plain.contains("2 × Specimen basket"));
-    CHECK(plain.contains("wall, assumed"));
+    CHECK(plain.contains("at the thinnest"));
+    CHECK(plain.contains("sugar pearls on each"));
     plan.units = UnitSystem::US;
     Cache fresh;
     const auto us = answer(plan, io::library(), fresh);

@@ -157,7 +157,7 @@ TEST_CASE("a bowl is set down on three lumps and on a ring, and its hours on the
 
 TEST_CASE("a basket's joints are scored with one click, chosen otherwise in its recipe, and its handle holds more") {
     Program p;
-    p.session.select("specimen-basket");
+    p.assumed("specimen-basket");
     auto* h = holds(p);
     chooseCase(p, h, "handle");
     CHECK_FALSE(shown(p).chosen);  // carried by its base, unless its cook says otherwise

@@ -46,6 +46,12 @@ struct Program {
     }
     double grams() const { return session.pieceAnswers(session.selected().toStdString())->made->mass; }
     const Piece& piece() const { return *session.piece(); }
+    /// Selects a piece and assumes its wall: its coats are gone.
+    void assumed(const QString& id) {
+        session.select(id);
+        session.editPiece("Assume a wall", [](Piece& p) { p.coatWith({}); });
+        answered();
+    }
 
     void type(FigureField* field, const QString& words) {
         REQUIRE(field);

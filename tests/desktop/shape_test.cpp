@@ -23,6 +23,20 @@ int painted(const QImage& image, const QColor& paper) {
     return n;
 }
 
+/// How much of an image what is painted reaches across, in the direction it fills best.
+double filled(const QImage& image, const QColor& paper) {
+    int left = image.width(), right = 0, top = image.height(), bottom = 0;
+    for (int y = 0; y < image.height(); ++y)
+        for (int x = 0; x < image.width(); ++x)
+            if (std::abs(qGray(image.pixel(x, y)) - qGray(paper.rgb())) > 24) {
+                left = std::min(left, x);
+                right = std::max(right, x);
+                top = std::min(top, y);
+                bottom = std::max(bottom, y);
+            }
+    return std::max(double(right - left) / image.width(), double(bottom - top) / image.height());
+}
+
 }  // namespace
 
 TEST_CASE("every piece of the demo evening is drawn") {
@@ -36,7 +50,7 @@ TEST_CASE("every piece of the demo evening is drawn") {
         REQUIRE(a);
         CHECK(a->problems.empty());
         CHECK(a->made);
-        CHECK(painted(p.window.shape()->picture(1), QColor(0xFB, 0xF6, 0xEC)) > 2500);
+        CHECK(filled(p.window.shape()->picture(1), QColor(0xFB, 0xF6, 0xEC)) > 0.5);  // of the stage, in its tighter direction
         CHECK(p.window.shape()->coats()->isVisible());
         CHECK(p.window.shape()->coats()->steps().size() == piece.making.size());
         CHECK(p.window.shape()->solid()->isVisible() != piece.alongMeridian());
@@ -96,7 +110,7 @@ TEST_CASE("every family of the gallery can be started, answers, and fits into th
 
 TEST_CASE("a part's figure is typed, what is impossible is said beside it") {
     Program p;
-    p.session.select("comet-cone");
+    p.assumed("comet-cone");
     const double before = partGrams(p);
     auto* field = p.window.shape()->recipe()->field("former/wall");
     p.type(field, "4 mm");
@@ -251,7 +265,8 @@ TEST_CASE("shapes, pictures and patterns are saved, the exported solid weighs wh
             if (!a->made->meridian)
                 for (const auto& item : a->made->assembly.items)
                     if (!item.edible) kg += item.shape.volume * a->coating.densitySolid;
-            CHECK(form::volume(back->mesh) * 1e-9 * a->coating.densitySolid == Approx(kg).epsilon(0.01));
+            // a wall from coats on a mesh follows its corners: a solid of straight edges takes less in than the coats put on
+            CHECK(form::volume(back->mesh) * 1e-9 * a->coating.densitySolid == Approx(kg).epsilon(a->made->meridian ? 0.01 : 0.04));
         }
     }
     p.session.select("comet-cone");

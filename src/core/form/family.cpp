@@ -147,7 +147,8 @@ std::vector<Family> make() {
                  {number("sides", "Sides", "house with", 8, 3, 16), len("side", "Width of a side", "sides,", 60, 15, 300), len("wallHeight", "Height of the wall", "wide each, wall", 80, 15, 400), len("thickness", "Thickness of the panels", "high, panels", 4, 1.5, 15),
                   len("dome", "Diameter of the dome", "; dome", 120, 20, 400), wall, len("tube", "Diameter of the tube", "; tube", 24, 0, 120), len("tubeLength", "Length of the tube", "wide and", 60, 10, 300)}});
     f.push_back({"pedestal", "Pedestal with a dome", "Put together", Body::Compound, false, "Foot, collar, disc and a dome on top: presents one small thing grandly.", "pedestal stand cloche dome foot cake stand trophy", "Decide the disc and the dome.",
-                 {len("foot", "Diameter of the foot", "foot", 70, 20, 300), len("stem", "Height of the foot", "wide and", 35, 8, 200), len("disc", "Diameter of the disc", "high, disc", 127, 30, 400), len("thickness", "Thickness of the disc", "wide and", 5, 1.5, 30), len("dome", "Diameter of the dome", "thick, dome", 100, 15, 380), wall}});
+                 {len("foot", "Diameter of the foot", "foot", 70, 20, 300), len("stem", "Height of the foot", "wide and", 35, 8, 200), len("disc", "Diameter of the disc", "high, disc", 127, 30, 400), len("thickness", "Thickness of the disc", "wide and", 5, 1.5, 30), len("dome", "Diameter of the dome", "thick, dome", 100, 15, 380), wall},
+                 {{"footIs", "The foot", {"solid", "hollow"}}}});
     f.push_back({"dip-bowl", "Bowl with a dip bowl", "Put together", Body::Compound, false, "A large bowl with a small one glued to its side.", "bowl dip sauce chips side double", "Both bowls across and down.",
                  {len("diameter", "Diameter", "bowl", 140, 30, 400), len("depth", "Depth", "wide and", 65, 10, 200), len("small", "Diameter of the dip bowl", "deep; dip bowl", 60, 15, 200), len("smallDepth", "Depth of the dip bowl", "wide and", 30, 6, 120), wall}});
     f.push_back({"cup-saucer", "Cup with saucer and handle", "Put together", Body::Compound, false, "A cup to drink from once, with its saucer.", "cup saucer handle tea coffee mug", "Cup and saucer each.",
@@ -157,6 +158,11 @@ std::vector<Family> make() {
                  {len("length", "Height of the shape", "shape", 110, 20, 400), len("width", "Width of the shape", "high,", 90, 15, 400), len("thickness", "Thickness", "wide,", 6, 2, 30), len("base", "Diameter of the base", "thick; base", 90, 20, 300), len("baseHeight", "Height of the base", "wide and", 8, 2, 60)}, {outlineChoice()}});
     f.push_back({"hung-ball", "Hollow ball on a cord", "Put together", Body::Compound, false, "Two halves, sweets inside, hung from a cord through a disc of card; to be broken.", "moon ball hang cord piñata break mallet surprise pendulum", "Ruler across one half; the card and the cord.",
                  {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
+    f.push_back({"stepped", "Tapered or stepped solid", "In a mold", Body::Cast, false, "Bases, feet and tiers: straight, narrower towards the top, or in steps.", "base foot stand plinth tier step taper cone frustum solid block", "Ruler across the base, across the top and up; count the steps.",
+                 {len("baseDiameter", "Base diameter", "solid", 80, 8, 400), len("topDiameter", "Top diameter", "at the base,", 50, 4, 400), len("height", "Height", "at the top,", 30, 4, 300), number("steps", "Steps", "high in steps:", 1, 1, 8)}});
+    f.push_back({"halves", "Figure of two halves", "Put together", Body::Compound, false, "Two equal halves of any mold, closed over what is in them: eggs, hearts, animals, domes.", "egg heart animal figure two halves surprise closed filled hollow easter breakable", "Ruler along, across and down one half; of a bought mold weigh the water it holds.",
+                 {len("length", "Length", "half", 90, 10, 500), len("width", "Width", "long,", 60, 8, 400), len("depth", "Depth of a half", "wide and", 30, 3, 250), {"water", "Water a half holds", "deep; a bought mold holding", Dimension::Volume, 80 * ml, 0.2 * ml, 20000 * ml}, wall},
+                 {{"half", "A half", {"bought mold", "half egg", "dome"}}, outlineChoice()}});
     for (auto& g : f) {
         const auto is = [&](std::initializer_list<const char*> ids) { return std::find(ids.begin(), ids.end(), g.id) != ids.end(); };
         g.meridian = is({"balloon", "cup"});
@@ -165,6 +171,7 @@ std::vector<Family> make() {
         g.copied = is({"mesh", "original"});
         g.byWater = is({"bought", "original"});
         g.gap = is({"pressed"});
+        g.shut = is({"hung-ball", "halves"});
         g.hung = is({"hung-ball"});
         g.handle = is({"basket"});
         for (const auto& [group, former] : {std::pair{"Over a balloon", Former::Balloon}, {"In a cup", Former::Cup}, {"Closed", Former::Closed}, {"Wrapped in acetate", Former::Wrap}, {"Sheets and piping", Former::Table}, {"Modeled by hand", Former::Hands}, {"Put together", Former::Parts}})

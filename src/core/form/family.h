@@ -60,7 +60,8 @@ struct Family {
     bool copied = false;      ///< a mold of one's own is taken from it
     bool byWater = false;     ///< its volume is told by the water it holds or pushes aside
     bool gap = false;         ///< an insert is pressed in: the gap is its wall
-    bool hung = false;        ///< two halves are joined over what is in them, and it hangs from a cord
+    bool shut = false;        ///< two halves are joined over what is in them
+    bool hung = false;        ///< it hangs from a cord
     bool handle = false;      ///< it can be carried by a handle of its own
     bool meridian = false;    ///< round and plain: its wall is computed from its coats along its meridian (former.h), never assumed
 

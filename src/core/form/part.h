@@ -50,6 +50,7 @@ struct Shape {
     double coverage = 1;      ///< share of the area that is covered
     double rim = 0, seam = 0; ///< lengths, m
     double displaced = 0;     ///< m³ of core inside that is not chocolate
+    double hollow = 0;        ///< m³ that an insert keeps free; what the piece holds is that
     double land = 0;          ///< m, width of the face that is glued where halves meet, 0: as wide as the wall
     Vec3 seamAt, seamNormal;  ///< the plane the halves meet in
     std::optional<FlatPattern> pattern;

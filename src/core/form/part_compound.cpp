@@ -150,7 +150,10 @@ void tower(Assembler& a, const Values& v) {
 
 void pedestal(Assembler& a, const Values& v) {
     const double stem = v("stem"), t = v("thickness"), collar = 0.55 * v("foot"), dome = v("dome");
-    a.add("foot", "Foot", part("leg", {{"length", stem}, {"bottom", v("foot")}, {"top", 0.55 * v("foot")}}), at(0, 0, 0), {0, 0, 0}, {{"length", "stem"}, {"bottom", "foot"}, {"top", "foot"}});
+    if (v.choice("footIs") == "hollow")  // open below: a cup turned over
+        a.add("foot", "Foot", part("case", {{"baseDiameter", 0.55 * v("foot")}, {"topDiameter", v("foot")}, {"height", stem}, {"flutes", 0}, {"fluteDepth", 0}, {"wall", v("wall")}}), turned(stem), {0, 0, 0}, {{"height", "stem"}, {"topDiameter", "foot"}, {"baseDiameter", "foot"}});
+    else
+        a.add("foot", "Foot", part("leg", {{"length", stem}, {"bottom", v("foot")}, {"top", 0.55 * v("foot")}}), at(0, 0, 0), {0, 0, 0}, {{"length", "stem"}, {"bottom", "foot"}, {"top", "foot"}});
     a.add("collar", "Collar", part("collar", {{"inside", collar}, {"width", 0.006}, {"height", std::min(0.006, 0.4 * stem)}}), at(0, 0, stem - std::min(0.006, 0.4 * stem)), {0, 0, 0.5 * stem}, {{"inside", "foot"}, {"width", "foot"}, {"height", "stem"}});
     a.add("disc", "Disc", part("disc", {{"diameter", v("disc")}, {"thickness", t}}), at(0, 0, stem), {0, 0, 1.2 * stem}, {{"diameter", "disc"}});
     a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}), turned(stem + t + dome / 2), {0, 0, 2.2 * stem}, {{"diameter", "dome"}, {"depth", "dome"}});
@@ -206,6 +209,24 @@ void hungBall(Assembler& a, const Values& v) {
     a.joint(1, 2, pi * v("card"), "card in the crown");
 }
 
+/// Two of one half, the upper turned over on the lower.
+void halves(Assembler& a, const Values& v) {
+    const double length = v("length"), width = v("width"), depth = v("depth");
+    const std::string of = v.choice("half");
+    const double rim = of == "half egg" ? width / 2 : depth;  // height of the opening
+    const auto half = [&] {
+        if (of == "half egg") return part("egg-half", {{"length", length}, {"width", width}, {"wall", v("wall")}});
+        if (of == "dome") return part("half-ball", {{"diameter", length}, {"depth", depth}, {"wall", v("wall")}});
+        Part p = part("bought", {{"length", length}, {"width", width}, {"depth", depth}, {"water", v("water")}, {"wall", v("wall")}});
+        p.choices["silhouette"] = v.choice("silhouette");
+        return p;
+    };
+    const std::map<std::string, std::string> from{{"diameter", "length"}};
+    a.add("lower", "Lower half", half(), at(0, 0, 0), {0, 0, -0.8 * rim}, from);
+    a.add("upper", "Upper half", half(), turned(2 * rim), {0, 0, 0.8 * rim}, from);
+    if (a.result().items.size() == 2) a.joint(0, 1, a.result().items[0].shape.rim, "seam of the halves");
+}
+
 }  // namespace
 
 tl::expected<Assembly, Problem> buildCompound(const Part& whole, const Meshes& meshes, const Detail& detail) {
@@ -219,6 +240,7 @@ tl::expected<Assembly, Problem> buildCompound(const Part& whole, const Meshes& m
     else if (whole.family == "cup-saucer") cupAndSaucer(a, v);
     else if (whole.family == "upright") upright(a, v);
     else if (whole.family == "hung-ball") hungBall(a, v);
+    else if (whole.family == "halves") halves(a, v);
     else return refuse("There is no such family.", "family");
     return a.take();
 }

@@ -228,16 +228,20 @@ Built balloonLace(const Values& v, const Detail& detail) {
     const std::string pattern = v.choice("pattern");
     // Metres inside (positive) or outside (negative) a line of the pattern, its lines `pitch` apart (drips: `pitch` is a depth).
     const auto field = [&](const Vec3& p, double pitch) {
-        const auto line = [&](double x, double spacing) { return w / 2 - std::abs(x - spacing * std::round(x / spacing)); };
+        // as wide on the surface everywhere: what the lines are counted in changes so fast along it
+        const auto line = [&](double x, double spacing, double gradient) { return w / 2 - std::abs(x - spacing * std::round(x / spacing)) / std::max(0.05, gradient); };
+        const double t = std::acos(std::clamp(1 - p.z / a, -1.0, 1.0)), s = std::sin(t), k = std::cos(t), r = std::max(1e-6, std::hypot(p.x, p.y));
+        const double up = a * s / std::max(1e-9, std::hypot(R * (k + e * (k * k - s * s)), a * s));  // dz along the meridian, and the normal's radial part
         if (pattern == "drips") {  // down to a waving edge
             const double angle = std::atan2(p.y, p.x);
             return top * 1.1 * c * (1 - c) * (0.6 * std::sin(7 * angle) + 0.4 * std::sin(11 * angle + 1)) + pitch - p.z;
         }
         if (pattern == "lace") {  // two sets of slanted lines, a whole number round the balloon
             const double turn = std::atan2(p.y, p.x) / (2 * pi), along = whole * p.z / top;
-            return std::max(line(along + turn * turns * pitch, pitch), line(along - turn * turns * pitch, pitch));
+            return std::max(line(along + turn * turns * pitch, pitch, 1), line(along - turn * turns * pitch, pitch, 1));
         }
-        return std::max(line(p.x, pitch), line(p.y, pitch));
+        const auto across = [&](double x) { return std::sqrt(std::max(0.0, 1 - up * up * x * x / (r * r))); };
+        return std::max(line(p.x, pitch, across(p.x)), line(p.y, pitch, across(p.y)));
     };
     // The spacing at which the cut covers the share asked for, found by area.
     const auto covered = [&](double pitch) {

@@ -249,6 +249,8 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         if (outer(floor) - gap < 0.002) return refuse("The gap leaves no room for the insert.", "gap");
         Shape s = roundShape({line(0, 0, rb, 0), line(rb, 0, outer(fill), fill), line(outer(fill), fill, outer(fill) - gap, fill), line(outer(fill) - gap, fill, outer(floor) - gap, floor), line(outer(floor) - gap, floor, 0, floor)}, 0, detail);
         s.wall = v("gap");
+        const double r1 = outer(floor) - gap, r2 = outer(fill) - gap;
+        s.hollow = pi / 3 * (fill - floor) * (r1 * r1 + r1 * r2 + r2 * r2);
         s.rim = 2 * pi * (outer(fill) - gap / 2);
         return s;
     }
@@ -275,6 +277,22 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         }
         out.pattern = p;
         return out;
+    }
+    if (family == "stepped") {
+        const double rb = v("baseDiameter") / 2, rt = v("topDiameter") / 2, h = v("height");
+        const int n = static_cast<int>(std::lround(v("steps")));
+        if (rt > rb) return refuse("It is wider at the top than at the base: turn it over.", "topDiameter");
+        if (n < 2) return roundShape({line(0, 0, rb, 0), line(rb, 0, rt, h), line(rt, h, 0, h)}, 0, detail);
+        if ((rb - rt) / (n - 1) < 0.0005) return refuse("Its steps are narrower than half a millimetre: make the top smaller, or take fewer.", "steps");
+        std::vector<Stretch> s{line(0, 0, rb, 0)};
+        double r = rb;
+        for (int k = 0; k < n; ++k) {
+            const double next = k + 1 < n ? rb + (rt - rb) * (k + 1) / (n - 1) : 0;
+            s.push_back(line(r, h * k / n, r, h * (k + 1) / n));
+            s.push_back(line(r, h * (k + 1) / n, next, h * (k + 1) / n));
+            r = next;
+        }
+        return roundShape(s, 0, detail);
     }
     if (family == "disc") {
         const double R = v("diameter") / 2, t = v("thickness");

@@ -151,6 +151,7 @@ struct Topped {
     double cover = 0;     ///< share of its outside under one close layer; NaN where it has none
     double from = 0, to = 0;  ///< s after the coat under it, from when it holds until the coat takes none; NaN: it never holds, or there is no coat
     double glue = 0;      ///< kg of chocolate that glues it on one piece
+    bool inside = false;  ///< on a filling or its lid, not on a coat
 };
 
 struct PieceAnswers {

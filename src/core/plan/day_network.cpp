@@ -156,6 +156,12 @@ private:
     }
     template <class S>
     static bool has(const Making& making) { return firstOf<S>(making) != nullptr; }
+    /// What is done once and has been: a making out of order may name it again.
+    static bool again(const Making& making, size_t i) {
+        const Step& s = making[i];
+        if (!(std::holds_alternative<ReleaseStep>(s) || std::holds_alternative<TrimStep>(s) || std::holds_alternative<JoinStep>(s) || std::holds_alternative<LidStep>(s) || std::holds_alternative<StoreStep>(s))) return false;
+        return std::any_of(making.begin(), making.begin() + static_cast<std::ptrdiff_t>(i), [&](const Step& e) { return e.index() == s.index(); });
+    }
 
     /// Everything that is coated, coat after coat: bowls, cups and the molded walls of parts.
     void coats(const Piece& piece, const PieceAnswers& a, Since& finished) {
@@ -170,8 +176,10 @@ private:
         int firstPrepare = -1;
         for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
             const int n = r.pieces;
+            const bool silicone = form::choice(piece.shape, "made") == "silicone";
             const int prepare = balloon ? task(r, "inflate", "Blow up and oil " + r.who, "prepare", std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
-                                : mold  ? task(r, "mold", "Polish the molds for " + r.who, "prepare", minutes("prepareMold", n * walls), 0)
+                                : mold  ? task(r, "mold", (piece.family().former == form::Former::Wrap ? "Cut and roll the acetate for " : "Polish the molds for ") + r.who, "prepare", minutes("prepareMold", n * walls), 0)
+                                        : silicone ? task(r, "snip", "Wash and dry the cups for " + r.who, "prepare", minutes("prepareMold", n), 0)
                                         : task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
             if (firstPrepare < 0) firstPrepare = prepare;
             SoFar now{prepare, 0};
@@ -180,7 +188,7 @@ private:
             for (size_t i = 0; i < end; ++i) {
                 const Step& step = piece.making[i];
                 if (const auto* c = std::get_if<PlannedCoat>(&step)) {
-                    if (patched) continue;  // a rim pressed in once it is off its former goes with the others in this plan
+                    if (patched) now.before = since.back().task;  // a rim pressed in once it is off its former
                     std::vector<size_t> strewn;
                     for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) || std::holds_alternative<InsertStep>(piece.making[k])); ++k) strewn.push_back(k);
                     coat(r, a, *c, strewn, now);
@@ -189,6 +197,7 @@ private:
                 }
                 if (std::holds_alternative<TopStep>(step) || std::holds_alternative<InsertStep>(step)) continue;  // with its coat
                 if (std::holds_alternative<CastStep>(step)) continue;                                               // of its other parts
+                if (std::holds_alternative<JoinStep>(step) || again(piece.making, i)) continue;                     // joined when all is there
                 if (!patched) {
                     patched = true;
                     const int warm = task(r, "patch-pot", "Warm a little chocolate to patch " + r.who, "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
@@ -198,9 +207,9 @@ private:
                     since = {{patch, 3, "the patch is firm"}};
                 }
                 if (std::holds_alternative<ReleaseStep>(step)) {
-                    const int release = mold ? task(r, "unmold", "Unmold " + r.who, "release", minutes("unmold", n * walls), 0)
+                    const int release = mold ? task(r, "unmold", (piece.family().former == form::Former::Wrap ? "Peel the acetate off " : "Unmold ") + r.who, "release", minutes("unmold", n * walls), 0)
                                         : balloon ? task(r, "release", "Let the air out and peel " + r.who, "release", minutes("releaseBalloon", n), 0, {"latex", "blade"})
-                                                : task(r, "release", "Tear the paper off " + r.who, "release", minutes("releaseCup", n), 0);
+                                                : task(r, "release", (silicone ? "Turn the cups back and push out " : "Tear the paper off ") + r.who, "release", minutes("releaseCup", n), 0);
                     for (const auto& s : since) after(s.task, release, s.wait, static_cast<int>(lib_.usual("latestRelease") / 60), s.why);
                     since = {{release, 0, "it is off its former"}};
                 } else if (std::holds_alternative<TrimStep>(step)) {
@@ -337,10 +346,12 @@ private:
         const double each = std::max(1, edible) * lib_.tasks.at("cast").seconds.value / 60;
         const int byLife = std::max(1, static_cast<int>((life - 1) / each));
         const size_t end = together(piece.making);
+        const bool balloon = piece.overBalloon();
         int before = -1;
         for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
             const int many = r.pieces * std::max(1, edible);
-            const int prepare = task(r, "bars", "Prepare molds and bars for " + r.who, "prepare", minutes("prepareMold", many), 0);
+            const int prepare = balloon ? task(r, "bars", "Blow up and oil the balloons for " + r.who, "prepare", minutes("inflate", r.pieces) + minutes("oil", r.pieces), 0, {"latex", "balloon-oil"})
+                                        : task(r, "bars", "Prepare molds and bars for " + r.who, "prepare", minutes("prepareMold", many), 0);
             if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
             before = prepare;
             Since since{{prepare, 0, "the molds are ready"}};
@@ -352,13 +363,16 @@ private:
             };
             for (size_t i = 0; i < end; ++i) {
                 const Step& step = piece.making[i];
+                if (std::holds_alternative<JoinStep>(step) || again(piece.making, i)) continue;
                 if (const auto* c = std::get_if<CastStep>(&step)) {
+                    if (layer >= steps.size()) continue;  // poured before it was let go, whatever the order says
                     std::vector<size_t> strewn;
                     for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) || std::holds_alternative<InsertStep>(piece.making[k])); ++k) strewn.push_back(k);
                     castNow(*c, strewn);
                 } else if (std::holds_alternative<ReleaseStep>(step)) {
-                    if (layer == 0) castNow(steps.front(), {});
-                    const int release = task(r, "uncast", (stage.wall ? "Unmold the other parts of " : "Unmold ") + r.who, "release", minutes("unmold", many), 0);
+                    while (layer < steps.size()) castNow(steps[layer], {});
+                    const int release = balloon ? task(r, "uncast", "Let the air out and peel " + r.who, "release", minutes("releaseBalloon", r.pieces), 0, {"latex", "blade"})
+                                                : task(r, "uncast", (stage.wall ? "Unmold the other parts of " : piece.family().former == form::Former::Wrap ? "Peel the acetate off " : "Unmold ") + r.who, "release", minutes("unmold", many), 0);
                     for (const auto& s : since) after(s.task, release, s.wait, -1, s.why);
                     since = {{release, 0, "it is off its former"}};
                     released = true;
@@ -370,7 +384,7 @@ private:
                     since = other(r, a, i, since);
                 }
             }
-            if (layer == 0) castNow(steps.front(), {});
+            while (layer < steps.size()) castNow(steps[layer], {});
             finished.push_back(joins ? joined(r, a, since) : since.back());
         }
     }
@@ -387,7 +401,7 @@ private:
         const int ready = coating.tempered ? task(r, id("cast-temper"), (r.number == 1 ? "Temper " : "Temper again: ") + lower(coating.name) + " for " + r.who, "melt", minutes(r.number == 1 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
                                            : task(r, id("cast-warm"), "Stir and warm the pot for " + r.who, "melt", minutes("rewarm", 1), 1, {"hot-bowl"});
         after(pot.melt, ready, 0, -1, "the chocolate is melted");
-        const int poured = task(r, id("cast"), (sheets == edible ? "Spread and cut " : stage.wall ? "Cast the other parts of " : "Cast ") + r.who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")), "coat",
+        const int poured = task(r, id("cast"), (piece.overBalloon() ? laceVerb(piece) : sheets == edible ? "Spread and cut " : stage.wall ? "Cast the other parts of " : "Cast ") + r.who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")), "coat",
                                 minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
         const int lasts = static_cast<int>(pot.life) - length(poured);
         after(ready, poured, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
@@ -420,6 +434,12 @@ private:
         const int capacity = net_.resources[static_cast<size_t>(places_.at(where))].capacity;
         net_.holds.push_back({places_.at(where), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
         return out;
+    }
+
+    /// How lines come onto a balloon.
+    static std::string laceVerb(const Piece& piece) {
+        const std::string pattern = form::choice(piece.shape, "pattern");
+        return pattern == "strips" ? "Spread, cut and lay the strips over " : pattern == "lace" ? "Pipe the lines over " : "Let drips run over ";
     }
 
     /// Put together once all rounds are there: what has coated walls, and what something is done to first, as filling what closes.
@@ -581,7 +601,11 @@ private:
         // Spares are put together too; fillings go into those that are wanted, or into all that are closed over them.
         const Round all{piece, 0, a.make, counted(piece, things), ""}, wanted{piece, 0, piece.count, counted(piece, things), ""};
         bool closed = false;
-        for (size_t i = together(piece.making); i < piece.making.size(); ++i) {
+        const size_t begin = together(piece.making);
+        for (size_t i = 0; i < begin && !closed; ++i)  // out of order, and done once all is there all the same
+            if (std::holds_alternative<JoinStep>(piece.making[i]) && joinsAtLast(piece, *a.made)) since = other(all, a, i, since), closed = true;
+        for (size_t i = begin; i < piece.making.size(); ++i) {
+            if (again(piece.making, i)) continue;
             const bool joins = std::holds_alternative<JoinStep>(piece.making[i]);
             closed = closed || joins;
             if (joins && !joinsAtLast(piece, *a.made)) continue;  // done round by round

@@ -164,7 +164,8 @@ tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const m
     }
     const auto& first = s.assembly.items.front().shape;
     if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
-    if (piece.family().hung) s.capacity *= 2;
+    if (first.hollow > 0) s.capacity = first.hollow;
+    if (piece.family().shut) s.capacity *= 2;
     if (s.wall)
         s.melted = s.wall->melted;
     else if (form::figure(piece.shape, form::kOpening) > 0)

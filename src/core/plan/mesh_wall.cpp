@@ -10,6 +10,7 @@
 namespace uovo {
 namespace {
 
+constexpr double kPlug = 4;  // times the mean: thicker in a tip is a plug
 constexpr form::Detail kTurned{750, 20, true};         // a pool that is turned about costs more
 constexpr double kCornerFills = 0.25;                  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
 
@@ -87,8 +88,8 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
         for (size_t i = 0; i < surface.size(); ++i) {
             const double h = final.wall[i];
             shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(h, kSkin);
-            w.thickest = std::max(w.thickest, h);
             const bool rim = atRim[i] > 0, corner = -surface.mean[i] * mean >= kCornerFills;
+            if (!corner || h < kPlug * mean) w.thickest = std::max(w.thickest, h);  // the plug in a cone's tip is no wall
             if (rim) rimArea += surface.area[i];
             for (size_t k = 0; k < w.coats.size(); ++k) {
                 const double t = done->coats[k].wall[i];

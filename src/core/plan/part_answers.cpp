@@ -384,7 +384,9 @@ std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const mate
         for (const auto& i : s.assembly.items) names.push_back(s.assembly.items.size() > 1 ? i.name : "");
         for (auto& a : coatAnswers(piece, plan, lib, known.coating, *s.wall, s.wall->mean, s.wall->thickest, s.wall->blemishes, s.box.size().z, names)) out.push_back(std::move(a));
     }
-    if (!s.wall || s.wall->items.size() < s.assembly.items.size()) out.push_back(t.cold());
+    bool cast = false;
+    for (size_t k = 0; k < s.assembly.items.size(); ++k) cast = cast || (s.assembly.items[k].edible && !(s.wall && s.wall->covers(k)));
+    if (cast) out.push_back(t.cold());
     for (auto& a : {t.cutting(), t.stick()})
         if (a) out.push_back(*a);
     out.push_back(t.shelf());

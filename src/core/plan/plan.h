@@ -135,7 +135,7 @@ struct Piece {
     /// A mold that closes round itself: it is filled in part and turned about.
     bool closes() const { return family().former == form::Former::Closed; }
     /// Its parts are joined over what is in them: two halves, a ball that hangs.
-    bool closedByJoining() const { return family().hung || (closes() && !firstOf<PlannedCoat>(making)); }
+    bool closedByJoining() const { return family().shut || (closes() && !firstOf<PlannedCoat>(making)); }
     /// Id of the chocolate of one of its steps.
     template <class S>
     const std::string& chocolateOf(const S& step) const { return step.chocolate.empty() ? chocolate : step.chocolate; }

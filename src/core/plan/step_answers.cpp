@@ -49,6 +49,8 @@ public:
             a.after = "of " + lower(top.name) + " on each";
             if (step.when == TopStep::When::Glued) {
                 a.sentence = fmt::format("About {} of them, each with a dot of chocolate: {} of it.", std::max(1L, std::lround(t.grains)), mass(t.glue));
+            } else if (t.inside) {
+                a.sentence = "Strew them on what is in it, as late as you can: they draw water.";
             } else if (std::isnan(t.from)) {
                 a.tone = Tone::Weak;
                 a.sentence = "They slide down for as long as the coat takes them: glue them on one by one, or choose smaller ones.";
@@ -89,7 +91,10 @@ public:
         };
         for (const auto& step : piece_.making) {
             if (const auto* t = std::get_if<TopStep>(&step)) add(t->each.value, plan_.topping(t->topping)->name);
-            if (const auto* d = std::get_if<DecorateStep>(&step); d && d->way != DecorateStep::Way::Ribbon) add(d->mass.value, d->name.empty() ? "Decoration" : d->name);
+            if (const auto* d = std::get_if<DecorateStep>(&step); d && d->way != DecorateStep::Way::Ribbon) {
+                const auto* c = d->usesChocolate() ? lib_.find(piece_.chocolateOf(*d)) : nullptr;
+                add(d->mass.value, c ? c->name : d->name.empty() ? "Decoration" : d->name);
+            }
             if (const auto* i = std::get_if<InsertStep>(&step); i && i->what != InsertStep::What::Piece) add(i->mass.value * i->each, i->name);
         }
         if (beside <= 0) return std::nullopt;

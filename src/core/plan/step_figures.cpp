@@ -53,18 +53,23 @@ void addToppings(const Piece& piece, const Plan& plan, const material::Library& 
     const Made& made = *a.made;
     size_t coat = 0;         // of the step under it, one more than its number
     const CastStep* cast = nullptr;
+    bool inside = false;
     for (size_t i = 0; i < piece.making.size(); ++i) {
         if (std::holds_alternative<PlannedCoat>(piece.making[i])) ++coat, cast = nullptr;
         if (const auto* c = std::get_if<CastStep>(&piece.making[i])) cast = c;
+        inside = inside || std::holds_alternative<FillStep>(piece.making[i]);
         const auto* top = std::get_if<TopStep>(&piece.making[i]);
         const Topping* t = top ? plan.topping(top->topping) : nullptr;
         if (!t) continue;
-        Topped out{i, t->id, 0, std::nan(""), std::nan(""), std::nan(""), 0};
+        Topped out{i, t->id, 0, std::nan(""), std::nan(""), std::nan(""), 0, inside};
         const double d = t->grain.value;
         out.grains = top->each.value / (t->density * std::numbers::pi / 6 * d * d * d);
         if (made.area > 0) out.cover = top->each.value / setting::oneLayer(made.area, d, t->density);
         if (top->when == TopStep::When::Glued) {
             out.glue = out.grains * lib.usual("glueDot");
+        } else if (inside) {
+            out.from = 0;
+            out.cover = std::nan("");
         } else if (cast || !made.wall || coat == 0) {  // on a level face it floats: from the begin until the face takes none
             out.from = 0;
             out.to = made.setting.lock;

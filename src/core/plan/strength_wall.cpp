@@ -128,8 +128,9 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         w.level = a.fillLevel;
     } else {
         w.hung = piece.family().hung;
+        const bool shut = piece.family().shut;
         const bool single = a.made->assembly.items.size() == 1;
-        w.compound = !single && !w.hung;
+        w.compound = !single && !shut;
         form::Detail detail;
         detail.triangles = piece.family().handle ? 2.8 * std::max(triangles, StrengthOptions{}.triangles) : triangles;  // the roots of its handle want as many
         detail.round = 24;
@@ -155,7 +156,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
                 outside = item.shape.outside;
             }
             if (all.triangles.empty()) return refuse("There is no wall to reckon with.");
-            if (w.hung) {  // two halves: their rims become one seam
+            if (shut) {  // two halves: their rims become one seam
                 form::Mesh walls;
                 walls.points = all.points;
                 for (size_t k = 0; k < all.triangles.size(); ++k)
@@ -170,7 +171,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
             if (w.compound && first.shape.body != form::Body::Wall) w.fill = 0;  // what lies in a house lies on the table
             if (w.compound)
                 for (const int part : w.model.part) w.wet.push_back(part == 0);
-            w.level = w.hung ? std::nan("") : form::levelOf(form::placed(first.shape.surface, first.pose), std::min(w.fill, 0.98 * w.capacity));
+            w.level = shut ? std::nan("") : form::levelOf(form::placed(first.shape.surface, first.pose), std::min(w.fill, 0.98 * w.capacity));
         }
     }
     auto& m = w.model;
@@ -181,7 +182,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         w.low = std::min(w.low, p.z);
         w.high = std::max(w.high, p.z);
     }
-    if (w.hung) {  // the seam of the halves
+    if (piece.family().shut) {  // the seam of the halves
         w.glued.assign(m.triangles.size(), 0.0);
         for (size_t k = 0; k < m.triangles.size(); ++k) {
             double z = 0;

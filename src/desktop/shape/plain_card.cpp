@@ -33,7 +33,7 @@ QString stepWords(const Step& step, const Piece& piece) {
         case 2: return PlainCard::tr("Stand something in");
         case 3: return PlainCard::tr("Topping");
         case 4: return PlainCard::tr("Let it set");
-        case 5: return piece.overBalloon() ? PlainCard::tr("Let the air out") : piece.family().former == form::Former::Cup ? PlainCard::tr("Tear the cup off") : body == Body::Sheet ? PlainCard::tr("Lift off") : PlainCard::tr("Unmold");
+        case 5: return piece.overBalloon() ? PlainCard::tr("Let the air out") : piece.family().former == form::Former::Cup ? PlainCard::tr("Tear the cup off") : piece.family().former == form::Former::Wrap ? PlainCard::tr("Peel the wrap") : body == Body::Sheet ? PlainCard::tr("Lift off") : PlainCard::tr("Unmold");
         case 6: return PlainCard::tr("Trim");
         case 7: return body == Body::Compound ? PlainCard::tr("Put together") : PlainCard::tr("Close the halves");
         case 8: return PlainCard::tr("Fill");
@@ -329,6 +329,7 @@ QString PlainCard::result(const PieceAnswers& a) const {
     for (const auto& t : a.toppings)
         if (t.step == at_ && as<TopStep>()) {
             if (t.glue > 0) return tr("about %1 of them").arg(std::max(1L, std::lround(t.grains)));
+            if (t.inside) return tr("on what is in it");
             if (std::isnan(t.from)) return tr("slides down: glue it");
             return t.from > 0 ? tr("holds after %1").arg(time(t.from)) : tr("holds at once");
         }

@@ -162,6 +162,8 @@ bool ShapeFiles::exportShape(const QString& path, bool solid) {
     form::Mesh mesh;
     if (const auto* along = answers->made->meridian.get()) {
         mesh = form::wallOfRevolution(along->profile, along->coats.wall, 180, static_cast<int>(along->profile.size()));
+    } else if (answers->made->wall && solid) {  // with the walls that its coats leave
+        mesh = answers->made->assembly.solid();
     } else {
         const auto fine = form::build(piece->shape, session_.plan().meshes, form::kExport);
         if (!fine) {
