@@ -25,7 +25,9 @@ double median(int times, const std::function<void()>& what) {
     return ms[ms.size() / 2];
 }
 
-void row(const char* name, double ms, double allowed) { std::printf("%-58s %8.2f ms  (asked: %.0f)\n", name, ms, allowed); }
+void row(const char* name, double ms, double allowed) {
+    std::printf("%-58s %8.2f ms  (asked: %.0f)\n", name, ms, allowed);
+}
 
 }  // namespace
 
@@ -42,24 +44,44 @@ int main() {
     row("band: 16 runs on 100 cells, two threads", median(7, [&] { (void)coat::band(hundred, {4, 2.7, 1, 20}); }), 80);
     AnswerOptions noDay;
     noDay.day = false;
-    row("all answers of all seven families from nothing, no day", median(7, [&] { Cache c; (void)answer(whole, lib, c, noDay); }), 400);
-    row("all answers of bowls and cups from nothing, no day", median(11, [&] { Cache c; (void)answer(plan, lib, c, noDay); }), 150);
+    row("all answers of all seven families from nothing, no day",
+        median(7,
+               [&] {
+                   Cache c;
+                   (void)answer(whole, lib, c, noDay);
+               }),
+        400);
+    row("all answers of bowls and cups from nothing, no day",
+        median(11,
+               [&] {
+                   Cache c;
+                   (void)answer(plan, lib, c, noDay);
+               }),
+        150);
     Cache cache;
     (void)answer(plan, lib, cache);
     double depth = 0.060;
-    row("edit a bowl, new answers, no day", median(21, [&] {
-            Plan edited = plan;
-            edited.pieces[0].shape.values["dip"] = depth += 1e-4;
-            (void)answer(edited, lib, cache, noDay);
-        }), 100);
-    row("edit a count, new answers, no day", median(21, [&] {
-            Plan edited = plan;
-            edited.pieces[0].count = 10 + static_cast<int>(depth += 1) % 9;
-            (void)answer(edited, lib, cache, noDay);
-        }), 100);
+    row("edit a bowl, new answers, no day",
+        median(21,
+               [&] {
+                   Plan edited = plan;
+                   edited.pieces[0].shape.values["dip"] = depth += 1e-4;
+                   (void)answer(edited, lib, cache, noDay);
+               }),
+        100);
+    row("edit a count, new answers, no day",
+        median(21,
+               [&] {
+                   Plan edited = plan;
+                   edited.pieces[0].count = 10 + static_cast<int>(depth += 1) % 9;
+                   (void)answer(edited, lib, cache, noDay);
+               }),
+        100);
     const auto all = *answer(whole, lib, cache);
-    row("tempering and batches of every pot of the evening", median(21, [&] { (void)meltPlans(whole, lib, all.pots); }), 10);
-    std::printf("day of %zu steps: first solution after %ld failures, %ld restarts\n", all.day->network.tasks.size(), all.day->layout.failures, all.day->layout.restarts);
+    row("tempering and batches of every pot of the evening", median(21, [&] { (void)meltPlans(whole, lib, all.pots); }),
+        10);
+    std::printf("day of %zu steps: first solution after %ld failures, %ld restarts\n", all.day->network.tasks.size(),
+                all.day->layout.failures, all.day->layout.restarts);
     row("day plan, first solution", median(5, [&] { (void)schedule::layOut(all.day->network); }), 400);
     std::puts("\ncells   two coats, ms");
     for (const int cells : {25, 50, 100, 200, 400, 800}) {

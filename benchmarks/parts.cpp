@@ -19,7 +19,8 @@ double best(int runs, const F& f) {
     for (int i = 0; i < runs; ++i) {
         const auto t = std::chrono::steady_clock::now();
         f();
-        least = std::min(least, std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - t).count());
+        least =
+            std::min(least, std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - t).count());
     }
     return least;
 }
@@ -38,7 +39,8 @@ int main() {
             triangles = 0;
             for (const auto& i : a->items) triangles += i.shape.surface.triangles.size();
         });
-        (f.body == Body::Compound ? worstCompound : worstPart) = std::max(f.body == Body::Compound ? worstCompound : worstPart, ms);
+        (f.body == Body::Compound ? worstCompound : worstPart) =
+            std::max(f.body == Body::Compound ? worstCompound : worstPart, ms);
         std::printf("  %-14s %7.2f   %6zu triangles\n", f.id.c_str(), ms, triangles);
     }
     std::printf("worst part %.2f ms, worst compound %.2f ms\n\n", worstPart, worstCompound);
@@ -50,6 +52,7 @@ int main() {
     }
     const std::string path = (std::filesystem::temp_directory_path() / "uovo-bench.stl").string();
     (void)io::writeMeshFile(path, rock(0.08, 1, 8));
-    std::printf("reading a binary STL of 1.3 million triangles, thinned out: %.0f ms\n", best(1, [&] { (void)io::readMeshFile(path); }));
+    std::printf("reading a binary STL of 1.3 million triangles, thinned out: %.0f ms\n",
+                best(1, [&] { (void)io::readMeshFile(path); }));
     std::filesystem::remove(path);
 }

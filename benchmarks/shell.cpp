@@ -12,7 +12,9 @@ namespace {
 using namespace uovo;
 using namespace uovo::shell;
 
-double since(std::chrono::steady_clock::time_point t) { return std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - t).count(); }
+double since(std::chrono::steady_clock::time_point t) {
+    return std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - t).count();
+}
 
 std::vector<Freedoms> sixLoads(const Model& m) {
     std::vector<Freedoms> out;
@@ -28,7 +30,8 @@ std::vector<Freedoms> sixLoads(const Model& m) {
 }  // namespace
 
 int main() {
-    std::puts("bowl, six loads with stresses and verdicts, ms (asked: 10k 600 cold, 400 with its structure kept; 40k 3000)");
+    std::puts(
+        "bowl, six loads with stresses and verdicts, ms (asked: 10k 600 cold, 400 with its structure kept; 40k 3000)");
     std::puts("triangles    order  assemble  factor   solve 6  stress each  verdict each |  cold   kept");
     for (const int up : {16, 25, 35, 50, 71, 100, 158}) {
         const Model m = test::bowl(4 * up, up);
@@ -52,14 +55,18 @@ int main() {
         const auto again = System::build(m, six, {}, {}, system->structure());
         const auto v = again->solve(loads);
         for (const auto& x : v) margin += greatest(m, f, stresses(m, f, x)).stress;
-        std::printf("%9zu %8.0f %9.0f %7.0f %9.1f %12.1f %13.1f | %6.0f %6.0f\n", m.triangles.size(), 1e3 * system->times().order, 1e3 * system->times().assemble, 1e3 * system->times().factor, solve, stress, each, cold, since(t));
+        std::printf("%9zu %8.0f %9.0f %7.0f %9.1f %12.1f %13.1f | %6.0f %6.0f\n", m.triangles.size(),
+                    1e3 * system->times().order, 1e3 * system->times().assemble, 1e3 * system->times().factor, solve,
+                    stress, each, cold, since(t));
         if (up == 35) {
             t = std::chrono::steady_clock::now();
             const auto one = system->solve({loads[0]});
             const double alone = since(t);
             t = std::chrono::steady_clock::now();
             margin += verdict(m, f, stresses(m, f, one[0]), {}).margin;
-            std::printf("          a change of load alone: solve %.1f ms (asked 10), stresses and verdict %.1f ms (asked 20)\n", alone, since(t));
+            std::printf(
+                "          a change of load alone: solve %.1f ms (asked 10), stresses and verdict %.1f ms (asked 20)\n",
+                alone, since(t));
         }
         if (margin < 0) std::puts("");
     }
@@ -75,7 +82,11 @@ int main() {
         const auto theirs = test::calculix(m, six, load, "bench");
         const double its = since(t);
         double sum = 0;
-        for (size_t i = 0; i < theirs.size(); ++i) sum += theirs[i].x * load[6 * i] + theirs[i].y * load[6 * i + 1] + theirs[i].z * load[6 * i + 2];
-        std::printf("CalculiX, six-node shells on the same %zu triangles: %.0f ms, ours %.0f ms: %.0f times; work %.6g and %.6g J\n", m.triangles.size(), its, mine, its / mine, sum, ours);
+        for (size_t i = 0; i < theirs.size(); ++i)
+            sum += theirs[i].x * load[6 * i] + theirs[i].y * load[6 * i + 1] + theirs[i].z * load[6 * i + 2];
+        std::printf(
+            "CalculiX, six-node shells on the same %zu triangles: %.0f ms, ours %.0f ms: %.0f times; work %.6g and "
+            "%.6g J\n",
+            m.triangles.size(), its, mine, its / mine, sum, ours);
     }
 }

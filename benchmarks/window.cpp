@@ -47,8 +47,10 @@ int main(int argc, char** argv) {
     }
     std::sort(ms.begin(), ms.end());
     std::sort(blocked.begin(), blocked.end());
-    std::printf("edit of a bowl to new answers painted: median %.0f ms, worst %.0f ms (asked: 100)\n", ms[10], ms.back());
-    std::printf("the interface is held by the edit itself: median %.1f ms, worst %.1f ms (asked: 16)\n", blocked[10], blocked.back());
+    std::printf("edit of a bowl to new answers painted: median %.0f ms, worst %.0f ms (asked: 100)\n", ms[10],
+                ms.back());
+    std::printf("the interface is held by the edit itself: median %.1f ms, worst %.1f ms (asked: 16)\n", blocked[10],
+                blocked.back());
     // the turning stage with about ten thousand triangles, as it is drawn while a hand turns it
     const auto built = form::build(form::usual("ball"), {}, {2900, 48});
     const desktop::SolidScene scene = desktop::sceneOf(*built, desktop::chocolateColour("dark"));
@@ -66,6 +68,9 @@ int main(int argc, char** argv) {
     }
     std::sort(draft.begin(), draft.end());
     std::sort(fine.begin(), fine.end());
-    std::printf("stage redraw, %zu triangles, 690 x 520: median %.0f ms, worst %.0f ms (asked: 30); fine, on another thread: %.0f ms\n", scene.triangles(), draft[10], draft.back(), fine[10]);
+    std::printf(
+        "stage redraw, %zu triangles, 690 x 520: median %.0f ms, worst %.0f ms (asked: 30); fine, on another thread: "
+        "%.0f ms\n",
+        scene.triangles(), draft[10], draft.back(), fine[10]);
     session.document().setPlan(Plan{}, {});
 }

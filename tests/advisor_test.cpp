@@ -84,7 +84,8 @@ TEST_CASE("grams and mean walls are met within seven percent") {
     const Plan plan = bowls();
     const auto now = test::answersOf(plan, test::withoutDay());
     const double mass = now.pieces[0]->made->mass, mean = now.pieces[0]->made->wall->mean;
-    const auto grams = advise(plan.pieces[0], Wish::Grams, 0.9 * mass, plan, io::library()), thick = advise(plan.pieces[0], Wish::Mean, 0.9 * mean, plan, io::library());
+    const auto grams = advise(plan.pieces[0], Wish::Grams, 0.9 * mass, plan, io::library()),
+               thick = advise(plan.pieces[0], Wish::Mean, 0.9 * mean, plan, io::library());
     REQUIRE(grams);
     REQUIRE(thick);
     if (grams->impossible.empty()) CHECK(grams->ways[0].mass == Approx(0.9 * mass).epsilon(0.08));
@@ -97,18 +98,21 @@ TEST_CASE("advice can be stopped, tells how far it is, and refuses wishes that a
     std::stop_source source;
     int calls = 0;
     double last = 0;
-    const auto stopped = advise(plan.pieces[0], Wish::Thinnest, 0.002, plan, io::library(), source.get_token(), [&](double share) {
-        CHECK(share > last);
-        last = share;
-        if (++calls == 2) source.request_stop();
-    });
+    const auto stopped =
+        advise(plan.pieces[0], Wish::Thinnest, 0.002, plan, io::library(), source.get_token(), [&](double share) {
+            CHECK(share > last);
+            last = share;
+            if (++calls == 2) source.request_stop();
+        });
     REQUIRE_FALSE(stopped);
     CHECK(stopped.error().where == "stopped");
     CHECK(calls == 2);
-    for (const double wish : {0.0, -1.0, std::nan(""), 0.5}) CHECK_FALSE(advise(plan.pieces[0], Wish::Thinnest, wish, plan, io::library()));
+    for (const double wish : {0.0, -1.0, std::nan(""), 0.5})
+        CHECK_FALSE(advise(plan.pieces[0], Wish::Thinnest, wish, plan, io::library()));
     CHECK_FALSE(advise(plan.pieces[0], Wish::Grams, 50, plan, io::library()));
     for (const auto& p : plan.pieces)
-        if (p.id == "meteorite") CHECK_FALSE(advise(p, Wish::Thinnest, 0.002, plan, io::library()));  // cast solid: it has no coats
+        if (p.id == "meteorite")
+            CHECK_FALSE(advise(p, Wish::Thinnest, 0.002, plan, io::library()));  // cast solid: it has no coats
 }
 
 TEST_CASE("a balloon is never advised into chocolate it does not bear") {
@@ -118,7 +122,8 @@ TEST_CASE("a balloon is never advised into chocolate it does not bear") {
     const auto found = advise(plan.pieces[0], Wish::Thinnest, 0.0015, plan, io::library());
     if (found)
         for (const auto& w : found->ways)
-            for (const auto& c : w.changed.coats()) CHECK(c.temperature.value <= io::library().former("balloonBearsCompound"));
+            for (const auto& c : w.changed.coats())
+                CHECK(c.temperature.value <= io::library().former("balloonBearsCompound"));
 }
 
 TEST_CASE("the range of a wall goes back to its causes: alone, each explains it wholly") {
@@ -150,7 +155,8 @@ TEST_CASE("parts, compounds and closed balls are advised on their own meshes, an
         Wish wish;
         double value;
     };
-    for (const auto& one : {Case{"half-ball", Wish::Thinnest, 0.003}, Case{"tart", Wish::Rim, 0.002}, Case{"ball", Wish::Mean, 0.004}}) {
+    for (const auto& one :
+         {Case{"half-ball", Wish::Thinnest, 0.003}, Case{"tart", Wish::Rim, 0.002}, Case{"ball", Wish::Mean, 0.004}}) {
         INFO(one.family);
         Plan plan = test::planOf(one.family);
         const auto found = advise(plan.pieces[0], one.wish, one.value, plan, io::library());

@@ -58,14 +58,16 @@ TEST_CASE("a blend has figures between those of its two, by mass and by logarith
     const auto *mixed = with.find("mixed"), *dark = lib.find("dark"), *milk = lib.find("milk");
     REQUIRE(mixed);
     CHECK(mixed->at("fatShare").value == Approx(0.75 * dark->at("fatShare").value + 0.25 * milk->at("fatShare").value));
-    CHECK(std::log(mixed->at("viscosity40").value) == Approx(0.75 * std::log(dark->at("viscosity40").value) + 0.25 * std::log(milk->at("viscosity40").value)));
+    CHECK(std::log(mixed->at("viscosity40").value) ==
+          Approx(0.75 * std::log(dark->at("viscosity40").value) + 0.25 * std::log(milk->at("viscosity40").value)));
     for (const auto& [name, v] : mixed->constants) {
         INFO(name);
         const double a = dark->at(name).value, b = milk->at(name).value;
         CHECK(v.value >= std::min(a, b) - 1e-12);
         CHECK(v.value <= std::max(a, b) + 1e-12);
     }
-    for (const auto& allergen : milk->allergens) CHECK(std::count(mixed->allergens.begin(), mixed->allergens.end(), allergen) == 1);
+    for (const auto& allergen : milk->allergens)
+        CHECK(std::count(mixed->allergens.begin(), mixed->allergens.end(), allergen) == 1);
     // nearly all of one is that one
     const auto nearly = material::withColours(lib, {blend("dark", "milk", 1e-9)});
     CHECK(nearly.find("mixed")->at("growthRate").value == Approx(dark->at("growthRate").value));
@@ -78,7 +80,10 @@ TEST_CASE("both chocolates of a blend are bought, weighed and told, each with it
     REQUIRE(a.pots.size() == 1);
     const auto list = shopping(plan, material::withColours(io::library(), plan.colours), a, "2026-08-04");
     REQUIRE(list.lines.size() == 2);
-    const auto line = [&](const char* id) { return *std::find_if(list.lines.begin(), list.lines.end(), [&](const Purchase& p) { return p.chocolate == id; }); };
+    const auto line = [&](const char* id) {
+        return *std::find_if(list.lines.begin(), list.lines.end(),
+                             [&](const Purchase& p) { return p.chocolate == id; });
+    };
     CHECK(line("dark").need == Approx(0.75 * a.pots[0].melt));
     CHECK(line("milk").need == Approx(0.25 * a.pots[0].melt));
     CHECK(list.supplies.empty());  // no oil colour was asked for
@@ -91,7 +96,9 @@ TEST_CASE("both chocolates of a blend are bought, weighed and told, each with it
 
 TEST_CASE("a blend's wall is its own, and follows its share at once") {
     Cache cache;
-    const auto wall = [&](double share) { return answer(withBlend(share), io::library(), cache, test::withoutDay())->pieces[0]->made->wall->mean; };
+    const auto wall = [&](double share) {
+        return answer(withBlend(share), io::library(), cache, test::withoutDay())->pieces[0]->made->wall->mean;
+    };
     const double little = wall(0.1), much = wall(0.9);
     CHECK(std::abs(much - little) > 0.01 * little);
     CHECK(wall(0.1) == little);
@@ -111,13 +118,18 @@ TEST_CASE("a blend is kept in the file, and an impossible one is said beside its
         Colour colour;
         const char *field, *says;
     };
-    for (const auto& row : {Row{blend("dark", "compound", 0.5), "second", "do not set together"}, Row{blend("dark", "dark", 0.5), "second", "no other chocolate"},
-                            Row{blend("dark", "nowhere", 0.5), "second", "no other chocolate"}, Row{blend("dark", "milk", 1), "secondShare", "some of both"},
+    for (const auto& row : {Row{blend("dark", "compound", 0.5), "second", "do not set together"},
+                            Row{blend("dark", "dark", 0.5), "second", "no other chocolate"},
+                            Row{blend("dark", "nowhere", 0.5), "second", "no other chocolate"},
+                            Row{blend("dark", "milk", 1), "secondShare", "some of both"},
                             Row{blend("dark", "milk", 0.5, 0.2), "strength", "taste of it"}}) {
         plan.colours = {row.colour};
         const auto found = problems(plan, io::library());
         INFO(row.says);
-        const bool there = std::any_of(found.begin(), found.end(), [&](const Problem& p) { return p.where == std::string("colours/mixed/") + row.field && p.sentence.find(row.says) != std::string::npos; });
+        const bool there = std::any_of(found.begin(), found.end(), [&](const Problem& p) {
+            return p.where == std::string("colours/mixed/") + row.field &&
+                   p.sentence.find(row.says) != std::string::npos;
+        });
         CHECK(there);
     }
 }
@@ -135,7 +147,8 @@ TEST_CASE("colours of one white are one melt: chopped and melted once, then divi
     }
     REQUIRE(a.day);
     const auto count = [&](const char* start) {
-        return std::count_if(a.day->network.tasks.begin(), a.day->network.tasks.end(), [&](const auto& t) { return t.id.starts_with(start); });
+        return std::count_if(a.day->network.tasks.begin(), a.day->network.tasks.end(),
+                             [&](const auto& t) { return t.id.starts_with(start); });
     };
     CHECK(count("chop/") == 1);
     CHECK(count("melt/") == 1);

@@ -1,4 +1,5 @@
-// What can be built is said before anything is computed: the check, the answers and the limits that are offered are one story.
+// What can be built is said before anything is computed: the check, the answers and the limits that are offered are one
+// story.
 #include <catch2/catch.hpp>
 
 #include <random>
@@ -50,7 +51,8 @@ TEST_CASE("what a compound's part cannot be is said of a figure the person set")
 }
 
 TEST_CASE("an assumed wall never fills more than its room, and the most that is told does fit") {
-    for (const char* family : {"half-ball", "wrap-cone", "case", "egg-half", "tart", "fluted-dome", "wrap-tube", "bought"}) {
+    for (const char* family :
+         {"half-ball", "wrap-cone", "case", "egg-half", "tart", "fluted-dome", "wrap-tube", "bought"}) {
         Plan plan = planOf(family, {{"wall", 0.02}});
         auto& part = plan.pieces[0].shape;
         INFO(family);
@@ -75,7 +77,10 @@ TEST_CASE("a feather whose quill is wider than its ends is refused at the quill,
     int refused = 0;
     for (int k = 0; k < 40; ++k) {
         const double length = 0.02 * std::pow(20, any(random)), width = 0.006 * std::pow(33, any(random));
-        const Plan plan = planOf("feather", {{"length", length}, {"width", width}, {"quill", 0.02 * any(random)}, {"thickness", 0.0006 + 0.007 * any(random)}});
+        const Plan plan = planOf("feather", {{"length", length},
+                                             {"width", width},
+                                             {"quill", 0.02 * any(random)},
+                                             {"thickness", 0.0006 + 0.007 * any(random)}});
         const auto found = problems(plan, io::library());
         for (const auto& p : found) CHECK(p.where.ends_with("/quill"));
         refused += !found.empty();
@@ -85,7 +90,9 @@ TEST_CASE("a feather whose quill is wider than its ends is refused at the quill,
     CHECK(refused < 40);
 }
 
-TEST_CASE("the check refuses what the answers refuse, with the same sentences: every family, every figure at and between its limits") {
+TEST_CASE(
+    "the check refuses what the answers refuse, with the same sentences: every family, every figure at and between its "
+    "limits") {
     std::mt19937 random(11);
     std::uniform_real_distribution<double> any(0, 1);
     int built = 0, all = 0;
@@ -97,15 +104,19 @@ TEST_CASE("the check refuses what the answers refuse, with the same sentences: e
             if (f.id == "mesh") continue;
             for (const auto& field : f.fields) {
                 const double u = k == 0 ? 0 : k == 1 ? 1 : any(random);
-                double v = field.low > 0 ? field.low * std::pow(field.high / field.low, u) : field.low + (field.high - field.low) * u;
+                double v = field.low > 0 ? field.low * std::pow(field.high / field.low, u)
+                                         : field.low + (field.high - field.low) * u;
                 if (field.dimension == Dimension::Count && field.whole) v = std::round(v);
                 part.values[field.key] = Measure(std::clamp(v, field.low, field.high));
             }
             const auto found = test::sentences(problems(plan, io::library()));
             const auto answered = test::answersOf(plan, test::withoutDay());
-            INFO(f.id << " " << k << (found.empty() ? "" : " " + found[0]) << (answered.problems.empty() ? "" : " | " + answered.problems[0].sentence));
+            INFO(f.id << " " << k << (found.empty() ? "" : " " + found[0])
+                      << (answered.problems.empty() ? "" : " | " + answered.problems[0].sentence));
             CHECK(test::sentences(answered.problems) == found);
-            for (const auto& p : found) CHECK((p.find("/former/") != std::string::npos || p.find("/pot:") != std::string::npos));  // of a balloon too deep for every pot
+            for (const auto& p : found)
+                CHECK((p.find("/former/") != std::string::npos ||
+                       p.find("/pot:") != std::string::npos));  // of a balloon too deep for every pot
             if (found.empty()) CHECK(answered.pieces[0]->made->mass > 0);
             built += found.empty();
             ++all;

@@ -73,7 +73,8 @@ TEST_CASE("what a stage takes is counted with its meshes and stresses") {
     const auto all = test::answersOf(plan, options);
     for (const auto& a : all.pieces) {
         const auto& mesh = a->made->assembly.items[0].shape.surface;
-        CHECK(bytesOf(*a->made) > mesh.points.size() * sizeof(form::Vec3) + mesh.triangles.size() * sizeof(form::Triangle));
+        CHECK(bytesOf(*a->made) >
+              mesh.points.size() * sizeof(form::Vec3) + mesh.triangles.size() * sizeof(form::Triangle));
         REQUIRE(a->strength);
         CHECK(bytesOf(*a->strength) > a->strength->mesh.points.size() * a->strength->cases.size() * sizeof(form::Vec3));
     }

@@ -39,9 +39,11 @@ json figuresOf(const Plan& plan) {
             if (!x.id.starts_with("order/"))  // rules of order came with version 2
                 p["answers"][x.id] = {number(x.figure.value), number(x.figure.low), number(x.figure.high)};
         if (!a->strength) continue;
-        for (const auto& c : a->strength->cases) p["strength"][c.id] = {number(c.margin), number(c.cracks), number(c.average)};
+        for (const auto& c : a->strength->cases)
+            p["strength"][c.id] = {number(c.margin), number(c.cracks), number(c.average)};
     }
-    for (const auto& pot : all.pots) out["pots"].push_back({number(pot.pieces), number(pot.melt), number(pot.consumed), number(pot.returned)});
+    for (const auto& pot : all.pots)
+        out["pots"].push_back({number(pot.pieces), number(pot.melt), number(pot.consumed), number(pot.returned)});
     return out;
 }
 
@@ -49,7 +51,8 @@ json figuresOf(const Plan& plan) {
 void compare(const json& was, const json& is, const std::string& where, std::vector<std::string>& differences) {
     if (was.is_number() && is.is_number()) {
         const double a = was, b = is;
-        if (std::abs(a - b) > 1e-9 * std::max({std::abs(a), std::abs(b), 1e-6})) differences.push_back(where + ": " + was.dump() + " became " + is.dump());
+        if (std::abs(a - b) > 1e-9 * std::max({std::abs(a), std::abs(b), 1e-6}))
+            differences.push_back(where + ": " + was.dump() + " became " + is.dump());
         return;
     }
     if (was.type() != is.type() || was.size() != is.size()) {
@@ -57,11 +60,12 @@ void compare(const json& was, const json& is, const std::string& where, std::vec
         return;
     }
     if (was.is_object())
-        for (const auto& [key, value] : was.items()) is.contains(key) ? compare(value, is[key], where + "/" + key, differences) : differences.push_back(where + "/" + key + " is gone");
+        for (const auto& [key, value] : was.items())
+            is.contains(key) ? compare(value, is[key], where + "/" + key, differences)
+                             : differences.push_back(where + "/" + key + " is gone");
     else if (was.is_array())
         for (size_t i = 0; i < was.size(); ++i) compare(was[i], is[i], where + "/" + std::to_string(i), differences);
-    else if (was != is)
-        differences.push_back(where + ": " + was.dump() + " became " + is.dump());
+    else if (was != is) differences.push_back(where + ": " + was.dump() + " became " + is.dump());
 }
 
 std::vector<std::filesystem::path> plans() {

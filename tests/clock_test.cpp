@@ -9,7 +9,8 @@ using namespace uovo;
 
 namespace {
 
-/// The computer's time zone for the length of a test. Rules in POSIX's own words (IEEE Std 1003.1, 8.3, TZ): no data files are needed.
+/// The computer's time zone for the length of a test. Rules in POSIX's own words (IEEE Std 1003.1, 8.3, TZ): no data
+/// files are needed.
 struct Zone {
     std::string before = std::getenv("TZ") ? std::getenv("TZ") : "";
     bool was = std::getenv("TZ") != nullptr;

@@ -47,7 +47,8 @@ TEST_CASE("mass in the piece is the volume of its wall") {
     double mass = 0;
     for (size_t i = 0; i < r.wall.size(); ++i) {
         const double h = r.wall[i] * j.coating.densitySolid / j.coating.densityMelt;
-        mass += j.profile.area[i] * h * (1 + h * (j.profile.mean[i] + j.profile.gauss[i] * h / 3)) * j.coating.densityMelt;
+        mass +=
+            j.profile.area[i] * h * (1 + h * (j.profile.mean[i] + j.profile.gauss[i] * h / 3)) * j.coating.densityMelt;
     }
     CHECK(mass == Approx(r.mass).epsilon(1e-6));
     CHECK(r.error < 1e-10);
@@ -63,7 +64,9 @@ TEST_CASE("more coats, cooler chocolate and a shorter wait make a thicker wall")
     CHECK(mean(*coat::coat(job(bowl(33.5))), base) < wall);
     auto slow = bowl();
     for (auto& c : slow.coats()) c.delay = 600;
-    const auto nearRim = [](const coat::CoatsResult& r) { return r.wall[r.wall.size() * 4 / 5]; };  // the foot gains what the wall loses
+    const auto nearRim = [](const coat::CoatsResult& r) {
+        return r.wall[r.wall.size() * 4 / 5];
+    };  // the foot gains what the wall loses
     CHECK(nearRim(*coat::coat(job(slow))) < nearRim(*coat::coat(base)));
 }
 
@@ -83,7 +86,8 @@ TEST_CASE("the foot is flat: the lowest points of its face lie in one plane") {
     const auto r = *coat::coat(j);
     double lowest = 1, highest = -1;
     for (size_t i = 0; j.profile.r[i] < 0.6 * r.coats[0].footRadius; ++i) {
-        const double z = j.profile.z[i] + j.profile.normalZ[i] * r.coats[0].wall[i] * j.coating.densitySolid / j.coating.densityMelt;
+        const double z =
+            j.profile.z[i] + j.profile.normalZ[i] * r.coats[0].wall[i] * j.coating.densitySolid / j.coating.densityMelt;
         lowest = std::min(lowest, z);
         highest = std::max(highest, z);
     }
@@ -144,6 +148,9 @@ TEST_CASE("what a coat may not be is refused with its field") {
     CHECK(says([](auto& s) { s.delay = 1e6; }).first == "delay");
     CHECK(says([](auto& s) { s.stay = -5; }).first == "stay");
     CHECK(says([](auto& s) { s.drain = std::nan(""); }).first == "drain");
-    CHECK(says([](auto& s) { s.way = coat::Way::Brush; s.brushMass = 0; }).first == "brushMass");
+    CHECK(says([](auto& s) {
+              s.way = coat::Way::Brush;
+              s.brushMass = 0;
+          }).first == "brushMass");
     CHECK(says([](auto&) {}).first.empty());
 }

@@ -18,7 +18,8 @@ bool has(const schedule::Network& n, const std::string& id) {
 }
 
 bool titled(const schedule::Network& n, const std::string& words) {
-    return std::any_of(n.tasks.begin(), n.tasks.end(), [&](const auto& t) { return t.title.find(words) != std::string::npos; });
+    return std::any_of(n.tasks.begin(), n.tasks.end(),
+                       [&](const auto& t) { return t.title.find(words) != std::string::npos; });
 }
 
 }  // namespace
@@ -45,7 +46,8 @@ TEST_CASE("the freezer chills and strains more than the fridge, the table least,
         plan.pieces[0].coats().back().stay = Measure(1200);
         return static_cast<CoatTimes>(*only(plan)->made->wall);
     };
-    const auto table = timesAt(coat::Place::Table), fridge = timesAt(coat::Place::Fridge), freezer = timesAt(coat::Place::Freezer);
+    const auto table = timesAt(coat::Place::Table), fridge = timesAt(coat::Place::Fridge),
+               freezer = timesAt(coat::Place::Freezer);
     CHECK(table.chill < fridge.chill);
     CHECK(fridge.chill < freezer.chill);
     CHECK(freezer.chill > 20);
@@ -84,7 +86,8 @@ TEST_CASE("the right moment: held until nothing runs, scraped while soft, crumbs
     // D = 3 τ₀/(ρ g): by hand from the yield stress that the working names
     double yield = 0, crumb = 0;
     for (const auto& in : m->working.inputs)
-        if (in.name.find("yield") != std::string::npos) std::from_chars(in.value.data(), in.value.data() + in.value.size(), yield);
+        if (in.name.find("yield") != std::string::npos)
+            std::from_chars(in.value.data(), in.value.data() + in.value.size(), yield);
     crumb = 3 * yield / (1000 * kGravity);
     CHECK(m->sentence.find(format(crumb, Dimension::Length, UnitSystem::Metric)) != std::string::npos);
     // time too short to lock: said
@@ -135,7 +138,8 @@ TEST_CASE("a stick is told for what is cast deep enough, not for a plaque") {
 }
 
 TEST_CASE("every molded wall of a compound is coated, and only those") {
-    const std::vector<std::pair<const char*, size_t>> walls{{"hung-ball", 2}, {"basket", 1}, {"tower", 2}, {"pedestal", 1}, {"dip-bowl", 2}, {"cup-saucer", 2}};
+    const std::vector<std::pair<const char*, size_t>> walls{{"hung-ball", 2}, {"basket", 1},   {"tower", 2},
+                                                            {"pedestal", 1},  {"dip-bowl", 2}, {"cup-saucer", 2}};
     for (const auto& [family, count] : walls) {
         INFO(family);
         const auto a = only(planOf(family));
@@ -213,7 +217,8 @@ TEST_CASE("what is cast waits on the table and sets where the cook says, in the 
         return a;
     };
     const auto title = [](const Answers& a, const std::string& words) {
-        return std::any_of(a.day->network.tasks.begin(), a.day->network.tasks.end(), [&](const auto& t) { return t.title.starts_with(words); });
+        return std::any_of(a.day->network.tasks.begin(), a.day->network.tasks.end(),
+                           [&](const auto& t) { return t.title.starts_with(words); });
     };
     cast.place = coat::Place::Freezer;
     const auto freezer = day();

@@ -1,6 +1,6 @@
 // Colours: pots mixed from a base, pastels, pieces that match.
-#include <catch2/catch.hpp>
 #include <algorithm>
+#include <catch2/catch.hpp>
 
 #include "core/plan/melting.h"
 #include "support.h"
@@ -58,7 +58,8 @@ TEST_CASE("a pot of colour balances: by hand for 400 g at 0.5 % with 60 % let do
                 CHECK(k.colour + k.strong + k.plain == Approx(mass));
                 CHECK(k.colour / (k.colour + k.strong) == Approx(strength));
                 CHECK(k.plain / mass == Approx(letDown).margin(1e-12));
-                CHECK(k.trialColour / k.trialChocolate == Approx(k.colour / k.strong));  // the trial has the colour of the pot
+                CHECK(k.trialColour / k.trialChocolate ==
+                      Approx(k.colour / k.strong));  // the trial has the colour of the pot
                 CHECK(k.trialChocolate <= 0.020 + 1e-12);
                 CHECK(k.trialChocolate <= k.strong / 8 + 1e-12);
             }
@@ -70,7 +71,9 @@ TEST_CASE("a coloured piece has the wall of its base, and a pot of its own that 
     REQUIRE(b.problems.empty());
     size_t many = 0;
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
-        const auto mass = [i](const Answers& x) { return x.pieces[i]->made ? x.pieces[i]->made->mass : x.pieces[i]->made->mass; };
+        const auto mass = [i](const Answers& x) {
+            return x.pieces[i]->made ? x.pieces[i]->made->mass : x.pieces[i]->made->mass;
+        };
         CHECK(mass(b) == mass(a));
         many += plan.pieces[i].chocolate == "nebula";
     }
@@ -86,13 +89,16 @@ TEST_CASE("a coloured piece has the wall of its base, and a pot of its own that 
     CHECK(b.melts[at].temper.steps.size() >= 2);  // it is tempered like its base
     const auto& words = b.melts[at].mixing;
     CHECK(std::any_of(words.begin(), words.end(), [](const auto& w) { return w.find("Trial") != std::string::npos; }));
-    CHECK(std::any_of(words.begin(), words.end(), [](const auto& w) { return w.find("never matches") != std::string::npos; }));
-    CHECK(std::none_of(words.begin(), words.end(), [](const auto& w) { return w.find("Let it down") != std::string::npos; }));
+    CHECK(std::any_of(words.begin(), words.end(),
+                      [](const auto& w) { return w.find("never matches") != std::string::npos; }));
+    CHECK(std::none_of(words.begin(), words.end(),
+                       [](const auto& w) { return w.find("Let it down") != std::string::npos; }));
     // the packets are of white; the oil colour stands on the list
     const auto list = shopping(plan, material::withColours(io::library(), plan.colours), b, "");
     CHECK(std::any_of(list.lines.begin(), list.lines.end(), [](const auto& l) { return l.chocolate == "white"; }));
     CHECK(std::none_of(list.lines.begin(), list.lines.end(), [](const auto& l) { return l.chocolate == "nebula"; }));
-    CHECK(std::any_of(list.supplies.begin(), list.supplies.end(), [](const auto& s) { return s.name.find("Oil colour") == 0; }));
+    CHECK(std::any_of(list.supplies.begin(), list.supplies.end(),
+                      [](const auto& s) { return s.name.find("Oil colour") == 0; }));
 }
 
 TEST_CASE("what is said on the packet of the base holds for its colour, another choice of melting may differ") {
@@ -127,7 +133,8 @@ TEST_CASE("two colours of one base are worked from light to dark") {
     CHECK(words("nebula").find("this one after haze") != std::string::npos);
     CHECK(words("haze").find("this one after") == std::string::npos);
     CHECK(words("haze").find("Let it down with") != std::string::npos);
-    CHECK(material::lookOf(pale, "#FFFFFF") == "#DEE5EF");  // by hand: 0.2 of #5B7FB0, 0.8 of white, whose half-way to white is white
+    CHECK(material::lookOf(pale, "#FFFFFF") ==
+          "#DEE5EF");  // by hand: 0.2 of #5B7FB0, 0.8 of white, whose half-way to white is white
 }
 
 TEST_CASE("colours that cannot be mixed are said in words, and kept in the file as they are") {

@@ -39,7 +39,8 @@ void everyWay(const std::function<void(const Plan&, const form::Family&, bool)>&
                 Plan plan = three(family, coated || family.meridian, filled);
                 if (coated && !plan.pieces[0].wallFromCoats()) continue;
                 if (!coated && family.meridian) continue;
-                if (filled && family.body != form::Body::Wall && family.body != form::Body::Compound && !family.gap) continue;
+                if (filled && family.body != form::Body::Wall && family.body != form::Body::Compound && !family.gap)
+                    continue;
                 INFO(family.id << (coated ? ", coated" : "") << (filled ? ", filled" : ""));
                 look(plan, family, coated);
             }
@@ -95,7 +96,8 @@ TEST_CASE("every family, cast or coated, empty or filled: its grams add up in it
     CHECK(seen.size() >= 40);
 }
 
-TEST_CASE("every family has a day: each step of its making is a task, and a separate checker finds nothing wrong", "[long]") {
+TEST_CASE("every family has a day: each step of its making is a task, and a separate checker finds nothing wrong",
+          "[long]") {
     int days = 0;
     everyWay([&](const Plan& plan, const form::Family& family, bool coated) {
         const Answers all = test::answersOf(plan);
@@ -114,7 +116,8 @@ TEST_CASE("every family has a day: each step of its making is a task, and a sepa
         for (const auto& step : plan.pieces[0].making) {
             if (std::holds_alternative<PlannedCoat>(step)) CHECK(steps.contains("coat-1"));
             if (std::holds_alternative<CastStep>(step) && !coated) CHECK(steps.contains("cast"));
-            if (std::holds_alternative<ReleaseStep>(step)) CHECK((steps.contains("release") || steps.contains("unmold") || steps.contains("uncast")));
+            if (std::holds_alternative<ReleaseStep>(step))
+                CHECK((steps.contains("release") || steps.contains("unmold") || steps.contains("uncast")));
             if (std::holds_alternative<JoinStep>(step)) CHECK(steps.contains("join"));
             if (std::holds_alternative<FillStep>(step)) CHECK(steps.contains("fill"));
             if (std::holds_alternative<StoreStep>(step)) CHECK(steps.contains("wrap"));
@@ -128,7 +131,8 @@ TEST_CASE("a solid in steps has the volume of its discs, a tapered one that of i
     const auto mass = [](double top, double steps) {
         Plan plan;
         plan.pieces = {newPiece(plan, "stepped")};
-        plan.pieces[0].shape.values = {{"baseDiameter", 0.08}, {"topDiameter", top}, {"height", 0.03}, {"steps", steps}};
+        plan.pieces[0].shape.values = {
+            {"baseDiameter", 0.08}, {"topDiameter", top}, {"height", 0.03}, {"steps", steps}};
         const Answers a = test::answersOf(plan, test::withoutDay());
         REQUIRE(a.pieces[0]->made);
         return a.pieces[0]->made->mass / a.pieces[0]->coating.densitySolid;
@@ -153,16 +157,20 @@ TEST_CASE("a hollow foot weighs less than a solid one, and the rest of the pedes
 }
 
 TEST_CASE("a strip over a balloon is as wide everywhere: near its rim, where a plane only grazes the wall, too") {
-    // A line of 5 mm is 5 mm wide on the surface; where planes x = const graze the wall it once spread over 30 mm of height.
+    // A line of 5 mm is 5 mm wide on the surface; where planes x = const graze the wall it once spread over 30 mm of
+    // height.
     double widest = 0;
     for (double girth = 0.36; girth < 0.46; girth += 0.005) {  // the lines fall everywhere
         form::Part part = form::usual("balloon-lace");
-        part.values = {{"girth", girth}, {"length", girth / M_PI}, {"dip", 0.5 * girth / M_PI}, {"pear", 0.0}, {"lineWidth", 0.005}, {"lineHeight", 0.003}, {"coverage", 0.4}};
+        part.values = {{"girth", girth}, {"length", girth / M_PI}, {"dip", 0.5 * girth / M_PI},
+                       {"pear", 0.0},    {"lineWidth", 0.005},     {"lineHeight", 0.003},
+                       {"coverage", 0.4}};
         part.choices["pattern"] = "strips";
         const auto built = form::build(part, {}, form::Detail{6000, 60, false});
         REQUIRE(built);
         const auto& surface = built->items[0].shape.surface;
-        std::set<long> rows;  // heights in mm that a strip of the other direction covers, between two strips of this one
+        std::set<long>
+            rows;  // heights in mm that a strip of the other direction covers, between two strips of this one
         for (size_t k = 0; k < surface.triangles.size(); ++k) {
             if (surface.mark(k) != form::Mark::Wall) continue;
             form::Vec3 c;

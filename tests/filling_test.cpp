@@ -54,14 +54,17 @@ TEST_CASE("what a cup holds agrees with its closed form: a cylinder less its wal
     const auto a = test::answersOf(cupPlan(), test::withoutDay());
     const Made& made = *a.pieces[0]->made;
     const auto& s = *made.meridian;
-    const double fillet = (1 - kPi / 4) * 0.002 * 0.002 * 2 * kPi * (0.03 - 0.002 * (10 - 3 * kPi) / (12 - 3 * kPi) * 0.5);
+    const double fillet =
+        (1 - kPi / 4) * 0.002 * 0.002 * 2 * kPi * (0.03 - 0.002 * (10 - 3 * kPi) / (12 - 3 * kPi) * 0.5);
     CHECK(s.formerVolume == Approx(kPi * 0.03 * 0.03 * 0.05 - fillet).epsilon(2e-3));
     CHECK(made.capacity == Approx(s.formerVolume - s.coats.mass / a.pieces[0]->coating.densitySolid).epsilon(1e-9));
     const double t = s.wall.mean;
-    CHECK(made.capacity == Approx(kPi * std::pow(0.03 - t, 2) * (0.05 - t)).epsilon(0.04));  // wall and floor on the whole
+    CHECK(made.capacity ==
+          Approx(kPi * std::pow(0.03 - t, 2) * (0.05 - t)).epsilon(0.04));  // wall and floor on the whole
     CHECK(volumeAtLevel(made, 0.05) == Approx(made.capacity).epsilon(3e-4));
     CHECK(volumeAtLevel(made, 0) == 0);
-    CHECK(levelOfVolume(made, 0.5 * made.capacity) == Approx(0.025 + t / 2).epsilon(0.06));  // half of it lies half-way up
+    CHECK(levelOfVolume(made, 0.5 * made.capacity) ==
+          Approx(0.025 + t / 2).epsilon(0.06));               // half of it lies half-way up
     for (double level = 0.006; level < 0.05; level += 0.004)  // above the chocolate on the floor
         CHECK(volumeAtLevel(made, level + 0.002) > volumeAtLevel(made, level));
 }
@@ -99,28 +102,36 @@ TEST_CASE("a recipe is scaled to all pieces, its alcohol and allergens are told"
     auto& f = plan.fillings[0];
     plan.pieces[0].fill()->each = Measure(60e-6);
     f.makes = Measure(500e-6);
-    f.recipe = {thing("Cream", Ingredient::By::Volume, 300e-6, 0, "milk"), thing("Egg yolk", Ingredient::By::Count, 4, 0, "egg"), thing("Cherry spirit", Ingredient::By::Volume, 50e-6, 0.40), thing("Almonds", Ingredient::By::Mass, 0.08, 0, "nuts, milk")};
+    f.recipe = {thing("Cream", Ingredient::By::Volume, 300e-6, 0, "milk"),
+                thing("Egg yolk", Ingredient::By::Count, 4, 0, "egg"),
+                thing("Cherry spirit", Ingredient::By::Volume, 50e-6, 0.40),
+                thing("Almonds", Ingredient::By::Mass, 0.08, 0, "nuts, milk")};
     const auto a = test::answersOf(plan, test::withoutDay());
     const auto s = scaled(plan, a, f);
     CHECK(s.volume == Approx(300e-6));
     CHECK(s.factor == Approx(0.6));
-    CHECK(s.alcohol == Approx(0.04));                       // 50 ml at 40 % in half a litre
+    CHECK(s.alcohol == Approx(0.04));  // 50 ml at 40 % in half a litre
     REQUIRE(s.of("cup"));
-    CHECK(s.of("cup")->grams == Approx(60e-6 * 0.04 * 789));           // 1.9 g of pure alcohol in 60 ml
+    CHECK(s.of("cup")->grams == Approx(60e-6 * 0.04 * 789));  // 1.9 g of pure alcohol in 60 ml
     CHECK(amountOf(f.recipe[0], s.factor, UnitSystem::Metric) == "180 ml");
     CHECK(amountOf(f.recipe[1], s.factor, UnitSystem::Metric) == "2.4");
     CHECK(amountOf(f.recipe[3], s.factor, UnitSystem::Metric) == "48 g");
     CHECK(f.isAlcoholic());
     const auto list = shopping(plan, io::library(), a, "");
     CHECK(list.supplies.size() == 4);
-    for (const char* allergen : {"milk", "egg", "nuts"}) CHECK(std::count(list.allergens.begin(), list.allergens.end(), allergen) == 1);
-    CHECK(std::any_of(list.warnings.begin(), list.warnings.end(), [](const auto& w) { return w.find("for adults") != std::string::npos && w.find("4 %") != std::string::npos; }));
-    CHECK(std::any_of(a.cautions.begin(), a.cautions.end(), [](const auto& c) { return c.find("lcohol") != std::string::npos; }));
+    for (const char* allergen : {"milk", "egg", "nuts"})
+        CHECK(std::count(list.allergens.begin(), list.allergens.end(), allergen) == 1);
+    CHECK(std::any_of(list.warnings.begin(), list.warnings.end(), [](const auto& w) {
+        return w.find("for adults") != std::string::npos && w.find("4 %") != std::string::npos;
+    }));
+    CHECK(std::any_of(a.cautions.begin(), a.cautions.end(),
+                      [](const auto& c) { return c.find("lcohol") != std::string::npos; }));
     f.makes = Measure(0.0);  // not said: nothing is scaled, and that is told
     const auto b = test::answersOf(plan, test::withoutDay());
     CHECK(std::isnan(scaled(plan, b, f).factor));
     const auto unsaid = shopping(plan, io::library(), b, "");
-    CHECK(std::any_of(unsaid.warnings.begin(), unsaid.warnings.end(), [](const auto& w) { return w.find("not said") != std::string::npos; }));
+    CHECK(std::any_of(unsaid.warnings.begin(), unsaid.warnings.end(),
+                      [](const auto& w) { return w.find("not said") != std::string::npos; }));
     const auto again = readPlan(writePlan(plan));
     REQUIRE(again);
     CHECK(*again == plan);
@@ -131,7 +142,8 @@ TEST_CASE("amounts are read as recipes write them") {
     REQUIRE(readAmount("120 g", false, i));
     CHECK((i.by == Ingredient::By::Mass && i.amount.value == Approx(0.120)));
     REQUIRE(readAmount("1/2 cup", false, i));
-    CHECK((i.by == Ingredient::By::Volume && i.amount.value == Approx(118.29411825e-6)));  // half of 236.5882365 ml, the US cup of GNU units
+    CHECK((i.by == Ingredient::By::Volume &&
+           i.amount.value == Approx(118.29411825e-6)));  // half of 236.5882365 ml, the US cup of GNU units
     REQUIRE(readAmount("1/2 cup", true, i));
     CHECK(i.amount.value == Approx(125e-6));
     REQUIRE(readAmount("3", false, i));
@@ -156,5 +168,6 @@ TEST_CASE("fillings that cannot be are said beside their field") {
     CHECK(wrong([](Piece&, Filling& f) { f.makes = Measure(-1.0); }) == "fillings/custard/makes");
     CHECK(wrong([](Piece&, Filling& f) { f.recipe[0].amount = Measure(-1.0); }) == "fillings/custard/recipe/0/amount");
     CHECK(wrong([](Piece&, Filling& f) { f.recipe[0].alcohol = 1.4; }) == "fillings/custard/recipe/0/alcohol");
-    CHECK(wrong([](Piece&, Filling& f) { f.recipe[0].by = Ingredient::By::Count; }) == "fillings/custard/recipe/0/amount");
+    CHECK(wrong([](Piece&, Filling& f) { f.recipe[0].by = Ingredient::By::Count; }) ==
+          "fillings/custard/recipe/0/amount");
 }

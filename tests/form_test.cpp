@@ -39,7 +39,8 @@ TEST_CASE("a sphere's profile has the sphere's curvature") {
 
 TEST_CASE("the level of a volume is the inverse of the volume below a level") {
     const auto m = *form::meridian(form::Cup{});
-    for (const double share : {0.01, 0.3, 0.77, 0.999}) CHECK(m.volumeBelow(m.levelOf(share * m.volume())) == Approx(share * m.volume()).epsilon(1e-9));
+    for (const double share : {0.01, 0.3, 0.77, 0.999})
+        CHECK(m.volumeBelow(m.levelOf(share * m.volume())) == Approx(share * m.volume()).epsilon(1e-9));
     CHECK(std::isnan(m.levelOf(2 * m.volume())));
 }
 

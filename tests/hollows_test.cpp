@@ -5,8 +5,8 @@
 #include <random>
 
 #include "core/coat/flux.h"
-#include "core/coat/mesh_film.h"
 #include "core/coat/mesh_coats.h"
+#include "core/coat/mesh_film.h"
 #include "support_coats.h"
 
 using namespace uovo;
@@ -16,8 +16,10 @@ namespace {
 
 constexpr double kPi = std::numbers::pi;
 
-/// A sheet of triangles over a square of half width `half`, n by n cells, at the heights of f; corners that `in` leaves out are gone.
-form::Mesh field(double half, int n, const std::function<double(double, double)>& f, const std::function<bool(double, double)>& in = {}) {
+/// A sheet of triangles over a square of half width `half`, n by n cells, at the heights of f; corners that `in` leaves
+/// out are gone.
+form::Mesh field(double half, int n, const std::function<double(double, double)>& f,
+                 const std::function<bool(double, double)>& in = {}) {
     form::Mesh m;
     std::vector<int> at(static_cast<size_t>((n + 1) * (n + 1)), -1);
     const auto x = [&](int i) { return -half + 2 * half * i / n; };
@@ -30,7 +32,8 @@ form::Mesh field(double half, int n, const std::function<double(double, double)>
     for (int j = 0; j < n; ++j)
         for (int i = 0; i < n; ++i) {
             const int a = at[static_cast<size_t>(j * (n + 1) + i)], b = at[static_cast<size_t>(j * (n + 1) + i + 1)];
-            const int c = at[static_cast<size_t>((j + 1) * (n + 1) + i)], d = at[static_cast<size_t>((j + 1) * (n + 1) + i + 1)];
+            const int c = at[static_cast<size_t>((j + 1) * (n + 1) + i)],
+                      d = at[static_cast<size_t>((j + 1) * (n + 1) + i + 1)];
             const auto add = [&](int p, int q, int r) {
                 if (p < 0 || q < 0 || r < 0) return;
                 m.triangles.push_back({p, q, r});
@@ -60,7 +63,9 @@ Poured pour(const coat::Surface& s, double volume, const Vec3& up = {0, 0, 1}) {
     return {film.poolLevel(), film.volume(), film.dripped(), film.thickness()};
 }
 
-Poured pour(const form::Mesh& mesh, double volume, const Vec3& up = {0, 0, 1}) { return pour(coat::surfaceOf(mesh, true), volume, up); }
+Poured pour(const form::Mesh& mesh, double volume, const Vec3& up = {0, 0, 1}) {
+    return pour(coat::surfaceOf(mesh, true), volume, up);
+}
 
 }  // namespace
 
@@ -68,7 +73,9 @@ TEST_CASE("a pool in a ball stands as high as the cap formula says, held any way
     // V = π h² (R − h/3): textbook; tilting the ball moves nothing
     const double R = 0.09;
     const auto ball = [&](int n) {
-        return field(0.08, n, [&](double x, double y) { return R - std::sqrt(R * R - x * x - y * y); }, [&](double x, double y) { return x * x + y * y < 0.078 * 0.078; });
+        return field(
+            0.08, n, [&](double x, double y) { return R - std::sqrt(R * R - x * x - y * y); },
+            [&](double x, double y) { return x * x + y * y < 0.078 * 0.078; });
     };
     for (const double h : {0.012, 0.0213, 0.035}) {
         const double volume = kPi * h * h * (R - h / 3), spans = std::sqrt(2 * R * h - h * h);
@@ -91,14 +98,18 @@ TEST_CASE("a pool in a ball stands as high as the cap formula says, held any way
 
 TEST_CASE("a pool in a cone, a gutter round a ring and a tilted cup, by closed forms") {
     // cone of half angle 45°: V = π h³/3
-    const auto cone = field(0.06, 72, [](double x, double y) { return std::hypot(x, y); }, [](double x, double y) { return std::hypot(x, y) < 0.058; });
+    const auto cone = field(
+        0.06, 72, [](double x, double y) { return std::hypot(x, y); },
+        [](double x, double y) { return std::hypot(x, y) < 0.058; });
     const double h = 0.03;
     CHECK(pour(cone, kPi * h * h * h / 3).level == Approx(h).epsilon(0.005));
     // torus: a segment of a circle of radius r, h high, whose centre goes round at R (Pappus–Guldin)
     const double R = 0.05, r = 0.015, depth = 0.008;
     const double angle = 2 * std::acos(1 - depth / r), segment = r * r / 2 * (angle - std::sin(angle));
-    const auto torus = field(0.066, 132, [&](double x, double y) { return r - std::sqrt(std::max(0.0, r * r - std::pow(std::hypot(x, y) - R, 2))); },
-                             [&](double x, double y) { return std::abs(std::hypot(x, y) - R) < 0.97 * r; });
+    const auto torus = field(
+        0.066, 132,
+        [&](double x, double y) { return r - std::sqrt(std::max(0.0, r * r - std::pow(std::hypot(x, y) - R, 2))); },
+        [&](double x, double y) { return std::abs(std::hypot(x, y) - R) < 0.97 * r; });
     CHECK(pour(torus, 2 * kPi * R * segment).level == Approx(depth).epsilon(0.005));
     // a cylinder tilted by a: while its floor is covered the liquid reaches V/πR² up its axis
     const double cylinder = 0.03, up = 0.05, lean = 0.25;
@@ -179,11 +190,13 @@ TEST_CASE("chocolate brushed into a half ball lies no deeper than all of it woul
         // the pool is level: depth and height add up to the same everywhere under it
         const double top = done->coats[0].poolDeepest;
         for (size_t i = 0; i < surface.size(); ++i)
-            if (surface.at[i].z < 0.6 * top && surface.normal[i].z > 0.7) CHECK(done->coats[0].wall[i] + surface.at[i].z == Approx(top).epsilon(0.04));
+            if (surface.at[i].z < 0.6 * top && surface.normal[i].z > 0.7)
+                CHECK(done->coats[0].wall[i] + surface.at[i].z == Approx(top).epsilon(0.04));
     }
 }
 
-TEST_CASE("a cup's floor is as deep in its middle as at its corner, and no corner radius makes a cliff of its minutes") {
+TEST_CASE(
+    "a cup's floor is as deep in its middle as at its corner, and no corner radius makes a cliff of its minutes") {
     double before = 0;
     for (const double corner : {0.001, 0.002, 0.004, 0.006, 0.008}) {
         Plan plan;
@@ -228,7 +241,8 @@ TEST_CASE("whatever is poured, turned and set, nothing is lost and no film turns
             CHECK(film.leastMobile() >= 0);
         }
         for (const double t : film.thickness()) CHECK((std::isfinite(t) && t >= 0 && t < 0.11));
-        for (const double T : film.temperatures()) CHECK((T > 5 && T < 31));  // nothing is colder than the air or warmer than what was poured
+        for (const double T : film.temperatures())
+            CHECK((T > 5 && T < 31));  // nothing is colder than the air or warmer than what was poured
     }
 }
 
@@ -270,7 +284,9 @@ TEST_CASE("a ball spun longer is never less even, and turning it in the fridge l
         const auto a = test::only(plan);
         return std::pair{a->made->wall->thinnest / a->made->wall->mean, a->made->wall->thickest / a->made->wall->mean};
     };
-    const auto brief = wall(coat::Motion::Spin, 120, coat::Place::Table), longer = wall(coat::Motion::Spin, 480, coat::Place::Table), whole = wall(coat::Motion::Spin, 900, coat::Place::Table);
+    const auto brief = wall(coat::Motion::Spin, 120, coat::Place::Table),
+               longer = wall(coat::Motion::Spin, 480, coat::Place::Table),
+               whole = wall(coat::Motion::Spin, 900, coat::Place::Table);
     CHECK(longer.second <= brief.second * 1.02);
     CHECK(whole.second <= longer.second * 1.02);
     CHECK(whole.first > 0.25);
@@ -280,10 +296,13 @@ TEST_CASE("a ball spun longer is never less even, and turning it in the fridge l
     const auto a = test::only(test::planOf("ball"));
     const auto* said = test::find(*a, "wall");
     REQUIRE(said);
-    CHECK((said->sentence.find("A lump lies") != std::string::npos) == (a->made->wall->thickest > 3 * a->made->wall->mean && a->made->wall->thickest > 0.008));
+    CHECK((said->sentence.find("A lump lies") != std::string::npos) ==
+          (a->made->wall->thickest > 3 * a->made->wall->mean && a->made->wall->thickest > 0.008));
 }
 
-TEST_CASE("a ball a quarter full turned every two minutes in the fridge comes out usable, and the more it is moved the more even") {
+TEST_CASE(
+    "a ball a quarter full turned every two minutes in the fridge comes out usable, and the more it is moved the more "
+    "even") {
     // common practice, no source: such balls are used. Thinnest place against the mean.
     for (const double diameter : {0.07, 0.1, 0.12}) {
         const auto least = [&](coat::Motion motion, double every) {
@@ -298,7 +317,8 @@ TEST_CASE("a ball a quarter full turned every two minutes in the fridge comes ou
             return a->made->wall->thinnest / a->made->wall->mean;
         };
         INFO(diameter);
-        const double turned = least(coat::Motion::Over, 120), often = least(coat::Motion::Over, 60), always = least(coat::Motion::Spin, 120);
+        const double turned = least(coat::Motion::Over, 120), often = least(coat::Motion::Over, 60),
+                     always = least(coat::Motion::Spin, 120);
         CHECK(turned >= 0.5);
         CHECK(often >= 0.95 * turned);
         CHECK(always >= 0.95 * often);
@@ -326,13 +346,15 @@ TEST_CASE("a film at rest above a pool is as thick as its yield stress holds it,
     const double H = 0.003;  // τ₀/(ρ g sin α)
     for (const double tangent : {0.05, 0.6, 3.0}) {
         INFO(tangent);
-        CHECK(coat::filmAbove(0, H, tangent, 1) == Approx(H).epsilon(1e-4));  // far up: the film that arrests on a slope
+        CHECK(coat::filmAbove(0, H, tangent, 1) ==
+              Approx(H).epsilon(1e-4));  // far up: the film that arrests on a slope
         // near the shore, or on a nearly level floor: h² = 2 τ₀ d/(ρ g cos α)
         const double d = 1e-3 * H / tangent;
         CHECK(coat::filmAbove(0, H, tangent, d) == Approx(std::sqrt(2 * H * tangent * d)).epsilon(0.03));
         // in two steps as in one
         const double far = 1.3 * H / tangent;
-        CHECK(coat::filmAbove(coat::filmAbove(0, H, tangent, 0.4 * far), H, tangent, 0.6 * far) == Approx(coat::filmAbove(0, H, tangent, far)).epsilon(1e-4));
+        CHECK(coat::filmAbove(coat::filmAbove(0, H, tangent, 0.4 * far), H, tangent, 0.6 * far) ==
+              Approx(coat::filmAbove(0, H, tangent, far)).epsilon(1e-4));
         // against the equation itself, h/(H − h) dh = tan α ds, by small steps
         double h = coat::filmAbove(0, H, tangent, 0.05 * far);
         for (int k = 0; k < 20000; ++k) h += tangent * (H - h) / h * 0.95 * far / 20000;

@@ -53,7 +53,8 @@ TEST_CASE("one chocolate prepared in four ways is four pots, each with its own g
     for (const auto& pot : a.pots) {
         const auto all = sittings(*a.day, pot);
         CHECK(all.size() >= 2);  // two coats
-        for (const auto& s : all) CHECK(minutes.insert(s.minute).second);  // one pair of hands: no two at once, so none is counted twice
+        for (const auto& s : all)
+            CHECK(minutes.insert(s.minute).second);  // one pair of hands: no two at once, so none is counted twice
     }
 }
 
@@ -108,7 +109,9 @@ TEST_CASE("a compound has no temper to lose: it is one pot whatever its pieces s
     CHECK(test::answersOf(plan, test::withoutDay()).pots.size() == 1);
 }
 
-TEST_CASE("what closes over its filling is filled before it is closed, once all halves are there, and glue has its time to set") {
+TEST_CASE(
+    "what closes over its filling is filled before it is closed, once all halves are there, and glue has its time to "
+    "set") {
     Plan plan;
     plan.deadline = "2027-03-06T18:00";
     plan.pieces = {newPiece(plan, "hung-ball")};

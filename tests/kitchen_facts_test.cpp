@@ -61,12 +61,14 @@ TEST_CASE("parts cut from a sheet need the sheet they are cut from") {
 
 TEST_CASE("glue and patches come from what is left, else they are melted besides") {
     using batch::Demand;
-    const auto one = [](double late, double bath) { return batch::pots({Demand{"p", {"dark"}, 10, 0.05, bath, "dark", late, 0, 0}}, {1.0}, 0.015, 0.005, 0.03)[0]; };
+    const auto one = [](double late, double bath) {
+        return batch::pots({Demand{"p", {"dark"}, 10, 0.05, bath, "dark", late, 0, 0}}, {1.0}, 0.015, 0.005, 0.03)[0];
+    };
     const double plain = one(0, 0).melt;
     CHECK(plain == Approx(0.5 + 0.02));
-    CHECK(one(0.010, 0).melt == Approx(plain));           // 15 g of trim are there
-    CHECK(one(0.115, 0).melt == Approx(plain + 0.1));     // 100 g are not
-    CHECK(one(0.115, 0.2).melt == Approx(plain + 0.2));   // the bath gives them
+    CHECK(one(0.010, 0).melt == Approx(plain));          // 15 g of trim are there
+    CHECK(one(0.115, 0).melt == Approx(plain + 0.1));    // 100 g are not
+    CHECK(one(0.115, 0.2).melt == Approx(plain + 0.2));  // the bath gives them
 }
 
 TEST_CASE("packets: one purchase for all pots of a chocolate, what stands in the cupboard taken off") {
@@ -77,7 +79,8 @@ TEST_CASE("packets: one purchase for all pots of a chocolate, what stands in the
     Plan plan = test::demo();  // a blue from the white, and white itself
     const auto a = test::answersOf(plan, test::withoutDay());
     int told = 0;
-    for (const auto& x : a.evening) told += x.sentence.find("White couverture") != std::string::npos && x.sentence.find("Buy") != std::string::npos;
+    for (const auto& x : a.evening)
+        told += x.sentence.find("White couverture") != std::string::npos && x.sentence.find("Buy") != std::string::npos;
     CHECK(told == 1);
     Stock stock;
     stock.chocolate = "milk";
@@ -141,14 +144,17 @@ TEST_CASE("a cast goes through table and cold from the warmth it is poured at, a
     CHECK((said.find("needs the cold") != std::string::npos || said.find("Never sets") == 0));
 }
 
-TEST_CASE("what a mold is made of moves its minutes: silicone and thick plastic are slower than thin, the file keeps the word") {
+TEST_CASE(
+    "what a mold is made of moves its minutes: silicone and thick plastic are slower than thin, the file keeps the "
+    "word") {
     Plan plan = partPlan("half-ball");
     auto& part = plan.pieces[0].shape;
     const auto release = [&](const char* mold) {
         part.choices["mold"] = mold;
         return test::only(plan)->made->setting.release;
     };
-    const double thin = release("thin plastic mold"), thick = release("rigid clear mold"), silicone = release("silicone mold"), tin = release("tin mold");
+    const double thin = release("thin plastic mold"), thick = release("rigid clear mold"),
+                 silicone = release("silicone mold"), tin = release("tin mold");
     CHECK(thin < tin);
     CHECK(tin < thick);
     CHECK(thin < silicone);
@@ -157,7 +163,8 @@ TEST_CASE("what a mold is made of moves its minutes: silicone and thick plastic 
     cup.pieces = {newPiece(cup, "cup")};
     const double paper = test::only(cup)->made->wall->setting.back().release;
     cup.pieces[0].shape.choices["made"] = "silicone";
-    CHECK(std::abs(test::only(cup)->made->wall->setting.back().release - paper) > 0.5);  // it takes more heat at first and gives it back late
+    CHECK(std::abs(test::only(cup)->made->wall->setting.back().release - paper) >
+          0.5);  // it takes more heat at first and gives it back late
     CHECK(readPlan(writePlan(cup))->pieces[0].shape.choices.at("made") == "silicone");
 }
 
@@ -174,7 +181,8 @@ TEST_CASE("one tempered bowl serves a table, large ones are split, machines hold
     CHECK(by(Method::Machine, 0.55)->window >= 4 * 3600 - 1);  // it stirs and holds its temperature
     CHECK(by(Method::Machine, 0.55)->rewarmEvery == 0);
     const auto large = by(Method::Seed, 3);
-    CHECK(std::any_of(large->warnings.begin(), large->warnings.end(), [](const auto& w) { return w.find("feed it") != std::string::npos; }));
+    CHECK(std::any_of(large->warnings.begin(), large->warnings.end(),
+                      [](const auto& w) { return w.find("feed it") != std::string::npos; }));
     // bursts bring in all of the heat, and no list is endless
     for (const double kg : {0.3, 1.0, 4.7, 10.0}) {
         const auto p = by(Method::Butter, kg);
@@ -199,13 +207,16 @@ TEST_CASE("one tempered bowl serves a table, large ones are split, machines hold
 TEST_CASE("what the packet says wins: a label that melts warmer than the table scorches is believed") {
     material::OwnFigures own;
     own.values["meltTo"] = 47;
-    const auto c = material::coating(*io::library().find("white"), material::Temper::Tempered, material::Thinner::None, 0, own, io::library().physics);
+    const auto c = material::coating(*io::library().find("white"), material::Temper::Tempered, material::Thinner::None,
+                                     0, own, io::library().physics);
     REQUIRE(c);
     CHECK(c->meltTo == 47);
     CHECK(c->scorch > 47);
     CHECK(temper::plan(*c, io::library().physics, {}, 0.3, 21, UnitSystem::Metric));
     own.values["scorch"] = 46;  // unless it says that too
-    CHECK(material::coating(*io::library().find("white"), material::Temper::Tempered, material::Thinner::None, 0, own, io::library().physics)->scorch == 46);
+    CHECK(material::coating(*io::library().find("white"), material::Temper::Tempered, material::Thinner::None, 0, own,
+                            io::library().physics)
+              ->scorch == 46);
 }
 
 TEST_CASE("several shelves take several times as much, a plan file keeps them, none and twenty are refused") {

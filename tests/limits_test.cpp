@@ -13,7 +13,9 @@ using json = nlohmann::ordered_json;
 
 namespace {
 
-std::shared_ptr<const form::Mesh> stone(unsigned seed, int fine) { return std::make_shared<const form::Mesh>(keptModel(form::rock(0.05, seed, fine))); }
+std::shared_ptr<const form::Mesh> stone(unsigned seed, int fine) {
+    return std::make_shared<const form::Mesh>(keptModel(form::rock(0.05, seed, fine)));
+}
 
 /// A plan with so many models of 20 480 triangles, each in a piece.
 Plan withModels(int n) {
@@ -34,7 +36,8 @@ std::string reason(const Plan& plan) {
     return p ? p->sentence : "";
 }
 
-/// Puts a stranger's key into every object of a document. @param names levels of this object whose keys are names, and hold no others
+/// Puts a stranger's key into every object of a document. @param names levels of this object whose keys are names, and
+/// hold no others
 /// @returns how many
 int strangers(json& j, int names = 0) {
     int n = 0;
@@ -44,7 +47,11 @@ int strangers(json& j, int names = 0) {
         return n;
     }
     if (!j.is_object()) return 0;
-    for (auto& [key, v] : j.items()) n += strangers(v, names > 0 ? names - 1 : key == "own" ? 2 : key == "melting" || key == "loads" || key == "meshes" ? 1 : 0);
+    for (auto& [key, v] : j.items())
+        n += strangers(v, names > 0                                               ? names - 1
+                          : key == "own"                                          ? 2
+                          : key == "melting" || key == "loads" || key == "meshes" ? 1
+                                                                                  : 0);
     if (names > 0) return n;
     j["x-stranger"] = {{"says", n}};
     return n + 1;
@@ -105,7 +112,8 @@ TEST_CASE("one more than a plan holds is refused in a sentence by the editor and
     CHECK_FALSE(readPlan(writePlan(spots)));
     Plan large = withModels(1);
     auto mesh = std::make_shared<form::Mesh>(*large.meshes.begin()->second);
-    while (mesh->triangles.size() <= limits::kModelTriangles) mesh->triangles.insert(mesh->triangles.end(), mesh->triangles.begin(), mesh->triangles.begin() + 1000);
+    while (mesh->triangles.size() <= limits::kModelTriangles)
+        mesh->triangles.insert(mesh->triangles.end(), mesh->triangles.begin(), mesh->triangles.begin() + 1000);
     large.meshes.begin()->second = mesh;
     CHECK(reason(large).find("triangles") != std::string::npos);
     CHECK_FALSE(readPlan(writePlan(large)));
@@ -203,7 +211,8 @@ TEST_CASE("more kinds than a kitchen makes at once are reckoned more coarsely, a
         CHECK(a.problems.empty());
         CHECK(a.pieces.size() == kinds);
         for (const auto& p : a.pieces) CHECK_FALSE(p->answers.empty());
-        return std::count_if(a.cautions.begin(), a.cautions.end(), [](const auto& c) { return c.find("So many kinds") != std::string::npos; });
+        return std::count_if(a.cautions.begin(), a.cautions.end(),
+                             [](const auto& c) { return c.find("So many kinds") != std::string::npos; });
     };
     CHECK(said(40) == 0);
     CHECK(said(41) == 1);

@@ -1,4 +1,5 @@
-// Catch's own main, in the language of UOVO_LOCALE: what is read and written must not depend on it. scripts/storm.sh locales
+// Catch's own main, in the language of UOVO_LOCALE: what is read and written must not depend on it. scripts/storm.sh
+// locales
 #define CATCH_CONFIG_RUNNER
 #include <catch2/catch.hpp>
 #include <clocale>

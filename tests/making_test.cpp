@@ -52,7 +52,8 @@ std::vector<size_t> kinds(const Making& making) {
 std::pair<int, int> when(const Answers& a, const std::string& id) {
     REQUIRE(a.day);
     for (size_t i = 0; i < a.day->layout.start.size(); ++i)
-        if (a.day->network.tasks[i].id == id) return {a.day->layout.start[i], a.day->layout.start[i] + a.day->network.tasks[i].minutes};
+        if (a.day->network.tasks[i].id == id)
+            return {a.day->layout.start[i], a.day->layout.start[i] + a.day->network.tasks[i].minutes};
     return {-1, -1};
 }
 
@@ -74,7 +75,8 @@ const Answer* said(const Answers& a, const std::string& id, size_t piece = 0) {
 
 }  // namespace
 
-TEST_CASE("a new piece of any family brings a making that keeps every rule of order, and completing it again adds nothing") {
+TEST_CASE(
+    "a new piece of any family brings a making that keeps every rule of order, and completing it again adds nothing") {
     for (const auto& family : form::families()) {
         INFO(family.id);
         Plan plan = one(family.id.c_str());
@@ -108,7 +110,8 @@ TEST_CASE("each rule of order says its sentence and is put right by one change")
               p.without<FillStep>();
               p.making.insert(p.making.begin() + 2, fill);
           }) == Plain{"release-first"});
-    CHECK(breaks("cup", [](Plan&, Piece& p) { p.making.push_back(PlannedCoat(p.coats().front())); }) == Plain{"former-gone", "put-away"});
+    CHECK(breaks("cup", [](Plan&, Piece& p) { p.making.push_back(PlannedCoat(p.coats().front())); }) ==
+          Plain{"former-gone", "put-away"});
     CHECK(breaks("hung-ball", [](Plan& plan, Piece& p) {
               const FillStep fill = test::fill(plan, p, "Sweets", 1e-4, false);
               p.without<FillStep>();
@@ -176,7 +179,8 @@ TEST_CASE("every step with every field is written and read back, and what a newe
     DecorateStep decorate{DecorateStep::Way::Dust, "", "Gold powder", Measure(0.001), Measure(60), {}};
     StoreStep store{StoreStep::Where::Fridge, {}};
     ServeStep serve{ServeStep::How::Drink, "Milk", Measure(2.5e-4), "{\"spoon\":\"long\"}"};
-    p.making = {coat, cast, insert, top, set, ReleaseStep{}, TrimStep{}, JoinStep{}, fill, LidStep{}, decorate, store, serve};
+    p.making = {coat,       cast, insert,    top,      set,   ReleaseStep{}, TrimStep{},
+                JoinStep{}, fill, LidStep{}, decorate, store, serve};
     REQUIRE(p.making.size() == std::variant_size_v<Step>);
     const auto back = readPlan(writePlan(plan));
     REQUIRE(back);
@@ -191,7 +195,8 @@ TEST_CASE("every step with every field is written and read back, and what a newe
 
 TEST_CASE("a plan of version 1 becomes the steps it meant: coats, off its former, trimmed, joined, filled, boxed") {
     const auto read = [](const std::string& piece) {
-        const auto plan = readPlan("{\"format\":\"uovo-plan\",\"version\":1,\"deadline\":\"2027-03-06T18:00\",\"pieces\":[" + piece + "]}");
+        const auto plan = readPlan(
+            "{\"format\":\"uovo-plan\",\"version\":1,\"deadline\":\"2027-03-06T18:00\",\"pieces\":[" + piece + "]}");
         REQUIRE(plan);
         return *plan;
     };
@@ -201,11 +206,18 @@ TEST_CASE("a plan of version 1 becomes the steps it meant: coats, off its former
         for (const auto& s : plan.pieces[0].making) out += stepName(s).substr(0, 9) + ";";
         return out;
     };
-    CHECK(steps(R"({"id":"a","former":{"kind":"balloon"},"coats":[{},{}]})") == "A coat;A coat;Taking it;Trimming;Putting i;");
-    CHECK(steps(R"({"id":"a","former":{"kind":"cup"},"coats":[{}],"filling":{"name":"Cream","cap":0.003}})") == "A coat;Taking it;Trimming;Filling i;A lid;");
-    CHECK(steps(R"({"id":"a","former":{"kind":"hung-ball"},"cast":{"place":"table"},"filling":{"name":"Sweets","perishable":false}})") == "Casting;Taking it;Filling i;Putting i;Putting i;");
-    CHECK(steps(R"({"id":"a","former":{"kind":"basket"},"coats":[{}]})") == "A coat;Casting;Taking it;Trimming;Putting i;Putting i;");
-    const Plan two = read(R"({"id":"a","former":{"kind":"cup"},"coats":[{}],"filling":{"name":"Cream","each":0.00005}},{"id":"b","former":{"kind":"cup"},"coats":[{}],"filling":{"name":"Cream","each":0.00008}},{"id":"c","former":{"kind":"cup"},"coats":[{}],"filling":{"name":"Cream","egg":true}})");
+    CHECK(steps(R"({"id":"a","former":{"kind":"balloon"},"coats":[{},{}]})") ==
+          "A coat;A coat;Taking it;Trimming;Putting i;");
+    CHECK(steps(R"({"id":"a","former":{"kind":"cup"},"coats":[{}],"filling":{"name":"Cream","cap":0.003}})") ==
+          "A coat;Taking it;Trimming;Filling i;A lid;");
+    CHECK(
+        steps(
+            R"({"id":"a","former":{"kind":"hung-ball"},"cast":{"place":"table"},"filling":{"name":"Sweets","perishable":false}})") ==
+        "Casting;Taking it;Filling i;Putting i;Putting i;");
+    CHECK(steps(R"({"id":"a","former":{"kind":"basket"},"coats":[{}]})") ==
+          "A coat;Casting;Taking it;Trimming;Putting i;Putting i;");
+    const Plan two = read(
+        R"({"id":"a","former":{"kind":"cup"},"coats":[{}],"filling":{"name":"Cream","each":0.00005}},{"id":"b","former":{"kind":"cup"},"coats":[{}],"filling":{"name":"Cream","each":0.00008}},{"id":"c","former":{"kind":"cup"},"coats":[{}],"filling":{"name":"Cream","egg":true}})");
     CHECK(two.fillings.size() == 2);  // the same for two kinds of cups, and another of the same name
     CHECK(two.pieces[0].fill()->filling == two.pieces[1].fill()->filling);
     CHECK(two.pieces[0].fill()->each.value == 0.00005);
@@ -332,7 +344,9 @@ TEST_CASE("a spoon that stands in a cup is made before the cup is ready for it, 
     back.piece = "cup";
     plan.pieces[1].making.insert(plan.pieces[1].making.begin() + 1, back);
     const auto found = problems(plan, io::library());
-    CHECK(std::count_if(found.begin(), found.end(), [](const Problem& p) { return p.sentence.find("stands in a piece that stands in it") != std::string::npos; }) == 2);
+    CHECK(std::count_if(found.begin(), found.end(), [](const Problem& p) {
+              return p.sentence.find("stands in a piece that stands in it") != std::string::npos;
+          }) == 2);
 }
 
 TEST_CASE("the yield stress that holds a grain, by hand, and small grains hold where large ones slide") {
@@ -408,14 +422,16 @@ TEST_CASE("decorations come from their own pots, and what does not keep waits in
     plan.pieces[0].insert(cold);
     CHECK(rules(plan).empty());
     const Answers a = test::answersOf(plan);
-    const auto white = std::find_if(a.pots.begin(), a.pots.end(), [](const auto& p) { return p.key.chocolate == "white"; });
+    const auto white =
+        std::find_if(a.pots.begin(), a.pots.end(), [](const auto& p) { return p.key.chocolate == "white"; });
     REQUIRE(white != a.pots.end());
     CHECK(white->pieces == Approx(0.004 * a.pieces[0]->make));
     CHECK(white->late == Approx(0.004 * a.pieces[0]->make));
     REQUIRE(a.day->problem.empty());
     CHECK(when(a, "p/store").first - when(a, "p/fill").second <= io::library().usual("fillingMost") / 60);
     bool held = false;
-    for (const auto& h : a.day->network.holds) held = held || a.day->network.tasks[static_cast<size_t>(h.from)].step == "store";
+    for (const auto& h : a.day->network.holds)
+        held = held || a.day->network.tasks[static_cast<size_t>(h.from)].step == "store";
     CHECK(held);
 }
 
@@ -426,7 +442,8 @@ TEST_CASE("chocolate in a drink is weighed against its milk") {
     drink.amount = Measure(0.01);
     plan.pieces[0].insert(drink);
     CHECK(said(test::answersOf(plan, test::withoutDay()), "drink")->sentence.find("thin") != std::string::npos);
-    std::get<ServeStep>(plan.pieces[0].making.back()).amount = Measure(test::answersOf(plan, test::withoutDay()).pieces[0]->made->mass / 150);  // 150 g a litre
+    std::get<ServeStep>(plan.pieces[0].making.back()).amount =
+        Measure(test::answersOf(plan, test::withoutDay()).pieces[0]->made->mass / 150);  // 150 g a litre
     CHECK(said(test::answersOf(plan, test::withoutDay()), "drink")->tone == Tone::Good);
 }
 
@@ -465,14 +482,18 @@ TEST_CASE("every step of every making is in the day once a round or once in all,
         CHECK((!a.day->problem.empty() || schedule::check(a.day->network, a.day->layout).empty()));
         for (const auto& p : plan.pieces) {
             INFO(p.shape.family);
-            const auto count = [&](const std::string& step) { return std::count_if(a.day->network.tasks.begin(), a.day->network.tasks.end(), [&](const auto& t) { return t.piece == p.id && t.step == step; }); };
+            const auto count = [&](const std::string& step) {
+                return std::count_if(a.day->network.tasks.begin(), a.day->network.tasks.end(),
+                                     [&](const auto& t) { return t.piece == p.id && t.step == step; });
+            };
             const auto fills = StepsOf<const FillStep>(p.making).size();
             if (fills > 0) CHECK(count("fill") >= 1);
             if (!p.lid()) CHECK(count("lid") == 0);
             if (!firstOf<JoinStep>(p.making)) CHECK(count("join") == 0);
             if (!firstOf<ReleaseStep>(p.making)) CHECK(count("release") + count("unmold") + count("uncast") == 0);
             for (size_t i = 0; i < p.making.size(); ++i)
-                if (std::holds_alternative<DecorateStep>(p.making[i])) CHECK(count("decorate-" + std::to_string(i)) >= 1);
+                if (std::holds_alternative<DecorateStep>(p.making[i]))
+                    CHECK(count("decorate-" + std::to_string(i)) >= 1);
         }
     }
     CHECK(days >= 10);
@@ -481,7 +502,8 @@ TEST_CASE("every step of every making is in the day once a round or once in all,
 TEST_CASE("a shell pressed with an insert holds what the insert kept free, by hand, and its share and lid count") {
     Plan plan = one("pressed");
     auto& p = plan.pieces[0];
-    p.shape.values = {{"baseDiameter", 0.05}, {"topDiameter", 0.05}, {"height", 0.06}, {"fillLine", 0.055}, {"gap", 0.004}, {"floor", 0.005}};
+    p.shape.values = {{"baseDiameter", 0.05}, {"topDiameter", 0.05}, {"height", 0.06},
+                      {"fillLine", 0.055},    {"gap", 0.004},        {"floor", 0.005}};
     test::fill(plan, p, "Cream").share = Measure(0.5);
     p.having<LidStep>().depth = Measure(0.003);
     const Answers a = test::answersOf(plan, test::withoutDay());
@@ -490,11 +512,13 @@ TEST_CASE("a shell pressed with an insert holds what the insert kept free, by ha
     CHECK(a.pieces[0]->fillEach == Approx(0.5 * hand).epsilon(1e-9));
     CHECK(a.pieces[0]->capMass > 0.004);
     // chocolate: the cylinder of 50 mm up to the fill line, less the room
-    CHECK(a.pieces[0]->made->mass == Approx((M_PI * 0.025 * 0.025 * 0.055 - hand) * a.pieces[0]->coating.densitySolid).epsilon(5e-3));
+    CHECK(a.pieces[0]->made->mass ==
+          Approx((M_PI * 0.025 * 0.025 * 0.055 - hand) * a.pieces[0]->coating.densitySolid).epsilon(5e-3));
 }
 
 TEST_CASE("a figure of any two halves weighs twice a half, holds twice as much, and is filled before it is closed") {
-    for (const auto& [half, family] : {std::pair{"bought mold", "bought"}, {"half egg", "egg-half"}, {"dome", "half-ball"}}) {
+    for (const auto& [half, family] :
+         {std::pair{"bought mold", "bought"}, {"half egg", "egg-half"}, {"dome", "half-ball"}}) {
         INFO(half);
         Plan plan = one("halves");
         auto& p = plan.pieces[0];
@@ -502,10 +526,15 @@ TEST_CASE("a figure of any two halves weighs twice a half, holds twice as much, 
         p.shape.choices["half"] = half;
         Plan single = one(family);
         auto& h = single.pieces[0].shape.values;
-        if (half == std::string("dome")) p.shape.values["length"] = Measure(0.08), p.shape.values["depth"] = Measure(0.04), h["diameter"] = Measure(0.08), h["depth"] = Measure(0.04);
+        if (half == std::string("dome"))
+            p.shape.values["length"] = Measure(0.08), p.shape.values["depth"] = Measure(0.04),
+            h["diameter"] = Measure(0.08), h["depth"] = Measure(0.04);
         if (half == std::string("half egg")) h["length"] = Measure(0.09), h["width"] = Measure(0.06);
-        if (half == std::string("bought mold")) h["length"] = Measure(0.09), h["width"] = Measure(0.06), h["depth"] = Measure(0.03), h["water"] = Measure(80e-6);
-        const Answers whole = test::answersOf(plan, test::withoutDay()), one_half = test::answersOf(single, test::withoutDay());
+        if (half == std::string("bought mold"))
+            h["length"] = Measure(0.09), h["width"] = Measure(0.06), h["depth"] = Measure(0.03),
+            h["water"] = Measure(80e-6);
+        const Answers whole = test::answersOf(plan, test::withoutDay()),
+                      one_half = test::answersOf(single, test::withoutDay());
         REQUIRE(whole.pieces[0]->made);
         CHECK(whole.pieces[0]->made->mass == Approx(2 * one_half.pieces[0]->made->mass).epsilon(0.01));
         CHECK(whole.pieces[0]->made->capacity == Approx(2 * one_half.pieces[0]->made->capacity).epsilon(0.01));
@@ -532,7 +561,8 @@ TEST_CASE("steps out of order never break a day: each is done once, its tasks ha
         p.count = 4;
         if (p.couldBeCoated() && storm::chance(r, 0.5)) p.coatWith(usualCoats(p, plan, io::library()));
         if (storm::chance(r, 0.6)) test::fill(plan, p, "Cream", 2e-5);
-        for (const Step& extra : std::initializer_list<Step>{InsertStep{}, SetStep{}, DecorateStep{}, LidStep{}, JoinStep{}, ReleaseStep{}, StoreStep{}, TrimStep{}})
+        for (const Step& extra : std::initializer_list<Step>{InsertStep{}, SetStep{}, DecorateStep{}, LidStep{},
+                                                             JoinStep{}, ReleaseStep{}, StoreStep{}, TrimStep{}})
             if (storm::chance(r, 0.4)) p.making.push_back(extra);
         std::shuffle(p.making.begin(), p.making.end(), r);
         if (!problems(plan, io::library()).empty()) continue;

@@ -2,8 +2,8 @@
 
 #include "core/heat/dew.h"
 
-#include "core/heat/crystal.h"
 #include "core/heat/body.h"
+#include "core/heat/crystal.h"
 #include "io/embedded_data.h"
 #include "support.h"
 
@@ -41,17 +41,21 @@ TEST_CASE("thinning lowers viscosity and yield stress, a person's own figures wi
     const auto& lib = io::library();
     const auto& dark = *lib.find("dark");
     const auto plain = test::coating("dark");
-    const auto thin = *material::coating(dark, material::Temper::Tempered, material::Thinner::CocoaButter, 0.03, {}, lib.physics);
+    const auto thin =
+        *material::coating(dark, material::Temper::Tempered, material::Thinner::CocoaButter, 0.03, {}, lib.physics);
     CHECK(thin.viscosity40 == Approx(plain.viscosity40 * 0.9 * 0.9 * 0.9));
     CHECK(thin.yield40 < plain.yield40);
-    const auto oily = *material::coating(dark, material::Temper::Tempered, material::Thinner::VegetableOil, 0.05, {}, lib.physics);
+    const auto oily =
+        *material::coating(dark, material::Temper::Tempered, material::Thinner::VegetableOil, 0.05, {}, lib.physics);
     CHECK(oily.growthRate < plain.growthRate);
     material::OwnFigures own;
     own.values = {{"workLow", 30.0}, {"workHigh", 30.5}, {"yield40", 12.0}};
-    const auto mine = *material::coating(dark, material::Temper::Tempered, material::Thinner::None, 0, own, lib.physics);
+    const auto mine =
+        *material::coating(dark, material::Temper::Tempered, material::Thinner::None, 0, own, lib.physics);
     CHECK(mine.working() == Approx(30.25));
     CHECK(mine.yield40 == 12.0);
-    CHECK_FALSE(material::coating(dark, material::Temper::Tempered, material::Thinner::CocoaButter, 0.5, {}, lib.physics));
+    CHECK_FALSE(
+        material::coating(dark, material::Temper::Tempered, material::Thinner::CocoaButter, 0.5, {}, lib.physics));
 }
 
 TEST_CASE("label temperatures that contradict each other are refused") {
@@ -109,7 +113,8 @@ TEST_CASE("untempered chocolate sets later than tempered, compound sooner in the
         w.crystals = c.crystalsAtStart;
         return setting::settle(setting::cast(w, c), heat::CrystalLaw(c, io::library().physics), {}, {{6, 11, 0}});
     };
-    const auto tempered = minutes(test::coating("dark")), raw = minutes(test::coating("dark", material::Temper::Untempered));
+    const auto tempered = minutes(test::coating("dark")),
+               raw = minutes(test::coating("dark", material::Temper::Untempered));
     CHECK(raw.set > tempered.set * 1.05);
     CHECK(raw.lock > tempered.lock * 1.2);
     for (const auto& t : {tempered, raw, minutes(test::coating("milk")), minutes(test::coating("compound"))}) {
@@ -126,7 +131,9 @@ TEST_CASE("untempered dark is firm in minutes in the fridge, in hours at 21 °C,
         setting::Wall w;
         w.coatTemperature = 34;
         w.crystals = raw.crystalsAtStart;
-        return setting::settle(setting::cast(w, raw), heat::CrystalLaw(raw, io::library().physics), {}, {{air, 11, 0}}).firm / 60;
+        return setting::settle(setting::cast(w, raw), heat::CrystalLaw(raw, io::library().physics), {}, {{air, 11, 0}})
+                   .firm /
+               60;
     };
     CHECK(firm(6) > 8);
     CHECK(firm(6) < 16);
@@ -137,8 +144,16 @@ TEST_CASE("untempered dark is firm in minutes in the fridge, in hours at 21 °C,
 TEST_CASE("six nodes or forty, two seconds or ten: the same minutes within 2 %") {
     const auto c = test::coating("milk");
     const heat::CrystalLaw law(c, io::library().physics);
-    setting::Wall wall{.coat = 0.004, .shell = 0.003, .coatTemperature = 29.5, .shellTemperature = 12, .crystals = c.crystalsAtStart, .former = {2200, 0, -1}, .shut = false, .tray = 0};
-    setting::Chunk chunk{.half = 0.015, .volumeOverArea = 0.0072, .temperature = 29.5, .crystals = c.crystalsAtStart, .core = {}};
+    setting::Wall wall{.coat = 0.004,
+                       .shell = 0.003,
+                       .coatTemperature = 29.5,
+                       .shellTemperature = 12,
+                       .crystals = c.crystalsAtStart,
+                       .former = {2200, 0, -1},
+                       .shut = false,
+                       .tray = 0};
+    setting::Chunk chunk{
+        .half = 0.015, .volumeOverArea = 0.0072, .temperature = 29.5, .crystals = c.crystalsAtStart, .core = {}};
     const std::vector<setting::Stay> stays{{21, 11, 400}, {6, 11, 0}};
     const auto near = [](const setting::Times& a, const setting::Times& b) {
         CHECK(a.lock == Approx(b.lock).epsilon(0.02));
@@ -146,7 +161,8 @@ TEST_CASE("six nodes or forty, two seconds or ten: the same minutes within 2 %")
         CHECK(a.set == Approx(b.set).epsilon(0.02));
         CHECK(a.release == Approx(b.release).epsilon(0.03));
     };
-    const auto usualWall = setting::settle(setting::cast(wall, c), law, {}, stays), usualChunk = setting::settle(setting::cast(chunk, c), law, {}, stays);
+    const auto usualWall = setting::settle(setting::cast(wall, c), law, {}, stays),
+               usualChunk = setting::settle(setting::cast(chunk, c), law, {}, stays);
     for (const size_t nodes : {6, 40}) {
         near(setting::settle(setting::cast(wall, c, nodes), law, {}, stays), usualWall);
         near(setting::settle(setting::cast(chunk, c, nodes), law, {}, stays), usualChunk);
@@ -160,7 +176,9 @@ TEST_CASE("six nodes or forty, two seconds or ten: the same minutes within 2 %")
 TEST_CASE("a closed ball, a biscuit, silicone and a heavier form each set slower, a tray that is cold sooner") {
     const auto c = test::coating("dark");
     const heat::CrystalLaw law(c, io::library().physics);
-    const auto release = [&](const setting::Wall& w) { return setting::settle(setting::cast(w, c), law, {}, {{6, 11, 0}}).release; };
+    const auto release = [&](const setting::Wall& w) {
+        return setting::settle(setting::cast(w, c), law, {}, {{6, 11, 0}}).release;
+    };
     setting::Wall usual;
     usual.coat = 0.004;
     const double plain = release(usual);
@@ -224,7 +242,8 @@ TEST_CASE("a body's heat and latent heat balance") {
     const heat::CrystalLaw law(test::coating("dark"), io::library().physics);
     const auto enthalpy = [&] {
         double sum = 0;
-        for (size_t i = 0; i < s.T.size(); ++i) sum += s.density * s.volume(i) * (s.heatCapacity * s.T[i] - s.latentHeat * s.X[i]);
+        for (size_t i = 0; i < s.T.size(); ++i)
+            sum += s.density * s.volume(i) * (s.heatCapacity * s.T[i] - s.latentHeat * s.X[i]);
         return sum + s.inner.capacity * s.inner.T + s.outer.capacity * s.outer.T;
     };
     for (const double spread : {0.0, 1.3}) {
@@ -241,15 +260,18 @@ TEST_CASE("a body's heat and latent heat balance") {
 TEST_CASE("radiation warms a cold wall but carries no vapour") {
     heat::ColdWall cold;
     cold.temperature = 5;
-    const auto by = [&](double transfer, double radiation) { return heat::condensation(cold, 22, 0.6, transfer, radiation); };
+    const auto by = [&](double transfer, double radiation) {
+        return heat::condensation(cold, 22, 0.6, transfer, radiation);
+    };
     const auto air = by(11, 0), both = by(11, 5), none = by(11, 11);
     CHECK(air.wet);
     CHECK(none.wet);
-    CHECK(none.film == 0);                       // warmed by radiation alone no water comes to it
+    CHECK(none.film == 0);  // warmed by radiation alone no water comes to it
     CHECK(both.film < air.film);
-    CHECK(both.film > 0.3 * air.film);           // six of eleven parts, a little longer
+    CHECK(both.film > 0.3 * air.film);  // six of eleven parts, a little longer
     CHECK(both.film < 0.75 * air.film);
     CHECK(none.wetSeconds > 0.9 * heat::drySurfaceTime(cold, 22, 0.6, 11));
-    CHECK(none.wetSeconds == Approx(heat::drySurfaceTime(cold, 22, 0.6, 11)).epsilon(0.02));  // closed form without condensation
+    CHECK(none.wetSeconds ==
+          Approx(heat::drySurfaceTime(cold, 22, 0.6, 11)).epsilon(0.02));  // closed form without condensation
     CHECK_FALSE(heat::condensation({0.003, 1300, 1650, 15, 2}, 22, 0.5, 11, 5).wet);  // dew point 11.1 °C
 }

@@ -1,7 +1,7 @@
 // The film on a mesh: its surface, its pools, its schedules, and coat cases from the command line.
-#include <catch2/catch.hpp>
 #include <fmt/format.h>
 #include <unistd.h>
+#include <catch2/catch.hpp>
 
 #include <cmath>
 #include <filesystem>
@@ -29,10 +29,16 @@ form::Mesh sphere(double R, double edge) {
     form::LatheOptions o;
     o.edge = o.along = edge;
     o.onSurface = true;
-    return form::lathe({form::Stretch{[=](double u) {
-        const double t = kPi * u;
-        return form::CurvePoint{R * std::sin(t), R - R * std::cos(t), kPi * R * std::cos(t), kPi * R * std::sin(t), 0, 0};
-    }, form::Mark::Wall, {}}}, o);
+    return form::lathe(
+        {form::Stretch{
+            [=](double u) {
+                const double t = kPi * u;
+                return form::CurvePoint{
+                    R * std::sin(t), R - R * std::cos(t), kPi * R * std::cos(t), kPi * R * std::sin(t), 0, 0};
+            },
+            form::Mark::Wall,
+            {}}},
+        o);
 }
 
 MeshJob jobOn(const Surface& s) {
@@ -50,7 +56,8 @@ MeshJob jobOn(const Surface& s) {
 }
 
 json balloonCase() {
-    return json::parse(R"({"piece": {"former": {"kind": "balloon", "girth": 0.44, "length": 0.16, "dip": 0.09, "pear": 0.2}, "chocolate": "dark",
+    return json::parse(
+        R"({"piece": {"former": {"kind": "balloon", "girth": 0.44, "length": 0.16, "dip": 0.09, "pear": 0.2}, "chocolate": "dark",
         "coats": [{"way": "dip", "temperature": 33, "drain": 40, "rest": "hung", "delay": 120, "place": "fridge", "stay": 900}]},
         "on": {"triangles": 1500}, "ask": [{"what": "mean"}]})");
 }
@@ -93,9 +100,12 @@ TEST_CASE("a cylinder's surface is bent one way only, and its rims look out of t
     form::LatheOptions o;
     o.edge = o.along = 0.003;
     o.onSurface = true;
-    const Surface s = surfaceOf(form::lathe({{[=](double u) { return form::CurvePoint{R * u, 0, R, 0, 0, 0}; }, form::Mark::Lid, {}},
-                                             {[=](double u) { return form::CurvePoint{R, h * u, 0, h, 0, 0}; }, form::Mark::Wall, {}},
-                                             {[=](double u) { return form::CurvePoint{R * (1 - u), h, -R, 0, 0, 0}; }, form::Mark::Lid, {}}}, o), true);
+    const Surface s = surfaceOf(
+        form::lathe({{[=](double u) { return form::CurvePoint{R * u, 0, R, 0, 0, 0}; }, form::Mark::Lid, {}},
+                     {[=](double u) { return form::CurvePoint{R, h * u, 0, h, 0, 0}; }, form::Mark::Wall, {}},
+                     {[=](double u) { return form::CurvePoint{R * (1 - u), h, -R, 0, 0, 0}; }, form::Mark::Lid, {}}},
+                    o),
+        true);
     int rims = 0;
     for (size_t i = 0; i < s.size(); ++i) {
         CHECK(s.mean[i] == Approx(1 / (2 * R)).epsilon(0.03));
@@ -198,7 +208,8 @@ TEST_CASE("the same job gives the same wall, and frames tell how it came about")
     REQUIRE(a->frames.size() >= 10);
     for (size_t k = 1; k < a->frames.size(); ++k) CHECK(a->frames[k].time > a->frames[k - 1].time);
     CHECK(a->frames.back().flows <= a->frames.front().flows);
-    for (const auto& f : a->frames) CHECK(f.mass + f.dripped == Approx(a->frames.front().mass + a->frames.front().dripped).epsilon(1e-9));
+    for (const auto& f : a->frames)
+        CHECK(f.mass + f.dripped == Approx(a->frames.front().mass + a->frames.front().dripped).epsilon(1e-9));
     double last = 0;
     const auto watched = coat::coat(job, {}, [&](double share) {
         CHECK(share >= last - 1e-12);
@@ -211,7 +222,8 @@ TEST_CASE("the same job gives the same wall, and frames tell how it came about")
 }
 
 TEST_CASE("tapping and scraping take chocolate off, a brush puts it where it points") {
-    const Surface s = surfaceOf(form::build(form::usual("half-ball"), {}, {1500, 24, true})->items[0].shape.surface, false);
+    const Surface s =
+        surfaceOf(form::build(form::usual("half-ball"), {}, {1500, 24, true})->items[0].shape.surface, false);
     MeshJob job = jobOn(s);
     job.steps[0].coat.way = Way::Pour;
     job.steps[0].coat.drain = 20;
@@ -246,7 +258,9 @@ TEST_CASE("impossible schedules are refused with their place") {
     CHECK(says([](MeshJob& j) { j.steps.clear(); }).find("at least one coat") != std::string::npos);
     CHECK(says([](MeshJob& j) { j.steps.assign(101, j.steps[0]); }).find("101 coats") != std::string::npos);
     CHECK(says([](MeshJob& j) { j.steps[0].fill = 1; }).find("It holds") != std::string::npos);
-    CHECK(says([](MeshJob& j) { j.steps[0].turns = {{{0, 0, 1}, 90000}}; }).find("longer than a day") != std::string::npos);
+    CHECK(says([](MeshJob& j) {
+              j.steps[0].turns = {{{0, 0, 1}, 90000}};
+          }).find("longer than a day") != std::string::npos);
     CHECK(says([](MeshJob& j) { j.steps[0].turns = {{{0, 0, 1}, -5}}; }).find("@coats/0/turns") != std::string::npos);
     CHECK(says([](MeshJob& j) { j.steps[0].turns = {{{0, 0, 0}, 5}}; }).find("no direction") != std::string::npos);
     CHECK(says([](MeshJob& j) { j.steps[0].brush = {1, 2}; }).find("another mesh") != std::string::npos);
@@ -273,7 +287,12 @@ TEST_CASE("coat cases answer what they are asked, on a profile and on meshes ali
     c["on"] = {{"cells", 100}};
     CHECK(value(c) == Approx(mesh).epsilon(0.05));
     c = balloonCase();
-    c["ask"] = json::array({{{"what", "mass"}}, {{"what", "thinnest"}}, {{"what", "mean"}}, {{"what", "thickest"}}, {{"what", "lock"}}, {{"what", "wall"}, {"at", {0.07, 0, 0.06}}, {"name", "side"}}});
+    c["ask"] = json::array({{{"what", "mass"}},
+                            {{"what", "thinnest"}},
+                            {{"what", "mean"}},
+                            {{"what", "thickest"}},
+                            {{"what", "lock"}},
+                            {{"what", "wall"}, {"at", {0.07, 0, 0.06}}, {"name", "side"}}});
     const auto done = cli::answerCase(c);
     REQUIRE(done);
     REQUIRE(done->answers.size() == 6);
@@ -296,7 +315,8 @@ TEST_CASE("coat cases answer what they are asked, on a profile and on meshes ali
 }
 
 TEST_CASE("a model from a file is coated, in its unit") {
-    const std::string path = (std::filesystem::temp_directory_path() / fmt::format("uovo-test-{}-ball.stl", ::getpid())).string();
+    const std::string path =
+        (std::filesystem::temp_directory_path() / fmt::format("uovo-test-{}-ball.stl", ::getpid())).string();
     REQUIRE(io::writeMeshFile(path, sphere(0.05, 0.006)));  // in mm, as its unit is written
     json c = balloonCase();
     c["on"] = {{"file", path}, {"unit", "mm"}, {"outside", true}};

@@ -17,7 +17,8 @@ namespace {
 Mesh cube(double a) {
     Mesh m;
     for (int i = 0; i < 8; ++i) m.points.push_back({i & 1 ? a : 0, i & 2 ? a : 0, i & 4 ? a : 0});
-    for (const auto& q : {std::array{0, 2, 3, 1}, {4, 5, 7, 6}, {0, 1, 5, 4}, {2, 6, 7, 3}, {0, 4, 6, 2}, {1, 3, 7, 5}}) {
+    for (const auto& q :
+         {std::array{0, 2, 3, 1}, {4, 5, 7, 6}, {0, 1, 5, 4}, {2, 6, 7, 3}, {0, 4, 6, 2}, {1, 3, 7, 5}}) {
         m.triangles.push_back({q[0], q[1], q[2]});
         m.triangles.push_back({q[0], q[2], q[3]});
     }
@@ -26,9 +27,12 @@ Mesh cube(double a) {
 
 Mesh sphere(double R, double edge) {
     Stretch s{[=](double u) {
-        const double t = pi * u;
-        return CurvePoint{R * std::sin(t), R - R * std::cos(t), pi * R * std::cos(t), pi * R * std::sin(t), 0, 0};
-    }, Mark::Wall, {}};
+                  const double t = pi * u;
+                  return CurvePoint{
+                      R * std::sin(t), R - R * std::cos(t), pi * R * std::cos(t), pi * R * std::sin(t), 0, 0};
+              },
+              Mark::Wall,
+              {}};
     LatheOptions o;
     o.edge = o.along = edge;
     return lathe({s}, o);
@@ -180,7 +184,8 @@ TEST_CASE("thinning out keeps a model closed and nearly as large, it stops when 
 }
 
 TEST_CASE("plates have their polygon's area and well-shaped triangles, holes and all") {
-    const Loop outer{{0, 0}, {0.1, 0}, {0.1, 0.08}, {0, 0.08}}, hole{{0.03, 0.03}, {0.03, 0.05}, {0.06, 0.05}, {0.06, 0.03}};
+    const Loop outer{{0, 0}, {0.1, 0}, {0.1, 0.08}, {0, 0.08}},
+        hole{{0.03, 0.03}, {0.03, 0.05}, {0.06, 0.05}, {0.06, 0.03}};
     for (const double edge : {0.003, 0.006, 0.012}) {
         const Mesh m = plate({outer, hole}, 0.004, edge);
         const MeshReport r = inspect(m);

@@ -25,7 +25,8 @@ coat::Surface ball(double R, double triangles) {
 }
 
 double seconds(const std::vector<coat::Turn>& turns) {
-    return std::accumulate(turns.begin(), turns.end(), 0.0, [](double s, const coat::Turn& t) { return s + t.seconds; });
+    return std::accumulate(turns.begin(), turns.end(), 0.0,
+                           [](double s, const coat::Turn& t) { return s + t.seconds; });
 }
 
 /// A ball with one coat that is filled in and moved so.
@@ -39,7 +40,9 @@ Plan ballPlan(double fill, coat::Motion motion, double moveFor) {
     return plan;
 }
 
-double thinnestOf(const coat::MeshCoats& c) { return *std::min_element(c.coats.back().wall.begin(), c.coats.back().wall.end()); }
+double thinnestOf(const coat::MeshCoats& c) {
+    return *std::min_element(c.coats.back().wall.begin(), c.coats.back().wall.end());
+}
 
 }  // namespace
 
@@ -53,7 +56,10 @@ TEST_CASE("a planned motion becomes turns that last as long as planned, in unit 
             c.moveFor = lasts;
             c.moveEvery = 60;
             const auto step = coat::meshStep(c, s, false);
-            CHECK(seconds(step.turns) == Approx(lasts + (motion == coat::Motion::Spin ? 0 : coat::kSwirl)));  // swirled until no patch is bare, then turned
+            CHECK(seconds(step.turns) ==
+                  Approx(lasts + (motion == coat::Motion::Spin
+                                      ? 0
+                                      : coat::kSwirl)));  // swirled until no patch is bare, then turned
             for (const auto& t : step.turns) {
                 CHECK(form::length(t.up) == Approx(1));
                 CHECK(t.seconds > 0);
@@ -112,7 +118,8 @@ TEST_CASE("more turns leave fewer bare places, what once was wet is never bare a
         before = done->coats[0].bare;
         size_t bare = s.size();
         for (const auto& f : done->frames) {
-            const auto now = static_cast<size_t>(std::count_if(f.thickness.begin(), f.thickness.end(), [](float t) { return t < 1e-5f; }));
+            const auto now = static_cast<size_t>(
+                std::count_if(f.thickness.begin(), f.thickness.end(), [](float t) { return t < 1e-5f; }));
             CHECK(now <= bare);
             bare = now;
         }
@@ -150,7 +157,8 @@ TEST_CASE("a bowl on its own triangles agrees with its meridian: grams, mid-wall
         CHECK(mesh->coats.wall[middle] == Approx(profile->coats.wall[middle]).epsilon(0.05));
         for (size_t k = 0; k < 2; ++k) {
             CHECK(mesh->coats.coats[k].lockTypical == Approx(profile->coats.coats[k].lockTypical).epsilon(0.06));
-            CHECK(mesh->coats.coats[k].footRadius == Approx(profile->coats.coats[k].footRadius).epsilon(0.1).margin(1e-9));
+            CHECK(mesh->coats.coats[k].footRadius ==
+                  Approx(profile->coats.coats[k].footRadius).epsilon(0.1).margin(1e-9));
         }
         CHECK(mesh->coats.error < 1e-10);
     }
@@ -191,7 +199,9 @@ TEST_CASE("strokes of a brush thicken the wall where they are painted and nowher
     const auto& shape = before->made->assembly.items[0].shape;
     size_t target = 0;
     for (size_t i = 0; i < shape.surface.points.size(); ++i)
-        if (form::length(shape.surface.points[i] - form::Vec3{0.02, 0, 0.01}) < form::length(shape.surface.points[target] - form::Vec3{0.02, 0, 0.01})) target = i;
+        if (form::length(shape.surface.points[i] - form::Vec3{0.02, 0, 0.01}) <
+            form::length(shape.surface.points[target] - form::Vec3{0.02, 0, 0.01}))
+            target = i;
     const form::Vec3 spot = shape.surface.points[target];
     c.spots = {{spot, 1}};
     plan.pieces[0].coats().push_back(c);
@@ -200,7 +210,8 @@ TEST_CASE("strokes of a brush thicken the wall where they are painted and nowher
     const auto& wall = after->made->assembly.items[0].shape.thickness;
     CHECK(wall[target] > shape.thickness[target] + 0.0015);  // it runs a little before it locks
     for (size_t i = 0; i < wall.size(); ++i)
-        if (form::length(shape.surface.points[i] - spot) > 0.05) CHECK(wall[i] == Approx(shape.thickness[i]).margin(2e-5));
+        if (form::length(shape.surface.points[i] - spot) > 0.05)
+            CHECK(wall[i] == Approx(shape.thickness[i]).margin(2e-5));
     // a stroke in the air between corners goes to the nearest one
     plan.pieces[0].coats().back().spots = {{spot * 3.0, 1}};
     CHECK(only(plan)->made->mass - before->made->mass == Approx(0.006).epsilon(0.3));
@@ -223,7 +234,9 @@ TEST_CASE("a brush round the rim of a part reaches fifteen millimetres, not its 
         if (s.at[i].z > top - 0.008) CHECK(rim.brush[i] == 1);
         if (std::hypot(s.at[i].x, s.at[i].y) > 0.031) CHECK(foot.brush[i] == 0);
     }
-    CHECK(foot.brush[static_cast<size_t>(std::min_element(s.at.begin(), s.at.end(), [](const auto& a, const auto& b) { return a.z < b.z; }) - s.at.begin())] == 1);
+    CHECK(foot.brush[static_cast<size_t>(
+              std::min_element(s.at.begin(), s.at.end(), [](const auto& a, const auto& b) { return a.z < b.z; }) -
+              s.at.begin())] == 1);
 }
 
 TEST_CASE("scraping levels the rim and tapping runs a stiff film off") {
@@ -263,7 +276,8 @@ TEST_CASE("a coat of another chocolate lies apart, comes from its own pot, and i
         layer += (s.coats.coats[1].wall[i] - s.coats.coats[0].wall[i]) * s.profile.area[i];
     }
     const auto white = test::coating("white");
-    CHECK(layer == Approx(s.coats.coats[1].added / white.densitySolid).epsilon(0.1));  // a curved layer is a little less than area times thickness
+    CHECK(layer == Approx(s.coats.coats[1].added / white.densitySolid)
+                       .epsilon(0.1));  // a curved layer is a little less than area times thickness
     // its own figures reach that coat: a white that flows twice as stiffly leaves more
     plan.own["white"].values["yield40"] = 9;
     const auto stiff = test::answersOf(plan, test::withoutDay());
@@ -324,10 +338,14 @@ TEST_CASE("what cannot be is said beside its field") {
     };
     const std::vector<Case> cases{
         {"moveFor", [](PlannedCoat& c) { c.motion = coat::Motion::Side, c.moveFor = Measure(-3); }, "not a time"},
-        {"moveFor", [](PlannedCoat& c) { c.motion = coat::Motion::Spin, c.moveFor = Measure(25 * 3600); }, "longer than"},
-        {"moveFor", [](PlannedCoat& c) { c.motion = coat::Motion::Spin, c.moveFor = Measure(std::nan("")); }, "not a time"},
+        {"moveFor", [](PlannedCoat& c) { c.motion = coat::Motion::Spin, c.moveFor = Measure(25 * 3600); },
+         "longer than"},
+        {"moveFor", [](PlannedCoat& c) { c.motion = coat::Motion::Spin, c.moveFor = Measure(std::nan("")); },
+         "not a time"},
         {"moveEvery", [](PlannedCoat& c) { c.motion = coat::Motion::Over, c.moveEvery = Measure(0); }, "quickest"},
-        {"moveEvery", [](PlannedCoat& c) { c.motion = coat::Motion::Over, c.moveEvery = Measure(2), c.moveFor = Measure(7200); }, "500 turns"},
+        {"moveEvery",
+         [](PlannedCoat& c) { c.motion = coat::Motion::Over, c.moveEvery = Measure(2), c.moveFor = Measure(7200); },
+         "500 turns"},
         {"tap", [](PlannedCoat& c) { c.tap = Measure(-1); }, "not a time"},
         {"tap", [](PlannedCoat& c) { c.tap = Measure(1e6); }, "longer than"},
         {"where", [](PlannedCoat& c) { c.way = coat::Way::Brush, c.where = coat::Where::Spots; }, "Paint on the piece"},
@@ -383,7 +401,8 @@ TEST_CASE("deep narrow flutes shut air in when they are poured first, wide ones 
         part.values["flutes"] = Measure(flutes);
         if (brushed) plan.pieces[0].coats()[0].way = coat::Way::Brush;
         const auto w = only(plan)->made->wall;
-        return std::count_if(w->blemishes.begin(), w->blemishes.end(), [](const auto& b) { return b.kind == coat::Blemish::Kind::Groove; });
+        return std::count_if(w->blemishes.begin(), w->blemishes.end(),
+                             [](const auto& b) { return b.kind == coat::Blemish::Kind::Groove; });
     };
     CHECK(grooves(0.002, 8, false) == 0);
     CHECK(grooves(0.010, 24, false) > 0);

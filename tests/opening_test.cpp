@@ -54,7 +54,8 @@ TEST_CASE("what a hole takes off is a cap: 2 pi R h times the wall, with h = R -
     CHECK(melted(ball(0.06, false)) > melted(ball(0, false)) - 0.001);
 }
 
-TEST_CASE("a scoop goes through a hole that is wide enough, not through a narrow one, and a shallow cap opens nothing") {
+TEST_CASE(
+    "a scoop goes through a hole that is wide enough, not through a narrow one, and a shallow cap opens nothing") {
     const auto wide = only(ball(0.07, false)), narrow = only(ball(0.05, false)), none = only(ball(0.02, false));
     CHECK(find(*wide, "opening")->tone == Tone::Good);
     CHECK(find(*wide, "opening")->sentence.find("goes through") != std::string::npos);
@@ -95,7 +96,11 @@ TEST_CASE("the day melts the holes once the balls are off their molds, with its 
     const auto a = test::answersOf(plan);
     REQUIRE(a.day);
     const auto& tasks = a.day->network.tasks;
-    const auto at = [&](const char* what) { return static_cast<size_t>(std::find_if(tasks.begin(), tasks.end(), [&](const auto& t) { return t.id.ends_with(what); }) - tasks.begin()); };
+    const auto at = [&](const char* what) {
+        return static_cast<size_t>(
+            std::find_if(tasks.begin(), tasks.end(), [&](const auto& t) { return t.id.ends_with(what); }) -
+            tasks.begin());
+    };
     REQUIRE(at("/open") < tasks.size());
     CHECK(a.day->layout.start[at("/open")] >= a.day->layout.start[at("/unmold")] + tasks[at("/unmold")].minutes);
     CHECK(std::count(tasks[at("/open")].cautions.begin(), tasks[at("/open")].cautions.end(), "warm-plate") == 1);

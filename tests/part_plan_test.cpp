@@ -70,7 +70,8 @@ TEST_CASE("damaged parts and meshes in a file are refused with their place") {
     CHECK(refusal(profile, "\"points\": [", "\"points\": [[[1]],").find("pair of numbers") != std::string::npos);
     // unknown keys of a newer hand survive
     std::string more = profile;
-    more.replace(more.find("\"kind\": \"profile-mold\""), 22, "\"kind\": \"profile-mold\", \"glaze\": {\"of\": \"sugar\"}");
+    more.replace(more.find("\"kind\": \"profile-mold\""), 22,
+                 "\"kind\": \"profile-mold\", \"glaze\": {\"of\": \"sugar\"}");
     const auto back = readPlan(more);
     REQUIRE(back);
     CHECK(writePlan(*back).find("sugar") != std::string::npos);
@@ -82,7 +83,8 @@ TEST_CASE("every figure outside its family's limits is found with its place") {
             for (const double wrong : {field.high * 1.5 + 1, field.low - 1.0, std::nan("")}) {
                 Plan plan = planOf(f.id, {{field.key.c_str(), wrong}});
                 bool found = false;
-                for (const auto& p : problems(plan, io::library())) found |= p.where == "pieces/" + plan.pieces[0].id + "/former/" + field.key;
+                for (const auto& p : problems(plan, io::library()))
+                    found |= p.where == "pieces/" + plan.pieces[0].id + "/former/" + field.key;
                 INFO(f.id << " " << field.key << " " << wrong);
                 CHECK(found);
             }
@@ -124,7 +126,8 @@ TEST_CASE("impossible shapes are said at their figure, and the rest of the plan 
         if (std::string(row.family) == "rope") plan.pieces[0].shape.choices["shape"] = "ring";
         plan.pieces.push_back(newPiece(plan, "disc"));
         const auto a = answersOf(plan);
-        INFO(row.family << " " << row.field << (a.problems.empty() ? "" : ": " + a.problems[0].where + " " + a.problems[0].sentence));
+        INFO(row.family << " " << row.field
+                        << (a.problems.empty() ? "" : ": " + a.problems[0].where + " " + a.problems[0].sentence));
         REQUIRE(a.problems.size() == 1);
         CHECK(a.problems[0].where == "pieces/" + plan.pieces[0].id + "/former/" + row.field);
         CHECK(a.problems[0].sentence.find(row.says) != std::string::npos);
@@ -176,10 +179,13 @@ TEST_CASE("every answer about a part has words, a working and a finite figure, a
 TEST_CASE("grams of simple parts by hand") {
     // common densities of data/: dark 1300 kg/m³ set
     const auto grams = [](const Plan& plan) { return answersOf(plan).pieces[0]->made->mass * 1e3; };
-    CHECK(grams(planOf("disc", {{"diameter", 0.127}, {"thickness", 0.003175}})) == Approx(pi * 6.35 * 6.35 * 0.3175 * 1.3).epsilon(1e-6));
+    CHECK(grams(planOf("disc", {{"diameter", 0.127}, {"thickness", 0.003175}})) ==
+          Approx(pi * 6.35 * 6.35 * 0.3175 * 1.3).epsilon(1e-6));
     CHECK(grams(planOf("ball", {{"diameter", 0.1}, {"wall", 0.004}})) == Approx(115.879 * 1.3).epsilon(4e-3));
-    CHECK(grams(planOf("bar", {{"length", 0.08}, {"width", 0.02}, {"height", 0.008}, {"draft", 0}})) == Approx(12.8 * 1.3).epsilon(1e-6));
-    CHECK(grams(planOf("pressed", {{"core", 10e-6}})) == Approx(grams(planOf("pressed")) - 13).epsilon(1e-6));  // a core of 10 ml
+    CHECK(grams(planOf("bar", {{"length", 0.08}, {"width", 0.02}, {"height", 0.008}, {"draft", 0}})) ==
+          Approx(12.8 * 1.3).epsilon(1e-6));
+    CHECK(grams(planOf("pressed", {{"core", 10e-6}})) ==
+          Approx(grams(planOf("pressed")) - 13).epsilon(1e-6));  // a core of 10 ml
 }
 
 TEST_CASE("a thicker wall holds less and weighs more") {

@@ -13,15 +13,16 @@ namespace {
 /// A part with random figures inside its family's limits, near the usual ones.
 Part random(const Family& f, std::mt19937& engine) {
     Part p = usual(f.id);
-    const auto uniform = [&](double a, double b) { return a + (b - a) * std::uniform_real_distribution<double>(0, 1)(engine); };
+    const auto uniform = [&](double a, double b) {
+        return a + (b - a) * std::uniform_real_distribution<double>(0, 1)(engine);
+    };
     for (const auto& field : f.fields) {
         double v = field.value > 0 ? field.value * std::exp(uniform(-0.45, 0.45)) : field.value;
         v = std::clamp(v, field.low, field.high);
         if (field.dimension == Dimension::Count && field.whole) v = std::round(v);
         p.values[field.key] = Measure(v);
     }
-    for (const auto& c : f.choices)
-        do {
+    for (const auto& c : f.choices) do {
             p.choices[c.key] = c.options[engine() % c.options.size()];
         } while (p.choices[c.key] == "points");
     return p;
@@ -73,14 +74,19 @@ TEST_CASE("random shapes of every family: sound meshes, few needles, volume with
             for (const auto& item : a->items) {
                 const Shape& s = item.shape;
                 const MeshReport r = inspect(s.surface);
-                INFO(f.id << "/" << item.key << " " << choice(p, "silhouette") << " " << k << ": " << inWords(r) << " slivers " << r.slivers << " of " << r.triangles);
+                INFO(f.id << "/" << item.key << " " << choice(p, "silhouette") << " " << k << ": " << inWords(r)
+                          << " slivers " << r.slivers << " of " << r.triangles);
                 REQUIRE(r.sound());
                 REQUIRE(r.shells == 1);
                 CHECK(double(r.slivers) <= 0.01 * double(r.triangles) + 2);
-                CHECK(volume(s.surface) == Approx(s.volume).epsilon(f.body == Body::Compound ? 0.01 : 0.005));  // the parts of one are coarser
+                CHECK(
+                    volume(s.surface) ==
+                    Approx(s.volume).epsilon(f.body == Body::Compound ? 0.01 : 0.005));  // the parts of one are coarser
                 CHECK(std::abs(bounds(s.surface).low.z) < 0.3);
                 if (s.coverage == 1 && s.exact && s.areaLow == s.areaHigh) {
-                    const double meshArea = s.body == Body::Wall ? area(s.surface) : area(s.surface, Mark::Wall) + area(s.surface, Mark::Lid);
+                    const double meshArea = s.body == Body::Wall
+                                                ? area(s.surface)
+                                                : area(s.surface, Mark::Wall) + area(s.surface, Mark::Lid);
                     CHECK(meshArea == Approx(s.area).epsilon(f.field("flutes") ? 0.03 : 0.012));
                 }
             }
@@ -117,7 +123,8 @@ TEST_CASE("the land where halves meet is as wide as told, and weighs its gusset"
     double gusset = 0;
     for (int i = 0; i < 2000; ++i) {
         const double phi = (i + 0.5) / 2000 * std::asin((land - t) / R), deep = land - R * std::sin(phi);
-        gusset += 2 * 3.14159265358979 * std::cos(phi) * (std::pow(R - t, 3) - std::pow(R - deep, 3)) / 3 * std::asin((land - t) / R) / 2000;
+        gusset += 2 * 3.14159265358979 * std::cos(phi) * (std::pow(R - t, 3) - std::pow(R - deep, 3)) / 3 *
+                  std::asin((land - t) / R) / 2000;
     }
     const auto chocolate = [&](const char* id, std::map<std::string, double> figures) {
         Part p = usual(id);
@@ -128,9 +135,13 @@ TEST_CASE("the land where halves meet is as wide as told, and weighs its gusset"
         return a->chocolate();
     };
     const double plain = chocolate("half-ball", {{"diameter", 2 * R}, {"depth", R}, {"wall", t}, {"seam", 0}});
-    CHECK(chocolate("half-ball", {{"diameter", 2 * R}, {"depth", R}, {"wall", t}, {"seam", land}}) - plain == Approx(gusset).epsilon(0.04));
-    CHECK(chocolate("half-ball", {{"diameter", 2 * R}, {"depth", R}, {"wall", t}, {"seam", t / 2}}) == Approx(plain).epsilon(1e-4));
-    CHECK(chocolate("ball", {{"diameter", 2 * R}, {"wall", t}, {"seam", land}}) - chocolate("ball", {{"diameter", 2 * R}, {"wall", t}, {"seam", 0}}) == Approx(2 * gusset).epsilon(0.04));
+    CHECK(chocolate("half-ball", {{"diameter", 2 * R}, {"depth", R}, {"wall", t}, {"seam", land}}) - plain ==
+          Approx(gusset).epsilon(0.04));
+    CHECK(chocolate("half-ball", {{"diameter", 2 * R}, {"depth", R}, {"wall", t}, {"seam", t / 2}}) ==
+          Approx(plain).epsilon(1e-4));
+    CHECK(chocolate("ball", {{"diameter", 2 * R}, {"wall", t}, {"seam", land}}) -
+              chocolate("ball", {{"diameter", 2 * R}, {"wall", t}, {"seam", 0}}) ==
+          Approx(2 * gusset).epsilon(0.04));
     CHECK(chocolate("egg", {{"seam", 0.008}}) > chocolate("egg", {{"seam", 0}}) * 1.01);
     CHECK(chocolate("figure-lathe", {{"seam", 0.008}}) > chocolate("figure-lathe", {{"seam", 0}}) * 1.01);
     // The rim itself: its inner edge lies `land` inside the outer one, in the plane of the seam.
@@ -164,7 +175,8 @@ TEST_CASE("a core takes its volume out of any cast, and no more than there is ro
 }
 
 TEST_CASE("a wall in a mold ends in the plane of its opening, and stays as thick as told up to there") {
-    for (const char* id : {"half-ball", "tart", "case", "wrap-cone", "wrap-frustum", "bought", "profile-mold", "egg-half"}) {
+    for (const char* id :
+         {"half-ball", "tart", "case", "wrap-cone", "wrap-frustum", "bought", "profile-mold", "egg-half"}) {
         INFO(id);
         const auto a = build(usual(id));
         REQUIRE(a);
@@ -173,7 +185,8 @@ TEST_CASE("a wall in a mold ends in the plane of its opening, and stays as thick
         CHECK(solid.high.z == Approx(former.high.z).margin(2e-4));
         CHECK(solid.high.x == Approx(former.high.x).margin(1e-9));
     }
-    // A cone of wall t, cut level: volume of the frustum between the outer cone and the same cone shifted along its axis.
+    // A cone of wall t, cut level: volume of the frustum between the outer cone and the same cone shifted along its
+    // axis.
     Part p = usual("wrap-cone");
     p.values["diameter"] = Measure(0.06);
     p.values["height"] = Measure(0.11);
@@ -181,5 +194,6 @@ TEST_CASE("a wall in a mold ends in the plane of its opening, and stays as thick
     const auto cone = build(p, {}, kExport);
     REQUIRE(cone);
     const double R = 0.03, h = 0.11, across = 0.003 * std::hypot(R, h) / h, r = R - across, inner = h * r / R;
-    CHECK(volume(cone->items[0].shape.solid()) == Approx(3.14159265358979 / 3 * (R * R * h - r * r * inner)).epsilon(0.004));
+    CHECK(volume(cone->items[0].shape.solid()) ==
+          Approx(3.14159265358979 / 3 * (R * R * h - r * r * inner)).epsilon(0.004));
 }

@@ -1,4 +1,5 @@
-// Plans with one thing wrong: every value of the demo's file in turn is made nonsense. Nothing breaks, and what is refused is said with its place.
+// Plans with one thing wrong: every value of the demo's file in turn is made nonsense. Nothing breaks, and what is
+// refused is said with its place.
 #include <catch2/catch.hpp>
 #include <nlohmann/json.hpp>
 #include <random>
@@ -26,7 +27,10 @@ Plan small() {
 /// Every leaf of a document.
 void leaves(const json& j, const json::json_pointer& at, std::vector<json::json_pointer>& out) {
     if (j.is_object() || j.is_array()) {
-        for (const auto& [key, value] : j.items()) leaves(value, at / (j.is_array() ? json::json_pointer("/" + key) : json::json_pointer("/" + std::string(key))), out);
+        for (const auto& [key, value] : j.items())
+            leaves(value,
+                   at / (j.is_array() ? json::json_pointer("/" + key) : json::json_pointer("/" + std::string(key))),
+                   out);
         return;
     }
     out.push_back(at);
@@ -54,7 +58,8 @@ TEST_CASE("each value of another kind is refused with words, or kept as a strang
     const json whole = json::parse(writePlan(small()));
     size_t refused = 0, kept = 0;
     for (const auto& at : leavesOf(whole)) {
-        for (const json& wrong : {json(nullptr), json(true), json("nonsense \"quoted\" ✓"), json(-1e300), json::array({1, 2, 3}), json{{"a", 1}}}) {
+        for (const json& wrong : {json(nullptr), json(true), json("nonsense \"quoted\" ✓"), json(-1e300),
+                                  json::array({1, 2, 3}), json{{"a", 1}}}) {
             if (whole.at(at).type() == wrong.type()) continue;
             json damaged = whole;
             damaged[at] = wrong;
@@ -79,10 +84,8 @@ TEST_CASE("each value taken out leaves a plan that is read, or a sentence") {
     for (const auto& at : leavesOf(whole)) {
         json less = whole;
         auto& parent = less[at.parent_pointer()];
-        if (parent.is_array())
-            parent.erase(static_cast<size_t>(std::stoul(at.back())));
-        else
-            parent.erase(at.back());
+        if (parent.is_array()) parent.erase(static_cast<size_t>(std::stoul(at.back())));
+        else parent.erase(at.back());
         INFO(at.to_string());
         std::string words;
         REQUIRE_NOTHROW(words = said(less));

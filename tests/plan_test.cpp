@@ -63,9 +63,12 @@ TEST_CASE("damaged, foreign and newer files are refused with the line and the re
     CHECK(refusal(replaced(good, "\"version\": 2", "\"version\": 99")).find("newer Uovo") != std::string::npos);
     CHECK(refusal(replaced(good, "\"version\": 2", "\"version\": 1e400")).find("too large") != std::string::npos);
     CHECK(refusal(replaced(good, "\"count\": 14", "\"count\": 1.5")).find("whole number") != std::string::npos);
-    CHECK(refusal(replaced(good, "\"kind\": \"balloon\"", "\"kind\": \"zeppelin\"")).find("zeppelin") != std::string::npos);
-    CHECK(refusal(replaced(good, "\"rest\": \"upright\"", "\"rest\": \"sideways\"")).find("upright, inverted, hung") != std::string::npos);
-    CHECK(refusal(replaced(good, "\"id\": \"lens-cup\"", "\"id\": \"crater-bowl\"")).find("share the id") != std::string::npos);
+    CHECK(refusal(replaced(good, "\"kind\": \"balloon\"", "\"kind\": \"zeppelin\"")).find("zeppelin") !=
+          std::string::npos);
+    CHECK(refusal(replaced(good, "\"rest\": \"upright\"", "\"rest\": \"sideways\"")).find("upright, inverted, hung") !=
+          std::string::npos);
+    CHECK(refusal(replaced(good, "\"id\": \"lens-cup\"", "\"id\": \"crater-bowl\"")).find("share the id") !=
+          std::string::npos);
     CHECK(refusal(std::string(200, '[')).find("nested too deeply") != std::string::npos);
 }
 
@@ -73,7 +76,8 @@ TEST_CASE("the line of what is wrong is right") {
     const std::string text = replaced(writePlan(test::demo()), "\"count\": 14", "\"count\": \"many\"");
     const auto p = readPlan(text);
     REQUIRE_FALSE(p);
-    const int line = 1 + static_cast<int>(std::count(text.begin(), text.begin() + static_cast<long>(text.find("many")), '\n'));
+    const int line =
+        1 + static_cast<int>(std::count(text.begin(), text.begin() + static_cast<long>(text.find("many")), '\n'));
     CHECK(p.error().line == line);
     CHECK(p.error().sentence.starts_with("Line " + std::to_string(line)));
     CHECK(lineOfPointer("{\n\"a\": [\n1,\n{\"b\": \"x\\\"}\"}\n]}", "/a/1/b") == 4);
@@ -196,7 +200,8 @@ TEST_CASE("the demo is this evening's, or tomorrow's when it is too late to begi
     CHECK(io::demoPlanFor(day + 8 * 60, 8 * 60).deadline == localTime(day + 21 * 60 + 30));
     CHECK(io::demoPlanFor(day + 15 * 60, 8 * 60).deadline == localTime(day + 1440 + 21 * 60 + 30));
     CHECK(localMinutes("2026-11-24T21:30") == localMinutes("2026-11-24T21:30:00"));
-    for (const char* wrong : {"", "2026-02-30T10:00", "2026-11-24 21:30", "2026-11-24T25:00", "x"}) CHECK_FALSE(localMinutes(wrong));
+    for (const char* wrong : {"", "2026-02-30T10:00", "2026-11-24 21:30", "2026-11-24T25:00", "x"})
+        CHECK_FALSE(localMinutes(wrong));
     CHECK(localTime(*localMinutes("2028-02-29T23:59") + 1) == "2028-03-01T00:00");
 }
 
@@ -213,7 +218,9 @@ TEST_CASE("untempered couverture and compound answer too") {
 }
 
 TEST_CASE("the command line says what is wrong and exits with it") {
-    const auto run = [](const std::string& args) { return WEXITSTATUS(std::system((std::string(UOVO_CLI) + " " + args + " >/dev/null 2>&1").c_str())); };
+    const auto run = [](const std::string& args) {
+        return WEXITSTATUS(std::system((std::string(UOVO_CLI) + " " + args + " >/dev/null 2>&1").c_str()));
+    };
     CHECK(run("") == 2);
     CHECK(run("dance") == 2);
     CHECK(run("answers") == 2);
@@ -228,7 +235,8 @@ TEST_CASE("a verification case nobody can answer is a failure, not a pass") {
     CHECK_FALSE(cli::answerAsk("no.such.ask", nlohmann::json::object()));
     const auto folder = std::filesystem::temp_directory_path() / ("uovo-verify-" + std::to_string(::getpid()));
     std::filesystem::create_directories(folder);
-    std::ofstream(folder / "x.json") << R"({"title": "t", "source": "s", "cases": [{"name": "n", "ask": "spares", "given": {"needed": 6, "p": 0.9}, "expect": 7, "tolerance": 0}]})";
+    std::ofstream(folder / "x.json")
+        << R"({"title": "t", "source": "s", "cases": [{"name": "n", "ask": "spares", "given": {"needed": 6, "p": 0.9}, "expect": 7, "tolerance": 0}]})";
     CHECK(cli::verify({folder.string()}) == 1);
     std::filesystem::remove_all(folder);
 }

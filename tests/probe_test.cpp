@@ -1,6 +1,6 @@
 // Thermometer lines, a bowl that plays a thermometer, and the coach that listens.
-#include <catch2/catch.hpp>
 #include <fmt/format.h>
+#include <catch2/catch.hpp>
 #include <chrono>
 #include <cmath>
 #include <random>
@@ -20,7 +20,8 @@ struct Pot {
     temper::Choice choice;
     temper::TemperPlan plan;
     double mass;
-    explicit Pot(const char* id = "dark", double kg = 0.8, temper::Choice how = {}) : coating(test::coating(id)), choice(how), mass(kg) {
+    explicit Pot(const char* id = "dark", double kg = 0.8, temper::Choice how = {})
+        : coating(test::coating(id)), choice(how), mass(kg) {
         const auto p = temper::plan(coating, io::library().physics, choice, kg, 20, UnitSystem::Metric);
         REQUIRE(p);
         plan = *p;
@@ -58,8 +59,30 @@ TEST_CASE("lines are read in every unit, with and without a clock") {
 }
 
 TEST_CASE("garbage is refused: other units, figures no kitchen has, broken bytes, half a line") {
-    for (const char* line : {"", " ", "T", "T ", "T C", "T x C", "T 31 K", "T nan C", "T inf C", "T 300 C", "T 3000", "T -90 C", "M 31 lb", "M 90000 g", "X 31 C", "31.5", "T31 C", "t 31 C", "uovo-probe 2 newer", "uovo-probe 12",
-                             "T 31 C @", "T 31 C @soon", "T 31 C @-4", "T 31 C @1e999"})
+    for (const char* line : {"",
+                             " ",
+                             "T",
+                             "T ",
+                             "T C",
+                             "T x C",
+                             "T 31 K",
+                             "T nan C",
+                             "T inf C",
+                             "T 300 C",
+                             "T 3000",
+                             "T -90 C",
+                             "M 31 lb",
+                             "M 90000 g",
+                             "X 31 C",
+                             "31.5",
+                             "T31 C",
+                             "t 31 C",
+                             "uovo-probe 2 newer",
+                             "uovo-probe 12",
+                             "T 31 C @",
+                             "T 31 C @soon",
+                             "T 31 C @-4",
+                             "T 31 C @1e999"})
         CHECK(refused(line));
     CHECK(refused(std::string_view("T 3\0001 C", 8)));
     CHECK(refused("T 31 C \x07"));
@@ -67,7 +90,8 @@ TEST_CASE("garbage is refused: other units, figures no kitchen has, broken bytes
 }
 
 TEST_CASE("bytes may come in any pieces, garbage between them is dropped and counted") {
-    const std::string all = "uovo-probe 1 a\nT 31.0 C\n\nnonsense\r\nT 32.0 C\r\n" + std::string(5000, '#') + "\nT 33.0 C\nT 34";
+    const std::string all =
+        "uovo-probe 1 a\nT 31.0 C\n\nnonsense\r\nT 32.0 C\r\n" + std::string(5000, '#') + "\nT 33.0 C\nT 34";
     Reader whole;
     const auto once = whole.feed(all);
     REQUIRE(once.size() == 4);
@@ -88,7 +112,8 @@ TEST_CASE("eight hours at ten lines a second, one in a hundred broken: the reade
     std::mt19937 random(5);
     size_t read = 0, most = 0;
     for (int i = 0; i < 8 * 3600 * 10; ++i) {
-        std::string line = i % 100 == 7 ? std::string(random() % 300, static_cast<char>(33 + random() % 90)) + "\n" : fmt::format("T 31.5 C @{:.1f}\n", 0.1 * i);
+        std::string line = i % 100 == 7 ? std::string(random() % 300, static_cast<char>(33 + random() % 90)) + "\n"
+                                        : fmt::format("T 31.5 C @{:.1f}\n", 0.1 * i);
         read += reader.feed(line).size();
         most = std::max(most, reader.kept());
     }
@@ -162,7 +187,8 @@ TEST_CASE("a noisy thermometer with drop-outs gets the right prompts, each withi
         while (bowl.time() < 2400) {
             const auto lines = bowl.pass(0.5);
             if (melted < 0 && bowl.celsius() >= k.plan.steps[0].low) melted = bowl.time();
-            if (ready < 0 && bowl.mass() > k.mass - 1e-6 && bowl.celsius() <= k.plan.steps[3].celsius + 0.5) ready = bowl.time();
+            if (ready < 0 && bowl.mass() > k.mass - 1e-6 && bowl.celsius() <= k.plan.steps[3].celsius + 0.5)
+                ready = bowl.time();
             for (const auto& r : reader.feed(lines)) {
                 if (r.kind != Reading::Kind::Temperature) continue;
                 if (const auto p = coach.read(r.seconds, r.value)) {
@@ -186,11 +212,14 @@ TEST_CASE("a noisy thermometer with drop-outs gets the right prompts, each withi
         // portions in their order, each once
         std::vector<std::string> portions;
         for (const auto& [t, p] : said)
-            if (p.words.find("portion") != std::string::npos && p.tone == Prompt::Tone::Now) portions.push_back(p.words);
+            if (p.words.find("portion") != std::string::npos && p.tone == Prompt::Tone::Now)
+                portions.push_back(p.words);
         REQUIRE(portions.size() == 3);
-        for (int i = 0; i < 3; ++i) CHECK(portions[static_cast<size_t>(i)].find("portion " + std::to_string(i + 1)) != std::string::npos);
+        for (int i = 0; i < 3; ++i)
+            CHECK(portions[static_cast<size_t>(i)].find("portion " + std::to_string(i + 1)) != std::string::npos);
         bool use = false;
-        for (const auto& [t, p] : said) use = use || (p.tone == Prompt::Tone::Ready && p.words.find("of use") != std::string::npos);
+        for (const auto& [t, p] : said)
+            use = use || (p.tone == Prompt::Tone::Ready && p.words.find("of use") != std::string::npos);
         CHECK(use);
     }
 }

@@ -42,10 +42,13 @@ TEST_CASE("units agree with Debian's units") {
         const char *text, *from, *to;
         Dimension d;
     };
-    const auto r = GENERATE(Row{"1 oz", "1 oz", "kg", Dimension::Mass}, Row{"3 lb", "3 lb", "kg", Dimension::Mass}, Row{"2 cups", "2 uscup", "m^3", Dimension::Volume},
-                            Row{"3 tbsp", "3 ustablespoon", "m^3", Dimension::Volume}, Row{"5 tsp", "5 usteaspoon", "m^3", Dimension::Volume}, Row{"7 fl oz", "7 usfluidounce", "m^3", Dimension::Volume},
-                            Row{"9 in", "9 inch", "m", Dimension::Length}, Row{"2 ft", "2 ft", "m", Dimension::Length}, Row{"88 °F", "tempF(88)", "tempC", Dimension::Temperature},
-                            Row{"2 h", "2 hour", "s", Dimension::Duration}, Row{"3 dl", "3 dl", "m^3", Dimension::Volume});
+    const auto r = GENERATE(
+        Row{"1 oz", "1 oz", "kg", Dimension::Mass}, Row{"3 lb", "3 lb", "kg", Dimension::Mass},
+        Row{"2 cups", "2 uscup", "m^3", Dimension::Volume}, Row{"3 tbsp", "3 ustablespoon", "m^3", Dimension::Volume},
+        Row{"5 tsp", "5 usteaspoon", "m^3", Dimension::Volume},
+        Row{"7 fl oz", "7 usfluidounce", "m^3", Dimension::Volume}, Row{"9 in", "9 inch", "m", Dimension::Length},
+        Row{"2 ft", "2 ft", "m", Dimension::Length}, Row{"88 °F", "tempF(88)", "tempC", Dimension::Temperature},
+        Row{"2 h", "2 hour", "s", Dimension::Duration}, Row{"3 dl", "3 dl", "m^3", Dimension::Volume});
     const double reference = units(r.from, r.to);
     REQUIRE(std::isfinite(reference));
     CHECK(read(r.text, r.d, "") == Approx(reference).epsilon(2e-6));  // units prints eight digits
@@ -68,7 +71,13 @@ TEST_CASE("numbers are read as people write them") {
     CHECK(read("114°F", Dimension::Temperature, "°C") == Approx(45.5556).epsilon(1e-5));
     CHECK(read("55 %", Dimension::Percent, "%") == Approx(0.55));
     CHECK(read("1 cup", Dimension::Volume, "ml") == Approx(2.365882365e-4));
-    CHECK(parseMeasure("1 cup", [] { auto c = context(Dimension::Volume, "ml"); c.metricCup = true; return c; }())->value == Approx(2.5e-4));
+    CHECK(parseMeasure("1 cup",
+                       [] {
+                           auto c = context(Dimension::Volume, "ml");
+                           c.metricCup = true;
+                           return c;
+                       }())
+              ->value == Approx(2.5e-4));
 }
 
 TEST_CASE("words of the kitchen stand for quantities with a wide band") {
@@ -93,10 +102,15 @@ TEST_CASE("what is not understood is said with its place") {
         int position;
         const char* says;
     };
-    const auto r = GENERATE(Row{"", Dimension::Length, 0, "Type a length"}, Row{"blue", Dimension::Length, 0, "Start with a number"}, Row{"5 kg", Dimension::Length, 2, "does not belong here"},
-                            Row{"5 parsnips", Dimension::Length, 2, "is not a unit known here"}, Row{"5 1/0 in", Dimension::Length, 4, "zero below the bar"}, Row{"1/", Dimension::Length, 2, "missing below"},
-                            Row{"-3 mm", Dimension::Length, 0, "less than nothing"}, Row{"14 cm ?", Dimension::Length, 6, "not understood"}, Row{"30 K", Dimension::Temperature, 3, "not a temperature unit"},
-                            Row{"2.5", Dimension::Count, 0, "counted whole"}, Row{"3 cats", Dimension::Count, 2, "Only a number"}, Row{"1:75", Dimension::Duration, 4, "00 to 59"});
+    const auto r = GENERATE(
+        Row{"", Dimension::Length, 0, "Type a length"}, Row{"blue", Dimension::Length, 0, "Start with a number"},
+        Row{"5 kg", Dimension::Length, 2, "does not belong here"},
+        Row{"5 parsnips", Dimension::Length, 2, "is not a unit known here"},
+        Row{"5 1/0 in", Dimension::Length, 4, "zero below the bar"}, Row{"1/", Dimension::Length, 2, "missing below"},
+        Row{"-3 mm", Dimension::Length, 0, "less than nothing"}, Row{"14 cm ?", Dimension::Length, 6, "not understood"},
+        Row{"30 K", Dimension::Temperature, 3, "not a temperature unit"},
+        Row{"2.5", Dimension::Count, 0, "counted whole"}, Row{"3 cats", Dimension::Count, 2, "Only a number"},
+        Row{"1:75", Dimension::Duration, 4, "00 to 59"});
     const auto m = parseMeasure(r.text, context(r.d, r.d == Dimension::Temperature ? "°C" : "mm"));
     INFO(r.text);
     REQUIRE_FALSE(m);
@@ -150,7 +164,9 @@ TEST_CASE("thousands are understood where they cannot be mistaken, and refused w
         REQUIRE(m);
         return m->value * 1e3;
     };
-    for (const char* text : {"1.234,5 mm", "1,234.5 mm", "1 234,5 mm", "1 234.5 mm", "1\u00a0234,5 mm", "1\u202f234,5 mm", "1'234.5 mm", "1’234,5 mm"}) CHECK(mm(text) == Approx(1234.5));
+    for (const char* text : {"1.234,5 mm", "1,234.5 mm", "1 234,5 mm", "1 234.5 mm", "1\u00a0234,5 mm",
+                             "1\u202f234,5 mm", "1'234.5 mm", "1’234,5 mm"})
+        CHECK(mm(text) == Approx(1234.5));
     CHECK(mm("1,234,567.25") == Approx(1234567.25));
     CHECK(mm("1.234.567") == Approx(1234567));
     CHECK(mm("0,125") == Approx(0.125));

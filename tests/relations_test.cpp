@@ -1,4 +1,5 @@
-// Relations that hold whatever the figures are: between whole plans that differ in one thing, and between shells that differ in scale.
+// Relations that hold whatever the figures are: between whole plans that differ in one thing, and between shells that
+// differ in scale.
 #include <catch2/catch.hpp>
 
 #include "core/plan/strength.h"
@@ -47,7 +48,8 @@ TEST_CASE("two shelves of half the pieces are the whole: order and division chan
     two.pieces[1].id = "other";
     Plan turned = two;
     std::swap(turned.pieces[0], turned.pieces[1]);
-    const auto a = test::answersOf(one, test::withoutDay()), b = test::answersOf(two, test::withoutDay()), c = test::answersOf(turned, test::withoutDay());
+    const auto a = test::answersOf(one, test::withoutDay()), b = test::answersOf(two, test::withoutDay()),
+               c = test::answersOf(turned, test::withoutDay());
     CHECK(b.pots[0].pieces == Approx(a.pots[0].pieces));
     CHECK(c.pots[0].melt == Approx(b.pots[0].melt));
     CHECK(each(b, 0) == each(b, 1));
@@ -86,16 +88,17 @@ TEST_CASE("more of what makes a wall thick makes it thicker") {
     CHECK(mass([](Plan& p) { p.pieces[0].coats().push_back(p.pieces[0].coats().back()); }) > 1.2 * plain);
     CHECK(mass([](Plan& p) { balloon(p)["dip"] = Measure(balloon(p)["dip"].value + 0.01); }) > plain);
     CHECK(mass([](Plan& p) {
-        for (auto& c : p.pieces[0].coats()) c.temperature = Measure(c.temperature.value - 1);
-    }) > plain);
+              for (auto& c : p.pieces[0].coats()) c.temperature = Measure(c.temperature.value - 1);
+          }) > plain);
     CHECK(mass([](Plan& p) {
-        for (auto& c : p.pieces[0].coats()) c.temperature = Measure(c.temperature.value + 1);
-    }) < plain);
-    CHECK(mass([](Plan& p) { p.own["dark"].values["yield40"] = 2 * io::library().find("dark")->at("yield40").value; }) > plain);
+              for (auto& c : p.pieces[0].coats()) c.temperature = Measure(c.temperature.value + 1);
+          }) < plain);
+    CHECK(mass([](Plan& p) { p.own["dark"].values["yield40"] = 2 * io::library().find("dark")->at("yield40").value; }) >
+          plain);
     CHECK(mass([](Plan& p) {
-        p.pieces[0].thinner = material::Thinner::CocoaButter;
-        p.pieces[0].thinnerShare = 0.05;
-    }) < plain);
+              p.pieces[0].thinner = material::Thinner::CocoaButter;
+              p.pieces[0].thinnerShare = 0.05;
+          }) < plain);
 }
 
 TEST_CASE("what does not touch a wall leaves it alone, to the last bit") {
@@ -114,9 +117,7 @@ TEST_CASE("what does not touch a wall leaves it alone, to the last bit") {
     same([](Plan& p) { p.pieces[0].loads["fingers"] = Measure(4.0); });
     same([](Plan& p) { p.pieces[0].sits = Sits::Ring; });
     same([](Plan& p) { p.own["milk"].values["yield40"] = 30; });
-    same([](Plan& p) {
-        test::fill(p, p.pieces[0]);
-    });
+    same([](Plan& p) { test::fill(p, p.pieces[0]); });
 }
 
 TEST_CASE("a later deadline moves the day by as much, and changes nothing in it") {
@@ -167,7 +168,8 @@ TEST_CASE("stiffness divides the shift and leaves the stress, twice the force is
         const auto system = System::build(m, sixFreedoms(m));
         REQUIRE(system);
         Freedoms load = noLoad(m);
-        for (const double side : {1.0, -1.0}) addForce(pad(m, {0.06 * side, 0, 0.06}, 0.008), {-force * side, 0, 0}, load);
+        for (const double side : {1.0, -1.0})
+            addForce(pad(m, {0.06 * side, 0, 0.06}, 0.008), {-force * side, 0, 0}, load);
         const auto u = system->solve({load})[0];
         const auto f = faces(m);
         const auto s = stresses(m, f, u);
@@ -184,14 +186,17 @@ TEST_CASE("stiffness divides the shift and leaves the stress, twice the force is
     CHECK(hardMargin == Approx(margin / 3));
 }
 
-TEST_CASE("a shell twice as large under four times the force has the same stress, and cracks sooner by its volume alone") {
+TEST_CASE(
+    "a shell twice as large under four times the force has the same stress, and cracks sooner by its volume alone") {
     using namespace shell;
     const auto scaled = [](double times) {
         Model m = test::bowl(40, 16, 0.06 * times, 0.002 * times);
         const auto system = System::build(m, sixFreedoms(m));
         REQUIRE(system);
         Freedoms load = noLoad(m);
-        for (const double side : {1.0, -1.0}) addForce(pad(m, {0.06 * side * times, 0, 0.06 * times}, 0.008 * times), {-side * times * times, 0, 0}, load);
+        for (const double side : {1.0, -1.0})
+            addForce(pad(m, {0.06 * side * times, 0, 0.06 * times}, 0.008 * times), {-side * times * times, 0, 0},
+                     load);
         const auto f = faces(m);
         const auto s = stresses(m, f, system->solve({load})[0]);
         return std::pair{greatest(m, f, s).stress, verdict(m, f, s, {}).margin};
@@ -199,7 +204,8 @@ TEST_CASE("a shell twice as large under four times the force has the same stress
     const auto [stress, margin] = scaled(1);
     const auto [large, less] = scaled(2);
     CHECK(large == Approx(stress).epsilon(1e-6));
-    CHECK(less == Approx(margin * std::pow(8, -1 / Strength{}.modulus)).epsilon(1e-6));  // Weibull: volume to the power -1/m
+    CHECK(less ==
+          Approx(margin * std::pow(8, -1 / Strength{}.modulus)).epsilon(1e-6));  // Weibull: volume to the power -1/m
 }
 
 TEST_CASE("loads add up: what two do together is the sum of what each does") {
@@ -226,7 +232,12 @@ TEST_CASE("loads add up: what two do together is the sum of what each does") {
 
 TEST_CASE("more support, more stiffness: nothing that is held in addition moves further") {
     using namespace shell;
-    const Model m = test::net(12, 12, [](double u, double v) { return form::Vec3{0.1 * u, 0.1 * v, 0}; }, 0.003);
+    const Model m = test::net(
+        12, 12,
+        [](double u, double v) {
+            return form::Vec3{0.1 * u, 0.1 * v, 0};
+        },
+        0.003);
     const auto work = [&](const std::function<bool(const form::Vec3&)>& held) {
         std::vector<Support> supports;
         for (size_t i = 0; i < m.points.size(); ++i)
@@ -237,8 +248,10 @@ TEST_CASE("more support, more stiffness: nothing that is held in addition moves 
         addForce(pad(m, {0.06, 0.05, 0}, 0.01), {0, 0, -1}, load);
         return test::dotOf(system->solve({load})[0], load);
     };
-    const double one = work([](const auto& p) { return p.x < 1e-9; }), two = work([](const auto& p) { return p.x < 1e-9 || p.x > 0.1 - 1e-9; }),
-                 all = work([](const auto& p) { return p.x < 1e-9 || p.x > 0.1 - 1e-9 || p.y < 1e-9 || p.y > 0.1 - 1e-9; });
+    const double one = work([](const auto&p) { return p.x < 1e-9; }),
+                 two = work([](const auto&p) { return p.x < 1e-9 || p.x > 0.1 - 1e-9; }),
+                 all = work(
+                     [](const auto&p) { return p.x < 1e-9 || p.x > 0.1 - 1e-9 || p.y < 1e-9 || p.y > 0.1 - 1e-9; });
     CHECK(two < one);
     CHECK(all < two);
     CHECK(all > 0);

@@ -1,12 +1,13 @@
-// What is said where something is started by hand: case files that are not whole, the start script, limits of the system.
+// What is said where something is started by hand: case files that are not whole, the start script, limits of the
+// system.
+#include <sys/resource.h>
+#include <sys/wait.h>
+#include <unistd.h>
 #include <catch2/catch.hpp>
 #include <csignal>
 #include <filesystem>
 #include <fstream>
 #include <nlohmann/json.hpp>
-#include <sys/resource.h>
-#include <sys/wait.h>
-#include <unistd.h>
 
 #include "io/data.h"
 #include "io/plan_file.h"
@@ -32,9 +33,21 @@ bool has(const std::string& words, const std::string& part) { return words.find(
 TEST_CASE("a case that is not whole is refused in words of ours, whatever is taken out of it or put in its place") {
     const test::Folder folder("words");
     const std::pair<const char*, json> cases[]{
-        {"shell", {{"shape", {{"kind", "plate"}, {"width", 0.1}, {"length", 0.1}, {"across", 4}, {"along", 4}}}, {"material", {{"young", 1e9}, {"poisson", 0.3}}}, {"thickness", 0.003},
-                   {"supports", {{{"where", {{"axis", "x"}, {"below", 0.001}}}, {"fix", {"x", "y", "z"}}}}}, {"loads", {{{"kind", "pressure"}, {"value", 10}}}}, {"ask", {{{"what", "shift"}, {"name", "s"}}}}}},
-        {"coat", {{"piece", {{"id", "p"}, {"name", "p"}, {"former", {{"kind", "half-ball"}}}, {"coats", {{{"way", "brush"}, {"temperature", 32}}}}}}, {"on", {{"triangles", 500}}}, {"ask", {{{"what", "mass"}}}}}},
+        {"shell",
+         {{"shape", {{"kind", "plate"}, {"width", 0.1}, {"length", 0.1}, {"across", 4}, {"along", 4}}},
+          {"material", {{"young", 1e9}, {"poisson", 0.3}}},
+          {"thickness", 0.003},
+          {"supports", {{{"where", {{"axis", "x"}, {"below", 0.001}}}, {"fix", {"x", "y", "z"}}}}},
+          {"loads", {{{"kind", "pressure"}, {"value", 10}}}},
+          {"ask", {{{"what", "shift"}, {"name", "s"}}}}}},
+        {"coat",
+         {{"piece",
+           {{"id", "p"},
+            {"name", "p"},
+            {"former", {{"kind", "half-ball"}}},
+            {"coats", {{{"way", "brush"}, {"temperature", 32}}}}}},
+          {"on", {{"triangles", 500}}},
+          {"ask", {{{"what", "mass"}}}}}},
     };
     for (const auto& [command, whole] : cases) {
         std::vector<json> wrong;
@@ -46,7 +59,8 @@ TEST_CASE("a case that is not whole is refused in words of ours, whatever is tak
             wrong.insert(wrong.end(), {less, other, text});
         }
         for (const json& j : wrong) {
-            const std::string words = said(std::string(UOVO_CLI) + " " + command + " '" + folder.write("case.json", j.dump()) + "'");
+            const std::string words =
+                said(std::string(UOVO_CLI) + " " + command + " '" + folder.write("case.json", j.dump()) + "'");
             INFO(command << ": " << j.dump() << "\n" << words);
             CHECK_FALSE(has(words, "json.exception"));
             CHECK_FALSE(has(words, "type_error"));

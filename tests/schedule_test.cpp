@@ -1,5 +1,5 @@
-#include <catch2/catch.hpp>
 #include <algorithm>
+#include <catch2/catch.hpp>
 #include <map>
 #include <random>
 
@@ -37,7 +37,7 @@ TEST_CASE("the demo evening is laid out, and the checker finds nothing wrong") {
     CHECK(check(day.network, day.layout).empty());
     CHECK(day.layout.ends <= 0);
     CHECK(day.layout.begins >= -day.network.horizon);
-    CHECK(day.network.tasks.size() > 50);
+    CHECK(day.network.tasks.size() > 30);
 }
 
 TEST_CASE("the checker sees each kind of fault") {
@@ -73,8 +73,10 @@ TEST_CASE("hands, lags and holds are kept on random networks") {
         const int n = 6 + static_cast<int>(random() % 10);
         for (int i = 0; i < n; ++i) net.tasks.push_back(task("t", 1 + static_cast<int>(random() % 12)));
         for (int i = 1; i < n; ++i) {
-            const int from = static_cast<int>(random() % static_cast<unsigned>(i)), least = net.tasks[static_cast<size_t>(from)].minutes + static_cast<int>(random() % 20);
-            net.lags.push_back({from, i, least, random() % 3 ? -1 : least + 40 + static_cast<int>(random() % 60), "because"});
+            const int from = static_cast<int>(random() % static_cast<unsigned>(i)),
+                      least = net.tasks[static_cast<size_t>(from)].minutes + static_cast<int>(random() % 20);
+            net.lags.push_back(
+                {from, i, least, random() % 3 ? -1 : least + 40 + static_cast<int>(random() % 60), "because"});
             if (random() % 3 == 0) net.holds.push_back({0, from, i, 1 + static_cast<int>(random() % 6)});
         }
         const auto l = layOut(net);
@@ -134,7 +136,8 @@ TEST_CASE("more pieces than the shelf holds go in rounds, taller ones are refuse
     plan.kitchen.shelfHeight = 0.1;
     a = test::answersOf(plan);
     bool said = false;
-    for (const auto& x : a.pieces[0]->answers) said |= x.id == "shelf" && x.tone == Tone::Impossible && x.sentence.find("stands") != std::string::npos;
+    for (const auto& x : a.pieces[0]->answers)
+        said |= x.id == "shelf" && x.tone == Tone::Impossible && x.sentence.find("stands") != std::string::npos;
     CHECK(said);
 }
 
@@ -144,7 +147,8 @@ TEST_CASE("the chocolate is always used within its window, and fillings within t
         const int gap = day.layout.start[static_cast<size_t>(lag.to)] - day.layout.start[static_cast<size_t>(lag.from)];
         CHECK(gap >= lag.min);
         if (lag.max >= 0) CHECK(gap <= lag.max);
-        if (lag.why == "the chocolate stays usable") CHECK(lag.max <= day.network.tasks[static_cast<size_t>(lag.from)].minutes + 20);
+        if (lag.why == "the chocolate stays usable")
+            CHECK(lag.max <= day.network.tasks[static_cast<size_t>(lag.from)].minutes + 20);
     }
 }
 
@@ -167,7 +171,8 @@ TEST_CASE("the whole demo evening fits two pairs of hands, parts and compounds w
     for (const auto& p : test::demo().pieces) CHECK(seen[p.id] > 5);
     // a compound is glued after its parts are unmolded, a plain part is not
     const auto has = [&](const std::string& id) {
-        return std::any_of(a.day->network.tasks.begin(), a.day->network.tasks.end(), [&](const Task& t) { return t.id == id; });
+        return std::any_of(a.day->network.tasks.begin(), a.day->network.tasks.end(),
+                           [&](const Task& t) { return t.id == id; });
     };
     CHECK(has("observatory/join"));
     CHECK_FALSE(has("meteorite/1/join"));
@@ -176,13 +181,14 @@ TEST_CASE("the whole demo evening fits two pairs of hands, parts and compounds w
 TEST_CASE("the steps of the day are said in plain words", "[long]") {
     const auto day = *test::answersOf(test::demo()).day;
     const auto titled = [&](const std::string& words) {
-        return std::any_of(day.network.tasks.begin(), day.network.tasks.end(), [&](const Task& t) { return t.title.find(words) != std::string::npos; });
+        return std::any_of(day.network.tasks.begin(), day.network.tasks.end(),
+                           [&](const Task& t) { return t.title.find(words) != std::string::npos; });
     };
-    CHECK(titled("crater bowls 1–6"));
+    CHECK(titled("crater bowls 1–8"));
     CHECK(titled("all 4 meteorites"));
     CHECK(titled("Fill the moon to break"));
-    CHECK(titled("observatory 1"));
-    CHECK(titled("moon to break 1"));
+    CHECK(titled("Put together the observatory"));
+    CHECK(titled("Peel the acetate off all 14 comet cones"));
     CHECK_FALSE(titled("breaks"));
     CHECK_FALSE(titled("1–1"));
 }

@@ -41,12 +41,12 @@ TEST_CASE("a clamped strip under its own weight, by beam theory") {
     REQUIRE(out);
     const double q = 1000 * 10 * 0.01 * 0.2, EI = 1e8 * 0.2 * 1e-6 / 12;
     CHECK(out->at("answers").at(0).at("name") == "tip");
-    CHECK(value(*out, 0) == Approx(-q / (8 * EI)).epsilon(0.01));       // q L⁴/8EI
-    CHECK(value(*out, 1) == Approx(q).epsilon(1e-9));                   // its weight
-    CHECK(value(*out, 2) == Approx(0.2 * 0.01 * 1000).epsilon(1e-9));   // kg
-    CHECK(value(*out, 3) == Approx(value(*out, 4)).epsilon(1e-9));      // energy is the work
-    CHECK(value(*out, 3) == Approx(q * q / (40 * EI)).epsilon(0.01));   // q² L⁵/40EI
-    CHECK(value(*out, 5) == Approx(q / (6 * EI)).epsilon(0.01));        // slope q L³/6EI, θy = −w,x
+    CHECK(value(*out, 0) == Approx(-q / (8 * EI)).epsilon(0.01));      // q L⁴/8EI
+    CHECK(value(*out, 1) == Approx(q).epsilon(1e-9));                  // its weight
+    CHECK(value(*out, 2) == Approx(0.2 * 0.01 * 1000).epsilon(1e-9));  // kg
+    CHECK(value(*out, 3) == Approx(value(*out, 4)).epsilon(1e-9));     // energy is the work
+    CHECK(value(*out, 3) == Approx(q * q / (40 * EI)).epsilon(0.01));  // q² L⁵/40EI
+    CHECK(value(*out, 5) == Approx(q / (6 * EI)).epsilon(0.01));       // slope q L³/6EI, θy = −w,x
     CHECK(out->at("triangles") == 160);
     CHECK(out->at("format") == "uovo-shell-answers");
 }
@@ -59,13 +59,15 @@ TEST_CASE("a thickness at each corner, regions near a place, pads and pressure o
     const auto out = cli::shellCase(j);
     REQUIRE(out);
     CHECK(value(*out, 0) == Approx(value(*cli::shellCase(cantilever()), 0)));
-    j["loads"] = json::parse(R"([{"pressure": 100, "where": {"near": [0.5, 0.1, 0], "within": 0.08}}, {"pad": [1, 0.1, 0], "radius": 0.05, "force": [0, 0, -0.3]}])");
-    j["ask"] = json::parse(R"([{"what": "reaction.z"}, {"what": "stress.max", "where": {"x": [0, 0.1]}}, {"what": "stress.max"}, {"what": "stress.xx", "at": [0, 0.1, 0], "face": "middle"}])");
+    j["loads"] = json::parse(
+        R"([{"pressure": 100, "where": {"near": [0.5, 0.1, 0], "within": 0.08}}, {"pad": [1, 0.1, 0], "radius": 0.05, "force": [0, 0, -0.3]}])");
+    j["ask"] = json::parse(
+        R"([{"what": "reaction.z"}, {"what": "stress.max", "where": {"x": [0, 0.1]}}, {"what": "stress.max"}, {"what": "stress.xx", "at": [0, 0.1, 0], "face": "middle"}])");
     const auto loaded = cli::shellCase(j);
     REQUIRE(loaded);
     const double patches = std::round((0.3 - value(*loaded, 0)) / (100 * 0.05 * 0.05 / 2));  // whole triangles carry it
     CHECK(0.3 - value(*loaded, 0) == Approx(patches * 100 * 0.05 * 0.05 / 2).epsilon(1e-6));
-    CHECK(value(*loaded, 1) == Approx(value(*loaded, 2)));  // it is pulled most where it is clamped
+    CHECK(value(*loaded, 1) == Approx(value(*loaded, 2)));          // it is pulled most where it is clamped
     CHECK(std::abs(value(*loaded, 3)) < 0.02 * value(*loaded, 1));  // bending: nothing in the middle
 }
 
@@ -109,23 +111,42 @@ TEST_CASE("wrong cases are refused in words") {
     CHECK(refused(with(good, [](json& j) { j["shape"]["across"] = 100000; })).find("edges") != std::string::npos);
     CHECK(refused(with(good, [](json& j) { j["thickness"] = 0; })).find("no thickness") != std::string::npos);
     CHECK(refused(with(good, [](json& j) { j["thickness"] = -0.01; })).find("no thickness") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["thickness"] = json::array({0.01}); })).find("one thickness for each corner") != std::string::npos);
+    CHECK(refused(with(good, [](json& j) {
+              j["thickness"] = json::array({0.01});
+          })).find("one thickness for each corner") != std::string::npos);
     CHECK(refused(with(good, [](json& j) { j["material"]["poisson"] = 0.7; })).find("Poisson") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["supports"] = json::array(); })).find("Nothing holds") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["supports"][0]["where"]["x"] = 7; })).find("touches nothing") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["supports"][0]["fix"] = {"x", "y", "z"}; })).find("hinge") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["supports"][0]["fix"] = {"w"}; })).find("rx, ry, rz") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["loads"] = json::array(); })).find("at least one load") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["loads"] = json::parse(R"([{"pad": [9, 9, 9], "radius": 0.01, "force": [0, 0, 1]}])"); })).find("outside the piece") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["loads"] = json::parse(R"([{"wind": 3}])"); })).find("A load is") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["loads"] = json::parse(R"([{"weight": [1, 2]}])"); })).find("three numbers") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["ask"] = json::parse(R"([{"what": "colour"}])"); })).find("colour") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["ask"] = json::parse(R"([{"what": "stress.max", "where": {"x": 55}}])"); })).find("Nothing of the shell") != std::string::npos);
-    CHECK(refused(with(good, [](json& j) { j["ask"] = json::parse(R"([{"what": "stress.ab", "at": [0, 0, 0]}])"); })).find("stress.ab") != std::string::npos);
+    CHECK(refused(with(good, [](json& j) { j["supports"] = json::array(); })).find("Nothing holds") !=
+          std::string::npos);
+    CHECK(refused(with(good, [](json& j) { j["supports"][0]["where"]["x"] = 7; })).find("touches nothing") !=
+          std::string::npos);
+    CHECK(refused(with(good, [](json& j) {
+              j["supports"][0]["fix"] = {"x", "y", "z"};
+          })).find("hinge") != std::string::npos);
+    CHECK(refused(with(good, [](json& j) { j["supports"][0]["fix"] = {"w"}; })).find("rx, ry, rz") !=
+          std::string::npos);
+    CHECK(refused(with(good, [](json& j) { j["loads"] = json::array(); })).find("at least one load") !=
+          std::string::npos);
+    CHECK(refused(with(good, [](json& j) {
+              j["loads"] = json::parse(R"([{"pad": [9, 9, 9], "radius": 0.01, "force": [0, 0, 1]}])");
+          })).find("outside the piece") != std::string::npos);
+    CHECK(refused(with(good, [](json& j) { j["loads"] = json::parse(R"([{"wind": 3}])"); })).find("A load is") !=
+          std::string::npos);
+    CHECK(refused(with(good, [](json& j) {
+              j["loads"] = json::parse(R"([{"weight": [1, 2]}])");
+          })).find("three numbers") != std::string::npos);
+    CHECK(refused(with(good, [](json& j) { j["ask"] = json::parse(R"([{"what": "colour"}])"); })).find("colour") !=
+          std::string::npos);
+    CHECK(refused(with(good, [](json& j) {
+              j["ask"] = json::parse(R"([{"what": "stress.max", "where": {"x": 55}}])");
+          })).find("Nothing of the shell") != std::string::npos);
+    CHECK(refused(with(good, [](json& j) {
+              j["ask"] = json::parse(R"([{"what": "stress.ab", "at": [0, 0, 0]}])");
+          })).find("stress.ab") != std::string::npos);
     // two shells that do not touch
     json two = good;
     two.erase("shape");
-    two["mesh"] = json::parse(R"({"points": [[0,0,0],[1,0,0],[0,1,0],[5,0,0],[6,0,0],[5,1,0]], "triangles": [[0,1,2],[3,4,5]]})");
+    two["mesh"] =
+        json::parse(R"({"points": [[0,0,0],[1,0,0],[0,1,0],[5,0,0],[6,0,0],[5,1,0]], "triangles": [[0,1,2],[3,4,5]]})");
     CHECK(refused(two).find("Nothing holds") != std::string::npos);
     two["mesh"]["triangles"][1] = {3, 4, 99};
     CHECK(refused(two).find("does not exist") != std::string::npos);

@@ -1,6 +1,6 @@
 // Shell finite elements: patch tests, balances, invariance, what is refused. Benchmarks are in verification/shell.json.
-#include <catch2/catch.hpp>
 #include <Eigen/Dense>
+#include <catch2/catch.hpp>
 
 #include "core/shell/balance.h"
 #include "support_shell.h"
@@ -31,7 +31,8 @@ Freedoms inside(const Model& m, const Freedoms& wanted) {
     REQUIRE(system);
     Freedoms moved(wanted.size(), 0.0);
     for (const auto& e : edge)
-        for (size_t c = 0; c < 6; ++c) moved[6 * static_cast<size_t>(e.point) + c] = wanted[6 * static_cast<size_t>(e.point) + c];
+        for (size_t c = 0; c < 6; ++c)
+            moved[6 * static_cast<size_t>(e.point) + c] = wanted[6 * static_cast<size_t>(e.point) + c];
     Freedoms load = system->internal(moved);
     for (auto& f : load) f = -f;
     auto u = system->solve({load})[0];
@@ -49,8 +50,11 @@ void same(const Freedoms& a, const Freedoms& b, double within) {
 
 TEST_CASE("patch test: an even pull, push or shear in the plane is met exactly on triangles of any form") {
     const Model m = test::skewedPlate();
-    for (const auto& e : {std::array{1e-3, 0.0, 0.0}, std::array{0.0, 1e-3, 0.0}, std::array{0.0, 0.0, 1e-3}, std::array{4e-4, -7e-4, 3e-4}}) {
-        const auto wanted = field(m, [&](const Vec3& p) { return std::array{e[0] * p.x + 0.5 * e[2] * p.y, e[1] * p.y + 0.5 * e[2] * p.x, 0.0, 0.0, 0.0, 0.0}; });
+    for (const auto& e : {std::array{1e-3, 0.0, 0.0}, std::array{0.0, 1e-3, 0.0}, std::array{0.0, 0.0, 1e-3},
+                          std::array{4e-4, -7e-4, 3e-4}}) {
+        const auto wanted = field(m, [&](const Vec3& p) {
+            return std::array{e[0] * p.x + 0.5 * e[2] * p.y, e[1] * p.y + 0.5 * e[2] * p.x, 0.0, 0.0, 0.0, 0.0};
+        });
         const auto u = inside(m, wanted);
         same(u, wanted, 1e-14);
         const auto s = stresses(m, faces(m), u);
@@ -60,21 +64,29 @@ TEST_CASE("patch test: an even pull, push or shear in the plane is met exactly o
             CHECK(t(1) == Approx(exact(1)).margin(1e-4));
             CHECK(t(3) == Approx(exact(2)).margin(1e-4));
         }
-        for (const auto& t : s.cornerMembrane) CHECK(t(0) == Approx(exact(0)).margin(1e-4));  // corners of free edges too
+        for (const auto& t : s.cornerMembrane)
+            CHECK(t(0) == Approx(exact(0)).margin(1e-4));  // corners of free edges too
     }
 }
 
 TEST_CASE("patch test: even bending and twisting is met exactly on triangles of any form") {
     const Model m = test::skewedPlate(5);
-    for (const auto& k : {std::array{1.0, 0.0, 0.0}, std::array{0.0, 1.0, 0.0}, std::array{0.0, 0.0, 1.0}, std::array{0.3, -0.8, 0.5}}) {
+    for (const auto& k : {std::array{1.0, 0.0, 0.0}, std::array{0.0, 1.0, 0.0}, std::array{0.0, 0.0, 1.0},
+                          std::array{0.3, -0.8, 0.5}}) {
         // w = ½ k x² …: rotations θx = w,y and θy = −w,x
         const auto wanted = field(m, [&](const Vec3& p) {
-            return std::array{0.0, 0.0, 0.5 * k[0] * p.x * p.x + 0.5 * k[1] * p.y * p.y + 0.5 * k[2] * p.x * p.y, k[1] * p.y + 0.5 * k[2] * p.x, -k[0] * p.x - 0.5 * k[2] * p.y, 0.0};
+            return std::array{0.0,
+                              0.0,
+                              0.5 * k[0] * p.x * p.x + 0.5 * k[1] * p.y * p.y + 0.5 * k[2] * p.x * p.y,
+                              k[1] * p.y + 0.5 * k[2] * p.x,
+                              -k[0] * p.x - 0.5 * k[2] * p.y,
+                              0.0};
         });
         const auto u = inside(m, wanted);
         same(u, wanted, 1e-11);
         const auto s = stresses(m, faces(m), u);
-        const Eigen::Vector3d exact = planeStress(Eigen::Vector3d(-k[0], -k[1], -k[2]) * 0.01, m.material.young, m.material.poisson);  // half the thickness is 10 mm
+        const Eigen::Vector3d exact = planeStress(Eigen::Vector3d(-k[0], -k[1], -k[2]) * 0.01, m.material.young,
+                                                  m.material.poisson);  // half the thickness is 10 mm
         for (const auto& t : s.bending) {
             CHECK(t(0) == Approx(exact(0)).margin(1e-3));
             CHECK(t(1) == Approx(exact(1)).margin(1e-3));
@@ -95,7 +107,8 @@ TEST_CASE("an even pull on a free edge by its line load stretches a plate evenly
     const auto system = System::build(m, held);
     REQUIRE(system);
     Freedoms load = noLoad(m);
-    addLine(m, {2000, 0, 0}, [](const Vec3& p) { return p.x > 1 - 1e-9; }, load);
+    addLine(
+        m, {2000, 0, 0}, [](const Vec3& p) { return p.x > 1 - 1e-9; }, load);
     const auto u = system->solve({load})[0];
     for (const auto& t : stresses(m, faces(m), u).membrane) {
         CHECK(t(0) == Approx(2000 / 0.02).epsilon(1e-9));
@@ -108,7 +121,8 @@ TEST_CASE("moving and turning a piece as a whole strains nothing") {
     const auto system = System::build(m, sixFreedoms(m));
     REQUIRE(system);
     double stiff = 0;
-    for (size_t k = 0; k < 20; ++k) stiff = std::max(stiff, stiffness(m.facet(k), m.material.young, m.material.poisson).cwiseAbs().maxCoeff());
+    for (size_t k = 0; k < 20; ++k)
+        stiff = std::max(stiff, stiffness(m.facet(k), m.material.young, m.material.poisson).cwiseAbs().maxCoeff());
     for (int mode = 0; mode < 6; ++mode) {
         const auto u = field(m, [&](const Vec3& p) {
             std::array<double, 6> out{};
@@ -158,7 +172,8 @@ TEST_CASE("a liquid weighs what it weighs: its pressures add up to ρ g V, by a 
     const double h = 0.03, R = 0.06;
     addLiquid(m, 1000, h, true, load);
     const auto r = resultant(m, load);
-    CHECK(-r.force.z == Approx(1000 * 9.80665 * std::numbers::pi * h * h * (R - h / 3)).epsilon(0.01));  // a ball's cap; facets lie inside
+    CHECK(-r.force.z == Approx(1000 * 9.80665 * std::numbers::pi * h * h * (R - h / 3))
+                            .epsilon(0.01));  // a ball's cap; facets lie inside
     CHECK(std::abs(r.force.x) < 1e-9);
     Freedoms weight = noLoad(m);
     addBody(m, {0, 0, -1}, weight);
@@ -218,13 +233,21 @@ TEST_CASE("the structure of a factor is kept: another wall and modulus give the 
 }
 
 TEST_CASE("a part that is tied to another moves with it: a strip of two halves bends like one") {
-    const auto strip = [](double from, double to, int across) { return test::net(across, 4, [=](double u, double v) { return Vec3{from + (to - from) * u, 0.02 * v, 0}; }, 0.004); };
+    const auto strip = [](double from, double to, int across) {
+        return test::net(
+            across, 4,
+            [=](double u, double v) {
+                return Vec3{from + (to - from) * u, 0.02 * v, 0};
+            },
+            0.004);
+    };
     const auto tip = [](const Model& m, std::vector<Tie> ties) {
         std::vector<Support> held;
         Freedoms load = noLoad(m);
         for (size_t i = 0; i < m.points.size(); ++i)
             if (m.points[i].x < 1e-9) held.push_back({static_cast<int>(i), 63});
-        addLine(m, {0, 0, -1}, [](const Vec3& p) { return p.x > 0.2 - 1e-9; }, load);
+        addLine(
+            m, {0, 0, -1}, [](const Vec3& p) { return p.x > 0.2 - 1e-9; }, load);
         const auto system = System::build(m, held, std::move(ties));
         REQUIRE(system);
         return dotOf(system->solve({load})[0], load);
@@ -249,7 +272,9 @@ TEST_CASE("a part that is tied to another moves with it: a strip of two halves b
     const auto left = both.points.size();
     both.points.insert(both.points.end(), right.points.begin(), right.points.end());
     both.thickness.insert(both.thickness.end(), right.thickness.begin(), right.thickness.end());
-    for (const auto& t : right.triangles) both.triangles.push_back({t[0] + static_cast<int>(left), t[1] + static_cast<int>(left), t[2] + static_cast<int>(left)});
+    for (const auto& t : right.triangles)
+        both.triangles.push_back(
+            {t[0] + static_cast<int>(left), t[1] + static_cast<int>(left), t[2] + static_cast<int>(left)});
     CHECK(tip(both, ties) == Approx(whole).epsilon(0.01));
     // and without the ties nothing holds the right half
     std::vector<Support> held;
@@ -298,7 +323,12 @@ TEST_CASE("what cannot be reckoned is said in words: no wall, bare spots, nothin
 }
 
 TEST_CASE("a body rests on a table that only pushes: three lumps by hand, and a push that tips it") {
-    const Model m = test::net(12, 12, [](double u, double v) { return Vec3{0.2 * u - 0.1, 0.2 * v - 0.1, 0}; }, 0.004);
+    const Model m = test::net(
+        12, 12,
+        [](double u, double v) {
+            return Vec3{0.2 * u - 0.1, 0.2 * v - 0.1, 0};
+        },
+        0.004);
     const auto system = System::build(m, sixFreedoms(m));
     REQUIRE(system);
     const auto at = [&](double x, double y) { return pad(m, {x, y, 0}, 0).front().first; };
@@ -313,7 +343,8 @@ TEST_CASE("a body rests on a table that only pushes: three lumps by hand, and a 
     // many feet: their forces are pushes, and balance
     std::vector<Pad> feet;
     for (size_t i = 0; i < m.points.size(); ++i)
-        if (std::abs(m.points[i].x) > 0.099 || std::abs(m.points[i].y) > 0.099) feet.push_back({{static_cast<int>(i), 1.0}});
+        if (std::abs(m.points[i].x) > 0.099 || std::abs(m.points[i].y) > 0.099)
+            feet.push_back({{static_cast<int>(i), 1.0}});
     const auto ring = Foot(*system, feet).rest(load);
     REQUIRE(ring.stands);
     double sum = 0;
@@ -373,21 +404,28 @@ TEST_CASE("Weibull: scatter, size and half a load, by hand") {
     strong.mean = 2e6;
     CHECK(verdict(m, f, stresses(m, f, u), strong).margin == Approx(2 * half.margin));
     // a weak seam through all of it halves what it bears
-    CHECK(verdict(m, f, stresses(m, f, u), s, std::vector<double>(m.triangles.size(), 0.5)).margin == Approx(0.5 * half.margin));
+    CHECK(verdict(m, f, stresses(m, f, u), s, std::vector<double>(m.triangles.size(), 0.5)).margin ==
+          Approx(0.5 * half.margin));
     CHECK(one.cracks > half.cracks);
 }
 
 TEST_CASE("grains press as Janssen says: like a liquid at first, to a limit deep down, and hang on the wall") {
-    // H. A. Janssen, "Versuche über Getreidedruck in Silozellen", Z. VDI 39 (1895): p = ρ g D/(4 µ) [1 - exp(-4 µ K z/D)]; his limit by hand.
+    // H. A. Janssen, "Versuche über Getreidedruck in Silozellen", Z. VDI 39 (1895): p = ρ g D/(4 µ) [1 - exp(-4 µ K
+    // z/D)]; his limit by hand.
     const Grains g{800, 0.3, 0.1, 0.4, 0.5};
     const double weight = 800 * 9.80665;
-    CHECK(g.pressure(1e-4) == Approx(0.5 * weight * 1e-4).epsilon(1e-3));       // K ρ g z
-    CHECK(g.pressure(5) == Approx(weight * 0.1 / (4 * 0.4)).epsilon(1e-9));     // ρ g D/(4 µ): 490 Pa
+    CHECK(g.pressure(1e-4) == Approx(0.5 * weight * 1e-4).epsilon(1e-3));    // K ρ g z
+    CHECK(g.pressure(5) == Approx(weight * 0.1 / (4 * 0.4)).epsilon(1e-9));  // ρ g D/(4 µ): 490 Pa
     CHECK(g.pressure(0.125) == Approx(weight * 0.1 / 1.6 * (1 - std::exp(-1.0))).epsilon(1e-9));
     CHECK(g.pressure(-1) == 0);
     // a tube with a floor carries all that is in it: drag on the wall and what is left for the floor
     const double r = 0.05, deep = 0.3;
-    Model m = test::net(96, 120, [=](double u, double v) { return Vec3{r * std::cos(2 * M_PI * u), r * std::sin(2 * M_PI * u), deep * v}; }, 0.002);
+    Model m = test::net(
+        96, 120,
+        [=](double u, double v) {
+            return Vec3{r * std::cos(2 * M_PI * u), r * std::sin(2 * M_PI * u), deep * v};
+        },
+        0.002);
     Freedoms wall = noLoad(m);
     addGrains(m, g, wall);
     const auto hung = resultant(m, wall).force;
@@ -397,9 +435,19 @@ TEST_CASE("grains press as Janssen says: like a liquid at first, to a limit deep
 }
 
 TEST_CASE("a tie to a patch passes on force and moment whole, and lets rigid motions be") {
-    Model m = test::net(16, 16, [](double u, double v) { return Vec3{0.1 * u, 0.1 * v, 0}; }, 0.003);
+    Model m = test::net(
+        16, 16,
+        [](double u, double v) {
+            return Vec3{0.1 * u, 0.1 * v, 0};
+        },
+        0.003);
     const size_t plate = m.points.size();
-    const Model post = test::net(4, 4, [](double u, double v) { return Vec3{0.05, 0.045 + 0.01 * u, 0.002 + 0.03 * v}; }, 0.003);
+    const Model post = test::net(
+        4, 4,
+        [](double u, double v) {
+            return Vec3{0.05, 0.045 + 0.01 * u, 0.002 + 0.03 * v};
+        },
+        0.003);
     m.points.insert(m.points.end(), post.points.begin(), post.points.end());
     m.thickness.insert(m.thickness.end(), post.thickness.begin(), post.thickness.end());
     for (auto t : post.triangles) {
@@ -483,7 +531,9 @@ TEST_CASE("corner values inside a smooth face are exact for quadratic stresses: 
     for (const unsigned seed : {3u, 4u, 5u}) {
         const Model m = uovo::test::skewedPlate(seed);
         const auto f = faces(m);
-        const auto field = [](const form::Vec3& p) { return 1 + 2 * p.x - p.y + 3 * p.x * p.x - 4 * p.x * p.y + 2 * p.y * p.y; };
+        const auto field = [](const form::Vec3& p) {
+            return 1 + 2 * p.x - p.y + 3 * p.x * p.x - 4 * p.x * p.y + 2 * p.y * p.y;
+        };
         int inner = 0;
         for (size_t k = 0; k < m.triangles.size(); ++k)
             for (size_t i = 0; i < 3; ++i) {
@@ -493,7 +543,11 @@ TEST_CASE("corner values inside a smooth face are exact for quadratic stresses: 
                 for (size_t q = f.first[at]; q < f.first[at + 1]; ++q) {
                     const auto& t = m.triangles[static_cast<size_t>(f.triangle[q])];
                     double mean = 0;  // of a quadratic, by the middles of the sides: exact
-                    for (size_t c = 0; c < 3; ++c) mean += field((m.points[static_cast<size_t>(t[c])] + m.points[static_cast<size_t>(t[(c + 1) % 3])]) * 0.5) / 3;
+                    for (size_t c = 0; c < 3; ++c)
+                        mean += field((m.points[static_cast<size_t>(t[c])] +
+                                       m.points[static_cast<size_t>(t[(c + 1) % 3])]) *
+                                      0.5) /
+                                3;
                     value += f.share[q] * mean;
                     sum += f.share[q];
                 }
@@ -507,11 +561,14 @@ TEST_CASE("corner values inside a smooth face are exact for quadratic stresses: 
 }
 
 TEST_CASE("the greatest stress in a fillet with a waist is there on few triangles already") {
-    // two plates meet in a round fillet and are squeezed at their ends: the moment peaks in the fillet, at the waist's free edge
+    // two plates meet in a round fillet and are squeezed at their ends: the moment peaks in the fillet, at the waist's
+    // free edge
     const double L = 0.04, r = 0.006, whole = 2 * L + M_PI / 2 * r;
     const auto at = [&](double u, double v) {
         const double s = v * whole, y = (u - 0.5) * 0.03 * (0.6 + 0.4 * std::pow(2 * v - 1, 2)), a = (s - L) / r;
-        return s < L ? Vec3{s - L - r, y, 0} : s < whole - L ? Vec3{-r + r * std::sin(a), y, r - r * std::cos(a)} : Vec3{0, y, r + s - whole + L};
+        return s < L           ? Vec3{s - L - r, y, 0}
+               : s < whole - L ? Vec3{-r + r * std::sin(a), y, r - r * std::cos(a)}
+                               : Vec3{0, y, r + s - whole + L};
     };
     const auto peak = [&](int along) {
         const Model m = test::net(along / 6, along, at, 0.0025);
@@ -535,7 +592,9 @@ TEST_CASE("the greatest stress in a fillet with a waist is there on few triangle
     const double fine = peak(216);
     CHECK(peak(72) == Approx(fine).epsilon(0.02));
     CHECK(peak(108) == Approx(fine).epsilon(0.02));
-    // by hand, a bar of the waist's width: M = F (L + r) sin 45° less the fillet's own height, sigma = 6 M/(w t²) + F cos 45°/(w t), within what a wide plate adds
-    const double w = 0.018, t = 0.0025, arm = (L + r) * std::sqrt(0.5) - r * (std::sqrt(2.0) - 1), bar = 6 * arm / (w * t * t) + 1 / (w * t);
+    // by hand, a bar of the waist's width: M = F (L + r) sin 45° less the fillet's own height, sigma = 6 M/(w t²) + F
+    // cos 45°/(w t), within what a wide plate adds
+    const double w = 0.018, t = 0.0025, arm = (L + r) * std::sqrt(0.5) - r * (std::sqrt(2.0) - 1),
+                 bar = 6 * arm / (w * t * t) + 1 / (w * t);
     CHECK(fine == Approx(bar).epsilon(0.15));
 }

@@ -16,8 +16,10 @@ struct Cup {
 
 double minutes(const Cup& cup, const Stick& stick = {}, const char* chocolate = "dark") {
     const auto c = test::coating(chocolate);
-    return standsAfter(stick, cast(filledCup(cup.diameter, cup.depth, cup.celsius > 0 ? cup.celsius : c.working(), cup.crystals), c), c, heat::CrystalLaw(c, io::library().physics), {cup.air, 11, 0},
-                       io::library().physical("staticYield")) /
+    return standsAfter(
+               stick,
+               cast(filledCup(cup.diameter, cup.depth, cup.celsius > 0 ? cup.celsius : c.working(), cup.crystals), c),
+               c, heat::CrystalLaw(c, io::library().physics), {cup.air, 11, 0}, io::library().physical("staticYield")) /
            60;
 }
 

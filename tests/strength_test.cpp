@@ -43,7 +43,9 @@ Plan part(const char* family) {
 
 }  // namespace
 
-TEST_CASE("a bowl stands with its filling many times over, and fears fingers at its rim") {  // as the trade knows: peeling and lifting break bowls
+TEST_CASE(
+    "a bowl stands with its filling many times over, and fears fingers at its rim") {  // as the trade knows: peeling
+                                                                                       // and lifting break bowls
     const auto s = of(bowls());
     REQUIRE(s.problem.empty());
     for (const auto& c : s.cases) {
@@ -82,14 +84,16 @@ TEST_CASE("a thicker wall, a colder room and a stronger chocolate hold more, twi
 TEST_CASE("the verdict of a bowl does not follow its mesh", "[long]") {
     Plan plan = bowls();
     const auto coarse = of(plan), fine = of(plan, {12000, false});
-    for (const char* id : {"fingers", "peel", "rim"}) CHECK(find(coarse, id).margin == Approx(find(fine, id).margin).epsilon(0.12));
+    for (const char* id : {"fingers", "peel", "rim"})
+        CHECK(find(coarse, id).margin == Approx(find(fine, id).margin).epsilon(0.12));
     CHECK(fine.mesh.triangles.size() > 3 * coarse.mesh.triangles.size());
 }
 
 TEST_CASE("ways out are computed: each holds more than before") {
     Plan held = bowls(1);
     held.pieces[0].handling.lift = Handling::Lift::Fingers;
-    held.pieces[0].shape = test::balloon(0.6, 0.225, 0.11, 0.2);  // large and thin: two fingers across its rim break it often
+    held.pieces[0].shape =
+        test::balloon(0.6, 0.225, 0.11, 0.2);  // large and thin: two fingers across its rim break it often
     const auto s = of(held, {2600, true});
     REQUIRE_FALSE(s.ways.empty());
     const double before = s.cases[s.weakest].margin;
@@ -137,16 +141,21 @@ TEST_CASE("pieces put together are one shell, as weak at their joints as glue") 
         }
         // as if both lasted as long: hours take more of the strength than a bump takes of the load
         const auto& lib = io::library();
-        CHECK(find(s, "bump").margin / quickness(lib, lib.strong("secondsBump")) < find(s, "stands").margin / quickness(lib, 3600 * find(s, "stands").load.value));
+        CHECK(find(s, "bump").margin / quickness(lib, lib.strong("secondsBump")) <
+              find(s, "stands").margin / quickness(lib, 3600 * find(s, "stands").load.value));
         // the weight of the shell is the chocolate of its parts, but for what is left out and laps at the joints
         const auto a = test::answersOf(plan, test::withoutDay());
         double volume = 0;
         for (size_t k = 0; k < s.mesh.triangles.size(); ++k) {
             const auto& t = s.mesh.triangles[k];
             const auto at = [&](size_t n) { return s.mesh.points[static_cast<size_t>(t[n])]; };
-            volume += 0.5 * form::length(form::cross(at(1) - at(0), at(2) - at(0))) * (s.thickness[static_cast<size_t>(t[0])] + s.thickness[static_cast<size_t>(t[1])] + s.thickness[static_cast<size_t>(t[2])]) / 3;
+            volume += 0.5 * form::length(form::cross(at(1) - at(0), at(2) - at(0))) *
+                      (s.thickness[static_cast<size_t>(t[0])] + s.thickness[static_cast<size_t>(t[1])] +
+                       s.thickness[static_cast<size_t>(t[2])]) /
+                      3;
         }
-        if (s.left.empty()) CHECK(volume * a.pieces[0]->coating.densitySolid == Approx(a.pieces[0]->made->mass).epsilon(0.05));
+        if (s.left.empty())
+            CHECK(volume * a.pieces[0]->coating.densitySolid == Approx(a.pieces[0]->made->mass).epsilon(0.05));
     }
 }
 
@@ -163,7 +172,8 @@ TEST_CASE("a basket full of almonds is on the edge when it is carried by its han
     CHECK(handle.margin < 4);
     CHECK((handle.place.find("handle") != std::string::npos || handle.place.find("glued") != std::string::npos));
     bool glue = false;
-    for (const auto& w : s.ways) glue = glue || (w.title.find("glue on both sides") != std::string::npos && w.margin > handle.margin);
+    for (const auto& w : s.ways)
+        glue = glue || (w.title.find("glue on both sides") != std::string::npos && w.margin > handle.margin);
     CHECK(glue);
     // a thicker handle and less in it hold more
     p.fill()->each = Measure(0.0002);
@@ -197,12 +207,14 @@ TEST_CASE("the answer tells case, band and working, in the plan's column") {
     o.day = false;
     const auto a = test::answersOf(plan, o);
     REQUIRE(a.pieces[0]->strength);
-    const auto it = std::find_if(a.pieces[0]->answers.begin(), a.pieces[0]->answers.end(), [](const Answer& x) { return x.id == "strength"; });
+    const auto it = std::find_if(a.pieces[0]->answers.begin(), a.pieces[0]->answers.end(),
+                                 [](const Answer& x) { return x.id == "strength"; });
     REQUIRE(it != a.pieces[0]->answers.end());
     CHECK(it->figure.low < it->figure.value);
     CHECK(it->working.section == "Strength");
     CHECK(it->sentence.find("not a guarantee") != std::string::npos);
-    CHECK(std::any_of(it->working.inputs.begin(), it->working.inputs.end(), [](const auto& i) { return i.source.find("low confidence") != std::string::npos; }));
+    CHECK(std::any_of(it->working.inputs.begin(), it->working.inputs.end(),
+                      [](const auto& i) { return i.source.find("low confidence") != std::string::npos; }));
     // remembered: the same plan with another name is not reckoned again
     Cache cache;
     auto first = answer(plan, io::library(), cache, o);
@@ -299,7 +311,8 @@ TEST_CASE("loads and bars are kept in the file, and wrong ones said") {
     CHECK(problems(plan, io::library()).front().where == "pieces/bowl/loads/fingers");
 }
 
-TEST_CASE("the root of a basket's handle is judged alike on two thousand and on fourteen thousand triangles", "[long]") {
+TEST_CASE("the root of a basket's handle is judged alike on two thousand and on fourteen thousand triangles",
+          "[long]") {
     Plan plan = part("basket");
     test::fill(plan, plan.pieces[0], "Cream", 0.0002);
     const auto usual = of(plan), finer = of(plan, {5200, false}), finest = of(plan, {10400, false});
@@ -310,7 +323,8 @@ TEST_CASE("the root of a basket's handle is judged alike on two thousand and on 
     CHECK(find(usual, "stands").margin == Approx(find(finest, "stands").margin).epsilon(0.05));
 }
 
-TEST_CASE("a first verdict on a thousand triangles is within a few percent of the whole, of a narrow cup within a quarter") {
+TEST_CASE(
+    "a first verdict on a thousand triangles is within a few percent of the whole, of a narrow cup within a quarter") {
     for (const std::string family : {"balloon", "cup"}) {
         Plan plan;
         plan.pieces = {newPiece(plan, family)};
@@ -342,7 +356,8 @@ TEST_CASE("a joint is as strong as it was prepared, and a way out prepares it be
         CHECK(problems(plan, lib).empty());
         return find(of(plan), "handle").margin;
     };
-    const double plain = with("melted chocolate"), scored = with("glue on scored faces"), icing = with("icing or syrup");
+    const double plain = with("melted chocolate"), scored = with("glue on scored faces"),
+                 icing = with("icing or syrup");
     CHECK(scored > 1.2 * plain);
     CHECK(icing < 0.8 * plain);
     Plan plan = part("basket");
@@ -383,7 +398,8 @@ TEST_CASE("on a ring and on three lumps a bowl stands harder than on its flat fo
     const auto lumps = of(plan);
     CHECK(find(lumps, "stands").margin < find(ring, "stands").margin);
     CHECK(find(lumps, "stands").margin < find(flat, "stands").margin);
-    CHECK(find(lumps, "fingers").margin == Approx(find(flat, "fingers").margin).epsilon(1e-6));  // lifted, it does not matter
+    CHECK(find(lumps, "fingers").margin ==
+          Approx(find(flat, "fingers").margin).epsilon(1e-6));  // lifted, it does not matter
     CHECK(*readPlan(writePlan(plan)) == plan);
 }
 
@@ -394,7 +410,8 @@ TEST_CASE("over the hours of a warm evening a piece sags more, and gives way sid
         plan.pieces[0].loads["stands"] = Measure(hours);
         return find(of(plan, {2600, true}), "stands");
     };
-    const auto cool = stands(20, 0), late = stands(20, 8), warm = stands(24, 0), evening = stands(24, 8), night = stands(24, 80);
+    const auto cool = stands(20, 0), late = stands(20, 8), warm = stands(24, 0), evening = stands(24, 8),
+               night = stands(24, 80);
     CHECK(late.sag == Approx(cool.sag).epsilon(1e-9));  // at 20 °C it does not creep
     CHECK(evening.sag > 2.5 * warm.sag);
     CHECK(night.sag == Approx(io::library().strong("creepWarm") * warm.sag).epsilon(1e-6));
@@ -413,10 +430,16 @@ TEST_CASE("loose almonds drag at the wall: less presses on the floor, the same h
 }
 
 TEST_CASE("a round bar bends, twists, weighs and gives way as bar theory says") {
-    // Euler and Bernoulli by hand: tip F L³/(3 E I), twist M L/(G J), column π² E I/(4 L²), with I = π r⁴/4, J = π r⁴/2.
+    // Euler and Bernoulli by hand: tip F L³/(3 E I), twist M L/(G J), column π² E I/(4 L²), with I = π r⁴/4, J = π
+    // r⁴/2.
     const double r = 0.006, L = 0.18, E = 1e8, nu = 0.33, I = M_PI * std::pow(r, 4) / 4;
     StrengthWall w;
-    addBar(w, {}, L, [&](double s) { return form::Pose{{1, 0, 0}, {0, 1, 0}, {0, 0, 1}, {0, 0, s * L}}; }, [&](double) { return r; });
+    addBar(
+        w, {}, L,
+        [&](double s) {
+            return form::Pose{{1, 0, 0}, {0, 1, 0}, {0, 0, 1}, {0, 0, s * L}};
+        },
+        [&](double) { return r; });
     auto& m = w.model;
     m.material = {E, nu, 1300};
     double volume = 0;
@@ -450,7 +473,9 @@ TEST_CASE("a round bar bends, twists, weighs and gives way as bar theory says") 
     CHECK(shell::buckles(*system, u[2]) == Approx(M_PI * M_PI * E * I / (4 * L * L)).epsilon(0.05));
 }
 
-TEST_CASE("legs, discs and round handles are in the shell: all of a pedestal and of a cup is weighed, a slim foot gives way sooner") {
+TEST_CASE(
+    "legs, discs and round handles are in the shell: all of a pedestal and of a cup is weighed, a slim foot gives way "
+    "sooner") {
     for (const char* family : {"pedestal", "cup-saucer", "upright"}) {
         INFO(family);
         const Plan plan = part(family);
@@ -458,7 +483,8 @@ TEST_CASE("legs, discs and round handles are in the shell: all of a pedestal and
         const auto w = strengthWall(plan.pieces[0], plan, io::library(), *a.pieces[0], 2600);
         REQUIRE(w);
         double volume = 0;
-        for (size_t k = 0; k < w->model.triangles.size(); ++k) volume += w->model.facet(k).area * w->model.facet(k).meanThickness();
+        for (size_t k = 0; k < w->model.triangles.size(); ++k)
+            volume += w->model.facet(k).area * w->model.facet(k).meanThickness();
         CHECK(volume * a.pieces[0]->coating.densitySolid == Approx(a.pieces[0]->made->mass).epsilon(0.03));
         CHECK(w->ties.size() > 10);
         CHECK(std::count_if(w->weak.begin(), w->weak.end(), [](double x) { return x < 1; }) > 10);
@@ -478,13 +504,15 @@ TEST_CASE("legs, discs and round handles are in the shell: all of a pedestal and
     CHECK(find(thin, "bump").margin < find(stout, "bump").margin);
 }
 
-TEST_CASE("a ball on a cord that runs through from its base hangs otherwise than by its crown, and slips from a hand with the energy of its fall") {
+TEST_CASE(
+    "a ball on a cord that runs through from its base hangs otherwise than by its crown, and slips from a hand with "
+    "the energy of its fall") {
     Plan plan = part("hung-ball");
     const auto crown = of(plan);
     plan.pieces[0].shape.choices["cord"] = "cord through from the base";
     const auto base = of(plan);
     CHECK(find(base, "hangs").at.z < 0.5 * (find(crown, "hangs").at.z + 0.08));  // it opens low, not at the crown
-    CHECK(find(base, "hangs").margin > find(crown, "hangs").margin);             // the seam is pressed together, not pulled
+    CHECK(find(base, "hangs").margin > find(crown, "hangs").margin);  // the seam is pressed together, not pulled
     CHECK(find(base, "tap").margin == Approx(find(crown, "tap").margin).epsilon(1e-6));
     const auto& drop = find(crown, "drop");
     // it breaks at the energy m g h of some fall: twice the height is twice the energy
@@ -512,7 +540,9 @@ TEST_CASE("a quicker load meets stronger chocolate, by the law of the fast: 2.5 
     CHECK(quickness(lib, 4 * 3600) == Approx(0.52).epsilon(0.01));
 }
 
-TEST_CASE("the share that cracks on average: nothing unknown leaves it, more unknown moves it towards a half, against a fine sum") {
+TEST_CASE(
+    "the share that cracks on average: nothing unknown leaves it, more unknown moves it towards a half, against a fine "
+    "sum") {
     shell::Strength s;
     for (const double stress : {0.5e6, 0.8e6, 1.0e6, 1.3e6}) {
         CHECK(shell::cracksOnAverage(stress, s, 0) == Approx(shell::cracksAt(stress, s)));
@@ -523,14 +553,16 @@ TEST_CASE("the share that cracks on average: nothing unknown leaves it, more unk
                 sum += w * shell::cracksAt(stress * std::exp(spread * z), s);
                 weight += w;
             }
-            CHECK(shell::cracksOnAverage(stress, s, spread) == Approx(sum / weight).margin(spread < 0.2 ? 0.01 : 0.06));  // seven points of a steep curve
+            CHECK(shell::cracksOnAverage(stress, s, spread) ==
+                  Approx(sum / weight).margin(spread < 0.2 ? 0.01 : 0.06));  // seven points of a steep curve
         }
     }
     CHECK(shell::cracksOnAverage(0.5e6, s, 0.4) > shell::cracksAt(0.5e6, s));
     CHECK(shell::cracksOnAverage(1.3e6, s, 0.4) < shell::cracksAt(1.3e6, s));
 }
 
-TEST_CASE("the verdict is about how the cook handles it: another way is advice, and becomes the verdict when it is chosen") {
+TEST_CASE(
+    "the verdict is about how the cook handles it: another way is advice, and becomes the verdict when it is chosen") {
     Plan plan = bowls(1);
     const auto usual = of(plan);
     CHECK(find(usual, "hand").chosen);
@@ -546,7 +578,8 @@ TEST_CASE("the verdict is about how the cook handles it: another way is advice, 
         other.pieces[0].handling = *how;
         const auto s = of(other);
         CHECK(find(s, id).chosen);
-        CHECK(find(s, id).margin == Approx(find(usual, id).margin).epsilon(1e-9));  // the load is the same, only whose it is
+        CHECK(find(s, id).margin ==
+              Approx(find(usual, id).margin).epsilon(1e-9));  // the load is the same, only whose it is
         CHECK(s.survives <= usual.survives + 1e-12);
     }
     CHECK_FALSE(handledAs(plan.pieces[0], "bump"));
@@ -556,7 +589,8 @@ TEST_CASE("the verdict is about how the cook handles it: another way is advice, 
     CHECK(said->sentence.find("two fingers") != std::string::npos);
     Plan dry = plan;
     dry.pieces[0].handling.oil = false;
-    CHECK(find(of(dry), "peel").margin == Approx(find(usual, "peel").margin / 3).epsilon(1e-6));  // three times the pull
+    CHECK(find(of(dry), "peel").margin ==
+          Approx(find(usual, "peel").margin / 3).epsilon(1e-6));  // three times the pull
     CHECK(readPlan(writePlan(dry))->pieces[0].handling == dry.pieces[0].handling);
 }
 
@@ -597,7 +631,8 @@ TEST_CASE("a verdict does not hang on the net: fingers in a rim, a bowl glued on
     };
     const Plan none;
     const Piece bowl = newPiece(none, "balloon"), half = newPiece(none, "half-ball"), dip = newPiece(none, "dip-bowl");
-    for (const auto& p : {bowl, half}) CHECK(margins(p, 2600, "fingers") == Approx(margins(p, 10400, "fingers")).epsilon(0.03));
+    for (const auto& p : {bowl, half})
+        CHECK(margins(p, 2600, "fingers") == Approx(margins(p, 10400, "fingers")).epsilon(0.03));
     CHECK(margins(dip, 5200, "stands") == Approx(margins(dip, 16000, "stands")).epsilon(0.06));
     for (const double corner : {0.001, 0.004, 0.01}) {
         Piece cup = newPiece(none, "cup");
@@ -605,6 +640,7 @@ TEST_CASE("a verdict does not hang on the net: fingers in a rim, a bowl glued on
         INFO(corner);
         const double coarse = margins(cup, 2600, "fingers");
         CHECK(coarse > 5);
-        CHECK(margins(cup, 5200, "fingers") == Approx(coarse).epsilon(corner < 0.002 ? 0.2 : 0.04));  // a sharp corner is seen by few corners of the net
+        CHECK(margins(cup, 5200, "fingers") ==
+              Approx(coarse).epsilon(corner < 0.002 ? 0.2 : 0.04));  // a sharp corner is seen by few corners of the net
     }
 }

@@ -34,7 +34,8 @@ inline AnswerOptions withoutDay() {
 }
 
 /// Puts something into a piece of a plan.
-inline FillStep& fill(Plan& plan, Piece& piece, const char* name = "Cream", double each = 1e-4, bool perishable = true) {
+inline FillStep& fill(Plan& plan, Piece& piece, const char* name = "Cream", double each = 1e-4,
+                      bool perishable = true) {
     Filling f;
     f.name = name;
     f.perishable = perishable;
@@ -51,7 +52,8 @@ inline form::Part balloon(double girth, double length, double dip, double pear =
 }
 inline form::Part cup(double base, double top, double height, double corner, double fillLine) {
     form::Part p = form::usual("cup");
-    p.values = {{"baseDiameter", base}, {"topDiameter", top}, {"height", height}, {"corner", corner}, {"fillLine", fillLine}};
+    p.values = {
+        {"baseDiameter", base}, {"topDiameter", top}, {"height", height}, {"corner", corner}, {"fillLine", fillLine}};
     return p;
 }
 

@@ -16,14 +16,16 @@ namespace uovo::test {
 inline bool haveCalculix() { return std::system("command -v ccx >/dev/null 2>&1") == 0; }
 
 /// Shifts of the corners as CalculiX finds them; empty when it did not run. Supports may fix shifts only.
-inline std::vector<form::Vec3> calculix(const shell::Model& m, const std::vector<shell::Support>& supports, const shell::Freedoms& load, const std::string& name) {
+inline std::vector<form::Vec3> calculix(const shell::Model& m, const std::vector<shell::Support>& supports,
+                                        const shell::Freedoms& load, const std::string& name) {
     namespace fs = std::filesystem;
     const fs::path folder = fs::temp_directory_path() / ("uovo-ccx-" + name + "-" + std::to_string(::getpid()));
     fs::create_directories(folder);
     std::ofstream f(folder / "job.inp");
     f.precision(12);
     f << "*NODE, NSET=ALL\n";
-    for (size_t i = 0; i < m.points.size(); ++i) f << i + 1 << ", " << m.points[i].x << ", " << m.points[i].y << ", " << m.points[i].z << "\n";
+    for (size_t i = 0; i < m.points.size(); ++i)
+        f << i + 1 << ", " << m.points[i].x << ", " << m.points[i].y << ", " << m.points[i].z << "\n";
     std::map<std::pair<int, int>, size_t> middle;
     std::ostringstream elements, mids, thick;
     thick.precision(12);
@@ -45,7 +47,8 @@ inline std::vector<form::Vec3> calculix(const shell::Model& m, const std::vector
             }
             mid[i] = it->second;
         }
-        elements << k + 1 << ", " << t[0] + 1 << ", " << t[1] + 1 << ", " << t[2] + 1 << ", " << mid[0] << ", " << mid[1] << ", " << mid[2] << "\n";
+        elements << k + 1 << ", " << t[0] + 1 << ", " << t[1] + 1 << ", " << t[2] + 1 << ", " << mid[0] << ", "
+                 << mid[1] << ", " << mid[2] << "\n";
     }
     f << mids.str() << "*ELEMENT, TYPE=S6, ELSET=WALL\n" << elements.str();
     f << "*MATERIAL, NAME=CHOC\n*ELASTIC\n" << m.material.young << ", " << m.material.poisson << "\n";

@@ -1,8 +1,8 @@
 // Commands as a person runs them.
 #pragma once
+#include <sys/wait.h>
 #include <cstdio>
 #include <string>
-#include <sys/wait.h>
 
 namespace uovo::test {
 

@@ -1,15 +1,18 @@
 // Files for tests: a folder that goes away with the test.
 #pragma once
+#include <unistd.h>
 #include <filesystem>
 #include <fstream>
 #include <string>
-#include <unistd.h>
 
 namespace uovo::test {
 
 struct Folder {
     std::filesystem::path path;
-    explicit Folder(const std::string& name) : path(std::filesystem::temp_directory_path() / ("uovo-" + name + "-" + std::to_string(::getpid()))) { std::filesystem::create_directories(path); }
+    explicit Folder(const std::string& name)
+        : path(std::filesystem::temp_directory_path() / ("uovo-" + name + "-" + std::to_string(::getpid()))) {
+        std::filesystem::create_directories(path);
+    }
     Folder(const Folder&) = delete;
     Folder& operator=(const Folder&) = delete;
     ~Folder() {

@@ -32,19 +32,29 @@ inline shell::Model net(int across, int along, const std::function<form::Vec3(do
 
 /// A bowl open above: the lower part of a ball, its lowest point at z = 0, m.
 inline shell::Model bowl(int around = 48, int up = 20, double radius = 0.06, double thickness = 0.002) {
-    return net(around, up, [=](double u, double v) {
-        const double t = std::numbers::pi / 2 * (0.02 + 0.98 * v), p = 2 * std::numbers::pi * u;
-        return form::Vec3{radius * std::sin(t) * std::cos(p), radius * std::sin(t) * std::sin(p), radius - radius * std::cos(t)};
-    }, thickness);
+    return net(
+        around, up,
+        [=](double u, double v) {
+            const double t = std::numbers::pi / 2 * (0.02 + 0.98 * v), p = 2 * std::numbers::pi * u;
+            return form::Vec3{radius * std::sin(t) * std::cos(p), radius * std::sin(t) * std::sin(p),
+                              radius - radius * std::cos(t)};
+        },
+        thickness);
 }
 
 /// A plate of 1 by 1 with corners moved about, so that no two triangles are alike.
 inline shell::Model skewedPlate(unsigned seed = 3) {
-    shell::Model m = net(5, 4, [](double u, double v) { return form::Vec3{u, v, 0}; }, 0.02);
+    shell::Model m = net(
+        5, 4,
+        [](double u, double v) {
+            return form::Vec3{u, v, 0};
+        },
+        0.02);
     std::mt19937 random(seed);
     std::uniform_real_distribution<double> shake(-0.07, 0.07);
     for (auto& p : m.points)
-        if (p.x > 1e-9 && p.x < 1 - 1e-9 && p.y > 1e-9 && p.y < 1 - 1e-9) p = p + form::Vec3{shake(random), shake(random), 0};
+        if (p.x > 1e-9 && p.x < 1 - 1e-9 && p.y > 1e-9 && p.y < 1 - 1e-9)
+            p = p + form::Vec3{shake(random), shake(random), 0};
     return m;
 }
 

@@ -34,7 +34,9 @@ TEST_CASE("enthalpy is the integral of its heat capacity, against a fine sum of 
         const double dT = (50.0 - 5) / kSteps;
         for (int i = 0; i < kSteps; ++i) {
             const double T = 5 + (i + 0.5) * dT, m = heat::meltedShare(T, c.meltShift);
-            sum += (c.heatCapacitySolid * (1 - m) + c.heatCapacityLiquid * m) * dT + c.latentHeat * (heat::meltedShare(T + dT / 2, c.meltShift) - heat::meltedShare(T - dT / 2, c.meltShift));
+            sum += (c.heatCapacitySolid * (1 - m) + c.heatCapacityLiquid * m) * dT +
+                   c.latentHeat *
+                       (heat::meltedShare(T + dT / 2, c.meltShift) - heat::meltedShare(T - dT / 2, c.meltShift));
         }
         CHECK(enthalpy(c, 50) == Approx(sum).epsilon(1e-8));
         double before = enthalpy(c, -20);
@@ -66,7 +68,8 @@ TEST_CASE("seeding balances: what the melt loses the seed takes up, whatever the
 }
 
 TEST_CASE("a third of seed lands at work in a light bowl, a heavy hot one is told, with grams and minutes") {
-    // common practice, no source: a third of seed from 45 °C lands within 1.5 °C of the working temperature for dark in a light bowl
+    // common practice, no source: a third of seed from 45 °C lands within 1.5 °C of the working temperature for dark in
+    // a light bowl
     const auto light = planned("dark", by(Method::Seed), 0.3);
     CHECK(std::abs(light.third - test::coating("dark").working()) < 1.5);
     CHECK(light.warnings.size() <= 1);
@@ -100,7 +103,11 @@ TEST_CASE("one percent of crystals at 33 °C hardly moves a melt of 34.5 °C") {
     CHECK(found);
 }
 
-TEST_CASE("white melted gently is still near 33 °C after the first portion in a machine, and is told to take more") {  // common practice, no source
+TEST_CASE(
+    "white melted gently is still near 33 °C after the first portion in a machine, and is told to take more") {  // common
+                                                                                                                 // practice,
+                                                                                                                 // no
+                                                                                                                 // source
     const auto p = planned("white", by(Method::Machine), 1);
     bool near = false, more = false;
     for (const auto& s : p.steps) {
@@ -113,7 +120,8 @@ TEST_CASE("white melted gently is still near 33 °C after the first portion in a
 
 TEST_CASE("every school ends at work, in order of time, with something to see at each step") {
     for (const char* id : {"dark", "milk", "white", "compound"})
-        for (const auto m : {Method::Seed, Method::Butter, Method::Curve, Method::Bursts, Method::Machine, Method::None})
+        for (const auto m :
+             {Method::Seed, Method::Butter, Method::Curve, Method::Bursts, Method::Machine, Method::None})
             for (const auto heat : {Heat::Microwave, Heat::WaterBath}) {
                 INFO(id << " " << static_cast<int>(m));
                 Choice c = by(m);
@@ -150,7 +158,7 @@ TEST_CASE("bursts of a microwave add up, shorten towards the end, and take about
         if (i > 0) CHECK(list[i] <= list[i - 1] + 1);
     }
     CHECK(sum == Approx(joules / 800 / physics().at("microwaveShare").value).margin(1));
-    CHECK(sum > 60);   // common practice, no source: 1½ to 2 min for a few hundred grams
+    CHECK(sum > 60);  // common practice, no source: 1½ to 2 min for a few hundred grams
     CHECK(sum < 150);
     CHECK(bursts(0, 800, 0.4, 30, 8).empty());
 }
@@ -187,7 +195,9 @@ TEST_CASE("batches are so large that each is used up in its window") {
         CHECK(m.problem.empty());
         CHECK(m.batches >= 1);
         CHECK(m.each * m.batches >= a.pots[i].melt - 1e-9);
-        if (m.batches < 12) CHECK(a.pots[i].minutes / m.batches * 60 <= m.temper.keeps + 1e-6);  // one bowl, warmed now and then, serves them all
+        if (m.batches < 12)
+            CHECK(a.pots[i].minutes / m.batches * 60 <=
+                  m.temper.keeps + 1e-6);  // one bowl, warmed now and then, serves them all
         CHECK(m.each <= 4.5 + 1e-9);
         double used = 0;
         for (const auto& u : a.pots[i].uses) used += u.mass;
@@ -220,7 +230,8 @@ TEST_CASE("shopping: the cupboard counts while it is good, cost follows what is 
     CHECK(each == Approx(20 * a.pieces[0]->made->mass));
     for (size_t i = 0; i < some.allergens.size(); ++i)
         for (size_t k = 0; k < i; ++k) CHECK(some.allergens[i] != some.allergens[k]);
-    for (const auto& t : some.traces) CHECK(std::find(some.allergens.begin(), some.allergens.end(), t) == some.allergens.end());
+    for (const auto& t : some.traces)
+        CHECK(std::find(some.allergens.begin(), some.allergens.end(), t) == some.allergens.end());
     test::fill(plan, plan.pieces[0], "Liqueur cream");
     plan.fillings.back().alcohol = plan.fillings.back().egg = true;
     a = test::answersOf(plan, test::withoutDay());
@@ -272,15 +283,19 @@ TEST_CASE("how each chocolate is melted, the cupboard and the guests are kept in
     CHECK(problems(plan, io::library()).size() == 1);
 }
 
-TEST_CASE("in every room, by every method, each step of tempering ends: where the air cannot cool it cold water does, and it is said") {
+TEST_CASE(
+    "in every room, by every method, each step of tempering ends: where the air cannot cool it cold water does, and it "
+    "is said") {
     const auto& lib = io::library();
     int inWater = 0;
     for (const auto& chocolate : lib.chocolates)
         for (const auto temper : {material::Temper::Tempered, material::Temper::Untempered})
-            for (const auto method : {temper::Method::Seed, temper::Method::Butter, temper::Method::Curve, temper::Method::Bursts, temper::Method::Machine, temper::Method::None})
+            for (const auto method : {temper::Method::Seed, temper::Method::Butter, temper::Method::Curve,
+                                      temper::Method::Bursts, temper::Method::Machine, temper::Method::None})
                 for (const double room : {12.0, 21.0, 27.0, 29.5, 31.0, 32.0, 33.0, 34.0})
                     for (const double mass : {0.02, 0.5, 6.0}) {
-                        const auto coating = material::coating(chocolate, temper, material::Thinner::None, 0, {}, lib.physics);
+                        const auto coating =
+                            material::coating(chocolate, temper, material::Thinner::None, 0, {}, lib.physics);
                         REQUIRE(coating);
                         temper::Choice choice;
                         choice.method = method;
@@ -289,7 +304,8 @@ TEST_CASE("in every room, by every method, each step of tempering ends: where th
                             CHECK_FALSE(p.error().sentence.empty());
                             continue;
                         }
-                        INFO(chocolate.id << " method " << static_cast<int>(method) << " room " << room << " mass " << mass);
+                        INFO(chocolate.id << " method " << static_cast<int>(method) << " room " << room << " mass "
+                                          << mass);
                         CHECK(std::isfinite(p->seconds));
                         CHECK(p->seconds < 12 * 3600);
                         for (const auto& q : p->curve) CHECK((std::isfinite(q.seconds) && std::isfinite(q.celsius)));

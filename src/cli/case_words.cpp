@@ -27,19 +27,27 @@ std::string kind(const std::string& type) {
 std::string inWords(const nlohmann::json::exception& e) {
     const std::string words = e.what();
     switch (e.id) {
-        case 302: return fmt::format("Where {} is expected stands {}.", kind(between(words, "must be ", ",")), kind(between(words, "but is ", "\n")));
+        case 302:
+            return fmt::format("Where {} is expected stands {}.", kind(between(words, "must be ", ",")),
+                               kind(between(words, "but is ", "\n")));
         case 304:
         case 305:
-        case 306: return fmt::format("Where an object is expected stands {}.", kind(between(words, "with ", "\n")));
-        case 403: return fmt::format("“{}” is missing.", between(words, "key '", "'"));
-        default: return "Something in it is not as docs/format.md asks.";
+        case 306:
+            return fmt::format("Where an object is expected stands {}.", kind(between(words, "with ", "\n")));
+        case 403:
+            return fmt::format("“{}” is missing.", between(words, "key '", "'"));
+        default:
+            return "Something in it is not as docs/format.md asks.";
     }
 }
 
 tl::expected<Plan, Problem> casePlan(const nlohmann::json& given) {
     nlohmann::json piece = given.at("piece");
     if (!piece.contains("id")) piece["id"] = "case";
-    nlohmann::json plan{{"format", "uovo-plan"}, {"version", piece.contains("making") ? kPlanVersion : 1}, {"deadline", "2026-08-12T21:30"}, {"pieces", nlohmann::json::array({piece})}};
+    nlohmann::json plan{{"format", "uovo-plan"},
+                        {"version", piece.contains("making") ? kPlanVersion : 1},
+                        {"deadline", "2026-08-12T21:30"},
+                        {"pieces", nlohmann::json::array({piece})}};
     for (const char* key : {"kitchen", "own", "fillings", "toppings"})
         if (given.contains(key)) plan[key] = given.at(key);
     return readPlan(plan.dump());

@@ -22,11 +22,13 @@ namespace {
 
 using nlohmann::json;
 
-tl::unexpected<Problem> refuse(std::string sentence, std::string where) { return tl::unexpected(Problem{std::move(sentence), std::move(where)}); }
+tl::unexpected<Problem> refuse(std::string sentence, std::string where) {
+    return tl::unexpected(Problem{std::move(sentence), std::move(where)});
+}
 
 /// Wall, places and times of either path, told alike.
 struct Told {
-    std::vector<form::Vec3> at;     // of each cell; a profile's lie in the plane y = 0
+    std::vector<form::Vec3> at;  // of each cell; a profile's lie in the plane y = 0
     std::vector<double> area;
     std::vector<bool> rim;
     struct Coat {
@@ -53,7 +55,8 @@ tl::expected<std::pair<form::Mesh, bool>, Problem> meshOf(const json& on, const 
         const double scale = unit == "mm" ? 1e-3 : unit == "cm" ? 1e-2 : unit == "in" ? 0.0254 : unit == "m" ? 1 : 0;
         if (scale == 0) return refuse("Models are in mm, cm, in or m; “" + unit + "” is none of them.", "on/unit");
         for (auto& p : read->mesh.points) p = p * scale;
-        if (const auto report = form::inspect(read->mesh); report.crowdedEdges || report.flipped || report.degenerate) return refuse(form::inWords(report), "on/file");
+        if (const auto report = form::inspect(read->mesh); report.crowdedEdges || report.flipped || report.degenerate)
+            return refuse(form::inWords(report), "on/file");
         return std::pair{std::move(read->mesh), on.value("outside", true)};
     }
     const double triangles = on.at("triangles").get<double>();
@@ -75,7 +78,8 @@ tl::expected<std::pair<form::Mesh, bool>, Problem> meshOf(const json& on, const 
     return std::pair{std::move(former.surface), former.outside};
 }
 
-tl::expected<coat::MeshStep, Problem> stepOf(const coat::CoatStep& plain, const json& more, const std::string& where, const coat::Surface& surface, bool outside) {
+tl::expected<coat::MeshStep, Problem> stepOf(const coat::CoatStep& plain, const json& more, const std::string& where,
+                                             const coat::Surface& surface, bool outside) {
     coat::MeshStep s = coat::meshStep(plain, surface, outside);
     s.fill = more.value("fill", s.fill);
     s.tap = more.value("tap", s.tap);
@@ -93,7 +97,8 @@ tl::expected<coat::MeshStep, Problem> stepOf(const coat::CoatStep& plain, const 
     if (const auto it = more.find("spin"); it != more.end())
         for (const auto& t : coat::spinByHand(it->get<double>())) s.turns.push_back(t);
     if (const auto it = more.find("every"); it != more.end())
-        for (const auto& t : coat::turnedEvery(it->at("seconds").get<double>(), it->at("times").get<int>())) s.turns.push_back(t);
+        for (const auto& t : coat::turnedEvery(it->at("seconds").get<double>(), it->at("times").get<int>()))
+            s.turns.push_back(t);
     return s;
 }
 
@@ -106,7 +111,8 @@ tl::expected<Told, Problem> onMesh(const json& j, const Piece& piece, const coat
     job.options.curvature = j.value("curvature", true);
     const json more = j.value("steps", json::array());
     for (size_t i = 0; i < piece.coats().size(); ++i) {
-        auto step = stepOf(piece.coats()[i], i < more.size() ? more[i] : json::object(), "steps/" + std::to_string(i), surface, mesh->second);
+        auto step = stepOf(piece.coats()[i], i < more.size() ? more[i] : json::object(), "steps/" + std::to_string(i),
+                           surface, mesh->second);
         if (!step) return tl::unexpected(step.error());
         job.steps.push_back(std::move(*step));
     }
@@ -118,7 +124,8 @@ tl::expected<Told, Problem> onMesh(const json& j, const Piece& piece, const coat
     t.triangles = surface.triangles.size();
     t.area = surface.area;
     for (const auto& e : surface.edge) t.rim.push_back(form::length(e) > 0);
-    for (const auto& c : done->coats) t.coats.push_back({c.wall, c.added, c.dripped, c.lockTypical, c.lockLast, c.bare, c.perArea});
+    for (const auto& c : done->coats)
+        t.coats.push_back({c.wall, c.added, c.dripped, c.lockTypical, c.lockLast, c.bare, c.perArea});
     t.set = job.coating.densityMelt / job.coating.densitySolid;
     t.mass = done->mass;
     t.error = done->error;
@@ -128,7 +135,8 @@ tl::expected<Told, Problem> onMesh(const json& j, const Piece& piece, const coat
 tl::expected<Told, Problem> onProfile(const json& j, const Piece& piece, const Plan& plan) {
     const int cells = j.at("on").at("cells").get<int>();
     if (cells < 10 || cells > 2000) return refuse("Between 10 and 2000 cells.", "on/cells");
-    if (!piece.alongMeridian()) return refuse("Only bowls over balloons and cups have a profile; ask for triangles.", "on/cells");
+    if (!piece.alongMeridian())
+        return refuse("Only bowls over balloons and cups have a profile; ask for triangles.", "on/cells");
     const auto job = coatJob(piece, plan, io::library(), cells);
     if (!job) return tl::unexpected(job.error());
     const auto done = coat::coat(*job);
@@ -139,7 +147,8 @@ tl::expected<Told, Problem> onProfile(const json& j, const Piece& piece, const P
         t.at.push_back({job->profile.r[i], 0, job->profile.z[i]});
         t.rim.push_back(i + 2 >= job->profile.size());
     }
-    for (const auto& c : done->coats) t.coats.push_back({c.wall, c.added, c.dripped, c.lockTypical, c.lockLast, 0, c.perArea});
+    for (const auto& c : done->coats)
+        t.coats.push_back({c.wall, c.added, c.dripped, c.lockTypical, c.lockLast, 0, c.perArea});
     t.set = job->coating.densityMelt / job->coating.densitySolid;
     t.mass = done->mass;
     t.error = done->error;
@@ -171,7 +180,8 @@ tl::expected<CaseAnswer, Problem> asked(const json& ask, const Told& t, const st
     else if (what == "scatter") {  // coefficient of variation by area
         double mean = 0, square = 0;
         for (size_t i = 0; i < c.wall.size(); ++i) mean += c.wall[i] * t.area[i] / total;
-        for (size_t i = 0; i < c.wall.size(); ++i) square += (c.wall[i] - mean) * (c.wall[i] - mean) * t.area[i] / total;
+        for (size_t i = 0; i < c.wall.size(); ++i)
+            square += (c.wall[i] - mean) * (c.wall[i] - mean) * t.area[i] / total;
         a = {a.name, "1", std::sqrt(square) / mean};
     } else if (what == "thinnest" || what == "thickest" || what == "rim") {
         double least = 1e9, most = 0, rim = 0, rimArea = 0;
@@ -216,12 +226,15 @@ tl::expected<CaseAnswers, Problem> answerCase(const json& j) {
         const auto read = casePlan(j);
         if (!read) return tl::unexpected(read.error());
         for (const auto& p : problems(*read, io::library()))
-            if (!p.where.starts_with("pieces/case/coats") || read->pieces.front().alongMeridian()) return tl::unexpected(p);
+            if (!p.where.starts_with("pieces/case/coats") || read->pieces.front().alongMeridian())
+                return tl::unexpected(p);
         const Piece& only = read->pieces.front();
         const auto setting = coatSetting(only, *read, io::library());
         if (!setting) return tl::unexpected(setting.error());
         for (size_t i = 0; i < only.coats().size(); ++i)
-            if (auto ok = coat::checkStep(only.coats()[i], setting->coating, only.overBalloon() ? io::library().former("balloonBears") : 1e3); !ok)
+            if (auto ok = coat::checkStep(only.coats()[i], setting->coating,
+                                          only.overBalloon() ? io::library().former("balloonBears") : 1e3);
+                !ok)
                 return refuse(ok.error().sentence, "piece/coats/" + std::to_string(i) + "/" + ok.error().where);
         const auto began = std::chrono::steady_clock::now();
         const auto told = j.at("on").contains("cells") ? onProfile(j, only, *read) : onMesh(j, only, *setting);
@@ -266,8 +279,15 @@ int coatCase(const std::vector<std::string>& args) {
     }
     const auto done = answerCase(j);
     if (!done) return fail((done.error().where.empty() ? "" : done.error().where + ": ") + done.error().sentence);
-    json out{{"format", "uovo-coat-answers"}, {"version", 1}, {"cells", done->cells}, {"triangles", done->triangles}, {"milliseconds", std::round(done->seconds * 1e4) / 10}, {"answers", json::array()}};
-    for (const auto& a : done->answers) out["answers"].push_back({{"name", a.name}, {"value", std::isfinite(a.value) ? json(a.value) : json(nullptr)}, {"unit", a.unit}});
+    json out{{"format", "uovo-coat-answers"},
+             {"version", 1},
+             {"cells", done->cells},
+             {"triangles", done->triangles},
+             {"milliseconds", std::round(done->seconds * 1e4) / 10},
+             {"answers", json::array()}};
+    for (const auto& a : done->answers)
+        out["answers"].push_back(
+            {{"name", a.name}, {"value", std::isfinite(a.value) ? json(a.value) : json(nullptr)}, {"unit", a.unit}});
     std::printf("%s\n", out.dump(2).c_str());
     return 0;
 }

@@ -17,7 +17,7 @@ struct CaseAnswer {
 struct CaseAnswers {
     std::vector<CaseAnswer> answers;
     size_t cells = 0, triangles = 0;  ///< of the profile (no triangles) or the mesh
-    double seconds = 0;    ///< the computation took
+    double seconds = 0;               ///< the computation took
 };
 
 /// Computes a case. @returns its answers in the order they are asked, or a sentence with the key that is wrong

@@ -25,10 +25,8 @@ std::optional<Plan> planFrom(const std::vector<std::string>& args) {
         return std::nullopt;
     }
     tl::expected<Plan, Problem> plan = tl::unexpected(Problem{});
-    if (args[0] == "-")
-        plan = readPlan(std::string(std::istreambuf_iterator<char>(std::cin), {}));
-    else
-        plan = io::loadPlan(args[0]);
+    if (args[0] == "-") plan = readPlan(std::string(std::istreambuf_iterator<char>(std::cin), {}));
+    else plan = io::loadPlan(args[0]);
     if (!plan) {
         std::fprintf(stderr, "uovo-cli: %s: %s\n", args[0].c_str(), plan.error().sentence.c_str());
         return std::nullopt;
@@ -73,10 +71,12 @@ int check(const std::vector<std::string>& args) {
     if (!plan) return args.empty() ? 2 : 1;
     const auto found = problems(*plan, io::library());
     for (const auto& p : found) std::printf("%s: %s\n", p.where.c_str(), p.sentence.c_str());
-    if (const auto deadline = localMinutes(plan->deadline); deadline && *deadline < nowMinutes()) std::puts("Mind: the time it must be ready has passed.");  // no reason to refuse answers
+    if (const auto deadline = localMinutes(plan->deadline); deadline && *deadline < nowMinutes())
+        std::puts("Mind: the time it must be ready has passed.");  // no reason to refuse answers
     const auto library = material::withColours(io::library(), plan->colours);
     for (const auto& piece : plan->pieces)
-        for (const auto& b : orderBreaks(piece, *plan, library)) std::printf("Mind: %s: %s\n", piece.name.c_str(), b.sentence.c_str());
+        for (const auto& b : orderBreaks(piece, *plan, library))
+            std::printf("Mind: %s: %s\n", piece.name.c_str(), b.sentence.c_str());
     if (found.empty()) std::puts("The plan is in order.");
     return printed() && found.empty() ? 0 : 1;
 }

@@ -17,7 +17,8 @@ constexpr const char* kHelp =
     "  uovo-cli card FILE -o CARD.pdf     the bench card\n"
     "  uovo-cli verify [DIR]              runs verification/ and prints case, source, reference, ours, error\n"
     "  uovo-cli coat CASE.json            the wall of one shape, coat by coat, as JSON (docs/format.md, coat cases)\n"
-    "  uovo-cli shell CASE.json           shifts and stresses of a shell under load, as JSON (docs/format.md, shell cases)\n"
+    "  uovo-cli shell CASE.json           shifts and stresses of a shell under load, as JSON (docs/format.md, shell "
+    "cases)\n"
     "  uovo-cli demo                      the demo plan, as a file to begin with\n"
     "  uovo-cli --version\n\n"
     "FILE may be - for standard input.\n";

@@ -15,7 +15,9 @@ namespace {
 
 using nlohmann::json;
 
-coat::Place placeOf(const std::string& word) { return word == "table" ? coat::Place::Table : word == "fridge" ? coat::Place::Fridge : coat::Place::Freezer; }
+coat::Place placeOf(const std::string& word) {
+    return word == "table" ? coat::Place::Table : word == "fridge" ? coat::Place::Fridge : coat::Place::Freezer;
+}
 
 /// Where a cavity filled to a level sets last, m³/m².
 tl::expected<double, Problem> filledTo(const form::Part& part, double level) {
@@ -26,7 +28,8 @@ tl::expected<double, Problem> filledTo(const form::Part& part, double level) {
     double low = 1e9;
     for (const auto& p : s.at) low = std::min(low, p.z);
     std::vector<double> depth;
-    for (size_t i = 0; i < s.size(); ++i) depth.push_back(std::max(0.0, s.normal[i].z) * std::max(0.0, low + level - s.at[i].z));
+    for (size_t i = 0; i < s.size(); ++i)
+        depth.push_back(std::max(0.0, s.normal[i].z) * std::max(0.0, low + level - s.at[i].z));
     return coat::slowPlace(s, {}, depth).fresh;
 }
 
@@ -41,20 +44,29 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
     if (!coating) return tl::unexpected(coating.error());
     const material::Coating& c = *coating;
     const std::string reached = g.at("reached");
-    if (reached == "usable") return heat::batchWindow(c, lib.physics, g.at("mass"), 0, c.working(), plan->kitchen.room.value) / 60;
-    const double T = piece.cast().temperature.value > 0 ? piece.cast().temperature.value : c.working(), X = material::crystalsAt(c, T);
+    if (reached == "usable")
+        return heat::batchWindow(c, lib.physics, g.at("mass"), 0, c.working(), plan->kitchen.room.value) / 60;
+    const double T = piece.cast().temperature.value > 0 ? piece.cast().temperature.value : c.working(),
+                 X = material::crystalsAt(c, T);
     const heat::CrystalLaw law = heat::CrystalLaw(c, lib.physics).keeping(material::temperKept(c, T));
     std::vector<setting::Stay> stays;
     for (const auto& s : g.at("stays")) stays.push_back(stayIn(placeOf(s.at(0)), s.at(1), *plan, lib));
     const double cold = g.value("cold", plan->kitchen.room.value);
     setting::Cast cast;
     if (g.contains("filled")) {
-        if (piece.family().former != form::Former::Cup) return tl::unexpected(Problem{"Only a cup is filled.", "filled"});
+        if (piece.family().former != form::Former::Cup)
+            return tl::unexpected(Problem{"Only a cup is filled.", "filled"});
         cast = setting::cast(setting::filledCup(form::figure(piece.shape, "topDiameter"), g.at("filled"), T, X), c);
     } else if (!piece.coats().empty()) {  // as its coats leave it
         AnswerOptions o;
         o.bands = false;
-        const auto take = [&](const CoatTimes& t) { return (reached == "firm" ? t.setting.back().firm : reached == "set" ? t.setting.back().set : t.setting.back().release) / 60 - g.value("less", 0.0); };
+        const auto take = [&](const CoatTimes& t) {
+            return (reached == "firm"  ? t.setting.back().firm
+                    : reached == "set" ? t.setting.back().set
+                                       : t.setting.back().release) /
+                       60 -
+                   g.value("less", 0.0);
+        };
         const auto made = madeOf(piece, *plan, lib, o);
         if (!made) return tl::unexpected(made.error());
         return take(*made->wall);
@@ -82,9 +94,14 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
         cast = castOf(built->items.front(), built->items.front().shape.chocolate(), piece.cast(), *plan, lib, c);
         if (g.contains("tray")) cast.body.outer = {g.at("tray"), 0, plan->kitchen.room.value};
     }
-    if (reached == "stick") return setting::standsAfter({}, cast, c, law, stays.front(), lib.physical("staticYield")) / 60;
+    if (reached == "stick")
+        return setting::standsAfter({}, cast, c, law, stays.front(), lib.physical("staticYield")) / 60;
     const auto t = setting::settle(cast, law, settingEvents(lib), stays);
-    const double s = reached == "lock" ? t.lock : reached == "firm" ? t.firm : reached == "set" ? t.set : reached == "window" ? t.firm - t.lock : t.release;
+    const double s = reached == "lock"     ? t.lock
+                     : reached == "firm"   ? t.firm
+                     : reached == "set"    ? t.set
+                     : reached == "window" ? t.firm - t.lock
+                                           : t.release;
     return s / 60 - g.value("less", 0.0);
 }
 
@@ -97,11 +114,14 @@ tl::expected<double, Problem> practiceStrength(const json& g) {
     const auto a = answer(*plan, io::library(), cache, o);
     if (!a->problems.empty()) return tl::unexpected(a->problems.front());
     const auto& stage = a->pieces.front()->strength;
-    if (!stage || !stage->problem.empty()) return tl::unexpected(Problem{stage ? stage->problem : "Its strength is not reckoned."});
+    if (!stage || !stage->problem.empty())
+        return tl::unexpected(Problem{stage ? stage->problem : "Its strength is not reckoned."});
     double survives = 1;
     for (const auto& id : g.at("cases")) {
-        const auto found = std::find_if(stage->cases.begin(), stage->cases.end(), [&](const auto& c) { return c.id == id.get<std::string>(); });
-        if (found == stage->cases.end()) return tl::unexpected(Problem{"There is no case “" + id.get<std::string>() + "” of this piece."});
+        const auto found = std::find_if(stage->cases.begin(), stage->cases.end(),
+                                        [&](const auto& c) { return c.id == id.get<std::string>(); });
+        if (found == stage->cases.end())
+            return tl::unexpected(Problem{"There is no case “" + id.get<std::string>() + "” of this piece."});
         survives *= 1 - found->average;
     }
     return 100 * (1 - survives);

@@ -12,18 +12,20 @@
 
 #include "cli/case_words.h"
 #include "cli/commands.h"
-#include "core/shell/load.h"
 #include "core/shell/buckling.h"
+#include "core/shell/load.h"
 #include "core/shell/verdict.h"
 #include "io/model_reader.h"
 
 namespace uovo::cli {
 namespace {
 
-using nlohmann::json;
 using form::Vec3;
+using nlohmann::json;
 
-[[noreturn]] void refuse(std::string sentence, std::string where) { throw Problem{std::move(sentence), std::move(where)}; }
+[[noreturn]] void refuse(std::string sentence, std::string where) {
+    throw Problem{std::move(sentence), std::move(where)};
+}
 
 Vec3 vectorOf(const json& j, const char* where) {
     if (!j.is_array() || j.size() != 3) refuse("A direction or place has three numbers.", where);
@@ -32,7 +34,8 @@ Vec3 vectorOf(const json& j, const char* where) {
 
 /// A net of triangles over (u, v) in 0..1; corners that fall together become one.
 form::Mesh net(int across, int along, const std::function<Vec3(double, double)>& at) {
-    if (across < 1 || along < 1 || across > 2000 || along > 2000) refuse("A net has 1 to 2000 edges each way.", "shape/across");
+    if (across < 1 || along < 1 || across > 2000 || along > 2000)
+        refuse("A net has 1 to 2000 edges each way.", "shape/across");
     form::Mesh m;
     for (int j = 0; j <= along; ++j)
         for (int i = 0; i <= across; ++i) m.points.push_back(at(double(i) / across, double(j) / along));
@@ -55,11 +58,15 @@ form::Mesh shapeOf(const json& s) {
         return net(across, along, [=](double u, double v) { return Vec3{w * u + skew * d * v, d * v, 0}; });
     }
     if (kind == "cylinder") {  // along y; angles from the top
-        const double r = s.at("radius"), l = s.at("length"), from = number("from", 0) * turn, to = number("to", 360) * turn;
-        return net(across, along, [=](double u, double v) { return Vec3{r * std::sin(from + (to - from) * u), l * v, r * std::cos(from + (to - from) * u)}; });
+        const double r = s.at("radius"), l = s.at("length"), from = number("from", 0) * turn,
+                     to = number("to", 360) * turn;
+        return net(across, along, [=](double u, double v) {
+            return Vec3{r * std::sin(from + (to - from) * u), l * v, r * std::cos(from + (to - from) * u)};
+        });
     }
     if (kind == "sphere") {  // latitudes from the equator, longitudes from x
-        const double r = s.at("radius"), from = number("from", -90) * turn, to = number("to", 90) * turn, wide = number("turn", 360) * turn;
+        const double r = s.at("radius"), from = number("from", -90) * turn, to = number("to", 90) * turn,
+                     wide = number("turn", 360) * turn;
         return net(across, along, [=](double u, double v) {
             const double t = from + (to - from) * v, p = wide * u;
             return Vec3{r * std::cos(t) * std::cos(p), r * std::cos(t) * std::sin(p), r * std::sin(t)};
@@ -67,10 +74,13 @@ form::Mesh shapeOf(const json& s) {
     }
     if (kind == "twisted strip") {  // along x
         const double l = s.at("length"), w = s.at("width"), twist = s.at("twist").get<double>() * turn;
-        return net(across, along, [=](double u, double v) { return Vec3{l * u, w * (v - 0.5) * std::cos(twist * u), w * (v - 0.5) * std::sin(twist * u)}; });
+        return net(across, along, [=](double u, double v) {
+            return Vec3{l * u, w * (v - 0.5) * std::cos(twist * u), w * (v - 0.5) * std::sin(twist * u)};
+        });
     }
     if (kind == "ring") {  // flat, in x and y; a disc when the inner radius is 0
-        const double inner = number("inner", 0), outer = s.at("outer"), from = number("from", 0) * turn, to = number("to", 360) * turn;
+        const double inner = number("inner", 0), outer = s.at("outer"), from = number("from", 0) * turn,
+                     to = number("to", 360) * turn;
         return net(across, along, [=](double u, double v) {
             const double r = inner + (outer - inner) * v, p = from + (to - from) * u;
             return Vec3{r * std::cos(p), r * std::sin(p), 0};
@@ -88,7 +98,8 @@ form::Mesh meshOf(const json& given) {
             if (!t.is_array() || t.size() != 3) refuse("A triangle names three corners.", "mesh/triangles");
             m.triangles.push_back({t[0].get<int>(), t[1].get<int>(), t[2].get<int>()});
             for (const int i : m.triangles.back())
-                if (i < 0 || static_cast<size_t>(i) >= m.points.size()) refuse("A triangle names a corner that does not exist.", "mesh/triangles");
+                if (i < 0 || static_cast<size_t>(i) >= m.points.size())
+                    refuse("A triangle names a corner that does not exist.", "mesh/triangles");
         }
         return m;
     }
@@ -114,7 +125,8 @@ std::function<bool(const Vec3&)> region(const json& r) {
         const char* key = axis == 0 ? "x" : axis == 1 ? "y" : "z";
         if (!r.contains(key)) continue;
         const auto& v = r.at(key);
-        const double low = v.is_array() ? v.at(0).get<double>() : v.get<double>(), high = v.is_array() ? v.at(1).get<double>() : low;
+        const double low = v.is_array() ? v.at(0).get<double>() : v.get<double>(),
+                     high = v.is_array() ? v.at(1).get<double>() : low;
         bounds.push_back({axis, low - kSlack, high + kSlack});
     }
     std::optional<Vec3> middle;
@@ -141,7 +153,8 @@ std::vector<bool> trianglesIn(const shell::Model& m, const json& ask) {
         for (const int i : m.triangles[k]) middle += m.points[static_cast<size_t>(i)] * (1.0 / 3);
         out[k] = in(middle);
     }
-    if (std::none_of(out.begin(), out.end(), [](bool b) { return b; })) refuse("Nothing of the shell lies in this region.", "ask/where");
+    if (std::none_of(out.begin(), out.end(), [](bool b) { return b; }))
+        refuse("Nothing of the shell lies in this region.", "ask/where");
     return out;
 }
 
@@ -165,7 +178,8 @@ shell::Freedoms loadOf(const shell::Model& m, const json& loads) {
         } else if (l.contains("pressure")) {
             const double p = l.at("pressure");
             const auto where = trianglesIn(m, l);
-            shell::addPressure(m, [&](size_t k, const Vec3&) { return where.empty() || where[k] ? p : 0.0; }, f);
+            shell::addPressure(
+                m, [&](size_t k, const Vec3&) { return where.empty() || where[k] ? p : 0.0; }, f);
         } else if (l.contains("liquid")) {
             shell::addLiquid(m, l.at("liquid"), l.at("level"), l.value("outward", true), f, trianglesIn(m, l));
         } else if (l.contains("pad")) {
@@ -184,11 +198,13 @@ shell::Freedoms loadOf(const shell::Model& m, const json& loads) {
     return f;
 }
 
-double asked(const json& ask, const shell::System& system, const shell::Faces& faces, const shell::Stress& stress, const shell::Freedoms& u, const shell::Freedoms& load, const json& given) {
+double asked(const json& ask, const shell::System& system, const shell::Faces& faces, const shell::Stress& stress,
+             const shell::Freedoms& u, const shell::Freedoms& load, const json& given) {
     const auto& m = system.model();
     const std::string what = ask.at("what");
     const auto at = [&] { return nearest(m, vectorOf(ask.at("at"), "ask/at")); };
-    if (what.starts_with("shift.") || what.starts_with("turn.")) return u[6 * at() + (what[0] == 't' ? 3 : 0) + static_cast<size_t>(axisOf(what.back()))];
+    if (what.starts_with("shift.") || what.starts_with("turn."))
+        return u[6 * at() + (what[0] == 't' ? 3 : 0) + static_cast<size_t>(axisOf(what.back()))];
     if (what.starts_with("reaction.")) {
         const auto r = system.reactions(u, load);
         double sum = 0;
@@ -233,7 +249,8 @@ double asked(const json& ask, const shell::System& system, const shell::Faces& f
         s.barLength = from.value("length", s.barLength);
         s.barWidth = from.value("width", s.barWidth);
         s.barThickness = from.value("thickness", s.barThickness);
-        if (!(s.mean > 0 && s.modulus > 1 && s.barLength > 0 && s.barWidth > 0 && s.barThickness > 0)) refuse("Strength, modulus and bar are above nothing.", "strength");
+        if (!(s.mean > 0 && s.modulus > 1 && s.barLength > 0 && s.barWidth > 0 && s.barThickness > 0))
+            refuse("Strength, modulus and bar are above nothing.", "strength");
         const auto v = shell::verdict(m, faces, stress, s, {}, trianglesIn(m, ask));
         return what == "cracks" ? v.cracks : what == "margin" ? v.margin : v.equivalent;
     }
@@ -261,7 +278,8 @@ json run(const json& given) {
         unsigned fixed = 0;
         for (const auto& f : s.at("fix")) {
             const auto name = f.get<std::string>();
-            if (name.empty() || name.size() > 2 || std::string("xyz").find(name.back()) == std::string::npos) refuse("Fixed are x, y, z, rx, ry, rz.", "supports/fix");
+            if (name.empty() || name.size() > 2 || std::string("xyz").find(name.back()) == std::string::npos)
+                refuse("Fixed are x, y, z, rx, ry, rz.", "supports/fix");
             fixed |= 1u << (axisOf(name.back()) + (name.size() == 2 ? 3 : 0));
         }
         bool any = false;
@@ -293,12 +311,15 @@ json run(const json& given) {
     const auto u = built->solve({load})[0];
     const auto faces = shell::faces(built->model());
     const auto stress = shell::stresses(built->model(), faces, u);
-    json out{{"format", "uovo-shell-answers"}, {"triangles", built->model().triangles.size()}, {"answers", json::array()}};
+    json out{
+        {"format", "uovo-shell-answers"}, {"triangles", built->model().triangles.size()}, {"answers", json::array()}};
     for (const auto& a : given.at("ask")) {
         const double v = asked(a, *built, faces, stress, u, load, given);
-        out["answers"].push_back({{"name", a.value("name", a.at("what").get<std::string>())}, {"value", std::isfinite(v) ? json(v) : json(nullptr)}});
+        out["answers"].push_back({{"name", a.value("name", a.at("what").get<std::string>())},
+                                  {"value", std::isfinite(v) ? json(v) : json(nullptr)}});
     }
-    out["milliseconds"] = std::round(1e4 * std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count()) / 10;
+    out["milliseconds"] =
+        std::round(1e4 * std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count()) / 10;
     return out;
 }
 
@@ -328,7 +349,8 @@ int shell(const std::vector<std::string>& args) {
     }
     const auto out = shellCase(given);
     if (!out) {
-        std::fprintf(stderr, "uovo-cli: %s%s%s\n", out.error().where.c_str(), out.error().where.empty() ? "" : ": ", out.error().sentence.c_str());
+        std::fprintf(stderr, "uovo-cli: %s%s%s\n", out.error().where.c_str(), out.error().where.empty() ? "" : ": ",
+                     out.error().sentence.c_str());
         return 1;
     }
     std::puts(out->dump(1).c_str());

@@ -1,4 +1,5 @@
-// uovo-cli shell CASE.json: a shell, what holds it, what loads it, and what is asked of it (docs/format.md, "Shell cases").
+// uovo-cli shell CASE.json: a shell, what holds it, what loads it, and what is asked of it (docs/format.md, "Shell
+// cases").
 #pragma once
 #include <nlohmann/json_fwd.hpp>
 #include <string>

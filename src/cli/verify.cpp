@@ -22,7 +22,8 @@ struct Totals {
     int passed = 0, failed = 0;
 };
 
-/// Facts of practice: a range, and a miss that stays a miss; a group of them fails when fewer come out than it asks for.
+/// Facts of practice: a range, and a miss that stays a miss; a group of them fails when fewer come out than it asks
+/// for.
 void runFacts(const nlohmann::json& doc, std::vector<std::string>& closing, Totals& totals) {
     for (const auto& group : doc.at("groups")) {
         const std::string name = group.at("name");
@@ -34,11 +35,14 @@ void runFacts(const nlohmann::json& doc, std::vector<std::string>& closing, Tota
             const bool good = ours && *ours >= low / slack - 1e-9 && *ours <= high * slack + 1e-9;
             ++all;
             out += good;
-            std::printf("  %s %2d %-58s practice %s ours %s\n", good ? "ok    " : "misses", f.at("number").get<int>(), f.at("name").get<std::string>().c_str(),
-                        f.at("practice").get<std::string>().c_str(), ours ? fmt::format("{:.4g} {}", *ours, group.at("unit").get<std::string>()).c_str() : ours.error().sentence.c_str());
+            std::printf("  %s %2d %-58s practice %s ours %s\n", good ? "ok    " : "misses", f.at("number").get<int>(),
+                        f.at("name").get<std::string>().c_str(), f.at("practice").get<std::string>().c_str(),
+                        ours ? fmt::format("{:.4g} {}", *ours, group.at("unit").get<std::string>()).c_str()
+                             : ours.error().sentence.c_str());
         }
         const bool enough = out >= group.at("least").get<int>();
-        closing.push_back(fmt::format("{} {} of {}{}", name, out, all, enough ? "" : fmt::format(", fewer than {}", group.at("least").get<int>())));
+        closing.push_back(fmt::format("{} {} of {}{}", name, out, all,
+                                      enough ? "" : fmt::format(", fewer than {}", group.at("least").get<int>())));
         enough ? ++totals.passed : ++totals.failed;
     }
 }
@@ -52,7 +56,8 @@ void runFile(const std::filesystem::path& file, Totals& totals, std::vector<std:
     nlohmann::json doc;
     try {
         doc = nlohmann::json::parse(in);
-        std::printf("\n%s\n  source: %s\n", doc.at("title").get<std::string>().c_str(), doc.at("source").get<std::string>().c_str());
+        std::printf("\n%s\n  source: %s\n", doc.at("title").get<std::string>().c_str(),
+                    doc.at("source").get<std::string>().c_str());
         if (doc.contains("groups")) runFacts(doc, closing, totals);
         for (const auto& c : doc.value("cases", nlohmann::json::array())) {
             const std::string name = c.at("name"), ask = c.at("ask");
@@ -63,10 +68,12 @@ void runFile(const std::filesystem::path& file, Totals& totals, std::vector<std:
                 fail(name + ": " + ours.error().sentence);
                 continue;
             }
-            const double error = relative ? std::abs(*ours - reference) / std::abs(reference) : std::abs(*ours - reference);
+            const double error =
+                relative ? std::abs(*ours - reference) / std::abs(reference) : std::abs(*ours - reference);
             const bool good = error <= tolerance;
-            std::printf("  %s %-58s reference %-12.7g ours %-12.7g %s %.2e (allowed %.0e)\n", good ? "ok    " : "FAILED", name.c_str(), reference, *ours,
-                        relative ? "relative" : "absolute", error, tolerance);
+            std::printf("  %s %-58s reference %-12.7g ours %-12.7g %s %.2e (allowed %.0e)\n",
+                        good ? "ok    " : "FAILED", name.c_str(), reference, *ours, relative ? "relative" : "absolute",
+                        error, tolerance);
             if (c.contains("source")) std::printf("           source: %s\n", c.at("source").get<std::string>().c_str());
             good ? ++totals.passed : ++totals.failed;
         }

@@ -7,12 +7,12 @@
 
 #include <nlohmann/json.hpp>
 
+#include "cli/case_words.h"
 #include "cli/coat_case.h"
 #include "cli/practice.h"
 #include "cli/shell_case.h"
 #include "cli/verify_film.h"
 #include "cli/verify_mesh_film.h"
-#include "cli/case_words.h"
 #include "core/batch/batch.h"
 #include "core/form/former.h"
 #include "core/heat/body.h"
@@ -42,11 +42,13 @@ tl::expected<Piece, Problem> pieceOf(const json& given) {
 }
 
 tl::expected<form::Meridian, Problem> meridianOf(const json& given) {
-    if (given.contains("cap")) return form::sphereCap(num(given["cap"], "radius"), num(given["cap"], "height"), form::Side::Outside);
+    if (given.contains("cap"))
+        return form::sphereCap(num(given["cap"], "radius"), num(given["cap"], "height"), form::Side::Outside);
     auto piece = pieceOf(given);
     if (!piece) return tl::unexpected(piece.error());
     if (!piece->alongMeridian()) return tl::unexpected(Problem{"This case needs a balloon or a cup."});
-    return given.value("whole", false) ? form::wholeMeridian(form::balloonOf(piece->shape)) : form::meridian(piece->shape);
+    return given.value("whole", false) ? form::wholeMeridian(form::balloonOf(piece->shape))
+                                       : form::meridian(piece->shape);
 }
 
 /// Answers of one piece with the rest of the plan as it comes.
@@ -63,8 +65,9 @@ tl::expected<Answers, Problem> answersOf(const json& given) {
     return *a;
 }
 
-/// One measure of a built part: "volume", "area", "rim", "seam", "chocolate", "enclosed", "patternInner", "patternOuter",
-/// "patternAngle", "patternWidth", "fillHeight", or "mesh": volume of the exported mesh against the part's own, relative.
+/// One measure of a built part: "volume", "area", "rim", "seam", "chocolate", "enclosed", "patternInner",
+/// "patternOuter", "patternAngle", "patternWidth", "fillHeight", or "mesh": volume of the exported mesh against the
+/// part's own, relative.
 tl::expected<double, Problem> partMeasure(const json& g) {
     const auto piece = pieceOf(g);
     if (!piece) return tl::unexpected(piece.error());
@@ -101,7 +104,8 @@ tl::expected<double, Problem> caseAnswer(const json& g) {
 /// The chocolate of a case, dark where it names none, tempered.
 material::Coating temperedCoating(const json& g) {
     const auto& lib = io::library();
-    return *material::coating(*lib.find(g.value("chocolate", "dark")), material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
+    return *material::coating(*lib.find(g.value("chocolate", "dark")), material::Temper::Tempered,
+                              material::Thinner::None, 0, {}, lib.physics);
 }
 
 const heat::CrystalLaw kNoCrystals = [] {
@@ -165,15 +169,19 @@ temper::Seeding seeding(const json& g) {
 
 const std::map<std::string, Ask>& asks() {
     static const std::map<std::string, Ask> table{
-        {"film.flux.casson", [](const json& g) { return film::fluxError(true, num(g, "G"), num(g, "h"), num(g, "tau0"), num(g, "eta")); }},
-        {"film.flux.bingham", [](const json& g) { return film::fluxError(false, num(g, "G"), num(g, "h"), num(g, "tau0"), num(g, "eta")); }},
+        {"film.flux.casson",
+         [](const json& g) { return film::fluxError(true, num(g, "G"), num(g, "h"), num(g, "tau0"), num(g, "eta")); }},
+        {"film.flux.bingham",
+         [](const json& g) { return film::fluxError(false, num(g, "G"), num(g, "h"), num(g, "tau0"), num(g, "eta")); }},
         {"film.plate.jeffreys", [](const json& g) { return film::jeffreysError(g.at("cells")); }},
-        {"film.plate.order", [](const json&) { return std::log2(film::jeffreysError(100) / film::jeffreysError(200)); }},
+        {"film.plate.order",
+         [](const json&) { return std::log2(film::jeffreysError(100) / film::jeffreysError(200)); }},
         {"film.plate.casson", [](const json&) { return film::cassonPlateMiddle(); }},
         {"film.hemisphere.pole", [](const json& g) { return film::hemispherePole(g.at("curvature")); }},
         {"film.hemisphere.profile", [](const json&) { return film::hemisphereProfileError(); }},
         {"film.puddle", [](const json&) { return film::puddleError(); }},
-        {"mesh.hemisphere.pole", [](const json& g) { return film::meshHemispherePole(num(g, "triangles"), g.at("curvature")); }},
+        {"mesh.hemisphere.pole",
+         [](const json& g) { return film::meshHemispherePole(num(g, "triangles"), g.at("curvature")); }},
         {"mesh.plate.casson", [](const json&) { return film::meshCassonPlateMiddle(); }},
         {"mesh.cylinder", [](const json& g) { return film::rotatingCylinderFlux(g.value("range", false)); }},
         {"mesh.cylinder.full", [](const json&) { return film::overloadedCylinderFlux(); }},
@@ -182,7 +190,8 @@ const std::map<std::string, Ask>& asks() {
         {"mesh.least", [](const json& g) { return film::meshLeastFilm(g.at("schedules")); }},
         {"mesh.turned", [](const json&) { return film::meshTurnedTogether(); }},
         {"coat", [](const json& g) { return caseAnswer(g); }},
-        {"coat.ratio", [](const json& g) -> tl::expected<double, Problem> {
+        {"coat.ratio",
+         [](const json& g) -> tl::expected<double, Problem> {
              const auto a = caseAnswer(g.at("first")), b = caseAnswer(g.at("second"));
              if (!a) return a;
              return b ? tl::expected<double, Problem>(*a / *b) : b;
@@ -190,13 +199,15 @@ const std::map<std::string, Ask>& asks() {
         {"film.mass",
          [](const json& g) {
              double worst = 0;
-             for (int seed = 0; seed < g.at("schedules").get<int>(); ++seed) worst = std::max(worst, film::massError(seed));
+             for (int seed = 0; seed < g.at("schedules").get<int>(); ++seed)
+                 worst = std::max(worst, film::massError(seed));
              return worst;
          }},
         {"film.least", [](const json& g) { return film::leastFilm(g.at("schedules")); }},
         {"film.ball", [](const json& g) { return film::ballThickness(num(g, "share")); }},
         {"piece.thinner",
-         [](const json& g) -> tl::expected<double, Problem> {  // wall of the first minus that of the second, middle cell, m
+         [](const json& g)
+             -> tl::expected<double, Problem> {  // wall of the first minus that of the second, middle cell, m
              const auto a = answersOf({{"piece", g.at("first")}}), b = answersOf({{"piece", g.at("second")}});
              if (!a) return tl::unexpected(a.error());
              if (!b) return tl::unexpected(b.error());
@@ -251,21 +262,30 @@ const std::map<std::string, Ask>& asks() {
          }},
         {"form.pearRadius", [](const json& g) { return form::pearRadius(num(g, "girth"), num(g, "pear")); }},
         {"part", [](const json& g) { return partMeasure(g); }},
-        {"mold", [](const json& g) -> tl::expected<double, Problem> {
+        {"mold",
+         [](const json& g) -> tl::expected<double, Problem> {
              mold::Silicone s;
              s.densityA = num(g, "densityA");
              s.densityB = num(g, "densityB");
              s.spare = g.value("spare", 0.0);
              s.byMass = g.value("byMass", true);
-             const auto b = mold::boxPour({num(g, "x"), num(g, "y"), num(g, "z")}, num(g, "volume"), g.value("wall", 0.0), s);
+             const auto b =
+                 mold::boxPour({num(g, "x"), num(g, "y"), num(g, "z")}, num(g, "volume"), g.value("wall", 0.0), s);
              const std::string what = g.at("what");
-             return what == "silicone" ? b.silicone : what == "massA" ? b.massA : what == "shareA" ? b.volumeA / (b.volumeA + b.volumeB) : b.massA + b.massB;
+             return what == "silicone" ? b.silicone
+                    : what == "massA"  ? b.massA
+                    : what == "shareA" ? b.volumeA / (b.volumeA + b.volumeB)
+                                       : b.massA + b.massB;
          }},
         {"quantity",
          [](const json& g) -> tl::expected<double, Problem> {
              TypingContext c;
              const std::string d = g.at("dimension");
-             c.dimension = d == "length" ? Dimension::Length : d == "mass" ? Dimension::Mass : d == "volume" ? Dimension::Volume : d == "temperature" ? Dimension::Temperature : Dimension::Duration;
+             c.dimension = d == "length"        ? Dimension::Length
+                           : d == "mass"        ? Dimension::Mass
+                           : d == "volume"      ? Dimension::Volume
+                           : d == "temperature" ? Dimension::Temperature
+                                                : Dimension::Duration;
              c.bareUnit = g.value("bare", "");
              const auto m = parseMeasure(g.at("text").get<std::string>(), c);
              if (!m) return tl::unexpected(Problem{m.error().sentence});
@@ -279,12 +299,14 @@ const std::map<std::string, Ask>& asks() {
              w.thickness = num(g, "thickness");
              w.density = 1270;
              w.temperature = num(g, "wall");
-             const auto c = heat::condensation(w, num(g, "air"), num(g, "humidity"), 9, 0);  // the reference had one figure for both
+             const auto c = heat::condensation(w, num(g, "air"), num(g, "humidity"), 9,
+                                               0);  // the reference had one figure for both
              const std::string what = g.at("what");
              return what == "film" ? c.film : what == "dry" ? c.drySeconds : c.wetSeconds;
          }},
         {"spares", [](const json& g) { return double(batch::piecesToMake(g.at("needed"), num(g, "p"))); }},
-        {"spares.log", [](const json& g) { return double(batch::piecesToMakeFromLog(g.at("needed"), g.at("good"), g.at("bad"))); }},
+        {"spares.log",
+         [](const json& g) { return double(batch::piecesToMakeFromLog(g.at("needed"), g.at("good"), g.at("bad"))); }},
         {"practice.strength", [](const json& g) { return practiceStrength(g); }},
         {"practice.setting", [](const json& g) { return practiceSetting(g); }},
         {"temper.settles", [](const json& g) { return temper::settles(temperCoating(g), seeding(g)); }},
@@ -302,8 +324,16 @@ const std::map<std::string, Ask>& asks() {
              s.celsius = target + num(g, "tooWarm");
              return temper::seedFor(temperCoating(g), s, target);
          }},
-        {"temper.heat", [](const json& g) { return temper::heatUp(temperCoating(g), num(g, "mass"), num(g, "from"), num(g, "to"), {}); }},
-        {"temper.cools", [](const json& g) { return temper::coolsIn(temperCoating(g), io::library().physics, num(g, "mass"), {}, num(g, "from"), num(g, "to"), num(g, "room"), g.value("stirred", true)) / 60; }},
+        {"temper.heat",
+         [](const json& g) {
+             return temper::heatUp(temperCoating(g), num(g, "mass"), num(g, "from"), num(g, "to"), {});
+         }},
+        {"temper.cools",
+         [](const json& g) {
+             return temper::coolsIn(temperCoating(g), io::library().physics, num(g, "mass"), {}, num(g, "from"),
+                                    num(g, "to"), num(g, "room"), g.value("stirred", true)) /
+                    60;
+         }},
         {"shell",
          [](const json& g) -> tl::expected<double, Problem> {
              const auto out = shellCase(g);
@@ -320,10 +350,15 @@ const std::map<std::string, Ask>& asks() {
              s.barWidth = num(g, "width");
              s.barThickness = num(g, "thickness");
              const std::string what = g.at("what");
-             return what == "volume" ? s.barVolume() : what == "cracks" ? shell::cracksAt(num(g, "stress"), s) : shell::stressThatCracks(num(g, "probability"), s);
+             return what == "volume"   ? s.barVolume()
+                    : what == "cracks" ? shell::cracksAt(num(g, "stress"), s)
+                                       : shell::stressThatCracks(num(g, "probability"), s);
          }},
         {"slab.semi", [](const json& g) { return semiInfinite(num(g, "depth"), num(g, "seconds")); }},
-        {"setting.held", [](const json& g) { return setting::heldStress(num(g, "modulus"), num(g, "expansion"), num(g, "poisson"), num(g, "kelvin")); }},
+        {"setting.held",
+         [](const json& g) {
+             return setting::heldStress(num(g, "modulus"), num(g, "expansion"), num(g, "poisson"), num(g, "kelvin"));
+         }},
         {"slab.centre", [](const json& g) { return slabCentre(num(g, "Bi"), num(g, "Fo")); }},
         {"batch.window",
          [](const json& g) {

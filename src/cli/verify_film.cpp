@@ -77,8 +77,8 @@ std::vector<double> hemisphere(int cells, bool curvature, double h0, double seco
 }  // namespace
 
 double fluxError(bool casson, double G, double h, double tau0, double eta) {
-    // q = (1/G²) ∫ s gammadot(s) ds from tau0 to G h, with s = w² so that Casson's root is smooth; Gauss–Legendre, 3 points
-    // on 2000 panels.
+    // q = (1/G²) ∫ s gammadot(s) ds from tau0 to G h, with s = w² so that Casson's root is smooth; Gauss–Legendre, 3
+    // points on 2000 panels.
     const double a = std::sqrt(tau0), b = std::sqrt(G * h);
     const auto f = [&](double w) {
         const double s = w * w, rate = casson ? (w - a) * (w - a) / eta : (s - tau0) / eta;
@@ -138,7 +138,8 @@ double hemisphereProfileError() {
     for (size_t i = 0; i < h.size(); ++i) {
         const double theta = p.arc[i] / R;
         const int parts = 200;
-        for (int k = 0; k < parts; ++k) integral += std::cbrt(std::sin(last + (theta - last) * (k + 0.5) / parts)) * (theta - last) / parts;
+        for (int k = 0; k < parts; ++k)
+            integral += std::cbrt(std::sin(last + (theta - last) * (k + 0.5) / parts)) * (theta - last) / parts;
         last = theta;
         const double exact = std::sqrt(mu * R / (rho * g * t) * std::pow(std::sin(theta), -4.0 / 3) * integral);
         if (theta > 80 * std::numbers::pi / 180) break;
@@ -186,7 +187,9 @@ coat::CoatJob randomJob(unsigned seed) {
     const auto& chocolate = lib.chocolates[random() % lib.chocolates.size()];
     coat::CoatJob job;
     job.profile = form::meridian(b)->profile(60);
-    job.coating = *material::coating(chocolate, random() % 2 ? material::Temper::Tempered : material::Temper::Untempered, material::Thinner::None, 0, {}, lib.physics);
+    job.coating =
+        *material::coating(chocolate, random() % 2 ? material::Temper::Tempered : material::Temper::Untempered,
+                           material::Thinner::None, 0, {}, lib.physics);
     job.law = heat::CrystalLaw(job.coating, lib.physics);
     const size_t coats = 1 + random() % 4;
     for (size_t i = 0; i < coats; ++i) {
@@ -232,7 +235,8 @@ double leastFilm(int seeds) {
 }
 
 double ballThickness(double share) {
-    // The film solver's own relation between volume and thickness inside a ball, asked for the thickness whose volume is the share.
+    // The film solver's own relation between volume and thickness inside a ball, asked for the thickness whose volume
+    // is the share.
     const double R = 0.06;
     const auto p = form::ellipsoid(R, R, form::Side::Inside).profile(200);
     const auto c = fluid(1270, 3, 5);

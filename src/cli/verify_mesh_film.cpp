@@ -109,7 +109,8 @@ Cylinder spun(const std::function<double(double)>& start, int around) {
         if (k < around) continue;
         const auto now = film.thickness();
         for (size_t i = 0; i < s.size(); ++i) {
-            const double theta = std::atan2(s.at[i].y, s.at[i].x) - angle, x = now[i] / unit, q = x - x * x * x / 3 * std::sin(theta);
+            const double theta = std::atan2(s.at[i].y, s.at[i].x) - angle, x = now[i] / unit,
+                         q = x - x * x * x / 3 * std::sin(theta);
             out.mean += q * s.area[i];
             weight += s.area[i];
             out.least = std::min(out.least, q);
@@ -122,7 +123,9 @@ Cylinder spun(const std::function<double(double)>& start, int around) {
 
 coat::MeshCoats wild(const coat::Surface& surface, int seed, double& least) {
     std::mt19937 random(static_cast<unsigned>(seed));
-    const auto uniform = [&](double a, double b) { return a + (b - a) * std::uniform_real_distribution<double>(0, 1)(random); };
+    const auto uniform = [&](double a, double b) {
+        return a + (b - a) * std::uniform_real_distribution<double>(0, 1)(random);
+    };
     const auto& lib = io::library();
     Plan plan;
     Piece piece;
@@ -139,7 +142,8 @@ coat::MeshCoats wild(const coat::Surface& surface, int seed, double& least) {
         s.coat.rest = seed % 3 == 0 ? coat::Rest::Inverted : coat::Rest::Upright;
         if (seed % 2) s.fill = uniform(2e-6, 3e-5);
         const int turns = 1 + static_cast<int>(uniform(0, 4));
-        for (int t = 0; t < turns; ++t) s.turns.push_back({form::unit({uniform(-1, 1), uniform(-1, 1), uniform(-1, 1)}), uniform(1, 60)});
+        for (int t = 0; t < turns; ++t)
+            s.turns.push_back({form::unit({uniform(-1, 1), uniform(-1, 1), uniform(-1, 1)}), uniform(1, 60)});
         s.tap = uniform(0, 5);
         s.scrape = k == 0;
         job.steps.push_back(s);
@@ -220,9 +224,18 @@ double meshBallThickness(double share) {
     o.edge = o.along = 0.003;
     o.onSurface = true;
     const coat::Surface s = coat::surfaceOf(form::lathe({form::Stretch{[=](double u) {
-        const double t = pi * u;
-        return form::CurvePoint{R * std::sin(t), R - R * std::cos(t), pi * R * std::cos(t), pi * R * std::sin(t), 0, 0};
-    }, form::Mark::Wall, {}}}, o), false);
+                                                                           const double t = pi * u;
+                                                                           return form::CurvePoint{R * std::sin(t),
+                                                                                                   R - R * std::cos(t),
+                                                                                                   pi * R * std::cos(t),
+                                                                                                   pi * R * std::sin(t),
+                                                                                                   0,
+                                                                                                   0};
+                                                                       },
+                                                                       form::Mark::Wall,
+                                                                       {}}},
+                                                        o),
+                                            false);
     const auto c = fluid(1270, 3, 0);
     auto options = cold();
     options.curvature = true;
@@ -240,7 +253,8 @@ double meshBallThickness(double share) {
 double meshMassError(int schedules) {
     const coat::Surface outside = coat::surfaceOf(cap(1500), true), inside = coat::surfaceOf(cap(1500), false);
     double worst = 0, least = 0;
-    for (int seed = 0; seed < schedules; ++seed) worst = std::max(worst, wild(seed % 2 ? inside : outside, seed, least).error);
+    for (int seed = 0; seed < schedules; ++seed)
+        worst = std::max(worst, wild(seed % 2 ? inside : outside, seed, least).error);
     return worst;
 }
 
@@ -256,7 +270,8 @@ double meshLeastFilm(int schedules) {
 
 double meshTurnedTogether() {
     form::Mesh mesh = cap(3000);
-    const Vec3 x = form::unit({0.3, 0.8, -0.5}), z = form::unit(form::cross(x, {0.1, -0.4, 0.9})), y = form::cross(z, x);
+    const Vec3 x = form::unit({0.3, 0.8, -0.5}), z = form::unit(form::cross(x, {0.1, -0.4, 0.9})),
+               y = form::cross(z, x);
     const form::Pose pose{x, y, z, {0.02, -0.01, 0.05}};
     const auto wall = [&](const form::Mesh& m, const std::function<Vec3(const Vec3&)>& up) {
         const coat::Surface s = coat::surfaceOf(m, true);
@@ -274,7 +289,8 @@ double meshTurnedTogether() {
         return film.thickness();
     };
     const auto before = wall(mesh, [](const Vec3& v) { return v; });
-    const auto after = wall(form::placed(mesh, pose), [&](const Vec3& v) { return pose.x * v.x + pose.y * v.y + pose.z * v.z; });
+    const auto after =
+        wall(form::placed(mesh, pose), [&](const Vec3& v) { return pose.x * v.x + pose.y * v.y + pose.z * v.z; });
     double worst = 0;
     const double mean = std::accumulate(before.begin(), before.end(), 0.0) / double(before.size());
     for (size_t i = 0; i < before.size(); ++i) worst = std::max(worst, std::abs(after[i] - before[i]) / mean);

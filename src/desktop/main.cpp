@@ -33,7 +33,8 @@ int main(int argc, char** argv) {
     parser.addHelpOption();
     parser.addVersionOption();
     const QCommandLineOption demo(QStringLiteral("demo"), QObject::tr("open the demo evening"));
-    const QCommandLineOption timed(QStringLiteral("report-start"), QObject::tr("print the seconds until the window is painted and quit"));
+    const QCommandLineOption timed(QStringLiteral("report-start"),
+                                   QObject::tr("print the seconds until the window is painted and quit"));
     parser.addOptions({demo, timed});
     parser.addPositionalArgument(QStringLiteral("file"), QObject::tr("a plan to open"), QStringLiteral("[FILE.uovo]"));
     parser.process(app);
@@ -42,14 +43,14 @@ int main(int argc, char** argv) {
     app.setFont(uovo::report::font(15));
     app.setStyle(QStringLiteral("fusion"));
     uovo::desktop::setDarkTheme(QSettings().value(QStringLiteral("dark"), false).toBool());
-    uovo::desktop::Session session(uovo::io::library(), QStandardPaths::writableLocation(QStandardPaths::AppDataLocation), nowMinutes);
+    uovo::desktop::Session session(uovo::io::library(),
+                                   QStandardPaths::writableLocation(QStandardPaths::AppDataLocation), nowMinutes);
     uovo::desktop::MainWindow window(session);
 
     const QStringList files = parser.positionalArguments();
     const QStringList recent = QSettings().value(QStringLiteral("recent")).toStringList();
     bool open = false;
-    if (!files.isEmpty())
-        open = window.openFile(files.front());
+    if (!files.isEmpty()) open = window.openFile(files.front());
     else if (!parser.isSet(demo) && !recent.isEmpty() && QFileInfo::exists(recent.front()))
         open = window.reopen(recent.front());
     if (!open) {
@@ -59,7 +60,11 @@ int main(int argc, char** argv) {
         quick.bands = quick.ways = quick.strength = false;
         quick.cells = 60;
         const auto answers = uovo::answer(uovo::io::demoPlan(nowMinutes()), uovo::io::library(), cache, quick);
-        const long lead = answers && answers->day ? answers->day->minuteOf(uovo::localMinutes(uovo::io::demoPlan(nowMinutes()).deadline).value_or(0)) - answers->day->layout.begins : 9 * 60;
+        const long lead =
+            answers && answers->day
+                ? answers->day->minuteOf(uovo::localMinutes(uovo::io::demoPlan(nowMinutes()).deadline).value_or(0)) -
+                      answers->day->layout.begins
+                : 9 * 60;
         session.document().setPlan(uovo::io::demoPlanFor(nowMinutes(), lead), {});
     }
     window.show();

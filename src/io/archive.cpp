@@ -18,15 +18,19 @@ tl::expected<Archive, Problem> Archive::open(const std::string& bytes) {
     if (!zip) return damaged();
     Archive a;
     a.zip_.reset(zip);
-    if (zip_get_num_entries(zip, 0) > static_cast<zip_int64_t>(kMostEntries)) return refuse(fmt::format("The file is an archive of more than {} files.", kMostEntries));
+    if (zip_get_num_entries(zip, 0) > static_cast<zip_int64_t>(kMostEntries))
+        return refuse(fmt::format("The file is an archive of more than {} files.", kMostEntries));
     return a;
 }
 
-bool Archive::has(const std::string& name) const { return zip_name_locate(zip_.get(), name.c_str(), ZIP_FL_NOCASE) >= 0; }
+bool Archive::has(const std::string& name) const {
+    return zip_name_locate(zip_.get(), name.c_str(), ZIP_FL_NOCASE) >= 0;
+}
 
 tl::expected<std::string, Problem> Archive::read(const std::string& name) {
     zip_stat_t what;
-    if (zip_stat(zip_.get(), name.c_str(), ZIP_FL_NOCASE, &what) != 0 || !(what.valid & ZIP_STAT_SIZE) || !(what.valid & ZIP_STAT_COMP_SIZE) || !(what.valid & ZIP_STAT_INDEX))
+    if (zip_stat(zip_.get(), name.c_str(), ZIP_FL_NOCASE, &what) != 0 || !(what.valid & ZIP_STAT_SIZE) ||
+        !(what.valid & ZIP_STAT_COMP_SIZE) || !(what.valid & ZIP_STAT_INDEX))
         return refuse(fmt::format("The file is damaged: “{}” is not in it.", name));
     if (what.size > kMostUnfolded - unfolded_ || what.size > 1'000'000 + kMostRatio * what.comp_size)
         return refuse(fmt::format("The file unfolds to {} MB; that is more than a model has.", what.size / 1'000'000));
@@ -36,7 +40,8 @@ tl::expected<std::string, Problem> Archive::read(const std::string& name) {
     if (!file) return refuse("The file is damaged, or is locked with a password.");
     const zip_int64_t n = zip_fread(file, out.data(), out.size());
     char more = 0;
-    const bool whole = n == static_cast<zip_int64_t>(out.size()) && zip_fread(file, &more, 1) == 0;  // reading on to its end checks the sum
+    const bool whole = n == static_cast<zip_int64_t>(out.size()) &&
+                       zip_fread(file, &more, 1) == 0;  // reading on to its end checks the sum
     zip_fclose(file);
     if (!whole) return refuse("The file is damaged: what it unfolds to is not what it promised.");
     return out;

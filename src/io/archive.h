@@ -13,9 +13,9 @@ struct zip;  // of libzip
 
 namespace uovo::io {
 
-inline constexpr std::size_t kMostEntries = 10'000;            ///< files in an archive
-inline constexpr std::size_t kMostUnfolded = 256'000'000;      ///< bytes of all that is read from one
-inline constexpr std::size_t kMostRatio = 200;                 ///< times a file may unfold, beyond its first megabyte
+inline constexpr std::size_t kMostEntries = 10'000;        ///< files in an archive
+inline constexpr std::size_t kMostUnfolded = 256'000'000;  ///< bytes of all that is read from one
+inline constexpr std::size_t kMostRatio = 200;             ///< times a file may unfold, beyond its first megabyte
 
 class Archive {
 public:

@@ -2,11 +2,11 @@
 
 #include <fmt/format.h>
 
+#include <assimp/postprocess.h>
+#include <assimp/scene.h>
 #include <assimp/Exporter.hpp>
 #include <assimp/IOSystem.hpp>
 #include <assimp/Importer.hpp>
-#include <assimp/postprocess.h>
-#include <assimp/scene.h>
 
 #include <algorithm>
 #include <cmath>
@@ -31,7 +31,8 @@ public:
 };
 
 /// All faces below a node as triangles at their places. `wrong` says why not.
-void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, int depth, form::Mesh& out, std::string& wrong) {
+void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, int depth, form::Mesh& out,
+            std::string& wrong) {
     if (depth > 50) wrong = "The file is nested too deeply.";
     if (!wrong.empty()) return;
     const aiMatrix4x4 here = above * node.mTransformation;
@@ -42,7 +43,8 @@ void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, 
         const int shift = static_cast<int>(out.points.size());
         for (unsigned k = 0; k < m.mNumVertices; ++k) {
             const aiVector3D v = here * m.mVertices[k];
-            if (!std::isfinite(v.x) || !std::isfinite(v.y) || !std::isfinite(v.z) || std::abs(v.x) > 1e9f || std::abs(v.y) > 1e9f || std::abs(v.z) > 1e9f) {
+            if (!std::isfinite(v.x) || !std::isfinite(v.y) || !std::isfinite(v.z) || std::abs(v.x) > 1e9f ||
+                std::abs(v.y) > 1e9f || std::abs(v.z) > 1e9f) {
                 wrong = "The file holds a corner that is not a number.";
                 return;
             }
@@ -50,9 +52,12 @@ void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, 
         }
         for (unsigned k = 0; k < m.mNumFaces; ++k) {
             const aiFace& f = m.mFaces[k];
-            const bool sound = f.mIndices && std::all_of(f.mIndices, f.mIndices + f.mNumIndices, [&](unsigned id) { return id < m.mNumVertices; });
+            const bool sound = f.mIndices && std::all_of(f.mIndices, f.mIndices + f.mNumIndices,
+                                                         [&](unsigned id) { return id < m.mNumVertices; });
             for (unsigned c = 1; sound && c + 1 < f.mNumIndices; ++c)  // a polygon as a fan
-                out.triangles.push_back({shift + static_cast<int>(f.mIndices[0]), shift + static_cast<int>(f.mIndices[c]), shift + static_cast<int>(f.mIndices[c + 1])});
+                out.triangles.push_back({shift + static_cast<int>(f.mIndices[0]),
+                                         shift + static_cast<int>(f.mIndices[c]),
+                                         shift + static_cast<int>(f.mIndices[c + 1])});
             if (out.triangles.size() > kMostRead) {
                 wrong = "The model has more than two million triangles; thin it out before you bring it here.";
                 return;
@@ -72,32 +77,46 @@ std::string extensionOf(const std::string& path) {
     return e;
 }
 
-bool isModelEnding(const std::string& extension) { return extension == "stl" || extension == "obj" || extension == "ply" || extension == "3mf"; }
+bool isModelEnding(const std::string& extension) {
+    return extension == "stl" || extension == "obj" || extension == "ply" || extension == "3mf";
+}
 
 double metres(MeshUnit unit) {
     switch (unit) {
-        case MeshUnit::Millimetre: return 1e-3;
-        case MeshUnit::Centimetre: return 1e-2;
-        case MeshUnit::Metre: return 1;
-        case MeshUnit::Inch: return 0.0254;
+        case MeshUnit::Millimetre:
+            return 1e-3;
+        case MeshUnit::Centimetre:
+            return 1e-2;
+        case MeshUnit::Metre:
+            return 1;
+        case MeshUnit::Inch:
+            return 0.0254;
     }
     return 1;
 }
 
 const char* name(MeshUnit unit) {
     switch (unit) {
-        case MeshUnit::Millimetre: return "millimetres";
-        case MeshUnit::Centimetre: return "centimetres";
-        case MeshUnit::Metre: return "metres";
-        case MeshUnit::Inch: return "inches";
+        case MeshUnit::Millimetre:
+            return "millimetres";
+        case MeshUnit::Centimetre:
+            return "centimetres";
+        case MeshUnit::Metre:
+            return "metres";
+        case MeshUnit::Inch:
+            return "inches";
     }
     return "";
 }
 
-tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const std::string& extension, std::stop_token stop, const std::function<void(double)>& progress) {
-    if (!isModelEnding(extension)) return refuse("Models are read from STL, OBJ, PLY and 3MF files; “" + extension + "” is none of them.");
+tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const std::string& extension,
+                                              std::stop_token stop, const std::function<void(double)>& progress) {
+    if (!isModelEnding(extension))
+        return refuse("Models are read from STL, OBJ, PLY and 3MF files; “" + extension + "” is none of them.");
     if (bytes.empty()) return refuse("The file is empty.");
-    if (bytes.size() > kLargestModel) return refuse(fmt::format("The file is larger than {} MB; thin the model out before you bring it here.", kLargestModel / 1'000'000));
+    if (bytes.size() > kLargestModel)
+        return refuse(fmt::format("The file is larger than {} MB; thin the model out before you bring it here.",
+                                  kLargestModel / 1'000'000));
     ReadMesh out;
     std::string unit;
     if (extension == "3mf") {
@@ -111,7 +130,8 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
         Assimp::Importer importer;
         importer.SetIOHandler(new NothingElse);  // owned by the importer
         const aiScene* scene = nullptr;
-        // No post-processing: assimp 5.2 aborts in it on faces that fuzzing makes. Placing and cutting into triangles is done here.
+        // No post-processing: assimp 5.2 aborts in it on faces that fuzzing makes. Placing and cutting into triangles
+        // is done here.
         constexpr unsigned kSteps = 0;
         try {
             scene = importer.ReadFileFromMemory(plain->data(), plain->size(), kSteps, extension.c_str());
@@ -145,14 +165,16 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
     }
     out.report = form::inspect(out.mesh);
     const double volume = form::volume(out.mesh), area = form::area(out.mesh);
-    if (!out.report.openEdges && std::abs(volume) < 1e-5 * area * largest) return refuse("The model has no inside: its surfaces lie on each other.");
+    if (!out.report.openEdges && std::abs(volume) < 1e-5 * area * largest)
+        return refuse("The model has no inside: its surfaces lie on each other.");
     if (volume < 0) {
         out.mesh = form::reversed(std::move(out.mesh));
         remarks.push_back("It was inside out and has been turned.");
         out.report = form::inspect(out.mesh);
     }
     const std::string words = form::inWords(out.report);
-    if (!words.empty()) remarks.push_back(words + (out.report.openEdges ? " Its volume is not certain until they are closed." : ""));
+    if (!words.empty())
+        remarks.push_back(words + (out.report.openEdges ? " Its volume is not certain until they are closed." : ""));
     if (out.report.shells > 1) remarks.push_back(fmt::format("It is made of {} separate bodies.", out.report.shells));
     for (const auto& r : remarks) out.remarks += (out.remarks.empty() ? "" : " ") + r;
     // A piece of chocolate is between one and fifty centimetres; the first unit that makes it so is the likely one.
@@ -171,7 +193,10 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
 
 tl::expected<void, Problem> writeMeshFile(const std::string& path, const form::Mesh& mesh) {
     const std::string extension = extensionOf(path);
-    const char* format = extension == "stl" ? "stlb" : extension == "obj" ? "objnomtl" : extension == "ply" ? "plyb" : nullptr;
+    const char* format = extension == "stl"   ? "stlb"
+                         : extension == "obj" ? "objnomtl"
+                         : extension == "ply" ? "plyb"
+                                              : nullptr;
     if (extension == "3mf") {
         const auto package = write3mf(mesh);
         if (!package) return tl::unexpected(package.error());
@@ -181,9 +206,9 @@ tl::expected<void, Problem> writeMeshFile(const std::string& path, const form::M
     aiScene scene;
     scene.mRootNode = new aiNode("uovo");
     scene.mNumMeshes = 1;
-    scene.mMeshes = new aiMesh*[1]{new aiMesh};
+    scene.mMeshes = new aiMesh* [1] { new aiMesh };
     scene.mNumMaterials = 1;
-    scene.mMaterials = new aiMaterial*[1]{new aiMaterial};
+    scene.mMaterials = new aiMaterial* [1] { new aiMaterial };
     auto* node = new aiNode("piece");  // some formats write only what hangs below the root
     node->mNumMeshes = 1;
     node->mMeshes = new unsigned[1]{0};
@@ -193,12 +218,17 @@ tl::expected<void, Problem> writeMeshFile(const std::string& path, const form::M
     m.mPrimitiveTypes = aiPrimitiveType_TRIANGLE;
     m.mNumVertices = static_cast<unsigned>(mesh.points.size());
     m.mVertices = new aiVector3D[mesh.points.size()];
-    for (size_t i = 0; i < mesh.points.size(); ++i) m.mVertices[i] = aiVector3D(static_cast<float>(mesh.points[i].x * 1e3), static_cast<float>(mesh.points[i].y * 1e3), static_cast<float>(mesh.points[i].z * 1e3));
+    for (size_t i = 0; i < mesh.points.size(); ++i)
+        m.mVertices[i] =
+            aiVector3D(static_cast<float>(mesh.points[i].x * 1e3), static_cast<float>(mesh.points[i].y * 1e3),
+                       static_cast<float>(mesh.points[i].z * 1e3));
     m.mNumFaces = static_cast<unsigned>(mesh.triangles.size());
     m.mFaces = new aiFace[mesh.triangles.size()];
     for (size_t i = 0; i < mesh.triangles.size(); ++i) {
         m.mFaces[i].mNumIndices = 3;
-        m.mFaces[i].mIndices = new unsigned[3]{static_cast<unsigned>(mesh.triangles[i][0]), static_cast<unsigned>(mesh.triangles[i][1]), static_cast<unsigned>(mesh.triangles[i][2])};
+        m.mFaces[i].mIndices =
+            new unsigned[3]{static_cast<unsigned>(mesh.triangles[i][0]), static_cast<unsigned>(mesh.triangles[i][1]),
+                            static_cast<unsigned>(mesh.triangles[i][2])};
     }
     Assimp::Exporter exporter;
     const aiExportDataBlob* blob = exporter.ExportToBlob(&scene, format);

@@ -45,7 +45,8 @@ using Transform = std::array<double, 12>;
 constexpr Transform kStay{1, 0, 0, 0, 1, 0, 0, 0, 1, 0, 0, 0};
 
 form::Vec3 moved(const form::Vec3& p, const Transform& m) {
-    return {p.x * m[0] + p.y * m[3] + p.z * m[6] + m[9], p.x * m[1] + p.y * m[4] + p.z * m[7] + m[10], p.x * m[2] + p.y * m[5] + p.z * m[8] + m[11]};
+    return {p.x * m[0] + p.y * m[3] + p.z * m[6] + m[9], p.x * m[1] + p.y * m[4] + p.z * m[7] + m[10],
+            p.x * m[2] + p.y * m[5] + p.z * m[8] + m[11]};
 }
 
 /// First a, then b.
@@ -69,10 +70,13 @@ Transform transformOf(const pugi::xml_node& node) {
     std::string_view text = a.value();
     Transform m{};
     for (double& v : m) {
-        while (!text.empty() && (text.front() == ' ' || text.front() == '\n' || text.front() == '\t' || text.front() == '\r')) text.remove_prefix(1);
+        while (!text.empty() &&
+               (text.front() == ' ' || text.front() == '\n' || text.front() == '\t' || text.front() == '\r'))
+            text.remove_prefix(1);
         const size_t end = std::min(text.find_first_of(" \n\t\r"), text.size());
         v = number(text.substr(0, end));
-        if (std::isnan(v)) throw Refusal{"The file is damaged: a part of it is moved by something that is not twelve numbers."};
+        if (std::isnan(v))
+            throw Refusal{"The file is damaged: a part of it is moved by something that is not twelve numbers."};
         text.remove_prefix(end);
     }
     return m;
@@ -104,7 +108,8 @@ public:
 private:
     static pugi::xml_document parsed(const std::string& text) {
         pugi::xml_document doc;
-        if (!doc.load_buffer(text.data(), text.size(), pugi::parse_minimal | pugi::parse_escapes)) throw Refusal{"The file is damaged: a part of it is not XML."};
+        if (!doc.load_buffer(text.data(), text.size(), pugi::parse_minimal | pugi::parse_escapes))
+            throw Refusal{"The file is damaged: a part of it is not XML."};
         return doc;
     }
     std::string bytes(const std::string& name) {
@@ -116,7 +121,8 @@ private:
         if (archive_.has("_rels/.rels")) {
             const auto doc = parsed(bytes("_rels/.rels"));
             for (const auto& r : doc.document_element().children())
-                if (std::string_view(r.attribute("Type").value()).ends_with("/3dmodel")) return inside(r.attribute("Target").value());
+                if (std::string_view(r.attribute("Type").value()).ends_with("/3dmodel"))
+                    return inside(r.attribute("Target").value());
         }
         return "3D/3dmodel.model";
     }
@@ -135,7 +141,8 @@ private:
         const std::string unit = model.attribute("unit").value();
         units_[path] = unit.empty() ? "millimeter" : unit;
         for (const auto& object : child(model, "resources").children())
-            if (localName(object.name()) == "object" && std::string_view(object.attribute("type").value()) != "support") readObject(path, object);
+            if (localName(object.name()) == "object" && std::string_view(object.attribute("type").value()) != "support")
+                readObject(path, object);
         for (const auto& item : child(model, "build").children())
             if (localName(item.name()) == "item") items_[path].push_back(component(path, item));
     }
@@ -151,7 +158,8 @@ private:
         Object& o = objects_[{path, node.attribute("id").value()}];
         const pugi::xml_node mesh = child(node, "mesh");
         for (const auto& v : child(mesh, "vertices").children()) {
-            const form::Vec3 p{number(v.attribute("x").value()), number(v.attribute("y").value()), number(v.attribute("z").value())};
+            const form::Vec3 p{number(v.attribute("x").value()), number(v.attribute("y").value()),
+                               number(v.attribute("z").value())};
             if (std::isnan(p.x + p.y + p.z)) throw Refusal{"The file holds a corner that is not a number."};
             o.mesh.points.push_back(p);
         }
@@ -160,7 +168,8 @@ private:
             size_t k = 0;
             for (const char* name : {"v1", "v2", "v3"}) {
                 const double v = number(t.attribute(name).value());
-                if (!(v >= 0 && v < static_cast<double>(o.mesh.points.size())) || v != std::floor(v)) throw Refusal{"The file is damaged: a triangle names a corner that does not exist."};
+                if (!(v >= 0 && v < static_cast<double>(o.mesh.points.size())) || v != std::floor(v))
+                    throw Refusal{"The file is damaged: a triangle names a corner that does not exist."};
                 corners[k++] = static_cast<int>(v);
             }
             o.mesh.triangles.push_back(corners);
@@ -169,14 +178,18 @@ private:
     }
 
     void setDown(const Object::Component& what, const Transform& above, int depth, form::Mesh& out) {
-        if (depth > kDeepest) throw Refusal{fmt::format("The model is put together more than {} deep, or from itself.", kDeepest)};
-        if (++instances_ > kMostInstances) throw Refusal{fmt::format("The model is put together from more than {} pieces.", kMostInstances)};
+        if (depth > kDeepest)
+            throw Refusal{fmt::format("The model is put together more than {} deep, or from itself.", kDeepest)};
+        if (++instances_ > kMostInstances)
+            throw Refusal{fmt::format("The model is put together from more than {} pieces.", kMostInstances)};
         part(what.path);
         const auto found = objects_.find({what.path, what.id});
         if (found == objects_.end()) return;  // a support, or something this program has no use for
         const Transform here = then(what.transform, above);
         const form::Mesh& mesh = found->second.mesh;
-        if (out.triangles.size() + mesh.triangles.size() > most_ || out.points.size() + mesh.points.size() > 3 * most_) throw Refusal{fmt::format("The model has more than {} triangles; thin it out before you bring it here.", most_)};
+        if (out.triangles.size() + mesh.triangles.size() > most_ || out.points.size() + mesh.points.size() > 3 * most_)
+            throw Refusal{
+                fmt::format("The model has more than {} triangles; thin it out before you bring it here.", most_)};
         const int shift = static_cast<int>(out.points.size());
         if (!mesh.triangles.empty())
             for (const auto& p : mesh.points) out.points.push_back(moved(p, here));
@@ -210,14 +223,28 @@ tl::expected<Read3mf, Problem> read3mf(const std::string& bytes, size_t most) {
 tl::expected<std::string, Problem> write3mf(const form::Mesh& mesh) {
     fmt::memory_buffer model;
     const auto out = std::back_inserter(model);
-    fmt::format_to(out, "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<model unit=\"millimeter\" xml:lang=\"en\" xmlns=\"http://schemas.microsoft.com/3dmanufacturing/core/2015/02\">\n<resources>\n<object id=\"1\" type=\"model\" name=\"piece\"><mesh>\n<vertices>\n");
-    for (const auto& p : mesh.points) fmt::format_to(out, "<vertex x=\"{:.7g}\" y=\"{:.7g}\" z=\"{:.7g}\"/>\n", p.x * 1e3, p.y * 1e3, p.z * 1e3);
+    fmt::format_to(out,
+                   "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<model unit=\"millimeter\" xml:lang=\"en\" "
+                   "xmlns=\"http://schemas.microsoft.com/3dmanufacturing/core/2015/02\">\n<resources>\n<object "
+                   "id=\"1\" type=\"model\" name=\"piece\"><mesh>\n<vertices>\n");
+    for (const auto& p : mesh.points)
+        fmt::format_to(out, "<vertex x=\"{:.7g}\" y=\"{:.7g}\" z=\"{:.7g}\"/>\n", p.x * 1e3, p.y * 1e3, p.z * 1e3);
     fmt::format_to(out, "</vertices>\n<triangles>\n");
-    for (const auto& t : mesh.triangles) fmt::format_to(out, "<triangle v1=\"{}\" v2=\"{}\" v3=\"{}\"/>\n", t[0], t[1], t[2]);
-    fmt::format_to(out, "</triangles>\n</mesh></object>\n</resources>\n<build><item objectid=\"1\"/></build>\n</model>\n");
+    for (const auto& t : mesh.triangles)
+        fmt::format_to(out, "<triangle v1=\"{}\" v2=\"{}\" v3=\"{}\"/>\n", t[0], t[1], t[2]);
+    fmt::format_to(out,
+                   "</triangles>\n</mesh></object>\n</resources>\n<build><item objectid=\"1\"/></build>\n</model>\n");
     return archived({
-        {"[Content_Types].xml", "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\"><Default Extension=\"rels\" ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/><Default Extension=\"model\" ContentType=\"application/vnd.ms-package.3dmanufacturing-3dmodel+xml\"/></Types>\n"},
-        {"_rels/.rels", "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\"><Relationship Target=\"/3D/3dmodel.model\" Id=\"model\" Type=\"http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel\"/></Relationships>\n"},
+        {"[Content_Types].xml",
+         "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<Types "
+         "xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\"><Default Extension=\"rels\" "
+         "ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/><Default Extension=\"model\" "
+         "ContentType=\"application/vnd.ms-package.3dmanufacturing-3dmodel+xml\"/></Types>\n"},
+        {"_rels/.rels",
+         "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<Relationships "
+         "xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\"><Relationship "
+         "Target=\"/3D/3dmodel.model\" Id=\"model\" "
+         "Type=\"http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel\"/></Relationships>\n"},
         {"3D/3dmodel.model", fmt::to_string(model)},
     });
 }

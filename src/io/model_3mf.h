@@ -11,8 +11,8 @@
 namespace uovo::io {
 
 struct Read3mf {
-    form::Mesh mesh;     ///< in the file's own numbers, everything that is built, at its place
-    std::string unit;    ///< "millimeter", "inch", …
+    form::Mesh mesh;   ///< in the file's own numbers, everything that is built, at its place
+    std::string unit;  ///< "millimeter", "inch", …
 };
 
 inline constexpr std::size_t kMostInstances = 10'000;  ///< times that meshes and components are set down

@@ -19,8 +19,12 @@
 namespace uovo::io {
 namespace {
 
-tl::unexpected<Problem> cut(size_t has, size_t promised, const char* what) { return refuse(fmt::format("The file breaks off: of {} {} it promises, {} are there.", promised, what, has)); }
-tl::unexpected<Problem> crowded() { return refuse(fmt::format("The file has a face of more than {} corners.", kMostFaceCorners)); }
+tl::unexpected<Problem> cut(size_t has, size_t promised, const char* what) {
+    return refuse(fmt::format("The file breaks off: of {} {} it promises, {} are there.", promised, what, has));
+}
+tl::unexpected<Problem> crowded() {
+    return refuse(fmt::format("The file has a face of more than {} corners.", kMostFaceCorners));
+}
 
 bool isSpace(char c) { return c == ' ' || c == '\t' || c == '\r'; }
 
@@ -48,8 +52,9 @@ struct PlyType {
     const char* name;
     size_t bytes;
 };
-constexpr PlyType kPlyTypes[]{{"char", 1}, {"uchar", 1}, {"short", 2}, {"ushort", 2}, {"int", 4}, {"uint", 4}, {"float", 4}, {"double", 8},
-                              {"int8", 1}, {"uint8", 1}, {"int16", 2}, {"uint16", 2}, {"int32", 4}, {"uint32", 4}, {"float32", 4}, {"float64", 8}};
+constexpr PlyType kPlyTypes[]{{"char", 1},  {"uchar", 1},  {"short", 2},   {"ushort", 2}, {"int", 4},   {"uint", 4},
+                              {"float", 4}, {"double", 8}, {"int8", 1},    {"uint8", 1},  {"int16", 2}, {"uint16", 2},
+                              {"int32", 4}, {"uint32", 4}, {"float32", 4}, {"float64", 8}};
 
 size_t plyBytes(std::string_view type) {
     for (const auto& t : kPlyTypes)
@@ -76,9 +81,12 @@ struct PlyHeader {
 /// The header when it is whole. Found by fuzzing: assimp 5.2 reads on for minutes when it is not.
 std::optional<PlyHeader> plyHeader(const std::string& bytes) {
     const size_t end = bytes.find("end_header");
-    if (!(bytes.starts_with("ply\n") || bytes.starts_with("ply\r")) || end == std::string::npos || end > 100'000) return std::nullopt;
+    if (!(bytes.starts_with("ply\n") || bytes.starts_with("ply\r")) || end == std::string::npos || end > 100'000)
+        return std::nullopt;
     if (end + 10 >= bytes.size() || (bytes[end + 10] != '\n' && bytes[end + 10] != '\r')) return std::nullopt;
-    if (std::any_of(bytes.begin(), bytes.begin() + static_cast<std::ptrdiff_t>(end), [](unsigned char c) { return c > 126 || (c < 32 && c != '\n' && c != '\r' && c != '\t'); })) return std::nullopt;
+    if (std::any_of(bytes.begin(), bytes.begin() + static_cast<std::ptrdiff_t>(end),
+                    [](unsigned char c) { return c > 126 || (c < 32 && c != '\n' && c != '\r' && c != '\t'); }))
+        return std::nullopt;
     PlyHeader h;
     h.end = end + 11;
     if (bytes[end + 10] == '\r' && h.end < bytes.size() && bytes[h.end] == '\n') ++h.end;
@@ -99,7 +107,8 @@ std::optional<PlyHeader> plyHeader(const std::string& bytes) {
         } else if (first == "element") {
             PlyElement e;
             double count = -1;
-            if (!(words >> e.name >> count) || !(count >= 0 && count < 1e9) || count != std::floor(count)) return std::nullopt;
+            if (!(words >> e.name >> count) || !(count >= 0 && count < 1e9) || count != std::floor(count))
+                return std::nullopt;
             e.count = static_cast<size_t>(count);
             h.elements.push_back(std::move(e));
         } else if (first == "property") {
@@ -126,7 +135,10 @@ std::optional<PlyHeader> plyHeader(const std::string& bytes) {
             return std::nullopt;
         }
     }
-    const auto some = [&](const char* name) { return std::count_if(h.elements.begin(), h.elements.end(), [&](const auto& e) { return e.name == name && e.count > 0; }) == 1; };
+    const auto some = [&](const char* name) {
+        return std::count_if(h.elements.begin(), h.elements.end(),
+                             [&](const auto& e) { return e.name == name && e.count > 0; }) == 1;
+    };
     return format && listed && axes == "xyz" && some("vertex") && some("face") ? std::optional(h) : std::nullopt;
 }
 
@@ -140,12 +152,14 @@ tl::expected<void, Problem> wholePly(const std::string& bytes) {
             if (!header->binary) {
                 if (rest.empty()) return cut(i, e.count, e.name == "face" ? "faces" : "rows");
                 std::string_view row = line(rest);
-                if (row.find_first_not_of(" \t\r") == std::string_view::npos) return cut(i, e.count, e.name == "face" ? "faces" : "rows");
+                if (row.find_first_not_of(" \t\r") == std::string_view::npos)
+                    return cut(i, e.count, e.name == "face" ? "faces" : "rows");
                 for (const auto& p : e.properties) {
                     size_t n = 1;
                     if (p.counter) {
                         const std::string_view count = word(row);
-                        if (std::from_chars(count.data(), count.data() + count.size(), n).ec != std::errc()) return damaged();
+                        if (std::from_chars(count.data(), count.data() + count.size(), n).ec != std::errc())
+                            return damaged();
                         if (n > kMostFaceCorners) return crowded();
                     }
                     for (size_t k = 0; k < n; ++k)
@@ -158,7 +172,9 @@ tl::expected<void, Problem> wholePly(const std::string& bytes) {
                 if (p.counter) {
                     if (rest.size() < p.counter) return cut(i, e.count, "faces");
                     n = 0;
-                    for (size_t k = 0; k < p.counter; ++k) n |= static_cast<size_t>(static_cast<unsigned char>(rest[header->big ? p.counter - 1 - k : k])) << (8 * k);
+                    for (size_t k = 0; k < p.counter; ++k)
+                        n |= static_cast<size_t>(static_cast<unsigned char>(rest[header->big ? p.counter - 1 - k : k]))
+                             << (8 * k);
                     rest.remove_prefix(p.counter);
                     if (n > kMostFaceCorners) return crowded();
                 }
@@ -179,7 +195,10 @@ tl::expected<void, Problem> wholeStl(const std::string& bytes) {
         std::memcpy(&n, bytes.data() + 80, 4);
         if (84 + 50ull * n == bytes.size()) return n > 0 ? tl::expected<void, Problem>{} : damaged();
     }
-    if (bytes.find('\0') != std::string::npos) return n > 0 && 84 + 50ull * n > bytes.size() && bytes.size() > 84 && n < 100'000'000 ? cut((bytes.size() - 84) / 50, n, "triangles") : damaged();
+    if (bytes.find('\0') != std::string::npos)
+        return n > 0 && 84 + 50ull * n > bytes.size() && bytes.size() > 84 && n < 100'000'000
+                   ? cut((bytes.size() - 84) / 50, n, "triangles")
+                   : damaged();
     std::string_view rest = bytes;
     size_t opened = 0, closed = 0, corners = 0;
     bool ended = false;
@@ -210,7 +229,8 @@ tl::expected<std::string, Problem> plainObj(const std::string& bytes) {
     size_t corners = 0, faces = 0;
     while (!rest.empty()) {
         std::string_view row = line(rest);
-        if (const size_t last = row.find_last_not_of(" \t\r"); last != std::string_view::npos && row[last] == '\\') {  // goes on in the next
+        if (const size_t last = row.find_last_not_of(" \t\r");
+            last != std::string_view::npos && row[last] == '\\') {  // goes on in the next
             joined.assign(row.substr(0, last));
             while (!rest.empty()) {
                 row = line(rest);
@@ -241,12 +261,14 @@ tl::expected<std::string, Problem> plainObj(const std::string& bytes) {
                 const auto [end, error] = std::from_chars(index.data(), index.data() + index.size(), id);
                 if (error != std::errc() || end != index.data() + index.size()) return damaged();
                 if (id < 0) id += static_cast<long>(corners) + 1;  // counted back from the last
-                if (id < 1 || static_cast<size_t>(id) > corners) return refuse("The file is damaged, or cut short: a face names a corner that is not there.");
+                if (id < 1 || static_cast<size_t>(id) > corners)
+                    return refuse("The file is damaged, or cut short: a face names a corner that is not there.");
                 (out += ' ') += std::to_string(id);
             }
             if (n < 3) return damaged();
             out += '\n';
-            if (++faces > kMostRead) return refuse("The model has more than two million triangles; thin it out before you bring it here.");
+            if (++faces > kMostRead)
+                return refuse("The model has more than two million triangles; thin it out before you bring it here.");
         }
     }
     if (corners == 0 || faces == 0) return damaged();
@@ -257,7 +279,8 @@ tl::expected<std::string, Problem> plainObj(const std::string& bytes) {
 
 tl::expected<std::string, Problem> plainModel(const std::string& bytes, const std::string& extension) {
     if (extension == "obj") return plainObj(bytes);
-    if (const auto whole = extension == "ply" ? wholePly(bytes) : wholeStl(bytes); !whole) return tl::unexpected(whole.error());
+    if (const auto whole = extension == "ply" ? wholePly(bytes) : wholeStl(bytes); !whole)
+        return tl::unexpected(whole.error());
     return bytes;
 }
 

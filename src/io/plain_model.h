@@ -1,4 +1,5 @@
-// What of a model's file is handed to a reader that trusts it: checked to its last byte first, and only corners and faces.
+// What of a model's file is handed to a reader that trusts it: checked to its last byte first, and only corners and
+// faces.
 #pragma once
 #include <string>
 

@@ -17,15 +17,23 @@ namespace {
 
 std::string because(int error) {
     switch (error) {
-        case ENOSPC: return "the disk is full";
-        case EDQUOT: return "your share of the disk is full";
-        case EFBIG: return "a file may not be that large here";
+        case ENOSPC:
+            return "the disk is full";
+        case EDQUOT:
+            return "your share of the disk is full";
+        case EFBIG:
+            return "a file may not be that large here";
         case EACCES:
-        case EPERM: return "you may not write there";
-        case EROFS: return "it is on a read-only disk";
-        case ENOENT: return "the folder does not exist";
-        case EISDIR: return "it is a folder";
-        default: return std::strerror(error);
+        case EPERM:
+            return "you may not write there";
+        case EROFS:
+            return "it is on a read-only disk";
+        case ENOENT:
+            return "the folder does not exist";
+        case EISDIR:
+            return "it is a folder";
+        default:
+            return std::strerror(error);
     }
 }
 
@@ -42,13 +50,16 @@ void sweep(const std::string& target) {
         const std::string number = name.substr(begins.size());
         pid_t pid = 0;
         const auto [end, error] = std::from_chars(number.data(), number.data() + number.size(), pid);
-        if (error == std::errc() && end == number.data() + number.size() && pid > 0 && ::kill(pid, 0) != 0 && errno == ESRCH) std::filesystem::remove(entry.path(), ignored);
+        if (error == std::errc() && end == number.data() + number.size() && pid > 0 && ::kill(pid, 0) != 0 &&
+            errno == ESRCH)
+            std::filesystem::remove(entry.path(), ignored);
     }
 }
 
 tl::unexpected<Problem> notSaved(const std::string& path, int error) {
-    return tl::unexpected(Problem{"“" + std::filesystem::path(path).filename().string() + "” was not saved: " + because(error) +
-                                      ". The older file is untouched and your plan is still open here; save it in another place."});
+    return tl::unexpected(
+        Problem{"“" + std::filesystem::path(path).filename().string() + "” was not saved: " + because(error) +
+                ". The older file is untouched and your plan is still open here; save it in another place."});
 }
 
 }  // namespace
@@ -56,11 +67,13 @@ tl::unexpected<Problem> notSaved(const std::string& path, int error) {
 tl::expected<void, Problem> writeWhole(const std::string& path, const std::string& text, Fault fault) {
     // A link is followed so that it stays a link.
     std::error_code ignored;
-    std::string target = std::filesystem::is_symlink(path, ignored) ? std::filesystem::weakly_canonical(path, ignored).string() : path;
+    std::string target =
+        std::filesystem::is_symlink(path, ignored) ? std::filesystem::weakly_canonical(path, ignored).string() : path;
     if (target.empty()) target = path;
     if (std::filesystem::is_directory(target, ignored)) return notSaved(path, EISDIR);
     const std::string temporary = target + kWriting + std::to_string(::getpid());
-    const int fd = fault == Fault::Open ? (errno = EACCES, -1) : ::open(temporary.c_str(), O_WRONLY | O_CREAT | O_TRUNC | O_CLOEXEC, 0644);
+    const int fd = fault == Fault::Open ? (errno = EACCES, -1)
+                                        : ::open(temporary.c_str(), O_WRONLY | O_CREAT | O_TRUNC | O_CLOEXEC, 0644);
     if (fd < 0) return notSaved(path, errno);
     const auto fail = [&](int error) {
         ::close(fd);
@@ -72,13 +85,15 @@ tl::expected<void, Problem> writeWhole(const std::string& path, const std::strin
     size_t done = 0;
     while (done < text.size()) {
         const size_t want = fault == Fault::Write ? (text.size() - done) / 2 : text.size() - done;
-        const ssize_t n = fault == Fault::Write && done > 0 ? (errno = ENOSPC, -1) : ::write(fd, text.data() + done, want);
+        const ssize_t n =
+            fault == Fault::Write && done > 0 ? (errno = ENOSPC, -1) : ::write(fd, text.data() + done, want);
         if (n < 0 && errno == EINTR) continue;
         if (n < 0) return fail(errno);
         done += static_cast<size_t>(n);
     }
     if (fault == Fault::Sync || ::fsync(fd) != 0) return fail(fault == Fault::Sync ? EIO : errno);
-    if (fault == Fault::Rename || ::rename(temporary.c_str(), target.c_str()) != 0) return fail(fault == Fault::Rename ? EACCES : errno);
+    if (fault == Fault::Rename || ::rename(temporary.c_str(), target.c_str()) != 0)
+        return fail(fault == Fault::Rename ? EACCES : errno);
     ::close(fd);
     const std::string folder = std::filesystem::path(target).parent_path().string();
     sweep(target);
@@ -108,6 +123,8 @@ tl::expected<Plan, Problem> loadPlan(const std::string& path) {
     return readPlan(*text);
 }
 
-tl::expected<void, Problem> savePlan(const std::string& path, const Plan& plan, Fault fault) { return writeWhole(path, writePlan(plan), fault); }
+tl::expected<void, Problem> savePlan(const std::string& path, const Plan& plan, Fault fault) {
+    return writeWhole(path, writePlan(plan), fault);
+}
 
 }  // namespace uovo::io

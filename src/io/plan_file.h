@@ -9,8 +9,8 @@ namespace uovo::io {
 /// Where a write may be made to fail, for tests: a full disk or a refusal cannot be had as root otherwise.
 enum class Fault { None, Open, Write, Sync, Rename };
 
-/// Writes `text` to `path` atomically: a temporary file beside it, fsync, rename, fsync of the folder. On failure the old
-/// file is untouched, the temporary one is gone, and the sentence says what to do.
+/// Writes `text` to `path` atomically: a temporary file beside it, fsync, rename, fsync of the folder. On failure the
+/// old file is untouched, the temporary one is gone, and the sentence says what to do.
 tl::expected<void, Problem> writeWhole(const std::string& path, const std::string& text, Fault fault = Fault::None);
 
 /// @param most bytes; a larger file is refused

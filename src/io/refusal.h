@@ -8,7 +8,9 @@
 
 namespace uovo::io {
 
-inline tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "mesh"}); }
+inline tl::unexpected<Problem> refuse(std::string sentence) {
+    return tl::unexpected(Problem{std::move(sentence), "mesh"});
+}
 inline tl::unexpected<Problem> damaged() { return refuse("The file is damaged, or is not what its ending says."); }
 
 }  // namespace uovo::io

@@ -8,7 +8,6 @@
 #include <charconv>
 #include <cmath>
 #include <cstring>
-#include <cstring>
 #include <numbers>
 #include <sstream>
 #include <tuple>
@@ -24,7 +23,6 @@ const char* numberAt(const char* s, double& value) {
     return error == std::errc() && std::isfinite(value) ? end : s;
 }
 
-
 using form::Loop;
 using form::Point2;
 using std::numbers::pi;
@@ -34,7 +32,10 @@ constexpr double kFlat = 5e-5;  // m
 
 struct Matrix {
     double a = 1, b = 0, c = 0, d = 1, e = 0, f = 0;
-    Matrix operator*(const Matrix& o) const { return {a * o.a + c * o.b, b * o.a + d * o.b, a * o.c + c * o.d, b * o.c + d * o.d, a * o.e + c * o.f + e, b * o.e + d * o.f + f}; }
+    Matrix operator*(const Matrix& o) const {
+        return {a * o.a + c * o.b, b * o.a + d * o.b,     a * o.c + c * o.d,
+                b * o.c + d * o.d, a * o.e + c * o.f + e, b * o.e + d * o.f + f};
+    }
     Point2 operator()(double x, double y) const { return {a * x + c * y + e, b * x + d * y + f}; }
     double size() const { return std::sqrt(std::abs(a * d - b * c)); }
 };
@@ -87,7 +88,8 @@ Matrix transformOf(const char* text) {
     while ((at = s.find_first_of("abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ", at)) != std::string::npos) {
         const size_t open = s.find('(', at), close = s.find(')', at);
         if (open == std::string::npos || close == std::string::npos || close < open) break;
-        const std::string kind = s.substr(at, s.find_first_of(" (", at) - at), inside = s.substr(open + 1, close - open - 1);
+        const std::string kind = s.substr(at, s.find_first_of(" (", at) - at),
+                          inside = s.substr(open + 1, close - open - 1);
         Numbers n(inside.c_str());
         std::vector<double> v;
         while (n.more() && v.size() < 6) v.push_back(n.next());
@@ -138,7 +140,8 @@ public:
             end(is("polygon"));
         }
         if (is("rect")) {
-            const double x = n.attribute("x").as_double(), y = n.attribute("y").as_double(), w = n.attribute("width").as_double(), h = n.attribute("height").as_double();
+            const double x = n.attribute("x").as_double(), y = n.attribute("y").as_double(),
+                         w = n.attribute("width").as_double(), h = n.attribute("height").as_double();
             if (w > 0 && h > 0) {
                 begin();
                 add(x, y);
@@ -149,11 +152,14 @@ public:
             }
         }
         if (is("circle") || is("ellipse")) {
-            const double cx = n.attribute("cx").as_double(), cy = n.attribute("cy").as_double(), rx = n.attribute(is("circle") ? "r" : "rx").as_double(), ry = n.attribute(is("circle") ? "r" : "ry").as_double();
+            const double cx = n.attribute("cx").as_double(), cy = n.attribute("cy").as_double(),
+                         rx = n.attribute(is("circle") ? "r" : "rx").as_double(),
+                         ry = n.attribute(is("circle") ? "r" : "ry").as_double();
             if (rx > 0 && ry > 0 && rx < 1e7 && ry < 1e7) {
                 const int steps = stepsFor(std::max(rx, ry), 2 * pi);
                 begin();
-                for (int i = 0; i < steps; ++i) add(cx + rx * std::cos(2 * pi * i / steps), cy + ry * std::sin(2 * pi * i / steps));
+                for (int i = 0; i < steps; ++i)
+                    add(cx + rx * std::cos(2 * pi * i / steps), cy + ry * std::sin(2 * pi * i / steps));
                 end(true);
             }
         }
@@ -165,7 +171,8 @@ private:
     void begin() { lines.emplace_back(); }
     void add(double x, double y) {
         const Point2 p = m_(x, y);
-        if (!std::isfinite(p[0]) || !std::isfinite(p[1]) || std::abs(p[0] * unit_) > 10 || std::abs(p[1] * unit_) > 10) throw Refusal{"A point of the SVG file lies more than ten metres away."};
+        if (!std::isfinite(p[0]) || !std::isfinite(p[1]) || std::abs(p[0] * unit_) > 10 || std::abs(p[1] * unit_) > 10)
+            throw Refusal{"A point of the SVG file lies more than ten metres away."};
         if (++count_ > kMostPoints) throw Refusal{"The SVG file has more than 20 000 points; draw it more simply."};
         const Point2 q{p[0] * unit_, -p[1] * unit_};
         auto& points = lines.back().points;
@@ -173,7 +180,8 @@ private:
     }
     void end(bool closed) {
         auto& l = lines.back();
-        if (l.points.size() > 1 && std::hypot(l.points.front()[0] - l.points.back()[0], l.points.front()[1] - l.points.back()[1]) < 1e-6) {
+        if (l.points.size() > 1 &&
+            std::hypot(l.points.front()[0] - l.points.back()[0], l.points.front()[1] - l.points.back()[1]) < 1e-6) {
             l.points.pop_back();
             closed = true;
         }
@@ -186,11 +194,14 @@ private:
         return std::clamp(static_cast<int>(std::ceil(std::abs(angle) / std::max(0.01, step))), 2, 720);
     }
     void cubic(double x0, double y0, double x1, double y1, double x2, double y2, double x3, double y3) {
-        const double bend = std::max(std::hypot(x0 - 2 * x1 + x2, y0 - 2 * y1 + y2), std::hypot(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3)) * m_.size() * unit_;
+        const double bend =
+            std::max(std::hypot(x0 - 2 * x1 + x2, y0 - 2 * y1 + y2), std::hypot(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3)) *
+            m_.size() * unit_;
         const int steps = std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * bend / kFlat))), 2, 200);
         for (int i = 1; i <= steps; ++i) {
             const double t = double(i) / steps, u = 1 - t;
-            add(u * u * u * x0 + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t * t * t * x3, u * u * u * y0 + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t * t * t * y3);
+            add(u * u * u * x0 + 3 * u * u * t * x1 + 3 * u * t * t * x2 + t * t * t * x3,
+                u * u * u * y0 + 3 * u * u * t * y1 + 3 * u * t * t * y2 + t * t * t * y3);
         }
     }
     /// SVG 1.1, appendix F.6: from end points to centre.
@@ -205,9 +216,11 @@ private:
             rx *= std::sqrt(stretch);
             ry *= std::sqrt(stretch);
         }
-        const double top = std::max(0.0, rx * rx * ry * ry - rx * rx * py * py - ry * ry * px * px), bottom = rx * rx * py * py + ry * ry * px * px;
+        const double top = std::max(0.0, rx * rx * ry * ry - rx * rx * py * py - ry * ry * px * px),
+                     bottom = rx * rx * py * py + ry * ry * px * px;
         const double k = (large == sweep ? -1 : 1) * (bottom > 0 ? std::sqrt(top / bottom) : 0);
-        const double qx = k * rx * py / ry, qy = -k * ry * px / rx, cx = c * qx - s * qy + (x0 + x) / 2, cy = s * qx + c * qy + (y0 + y) / 2;
+        const double qx = k * rx * py / ry, qy = -k * ry * px / rx, cx = c * qx - s * qy + (x0 + x) / 2,
+                     cy = s * qx + c * qy + (y0 + y) / 2;
         const double from = std::atan2((py - qy) / ry, (px - qx) / rx);
         double angle = std::atan2((-py - qy) / ry, (-px - qx) / rx) - from;
         if (sweep && angle < 0) angle += 2 * pi;
@@ -261,8 +274,14 @@ private:
                     y = by + n.next();
                     add(x, y);
                     break;
-                case 'H': x = bx + n.next(); add(x, y); break;
-                case 'V': y = by + n.next(); add(x, y); break;
+                case 'H':
+                    x = bx + n.next();
+                    add(x, y);
+                    break;
+                case 'V':
+                    y = by + n.next();
+                    add(x, y);
+                    break;
                 case 'C':
                 case 'S': {
                     double x1 = 0, y1 = 0;
@@ -289,7 +308,8 @@ private:
                         std::tie(handleX, handleY) = mirrored('Q', 'T');
                     }
                     const double x2 = bx + n.next(), y2 = by + n.next();
-                    cubic(x, y, x + (handleX - x) * 2 / 3, y + (handleY - y) * 2 / 3, x2 + (handleX - x2) * 2 / 3, y2 + (handleY - y2) * 2 / 3, x2, y2);
+                    cubic(x, y, x + (handleX - x) * 2 / 3, y + (handleY - y) * 2 / 3, x2 + (handleX - x2) * 2 / 3,
+                          y2 + (handleY - y2) * 2 / 3, x2, y2);
                     x = x2;
                     y = y2;
                     break;
@@ -310,7 +330,8 @@ private:
                     x = startX;
                     y = startY;
                     break;
-                default: throw Refusal{"The SVG file has a path that is not well formed."};
+                default:
+                    throw Refusal{"The SVG file has a path that is not well formed."};
             }
             last = upper;
         }
@@ -344,7 +365,14 @@ tl::expected<std::vector<Reader::Line>, Problem> linesOf(const std::string& text
     if (text.size() > 20'000'000) return refuse("The SVG file is larger than 20 MB.");
     pugi::xml_document doc;
     const auto parsed = doc.load_buffer(text.data(), text.size());
-    if (!parsed) return refuse(fmt::format("The SVG file is damaged in line {}: {}.", 1 + std::count(text.begin(), text.begin() + std::min<std::ptrdiff_t>(parsed.offset, static_cast<std::ptrdiff_t>(text.size())), '\n'), parsed.description()));
+    if (!parsed)
+        return refuse(fmt::format(
+            "The SVG file is damaged in line {}: {}.",
+            1 + std::count(
+                    text.begin(),
+                    text.begin() + std::min<std::ptrdiff_t>(parsed.offset, static_cast<std::ptrdiff_t>(text.size())),
+                    '\n'),
+            parsed.description()));
     pugi::xml_node root = doc.document_element();
     const std::string name = root.name();
     if (name != "svg" && !name.ends_with(":svg")) return refuse("This is not an SVG file.");
@@ -381,12 +409,18 @@ double boxArea(const Loop& loop) {
 std::string header(double width, double height, const std::string& name) {
     std::string title;
     for (const char c : name) title += c == '<' ? "&lt;" : c == '&' ? "&amp;" : c == '>' ? "&gt;" : std::string(1, c);
-    return fmt::format("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{0:.4f}mm\" height=\"{1:.4f}mm\" viewBox=\"0 0 {0:.4f} {1:.4f}\">\n<title>{2}</title>\n", width, height, title);
+    return fmt::format(
+        "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{0:.4f}mm\" height=\"{1:.4f}mm\" viewBox=\"0 0 {0:.4f} "
+        "{1:.4f}\">\n<title>{2}</title>\n",
+        width, height, title);
 }
 
 std::string ruler(double x, double y) {
-    return fmt::format("<g id=\"ruler\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.2\"><path d=\"M{0:.4f} {1:.4f}h100M{0:.4f} {2:.4f}v4M{3:.4f} {2:.4f}v4\"/></g>\n<text x=\"{0:.4f}\" y=\"{4:.4f}\" font-size=\"4\" font-family=\"sans-serif\">Measure this line: 100 mm. Print at 100 %.</text>\n",
-                       x, y, y - 2, x + 100, y + 6);
+    return fmt::format(
+        "<g id=\"ruler\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.2\"><path d=\"M{0:.4f} {1:.4f}h100M{0:.4f} "
+        "{2:.4f}v4M{3:.4f} {2:.4f}v4\"/></g>\n<text x=\"{0:.4f}\" y=\"{4:.4f}\" font-size=\"4\" "
+        "font-family=\"sans-serif\">Measure this line: 100 mm. Print at 100 %.</text>\n",
+        x, y, y - 2, x + 100, y + 6);
 }
 
 }  // namespace
@@ -416,8 +450,10 @@ tl::expected<std::vector<Loop>, Problem> readSvgOutline(const std::string& text)
     }
     for (auto& l : out)
         for (auto& p : l) p = {p[0] - (x0 + x1) / 2, p[1] - (y0 + y1) / 2};
-    if (x1 - x0 > 1 || y1 - y0 > 1) return refuse("The outline is more than a metre wide; check the size of the SVG page.");
-    if (x1 - x0 < 0.004 || y1 - y0 < 0.004) return refuse("The outline is smaller than four millimetres; check the size of the SVG page.");
+    if (x1 - x0 > 1 || y1 - y0 > 1)
+        return refuse("The outline is more than a metre wide; check the size of the SVG page.");
+    if (x1 - x0 < 0.004 || y1 - y0 < 0.004)
+        return refuse("The outline is smaller than four millimetres; check the size of the SVG page.");
     return out;
 }
 
@@ -426,7 +462,9 @@ tl::expected<Loop, Problem> readSvgProfile(const std::string& text) {
     if (!lines) return tl::unexpected(lines.error());
     const auto refuse = [](std::string s) { return tl::unexpected(Problem{std::move(s), "points"}); };
     if (lines->empty()) return refuse("There is no line in the SVG file.");
-    const auto longest = std::max_element(lines->begin(), lines->end(), [](const auto& a, const auto& b) { return form::perimeter(a.points) < form::perimeter(b.points); });
+    const auto longest = std::max_element(lines->begin(), lines->end(), [](const auto& a, const auto& b) {
+        return form::perimeter(a.points) < form::perimeter(b.points);
+    });
     Loop p = longest->points;
     double axis = 1e9, low = 1e9;
     for (const auto& q : p) {
@@ -445,25 +483,40 @@ std::string patternSvg(const form::FlatPattern& p, const std::string& name) {
     if (p.outer <= 0) {
         const double w = mm(p.width), h = mm(p.height);
         s = header(std::max(w, 110.0) + 20, h + 36, name);
-        s += fmt::format("<path id=\"pattern\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.3\" d=\"M10 10h{:.5f}v{:.5f}h{:.5f}Z\"/>\n", w, h, -w);
-        if (p.overlap > 0) s += fmt::format("<path id=\"overlap\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.2\" stroke-dasharray=\"2 2\" d=\"M{:.5f} 10v{:.5f}\"/>\n", 10 + w - mm(p.overlap), h);
+        s += fmt::format(
+            "<path id=\"pattern\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.3\" d=\"M10 "
+            "10h{:.5f}v{:.5f}h{:.5f}Z\"/>\n",
+            w, h, -w);
+        if (p.overlap > 0)
+            s += fmt::format(
+                "<path id=\"overlap\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.2\" stroke-dasharray=\"2 2\" "
+                "d=\"M{:.5f} 10v{:.5f}\"/>\n",
+                10 + w - mm(p.overlap), h);
         return s + ruler(10, h + 20) + "</svg>\n";
     }
     // The sector opens downwards from its centre, symmetric about the vertical.
     const double R = mm(p.outer), r = mm(p.inner), half = p.angle / 2;
     const auto at = [&](double radius, double a) { return Point2{radius * std::sin(a), radius * std::cos(a)}; };
-    const double widest = half > pi / 2 ? R : R * std::sin(half), lowest = R, highest = std::min(r * std::cos(half), R * std::cos(half));
-    const double dx = std::max(widest, 55.0) + 10, dy = 10 - std::min(highest, half > pi / 2 ? R * std::cos(half) : highest);
+    const double widest = half > pi / 2 ? R : R * std::sin(half), lowest = R,
+                 highest = std::min(r * std::cos(half), R * std::cos(half));
+    const double dx = std::max(widest, 55.0) + 10,
+                 dy = 10 - std::min(highest, half > pi / 2 ? R * std::cos(half) : highest);
     const Point2 a = at(R, -half), b = at(R, half), c = at(r, half), d = at(r, -half);
     const int large = p.angle > pi ? 1 : 0;
     s = header(2 * dx, lowest + dy + 30, name);
-    s += fmt::format("<path id=\"pattern\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.3\" d=\"M{:.5f} {:.5f}A{:.5f} {:.5f} 0 {} 0 {:.5f} {:.5f}L{:.5f} {:.5f}", a[0] + dx, a[1] + dy, R, R, large, b[0] + dx, b[1] + dy, c[0] + dx, c[1] + dy);
+    s += fmt::format(
+        "<path id=\"pattern\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.3\" d=\"M{:.5f} {:.5f}A{:.5f} {:.5f} 0 {} "
+        "0 {:.5f} {:.5f}L{:.5f} {:.5f}",
+        a[0] + dx, a[1] + dy, R, R, large, b[0] + dx, b[1] + dy, c[0] + dx, c[1] + dy);
     if (r > 1e-6) s += fmt::format("A{:.5f} {:.5f} 0 {} 1 {:.5f} {:.5f}", r, r, large, d[0] + dx, d[1] + dy);
     s += "Z\"/>\n";
     if (p.overlap > 0) {
         const double mark = half - p.overlap / p.outer;
         const Point2 e = at(r, mark), f = at(R, mark);
-        s += fmt::format("<path id=\"overlap\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.2\" stroke-dasharray=\"2 2\" d=\"M{:.5f} {:.5f}L{:.5f} {:.5f}\"/>\n", e[0] + dx, e[1] + dy, f[0] + dx, f[1] + dy);
+        s += fmt::format(
+            "<path id=\"overlap\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.2\" stroke-dasharray=\"2 2\" "
+            "d=\"M{:.5f} {:.5f}L{:.5f} {:.5f}\"/>\n",
+            e[0] + dx, e[1] + dy, f[0] + dx, f[1] + dy);
     }
     return s + ruler(dx - 50, lowest + dy + 14) + "</svg>\n";
 }
@@ -480,7 +533,8 @@ std::string outlineSvg(const std::vector<Loop>& loops, const std::string& name) 
     std::string s = header(std::max((x1 - x0) * 1e3, 110.0) + 20, (y1 - y0) * 1e3 + 36, name);
     s += "<path id=\"pattern\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.3\" fill-rule=\"evenodd\" d=\"";
     for (const auto& l : loops) {
-        for (size_t i = 0; i < l.size(); ++i) s += fmt::format("{}{:.5f} {:.5f}", i ? "L" : "M", (l[i][0] - x0) * 1e3 + 10, (y1 - l[i][1]) * 1e3 + 10);
+        for (size_t i = 0; i < l.size(); ++i)
+            s += fmt::format("{}{:.5f} {:.5f}", i ? "L" : "M", (l[i][0] - x0) * 1e3 + 10, (y1 - l[i][1]) * 1e3 + 10);
         s += "Z";
     }
     return s + "\"/>\n" + ruler(10, (y1 - y0) * 1e3 + 20) + "</svg>\n";

@@ -19,14 +19,16 @@ using namespace uovo;
 namespace {
 
 int usage() {
-    std::puts("uovo-probe-sim: plays a thermometer in a bowl of chocolate that is melted and tempered\n\n"
-              "  --socket PATH     serves one listener after another on a local socket; else the lines go to standard output\n"
-              "  --chocolate ID    dark, milk, white, compound (dark)\n"
-              "  --grams N         in the bowl (800)\n"
-              "  --room C          °C of the kitchen (20)\n"
-              "  --speed N         times as fast as it is (1; 0 without waiting)\n"
-              "  --minutes N       ends after so many minutes of the bowl (60)\n"
-              "  --fahrenheit      a probe that speaks °F");
+    std::puts(
+        "uovo-probe-sim: plays a thermometer in a bowl of chocolate that is melted and tempered\n\n"
+        "  --socket PATH     serves one listener after another on a local socket; else the lines go to standard "
+        "output\n"
+        "  --chocolate ID    dark, milk, white, compound (dark)\n"
+        "  --grams N         in the bowl (800)\n"
+        "  --room C          °C of the kitchen (20)\n"
+        "  --speed N         times as fast as it is (1; 0 without waiting)\n"
+        "  --minutes N       ends after so many minutes of the bowl (60)\n"
+        "  --fahrenheit      a probe that speaks °F");
     return 2;
 }
 
@@ -51,11 +53,15 @@ int main(int argc, char** argv) {
         const auto number = [&](double& out) { return i + 1 < argc && (out = std::atof(argv[++i])) >= 0; };
         if (a == "--socket" && i + 1 < argc) socketPath = argv[++i];
         else if (a == "--chocolate" && i + 1 < argc) id = argv[++i];
-        else if (a == "--grams") { if (!number(grams)) return usage(); }
-        else if (a == "--room") { if (!number(room)) return usage(); }
-        else if (a == "--speed") { if (!number(speed)) return usage(); }
-        else if (a == "--minutes") { if (!number(minutes)) return usage(); }
-        else if (a == "--fahrenheit") options.fahrenheit = true;
+        else if (a == "--grams") {
+            if (!number(grams)) return usage();
+        } else if (a == "--room") {
+            if (!number(room)) return usage();
+        } else if (a == "--speed") {
+            if (!number(speed)) return usage();
+        } else if (a == "--minutes") {
+            if (!number(minutes)) return usage();
+        } else if (a == "--fahrenheit") options.fahrenheit = true;
         else return usage();
     }
     const auto& lib = io::library();
@@ -64,9 +70,11 @@ int main(int argc, char** argv) {
         std::fprintf(stderr, "uovo-probe-sim: there is no chocolate “%s”\n", id.c_str());
         return 1;
     }
-    const auto coating = material::coating(*chocolate, material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
+    const auto coating =
+        material::coating(*chocolate, material::Temper::Tempered, material::Thinner::None, 0, {}, lib.physics);
     const temper::Choice choice;
-    const auto plan = coating ? temper::plan(*coating, lib.physics, choice, grams / 1e3, room, UnitSystem::Metric) : tl::unexpected(coating.error());
+    const auto plan = coating ? temper::plan(*coating, lib.physics, choice, grams / 1e3, room, UnitSystem::Metric)
+                              : tl::unexpected(coating.error());
     if (!plan) {
         std::fprintf(stderr, "uovo-probe-sim: %s\n", plan.error().sentence.c_str());
         return 1;
@@ -92,7 +100,8 @@ int main(int argc, char** argv) {
     std::memcpy(address.sun_path, socketPath.c_str(), socketPath.size() + 1);
     const int server = socket(AF_UNIX, SOCK_STREAM, 0);
     unlink(socketPath.c_str());
-    if (server < 0 || bind(server, reinterpret_cast<const sockaddr*>(&address), sizeof address) != 0 || listen(server, 1) != 0) {
+    if (server < 0 || bind(server, reinterpret_cast<const sockaddr*>(&address), sizeof address) != 0 ||
+        listen(server, 1) != 0) {
         std::perror("uovo-probe-sim");
         return 1;
     }

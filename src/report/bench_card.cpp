@@ -2,8 +2,8 @@
 
 #include <QBuffer>
 #include <QPageSize>
-#include <QPainter>
 #include <QPagedPaintDevice>
+#include <QPainter>
 #include <QPdfWriter>
 #include <QSaveFile>
 #include <QTextLayout>
@@ -12,8 +12,8 @@
 #include <functional>
 #include <numeric>
 
-#include "report/card_steps.h"
 #include "report/card_pots.h"
+#include "report/card_steps.h"
 #include "report/fonts.h"
 #include "report/page.h"
 #include "report/part_picture.h"
@@ -24,20 +24,31 @@
 namespace uovo::report {
 namespace {
 
-QString said(const Answer& a) { return qstring(a.headline + (a.after.empty() ? "" : " " + a.after) + ". " + a.sentence); }
+QString said(const Answer& a) {
+    return qstring(a.headline + (a.after.empty() ? "" : " " + a.after) + ". " + a.sentence);
+}
 
-void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a, const Answers& answers) {
+void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece,
+                const PieceAnswers& a, const Answers& answers) {
     const auto u = plan.units;
     const auto& s = *a.made->meridian;
     const CoatedWall& wall = *a.made->wall;
     page.y += 2;
     page.line(kMargin, qstring(piece.name), 9, QFont::Bold);
-    page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4, QFont::Medium);
+    page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4,
+               QFont::Medium);
     page.y += 12;
-    QString what = qstring(a.coating.name) + (a.coating.tempered ? QStringLiteral(", tempered") : a.coating.compound ? QString() : QStringLiteral(", untempered"));
-    const auto figure = [&](const char* key) { return spoken(piece.shape.values.contains(key) ? piece.shape.values.at(key) : Measure(form::figure(piece.shape, key)), Dimension::Length, u); };
+    QString what = qstring(a.coating.name) + (a.coating.tempered   ? QStringLiteral(", tempered")
+                                              : a.coating.compound ? QString()
+                                                                   : QStringLiteral(", untempered"));
+    const auto figure = [&](const char* key) {
+        return spoken(
+            piece.shape.values.contains(key) ? piece.shape.values.at(key) : Measure(form::figure(piece.shape, key)),
+            Dimension::Length, u);
+    };
     if (piece.overBalloon())
-        what += QStringLiteral(". Balloon %1 round, %2 long; dip %3 deep.").arg(figure("girth"), figure("length"), figure("dip"));
+        what += QStringLiteral(". Balloon %1 round, %2 long; dip %3 deep.")
+                    .arg(figure("girth"), figure("length"), figure("dip"));
     else
         what += QStringLiteral(". Cup %1 at the base, %2 at the top; coat it %3 high.")
                     .arg(figure("baseDiameter"), figure("topDiameter"), figure("fillLine"));
@@ -67,8 +78,11 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
     };
     fact(qstring(format(a.made->mass, Dimension::Mass, u)), QStringLiteral("in each"));
     fact(qstring(format(s.wall.thinnest, Dimension::Length, u)), QStringLiteral("at the thinnest"));
-    if (a.bath) fact(qstring(format(a.bath->chocolate * a.coating.densityMelt, Dimension::Mass, u)), QStringLiteral("left in the bath"));
-    fact(qstring(format(wall.setting.back().release, Dimension::Duration, u)), QStringLiteral("from last coat until it lets go"));
+    if (a.bath)
+        fact(qstring(format(a.bath->chocolate * a.coating.densityMelt, Dimension::Mass, u)),
+             QStringLiteral("left in the bath"));
+    fact(qstring(format(wall.setting.back().release, Dimension::Duration, u)),
+         QStringLiteral("from last coat until it lets go"));
     page.y = std::max(page.y, top + 8 + s.height * scale) + 2;
     p.setPen(QPen(kQuiet, 0.1));
     page.line(kMargin, QStringLiteral("Section with the wall drawn twice as thick."), 3.2, QFont::Normal, kQuiet);
@@ -78,18 +92,25 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
     page.rule();
     page.y += 3;
     for (const auto& answer : a.answers)
-        if (answer.tone == Tone::Weak || answer.tone == Tone::Impossible) page.paragraph(kMargin, page.width(), said(answer), 4.2, kHarm);
+        if (answer.tone == Tone::Weak || answer.tone == Tone::Impossible)
+            page.paragraph(kMargin, page.width(), said(answer), 4.2, kHarm);
 }
 
 /// A part or compound: its figures, its parts with their grams, its joints.
-void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& a, const Answers& answers) {
+void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece,
+               const PieceAnswers& a, const Answers& answers) {
     const auto u = plan.units;
     const Made& s = *a.made;
     page.y += 2;
     page.line(kMargin, qstring(piece.name), 9, QFont::Bold);
-    page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4, QFont::Medium);
+    page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4,
+               QFont::Medium);
     page.y += 12;
-    page.paragraph(kMargin, page.width(), qstring(a.coating.name) + (a.coating.tempered ? QStringLiteral(", tempered. ") : QStringLiteral(". ")) + qstring(form::family(piece.shape.family)->name) + QStringLiteral("."), 4.2);
+    page.paragraph(kMargin, page.width(),
+                   qstring(a.coating.name) +
+                       (a.coating.tempered ? QStringLiteral(", tempered. ") : QStringLiteral(". ")) +
+                       qstring(form::family(piece.shape.family)->name) + QStringLiteral("."),
+                   4.2);
     page.y += 3;
     // as it rests, with how large it is
     constexpr double kHigh = 42;
@@ -105,7 +126,9 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
     fact(qstring(format(s.mass, Dimension::Mass, u)), QStringLiteral("in each"));
     if (s.wall) fact(qstring(format(s.wall->thinnest, Dimension::Length, u)), QStringLiteral("at the thinnest"));
     fact(qstring(format(whole.z, Dimension::Length, u)), QStringLiteral("high"));
-    fact(QStringLiteral("%1 × %2").arg(qstring(format(whole.x, Dimension::Length, u)), qstring(format(whole.y, Dimension::Length, u))), QStringLiteral("across"));
+    fact(QStringLiteral("%1 × %2").arg(qstring(format(whole.x, Dimension::Length, u)),
+                                       qstring(format(whole.y, Dimension::Length, u))),
+         QStringLiteral("across"));
     page.y = std::max(page.y, top + kHigh) + 4;
     paintOutlines(page, p, s.assembly, u);
     const auto& items = s.assembly.items;
@@ -116,19 +139,35 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
         page.need(9);
         page.rule();
         page.y += 2;
-        page.line(kMargin, many > 1 ? QStringLiteral("%1 × %2").arg(many).arg(qstring(item.name.substr(0, item.name.find_last_not_of(" 0123456789") + 1)).toLower()) : qstring(item.name), 5.4, QFont::DemiBold);
-        page.right(kMargin + page.width(), item.edible ? qstring(format(s.items[k], Dimension::Mass, u)) + (many > 1 ? QStringLiteral(" each") : QString()) : QStringLiteral("not eaten"), 5.4, QFont::Bold);
+        page.line(kMargin,
+                  many > 1 ? QStringLiteral("%1 × %2").arg(many).arg(
+                                 qstring(item.name.substr(0, item.name.find_last_not_of(" 0123456789") + 1)).toLower())
+                           : qstring(item.name),
+                  5.4, QFont::DemiBold);
+        page.right(kMargin + page.width(),
+                   item.edible ? qstring(format(s.items[k], Dimension::Mass, u)) +
+                                     (many > 1 ? QStringLiteral(" each") : QString())
+                               : QStringLiteral("not eaten"),
+                   5.4, QFont::Bold);
         page.y += 7;
         QStringList figures;
-        const bool drawn = !item.part.points.empty();  // an outline of its own: its family's length and width say nothing
+        const bool drawn =
+            !item.part.points.empty();  // an outline of its own: its family's length and width say nothing
         if (drawn) {
             const form::Vec3 size = form::bounds(item.shape.surface).size();
-            figures << QStringLiteral("%1 by %2 over all").arg(qstring(format(size.x, Dimension::Length, u)), qstring(format(size.y, Dimension::Length, u)));
+            figures << QStringLiteral("%1 by %2 over all")
+                           .arg(qstring(format(size.x, Dimension::Length, u)),
+                                qstring(format(size.y, Dimension::Length, u)));
         }
         if (const auto* f = form::family(item.part.family))
             for (const auto& field : f->fields)
-                if (const double v = form::figure(item.part, field.key); v > 0 && !(drawn && (field.key == "length" || field.key == "width")) && !(field.key == "wall" && (item.shape.wall <= 0 || (s.wall && s.wall->covers(k))))) figures << qstring(field.name).toLower() + QStringLiteral(" ") + qstring(format(v, field.dimension, u));
-        if (!figures.isEmpty()) page.paragraph(kMargin, page.width(), figures.join(QStringLiteral(", ")) + QStringLiteral("."), 4, kQuiet);
+                if (const double v = form::figure(item.part, field.key);
+                    v > 0 && !(drawn && (field.key == "length" || field.key == "width")) &&
+                    !(field.key == "wall" && (item.shape.wall <= 0 || (s.wall && s.wall->covers(k)))))
+                    figures << qstring(field.name).toLower() + QStringLiteral(" ") +
+                                   qstring(format(v, field.dimension, u));
+        if (!figures.isEmpty())
+            page.paragraph(kMargin, page.width(), figures.join(QStringLiteral(", ")) + QStringLiteral("."), 4, kQuiet);
         page.y += 1;
     }
     paintMaking(page, plan, lib, piece, a, answers);
@@ -137,20 +176,23 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
     page.y += 3;
     for (const auto& answer : a.answers) {  // what is wrong, and what is done by figures that no step says
         const bool wrong = answer.tone == Tone::Weak || answer.tone == Tone::Impossible;
-        if (wrong || answer.id == "pattern" || answer.id == "mold" || answer.id == "cutting" || answer.id == "opening") page.paragraph(kMargin, page.width(), said(answer), 4, wrong ? kHarm : kInk);
+        if (wrong || answer.id == "pattern" || answer.id == "mold" || answer.id == "cutting" || answer.id == "opening")
+            page.paragraph(kMargin, page.width(), said(answer), 4, wrong ? kHarm : kInk);
     }
 }
 
 std::vector<size_t> byStart(const DayPlan& day) {
     std::vector<size_t> order(day.layout.start.size());
     std::iota(order.begin(), order.end(), 0);
-    std::stable_sort(order.begin(), order.end(), [&](size_t a, size_t b) { return day.layout.start[a] < day.layout.start[b]; });
+    std::stable_sort(order.begin(), order.end(),
+                     [&](size_t a, size_t b) { return day.layout.start[a] < day.layout.start[b]; });
     return order;
 }
 
 }  // namespace
 
-int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::Library& library, const Answers& answers) {
+int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::Library& library,
+                   const Answers& answers) {
     const material::Library lib = material::withColours(library, plan.colours);
     QPainter p;
     if (!beginPages(device, p, plan.units)) return 0;
@@ -168,7 +210,8 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
         if (!answers.pieces[i]->made) continue;
         page.next();
         head();
-        answers.pieces[i]->made->meridian ? paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers) : paintPart(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers);
+        answers.pieces[i]->made->meridian ? paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers)
+                                          : paintPart(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers);
     }
     page.next();
     head();
@@ -197,7 +240,8 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
     return page.pages();
 }
 
-tl::expected<int, Problem> writeBenchCard(const QString& path, const Plan& plan, const material::Library& lib, const Answers& answers) {
+tl::expected<int, Problem> writeBenchCard(const QString& path, const Plan& plan, const material::Library& lib,
+                                          const Answers& answers) {
     return writePdf(path, qstring(plan.name), [&](QPdfWriter& pdf) { return paintBenchCard(pdf, plan, lib, answers); });
 }
 
@@ -213,7 +257,8 @@ QString benchCardText(const Plan& plan, const Answers& answers) {
         out += "\n";
         for (const size_t i : byStart(*answers.day))
             out += QStringLiteral("%1  %2 (%3 min)\n")
-                       .arg(qstring(answers.day->clock(answers.day->layout.start[i]).substr(11)), qstring(answers.day->network.tasks[i].title))
+                       .arg(qstring(answers.day->clock(answers.day->layout.start[i]).substr(11)),
+                            qstring(answers.day->network.tasks[i].title))
                        .arg(answers.day->network.tasks[i].minutes);
     }
     return out;

@@ -13,11 +13,14 @@ void paintSteps(Page& page, const MeltPlan& m, UnitSystem u) {
         page.need(14);
         page.line(kMargin, QString::number(++n), 5, QFont::Bold);
         page.line(kMargin + kIndent, qstring(s.title), 5, QFont::DemiBold);
-        if (!m.choice.byLook && std::isfinite(s.celsius)) page.right(kMargin + page.width(), qstring(format(s.celsius, Dimension::Temperature, u)), 6, QFont::Bold);
+        if (!m.choice.byLook && std::isfinite(s.celsius))
+            page.right(kMargin + page.width(), qstring(format(s.celsius, Dimension::Temperature, u)), 6, QFont::Bold);
         page.y += 6.8;
         QString words = qstring(s.words);
         if (!m.choice.byLook && std::isfinite(s.low) && std::isfinite(s.high) && s.high > s.low)
-            words += QStringLiteral(" Between %1 and %2 is right.").arg(qstring(format(s.low, Dimension::Temperature, u)), qstring(format(s.high, Dimension::Temperature, u)));
+            words += QStringLiteral(" Between %1 and %2 is right.")
+                         .arg(qstring(format(s.low, Dimension::Temperature, u)),
+                              qstring(format(s.high, Dimension::Temperature, u)));
         if (!s.look.empty()) words += QStringLiteral(" Look: %1.").arg(qstring(s.look));
         page.paragraph(kMargin + kIndent, page.width() - kIndent, words.trimmed(), 4.2);
         page.y += 1.2;
@@ -48,21 +51,34 @@ void paintPots(Page& page, const Plan& plan, const material::Library& lib, const
         for (const auto& use : pot.uses)
             for (const auto& p : plan.pieces)
                 if (p.id == use.piece) for_ << QStringLiteral("%1 %2").arg(qstring(p.name).toLower(), g(use.mass));
-        page.paragraph(kMargin, page.width(), QStringLiteral("For %1. %2 is used up, %3 comes back.").arg(for_.join(QStringLiteral(", ")), g(pot.consumed), g(pot.returned)), 4.2, kQuiet);
+        page.paragraph(kMargin, page.width(),
+                       QStringLiteral("For %1. %2 is used up, %3 comes back.")
+                           .arg(for_.join(QStringLiteral(", ")), g(pot.consumed), g(pot.returned)),
+                       4.2, kQuiet);
         if (!m.problem.empty()) {
             page.paragraph(kMargin, page.width(), qstring(m.problem), 4.4, kHarm);
             continue;
         }
-        if (m.batches > 1) page.paragraph(kMargin, page.width(), QStringLiteral("In %1 batches, %2 in the bowl each time; the steps are those of one.").arg(m.batches).arg(g(m.each)), 4.4);
+        if (m.batches > 1)
+            page.paragraph(kMargin, page.width(),
+                           QStringLiteral("In %1 batches, %2 in the bowl each time; the steps are those of one.")
+                               .arg(m.batches)
+                               .arg(g(m.each)),
+                           4.4);
         if (!m.dividing.empty()) page.paragraph(kMargin, page.width(), qstring(m.dividing), 4.4);
         for (const auto& w : m.mixing) page.paragraph(kMargin, page.width(), qstring(w), 4.4);
         page.y += 2;
         paintSteps(page, m, u);
-        QString after = QStringLiteral("Ready after %1; usable for about %2").arg(time(m.temper.seconds), time(m.temper.window));
-        if (m.temper.rewarmFor > 0) after += QStringLiteral(", longer with a burst of %1 every %2").arg(time(m.temper.rewarmFor), time(m.temper.rewarmEvery));
+        QString after =
+            QStringLiteral("Ready after %1; usable for about %2").arg(time(m.temper.seconds), time(m.temper.window));
+        if (m.temper.rewarmFor > 0)
+            after += QStringLiteral(", longer with a burst of %1 every %2")
+                         .arg(time(m.temper.rewarmFor), time(m.temper.rewarmEvery));
         after += QLatin1Char('.');
         if (m.temper.seed <= 0) after = QStringLiteral("Ready after %1.").arg(time(m.temper.seconds));
-        if (pot.late > 5e-4) after += QStringLiteral(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
+        if (pot.late > 5e-4)
+            after +=
+                QStringLiteral(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
         page.paragraph(kMargin, page.width(), after, 4.2);
         for (const auto& w : m.temper.warnings) page.paragraph(kMargin, page.width(), qstring(w), 4.2, kHarm);
     }

@@ -12,15 +12,21 @@ constexpr double kIndent = 12;  // mm
 QString wayWords(const PlannedCoat& c, UnitSystem u) {
     if (c.way == coat::Way::Dip) return QStringLiteral("Dip");
     if (c.way == coat::Way::Pour) return QStringLiteral("Fill and pour out");
-    if (c.way == coat::Way::Turn) return QStringLiteral("Fill to %1, close, turn about").arg(qstring(format(c.fill.value, Dimension::Percent, u)));
+    if (c.way == coat::Way::Turn)
+        return QStringLiteral("Fill to %1, close, turn about")
+            .arg(qstring(format(c.fill.value, Dimension::Percent, u)));
     if (c.way == coat::Way::Press) return QStringLiteral("Press the rim into a plate of chocolate");
-    const QString where = c.where == coat::Where::Rim ? QStringLiteral(" round the rim") : c.where == coat::Where::Foot ? QStringLiteral(" on the foot") : c.where == coat::Where::Spots ? QStringLiteral(" where it is marked") : QString();
+    const QString where = c.where == coat::Where::Rim     ? QStringLiteral(" round the rim")
+                          : c.where == coat::Where::Foot  ? QStringLiteral(" on the foot")
+                          : c.where == coat::Where::Spots ? QStringLiteral(" where it is marked")
+                                                          : QString();
     return QStringLiteral("Brush ") + qstring(format(c.brushMass.value, Dimension::Mass, u)) + where;
 }
 
 QString restWords(const PlannedCoat& c, bool balloon) {
     if (c.rest == coat::Rest::Hung) return QStringLiteral("hang it by the knot");
-    if (c.rest == coat::Rest::Inverted) return balloon ? QStringLiteral("upside down on a ring") : QStringLiteral("turned upside down");
+    if (c.rest == coat::Rest::Inverted)
+        return balloon ? QStringLiteral("upside down on a ring") : QStringLiteral("turned upside down");
     return balloon ? QStringLiteral("stand it on paper") : QStringLiteral("stand it upright");
 }
 
@@ -28,35 +34,59 @@ QString restWords(const PlannedCoat& c, bool balloon) {
 QString coatWords(const PlannedCoat& c, const Piece& piece, const material::Library& lib, UnitSystem u) {
     QString words;
     if (piece.chocolateOf(c) != piece.chocolate)
-        if (const auto* other = lib.find(c.chocolate)) words += QStringLiteral("In %1. ").arg(qstring(other->name).toLower());
-    if (c.way == coat::Way::Dip) words += QStringLiteral("Drain over the bath %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
-    if (c.way == coat::Way::Pour) words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
+        if (const auto* other = lib.find(c.chocolate))
+            words += QStringLiteral("In %1. ").arg(qstring(other->name).toLower());
+    if (c.way == coat::Way::Dip)
+        words += QStringLiteral("Drain over the bath %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
+    if (c.way == coat::Way::Pour)
+        words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
     const QString lasts = spoken(c.moveFor, Dimension::Duration, u);
-    const bool moved = c.motion != coat::Motion::Still || c.way == coat::Way::Turn, movedInCold = moved && c.moveIn != coat::Place::Table;
-    if (c.way == coat::Way::Turn && c.motion == coat::Motion::Over) words += QStringLiteral("swirl it until no bare patch is left, then ");
-    if (movedInCold && c.delay.value > 0) words += QStringLiteral("wait %1 on the table, then ").arg(spoken(c.delay, Dimension::Duration, u));
+    const bool moved = c.motion != coat::Motion::Still || c.way == coat::Way::Turn,
+               movedInCold = moved && c.moveIn != coat::Place::Table;
+    if (c.way == coat::Way::Turn && c.motion == coat::Motion::Over)
+        words += QStringLiteral("swirl it until no bare patch is left, then ");
+    if (movedInCold && c.delay.value > 0)
+        words += QStringLiteral("wait %1 on the table, then ").arg(spoken(c.delay, Dimension::Duration, u));
     if (movedInCold) words += placeWords(c.moveIn) + QLatin1Char(' ');
-    if (c.motion == coat::Motion::Spin || (c.way == coat::Way::Turn && c.motion == coat::Motion::Still)) words += QStringLiteral("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
-    if (c.motion == coat::Motion::Over) words += QStringLiteral("roll it once round and set it on another side every %1 for %2, then ").arg(spoken(c.moveEvery, Dimension::Duration, u), lasts);
+    if (c.motion == coat::Motion::Spin || (c.way == coat::Way::Turn && c.motion == coat::Motion::Still))
+        words += QStringLiteral("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
+    if (c.motion == coat::Motion::Over)
+        words += QStringLiteral("roll it once round and set it on another side every %1 for %2, then ")
+                     .arg(spoken(c.moveEvery, Dimension::Duration, u), lasts);
     if (c.motion == coat::Motion::Side) words += QStringLiteral("lay it on its side for %1, then ").arg(lasts);
     if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(spoken(c.tap, Dimension::Duration, u));
     if (c.scrape) words += QStringLiteral("scrape the rim, then ");
     words += restWords(c, piece.overBalloon()) + QStringLiteral(". ");
-    words += c.place == coat::Place::Table ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
-             : movedInCold && c.moveIn == c.place ? QStringLiteral("Leave it there for %1.").arg(spoken(c.stay, Dimension::Duration, u))
-             : c.delay.value > 0 && !movedInCold ? QStringLiteral("Wait %1 on the table, then %2 for %3.").arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place), spoken(c.stay, Dimension::Duration, u))
-                                           : QStringLiteral("At once %1, for %2.").arg(placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
+    words +=
+        c.place == coat::Place::Table
+            ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
+        : movedInCold && c.moveIn == c.place
+            ? QStringLiteral("Leave it there for %1.").arg(spoken(c.stay, Dimension::Duration, u))
+        : c.delay.value > 0 && !movedInCold
+            ? QStringLiteral("Wait %1 on the table, then %2 for %3.")
+                  .arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place),
+                       spoken(c.stay, Dimension::Duration, u))
+            : QStringLiteral("At once %1, for %2.").arg(placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
     words[0] = words[0].toUpper();
     return words;
 }
 
 class Painter {
 public:
-    Painter(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& mine, const Answers& answers)
-        : page_(page), plan_(plan), lib_(lib), piece_(piece), a_(mine), answers_(answers), made_(*mine.made), u_(plan.units) {}
+    Painter(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& mine,
+            const Answers& answers)
+        : page_(page),
+          plan_(plan),
+          lib_(lib),
+          piece_(piece),
+          a_(mine),
+          answers_(answers),
+          made_(*mine.made),
+          u_(plan.units) {}
 
     void all() {
-        for (at_ = 0; at_ < piece_.making.size(); ++at_) std::visit([this](const auto& s) { paint(s); }, piece_.making[at_]);
+        for (at_ = 0; at_ < piece_.making.size(); ++at_)
+            std::visit([this](const auto& s) { paint(s); }, piece_.making[at_]);
     }
 
 private:
@@ -89,7 +119,12 @@ private:
         say(coatWords(c, piece_, lib_, u_));
         if (made_.wall && coat_ < made_.wall->setting.size()) {
             const auto& t = made_.wall->setting[coat_];
-            say(std::isnan(t.lock) ? QStringLiteral("It still flows when its time is over.") : QStringLiteral("It stops flowing after %1 and is firm after %2. Look for bare spots before it does.").arg(time(t.lock), time(t.firm)), 4, kQuiet);
+            say(std::isnan(t.lock)
+                    ? QStringLiteral("It still flows when its time is over.")
+                    : QStringLiteral(
+                          "It stops flowing after %1 and is firm after %2. Look for bare spots before it does.")
+                          .arg(time(t.lock), time(t.firm)),
+                4, kQuiet);
         }
         if (coat_ == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
         if (coat_ == 0 && piece_.family().former == form::Former::Cup) caution({"paper"});
@@ -110,28 +145,53 @@ private:
         const auto own = coatingOf(piece_, c.chocolate, plan_, lib_);
         if (!sheet && !mold) {
             head(QStringLiteral("Shape it by hand"), grams(kg));
-            say(QStringLiteral("Knead the modeling chocolate until it bends; roll, cut to length, and let it stand until it keeps its shape."));
+            say(
+                QStringLiteral("Knead the modeling chocolate until it bends; roll, cut to length, and let it stand "
+                               "until it keeps its shape."));
             return done();
         }
         const double T = c.temperature.value > 0 ? c.temperature.value : own->working();
-        head(sheet && !mold ? QStringLiteral("Spread or pipe it") : sheet ? QStringLiteral("Cast and spread its parts") : QStringLiteral("Cast it"), qstring(format(T, Dimension::Temperature, u_)));
+        head(sheet && !mold ? QStringLiteral("Spread or pipe it")
+             : sheet        ? QStringLiteral("Cast and spread its parts")
+                            : QStringLiteral("Cast it"),
+             qstring(format(T, Dimension::Temperature, u_)));
         QString words = QStringLiteral("%1 of %2 in each. ").arg(grams(kg), qstring(own->name).toLower());
         const std::string pattern = piece_.overBalloon() ? form::choice(piece_.shape, "pattern") : "";
-        if (pattern == "strips") words += QStringLiteral("Spread it thin on a frozen slab, cut strips, lift them and lay them crosswise over the oiled balloon while they still bend. ");
-        else if (!pattern.empty()) words += QStringLiteral("Blow the balloon up, oil it with a trace, stand it knot down in a glass, and let lines from a bag cross and touch each other. ");
-        else if (mold && cast_ == 0) words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
-        if (cast_ > 0) words += QStringLiteral("Pour it on when the tone under it no longer runs and still feels soft. ");
-        if (sheet) words += QStringLiteral("Spread between the bars on paper, or pipe; cut when it is tacky and no longer runs, small parts first. ");
+        if (pattern == "strips")
+            words += QStringLiteral(
+                "Spread it thin on a frozen slab, cut strips, lift them and lay them crosswise over the oiled balloon "
+                "while they still bend. ");
+        else if (!pattern.empty())
+            words += QStringLiteral(
+                "Blow the balloon up, oil it with a trace, stand it knot down in a glass, and let lines from a bag "
+                "cross and touch each other. ");
+        else if (mold && cast_ == 0)
+            words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
+        if (cast_ > 0)
+            words += QStringLiteral("Pour it on when the tone under it no longer runs and still feels soft. ");
+        if (sheet)
+            words += QStringLiteral(
+                "Spread between the bars on paper, or pipe; cut when it is tacky and no longer runs, small parts "
+                "first. ");
         const bool layered = cast_ < made_.layers.size();
         if (layered) {
-            words += QStringLiteral("Leave it on the table until it no longer runs, about %1.").arg(time(made_.layers[cast_].lock));
+            words += QStringLiteral("Leave it on the table until it no longer runs, about %1.")
+                         .arg(time(made_.layers[cast_].lock));
         } else {
             const bool table = c.place == coat::Place::Table;
-            if (!table && c.table.value > 0) words += QStringLiteral("Leave it %1 on the table first. ").arg(spoken(c.table, Dimension::Duration, u_));
-            words += table ? QStringLiteral("Let it set on the table") : c.place == coat::Place::Fridge ? QStringLiteral("Then into the fridge") : QStringLiteral("Then into the freezer");
+            if (!table && c.table.value > 0)
+                words +=
+                    QStringLiteral("Leave it %1 on the table first. ").arg(spoken(c.table, Dimension::Duration, u_));
+            words += table                            ? QStringLiteral("Let it set on the table")
+                     : c.place == coat::Place::Fridge ? QStringLiteral("Then into the fridge")
+                                                      : QStringLiteral("Then into the freezer");
             const double until = made_.setting.release - (table ? 0 : c.table.value);
-            words += std::isfinite(until) ? QStringLiteral(" until it lets go, about %1. Look: the underside of a clear mold turns from dark to frosted; in silicone and on paper it is firm and has drawn away from the edge.").arg(time(until))
-                                          : QStringLiteral("; it does not set there: use a colder place.");
+            words += std::isfinite(until)
+                         ? QStringLiteral(
+                               " until it lets go, about %1. Look: the underside of a clear mold turns from dark to "
+                               "frosted; in silicone and on paper it is firm and has drawn away from the edge.")
+                               .arg(time(until))
+                         : QStringLiteral("; it does not set there: use a colder place.");
         }
         say(words);
         if (cast_ == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
@@ -144,8 +204,13 @@ private:
         if (in.what == InsertStep::What::Piece)
             for (const auto& p : plan_.pieces)
                 if (p.id == in.piece) what = qstring(p.name).toLower();
-        head(in.each > 1 ? QStringLiteral("Stand %1 × %2 in each").arg(in.each).arg(what) : QStringLiteral("Stand %1 in it").arg(what));
-        QString words = in.what == InsertStep::What::Stick && std::isfinite(made_.stickStands) ? QStringLiteral("It stands by itself after %1 on the table; only then it goes into the cold.").arg(time(made_.stickStands)) : QStringLiteral("While what it stands in is soft.");
+        head(in.each > 1 ? QStringLiteral("Stand %1 × %2 in each").arg(in.each).arg(what)
+                         : QStringLiteral("Stand %1 in it").arg(what));
+        QString words =
+            in.what == InsertStep::What::Stick && std::isfinite(made_.stickStands)
+                ? QStringLiteral("It stands by itself after %1 on the table; only then it goes into the cold.")
+                      .arg(time(made_.stickStands))
+                : QStringLiteral("While what it stands in is soft.");
         if (!in.allergens.empty()) words += QStringLiteral(" Contains %1.").arg(qstring(in.allergens));
         say(words);
         done();
@@ -154,15 +219,25 @@ private:
     void paint(const TopStep& top) {
         const Topping* t = plan_.topping(top.topping);
         if (!t) return;
-        head(top.when == TopStep::When::Glued ? QStringLiteral("Glue %1 on").arg(qstring(t->name).toLower()) : QStringLiteral("Strew %1 on it").arg(qstring(t->name).toLower()), grams(top.each.value));
+        head(top.when == TopStep::When::Glued ? QStringLiteral("Glue %1 on").arg(qstring(t->name).toLower())
+                                              : QStringLiteral("Strew %1 on it").arg(qstring(t->name).toLower()),
+             grams(top.each.value));
         QString words;
         for (const auto& x : a_.toppings)
             if (x.step == at_) {
-                if (x.glue > 0) words = QStringLiteral("About %1 on each, each with a dot of chocolate.").arg(std::max(1L, std::lround(x.grains)));
+                if (x.glue > 0)
+                    words = QStringLiteral("About %1 on each, each with a dot of chocolate.")
+                                .arg(std::max(1L, std::lround(x.grains)));
                 else if (x.inside) words = QStringLiteral("On what is in it, as late as you can.");
-                else if (std::isnan(x.from)) words = QStringLiteral("They slide down a fresh wall: press them on by hand, or glue them.");
-                else if (top.when == TopStep::When::Tacky && x.from > 0) words = QStringLiteral("From %1 to %2 after the coat: then it holds them, and still takes them.").arg(time(x.from), time(x.to));
-                else words = std::isfinite(x.to) ? QStringLiteral("At once, piece by piece; it takes them for %1.").arg(time(x.to)) : QStringLiteral("At once, piece by piece.");
+                else if (std::isnan(x.from))
+                    words = QStringLiteral("They slide down a fresh wall: press them on by hand, or glue them.");
+                else if (top.when == TopStep::When::Tacky && x.from > 0)
+                    words = QStringLiteral("From %1 to %2 after the coat: then it holds them, and still takes them.")
+                                .arg(time(x.from), time(x.to));
+                else
+                    words = std::isfinite(x.to)
+                                ? QStringLiteral("At once, piece by piece; it takes them for %1.").arg(time(x.to))
+                                : QStringLiteral("At once, piece by piece.");
             }
         if (!t->allergens.empty()) words += QStringLiteral(" Contains %1.").arg(qstring(t->allergens));
         say(words);
@@ -170,7 +245,10 @@ private:
     }
 
     void paint(const SetStep& s) {
-        head(s.place == coat::Place::Table ? QStringLiteral("Leave it on the table") : s.place == coat::Place::Fridge ? QStringLiteral("Into the fridge") : QStringLiteral("Into the freezer"), spoken(s.stay, Dimension::Duration, u_));
+        head(s.place == coat::Place::Table    ? QStringLiteral("Leave it on the table")
+             : s.place == coat::Place::Fridge ? QStringLiteral("Into the fridge")
+                                              : QStringLiteral("Into the freezer"),
+             spoken(s.stay, Dimension::Duration, u_));
         done();
     }
 
@@ -178,23 +256,36 @@ private:
         const double t = made_.wall ? made_.wall->setting.back().release : made_.setting.release;
         const QString when = std::isfinite(t) ? QStringLiteral("After %1 it lets go. ").arg(time(t)) : QString();
         if (piece_.overBalloon()) {
-            head(piece_.handling.release == Handling::Release::Burst ? QStringLiteral("Burst the balloon") : QStringLiteral("Let the air out"));
-            say(when + QStringLiteral("Pinch the neck and snip it, let the air out slowly, and peel the skin off inwards; count every bit."));
+            head(piece_.handling.release == Handling::Release::Burst ? QStringLiteral("Burst the balloon")
+                                                                     : QStringLiteral("Let the air out"));
+            say(when + QStringLiteral("Pinch the neck and snip it, let the air out slowly, and peel the skin off "
+                                      "inwards; count every bit."));
             caution({"latex", "blade"});
         } else if (piece_.family().former == form::Former::Cup) {
             head(QStringLiteral("Tear the cup off"));
-            say(when + (form::choice(piece_.shape, "made") == "silicone" ? QStringLiteral("Turn the cup's edge back all round and push the floor up.") : QStringLiteral("Snip the edge, tear round in a strip, and take the floor off last.")));
+            say(when + (form::choice(piece_.shape, "made") == "silicone"
+                            ? QStringLiteral("Turn the cup's edge back all round and push the floor up.")
+                            : QStringLiteral("Snip the edge, tear round in a strip, and take the floor off last.")));
         } else {
-            const bool flat = piece_.family().body == form::Body::Sheet, wrap = piece_.family().former == form::Former::Wrap;
-            head(wrap ? QStringLiteral("Peel the acetate off") : flat ? QStringLiteral("Lift it off") : QStringLiteral("Unmold it"));
-            say(when + (wrap ? QStringLiteral("Begin at the overlap and peel it away flat, not upwards; what it leaves is as glossy as it is: touch it no more.") : flat ? QStringLiteral("Bend the sheet away from it, not it from the sheet.") : QStringLiteral("Turn it over on a cloth and tap; in silicone push it out from below. What does not come goes back into the cold for five minutes.")));
+            const bool flat = piece_.family().body == form::Body::Sheet,
+                       wrap = piece_.family().former == form::Former::Wrap;
+            head(wrap   ? QStringLiteral("Peel the acetate off")
+                 : flat ? QStringLiteral("Lift it off")
+                        : QStringLiteral("Unmold it"));
+            say(when + (wrap ? QStringLiteral("Begin at the overlap and peel it away flat, not upwards; what it leaves "
+                                              "is as glossy as it is: touch it no more.")
+                        : flat ? QStringLiteral("Bend the sheet away from it, not it from the sheet.")
+                               : QStringLiteral("Turn it over on a cloth and tap; in silicone push it out from below. "
+                                                "What does not come goes back into the cold for five minutes.")));
         }
         done();
     }
 
     void paint(const TrimStep&) {
         head(made_.melted > 0 ? QStringLiteral("Trim the rim, melt the hole") : QStringLiteral("Trim the rim"));
-        say(QStringLiteral("Turn the rim on a warm plate, or take the edge off with a warm knife; chill it for five minutes after it."));
+        say(
+            QStringLiteral("Turn the rim on a warm plate, or take the edge off with a warm knife; chill it for five "
+                           "minutes after it."));
         caution({"warm-plate"});
         done();
     }
@@ -203,12 +294,16 @@ private:
         const auto& joints = made_.assembly.joints;
         if (joints.empty()) {
             head(QStringLiteral("Close the halves"));
-            say(QStringLiteral("Warm both rims on a plate until they shine, set one on the other, and hold still until it grips; let it bear nothing for %1.").arg(time(lib_.usual("glueBears"))));
+            say(QStringLiteral("Warm both rims on a plate until they shine, set one on the other, and hold still until "
+                               "it grips; let it bear nothing for %1.")
+                    .arg(time(lib_.usual("glueBears"))));
             caution({"warm-plate"});
             return done();
         }
         head(QStringLiteral("Put it together"));
-        say(QStringLiteral("Fit it dry first, and look from the front and from the side. Joints: %1. Hold each until it has set; let it bear nothing for %2.").arg(qstring(form::choice(piece_.shape, "glue")), time(lib_.usual("glueBears"))));
+        say(QStringLiteral("Fit it dry first, and look from the front and from the side. Joints: %1. Hold each until "
+                           "it has set; let it bear nothing for %2.")
+                .arg(qstring(form::choice(piece_.shape, "glue")), time(lib_.usual("glueBears"))));
         int n = 0;
         for (size_t i = 0; i < joints.size();) {  // equal ones in a row are one line
             const auto& j = joints[i];
@@ -216,7 +311,8 @@ private:
             while (k < joints.size() && joints[k].words == j.words && std::abs(joints[k].length - j.length) < 1e-6) ++k;
             page_.need(7);
             page_.line(kMargin + kIndent, QStringLiteral("%1)").arg(++n), 4.6, QFont::Bold);
-            page_.line(kMargin + kIndent + 8, (k - i > 1 ? QStringLiteral("%1 × ").arg(k - i) : QString()) + qstring(j.words), 4.6);
+            page_.line(kMargin + kIndent + 8,
+                       (k - i > 1 ? QStringLiteral("%1 × ").arg(k - i) : QString()) + qstring(j.words), 4.6);
             page_.right(kMargin + page_.width(), QStringLiteral("%1 of glue").arg(length(j.length)), 4.4);
             page_.y += 6.4;
             i = k;
@@ -230,29 +326,45 @@ private:
         double each = 0, level = std::nan("");
         for (const auto& x : a_.fills)
             if (x.step == at_) each = x.each, level = x.level;
-        head(QStringLiteral("Fill it: %1").arg(qstring(f->name)), qstring(format(each, Dimension::Volume, u_)), 29 + 6.2 * double(std::min<size_t>(f->recipe.size(), 20)));
+        head(QStringLiteral("Fill it: %1").arg(qstring(f->name)), qstring(format(each, Dimension::Volume, u_)),
+             29 + 6.2 * double(std::min<size_t>(f->recipe.size(), 20)));
         const auto recipe = scaled(plan_, answers_, *f);
         QStringList others;
         for (const auto& in : recipe.into)
             for (const auto& p : plan_.pieces)
-                if (p.id == in.piece && p.id != piece_.id) others << QStringLiteral("%1 %2").arg(p.count).arg(qstring(p.name).toLower());
-        QString words = QStringLiteral("%1 for these %2").arg(qstring(format(each * piece_.count, Dimension::Volume, u_))).arg(piece_.count);
+                if (p.id == in.piece && p.id != piece_.id)
+                    others << QStringLiteral("%1 %2").arg(p.count).arg(qstring(p.name).toLower());
+        QString words = QStringLiteral("%1 for these %2")
+                            .arg(qstring(format(each * piece_.count, Dimension::Volume, u_)))
+                            .arg(piece_.count);
         words += std::isfinite(level) ? QStringLiteral(", %1 deep in each.").arg(length(level)) : QStringLiteral(".");
-        if (!others.isEmpty()) words += QStringLiteral(" It is made once, %1 in all, with what goes into %2.").arg(qstring(format(recipe.volume, Dimension::Volume, u_)), others.join(QStringLiteral(", ")));
+        if (!others.isEmpty())
+            words += QStringLiteral(" It is made once, %1 in all, with what goes into %2.")
+                         .arg(qstring(format(recipe.volume, Dimension::Volume, u_)), others.join(QStringLiteral(", ")));
         say(words);
         const auto span = [&](const Measure& m) { return spoken(m, Dimension::Duration, u_); };
         if (!f->recipe.empty()) {
             const bool known = std::isfinite(recipe.factor);
-            say(known ? others.isEmpty() ? QStringLiteral("For all of them:") : QStringLiteral("For everything it goes into:") : QStringLiteral("The recipe as it stands; how much it makes is not said:"), 4.2, kQuiet);
+            say(known ? others.isEmpty() ? QStringLiteral("For all of them:")
+                                         : QStringLiteral("For everything it goes into:")
+                      : QStringLiteral("The recipe as it stands; how much it makes is not said:"),
+                4.2, kQuiet);
             for (const auto& in : f->recipe) {
                 page_.need(6.5);
                 page_.line(kMargin + kIndent + 4, qstring(in.name), 4.6);
-                page_.right(kMargin + 0.55 * page_.width(), qstring(amountOf(in, known ? recipe.factor : 1, u_)), 4.6, QFont::Bold);
-                if (!in.allergens.empty()) page_.line(kMargin + 0.55 * page_.width() + 6, QStringLiteral("contains ") + qstring(in.allergens), 3.8, QFont::Normal, kQuiet);
+                page_.right(kMargin + 0.55 * page_.width(), qstring(amountOf(in, known ? recipe.factor : 1, u_)), 4.6,
+                            QFont::Bold);
+                if (!in.allergens.empty())
+                    page_.line(kMargin + 0.55 * page_.width() + 6, QStringLiteral("contains ") + qstring(in.allergens),
+                               3.8, QFont::Normal, kQuiet);
                 page_.y += 6.2;
             }
         }
-        words = f->usableFrom.value > 0 ? QStringLiteral("It takes %1 to make, and is good to fill from %2 to %3 after that.").arg(span(f->make), span(f->usableFrom), span(f->usableTo)) : QStringLiteral("It takes %1 to make, and is good to fill for %2.").arg(span(f->make), span(f->usableTo));
+        words = f->usableFrom.value > 0
+                    ? QStringLiteral("It takes %1 to make, and is good to fill from %2 to %3 after that.")
+                          .arg(span(f->make), span(f->usableFrom), span(f->usableTo))
+                    : QStringLiteral("It takes %1 to make, and is good to fill for %2.")
+                          .arg(span(f->make), span(f->usableTo));
         if (step.chill.value > 0) words += QStringLiteral(" Then %1 in the fridge.").arg(span(step.chill));
         say(words, 4.4);
         if (f->perishable) caution({"perishable"});
@@ -263,7 +375,9 @@ private:
 
     void paint(const LidStep& lid) {
         head(QStringLiteral("Pour a lid"), grams(a_.capMass));
-        say(QStringLiteral("Molten chocolate on the set, cool filling, %1 deep, up to the rim. Let it set %2 before you move it.").arg(spoken(lid.depth, Dimension::Length, u_), time(lib_.usual("lidSets"))));
+        say(QStringLiteral(
+                "Molten chocolate on the set, cool filling, %1 deep, up to the rim. Let it set %2 before you move it.")
+                .arg(spoken(lid.depth, Dimension::Length, u_), time(lib_.usual("lidSets"))));
         done();
     }
 
@@ -272,14 +386,18 @@ private:
         const auto* c = d.usesChocolate() ? lib_.find(piece_.chocolateOf(d)) : nullptr;
         const QString what = c ? qstring(c->name).toLower() : qstring(d.name).toLower();
         const char* names[]{"Drizzle it", "Paint it", "Spray it", "Dust it", "Stencil it", "Tie a ribbon round it"};
-        head(QString::fromLatin1(names[static_cast<int>(d.way)]), d.way == Way::Ribbon ? QString() : grams(d.mass.value));
-        say((what.isEmpty() ? QString() : QStringLiteral("With %1. ").arg(what)) + (d.dry.value > 0 ? QStringLiteral("Touch it after %1.").arg(spoken(d.dry, Dimension::Duration, u_)) : QString()));
+        head(QString::fromLatin1(names[static_cast<int>(d.way)]),
+             d.way == Way::Ribbon ? QString() : grams(d.mass.value));
+        say((what.isEmpty() ? QString() : QStringLiteral("With %1. ").arg(what)) +
+            (d.dry.value > 0 ? QStringLiteral("Touch it after %1.").arg(spoken(d.dry, Dimension::Duration, u_))
+                             : QString()));
         done();
     }
 
     void paint(const StoreStep& s) {
         head(s.where == StoreStep::Where::Box ? QStringLiteral("Box it") : QStringLiteral("Keep it in the fridge"));
-        say(s.where == StoreStep::Where::Box ? QStringLiteral("A closed box, away from light, warmth and smells.") : QStringLiteral("Covered, until it is eaten."));
+        say(s.where == StoreStep::Where::Box ? QStringLiteral("A closed box, away from light, warmth and smells.")
+                                             : QStringLiteral("Covered, until it is eaten."));
         done();
     }
 
@@ -288,10 +406,14 @@ private:
         const QString name = qstring(s.name).toLower(), each = qstring(format(s.amount.value, Dimension::Volume, u_));
         if (s.how == How::Sauce) {
             head(QStringLiteral("At the table: sauce over it"), each);
-            say((name.isEmpty() ? QString() : name[0].toUpper() + name.mid(1) + QStringLiteral(", ")) + QStringLiteral("%1 for all. A warm sauce melts what it runs over.").arg(qstring(format(s.amount.value * piece_.count, Dimension::Volume, u_))));
+            say((name.isEmpty() ? QString() : name[0].toUpper() + name.mid(1) + QStringLiteral(", ")) +
+                QStringLiteral("%1 for all. A warm sauce melts what it runs over.")
+                    .arg(qstring(format(s.amount.value * piece_.count, Dimension::Volume, u_))));
         } else if (s.how == How::Drink) {
             head(QStringLiteral("Melt it in a mug"), each);
-            say(QStringLiteral("Hot %1 over it, and stir until it has melted; %2 for all.").arg(name.isEmpty() ? QStringLiteral("milk") : name, qstring(format(s.amount.value * piece_.count, Dimension::Volume, u_))));
+            say(QStringLiteral("Hot %1 over it, and stir until it has melted; %2 for all.")
+                    .arg(name.isEmpty() ? QStringLiteral("milk") : name,
+                         qstring(format(s.amount.value * piece_.count, Dimension::Volume, u_))));
         } else if (s.how == How::Mallet) {
             head(QStringLiteral("Break it with a mallet"));
             caution({"mallet"});
@@ -316,8 +438,13 @@ private:
 
 }  // namespace
 
-QString spoken(const Measure& m, Dimension d, UnitSystem u) { return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(m.typed); }
+QString spoken(const Measure& m, Dimension d, UnitSystem u) {
+    return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(m.typed);
+}
 
-void paintMaking(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece, const PieceAnswers& mine, const Answers& answers) { Painter(page, plan, lib, piece, mine, answers).all(); }
+void paintMaking(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece,
+                 const PieceAnswers& mine, const Answers& answers) {
+    Painter(page, plan, lib, piece, mine, answers).all();
+}
 
 }  // namespace uovo::report

@@ -6,7 +6,8 @@
 namespace uovo::report {
 
 /// All steps of a piece's making. @param answers of the plan, for fillings that go into other pieces too
-void paintMaking(Page& page, const Plan& plan, const material::Library& library, const Piece& piece, const PieceAnswers& mine, const Answers& answers);
+void paintMaking(Page& page, const Plan& plan, const material::Library& library, const Piece& piece,
+                 const PieceAnswers& mine, const Answers& answers);
 
 /// As typed when a person typed it, else formatted.
 QString spoken(const Measure& m, Dimension d, UnitSystem u);

@@ -14,7 +14,8 @@ QString loadFonts() {
     initResources();
     QString family;
     for (const char* weight : {"Regular", "Medium", "SemiBold", "Bold"}) {
-        const int id = QFontDatabase::addApplicationFont(QStringLiteral(":/uovo/fonts/Cabin-%1.otf").arg(QLatin1String(weight)));
+        const int id =
+            QFontDatabase::addApplicationFont(QStringLiteral(":/uovo/fonts/Cabin-%1.otf").arg(QLatin1String(weight)));
         const auto families = QFontDatabase::applicationFontFamilies(id);
         if (!families.isEmpty() && family.isEmpty()) family = families.front();
     }
@@ -44,7 +45,8 @@ double tabularWidth(const QFont& font, const QString& text) {
 }
 
 void drawTabular(QPainter& painter, const QPointF& baseline, const QString& text) {
-    layTabular(QFontMetricsF(painter.font()), text, [&](QChar c, double x) { painter.drawText(baseline + QPointF(x, 0), QString(c)); });
+    layTabular(QFontMetricsF(painter.font()), text,
+               [&](QChar c, double x) { painter.drawText(baseline + QPointF(x, 0), QString(c)); });
 }
 
 QFont font(double pixels, int weight) {

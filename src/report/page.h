@@ -2,8 +2,8 @@
 #pragma once
 #include <QColor>
 #include <QFontMetricsF>
-#include <QPagedPaintDevice>
 #include <QPageLayout>
+#include <QPagedPaintDevice>
 #include <QPainter>
 #include <QPdfWriter>
 #include <QSaveFile>
@@ -101,7 +101,8 @@ private:
     int pages_ = 1;
 };
 
-/// Begins pages of A4, or letter for US units, with a painter in millimetres. @returns false when the device does not paint
+/// Begins pages of A4, or letter for US units, with a painter in millimetres. @returns false when the device does not
+/// paint
 inline bool beginPages(QPagedPaintDevice& device, QPainter& painter, UnitSystem units) {
     device.setPageSize(QPageSize(units == UnitSystem::US ? QPageSize::Letter : QPageSize::A4));
     device.setPageMargins(QMarginsF(0, 0, 0, 0), QPageLayout::Millimeter);
@@ -113,9 +114,12 @@ inline bool beginPages(QPagedPaintDevice& device, QPainter& painter, UnitSystem 
 }
 
 /// Paints pages into a PDF file, written whole or not at all. @param paint returns the number of pages, 0 for none
-inline tl::expected<int, Problem> writePdf(const QString& path, const QString& title, const std::function<int(QPdfWriter&)>& paint) {
+inline tl::expected<int, Problem> writePdf(const QString& path, const QString& title,
+                                           const std::function<int(QPdfWriter&)>& paint) {
     QSaveFile file(path);
-    const auto refuse = [&] { return tl::unexpected(Problem{"It could not be written: " + file.errorString().toStdString() + "."}); };
+    const auto refuse = [&] {
+        return tl::unexpected(Problem{"It could not be written: " + file.errorString().toStdString() + "."});
+    };
     if (!file.open(QIODevice::WriteOnly)) return refuse();
     int pages = 0;
     {

@@ -20,11 +20,14 @@ struct Facet {
 struct View {
     static constexpr double kTurn = 0.6, kTilt = 0.42;  // rad
     static QPointF at(const form::Vec3& q) {
-        const double x = std::cos(kTurn) * q.x - std::sin(kTurn) * q.y, y = std::sin(kTurn) * q.x + std::cos(kTurn) * q.y;
+        const double x = std::cos(kTurn) * q.x - std::sin(kTurn) * q.y,
+                     y = std::sin(kTurn) * q.x + std::cos(kTurn) * q.y;
         return {x, -(std::cos(kTilt) * q.z + std::sin(kTilt) * y)};
     }
     /// Larger is nearer.
-    static double depth(const form::Vec3& q) { return std::sin(kTilt) * q.z - std::cos(kTilt) * (std::sin(kTurn) * q.x + std::cos(kTurn) * q.y); }
+    static double depth(const form::Vec3& q) {
+        return std::sin(kTilt) * q.z - std::cos(kTilt) * (std::sin(kTurn) * q.x + std::cos(kTurn) * q.y);
+    }
 };
 
 std::vector<Facet> facetsOf(const form::Assembly& assembly) {
@@ -33,7 +36,8 @@ std::vector<Facet> facetsOf(const form::Assembly& assembly) {
     for (const auto& item : assembly.items) {
         const form::Mesh solid = form::placed(item.shape.solid(), item.pose);
         for (const auto& t : solid.triangles) {
-            const form::Vec3 &a = solid.points[static_cast<size_t>(t[0])], &b = solid.points[static_cast<size_t>(t[1])], &c = solid.points[static_cast<size_t>(t[2])];
+            const form::Vec3 &a = solid.points[static_cast<size_t>(t[0])], &b = solid.points[static_cast<size_t>(t[1])],
+                             &c = solid.points[static_cast<size_t>(t[2])];
             form::Vec3 normal = form::cross(b - a, c - a);
             const double area = form::length(normal);
             if (!(area > 0)) continue;
@@ -58,21 +62,29 @@ void paintPicture(QPainter& p, const form::Assembly& assembly, const QRectF& whe
     QRectF bounds = facets.front().outline.boundingRect();
     for (const auto& f : facets) bounds |= f.outline.boundingRect();
     const double scale = std::min(where.width() / bounds.width(), where.height() / bounds.height());
-    QImage image(QSize(std::max(1, qRound(bounds.width() * scale * kDots)), std::max(1, qRound(bounds.height() * scale * kDots))), QImage::Format_ARGB32_Premultiplied);
+    QImage image(QSize(std::max(1, qRound(bounds.width() * scale * kDots)),
+                       std::max(1, qRound(bounds.height() * scale * kDots))),
+                 QImage::Format_ARGB32_Premultiplied);
     image.fill(Qt::transparent);
     QPainter paint(&image);
     paint.setRenderHint(QPainter::Antialiasing);
     paint.scale(scale * kDots, scale * kDots);
     paint.translate(-bounds.topLeft());
     for (const auto& f : facets) {
-        const QColor colour = f.eaten ? QColor::fromRgbF(static_cast<float>(0.78 * f.light), static_cast<float>(0.58 * f.light), static_cast<float>(0.42 * f.light)) : QColor::fromRgbF(static_cast<float>(0.85 * f.light), static_cast<float>(0.85 * f.light), static_cast<float>(0.85 * f.light));
+        const QColor colour =
+            f.eaten ? QColor::fromRgbF(static_cast<float>(0.78 * f.light), static_cast<float>(0.58 * f.light),
+                                       static_cast<float>(0.42 * f.light))
+                    : QColor::fromRgbF(static_cast<float>(0.85 * f.light), static_cast<float>(0.85 * f.light),
+                                       static_cast<float>(0.85 * f.light));
         paint.setPen(QPen(colour, 0));  // closes the hair between two facets
         paint.setBrush(colour);
         paint.drawPolygon(f.outline);
     }
     paint.end();
     const QSizeF size(bounds.width() * scale, bounds.height() * scale);
-    p.drawImage(QRectF(where.left() + (where.width() - size.width()) / 2, where.top() + where.height() - size.height(), size.width(), size.height()), image);
+    p.drawImage(QRectF(where.left() + (where.width() - size.width()) / 2, where.top() + where.height() - size.height(),
+                       size.width(), size.height()),
+                image);
 }
 
 void paintOutlines(Page& page, QPainter& p, const form::Assembly& assembly, UnitSystem units) {
@@ -88,7 +100,8 @@ void paintOutlines(Page& page, QPainter& p, const form::Assembly& assembly, Unit
     for (const auto& item : assembly.items) {
         const auto* family = form::family(item.part.family);
         if (!item.edible || item.shape.body != form::Body::Sheet || !family || !family->cut) continue;
-        if (const auto same = std::find_if(cuts.begin(), cuts.end(), [&](const Cut& c) { return c.part == item.part; }); same != cuts.end()) {
+        if (const auto same = std::find_if(cuts.begin(), cuts.end(), [&](const Cut& c) { return c.part == item.part; });
+            same != cuts.end()) {
             ++same->many;
             continue;
         }
@@ -101,7 +114,10 @@ void paintOutlines(Page& page, QPainter& p, const form::Assembly& assembly, Unit
             c.path.addPolygon(polygon);
         }
         c.box = c.path.boundingRect();
-        c.words = qstring(item.name.substr(0, item.name.find_last_not_of(" 0123456789") + 1)) + QStringLiteral("\n%1 × %2").arg(qstring(format(c.box.width(), Dimension::Length, units)), qstring(format(c.box.height(), Dimension::Length, units)));
+        c.words = qstring(item.name.substr(0, item.name.find_last_not_of(" 0123456789") + 1)) +
+                  QStringLiteral("\n%1 × %2")
+                      .arg(qstring(format(c.box.width(), Dimension::Length, units)),
+                           qstring(format(c.box.height(), Dimension::Length, units)));
         cuts.push_back(std::move(c));
     }
     if (cuts.empty()) return;

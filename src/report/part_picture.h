@@ -10,7 +10,8 @@ namespace uovo::report {
 /// The piece put together, shaded, in a rectangle of the page (mm).
 void paintPicture(QPainter& p, const form::Assembly& assembly, const QRectF& where);
 
-/// Outlines of the sheets that are cut, each once with its length and width. Moves the page's pen down; nothing where none is cut.
+/// Outlines of the sheets that are cut, each once with its length and width. Moves the page's pen down; nothing where
+/// none is cut.
 void paintOutlines(Page& page, QPainter& p, const form::Assembly& assembly, UnitSystem units);
 
 }  // namespace uovo::report

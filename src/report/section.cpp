@@ -39,10 +39,12 @@ QColor wallColour(double t, double thin, double thick) {
     while (k < 4 && kStops[k].at < x) ++k;
     const double f = (x - kStops[k - 1].at) / (kStops[k].at - kStops[k - 1].at);
     const auto mix = [&](int a, int b) { return static_cast<int>(std::lround(a + f * (b - a))); };
-    return QColor(mix(kStops[k - 1].r, kStops[k].r), mix(kStops[k - 1].g, kStops[k].g), mix(kStops[k - 1].b, kStops[k].b));
+    return QColor(mix(kStops[k - 1].r, kStops[k].r), mix(kStops[k - 1].g, kStops[k].g),
+                  mix(kStops[k - 1].b, kStops[k].b));
 }
 
-void paintWall(QPainter& painter, const SectionCurves& c, const std::vector<double>& wall, double thin, double thick, const QTransform& map) {
+void paintWall(QPainter& painter, const SectionCurves& c, const std::vector<double>& wall, double thin, double thick,
+               const QTransform& map) {
     painter.save();
     painter.setPen(Qt::NoPen);
     const size_t n = c.former.size();
@@ -50,17 +52,20 @@ void paintWall(QPainter& painter, const SectionCurves& c, const std::vector<doub
         const double t = wall[std::clamp<size_t>(i, 1, wall.size()) - 1];
         // Each piece reaches a little under the next so that no hairline of paper shows between them.
         const size_t j = std::min(i + 2, n - 1);
-        QPolygonF q{map.map(c.former[i]), map.map(c.former[i + 1]), map.map(c.former[j]), map.map(c.surface[j]), map.map(c.surface[i + 1]), map.map(c.surface[i])};
+        QPolygonF q{map.map(c.former[i]),  map.map(c.former[i + 1]),  map.map(c.former[j]),
+                    map.map(c.surface[j]), map.map(c.surface[i + 1]), map.map(c.surface[i])};
         painter.setBrush(wallColour(t, thin, thick));
         painter.drawPolygon(q);
     }
     painter.restore();
 }
 
-void paintWallLegend(QPainter& p, const QRectF& bar, const QString& thin, const QString& thick, const QColor& frame, const QColor& words) {
+void paintWallLegend(QPainter& p, const QRectF& bar, const QString& thin, const QString& thick, const QColor& frame,
+                     const QColor& words) {
     constexpr int kSteps = 30;
     const double step = bar.width() / kSteps;
-    for (int i = 0; i < kSteps; ++i) p.fillRect(QRectF(bar.x() + i * step, bar.y(), step + 0.5, bar.height()), wallColour(i, 0, kSteps - 1));
+    for (int i = 0; i < kSteps; ++i)
+        p.fillRect(QRectF(bar.x() + i * step, bar.y(), step + 0.5, bar.height()), wallColour(i, 0, kSteps - 1));
     p.setPen(QPen(frame, 1));
     p.setBrush(Qt::NoBrush);
     p.drawRect(bar);

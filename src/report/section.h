@@ -23,10 +23,12 @@ SectionCurves sectionCurves(const form::Profile& profile, const std::vector<doub
 QColor wallColour(double thickness, double thin, double thick);
 
 /// Fills one half section with the wall map. `map` takes (r, z) in metres to the paper; mirror with a negative scale.
-void paintWall(QPainter& painter, const SectionCurves& curves, const std::vector<double>& wall, double thin, double thick, const QTransform& map);
+void paintWall(QPainter& painter, const SectionCurves& curves, const std::vector<double>& wall, double thin,
+               double thick, const QTransform& map);
 
 /// A bar from pale to dark with the thickness at its ends as words.
-void paintWallLegend(QPainter& painter, const QRectF& bar, const QString& thin, const QString& thick, const QColor& frame, const QColor& words);
+void paintWallLegend(QPainter& painter, const QRectF& bar, const QString& thin, const QString& thick,
+                     const QColor& frame, const QColor& words);
 
 /// Outline of the whole section (both halves), for small pictures.
 QPainterPath wholeSection(const SectionCurves& curves, const QTransform& map);

@@ -17,15 +17,20 @@ std::vector<Line> lines(const Plan& plan, const Shopping& s) {
     const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, plan.units)); };
     for (const auto& l : s.lines) {
         const QString name = qstring(l.name).toLower();
-        out.push_back({l.packets > 0 ? QStringLiteral("%1 × %2 of %3").arg(l.packets).arg(g(l.packet), name) : QStringLiteral("no %1").arg(name),
-                       QStringLiteral("%1 to melt%2").arg(g(l.need), l.have > 0 ? QStringLiteral(", %1 there").arg(g(l.have)) : QString())});
+        out.push_back({l.packets > 0 ? QStringLiteral("%1 × %2 of %3").arg(l.packets).arg(g(l.packet), name)
+                                     : QStringLiteral("no %1").arg(name),
+                       QStringLiteral("%1 to melt%2")
+                           .arg(g(l.need), l.have > 0 ? QStringLiteral(", %1 there").arg(g(l.have)) : QString())});
     }
-    for (const auto& x : s.supplies) out.push_back({qstring(x.name + ": " + x.amount), QStringLiteral("for ") + qstring(x.forWhat)});
+    for (const auto& x : s.supplies)
+        out.push_back({qstring(x.name + ": " + x.amount), QStringLiteral("for ") + qstring(x.forWhat)});
     for (const auto& f : plan.fillings) {
         if (!f.recipe.empty()) continue;
         QStringList into;
         for (const auto& p : plan.pieces)
-            if (std::ranges::any_of(StepsOf<const FillStep>(p.making), [&](const FillStep& step) { return step.filling == f.id; })) into << QStringLiteral("%1 × %2").arg(p.count).arg(qstring(p.name).toLower());
+            if (std::ranges::any_of(StepsOf<const FillStep>(p.making),
+                                    [&](const FillStep& step) { return step.filling == f.id; }))
+                into << QStringLiteral("%1 × %2").arg(p.count).arg(qstring(p.name).toLower());
         if (!into.isEmpty()) out.push_back({qstring(f.name), QStringLiteral("for ") + into.join(QStringLiteral(", "))});
     }
     return out;
@@ -50,7 +55,12 @@ void paintShopping(Page& page, QPainter& p, const Plan& plan, const Shopping& s)
     QStringList allergens, traces;
     for (const auto& a : s.allergens) allergens << qstring(a);
     for (const auto& t : s.traces) traces << qstring(t);
-    if (!allergens.isEmpty()) page.paragraph(kMargin, page.width(), QStringLiteral("Allergens: %1. Traces: %2. Read the packets.").arg(allergens.join(QStringLiteral(", ")), traces.isEmpty() ? QStringLiteral("none known") : traces.join(QStringLiteral(", "))), 3.8);
+    if (!allergens.isEmpty())
+        page.paragraph(kMargin, page.width(),
+                       QStringLiteral("Allergens: %1. Traces: %2. Read the packets.")
+                           .arg(allergens.join(QStringLiteral(", ")),
+                                traces.isEmpty() ? QStringLiteral("none known") : traces.join(QStringLiteral(", "))),
+                       3.8);
     for (const auto& w : s.warnings) page.paragraph(kMargin, page.width(), qstring(w), 3.8, kHarm);
 }
 
@@ -74,10 +84,18 @@ QString shoppingText(const Plan& plan, const Shopping& s) {
 }
 
 QString shoppingCsv(const Plan& plan, const Shopping& s) {
-    const auto quoted = [](const std::string& words) { return QLatin1Char('"') + qstring(words).replace(QLatin1Char('"'), QStringLiteral("\"\"")) + QLatin1Char('"'); };
+    const auto quoted = [](const std::string& words) {
+        return QLatin1Char('"') + qstring(words).replace(QLatin1Char('"'), QStringLiteral("\"\"")) + QLatin1Char('"');
+    };
     QString out = QStringLiteral("what;amount;packets;packet_g;melt_g;have_g;cost\n");
     for (const auto& l : s.lines)
-        out += QStringLiteral("%1;%2;%3;%4;%5;%6;%7\n").arg(quoted(l.name), quoted(format(l.need, Dimension::Mass, plan.units))).arg(l.packets).arg(std::lround(l.packet * 1e3)).arg(std::lround(l.need * 1e3)).arg(std::lround(l.have * 1e3)).arg(l.cost, 0, 'f', 2);
+        out += QStringLiteral("%1;%2;%3;%4;%5;%6;%7\n")
+                   .arg(quoted(l.name), quoted(format(l.need, Dimension::Mass, plan.units)))
+                   .arg(l.packets)
+                   .arg(std::lround(l.packet * 1e3))
+                   .arg(std::lround(l.need * 1e3))
+                   .arg(std::lround(l.have * 1e3))
+                   .arg(l.cost, 0, 'f', 2);
     for (const auto& x : s.supplies) out += QStringLiteral("%1;%2;;;;;\n").arg(quoted(x.name), quoted(x.amount));
     return out;
 }

@@ -5,12 +5,15 @@
 namespace uovo {
 
 QString bound(const std::string& words) {
-    static const QRegularExpression gap(QStringLiteral("(?<=\\d|½|¼|¾) (?=mm|cm|m\\b|kg|g\\b|ml|l\\b|s\\b|min|h\\b|°|%|in\\b|oz|lb|cups?|tbsp)"));
+    static const QRegularExpression gap(
+        QStringLiteral("(?<=\\d|½|¼|¾) (?=mm|cm|m\\b|kg|g\\b|ml|l\\b|s\\b|min|h\\b|°|%|in\\b|oz|lb|cups?|tbsp)"));
     return qstring(words).replace(gap, QString(QChar(0x00A0)));
 }
 
 QString placeWords(coat::Place p) {
-    return p == coat::Place::Table ? QStringLiteral("on the table") : p == coat::Place::Fridge ? QStringLiteral("in the fridge") : QStringLiteral("in the freezer");
+    return p == coat::Place::Table    ? QStringLiteral("on the table")
+           : p == coat::Place::Fridge ? QStringLiteral("in the fridge")
+                                      : QStringLiteral("in the freezer");
 }
 
 }  // namespace uovo

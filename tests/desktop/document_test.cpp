@@ -19,7 +19,8 @@ using namespace uovo::desktop;
 namespace {
 
 void rename(Document& d, const char* name, const QString& merge = {}) {
-    d.edit("Rename", [&](Plan& p) { p.name = name; }, merge);
+    d.edit(
+        "Rename", [&](Plan& p) { p.name = name; }, merge);
 }
 
 }  // namespace
@@ -146,7 +147,8 @@ TEST_CASE("a field shows what was typed, and speaks the plan's units when they c
 }
 
 TEST_CASE("no line ends between a number and its unit") {
-    CHECK(bound("Brush 12 g on, wait 7 min at 32 °C.") == QString::fromUtf8("Brush 12\u00A0g on, wait 7\u00A0min at 32\u00A0°C."));
+    CHECK(bound("Brush 12 g on, wait 7 min at 32 °C.") ==
+          QString::fromUtf8("Brush 12\u00A0g on, wait 7\u00A0min at 32\u00A0°C."));
     CHECK(bound("6 go in 3 rounds") == "6 go in 3 rounds");
     CHECK(bound("1½ lb of 2 cups") == QString::fromUtf8("1½\u00A0lb of 2\u00A0cups"));
 }
@@ -166,7 +168,27 @@ TEST_CASE("the bench card prints parts and compounds with every part's grams") {
     words.start("pdftotext", {"-layout", path, "-"});
     REQUIRE(words.waitForFinished());
     const QString text = QString::fromUtf8(words.readAllStandardOutput());
-    for (const char* expected : {"Comet cone", "Specimen basket", "Handle", "Observatory", "Ceiling", "Dome", "Moon to break", "not eaten", "Meteorite", "silicone", "mm of glue", "The pots", "Stir in portion 2 of 3", "Dusk blue", "8 × wall", "Put it together", "dome on the ceiling", "Fill it: Cocoa almonds", "Cast it", "To buy:", "Allergens:"}) {
+    for (const char* expected : {"Comet cone",
+                                 "Specimen basket",
+                                 "Handle",
+                                 "Observatory",
+                                 "Ceiling",
+                                 "Dome",
+                                 "Moon to break",
+                                 "not eaten",
+                                 "Meteorite",
+                                 "silicone",
+                                 "mm of glue",
+                                 "The pots",
+                                 "Stir in portion 2 of 3",
+                                 "Dusk blue",
+                                 "8 × wall",
+                                 "Put it together",
+                                 "dome on the ceiling",
+                                 "Fill it: Cocoa almonds",
+                                 "Cast it",
+                                 "To buy:",
+                                 "Allergens:"}) {
         INFO(expected);
         CHECK(text.contains(expected));
     }
@@ -190,7 +212,8 @@ TEST_CASE("a process number that comes again neither hides nor deletes what was 
     left.name = "left behind";
     REQUIRE(io::savePlan(folder.filePath("one.uovo").toStdString(), left));
     // the lock of a run with this very number, as in a container that starts anew
-    const std::string lock = std::to_string(QCoreApplication::applicationPid()) + "\n" + QCoreApplication::applicationName().toStdString() + "\nhere\n";
+    const std::string lock = std::to_string(QCoreApplication::applicationPid()) + "\n" +
+                             QCoreApplication::applicationName().toStdString() + "\nhere\n";
     REQUIRE(io::writeWhole(folder.filePath("one.uovo.lock").toStdString(), lock));
     {
         Document d(folder.path());

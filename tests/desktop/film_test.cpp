@@ -78,7 +78,8 @@ TEST_CASE("the bar of grams adds up to what the coats took") {
     const auto a = p.session.pieceAnswers("crater-bowl");
     double in = 0;
     for (const auto& c : a->made->wall->coats) in += c.added;
-    CHECK(p.window.shape()->film()->grams()->accessibleName().contains(QString::fromStdString(format(in, Dimension::Mass, UnitSystem::Metric))));
+    CHECK(p.window.shape()->film()->grams()->accessibleName().contains(
+        QString::fromStdString(format(in, Dimension::Mass, UnitSystem::Metric))));
     p.assumed("observatory");
     CHECK_FALSE(p.window.shape()->film()->isVisible());  // nothing of it is coated
 }
@@ -156,7 +157,8 @@ TEST_CASE("strokes are painted where a person clicks, thicken the wall there, an
     REQUIRE(p.session.piece()->coats()[2].spots.size() == 1);
     p.answered();
     QTest::qWait(50);
-    middle = solid->rect().center();  // the cards below may have grown meanwhile: the stage's middle looks at the same place
+    middle =
+        solid->rect().center();  // the cards below may have grown meanwhile: the stage's middle looks at the same place
     CHECK(solid->wallAt(middle) > before + 0.0005);
     QTest::mouseClick(solid, Qt::LeftButton, Qt::NoModifier, middle);  // again at the same place: a second stroke of it
     REQUIRE(p.session.piece()->coats()[2].spots.size() == 1);
@@ -245,7 +247,8 @@ TEST_CASE("pictures of the coats in time", "[.][pictures]") {
     });
     p.window.shape()->paintCoat(2);
     for (const QPoint d : {QPoint(0, 0), QPoint(60, 10), QPoint(-50, 30)})
-        QTest::mouseClick(p.window.shape()->solid(), Qt::LeftButton, Qt::NoModifier, p.window.shape()->solid()->rect().center() + d);
+        QTest::mouseClick(p.window.shape()->solid(), Qt::LeftButton, Qt::NoModifier,
+                          p.window.shape()->solid()->rect().center() + d);
     p.answered();
     QTest::qWait(700);
     REQUIRE(p.window.grab().save(folder + "/x-painting.png"));

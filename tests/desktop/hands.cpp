@@ -1,7 +1,7 @@
-// Random hands: clicks, keys, words, drags and a hostile thermometer, as many as UOVO_HANDS says. scripts/storm.sh runs it; says the
-// longest the window was held, how much memory grew and what it takes when nobody does anything.
-#include <pty.h>
+// Random hands: clicks, keys, words, drags and a hostile thermometer, as many as UOVO_HANDS says. scripts/storm.sh runs
+// it; says the longest the window was held, how much memory grew and what it takes when nobody does anything.
 #include <malloc.h>
+#include <pty.h>
 #include <unistd.h>
 
 #include <QAbstractButton>
@@ -62,16 +62,24 @@ public:
             while (!stop.stop_requested()) {
                 std::string words;
                 switch (below(r, 6)) {
-                    case 0: words = "T " + std::to_string(25 + 20 * storm::share(r)) + "\n"; break;
-                    case 1: words = "T 31.5 @" + std::to_string(r() % 4'000'000'000u) + "\n"; break;
+                    case 0:
+                        words = "T " + std::to_string(25 + 20 * storm::share(r)) + "\n";
+                        break;
+                    case 1:
+                        words = "T 31.5 @" + std::to_string(r() % 4'000'000'000u) + "\n";
+                        break;
                     case 2:
                         for (int i = 0; i < 300; ++i) words += "T 3" + std::to_string(i % 10) + "\n";
                         break;
                     case 3:
                         for (int i = below(r, 3000); i > 0; --i) words += static_cast<char>(r());
                         break;
-                    case 4: words = "T nan\nT 1e999\nM -5 g\n! \n"; break;
-                    case 5: words = "uovo-probe 1 " + std::string(static_cast<size_t>(below(r, 400)), 'x') + "\n"; break;
+                    case 4:
+                        words = "T nan\nT 1e999\nM -5 g\n! \n";
+                        break;
+                    case 5:
+                        words = "uovo-probe 1 " + std::string(static_cast<size_t>(below(r, 400)), 'x') + "\n";
+                        break;
                 }
                 (void)!::write(host_, words.data(), words.size());
                 std::this_thread::sleep_for(std::chrono::milliseconds(below(r, 60)));
@@ -107,14 +115,37 @@ W* one(QWidget& of, storm::Random& r) {
 }
 
 QString words(storm::Random& r) {
-    static const std::vector<QString> kWords{"3 mm", "1/2 in", "12 cm", "0", "-5", "1e9", "falls in a ribbon", "two spoons", "1.234,5 mm", "1,234", "☃", "90 %", "40 s", "1 h 15", "32 °C", "90 °F", "2 cups", "nonsense", "", "99999999999", "0,002", "count to thirty", "5 g"};
+    static const std::vector<QString> kWords{"3 mm",
+                                             "1/2 in",
+                                             "12 cm",
+                                             "0",
+                                             "-5",
+                                             "1e9",
+                                             "falls in a ribbon",
+                                             "two spoons",
+                                             "1.234,5 mm",
+                                             "1,234",
+                                             "☃",
+                                             "90 %",
+                                             "40 s",
+                                             "1 h 15",
+                                             "32 °C",
+                                             "90 °F",
+                                             "2 cups",
+                                             "nonsense",
+                                             "",
+                                             "99999999999",
+                                             "0,002",
+                                             "count to thirty",
+                                             "5 g"};
     return any(r, kWords);
 }
 
 }  // namespace
 
 TEST_CASE("random hands", "[.][hands]") {
-    const int actions = qEnvironmentVariableIntValue("UOVO_HANDS") > 0 ? qEnvironmentVariableIntValue("UOVO_HANDS") : 500;
+    const int actions =
+        qEnvironmentVariableIntValue("UOVO_HANDS") > 0 ? qEnvironmentVariableIntValue("UOVO_HANDS") : 500;
     const auto seed = static_cast<unsigned>(qEnvironmentVariableIntValue("UOVO_HANDS_SEED"));
     storm::Random r(seed + 1);
     QApplication::setQuitOnLastWindowClosed(false);
@@ -129,7 +160,8 @@ TEST_CASE("random hands", "[.][hands]") {
         if (!answering) return;
         QTimer::singleShot(40, &p.window, tick);  // first: what is answered may ask again, and wait
         if (auto* popup = QApplication::activePopupWidget()) {
-            chance(r, 0.3) ? QTest::keyClick(popup, Qt::Key_Down) : QTest::keyClick(popup, chance(r, 0.5) ? Qt::Key_Return : Qt::Key_Escape);
+            chance(r, 0.3) ? QTest::keyClick(popup, Qt::Key_Down)
+                           : QTest::keyClick(popup, chance(r, 0.5) ? Qt::Key_Return : Qt::Key_Escape);
             return;
         }
         auto* modal = QApplication::activeModalWidget();
@@ -138,7 +170,15 @@ TEST_CASE("random hands", "[.][hands]") {
         b ? b->click() : (void)QTest::keyClick(modal, chance(r, 0.2) ? Qt::Key_Return : Qt::Key_Escape);
     };
     tick();
-    const std::vector<QKeySequence> keys{QKeySequence("F2"), QKeySequence("F3"), QKeySequence("F4"), QKeySequence("F5"), QKeySequence("F6"), QKeySequence("F1"), QKeySequence("Ctrl+Z"), QKeySequence("Ctrl+Shift+Z"), QKeySequence("Ctrl+G"), QKeySequence("Ctrl+K"), QKeySequence("Ctrl+U"), QKeySequence("Ctrl+D"), QKeySequence("Ctrl+S"), QKeySequence("Ctrl+N"), QKeySequence("Ctrl+,"), QKeySequence("Esc"), QKeySequence("Tab"), QKeySequence("Return"), QKeySequence("Delete"), QKeySequence("Left"), QKeySequence("Right"), QKeySequence("Up"), QKeySequence("Down"), QKeySequence("Shift+Up"), QKeySequence("Home"), QKeySequence("End"), QKeySequence("Space"), QKeySequence("Alt+Left"), QKeySequence("Ctrl+Shift+C"), QKeySequence("Ctrl+O"), QKeySequence("Ctrl+E"), QKeySequence("Ctrl+I")};
+    const std::vector<QKeySequence> keys{
+        QKeySequence("F2"),           QKeySequence("F3"),     QKeySequence("F4"),     QKeySequence("F5"),
+        QKeySequence("F6"),           QKeySequence("F1"),     QKeySequence("Ctrl+Z"), QKeySequence("Ctrl+Shift+Z"),
+        QKeySequence("Ctrl+G"),       QKeySequence("Ctrl+K"), QKeySequence("Ctrl+U"), QKeySequence("Ctrl+D"),
+        QKeySequence("Ctrl+S"),       QKeySequence("Ctrl+N"), QKeySequence("Ctrl+,"), QKeySequence("Esc"),
+        QKeySequence("Tab"),          QKeySequence("Return"), QKeySequence("Delete"), QKeySequence("Left"),
+        QKeySequence("Right"),        QKeySequence("Up"),     QKeySequence("Down"),   QKeySequence("Shift+Up"),
+        QKeySequence("Home"),         QKeySequence("End"),    QKeySequence("Space"),  QKeySequence("Alt+Left"),
+        QKeySequence("Ctrl+Shift+C"), QKeySequence("Ctrl+O"), QKeySequence("Ctrl+E"), QKeySequence("Ctrl+I")};
     double first = 0;
     const double began = computed();
     QElapsedTimer all;
@@ -178,11 +218,13 @@ TEST_CASE("random hands", "[.][hands]") {
             heart.doing(QString("dragging on ") + (w ? w->metaObject()->className() : ""));
             if (w) {
                 const auto at = [&] { return QPoint(below(r, w->width()), below(r, w->height())); };
-                QTest::mousePress(w, chance(r, 0.8) ? Qt::LeftButton : Qt::RightButton, chance(r, 0.2) ? Qt::ShiftModifier : Qt::NoModifier, at());
+                QTest::mousePress(w, chance(r, 0.8) ? Qt::LeftButton : Qt::RightButton,
+                                  chance(r, 0.2) ? Qt::ShiftModifier : Qt::NoModifier, at());
                 for (int k = below(r, 5); k > 0; --k) QTest::mouseMove(w, at());
                 QTest::mouseRelease(w, Qt::LeftButton, Qt::NoModifier, at());
                 const QPointF where{at()};
-                QWheelEvent wheel(where, where, {}, {0, below(r, 480) - 240}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+                QWheelEvent wheel(where, where, {}, {0, below(r, 480) - 240}, Qt::NoButton, Qt::NoModifier,
+                                  Qt::NoScrollPhase, false);
                 QApplication::sendEvent(w, &wheel);
             }
         } else if (kind < 0.93) {
@@ -197,7 +239,8 @@ TEST_CASE("random hands", "[.][hands]") {
             chance(r, 0.7) ? live->listen(QString::fromLocal8Bit(probe.name)) : live->link().close();
         } else {
             heart.doing("another piece");
-            if (!p.session.plan().pieces.empty()) p.session.select(QString::fromStdString(any(r, p.session.plan().pieces).id));
+            if (!p.session.plan().pieces.empty())
+                p.session.select(QString::fromStdString(any(r, p.session.plan().pieces).id));
         }
         QCoreApplication::processEvents(QEventLoop::AllEvents, 5);
         if (chance(r, 0.05)) QTest::qWait(below(r, 120));
@@ -207,7 +250,8 @@ TEST_CASE("random hands", "[.][hands]") {
             p.window.melt()->live()->link().close();
             p.window.sheet()->hide();
             p.window.resize(1280, 800);
-            for (int k = 0; k < 60; ++k) {  // answers of other plans are remembered for a while: until these have taken their place
+            for (int k = 0; k < 60;
+                 ++k) {  // answers of other plans are remembered for a while: until these have taken their place
                 Plan plan = io::demoPlan(kNow);
                 plan.pieces.resize(1);
                 plan.pieces[0].coats()[0].drain = Measure(20 + k);
@@ -229,7 +273,10 @@ TEST_CASE("random hands", "[.][hands]") {
     const qint64 longest = heart.longest;
     QTest::qWait(5000);
     const double idle = (computed() - before) / 5;
-    std::cout << "hands: " << actions << " actions in " << all.elapsed() / 1000 << " s (" << computed() - began << " s of computing), seed " << seed << "; longest hold " << longest << " ms (" << heart.then.toStdString() << "); memory " << first << " to " << last << " MB over " << hours * 60 * 2 / 3 << " min; idle " << 100 * idle << " % of a core\n";
+    std::cout << "hands: " << actions << " actions in " << all.elapsed() / 1000 << " s (" << computed() - began
+              << " s of computing), seed " << seed << "; longest hold " << longest << " ms ("
+              << heart.then.toStdString() << "); memory " << first << " to " << last << " MB over "
+              << hours * 60 * 2 / 3 << " min; idle " << 100 * idle << " % of a core\n";
     CHECK(p.window.isVisible());
     if (!qEnvironmentVariableIsSet("UOVO_SLOW")) CHECK(longest < 2000);
     CHECK(idle < 0.06);  // the heartbeat and the hostile thread themselves

@@ -1,4 +1,5 @@
-// Will it hold, in the real window: the strip of cases, the stress on the stage, loads typed and dragged, ways taken, the snap test.
+// Will it hold, in the real window: the strip of cases, the stress on the stage, loads typed and dragged, ways taken,
+// the snap test.
 #include "program.h"
 #include "support.h"
 
@@ -115,11 +116,13 @@ TEST_CASE("the weakest case is told in the answers, and a way out is taken and c
     REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->cards().empty(); }, 8000));
     const double before = shown(p).margin;
     QPushButton* more = nullptr;  // the one that is shown: what it was before goes with the next events
-    REQUIRE(QTest::qWaitFor([&] {
-        for (auto* b : h->findChildren<QPushButton*>("coatMore"))
-            if (b->isVisible()) more = b;
-        return more != nullptr;
-    }, 8000));
+    REQUIRE(QTest::qWaitFor(
+        [&] {
+            for (auto* b : h->findChildren<QPushButton*>("coatMore"))
+                if (b->isVisible()) more = b;
+            return more != nullptr;
+        },
+        8000));
     QTest::mouseClick(more, Qt::LeftButton);
     p.answered();
     CHECK(p.piece().coats().size() == 2);
@@ -251,7 +254,8 @@ TEST_CASE("a snap test of own bars replaces the book's figure, and the verdict f
     CHECK(result->text().contains("book"));
     const auto field = [&](int bar, const char* what) {
         for (auto* f : page->findChildren<FigureField*>())
-            if (f->place() == QStringLiteral("snaps/%1/%2").arg(bar).arg(QLatin1String(what)) && !f->isHidden()) return f;
+            if (f->place() == QStringLiteral("snaps/%1/%2").arg(bar).arg(QLatin1String(what)) && !f->isHidden())
+                return f;
         return static_cast<FigureField*>(nullptr);
     };
     for (int i = 0; i < 5; ++i) {

@@ -1,4 +1,5 @@
-// Nothing on screen lies on anything else, is cut off or too small to read: every place and piece, at three sizes of the window.
+// Nothing on screen lies on anything else, is cut off or too small to read: every place and piece, at three sizes of
+// the window.
 #include <QAbstractButton>
 #include <QComboBox>
 #include <QLabel>
@@ -12,12 +13,16 @@ namespace {
 bool isShown(const QWidget* w) { return w->isVisible() && w->width() > 0 && w->height() > 0; }
 
 /// What a person reads or presses: leaves of the tree of widgets.
-bool isLeaf(const QWidget* w) { return qobject_cast<const QAbstractButton*>(w) || qobject_cast<const QLabel*>(w) || qobject_cast<const QLineEdit*>(w) || qobject_cast<const QComboBox*>(w); }
+bool isLeaf(const QWidget* w) {
+    return qobject_cast<const QAbstractButton*>(w) || qobject_cast<const QLabel*>(w) ||
+           qobject_cast<const QLineEdit*>(w) || qobject_cast<const QComboBox*>(w);
+}
 
 /// Rectangle on the window, what scroll areas cut off taken away.
 QRect seen(const QWidget* w, const QWidget* window) {
     QRect r(w->mapTo(window, QPoint(0, 0)), w->size());
-    for (const QWidget* p = w->parentWidget(); p && p != window; p = p->parentWidget()) r &= QRect(p->mapTo(window, QPoint(0, 0)), p->size());
+    for (const QWidget* p = w->parentWidget(); p && p != window; p = p->parentWidget())
+        r &= QRect(p->mapTo(window, QPoint(0, 0)), p->size());
     return r;
 }
 
@@ -31,13 +36,15 @@ QString words(const QWidget* w) {
 QStringList overlaps(QWidget* root, QWidget* window) {
     std::vector<QWidget*> leaves;
     for (auto* w : root->findChildren<QWidget*>())
-        if (isShown(w) && isLeaf(w) && !isLeaf(w->parentWidget()) && !qobject_cast<QComboBox*>(w->parentWidget())) leaves.push_back(w);
+        if (isShown(w) && isLeaf(w) && !isLeaf(w->parentWidget()) && !qobject_cast<QComboBox*>(w->parentWidget()))
+            leaves.push_back(w);
     QStringList out;
     for (size_t i = 0; i < leaves.size(); ++i)
         for (size_t k = 0; k < i; ++k) {
             if (leaves[i]->isAncestorOf(leaves[k]) || leaves[k]->isAncestorOf(leaves[i])) continue;
             const QRect both = seen(leaves[i], window) & seen(leaves[k], window);
-            if (both.width() > 3 && both.height() > 3) out << words(leaves[i]) + QStringLiteral(" | ") + words(leaves[k]);
+            if (both.width() > 3 && both.height() > 3)
+                out << words(leaves[i]) + QStringLiteral(" | ") + words(leaves[k]);
         }
     return out;
 }

@@ -198,7 +198,9 @@ TEST_CASE("without a device the figures are typed, and do the same") {
     CHECK(typed->complaint()->text().contains("No thermometer"));
 }
 
-TEST_CASE("another pot may be looked at while one is tempered: the run goes on, says whose it is, and its curve waits there") {
+TEST_CASE(
+    "another pot may be looked at while one is tempered: the run goes on, says whose it is, and its curve waits "
+    "there") {
     Program p;
     auto* m = melt(p);
     auto* live = m->live();

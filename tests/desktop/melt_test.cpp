@@ -59,7 +59,9 @@ TEST_CASE("another way to temper changes the steps at once, is kept in the plan,
     REQUIRE(p.session.plan().melting.count(id));
     CHECK(p.session.plan().melting.at(id).method == temper::Method::Butter);
     bool crystals = false;
-    for (auto* l : m->findChildren<QLabel*>()) crystals = crystals || (l->isVisible() && l->text().contains("cocoa-butter crystals") && l->text().startsWith("Mix"));
+    for (auto* l : m->findChildren<QLabel*>())
+        crystals =
+            crystals || (l->isVisible() && l->text().contains("cocoa-butter crystals") && l->text().startsWith("Mix"));
     CHECK(crystals);
     auto* vessel = m->findChild<QComboBox*>("temperVessel");
     pick(method, 0);
@@ -82,7 +84,9 @@ TEST_CASE("what stands in the cupboard is taken off the list, a price makes a co
     const std::string id = p.session.answers()->pots[0].key.chocolate;
     auto* shopping = m->shopping();
     const QString all = shopping->text();
-    const auto field = [&](const char* what) { return QStringLiteral("pantry/%1/%2").arg(QString::fromStdString(id), QLatin1String(what)); };
+    const auto field = [&](const char* what) {
+        return QStringLiteral("pantry/%1/%2").arg(QString::fromStdString(id), QLatin1String(what));
+    };
     FigureField* have = nullptr;
     for (auto* f : shopping->findChildren<FigureField*>())
         if (f->place() == field("mass")) have = f;
@@ -183,7 +187,8 @@ TEST_CASE("a colour is mixed from a pot: its page, the pieces that take it, its 
     for (auto* l : m->findChildren<QLabel*>("mixing")) lines += l->isVisible();
     CHECK(lines >= 3);
     bool listed = false;
-    for (auto* l : m->shopping()->findChildren<QLabel*>("supply")) listed = listed || l->text().contains("Ember", Qt::CaseInsensitive);
+    for (auto* l : m->shopping()->findChildren<QLabel*>("supply"))
+        listed = listed || l->text().contains("Ember", Qt::CaseInsensitive);
     CHECK(listed);
     CHECK(m->shopping()->csv().contains("Oil colour"));
     for (auto* f : page->findChildren<FigureField*>())

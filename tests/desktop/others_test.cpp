@@ -1,4 +1,5 @@
-// Nothing of anyone's is lost: files that others write, offers that wait, models of the same name, plans as large as they may be.
+// Nothing of anyone's is lost: files that others write, offers that wait, models of the same name, plans as large as
+// they may be.
 #include <QSignalSpy>
 
 #include "core/form/rock.h"
@@ -146,7 +147,8 @@ TEST_CASE("a second model of the same name takes no other piece's model away") {
         p.window.files()->bring(path);
         REQUIRE(QTest::qWaitFor([&] { return !p.window.files()->isReading(); }, 20000));
         QPushButton* mm = nullptr;
-        REQUIRE(QTest::qWaitFor([&] { return (mm = p.window.findChild<QPushButton*>("unit/millimetres")) != nullptr; }, 3000));
+        REQUIRE(QTest::qWaitFor([&] { return (mm = p.window.findChild<QPushButton*>("unit/millimetres")) != nullptr; },
+                                3000));
         QTest::mouseClick(mm, Qt::LeftButton);
         REQUIRE(QTest::qWaitFor([&] { return !p.window.findChild<QPushButton*>("unit/millimetres"); }, 3000));
         return p.session.piece()->shape.mesh;
@@ -174,9 +176,7 @@ TEST_CASE("an edit beyond what a file holds is not made, and the window says why
     Document d(apart.path());
     d.setPlan(full, {});
     QSignalSpy refused(&d, &Document::refused);
-    d.edit("One more", [](Plan& plan) {
-        plan.pieces.push_back(newPiece(plan, "disc"));
-    });
+    d.edit("One more", [](Plan& plan) { plan.pieces.push_back(newPiece(plan, "disc")); });
     CHECK(refused.size() == 1);
     CHECK(d.plan() == full);
     CHECK_FALSE(d.canUndo());

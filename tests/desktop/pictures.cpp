@@ -103,7 +103,9 @@ TEST_CASE("a sheet of the shape place with each family in turn, to look at", "[.
     const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral("/tmp/uovo-families"));
     REQUIRE(QDir().mkpath(folder));
     int n = 0;
-    const auto save = [&] { REQUIRE(sheet.save(folder + QStringLiteral("/families-%1.png").arg((n - 1) / (kAcross * kDown) + 1))); };
+    const auto save = [&] {
+        REQUIRE(sheet.save(folder + QStringLiteral("/families-%1.png").arg((n - 1) / (kAcross * kDown) + 1)));
+    };
     for (const auto& f : form::families()) {
         if (f.id == "mesh") continue;
         p.session.select("moon");
@@ -115,7 +117,9 @@ TEST_CASE("a sheet of the shape place with each family in turn, to look at", "[.
         QTest::qWait(450);
         QPainter painter(&sheet);
         const int at = n++ % (kAcross * kDown);
-        painter.drawImage(QPoint(at % kAcross * kWidth, at / kAcross * kHeight), p.window.grab().toImage().scaled(kWidth, kHeight, Qt::IgnoreAspectRatio, Qt::SmoothTransformation));
+        painter.drawImage(
+            QPoint(at % kAcross * kWidth, at / kAcross * kHeight),
+            p.window.grab().toImage().scaled(kWidth, kHeight, Qt::IgnoreAspectRatio, Qt::SmoothTransformation));
         painter.end();
         if (at + 1 == kAcross * kDown) save();
     }

@@ -66,7 +66,8 @@ struct Program {
         const QPoint from = stage->handleAt(handle).toPoint();
         QTest::mousePress(stage, Qt::LeftButton, {}, from);
         for (int i = 1; i <= 5; ++i) {
-            QMouseEvent move(QEvent::MouseMove, QPointF(from + by * i / 5), stage->mapToGlobal(QPointF(from + by * i / 5)), Qt::NoButton, Qt::LeftButton, {});
+            QMouseEvent move(QEvent::MouseMove, QPointF(from + by * i / 5),
+                             stage->mapToGlobal(QPointF(from + by * i / 5)), Qt::NoButton, Qt::LeftButton, {});
             QApplication::sendEvent(stage, &move);
         }
         QTest::mouseRelease(stage, Qt::LeftButton, {}, from + by);

@@ -50,7 +50,8 @@ TEST_CASE("every piece of the demo evening is drawn") {
         REQUIRE(a);
         CHECK(a->problems.empty());
         CHECK(a->made);
-        CHECK(filled(p.window.shape()->picture(1), QColor(0xFB, 0xF6, 0xEC)) > 0.5);  // of the stage, in its tighter direction
+        CHECK(filled(p.window.shape()->picture(1), QColor(0xFB, 0xF6, 0xEC)) >
+              0.5);  // of the stage, in its tighter direction
         CHECK(p.window.shape()->coats()->isVisible());
         CHECK(p.window.shape()->coats()->steps().size() == piece.making.size());
         CHECK(p.window.shape()->solid()->isVisible() != piece.alongMeridian());
@@ -237,7 +238,8 @@ TEST_CASE("a coated bowl turns too, with its wall map and an egg beside it") {
     CHECK(stage->scene().bodies.size() == 1);
     CHECK(stage->scene().bodies[0].wall.size() == stage->scene().bodies[0].mesh.points.size());
     CHECK(form::inspect(stage->scene().bodies[0].mesh).sound());
-    const double grams = form::volume(stage->scene().bodies[0].mesh) * p.session.pieceAnswers("crater-bowl")->coating.densitySolid;
+    const double grams =
+        form::volume(stage->scene().bodies[0].mesh) * p.session.pieceAnswers("crater-bowl")->coating.densitySolid;
     CHECK(grams == Approx(p.grams()).epsilon(0.03));
     SolidView v = stage->view();
     v.map = true;
@@ -265,8 +267,10 @@ TEST_CASE("shapes, pictures and patterns are saved, the exported solid weighs wh
             if (!a->made->meridian)
                 for (const auto& item : a->made->assembly.items)
                     if (!item.edible) kg += item.shape.volume * a->coating.densitySolid;
-            // a wall from coats on a mesh follows its corners: a solid of straight edges takes less in than the coats put on
-            CHECK(form::volume(back->mesh) * 1e-9 * a->coating.densitySolid == Approx(kg).epsilon(a->made->meridian ? 0.01 : 0.04));
+            // a wall from coats on a mesh follows its corners: a solid of straight edges takes less in than the coats
+            // put on
+            CHECK(form::volume(back->mesh) * 1e-9 * a->coating.densitySolid ==
+                  Approx(kg).epsilon(a->made->meridian ? 0.01 : 0.04));
         }
     }
     p.session.select("comet-cone");
@@ -319,8 +323,12 @@ TEST_CASE("bad files are told and leave the plan unharmed") {
         f.write(bytes);
         return f.fileName();
     };
-    for (const auto& [name, bytes, says] : {std::tuple{"empty.stl", QByteArray(), "is empty"}, {"bad.ply", QByteArray("ply nonsense"), "damaged"}, {"cross.svg", QByteArray("<svg width='100mm' viewBox='0 0 100 100'><path d='M0 0L50 50L50 0L0 50Z'/></svg>"), "crosses itself"},
-                                            {"cake.txt", QByteArray("flour"), "neither"}}) {
+    for (const auto& [name, bytes, says] :
+         {std::tuple{"empty.stl", QByteArray(), "is empty"},
+          {"bad.ply", QByteArray("ply nonsense"), "damaged"},
+          {"cross.svg", QByteArray("<svg width='100mm' viewBox='0 0 100 100'><path d='M0 0L50 50L50 0L0 50Z'/></svg>"),
+           "crosses itself"},
+          {"cake.txt", QByteArray("flour"), "neither"}}) {
         INFO(name);
         p.window.files()->bring(write(name, bytes));
         REQUIRE(QTest::qWaitFor([&] { return !p.window.files()->isReading(); }, 10000));
@@ -339,7 +347,8 @@ TEST_CASE("an SVG outline becomes a sheet part with its hole") {
     p.answered();
     REQUIRE(part(p).family == "sheet");
     CHECK(part(p).points.size() == 2);
-    CHECK(p.session.pieceAnswers(p.session.selected().toStdString())->made->assembly.items[0].shape.volume == Approx((0.08 * 0.06 - 0.02 * 0.02) * 0.003).epsilon(1e-6));
+    CHECK(p.session.pieceAnswers(p.session.selected().toStdString())->made->assembly.items[0].shape.volume ==
+          Approx((0.08 * 0.06 - 0.02 * 0.02) * 0.003).epsilon(1e-6));
     QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
     CHECK(p.session.plan().pieces.size() == 7);
 }
@@ -361,7 +370,8 @@ TEST_CASE("a profile is drawn point by point, with mouse and keys, one that cros
     const size_t n = editor->profile().size();
     const QPoint rim = editor->at(n - 1).toPoint();
     QTest::mousePress(editor, Qt::LeftButton, {}, rim);
-    QMouseEvent move(QEvent::MouseMove, QPointF(rim + QPoint(40, 0)), editor->mapToGlobal(QPointF(rim + QPoint(40, 0))), Qt::NoButton, Qt::LeftButton, {});
+    QMouseEvent move(QEvent::MouseMove, QPointF(rim + QPoint(40, 0)), editor->mapToGlobal(QPointF(rim + QPoint(40, 0))),
+                     Qt::NoButton, Qt::LeftButton, {});
     QApplication::sendEvent(editor, &move);
     QTest::mouseRelease(editor, Qt::LeftButton, {}, rim + QPoint(40, 0));
     p.answered();

@@ -2,7 +2,6 @@
 #include <QColor>
 #include <QRegularExpression>
 #include <catch2/catch.hpp>
-#include <QRegularExpression>
 #include <cmath>
 
 #include "core/form/part.h"

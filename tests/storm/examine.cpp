@@ -19,9 +19,13 @@ std::string figures(const Answers& answers) {
         if (!(mass >= 0 && mass < 200)) return fmt::format("{} weighs {} kg", p->id, mass);
         for (const Answer& a : p->answers) {
             if (a.sentence.empty() || a.id.empty()) return fmt::format("{} has an answer without words", p->id);
-            if (a.sentence.find("nan") != std::string::npos || a.sentence.find("inf ") != std::string::npos) return fmt::format("{}: {}", p->id, a.sentence);
-            if (a.figure.dimension == Dimension::Length && std::isfinite(a.figure.value) && std::abs(a.figure.value) > 20) return fmt::format("{} of {} is {} m", a.id, p->id, a.figure.value);
-            if (a.figure.dimension == Dimension::Mass && std::isfinite(a.figure.value) && a.figure.value < 0) return fmt::format("{} of {} is {} kg", a.id, p->id, a.figure.value);
+            if (a.sentence.find("nan") != std::string::npos || a.sentence.find("inf ") != std::string::npos)
+                return fmt::format("{}: {}", p->id, a.sentence);
+            if (a.figure.dimension == Dimension::Length && std::isfinite(a.figure.value) &&
+                std::abs(a.figure.value) > 20)
+                return fmt::format("{} of {} is {} m", a.id, p->id, a.figure.value);
+            if (a.figure.dimension == Dimension::Mass && std::isfinite(a.figure.value) && a.figure.value < 0)
+                return fmt::format("{} of {} is {} kg", a.id, p->id, a.figure.value);
         }
     }
     if (answers.day) {
@@ -41,9 +45,11 @@ std::string examine(const Plan& plan, const Bounds& bounds, bool whole) {
     if (writePlan(*back) != text) return "written again it is another file";
     const double before = computed();
     const auto found = problems(*back, io::library());
-    if (const double took = computed() - before; took > bounds.checkSeconds) return fmt::format("the check takes {:.1f} s", took);
+    if (const double took = computed() - before; took > bounds.checkSeconds)
+        return fmt::format("the check takes {:.1f} s", took);
     for (const auto& p : found)
-        if (p.sentence.size() < 8 || p.where.empty()) return "a problem without words or place: " + p.where + ": " + p.sentence;
+        if (p.sentence.size() < 8 || p.where.empty())
+            return "a problem without words or place: " + p.where + ": " + p.sentence;
     if (!whole) return {};
     Cache cache;
     const auto answers = answer(*back, io::library(), cache);
@@ -55,7 +61,8 @@ std::string examine(const Plan& plan, const Bounds& bounds, bool whole) {
     }
     if (const auto wrong = figures(*answers); !wrong.empty()) return wrong;
     if (!nlohmann::json::accept(answersJson(*back, *answers))) return "the answers are no JSON";
-    if (const double took = computed() - before; took > bounds.answerSeconds) return fmt::format("the answers take {:.1f} s", took);
+    if (const double took = computed() - before; took > bounds.answerSeconds)
+        return fmt::format("the answers take {:.1f} s", took);
     return {};
 }
 

@@ -1,4 +1,5 @@
-// uovo-storm KIND COUNT [SEED]: plans, mutations, files, kills, disks. Ends with 1 when anything went wrong; says the worst it saw.
+// uovo-storm KIND COUNT [SEED]: plans, mutations, files, kills, disks. Ends with 1 when anything went wrong; says the
+// worst it saw.
 #include <fmt/format.h>
 #include <sys/resource.h>
 #include <sys/wait.h>
@@ -49,7 +50,10 @@ public:
         std::fflush(stdout);
     }
     int close() const {
-        fmt::print("{}: {} trials, {} went wrong; slowest {:.2f} s of computing (trial {}), most memory {:.0f} MB (trial {})\n", kind_, trials_, wrong_, slowest_.seconds, slowestTrial_, largest_.megabytes, largestTrial_);
+        fmt::print(
+            "{}: {} trials, {} went wrong; slowest {:.2f} s of computing (trial {}), most memory {:.0f} MB (trial "
+            "{})\n",
+            kind_, trials_, wrong_, slowest_.seconds, slowestTrial_, largest_.megabytes, largestTrial_);
         return wrong_ ? 1 : 0;
     }
 
@@ -81,7 +85,11 @@ int mutations(int from, int count, unsigned seed) {
         const Trial t = inChild(
             [&]() -> std::string {
                 const auto plan = readPlan(text);
-                if (!plan) return plan.error().sentence.size() > 8 && plan.error().sentence.find("exception") == std::string::npos ? "" : "refused without words";
+                if (!plan)
+                    return plan.error().sentence.size() > 8 &&
+                                   plan.error().sentence.find("exception") == std::string::npos
+                               ? ""
+                               : "refused without words";
                 return examine(*plan, b, whole);
             },
             b.answerSeconds + 2, b.megabytes);
@@ -92,7 +100,8 @@ int mutations(int from, int count, unsigned seed) {
 
 int files(int from, int count, unsigned seed) {
     Tally tally("file");
-    const std::filesystem::path folder = std::filesystem::temp_directory_path() / fmt::format("uovo-storm-{}", ::getpid());
+    const std::filesystem::path folder =
+        std::filesystem::temp_directory_path() / fmt::format("uovo-storm-{}", ::getpid());
     std::filesystem::create_directories(folder);
     for (int i = from; i < from + count; ++i) {
         Random r = randomOf(seed + 2, i);
@@ -108,24 +117,29 @@ int files(int from, int count, unsigned seed) {
                 }
                 const auto began = std::chrono::steady_clock::now();
                 const auto read = io::readMeshFile(path);
-                if (const double took = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count(); took > kSlower * (io::kReaderSeconds + 2)) return fmt::format("{:.0f} s to say so", took);
+                if (const double took = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+                    took > kSlower * (io::kReaderSeconds + 2))
+                    return fmt::format("{:.0f} s to say so", took);
                 if (!read) return read.error().sentence.size() > 8 ? "" : "refused without words";
                 for (const auto& triangle : read->mesh.triangles)
                     for (const int c : triangle)
-                        if (c < 0 || static_cast<size_t>(c) >= read->mesh.points.size()) return "a triangle without corners";
+                        if (c < 0 || static_cast<size_t>(c) >= read->mesh.points.size())
+                            return "a triangle without corners";
                 return "";
             },
-            kSlower * io::kReaderSeconds, bounds().megabytes);
+            kSlower* io::kReaderSeconds, bounds().megabytes);
         tally.add(i, t, t.wrong.empty() ? "" : keep(fmt::format("file-{}-{}.{}", seed, i, ending), bytes));
     }
     std::filesystem::remove_all(folder);
     return tally.close();
 }
 
-/// A program that saves without end is killed at any moment: the file is always one of the plans, whole, and nothing else is left.
+/// A program that saves without end is killed at any moment: the file is always one of the plans, whole, and nothing
+/// else is left.
 int kills(int count, unsigned seed) {
     Tally tally("kill");
-    const std::filesystem::path folder = std::filesystem::temp_directory_path() / fmt::format("uovo-kills-{}", ::getpid());
+    const std::filesystem::path folder =
+        std::filesystem::temp_directory_path() / fmt::format("uovo-kills-{}", ::getpid());
     std::filesystem::create_directories(folder);
     const std::string path = (folder / "plan.uovo").string();
     (void)io::savePlan(path, io::demoPlan(20669L * 1440));
@@ -144,10 +158,8 @@ int kills(int count, unsigned seed) {
         ::kill(pid, SIGKILL);
         ::waitpid(pid, nullptr, 0);
         Trial t;
-        if (const auto plan = io::loadPlan(path); !plan)
-            t.wrong = plan.error().sentence;
-        else if (plan->pieces.size() != io::demoPlan(0).pieces.size())
-            t.wrong = "pieces are missing";
+        if (const auto plan = io::loadPlan(path); !plan) t.wrong = plan.error().sentence;
+        else if (plan->pieces.size() != io::demoPlan(0).pieces.size()) t.wrong = "pieces are missing";
         tally.add(i, t, "");
     }
     // What a killed writer left is one file at the most for each, and the next saving does not stumble over it.
@@ -160,7 +172,8 @@ int kills(int count, unsigned seed) {
 int disks(int count, unsigned seed) {
     Tally tally("disk");
     ::signal(SIGXFSZ, SIG_IGN);
-    const std::filesystem::path folder = std::filesystem::temp_directory_path() / fmt::format("uovo-disks-{}", ::getpid());
+    const std::filesystem::path folder =
+        std::filesystem::temp_directory_path() / fmt::format("uovo-disks-{}", ::getpid());
     std::filesystem::create_directories(folder);
     const std::string path = (folder / "plan.uovo").string();
     const Plan plan = io::demoPlan(20669L * 1440);
@@ -177,7 +190,9 @@ int disks(int count, unsigned seed) {
                 changed.name = "changed";
                 const auto saved = io::savePlan(path, changed);
                 if (saved) return "it says that it was saved";
-                return saved.error().sentence.find("not saved") == std::string::npos ? "without the reason: " + saved.error().sentence : "";
+                return saved.error().sentence.find("not saved") == std::string::npos
+                           ? "without the reason: " + saved.error().sentence
+                           : "";
             },
             20, 1000 * kLarger);
         tally.add(i, t, "");

@@ -9,22 +9,38 @@ using json = nlohmann::ordered_json;
 
 json strangeValue(Random& r) {
     switch (below(r, 16)) {
-        case 0: return nullptr;
-        case 1: return true;
-        case 2: return "";
-        case 3: return std::string(static_cast<size_t>(below(r, 20000)), 'a');
-        case 4: return "\xF0\x9F\x8D\xAB\u202E../../etc";
-        case 5: return -1;
-        case 6: return 0;
-        case 7: return 1e308;
-        case 8: return -1e-308;
-        case 9: return 9007199254740993LL;
-        case 10: return json::array();
-        case 11: return json::object();
-        case 12: return json::array({1, json::array({2, json::object()})});
-        case 13: return json{{"si", 3}, {"spread", -1}};
-        case 14: return json{{"si", "three"}};
-        default: return share(r) * 2 - 1;
+        case 0:
+            return nullptr;
+        case 1:
+            return true;
+        case 2:
+            return "";
+        case 3:
+            return std::string(static_cast<size_t>(below(r, 20000)), 'a');
+        case 4:
+            return "\xF0\x9F\x8D\xAB\u202E../../etc";
+        case 5:
+            return -1;
+        case 6:
+            return 0;
+        case 7:
+            return 1e308;
+        case 8:
+            return -1e-308;
+        case 9:
+            return 9007199254740993LL;
+        case 10:
+            return json::array();
+        case 11:
+            return json::object();
+        case 12:
+            return json::array({1, json::array({2, json::object()})});
+        case 13:
+            return json{{"si", 3}, {"spread", -1}};
+        case 14:
+            return json{{"si", "three"}};
+        default:
+            return share(r) * 2 - 1;
     }
 }
 
@@ -43,14 +59,24 @@ json* descend(json& j, Random& r, int stop) {
 void bytes(std::string& text, Random& r) {
     const auto place = [&] { return text.empty() ? 0 : static_cast<size_t>(r() % text.size()); };
     switch (below(r, 6)) {
-        case 0: text.resize(place()); break;
+        case 0:
+            text.resize(place());
+            break;
         case 1:
             for (int i = 1 + below(r, 20); i > 0 && !text.empty(); --i) text[place()] = static_cast<char>(r());
             break;
-        case 2: text.insert(place(), std::string(static_cast<size_t>(1 + below(r, 3000)), "[{\"\\0,"[below(r, 6)])); break;
-        case 3: text.erase(place(), static_cast<size_t>(below(r, 200))); break;
-        case 4: text.insert(place(), text.substr(place(), static_cast<size_t>(below(r, 5000)))); break;
-        case 5: text.insert(0, any<std::string>(r, {"\xEF\xBB\xBF", "{", std::string(1, '\0'), " "})); break;
+        case 2:
+            text.insert(place(), std::string(static_cast<size_t>(1 + below(r, 3000)), "[{\"\\0,"[below(r, 6)]));
+            break;
+        case 3:
+            text.erase(place(), static_cast<size_t>(below(r, 200)));
+            break;
+        case 4:
+            text.insert(place(), text.substr(place(), static_cast<size_t>(below(r, 5000))));
+            break;
+        case 5:
+            text.insert(0, any<std::string>(r, {"\xEF\xBB\xBF", "{", std::string(1, '\0'), " "}));
+            break;
     }
 }
 
@@ -61,7 +87,9 @@ std::string mutated(const std::string& text, Random& r) {
     for (int n = 1 + below(r, 4); n > 0; --n) {
         json* at = descend(j, r, 1 + below(r, 8));
         switch (below(r, 6)) {
-            case 0: *at = strangeValue(r); break;
+            case 0:
+                *at = strangeValue(r);
+                break;
             case 1:
                 if (at->is_structured() && !at->empty()) {
                     auto it = at->begin();
@@ -70,7 +98,8 @@ std::string mutated(const std::string& text, Random& r) {
                 }
                 break;
             case 2:
-                if (at->is_object()) (*at)[any<std::string>(r, {"x-mine", "si", "kind", "text", "id", "coats"})] = strangeValue(r);
+                if (at->is_object())
+                    (*at)[any<std::string>(r, {"x-mine", "si", "kind", "text", "id", "coats"})] = strangeValue(r);
                 break;
             case 3:
                 if (at->is_array() && !at->empty() && at->size() < 100) {

@@ -10,8 +10,8 @@
 namespace uovo::storm {
 namespace {
 
-bool tame = false;    // this plan stays within all limits
-bool corners = false; // all of its figures lie on their limits
+bool tame = false;     // this plan stays within all limits
+bool corners = false;  // all of its figures lie on their limits
 
 /// A figure of a field: mostly within its limits, now and then on them, beyond, far beyond, or no figure of this world.
 double figure(Random& r, double low, double high) {
@@ -58,7 +58,10 @@ form::Part part(Random& r, const form::Family& f, Plan& plan) {
     form::Part p = form::usual(f.id);
     const double often = any<double>(r, {0.2, 0.5, 1});
     for (const auto& field : f.fields)
-        if (chance(r, often)) p.values[field.key] = Measure(field.whole && field.dimension == Dimension::Count ? std::round(figure(r, field.low, field.high)) : figure(r, field.low, field.high));
+        if (chance(r, often))
+            p.values[field.key] = Measure(field.whole && field.dimension == Dimension::Count
+                                              ? std::round(figure(r, field.low, field.high))
+                                              : figure(r, field.low, field.high));
     for (const auto& c : f.choices)
         if (chance(r, 0.5)) p.choices[c.key] = any(r, c.options);
     if (f.points == "profile" && chance(r, 0.8)) p.points = {profile(r)};
@@ -75,7 +78,9 @@ form::Part part(Random& r, const form::Family& f, Plan& plan) {
             for (auto& q : stone.points) q.z *= 0.01;
         if (chance(r, 0.9)) plan.meshes[p.mesh] = std::make_shared<const form::Mesh>(std::move(stone));
     }
-    if (f.body == form::Body::Compound && chance(r, 0.3)) p.own[any<std::string>(r, {"handle", "base", "lid", "case", "cone", "wall"})][any<std::string>(r, {"width", "height", "wall", "thickness", "diameter"})] = Measure(figure(r, 0.001, 0.2));
+    if (f.body == form::Body::Compound && chance(r, 0.3))
+        p.own[any<std::string>(r, {"handle", "base", "lid", "case", "cone", "wall"})][any<std::string>(
+            r, {"width", "height", "wall", "thickness", "diameter"})] = Measure(figure(r, 0.001, 0.2));
     return p;
 }
 
@@ -99,7 +104,8 @@ PlannedCoat coat(Random& r) {
     strange(r, c.stay, 0, 7200, 0.5);
     c.scrape = chance(r, 0.2);
     if (c.where == coat::Where::Spots)
-        for (int i = below(r, 40); i >= 0; --i) c.spots.push_back({{0.1 * share(r) - 0.05, 0.1 * share(r) - 0.05, 0.1 * share(r)}, 0.1 + 3 * share(r)});
+        for (int i = below(r, 40); i >= 0; --i)
+            c.spots.push_back({{0.1 * share(r) - 0.05, 0.1 * share(r) - 0.05, 0.1 * share(r)}, 0.1 + 3 * share(r)});
     if (chance(r, 0.2)) c.chocolate = any(r, io::library().chocolates).id;
     return c;
 }
@@ -110,13 +116,20 @@ Step anyStep(Random& r, Plan& plan, const Piece& p) {
             InsertStep s;
             s.what = static_cast<InsertStep::What>(below(r, 4));
             s.name = any<std::string>(r, {"Stick", "Wafer", "Flag", ""});
-            if (s.what == InsertStep::What::Piece && !plan.pieces.empty()) s.piece = chance(r, 0.9) ? any(r, plan.pieces).id : p.id;
+            if (s.what == InsertStep::What::Piece && !plan.pieces.empty())
+                s.piece = chance(r, 0.9) ? any(r, plan.pieces).id : p.id;
             s.each = 1 + below(r, 4);
             strange(r, s.mass, 0, 0.05, 0.5);
             return s;
         }
         case 1: {
-            if (plan.toppings.empty() || chance(r, 0.3)) plan.toppings.push_back({.id = fmt::format("topping-{}", plan.toppings.size()), .name = any<std::string>(r, {"Crumbs", "Nuts", "Pearls"}), .grain = Measure(figure(r, 0.0002, 0.02)), .density = figure(r, 60, 3000), .allergens = chance(r, 0.5) ? "nuts" : "", .extra = {}});
+            if (plan.toppings.empty() || chance(r, 0.3))
+                plan.toppings.push_back({.id = fmt::format("topping-{}", plan.toppings.size()),
+                                         .name = any<std::string>(r, {"Crumbs", "Nuts", "Pearls"}),
+                                         .grain = Measure(figure(r, 0.0002, 0.02)),
+                                         .density = figure(r, 60, 3000),
+                                         .allergens = chance(r, 0.5) ? "nuts" : "",
+                                         .extra = {}});
             TopStep s;
             s.topping = any(r, plan.toppings).id;
             s.when = static_cast<TopStep::When>(below(r, 3));
@@ -155,8 +168,10 @@ Step anyStep(Random& r, Plan& plan, const Piece& p) {
             strange(r, s.table, 0, 1800, 0.3);
             return s;
         }
-        case 7: return TrimStep{};
-        default: return any<Step>(r, {ReleaseStep{}, JoinStep{}, LidStep{}});
+        case 7:
+            return TrimStep{};
+        default:
+            return any<Step>(r, {ReleaseStep{}, JoinStep{}, LidStep{}});
     }
 }
 
@@ -164,17 +179,23 @@ Piece piece(Random& r, Plan& plan) {
     Piece p;
     const auto& all = form::families();
     const int kind = below(r, static_cast<int>(all.size()) + 4);  // bowls and cups are what is made most
-    const auto& f = kind < 2 ? *form::family("balloon") : kind < 4 ? *form::family("cup") : all[static_cast<size_t>(kind - 4)];
+    const auto& f = kind < 2   ? *form::family("balloon")
+                    : kind < 4 ? *form::family("cup")
+                               : all[static_cast<size_t>(kind - 4)];
     p = newPiece(plan, f.id);
     p.shape = part(r, f, plan);
     p.chocolate = any(r, io::library().chocolates).id;
     if (chance(r, 0.15)) p.temper = material::Temper::Untempered;
-    if (chance(r, 0.15)) p.thinner = chance(r, 0.5) ? material::Thinner::CocoaButter : material::Thinner::VegetableOil, p.thinnerShare = figure(r, 0, 0.1);
-    if (chance(r, 0.5)) p.count = chance(r, 0.9) ? 1 + below(r, 60) : tame ? 500 : any<int>(r, {0, 499, 500, 501, 100000});
+    if (chance(r, 0.15))
+        p.thinner = chance(r, 0.5) ? material::Thinner::CocoaButter : material::Thinner::VegetableOil,
+        p.thinnerShare = figure(r, 0, 0.1);
+    if (chance(r, 0.5))
+        p.count = chance(r, 0.9) ? 1 + below(r, 60) : tame ? 500 : any<int>(r, {0, 499, 500, 501, 100000});
     if (p.alongMeridian() || (p.couldBeCoated() && chance(r, 0.6))) {
         p.coats() = usualCoats(p, plan, io::library());
         if (chance(r, 0.5)) p.coats().clear();
-        for (int i = below(r, 3); i > 0 || (p.coats().empty() && i == 0 && chance(r, 0.8)); --i) p.coats().push_back(coat(r));
+        for (int i = below(r, 3); i > 0 || (p.coats().empty() && i == 0 && chance(r, 0.8)); --i)
+            p.coats().push_back(coat(r));
         if (chance(r, 0.02)) p.coats().resize(9);
     }
     strange(r, p.wantedWall, 0, 0.01, 0.3);
@@ -191,16 +212,31 @@ Piece piece(Random& r, Plan& plan) {
     }
     while (chance(r, 0.35)) {  // steps of every sort, where they belong and where they do not
         Step step = anyStep(r, plan, p);
-        const size_t at = chance(r, 0.7) ? p.usualPlace(step) : static_cast<size_t>(below(r, static_cast<int>(p.making.size()) + 1));
+        const size_t at =
+            chance(r, 0.7) ? p.usualPlace(step) : static_cast<size_t>(below(r, static_cast<int>(p.making.size()) + 1));
         p.making.insert(p.making.begin() + static_cast<std::ptrdiff_t>(at), std::move(step));
     }
-    if (chance(r, 0.1) && !p.making.empty()) p.making.erase(p.making.begin() + below(r, static_cast<int>(p.making.size())));
+    if (chance(r, 0.1) && !p.making.empty())
+        p.making.erase(p.making.begin() + below(r, static_cast<int>(p.making.size())));
     if (chance(r, 0.05)) std::shuffle(p.making.begin(), p.making.end(), r);
     if (chance(r, 0.2)) p.survives = figure(r, 0.2, 1);
     if (chance(r, 0.2)) p.sits = static_cast<Sits>(below(r, 3));
-    if (chance(r, 0.2)) p.handling = {static_cast<Handling::Release>(below(r, 2)), chance(r, 0.5), static_cast<Handling::Lift>(below(r, 4)), static_cast<Handling::Carry>(below(r, 3)), {}};
-    if (chance(r, 0.2)) p.cast() = {"", Measure(1), Measure(figure(r, 26, 45)), Measure(figure(r, 0, 7200)), static_cast<coat::Place>(below(r, 3)), {}};
-    if (chance(r, 0.2)) p.loads[any<std::string>(r, {"fingers", "filling", "stack", "drop", "warm", "handle"})] = Measure(figure(r, 0, 50));
+    if (chance(r, 0.2))
+        p.handling = {static_cast<Handling::Release>(below(r, 2)),
+                      chance(r, 0.5),
+                      static_cast<Handling::Lift>(below(r, 4)),
+                      static_cast<Handling::Carry>(below(r, 3)),
+                      {}};
+    if (chance(r, 0.2))
+        p.cast() = {"",
+                    Measure(1),
+                    Measure(figure(r, 26, 45)),
+                    Measure(figure(r, 0, 7200)),
+                    static_cast<coat::Place>(below(r, 3)),
+                    {}};
+    if (chance(r, 0.2))
+        p.loads[any<std::string>(r, {"fingers", "filling", "stack", "drop", "warm", "handle"})] =
+            Measure(figure(r, 0, 50));
     return p;
 }
 
@@ -211,7 +247,9 @@ Plan randomPlan(Random& r) {
     plan.name = "Storm";
     tame = chance(r, 0.6);
     corners = tame && chance(r, 0.3);
-    plan.deadline = chance(r, 0.95) ? fmt::format("20{:02}-{:02}-{:02}T{:02}:{:02}", 26 + below(r, 5), 1 + below(r, 12), 1 + below(r, 28), below(r, 24), below(r, 60)) : any<std::string>(r, {"1970-01-01T00:10", "9999-12-31T23:59", "never", ""});
+    plan.deadline = chance(r, 0.95) ? fmt::format("20{:02}-{:02}-{:02}T{:02}:{:02}", 26 + below(r, 5), 1 + below(r, 12),
+                                                  1 + below(r, 28), below(r, 24), below(r, 60))
+                                    : any<std::string>(r, {"1970-01-01T00:10", "9999-12-31T23:59", "never", ""});
     if (chance(r, 0.3)) plan.units = UnitSystem::US;
     const int kinds = chance(r, 0.9) ? 1 + below(r, 4) : 5 + below(r, 20);
     for (int i = 0; i < kinds; ++i) {
@@ -230,8 +268,10 @@ Plan randomPlan(Random& r) {
     if (chance(r, 0.2)) k.hands = 1 + below(r, 9);
     if (chance(r, 0.2)) k.shelves = below(r, 10);
     if (chance(r, 0.1)) k.helpersFrom = any<std::string>(r, {"16:00", "25:00", "00:00"});
-    if (chance(r, 0.1)) plan.pantry.push_back({any(r, io::library().chocolates).id, Measure(figure(r, 0, 5)), "2027-03-01", 12, {}});
-    if (chance(r, 0.1)) plan.melting[any(r, io::library().chocolates).id].method = static_cast<temper::Method>(below(r, 6));
+    if (chance(r, 0.1))
+        plan.pantry.push_back({any(r, io::library().chocolates).id, Measure(figure(r, 0, 5)), "2027-03-01", 12, {}});
+    if (chance(r, 0.1))
+        plan.melting[any(r, io::library().chocolates).id].method = static_cast<temper::Method>(below(r, 6));
     if (chance(r, 0.1)) {
         material::Colour c;
         c.id = "dusk";

@@ -1,4 +1,5 @@
-// Storms: thousands of random trials, each in a process of its own with bounded time and memory. scripts/storm.sh runs them.
+// Storms: thousands of random trials, each in a process of its own with bounded time and memory. scripts/storm.sh runs
+// them.
 #pragma once
 #include <ctime>
 #include <functional>
@@ -15,7 +16,9 @@ inline double share(Random& r) { return std::uniform_real_distribution<double>(0
 inline int below(Random& r, int n) { return n <= 1 ? 0 : static_cast<int>(r() % static_cast<unsigned>(n)); }
 inline bool chance(Random& r, double p) { return share(r) < p; }
 template <class T>
-const T& any(Random& r, const std::vector<T>& of) { return of[static_cast<size_t>(below(r, static_cast<int>(of.size())))]; }
+const T& any(Random& r, const std::vector<T>& of) {
+    return of[static_cast<size_t>(below(r, static_cast<int>(of.size())))];
+}
 
 /// Bounds that every trial keeps: docs/models.md, "Limits".
 struct Bounds {
@@ -24,9 +27,9 @@ struct Bounds {
 };
 
 struct Trial {
-    std::string wrong;       ///< what is not as it should be; empty when all is well
-    double seconds = 0;      ///< of computing
-    double megabytes = 0;    ///< at the most
+    std::string wrong;     ///< what is not as it should be; empty when all is well
+    double seconds = 0;    ///< of computing
+    double megabytes = 0;  ///< at the most
 };
 
 /// s of computing that this process has taken.
@@ -36,7 +39,8 @@ inline double computed() {
     return static_cast<double>(t.tv_sec) + 1e-9 * static_cast<double>(t.tv_nsec);
 }
 
-/// Runs `work` in a child process. What it returns is what it found wrong; a signal, too long and too much are found here.
+/// Runs `work` in a child process. What it returns is what it found wrong; a signal, too long and too much are found
+/// here.
 /// @param seconds of computing after which it is killed, as much again of waiting
 Trial inChild(const std::function<std::string()>& work, double seconds, double megabytes);
 

@@ -53,19 +53,18 @@ Trial inChild(const std::function<std::string()>& work, double seconds, double m
     int status = 0;
     rusage used{};
     ::wait4(pid, &status, 0, &used);
-    const auto time = [](const timeval& t) { return static_cast<double>(t.tv_sec) + 1e-6 * static_cast<double>(t.tv_usec); };
+    const auto time = [](const timeval& t) {
+        return static_cast<double>(t.tv_sec) + 1e-6 * static_cast<double>(t.tv_usec);
+    };
     out.seconds = time(used.ru_utime) + time(used.ru_stime);
     out.megabytes = static_cast<double>(used.ru_maxrss) / 1000;
-    if (late)
-        out.wrong = fmt::format("it hangs: nothing for {:.0f} s", 3 * seconds);
+    if (late) out.wrong = fmt::format("it hangs: nothing for {:.0f} s", 3 * seconds);
     else if (WIFSIGNALED(status) && WTERMSIG(status) == SIGXCPU)
         out.wrong = fmt::format("longer than {:.0f} s", seconds);
-    else if (WIFSIGNALED(status))
-        out.wrong = fmt::format("ended by {} ({})", ::strsignal(WTERMSIG(status)), out.wrong);
+    else if (WIFSIGNALED(status)) out.wrong = fmt::format("ended by {} ({})", ::strsignal(WTERMSIG(status)), out.wrong);
     else if (!WIFEXITED(status) || WEXITSTATUS(status) != 0)
         out.wrong = fmt::format("ended with {} ({})", WEXITSTATUS(status), out.wrong);
-    else if (out.wrong.empty() && out.megabytes > megabytes)
-        out.wrong = fmt::format("{:.0f} MB", out.megabytes);
+    else if (out.wrong.empty() && out.megabytes > megabytes) out.wrong = fmt::format("{:.0f} MB", out.megabytes);
     return out;
 }
 

@@ -32,7 +32,8 @@ constexpr double kBrim = 0.008;  // m free below the pot's brim
 int piecesToMake(int needed, double p, double sure) {
     if (needed <= 0) return 0;
     if (p >= 1) return needed;
-    return smallest(needed, sure, [&](int m, int k) { return logChoose(m, k) + k * std::log(p) + (m - k) * std::log1p(-p); });
+    return smallest(needed, sure,
+                    [&](int m, int k) { return logChoose(m, k) + k * std::log(p) + (m - k) * std::log1p(-p); });
 }
 
 int piecesToMakeFromLog(int needed, int good, int bad, double sure, double a, double b) {
@@ -57,16 +58,19 @@ double potLevel(const material::Pot& pot, double volume) {
     return 0.5 * (low + high);
 }
 
-tl::expected<Bath, Problem> bathFor(const form::Meridian& former, double dip, const material::Pot& pot, double clearance) {
+tl::expected<Bath, Problem> bathFor(const form::Meridian& former, double dip, const material::Pot& pot,
+                                    double clearance) {
     const auto length = [](double m) { return format(m, Dimension::Length, UnitSystem::Metric); };
     const double level = clearance + dip;
     if (level > pot.height - kBrim)
         return tl::unexpected(Problem{pot.name + " is too low to dip " + length(dip) + " deep.", "pot"});
     for (int i = 0; i <= 20; ++i) {
         const double z = dip * i / 20;
-        const double inside = pot.baseDiameter / 2 + (pot.topDiameter - pot.baseDiameter) / 2 * (z + clearance) / pot.height;
+        const double inside =
+            pot.baseDiameter / 2 + (pot.topDiameter - pot.baseDiameter) / 2 * (z + clearance) / pot.height;
         if (former.radiusAt(z) > inside - kSide)
-            return tl::unexpected(Problem{pot.name + " is too narrow for a piece " + length(2 * former.widest()) + " wide.", "pot"});
+            return tl::unexpected(
+                Problem{pot.name + " is too narrow for a piece " + length(2 * former.widest()) + " wide.", "pot"});
     }
     Bath b;
     b.pot = pot.id;
@@ -76,26 +80,33 @@ tl::expected<Bath, Problem> bathFor(const form::Meridian& former, double dip, co
     return b;
 }
 
-tl::expected<Bath, Problem> bestBath(const form::Meridian& former, double dip, const std::vector<material::Pot>& pots, double clearance) {
+tl::expected<Bath, Problem> bestBath(const form::Meridian& former, double dip, const std::vector<material::Pot>& pots,
+                                     double clearance) {
     tl::expected<Bath, Problem> best = tl::unexpected(Problem{"There is no pot to dip in.", "pot"});
     for (const auto& pot : pots)
-        if (auto bath = bathFor(former, dip, pot, clearance); bath && (!best || bath->chocolate < best->chocolate)) best = bath;
+        if (auto bath = bathFor(former, dip, pot, clearance); bath && (!best || bath->chocolate < best->chocolate))
+            best = bath;
     if (!best)
-        best = tl::unexpected(Problem{"No pot here is deep and wide enough to dip this piece; spoon it on, or add a larger pot.", "pot"});
+        best = tl::unexpected(
+            Problem{"No pot here is deep and wide enough to dip this piece; spoon it on, or add a larger pot.", "pot"});
     return best;
 }
 
 std::string PotKey::id() const {
     std::string out = chocolate;
     if (temper == material::Temper::Untempered) out += "-untempered";
-    if (thinner != material::Thinner::None && thinnerShare > 0) out += fmt::format("-{}-{:g}", thinner == material::Thinner::CocoaButter ? "butter" : "oil", 100 * thinnerShare);
+    if (thinner != material::Thinner::None && thinnerShare > 0)
+        out +=
+            fmt::format("-{}-{:g}", thinner == material::Thinner::CocoaButter ? "butter" : "oil", 100 * thinnerShare);
     return out;
 }
 
-int packetsToBuy(double need, double have, double packet) { return packet > 0 ? static_cast<int>(std::ceil(std::max(0.0, need - have) / packet - 1e-9)) : 0; }
+int packetsToBuy(double need, double have, double packet) {
+    return packet > 0 ? static_cast<int>(std::ceil(std::max(0.0, need - have) / packet - 1e-9)) : 0;
+}
 
-std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<double>& packets, double bowlLoss, double spatulaLoss,
-                      double trimShare) {
+std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<double>& packets, double bowlLoss,
+                      double spatulaLoss, double trimShare) {
     std::vector<Pot> out;
     for (size_t i = 0; i < demands.size(); ++i) {
         const auto& d = demands[i];
@@ -119,7 +130,8 @@ std::vector<Pot> pots(const std::vector<Demand>& demands, const std::vector<doub
         const double aside = p.trim;  // must be melted besides what ends up in the pieces; a rim's trim is part of them
         p.trim = aside + p.pieces * trimShare;
         p.melt = p.pieces + aside + p.bath + p.tools;
-        p.melt += std::max(0.0, p.late - p.bath - p.trim);  // glue and patches come from what is left, as far as it goes
+        p.melt +=
+            std::max(0.0, p.late - p.bath - p.trim);  // glue and patches come from what is left, as far as it goes
         p.returned = p.bath + p.trim;
         p.consumed = p.melt - p.returned;
         p.packets = packetsToBuy(p.melt, 0, p.packet);
@@ -131,20 +143,24 @@ int fitOnShelf(double width, double depth, double d) {
     if (d <= 0 || d > width + 1e-9 || d > depth + 1e-9) return 0;
     const auto staggered = [&](double w, double h) {
         const int rows = 1 + static_cast<int>(std::floor((h - d) / (d * std::sqrt(3.0) / 2) + 1e-9));
-        const int full = static_cast<int>(std::floor(w / d + 1e-9)), shifted = static_cast<int>(std::floor((w - d / 2) / d + 1e-9));
+        const int full = static_cast<int>(std::floor(w / d + 1e-9)),
+                  shifted = static_cast<int>(std::floor((w - d / 2) / d + 1e-9));
         return (rows + 1) / 2 * full + rows / 2 * shifted;
     };
     const int grid = static_cast<int>(std::floor(width / d + 1e-9)) * static_cast<int>(std::floor(depth / d + 1e-9));
     return std::max({grid, staggered(width, depth), staggered(depth, width)});
 }
 
-int fitOnShelves(double width, double depth, double height, int shelves, const std::vector<Footprint>& parts, double gap) {
+int fitOnShelves(double width, double depth, double height, int shelves, const std::vector<Footprint>& parts,
+                 double gap) {
     constexpr double kLost = 0.25;  // of a shelf with parts of several shapes
     const auto alone = [&](const Footprint& p) {
         if (p.height > height + 1e-9) return 0;
         if (p.round) return fitOnShelf(width, depth, std::max(p.length, p.width) + gap);
         const double a = p.length + gap, b = p.width + gap;
-        const auto rows = [&](double x, double y) { return static_cast<int>(std::floor(width / x + 1e-9)) * static_cast<int>(std::floor(depth / y + 1e-9)); };
+        const auto rows = [&](double x, double y) {
+            return static_cast<int>(std::floor(width / x + 1e-9)) * static_cast<int>(std::floor(depth / y + 1e-9));
+        };
         return std::max(rows(a, b), rows(b, a));
     };
     if (parts.empty()) return 0;

@@ -11,9 +11,12 @@ namespace {
 
 /// Inverse of the normal distribution, Acklam's rational approximation (relative error 1e-9).
 double normalQuantile(double p) {
-    static constexpr std::array a{-39.69683028665376, 220.9460984245205, -275.9285104469687, 138.3577518672690, -30.66479806614716, 2.506628277459239};
-    static constexpr std::array b{-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972, -13.28068155288572};
-    static constexpr std::array c{-0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968, 2.938163982698783};
+    static constexpr std::array a{-39.69683028665376, 220.9460984245205,  -275.9285104469687,
+                                  138.3577518672690,  -30.66479806614716, 2.506628277459239};
+    static constexpr std::array b{-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972,
+                                  -13.28068155288572};
+    static constexpr std::array c{-0.007784894002430293, -0.3223964580411365, -2.400758277161838,
+                                  -2.549732539343734,    4.374664141464968,   2.938163982698783};
     static constexpr std::array d{0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416};
     if (p < 0.02425 || p > 1 - 0.02425) {
         const double q = std::sqrt(-2 * std::log(std::min(p, 1 - p)));
@@ -28,11 +31,12 @@ double normalQuantile(double p) {
 
 constexpr double kNinety = 3.289707253902945;  // width of the 5–95 % range in standard deviations
 constexpr size_t kDraws = 16;
-constexpr double kEdge = 0.002;   // m of a rim's bead that is not told as the thinnest place
+constexpr double kEdge = 0.002;  // m of a rim's bead that is not told as the thinnest place
 
 }  // namespace
 
-std::vector<tl::expected<CoatsResult, Problem>> coatAll(const std::vector<CoatJob>& jobs, std::stop_token stop, size_t threads) {
+std::vector<tl::expected<CoatsResult, Problem>> coatAll(const std::vector<CoatJob>& jobs, std::stop_token stop,
+                                                        size_t threads) {
     std::vector<tl::expected<CoatsResult, Problem>> out(jobs.size());
     const auto part = [&](size_t first) {
         for (size_t i = first; i < jobs.size(); i += threads) out[i] = coat(jobs[i], stop);
@@ -72,7 +76,7 @@ WallFigures figures(const std::vector<double>& wall, const form::Profile& profil
 tl::expected<Band, Problem> band(const CoatJob& coarse, const Uncertainty& u, std::stop_token stop) {
     std::vector<CoatJob> jobs(kDraws + 1, coarse);
     std::mt19937 random(2726);  // of the first 20 000 seeds the one whose four draws are least correlated (0.056)
-    const auto strata = [&] {  // one draw in each sixteenth, shuffled by hand so that every library does the same
+    const auto strata = [&] {   // one draw in each sixteenth, shuffled by hand so that every library does the same
         std::array<double, kDraws> s;
         for (size_t i = 0; i < kDraws; ++i) s[i] = (static_cast<double>(i) + 0.5) / kDraws;
         for (size_t i = kDraws - 1; i > 0; --i) std::swap(s[i], s[random() % (i + 1)]);

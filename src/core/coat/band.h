@@ -5,7 +5,8 @@
 namespace uovo::coat {
 
 /// Runs jobs on some threads; results in the order of the jobs, the same for any number of threads.
-std::vector<tl::expected<CoatsResult, Problem>> coatAll(const std::vector<CoatJob>& jobs, std::stop_token stop = {}, size_t threads = 2);
+std::vector<tl::expected<CoatsResult, Problem>> coatAll(const std::vector<CoatJob>& jobs, std::stop_token stop = {},
+                                                        size_t threads = 2);
 
 /// What is uncertain about a coat, as 5–95 % ranges.
 struct Uncertainty {

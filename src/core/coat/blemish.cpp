@@ -36,7 +36,9 @@ std::vector<Blemish> blemishes(const Surface& s, const std::vector<double>& wall
             if (b.area > kLeast) out.push_back(b);
         }
     }
-    std::stable_sort(out.begin(), out.end(), [](const Blemish& a, const Blemish& b) { return a.kind != b.kind ? a.kind < b.kind : a.area > b.area; });
+    std::stable_sort(out.begin(), out.end(), [](const Blemish& a, const Blemish& b) {
+        return a.kind != b.kind ? a.kind < b.kind : a.area > b.area;
+    });
     return out;
 }
 

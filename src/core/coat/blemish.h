@@ -4,14 +4,15 @@
 
 namespace uovo::coat {
 
-inline constexpr double kBare = 1e-4;       ///< m: a thinner wall is bare
-inline constexpr double kTight = 0.004;     ///< m: a groove narrower than this radius, 8 mm across, shuts air in (judgement)
+inline constexpr double kBare = 1e-4;  ///< m: a thinner wall is bare
+inline constexpr double kTight =
+    0.004;  ///< m: a groove narrower than this radius, 8 mm across, shuts air in (judgement)
 
 struct Blemish {
     enum class Kind { Bare, Groove } kind = Kind::Bare;
-    form::Vec3 at;      ///< m, its middle
-    double area = 0;    ///< m²
-    size_t part = 0;    ///< index of the assembly's item
+    form::Vec3 at;             ///< m, its middle
+    double area = 0;           ///< m²
+    size_t part = 0;           ///< index of the assembly's item
     std::vector<int> corners;  ///< of the mesh that lie in it
 };
 

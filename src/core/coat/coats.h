@@ -13,19 +13,24 @@ namespace uovo::coat {
 
 /// How the chocolate gets onto the former. Turn: some is closed in and turned about; Press: the rim into a plate of it.
 enum class Way { Dip, Pour, Brush, Turn, Press };
-inline constexpr double kPressed = 0.005;  ///< m of rim that goes into the plate
-inline constexpr double kBrushBand = 0.015;  ///< m, as wide as a brush goes round a rim
-inline constexpr double kSwirl = 60;         ///< s in which hands bring every side down once
-inline constexpr double kBrushSets = 600;    ///< s, a thin brushed coat on a cold shell
+inline constexpr double kPressed = 0.005;     ///< m of rim that goes into the plate
+inline constexpr double kBrushBand = 0.015;   ///< m, as wide as a brush goes round a rim
+inline constexpr double kSwirl = 60;          ///< s in which hands bring every side down once
+inline constexpr double kBrushSets = 600;     ///< s, a thin brushed coat on a cold shell
 enum class Rest { Upright, Inverted, Hung };  ///< on its foot, rim down on a ring or rack, hanging by the knot
 enum class Place { Table, Fridge, Freezer };
-enum class Where { All, Rim, Foot, Spots };   ///< where a brush goes; Spots: where a person painted
-enum class Motion { Still, Spin, Over, Side };  ///< left as it rests, spun by hand every way, turned over time and again, on its side
+enum class Where { All, Rim, Foot, Spots };  ///< where a brush goes; Spots: where a person painted
+enum class Motion {
+    Still,
+    Spin,
+    Over,
+    Side
+};  ///< left as it rests, spun by hand every way, turned over time and again, on its side
 
 /// A place a person painted, in the former's own axes.
 struct Spot {
-    form::Vec3 at;        ///< m
-    double weight = 1;    ///< strokes
+    form::Vec3 at;      ///< m
+    double weight = 1;  ///< strokes
     bool operator==(const Spot&) const = default;
 };
 inline constexpr double kSpotRadius = 0.012;  ///< m, of a brush stroke: a 25 mm brush
@@ -37,22 +42,24 @@ struct CoatStep {
     Measure drain = 40;        ///< s held over the bath (dip) or upside down while pouring out
     Measure brushMass = 0.02;  ///< kg, brush only
     Where where = Where::All;
-    std::vector<Spot> spots;   ///< Where::Spots
-    Measure fill = 0.25;       ///< Turn: share of the former's room that is poured in
+    std::vector<Spot> spots;  ///< Where::Spots
+    Measure fill = 0.25;      ///< Turn: share of the former's room that is poured in
     Motion motion = Motion::Still;
-    Measure moveFor = 300;     ///< s of motion
-    Measure moveEvery = 60;    ///< s between turns (Over)
+    Measure moveFor = 300;        ///< s of motion
+    Measure moveEvery = 60;       ///< s between turns (Over)
     Place moveIn = Place::Table;  ///< where it is moved
-    Measure tap = 0;           ///< s of tapping on the table after it
-    bool scrape = false;       ///< what stands above the wall at the rim is scraped off
+    Measure tap = 0;              ///< s of tapping on the table after it
+    bool scrape = false;          ///< what stands above the wall at the rim is scraped off
     Rest rest = Rest::Upright;
-    Measure delay = 120;       ///< s on the table before it goes to `place`
+    Measure delay = 120;  ///< s on the table before it goes to `place`
     Place place = Place::Fridge;
-    Measure stay = 900;        ///< s in `place`
+    Measure stay = 900;  ///< s in `place`
     bool operator==(const CoatStep&) const = default;
 
     /// A round piece stays round under this coat: a profile can tell it.
-    bool round() const { return motion == Motion::Still && way != Way::Turn && where != Where::Spots && tap.value <= 0 && !scrape; }
+    bool round() const {
+        return motion == Motion::Still && way != Way::Turn && where != Where::Spots && tap.value <= 0 && !scrape;
+    }
 };
 
 /// Whether a coat is held to drain: over the bath, or upside down while it is poured out.
@@ -80,11 +87,11 @@ struct Climate {
 
 /// What a coat is made in and with: everything but the shape and the steps.
 struct CoatSetting : Melt {
-    std::vector<Melt> melts;    // one a coat where coats are of different chocolates, else empty
+    std::vector<Melt> melts;  // one a coat where coats are of different chocolates, else empty
     FormerHeat former;
-    bool shut = false;          // the chocolate looks into a closed form: no heat leaves there
+    bool shut = false;  // the chocolate looks into a closed form: no heat leaves there
     double lockFraction = 0.3;
-    double dipSpeed = 0.02;     // m/s vertical
+    double dipSpeed = 0.02;                    // m/s vertical
     double dipMost = 0.006, pourFilm = 0.006;  // m
     Climate climate;
 
@@ -110,22 +117,22 @@ struct CoatJob : CoatSetting {
 
 /// What one coat did. Thickness is of set chocolate, normal to the former, m a cell.
 struct CoatResult {
-    std::vector<double> wall;      ///< total after this coat
-    std::vector<double> perArea;   ///< the same as m³ per m² of the former, melt
-    double added = 0;              ///< kg this coat adds to the piece
-    double dripped = 0;            ///< kg that left the piece, over the bath and where it rested
-    double fell = 0;               ///< kg of them that fell where it rested: on the paper, the rack or the tray
-    double lockTypical = 0;        ///< s until half of the wall no longer flows; NaN when it did not
-    double lockLast = 0;           ///< s until no place flows; NaN when it did not
-    double footRadius = 0;         ///< m, of the flat foot on paper
-    double shellTemperature = 0;   ///< °C at the end
-    bool stillLiquid = false;      ///< something still flowed when the coat's time was over
+    std::vector<double> wall;     ///< total after this coat
+    std::vector<double> perArea;  ///< the same as m³ per m² of the former, melt
+    double added = 0;             ///< kg this coat adds to the piece
+    double dripped = 0;           ///< kg that left the piece, over the bath and where it rested
+    double fell = 0;              ///< kg of them that fell where it rested: on the paper, the rack or the tray
+    double lockTypical = 0;       ///< s until half of the wall no longer flows; NaN when it did not
+    double lockLast = 0;          ///< s until no place flows; NaN when it did not
+    double footRadius = 0;        ///< m, of the flat foot on paper
+    double shellTemperature = 0;  ///< °C at the end
+    bool stillLiquid = false;     ///< something still flowed when the coat's time was over
 };
 
 struct CoatsResult {
     std::vector<CoatResult> coats;
-    double mass = 0;   ///< kg in the piece
-    double error = 0;  ///< relative mass error of the whole schedule
+    double mass = 0;           ///< kg in the piece
+    double error = 0;          ///< relative mass error of the whole schedule
     std::vector<double> wall;  ///< after the last coat
 };
 

@@ -10,8 +10,8 @@ namespace uovo::coat {
 namespace {
 
 constexpr double kConverged = 3e-8;   // m; the mass is exact whatever is left
-constexpr double kLevel = 1e-6;      // m: no higher is as high
-constexpr double kFilletSlope = 0.4; // of the wedge beside the foot: thickness lost per arc length
+constexpr double kLevel = 1e-6;       // m: no higher is as high
+constexpr double kFilletSlope = 0.4;  // of the wedge beside the foot: thickness lost per arc length
 
 /// Tridiagonal solve in place; the answer is left in d.
 void thomas(std::vector<double>& a, std::vector<double>& b, std::vector<double>& c, std::vector<double>& d) {
@@ -38,9 +38,10 @@ double dipThickness(double U, double G, double tau0, double eta, double most) {
     return 0.5 * (low + high);
 }
 
-Film::Film(const form::Profile& profile, const material::Coating& coating, const heat::CrystalLaw& law, double lockFraction,
-           const FormerHeat& former, const FilmOptions& options, double room)
-    : FilmState(profile.area, profile.mean, profile.gauss, coating, law, lockFraction, former, options, room), p_(profile) {
+Film::Film(const form::Profile& profile, const material::Coating& coating, const heat::CrystalLaw& law,
+           double lockFraction, const FormerHeat& former, const FilmOptions& options, double room)
+    : FilmState(profile.area, profile.mean, profile.gauss, coating, law, lockFraction, former, options, room),
+      p_(profile) {
     const size_t n = profile.size();
     for (auto* x : {&drip_, &lower_, &diag_, &upper_, &rhs_, &trial_, &in_, &arrived_}) x->assign(n, 0.0);
     flux_.assign(n + 1, 0.0);
@@ -109,7 +110,8 @@ Film::FaceFlow Film::faceFlow(size_t f, double up) const {
     // coat/flux.h's Casson flux and shear rate with their square roots shared: this is the innermost line.
     const double width = p_.faceWidth[f], rootWall = std::sqrt(wall), difference = rootWall - rootTau_[out.from];
     const double r = rootTau_[out.from] / rootWall, y = 1 - r, rate = difference * difference / eta_[out.from];
-    const double q = width * gradient * m * m * m / (3 * eta_[out.from]) * y * y * y * (1 + r * (0.6 + r * (0.3 + 0.1 * r)));
+    const double q =
+        width * gradient * m * m * m / (3 * eta_[out.from]) * y * y * y * (1 + r * (0.6 + r * (0.3 + 0.1 * r)));
     out.flux = sign * q;
     out.byThickness = sign * m * rate * width;
     // dq/dG = (h² gammadot - 2q)/G, and G follows the thickness through the hydrostatic head; sign² = 1
@@ -135,8 +137,11 @@ bool Film::flow(double dt, const Surroundings& around) {
             diag_[i] = p_.area[i] * slopeOf(i, h);
             lower_[i] = upper_[i] = 0;
             double cap = -1;
-            // full under an overhang; it holds up to twice as much where the slope grows, so that no edge is drawn into the wall
-            if (const double lean = up * p_.normalZ[i]; i >= foot_ && lean < kOverhang + 0.1) cap = former_.dripCap * (p_.normalR.back() < 0 ? hangs(i) : 1.0) * (1 + std::max(0.0, (lean - kOverhang + 0.05) / 0.15));
+            // full under an overhang; it holds up to twice as much where the slope grows, so that no edge is drawn into
+            // the wall
+            if (const double lean = up * p_.normalZ[i]; i >= foot_ && lean < kOverhang + 0.1)
+                cap = former_.dripCap * (p_.normalR.back() < 0 ? hangs(i) : 1.0) *
+                      (1 + std::max(0.0, (lean - kOverhang + 0.05) / 0.15));
             if (i + 1 == n && rimLowest && !o_.openRim) cap = former_.rimBead;
             drip_[i] = 0;
             if (cap >= 0 && m > cap) {
@@ -230,7 +235,8 @@ bool Film::flow(double dt, const Surroundings& around) {
     if (gathers()) {
         for (size_t i = 0; i < n; ++i) {  // lowest places: what stands above the film beside them is a pool's
             const size_t left = i > 0 ? i - 1 : i, right = i + 1 < n ? i + 1 : i;
-            const bool lowest = hollowOf(i) >= 0 && lean_[i] > 0 && height_[i] <= height_[left] + kLevel && height_[i] <= height_[right] + kLevel;
+            const bool lowest = hollowOf(i) >= 0 && lean_[i] > 0 && height_[i] <= height_[left] + kLevel &&
+                                height_[i] <= height_[right] + kLevel;
             arrived_[i] = lowest ? std::max(0.0, v_[i] - 0.5 * (v_[left] + v_[right])) : 0;
         }
         levelPools(arrived_);
@@ -239,13 +245,15 @@ bool Film::flow(double dt, const Surroundings& around) {
 }
 
 double Film::standOnPaper() {
-    // The paper is a plane footFilm below the shell's lowest point as it was when the piece was set down. Chocolate fills
-    // the gap between paper and shell out to the foot's edge; beyond it a fillet falls off at kFilletSlope. The edge is as
-    // far out as the pool and the film inside it reach, and the gap never exceeds footMost.
+    // The paper is a plane footFilm below the shell's lowest point as it was when the piece was set down. Chocolate
+    // fills the gap between paper and shell out to the foot's edge; beyond it a fillet falls off at kFilletSlope. The
+    // edge is as far out as the pool and the film inside it reach, and the gap never exceeds footMost.
     if (std::isnan(plane_)) plane_ = b_[0] + former_.footFilm;
     const size_t n = v_.size();
     const auto gapAt = [&](size_t i) { return std::max((plane_ + p_.z[i]) / std::max(0.25, -p_.normalZ[i]), b_[i]); };
-    const auto filletAt = [&](size_t i, size_t edge) { return gapAt(edge) - kFilletSlope * (p_.arc[i] - p_.arc[edge]); };
+    const auto filletAt = [&](size_t i, size_t edge) {
+        return gapAt(edge) - kFilletSlope * (p_.arc[i] - p_.arc[edge]);
+    };
     const auto cost = [&](size_t i, double thickness) { return p_.area[i] * (volumeOf(i, thickness) - s_[i] - v_[i]); };
     const auto costOf = [&](size_t edge) {
         double sum = 0;

@@ -21,11 +21,13 @@ double criticalThickness(double H, double K, double least) {
 
 }  // namespace
 
-FilmState::FilmState(std::vector<double> area, const std::vector<double>& mean, const std::vector<double>& gauss, const material::Coating& coating,
-                     const heat::CrystalLaw& law, double lockFraction, const FormerHeat& former, const FilmOptions& options, double room)
+FilmState::FilmState(std::vector<double> area, const std::vector<double>& mean, const std::vector<double>& gauss,
+                     const material::Coating& coating, const heat::CrystalLaw& law, double lockFraction,
+                     const FormerHeat& former, const FilmOptions& options, double room)
     : c_(coating), law_(law), former_(former), o_(options), lockFraction_(lockFraction), area_(std::move(area)) {
     const size_t n = area_.size();
-    for (auto* x : {&v_, &s_, &b_, &h_, &X_, &eta_, &tau_, &rootTau_, &height_, &lean_, &deeper_, &poolSet_}) x->assign(n, 0.0);
+    for (auto* x : {&v_, &s_, &b_, &h_, &X_, &eta_, &tau_, &rootTau_, &height_, &lean_, &deeper_, &poolSet_})
+        x->assign(n, 0.0);
     T_.assign(n, options.heat ? room : 40);
     Tw_ = T_;
     Xs_.assign(n, 1.0);
@@ -42,7 +44,8 @@ FilmState::FilmState(std::vector<double> area, const std::vector<double>& mean, 
 }
 
 // In a concave corner v(h) turns back once the film is as thick as the fillet. Where dv/dh would fall below 0.3 (at
-// `critical_`) more volume is laid on as on a flat wall: mass stays exact, and a corner is never thicker than what is in it.
+// `critical_`) more volume is laid on as on a flat wall: mass stays exact, and a corner is never thicker than what is
+// in it.
 double FilmState::volumeOf(size_t i, double h) const {
     const auto exact = [&](double x) { return x * (1 + x * (H_[i] + K_[i] * x / 3)); };
     return h <= critical_[i] ? exact(h) : exact(critical_[i]) + (h - critical_[i]);
@@ -91,7 +94,8 @@ void FilmState::depositVolume(const std::vector<double>& perArea, double celsius
 }
 
 void FilmState::exchangeHeat(double dt, const Surroundings& around) {
-    const double rhoC = c_.densityMelt * c_.heatCapacity, rhoL = c_.densityMelt * c_.latentHeat, k2 = 2 * c_.conductivity;
+    const double rhoC = c_.densityMelt * c_.heatCapacity, rhoL = c_.densityMelt * c_.latentHeat,
+                 k2 = 2 * c_.conductivity;
     for (size_t i = 0; i < v_.size(); ++i) {
         const double shell = former_.capacity + rhoC * s_[i];
         const double back = around.formerSide > 0 ? 1 / (1 / around.formerSide + s_[i] / k2) : 0;
@@ -125,7 +129,8 @@ void FilmState::exchangeHeat(double dt, const Surroundings& around) {
             shellLatent += rhoL * kWallLayer * (Xn_[i] - before);
             bulk -= kWallLayer;
         }
-        const double film = rhoC * v_[i], open = 1 / (1 / around.openSide + v_[i] / k2), g = 1 / ((v_[i] + s_[i]) / k2 + 1e-4);
+        const double film = rhoC * v_[i], open = 1 / (1 / around.openSide + v_[i] / k2),
+                     g = 1 / ((v_[i] + s_[i]) / k2 + 1e-4);
         const double a11 = film + dt * (open + g), a12 = -dt * g, a22 = shell + dt * (back + g);
         const double r1 = film * T_[i] + rhoL * bulk * (next - X_[i]) + dt * open * around.air;
         const double r2 = shell * Tw_[i] + shellLatent + dt * back * around.air;
@@ -169,7 +174,8 @@ void FilmState::payHeat(bool wet) {
 bool FilmState::run(double seconds, const Surroundings& around, std::stop_token stop) {
     double left = seconds;
     if (turned(last_, around)) sinceEvent_ = 0;
-    if (around.air != last_.air || around.openSide != last_.openSide || around.formerSide != last_.formerSide) payHeat(true);
+    if (around.air != last_.air || around.openSide != last_.openSide || around.formerSide != last_.formerSide)
+        payHeat(true);
     last_ = around;
     while (left > 1e-9) {
         if (stop.stop_requested()) return false;
@@ -250,7 +256,8 @@ std::vector<double> FilmState::perArea() const {
     return out;
 }
 
-void FilmState::findHollows(const std::vector<char>& open, const std::vector<size_t>& link, const std::vector<int>& to) {
+void FilmState::findHollows(const std::vector<char>& open, const std::vector<size_t>& link,
+                            const std::vector<int>& to) {
     // A pool that set keeps its depth; one that is still liquid begins to run.
     level_.clear();
     poolSet_.assign(v_.size(), 0.0);
@@ -267,7 +274,8 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
     for (size_t i = 0; i < n; ++i) {
         const int k = hollows_.at(i);
         if (k >= 0) free[i] = stands(i) ? v_[i] : std::min(v_[i], arrived[i]);
-        if (k >= 0 && lean_[i] > kFillet && std::isfinite(critical_[i]))  // more than the fillet of a corner holds lies level
+        if (k >= 0 && lean_[i] > kFillet &&
+            std::isfinite(critical_[i]))  // more than the fillet of a corner holds lies level
             free[i] = std::max(free[i], std::min(v_[i], s_[i] + v_[i] - volumeOf(i, critical_[i])));
         taken[i] = s_[i] + v_[i] - free[i];
         if (free[i] <= 0) continue;
@@ -287,7 +295,9 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
     bool fell = false;  // a pool's surface has sunk from a place: as much film stays there as its yield stress holds
     for (size_t i = 0; i < n; ++i) {
         if (!stands(i) || !std::isnan(level[i]) || free[i] <= 0) continue;
-        const double stays = std::min(free[i], std::min(kWallLayer * hangs(i), tau_[i] / (rhoG * std::max(0.1, std::sqrt(std::max(0.0, 1 - lean_[i] * lean_[i]))))));
+        const double stays = std::min(
+            free[i], std::min(kWallLayer * hangs(i),
+                              tau_[i] / (rhoG * std::max(0.1, std::sqrt(std::max(0.0, 1 - lean_[i] * lean_[i]))))));
         free[i] -= stays;
         taken[i] += stays;
         volume[static_cast<size_t>(hollows_.at(i))] -= stays * area_[i];
@@ -312,7 +322,8 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
                 if (above <= 0) continue;
                 const double fluid = v_[i] - free[i], sine = std::sqrt(std::max(1e-4, 1 - lean_[i] * lean_[i]));
                 const double below = std::isnan(level[j]) ? v_[j] - free[j] : 0;  // a pool's shore has no film
-                const double most = filmAbove(below, tau_[i] / (rhoG * sine), sine / lean_[i], 0.5 * (spread_[i] + spread_[j]));
+                const double most =
+                    filmAbove(below, tau_[i] / (rhoG * sine), sine / lean_[i], 0.5 * (spread_[i] + spread_[j]));
                 if (!(fluid > most)) continue;
                 const double off = fluid - most;
                 free[i] += off;
@@ -338,7 +349,8 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
     }
     const double share = wanted > 0 ? (all - gone) / wanted : 0;
     if (wanted <= 0) gone = all;
-    // Only what has to move moves, so that a pool at rest sets from where it is shallow: its mixture is what others give.
+    // Only what has to move moves, so that a pool at rest sets from where it is shallow: its mixture is what others
+    // give.
     double moved = 0, heat = 0, crystals = 0;
     for (size_t i = 0; i < n; ++i) {
         want[i] *= share;

@@ -5,7 +5,8 @@
 
 namespace uovo::coat {
 
-// A film of thickness h driven by the pressure gradient G (Pa/m) has the wall shear stress tau_w = G h. With x = tau0/tau_w:
+// A film of thickness h driven by the pressure gradient G (Pa/m) has the wall shear stress tau_w = G h. With x =
+// tau0/tau_w:
 //   Newton   q = G h³/3eta
 //   Bingham  q = (G h³/3eta) (1-x)² (1 + x/2)
 //   Casson   q = (G h³/3eta) (1-r)³ (1 + 0.6 r + 0.3 r² + 0.1 r³),  r = √x
@@ -39,13 +40,15 @@ inline double cassonRate(double tau, double tau0, double eta) {
 /// @param G rho g sin(slope), Pa/m
 double dipThickness(double U, double G, double tau0, double eta, double most);
 
-/// Thickness in m of a film at rest a distance `d` uphill of where it is `below` thick: at the yield limit ρ g h dS/ds = τ₀ of its surface S
-/// over a wall of slope α, h/(H − h) dh = tan α ds with H = τ₀/(ρ g sin α), solved by F(h) = −h − H ln(1 − h/H).
+/// Thickness in m of a film at rest a distance `d` uphill of where it is `below` thick: at the yield limit ρ g h dS/ds
+/// = τ₀ of its surface S over a wall of slope α, h/(H − h) dh = tan α ds with H = τ₀/(ρ g sin α), solved by F(h) = −h −
+/// H ln(1 − h/H).
 inline double filmAbove(double below, double H, double tangent, double d) {
     const double from = std::min(below / H, 0.999), target = -from - std::log1p(-from) + tangent * d / H;
     if (target > 12) return H;
     double x = std::sqrt(-std::expm1(-2 * target));
-    for (int k = 0; k < 4; ++k) x = std::clamp(x - (-x - std::log1p(-x) - target) * (1 - x) / std::max(1e-9, x), 1e-6, 1 - 1e-7);
+    for (int k = 0; k < 4; ++k)
+        x = std::clamp(x - (-x - std::log1p(-x) - target) * (1 - x) / std::max(1e-9, x), 1e-6, 1 - 1e-7);
     return x * H;
 }
 

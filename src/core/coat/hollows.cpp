@@ -24,7 +24,8 @@ void Hollows::build(const Ground& ground, const std::vector<int>& order) {
     // that grows in it now, −1 once liquid runs out of it.
     std::vector<int> root(n, -1), node(n, -1);
     const auto find = [&](int i) {
-        while (root[static_cast<size_t>(i)] != i) i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
+        while (root[static_cast<size_t>(i)] != i)
+            i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
         return i;
     };
     const auto close = [&](int k, double z) {  // hollow k runs out at z
@@ -62,7 +63,8 @@ void Hollows::build(const Ground& ground, const std::vector<int>& order) {
             }
             auto &a = nodes_[static_cast<size_t>(node[i])], &b = nodes_[static_cast<size_t>(other)];
             // a dent is swallowed by its neighbour, so that the tree stays small on a flat floor
-            const bool dentA = a.left < 0 && height[i] - a.bottom < kRipple, dentB = b.left < 0 && height[i] - b.bottom < kRipple;
+            const bool dentA = a.left < 0 && height[i] - a.bottom < kRipple,
+                       dentB = b.left < 0 && height[i] - b.bottom < kRipple;
             if (dentA || dentB) {
                 const int kept = dentA ? other : node[i], gone = dentA ? node[i] : other;
                 nodes_[static_cast<size_t>(kept)].bottom = std::min(a.bottom, b.bottom);
@@ -140,7 +142,8 @@ double Hollows::held(const Node& node, double z, const std::vector<double>& take
 double Hollows::levelOf(const Node& node, double volume, const std::vector<double>& taken) const {
     double low = node.bottom, high = node.spill, surface = 0;
     if (high == kInfinite) {
-        for (size_t k = node.first; k < node.last; ++k) high = std::max(high == kInfinite ? low : high, (*g_.height)[cells_[k]]);
+        for (size_t k = node.first; k < node.last; ++k)
+            high = std::max(high == kInfinite ? low : high, (*g_.height)[cells_[k]]);
         high += 1e-9;
     }
     double z = low + 0.3 * (high - low);
@@ -163,7 +166,8 @@ double Hollows::fill(std::vector<double> volume, const std::vector<double>& take
         auto& r = room[static_cast<size_t>(k)];
         double surface = 0;
         const Node& node = nodes_[static_cast<size_t>(k)];
-        if (std::isnan(r)) r = node.spill == kInfinite ? kInfinite : std::max(0.0, held(node, node.spill, taken, surface));
+        if (std::isnan(r))
+            r = node.spill == kInfinite ? kInfinite : std::max(0.0, held(node, node.spill, taken, surface));
         return r;
     };
     double out = 0;
@@ -174,7 +178,9 @@ double Hollows::fill(std::vector<double> volume, const std::vector<double>& take
             volume[static_cast<size_t>(k)] += v;
             return;
         }
-        const auto in = [&](int child) { return volume[static_cast<size_t>(child)]; };  // children keep the sum of what is in them
+        const auto in = [&](int child) {
+            return volume[static_cast<size_t>(child)];
+        };  // children keep the sum of what is in them
         const double all = in(node.left) + in(node.right) + v, both = cap(node.left) + cap(node.right);
         volume[static_cast<size_t>(k)] = all;
         if (all >= both) {

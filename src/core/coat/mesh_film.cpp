@@ -9,14 +9,15 @@ namespace uovo::coat {
 using form::Vec3;
 
 namespace {
-constexpr double kClose = 3e-8;  // m; the mass is exact whatever is left
+constexpr double kClose = 3e-8;      // m; the mass is exact whatever is left
 constexpr double kTogether = 1e-4;   // m of gap
 constexpr double kLooksDown = 0.25;  // cosine from the plumb line: flatter shells come to lie on paper
-}
+}  // namespace
 
-MeshFilm::MeshFilm(const Surface& surface, const material::Coating& coating, const heat::CrystalLaw& law, double lockFraction,
-                   const FormerHeat& former, const FilmOptions& options, double room)
-    : FilmState(surface.area, surface.mean, surface.gauss, coating, law, lockFraction, former, options, room), p_(surface) {
+MeshFilm::MeshFilm(const Surface& surface, const material::Coating& coating, const heat::CrystalLaw& law,
+                   double lockFraction, const FormerHeat& former, const FilmOptions& options, double room)
+    : FilmState(surface.area, surface.mean, surface.gauss, coating, law, lockFraction, former, options, room),
+      p_(surface) {
     const size_t n = surface.size();
     for (auto* x : {&slope_, &drain_, &cap_, &inflow_, &inHeat_, &inCrystals_, &arrived_}) x->assign(n, 0.0);
     end_.assign(n, End::None);
@@ -145,10 +146,15 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
         // area (v(h) − s) + dt (outflow(h) + drip(h)) = have: increasing in h, so Newton's method from where it was
         const bool pressed = !paper_.empty() && paper_[i] > 0;  // between shell and paper: it runs nowhere
         const bool drips = end_[i] == End::Drip || end_[i] == End::Bead || pressed;
-        const double most = pressed ? paper_[i] - b_[i] : end_[i] == End::Drip && inside_ ? cap_[i] * hangs(i) : cap_[i];
-        const double slope = std::max(slope_[i], leastSlope), wallPerDepth = rhoG * slope, widthDrop = slope_[i] > 1e-9 && !pressed ? drain_[i] / slope : 0;
-        double low = b_[i], high = std::max(b_[i], (s_[i] + have / area_[i]) / kLeastSlope) + 1e-9, h = std::clamp(h_[i], b_[i], high), out = 0, drip = 0;
-        const auto flows = [&](double depth, double& byDepth) {  // m³/s, coat/flux.h's Casson flux with its roots shared
+        const double most = pressed                           ? paper_[i] - b_[i]
+                            : end_[i] == End::Drip && inside_ ? cap_[i] * hangs(i)
+                                                              : cap_[i];
+        const double slope = std::max(slope_[i], leastSlope), wallPerDepth = rhoG * slope,
+                     widthDrop = slope_[i] > 1e-9 && !pressed ? drain_[i] / slope : 0;
+        double low = b_[i], high = std::max(b_[i], (s_[i] + have / area_[i]) / kLeastSlope) + 1e-9,
+               h = std::clamp(h_[i], b_[i], high), out = 0, drip = 0;
+        const auto flows = [&](double depth,
+                               double& byDepth) {  // m³/s, coat/flux.h's Casson flux with its roots shared
             const double wall = wallPerDepth * depth;
             if (wall <= tau_[i] || wall <= 0) {
                 byDepth = 0;
@@ -156,7 +162,8 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
             }
             const double root = std::sqrt(wall), difference = root - rootTau_[i], r = rootTau_[i] / root, y = 1 - r;
             byDepth = widthDrop * depth * difference * difference / eta_[i];
-            return widthDrop * wallPerDepth * depth * depth * depth / (3 * eta_[i]) * y * y * y * (1 + r * (0.6 + r * (0.3 + 0.1 * r)));
+            return widthDrop * wallPerDepth * depth * depth * depth / (3 * eta_[i]) * y * y * y *
+                   (1 + r * (0.6 + r * (0.3 + 0.1 * r)));
         };
         for (int iteration = 0; iteration < 60; ++iteration) {
             const double depth = std::max(0.0, h - b_[i]);
@@ -200,7 +207,8 @@ bool MeshFilm::flow(double dt, const Surroundings& around) {
         }
         h_[i] = h;
         if (end_[i] == End::Pool && v_[i] > 0) {
-            // what has run together here is a pool's; a film as thick as the one around stays, for the mesh has small hollows
+            // what has run together here is a pool's; a film as thick as the one around stays, for the mesh has small
+            // hollows
             double film = 0, links = 0;
             for (size_t l = p_.link[i]; l < p_.link[i + 1]; ++l, ++links) film += v_[static_cast<size_t>(p_.to[l])];
             arrived_[i] = links > 0 ? std::max(0.0, v_[i] - film / links) : v_[i];
@@ -235,7 +243,8 @@ void MeshFilm::scrapeRim() {
 }
 
 double MeshFilm::standOnPaper(const Vec3& up, double pool) {
-    // the paper lies under the lowest place of the shell as it was set down, a foot's film away; gaps are measured along the normal
+    // the paper lies under the lowest place of the shell as it was set down, a foot's film away; gaps are measured
+    // along the normal
     orient(up);
     const size_t n = p_.size();
     std::vector<double> lean(n), gap(n);
@@ -252,13 +261,16 @@ double MeshFilm::standOnPaper(const Vec3& up, double pool) {
         gap[i] = std::max((height_[i] - plane_) / lean[i], b_[i]);
         if (gap[i] - b_[i] <= former_.footMost || gap[i] <= h_[i]) under.push_back(i);
     }
-    std::sort(under.begin(), under.end(), [&](size_t a, size_t b) { return gap[a] != gap[b] ? gap[a] < gap[b] : a < b; });
-    // Cells as far from the paper as one another fill together, the last of them in part: a foot is round where its piece is.
+    std::sort(under.begin(), under.end(),
+              [&](size_t a, size_t b) { return gap[a] != gap[b] ? gap[a] < gap[b] : a < b; });
+    // Cells as far from the paper as one another fill together, the last of them in part: a foot is round where its
+    // piece is.
     const auto cost = [&](size_t i) { return area_[i] * (std::max(0.0, volumeOf(i, gap[i]) - s_[i]) - v_[i]); };
     double foot = 0, left = pool;
     for (size_t from = 0, to = 0; from < under.size(); from = to) {
         double all = 0;
-        for (to = from; to < under.size() && gap[under[to]] <= gap[under[from]] + kTogether; ++to) all += cost(under[to]);
+        for (to = from; to < under.size() && gap[under[to]] <= gap[under[from]] + kTogether; ++to)
+            all += cost(under[to]);
         const double share = all <= left ? 1 : std::max(0.0, left / all);
         const bool old = paper_[under[from]] > 0;
         if (share <= 0 && !old) break;
@@ -281,8 +293,9 @@ double MeshFilm::standOnPaper(const Vec3& up, double pool) {
     return std::sqrt(foot / std::numbers::pi);
 }
 
-// Levelling by surface tension is limited by the yield stress to amplitudes a with σ a k³ h ≈ τ₀ (k = 2π/λ, σ 25 mN/m, h 2 mm,
-// τ₀ 10 Pa): a millimetre at λ 12 mm, a tenth of one at 5 mm. So a coat is spread as a Gaussian of 3 mm spreads it.
+// Levelling by surface tension is limited by the yield stress to amplitudes a with σ a k³ h ≈ τ₀ (k = 2π/λ, σ 25 mN/m,
+// h 2 mm, τ₀ 10 Pa): a millimetre at λ 12 mm, a tenth of one at 5 mm. So a coat is spread as a Gaussian of 3 mm spreads
+// it.
 void MeshFilm::iron() {
     constexpr double kReach = 0.003;  // m
     const size_t n = p_.size();
@@ -295,8 +308,10 @@ void MeshFilm::iron() {
         std::fill(give.begin(), give.end(), 0.0);
         for (size_t i = 0; i < n; ++i) {
             if (fixed(i)) continue;
-            for (size_t l = p_.link[i]; l < p_.link[i + 1]; ++l)  // between small cells no more than keeps the step stable
-                if (const auto j = static_cast<size_t>(p_.to[l]); !fixed(j)) give[i] += std::min(kStep * p_.width[l], std::min(area_[i], area_[j]) / 10) * (fresh[j] - fresh[i]);
+            for (size_t l = p_.link[i]; l < p_.link[i + 1];
+                 ++l)  // between small cells no more than keeps the step stable
+                if (const auto j = static_cast<size_t>(p_.to[l]); !fixed(j))
+                    give[i] += std::min(kStep * p_.width[l], std::min(area_[i], area_[j]) / 10) * (fresh[j] - fresh[i]);
         }
         for (size_t i = 0; i < n; ++i) fresh[i] += give[i] / area_[i];
     }

@@ -11,7 +11,8 @@ constexpr double kLeast = 1e-5;  // m: less is a trace of a coat
 
 /// Runs `pairs(i, with(j, weight))` for each cell and keeps the cell whose mean is largest.
 template <class Pairs>
-SlowPlace slowest(size_t n, const std::vector<double>& area, const std::vector<double>& before, const std::vector<double>& after, const Pairs& pairs) {
+SlowPlace slowest(size_t n, const std::vector<double>& area, const std::vector<double>& before,
+                  const std::vector<double>& after, const Pairs& pairs) {
     SlowPlace out;
     for (size_t i = 0; i < n; ++i) {
         const auto fresh = [&](size_t j) { return after[j] - (before.empty() ? 0 : before[j]); };
@@ -42,7 +43,10 @@ SlowPlace slowPlace(const form::Profile& p, const std::vector<double>& before, c
 SlowPlace slowPlace(const Surface& s, const std::vector<double>& before, const std::vector<double>& after) {
     const double c2 = 10 * kSideways * kSideways, box = std::sqrt(c2);
     std::map<std::array<int, 3>, std::vector<size_t>> boxes;
-    const auto boxOf = [&](const form::Vec3& p) { return std::array{static_cast<int>(std::floor(p.x / box)), static_cast<int>(std::floor(p.y / box)), static_cast<int>(std::floor(p.z / box))}; };
+    const auto boxOf = [&](const form::Vec3& p) {
+        return std::array{static_cast<int>(std::floor(p.x / box)), static_cast<int>(std::floor(p.y / box)),
+                          static_cast<int>(std::floor(p.z / box))};
+    };
     for (size_t i = 0; i < s.size(); ++i) boxes[boxOf(s.at[i])].push_back(i);
     return slowest(s.size(), s.area, before, after, [&](size_t i, const auto& with) {
         const auto b = boxOf(s.at[i]);
@@ -54,7 +58,8 @@ SlowPlace slowPlace(const Surface& s, const std::vector<double>& before, const s
                     for (const size_t j : found->second) {
                         const form::Vec3 d = s.at[j] - s.at[i];
                         const double w = 1 - form::dot(d, d) / c2;
-                        if (w > 0 && form::dot(s.normal[i], s.normal[j]) > 0) with(j, w * w * w);  // the wall across is another place
+                        if (w > 0 && form::dot(s.normal[i], s.normal[j]) > 0)
+                            with(j, w * w * w);  // the wall across is another place
                     }
                 }
     });

@@ -56,10 +56,8 @@ Surface surfaceOf(const form::Mesh& mesh, bool outside) {
             const Vec3 u = p(t[(k + 1) % 3]) - p(t[k]), v = p(t[(k + 2) % 3]) - p(t[k]);
             s.normal[i] += form::unit(n2) * (angle[k] * side);
             s.gauss[i] -= angle[k];
-            if (!obtuse)
-                s.area[i] += (form::dot(u, u) * cot[(k + 2) % 3] + form::dot(v, v) * cot[(k + 1) % 3]) / 8;
-            else
-                s.area[i] += doubled / 2 * (cot[k] < 0 ? 0.5 : 0.25);
+            if (!obtuse) s.area[i] += (form::dot(u, u) * cot[(k + 2) % 3] + form::dot(v, v) * cot[(k + 1) % 3]) / 8;
+            else s.area[i] += doubled / 2 * (cot[k] < 0 ? 0.5 : 0.25);
             // the link opposite corner k
             const int a = t[(k + 1) % 3], b = t[(k + 2) % 3];
             halves.push_back({a, b, cot[k] / 2, true});
@@ -68,12 +66,14 @@ Surface surfaceOf(const form::Mesh& mesh, bool outside) {
     }
     for (auto& v : s.normal) v = form::unit(v);
     for (double& a : s.area) a = std::max(a, 1e-12);  // a corner of needles alone still has a place to be
-    std::sort(halves.begin(), halves.end(), [](const Half& a, const Half& b) { return a.from != b.from ? a.from < b.from : a.to < b.to; });
+    std::sort(halves.begin(), halves.end(),
+              [](const Half& a, const Half& b) { return a.from != b.from ? a.from < b.from : a.to < b.to; });
     s.link.assign(n + 1, 0);
     for (size_t h = 0; h < halves.size();) {
         size_t next = h;
         double width = 0;
-        for (; next < halves.size() && halves[next].from == halves[h].from && halves[next].to == halves[h].to; ++next) width += halves[next].width;
+        for (; next < halves.size() && halves[next].from == halves[h].from && halves[next].to == halves[h].to; ++next)
+            width += halves[next].width;
         const auto from = static_cast<size_t>(halves[h].from);
         s.to.push_back(halves[h].to);
         s.width.push_back(width);

@@ -62,7 +62,8 @@ Mesh cutByField(Mesh m, const std::function<double(const Vec3&)>& field) {
         }
         const auto mark = [&](int which) { return own ? markOf(which) : Mark::Lid; };
         for (size_t k = 0; k < 3; ++k) {
-            const int a = c[k], b = c[(k + 1) % 3], d = c[(k + 2) % 3], sa = s[k], sb = s[(k + 1) % 3], sd = s[(k + 2) % 3];
+            const int a = c[k], b = c[(k + 1) % 3], d = c[(k + 2) % 3], sa = s[k], sb = s[(k + 1) % 3],
+                      sd = s[(k + 2) % 3];
             if (sa == 0 && sb * sd < 0) {  // from a corner to the middle of the opposite edge
                 const int x = cross(b, d);
                 add(a, b, x, mark(sb));
@@ -72,7 +73,8 @@ Mesh cutByField(Mesh m, const std::function<double(const Vec3&)>& field) {
             if (sa != 0 && sb == sd && sb == -sa) {  // a alone on its side
                 const int x = cross(a, b), y = cross(a, d);
                 add(a, x, y, mark(sa));
-                if (length(out.points[static_cast<size_t>(x)] - out.points[static_cast<size_t>(d)]) < length(out.points[static_cast<size_t>(y)] - out.points[static_cast<size_t>(b)])) {
+                if (length(out.points[static_cast<size_t>(x)] - out.points[static_cast<size_t>(d)]) <
+                    length(out.points[static_cast<size_t>(y)] - out.points[static_cast<size_t>(b)])) {
                     add(x, b, d, mark(sb));
                     add(x, d, y, mark(sb));
                 } else {

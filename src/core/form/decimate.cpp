@@ -20,17 +20,22 @@ struct Quadric {
         return q;
     }
     double at(const Vec3& p) const {
-        return a[0] * p.x * p.x + 2 * a[1] * p.x * p.y + 2 * a[2] * p.x * p.z + 2 * a[3] * p.x + a[4] * p.y * p.y + 2 * a[5] * p.y * p.z + 2 * a[6] * p.y + a[7] * p.z * p.z + 2 * a[8] * p.z + a[9];
+        return a[0] * p.x * p.x + 2 * a[1] * p.x * p.y + 2 * a[2] * p.x * p.z + 2 * a[3] * p.x + a[4] * p.y * p.y +
+               2 * a[5] * p.y * p.z + 2 * a[6] * p.y + a[7] * p.z * p.z + 2 * a[8] * p.z + a[9];
     }
     /// The point where the sum is least, if it is well defined.
     bool best(Vec3& out) const {
-        const double det = a[0] * (a[4] * a[7] - a[5] * a[5]) - a[1] * (a[1] * a[7] - a[5] * a[2]) + a[2] * (a[1] * a[5] - a[4] * a[2]);
+        const double det = a[0] * (a[4] * a[7] - a[5] * a[5]) - a[1] * (a[1] * a[7] - a[5] * a[2]) +
+                           a[2] * (a[1] * a[5] - a[4] * a[2]);
         const double size = a[0] + a[4] + a[7];
         if (!(std::abs(det) > 1e-6 * size * size * size)) return false;
         const double b0 = -a[3], b1 = -a[6], b2 = -a[8];
-        out.x = (b0 * (a[4] * a[7] - a[5] * a[5]) - a[1] * (b1 * a[7] - a[5] * b2) + a[2] * (b1 * a[5] - a[4] * b2)) / det;
-        out.y = (a[0] * (b1 * a[7] - b2 * a[5]) - b0 * (a[1] * a[7] - a[5] * a[2]) + a[2] * (a[1] * b2 - b1 * a[2])) / det;
-        out.z = (a[0] * (a[4] * b2 - a[5] * b1) - a[1] * (a[1] * b2 - b1 * a[2]) + b0 * (a[1] * a[5] - a[4] * a[2])) / det;
+        out.x =
+            (b0 * (a[4] * a[7] - a[5] * a[5]) - a[1] * (b1 * a[7] - a[5] * b2) + a[2] * (b1 * a[5] - a[4] * b2)) / det;
+        out.y =
+            (a[0] * (b1 * a[7] - b2 * a[5]) - b0 * (a[1] * a[7] - a[5] * a[2]) + a[2] * (a[1] * b2 - b1 * a[2])) / det;
+        out.z =
+            (a[0] * (a[4] * b2 - a[5] * b1) - a[1] * (a[1] * b2 - b1 * a[2]) + b0 * (a[1] * a[5] - a[4] * a[2])) / det;
         return true;
     }
 };
@@ -45,7 +50,8 @@ struct Collapse {
 
 }  // namespace
 
-std::optional<Mesh> decimated(const Mesh& mesh, size_t wanted, std::stop_token stop, const std::function<void(double)>& progress) {
+std::optional<Mesh> decimated(const Mesh& mesh, size_t wanted, std::stop_token stop,
+                              const std::function<void(double)>& progress) {
     Mesh m = mesh;
     m.marks.clear();
     if (m.triangles.size() <= wanted) return m;
@@ -93,7 +99,8 @@ std::optional<Mesh> decimated(const Mesh& mesh, size_t wanted, std::stop_token s
             if (t[0] == other || t[1] == other || t[2] == other) continue;
             Vec3 p[3];
             for (size_t k = 0; k < 3; ++k) p[k] = t[k] == v ? to : point(t[k]);
-            const Vec3 before = cross(point(t[1]) - point(t[0]), point(t[2]) - point(t[0])), after = cross(p[1] - p[0], p[2] - p[0]);
+            const Vec3 before = cross(point(t[1]) - point(t[0]), point(t[2]) - point(t[0])),
+                       after = cross(p[1] - p[0], p[2] - p[0]);
             if (dot(before, after) < 0.2 * length(before) * length(after) || length(after) < 1e-18) return true;
         }
         return false;

@@ -35,6 +35,8 @@ std::vector<Family> make() {
     const Field overlap = len("overlap", "Overlap of the wrap", "overlapped by", 8, 0, 40);
     const Field bars = len("thickness", "Thickness of the bars", "between bars", 3, 0.8, 20);
     std::vector<Family> f;
+    // A table, a family a row.
+    // clang-format off
     // Over a balloon, in a cup
     f.push_back({"balloon", "Bowl over a balloon", "Over a balloon", Body::Wall, true, "Dipped: the wall is computed from how you coat it.", "bowl balloon dip dessert ice cream crater dish", "Tape round the widest place, ruler from knot to crown.",
                  {taped(len("girth", "Balloon girth", "over a balloon", 440, 50, 2000)), taped(len("length", "Balloon length", "round and", 160, 20, 800)), len("dip", "Dip depth", "long, dipped", 80, 5, 720), share("pear", "Pear shape", "deep; pear-shaped", 0.2, 0, 0.3)}});
@@ -163,8 +165,11 @@ std::vector<Family> make() {
     f.push_back({"halves", "Figure of two halves", "Put together", Body::Compound, false, "Two equal halves of any mold, closed over what is in them: eggs, hearts, animals, domes.", "egg heart animal figure two halves surprise closed filled hollow easter breakable", "Ruler along, across and down one half; of a bought mold weigh the water it holds.",
                  {len("length", "Length", "half", 90, 10, 500), len("width", "Width", "long,", 60, 8, 400), len("depth", "Depth of a half", "wide and", 30, 3, 250), {"water", "Water a half holds", "deep; a bought mold holding", Dimension::Volume, 80 * ml, 0.2 * ml, 20000 * ml}, wall},
                  {{"half", "A half", {"bought mold", "half egg", "dome"}}, outlineChoice()}});
+    // clang-format on
     for (auto& g : f) {
-        const auto is = [&](std::initializer_list<const char*> ids) { return std::find(ids.begin(), ids.end(), g.id) != ids.end(); };
+        const auto is = [&](std::initializer_list<const char*> ids) {
+            return std::find(ids.begin(), ids.end(), g.id) != ids.end();
+        };
         g.meridian = is({"balloon", "cup"});
         g.cut = is({"sheet"});
         g.fromFile = is({"mesh"});
@@ -174,14 +179,25 @@ std::vector<Family> make() {
         g.shut = is({"hung-ball", "halves"});
         g.hung = is({"hung-ball"});
         g.handle = is({"basket"});
-        for (const auto& [group, former] : {std::pair{"Over a balloon", Former::Balloon}, {"In a cup", Former::Cup}, {"Closed", Former::Closed}, {"Wrapped in acetate", Former::Wrap}, {"Sheets and piping", Former::Table}, {"Modeled by hand", Former::Hands}, {"Put together", Former::Parts}})
+        for (const auto& [group, former] : {std::pair{"Over a balloon", Former::Balloon},
+                                            {"In a cup", Former::Cup},
+                                            {"Closed", Former::Closed},
+                                            {"Wrapped in acetate", Former::Wrap},
+                                            {"Sheets and piping", Former::Table},
+                                            {"Modeled by hand", Former::Hands},
+                                            {"Put together", Former::Parts}})
             if (g.group == group) g.former = former;
     }
     for (auto& g : f) {  // what a mold is made of says how fast it takes heat
-        const bool cavity = (g.body == Body::Wall || g.body == Body::Cast) && (g.former == Former::Mold || g.former == Former::Closed);
+        const bool cavity =
+            (g.body == Body::Wall || g.body == Body::Cast) && (g.former == Former::Mold || g.former == Former::Closed);
         if (!cavity) continue;
         std::vector<std::string> molds{"thin plastic mold", "rigid clear mold", "silicone mold", "tin mold"};
-        const std::string usual = g.id == "tart" ? "tin mold" : g.former == Former::Closed ? "rigid clear mold" : g.id == "fluted-dome" || g.id == "original" || g.id == "mesh" || g.id == "spoon" ? "silicone mold" : "thin plastic mold";
+        const std::string usual = g.id == "tart"               ? "tin mold"
+                                  : g.former == Former::Closed ? "rigid clear mold"
+                                  : g.id == "fluted-dome" || g.id == "original" || g.id == "mesh" || g.id == "spoon"
+                                      ? "silicone mold"
+                                      : "thin plastic mold";
         std::stable_partition(molds.begin(), molds.end(), [&](const auto& m) { return m == usual; });
         if (g.id == "case") molds = {"paper case", "silicone case"};
         g.choices.push_back({"mold", "Mold", molds});
@@ -189,7 +205,8 @@ std::vector<Family> make() {
     for (auto& g : f)
         if (g.body == Body::Compound) g.choices.push_back({"glue", "Joints", glues()});
     for (auto& g : f)  // a core of known volume may lie in any cast
-        if (g.body == Body::Cast) g.fields.push_back({"core", "Core inside", "; core of", Dimension::Volume, 0, 0, 2000 * ml});
+        if (g.body == Body::Cast)
+            g.fields.push_back({"core", "Core inside", "; core of", Dimension::Volume, 0, 0, 2000 * ml});
     return f;
 }
 
@@ -241,7 +258,8 @@ std::vector<const Family*> search(const std::string& words) {
         for (const auto& w : asked) {
             if (lowered(f.name).find(w) != std::string::npos) score += 5;
             if (lowered(f.search).find(w) != std::string::npos) score += 3;
-            if (lowered(f.when).find(w) != std::string::npos || lowered(f.group).find(w) != std::string::npos) score += 1;
+            if (lowered(f.when).find(w) != std::string::npos || lowered(f.group).find(w) != std::string::npos)
+                score += 1;
         }
         if (score > 0) found.emplace_back(score, &f);
     }

@@ -9,12 +9,12 @@ namespace uovo::form {
 
 /// One figure a person measures.
 struct Field {
-    std::string key, name;   ///< "topDiameter", "Top diameter"
-    std::string before;      ///< words before it in the sentence: "at the top"
+    std::string key, name;  ///< "topDiameter", "Top diameter"
+    std::string before;     ///< words before it in the sentence: "at the top"
     Dimension dimension = Dimension::Length;
     double value = 0, low = 0, high = 0;  ///< SI; usual value and what is accepted
-    bool whole = true;       ///< a count that is only counted whole
-    std::string unit = {};   ///< of a bare number; empty: mm for lengths
+    bool whole = true;                    ///< a count that is only counted whole
+    std::string unit = {};                ///< of a bare number; empty: mm for lengths
 };
 
 /// One of a few words.
@@ -25,11 +25,11 @@ struct Choice {
 
 /// How chocolate makes the part.
 enum class Body {
-    Wall,     ///< a wall on the former's surface
-    Cast,     ///< poured full: solid
-    Sheet,    ///< poured flat between bars, or piped: solid, thin
-    Modeled,  ///< shaped from modeling chocolate
-    Compound, ///< several parts put together
+    Wall,      ///< a wall on the former's surface
+    Cast,      ///< poured full: solid
+    Sheet,     ///< poured flat between bars, or piped: solid, thin
+    Modeled,   ///< shaped from modeling chocolate
+    Compound,  ///< several parts put together
 };
 
 /// What gives a piece its shape while its chocolate sets.
@@ -47,23 +47,24 @@ enum class Former {
 struct Family {
     std::string id, name, group;
     Body body = Body::Wall;
-    bool outside = false;     ///< chocolate on the outside of the former (Wall only)
-    std::string when;         ///< when to choose it
-    std::string search;       ///< words a person may look for
-    std::string measure;      ///< what to measure, and how
+    bool outside = false;  ///< chocolate on the outside of the former (Wall only)
+    std::string when;      ///< when to choose it
+    std::string search;    ///< words a person may look for
+    std::string measure;   ///< what to measure, and how
     std::vector<Field> fields;
     std::vector<Choice> choices = {};
     std::string points = {};  ///< "profile" or "outline" when it also needs points; else empty
     Former former = Former::Mold;
-    bool cut = false;         ///< cut by a template from a sheet that is spread
-    bool fromFile = false;    ///< its shape is a model of the plan
-    bool copied = false;      ///< a mold of one's own is taken from it
-    bool byWater = false;     ///< its volume is told by the water it holds or pushes aside
-    bool gap = false;         ///< an insert is pressed in: the gap is its wall
-    bool shut = false;        ///< two halves are joined over what is in them
-    bool hung = false;        ///< it hangs from a cord
-    bool handle = false;      ///< it can be carried by a handle of its own
-    bool meridian = false;    ///< round and plain: its wall is computed from its coats along its meridian (former.h), never assumed
+    bool cut = false;       ///< cut by a template from a sheet that is spread
+    bool fromFile = false;  ///< its shape is a model of the plan
+    bool copied = false;    ///< a mold of one's own is taken from it
+    bool byWater = false;   ///< its volume is told by the water it holds or pushes aside
+    bool gap = false;       ///< an insert is pressed in: the gap is its wall
+    bool shut = false;      ///< two halves are joined over what is in them
+    bool hung = false;      ///< it hangs from a cord
+    bool handle = false;    ///< it can be carried by a handle of its own
+    bool meridian =
+        false;  ///< round and plain: its wall is computed from its coats along its meridian (former.h), never assumed
 
     const Field* field(const std::string& key) const;
     const Choice* choice(const std::string& key) const;

@@ -17,7 +17,8 @@ tl::unexpected<Problem> refuse(std::string sentence, std::string field) {
 tl::expected<void, Problem> within(double v, double low, double high, const char* what, const char* field) {
     if (!std::isfinite(v)) return refuse(std::string(what) + " is not a number.", field);
     if (v < low || v > high)
-        return refuse(std::string(what) + " is " + mm(v) + "; it must be between " + mm(low) + " and " + mm(high) + ".", field);
+        return refuse(std::string(what) + " is " + mm(v) + "; it must be between " + mm(low) + " and " + mm(high) + ".",
+                      field);
     return {};
 }
 
@@ -43,7 +44,8 @@ tl::expected<void, Problem> check(const Balloon& b) {
         return refuse("Pear-shape goes from 0 % (an even egg) to 30 %.", "pear");
     const double wide = b.girth.value / pi;
     if (b.length.value < 0.6 * wide || b.length.value > 3.5 * wide)
-        return refuse("A balloon " + mm(wide) + " wide and " + mm(b.length.value) + " long does not exist; check girth and length.",
+        return refuse("A balloon " + mm(wide) + " wide and " + mm(b.length.value) +
+                          " long does not exist; check girth and length.",
                       "length");
     return {};
 }
@@ -77,21 +79,25 @@ tl::expected<Meridian, Problem> wholeMeridian(const Balloon& b) {
 }
 
 tl::expected<Meridian, Problem> meridian(const Cup& c) {
-    if (auto ok = within(c.baseDiameter.value, 0.01, 0.4, "The base", "baseDiameter"); !ok) return tl::unexpected(ok.error());
-    if (auto ok = within(c.topDiameter.value, 0.01, 0.5, "The top", "topDiameter"); !ok) return tl::unexpected(ok.error());
+    if (auto ok = within(c.baseDiameter.value, 0.01, 0.4, "The base", "baseDiameter"); !ok)
+        return tl::unexpected(ok.error());
+    if (auto ok = within(c.topDiameter.value, 0.01, 0.5, "The top", "topDiameter"); !ok)
+        return tl::unexpected(ok.error());
     if (auto ok = within(c.height.value, 0.005, 0.4, "The height", "height"); !ok) return tl::unexpected(ok.error());
     if (c.topDiameter.value < c.baseDiameter.value)
-        return refuse("The cup is narrower at the top than at the base; the chocolate would be trapped in it.", "topDiameter");
+        return refuse("The cup is narrower at the top than at the base; the chocolate would be trapped in it.",
+                      "topDiameter");
     const double rb = c.baseDiameter.value / 2, rt = c.topDiameter.value / 2, h = c.height.value;
-    const double slope = std::atan2(rt - rb, h);         // from the vertical
-    const double turn = pi / 2 - slope;                  // floor to wall
+    const double slope = std::atan2(rt - rb, h);  // from the vertical
+    const double turn = pi / 2 - slope;           // floor to wall
     const double rc = std::isfinite(c.corner.value) ? c.corner.value : 0;
-    const double tangent = rc * std::tan(turn / 2);      // length the fillet takes from floor and wall
+    const double tangent = rc * std::tan(turn / 2);  // length the fillet takes from floor and wall
     if (rc < 0 || tangent > 0.8 * rb || tangent > 0.5 * h)
         return refuse("The corner radius does not fit into this cup.", "corner");
     const double fill = c.fillLine.value;
     if (!std::isfinite(fill)) return refuse("The fill line is not a number.", "fillLine");
-    if (fill > h * (1 + 1e-9)) return refuse("The fill line is above the rim, which is " + mm(h) + " high.", "fillLine");
+    if (fill > h * (1 + 1e-9))
+        return refuse("The fill line is above the rim, which is " + mm(h) + " high.", "fillLine");
     const double cornerTop = tangent * std::cos(slope);
     if (fill < cornerTop + 0.003) return refuse("Coat the wall at least a little above the corner.", "fillLine");
     Meridian m(Side::Inside);
@@ -100,8 +106,9 @@ tl::expected<Meridian, Problem> meridian(const Cup& c) {
     if (rc > 1e-6)
         m.add([=](double u) {
             const double a = turn * u;
-            return CurvePoint{floorEnd + rc * std::sin(a),   rc * (1 - std::cos(a)),        turn * rc * std::cos(a),
-                              turn * rc * std::sin(a),       -turn * turn * rc * std::sin(a), turn * turn * rc * std::cos(a)};
+            return CurvePoint{floorEnd + rc * std::sin(a),     rc * (1 - std::cos(a)),
+                              turn * rc * std::cos(a),         turn * rc * std::sin(a),
+                              -turn * turn * rc * std::sin(a), turn * turn * rc * std::cos(a)};
         });
     const double r0 = rb + tangent * std::sin(slope), z0 = cornerTop, dz = fill - z0, dr = dz * std::tan(slope);
     m.add([=](double u) { return CurvePoint{r0 + dr * u, z0 + dz * u, dr, dz, 0, 0}; });

@@ -23,8 +23,8 @@ struct Cup {
     Measure baseDiameter = 0.045;  ///< inside, m
     Measure topDiameter = 0.065;
     Measure height = 0.05;
-    Measure corner = 0.004;  ///< radius between floor and wall
-    Measure fillLine = 0.05; ///< height up to which the wall is coated
+    Measure corner = 0.004;   ///< radius between floor and wall
+    Measure fillLine = 0.05;  ///< height up to which the wall is coated
     bool operator==(const Cup&) const = default;
 };
 

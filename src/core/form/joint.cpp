@@ -10,8 +10,9 @@ namespace {
 struct Glue {
     const char *words, *constant;
 };
-constexpr Glue kGlues[]{{"melted chocolate", "jointAsIs"}, {kScored, "jointScored"}, {"melted edges", "jointMelted"},
-                        {"glue and cold spray", "jointSprayed"}, {"modeling chocolate", "jointCollar"}, {"icing or syrup", "jointIcing"}};
+constexpr Glue kGlues[]{{"melted chocolate", "jointAsIs"},     {kScored, "jointScored"},
+                        {"melted edges", "jointMelted"},       {"glue and cold spray", "jointSprayed"},
+                        {"modeling chocolate", "jointCollar"}, {"icing or syrup", "jointIcing"}};
 
 }  // namespace
 

@@ -12,7 +12,8 @@ namespace uovo::form {
 /// Ways to prepare a joint, the choice "glue" of every compound, as files name them too; the first is the usual one.
 std::vector<std::string> glues();
 inline constexpr const char* kScored = "glue on scored faces";  ///< the strongest of them
-/// Strength of a joint as a share of the whole wall's: value and its range. @param set share of the glue that has set, 0–1
+/// Strength of a joint as a share of the whole wall's: value and its range. @param set share of the glue that has set,
+/// 0–1
 struct JointStrength {
     double value = 0, low = 0, high = 0;
 };

@@ -49,8 +49,8 @@ Mesh loft(const std::vector<Ring>& rings, const LoftOptions& o) {
     const size_t n = rings.size();
     assert(n >= 3);
     const auto pole = [&](size_t i) { return rings[i].length <= 0; };
-    // How finely each ring is cut: by the wanted edge, and by the height of the bands beside it so that narrow bands get
-    // no needles.
+    // How finely each ring is cut: by the wanted edge, and by the height of the bands beside it so that narrow bands
+    // get no needles.
     std::vector<double> height(n, 0.0);
     for (size_t i = 0; i < n; ++i) {
         const size_t j = (i + 1) % n;
@@ -82,7 +82,8 @@ Mesh loft(const std::vector<Ring>& rings, const LoftOptions& o) {
         }
         if (!changed) break;
     }
-    for (bool coarser = true; o.most > 0 && coarser;) {  // the budget: the finest rings one doubling less, as long as they keep their least
+    for (bool coarser = true;
+         o.most > 0 && coarser;) {  // the budget: the finest rings one doubling less, as long as they keep their least
         double triangles = 0;
         int finest = 0;
         for (size_t i = 0; i < n; ++i) {
@@ -120,7 +121,9 @@ Mesh loft(const std::vector<Ring>& rings, const LoftOptions& o) {
         } else if (p == q) {
             for (int k = 0; k < p; ++k) {  // the shorter diagonal, so that slanted bands get no needles
                 const double t = (k + 0.5) / p;
-                const auto span = [&](int a, int b) { return length(m.points[static_cast<size_t>(a)] - m.points[static_cast<size_t>(b)]); };
+                const auto span = [&](int a, int b) {
+                    return length(m.points[static_cast<size_t>(a)] - m.points[static_cast<size_t>(b)]);
+                };
                 if (span(lower(k), upper(k + 1)) <= span(lower(k + 1), upper(k)) * (1 + 1e-9)) {
                     add(lower(k), lower(k + 1), upper(k + 1), t, i);
                     add(lower(k), upper(k + 1), upper(k), t, i);
@@ -170,7 +173,8 @@ Mesh lathe(const std::vector<Stretch>& stretches, const LatheOptions& o) {
     for (size_t k = 0; k < stretches.size(); ++k) {
         const auto us = rowsOf(stretches[k].piece, o.along);
         for (size_t i = k ? 1 : 0; i < us.size(); ++i) {
-            rings.push_back(ring(stretches[k], us[i], (k == 0 && i == 0) || (k + 1 == stretches.size() && i + 1 == us.size())));
+            rings.push_back(
+                ring(stretches[k], us[i], (k == 0 && i == 0) || (k + 1 == stretches.size() && i + 1 == us.size())));
             if (i > 0) marks.push_back(stretches[k].mark);
         }
     }
@@ -191,23 +195,26 @@ Mesh lathe(const Meridian& meridian, const LatheOptions& options) {
     std::vector<Stretch> stretches;
     for (const auto& piece : meridian.pieces()) stretches.push_back({piece, Mark::Wall, {}});
     if (const CurvePoint end = meridian.pieces().back()(1); end.r > 1e-6)
-        stretches.push_back({[end](double u) { return CurvePoint{end.r * (1 - u), end.z, -end.r, 0, 0, 0}; }, Mark::Lid, {}});
+        stretches.push_back(
+            {[end](double u) { return CurvePoint{end.r * (1 - u), end.z, -end.r, 0, 0, 0}; }, Mark::Lid, {}});
     return lathe(stretches, options);
 }
 
-Mesh sweep(const std::function<Vec3(double)>& section, const std::function<Pose(double)>& frame, double pathLength, const SweepOptions& o) {
+Mesh sweep(const std::function<Vec3(double)>& section, const std::function<Pose(double)>& frame, double pathLength,
+           const SweepOptions& o) {
     std::vector<Ring> rings;
     const double round = ringLength(section);
     double widest = 0;
     for (int i = 0; i < 64; ++i) widest = std::max(widest, length(section(i / 64.0)));
     const auto add = [&](double s, double scale) {
         const Pose pose = frame(s);
-        if (scale <= 0)
-            rings.push_back({[pose](double) { return pose.at; }, 0, pose.at});
+        if (scale <= 0) rings.push_back({[pose](double) { return pose.at; }, 0, pose.at});
         else
-            rings.push_back({[pose, section, scale](double t) { return pose(section(t) * scale); }, round * scale, pose.at});
+            rings.push_back(
+                {[pose, section, scale](double t) { return pose(section(t) * scale); }, round * scale, pose.at});
     };
-    const int along = std::max(o.loop ? 8 : 1, static_cast<int>(std::lround(pathLength / (0.9 * o.edge)))), across = std::max(2, static_cast<int>(std::lround(widest / (0.9 * o.edge))));
+    const int along = std::max(o.loop ? 8 : 1, static_cast<int>(std::lround(pathLength / (0.9 * o.edge)))),
+              across = std::max(2, static_cast<int>(std::lround(widest / (0.9 * o.edge))));
     if (!o.loop)
         for (int i = 0; i < across; ++i) add(0, double(i) / across);
     for (int i = 0; i <= along - (o.loop ? 1 : 0); ++i) add(double(i) / along, 1);
@@ -220,7 +227,8 @@ Mesh sweep(const std::function<Vec3(double)>& section, const std::function<Pose(
     return loft(rings, lo);
 }
 
-Mesh wallOfRevolution(const Profile& p, const std::vector<double>& wall, int sectors, int rows, std::vector<double>* thickness) {
+Mesh wallOfRevolution(const Profile& p, const std::vector<double>& wall, int sectors, int rows,
+                      std::vector<double>* thickness) {
     struct Point {
         double r, z, t;
     };
@@ -240,7 +248,8 @@ Mesh wallOfRevolution(const Profile& p, const std::vector<double>& wall, int sec
     const auto &outer = outside ? surface : former, &inner = outside ? former : surface;
     std::vector<Point> curve(outer);
     curve.insert(curve.end(), inner.rbegin(), inner.rend());
-    const double poleNormal = p.normalZ.front() < 0 ? -1 : 1, formerPole = p.faceZ.front(), surfacePole = formerPole + poleNormal * wall.front();
+    const double poleNormal = p.normalZ.front() < 0 ? -1 : 1, formerPole = p.faceZ.front(),
+                 surfacePole = formerPole + poleNormal * wall.front();
     Mesh m;
     const auto corner = [&](double x, double y, double z, double t) {
         m.points.push_back({x, y, z});
@@ -249,7 +258,8 @@ Mesh wallOfRevolution(const Profile& p, const std::vector<double>& wall, int sec
     if (thickness) thickness->clear();
     corner(0, 0, outside ? surfacePole : formerPole, wall.front());
     for (const auto& c : curve)
-        for (int k = 0; k < sectors; ++k) corner(c.r * std::cos(2 * pi * k / sectors), c.r * std::sin(2 * pi * k / sectors), c.z, c.t);
+        for (int k = 0; k < sectors; ++k)
+            corner(c.r * std::cos(2 * pi * k / sectors), c.r * std::sin(2 * pi * k / sectors), c.z, c.t);
     corner(0, 0, outside ? formerPole : surfacePole, wall.front());
     const int last = static_cast<int>(m.points.size()) - 1, rings = static_cast<int>(curve.size());
     const auto at = [&](int ring, int k) { return 1 + ring * sectors + k % sectors; };

@@ -130,7 +130,8 @@ private:
             const auto& c = m_.triangles[at(t)];
             return (c[0] == u && c[1] == v) || (c[1] == u && c[2] == v) || (c[2] == u && c[0] == v);
         };
-        const int first = runs(s[0]) ? s[0] : s[1], second = first == s[0] ? s[1] : s[0], x = apex(first), y = apex(second);
+        const int first = runs(s[0]) ? s[0] : s[1], second = first == s[0] ? s[1] : s[0], x = apex(first),
+                  y = apex(second);
         if (x == y || !sharing(x, y).empty()) return false;
         const Triangle one{u, y, x}, two{y, v, x};
         const Triangle &a = m_.triangles[at(first)], &b = m_.triangles[at(second)];
@@ -156,7 +157,9 @@ private:
 
 Mesh mend(Mesh m, double leastAngle, double turn) {
     const auto bad = [&](const Triangle& t) {  // without square roots: sin² of the angle between the two longest edges
-        const Vec3 a = m.points[static_cast<size_t>(t[1])] - m.points[static_cast<size_t>(t[0])], b = m.points[static_cast<size_t>(t[2])] - m.points[static_cast<size_t>(t[1])], c = m.points[static_cast<size_t>(t[0])] - m.points[static_cast<size_t>(t[2])];
+        const Vec3 a = m.points[static_cast<size_t>(t[1])] - m.points[static_cast<size_t>(t[0])],
+                   b = m.points[static_cast<size_t>(t[2])] - m.points[static_cast<size_t>(t[1])],
+                   c = m.points[static_cast<size_t>(t[0])] - m.points[static_cast<size_t>(t[2])];
         const Vec3 n = cross(a, b);
         double e[3] = {dot(a, a), dot(b, b), dot(c, c)};
         std::sort(e, e + 3);

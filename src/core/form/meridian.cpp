@@ -135,7 +135,8 @@ Profile Meridian::profile(int cells) const {
     for (size_t k = 0; k < pieces_.size(); ++k) {
         nodes.push_back({k, 0, arc});
         for (int p = 0; p < kPanels; ++p) {
-            arc += integrate(double(p) / kPanels, double(p + 1) / kPanels, [&](double u) { return speed(pieces_[k](u)); });
+            arc +=
+                integrate(double(p) / kPanels, double(p + 1) / kPanels, [&](double u) { return speed(pieces_[k](u)); });
             nodes.push_back({k, double(p + 1) / kPanels, arc});
         }
     }

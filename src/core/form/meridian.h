@@ -17,14 +17,14 @@ enum class Side { Outside, Inside };
 
 /// Cells of equal arc length along a meridian, pole first. N cells, N+1 faces.
 struct Profile {
-    std::vector<double> arc, r, z;       ///< cell centres, m
+    std::vector<double> arc, r, z;           ///< cell centres, m
     std::vector<double> tangentR, tangentZ;  ///< unit tangent at the centre, towards the rim
     std::vector<double> normalR, normalZ;    ///< unit normal at the centre, pointing into the chocolate
-    std::vector<double> area;            ///< of the former's surface, m² a cell
-    std::vector<double> mean, gauss;     ///< curvature H and K, positive where the chocolate is on the convex side
-    std::vector<double> faceWidth;       ///< circumference at each face, m (N+1)
-    std::vector<double> faceR, faceZ;    ///< meridian at each face, m (N+1)
-    double step = 0;                     ///< arc length of a cell, m
+    std::vector<double> area;                ///< of the former's surface, m² a cell
+    std::vector<double> mean, gauss;         ///< curvature H and K, positive where the chocolate is on the convex side
+    std::vector<double> faceWidth;           ///< circumference at each face, m (N+1)
+    std::vector<double> faceR, faceZ;        ///< meridian at each face, m (N+1)
+    double step = 0;                         ///< arc length of a cell, m
 
     size_t size() const { return arc.size(); }
 };

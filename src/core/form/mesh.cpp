@@ -12,7 +12,9 @@ namespace {
 
 using Key = unsigned long long;
 
-Key edgeKey(int a, int b) { return (static_cast<Key>(static_cast<unsigned>(std::min(a, b))) << 32) | static_cast<unsigned>(std::max(a, b)); }
+Key edgeKey(int a, int b) {
+    return (static_cast<Key>(static_cast<unsigned>(std::min(a, b))) << 32) | static_cast<unsigned>(std::max(a, b));
+}
 
 const Vec3& at(const Mesh& m, int i) { return m.points[static_cast<size_t>(i)]; }
 
@@ -110,7 +112,9 @@ std::vector<std::array<double, 2>> footprint(const Mesh& m, double tolerance) {
     std::sort(p.begin(), p.end());
     p.erase(std::unique(p.begin(), p.end()), p.end());
     if (p.size() < 3) return p;
-    const auto turn = [](const auto& a, const auto& b, const auto& c) { return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]); };
+    const auto turn = [](const auto& a, const auto& b, const auto& c) {
+        return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+    };
     for (int side = 0; side < 2; ++side) {  // Andrew's monotone chain
         const size_t base = hull.size();
         for (const auto& q : p) {
@@ -134,7 +138,8 @@ MeshReport inspect(const Mesh& m) {
     std::vector<int> root(m.points.size());
     std::iota(root.begin(), root.end(), 0);
     const auto find = [&](int i) {
-        while (root[static_cast<size_t>(i)] != i) i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
+        while (root[static_cast<size_t>(i)] != i)
+            i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
         return i;
     };
     double scale = 0;
@@ -147,10 +152,8 @@ MeshReport inspect(const Mesh& m) {
             e.balance += a < b ? 1 : -1;
             root[static_cast<size_t>(find(a))] = find(b);
         }
-        if (!(length(crossOf(m, t)) > 1e-12 * scale) || t[0] == t[1] || t[1] == t[2] || t[0] == t[2])
-            ++r.degenerate;
-        else if (leastAngle(m, t) < 10 * M_PI / 180)
-            ++r.slivers;
+        if (!(length(crossOf(m, t)) > 1e-12 * scale) || t[0] == t[1] || t[1] == t[2] || t[0] == t[2]) ++r.degenerate;
+        else if (leastAngle(m, t) < 10 * M_PI / 180) ++r.slivers;
     }
     for (const auto& [key, e] : edges) {
         r.openEdges += e.uses == 1;
@@ -169,10 +172,19 @@ std::string inWords(const MeshReport& r) {
     std::string s;
     const auto add = [&](const std::string& words) { s += (s.empty() ? "" : " ") + words; };
     const auto edges = [](size_t n) { return n == 1 ? std::string("One edge") : fmt::format("{} edges", n); };
-    if (r.openEdges) add(fmt::format("It has holes: {} {} a triangle on one side only.", edges(r.openEdges), r.openEdges == 1 ? "has" : "have"));
-    if (r.crowdedEdges) add(fmt::format("{} {} shared by more than two triangles.", edges(r.crowdedEdges), r.crowdedEdges == 1 ? "is" : "are"));
-    if (r.flipped) add(fmt::format("{} {} between triangles that face opposite ways.", edges(r.flipped), r.flipped == 1 ? "lies" : "lie"));
-    if (r.degenerate) add(fmt::format("{} {} no area.", r.degenerate == 1 ? "One triangle" : fmt::format("{} triangles", r.degenerate), r.degenerate == 1 ? "has" : "have"));
+    if (r.openEdges)
+        add(fmt::format("It has holes: {} {} a triangle on one side only.", edges(r.openEdges),
+                        r.openEdges == 1 ? "has" : "have"));
+    if (r.crowdedEdges)
+        add(fmt::format("{} {} shared by more than two triangles.", edges(r.crowdedEdges),
+                        r.crowdedEdges == 1 ? "is" : "are"));
+    if (r.flipped)
+        add(fmt::format("{} {} between triangles that face opposite ways.", edges(r.flipped),
+                        r.flipped == 1 ? "lies" : "lie"));
+    if (r.degenerate)
+        add(fmt::format("{} {} no area.",
+                        r.degenerate == 1 ? "One triangle" : fmt::format("{} triangles", r.degenerate),
+                        r.degenerate == 1 ? "has" : "have"));
     return s;
 }
 
@@ -227,15 +239,18 @@ void append(Mesh& m, const Mesh& other) {
 }
 
 Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward, std::vector<double>* wall) {
-    // Wall triangles that meet at a corner without sharing an edge get corners of their own: each fan is displaced by itself.
+    // Wall triangles that meet at a corner without sharing an edge get corners of their own: each fan is displaced by
+    // itself.
     const size_t n = surface.triangles.size();
     std::vector<int> root(3 * n);
     std::iota(root.begin(), root.end(), 0);
     const auto find = [&](int i) {
-        while (root[static_cast<size_t>(i)] != i) i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
+        while (root[static_cast<size_t>(i)] != i)
+            i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
         return i;
     };
-    std::unordered_map<Key, std::pair<int, int>> open;  // edge → triangle and its first corner on it; what is left are rims
+    std::unordered_map<Key, std::pair<int, int>>
+        open;  // edge → triangle and its first corner on it; what is left are rims
     open.reserve(2 * n);
     for (size_t i = 0; i < n; ++i) {
         if (surface.mark(i) != Mark::Wall) continue;
@@ -291,7 +306,8 @@ Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outwa
     for (auto& f : sums) {
         if (f.corner < 0) continue;
         const Vec3 normal = unit(opening[static_cast<size_t>(f.corner)]);
-        if (length(normal) == 0 || std::abs(dot(normal, unit(f.b))) > 0.8) continue;  // no rim, or bare wall that goes on
+        if (length(normal) == 0 || std::abs(dot(normal, unit(f.b))) > 0.8)
+            continue;  // no rim, or bare wall that goes on
         const double w = 50 * f.weight;
         f.a[0] += w * normal.x * normal.x;
         f.a[1] += w * normal.x * normal.y;

@@ -16,7 +16,9 @@ struct Vec3 {
     bool operator==(const Vec3&) const = default;
 };
 inline double dot(const Vec3& a, const Vec3& b) { return a.x * b.x + a.y * b.y + a.z * b.z; }
-inline Vec3 cross(const Vec3& a, const Vec3& b) { return {a.y * b.z - a.z * b.y, a.z * b.x - a.x * b.z, a.x * b.y - a.y * b.x}; }
+inline Vec3 cross(const Vec3& a, const Vec3& b) {
+    return {a.y * b.z - a.z * b.y, a.z * b.x - a.x * b.z, a.x * b.y - a.y * b.x};
+}
 inline double length(const Vec3& a) { return std::sqrt(dot(a, a)); }
 /// The same direction with length 1; zero stays zero.
 inline Vec3 unit(const Vec3& a) {
@@ -66,10 +68,10 @@ std::vector<std::array<double, 2>> footprint(const Mesh& mesh, double tolerance 
 /// What is wrong with a mesh, in numbers; `closed() && oriented && flawless` is a solid.
 struct MeshReport {
     size_t triangles = 0, openEdges = 0, crowdedEdges = 0;  ///< edges with one triangle, with more than two
-    size_t flipped = 0;        ///< edges whose two triangles run the same way
-    size_t degenerate = 0;     ///< triangles without area
-    size_t slivers = 0;        ///< triangles with an angle under 10°
-    size_t shells = 0;         ///< parts that do not share a corner
+    size_t flipped = 0;                                     ///< edges whose two triangles run the same way
+    size_t degenerate = 0;                                  ///< triangles without area
+    size_t slivers = 0;                                     ///< triangles with an angle under 10°
+    size_t shells = 0;                                      ///< parts that do not share a corner
     bool sound() const { return triangles > 0 && !openEdges && !crowdedEdges && !flipped && !degenerate; }
 };
 MeshReport inspect(const Mesh& mesh);
@@ -83,11 +85,12 @@ Mesh reversed(Mesh mesh);
 /// All triangles of both; corners are kept apart.
 void append(Mesh& mesh, const Mesh& other);
 
-/// The wall as a watertight solid: the Wall triangles of a closed surface, thickened by `thickness[corner]` m to the side
-/// its normals point (`outward`) or to the other, and closed along every rim. At creases a corner moves so that
+/// The wall as a watertight solid: the Wall triangles of a closed surface, thickened by `thickness[corner]` m to the
+/// side its normals point (`outward`) or to the other, and closed along every rim. At creases a corner moves so that
 /// each face next to it is offset by the thickness (a mitre).
 /// @param wall if given, filled with the thickness at each corner of the solid
-Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward, std::vector<double>* wall = nullptr);
+Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward,
+           std::vector<double>* wall = nullptr);
 Mesh shell(const Mesh& surface, double thickness, bool outward);
 
 /// Rotation (columns are the turned axes) and then a shift.

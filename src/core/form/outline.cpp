@@ -19,7 +19,8 @@ Point2 raw(const std::string& name, double t) {
         return polar(r);
     }
     if (name == "heart") {  // the tip at -x, the dent at +x, both as blunt as a knife or a mold makes them
-        const double x = 13 * c - 5 * std::cos(2 * a) - 2 * std::cos(3 * a) - std::cos(4 * a), y = 16 * s * (0.93 * s * s + 0.07);
+        const double x = 13 * c - 5 * std::cos(2 * a) - 2 * std::cos(3 * a) - std::cos(4 * a),
+                     y = 16 * s * (0.93 * s * s + 0.07);
         return {(x + 2.5) / 17, y / 17};
     }
     if (name == "star") {  // five points, inner radius half the outer
@@ -30,7 +31,7 @@ Point2 raw(const std::string& name, double t) {
     }
     if (name == "flower") return polar(1 + 0.16 * std::cos(6 * a));
     if (name == "scallop") return polar(1 + 0.05 * std::cos(12 * a));
-    if (name == "leaf") {  // two arcs that meet at ±x
+    if (name == "leaf") {                                 // two arcs that meet at ±x
         const double R = 1.25, d = std::sqrt(R * R - 1);  // circles of radius R through (±1, 0)
         const double b = d * std::abs(s), r = -b + std::sqrt(b * b + 1);
         return polar(r);
@@ -82,11 +83,15 @@ bool crossesItself(const std::vector<Loop>& loops) {
             edges.push_back({a, b, std::min(a[0], b[0]), std::max(a[0], b[0]), l, i});
         }
     std::sort(edges.begin(), edges.end(), [](const Edge& a, const Edge& b) { return a.left < b.left; });
-    const auto side = [](const Point2& a, const Point2& b, const Point2& c) { return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]); };
+    const auto side = [](const Point2& a, const Point2& b, const Point2& c) {
+        return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+    };
     for (size_t i = 0; i < edges.size(); ++i)
         for (size_t j = i + 1; j < edges.size() && edges[j].left <= edges[i].right; ++j) {
             const Edge &e = edges[i], &f = edges[j];
-            if (std::max(e.a[1], e.b[1]) < std::min(f.a[1], f.b[1]) || std::max(f.a[1], f.b[1]) < std::min(e.a[1], e.b[1])) continue;
+            if (std::max(e.a[1], e.b[1]) < std::min(f.a[1], f.b[1]) ||
+                std::max(f.a[1], f.b[1]) < std::min(e.a[1], e.b[1]))
+                continue;
             if (e.loop == f.loop) {
                 const size_t n = loops[e.loop].size(), gap = (e.index + n - f.index) % n;
                 if (gap == 1 || gap == n - 1) {  // neighbours share a corner; they may only fold back onto each other
@@ -96,14 +101,17 @@ bool crossesItself(const std::vector<Loop>& loops) {
                     continue;
                 }
             }
-            const double s1 = side(e.a, e.b, f.a), s2 = side(e.a, e.b, f.b), s3 = side(f.a, f.b, e.a), s4 = side(f.a, f.b, e.b);
-            if (((s1 >= 0) != (s2 >= 0) || s1 == 0 || s2 == 0) && ((s3 >= 0) != (s4 >= 0) || s3 == 0 || s4 == 0)) return true;
+            const double s1 = side(e.a, e.b, f.a), s2 = side(e.a, e.b, f.b), s3 = side(f.a, f.b, e.a),
+                         s4 = side(f.a, f.b, e.b);
+            if (((s1 >= 0) != (s2 >= 0) || s1 == 0 || s2 == 0) && ((s3 >= 0) != (s4 >= 0) || s3 == 0 || s4 == 0))
+                return true;
         }
     return false;
 }
 
 const std::vector<std::string>& silhouettes() {
-    static const std::vector<std::string> names{"round", "square", "heart", "star", "flower", "scallop", "leaf", "egg", "drop"};
+    static const std::vector<std::string> names{"round",   "square", "heart", "star", "flower",
+                                                "scallop", "leaf",   "egg",   "drop"};
     return names;
 }
 

@@ -6,7 +6,9 @@
 
 namespace uovo::form {
 
-tl::unexpected<Problem> refuse(std::string sentence, std::string field) { return tl::unexpected(Problem{std::move(sentence), std::move(field)}); }
+tl::unexpected<Problem> refuse(std::string sentence, std::string field) {
+    return tl::unexpected(Problem{std::move(sentence), std::move(field)});
+}
 
 double figure(const Part& part, const std::string& key) {
     if (const auto it = part.values.find(key); it != part.values.end()) return it->second.value;
@@ -36,9 +38,14 @@ Measure measure(const Part& part, const std::string& key) {
 
 }  // namespace
 
-Balloon balloonOf(const Part& p) { return {measure(p, "girth"), measure(p, "length"), measure(p, "dip"), measure(p, "pear")}; }
+Balloon balloonOf(const Part& p) {
+    return {measure(p, "girth"), measure(p, "length"), measure(p, "dip"), measure(p, "pear")};
+}
 
-Cup cupOf(const Part& p) { return {measure(p, "baseDiameter"), measure(p, "topDiameter"), measure(p, "height"), measure(p, "corner"), measure(p, "fillLine")}; }
+Cup cupOf(const Part& p) {
+    return {measure(p, "baseDiameter"), measure(p, "topDiameter"), measure(p, "height"), measure(p, "corner"),
+            measure(p, "fillLine")};
+}
 
 tl::expected<Meridian, Problem> meridian(const Part& part) {
     const Family* f = family(part.family);
@@ -53,7 +60,15 @@ Part usual(const std::string& id) {
         for (const auto& field : f->fields) p.values[field.key] = Measure(field.value);
         for (const auto& c : f->choices) p.choices[c.key] = c.options.front();
         if (id == "profile-mold") p.points = {{{0, 0}, {0.022, 0}, {0.030, 0.012}, {0.024, 0.030}, {0.034, 0.060}}};
-        if (id == "figure-lathe") p.points = {{{0, 0}, {0.028, 0.004}, {0.040, 0.026}, {0.030, 0.048}, {0.018, 0.058}, {0.026, 0.076}, {0.018, 0.096}, {0, 0.102}}};
+        if (id == "figure-lathe")
+            p.points = {{{0, 0},
+                         {0.028, 0.004},
+                         {0.040, 0.026},
+                         {0.030, 0.048},
+                         {0.018, 0.058},
+                         {0.026, 0.076},
+                         {0.018, 0.096},
+                         {0, 0.102}}};
         if (id == "sheet") p.values["width"] = Measure(0.08);
     }
     return p;
@@ -63,8 +78,11 @@ tl::expected<void, Problem> checkFigure(const Field& field, double v) {
     const auto text = [&](double x) { return format(x, field.dimension, UnitSystem::Metric); };
     if (!std::isfinite(v)) return refuse(field.name + " is not a number.", field.key);
     if (v < field.low * (1 - 1e-9) || v > field.high * (1 + 1e-9))
-        return refuse(field.name + " is " + text(v) + "; it must be between " + text(field.low) + " and " + text(field.high) + ".", field.key);
-    if (field.dimension == Dimension::Count && field.whole && v != std::floor(v)) return refuse(field.name + " is a whole number.", field.key);
+        return refuse(field.name + " is " + text(v) + "; it must be between " + text(field.low) + " and " +
+                          text(field.high) + ".",
+                      field.key);
+    if (field.dimension == Dimension::Count && field.whole && v != std::floor(v))
+        return refuse(field.name + " is a whole number.", field.key);
     return {};
 }
 
@@ -75,7 +93,8 @@ tl::expected<void, Problem> checkFigures(const Part& part) {
         if (auto ok = checkFigure(field, figure(part, field.key)); !ok) return ok;
     for (const auto& c : f->choices) {
         const std::string word = choice(part, c.key);
-        if (std::find(c.options.begin(), c.options.end(), word) == c.options.end()) return refuse(c.name + " cannot be “" + word + "”.", c.key);
+        if (std::find(c.options.begin(), c.options.end(), word) == c.options.end())
+            return refuse(c.name + " cannot be “" + word + "”.", c.key);
     }
     return {};
 }
@@ -108,10 +127,19 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
         for (auto& p : s.surface.points) p = p * k;
         const Vec3 size = bounds(s.surface).size();
         const double largest = std::max({size.x, size.y, size.z});
-        if (!(largest <= kLargestFigure)) return refuse(fmt::format("The figure would be {} large; at most {}.", format(largest, Dimension::Length, UnitSystem::Metric), format(kLargestFigure, Dimension::Length, UnitSystem::Metric)), "scale");
-        if (!(largest >= kSmallestFigure)) return refuse(fmt::format("The figure would be {} large; at least {}.", format(largest, Dimension::Length, UnitSystem::Metric), format(kSmallestFigure, Dimension::Length, UnitSystem::Metric)), "scale");
+        if (!(largest <= kLargestFigure))
+            return refuse(fmt::format("The figure would be {} large; at most {}.",
+                                      format(largest, Dimension::Length, UnitSystem::Metric),
+                                      format(kLargestFigure, Dimension::Length, UnitSystem::Metric)),
+                          "scale");
+        if (!(largest >= kSmallestFigure))
+            return refuse(fmt::format("The figure would be {} large; at least {}.",
+                                      format(largest, Dimension::Length, UnitSystem::Metric),
+                                      format(kSmallestFigure, Dimension::Length, UnitSystem::Metric)),
+                          "scale");
         s.volume = volume(s.surface);
-        if (!(s.volume > 1e-6 * largest * largest * largest)) return refuse("The figure has no inside, or is inside out.", "mesh");
+        if (!(s.volume > 1e-6 * largest * largest * largest))
+            return refuse("The figure has no inside, or is inside out.", "mesh");
         s.area = s.areaLow = s.areaHigh = area(s.surface);
         s.exact = false;
         hollow = v.choice("filled") == "hollow";
@@ -120,11 +148,13 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
         const auto m = meridian(part);
         if (!m) return tl::unexpected(m.error());
         built = roundFormer(*m, detail.triangles);
-    } else if (f.former == Former::Balloon || id == "bought" || id == "original" || id == "plaque" || id == "flame" || id == "egg-half") {
+    } else if (f.former == Former::Balloon || id == "bought" || id == "original" || id == "plaque" || id == "flame" ||
+               id == "egg-half") {
         built = buildFree(v, id, detail);
     } else if (id == "rope" || id == "clip-handle") {
         built = buildSwept(v, id, detail);
-    } else if (f.body == Body::Sheet || id == "bar" || id == "collar" || id == "arch" || id == "spoon" || id == "ribbon") {
+    } else if (f.body == Body::Sheet || id == "bar" || id == "collar" || id == "arch" || id == "spoon" ||
+               id == "ribbon") {
         built = buildSheet(v, id, detail);
     } else {
         built = buildRound(v, id, detail);
@@ -132,12 +162,14 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
     if (!built) return tl::unexpected(built.error());
     if (f.body == Body::Cast && f.field("core")) {
         built->displaced = v("core");
-        if (built->displaced > 0.8 * built->volume) return refuse("The core takes nearly all of the room in the mold.", "core");
+        if (built->displaced > 0.8 * built->volume)
+            return refuse("The core takes nearly all of the room in the mold.", "core");
     }
     built->body = hollow ? Body::Wall : f.body == Body::Wall ? Body::Cast : f.body;
     built->outside = f.outside;
     if (hollow && f.field("wall")) built->wall = v("wall");
-    if ((f.body == Body::Cast && !hollow && id != "pressed") || f.body == Body::Modeled) built->wall = built->wallLow = built->wallHigh = 0;  // solid through and through
+    if ((f.body == Body::Cast && !hollow && id != "pressed") || f.body == Body::Modeled)
+        built->wall = built->wallLow = built->wallHigh = 0;  // solid through and through
     if (built->wallLow == 0 && built->wallHigh == 0) built->wallLow = built->wallHigh = built->wall;
     Assembly out;
     Item item;
@@ -177,13 +209,16 @@ tl::expected<void, Problem> checkBuild(const Part& part, const Meshes& meshes, b
     if (!built) return tl::unexpected(built.error());
     for (const auto& item : built->items) {
         const Shape& s = item.shape;
-        if (!assumedWalls || !item.edible || s.body != Body::Wall || s.outside || s.coverage < 1 || !(s.wall > 0) || fits(s, s.wall)) continue;
+        if (!assumedWalls || !item.edible || s.body != Body::Wall || s.outside || s.coverage < 1 || !(s.wall > 0) ||
+            fits(s, s.wall))
+            continue;
         double low = 0, high = s.wall;
         for (int k = 0; k < 12; ++k) (fits(s, 0.5 * (low + high)) ? low : high) = 0.5 * (low + high);
         const auto text = [](double x) { return format(x, Dimension::Length, UnitSystem::Metric); };
         const auto own = part.own.find(item.key);
         const bool whole = built->items.size() == 1;
-        return refuse((whole ? std::string() : item.name + ": ") + "A wall of " + text(s.wall) + " does not go into it; at most " + text(0.95 * low) + ".",
+        return refuse((whole ? std::string() : item.name + ": ") + "A wall of " + text(s.wall) +
+                          " does not go into it; at most " + text(0.95 * low) + ".",
                       own != part.own.end() && own->second.contains("wall") ? "own/" + item.key + "/wall" : "wall");
     }
     return {};

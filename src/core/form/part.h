@@ -19,9 +19,9 @@ struct Part {
     std::string family = "half-ball";
     Figures values;
     std::map<std::string, std::string> choices;
-    std::vector<Loop> points;             ///< profile (r, z) of a round mold, or outline and holes of a sheet, m
-    std::string mesh;                     ///< name of a mesh of the plan ("mesh" family)
-    std::map<std::string, Figures> own;   ///< of a compound: part key → figures that no longer follow the compound's
+    std::vector<Loop> points;            ///< profile (r, z) of a round mold, or outline and holes of a sheet, m
+    std::string mesh;                    ///< name of a mesh of the plan ("mesh" family)
+    std::map<std::string, Figures> own;  ///< of a compound: part key → figures that no longer follow the compound's
     bool operator==(const Part&) const = default;
 };
 
@@ -37,22 +37,23 @@ struct FlatPattern {
 
 /// A built part.
 struct Shape {
-    Mesh surface;             ///< closed; for a wall: the former with its lids, for a solid: the solid itself
+    Mesh surface;  ///< closed; for a wall: the former with its lids, for a solid: the solid itself
     Body body = Body::Wall;
-    bool outside = false;     ///< chocolate on the outside of `surface`
-    double area = 0;          ///< m² to be covered (Wall) or of the solid's surface
+    bool outside = false;              ///< chocolate on the outside of `surface`
+    double area = 0;                   ///< m² to be covered (Wall) or of the solid's surface
     double areaLow = 0, areaHigh = 0;  ///< band of the area where the shape is only known by its silhouette
-    double volume = 0;        ///< m³: what the former holds to its rim (Wall), or of the solid
-    bool exact = true;        ///< area and volume are closed forms or integrals of the true shape, not of the mesh
-    double wall = 0;          ///< m, assumed (Wall), or the sheet's thickness
+    double volume = 0;                 ///< m³: what the former holds to its rim (Wall), or of the solid
+    bool exact = true;  ///< area and volume are closed forms or integrals of the true shape, not of the mesh
+    double wall = 0;    ///< m, assumed (Wall), or the sheet's thickness
     double wallLow = 0, wallHigh = 0;  ///< band of `wall`
-    std::vector<double> thickness;  ///< m at each corner of `surface`, where the wall is computed from its coats; else empty
-    double coverage = 1;      ///< share of the area that is covered
-    double rim = 0, seam = 0; ///< lengths, m
-    double displaced = 0;     ///< m³ of core inside that is not chocolate
-    double hollow = 0;        ///< m³ that an insert keeps free; what the piece holds is that
-    double land = 0;          ///< m, width of the face that is glued where halves meet, 0: as wide as the wall
-    Vec3 seamAt, seamNormal;  ///< the plane the halves meet in
+    std::vector<double>
+        thickness;             ///< m at each corner of `surface`, where the wall is computed from its coats; else empty
+    double coverage = 1;       ///< share of the area that is covered
+    double rim = 0, seam = 0;  ///< lengths, m
+    double displaced = 0;      ///< m³ of core inside that is not chocolate
+    double hollow = 0;         ///< m³ that an insert keeps free; what the piece holds is that
+    double land = 0;           ///< m, width of the face that is glued where halves meet, 0: as wide as the wall
+    Vec3 seamAt, seamNormal;   ///< the plane the halves meet in
     std::optional<FlatPattern> pattern;
 
     /// Chocolate in it, m³ of set chocolate, at the given wall (Wall) or as it is.
@@ -70,7 +71,7 @@ struct Item {
     Part part;
     Shape shape;
     Pose pose;
-    Vec3 apart;             ///< direction and size of its move when the compound is pulled apart, m
+    Vec3 apart;  ///< direction and size of its move when the compound is pulled apart, m
     bool edible = true;
 };
 
@@ -86,15 +87,15 @@ struct Assembly {
     std::vector<Joint> joints;
     double enclosed = 0;  ///< m³ inside a house; 0 where it means nothing
 
-    Mesh solid() const;   ///< all items at their places
+    Mesh solid() const;        ///< all items at their places
     double chocolate() const;  ///< m³
-    Vec3 centre() const;  ///< of mass, of the chocolate
+    Vec3 centre() const;       ///< of mass, of the chocolate
 };
 
 struct Detail {
     double triangles = 6000;  ///< wanted, for the whole of a part
     int round = 48;           ///< least number of corners round the widest place
-    bool onSurface = false;   ///< corners lie on the surface itself, for solvers; else polygons have their circles' area
+    bool onSurface = false;  ///< corners lie on the surface itself, for solvers; else polygons have their circles' area
 };
 inline constexpr Detail kScreen{6000, 48}, kExport{60000, 160};
 
@@ -126,7 +127,8 @@ std::vector<Loop> sheetOutline(const Part& part);
 tl::expected<void, Problem> checkFigures(const Part& part);
 /// One of them.
 tl::expected<void, Problem> checkFigure(const Field& field, double value);
-/// Whether it can be built: its figures, the shape that they make together, and walls no thicker than the room they stand in.
+/// Whether it can be built: its figures, the shape that they make together, and walls no thicker than the room they
+/// stand in.
 /// @param assumedWalls false where walls are computed from coats
 /// @returns the field that a person can change, "wall" or "own/handle/width"
 tl::expected<void, Problem> checkBuild(const Part& part, const Meshes& meshes, bool assumedWalls = true);

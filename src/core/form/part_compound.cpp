@@ -10,10 +10,12 @@ namespace {
 /// Collects items; a person's own figures of one part win over what the compound says.
 class Assembler {
 public:
-    Assembler(const Part& whole, const Meshes& meshes, const Detail& detail) : whole_(whole), meshes_(meshes), detail_(detail) {}
+    Assembler(const Part& whole, const Meshes& meshes, const Detail& detail)
+        : whole_(whole), meshes_(meshes), detail_(detail) {}
 
     /// @param from which figure of the compound a figure of the part comes from, where they are not called the same
-    void add(const std::string& key, const std::string& name, Part part, const Pose& pose, const Vec3& apart, const std::map<std::string, std::string>& from = {}) {
+    void add(const std::string& key, const std::string& name, Part part, const Pose& pose, const Vec3& apart,
+             const std::map<std::string, std::string>& from = {}) {
         if (problem_) return;
         const Family& f = *family(part.family);
         const auto own = whole_.own.find(key);
@@ -21,7 +23,9 @@ public:
         const auto refuseAt = [&](const Problem& p) {
             const auto source = from.find(p.where);
             const bool set = hasOwn && own->second.contains(p.where);
-            problem_ = Problem{name + ": " + p.sentence, set ? "own/" + key + "/" + p.where : source != from.end() ? source->second : p.where};
+            problem_ = Problem{name + ": " + p.sentence, set                    ? "own/" + key + "/" + p.where
+                                                         : source != from.end() ? source->second
+                                                                                : p.where};
         };
         if (hasOwn)
             for (const auto& [figure, value] : own->second) {
@@ -44,7 +48,9 @@ public:
         item.apart = apart;
         out_.items.push_back(std::move(item));
     }
-    void joint(size_t a, size_t b, double length, std::string words) { out_.joints.push_back({a, b, length, std::move(words)}); }
+    void joint(size_t a, size_t b, double length, std::string words) {
+        out_.joints.push_back({a, b, length, std::move(words)});
+    }
     Assembly& result() { return out_; }
     tl::expected<Assembly, Problem> take() {
         if (problem_) return tl::unexpected(*problem_);
@@ -59,7 +65,8 @@ private:
     std::optional<Problem> problem_;
 };
 
-Part part(const char* family, std::initializer_list<std::pair<const char*, double>> values, std::initializer_list<std::pair<const char*, const char*>> choices = {}) {
+Part part(const char* family, std::initializer_list<std::pair<const char*, double>> values,
+          std::initializer_list<std::pair<const char*, const char*>> choices = {}) {
     Part p;
     p.family = family;
     for (const auto& [key, value] : values) p.values[key] = Measure(value);
@@ -85,15 +92,25 @@ Pose standing(const Vec3& along, const Vec3& where) { return {along, {0, 0, 1}, 
 
 void basket(Assembler& a, const Values& v) {
     const double top = v("topDiameter"), h = v("height"), w = v("handleWidth"), d = v("handleDepth");
-    a.add("basket", "Basket", part("case", {{"baseDiameter", v("baseDiameter")}, {"topDiameter", top}, {"height", h}, {"flutes", 0}, {"fluteDepth", 0}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, 0});
+    a.add("basket", "Basket",
+          part("case", {{"baseDiameter", v("baseDiameter")},
+                        {"topDiameter", top},
+                        {"height", h},
+                        {"flutes", 0},
+                        {"fluteDepth", 0},
+                        {"wall", v("wall")}}),
+          at(0, 0, 0), {0, 0, 0});
     Pose upright = standing({1, 0, 0}, {0, d / 2, h});
-    a.add("handle", "Handle", part("arch", {{"span", top - std::max(v("wall"), 1e-3)}, {"rise", v("rise")}, {"width", w}, {"depth", d}}), upright, {0, 0, 0.6 * v("rise")},
+    a.add("handle", "Handle",
+          part("arch", {{"span", top - std::max(v("wall"), 1e-3)}, {"rise", v("rise")}, {"width", w}, {"depth", d}}),
+          upright, {0, 0, 0.6 * v("rise")},
           {{"span", "topDiameter"}, {"width", "handleWidth"}, {"depth", "handleDepth"}});
     a.joint(0, 1, 2 * 2 * (w + d), "both feet of the handle on the rim");
 }
 
 void house(Assembler& a, const Values& v) {
-    const double L = v("length"), W = v("width"), h = v("wallHeight"), roof = v("roofHeight"), over = v("overhang"), t = v("thickness");
+    const double L = v("length"), W = v("width"), h = v("wallHeight"), roof = v("roofHeight"), over = v("overhang"),
+                 t = v("thickness");
     const Loop gable{{-W / 2, 0}, {W / 2, 0}, {W / 2, h}, {0, h + roof}, {-W / 2, h}};
     const double slant = std::hypot(W / 2, roof), apart = 0.35 * W;
     a.add("front", "Front gable", polygon(gable, t), standing({0, 1, 0}, {L / 2 - t, 0, 0}), {apart, 0, 0});
@@ -103,8 +120,10 @@ void house(Assembler& a, const Values& v) {
     a.add("right", "Right wall", polygon(side, t), standing({1, 0, 0}, {0, W / 2, 0}), {0, apart, 0});
     const Loop panel{{-L / 2 - over, -over}, {L / 2 + over, -over}, {L / 2 + over, slant}, {-L / 2 - over, slant}};
     const double c = W / 2 / slant, s = roof / slant;
-    a.add("roof-left", "Left roof", polygon(panel, t), {{1, 0, 0}, {0, c, s}, {0, -s, c}, {0, -W / 2, h}}, {0, -apart, 0.8 * roof});
-    a.add("roof-right", "Right roof", polygon(panel, t), {{-1, 0, 0}, {0, -c, s}, {0, s, c}, {0, W / 2, h}}, {0, apart, 0.8 * roof});
+    a.add("roof-left", "Left roof", polygon(panel, t), {{1, 0, 0}, {0, c, s}, {0, -s, c}, {0, -W / 2, h}},
+          {0, -apart, 0.8 * roof});
+    a.add("roof-right", "Right roof", polygon(panel, t), {{-1, 0, 0}, {0, -c, s}, {0, s, c}, {0, W / 2, h}},
+          {0, apart, 0.8 * roof});
     for (const size_t gableAt : {0u, 1u}) {
         a.joint(gableAt, 2, h, "gable on the left wall");
         a.joint(gableAt, 3, h, "gable on the right wall");
@@ -112,36 +131,44 @@ void house(Assembler& a, const Values& v) {
         a.joint(gableAt, 5, slant, "right roof on a gable");
     }
     a.joint(4, 5, L + 2 * over, "ridge");
-    for (const size_t wall : {2u, 3u}) a.joint(wall, wall + 2, L - 2 * t, wall == 2 ? "left roof on its wall" : "right roof on its wall");
+    for (const size_t wall : {2u, 3u})
+        a.joint(wall, wall + 2, L - 2 * t, wall == 2 ? "left roof on its wall" : "right roof on its wall");
     // Room between the panels: under the slopes y(z) of the roof, whose underside runs from eave to ridge.
     const double inside = W - 2 * t;
-    a.result().enclosed = std::max(0.0, L - 2 * t) * std::max(0.0, inside * h + roof * (inside - inside * inside / (2 * W)));
+    a.result().enclosed =
+        std::max(0.0, L - 2 * t) * std::max(0.0, inside * h + roof * (inside - inside * inside / (2 * W)));
 }
 
 void tower(Assembler& a, const Values& v) {
     const int n = static_cast<int>(std::lround(v("sides")));
-    const double side = v("side"), h = v("wallHeight"), t = v("thickness"), inradius = side / 2 / std::tan(pi / n), dome = v("dome");
+    const double side = v("side"), h = v("wallHeight"), t = v("thickness"), inradius = side / 2 / std::tan(pi / n),
+                 dome = v("dome");
     for (int i = 0; i < n; ++i) {
         const double angle = 2 * pi * i / n;
         const Vec3 out{std::cos(angle), std::sin(angle), 0}, along{-out.y, out.x, 0};
         const Loop panel{{-side / 2, 0}, {side / 2, 0}, {side / 2, h}, {-side / 2, h}};
-        a.add("wall-" + std::to_string(i + 1), "Wall " + std::to_string(i + 1), polygon(panel, t), standing(along, out * (inradius - t)), out * (0.5 * side));
+        a.add("wall-" + std::to_string(i + 1), "Wall " + std::to_string(i + 1), polygon(panel, t),
+              standing(along, out * (inradius - t)), out * (0.5 * side));
         if (i > 0) a.joint(static_cast<size_t>(i - 1), static_cast<size_t>(i), h, "corner");
     }
     a.joint(static_cast<size_t>(n - 1), 0, h, "corner");
     Loop ceiling;
     const double R = side / 2 / std::sin(pi / n);
-    for (int i = 0; i < n; ++i) ceiling.push_back({R * std::cos(2 * pi * (i - 0.5) / n), R * std::sin(2 * pi * (i - 0.5) / n)});
+    for (int i = 0; i < n; ++i)
+        ceiling.push_back({R * std::cos(2 * pi * (i - 0.5) / n), R * std::sin(2 * pi * (i - 0.5) / n)});
     a.add("ceiling", "Ceiling", polygon(ceiling, t), at(0, 0, h), {0, 0, 0.4 * h});
     const size_t top = static_cast<size_t>(n);
     for (int i = 0; i < n; ++i) a.joint(static_cast<size_t>(i), top, side, "wall under the ceiling");
-    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}), turned(h + t + dome / 2), {0, 0, 0.9 * h}, {{"diameter", "dome"}, {"depth", "dome"}});
+    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}),
+          turned(h + t + dome / 2), {0, 0, 0.9 * h}, {{"diameter", "dome"}, {"depth", "dome"}});
     a.joint(top, top + 1, pi * dome, "dome on the ceiling");
     if (v("tube") > 0.004) {  // leans out of the dome at 45°
         const double c = std::sqrt(0.5), r = dome / 2;
         const Vec3 axis{c, 0, c};
-        a.add("tube", "Tube", part("wrap-tube", {{"diameter", v("tube")}, {"height", v("tubeLength")}, {"wall", v("wall")}}),
-              {{c, 0, -c}, {0, 1, 0}, axis, Vec3{0, 0, h + t} + axis * (r - 0.1 * v("tubeLength"))}, axis * (0.8 * v("tubeLength")) + Vec3{0, 0, 0.9 * h}, {{"diameter", "tube"}, {"height", "tubeLength"}});
+        a.add("tube", "Tube",
+              part("wrap-tube", {{"diameter", v("tube")}, {"height", v("tubeLength")}, {"wall", v("wall")}}),
+              {{c, 0, -c}, {0, 1, 0}, axis, Vec3{0, 0, h + t} + axis * (r - 0.1 * v("tubeLength"))},
+              axis * (0.8 * v("tubeLength")) + Vec3{0, 0, 0.9 * h}, {{"diameter", "tube"}, {"height", "tubeLength"}});
         a.joint(top + 1, top + 2, pi * v("tube"), "tube on the dome");
     }
     const double inner = std::max(0.0, inradius - t);  // the panels stand inside their outline
@@ -151,12 +178,25 @@ void tower(Assembler& a, const Values& v) {
 void pedestal(Assembler& a, const Values& v) {
     const double stem = v("stem"), t = v("thickness"), collar = 0.55 * v("foot"), dome = v("dome");
     if (v.choice("footIs") == "hollow")  // open below: a cup turned over
-        a.add("foot", "Foot", part("case", {{"baseDiameter", 0.55 * v("foot")}, {"topDiameter", v("foot")}, {"height", stem}, {"flutes", 0}, {"fluteDepth", 0}, {"wall", v("wall")}}), turned(stem), {0, 0, 0}, {{"height", "stem"}, {"topDiameter", "foot"}, {"baseDiameter", "foot"}});
+        a.add("foot", "Foot",
+              part("case", {{"baseDiameter", 0.55 * v("foot")},
+                            {"topDiameter", v("foot")},
+                            {"height", stem},
+                            {"flutes", 0},
+                            {"fluteDepth", 0},
+                            {"wall", v("wall")}}),
+              turned(stem), {0, 0, 0}, {{"height", "stem"}, {"topDiameter", "foot"}, {"baseDiameter", "foot"}});
     else
-        a.add("foot", "Foot", part("leg", {{"length", stem}, {"bottom", v("foot")}, {"top", 0.55 * v("foot")}}), at(0, 0, 0), {0, 0, 0}, {{"length", "stem"}, {"bottom", "foot"}, {"top", "foot"}});
-    a.add("collar", "Collar", part("collar", {{"inside", collar}, {"width", 0.006}, {"height", std::min(0.006, 0.4 * stem)}}), at(0, 0, stem - std::min(0.006, 0.4 * stem)), {0, 0, 0.5 * stem}, {{"inside", "foot"}, {"width", "foot"}, {"height", "stem"}});
-    a.add("disc", "Disc", part("disc", {{"diameter", v("disc")}, {"thickness", t}}), at(0, 0, stem), {0, 0, 1.2 * stem}, {{"diameter", "disc"}});
-    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}), turned(stem + t + dome / 2), {0, 0, 2.2 * stem}, {{"diameter", "dome"}, {"depth", "dome"}});
+        a.add("foot", "Foot", part("leg", {{"length", stem}, {"bottom", v("foot")}, {"top", 0.55 * v("foot")}}),
+              at(0, 0, 0), {0, 0, 0}, {{"length", "stem"}, {"bottom", "foot"}, {"top", "foot"}});
+    a.add("collar", "Collar",
+          part("collar", {{"inside", collar}, {"width", 0.006}, {"height", std::min(0.006, 0.4 * stem)}}),
+          at(0, 0, stem - std::min(0.006, 0.4 * stem)), {0, 0, 0.5 * stem},
+          {{"inside", "foot"}, {"width", "foot"}, {"height", "stem"}});
+    a.add("disc", "Disc", part("disc", {{"diameter", v("disc")}, {"thickness", t}}), at(0, 0, stem), {0, 0, 1.2 * stem},
+          {{"diameter", "disc"}});
+    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}),
+          turned(stem + t + dome / 2), {0, 0, 2.2 * stem}, {{"diameter", "dome"}, {"depth", "dome"}});
     a.joint(0, 2, pi * 0.55 * v("foot"), "foot under the disc");
     a.joint(1, 2, pi * (collar + 0.012), "collar round the foot");
     a.joint(2, 3, pi * dome, "dome on the disc");
@@ -164,21 +204,34 @@ void pedestal(Assembler& a, const Values& v) {
 
 void dipBowl(Assembler& a, const Values& v) {
     const double R = v("diameter") / 2, r = v("small") / 2, D = v("depth"), d = v("smallDepth");
-    a.add("bowl", "Bowl", part("half-ball", {{"diameter", 2 * R}, {"depth", D}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, 0});
-    a.add("dip", "Dip bowl", part("half-ball", {{"diameter", 2 * r}, {"depth", d}, {"wall", v("wall")}}), at(R + r, 0, D - d), {0.6 * R, 0, 0}, {{"diameter", "small"}, {"depth", "smallDepth"}});
+    a.add("bowl", "Bowl", part("half-ball", {{"diameter", 2 * R}, {"depth", D}, {"wall", v("wall")}}), at(0, 0, 0),
+          {0, 0, 0});
+    a.add("dip", "Dip bowl", part("half-ball", {{"diameter", 2 * r}, {"depth", d}, {"wall", v("wall")}}),
+          at(R + r, 0, D - d), {0.6 * R, 0, 0}, {{"diameter", "small"}, {"depth", "smallDepth"}});
     // the rims part by s²/2 (1/R + 1/r); glue fills what is narrower than half its fillet
     constexpr double kFills = 0.002;
     a.joint(0, 1, 2 * std::min(std::sqrt(2 * kFills / (1 / R + 1 / r)), 0.5 * r), "rim to rim, at the side");
 }
 
 void cupAndSaucer(Assembler& a, const Values& v) {
-    const double top = v("topDiameter"), base = v("baseDiameter"), h = v("height"), s = v("saucer"), rise = 0.09 * s, k = v("handle");
-    a.add("saucer", "Saucer", part("half-ball", {{"diameter", s}, {"depth", rise}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, 0}, {{"diameter", "saucer"}, {"depth", "saucer"}});
-    a.add("cup", "Cup", part("case", {{"baseDiameter", base}, {"topDiameter", top}, {"height", h}, {"flutes", 0}, {"fluteDepth", 0}, {"wall", v("wall")}}), at(0, 0, v("wall")), {0, 0, 0.8 * h});
+    const double top = v("topDiameter"), base = v("baseDiameter"), h = v("height"), s = v("saucer"), rise = 0.09 * s,
+                 k = v("handle");
+    a.add("saucer", "Saucer", part("half-ball", {{"diameter", s}, {"depth", rise}, {"wall", v("wall")}}), at(0, 0, 0),
+          {0, 0, 0}, {{"diameter", "saucer"}, {"depth", "saucer"}});
+    a.add("cup", "Cup",
+          part("case", {{"baseDiameter", base},
+                        {"topDiameter", top},
+                        {"height", h},
+                        {"flutes", 0},
+                        {"fluteDepth", 0},
+                        {"wall", v("wall")}}),
+          at(0, 0, v("wall")), {0, 0, 0.8 * h});
     const double thick = v("handleThickness"), middle = base / 2 + (top - base) / 2 * 0.55;
-    a.add("handle", "Handle", part("clip-handle", {{"span", k}, {"rise", 0.55 * k}, {"thickness", thick}, {"hole", std::min(0.006, thick)}}),
-          {{0, 0, 1}, {0, 1, 0}, {1, 0, 0}, {middle, 0, v("wall") + 0.55 * h}}, {0.6 * k, 0, 0.8 * h},
-          {{"span", "handle"}, {"rise", "handle"}, {"thickness", "handleThickness"}, {"hole", "handleThickness"}});
+    a.add(
+        "handle", "Handle",
+        part("clip-handle", {{"span", k}, {"rise", 0.55 * k}, {"thickness", thick}, {"hole", std::min(0.006, thick)}}),
+        {{0, 0, 1}, {0, 1, 0}, {1, 0, 0}, {middle, 0, v("wall") + 0.55 * h}}, {0.6 * k, 0, 0.8 * h},
+        {{"span", "handle"}, {"rise", "handle"}, {"thickness", "handleThickness"}, {"hole", "handleThickness"}});
     a.joint(0, 1, pi * base, "cup on its saucer");
     a.joint(1, 2, 2 * pi * thick, "both ends of the handle");
 }
@@ -194,16 +247,22 @@ void upright(Assembler& a, const Values& v) {
     }
     for (auto& p : loop) p[1] -= low + 0.002;  // two millimetres sit in the base's glue
     shape.points = {loop};
-    a.add("base", "Base", part("disc", {{"diameter", v("base")}, {"thickness", h}}), at(0, 0, 0), {0, 0, 0}, {{"diameter", "base"}, {"thickness", "baseHeight"}});
+    a.add("base", "Base", part("disc", {{"diameter", v("base")}, {"thickness", h}}), at(0, 0, 0), {0, 0, 0},
+          {{"diameter", "base"}, {"thickness", "baseHeight"}});
     a.add("shape", "Shape", std::move(shape), standing({1, 0, 0}, {0, t / 2, h}), {0, 0, 0.5 * v("length")});
     a.joint(0, 1, 2 * (0.3 * v("width") + t), "shape on its base");
 }
 
 void hungBall(Assembler& a, const Values& v) {
     const double d = v("diameter");
-    a.add("lower", "Lower half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), at(0, 0, 0), {0, 0, -0.4 * d}, {{"depth", "diameter"}});
-    a.add("upper", "Upper half", part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), turned(d), {0, 0, 0.4 * d}, {{"depth", "diameter"}});
-    a.add("card", "Disc of card", part("disc", {{"diameter", v("card")}, {"thickness", 0.001}}), at(0, 0, d - v("wall") - 0.001 - 0.02 * d), {0, 0, 0.15 * d}, {{"diameter", "card"}});
+    a.add("lower", "Lower half",
+          part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), at(0, 0, 0),
+          {0, 0, -0.4 * d}, {{"depth", "diameter"}});
+    a.add("upper", "Upper half",
+          part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), turned(d),
+          {0, 0, 0.4 * d}, {{"depth", "diameter"}});
+    a.add("card", "Disc of card", part("disc", {{"diameter", v("card")}, {"thickness", 0.001}}),
+          at(0, 0, d - v("wall") - 0.001 - 0.02 * d), {0, 0, 0.15 * d}, {{"diameter", "card"}});
     if (a.result().items.size() == 3) a.result().items[2].edible = false;
     a.joint(0, 1, pi * d, "seam of the halves");
     a.joint(1, 2, pi * v("card"), "card in the crown");
@@ -217,7 +276,9 @@ void halves(Assembler& a, const Values& v) {
     const auto half = [&] {
         if (of == "half egg") return part("egg-half", {{"length", length}, {"width", width}, {"wall", v("wall")}});
         if (of == "dome") return part("half-ball", {{"diameter", length}, {"depth", depth}, {"wall", v("wall")}});
-        Part p = part("bought", {{"length", length}, {"width", width}, {"depth", depth}, {"water", v("water")}, {"wall", v("wall")}});
+        Part p =
+            part("bought",
+                 {{"length", length}, {"width", width}, {"depth", depth}, {"water", v("water")}, {"wall", v("wall")}});
         p.choices["silhouette"] = v.choice("silhouette");
         return p;
     };

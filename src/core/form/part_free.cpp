@@ -19,10 +19,12 @@ double facedArea(const Loop& outline, double D, const Depth& f) {
     double sum = 0;
     for (int i = 0; i < kRows; ++i) {
         // rows crowd towards the edge, where the face is steep
-        const double s0 = std::sin(pi / 2 * i / kRows), s1 = std::sin(pi / 2 * (i + 1) / kRows), z0 = D * f(s0), z1 = D * f(s1);
+        const double s0 = std::sin(pi / 2 * i / kRows), s1 = std::sin(pi / 2 * (i + 1) / kRows), z0 = D * f(s0),
+                     z1 = D * f(s1);
         for (size_t k = 0; k < outline.size(); k += kSkip) {
             const auto &a = outline[k], &b = outline[(k + kSkip) % outline.size()];
-            const Vec3 p{a[0] * s0, a[1] * s0, z0}, q{b[0] * s0, b[1] * s0, z0}, r{b[0] * s1, b[1] * s1, z1}, t{a[0] * s1, a[1] * s1, z1};
+            const Vec3 p{a[0] * s0, a[1] * s0, z0}, q{b[0] * s0, b[1] * s0, z0}, r{b[0] * s1, b[1] * s1, z1},
+                t{a[0] * s1, a[1] * s1, z1};
             sum += (length(cross(q - p, r - p)) + length(cross(r - p, t - p))) / 2;
         }
     }
@@ -40,12 +42,12 @@ Mesh facedMesh(const OutlineCurve& outline, double D, const Depth& f, bool faceU
         s.push_back(a);
         arc.push_back(arc.back() + std::hypot(mean / kFine, D * (f(a) - f(a - 1.0 / kFine))));
     }
-    const int rows = std::max(4, static_cast<int>(std::lround(arc.back() / (0.9 * edge)))), flat = std::max(3, static_cast<int>(std::lround(mean / (0.9 * edge))));
+    const int rows = std::max(4, static_cast<int>(std::lround(arc.back() / (0.9 * edge)))),
+              flat = std::max(3, static_cast<int>(std::lround(mean / (0.9 * edge))));
     std::vector<Ring> rings;
     std::vector<Mark> marks;
     const auto add = [&](double share, double z) {
-        if (share <= 0)
-            rings.push_back({[z](double) { return Vec3{0, 0, z}; }, 0});
+        if (share <= 0) rings.push_back({[z](double) { return Vec3{0, 0, z}; }, 0});
         else
             rings.push_back({[&outline, share, z](double t) {
                                  const Point2 p = outline.at(t);
@@ -58,10 +60,13 @@ Mesh facedMesh(const OutlineCurve& outline, double D, const Depth& f, bool faceU
     for (int i = 0; i <= rows; ++i) {
         const double want = arc.back() * i / rows;
         while (k + 1 < arc.size() - 1 && arc[k + 1] < want) ++k;
-        curved.push_back(i == 0 ? 0 : i == rows ? 1 : s[k] + (want - arc[k]) / std::max(1e-15, arc[k + 1] - arc[k]) / kFine);
+        curved.push_back(i == 0      ? 0
+                         : i == rows ? 1
+                                     : s[k] + (want - arc[k]) / std::max(1e-15, arc[k + 1] - arc[k]) / kFine);
     }
     const auto flatRows = [&](bool down) {
-        for (int i = down ? 1 : 0; i <= flat - (down ? 0 : 1); ++i) add(down ? 1 - double(i) / flat : double(i) / flat, faceUp ? 0 : D);
+        for (int i = down ? 1 : 0; i <= flat - (down ? 0 : 1); ++i)
+            add(down ? 1 - double(i) / flat : double(i) / flat, faceUp ? 0 : D);
     };
     if (faceUp) {  // flat base first, then the face from the edge up to the middle
         flatRows(false);
@@ -84,7 +89,8 @@ Mesh facedMesh(const OutlineCurve& outline, double D, const Depth& f, bool faceU
 /// Exponent p of z = D s^p for the share q of the box A·D that is filled: q = p/(p + 2).
 double exponentFor(double q) { return 2 * q / (1 - q); }
 
-/// The other family of faces, superelliptic: s^a + (1 − z/D)^a = 1, with a found for the same share; empty when there is none.
+/// The other family of faces, superelliptic: s^a + (1 − z/D)^a = 1, with a found for the same share; empty when there
+/// is none.
 std::optional<Depth> otherFace(double q) {
     const auto shareOf = [](double a) {
         double sum = 0;
@@ -111,8 +117,12 @@ Built waterBody(const Values& v, const char* depthKey, bool original, const Deta
     const OutlineCurve outline(loop);
     const double box = outline.area() * D, q = water / box;
     const auto ml = [](double m3) { return format(m3, Dimension::Volume, UnitSystem::Metric); };
-    if (q >= 0.985) return refuse("It cannot hold " + ml(water) + ": a straight-walled one of this silhouette holds " + ml(box) + ". Check the sizes.", "water");
-    if (q <= 0.12) return refuse("It holds much more than " + ml(water) + " at this size and depth. Check the sizes.", "water");
+    if (q >= 0.985)
+        return refuse("It cannot hold " + ml(water) + ": a straight-walled one of this silhouette holds " + ml(box) +
+                          ". Check the sizes.",
+                      "water");
+    if (q <= 0.12)
+        return refuse("It holds much more than " + ml(water) + " at this size and depth. Check the sizes.", "water");
     const double p = exponentFor(q);
     const Depth face = [p](double s) { return std::pow(s, p); };
     Shape out;
@@ -126,9 +136,10 @@ Built waterBody(const Values& v, const char* depthKey, bool original, const Deta
         out.areaLow = std::min(out.area, second);
         out.areaHigh = std::max(out.area, second);
     }
-    out.areaLow *= 0.93;   // judgement: the true outline is never quite one of these silhouettes
+    out.areaLow *= 0.93;  // judgement: the true outline is never quite one of these silhouettes
     out.areaHigh *= 1.10;
-    out.surface = facedMesh(outline, D, face, original, edgeFor(out.area + top, outline.length() / (2 * pi), detail), !original);
+    out.surface =
+        facedMesh(outline, D, face, original, edgeFor(out.area + top, outline.length() / (2 * pi), detail), !original);
     out.rim = original ? 0 : outline.length();
     if (original) {
         out.area += top;
@@ -160,8 +171,10 @@ Built eggHalf(const Values& v, const Detail& detail) {
     std::vector<double> ts{0}, arc{0};
     constexpr int kFine = 4000;
     for (int i = 1; i <= kFine; ++i) {
-        const double t0 = pi * (i - 1) / kFine, t1 = pi * i / kFine, mid = 0.5 * (t0 + t1), s = std::sin(mid), c = std::cos(mid);
-        const double dx = a * s * (t1 - t0), ds = std::hypot(a * s, R * (c + e * (c * c - s * s))) * (t1 - t0), r = radius(mid);
+        const double t0 = pi * (i - 1) / kFine, t1 = pi * i / kFine, mid = 0.5 * (t0 + t1), s = std::sin(mid),
+                     c = std::cos(mid);
+        const double dx = a * s * (t1 - t0), ds = std::hypot(a * s, R * (c + e * (c * c - s * s))) * (t1 - t0),
+                     r = radius(mid);
         out.volume += pi / 2 * r * r * dx;
         out.area += pi * r * ds;
         out.rim += 2 * ds;
@@ -175,13 +188,18 @@ Built eggHalf(const Values& v, const Detail& detail) {
     size_t k = 0;
     for (int i = 0; i <= rows; ++i) {
         while (k + 2 < arc.size() && arc[k + 1] < arc.back() * i / rows) ++k;
-        const double t = i == 0 ? 0 : i == rows ? pi : ts[k + 1], r = i == 0 || i == rows ? 0 : radius(t), x = -a * std::cos(t);
-        rings.push_back({[r, x, depth = W / 2](double u) {
-                             if (r == 0) return Vec3{x, 0, depth};
-                             if (u < 0.625) return Vec3{x, r * std::cos(pi + pi * u / 0.625), depth + r * std::sin(pi + pi * u / 0.625)};
-                             return Vec3{x, r * (1 - 2 * (u - 0.625) / 0.375), depth};
-                         },
-                         r * (pi + 2)});
+        const double t = i == 0      ? 0
+                         : i == rows ? pi
+                                     : ts[k + 1],
+                     r = i == 0 || i == rows ? 0 : radius(t), x = -a * std::cos(t);
+        rings.push_back(
+            {[r, x, depth = W / 2](double u) {
+                 if (r == 0) return Vec3{x, 0, depth};
+                 if (u < 0.625)
+                     return Vec3{x, r * std::cos(pi + pi * u / 0.625), depth + r * std::sin(pi + pi * u / 0.625)};
+                 return Vec3{x, r * (1 - 2 * (u - 0.625) / 0.375), depth};
+             },
+             r * (pi + 2)});
     }
     LoftOptions o;
     o.edge = edge;
@@ -213,11 +231,15 @@ Built balloonLace(const Values& v, const Detail& detail) {
     b.pear = v("pear");
     const auto curve = meridian(b);
     if (!curve) return tl::unexpected(curve.error());
-    const double a = b.length.value / 2, R = pearRadius(b.girth.value, b.pear.value), e = b.pear.value, end = std::acos(1 - b.dip.value / a);
+    const double a = b.length.value / 2, R = pearRadius(b.girth.value, b.pear.value), e = b.pear.value,
+                 end = std::acos(1 - b.dip.value / a);
     Stretch wall{[=](double u) {
-        const double t = end * u, s = std::sin(t), c = std::cos(t);
-        return CurvePoint{R * s * (1 + e * c), a - a * c, end * R * (c + e * (c * c - s * s)), end * a * s, 0, 0};
-    }, Mark::Wall, {}};
+                     const double t = end * u, s = std::sin(t), c = std::cos(t);
+                     return CurvePoint{R * s * (1 + e * c), a - a * c, end * R * (c + e * (c * c - s * s)),
+                                       end * a * s,         0,         0};
+                 },
+                 Mark::Wall,
+                 {}};
     const double rim = wall.piece(1).r, top = wall.piece(1).z;
     const double c = v("coverage"), w = v("lineWidth"), whole = curve->length();
     const double start = w / (1 - std::sqrt(std::max(0.0, 1 - c))), finest = std::clamp(start - w, 0.6 * w, w);
@@ -226,13 +248,19 @@ Built balloonLace(const Values& v, const Detail& detail) {
     fine.triangles = std::max(detail.triangles, std::min(5 * detail.triangles, 11 * curve->area() / (finest * finest)));
     Shape out = roundShape({wall, line(rim, top, 0, top, Mark::Lid)}, 0, fine);
     const std::string pattern = v.choice("pattern");
-    // Metres inside (positive) or outside (negative) a line of the pattern, its lines `pitch` apart (drips: `pitch` is a depth).
+    // Metres inside (positive) or outside (negative) a line of the pattern, its lines `pitch` apart (drips: `pitch` is
+    // a depth).
     const auto field = [&](const Vec3& p, double pitch) {
         // as wide on the surface everywhere: what the lines are counted in changes so fast along it
-        const auto line = [&](double x, double spacing, double gradient) { return w / 2 - std::abs(x - spacing * std::round(x / spacing)) / std::max(0.05, gradient); };
-        const double t = std::acos(std::clamp(1 - p.z / a, -1.0, 1.0)), s = std::sin(t), k = std::cos(t), r = std::max(1e-6, std::hypot(p.x, p.y));
-        const double up = a * s / std::max(1e-9, std::hypot(R * (k + e * (k * k - s * s)), a * s));  // dz along the meridian, and the normal's radial part
-        if (pattern == "drips") {  // down to a waving edge
+        const auto line = [&](double x, double spacing, double gradient) {
+            return w / 2 - std::abs(x - spacing * std::round(x / spacing)) / std::max(0.05, gradient);
+        };
+        const double t = std::acos(std::clamp(1 - p.z / a, -1.0, 1.0)), s = std::sin(t), k = std::cos(t),
+                     r = std::max(1e-6, std::hypot(p.x, p.y));
+        const double up = a * s /
+                          std::max(1e-9, std::hypot(R * (k + e * (k * k - s * s)),
+                                                    a * s));  // dz along the meridian, and the normal's radial part
+        if (pattern == "drips") {                             // down to a waving edge
             const double angle = std::atan2(p.y, p.x);
             return top * 1.1 * c * (1 - c) * (0.6 * std::sin(7 * angle) + 0.4 * std::sin(11 * angle + 1)) + pitch - p.z;
         }
@@ -251,7 +279,8 @@ Built balloonLace(const Values& v, const Detail& detail) {
         for (size_t i = 0; i < m.triangles.size(); i += step) {
             if (m.mark(i) != Mark::Wall) continue;
             const auto& t = m.triangles[i];
-            const Vec3 &p0 = m.points[static_cast<size_t>(t[0])], &p1 = m.points[static_cast<size_t>(t[1])], &p2 = m.points[static_cast<size_t>(t[2])];
+            const Vec3 &p0 = m.points[static_cast<size_t>(t[0])], &p1 = m.points[static_cast<size_t>(t[1])],
+                       &p2 = m.points[static_cast<size_t>(t[2])];
             const double size = length(cross(p1 - p0, p2 - p0));
             all += size;
             in += size * positiveShare(field(p0, pitch), field(p1, pitch), field(p2, pitch));

@@ -26,10 +26,12 @@ double stretchArea(const Stretch& s, int waves) {
             if (plain) {
                 inner = 2 * pi * c.r * std::hypot(c.dr, c.dz);
             } else {
-                const double a = s.wave(u), da = (s.wave(std::min(1.0, u + 1e-5)) - s.wave(std::max(0.0, u - 1e-5))) / (std::min(1.0, u + 1e-5) - std::max(0.0, u - 1e-5));
+                const double a = s.wave(u), da = (s.wave(std::min(1.0, u + 1e-5)) - s.wave(std::max(0.0, u - 1e-5))) /
+                                                 (std::min(1.0, u + 1e-5) - std::max(0.0, u - 1e-5));
                 for (int k = 0; k < turns; ++k) {  // trapezoid over one flute: spectral accuracy
                     const double phase = 2 * pi * k / turns;
-                    const double r = c.r + a * std::cos(phase), ru = c.dr + da * std::cos(phase), rt = -waves * a * std::sin(phase);
+                    const double r = c.r + a * std::cos(phase), ru = c.dr + da * std::cos(phase),
+                                 rt = -waves * a * std::sin(phase);
                     inner += std::sqrt(c.dz * c.dz * (r * r + rt * rt) + r * r * ru * ru) * 2 * pi / turns;
                 }
             }
@@ -56,9 +58,11 @@ double stretchVolume(const Stretch& s) {
 Stretch eggArc(double width, double length, double e, double t0, double t1) {
     const double R = pearRadius(pi * width, e), a = length / 2;
     return {[=](double u) {
-        const double t = t0 + (t1 - t0) * u, s = std::sin(t), c = std::cos(t), k = t1 - t0;
-        return CurvePoint{R * s * (1 + e * c), a - a * c, k * R * (c + e * (c * c - s * s)), k * a * s, 0, 0};
-    }, Mark::Wall, {}};
+                const double t = t0 + (t1 - t0) * u, s = std::sin(t), c = std::cos(t), k = t1 - t0;
+                return CurvePoint{R * s * (1 + e * c), a - a * c, k * R * (c + e * (c * c - s * s)), k * a * s, 0, 0};
+            },
+            Mark::Wall,
+            {}};
 }
 
 Stretch waving(Stretch s, std::function<double(double)> wave) {
@@ -66,13 +70,16 @@ Stretch waving(Stretch s, std::function<double(double)> wave) {
     return s;
 }
 
-/// Rows of the mesh end where a wall begins to widen to its land, unless that is so little that the row would be a needle.
+/// Rows of the mesh end where a wall begins to widen to its land, unless that is so little that the row would be a
+/// needle.
 double gussetRow(double widening, double radius) { return widening > std::max(1e-3, 0.03 * radius) ? widening : 0; }
 
 Built frustumMold(const Values& v, const Detail& detail) {
     const double rb = v("baseDiameter") / 2, rt = v("topDiameter") / 2, h = v("height"), d = v("fluteDepth") / 2;
     const int n = static_cast<int>(std::lround(v("flutes")));
-    if (rt < rb) return refuse("The mold is narrower at the top than at the base: the shell would be caught in it.", "topDiameter");
+    if (rt < rb)
+        return refuse("The mold is narrower at the top than at the base: the shell would be caught in it.",
+                      "topDiameter");
     if (n > 0 && n < 3) return refuse("Either no flutes or at least three.", "flutes");
     if (n > 0 && d > 0.4 * rb) return refuse("The flutes are deeper than the pan allows.", "fluteDepth");
     if (n > 0 && d > pi * rb / n * 2) return refuse("So many flutes cannot be so deep.", "fluteDepth");
@@ -85,10 +92,12 @@ Built frustumMold(const Values& v, const Detail& detail) {
 }
 
 Built profileBody(const Values& v, bool closed, const Detail& detail) {
-    if (v.part.points.empty() || v.part.points[0].size() < 2) return refuse("Draw at least two points of the profile.", "points");
+    if (v.part.points.empty() || v.part.points[0].size() < 2)
+        return refuse("Draw at least two points of the profile.", "points");
     const Loop& p = v.part.points[0];
     for (const auto& q : p)
-        if (!(q[0] >= 0 && q[0] < 1 && std::abs(q[1]) < 2)) return refuse("A point of the profile lies left of the axis, or a metre away.", "points");
+        if (!(q[0] >= 0 && q[0] < 1 && std::abs(q[1]) < 2))
+            return refuse("A point of the profile lies left of the axis, or a metre away.", "points");
     Loop whole = p;
     if (whole.front()[0] > 1e-6) whole.insert(whole.begin(), {0, whole.front()[1]});
     const bool lid = whole.back()[0] > 1e-6;
@@ -101,7 +110,8 @@ Built profileBody(const Values& v, bool closed, const Detail& detail) {
     if (signedArea(ring) < 0) return refuse("Draw the profile from its lowest point up.", "points");
     std::vector<Stretch> s;
     for (size_t i = 0; i + 1 < whole.size(); ++i)
-        s.push_back(line(whole[i][0], whole[i][1], whole[i + 1][0], whole[i + 1][1], lid && !closed && i + 2 == whole.size() ? Mark::Lid : Mark::Wall));
+        s.push_back(line(whole[i][0], whole[i][1], whole[i + 1][0], whole[i + 1][1],
+                         lid && !closed && i + 2 == whole.size() ? Mark::Lid : Mark::Wall));
     Shape out = roundShape(s, 0, detail);
     double widest = 0;
     for (const auto& q : whole) widest = std::max(widest, q[0]);
@@ -132,17 +142,23 @@ Shape roundFormer(const Meridian& meridian, double triangles) {
 }
 
 Stretch line(double r0, double z0, double r1, double z1, Mark mark) {
-    return {[=](double u) { return CurvePoint{r0 + (r1 - r0) * u, z0 + (z1 - z0) * u, r1 - r0, z1 - z0, 0, 0}; }, mark, {}};
+    return {
+        [=](double u) { return CurvePoint{r0 + (r1 - r0) * u, z0 + (z1 - z0) * u, r1 - r0, z1 - z0, 0, 0}; }, mark, {}};
 }
 
 Stretch ellipseArc(double R, double A, double cz, double t0, double t1, Mark mark) {
     return {[=](double u) {
-        const double t = t0 + (t1 - t0) * u, k = t1 - t0;
-        return CurvePoint{R * std::sin(t), cz - A * std::cos(t), k * R * std::cos(t), k * A * std::sin(t), 0, 0};
-    }, mark, {}};
+                const double t = t0 + (t1 - t0) * u, k = t1 - t0;
+                return CurvePoint{
+                    R * std::sin(t), cz - A * std::cos(t), k * R * std::cos(t), k * A * std::sin(t), 0, 0};
+            },
+            mark,
+            {}};
 }
 
-double edgeFor(double area, double widest, const Detail& d) { return std::min(std::sqrt(area / (0.433 * d.triangles)), 2 * pi * widest / d.round); }
+double edgeFor(double area, double widest, const Detail& d) {
+    return std::min(std::sqrt(area / (0.433 * d.triangles)), 2 * pi * widest / d.round);
+}
 
 Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail& detail) {
     Shape out;
@@ -159,7 +175,8 @@ Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail&
     o.waves = waves;
     o.edge = edgeFor(all, widest, detail);
     o.along = o.edge;
-    if (waves > 0) o.edge = std::min(o.edge, 2 * pi * widest / waves / (detail.round >= 160 ? 12 : detail.round >= 48 ? 6 : 4));
+    if (waves > 0)
+        o.edge = std::min(o.edge, 2 * pi * widest / waves / (detail.round >= 160 ? 12 : detail.round >= 48 ? 6 : 4));
     o.along = std::min(o.along, 3.2 * o.edge);  // flutes are narrow: long cells along them
     // The budget: deep flutes on a flat dish ask for hundreds of times what is wanted. Coarser round first, then along.
     o.most = kBudget * std::max(detail.triangles, 40.0 * waves);
@@ -178,7 +195,8 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         const double land = v("seam");
         if (land > 0.5 * std::min(R, D)) return refuse("The land does not fit into the half ball.", "seam");
         const double gusset = gussetRow(land - v("wall"), R), foot = pi / 2 - gusset / D;
-        std::vector<Stretch> wall{ellipseArc(R, D, D, 0, foot), ellipseArc(R, D, D, foot, pi / 2), line(R, D, 0, D, Mark::Lid)};
+        std::vector<Stretch> wall{ellipseArc(R, D, D, 0, foot), ellipseArc(R, D, D, foot, pi / 2),
+                                  line(R, D, 0, D, Mark::Lid)};
         if (gusset == 0) wall.erase(wall.begin() + 1);
         Shape s = roundShape(wall, 0, detail);
         s.rim = 2 * pi * R;
@@ -190,7 +208,10 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     if (family == "fluted-dome") {
         const double R = v("diameter") / 2, D = v("depth"), d = v("fluteDepth") / 2;
         const int n = static_cast<int>(std::lround(v("flutes")));
-        if (d > 0.35 * R) return refuse("The flutes are deeper than the dome allows; its radius is " + format(R, Dimension::Length, UnitSystem::Metric) + ".", "fluteDepth");
+        if (d > 0.35 * R)
+            return refuse("The flutes are deeper than the dome allows; its radius is " +
+                              format(R, Dimension::Length, UnitSystem::Metric) + ".",
+                          "fluteDepth");
         std::vector<Stretch> s{ellipseArc(R, D, D, 0, pi / 2), line(R, D, 0, D, Mark::Lid)};
         if (d > 0) {  // the flutes fade towards the pole
             s[0].wave = [d](double u) { return d * std::sin(pi / 2 * u); };
@@ -240,14 +261,18 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         return out;
     }
     if (family == "pressed") {
-        const double rb = v("baseDiameter") / 2, rt = v("topDiameter") / 2, h = v("height"), fill = v("fillLine"), floor = v("floor");
+        const double rb = v("baseDiameter") / 2, rt = v("topDiameter") / 2, h = v("height"), fill = v("fillLine"),
+                     floor = v("floor");
         if (rt < rb) return refuse("The form is narrower at the top than at the base.", "topDiameter");
         if (fill > h) return refuse("The fill line is above the form's rim.", "fillLine");
         if (floor > fill - 0.002) return refuse("The floor is as thick as the piece is high.", "floor");
         const double slope = std::atan2(rt - rb, h), gap = v("gap") / std::cos(slope);
         const auto outer = [&](double z) { return rb + (rt - rb) * z / h; };
         if (outer(floor) - gap < 0.002) return refuse("The gap leaves no room for the insert.", "gap");
-        Shape s = roundShape({line(0, 0, rb, 0), line(rb, 0, outer(fill), fill), line(outer(fill), fill, outer(fill) - gap, fill), line(outer(fill) - gap, fill, outer(floor) - gap, floor), line(outer(floor) - gap, floor, 0, floor)}, 0, detail);
+        Shape s = roundShape(
+            {line(0, 0, rb, 0), line(rb, 0, outer(fill), fill), line(outer(fill), fill, outer(fill) - gap, fill),
+             line(outer(fill) - gap, fill, outer(floor) - gap, floor), line(outer(floor) - gap, floor, 0, floor)},
+            0, detail);
         s.wall = v("gap");
         const double r1 = outer(floor) - gap, r2 = outer(fill) - gap;
         s.hollow = pi / 3 * (fill - floor) * (r1 * r1 + r1 * r2 + r2 * r2);
@@ -256,7 +281,10 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     }
     if (family == "wrap-cone" || family == "wrap-frustum" || family == "wrap-tube") {
         const bool cone = family == "wrap-cone", tube = family == "wrap-tube";
-        const double rb = cone ? 0 : tube ? v("diameter") / 2 : v("baseDiameter") / 2, rt = cone || tube ? v("diameter") / 2 : v("topDiameter") / 2, h = v("height"), over = v("overlap");
+        const double rb = cone   ? 0
+                          : tube ? v("diameter") / 2
+                                 : v("baseDiameter") / 2,
+                     rt = cone || tube ? v("diameter") / 2 : v("topDiameter") / 2, h = v("height"), over = v("overlap");
         std::vector<Stretch> s;
         if (!cone) s.push_back(line(0, 0, rb, 0, Mark::Lid));
         s.push_back(line(rb, 0, rt, h));
@@ -273,7 +301,8 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
             p.inner = narrow * slant / (wide - narrow);
             p.outer = p.inner + slant;
             p.angle = (2 * pi * wide + over) / p.outer;
-            if (p.angle > 2 * pi) return refuse("So flat a cone cannot be wrapped from one sheet with this overlap.", "height");
+            if (p.angle > 2 * pi)
+                return refuse("So flat a cone cannot be wrapped from one sheet with this overlap.", "height");
         }
         out.pattern = p;
         return out;
@@ -283,7 +312,9 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         const int n = static_cast<int>(std::lround(v("steps")));
         if (rt > rb) return refuse("It is wider at the top than at the base: turn it over.", "topDiameter");
         if (n < 2) return roundShape({line(0, 0, rb, 0), line(rb, 0, rt, h), line(rt, h, 0, h)}, 0, detail);
-        if ((rb - rt) / (n - 1) < 0.0005) return refuse("Its steps are narrower than half a millimetre: make the top smaller, or take fewer.", "steps");
+        if ((rb - rt) / (n - 1) < 0.0005)
+            return refuse("Its steps are narrower than half a millimetre: make the top smaller, or take fewer.",
+                          "steps");
         std::vector<Stretch> s{line(0, 0, rb, 0)};
         double r = rb;
         for (int k = 0; k < n; ++k) {
@@ -302,7 +333,9 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     if (family == "lid") {
         const double R = v("diameter") / 2, t = v("thickness"), r = v("plug") / 2, h = v("step");
         if (r > R - 5e-4) return refuse("The step must be narrower than the lid.", "plug");
-        return roundShape({line(0, 0, r, 0), line(r, 0, r, h), line(r, h, R, h), line(R, h, R, h + t), line(R, h + t, 0, h + t)}, 0, detail);
+        return roundShape(
+            {line(0, 0, r, 0), line(r, 0, r, h), line(r, h, R, h), line(R, h, R, h + t), line(R, h + t, 0, h + t)}, 0,
+            detail);
     }
     if (family == "cone-solid") {
         const double R = v("diameter") / 2, h = v("height");

@@ -14,7 +14,8 @@ Loop rectangle(double x0, double y0, double x1, double y1) { return {{x0, y0}, {
 
 Loop circle(double r, int points = 360) {
     Loop out;
-    for (int i = 0; i < points; ++i) out.push_back({r * std::cos(2 * pi * i / points), r * std::sin(2 * pi * i / points)});
+    for (int i = 0; i < points; ++i)
+        out.push_back({r * std::cos(2 * pi * i / points), r * std::sin(2 * pi * i / points)});
     return out;
 }
 
@@ -33,7 +34,8 @@ double areaOf(const std::vector<Loop>& loops) {
 double plateEdge(double area, double triangles) { return 2 * std::sqrt(2 * area / (0.433 * triangles)); }
 
 /// A plate with measures from its polygons.
-Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail& detail, double mostEdge = 1, const Loop& line = {}) {
+Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail& detail, double mostEdge = 1,
+                 const Loop& line = {}) {
     Shape s;
     const double a = areaOf(loops);
     double round = 0;
@@ -43,9 +45,11 @@ Shape plateShape(const std::vector<Loop>& loops, double thickness, const Detail&
     s.wall = s.wallLow = s.wallHigh = thickness;
     double narrowest = perimeter(loops[0]) / detail.round;
     for (const auto& l : loops)
-        if (l.size() > 24) narrowest = std::min(narrowest, perimeter(l) / detail.round);  // round ones keep their roundness
+        if (l.size() > 24)
+            narrowest = std::min(narrowest, perimeter(l) / detail.round);  // round ones keep their roundness
     const double wanted = std::min({plateEdge(a, detail.triangles), std::max(narrowest, 4e-4), mostEdge});
-    s.surface = mend(plate(loops, thickness, std::max(wanted, plateEdge(a, kBudget * detail.triangles)), line, round / (1.5 * detail.triangles)));
+    s.surface = mend(plate(loops, thickness, std::max(wanted, plateEdge(a, kBudget * detail.triangles)), line,
+                           round / (1.5 * detail.triangles)));
     return s;
 }
 
@@ -88,7 +92,8 @@ Bend bendOf(const std::function<Point2(double)>& curve, int samples) {
     std::vector<double> arc{0};
     for (int i = 0; i <= samples; ++i) {
         p.push_back(curve(double(i) / samples));
-        if (i) arc.push_back(arc.back() + std::hypot(p.back()[0] - p[p.size() - 2][0], p.back()[1] - p[p.size() - 2][1]));
+        if (i)
+            arc.push_back(arc.back() + std::hypot(p.back()[0] - p[p.size() - 2][0], p.back()[1] - p[p.size() - 2][1]));
     }
     Bend b;
     b.length = arc.back();
@@ -102,17 +107,25 @@ Bend bendOf(const std::function<Point2(double)>& curve, int samples) {
         };
         const Point2 t0 = tangent(i), t1 = tangent(i + 1), t{t0[0] + f * (t1[0] - t0[0]), t0[1] + f * (t1[1] - t0[1])};
         const double n = std::hypot(t[0], t[1]);
-        return std::pair{Vec3{p[i][0] + f * (p[i + 1][0] - p[i][0]), 0, p[i][1] + f * (p[i + 1][1] - p[i][1])}, Vec3{-t[1] / n, 0, t[0] / n}};
+        return std::pair{Vec3{p[i][0] + f * (p[i + 1][0] - p[i][0]), 0, p[i][1] + f * (p[i + 1][1] - p[i][1])},
+                         Vec3{-t[1] / n, 0, t[0] / n}};
     };
     return b;
 }
 
 /// @param bends key of the figure that says how often it is bent
 Built bent(const Bend& bend, double width, double thickness, double sharpest, const Detail& detail, const char* bends) {
-    if (sharpest < 0.6 * thickness) return refuse("The strip would be bent more sharply than it is thick.", "thickness");
-    if (sharpest < kSharpest) return refuse(fmt::format("The strip would be bent to a radius of {:.1f} mm; film is not laid round less than {:.0f}.", 1e3 * sharpest, 1e3 * kSharpest), bends);
-    if (plateEdge(bend.length * width, kBudget * kScreen.triangles) > 1.5 * sharpest) return refuse("So large a strip is not bent so sharply: fewer turns, or a smaller strip.", bends);
-    Shape s = plateShape({rectangle(0, -width / 2, bend.length, width / 2)}, thickness, detail, (detail.round >= 160 ? 0.12 : 0.4) * sharpest);
+    if (sharpest < 0.6 * thickness)
+        return refuse("The strip would be bent more sharply than it is thick.", "thickness");
+    if (sharpest < kSharpest)
+        return refuse(
+            fmt::format("The strip would be bent to a radius of {:.1f} mm; film is not laid round less than {:.0f}.",
+                        1e3 * sharpest, 1e3 * kSharpest),
+            bends);
+    if (plateEdge(bend.length * width, kBudget * kScreen.triangles) > 1.5 * sharpest)
+        return refuse("So large a strip is not bent so sharply: fewer turns, or a smaller strip.", bends);
+    Shape s = plateShape({rectangle(0, -width / 2, bend.length, width / 2)}, thickness, detail,
+                         (detail.round >= 160 ? 0.12 : 0.4) * sharpest);
     for (auto& p : s.surface.points) {
         const auto [at, normal] = bend.at(p.x);
         p = at + normal * (p.z - thickness / 2) + Vec3{0, p.y, 0};
@@ -127,11 +140,14 @@ Built bent(const Bend& bend, double width, double thickness, double sharpest, co
 }
 
 Built laceSheet(const Values& v, const Detail& detail) {
-    const double L = v("length"), W = v("width"), w = v("lineWidth"), t = v("thickness"), c = v("coverage"), mound = v("mound") / 2;
+    const double L = v("length"), W = v("width"), w = v("lineWidth"), t = v("thickness"), c = v("coverage"),
+                 mound = v("mound") / 2;
     const double pitch = w / (1 - std::sqrt(1 - c));
-    const int nx = std::max(1, static_cast<int>(std::lround((L - w) / pitch))), ny = std::max(1, static_cast<int>(std::lround((W - w) / pitch)));
+    const int nx = std::max(1, static_cast<int>(std::lround((L - w) / pitch))),
+              ny = std::max(1, static_cast<int>(std::lround((W - w) / pitch)));
     const double px = (L - w) / nx, py = (W - w) / ny;
-    if (nx * ny > 1500) return refuse("So fine a net has too many openings; take wider lines or a smaller piece.", "lineWidth");
+    if (nx * ny > 1500)
+        return refuse("So fine a net has too many openings; take wider lines or a smaller piece.", "lineWidth");
     if (px - w < 5e-4 || py - w < 5e-4) return refuse("These lines leave no openings: cover less.", "coverage");
     if (mound > 0 && 2 * mound > std::min(L, W)) return refuse("The mound is larger than the lace.", "mound");
     std::vector<Loop> loops{rectangle(-L / 2, -W / 2, L / 2, W / 2)};
@@ -161,11 +177,13 @@ tl::expected<std::vector<Loop>, Problem> sheetLoops(const Values& v) {
     const std::string cut = v.choice("cut");
     std::vector<Loop> loops;
     if (cut == "points") {
-        if (v.part.points.empty() || v.part.points[0].size() < 3) return refuse("Read an outline from an SVG file, or draw at least three points.", "points");
+        if (v.part.points.empty() || v.part.points[0].size() < 3)
+            return refuse("Read an outline from an SVG file, or draw at least three points.", "points");
         loops = v.part.points;
         if (crossesItself(loops)) return refuse("The outline crosses itself.", "points");
         for (size_t i = 0; i < loops.size(); ++i) {
-            if (loops[i].size() < 3 || std::abs(signedArea(loops[i])) < 1e-7) return refuse("A part of the outline has no area.", "points");
+            if (loops[i].size() < 3 || std::abs(signedArea(loops[i])) < 1e-7)
+                return refuse("A part of the outline has no area.", "points");
             if ((signedArea(loops[i]) > 0) != (i == 0)) loops[i] = backwards(loops[i]);
             if (i > 0 && !contains(loops[0], loops[i][0])) return refuse("A hole lies outside the outline.", "points");
         }
@@ -222,13 +240,16 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
             quill.push_back({x * L / 2, (std::sin(a) > 0 ? 1 : -1) * q / 2 * std::min(1.0, 4 * (0.94 - std::abs(x)))});
         }
         const Loop leaf = silhouette("leaf", L, W, 360);
-        if (!std::all_of(quill.begin(), quill.end(), [&](const auto& p) { return contains(leaf, {1.03 * p[0], 1.03 * p[1]}); }))
+        if (!std::all_of(quill.begin(), quill.end(), [&](const auto& p) {
+                return contains(leaf, {1.03 * p[0], 1.03 * p[1]});
+            }))
             return refuse("The quill is wider than the feather at its ends.", "quill");
         Shape s = plateShape({leaf}, t, detail, 1, quill);
         if (q > 0) {
             const auto foot = [&](double x) { return q / 2 * std::clamp(4 * (0.94 - 2 * std::abs(x) / L), 0.0, 1.0); };
             for (auto& p : s.surface.points)
-                if (const double w = foot(p.x); p.z > 0.999 * t && w > 0) p.z += t * std::sqrt(std::max(0.0, 1 - p.y * p.y / (w * w)));
+                if (const double w = foot(p.x); p.z > 0.999 * t && w > 0)
+                    p.z += t * std::sqrt(std::max(0.0, 1 - p.y * p.y / (w * w)));
             s.volume = volume(s.surface);
             s.exact = false;
         }
@@ -237,15 +258,24 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
     if (family == "wave") {
         const double L = v("length"), A = v("amplitude") / 2, n = std::round(v("waves"));
         const double k = 2 * pi * n / L, sharpest = A > 0 ? 1 / (A * k * k) : 1e9;
-        return bent(bendOf([=](double u) { return Point2{L * (u - 0.5), A * std::sin(2 * pi * n * u)}; }, 2000), v("width"), v("thickness"), sharpest, detail, "waves");
+        return bent(bendOf(
+                        [=](double u) {
+                            return Point2{L * (u - 0.5), A * std::sin(2 * pi * n * u)};
+                        },
+                        2000),
+                    v("width"), v("thickness"), sharpest, detail, "waves");
     }
     if (family == "spiral") {
         const double R = v("diameter") / 2, turns = v("turns"), t = v("thickness"), r0 = std::max(0.25 * R, 2 * t);
-        if ((R - r0) / turns < 1.5 * t && turns > 1) return refuse("The turns would touch each other: fewer turns, or a larger spiral.", "turns");
-        auto s = bent(bendOf([=](double u) {
-                          const double a = 2 * pi * turns * u, r = r0 + (R - t / 2 - r0) * u;
-                          return Point2{r * std::cos(a), r * std::sin(a)};
-                      }, 2000), v("width"), t, r0, detail, "turns");
+        if ((R - r0) / turns < 1.5 * t && turns > 1)
+            return refuse("The turns would touch each other: fewer turns, or a larger spiral.", "turns");
+        auto s = bent(bendOf(
+                          [=](double u) {
+                              const double a = 2 * pi * turns * u, r = r0 + (R - t / 2 - r0) * u;
+                              return Point2{r * std::cos(a), r * std::sin(a)};
+                          },
+                          2000),
+                      v("width"), t, r0, detail, "turns");
         if (s) {  // it stands on its edge
             for (auto& p : s->surface.points) p = {p.x, -p.z, p.y + v("width") / 2};
             const Box b = bounds(s->surface);
@@ -253,7 +283,9 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
         }
         return s;
     }
-    if (family == "ribbon") return plateShape({rectangle(-v("length") / 2, -v("width") / 2, v("length") / 2, v("width") / 2)}, v("thickness"), detail);
+    if (family == "ribbon")
+        return plateShape({rectangle(-v("length") / 2, -v("width") / 2, v("length") / 2, v("width") / 2)},
+                          v("thickness"), detail);
     if (family == "bar") {
         const double L = v("length"), W = v("width"), h = v("height"), d = v("draft");
         if (2 * d >= std::min(L, W)) return refuse("Tapered so much the bar has no top.", "draft");
@@ -261,8 +293,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
         const double a0 = L * W, a1 = (L - 2 * d) * (W - 2 * d), am = (L - d) * (W - d);
         s.volume = h / 6 * (a0 + 4 * am + a1);  // prismatoid
         s.area = s.areaLow = s.areaHigh = a0 + a1 + std::hypot(h, d) * (2 * (L + W) - 4 * d);
-        for (auto& p : s.surface.points)
-            p = {p.x * (1 - 2 * d / L * p.z / h), p.y * (1 - 2 * d / W * p.z / h), p.z};
+        for (auto& p : s.surface.points) p = {p.x * (1 - 2 * d / L * p.z / h), p.y * (1 - 2 * d / W * p.z / h), p.z};
         return s;
     }
     if (family == "collar") {
@@ -304,9 +335,11 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
         Shape s = plateShape({loop}, D, detail, 0.1 * b, edge);
         for (auto& p : s.surface.points)
             if (p.z > 0.999 * D) p.z -= scoop * std::max(0.0, 1 - (p.x * p.x + p.y * p.y) / (r * r));
-        const double area = (pi - join) * b * b + b * std::sin(join) * x0 + (end - x0) * 2 * stem + pi / 2 * stem * stem;
+        const double area =
+            (pi - join) * b * b + b * std::sin(join) * x0 + (end - x0) * 2 * stem + pi / 2 * stem * stem;
         s.volume = area * D - pi / 2 * r * r * scoop;
-        const double bowlFace = pi * r / (6 * scoop * scoop) * (std::pow(r * r + 4 * scoop * scoop, 1.5) - r * r * r);  // of a paraboloid
+        const double bowlFace =
+            pi * r / (6 * scoop * scoop) * (std::pow(r * r + 4 * scoop * scoop, 1.5) - r * r * r);  // of a paraboloid
         s.area = s.areaLow = s.areaHigh = s.area + bowlFace - pi * r * r;
         s.wall = s.wallLow = s.wallHigh = 0;
         return s;
@@ -329,30 +362,42 @@ Built buildSwept(const Values& v, const std::string& family, const Detail& detai
         s.volume = pi * r * r * path;
         o.edge = edgeFor(s.area, r, {detail.triangles, std::max(12, detail.round / 2)});
         if (ends) {
-            s.surface = sweep(section, [=](double u) { return Pose{{0, 1, 0}, {0, 0, 1}, {1, 0, 0}, {path * (u - 0.5), 0, r}}; }, path, o);
+            s.surface = sweep(
+                section,
+                [=](double u) {
+                    return Pose{{0, 1, 0}, {0, 0, 1}, {1, 0, 0}, {path * (u - 0.5), 0, r}};
+                },
+                path, o);
         } else {
             const double R = path / (2 * pi);
             if (R < 1.1 * r) return refuse("Too short to be laid as a ring.", "length");
             o.loop = true;
-            s.surface = sweep(section, [=](double u) {
-                const double c = std::cos(2 * pi * u), d = std::sin(2 * pi * u);
-                return Pose{{c, d, 0}, {0, 0, -1}, {-d, c, 0}, {R * c, R * d, r}};
-            }, path, o);
+            s.surface = sweep(
+                section,
+                [=](double u) {
+                    const double c = std::cos(2 * pi * u), d = std::sin(2 * pi * u);
+                    return Pose{{c, d, 0}, {0, 0, -1}, {-d, c, 0}, {R * c, R * d, r}};
+                },
+                path, o);
         }
     } else {  // clip-handle
         const double A = v("span") / 2, B = v("rise");
-        if (r > 0.95 * std::min(A * A / B, B * B / A)) return refuse("The handle is thicker than its bend allows.", "thickness");
+        if (r > 0.95 * std::min(A * A / B, B * B / A))
+            return refuse("The handle is thicker than its bend allows.", "thickness");
         if (v("hole") > 2 * r) return refuse("The fill hole is wider than the handle.", "hole");
         path = ellipseHalf(A, B);
         s.volume = pi * r * r * path;
         s.area = 2 * pi * r * path + 2 * pi * r * r;
         o.edge = edgeFor(s.area, r, {detail.triangles, std::max(12, detail.round / 2)});
         const Bend bend = bendOf([=](double u) { return Point2{A * std::cos(pi * u), B * std::sin(pi * u)}; }, 1000);
-        s.surface = sweep(section, [=](double u) {
-            const auto [at, n] = bend.at(bend.length * u);
-            const Vec3 along{n.z, 0, -n.x};
-            return Pose{n, cross(along, n), along, at};
-        }, path, o);
+        s.surface = sweep(
+            section,
+            [=](double u) {
+                const auto [at, n] = bend.at(bend.length * u);
+                const Vec3 along{n.z, 0, -n.x};
+                return Pose{n, cross(along, n), along, at};
+            },
+            path, o);
         s.rim = pi * v("hole");
     }
     s.areaLow = s.areaHigh = s.area;

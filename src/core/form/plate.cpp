@@ -1,4 +1,5 @@
-// Flat plates by constrained Delaunay refinement (Ruppert's algorithm, in CGAL): alone in its file, the headers are costly.
+// Flat plates by constrained Delaunay refinement (Ruppert's algorithm, in CGAL): alone in its file, the headers are
+// costly.
 #include <CGAL/Constrained_Delaunay_triangulation_2.h>
 #include <CGAL/Delaunay_mesh_face_base_2.h>
 #include <CGAL/Delaunay_mesh_size_criteria_2.h>
@@ -15,7 +16,8 @@ namespace {
 
 using Kernel = CGAL::Exact_predicates_inexact_constructions_kernel;
 using Cdt = CGAL::Constrained_Delaunay_triangulation_2<
-    Kernel, CGAL::Triangulation_data_structure_2<CGAL::Triangulation_vertex_base_2<Kernel>, CGAL::Delaunay_mesh_face_base_2<Kernel>>>;
+    Kernel, CGAL::Triangulation_data_structure_2<CGAL::Triangulation_vertex_base_2<Kernel>,
+                                                 CGAL::Delaunay_mesh_face_base_2<Kernel>>>;
 using Criteria = CGAL::Delaunay_mesh_size_criteria_2<Cdt>;
 
 /// The loop with its long edges cut; short runs of nearly straight edges are joined so that no sliver has to fit them.
@@ -24,7 +26,8 @@ Loop recut(const Loop& loop, double edge, double least) {
     bool sharp = false;  // whether the last one kept is a corner
     for (size_t i = 0; i < loop.size(); ++i) {
         const auto &a = loop[(i + loop.size() - 1) % loop.size()], &b = loop[i], &c = loop[(i + 1) % loop.size()];
-        const double turn = std::abs(std::atan2((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]), (b[0] - a[0]) * (c[0] - b[0]) + (b[1] - a[1]) * (c[1] - b[1])));
+        const double turn = std::abs(std::atan2((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]),
+                                                (b[0] - a[0]) * (c[0] - b[0]) + (b[1] - a[1]) * (c[1] - b[1])));
         const bool corner = turn > 0.35;
         const double gap = kept.empty() ? 1e9 : std::hypot(b[0] - kept.back()[0], b[1] - kept.back()[1]);
         if (gap < least && !(corner && (!sharp || gap > 0.3 * least))) continue;
@@ -73,7 +76,8 @@ Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const 
         std::vector<Cdt::Vertex_handle> handles;
         for (const auto& p : loop) handles.push_back(cdt.insert(Cdt::Point(p[0], p[1])));
         for (size_t i = 0; i < handles.size(); ++i)
-            if (handles[i] != handles[(i + 1) % handles.size()]) cdt.insert_constraint(handles[i], handles[(i + 1) % handles.size()]);
+            if (handles[i] != handles[(i + 1) % handles.size()])
+                cdt.insert_constraint(handles[i], handles[(i + 1) % handles.size()]);
     };
     for (size_t l = 0; l < loops.size(); ++l) {
         const double along = std::min(edge, std::max(3.5 * thickness, leastAlong));
@@ -101,11 +105,13 @@ Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const 
             const auto other = f->neighbor(k);
             if (!cdt.is_infinite(other) && other->is_in_domain()) continue;
             sides.emplace_back(number[&*f->vertex(Cdt::ccw(k))], number[&*f->vertex(Cdt::cw(k))]);
-            around += length(m.points[static_cast<size_t>(2 * sides.back().first)] - m.points[static_cast<size_t>(2 * sides.back().second)]);
+            around += length(m.points[static_cast<size_t>(2 * sides.back().first)] -
+                             m.points[static_cast<size_t>(2 * sides.back().second)]);
         }
     }
     // High sides are cut into layers, so that their triangles are not needles.
-    const int layers = std::max(1, static_cast<int>(std::lround(thickness / (1.4 * around / static_cast<double>(sides.size())))));
+    const int layers =
+        std::max(1, static_cast<int>(std::lround(thickness / (1.4 * around / static_cast<double>(sides.size())))));
     std::unordered_map<int, std::vector<int>> columns;
     const auto columnOf = [&](int corner) {
         auto& c = columns[corner];

@@ -9,12 +9,14 @@ double Body::thickness() const { return std::accumulate(width.begin(), width.end
 
 double Body::volume(size_t i) const {
     if (spread == 0) return width[i];
-    const double a = thickness(), from = std::accumulate(width.begin(), width.begin() + static_cast<long>(i), 0.0), n = spread + 1;
+    const double a = thickness(), from = std::accumulate(width.begin(), width.begin() + static_cast<long>(i), 0.0),
+                 n = spread + 1;
     return a / n * (std::pow((from + width[i]) / a, n) - std::pow(from / a, n));
 }
 
 void advance(Body& b, const CrystalLaw& law, const Cooling& cooling, double dt) {
-    const size_t n = b.T.size(), first = b.inner.capacity > 0 ? 1 : 0, last = b.outer.capacity > 0 ? 1 : 0, all = first + n + last;
+    const size_t n = b.T.size(), first = b.inner.capacity > 0 ? 1 : 0, last = b.outer.capacity > 0 ? 1 : 0,
+                 all = first + n + last;
     thread_local std::vector<double> diag, right, rhs;  // right: conductance to the next node, W/m²K of the outer face
     diag.assign(all, 0.0);
     right.assign(all, 0.0);
@@ -29,7 +31,8 @@ void advance(Body& b, const CrystalLaw& law, const Cooling& cooling, double dt) 
         rhs[first + i] = capacity * b.T[i] + b.density * b.latentHeat * volume * (X - b.X[i]) / dt;
         b.X[i] = X;
         from += b.width[i];
-        if (i + 1 < n) right[first + i] = (b.spread == 0 ? 1 : std::pow(from / a, b.spread)) * k2 / (b.width[i] + b.width[i + 1]);
+        if (i + 1 < n)
+            right[first + i] = (b.spread == 0 ? 1 : std::pow(from / a, b.spread)) * k2 / (b.width[i] + b.width[i + 1]);
     }
     const auto leaves = [&](size_t row, double conductance) {
         diag[row] += conductance;

@@ -1,4 +1,5 @@
-// A body of chocolate that cools and crystallises, in one dimension: a flat wall, or a chunk told by its middle and its faces.
+// A body of chocolate that cools and crystallises, in one dimension: a flat wall, or a chunk told by its middle and its
+// faces.
 #pragma once
 #include <vector>
 
@@ -33,13 +34,14 @@ struct Cooling {
 };
 
 /// Nodes from the inner face (a former, or the middle of a chunk) outwards. The area a distance ξ out is ∝ ξ^spread:
-/// 0 for a wall; a chunk of half its smallest dimension a, volume V and faces A has a/(V/A) − 1, so that its volume is right.
+/// 0 for a wall; a chunk of half its smallest dimension a, volume V and faces A has a/(V/A) − 1, so that its volume is
+/// right.
 struct Body {
     std::vector<double> width;  ///< m a node
     double spread = 0;
     double density = 1270, heatCapacity = 1650, conductivity = 0.25, latentHeat = 51800;
     Store inner, outer;
-    std::vector<double> T, X;   ///< °C, crystal fraction of each node
+    std::vector<double> T, X;  ///< °C, crystal fraction of each node
 
     double thickness() const;
     /// Volume of node i per outer face, m.

@@ -9,8 +9,8 @@ namespace uovo::heat {
 double meltedShare(double celsius, double shift);
 
 /// Crystal fraction X of the fat, `dX/dt = r X (1 - X/X_eq)²` with `X_eq = 1 - meltedShare` and
-/// `r = rate · min(most, (top + shift - T)/span)`; above X_eq it melts back with `remelt`. Without temper another crystal
-/// form grows: its curve lies `formIv` K lower and it slows by `exp(-(T - slowFrom)/slow)` with warmth.
+/// `r = rate · min(most, (top + shift - T)/span)`; above X_eq it melts back with `remelt`. Without temper another
+/// crystal form grows: its curve lies `formIv` K lower and it slows by `exp(-(T - slowFrom)/slow)` with warmth.
 /// docs/models.md, "Crystals". Plain numbers copied from the constants so that the solver's inner loop is tight.
 struct CrystalLaw {
     double shift = 0, rate = 0.011, top = 34, span = 14, most = 1.25, remelt = 0.02, floor = 0.005;
@@ -22,8 +22,9 @@ struct CrystalLaw {
     /// The law of the same chocolate when only a share of its temper is left, 1 to 0 (material::temperKept).
     CrystalLaw keeping(double share) const;
 
-    double growth(double celsius) const;                      ///< r, 1/s
-    double advance(double X, double celsius, double dt) const;  ///< X after dt at a constant temperature, one factor (1 - X/X_eq) frozen
+    double growth(double celsius) const;  ///< r, 1/s
+    double advance(double X, double celsius,
+                   double dt) const;  ///< X after dt at a constant temperature, one factor (1 - X/X_eq) frozen
 };
 
 }  // namespace uovo::heat

@@ -7,8 +7,8 @@ namespace uovo::heat {
 double saturationPressure(double celsius) {
     const double T = celsius + 273.15;
     if (celsius < 0.01)  // over ice
-        return std::exp(-5.6745359e3 / T + 6.3925247 - 9.677843e-3 * T + 6.2215701e-7 * T * T + 2.0747825e-9 * T * T * T -
-                        9.484024e-13 * T * T * T * T + 4.1635019 * std::log(T));
+        return std::exp(-5.6745359e3 / T + 6.3925247 - 9.677843e-3 * T + 6.2215701e-7 * T * T +
+                        2.0747825e-9 * T * T * T - 9.484024e-13 * T * T * T * T + 4.1635019 * std::log(T));
     return std::exp(-5.8002206e3 / T + 1.3914993 - 4.8640239e-2 * T + 4.1764768e-5 * T * T - 1.4452093e-8 * T * T * T +
                     6.5459673 * std::log(T));
 }

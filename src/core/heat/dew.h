@@ -14,10 +14,10 @@ double dewPoint(double celsius, double humidity);
 /// What happens to a cold wall that is carried into a warm room.
 struct Condensation {
     bool wet = false;
-    double dewPoint = 0;     ///< °C
-    double wetSeconds = 0;   ///< until the surface is as warm as the dew point
-    double film = 0;         ///< kg/m² of water at most
-    double drySeconds = 0;   ///< until the water is gone again
+    double dewPoint = 0;    ///< °C
+    double wetSeconds = 0;  ///< until the surface is as warm as the dew point
+    double film = 0;        ///< kg/m² of water at most
+    double drySeconds = 0;  ///< until the water is gone again
 };
 
 struct ColdWall {

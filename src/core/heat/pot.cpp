@@ -9,8 +9,8 @@ double potLoss(const material::Constants& physics, double mass, bool stirred) {
     return physics.at("potLoss").value * area * (stirred ? physics.at("potStirred").value : 1);
 }
 
-double batchWindow(const material::Coating& coating, const material::Constants& physics, double mass, double bowlCapacity,
-                   double start, double room) {
+double batchWindow(const material::Coating& coating, const material::Constants& physics, double mass,
+                   double bowlCapacity, double start, double room) {
     const CrystalLaw law(coating, physics);
     const double UA = potLoss(physics, mass, true);  // hands stir it
     const double capacity = mass * coating.heatCapacity + bowlCapacity;

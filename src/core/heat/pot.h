@@ -10,7 +10,7 @@ double potLoss(const material::Constants& physics, double mass, bool stirred);
 /// How long a pot of tempered chocolate stays usable without being warmed again: until the crystal fraction reaches
 /// `windowFraction`. `(M c + C_b) dT/dt = -UA (T - T_room) + M L dX/dt`.
 /// @returns s, at most four hours
-double batchWindow(const material::Coating& coating, const material::Constants& physics, double mass, double bowlCapacity,
-                   double start, double room);
+double batchWindow(const material::Coating& coating, const material::Constants& physics, double mass,
+                   double bowlCapacity, double start, double room);
 
 }  // namespace uovo::heat

@@ -48,7 +48,8 @@ double yieldStress(const Coating& c, double celsius, double phi) {
 tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const OwnFigures& own) {
     for (const auto& [name, value] : own.values) {
         if (name == kPacket) {
-            if (!(value >= 0.01 && value <= 50)) return tl::unexpected(Problem{"A packet holds between 10 g and 50 kg.", name});
+            if (!(value >= 0.01 && value <= 50))
+                return tl::unexpected(Problem{"A packet holds between 10 g and 50 kg.", name});
             continue;
         }
         const auto it = chocolate.constants.find(name);
@@ -59,8 +60,8 @@ tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const Ow
         if (!temperature && name != "meltShift" && value <= 0)
             return tl::unexpected(Problem{"“" + name + "” must be more than nothing.", name});
         if (temperature && (value < 15 || value > 60))
-            return tl::unexpected(
-                Problem{"No chocolate is worked at " + format(value, Dimension::Temperature, UnitSystem::Metric) + ".", name});
+            return tl::unexpected(Problem{
+                "No chocolate is worked at " + format(value, Dimension::Temperature, UnitSystem::Metric) + ".", name});
     }
     auto figure = [&](const char* name) {
         const auto it = own.values.find(name);
@@ -69,7 +70,8 @@ tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const Ow
     if (figure("workLow") > figure("workHigh"))
         return tl::unexpected(Problem{"The lower working temperature on the label is above the upper one.", "workLow"});
     if (figure("workHigh") >= figure("scorch"))
-        return tl::unexpected(Problem{"The working temperature on the label is above the one that scorches.", "workHigh"});
+        return tl::unexpected(
+            Problem{"The working temperature on the label is above the one that scorches.", "workHigh"});
     return {};
 }
 
@@ -107,7 +109,8 @@ tl::expected<Coating, Problem> coating(const Chocolate& chocolate, Temper temper
     c.workLow = figure("workLow");
     c.workHigh = figure("workHigh");
     c.scorch = figure("scorch");
-    if (own.values.contains("meltTo") && !own.values.contains("scorch")) c.scorch = std::max(c.scorch, c.meltTo + kLabelKnows);  // the packet knows what it bears
+    if (own.values.contains("meltTo") && !own.values.contains("scorch"))
+        c.scorch = std::max(c.scorch, c.meltTo + kLabelKnows);  // the packet knows what it bears
     c.latentHeat = figure("fatShare") * physics.at("latentHeatOfFat").value;
     c.growthRate = figure("growthRate");
     if (c.compound) {

@@ -38,8 +38,11 @@ void blend(Chocolate& c, const Chocolate& other, double share) {
     for (auto& [name, v] : c.constants) {
         const auto it = other.constants.find(name);
         if (it == other.constants.end()) continue;
-        const auto between = [share, logarithmic = byLogarithm(name)](double a, double b) { return logarithmic && a > 0 && b > 0 ? a * std::pow(b / a, share) : a + (b - a) * share; };
-        v = {between(v.value, it->second.value), between(v.low, it->second.low), between(v.high, it->second.high), v.unit, "blend by mass: judgement"};
+        const auto between = [share, logarithmic = byLogarithm(name)](double a, double b) {
+            return logarithmic && a > 0 && b > 0 ? a * std::pow(b / a, share) : a + (b - a) * share;
+        };
+        v = {between(v.value, it->second.value), between(v.low, it->second.low), between(v.high, it->second.high),
+             v.unit, "blend by mass: judgement"};
     }
     for (auto list : {&Chocolate::allergens, &Chocolate::traces})
         for (const auto& a : other.*list)
@@ -64,7 +67,8 @@ std::string lookOf(const Colour& c, const std::string& baseLook) {
     const auto strong = rgb(c.look), plain = rgb(baseLook);
     if (!strong || !plain) return c.look;
     std::array<int, 3> v{};
-    for (size_t i = 0; i < 3; ++i) {  // a pastel looks lighter than the mean of its two: the base counts half-way to white
+    for (size_t i = 0; i < 3;
+         ++i) {  // a pastel looks lighter than the mean of its two: the base counts half-way to white
         const double base = 0.5 * ((*plain)[i] + 255);
         v[i] = static_cast<int>(std::lround((1 - c.letDown.value) * (*strong)[i] + c.letDown.value * base));
     }
@@ -73,7 +77,9 @@ std::string lookOf(const Colour& c, const std::string& baseLook) {
 
 double lightness(const std::string& look) {
     if (look.size() != 7) return 0;
-    const auto channel = [&](size_t i) { return static_cast<double>(std::strtol(look.substr(i, 2).c_str(), nullptr, 16)) / 255; };
+    const auto channel = [&](size_t i) {
+        return static_cast<double>(std::strtol(look.substr(i, 2).c_str(), nullptr, 16)) / 255;
+    };
     return 0.299 * channel(1) + 0.587 * channel(3) + 0.114 * channel(5);
 }
 
@@ -82,19 +88,29 @@ std::vector<Problem> problems(const Colour& c, const Library& lib) {
     const std::string at = "colours/" + c.id + "/";
     const Chocolate* base = lib.find(c.base);
     if (c.name.empty()) out.push_back({"A colour needs a name.", at + "name"});
-    if (!base || !base->base.empty()) out.push_back({"There is no chocolate “" + c.base + "” here to colour.", at + "base"});
-    if (const Chocolate* taken = lib.find(c.id); c.id.empty() || (taken && taken->base.empty())) out.push_back({"A colour cannot be called like the chocolate “" + c.id + "”.", at + "name"});
+    if (!base || !base->base.empty())
+        out.push_back({"There is no chocolate “" + c.base + "” here to colour.", at + "base"});
+    if (const Chocolate* taken = lib.find(c.id); c.id.empty() || (taken && taken->base.empty()))
+        out.push_back({"A colour cannot be called like the chocolate “" + c.id + "”.", at + "name"});
     if (!c.second.empty()) {
         const Chocolate* second = lib.find(c.second);
         if (!second || !second->base.empty() || c.second == c.base)
             out.push_back({"There is no other chocolate “" + c.second + "” here to blend with.", at + "second"});
         else if (base && base->kind != second->kind)
-            out.push_back({"Compound and couverture do not set together: their fats soften each other.", at + "second"});
-        if (!(c.secondShare.value > 0 && c.secondShare.value < 1)) out.push_back({"A blend holds some of both chocolates.", at + "secondShare"});
+            out.push_back(
+                {"Compound and couverture do not set together: their fats soften each other.", at + "second"});
+        if (!(c.secondShare.value > 0 && c.secondShare.value < 1))
+            out.push_back({"A blend holds some of both chocolates.", at + "secondShare"});
     }
-    if (!(c.strength.value >= kWeakest && c.strength.value <= kStrongest) && !(c.strength.value == 0 && !c.second.empty()))
-        out.push_back({fmt::format("Oil colour is stirred in at 0.3 to 1 %; {} would {}.", format(c.strength.value, Dimension::Percent, UnitSystem::Metric), c.strength.value > kStrongest ? "taste of it and soften the chocolate" : "hardly show"), at + "strength"});
-    if (!(c.letDown.value >= 0 && c.letDown.value <= 0.95)) out.push_back({"A pastel is let down with 0 to 95 % of plain chocolate.", at + "letDown"});
+    if (!(c.strength.value >= kWeakest && c.strength.value <= kStrongest) &&
+        !(c.strength.value == 0 && !c.second.empty()))
+        out.push_back(
+            {fmt::format("Oil colour is stirred in at 0.3 to 1 %; {} would {}.",
+                         format(c.strength.value, Dimension::Percent, UnitSystem::Metric),
+                         c.strength.value > kStrongest ? "taste of it and soften the chocolate" : "hardly show"),
+             at + "strength"});
+    if (!(c.letDown.value >= 0 && c.letDown.value <= 0.95))
+        out.push_back({"A pastel is let down with 0 to 95 % of plain chocolate.", at + "letDown"});
     if (!rgb(c.look)) out.push_back({"“" + c.look + "” is not a colour for the screen; write #5B7FB0.", at + "look"});
     return out;
 }

@@ -25,8 +25,8 @@ struct Chocolate {
     std::string kind;  ///< "couverture" (needs tempering) or "compound"
     Constants constants;
     std::vector<std::string> allergens, traces;
-    std::string base;     ///< id of the chocolate it is coloured from; empty for one as it is bought
-    std::string second;   ///< of a blend: id of the other chocolate in it
+    std::string base;    ///< id of the chocolate it is coloured from; empty for one as it is bought
+    std::string second;  ///< of a blend: id of the other chocolate in it
     double secondShare = 0;
     std::string look;     ///< "#RRGGBB", for drawings
     double packet = 0.2;  ///< kg in one packet as sold
@@ -61,20 +61,20 @@ struct OwnFigures {
 /// The chocolate as it is in the bowl: numbers only, ready for the solvers.
 struct Coating {
     std::string name;
-    double densityMelt = 0, densitySolid = 0;   // kg/m³
-    double viscosity40 = 0, yield40 = 0;        // Pa·s, Pa at 40 °C
-    double viscosityEnergy = 0, yieldEnergy = 0;  // J/mol
-    double heatCapacity = 0, conductivity = 0;  // J/kgK, W/mK
+    double densityMelt = 0, densitySolid = 0;              // kg/m³
+    double viscosity40 = 0, yield40 = 0;                   // Pa·s, Pa at 40 °C
+    double viscosityEnergy = 0, yieldEnergy = 0;           // J/mol
+    double heatCapacity = 0, conductivity = 0;             // J/kgK, W/mK
     double heatCapacitySolid = 0, heatCapacityLiquid = 0;  // J/kgK, without melting
-    double meltTo = 0, coolTo = 0;              // °C, to melt to; of the full curve, to cool to
-    double latentHeat = 0;                      // J/kg on crystallising wholly
-    double meltShift = 0;                       // K added to dark's melting curve
-    double growthRate = 0;                      // 1/s at 20 °C
-    double crystalsAtStart = 0;                 // fraction of the fat crystallised when the coat goes on
-    double crystalsFloor = 0;                   // fraction that nucleates anew when all was melted
-    double workLow = 0, workHigh = 0;           // °C working temperature
-    double loses = 0;                           // °C above which the temper is lost; infinite where there is none
-    double scorch = 0;                          // °C
+    double meltTo = 0, coolTo = 0;                         // °C, to melt to; of the full curve, to cool to
+    double latentHeat = 0;                                 // J/kg on crystallising wholly
+    double meltShift = 0;                                  // K added to dark's melting curve
+    double growthRate = 0;                                 // 1/s at 20 °C
+    double crystalsAtStart = 0;                            // fraction of the fat crystallised when the coat goes on
+    double crystalsFloor = 0;                              // fraction that nucleates anew when all was melted
+    double workLow = 0, workHigh = 0;                      // °C working temperature
+    double loses = 0;   // °C above which the temper is lost; infinite where there is none
+    double scorch = 0;  // °C
     bool tempered = false;
     bool compound = false;
 
@@ -100,8 +100,8 @@ tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const Ow
 /// kg in one packet as this person buys it.
 double packetOf(const Chocolate& chocolate, const OwnFigures& own);
 
-/// Share of its temper that a chocolate keeps when it is worked at `celsius`: 1 below where it is lost, 0 a degree above,
-/// smooth between. Compound keeps its own crystals; untempered chocolate has none to keep.
+/// Share of its temper that a chocolate keeps when it is worked at `celsius`: 1 below where it is lost, 0 a degree
+/// above, smooth between. Compound keeps its own crystals; untempered chocolate has none to keep.
 double temperKept(const Coating& c, double celsius);
 /// Fraction of the fat crystallised when a coat of this temperature goes on.
 double crystalsAt(const Coating& c, double celsius);

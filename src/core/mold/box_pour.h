@@ -16,11 +16,11 @@ struct Silicone {
 };
 
 struct BoxPour {
-    form::Vec3 inside;      ///< m, inner size of the box
-    double silicone = 0;    ///< m³ poured, the spare included
+    form::Vec3 inside;                ///< m, inner size of the box
+    double silicone = 0;              ///< m³ poured, the spare included
     double massA = 0, massB = 0;      ///< kg
     double volumeA = 0, volumeB = 0;  ///< m³
-    double original = 0;    ///< m³ of the original: chocolate that fills the mold
+    double original = 0;              ///< m³ of the original: chocolate that fills the mold
 };
 
 /// Box of the original's size and `wall` more on each side and above it; `V = V_box − V_original`.

@@ -8,7 +8,9 @@ tl::expected<void, TypingProblem> readAmount(std::string_view text, bool metricC
     TypingContext context;
     context.metricCup = metricCup;
     TypingProblem last;
-    const std::pair<Ingredient::By, Dimension> tries[]{{Ingredient::By::Count, Dimension::Count}, {Ingredient::By::Mass, Dimension::Mass}, {Ingredient::By::Volume, Dimension::Volume}};
+    const std::pair<Ingredient::By, Dimension> tries[]{{Ingredient::By::Count, Dimension::Count},
+                                                       {Ingredient::By::Mass, Dimension::Mass},
+                                                       {Ingredient::By::Volume, Dimension::Volume}};
     for (const auto& [by, dimension] : tries) {
         context.dimension = dimension;
         context.fractions = true;
@@ -20,9 +22,12 @@ tl::expected<void, TypingProblem> readAmount(std::string_view text, bool metricC
             last = read.error();
         }
     }
-    return tl::unexpected(TypingProblem{"Write how much as “120 g”, “80 ml”, “½ cup” or a plain number.", last.position});
+    return tl::unexpected(
+        TypingProblem{"Write how much as “120 g”, “80 ml”, “½ cup” or a plain number.", last.position});
 }
 
-std::string writtenAmount(const Ingredient& in, UnitSystem units) { return in.amount.typed.empty() ? amountOf(in, 1, units) : in.amount.typed; }
+std::string writtenAmount(const Ingredient& in, UnitSystem units) {
+    return in.amount.typed.empty() ? amountOf(in, 1, units) : in.amount.typed;
+}
 
 }  // namespace uovo

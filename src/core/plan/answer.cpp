@@ -37,7 +37,9 @@ Piece uncoloured(Piece p, const Plan& plan) {
 Making shaping(const Making& making) {
     Making out;
     for (const auto& s : making)
-        if (std::holds_alternative<PlannedCoat>(s) || std::holds_alternative<CastStep>(s) || std::holds_alternative<InsertStep>(s)) out.push_back(s);
+        if (std::holds_alternative<PlannedCoat>(s) || std::holds_alternative<CastStep>(s) ||
+            std::holds_alternative<InsertStep>(s))
+            out.push_back(s);
     return out;
 }
 
@@ -47,13 +49,15 @@ auto guarded(const Stage& stage) -> decltype(stage()) {
     try {
         return stage();
     } catch (const std::bad_alloc&) {
-        return tl::unexpected(Problem{"This piece needs more memory than there is: make its figures coarser.", "former"});
+        return tl::unexpected(
+            Problem{"This piece needs more memory than there is: make its figures coarser.", "former"});
     } catch (const std::exception&) {
         return tl::unexpected(Problem{"This shape cannot be reckoned; change one of its figures a little.", "former"});
     }
 }
 
-StrengthStage guardedStrength(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, const StrengthOptions& options, std::stop_token stop) {
+StrengthStage guardedStrength(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a,
+                              const StrengthOptions& options, std::stop_token stop) {
     try {
         return strength(piece, plan, lib, a, options, stop);
     } catch (const std::exception&) {
@@ -75,8 +79,8 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     essence.kitchen = plan.kitchen;
     essence.kitchen.hands = 1;
     essence.kitchen.helpersFrom.clear();
-    for (Measure* m : {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight, &essence.kitchen.freezerWidth,
-                       &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight})
+    for (Measure* m : {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight,
+                       &essence.kitchen.freezerWidth, &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight})
         *m = 0;
     essence.own = plan.own;
     Piece p = uncoloured(piece, plan);
@@ -90,7 +94,8 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     p.sits = Sits::Flat;
     essence.pieces = {p};
     essence.colours = blends(plan);
-    return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) + writePlan(essence);
+    return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) +
+           writePlan(essence);
 }
 
 /// A problem of a filling or topping is that of every piece that names it.
@@ -98,7 +103,8 @@ bool concernsFilling(const std::string& where, const Piece& piece) {
     return std::any_of(piece.making.begin(), piece.making.end(), [&](const Step& s) {
         const auto* fill = std::get_if<FillStep>(&s);
         const auto* top = std::get_if<TopStep>(&s);
-        return (fill && where.starts_with("fillings/" + fill->filling + "/")) || (top && where.starts_with("toppings/" + top->topping + "/"));
+        return (fill && where.starts_with("fillings/" + fill->filling + "/")) ||
+               (top && where.starts_with("toppings/" + top->topping + "/"));
     });
 }
 
@@ -139,22 +145,29 @@ std::string partKey(const Piece& coloured, const Plan& plan) {
     }
     essence.pieces = {p};
     std::string key = "part" + std::to_string(kModelVersion) + writePlan(essence);
-    if (const auto mesh = plan.meshes.find(piece.shape.mesh); mesh != plan.meshes.end()) key += contentOf(*mesh->second);
+    if (const auto mesh = plan.meshes.find(piece.shape.mesh); mesh != plan.meshes.end())
+        key += contentOf(*mesh->second);
     return key;
 }
 
 /// What a piece as it is made depends on.
-std::string madeKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) { return piece.alongMeridian() ? stageKey(piece, plan, options) : partKey(piece, plan); }
+std::string madeKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
+    return piece.alongMeridian() ? stageKey(piece, plan, options) : partKey(piece, plan);
+}
 
 /// Ways out for every wall that is too thin. The answers already published are not touched: a copy takes their place.
 /// @returns false when stopped
-bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions& options, Cache& cache, std::stop_token stop, Answers& out) {
+bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions& options, Cache& cache,
+             std::stop_token stop, Answers& out) {
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
         const Piece& piece = plan.pieces[i];
         const auto& now = out.pieces[i];
-        if (!now->made || !now->made->meridian || now->answers.empty() || now->made->wall->thinnest >= piece.wantedWall.value) continue;
+        if (!now->made || !now->made->meridian || now->answers.empty() ||
+            now->made->wall->thinnest >= piece.wantedWall.value)
+            continue;
         const std::string key = std::string(plan.units == UnitSystem::US ? "waysUS" : "ways") +
-                                format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) + stageKey(piece, plan, options);
+                                format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) +
+                                stageKey(piece, plan, options);
         auto ways = std::static_pointer_cast<const std::vector<WayOut>>(cache.find(key));
         if (!ways) {
             ways = std::make_shared<const std::vector<WayOut>>(waysOut(piece, plan, lib, *now->made->meridian, stop));
@@ -180,7 +193,8 @@ bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions
 bool isMany(const Plan& plan) { return plan.pieces.size() > 40; }
 
 /// Whether each piece holds. @param quick a first verdict @returns false when stopped
-bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, bool quick, Cache& cache, std::stop_token stop, Answers& out) {
+bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, bool quick, Cache& cache,
+                 std::stop_token stop, Answers& out) {
     struct Job {
         size_t piece;
         std::string key;
@@ -188,7 +202,9 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         bool known = false;
     };
     std::vector<Job> jobs;
-    const StrengthOptions whole = isMany(plan) ? kQuickStrength : StrengthOptions{StrengthOptions{}.triangles, options.ways}, how = quick ? kQuickStrength : whole;
+    const StrengthOptions whole = isMany(plan) ? kQuickStrength
+                                               : StrengthOptions{StrengthOptions{}.triangles, options.ways},
+                          how = quick ? kQuickStrength : whole;
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
         const Piece& piece = plan.pieces[i];
         const auto& now = out.pieces[i];
@@ -202,10 +218,15 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         p.sits = piece.sits;
         p.handling = piece.handling;
         essence.pieces = {p};
-        const std::string what = fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, now->fillEach, fillsPerishable(piece, plan), writePlan(essence), madeKey(piece, plan, options));
-        const auto key = [&](const StrengthOptions& o) { return fmt::format("strength {} {} {}", o.triangles, o.ways, what); };
+        const std::string what =
+            fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, now->fillEach, fillsPerishable(piece, plan),
+                        writePlan(essence), madeKey(piece, plan, options));
+        const auto key = [&](const StrengthOptions& o) {
+            return fmt::format("strength {} {} {}", o.triangles, o.ways, what);
+        };
         Job job{i, key(how), nullptr, false};
-        job.stage = std::static_pointer_cast<const StrengthStage>(cache.find(key(whole)));  // the better one, where it is known already
+        job.stage = std::static_pointer_cast<const StrengthStage>(
+            cache.find(key(whole)));  // the better one, where it is known already
         if (!job.stage) job.stage = std::static_pointer_cast<const StrengthStage>(cache.find(job.key));
         job.known = job.stage != nullptr;
         jobs.push_back(std::move(job));
@@ -213,7 +234,9 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
     std::atomic<size_t> next = 0;  // pieces side by side on two threads
     const auto reckon = [&] {
         for (size_t k = next++; k < jobs.size() && !stop.stop_requested(); k = next++)
-            if (!jobs[k].stage) jobs[k].stage = std::make_shared<const StrengthStage>(guardedStrength(plan.pieces[jobs[k].piece], plan, lib, *out.pieces[jobs[k].piece], how, stop));
+            if (!jobs[k].stage)
+                jobs[k].stage = std::make_shared<const StrengthStage>(
+                    guardedStrength(plan.pieces[jobs[k].piece], plan, lib, *out.pieces[jobs[k].piece], how, stop));
     };
     {
         std::jthread other(reckon);
@@ -225,15 +248,19 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
         auto with = std::make_shared<PieceAnswers>(*out.pieces[job.piece]);
         with->strength = job.stage;
         std::erase_if(with->answers, [](const Answer& a) { return a.id == "strength"; });
-        if (auto said = strengthAnswer(*job.stage, plan, lib)) with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)), std::move(*said));
+        if (auto said = strengthAnswer(*job.stage, plan, lib))
+            with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)),
+                                 std::move(*said));
         out.pieces[job.piece] = std::move(with);
     }
     return true;
 }
 
-/// Spares follow from what handling leaves: everything that hangs on how many are made is reckoned again, walls and strength are known.
+/// Spares follow from what handling leaves: everything that hangs on how many are made is reckoned again, walls and
+/// strength are known.
 /// @returns false when stopped
-bool spareWhatCracks(const Plan& plan, const material::Library& library, const AnswerOptions& options, Cache& cache, std::stop_token stop, Answers& out) {
+bool spareWhatCracks(const Plan& plan, const material::Library& library, const AnswerOptions& options, Cache& cache,
+                     std::stop_token stop, Answers& out) {
     constexpr double kLeast = 0.2;  // of a family that survives: a plan cannot ask for less
     Plan handled = plan;
     bool more = false;
@@ -255,14 +282,16 @@ bool spareWhatCracks(const Plan& plan, const material::Library& library, const A
         auto with = std::make_shared<PieceAnswers>(*again->pieces[i]);
         with->strength = out.pieces[i]->strength;
         for (const auto& a : out.pieces[i]->answers)
-            if (a.id == "strength") with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)), a);
+            if (a.id == "strength")
+                with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)), a);
         again->pieces[i] = std::move(with);
     }
     out = std::move(*again);
     return true;
 }
 
-std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library& lib, const Answers& answers, Cache& cache, std::stop_token stop) {
+std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library& lib, const Answers& answers,
+                                      Cache& cache, std::stop_token stop) {
     auto day = std::make_shared<DayPlan>();
     day->network = dayNetwork(plan, lib, answers);
     day->end = localMinutes(plan.deadline).value_or(0) - std::lround(lib.usual("reserve") / 60);
@@ -293,10 +322,8 @@ std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library&
         day->problem = known->problem;
         return day;
     }
-    if (auto layout = schedule::layOut(day->network, {}, stop))
-        day->layout = std::move(*layout);
-    else
-        day->problem = layout.error().sentence;
+    if (auto layout = schedule::layOut(day->network, {}, stop)) day->layout = std::move(*layout);
+    else day->problem = layout.error().sentence;
     if (stop.stop_requested()) return nullptr;
     cache.keep(key, day, bytesOf(*day));
     return day;
@@ -310,7 +337,8 @@ const PieceAnswers* Answers::piece(const std::string& id) const {
     return nullptr;
 }
 
-std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache, const AnswerOptions& options, std::stop_token stop,
+std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache,
+                              const AnswerOptions& options, std::stop_token stop,
                               const std::function<void(const Answers&)>& early) {
     const auto began = std::chrono::steady_clock::now();
     const material::Library lib = material::withColours(library, plan.colours);
@@ -324,7 +352,10 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         a->id = piece.id;
         const std::string at = "pieces/" + piece.id + "/";
         for (const auto& p : out.problems)
-            if (p.where.starts_with(at) || p.where.starts_with("kitchen/") || p.where.starts_with("own/" + piece.chocolate) || p.where.starts_with("colours/" + piece.chocolate) || concernsFilling(p.where, piece)) a->problems.push_back(p);
+            if (p.where.starts_with(at) || p.where.starts_with("kitchen/") ||
+                p.where.starts_with("own/" + piece.chocolate) || p.where.starts_with("colours/" + piece.chocolate) ||
+                concernsFilling(p.where, piece))
+                a->problems.push_back(p);
         if (a->problems.empty()) {
             const std::string key = madeKey(piece, plan, options);
             a->made = std::static_pointer_cast<const Made>(cache.find(key));
@@ -361,15 +392,18 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         constexpr double kOpen = 10;  // m over a table
         a->perShelf = place == coat::Place::Table
                           ? batch::fitOnShelves(lib.usual("tableWidth"), lib.usual("tableDepth"), kOpen, 1, parts, gap)
-                      : place == coat::Place::Fridge ? batch::fitOnShelves(k.shelfWidth.value, k.shelfDepth.value, k.shelfHeight.value, k.shelves, parts, gap)
-                                                     : batch::fitOnShelves(k.freezerWidth.value, k.freezerDepth.value, k.freezerHeight.value, 1, parts, gap);
+                      : place == coat::Place::Fridge ? batch::fitOnShelves(k.shelfWidth.value, k.shelfDepth.value,
+                                                                           k.shelfHeight.value, k.shelves, parts, gap)
+                                                     : batch::fitOnShelves(k.freezerWidth.value, k.freezerDepth.value,
+                                                                           k.freezerHeight.value, 1, parts, gap);
         a->answers = made.meridian ? pieceAnswers(piece, plan, lib, *a) : partAnswers(piece, plan, lib, *a);
         for (auto& said : stepAnswers(piece, plan, lib, *a)) a->answers.push_back(std::move(said));
         out.pieces.push_back(std::move(a));
     }
     out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
     out.melts = meltPlans(plan, lib, out.pots);
-    std::map<std::string, std::pair<double, double>> bought;  // what all pots of one packet need, and what stands in the cupboard
+    std::map<std::string, std::pair<double, double>>
+        bought;  // what all pots of one packet need, and what stands in the cupboard
     for (const auto& pot : out.pots)
         if (const auto* c = lib.find(pot.key.chocolate))
             for (const auto& [id, part] : c->bought()) bought[id].first += part * pot.melt;
@@ -390,7 +424,10 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
             const double packet = packetOf(plan, lib, id);
             const int buy = batch::packetsToBuy(need, have, packet);
             const std::string of = part < 1 ? " " + lib.find(id)->name : "";
-            a.sentence += buy == 0 ? fmt::format("{} stands in the cupboard.", of.empty() ? " It" : of) : fmt::format(" Buy {} {} of {}{}{}.", buy, buy == 1 ? "packet" : "packets", g(packet), of, need <= part * pot.melt + 1e-9 ? "" : " for all that is made from it");
+            a.sentence += buy == 0
+                              ? fmt::format("{} stands in the cupboard.", of.empty() ? " It" : of)
+                              : fmt::format(" Buy {} {} of {}{}{}.", buy, buy == 1 ? "packet" : "packets", g(packet),
+                                            of, need <= part * pot.melt + 1e-9 ? "" : " for all that is made from it");
             bought.erase(id);
         }
         a.working = {"Chocolate to melt",
@@ -398,7 +435,8 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
                      {{"in the pieces, spares included", g(pot.pieces), "", "coat model"},
                       {"in the bath after the last piece", g(pot.bath), "", "geometry of pot and piece"},
                       {"on bowl and spatula", g(pot.tools), "13–28 g", "from memory"},
-                      {"on paper, cut off, trimmed: comes back", g(pot.trim), "", "coat model; off-cuts and 1–6 % of the pieces from memory"}},
+                      {"on paper, cut off, trimmed: comes back", g(pot.trim), "",
+                       "coat model; off-cuts and 1–6 % of the pieces from memory"}},
                      a.headline,
                      "Returned trim may be melted again, never trusted as seed.",
                      "Batch"};
@@ -410,17 +448,26 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
             for (const auto& p : plan.pieces) {
                 bool perishable = false, egg = false, alcohol = false, mallet = false, flame = false;
                 for (const auto& step : p.making) {
-                    if (const auto* serve = std::get_if<ServeStep>(&step)) mallet |= serve->how == ServeStep::How::Mallet, flame |= serve->how == ServeStep::How::Flame;
+                    if (const auto* serve = std::get_if<ServeStep>(&step))
+                        mallet |= serve->how == ServeStep::How::Mallet, flame |= serve->how == ServeStep::How::Flame;
                     if (const auto* fill = std::get_if<FillStep>(&step))
-                        if (const Filling* f = plan.filling(fill->filling)) perishable |= f->perishable, egg |= f->egg, alcohol |= f->isAlcoholic();
+                        if (const Filling* f = plan.filling(fill->filling))
+                            perishable |= f->perishable, egg |= f->egg, alcohol |= f->isAlcoholic();
                 }
-                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) || (w == "cup" && p.family().former == form::Former::Cup) ||
-                            (w == "perishable" && perishable) || (w == "egg" && egg) || (w == "alcohol" && alcohol) || (w == "mallet" && mallet) || (w == "flame" && flame) || w == "trim";
+                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) ||
+                            (w == "cup" && p.family().former == form::Former::Cup) ||
+                            (w == "perishable" && perishable) || (w == "egg" && egg) || (w == "alcohol" && alcohol) ||
+                            (w == "mallet" && mallet) || (w == "flame" && flame) || w == "trim";
             }
         if (relevant) out.cautions.push_back(caution.text);
     }
-    if (isMany(plan)) out.cautions.push_back("So many kinds of pieces are reckoned for strength on coarser nets, within a few percent, and no ways out are looked for; plan fewer at a time for both.");
-    const auto seconds = [&] { return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count(); };
+    if (isMany(plan))
+        out.cautions.push_back(
+            "So many kinds of pieces are reckoned for strength on coarser nets, within a few percent, and no ways out "
+            "are looked for; plan fewer at a time for both.");
+    const auto seconds = [&] {
+        return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+    };
     out.seconds = seconds();
     if (early) early(out);
     if (options.strength && early && !isMany(plan)) {

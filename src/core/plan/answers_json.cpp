@@ -14,20 +14,38 @@ json number(double v) { return std::isfinite(v) ? json(v) : json(nullptr); }
 
 const char* tone(Tone t) {
     switch (t) {
-        case Tone::Plain: return "plain";
-        case Tone::Good: return "good";
-        case Tone::Weak: return "weak";
-        case Tone::Impossible: return "impossible";
+        case Tone::Plain:
+            return "plain";
+        case Tone::Good:
+            return "good";
+        case Tone::Weak:
+            return "weak";
+        case Tone::Impossible:
+            return "impossible";
     }
     return "";
 }
 
 json of(const Answer& a) {
-    json j{{"id", a.id}, {"value", number(a.figure.value)}, {"low", number(a.figure.low)}, {"high", number(a.figure.high)},
-           {"headline", a.headline}, {"after", a.after}, {"sentence", a.sentence}, {"tone", tone(a.tone)}};
+    json j{{"id", a.id},
+           {"value", number(a.figure.value)},
+           {"low", number(a.figure.low)},
+           {"high", number(a.figure.high)},
+           {"headline", a.headline},
+           {"after", a.after},
+           {"sentence", a.sentence},
+           {"tone", tone(a.tone)}};
     for (const auto& w : a.ways)
-        j["ways"].push_back({{"title", w.title}, {"thinnest", number(w.thinnest)}, {"mass", number(w.mass)}, {"seconds", number(w.seconds)}, {"enough", w.enough}});
-    json working{{"formula", a.working.formula}, {"result", a.working.result}, {"trust", a.working.trust}, {"section", a.working.section}, {"inputs", json::array()}};
+        j["ways"].push_back({{"title", w.title},
+                             {"thinnest", number(w.thinnest)},
+                             {"mass", number(w.mass)},
+                             {"seconds", number(w.seconds)},
+                             {"enough", w.enough}});
+    json working{{"formula", a.working.formula},
+                 {"result", a.working.result},
+                 {"trust", a.working.trust},
+                 {"section", a.working.section},
+                 {"inputs", json::array()}};
     for (const auto& i : a.working.inputs)
         working["inputs"].push_back({{"name", i.name}, {"value", i.value}, {"range", i.range}, {"source", i.source}});
     j["working"] = working;
@@ -54,12 +72,25 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
             p["wallAssumed"] = !s.wall;
             if (s.wall) {
                 const auto& w = *s.wall;
-                p["wall"] = {{"mean", number(w.mean)}, {"thinnest", number(w.thinnest)}, {"thickest", number(w.thickest)}, {"rim", number(w.rim)}, {"bare", number(w.bare)}};
+                p["wall"] = {{"mean", number(w.mean)},
+                             {"thinnest", number(w.thinnest)},
+                             {"thickest", number(w.thickest)},
+                             {"rim", number(w.rim)},
+                             {"bare", number(w.bare)}};
                 p["massError"] = number(w.error);
                 for (size_t k = 0; k < w.coats.size(); ++k)
-                    p["coats"].push_back({{"added", number(w.coats[k].added)}, {"dripped", number(w.coats[k].dripped)}, {"fell", number(w.coats[k].fell)}, {"mean", number(w.coats[k].mean)},
-                                          {"lockTypical", number(w.coats[k].lockTypical)}, {"firm", number(w.setting[k].firm)}, {"set", number(w.setting[k].set)}, {"release", number(w.setting[k].release)}});
-                p["dew"] = {{"wet", w.dew.wet}, {"dewPoint", number(w.dew.dewPoint)}, {"film", number(w.dew.film)}, {"dry", number(w.dew.drySeconds)}};
+                    p["coats"].push_back({{"added", number(w.coats[k].added)},
+                                          {"dripped", number(w.coats[k].dripped)},
+                                          {"fell", number(w.coats[k].fell)},
+                                          {"mean", number(w.coats[k].mean)},
+                                          {"lockTypical", number(w.coats[k].lockTypical)},
+                                          {"firm", number(w.setting[k].firm)},
+                                          {"set", number(w.setting[k].set)},
+                                          {"release", number(w.setting[k].release)}});
+                p["dew"] = {{"wet", w.dew.wet},
+                            {"dewPoint", number(w.dew.dewPoint)},
+                            {"film", number(w.dew.film)},
+                            {"dry", number(w.dew.drySeconds)}};
             }
             if (s.meridian) {
                 const auto& m = *s.meridian;
@@ -73,7 +104,10 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
                 p["profile"] = {{"arc", m.profile.arc}, {"wall", m.coats.wall}};
                 for (size_t k = 0; k < m.coats.coats.size(); ++k) {
                     const auto& c = m.coats.coats[k];
-                    p["coats"][k].update({{"lockLast", number(c.lockLast)}, {"footRadius", number(c.footRadius)}, {"stillLiquid", c.stillLiquid}, {"wall", c.wall}});
+                    p["coats"][k].update({{"lockLast", number(c.lockLast)},
+                                          {"footRadius", number(c.footRadius)},
+                                          {"stillLiquid", c.stillLiquid},
+                                          {"wall", c.wall}});
                 }
             }
             p["area"] = number(s.area);
@@ -84,18 +118,31 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
             p["enclosed"] = number(s.assembly.enclosed);
             for (size_t k = 0; k < s.items.size(); ++k) {
                 const auto& shape = s.assembly.items[k].shape;
-                p["items"].push_back({{"key", s.assembly.items[k].key}, {"mass", number(s.items[k])}, {"volume", number(shape.volume)}, {"area", number(shape.area)}, {"wall", number(shape.wall)}, {"rim", number(shape.rim)}, {"seam", number(shape.seam)}});
+                p["items"].push_back({{"key", s.assembly.items[k].key},
+                                      {"mass", number(s.items[k])},
+                                      {"volume", number(shape.volume)},
+                                      {"area", number(shape.area)},
+                                      {"wall", number(shape.wall)},
+                                      {"rim", number(shape.rim)},
+                                      {"seam", number(shape.seam)}});
             }
-            if (const auto& surface = s.assembly.items.front().shape.surface; s.capacity > 0) {  // what the former holds up to each level
+            if (const auto& surface = s.assembly.items.front().shape.surface;
+                s.capacity > 0) {  // what the former holds up to each level
                 const form::Box box = form::bounds(surface);
                 for (int k = 1; k <= 10; ++k) {
                     const double z = box.low.z + (box.high.z - box.low.z) * k / 10;
                     p["levels"].push_back({number(z - box.low.z), number(form::volumeBelow(surface, z))});
                 }
             }
-            for (const auto& joint : s.assembly.joints) p["joints"].push_back({{"a", s.assembly.items[joint.a].key}, {"b", s.assembly.items[joint.b].key}, {"length", number(joint.length)}, {"where", joint.words}});
+            for (const auto& joint : s.assembly.joints)
+                p["joints"].push_back({{"a", s.assembly.items[joint.a].key},
+                                       {"b", s.assembly.items[joint.b].key},
+                                       {"length", number(joint.length)},
+                                       {"where", joint.words}});
         }
-        if (a.bath) p["bath"] = {{"pot", a.bath->pot}, {"chocolate", number(a.bath->chocolate)}, {"level", number(a.bath->level)}};
+        if (a.bath)
+            p["bath"] = {
+                {"pot", a.bath->pot}, {"chocolate", number(a.bath->chocolate)}, {"level", number(a.bath->level)}};
         p["perShelf"] = a.perShelf;
         p["answers"] = json::array();
         for (const auto& x : a.answers) p["answers"].push_back(of(x));
@@ -103,8 +150,16 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
     }
     j["pots"] = json::array();
     for (const auto& p : answers.pots)
-        j["pots"].push_back({{"id", p.key.id()}, {"chocolate", p.name}, {"pieces", number(p.pieces)}, {"bath", number(p.bath)}, {"tools", number(p.tools)}, {"melt", number(p.melt)},
-                             {"trim", number(p.trim)}, {"returned", number(p.returned)}, {"consumed", number(p.consumed)}, {"packets", p.packets}});
+        j["pots"].push_back({{"id", p.key.id()},
+                             {"chocolate", p.name},
+                             {"pieces", number(p.pieces)},
+                             {"bath", number(p.bath)},
+                             {"tools", number(p.tools)},
+                             {"melt", number(p.melt)},
+                             {"trim", number(p.trim)},
+                             {"returned", number(p.returned)},
+                             {"consumed", number(p.consumed)},
+                             {"packets", p.packets}});
     j["evening"] = json::array();
     for (const auto& a : answers.evening) j["evening"].push_back(of(a));
     j["cautions"] = answers.cautions;
@@ -114,7 +169,9 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
         if (d.problem.empty()) {
             j["day"]["begins"] = d.clock(d.layout.begins);
             for (size_t i = 0; i < d.layout.start.size(); ++i)
-                j["day"]["tasks"].push_back({{"id", d.network.tasks[i].id}, {"title", d.network.tasks[i].title}, {"start", d.clock(d.layout.start[i])},
+                j["day"]["tasks"].push_back({{"id", d.network.tasks[i].id},
+                                             {"title", d.network.tasks[i].title},
+                                             {"start", d.clock(d.layout.start[i])},
                                              {"minutes", d.network.tasks[i].minutes}});
         }
     }

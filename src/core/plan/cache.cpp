@@ -66,7 +66,9 @@ std::size_t bytesOf(const StrengthStage& stage) {
 
 std::size_t bytesOf(const DayPlan& day) {
     constexpr std::size_t kWords = 200;  // of a task or lag
-    return sizeof day + day.network.tasks.size() * (sizeof(schedule::Task) + kWords) + day.network.lags.size() * (sizeof(schedule::Lag) + kWords) + room(day.network.holds) + room(day.layout.start);
+    return sizeof day + day.network.tasks.size() * (sizeof(schedule::Task) + kWords) +
+           day.network.lags.size() * (sizeof(schedule::Lag) + kWords) + room(day.network.holds) +
+           room(day.layout.start);
 }
 
 std::size_t bytesOf(const std::vector<WayOut>& ways) {

@@ -15,11 +15,17 @@ heat::Former formerHeat(const form::Part& part, const material::Library& lib) {
     const form::Family* family = form::family(part.family);
     if (family && family->body == form::Body::Sheet) return {lib.former("trayHeatCapacity"), 0, -1};
     if (family && family->former == form::Former::Cup)
-        return form::choice(part, "made") == "silicone" ? heat::Former{lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1} : heat::Former{lib.former("cupHeatCapacity"), 0, -1};
+        return form::choice(part, "made") == "silicone"
+                   ? heat::Former{lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1}
+                   : heat::Former{lib.former("cupHeatCapacity"), 0, -1};
     const std::string made = family && family->choice("mold") ? form::choice(part, "mold") : "";
     const auto is = [&](const char* word) { return made.find(word) != std::string::npos; };
     if (is("silicone")) return {lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1};
-    return {lib.former(is("rigid") ? "thickPlasticHeatCapacity" : is("tin") ? "tinHeatCapacity" : is("plastic") ? "thinPlasticHeatCapacity" : "cupHeatCapacity"), 0, -1};
+    return {lib.former(is("rigid")     ? "thickPlasticHeatCapacity"
+                       : is("tin")     ? "tinHeatCapacity"
+                       : is("plastic") ? "thinPlasticHeatCapacity"
+                                       : "cupHeatCapacity"),
+            0, -1};
 }
 
 heat::Former formerHeat(const Piece& piece, const material::Library& lib) {
@@ -30,7 +36,8 @@ heat::Former formerHeat(const Piece& piece, const material::Library& lib) {
 setting::Stay stayIn(coat::Place place, double seconds, const Plan& plan, const material::Library& lib) {
     const double still = lib.physical("airStill");
     if (place == coat::Place::Table) return {plan.kitchen.room.value, still, seconds};
-    if (place == coat::Place::Fridge) return {plan.kitchen.fridge.value, plan.kitchen.fan ? lib.physical("airFan") : still, seconds};
+    if (place == coat::Place::Fridge)
+        return {plan.kitchen.fridge.value, plan.kitchen.fan ? lib.physical("airFan") : still, seconds};
     return {plan.kitchen.freezer.value, still, seconds};
 }
 
@@ -51,14 +58,17 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
         wall.former = job.former;
         wall.shut = job.shut;
         const double before = coat::beforeCold(step);
-        const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, before, plan, lib), stayIn(step.place, 0, plan, lib)};
+        const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, before, plan, lib),
+                                               stayIn(step.place, 0, plan, lib)};
         out.setting.push_back(setting::settle(setting::cast(wall, coating), law, events, stays));
         const bool last = k + 1 == piece.coats().size();
         if (last) {
-            out.crystalsOut = setting::crystalsAfter(setting::cast(wall, coating), law, stays, before + coat::inCold(step));
+            out.crystalsOut =
+                setting::crystalsAfter(setting::cast(wall, coating), law, stays, before + coat::inCold(step));
             const double set = out.setting.back().lock;
             out.lock = set <= before + coat::inCold(step) ? set : std::nan("");
-            wall.coat = rim > 0 ? std::min(wall.coat, std::max(1e-4, rim * coating.densitySolid / coating.densityMelt)) : wall.coat;
+            wall.coat = rim > 0 ? std::min(wall.coat, std::max(1e-4, rim * coating.densitySolid / coating.densityMelt))
+                                : wall.coat;
             out.rim = setting::settle(setting::cast(wall, coating), law, events, stays);
         }
         elapsed += last ? out.setting.back().release : before + coat::inCold(step);
@@ -72,9 +82,12 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
     cold.density = coating.densitySolid;
     cold.heatCapacity = coating.heatCapacity;
     cold.temperature = last.place == coat::Place::Table ? plan.kitchen.room.value : shell;
-    out.dew = heat::condensation(cold, plan.kitchen.room.value, plan.kitchen.humidity.value, lib.physical("airStill"), lib.physical("radiation"));
+    out.dew = heat::condensation(cold, plan.kitchen.room.value, plan.kitchen.humidity.value, lib.physical("airStill"),
+                                 lib.physical("radiation"));
     out.chill = std::max(0.0, setting::warmestSettingAir(law, events) - cold.temperature);
-    const double held = setting::heldStress(lib.physical("coldModulus"), lib.physical("expansion"), lib.strong("poisson"), out.chill) / (lib.find(piece.chocolate)->at("strength").value * lib.strong("strengthAt5"));
+    const double held =
+        setting::heldStress(lib.physical("coldModulus"), lib.physical("expansion"), lib.strong("poisson"), out.chill) /
+        (lib.find(piece.chocolate)->at("strength").value * lib.strong("strengthAt5"));
     out.heldStress = held;
     out.freeStress = held * setting::freeShare(job.climate.transfer(last.place) * mean / coating.conductivity);
     return out;

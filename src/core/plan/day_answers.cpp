@@ -13,7 +13,8 @@ namespace {
 std::string handsInWords(const Kitchen& k) {
     if (k.hands <= 1) return "your hands";
     if (k.helpersFrom.empty()) return fmt::format("{} pairs of hands", k.hands);
-    return fmt::format("your hands, {} from {}", k.hands == 2 ? "and a helper's" : fmt::format("and {} helpers'", k.hands - 1), k.helpersFrom);
+    return fmt::format("your hands, {} from {}",
+                       k.hands == 2 ? "and a helper's" : fmt::format("and {} helpers'", k.hands - 1), k.helpersFrom);
 }
 
 }  // namespace
@@ -22,11 +23,14 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
     Answer a;
     a.id = "day";
     a.working = {"Start of the day",
-                 "first plan found by start time, backwards from the deadline; every lag, hand and shelf is checked by a second program",
+                 "first plan found by start time, backwards from the deadline; every lag, hand and shelf is checked by "
+                 "a second program",
                  {{"steps", std::to_string(day.network.tasks.size()), "", "from the plan"},
                   {"kept free before the deadline", "20 min", "10–40 min", "judgement"},
                   {"times a step takes", "", "", "common practice, no source; data/tasks.json"}},
-                 "", "The order is a good one, not the best one. Hands differ: see after the first evening.", "Day"};
+                 "",
+                 "The order is a good one, not the best one. Hands differ: see after the first evening.",
+                 "Day"};
     if (!day.problem.empty()) {
         a.tone = Tone::Impossible;
         a.headline = "No day";
@@ -46,9 +50,11 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
                              format(hands * 60.0, Dimension::Duration, plan.units), handsInWords(plan.kitchen));
     if (now && day.minuteOf(*now) > day.layout.begins) {
         a.tone = Tone::Impossible;
-        a.sentence = day.minuteOf(*now) > toDeadline ? "The time it must be ready has passed. Choose another day."
-                                     : fmt::format("You should have begun {} ago. Make fewer, or be ready later.",
-                                                   format(double(day.minuteOf(*now) - day.layout.begins) * 60, Dimension::Duration, plan.units));
+        a.sentence = day.minuteOf(*now) > toDeadline
+                         ? "The time it must be ready has passed. Choose another day."
+                         : fmt::format("You should have begun {} ago. Make fewer, or be ready later.",
+                                       format(double(day.minuteOf(*now) - day.layout.begins) * 60, Dimension::Duration,
+                                              plan.units));
     }
     a.working.result = clock;
     return a;
@@ -81,14 +87,14 @@ std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minut
                 if (begin < latest) continue;
                 latest = begin;
                 s.cold = t.lane == "cold" && done;
-                s.words = !done                     ? t.title
-                          : t.lane == "cold"        ? "in the cold"
-                          : t.lane == "release"     ? "off its former"
-                          : t.step == "fill" ? "filled"
-                          : t.step == "wrap" ? "boxed"
-                          : t.lane == "prepare"     ? "former ready"
-                          : t.lane == "finish"      ? "trimmed"
-                                                    : "on the bench";
+                s.words = !done                 ? t.title
+                          : t.lane == "cold"    ? "in the cold"
+                          : t.lane == "release" ? "off its former"
+                          : t.step == "fill"    ? "filled"
+                          : t.step == "wrap"    ? "boxed"
+                          : t.lane == "prepare" ? "former ready"
+                          : t.lane == "finish"  ? "trimmed"
+                                                : "on the bench";
             }
         }
         for (auto& [round, entry] : rounds) out.push_back(entry.first);

@@ -15,7 +15,8 @@ namespace {
 
 class Builder {
 public:
-    Builder(const Plan& plan, const material::Library& lib, const Answers& answers) : plan_(plan), lib_(lib), answers_(answers) {
+    Builder(const Plan& plan, const material::Library& lib, const Answers& answers)
+        : plan_(plan), lib_(lib), answers_(answers) {
         net_.hands = plan.kitchen.hands;
         const auto end = localMinutes(plan.deadline);
         if (const auto from = clockMinutes(plan.kitchen.helpersFrom); from && end && net_.hands > 1)
@@ -23,11 +24,16 @@ public:
     }
 
     schedule::Network build() {
-        const int shelf = addResource(schedule::Resource::Kind::Shelf, "fridge shelf", plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value * plan_.kitchen.shelves);
-        const int freezer = addResource(schedule::Resource::Kind::Freezer, "freezer", plan_.kitchen.freezerWidth.value * plan_.kitchen.freezerDepth.value);
-        const int table = addResource(schedule::Resource::Kind::Bench, "bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
+        const int shelf =
+            addResource(schedule::Resource::Kind::Shelf, "fridge shelf",
+                        plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value * plan_.kitchen.shelves);
+        const int freezer = addResource(schedule::Resource::Kind::Freezer, "freezer",
+                                        plan_.kitchen.freezerWidth.value * plan_.kitchen.freezerDepth.value);
+        const int table =
+            addResource(schedule::Resource::Kind::Bench, "bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
         places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
-        clear_ = add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
+        clear_ =
+            add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
         for (const auto& piece : plan_.pieces) build(piece);
         keepCold();
         if (serve_ >= 0) net_.order.push_back(serve_);
@@ -55,7 +61,7 @@ private:
 
     struct PotState {
         int resource = 0, melt = 0;  ///< melt: the task after which it is molten, divided and coloured
-        double life = 0;  // min of usable chocolate after tempering
+        double life = 0;             // min of usable chocolate after tempering
     };
 
     int minutes(const char* task, int pieces) const {
@@ -80,7 +86,8 @@ private:
     /// By its grams, the microwave's watts or the bath, and the bowl. @param index of the pot
     int meltMinutes(size_t index, double mass) const {
         const MeltPlan& m = answers_.melts[index];
-        if (m.problem.empty() && !m.temper.steps.empty() && m.each > 0) return std::max(2, static_cast<int>(std::ceil(m.temper.steps.front().seconds * mass / m.each / 60)));
+        if (m.problem.empty() && !m.temper.steps.empty() && m.each > 0)
+            return std::max(2, static_cast<int>(std::ceil(m.temper.steps.front().seconds * mass / m.each / 60)));
         return minutes("melt", 1);
     }
     /// The pot of a piece's chocolate: melted once a day, tempered again before each sitting.
@@ -89,15 +96,25 @@ private:
         const auto [it, fresh] = pots_.try_emplace(key.id());
         PotState& pot = it->second;
         if (!fresh) return pot;
-        const auto found = std::find_if(answers_.pots.begin(), answers_.pots.end(), [&](const batch::Pot& p) { return p.key == key; });
+        const auto found =
+            std::find_if(answers_.pots.begin(), answers_.pots.end(), [&](const batch::Pot& p) { return p.key == key; });
         const auto index = static_cast<size_t>(found - answers_.pots.begin());
         const double mass = found->melt, together = answers_.melts[index].together;
         const auto* bought = lib_.find(chocolate);
         const auto* base = together > 0 ? lib_.find(bought->boughtAs()) : nullptr;
         const auto grams = [&](double kg) { return format(kg, Dimension::Mass, plan_.units); };
         const auto meltAll = [&](batch::PotKey of, const std::string& what, double kg) {
-            const int chop = add({"chop/" + of.id(), "Chop " + lower(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
-            const int melt = add({"melt/" + of.id(), "Melt " + grams(kg) + " of " + lower(what), "", "melt", meltMinutes(index, kg), 1, 0, 0, {"hot-bowl"}});
+            const int chop =
+                add({"chop/" + of.id(), "Chop " + lower(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
+            const int melt = add({"melt/" + of.id(),
+                                  "Melt " + grams(kg) + " of " + lower(what),
+                                  "",
+                                  "melt",
+                                  meltMinutes(index, kg),
+                                  1,
+                                  0,
+                                  0,
+                                  {"hot-bowl"}});
             after(chop, melt, 0, -1, "it is chopped");
             return melt;
         };
@@ -108,7 +125,15 @@ private:
             if (first) one->second = meltAll(plain, base->name, together);
             pot.melt = one->second;
             if (bought != base) {
-                pot.melt = add({"colour/" + key.id(), "Divide off " + grams(mass) + " and colour it: " + lower(bought->name), "", "melt", minutes("colour", 1), 1, 0, 0, {}});
+                pot.melt = add({"colour/" + key.id(),
+                                "Divide off " + grams(mass) + " and colour it: " + lower(bought->name),
+                                "",
+                                "melt",
+                                minutes("colour", 1),
+                                1,
+                                0,
+                                0,
+                                {}});
                 after(one->second, pot.melt, 0, 60, "it is molten");
             }
         } else {
@@ -118,7 +143,11 @@ private:
         pot.resource = static_cast<int>(net_.resources.size()) - 1;
         pot.life = 90;
         if (coating.tempered)  // hands re-warm it as they work
-            pot.life = std::max(heat::batchWindow(coating, lib_.physics, mass, 0, std::min(coating.workHigh, coating.loses - 0.5), plan_.kitchen.room.value), answers_.melts[index].temper.keeps) / 60;
+            pot.life =
+                std::max(heat::batchWindow(coating, lib_.physics, mass, 0,
+                                           std::min(coating.workHigh, coating.loses - 0.5), plan_.kitchen.room.value),
+                         answers_.melts[index].temper.keeps) /
+                60;
         return pot;
     }
 
@@ -134,9 +163,22 @@ private:
         int number = 1, pieces = 1;
         std::string who, which;
     };
-    int task(const Round& r, const std::string& what, std::string title, const char* lane, int length_, int coat, std::vector<std::string> cautions = {}) {
-        const std::string id = r.number > 0 ? fmt::format("{}/{}/{}", r.piece.id, r.number, what) : r.piece.id + "/" + what;
-        return add({id, std::move(title), r.piece.id, lane, length_, 1, coat, r.number, std::move(cautions), r.which, {}, r.who});
+    int task(const Round& r, const std::string& what, std::string title, const char* lane, int length_, int coat,
+             std::vector<std::string> cautions = {}) {
+        const std::string id =
+            r.number > 0 ? fmt::format("{}/{}/{}", r.piece.id, r.number, what) : r.piece.id + "/" + what;
+        return add({id,
+                    std::move(title),
+                    r.piece.id,
+                    lane,
+                    length_,
+                    1,
+                    coat,
+                    r.number,
+                    std::move(cautions),
+                    r.which,
+                    {},
+                    r.who});
     }
     std::vector<Round> roundsOf(const Piece& piece, int make, int perRound) const {
         const int rounds = (make + perRound - 1) / perRound;
@@ -151,16 +193,24 @@ private:
     static size_t together(const Making& making) {
         size_t at = 0;
         for (size_t i = 0; i < making.size(); ++i)
-            if (std::holds_alternative<PlannedCoat>(making[i]) || std::holds_alternative<CastStep>(making[i]) || std::holds_alternative<ReleaseStep>(making[i]) || std::holds_alternative<TrimStep>(making[i])) at = i + 1;
+            if (std::holds_alternative<PlannedCoat>(making[i]) || std::holds_alternative<CastStep>(making[i]) ||
+                std::holds_alternative<ReleaseStep>(making[i]) || std::holds_alternative<TrimStep>(making[i]))
+                at = i + 1;
         return at;
     }
     template <class S>
-    static bool has(const Making& making) { return firstOf<S>(making) != nullptr; }
+    static bool has(const Making& making) {
+        return firstOf<S>(making) != nullptr;
+    }
     /// What is done once and has been: a making out of order may name it again.
     static bool again(const Making& making, size_t i) {
         const Step& s = making[i];
-        if (!(std::holds_alternative<ReleaseStep>(s) || std::holds_alternative<TrimStep>(s) || std::holds_alternative<JoinStep>(s) || std::holds_alternative<LidStep>(s) || std::holds_alternative<StoreStep>(s))) return false;
-        return std::any_of(making.begin(), making.begin() + static_cast<std::ptrdiff_t>(i), [&](const Step& e) { return e.index() == s.index(); });
+        if (!(std::holds_alternative<ReleaseStep>(s) || std::holds_alternative<TrimStep>(s) ||
+              std::holds_alternative<JoinStep>(s) || std::holds_alternative<LidStep>(s) ||
+              std::holds_alternative<StoreStep>(s)))
+            return false;
+        return std::any_of(making.begin(), making.begin() + static_cast<std::ptrdiff_t>(i),
+                           [&](const Step& e) { return e.index() == s.index(); });
     }
 
     /// Everything that is coated, coat after coat: bowls, cups and the molded walls of parts.
@@ -174,13 +224,21 @@ private:
         const int byLife = std::max(1, static_cast<int>((life - 1) / each));
         const size_t end = together(piece.making);
         int firstPrepare = -1;
-        for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
+        for (const Round& r :
+             roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
             const int n = r.pieces;
             const bool silicone = form::choice(piece.shape, "made") == "silicone";
-            const int prepare = balloon ? task(r, "inflate", "Blow up and oil " + r.who, "prepare", std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
-                                : mold  ? task(r, "mold", (piece.family().former == form::Former::Wrap ? "Cut and roll the acetate for " : "Polish the molds for ") + r.who, "prepare", minutes("prepareMold", n * walls), 0)
-                                        : silicone ? task(r, "snip", "Wash and dry the cups for " + r.who, "prepare", minutes("prepareMold", n), 0)
-                                        : task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
+            const int prepare =
+                balloon ? task(r, "inflate", "Blow up and oil " + r.who, "prepare",
+                               std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
+                : mold  ? task(r, "mold",
+                               (piece.family().former == form::Former::Wrap ? "Cut and roll the acetate for "
+                                                                            : "Polish the molds for ") +
+                                   r.who,
+                               "prepare", minutes("prepareMold", n * walls), 0)
+                : silicone
+                    ? task(r, "snip", "Wash and dry the cups for " + r.who, "prepare", minutes("prepareMold", n), 0)
+                    : task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
             if (firstPrepare < 0) firstPrepare = prepare;
             SoFar now{prepare, 0};
             bool patched = false;
@@ -190,30 +248,48 @@ private:
                 if (const auto* c = std::get_if<PlannedCoat>(&step)) {
                     if (patched) now.before = since.back().task;  // a rim pressed in once it is off its former
                     std::vector<size_t> strewn;
-                    for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) || std::holds_alternative<InsertStep>(piece.making[k])); ++k) strewn.push_back(k);
+                    for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) ||
+                                                       std::holds_alternative<InsertStep>(piece.making[k]));
+                         ++k)
+                        strewn.push_back(k);
                     coat(r, a, *c, strewn, now);
                     since = {{now.before, 0, "it has been looked at"}};
                     continue;
                 }
-                if (std::holds_alternative<TopStep>(step) || std::holds_alternative<InsertStep>(step)) continue;  // with its coat
-                if (std::holds_alternative<CastStep>(step)) continue;                                               // of its other parts
-                if (std::holds_alternative<JoinStep>(step) || again(piece.making, i)) continue;                     // joined when all is there
+                if (std::holds_alternative<TopStep>(step) || std::holds_alternative<InsertStep>(step))
+                    continue;                                          // with its coat
+                if (std::holds_alternative<CastStep>(step)) continue;  // of its other parts
+                if (std::holds_alternative<JoinStep>(step) || again(piece.making, i))
+                    continue;  // joined when all is there
                 if (!patched) {
                     patched = true;
-                    const int warm = task(r, "patch-pot", "Warm a little chocolate to patch " + r.who, "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
-                    const int patch = task(r, "patch", "Patch bare spots on " + r.who, "coat", minutes("patch", std::max(1, n / 3)), 0);
+                    const int warm = task(r, "patch-pot", "Warm a little chocolate to patch " + r.who, "melt",
+                                          minutes("patchPot", 1), 0, {"hot-bowl"});
+                    const int patch = task(r, "patch", "Patch bare spots on " + r.who, "coat",
+                                           minutes("patch", std::max(1, n / 3)), 0);
                     for (const auto& s : since) after(s.task, warm, s.wait, -1, s.why);
                     after(warm, patch, 0, 6, "the small pot is warm");
                     since = {{patch, 3, "the patch is firm"}};
                 }
                 if (std::holds_alternative<ReleaseStep>(step)) {
-                    const int release = mold ? task(r, "unmold", (piece.family().former == form::Former::Wrap ? "Peel the acetate off " : "Unmold ") + r.who, "release", minutes("unmold", n * walls), 0)
-                                        : balloon ? task(r, "release", "Let the air out and peel " + r.who, "release", minutes("releaseBalloon", n), 0, {"latex", "blade"})
-                                                : task(r, "release", (silicone ? "Turn the cups back and push out " : "Tear the paper off ") + r.who, "release", minutes("releaseCup", n), 0);
-                    for (const auto& s : since) after(s.task, release, s.wait, static_cast<int>(lib_.usual("latestRelease") / 60), s.why);
+                    const int release =
+                        mold
+                            ? task(r, "unmold",
+                                   (piece.family().former == form::Former::Wrap ? "Peel the acetate off " : "Unmold ") +
+                                       r.who,
+                                   "release", minutes("unmold", n * walls), 0)
+                        : balloon
+                            ? task(r, "release", "Let the air out and peel " + r.who, "release",
+                                   minutes("releaseBalloon", n), 0, {"latex", "blade"})
+                            : task(r, "release",
+                                   (silicone ? "Turn the cups back and push out " : "Tear the paper off ") + r.who,
+                                   "release", minutes("releaseCup", n), 0);
+                    for (const auto& s : since)
+                        after(s.task, release, s.wait, static_cast<int>(lib_.usual("latestRelease") / 60), s.why);
                     since = {{release, 0, "it is off its former"}};
                 } else if (std::holds_alternative<TrimStep>(step)) {
-                    const int trim = task(r, "trim", "Trim the rims of " + r.who, "finish", minutes("trim", n), 0, {"warm-plate"});
+                    const int trim =
+                        task(r, "trim", "Trim the rims of " + r.who, "finish", minutes("trim", n), 0, {"warm-plate"});
                     for (const auto& s : since) after(s.task, trim, s.wait, -1, s.why);
                     since = {{trim, 0, "its rim is trimmed"}};
                 } else {
@@ -221,7 +297,8 @@ private:
                 }
             }
             if (a.made->melted > 0) {
-                const int open = task(r, "open", "Melt the holes into " + r.who + " on a warm plate", "finish", minutes("open", n), 0, {"warm-plate"});
+                const int open = task(r, "open", "Melt the holes into " + r.who + " on a warm plate", "finish",
+                                      minutes("open", n), 0, {"warm-plate"});
                 for (const auto& s : since) after(s.task, open, s.wait, -1, s.why);
                 since = {{open, 0, "its hole is open"}};
             }
@@ -234,7 +311,8 @@ private:
         int coats = 0;
     };
     /// One coat of a round: chocolate, coat, what is strewn on it, the cold, a look.
-    void coat(const Round& r, const PieceAnswers& a, const PlannedCoat& c, const std::vector<size_t>& strewn, SoFar& now) {
+    void coat(const Round& r, const PieceAnswers& a, const PlannedCoat& c, const std::vector<size_t>& strewn,
+              SoFar& now) {
         const Piece& piece = r.piece;
         const CoatTimes& times = *a.made->wall;
         const size_t k = static_cast<size_t>(now.coats++);
@@ -243,47 +321,77 @@ private:
         PotState& pot = potOfCoat(piece, c);
         const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
         const auto coatId = [&](const char* what) { return fmt::format("{}-{}", what, number); };
-        const int ready = coating.tempered ? task(r, coatId("temper"), first ? "Temper " + lower(coating.name) : "Warm and temper again for " + r.who, "melt", minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
-                                           : task(r, coatId("warm"), "Stir and warm the pot for " + r.who, "melt", minutes("rewarm", 1), number, {"hot-bowl"});
+        const int ready = coating.tempered
+                              ? task(r, coatId("temper"),
+                                     first ? "Temper " + lower(coating.name) : "Warm and temper again for " + r.who,
+                                     "melt", minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
+                              : task(r, coatId("warm"), "Stir and warm the pot for " + r.who, "melt",
+                                     minutes("rewarm", 1), number, {"hot-bowl"});
         after(pot.melt, ready, 0, -1, "the chocolate is melted");
-        const char* verb = c.way == coat::Way::Dip ? "Dip " : c.way == coat::Way::Pour ? "Fill and pour out " : c.way == coat::Way::Turn ? "Fill and turn about " : c.way == coat::Way::Press ? "Press into a plate of chocolate the rims of " : "Brush ";
-        const char* time = c.way == coat::Way::Dip ? "dip" : c.way == coat::Way::Brush || c.way == coat::Way::Press ? "brush" : "pour";
-        const int moving = c.motion == coat::Motion::Still && c.way != coat::Way::Turn ? 0 : static_cast<int>(std::ceil(c.moveFor.value / 60));  // hands stay on it
-        const int dip = task(r, coatId("coat"), verb + r.who + (k == 1 ? ", second coat" : k == 2 ? ", third coat" : k > 2 ? ", one more coat" : ""), "coat", minutes(time, n * walls) + moving, number,
+        const char* verb = c.way == coat::Way::Dip     ? "Dip "
+                           : c.way == coat::Way::Pour  ? "Fill and pour out "
+                           : c.way == coat::Way::Turn  ? "Fill and turn about "
+                           : c.way == coat::Way::Press ? "Press into a plate of chocolate the rims of "
+                                                       : "Brush ";
+        const char* time = c.way == coat::Way::Dip                                  ? "dip"
+                           : c.way == coat::Way::Brush || c.way == coat::Way::Press ? "brush"
+                                                                                    : "pour";
+        const int moving = c.motion == coat::Motion::Still && c.way != coat::Way::Turn
+                               ? 0
+                               : static_cast<int>(std::ceil(c.moveFor.value / 60));  // hands stay on it
+        const int dip = task(r, coatId("coat"),
+                             verb + r.who +
+                                 (k == 1   ? ", second coat"
+                                  : k == 2 ? ", third coat"
+                                  : k > 2  ? ", one more coat"
+                                           : ""),
+                             "coat", minutes(time, n * walls) + moving, number,
                              balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});
         const int lasts = static_cast<int>(pot.life) - (length(dip) - moving);
-        after(ready, dip, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
+        after(ready, dip, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))),
+              "the chocolate stays usable");
         net_.holds.push_back({pot.resource, ready, dip, 1});
         after(now.before, dip, 0, k == 0 ? 120 : 30, k == 0 ? "a balloon slowly shrinks" : "the shell is still cold");
         const int strewnLast = strew(r, a, strewn, dip, times.setting[k].lock);
-        const int carry = c.place == coat::Place::Table ? -1 : task(r, coatId("in"), "Into the " + placeName(c.place) + ": " + r.who, "cold", minutes("carry", n), number);
+        const int carry = c.place == coat::Place::Table
+                              ? -1
+                              : task(r, coatId("in"), "Into the " + placeName(c.place) + ": " + r.who, "cold",
+                                     minutes("carry", n), number);
         const int delay = static_cast<int>(std::ceil(c.delay.value / 60));
         int inside = strewnLast;
         if (carry >= 0) {
             after(clear_, carry, 0, -1, "the shelf is clear");
             // each piece waits its own delay; the last one is coated when the task ends
-            after(dip, carry, std::max(0, delay - length(dip)), strewnLast == dip ? delay + 6 : -1, "the wait before the cold");
+            after(dip, carry, std::max(0, delay - length(dip)), strewnLast == dip ? delay + 6 : -1,
+                  "the wait before the cold");
             if (strewnLast != dip) after(strewnLast, carry, 0, 6, "its topping is on");
             inside = carry;
         }
-        const int out = task(r, coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + r.who, "look", minutes("look", n), number);
+        const int out =
+            task(r, coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + r.who,
+                 "look", minutes("look", n), number);
         const bool last = k + 1 == times.setting.size();
         double need = (last ? times.setting[k].release : times.setting[k].firm) - coat::beforeCold(c);
         need = std::max(std::isfinite(need) ? need : 0.0, c.stay.value);
         const int stay = static_cast<int>(std::ceil(need / 60));
-        const double most = c.place == coat::Place::Freezer ? lib_.usual("freezerMost") : c.place == coat::Place::Fridge ? lib_.usual("fridgeMost") : 4 * 3600;
+        const double most = c.place == coat::Place::Freezer  ? lib_.usual("freezerMost")
+                            : c.place == coat::Place::Fridge ? lib_.usual("fridgeMost")
+                                                             : 4 * 3600;
         after(inside, out, stay, std::max(stay + 5, static_cast<int>(most / 60)), last ? "it lets go" : "it is firm");
         // A place holds perShelf pieces at once, so each counts as that share of its area.
         const int place = places_.at(c.place), capacity = net_.resources[static_cast<size_t>(place)].capacity;
         const int fit = fitIn(c.place, a.made->shelfDiameter + lib_.usual("pieceGap"));
-        net_.holds.push_back({place, inside, out, std::min(capacity, static_cast<int>(std::floor(double(capacity) / std::max(1, fit))) * n)});
+        net_.holds.push_back(
+            {place, inside, out,
+             std::min(capacity, static_cast<int>(std::floor(double(capacity) / std::max(1, fit))) * n)});
         now.before = out;
     }
     PotState& potOfCoat(const Piece& piece, const PlannedCoat& c) {
         return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c.chocolate, plan_, lib_));
     }
 
-    /// What is strewn on or stood into fresh chocolate. @param steps of the making @param onto the task that leaves it fresh @param lock s until it takes none
+    /// What is strewn on or stood into fresh chocolate. @param steps of the making @param onto the task that leaves it
+    /// fresh @param lock s until it takes none
     /// @returns the last of the tasks; `onto` where there is none
     int strew(const Round& r, const PieceAnswers& a, const std::vector<size_t>& steps, int onto, double lock) {
         int last = onto, before = onto;
@@ -292,17 +400,23 @@ private:
             double from = 0, to = lock;
             int now = -1;
             if (const auto* top = std::get_if<TopStep>(&step)) {
-                const auto t = std::find_if(a.toppings.begin(), a.toppings.end(), [&](const Topped& x) { return x.step == i; });
-                if (top->when == TopStep::When::Tacky && t != a.toppings.end() && std::isfinite(t->from)) from = t->from;
-                now = task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who, "coat", minutes("strew", r.pieces), 0);
+                const auto t =
+                    std::find_if(a.toppings.begin(), a.toppings.end(), [&](const Topped& x) { return x.step == i; });
+                if (top->when == TopStep::When::Tacky && t != a.toppings.end() && std::isfinite(t->from))
+                    from = t->from;
+                now = task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who, "coat",
+                           minutes("strew", r.pieces), 0);
             } else if (const auto* in = std::get_if<InsertStep>(&step)) {
-                if (in->what == InsertStep::What::Stick && std::isfinite(a.made->stickStands)) from = a.made->stickStands;
-                now = task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "coat", minutes("insert", r.pieces * in->each), 0);
+                if (in->what == InsertStep::What::Stick && std::isfinite(a.made->stickStands))
+                    from = a.made->stickStands;
+                now = task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "coat",
+                           minutes("insert", r.pieces * in->each), 0);
                 standsIn(*in, now);
             }
             if (now < 0) continue;
             // each piece waits its own time; the first of them was made when the task under it began
-            const int min = std::max(0, static_cast<int>(std::ceil(from / 60)) - length(onto)), most = std::isfinite(to) ? static_cast<int>(std::ceil(std::max(to, from) / 60)) : 60;
+            const int min = std::max(0, static_cast<int>(std::ceil(from / 60)) - length(onto)),
+                      most = std::isfinite(to) ? static_cast<int>(std::ceil(std::max(to, from) / 60)) : 60;
             after(onto, now, min, std::max(min, most) + 6, "the chocolate takes it");
             if (before != onto) after(before, now, 0, -1, "one after the other");
             last = before = now;
@@ -327,7 +441,8 @@ private:
         for (const int done : finished_[in.piece]) after(done, task, bears(done), -1, "what stands in it is finished");
     }
 
-    /// Parts in molds, between bars or by hand, all but the coated walls: cast, set, unmold; a compound is then put together.
+    /// Parts in molds, between bars or by hand, all but the coated walls: cast, set, unmold; a compound is then put
+    /// together.
     void casts(const Piece& piece, const PieceAnswers& a, Since& finished) {
         const auto& stage = *a.made;
         int edible = 0, sheets = 0;
@@ -348,17 +463,22 @@ private:
         const size_t end = together(piece.making);
         const bool balloon = piece.overBalloon();
         int before = -1;
-        for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
+        for (const Round& r :
+             roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
             const int many = r.pieces * std::max(1, edible);
-            const int prepare = balloon ? task(r, "bars", "Blow up and oil the balloons for " + r.who, "prepare", minutes("inflate", r.pieces) + minutes("oil", r.pieces), 0, {"latex", "balloon-oil"})
-                                        : task(r, "bars", "Prepare molds and bars for " + r.who, "prepare", minutes("prepareMold", many), 0);
+            const int prepare =
+                balloon ? task(r, "bars", "Blow up and oil the balloons for " + r.who, "prepare",
+                               minutes("inflate", r.pieces) + minutes("oil", r.pieces), 0, {"latex", "balloon-oil"})
+                        : task(r, "bars", "Prepare molds and bars for " + r.who, "prepare",
+                               minutes("prepareMold", many), 0);
             if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
             before = prepare;
             Since since{{prepare, 0, "the molds are ready"}};
             size_t layer = 0;
             bool released = false;
             const auto castNow = [&](const CastStep& c, const std::vector<size_t>& strewn) {
-                since = {{cast(r, a, c, strewn, layer, steps.size(), edible, sheets, since), 0, "it has been looked at"}};
+                since = {
+                    {cast(r, a, c, strewn, layer, steps.size(), edible, sheets, since), 0, "it has been looked at"}};
                 ++layer;
             };
             for (size_t i = 0; i < end; ++i) {
@@ -367,20 +487,32 @@ private:
                 if (const auto* c = std::get_if<CastStep>(&step)) {
                     if (layer >= steps.size()) continue;  // poured before it was let go, whatever the order says
                     std::vector<size_t> strewn;
-                    for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) || std::holds_alternative<InsertStep>(piece.making[k])); ++k) strewn.push_back(k);
+                    for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) ||
+                                                       std::holds_alternative<InsertStep>(piece.making[k]));
+                         ++k)
+                        strewn.push_back(k);
                     castNow(*c, strewn);
                 } else if (std::holds_alternative<ReleaseStep>(step)) {
                     while (layer < steps.size()) castNow(steps[layer], {});
-                    const int release = balloon ? task(r, "uncast", "Let the air out and peel " + r.who, "release", minutes("releaseBalloon", r.pieces), 0, {"latex", "blade"})
-                                                : task(r, "uncast", (stage.wall ? "Unmold the other parts of " : piece.family().former == form::Former::Wrap ? "Peel the acetate off " : "Unmold ") + r.who, "release", minutes("unmold", many), 0);
+                    const int release =
+                        balloon ? task(r, "uncast", "Let the air out and peel " + r.who, "release",
+                                       minutes("releaseBalloon", r.pieces), 0, {"latex", "blade"})
+                                : task(r, "uncast",
+                                       (stage.wall                                    ? "Unmold the other parts of "
+                                        : piece.family().former == form::Former::Wrap ? "Peel the acetate off "
+                                                                                      : "Unmold ") +
+                                           r.who,
+                                       "release", minutes("unmold", many), 0);
                     for (const auto& s : since) after(s.task, release, s.wait, -1, s.why);
                     since = {{release, 0, "it is off its former"}};
                     released = true;
                 } else if (!stage.wall && released && std::holds_alternative<TrimStep>(step)) {
-                    const int trim = task(r, "trim", "Trim " + r.who, "finish", minutes("trim", r.pieces), 0, {"warm-plate"});
+                    const int trim =
+                        task(r, "trim", "Trim " + r.who, "finish", minutes("trim", r.pieces), 0, {"warm-plate"});
                     for (const auto& s : since) after(s.task, trim, s.wait, -1, s.why);
                     since = {{trim, 0, "it is trimmed"}};
-                } else if (!stage.wall && layer > 0 && !std::holds_alternative<TopStep>(step) && !std::holds_alternative<InsertStep>(step) && !std::holds_alternative<PlannedCoat>(step)) {
+                } else if (!stage.wall && layer > 0 && !std::holds_alternative<TopStep>(step) &&
+                           !std::holds_alternative<InsertStep>(step) && !std::holds_alternative<PlannedCoat>(step)) {
                     since = other(r, a, i, since);
                 }
             }
@@ -388,30 +520,52 @@ private:
             finished.push_back(joins ? joined(r, a, since) : since.back());
         }
     }
-    PotState& potOfCast(const Piece& piece, const CastStep& c) { return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c.chocolate, plan_, lib_)); }
-    /// One tone of a round: chocolate, cast, what is stood in it, then the cold, where it is the last; else until it takes the next. @returns its last task
-    int cast(const Round& r, const PieceAnswers& a, const CastStep& c, const std::vector<size_t>& strewn, size_t layer, size_t layers, int edible, int sheets, const Since& since) {
+    PotState& potOfCast(const Piece& piece, const CastStep& c) {
+        return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c.chocolate, plan_, lib_));
+    }
+    /// One tone of a round: chocolate, cast, what is stood in it, then the cold, where it is the last; else until it
+    /// takes the next. @returns its last task
+    int cast(const Round& r, const PieceAnswers& a, const CastStep& c, const std::vector<size_t>& strewn, size_t layer,
+             size_t layers, int edible, int sheets, const Since& since) {
         const Piece& piece = r.piece;
         const auto& stage = *a.made;
         PotState& pot = potOfCast(piece, c);
         const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
         const int n = r.pieces, many = n * std::max(1, edible);
         const bool last = layer + 1 == layers;
-        const auto id = [&](const char* what) { return layer == 0 ? std::string(what) : fmt::format("{}-{}", what, layer + 1); };
-        const int ready = coating.tempered ? task(r, id("cast-temper"), (r.number == 1 ? "Temper " : "Temper again: ") + lower(coating.name) + " for " + r.who, "melt", minutes(r.number == 1 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
-                                           : task(r, id("cast-warm"), "Stir and warm the pot for " + r.who, "melt", minutes("rewarm", 1), 1, {"hot-bowl"});
+        const auto id = [&](const char* what) {
+            return layer == 0 ? std::string(what) : fmt::format("{}-{}", what, layer + 1);
+        };
+        const int ready =
+            coating.tempered
+                ? task(r, id("cast-temper"),
+                       (r.number == 1 ? "Temper " : "Temper again: ") + lower(coating.name) + " for " + r.who, "melt",
+                       minutes(r.number == 1 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
+                : task(r, id("cast-warm"), "Stir and warm the pot for " + r.who, "melt", minutes("rewarm", 1), 1,
+                       {"hot-bowl"});
         after(pot.melt, ready, 0, -1, "the chocolate is melted");
-        const int poured = task(r, id("cast"), (piece.overBalloon() ? laceVerb(piece) : sheets == edible ? "Spread and cut " : stage.wall ? "Cast the other parts of " : "Cast ") + r.who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")), "coat",
-                                minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
+        const int poured = task(
+            r, id("cast"),
+            (piece.overBalloon() ? laceVerb(piece)
+             : sheets == edible  ? "Spread and cut "
+             : stage.wall        ? "Cast the other parts of "
+                                 : "Cast ") +
+                r.who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")),
+            "coat",
+            minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
         const int lasts = static_cast<int>(pot.life) - length(poured);
-        after(ready, poured, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))), "the chocolate stays usable");
+        after(ready, poured, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))),
+              "the chocolate stays usable");
         const auto times = last ? stage.setting : stage.layers[layer];
         if (layer == 0) {
             for (const auto& s : since) after(s.task, poured, s.wait, 240, s.why);
         } else {  // the tone under it no longer mixes with it, and still grips it
             const auto& under = stage.layers[layer - 1];
-            const int lock = std::isfinite(under.lock) ? static_cast<int>(std::ceil(under.lock / 60)) : 5, firm = std::isfinite(under.firm) ? static_cast<int>(std::ceil(under.firm / 60)) : lock;
-            for (const auto& s : since) after(s.task, poured, std::max(0, lock - length(s.task)), std::max(lock, firm) + 30, "the tone under it no longer runs");
+            const int lock = std::isfinite(under.lock) ? static_cast<int>(std::ceil(under.lock / 60)) : 5,
+                      firm = std::isfinite(under.firm) ? static_cast<int>(std::ceil(under.firm / 60)) : lock;
+            for (const auto& s : since)
+                after(s.task, poured, std::max(0, lock - length(s.task)), std::max(lock, firm) + 30,
+                      "the tone under it no longer runs");
         }
         net_.holds.push_back({pot.resource, ready, poured, 1});
         const int stood = strew(r, a, strewn, poured, times.lock);
@@ -426,10 +580,14 @@ private:
             after(poured, in, table, stood == poured ? table + 15 : -1, "the wait before the cold");
             if (stood != poured) after(stood, in, 0, 15, "what stands in it stands");
         }
-        const int out = task(r, "cast-out", (stays ? "Look at " : "Out of the " + placeName(where) + ", look: ") + r.who, "look", minutes("look", n), 1);
+        const int out =
+            task(r, "cast-out", (stays ? "Look at " : "Out of the " + placeName(where) + ", look: ") + r.who, "look",
+                 minutes("look", n), 1);
         const double until = std::isnan(times.release) ? times.set : times.release, need = until - table * 60;
         const int stay = std::max(0, static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60)));
-        const double most = where == coat::Place::Freezer ? lib_.usual("freezerMost") : stays ? 4 * 3600.0 : lib_.usual("fridgeMost");
+        const double most = where == coat::Place::Freezer ? lib_.usual("freezerMost")
+                            : stays                       ? 4 * 3600.0
+                                                          : lib_.usual("fridgeMost");
         after(in, out, stay, std::max(stay + 15, static_cast<int>(most / 60)), "it lets go");
         const int capacity = net_.resources[static_cast<size_t>(places_.at(where))].capacity;
         net_.holds.push_back({places_.at(where), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
@@ -439,26 +597,33 @@ private:
     /// How lines come onto a balloon.
     static std::string laceVerb(const Piece& piece) {
         const std::string pattern = form::choice(piece.shape, "pattern");
-        return pattern == "strips" ? "Spread, cut and lay the strips over " : pattern == "lace" ? "Pipe the lines over " : "Let drips run over ";
+        return pattern == "strips" ? "Spread, cut and lay the strips over "
+               : pattern == "lace" ? "Pipe the lines over "
+                                   : "Let drips run over ";
     }
 
-    /// Put together once all rounds are there: what has coated walls, and what something is done to first, as filling what closes.
+    /// Put together once all rounds are there: what has coated walls, and what something is done to first, as filling
+    /// what closes.
     static bool joinsAtLast(const Piece& piece, const Made& made) {
         const size_t next = together(piece.making);
         return made.wall || next >= piece.making.size() || !std::holds_alternative<JoinStep>(piece.making[next]);
     }
 
-    /// Glues together what is finished; glue is melted when it is wanted. Two halves are joined by their rims, warmed on a plate.
+    /// Glues together what is finished; glue is melted when it is wanted. Two halves are joined by their rims, warmed
+    /// on a plate.
     int join(const Round& r, const PieceAnswers& a, const Since& since) {
         const auto& items = a.made->assembly.items;
         if (items.size() < 2) {
-            const int joined = task(r, "join", "Warm the rims and close " + r.who, "finish", minutes("join", r.pieces), 0, {"warm-plate"});
+            const int joined = task(r, "join", "Warm the rims and close " + r.who, "finish", minutes("join", r.pieces),
+                                    0, {"warm-plate"});
             for (const auto& s : since) after(s.task, joined, s.wait, -1, s.why);
             glued_.insert(joined);
             return joined;
         }
-        const int glue = task(r, "glue-pot", "Melt a little chocolate as glue for " + r.who, "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
-        const int joined = task(r, "join", "Put together " + r.who, "finish", minutes("join", r.pieces * static_cast<int>(items.size() - 1)), 0);
+        const int glue = task(r, "glue-pot", "Melt a little chocolate as glue for " + r.who, "melt",
+                              minutes("patchPot", 1), 0, {"hot-bowl"});
+        const int joined = task(r, "join", "Put together " + r.who, "finish",
+                                minutes("join", r.pieces * static_cast<int>(items.size() - 1)), 0);
         for (const auto& s : since) after(s.task, glue, s.wait, -1, s.why);
         after(glue, joined, 0, 6, "the glue is warm");
         glued_.insert(joined);
@@ -470,7 +635,9 @@ private:
         return {task, bears(task), "the glue bears"};
     }
     /// Minutes until what this task has made may be loaded.
-    int bears(int task) const { return glued_.contains(task) ? static_cast<int>(std::ceil(lib_.usual("glueBears") / 60)) : 0; }
+    int bears(int task) const {
+        return glued_.contains(task) ? static_cast<int>(std::ceil(lib_.usual("glueBears") / 60)) : 0;
+    }
 
     /// A small pot for glue, lids and dots, and the task that needs it while it is warm.
     int withSmallPot(const Round& r, const char* pot, std::string potTitle, const Since& since, int task_) {
@@ -480,7 +647,8 @@ private:
         return task_;
     }
 
-    /// Every step that is neither coat, cast, release nor trim, wherever it stands. @returns what the next step waits for
+    /// Every step that is neither coat, cast, release nor trim, wherever it stands. @returns what the next step waits
+    /// for
     Since other(const Round& r, const PieceAnswers& a, size_t i, const Since& since) {
         const Step& step = r.piece.making[i];
         const auto wait = [&](int next) {
@@ -498,38 +666,47 @@ private:
         }
         if (const auto* top = std::get_if<TopStep>(&step)) {
             if (top->when != TopStep::When::Glued) {
-                const int strewn = wait(task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who, "finish", minutes("strew", r.pieces), 0));
+                const int strewn = wait(task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who,
+                                             "finish", minutes("strew", r.pieces), 0));
                 return {{strewn, since.front().wait, "it has set"}};
             }
             double grains = 1;
             for (const auto& t : a.toppings)
                 if (t.step == i) grains = std::clamp(t.grains, 1.0, 500.0);
-            const int glued = task(r, fmt::format("top-{}", i), "Glue " + toppingName(*top) + " on " + r.who, "finish", minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
-            withSmallPot(r, fmt::format("top-pot-{}", i).c_str(), "Melt a little chocolate as glue for " + r.who, since, glued);
+            const int glued = task(r, fmt::format("top-{}", i), "Glue " + toppingName(*top) + " on " + r.who, "finish",
+                                   minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
+            withSmallPot(r, fmt::format("top-pot-{}", i).c_str(), "Melt a little chocolate as glue for " + r.who, since,
+                         glued);
             glued_.insert(glued);
             return {{glued, bears(glued), "the glue bears"}};
         }
         if (const auto* in = std::get_if<InsertStep>(&step)) {
-            const int stood = wait(task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "finish", minutes("insert", r.pieces * in->each), 0));
+            const int stood = wait(task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "finish",
+                                        minutes("insert", r.pieces * in->each), 0));
             standsIn(*in, stood);
             return {{stood, since.front().wait, since.front().why}};
         }
         if (const auto* d = std::get_if<DecorateStep>(&step)) {
-            const int done = task(r, fmt::format("decorate-{}", i), decorateTitle(*d) + r.who, "finish", minutes("decorate", r.pieces), 0);
+            const int done = task(r, fmt::format("decorate-{}", i), decorateTitle(*d) + r.who, "finish",
+                                  minutes("decorate", r.pieces), 0);
             if (d->usesChocolate())
-                withSmallPot(r, fmt::format("decorate-pot-{}", i).c_str(), "Warm " + decorateChocolate(r.piece, *d) + " to decorate " + r.who, since, done);
-            else
-                wait(done);
+                withSmallPot(r, fmt::format("decorate-pot-{}", i).c_str(),
+                             "Warm " + decorateChocolate(r.piece, *d) + " to decorate " + r.who, since, done);
+            else wait(done);
             return {{done, static_cast<int>(std::ceil(d->dry.value / 60)), "it is dry"}};
         }
         if (const auto* s = std::get_if<SetStep>(&step)) return rests(r, a, i, *s, since);
         if (const auto* s = std::get_if<StoreStep>(&step)) {
             const bool cold = s->where == StoreStep::Where::Fridge;
-            const int put = wait(task(r, cold ? "store" : "wrap", (cold ? "Into the fridge until they are eaten: " : "Box ") + r.who, cold ? "cold" : "finish", minutes(cold ? "carry" : "wrap", r.pieces), 0));
+            const int put = wait(task(r, cold ? "store" : "wrap",
+                                      (cold ? "Into the fridge until they are eaten: " : "Box ") + r.who,
+                                      cold ? "cold" : "finish", minutes(cold ? "carry" : "wrap", r.pieces), 0));
             if (cold) {
                 after(clear_, put, 0, -1, "the shelf is clear");
-                const int shelf = places_.at(coat::Place::Fridge), capacity = net_.resources[static_cast<size_t>(shelf)].capacity;
-                net_.holds.push_back({shelf, put, serving(), std::min(capacity, capacity / std::max(1, a.perShelf) * r.pieces)});
+                const int shelf = places_.at(coat::Place::Fridge),
+                          capacity = net_.resources[static_cast<size_t>(shelf)].capacity;
+                net_.holds.push_back(
+                    {shelf, put, serving(), std::min(capacity, capacity / std::max(1, a.perShelf) * r.pieces)});
                 stored_.insert(r.piece.id);
             }
             return {{put, 0, "all is ready"}};
@@ -541,12 +718,18 @@ private:
         using Way = DecorateStep::Way;
         const std::string with = d.name.empty() ? "" : lower(d.name);
         switch (d.way) {
-            case Way::Drizzle: return "Drizzle ";
-            case Way::Paint: return "Paint ";
-            case Way::Spray: return "Spray ";
-            case Way::Dust: return with.empty() ? "Dust " : "Dust with " + with + ": ";
-            case Way::Stencil: return "Stencil ";
-            case Way::Ribbon: return with.empty() ? "Tie a ribbon round " : "Tie " + with + " round ";
+            case Way::Drizzle:
+                return "Drizzle ";
+            case Way::Paint:
+                return "Paint ";
+            case Way::Spray:
+                return "Spray ";
+            case Way::Dust:
+                return with.empty() ? "Dust " : "Dust with " + with + ": ";
+            case Way::Stencil:
+                return "Stencil ";
+            case Way::Ribbon:
+                return with.empty() ? "Tie a ribbon round " : "Tie " + with + " round ";
         }
         return {};
     }
@@ -563,8 +746,10 @@ private:
             for (auto& w : out) w.wait += stay, w.why = "it stands on the table";
             return out;
         }
-        const int in = task(r, fmt::format("set-in-{}", i), "Into the " + placeName(s.place) + ": " + r.who, "cold", minutes("carry", r.pieces), 0);
-        const int out = task(r, fmt::format("set-out-{}", i), "Out of the " + placeName(s.place) + ": " + r.who, "look", minutes("look", r.pieces), 0);
+        const int in = task(r, fmt::format("set-in-{}", i), "Into the " + placeName(s.place) + ": " + r.who, "cold",
+                            minutes("carry", r.pieces), 0);
+        const int out = task(r, fmt::format("set-out-{}", i), "Out of the " + placeName(s.place) + ": " + r.who, "look",
+                             minutes("look", r.pieces), 0);
         for (const auto& w : since) after(w.task, in, w.wait, -1, w.why);
         after(clear_, in, 0, -1, "the shelf is clear");
         after(in, out, stay, std::max(stay + 15, static_cast<int>(lib_.usual("fridgeMost") / 60)), "it is in the cold");
@@ -578,14 +763,19 @@ private:
         const Filling& filling = *plan_.filling(f.filling);
         const auto [making, first] = fillings_.try_emplace(f.filling, 0);
         if (first)
-            making->second = add({f.filling + "/make-filling", "Make " + lower(filling.name), "", "finish", std::max(1, static_cast<int>(std::ceil(filling.make.value / 60))), 1, 0, 0, filling.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
+            making->second = add({f.filling + "/make-filling", "Make " + lower(filling.name), "", "finish",
+                                  std::max(1, static_cast<int>(std::ceil(filling.make.value / 60))), 1, 0, 0,
+                                  filling.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
         std::vector<std::string> cautions;
         if (filling.perishable) cautions.push_back("perishable");
         if (filling.isAlcoholic()) cautions.push_back("alcohol");
         size_t layer = 0;
         for (size_t k = 0; k < step; ++k) layer += std::holds_alternative<FillStep>(r.piece.making[k]);
-        const int filled = task(r, layer == 0 ? "fill" : fmt::format("fill-{}", layer + 1), (layer == 0 ? "Fill " : "Fill " + lower(filling.name) + " into ") + r.who, "finish", minutes("fill", r.pieces), 0, cautions);
-        after(making->second, filled, static_cast<int>(std::ceil(filling.usableFrom.value / 60)), static_cast<int>(filling.usableTo.value / 60), "the filling's own window");
+        const int filled = task(r, layer == 0 ? "fill" : fmt::format("fill-{}", layer + 1),
+                                (layer == 0 ? "Fill " : "Fill " + lower(filling.name) + " into ") + r.who, "finish",
+                                minutes("fill", r.pieces), 0, cautions);
+        after(making->second, filled, static_cast<int>(std::ceil(filling.usableFrom.value / 60)),
+              static_cast<int>(filling.usableTo.value / 60), "the filling's own window");
         for (const auto& s : since) after(s.task, filled, s.wait, -1, s.why);
         if (filling.perishable) perishable_.push_back({filled, r.piece.id});
         if (f.chill.value > 0) {
@@ -599,11 +789,13 @@ private:
     /// The steps that are done once, for all rounds together, up to the table.
     void finish(const Piece& piece, const PieceAnswers& a, Since since, const std::string& things) {
         // Spares are put together too; fillings go into those that are wanted, or into all that are closed over them.
-        const Round all{piece, 0, a.make, counted(piece, things), ""}, wanted{piece, 0, piece.count, counted(piece, things), ""};
+        const Round all{piece, 0, a.make, counted(piece, things), ""},
+            wanted{piece, 0, piece.count, counted(piece, things), ""};
         bool closed = false;
         const size_t begin = together(piece.making);
         for (size_t i = 0; i < begin && !closed; ++i)  // out of order, and done once all is there all the same
-            if (std::holds_alternative<JoinStep>(piece.making[i]) && joinsAtLast(piece, *a.made)) since = other(all, a, i, since), closed = true;
+            if (std::holds_alternative<JoinStep>(piece.making[i]) && joinsAtLast(piece, *a.made))
+                since = other(all, a, i, since), closed = true;
         for (size_t i = begin; i < piece.making.size(); ++i) {
             if (again(piece.making, i)) continue;
             const bool joins = std::holds_alternative<JoinStep>(piece.making[i]);
@@ -624,31 +816,42 @@ private:
             if (stored_.contains(piece))
                 for (size_t i = 0; i < net_.tasks.size(); ++i)
                     if (net_.tasks[i].piece == piece && net_.tasks[i].step == "store") until = static_cast<int>(i);
-            after(task, until, 0, static_cast<int>(lib_.usual("fillingMost") / 60), "a perishable filling does not wait long");
+            after(task, until, 0, static_cast<int>(lib_.usual("fillingMost") / 60),
+                  "a perishable filling does not wait long");
         }
     }
 
     /// The end of the work: a task of one minute that everything leads to.
     int serving() {
-        if (serve_ < 0) serve_ = add({"ready", "Ready: a last look at everything", "", "finish", 1, 1, 0, 0, {"allergen"}});
+        if (serve_ < 0)
+            serve_ = add({"ready", "Ready: a last look at everything", "", "finish", 1, 1, 0, 0, {"allergen"}});
         return serve_;
     }
     /// Which pieces a step is about: "crater bowls 1–6", "moon to break 2", "all 4 meteorites", "the moon to break".
     static std::string whose(const Piece& piece, int rounds, int from, int to) {
         const std::string one = lower(piece.name);
-        if (rounds > 1) return from == to ? fmt::format("{} {}", one, from) : fmt::format("{} {}–{}", plural(one), from, to);
+        if (rounds > 1)
+            return from == to ? fmt::format("{} {}", one, from) : fmt::format("{} {}–{}", plural(one), from, to);
         return to == from ? "the " + one : fmt::format("all {} {}", to - from + 1, plural(one));
     }
-    static std::string counted(const Piece& piece, const std::string& things) { return piece.count == 1 ? "the " + lower(piece.name) : fmt::format("{} {}", piece.count, things); }
+    static std::string counted(const Piece& piece, const std::string& things) {
+        return piece.count == 1 ? "the " + lower(piece.name) : fmt::format("{} {}", piece.count, things);
+    }
     /// The pieces of a round in figures: "1–6", "2".
-    static std::string numbers(int rounds, int from, int to) { return rounds <= 1 ? "" : from == to ? std::to_string(from) : fmt::format("{}–{}", from, to); }
+    static std::string numbers(int rounds, int from, int to) {
+        return rounds <= 1 ? "" : from == to ? std::to_string(from) : fmt::format("{}–{}", from, to);
+    }
     int fitIn(coat::Place place, double diameter) const {
         const auto& k = plan_.kitchen;
-        if (place == coat::Place::Table) return batch::fitOnShelf(lib_.usual("tableWidth"), lib_.usual("tableDepth"), diameter);
-        return place == coat::Place::Fridge ? k.shelves * batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, diameter)
-                                            : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, diameter);
+        if (place == coat::Place::Table)
+            return batch::fitOnShelf(lib_.usual("tableWidth"), lib_.usual("tableDepth"), diameter);
+        return place == coat::Place::Fridge
+                   ? k.shelves * batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, diameter)
+                   : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, diameter);
     }
-    static std::string placeName(coat::Place p) { return p == coat::Place::Table ? "bench" : p == coat::Place::Fridge ? "fridge" : "freezer"; }
+    static std::string placeName(coat::Place p) {
+        return p == coat::Place::Table ? "bench" : p == coat::Place::Fridge ? "fridge" : "freezer";
+    }
     static std::string lower(std::string s) {
         if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
         return s;
@@ -660,17 +863,19 @@ private:
     schedule::Network net_;
     std::map<coat::Place, int> places_;
     std::map<std::string, PotState> pots_;
-    std::map<std::string, int> molten_;  // task that melts a base for all of its colours
-    std::map<std::string, int> fillings_;  // task that makes a filling
-    std::map<std::string, std::vector<int>> finished_;  // last tasks of each piece
+    std::map<std::string, int> molten_;                    // task that melts a base for all of its colours
+    std::map<std::string, int> fillings_;                  // task that makes a filling
+    std::map<std::string, std::vector<int>> finished_;     // last tasks of each piece
     std::vector<std::pair<int, std::string>> perishable_;  // tasks that fill in what does not keep, and their pieces
-    std::set<std::string> stored_;       // pieces that go back into the fridge
-    std::set<int> glued_;                // tasks that glue
+    std::set<std::string> stored_;                         // pieces that go back into the fridge
+    std::set<int> glued_;                                  // tasks that glue
     int clear_ = 0, serve_ = -1;
 };
 
 }  // namespace
 
-schedule::Network dayNetwork(const Plan& plan, const material::Library& lib, const Answers& answers) { return Builder(plan, lib, answers).build(); }
+schedule::Network dayNetwork(const Plan& plan, const material::Library& lib, const Answers& answers) {
+    return Builder(plan, lib, answers).build();
+}
 
 }  // namespace uovo

@@ -12,7 +12,8 @@ constexpr double kFilledOnce = 0.35;  // share of a mold that is poured in and s
 
 class Demands {
 public:
-    Demands(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a) : piece_(piece), plan_(plan), lib_(lib), a_(a), made_(*a.made) {}
+    Demands(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a)
+        : piece_(piece), plan_(plan), lib_(lib), a_(a), made_(*a.made) {}
 
     std::vector<batch::Demand> all() {
         casts();
@@ -22,7 +23,8 @@ public:
         const double minutes = work();
         std::vector<batch::Demand> out;
         for (const auto& s : shares_)
-            out.push_back({piece_.id, s.pot, a_.make, s.each, s.bath, potName(s.pot, lib_), s.late, s.aside, minutes / double(shares_.size())});
+            out.push_back({piece_.id, s.pot, a_.make, s.each, s.bath, potName(s.pot, lib_), s.late, s.aside,
+                           minutes / double(shares_.size())});
         return out;
     }
 
@@ -49,7 +51,8 @@ private:
             const auto& item = made_.assembly.items[k];
             const auto take = [&](const std::string& chocolate, double part) {
                 share(chocolate).each += part * made_.items[k];
-                if (item.shape.body == form::Body::Sheet && form::family(item.part.family)->cut)  // what is cut needs the sheet it is cut from
+                if (item.shape.body == form::Body::Sheet &&
+                    form::family(item.part.family)->cut)  // what is cut needs the sheet it is cut from
                     share(chocolate).aside += part * made_.items[k] * (1 / lib_.usual("sheetUsed") - 1);
             };
             if (steps.size() < 2) {
@@ -78,7 +81,9 @@ private:
     void bath() {
         const double volume = !piece_.overBalloon() ? made_.meridian->formerVolume : a_.bath ? a_.bath->chocolate : 0;
         for (const auto& c : piece_.coats())
-            if (coat::drains(c.way)) coatShare(c).bath = std::max(coatShare(c).bath, volume * coatingOf(piece_, c.chocolate, plan_, lib_)->densityMelt);
+            if (coat::drains(c.way))
+                coatShare(c).bath =
+                    std::max(coatShare(c).bath, volume * coatingOf(piece_, c.chocolate, plan_, lib_)->densityMelt);
     }
 
     /// The last mold is still filled once before it is poured out.
@@ -94,13 +99,15 @@ private:
         }
     }
 
-    /// Late in the day: lids, patches on what is coated, a fillet along what is glued, dots under what is stuck on, decorations.
+    /// Late in the day: lids, patches on what is coated, a fillet along what is glued, dots under what is stuck on,
+    /// decorations.
     void later() {
         if (a_.capMass > 0) share(piece_.chocolate).each += a_.capMass;
         double late = a_.capMass * piece_.count;
         if (made_.wall) late += kPatch * a_.make;
         const double fillet = lib_.strong("jointFillet");
-        for (const auto& joint : made_.assembly.joints) late += 0.5 * fillet * fillet * joint.length * a_.coating.densityMelt * a_.make;
+        for (const auto& joint : made_.assembly.joints)
+            late += 0.5 * fillet * fillet * joint.length * a_.coating.densityMelt * a_.make;
         for (const auto& t : a_.toppings) late += t.glue * a_.make;
         for (auto& s : shares_)
             if (s.pot.chocolate == piece_.chocolate) s.late = late;
@@ -118,7 +125,10 @@ private:
     double work() const {
         const auto task = [&](const char* name) { return lib_.tasks.at(name).seconds.value / 60 * a_.make; };
         double minutes = 0;
-        for (const auto& c : piece_.coats()) minutes += task(c.way == coat::Way::Dip ? "dip" : coat::drains(c.way) || c.way == coat::Way::Turn ? "pour" : "brush");
+        for (const auto& c : piece_.coats())
+            minutes += task(c.way == coat::Way::Dip                           ? "dip"
+                            : coat::drains(c.way) || c.way == coat::Way::Turn ? "pour"
+                                                                              : "brush");
         if (!made_.wall) minutes += task("cast") * double(std::max<size_t>(1, made_.items.size()));
         return minutes;
     }
@@ -133,6 +143,9 @@ private:
 
 }  // namespace
 
-std::vector<batch::Demand> demandsOf(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a) { return Demands(piece, plan, lib, a).all(); }
+std::vector<batch::Demand> demandsOf(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                     const PieceAnswers& a) {
+    return Demands(piece, plan, lib, a).all();
+}
 
 }  // namespace uovo

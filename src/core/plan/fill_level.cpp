@@ -34,7 +34,8 @@ double volumeAtLevel(const Made& made, double level) {
     double all = 0, below = 0;
     for (size_t i = 0; i < p.size(); ++i) {
         const double v = p.area[i] * s.coats.coats.back().perArea[i], reach = p.normalZ[i] * s.coats.wall[i];
-        const double low = std::min(p.faceZ[i], p.faceZ[i + 1]) + std::min(0.0, reach), high = std::max(p.faceZ[i], p.faceZ[i + 1]) + std::max(0.0, reach);
+        const double low = std::min(p.faceZ[i], p.faceZ[i + 1]) + std::min(0.0, reach),
+                     high = std::max(p.faceZ[i], p.faceZ[i + 1]) + std::max(0.0, reach);
         all += v;
         below += v * std::clamp((level - low) / std::max(1e-9, high - low), 0.0, 1.0);
     }

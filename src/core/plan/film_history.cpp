@@ -12,12 +12,14 @@ form::Shape FilmHistory::at(size_t frame) const {
     form::Shape s = shape;
     s.thickness.assign(shape.surface.points.size(), 0.0);
     const auto& f = frames[std::min(frame, frames.size() - 1)];
-    for (size_t i = 0; i < corner.size(); ++i) s.thickness[static_cast<size_t>(corner[i])] = std::max(kSkin, double(f.thickness[i]) * toSolid);
+    for (size_t i = 0; i < corner.size(); ++i)
+        s.thickness[static_cast<size_t>(corner[i])] = std::max(kSkin, double(f.thickness[i]) * toSolid);
     return s;
 }
 
-tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& plan, const material::Library& lib, size_t item,
-                                               std::stop_token stop, const std::function<void(double)>& progress) {
+tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                               size_t item, std::stop_token stop,
+                                               const std::function<void(double)>& progress) {
     FilmHistory out;
     if (piece.alongMeridian()) {
         const auto former = form::meridian(piece.shape);
@@ -26,7 +28,8 @@ tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& p
     } else {
         auto built = form::build(form::unopened(piece.shape), plan.meshes, {kTriangles, 28, true});
         if (!built) return tl::unexpected(built.error());
-        if (item >= built->items.size() || built->items[item].shape.body != form::Body::Wall) return tl::unexpected(Problem{"This part is not coated.", "item"});
+        if (item >= built->items.size() || built->items[item].shape.body != form::Body::Wall)
+            return tl::unexpected(Problem{"This part is not coated.", "item"});
         out.shape = std::move(built->items[item].shape);
         out.pose = built->items[item].pose;
     }
@@ -39,7 +42,8 @@ tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& p
     out.corner = surface.corner;
     out.frames = std::move(done->frames);
     for (size_t i = 0; i < out.frames.size(); ++i)
-        if (i == 0 || out.frames[i].coat != out.frames[i - 1].coat) out.starts.push_back(i ? out.frames[i - 1].time : 0);
+        if (i == 0 || out.frames[i].coat != out.frames[i - 1].coat)
+            out.starts.push_back(i ? out.frames[i - 1].time : 0);
     out.lasts = out.frames.empty() ? 0 : out.frames.back().time;
     out.toSolid = job->coating.densityMelt / job->coating.densitySolid;
     if (out.frames.empty()) return tl::unexpected(Problem{"These coats take no time.", "coats"});

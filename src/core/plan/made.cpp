@@ -19,9 +19,11 @@ double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::ab
 
 }  // namespace
 
-setting::Cast castOf(const form::Item& item, double volume, const CastStep& cast, const Plan& plan, const material::Library& lib, const material::Coating& c) {
+setting::Cast castOf(const form::Item& item, double volume, const CastStep& cast, const Plan& plan,
+                     const material::Library& lib, const material::Coating& c) {
     const form::Shape& shape = item.shape;
-    const double T = cast.temperature.value > 0 ? cast.temperature.value : c.working(), toMelt = c.densitySolid / c.densityMelt;
+    const double T = cast.temperature.value > 0 ? cast.temperature.value : c.working(),
+                 toMelt = c.densitySolid / c.densityMelt;
     if (shape.body == form::Body::Cast && !form::family(item.part.family)->gap) {
         setting::Chunk chunk;
         const form::Vec3 d = form::bounds(shape.surface).size();
@@ -36,7 +38,10 @@ setting::Cast castOf(const form::Item& item, double volume, const CastStep& cast
         return setting::cast(chunk, c);
     }
     setting::Wall wall;
-    wall.coat = std::max(1e-4, (shape.body == form::Body::Wall || shape.body == form::Body::Sheet || shape.wall > 0 ? shape.wall : volume / std::max(1e-9, shape.area)) * toMelt);
+    wall.coat = std::max(1e-4, (shape.body == form::Body::Wall || shape.body == form::Body::Sheet || shape.wall > 0
+                                    ? shape.wall
+                                    : volume / std::max(1e-9, shape.area)) *
+                                   toMelt);
     wall.coatTemperature = T;
     wall.shellTemperature = plan.kitchen.room.value;
     wall.crystals = material::crystalsAt(c, T);
@@ -48,16 +53,22 @@ namespace {
 
 /// Of the part that lets go last. Modeled parts do not set.
 /// @param share of each item's chocolate that is cast with it
-setting::Times castTimes(const Made& s, const CastStep& cast, double share, const Plan& plan, const material::Library& lib, const material::Coating& coating) {
-    const heat::CrystalLaw law = heat::CrystalLaw(coating, lib.physics).keeping(material::temperKept(coating, cast.temperature.value));
-    const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, cast.table.value, plan, lib), stayIn(cast.place, 0, plan, lib)};
+setting::Times castTimes(const Made& s, const CastStep& cast, double share, const Plan& plan,
+                         const material::Library& lib, const material::Coating& coating) {
+    const heat::CrystalLaw law =
+        heat::CrystalLaw(coating, lib.physics).keeping(material::temperKept(coating, cast.temperature.value));
+    const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, cast.table.value, plan, lib),
+                                           stayIn(cast.place, 0, plan, lib)};
     setting::Times out;
-    const auto later = [](double a, double b) { return std::isnan(a) || std::isnan(b) ? std::nan("") : std::max(a, b); };
+    const auto later = [](double a, double b) {
+        return std::isnan(a) || std::isnan(b) ? std::nan("") : std::max(a, b);
+    };
     for (size_t i = 0; i < s.assembly.items.size(); ++i) {
         const auto& item = s.assembly.items[i];
         if (!item.edible || (s.wall && s.wall->covers(i))) continue;
         if (i > 0 && item.part == s.assembly.items[i - 1].part) continue;
-        const auto t = setting::settle(castOf(item, share * s.volumes[i], cast, plan, lib, coating), law, settingEvents(lib), stays);
+        const auto t = setting::settle(castOf(item, share * s.volumes[i], cast, plan, lib, coating), law,
+                                       settingEvents(lib), stays);
         out = {later(out.lock, t.lock), later(out.firm, t.firm), later(out.set, t.set), later(out.release, t.release)};
     }
     return out;
@@ -76,8 +87,10 @@ void measure(Made& s, const std::vector<double>& coated, const material::Coating
         const double kg = item.edible ? s.volumes.back() * coating.densitySolid : 0;
         s.items.push_back(kg);
         s.mass += kg;
-        const double areaLow = shape.area > 0 ? shape.areaLow / shape.area : 1, areaHigh = shape.area > 0 ? shape.areaHigh / shape.area : 1;
-        const double thinner = shape.wall > 0 ? shape.wallLow / shape.wall : 1, thicker = shape.wall > 0 ? shape.wallHigh / shape.wall : 1;
+        const double areaLow = shape.area > 0 ? shape.areaLow / shape.area : 1,
+                     areaHigh = shape.area > 0 ? shape.areaHigh / shape.area : 1;
+        const double thinner = shape.wall > 0 ? shape.wallLow / shape.wall : 1,
+                     thicker = shape.wall > 0 ? shape.wallHigh / shape.wall : 1;
         const bool byWall = shape.body == form::Body::Wall || shape.body == form::Body::Sheet;
         s.massLow += kg * (byWall ? areaLow * thinner : 1);
         s.massHigh += kg * (byWall ? areaHigh * thicker : 1);
@@ -91,7 +104,9 @@ void measure(Made& s, const std::vector<double>& coated, const material::Coating
             s.shelfDiameter = std::max({s.shelfDiameter, d.x, d.y});
             s.shelfHeight = std::max(s.shelfHeight, d.z + kStand);
         }
-        if (item.edible) s.thickest = std::max(s.thickest, byWall && shape.wall > 0 ? shape.wall : s.volumes.back() / std::max(1e-9, shape.area));
+        if (item.edible)
+            s.thickest = std::max(
+                s.thickest, byWall && shape.wall > 0 ? shape.wall : s.volumes.back() / std::max(1e-9, shape.area));
     }
     s.box = form::bounds(all);
     s.centre = form::centroid(all);
@@ -119,17 +134,22 @@ double castShare(const Piece& piece, const CastStep& cast) {
     return all > 0 ? cast.share.value / all : 1;
 }
 
-double stickStands(const Made& made, const Piece& piece, const Plan& plan, const material::Library& lib, const material::Coating& c) {
+double stickStands(const Made& made, const Piece& piece, const Plan& plan, const material::Library& lib,
+                   const material::Coating& c) {
     const auto& first = made.assembly.items.front();
-    if (first.shape.body != form::Body::Cast || made.assembly.items.size() > 1 || piece.family().gap) return std::nan("");
+    if (first.shape.body != form::Body::Cast || made.assembly.items.size() > 1 || piece.family().gap)
+        return std::nan("");
     const form::Vec3 d = made.box.size();
     if (d.z < kStickDepth || std::min(d.x, d.y) < kStickDepth) return std::nan("");
-    return setting::standsAfter(stickFor(made), castOf(first, made.volumes.front(), piece.cast(), plan, lib, c), c, heat::CrystalLaw(c, lib.physics), stayIn(coat::Place::Table, 0, plan, lib), lib.physical("staticYield"));
+    return setting::standsAfter(stickFor(made), castOf(first, made.volumes.front(), piece.cast(), plan, lib, c), c,
+                                heat::CrystalLaw(c, lib.physics), stayIn(coat::Place::Table, 0, plan, lib),
+                                lib.physical("staticYield"));
 }
 
 setting::Stick stickFor(const Made& made) { return {.depth = std::min(0.025, 0.8 * made.box.size().z)}; }
 
-tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const material::Library& lib, const AnswerOptions& options, std::stop_token stop) {
+tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                   const AnswerOptions& options, std::stop_token stop) {
     const auto coating = coatingOf(piece, plan, lib);
     if (!coating) return tl::unexpected(coating.error());
     Made s;
@@ -151,7 +171,10 @@ tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const m
         s.massHigh = kg * band.high;
         takeRoom(s, piece);
     } else {
-        auto built = form::build(piece.shape, plan.meshes, !piece.wallFromCoats() ? form::kScreen : piece.closes() ? kTurned : kCoated);
+        auto built = form::build(piece.shape, plan.meshes,
+                                 !piece.wallFromCoats() ? form::kScreen
+                                 : piece.closes()       ? kTurned
+                                                        : kCoated);
         if (!built) return tl::unexpected(Problem{built.error().sentence, "former/" + built.error().where});
         s.assembly = std::move(*built);
         std::vector<double> coated(s.assembly.items.size(), 0.0);
@@ -163,11 +186,11 @@ tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const m
         measure(s, coated, *coating);
     }
     const auto& first = s.assembly.items.front().shape;
-    if (first.body == form::Body::Wall && first.coverage == 1) s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
+    if (first.body == form::Body::Wall && first.coverage == 1)
+        s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
     if (first.hollow > 0) s.capacity = first.hollow;
     if (piece.family().shut) s.capacity *= 2;
-    if (s.wall)
-        s.melted = s.wall->melted;
+    if (s.wall) s.melted = s.wall->melted;
     else if (form::figure(piece.shape, form::kOpening) > 0)
         s.melted = form::Opening(piece.shape).area() * first.wall * coating->densitySolid;
     const auto casts = piece.casts();

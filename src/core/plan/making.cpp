@@ -51,7 +51,8 @@ Making moved(const Making& making, size_t from, size_t to, bool after) {
     Step step = out[from];
     const std::ptrdiff_t target = static_cast<std::ptrdiff_t>(to) + (after ? 1 : 0);
     out.insert(out.begin() + target, std::move(step));
-    out.erase(out.begin() + (target <= static_cast<std::ptrdiff_t>(from) ? static_cast<std::ptrdiff_t>(from) + 1 : static_cast<std::ptrdiff_t>(from)));
+    out.erase(out.begin() + (target <= static_cast<std::ptrdiff_t>(from) ? static_cast<std::ptrdiff_t>(from) + 1
+                                                                         : static_cast<std::ptrdiff_t>(from)));
     return out;
 }
 
@@ -70,7 +71,8 @@ Making without(const Making& making, size_t at) {
 /// The rules of order. A repair moves what comes later behind what comes before it, never the other way: repairs end.
 class Rules {
 public:
-    Rules(const Piece& piece, const Plan& plan, const material::Library& lib) : piece_(piece), plan_(plan), lib_(lib), m_(piece.making) {}
+    Rules(const Piece& piece, const Plan& plan, const material::Library& lib)
+        : piece_(piece), plan_(plan), lib_(lib), m_(piece.making) {}
 
     std::vector<OrderBreak> all() {
         for (size_t i = 0; i < m_.size(); ++i) {
@@ -86,7 +88,9 @@ public:
     }
 
 private:
-    void say(const char* id, std::string sentence, size_t step, Making repaired = {}) { out_.push_back({id, std::move(sentence), step, std::move(repaired)}); }
+    void say(const char* id, std::string sentence, size_t step, Making repaired = {}) {
+        out_.push_back({id, std::move(sentence), step, std::move(repaired)});
+    }
     template <class S>
     std::optional<size_t> first() const {
         for (size_t i = 0; i < m_.size(); ++i)
@@ -98,21 +102,34 @@ private:
         const auto release = first<ReleaseStep>();
         if (!release) return;
         const Step& s = m_[i];
-        const bool bare = is<TrimStep>(s) || is<JoinStep>(s) || is<StoreStep>(s) || (is<FillStep>(s) && piece_.overBalloon());
+        const bool bare =
+            is<TrimStep>(s) || is<JoinStep>(s) || is<StoreStep>(s) || (is<FillStep>(s) && piece_.overBalloon());
         if (i < *release && bare)
-            say("release-first", piece_.overBalloon() && is<FillStep>(s) ? "The balloon is still in it: let it out before anything goes in." : fmt::format("{} comes once it is off its former.", stepName(s)), i, moved(m_, i, *release, true));
+            say("release-first",
+                piece_.overBalloon() && is<FillStep>(s)
+                    ? "The balloon is still in it: let it out before anything goes in."
+                    : fmt::format("{} comes once it is off its former.", stepName(s)),
+                i, moved(m_, i, *release, true));
         const auto* coat = std::get_if<PlannedCoat>(&s);
         const bool former = is<CastStep>(s) || (coat && coat->way != coat::Way::Press && coat->way != coat::Way::Brush);
-        if (i > *release && former) say("former-gone", "Its former is off by then: this is done before. Only a rim can still be pressed in, or a place brushed.", i, moved(m_, i, *release, false));
+        if (i > *release && former)
+            say("former-gone",
+                "Its former is off by then: this is done before. Only a rim can still be pressed in, or a place "
+                "brushed.",
+                i, moved(m_, i, *release, false));
     }
 
     /// Nothing goes into what is closed; a lid waits for its filling.
     void intoSomething(size_t i) {
         if (is<FillStep>(m_[i])) {
-            if (const auto join = first<JoinStep>(); join && *join < i && piece_.closedByJoining()) say("closed", "It is closed by then: it is filled before it is put together.", i, moved(m_, *join, i, true));
-            if (const auto lid = first<LidStep>(); lid && *lid < i) say("lid-waits", "The lid is on by then: it waits for its filling.", i, moved(m_, *lid, i, true));
+            if (const auto join = first<JoinStep>(); join && *join < i && piece_.closedByJoining())
+                say("closed", "It is closed by then: it is filled before it is put together.", i,
+                    moved(m_, *join, i, true));
+            if (const auto lid = first<LidStep>(); lid && *lid < i)
+                say("lid-waits", "The lid is on by then: it waits for its filling.", i, moved(m_, *lid, i, true));
         }
-        if (is<LidStep>(m_[i]) && !first<FillStep>()) say("lid-alone", "A lid is poured on a filling, and there is none.", i, without(m_, i));
+        if (is<LidStep>(m_[i]) && !first<FillStep>())
+            say("lid-alone", "A lid is poured on a filling, and there is none.", i, without(m_, i));
     }
 
     /// What stands in chocolate or sticks to it finds it soft.
@@ -127,17 +144,22 @@ private:
         if (const auto* top = std::get_if<TopStep>(&m_[i]); top && i > 0) {
             TopStep glued = *top;
             glued.when = TopStep::When::Glued;
-            say("soft", "The chocolate under it has set by then: glue it on, or strew it on a fresh coat.", i, changed(m_, i, glued));
+            say("soft", "The chocolate under it has set by then: glue it on, or strew it on a fresh coat.", i,
+                changed(m_, i, glued));
         } else {
-            say("soft", "There is nothing soft for it to stand in: it goes in right after what is poured.", i, onto ? moved(m_, i, *onto, true) : Making{});
+            say("soft", "There is nothing soft for it to stand in: it goes in right after what is poured.", i,
+                onto ? moved(m_, i, *onto, true) : Making{});
         }
     }
 
     /// What is boxed is left alone; what does not keep goes back into the cold.
     void after(size_t i) {
-        if (const auto store = first<StoreStep>(); store && i > *store && !is<ServeStep>(m_[i]) && !is<StoreStep>(m_[i]))
-            say("put-away", fmt::format("It is put away by then: {} comes before.", stepName(m_[i])), i, moved(m_, *store, i, true));
-        if (const auto serve = first<ServeStep>(); serve && i > *serve && !is<ServeStep>(m_[i])) say("served", "It is eaten by then.", i, moved(m_, *serve, i, true));
+        if (const auto store = first<StoreStep>();
+            store && i > *store && !is<ServeStep>(m_[i]) && !is<StoreStep>(m_[i]))
+            say("put-away", fmt::format("It is put away by then: {} comes before.", stepName(m_[i])), i,
+                moved(m_, *store, i, true));
+        if (const auto serve = first<ServeStep>(); serve && i > *serve && !is<ServeStep>(m_[i]))
+            say("served", "It is eaten by then.", i, moved(m_, *serve, i, true));
         const auto* store = std::get_if<StoreStep>(&m_[i]);
         if (!store || store->where == StoreStep::Where::Fridge) return;
         for (const auto& s : m_)
@@ -145,7 +167,9 @@ private:
                 if (const Filling* f = plan_.filling(fill->filling); f && f->perishable) {
                     StoreStep cold = *store;
                     cold.where = StoreStep::Where::Fridge;
-                    say("perishable", fmt::format("{} does not keep in a box in the room: it goes back into the fridge.", f->name), i, changed(m_, i, cold));
+                    say("perishable",
+                        fmt::format("{} does not keep in a box in the room: it goes back into the fridge.", f->name), i,
+                        changed(m_, i, cold));
                     return;
                 }
     }
@@ -161,20 +185,26 @@ private:
             return c ? material::lightness(c->look) : 0;
         };
         constexpr double kSeen = 0.02;  // a difference that is none
-        if (light(*now) > light(*before) + kSeen) say("light-first", "Light colours come before dark ones: a light one does not cover.", i, moved(m_, i, i - 1, false));
+        if (light(*now) > light(*before) + kSeen)
+            say("light-first", "Light colours come before dark ones: a light one does not cover.", i,
+                moved(m_, i, i - 1, false));
     }
 
     /// Steps that this shape has no use for.
     void useless(size_t i) {
-        if (is<PlannedCoat>(m_[i]) && !piece_.couldBeCoated()) say("solid", "It is cast full or shaped: there is no wall for a coat to make.", i, without(m_, i));
-        if (is<JoinStep>(m_[i]) && piece_.family().body != form::Body::Compound && !piece_.closedByJoining()) say("one-part", "It is of one part: there is nothing to put together.", i, without(m_, i));
+        if (is<PlannedCoat>(m_[i]) && !piece_.couldBeCoated())
+            say("solid", "It is cast full or shaped: there is no wall for a coat to make.", i, without(m_, i));
+        if (is<JoinStep>(m_[i]) && piece_.family().body != form::Body::Compound && !piece_.closedByJoining())
+            say("one-part", "It is of one part: there is nothing to put together.", i, without(m_, i));
     }
 
     /// What is done once.
     void twice(size_t i) {
-        const bool once = is<ReleaseStep>(m_[i]) || is<JoinStep>(m_[i]) || is<StoreStep>(m_[i]) || is<LidStep>(m_[i]) || is<TrimStep>(m_[i]);
+        const bool once = is<ReleaseStep>(m_[i]) || is<JoinStep>(m_[i]) || is<StoreStep>(m_[i]) || is<LidStep>(m_[i]) ||
+                          is<TrimStep>(m_[i]);
         for (size_t k = 0; once && k < i; ++k)
-            if (m_[k].index() == m_[i].index()) return say("twice", fmt::format("{} is done once.", stepName(m_[i])), i, without(m_, i));
+            if (m_[k].index() == m_[i].index())
+                return say("twice", fmt::format("{} is done once.", stepName(m_[i])), i, without(m_, i));
     }
 
     const Piece& piece_;
@@ -195,6 +225,9 @@ const CastStep& Piece::cast() const {
 CastStep& Piece::cast() { return having<CastStep>(); }
 
 size_t Piece::usualPlace(const Step& step) const {
+    if (is<LidStep>(step))  // under what is strewn on the filling
+        for (size_t i = making.size(); i-- > 0;)
+            if (is<FillStep>(making[i])) return i + 1;
     const Rank rank = rankOf(step, *this);
     size_t at = 0;
     for (size_t i = 0; i < making.size(); ++i)
@@ -216,7 +249,8 @@ tl::expected<batch::Bath, Problem> Piece::bath(const material::Library& lib) con
     const auto former = form::meridian(shape);
     if (!former) return tl::unexpected(former.error());
     const double dip = form::figure(shape, "dip"), clearance = lib.usual("bathClearance");
-    return pot.empty() ? batch::bestBath(*former, dip, lib.pots, clearance) : batch::bathFor(*former, dip, *lib.pot(pot), clearance);
+    return pot.empty() ? batch::bestBath(*former, dip, lib.pots, clearance)
+                       : batch::bathFor(*former, dip, *lib.pot(pot), clearance);
 }
 
 bool fillsPerishable(const Piece& piece, const Plan& plan) {
@@ -234,7 +268,9 @@ void Piece::coatWith(const std::vector<PlannedCoat>& coats) {
     complete();
 }
 
-std::vector<OrderBreak> orderBreaks(const Piece& piece, const Plan& plan, const material::Library& library) { return Rules(piece, plan, library).all(); }
+std::vector<OrderBreak> orderBreaks(const Piece& piece, const Plan& plan, const material::Library& library) {
+    return Rules(piece, plan, library).all();
+}
 
 std::string stepName(const Step& step) {
     struct {

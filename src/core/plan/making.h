@@ -11,15 +11,16 @@
 
 namespace uovo {
 
-/// A coat of a plan: the step and what the file holds besides. It says itself where it sets, for it runs on while it does.
+/// A coat of a plan: the step and what the file holds besides. It says itself where it sets, for it runs on while it
+/// does.
 struct PlannedCoat : coat::CoatStep {
     std::string chocolate;  ///< id, where it is not the piece's; empty: the piece's
     std::string extra;      ///< keys this version does not know, a JSON object or empty; so in every step
     bool operator==(const PlannedCoat&) const = default;
 };
 
-/// Poured into its mold, spread between bars, piped or modeled, as its family is; several share what the form takes: two tones.
-/// It says itself where it sets, for a stick stands or falls by that.
+/// Poured into its mold, spread between bars, piped or modeled, as its family is; several share what the form takes:
+/// two tones. It says itself where it sets, for a stick stands or falls by that.
 struct CastStep {
     std::string chocolate;    ///< id, where it is not the piece's; empty: the piece's
     Measure share = 1;        ///< parts of what the form takes, beside the shares of the other casts
@@ -30,7 +31,8 @@ struct CastStep {
     bool operator==(const CastStep&) const = default;
 };
 
-/// Something put into chocolate that is still soft, or stuck on: a stick, a spoon, a biscuit, another piece of the plan.
+/// Something put into chocolate that is still soft, or stuck on: a stick, a spoon, a biscuit, another piece of the
+/// plan.
 struct InsertStep {
     enum class What { Stick, Biscuit, Thing, Piece };
     What what = What::Stick;
@@ -76,10 +78,10 @@ struct JoinStep {  ///< its parts are glued, in the order of its joints
 
 /// A filling of the plan goes in; several are layers.
 struct FillStep {
-    std::string filling;    ///< id of a filling of the plan
-    Measure each = 1e-4;    ///< m³ in one piece
-    Measure share = 0;      ///< of what the piece holds; above 0 it says how much goes in, and `each` does not count
-    Measure chill = 0;      ///< s in the fridge after it, before the next step
+    std::string filling;  ///< id of a filling of the plan
+    Measure each = 1e-4;  ///< m³ in one piece
+    Measure share = 0;    ///< of what the piece holds; above 0 it says how much goes in, and `each` does not count
+    Measure chill = 0;    ///< s in the fridge after it, before the next step
     std::string extra;
     bool operator==(const FillStep&) const = default;
 };
@@ -95,10 +97,10 @@ struct LidStep {
 struct DecorateStep {
     enum class Way { Drizzle, Paint, Spray, Dust, Stencil, Ribbon };
     Way way = Way::Drizzle;
-    std::string chocolate;   ///< id (Drizzle, Paint, Spray, Stencil); empty: the piece's
-    std::string name;        ///< of a powder or ribbon
-    Measure mass = 0.003;    ///< kg on one piece
-    Measure dry = 300;       ///< s until it may be touched
+    std::string chocolate;  ///< id (Drizzle, Paint, Spray, Stencil); empty: the piece's
+    std::string name;       ///< of a powder or ribbon
+    Measure mass = 0.003;   ///< kg on one piece
+    Measure dry = 300;      ///< s until it may be touched
     std::string extra;
     bool usesChocolate() const { return way != Way::Dust && way != Way::Ribbon; }
     bool operator==(const DecorateStep&) const = default;
@@ -113,15 +115,21 @@ struct StoreStep {
 
 /// What the one who eats it does.
 struct ServeStep {
-    enum class How { Sauce, Drink, Mallet, Flame };  ///< a warm sauce over it, melted in a drink, broken, with something lit on it
+    enum class How {
+        Sauce,
+        Drink,
+        Mallet,
+        Flame
+    };  ///< a warm sauce over it, melted in a drink, broken, with something lit on it
     How how = How::Sauce;
-    std::string name;        ///< of the sauce or drink
-    Measure amount = 2e-4;   ///< m³ for one (Sauce, Drink)
+    std::string name;       ///< of the sauce or drink
+    Measure amount = 2e-4;  ///< m³ for one (Sauce, Drink)
     std::string extra;
     bool operator==(const ServeStep&) const = default;
 };
 
-using Step = std::variant<PlannedCoat, CastStep, InsertStep, TopStep, SetStep, ReleaseStep, TrimStep, JoinStep, FillStep, LidStep, DecorateStep, StoreStep, ServeStep>;
+using Step = std::variant<PlannedCoat, CastStep, InsertStep, TopStep, SetStep, ReleaseStep, TrimStep, JoinStep,
+                          FillStep, LidStep, DecorateStep, StoreStep, ServeStep>;
 using Making = std::vector<Step>;
 
 /// The steps of one sort in a making, in their order: read and written through it where they stand.
@@ -177,7 +185,9 @@ public:
     bool operator==(const StepsOf& o) const { return std::equal(begin(), end(), o.begin(), o.end()); }
 
     /// After the last of its sort; the first of its sort begins the making.
-    void push_back(Plain step) requires(!std::is_const_v<S>) { making_->insert(making_->begin() + (empty() ? 0 : place(size() - 1) + 1), std::move(step)); }
+    void push_back(Plain step) requires(!std::is_const_v<S>) {
+        making_->insert(making_->begin() + (empty() ? 0 : place(size() - 1) + 1), std::move(step));
+    }
     void erase(size_t k) requires(!std::is_const_v<S>) { making_->erase(making_->begin() + place(k)); }
     void pop_back() requires(!std::is_const_v<S>) { erase(size() - 1); }
     void clear() requires(!std::is_const_v<S>) {
@@ -197,7 +207,9 @@ public:
     void assign(size_t n, Plain step) requires(!std::is_const_v<S>) { *this = std::vector<Plain>(n, step); }
 
 private:
-    std::ptrdiff_t place(size_t k) const { return std::next(begin(), static_cast<std::ptrdiff_t>(k)).step() - making_->data(); }
+    std::ptrdiff_t place(size_t k) const {
+        return std::next(begin(), static_cast<std::ptrdiff_t>(k)).step() - making_->data();
+    }
 
     Of* making_;
 };
@@ -222,10 +234,10 @@ struct Library;
 
 /// A rule of order that a making breaks.
 struct OrderBreak {
-    std::string id;         ///< of the rule: "release-first", "closed", "lid-waits", …
+    std::string id;  ///< of the rule: "release-first", "closed", "lid-waits", …
     std::string sentence;
-    size_t step = 0;        ///< of the making, the one that stands wrong
-    Making repaired;        ///< the same with this rule kept; empty where none is known
+    size_t step = 0;  ///< of the making, the one that stands wrong
+    Making repaired;  ///< the same with this rule kept; empty where none is known
 };
 /// What of a piece's making breaks a rule of order, in the order of its steps.
 std::vector<OrderBreak> orderBreaks(const Piece& piece, const Plan& plan, const material::Library& library);

@@ -32,8 +32,11 @@ std::vector<double> roundMean(const form::Profile& p, const coat::Surface& s, co
     for (size_t k = 0; k < p.size(); ++k) {
         if (weight[k] <= 0) continue;
         out[k] = sum[k] / weight[k];
-        for (size_t gap = before == p.size() ? 0 : before + 1; gap < k; ++gap)  // between rows of corners: in a straight line
-            out[gap] = before == p.size() ? out[k] : out[before] + (out[k] - out[before]) * double(gap - before) / double(k - before);
+        for (size_t gap = before == p.size() ? 0 : before + 1; gap < k;
+             ++gap)  // between rows of corners: in a straight line
+            out[gap] = before == p.size()
+                           ? out[k]
+                           : out[before] + (out[k] - out[before]) * double(gap - before) / double(k - before);
         before = k;
     }
     for (size_t k = before + 1; before < p.size() && k < p.size(); ++k) out[k] = out[before];
@@ -41,7 +44,8 @@ std::vector<double> roundMean(const form::Profile& p, const coat::Surface& s, co
 }
 
 /// Coats on the mesh of a round former, told on its meridian as well.
-tl::expected<void, Problem> coatOnMesh(CoatedMeridian& out, const form::Meridian& former, const Piece& piece, const Plan& plan, const material::Library& lib, std::stop_token stop) {
+tl::expected<void, Problem> coatOnMesh(CoatedMeridian& out, const form::Meridian& former, const Piece& piece,
+                                       const Plan& plan, const material::Library& lib, std::stop_token stop) {
     MeridianWall& s = out.along;
     form::Shape& shape = out.shape = form::roundFormer(former, kRoundTriangles);
     const coat::Surface surface = coat::surfaceOf(shape.surface, shape.outside);
@@ -71,7 +75,8 @@ tl::expected<void, Problem> coatOnMesh(CoatedMeridian& out, const form::Meridian
     s.coats.wall = s.coats.coats.back().wall;
     const auto& last = done->coats.back().wall;
     shape.thickness.assign(shape.surface.points.size(), 0.0);
-    for (size_t i = 0; i < surface.size(); ++i) shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(last[i], kSkin);
+    for (size_t i = 0; i < surface.size(); ++i)
+        shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(last[i], kSkin);
     out.wall.blemishes = coat::blemishes(surface, last, piece.coats().front().way == coat::Way::Pour);
     const coat::Ratio judged{1 - CoatedWall::kLess, 1 + CoatedWall::kMore};
     s.band = {judged, judged, judged, judged, {}};
@@ -82,17 +87,21 @@ tl::expected<void, Problem> coatOnMesh(CoatedMeridian& out, const form::Meridian
 
 coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& lib) {
     const auto* chocolate = lib.find(piece.chocolate);
-    const auto ratio = [&](const char* name) { return chocolate ? chocolate->at(name).high / chocolate->at(name).low : 2; };
+    const auto ratio = [&](const char* name) {
+        return chocolate ? chocolate->at(name).high / chocolate->at(name).low : 2;
+    };
     return {ratio("yield40"), ratio("viscosity40"), lib.physical("ladleSpread"), lib.physical("delaySpread")};
 }
 
-tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan, const material::Library& lib) {
+tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const Plan& plan,
+                                                     const material::Library& lib) {
     const auto coating = coatingOf(piece, plan, lib);
     if (!coating) return tl::unexpected(coating.error());
     coat::CoatSetting job;
     job.coating = *coating;
     job.law = heat::CrystalLaw(*coating, lib.physics);
-    if (std::any_of(piece.coats().begin(), piece.coats().end(), [&](const auto& c) { return piece.chocolateOf(c) != piece.chocolate; }))
+    if (std::any_of(piece.coats().begin(), piece.coats().end(),
+                    [&](const auto& c) { return piece.chocolateOf(c) != piece.chocolate; }))
         for (const auto& c : piece.coats()) {
             const auto own = coatingOf(piece, c.chocolate, plan, lib);
             if (!own) return tl::unexpected(own.error());
@@ -110,13 +119,19 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
     job.dipMost = lib.former("dipMost");
     job.pourFilm = lib.former("pourFilm");
     const double still = lib.physical("airStill");
-    job.climate = {plan.kitchen.room.value, plan.kitchen.humidity.value, plan.kitchen.fridge.value, plan.kitchen.freezer.value,
-                   still, plan.kitchen.fan ? lib.physical("airFan") : still, still};
+    job.climate = {plan.kitchen.room.value,
+                   plan.kitchen.humidity.value,
+                   plan.kitchen.fridge.value,
+                   plan.kitchen.freezer.value,
+                   still,
+                   plan.kitchen.fan ? lib.physical("airFan") : still,
+                   still};
     job.shut = piece.closes();
     return job;
 }
 
-tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& lib, int cells) {
+tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                             int cells) {
     const auto former = form::meridian(piece.shape);
     if (!former) return tl::unexpected(former.error());
     const auto setting = coatSetting(piece, plan, lib);
@@ -129,7 +144,8 @@ tl::expected<coat::CoatJob, Problem> coatJob(const Piece& piece, const Plan& pla
     return job;
 }
 
-tl::expected<coat::MeshJob, Problem> meshJob(const Piece& piece, const Plan& plan, const material::Library& lib, const coat::Surface& surface, bool outside) {
+tl::expected<coat::MeshJob, Problem> meshJob(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                             const coat::Surface& surface, bool outside) {
     const auto setting = coatSetting(piece, plan, lib);
     if (!setting) return tl::unexpected(setting.error());
     coat::MeshJob job;
@@ -153,7 +169,8 @@ double wallAt(const MeridianWall& s, const form::Vec3& p) {
     return s.coats.wall[best];
 }
 
-tl::expected<CoatedMeridian, Problem> coatMeridian(const Piece& piece, const Plan& plan, const material::Library& lib, const AnswerOptions& options, std::stop_token stop) {
+tl::expected<CoatedMeridian, Problem> coatMeridian(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                                   const AnswerOptions& options, std::stop_token stop) {
     const auto former = form::meridian(piece.shape);
     if (!former) return tl::unexpected(former.error());
     auto job = coatJob(piece, plan, lib, options.cells);
@@ -200,10 +217,15 @@ tl::expected<CoatedMeridian, Problem> coatMeridian(const Piece& piece, const Pla
     for (size_t k = 0; k < s.coats.coats.size(); ++k) {
         const auto& c = s.coats.coats[k];
         const auto f = coat::figures(c.wall, s.profile);
-        w.coats.push_back({c.added, c.dripped, c.fell, f.mean - (k ? coat::figures(s.coats.coats[k - 1].wall, s.profile).mean : 0), c.lockTypical, f.thinnest, f.rim});
-        slow.push_back({coat::slowPlace(s.profile, k ? s.coats.coats[k - 1].perArea : std::vector<double>{}, c.perArea), c.shellTemperature});
+        w.coats.push_back({c.added, c.dripped, c.fell,
+                           f.mean - (k ? coat::figures(s.coats.coats[k - 1].wall, s.profile).mean : 0), c.lockTypical,
+                           f.thinnest, f.rim});
+        slow.push_back({coat::slowPlace(s.profile, k ? s.coats.coats[k - 1].perArea : std::vector<double>{}, c.perArea),
+                        c.shellTemperature});
     }
-    static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *job, slow, w.mean, w.coats.back().rim - (w.coats.size() > 1 ? w.coats[w.coats.size() - 2].rim : 0));
+    static_cast<CoatTimes&>(w) =
+        coatTimes(piece, plan, lib, *job, slow, w.mean,
+                  w.coats.back().rim - (w.coats.size() > 1 ? w.coats[w.coats.size() - 2].rim : 0));
     return out;
 }
 

@@ -10,12 +10,14 @@
 namespace uovo {
 namespace {
 
-constexpr double kPlug = 4;  // times the mean: thicker in a tip is a plug
-constexpr form::Detail kTurned{750, 20, true};         // a pool that is turned about costs more
-constexpr double kCornerFills = 0.25;                  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
+constexpr double kPlug = 4;                     // times the mean: thicker in a tip is a plug
+constexpr form::Detail kTurned{750, 20, true};  // a pool that is turned about costs more
+constexpr double kCornerFills =
+    0.25;  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
 
 /// Values of the nearest points.
-std::vector<double> nearestOf(const std::vector<form::Vec3>& points, const std::vector<double>& values, const std::vector<form::Vec3>& at) {
+std::vector<double> nearestOf(const std::vector<form::Vec3>& points, const std::vector<double>& values,
+                              const std::vector<form::Vec3>& at) {
     std::vector<double> out;
     for (const auto& p : at) {
         size_t best = 0;
@@ -34,8 +36,9 @@ std::vector<double> nearestOf(const std::vector<form::Vec3>& points, const std::
 
 }  // namespace
 
-tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms, const Piece& piece, const Plan& plan, const material::Library& lib,
-                                          std::stop_token stop) {
+tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vector<double>& kilograms,
+                                            const Piece& piece, const Plan& plan, const material::Library& lib,
+                                            std::stop_token stop) {
     CoatedWall w;
     w.coats.resize(piece.coats().size());
     constexpr double kNone = 1e9;
@@ -51,10 +54,13 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
         if (shape.body != form::Body::Wall || shape.coverage < 1 || !assembly.items[part].edible) continue;
         // a hole that is melted into it afterwards is not there yet
         const double hole = piece.closes() ? form::figure(assembly.items[part].part, form::kOpening) : 0;
-        auto closed = hole > 0 ? form::build(form::unopened(assembly.items[part].part), plan.meshes, kTurned) : tl::expected<form::Assembly, Problem>{};
+        auto closed = hole > 0 ? form::build(form::unopened(assembly.items[part].part), plan.meshes, kTurned)
+                               : tl::expected<form::Assembly, Problem>{};
         if (!closed) return tl::unexpected(closed.error());
-        const coat::Surface surface = coat::surfaceOf(hole > 0 ? closed->items.front().shape.surface : shape.surface, shape.outside);
-        if (!last || !(assembly.items[part].part == assembly.items[w.items.back()].part)) {  // two equal halves are coated once
+        const coat::Surface surface =
+            coat::surfaceOf(hole > 0 ? closed->items.front().shape.surface : shape.surface, shape.outside);
+        if (!last ||
+            !(assembly.items[part].part == assembly.items[w.items.back()].part)) {  // two equal halves are coated once
             const auto job = meshJob(piece, plan, lib, surface, shape.outside);
             if (!job) return tl::unexpected(job.error());
             auto coated = coat::coat(*job, stop);
@@ -71,9 +77,11 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
             w.coats[k].added += c.added;
             w.coats[k].dripped += c.dripped;
             w.coats[k].fell += c.fell;
-            w.coats[k].lockTypical = std::isnan(c.lockTypical) ? c.lockTypical : std::max(w.coats[k].lockTypical, c.lockTypical);
+            w.coats[k].lockTypical =
+                std::isnan(c.lockTypical) ? c.lockTypical : std::max(w.coats[k].lockTypical, c.lockTypical);
             for (size_t i = 0; i < surface.size(); ++i) volumes[k] += c.wall[i] * surface.area[i];
-            const auto place = coat::slowPlace(surface, k ? done->coats[k - 1].perArea : std::vector<double>{}, c.perArea);
+            const auto place =
+                coat::slowPlace(surface, k ? done->coats[k - 1].perArea : std::vector<double>{}, c.perArea);
             if (place.fresh > slow[k].fresh) static_cast<coat::SlowPlace&>(slow[k]) = place;
             slow[k].shellTemperature = std::min(slow[k].shellTemperature, c.shellTemperature);
         }
@@ -83,13 +91,15 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
         double low = 1e9, mean = 0;
         for (const auto& p : surface.at) low = std::min(low, p.z);
         for (size_t i = 0; i < surface.size(); ++i) mean += final.wall[i] * surface.area[i] / own;
-        shape.thickness.assign(hole > 0 ? closed->items.front().shape.surface.points.size() : shape.surface.points.size(), 0.0);
+        shape.thickness.assign(
+            hole > 0 ? closed->items.front().shape.surface.points.size() : shape.surface.points.size(), 0.0);
         const auto atRim = coat::nearRim(surface, 1.5 * coat::kRimAt);
         for (size_t i = 0; i < surface.size(); ++i) {
             const double h = final.wall[i];
             shape.thickness[static_cast<size_t>(surface.corner[i])] = std::max(h, kSkin);
             const bool rim = atRim[i] > 0, corner = -surface.mean[i] * mean >= kCornerFills;
-            if (!corner || h < kPlug * mean) w.thickest = std::max(w.thickest, h);  // the plug in a cone's tip is no wall
+            if (!corner || h < kPlug * mean)
+                w.thickest = std::max(w.thickest, h);  // the plug in a cone's tip is no wall
             if (rim) rimArea += surface.area[i];
             for (size_t k = 0; k < w.coats.size(); ++k) {
                 const double t = done->coats[k].wall[i];
@@ -112,7 +122,8 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
                 }
             w.melted = (over > 0 ? lost / over : mean) * cap.area() * setting->coating.densitySolid;
             kilograms[part] -= w.melted;
-            shape.thickness = nearestOf(closed->items.front().shape.surface.points, shape.thickness, shape.surface.points);
+            shape.thickness =
+                nearestOf(closed->items.front().shape.surface.points, shape.thickness, shape.surface.points);
         }
         for (auto b : coat::blemishes(surface, final.wall, piece.coats().front().way == coat::Way::Pour)) {
             b.part = part;
@@ -124,7 +135,8 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
         shape.wallLow = (1 - CoatedWall::kLess) * mean;
         shape.wallHigh = (1 + CoatedWall::kMore) * mean;
     }
-    if (w.items.empty()) return tl::unexpected(Problem{"Nothing of this piece is a wall that could be coated.", "coats"});
+    if (w.items.empty())
+        return tl::unexpected(Problem{"Nothing of this piece is a wall that could be coated.", "coats"});
     w.mean = sum / area;
     w.bare /= area;
     for (size_t k = 0; k < w.coats.size(); ++k)  // so full that all of it is rim or corner
@@ -137,8 +149,11 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
     w.rim = w.coats.back().rim;
     w.thinnest = w.coats.back().thinnest;
     for (size_t k = 0; k < w.coats.size(); ++k) w.coats[k].mean = (volumes[k] - (k ? volumes[k - 1] : 0)) / area;
-    std::stable_sort(w.blemishes.begin(), w.blemishes.end(), [](const auto& a, const auto& b) { return a.kind != b.kind ? a.kind < b.kind : a.area > b.area; });
-    static_cast<CoatTimes&>(w) = coatTimes(piece, plan, lib, *setting, slow, w.mean, rimArea > 0 ? w.coats.back().rim - (w.coats.size() > 1 ? w.coats[w.coats.size() - 2].rim : 0) : 0);
+    std::stable_sort(w.blemishes.begin(), w.blemishes.end(),
+                     [](const auto& a, const auto& b) { return a.kind != b.kind ? a.kind < b.kind : a.area > b.area; });
+    static_cast<CoatTimes&>(w) =
+        coatTimes(piece, plan, lib, *setting, slow, w.mean,
+                  rimArea > 0 ? w.coats.back().rim - (w.coats.size() > 1 ? w.coats[w.coats.size() - 2].rim : 0) : 0);
     return w;
 }
 

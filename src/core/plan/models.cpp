@@ -7,7 +7,8 @@ namespace uovo {
 
 bool pruneModels(Plan& plan) {
     const auto unused = [&](const auto& entry) {
-        return std::none_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& p) { return p.shape.mesh == entry.first; });
+        return std::none_of(plan.pieces.begin(), plan.pieces.end(),
+                            [&](const Piece& p) { return p.shape.mesh == entry.first; });
     };
     std::erase_if(plan.meshExtras, unused);
     return std::erase_if(plan.meshes, unused) > 0;
@@ -15,7 +16,8 @@ bool pruneModels(Plan& plan) {
 
 std::string freeModelName(const Plan& plan, const std::string& name, const std::string& piece) {
     const auto taken = [&](const std::string& n) {
-        return std::any_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& p) { return p.id != piece && p.shape.mesh == n; });
+        return std::any_of(plan.pieces.begin(), plan.pieces.end(),
+                           [&](const Piece& p) { return p.id != piece && p.shape.mesh == n; });
     };
     std::string free = name;
     for (int k = 2; taken(free); ++k) free = name + " " + std::to_string(k);
@@ -23,7 +25,7 @@ std::string freeModelName(const Plan& plan, const std::string& name, const std::
 }
 
 form::Mesh keptModel(form::Mesh mesh) {
-    constexpr double kGrid = 1e8;  // a metre's parts
+    constexpr double kGrid = 1e8;                                                    // a metre's parts
     const auto kept = [](double v) { return std::round(v * kGrid) / kGrid + 0.0; };  // no minus nought
     for (auto& p : mesh.points) p = {kept(p.x), kept(p.y), kept(p.z)};
     return mesh;

@@ -13,7 +13,8 @@ bool pruneModels(Plan& plan);
 /// @param piece id of the piece that gets it; its own model may be replaced
 std::string freeModelName(const Plan& plan, const std::string& name, const std::string& piece);
 
-/// The model as it is kept: its corners on a grid of ten nanometres, far finer than any print, so that a file of it is short.
+/// The model as it is kept: its corners on a grid of ten nanometres, far finer than any print, so that a file of it is
+/// short.
 form::Mesh keptModel(form::Mesh mesh);
 
 }  // namespace uovo

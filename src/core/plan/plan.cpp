@@ -24,7 +24,8 @@ std::optional<long> localMinutes(const std::string& deadline) {
 
 std::optional<int> clockMinutes(const std::string& clock) {
     int h = 0, m = 0, used = 0;
-    if (std::sscanf(clock.c_str(), "%2d:%2d%n", &h, &m, &used) != 2 || static_cast<size_t>(used) != clock.size()) return std::nullopt;
+    if (std::sscanf(clock.c_str(), "%2d:%2d%n", &h, &m, &used) != 2 || static_cast<size_t>(used) != clock.size())
+        return std::nullopt;
     if (h < 0 || h > 23 || m < 0 || m > 59) return std::nullopt;
     return h * 60 + m;
 }
@@ -33,8 +34,8 @@ std::string localTime(long minutes) {
     const std::chrono::sys_days day{std::chrono::floor<std::chrono::days>(std::chrono::minutes(minutes))};
     const std::chrono::year_month_day ymd{day};
     const long rest = minutes - day.time_since_epoch().count() * 1440L;
-    return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}", static_cast<int>(ymd.year()), static_cast<unsigned>(ymd.month()),
-                       static_cast<unsigned>(ymd.day()), rest / 60, rest % 60);
+    return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}", static_cast<int>(ymd.year()),
+                       static_cast<unsigned>(ymd.month()), static_cast<unsigned>(ymd.day()), rest / 60, rest % 60);
 }
 
 namespace {
@@ -75,7 +76,10 @@ bool Filling::isAlcoholic() const {
 }
 
 bool Plan::operator==(const Plan& o) const {
-    const auto rest = [](const Plan& p) { return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.fillings, p.toppings, p.colours, p.snaps, p.guests, p.pieces, p.meshExtras, p.extra); };
+    const auto rest = [](const Plan& p) {
+        return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.fillings,
+                        p.toppings, p.colours, p.snaps, p.guests, p.pieces, p.meshExtras, p.extra);
+    };
     if (rest(*this) != rest(o) || meshes.size() != o.meshes.size()) return false;
     for (auto a = meshes.begin(), b = o.meshes.begin(); a != meshes.end(); ++a, ++b)
         if (a->first != b->first || (a->second != b->second && !(*a->second == *b->second))) return false;
@@ -122,7 +126,9 @@ FillStep& Plan::fillWith(Piece& piece, const std::string& id) {
 std::string Plan::freshFilling() {
     Filling f;
     f.name = "Filling";
-    for (int k = 2; std::any_of(fillings.begin(), fillings.end(), [&](const Filling& o) { return o.name == f.name; }); ++k) f.name = fmt::format("Filling {}", k);
+    for (int k = 2; std::any_of(fillings.begin(), fillings.end(), [&](const Filling& o) { return o.name == f.name; });
+         ++k)
+        f.name = fmt::format("Filling {}", k);
     return keep(std::move(f));
 }
 
@@ -130,18 +136,20 @@ tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Pla
     const material::Chocolate* c = lib.find(piece.chocolate);
     if (!c) return tl::unexpected(Problem{"There is no chocolate “" + piece.chocolate + "” here.", "chocolate"});
     const auto own = plan.own.find(c->figuresAs());
-    return material::coating(*c, piece.temper, piece.thinner, piece.thinnerShare, own == plan.own.end() ? material::OwnFigures{} : own->second,
-                             lib.physics);
+    return material::coating(*c, piece.temper, piece.thinner, piece.thinnerShare,
+                             own == plan.own.end() ? material::OwnFigures{} : own->second, lib.physics);
 }
 
-tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const std::string& chocolate, const Plan& plan, const material::Library& lib) {
+tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const std::string& chocolate, const Plan& plan,
+                                                   const material::Library& lib) {
     if (chocolate.empty() || chocolate == piece.chocolate) return coatingOf(piece, plan, lib);
     Piece other;
     other.chocolate = chocolate;
     other.temper = piece.temper;
     other.thinner = piece.thinner;
     other.thinnerShare = piece.thinnerShare;
-    if (const auto* c = lib.find(other.chocolate); c && c->kind == "compound") other.temper = material::Temper::Tempered;
+    if (const auto* c = lib.find(other.chocolate); c && c->kind == "compound")
+        other.temper = material::Temper::Tempered;
     return coatingOf(other, plan, lib);
 }
 
@@ -152,7 +160,8 @@ Piece named(const Plan& plan, const std::string& id, const std::string& name) {
     Piece p;
     p.id = id;
     p.name = name;
-    for (int i = 2; std::any_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& q) { return q.id == p.id; }); ++i) {
+    for (int i = 2; std::any_of(plan.pieces.begin(), plan.pieces.end(), [&](const Piece& q) { return q.id == p.id; });
+         ++i) {
         p.id = fmt::format("{}-{}", id, i);
         p.name = fmt::format("{} {}", name, i);
     }
@@ -187,7 +196,8 @@ Piece newPiece(const Plan& plan, const std::string& family) {
 
 std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const material::Library& lib) {
     PlannedCoat c;
-    if (const auto coating = coatingOf(piece, plan, lib)) c.temperature = Measure(0.5 * std::round(2 * coating->working()));
+    if (const auto coating = coatingOf(piece, plan, lib))
+        c.temperature = Measure(0.5 * std::round(2 * coating->working()));
     if (!piece.family().outside) {
         c.way = coat::Way::Pour;
         c.drain = 12;

@@ -33,7 +33,7 @@ struct Ingredient {
 /// Something made once that goes into pieces: they name it in a step.
 struct Filling {
     std::string id, name;
-    Measure makes = 0;         ///< m³ that the recipe makes; 0: not known
+    Measure makes = 0;  ///< m³ that the recipe makes; 0: not known
     std::vector<Ingredient> recipe;
     Measure make = 1200;       ///< s of hands to make all of it
     Measure usableFrom = 600;  ///< s after it is made
@@ -47,28 +47,33 @@ struct Filling {
 /// Something strewn or stuck on pieces: they name it in a step.
 struct Topping {
     std::string id, name;
-    Measure grain = 0.002;    ///< m, the size of one
-    double density = 600;     ///< kg/m³ of one
-    std::string allergens;    ///< as a person says them
-    double price = 0;         ///< a kg; 0: not known
+    Measure grain = 0.002;  ///< m, the size of one
+    double density = 600;   ///< kg/m³ of one
+    std::string allergens;  ///< as a person says them
+    double price = 0;       ///< a kg; 0: not known
     std::string extra;
     bool operator==(const Topping&) const = default;
 };
 
 /// What a piece is set down on.
 enum class Sits {
-    Flat,   ///< a flat table
-    Ring,   ///< a ring narrower than itself: a cutter, a glass
-    Lumps   ///< three lumps: crumbs on a plate, three blobs of chocolate
+    Flat,  ///< a flat table
+    Ring,  ///< a ring narrower than itself: a cutter, a glass
+    Lumps  ///< three lumps: crumbs on a plate, three blobs of chocolate
 };
 
 /// How the cook means to handle a piece: the verdict is about that, other ways are advice.
 struct Handling {
-    enum class Release { Slowly, Burst };            ///< of a balloon
-    enum class Lift { Usual, Hand, Fingers, Below }; ///< a hand round it, two fingers, from below; usual: two fingers for small cups, else a hand
+    enum class Release { Slowly, Burst };  ///< of a balloon
+    enum class Lift {
+        Usual,
+        Hand,
+        Fingers,
+        Below
+    };  ///< a hand round it, two fingers, from below; usual: two fingers for small cups, else a hand
     enum class Carry { Foot, Rim, Handle };
     Release release = Release::Slowly;
-    bool oil = true;                                 ///< a trace on a balloon
+    bool oil = true;  ///< a trace on a balloon
     Lift lift = Lift::Usual;
     Carry carry = Carry::Foot;
     std::string extra;
@@ -79,17 +84,17 @@ struct Handling {
 struct Piece {
     std::string id, name;
     int count = 1;
-    form::Part shape;         ///< a family of form/family.h with its figures
+    form::Part shape;  ///< a family of form/family.h with its figures
     std::string shapeExtra;
     std::string chocolate = "dark";
     material::Temper temper = material::Temper::Tempered;
     material::Thinner thinner = material::Thinner::None;
     double thinnerShare = 0;
-    Making making;            ///< its steps, in order
+    Making making;  ///< its steps, in order
     Handling handling;
-    Measure wantedWall = 0.0015;  ///< m, thinnest place a person accepts
-    std::string pot;          ///< id, empty: the one that needs least
-    double survives = 0.9;    ///< share that comes out whole
+    Measure wantedWall = 0.0015;           ///< m, thinnest place a person accepts
+    std::string pot;                       ///< id, empty: the one that needs least
+    double survives = 0.9;                 ///< share that comes out whole
     std::map<std::string, Measure> loads;  ///< of a load case by its id: N, kg, J or h, where it is not the usual
     Sits sits = Sits::Flat;
     std::string extra;
@@ -114,10 +119,12 @@ struct Piece {
     /// Puts a step where it is usually done: no rule of order is broken by it where one can be kept.
     template <class S>
     S& insert(S step) {
-        return std::get<S>(*making.insert(making.begin() + static_cast<std::ptrdiff_t>(usualPlace(step)), std::move(step)));
+        return std::get<S>(
+            *making.insert(making.begin() + static_cast<std::ptrdiff_t>(usualPlace(step)), std::move(step)));
     }
     size_t usualPlace(const Step& step) const;
-    /// Adds the steps that its shape asks for and that are not said: cast, off its former, trimmed, put together, put away.
+    /// Adds the steps that its shape asks for and that are not said: cast, off its former, trimmed, put together, put
+    /// away.
     void complete();
     /// The bath it is dipped in: its own pot's, or the smallest that takes it. Only of a bowl over a balloon.
     tl::expected<batch::Bath, Problem> bath(const material::Library& library) const;
@@ -125,7 +132,9 @@ struct Piece {
     void coatWith(const std::vector<PlannedCoat>& coats);
     /// Takes every step of a sort out.
     template <class S>
-    void without() { std::erase_if(making, [](const Step& s) { return std::holds_alternative<S>(s); }); }
+    void without() {
+        std::erase_if(making, [](const Step& s) { return std::holds_alternative<S>(s); });
+    }
 
     /// The family of its shape; one without a name where there is none of that id.
     const form::Family& family() const;
@@ -138,7 +147,9 @@ struct Piece {
     bool closedByJoining() const { return family().shut || (closes() && !firstOf<PlannedCoat>(making)); }
     /// Id of the chocolate of one of its steps.
     template <class S>
-    const std::string& chocolateOf(const S& step) const { return step.chocolate.empty() ? chocolate : step.chocolate; }
+    const std::string& chocolateOf(const S& step) const {
+        return step.chocolate.empty() ? chocolate : step.chocolate;
+    }
     /// Its wall could be computed from coats; of a compound, the walls of its molded parts.
     bool couldBeCoated() const;
     /// … and is: it has coats.
@@ -149,7 +160,7 @@ struct Kitchen {
     Measure room = 21, humidity = 0.55, fridge = 6, freezer = -18;
     Measure shelfWidth = 0.46, shelfDepth = 0.32, shelfHeight = 0.24;
     Measure freezerWidth = 0.40, freezerDepth = 0.28, freezerHeight = 0.14;
-    int shelves = 1;          ///< free shelves of that size in the fridge
+    int shelves = 1;  ///< free shelves of that size in the fridge
     bool fan = false;
     int hands = 1;
     std::string helpersFrom;  ///< clock time at which all but one pair of hands arrive, "16:00"; empty: all day
@@ -175,24 +186,29 @@ struct Plan {
     bool metricCup = false;
     Kitchen kitchen;
     std::map<std::string, material::OwnFigures> own;  ///< a person's own figures by chocolate id
-    std::map<std::string, temper::Choice> melting;     ///< how each chocolate is melted, by id; usual where it is not there
+    std::map<std::string, temper::Choice>
+        melting;  ///< how each chocolate is melted, by id; usual where it is not there
     std::vector<Stock> pantry;
-    std::vector<Filling> fillings;    ///< each made once, for all pieces that name it
+    std::vector<Filling> fillings;  ///< each made once, for all pieces that name it
     std::vector<Topping> toppings;
     std::vector<material::Colour> colours;  ///< chocolates mixed from others; pieces name them like any chocolate
-    int guests = 0;          ///< for the cost of each; 0: not said
+    int guests = 0;                         ///< for the cost of each; 0: not said
     std::vector<Piece> pieces;
-    form::Meshes meshes;  ///< figures read from files, by name; kept in the plan
+    form::Meshes meshes;                            ///< figures read from files, by name; kept in the plan
     std::map<std::string, std::string> meshExtras;  ///< keys of theirs that this version does not know
     std::string extra;
     bool operator==(const Plan& o) const;
 
     /// Null where there is none of that id.
     const Filling* filling(const std::string& id) const;
-    Filling* filling(const std::string& id) { return const_cast<Filling*>(static_cast<const Plan*>(this)->filling(id)); }
+    Filling* filling(const std::string& id) {
+        return const_cast<Filling*>(static_cast<const Plan*>(this)->filling(id));
+    }
     const Topping* topping(const std::string& id) const;
     /// What goes first into a piece; null where nothing does.
-    const Filling* fillingOf(const Piece& piece) const { return piece.fill() ? filling(piece.fill()->filling) : nullptr; }
+    const Filling* fillingOf(const Piece& piece) const {
+        return piece.fill() ? filling(piece.fill()->filling) : nullptr;
+    }
     Filling* fillingOf(const Piece& piece) { return piece.fill() ? filling(piece.fill()->filling) : nullptr; }
     /// Keeps a filling under an id of its own, or finds the one that is equal to it. @returns its id
     std::string keep(Filling filling);
@@ -208,8 +224,8 @@ std::optional<long> localMinutes(const std::string& deadline);
 std::optional<int> clockMinutes(const std::string& clock);
 /// The inverse.
 std::string localTime(long minutes);
-/// What a clock on the wall shows so many minutes after a local time, by this computer's time zone: the hours that summer time takes or
-/// gives lie between. @param minutes may be below 0
+/// What a clock on the wall shows so many minutes after a local time, by this computer's time zone: the hours that
+/// summer time takes or gives lie between. @param minutes may be below 0
 std::string localTimeAfter(long local, long minutes);
 /// Minutes that pass from one local time to another, in the same sense.
 long minutesBetween(long from, long to);
@@ -222,17 +238,20 @@ std::string writePlan(const Plan& plan);
 
 /// Everything a person could have entered wrongly, each with its place ("pieces/crater-bowl/former/dip").
 /// An empty list means that every answer can be computed.
-/// @param shapes also builds what figures make together (milliseconds a shape); without, only the figures themselves are looked at
+/// @param shapes also builds what figures make together (milliseconds a shape); without, only the figures themselves
+/// are looked at
 std::vector<Problem> problems(const Plan& plan, const material::Library& library, bool shapes = true);
 
 /// Whether something that goes into a piece does not keep.
 bool fillsPerishable(const Piece& piece, const Plan& plan);
 
 /// The coating a piece is made of, from the library and the person's own figures.
-tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& library);
+tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan,
+                                                   const material::Library& library);
 
 /// The same of one of its steps, in its own chocolate (an id; empty: the piece's).
-tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const std::string& chocolate, const Plan& plan, const material::Library& library);
+tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const std::string& chocolate, const Plan& plan,
+                                                   const material::Library& library);
 
 /// A fresh piece of a family to start from, with an id unused in the plan.
 Piece newPiece(const Plan& plan, const std::string& family);

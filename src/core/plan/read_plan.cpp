@@ -1,7 +1,7 @@
 // Plans read from JSON: see docs/format.md.
+#include <fmt/format.h>
 #include <algorithm>
 #include <cmath>
-#include <fmt/format.h>
 
 #include <nlohmann/json.hpp>
 
@@ -23,9 +23,15 @@ struct Refusal {
 class Object {
 public:
     Object(const json& j, std::string pointer) : j_(j), pointer_(std::move(pointer)) {
-        if (!j.is_object()) refuse(pointer_.empty() ? "A plan is an object in braces." : fmt::format("“{}” must be an object in braces.", pointer_.substr(pointer_.rfind('/') + 1)), pointer_);
+        if (!j.is_object())
+            refuse(pointer_.empty()
+                       ? "A plan is an object in braces."
+                       : fmt::format("“{}” must be an object in braces.", pointer_.substr(pointer_.rfind('/') + 1)),
+                   pointer_);
     }
-    [[noreturn]] static void refuse(std::string sentence, const std::string& pointer) { throw Refusal{std::move(sentence), pointer}; }
+    [[noreturn]] static void refuse(std::string sentence, const std::string& pointer) {
+        throw Refusal{std::move(sentence), pointer};
+    }
 
     const json* find(const char* key) {
         known_.push_back(key);
@@ -50,7 +56,8 @@ public:
         if (const json* v = find(key)) {
             if (!v->is_number()) refuse(fmt::format("“{}” must be a whole number.", key), at(key));
             const double d = v->get<double>();
-            if (d != std::floor(d) || std::abs(d) > 1e9) refuse(fmt::format("“{}” must be a whole number.", key), at(key));
+            if (d != std::floor(d) || std::abs(d) > 1e9)
+                refuse(fmt::format("“{}” must be a whole number.", key), at(key));
             out = static_cast<int>(d);
         }
     }
@@ -81,7 +88,8 @@ public:
     void rows(const char* key, size_t most, const F& read) {
         const json* list = find(key);
         if (!list) return;
-        if (!list->is_array() || list->size() > most) refuse(fmt::format("“{}” must be a list, of at most {}.", key, most), at(key));
+        if (!list->is_array() || list->size() > most)
+            refuse(fmt::format("“{}” must be a list, of at most {}.", key, most), at(key));
         for (size_t i = 0; i < list->size(); ++i) {
             Object row((*list)[i], fmt::format("{}/{}", at(key), i));
             read(row);
@@ -122,7 +130,8 @@ std::vector<form::Loop> readLoops(const json& list, const std::string& pointer) 
         loops.emplace_back();
         if (!loop.is_array()) Object::refuse("“points” must be a list of lists of points.", pointer);
         for (const auto& p : loop) {
-            if (!p.is_array() || p.size() != 2 || !p[0].is_number() || !p[1].is_number()) Object::refuse("A point is a pair of numbers.", pointer);
+            if (!p.is_array() || p.size() != 2 || !p[0].is_number() || !p[1].is_number())
+                Object::refuse("A point is a pair of numbers.", pointer);
             loops.back().push_back({p[0].get<double>(), p[1].get<double>()});
             if (++all > limits::kOutlinePoints) Object::refuse("More than 20 000 points.", pointer);
         }
@@ -167,24 +176,32 @@ std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& poi
     const json *points = o.find("points"), *triangles = o.find("triangles");
     extra = o.extra();
     const auto numbers = [&](const json* list, const char* what, size_t most) {
-        if (!list || !list->is_array() || list->size() % 3 || !std::all_of(list->begin(), list->end(), [](const json& v) { return v.is_number(); }))
+        if (!list || !list->is_array() || list->size() % 3 ||
+            !std::all_of(list->begin(), list->end(), [](const json& v) { return v.is_number(); }))
             Object::refuse(fmt::format("“{}” of a model must be a list of numbers, three at a time.", what), pointer);
-        if (list->size() > 3 * most) Object::refuse(fmt::format("A model has {} {}; {} at most are kept in a plan.", list->size() / 3, what, most), pointer);
+        if (list->size() > 3 * most)
+            Object::refuse(
+                fmt::format("A model has {} {}; {} at most are kept in a plan.", list->size() / 3, what, most),
+                pointer);
     };
     numbers(points, "points", 3 * limits::kModelTriangles);  // each triangle with corners of its own
     numbers(triangles, "triangles", limits::kModelTriangles);
     mesh->points.reserve(points->size() / 3);
     mesh->triangles.reserve(triangles->size() / 3);
     for (size_t i = 0; i < points->size(); i += 3) {
-        mesh->points.push_back({(*points)[i].get<double>(), (*points)[i + 1].get<double>(), (*points)[i + 2].get<double>()});
+        mesh->points.push_back(
+            {(*points)[i].get<double>(), (*points)[i + 1].get<double>(), (*points)[i + 2].get<double>()});
         const form::Vec3& p = mesh->points.back();
-        if (!(std::abs(p.x) < limits::kFarthest && std::abs(p.y) < limits::kFarthest && std::abs(p.z) < limits::kFarthest)) Object::refuse("A corner of a model lies farther off than a hundred metres.", pointer);
+        if (!(std::abs(p.x) < limits::kFarthest && std::abs(p.y) < limits::kFarthest &&
+              std::abs(p.z) < limits::kFarthest))
+            Object::refuse("A corner of a model lies farther off than a hundred metres.", pointer);
     }
     for (size_t i = 0; i < triangles->size(); i += 3) {
         form::Triangle t{};
         for (size_t k = 0; k < 3; ++k) {
             const double v = (*triangles)[i + k].get<double>();
-            if (!(v >= 0 && v < static_cast<double>(mesh->points.size())) || v != std::floor(v)) Object::refuse("A triangle of a model names a corner that does not exist.", pointer);
+            if (!(v >= 0 && v < static_cast<double>(mesh->points.size())) || v != std::floor(v))
+                Object::refuse("A triangle of a model names a corner that does not exist.", pointer);
             t[k] = static_cast<int>(v);
         }
         mesh->triangles.push_back(t);
@@ -201,11 +218,15 @@ PlannedCoat readCoat(Object& o) {
     o.measure("brushMass", c.brushMass);
     o.word("where", c.where, kWheres);
     if (const json* spots = o.find("spots")) {
-        if (!spots->is_array() || spots->size() > limits::kSpots) Object::refuse(fmt::format("“spots” must be a list of places, at most {}.", limits::kSpots), o.at("spots"));
+        if (!spots->is_array() || spots->size() > limits::kSpots)
+            Object::refuse(fmt::format("“spots” must be a list of places, at most {}.", limits::kSpots), o.at("spots"));
         for (const auto& s : *spots) {
-            if (!s.is_array() || s.size() != 4 || !std::all_of(s.begin(), s.end(), [](const json& v) { return v.is_number(); })) Object::refuse("A spot has a place, three numbers, and its strokes.", o.at("spots"));
+            if (!s.is_array() || s.size() != 4 ||
+                !std::all_of(s.begin(), s.end(), [](const json& v) { return v.is_number(); }))
+                Object::refuse("A spot has a place, three numbers, and its strokes.", o.at("spots"));
             c.spots.push_back({{s[0].get<double>(), s[1].get<double>(), s[2].get<double>()}, s[3].get<double>()});
-            if (!(c.spots.back().weight > 0 && c.spots.back().weight < 1e6)) Object::refuse("A spot is stroked more than never.", o.at("spots"));
+            if (!(c.spots.back().weight > 0 && c.spots.back().weight < 1e6))
+                Object::refuse("A spot is stroked more than never.", o.at("spots"));
         }
     }
     o.measure("fill", c.fill);
@@ -286,26 +307,35 @@ Step readStep(const json& j, const std::string& pointer) {
         return step;
     };
     switch (found) {
-        case 0: return readCoat(o);
-        case 1: return readCast(o);
-        case 2: return readInsert(o);
-        case 3: return readTop(o);
+        case 0:
+            return readCoat(o);
+        case 1:
+            return readCast(o);
+        case 2:
+            return readInsert(o);
+        case 3:
+            return readTop(o);
         case 4: {
             SetStep s;
             o.word("place", s.place, kPlaces);
             o.measure("stay", s.stay);
             return plain(s);
         }
-        case 5: return plain(ReleaseStep{});
-        case 6: return plain(TrimStep{});
-        case 7: return plain(JoinStep{});
-        case 8: return readFill(o);
+        case 5:
+            return plain(ReleaseStep{});
+        case 6:
+            return plain(TrimStep{});
+        case 7:
+            return plain(JoinStep{});
+        case 8:
+            return readFill(o);
         case 9: {
             LidStep s;
             o.measure("depth", s.depth);
             return plain(s);
         }
-        case 10: return readDecorate(o);
+        case 10:
+            return readDecorate(o);
         case 11: {
             StoreStep s;
             o.word("where", s.where, kStores);
@@ -395,10 +425,10 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
     Object f(*former, o.at("former"));
     std::string kind;
     f.text("kind", kind);
-    if (form::family(kind))
-        p.shape = readPart(f, kind);
+    if (form::family(kind)) p.shape = readPart(f, kind);
     else
-        Object::refuse("The former's “kind” must be a family this program knows; “" + kind + "” is none.", f.at("kind"));
+        Object::refuse("The former's “kind” must be a family this program knows; “" + kind + "” is none.",
+                       f.at("kind"));
     p.shapeExtra = f.extra();
     o.text("chocolate", p.chocolate);
     o.word("temper", p.temper, kTempers);
@@ -423,8 +453,11 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
     if (version < 2) {
         carryOver(o, p, plan);
     } else if (const json* making = o.find("making")) {
-        if (!making->is_array() || making->size() > limits::kSteps) Object::refuse(fmt::format("“making” must be a list of steps, at most {}.", limits::kSteps), o.at("making"));
-        for (size_t i = 0; i < making->size(); ++i) p.making.push_back(readStep((*making)[i], fmt::format("{}/making/{}", pointer, i)));
+        if (!making->is_array() || making->size() > limits::kSteps)
+            Object::refuse(fmt::format("“making” must be a list of steps, at most {}.", limits::kSteps),
+                           o.at("making"));
+        for (size_t i = 0; i < making->size(); ++i)
+            p.making.push_back(readStep((*making)[i], fmt::format("{}/making/{}", pointer, i)));
     }
     p.extra = o.extra();
     return p;
@@ -438,9 +471,11 @@ Plan readPlanObject(const json& root) {
     int version = 0;
     o.whole("version", version);
     if (version > kPlanVersion)
-        Object::refuse(fmt::format("This plan was written by a newer Uovo (format {}, this one reads up to {}). It was left untouched.", version,
-                                   kPlanVersion),
-                       "/version");
+        Object::refuse(
+            fmt::format(
+                "This plan was written by a newer Uovo (format {}, this one reads up to {}). It was left untouched.",
+                version, kPlanVersion),
+            "/version");
     if (version < 1) Object::refuse("The plan has no “version”.", "");
     Plan p;
     o.text("name", p.name);
@@ -470,7 +505,8 @@ Plan readPlanObject(const json& root) {
         for (const auto& [id, figures] : own->items()) {
             Object f(figures, "/own/" + id);
             for (const auto& [name, value] : figures.items()) {
-                if (!value.is_number()) Object::refuse(fmt::format("“{}” must be a number.", name), "/own/" + id + "/" + name);
+                if (!value.is_number())
+                    Object::refuse(fmt::format("“{}” must be a number.", name), "/own/" + id + "/" + name);
                 p.own[id].values[name] = value.get<double>();
             }
         }
@@ -545,18 +581,22 @@ Plan readPlanObject(const json& root) {
     }
     if (const json* pieces = o.find("pieces")) {
         if (!pieces->is_array()) Object::refuse("“pieces” must be a list.", "/pieces");
-        if (pieces->size() > limits::kPieces) Object::refuse(fmt::format("More than {} kinds of pieces.", limits::kPieces), "/pieces");
+        if (pieces->size() > limits::kPieces)
+            Object::refuse(fmt::format("More than {} kinds of pieces.", limits::kPieces), "/pieces");
         for (size_t i = 0; i < pieces->size(); ++i) {
             p.pieces.push_back(readPiece((*pieces)[i], fmt::format("/pieces/{}", i), version, p));
             for (size_t k = 0; k < i; ++k)
                 if (p.pieces[k].id == p.pieces[i].id)
-                    Object::refuse("Two pieces share the id “" + p.pieces[i].id + "”.", fmt::format("/pieces/{}/id", i));
+                    Object::refuse("Two pieces share the id “" + p.pieces[i].id + "”.",
+                                   fmt::format("/pieces/{}/id", i));
         }
     }
     if (const json* meshes = o.find("meshes")) {
         Object list(*meshes, "/meshes");
-        if (meshes->size() > limits::kModels) Object::refuse(fmt::format("More than {} models.", limits::kModels), "/meshes");
-        for (const auto& [name, mesh] : meshes->items()) p.meshes[name] = readMesh(mesh, "/meshes/" + name, p.meshExtras[name]);
+        if (meshes->size() > limits::kModels)
+            Object::refuse(fmt::format("More than {} models.", limits::kModels), "/meshes");
+        for (const auto& [name, mesh] : meshes->items())
+            p.meshes[name] = readMesh(mesh, "/meshes/" + name, p.meshExtras[name]);
         std::erase_if(p.meshExtras, [](const auto& e) { return e.second.empty(); });
     }
     p.extra = o.extra();
@@ -587,8 +627,11 @@ void weigh(const std::string& text) {
 }  // namespace
 
 tl::expected<Plan, Problem> readPlan(const std::string& text) {
-    if (text.size() > limits::kBytes) return tl::unexpected(Problem{fmt::format("This file is too large to be a plan: plans have at most {} MB.", limits::kBytes / 1'000'000)});
-    if (text.find_first_not_of(" \t\r\n") == std::string::npos) return tl::unexpected(Problem{"The file is empty.", "", 1});
+    if (text.size() > limits::kBytes)
+        return tl::unexpected(Problem{
+            fmt::format("This file is too large to be a plan: plans have at most {} MB.", limits::kBytes / 1'000'000)});
+    if (text.find_first_not_of(" \t\r\n") == std::string::npos)
+        return tl::unexpected(Problem{"The file is empty.", "", 1});
     json root;
     try {
         weigh(text);
@@ -608,7 +651,8 @@ tl::expected<Plan, Problem> readPlan(const std::string& text) {
         return readPlanObject(root);
     } catch (const Refusal& r) {
         const int line = lineOfPointer(text, r.pointer);
-        return tl::unexpected(Problem{line > 0 ? fmt::format("Line {}: {}", line, r.sentence) : r.sentence, r.pointer, line});
+        return tl::unexpected(
+            Problem{line > 0 ? fmt::format("Line {}: {}", line, r.sentence) : r.sentence, r.pointer, line});
     } catch (const nlohmann::json::exception&) {
         return tl::unexpected(Problem{"The file holds something that a plan cannot hold."});
     }

@@ -9,7 +9,8 @@ namespace uovo {
 /// Says figures in the units of a plan.
 class Speaker {
 protected:
-    Speaker(const Piece& piece, const Plan& plan, const material::Library& lib) : piece_(piece), plan_(plan), lib_(lib) {}
+    Speaker(const Piece& piece, const Plan& plan, const material::Library& lib)
+        : piece_(piece), plan_(plan), lib_(lib) {}
 
     std::string length(double m) const { return format(m, Dimension::Length, plan_.units); }
     std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
@@ -35,24 +36,31 @@ protected:
         const double each = known.fillEach;
         std::string what;
         for (const auto& f : known.fills)
-            if (const Filling* filling = plan_.filling(f.filling)) what += (what.empty() ? "" : " and ") + filling->name;
+            if (const Filling* filling = plan_.filling(f.filling))
+                what += (what.empty() ? "" : " and ") + filling->name;
         if (each > capacity) {
             a.tone = Tone::Impossible;
             a.sentence = fmt::format("{} of {} do not fit.", volume(each), what);
             return a;
         }
         a.tone = each > 0.9 * capacity ? Tone::Weak : Tone::Plain;
-        a.sentence = fmt::format("{} of {} fill it to {}", volume(each), what, format(each / capacity, Dimension::Percent, plan_.units));
-        a.sentence += piece_.count > 1 ? fmt::format("; {} for all {}.", volume(each * piece_.count), piece_.count) : ".";
+        a.sentence = fmt::format("{} of {} fill it to {}", volume(each), what,
+                                 format(each / capacity, Dimension::Percent, plan_.units));
+        a.sentence +=
+            piece_.count > 1 ? fmt::format("; {} for all {}.", volume(each * piece_.count), piece_.count) : ".";
         if (const LidStep* lid = piece_.lid(); lid && lid->depth.value > 0)
-            a.sentence += known.capMass > 0 ? fmt::format(" A lid of {} takes {} more.", format(lid->depth.value, Dimension::Length, plan_.units), format(known.capMass, Dimension::Mass, plan_.units)) : " There is no room for a lid.";
+            a.sentence += known.capMass > 0 ? fmt::format(" A lid of {} takes {} more.",
+                                                          format(lid->depth.value, Dimension::Length, plan_.units),
+                                                          format(known.capMass, Dimension::Mass, plan_.units))
+                                            : " There is no room for a lid.";
         return a;
     }
 
     static Working::Input constant(const std::string& name, const material::Constant& c) {
         const double scale = c.unit == "m" ? 1e3 : 1;  // lengths of this size are spoken in millimetres
         const std::string unit = c.unit == "1" ? "" : c.unit == "m" ? " mm" : c.unit == "1/s" ? " per s" : " " + c.unit;
-        return {name, fmt::format("{:.6g}{}", c.value * scale, unit), c.low < c.high ? fmt::format("{:.6g}–{:.6g}", c.low * scale, c.high * scale) : "", c.source};
+        return {name, fmt::format("{:.6g}{}", c.value * scale, unit),
+                c.low < c.high ? fmt::format("{:.6g}–{:.6g}", c.low * scale, c.high * scale) : "", c.source};
     }
     Working::Input chocolateConstant(const char* name) const {
         const auto* chocolate = lib_.find(piece_.chocolate);
@@ -64,13 +72,17 @@ protected:
             }
         return in;
     }
-    Working::Input physics(const char* name, const material::Constants& from) const { return constant(words(name), from.at(name)); }
+    Working::Input physics(const char* name, const material::Constants& from) const {
+        return constant(words(name), from.at(name));
+    }
     /// "viscosityEnergy" → "viscosity energy"
     static std::string words(const std::string& camel) {
         std::string out;
         for (const char c : camel) {
             if (std::isupper(static_cast<unsigned char>(c))) out += ' ';
-            if (std::isdigit(static_cast<unsigned char>(c)) && !out.empty() && std::isalpha(static_cast<unsigned char>(out.back()))) out += " at ";
+            if (std::isdigit(static_cast<unsigned char>(c)) && !out.empty() &&
+                std::isalpha(static_cast<unsigned char>(out.back())))
+                out += " at ";
             out += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
         }
         return out.ends_with("40") ? out + " °C" : out;
@@ -82,8 +94,11 @@ protected:
 };
 
 /// What is told of anything that is coated: the cold, the right moments, dew, holes, heat, coats too early.
-/// @param mean, thickest m of its wall @param height m of the former @param parts names of the items that blemishes name
-std::vector<Answer> coatAnswers(const Piece& piece, const Plan& plan, const material::Library& library, const material::Coating& coating, const CoatTimes& times,
-                                double mean, double thickest, const std::vector<coat::Blemish>& blemishes, double height, const std::vector<std::string>& parts);
+/// @param mean, thickest m of its wall @param height m of the former @param parts names of the items that blemishes
+/// name
+std::vector<Answer> coatAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
+                                const material::Coating& coating, const CoatTimes& times, double mean, double thickest,
+                                const std::vector<coat::Blemish>& blemishes, double height,
+                                const std::vector<std::string>& parts);
 
 }  // namespace uovo

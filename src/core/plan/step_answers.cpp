@@ -11,7 +11,8 @@ namespace {
 
 class StepTeller : Speaker {
 public:
-    StepTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known) : Speaker(piece, plan, lib), known_(known) {}
+    StepTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
+        : Speaker(piece, plan, lib), known_(known) {}
 
     /// What of the order is wrong, each with the change that puts it right.
     std::vector<Answer> order() const {
@@ -22,8 +23,14 @@ public:
             a.headline = "Out of order";
             a.sentence = b.sentence;
             a.tone = Tone::Weak;
-            a.working = {"Order of the steps", "rules of order: nothing goes into a closed piece; a former is left before what needs a bare piece; a lid waits for its filling; light colours come before dark ones; what does not keep goes back into the cold",
-                         {}, b.sentence, "Rules of the trade (common practice, no source).", "Making"};
+            a.working = {"Order of the steps",
+                         "rules of order: nothing goes into a closed piece; a former is left before what needs a bare "
+                         "piece; a lid waits for its filling; light colours come before dark ones; what does not keep "
+                         "goes back into the cold",
+                         {},
+                         b.sentence,
+                         "Rules of the trade (common practice, no source).",
+                         "Making"};
             if (!b.repaired.empty()) {
                 WayOut way;
                 way.title = "Put it right";
@@ -48,31 +55,55 @@ public:
             a.headline = mass(step.each.value);
             a.after = "of " + lower(top.name) + " on each";
             if (step.when == TopStep::When::Glued) {
-                a.sentence = fmt::format("About {} of them, each with a dot of chocolate: {} of it.", std::max(1L, std::lround(t.grains)), mass(t.glue));
+                a.sentence = fmt::format("About {} of them, each with a dot of chocolate: {} of it.",
+                                         std::max(1L, std::lround(t.grains)), mass(t.glue));
             } else if (t.inside) {
                 a.sentence = "Strew them on what is in it, as late as you can: they draw water.";
             } else if (std::isnan(t.from)) {
                 a.tone = Tone::Weak;
-                a.sentence = "They slide down for as long as the coat takes them: glue them on one by one, or choose smaller ones.";
+                a.sentence =
+                    "They slide down for as long as the coat takes them: glue them on one by one, or choose smaller "
+                    "ones.";
                 a.ways.push_back(glued(t.step));
             } else if (step.when == TopStep::When::Wet && t.from > 0) {
                 a.tone = Tone::Weak;
-                a.sentence = fmt::format("They slide down a fresh coat. Strew them when it is tacky, {} to {} after it.", time(t.from), time(t.to));
+                a.sentence =
+                    fmt::format("They slide down a fresh coat. Strew them when it is tacky, {} to {} after it.",
+                                time(t.from), time(t.to));
                 a.ways.push_back(tacky(t.step));
             } else {
-                a.sentence = std::isfinite(t.to) ? t.from > 0 ? fmt::format("Strew them {} to {} after the coat: then it holds them, and still takes them.", time(t.from), time(t.to)) : fmt::format("It holds them at once. Strew them within {}, piece by piece as they are coated.", time(t.to))
-                                                 : "It holds them at once. Strew them as it is coated.";
+                a.sentence =
+                    std::isfinite(t.to)
+                        ? t.from > 0
+                              ? fmt::format(
+                                    "Strew them {} to {} after the coat: then it holds them, and still takes them.",
+                                    time(t.from), time(t.to))
+                              : fmt::format(
+                                    "It holds them at once. Strew them within {}, piece by piece as they are coated.",
+                                    time(t.to))
+                        : "It holds them at once. Strew them as it is coated.";
             }
             if (t.cover > 1) {
                 a.tone = Tone::Weak;
-                a.sentence += fmt::format(" One close layer all over takes {}: the rest falls off.", mass(step.each.value / t.cover));
+                a.sentence += fmt::format(" One close layer all over takes {}: the rest falls off.",
+                                          mass(step.each.value / t.cover));
             } else if (std::isfinite(t.cover) && t.cover >= 0.005) {
-                a.sentence += fmt::format(" They lie close on {} of it.", format(t.cover, Dimension::Percent, plan_.units));
+                a.sentence +=
+                    fmt::format(" They lie close on {} of it.", format(t.cover, Dimension::Percent, plan_.units));
             }
-            a.working = {"When a topping stays", "a grain's weight, ρ g π d³/6, against the yield stress on the half of it that sinks in, τ₀ π d²/2;  on a level face it floats at once;  the coat takes none once it no longer runs;  one close layer weighs 0.82 · 2/3 d ρ a square metre",
-                         {{"grain", length(top.grain.value), "", "your plan"}, {"density", fmt::format("{:.0f} kg/m³", top.density), "", "your plan"},
-                          {"yield stress that holds it", fmt::format("{:.1f} Pa", setting::grainHoldsAt(top.grain.value, top.density)), "", "computed"}, physics("staticYield", lib_.physics)},
-                         a.headline, "The moment within ×1.4; try one piece first.", "Toppings"};
+            a.working = {
+                "When a topping stays",
+                "a grain's weight, ρ g π d³/6, against the yield stress on the half of it that sinks in, τ₀ π d²/2;  "
+                "on a level face it floats at once;  the coat takes none once it no longer runs;  one close layer "
+                "weighs 0.82 · 2/3 d ρ a square metre",
+                {{"grain", length(top.grain.value), "", "your plan"},
+                 {"density", fmt::format("{:.0f} kg/m³", top.density), "", "your plan"},
+                 {"yield stress that holds it",
+                  fmt::format("{:.1f} Pa", setting::grainHoldsAt(top.grain.value, top.density)), "", "computed"},
+                 physics("staticYield", lib_.physics)},
+                a.headline,
+                "The moment within ×1.4; try one piece first.",
+                "Toppings"};
             out.push_back(std::move(a));
         }
         return out;
@@ -95,7 +126,8 @@ public:
                 const auto* c = d->usesChocolate() ? lib_.find(piece_.chocolateOf(*d)) : nullptr;
                 add(d->mass.value, c ? c->name : d->name.empty() ? "Decoration" : d->name);
             }
-            if (const auto* i = std::get_if<InsertStep>(&step); i && i->what != InsertStep::What::Piece) add(i->mass.value * i->each, i->name);
+            if (const auto* i = std::get_if<InsertStep>(&step); i && i->what != InsertStep::What::Piece)
+                add(i->mass.value * i->each, i->name);
         }
         if (beside <= 0) return std::nullopt;
         Answer a;
@@ -105,7 +137,12 @@ public:
         a.headline = mass(kg);
         a.after = "in all, without its filling";
         a.sentence = fmt::format("{} of chocolate, {}.", parts.front().value, words);
-        a.working = {"One piece in all", "chocolate + lid + toppings + decoration + what stands in it", parts, a.headline, "Fillings are told by volume.", "Making"};
+        a.working = {"One piece in all",
+                     "chocolate + lid + toppings + decoration + what stands in it",
+                     parts,
+                     a.headline,
+                     "Fillings are told by volume.",
+                     "Making"};
         return a;
     }
 
@@ -115,17 +152,26 @@ public:
         for (const auto& step : piece_.making) {
             const auto* in = std::get_if<InsertStep>(&step);
             if (!in || in->what != InsertStep::What::Piece) continue;
-            const auto other = std::find_if(plan_.pieces.begin(), plan_.pieces.end(), [&](const Piece& p) { return p.id == in->piece; });
+            const auto other = std::find_if(plan_.pieces.begin(), plan_.pieces.end(),
+                                            [&](const Piece& p) { return p.id == in->piece; });
             if (other == plan_.pieces.end()) continue;
             const int need = in->each * piece_.count;
             Answer a;
             a.id = "stands-in/" + other->id;
             a.figure = {double(need), double(need), double(need), Dimension::Count};
             a.headline = std::to_string(need);
-            a.after = lower(need == 1 ? other->name : plural(other->name)) + " to stand in " + (piece_.count == 1 ? "it" : "them");
+            a.after = lower(need == 1 ? other->name : plural(other->name)) + " to stand in " +
+                      (piece_.count == 1 ? "it" : "them");
             a.tone = need > other->count ? Tone::Weak : Tone::Plain;
-            a.sentence = need > other->count ? fmt::format("Only {} {} planned: make {} more.", other->count, other->count == 1 ? "is" : "are", need - other->count) : "They are made and set before they go in.";
-            a.working = {"What stands in it", "so many in each times how many pieces", {{"in each", std::to_string(in->each), "", "your plan"}}, a.headline, "", "Making"};
+            a.sentence = need > other->count ? fmt::format("Only {} {} planned: make {} more.", other->count,
+                                                           other->count == 1 ? "is" : "are", need - other->count)
+                                             : "They are made and set before they go in.";
+            a.working = {"What stands in it",
+                         "so many in each times how many pieces",
+                         {{"in each", std::to_string(in->each), "", "your plan"}},
+                         a.headline,
+                         "",
+                         "Making"};
             out.push_back(std::move(a));
         }
         return out;
@@ -137,25 +183,40 @@ public:
             const auto* s = std::get_if<ServeStep>(&step);
             if (!s) continue;
             Answer a;
-            a.working = {"Serving", "grams of chocolate over the litres it melts in;  amounts times how many", {}, "", "As strong as each likes it.", "Making"};
+            a.working = {"Serving",
+                         "grams of chocolate over the litres it melts in;  amounts times how many",
+                         {},
+                         "",
+                         "As strong as each likes it.",
+                         "Making"};
             if (s->how == ServeStep::How::Drink && s->amount.value > 0) {
-                const double perLitre = known_.made->mass / (s->amount.value * 1e3), low = lib_.usual("drinkWeak"), high = lib_.usual("drinkStrong");
+                const double perLitre = known_.made->mass / (s->amount.value * 1e3), low = lib_.usual("drinkWeak"),
+                             high = lib_.usual("drinkStrong");
                 a.id = "drink";
                 a.figure = {perLitre, perLitre, perLitre, Dimension::Mass};
                 a.headline = mass(known_.made->mass);
                 a.after = fmt::format("of chocolate in {}", volume(s->amount.value));
                 a.tone = perLitre < low || perLitre > high ? Tone::Weak : Tone::Good;
-                a.sentence = perLitre < low    ? fmt::format("That is thin: {} of {} make a full drink of it.", volume(known_.made->mass / low * 1e-3), s->name.empty() ? "milk" : lower(s->name))
-                             : perLitre > high ? fmt::format("That is thick: it takes {} of {}.", volume(known_.made->mass / high * 1e-3), s->name.empty() ? "milk" : lower(s->name))
-                                               : fmt::format("Pour it on hot, and stir until it has melted; {} for all.", volume(s->amount.value * piece_.count));
-                a.working.inputs = {{"chocolate", mass(known_.made->mass), "", "computed"}, constant("a full drink, kg a litre from", lib_.kitchen.at("drinkWeak")), constant("to", lib_.kitchen.at("drinkStrong"))};
+                a.sentence =
+                    perLitre < low
+                        ? fmt::format("That is thin: {} of {} make a full drink of it.",
+                                      volume(known_.made->mass / low * 1e-3), s->name.empty() ? "milk" : lower(s->name))
+                    : perLitre > high
+                        ? fmt::format("That is thick: it takes {} of {}.", volume(known_.made->mass / high * 1e-3),
+                                      s->name.empty() ? "milk" : lower(s->name))
+                        : fmt::format("Pour it on hot, and stir until it has melted; {} for all.",
+                                      volume(s->amount.value * piece_.count));
+                a.working.inputs = {{"chocolate", mass(known_.made->mass), "", "computed"},
+                                    constant("a full drink, kg a litre from", lib_.kitchen.at("drinkWeak")),
+                                    constant("to", lib_.kitchen.at("drinkStrong"))};
             } else if (s->how == ServeStep::How::Sauce && s->amount.value > 0) {
                 a.id = "sauce";
                 const double all = s->amount.value * piece_.count;
                 a.figure = {all, all, all, Dimension::Volume};
                 a.headline = volume(all);
                 a.after = (s->name.empty() ? std::string("sauce") : lower(s->name)) + " for all";
-                a.sentence = fmt::format("{} over each. A warm sauce melts what it runs over: pour it at the table.", volume(s->amount.value));
+                a.sentence = fmt::format("{} over each. A warm sauce melts what it runs over: pour it at the table.",
+                                         volume(s->amount.value));
             } else {
                 continue;
             }
@@ -174,7 +235,8 @@ private:
         if (when == TopStep::When::Glued) {  // one by one is done when all else is
             Step moved = way.changed.making[step];
             way.changed.making.erase(way.changed.making.begin() + static_cast<std::ptrdiff_t>(step));
-            way.changed.making.insert(way.changed.making.begin() + static_cast<std::ptrdiff_t>(way.changed.usualPlace(moved)), moved);
+            way.changed.making.insert(
+                way.changed.making.begin() + static_cast<std::ptrdiff_t>(way.changed.usualPlace(moved)), moved);
         }
         way.enough = way.order = true;
         return way;
@@ -187,7 +249,8 @@ private:
 
 }  // namespace
 
-std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known) {
+std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                const PieceAnswers& known) {
     const StepTeller t(piece, plan, lib, known);
     std::vector<Answer> out = t.order();
     for (auto list : {t.toppings(), t.pieces(), t.served()})

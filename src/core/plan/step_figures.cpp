@@ -11,11 +11,11 @@ namespace {
 
 /// The pot it is dipped in; a problem where none takes it.
 void addBath(const Piece& piece, const material::Library& lib, PieceAnswers& a) {
-    if (!piece.overBalloon() || !std::ranges::any_of(piece.coats(), [](const auto& c) { return c.way == coat::Way::Dip; })) return;
-    if (const auto bath = piece.bath(lib))
-        a.bath = *bath;
-    else
-        a.problems.push_back({bath.error().sentence, "pieces/" + piece.id + "/pot"});
+    if (!piece.overBalloon() ||
+        !std::ranges::any_of(piece.coats(), [](const auto& c) { return c.way == coat::Way::Dip; }))
+        return;
+    if (const auto bath = piece.bath(lib)) a.bath = *bath;
+    else a.problems.push_back({bath.error().sentence, "pieces/" + piece.id + "/pot"});
 }
 
 void addFillings(const Piece& piece, PieceAnswers& a) {
@@ -32,12 +32,14 @@ void addFillings(const Piece& piece, PieceAnswers& a) {
     const LidStep* lid = piece.lid();
     if (a.fills.empty() || !lid || lid->depth.value <= 0) return;
     const double v = along ? volumeAtLevel(made, a.fillLevel + lid->depth.value) - a.fillEach
-                           : made.capacity / std::max(1e-3, made.box.size().z) * lid->depth.value;  // of a part on the average of its height
+                           : made.capacity / std::max(1e-3, made.box.size().z) *
+                                 lid->depth.value;  // of a part on the average of its height
     a.capMass = std::isfinite(v) ? std::max(0.0, v) * a.coating.densitySolid : 0;
 }
 
 /// The film of a coat at its typical place, as it is fresh.
-setting::Cast filmOf(const Piece& piece, const Made& made, size_t coat, const Plan& plan, const material::Library& lib, const material::Coating& own) {
+setting::Cast filmOf(const Piece& piece, const Made& made, size_t coat, const Plan& plan, const material::Library& lib,
+                     const material::Coating& own) {
     setting::Wall wall;
     const double toMelt = own.densitySolid / own.densityMelt;
     for (size_t k = 0; k < coat; ++k) wall.shell += made.wall->coats[k].mean;
@@ -51,7 +53,7 @@ setting::Cast filmOf(const Piece& piece, const Made& made, size_t coat, const Pl
 
 void addToppings(const Piece& piece, const Plan& plan, const material::Library& lib, PieceAnswers& a) {
     const Made& made = *a.made;
-    size_t coat = 0;         // of the step under it, one more than its number
+    size_t coat = 0;  // of the step under it, one more than its number
     const CastStep* cast = nullptr;
     bool inside = false;
     for (size_t i = 0; i < piece.making.size(); ++i) {
@@ -70,13 +72,18 @@ void addToppings(const Piece& piece, const Plan& plan, const material::Library& 
         } else if (inside) {
             out.from = 0;
             out.cover = std::nan("");
-        } else if (cast || !made.wall || coat == 0) {  // on a level face it floats: from the begin until the face takes none
+        } else if (cast || !made.wall ||
+                   coat == 0) {  // on a level face it floats: from the begin until the face takes none
             out.from = 0;
             out.to = made.setting.lock;
         } else {
             const auto own = coatingOf(piece, piece.coats()[coat - 1].chocolate, plan, lib);
-            const heat::CrystalLaw law = heat::CrystalLaw(*own, lib.physics).keeping(material::temperKept(*own, piece.coats()[coat - 1].temperature.value));
-            out.from = setting::grainHoldsAfter(d, t->density, filmOf(piece, made, coat - 1, plan, lib, *own), *own, law, stayIn(coat::Place::Table, 0, plan, lib), lib.physical("staticYield"));
+            const heat::CrystalLaw law =
+                heat::CrystalLaw(*own, lib.physics)
+                    .keeping(material::temperKept(*own, piece.coats()[coat - 1].temperature.value));
+            out.from =
+                setting::grainHoldsAfter(d, t->density, filmOf(piece, made, coat - 1, plan, lib, *own), *own, law,
+                                         stayIn(coat::Place::Table, 0, plan, lib), lib.physical("staticYield"));
             out.to = made.wall->setting[coat - 1].lock;
             if (out.from > out.to) out.from = std::nan("");
         }

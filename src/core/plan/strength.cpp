@@ -18,13 +18,14 @@ namespace {
 using form::Vec3;
 using shell::Freedoms;
 
-constexpr double kRimBand = 0.015;    // m below a rim that a brush goes round
+constexpr double kRimBand = 0.015;             // m below a rim that a brush goes round
 constexpr double kNinety = 3.289707253902945;  // width of the 5–95 % range in standard deviations
-constexpr double kSeen = 5e-5;        // m: a smaller sag is not worth a word
+constexpr double kSeen = 5e-5;                 // m: a smaller sag is not worth a word
 constexpr double kWeakMargin = 1.5, kEasyMargin = 8;
-constexpr double kFew = 0.02, kSome = 0.1;  // share that cracks, averaged over what is not known: hardly any; now and then
+constexpr double kFew = 0.02,
+                 kSome = 0.1;  // share that cracks, averaged over what is not known: hardly any; now and then
 constexpr double kSauce = 60, kSauceFilm = 300;  // °C and W/m²K of a hot sauce poured over (judgement)
-constexpr double kGivesWay = 28;      // °C at which next to nothing of the strength is left
+constexpr double kGivesWay = 28;                 // °C at which next to nothing of the strength is left
 
 /// Judged by its energy: whether it breaks is what is asked, not feared.
 bool isBlow(const std::string& id) { return id == "tap" || id == "blow" || id == "drop"; }
@@ -33,12 +34,14 @@ std::string ratio(double v) { return v >= 10 ? fmt::format("{:.0f}", v) : fmt::f
 
 class Reckoner {
 public:
-    Reckoner(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, StrengthWall wall, const ChocolateStrength& chocolate)
+    Reckoner(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a,
+             StrengthWall wall, const ChocolateStrength& chocolate)
         : piece_(piece), plan_(plan), lib_(lib), a_(a), w_(std::move(wall)), chocolate_(chocolate) {}
 
     tl::expected<void, Problem> factor(std::shared_ptr<const shell::Structure> structure, std::stop_token stop) {
         w_.model.material = {chocolate_.young, lib_.strong("poisson"), a_.coating.densitySolid};
-        auto built = shell::System::build(w_.model, shell::sixFreedoms(w_.model, w_.ties), w_.ties, {}, std::move(structure), stop);
+        auto built = shell::System::build(w_.model, shell::sixFreedoms(w_.model, w_.ties), w_.ties, {},
+                                          std::move(structure), stop);
         if (!built) return tl::unexpected(built.error());
         system_.emplace(std::move(*built));
         faces_ = shell::faces(w_.model);
@@ -49,11 +52,11 @@ public:
     struct Job {
         LoadCase words;
         Freedoms load;
-        double share = 1;       // of the strength at 20 °C
-        double softer = 1;      // after its hours
-        double energy = 1;      // J of a blow for each unit of its load
-        double times = 1;       // of the strength, for how long it lasts and how early it comes
-        double spread = 0;      // of the logarithm of its load: its range
+        double share = 1;   // of the strength at 20 °C
+        double softer = 1;  // after its hours
+        double energy = 1;  // J of a blow for each unit of its load
+        double times = 1;   // of the strength, for how long it lasts and how early it comes
+        double spread = 0;  // of the logarithm of its load: its range
         bool buckling = false;
     };
 
@@ -64,7 +67,8 @@ public:
         const auto shifts = system_->solve(loads);
         std::vector<LoadCase> out(jobs.size());
         const auto judge = [&](size_t first) {
-            for (size_t i = first; i < jobs.size() && !stop.stop_requested(); i += 2) out[i] = judged(jobs[i], shifts[i]);
+            for (size_t i = first; i < jobs.size() && !stop.stop_requested(); i += 2)
+                out[i] = judged(jobs[i], shifts[i]);
         };
         std::jthread other([&] { judge(1); });
         judge(0);
@@ -74,7 +78,8 @@ public:
                 if (jobs[i].buckling) giveWay(out[i], jobs[i], shifts[i], stop);
         for (size_t i = 0; i < out.size();) {  // a blow where it does most: one of a kind is told
             const auto same = [&](const LoadCase& c) { return c.id == out[i].id && c.margin < out[i].margin; };
-            const bool weaker = isBlow(out[i].id) && (std::any_of(out.begin(), out.end(), same) || (i > 0 && out[i - 1].id == out[i].id));
+            const bool weaker = isBlow(out[i].id) &&
+                                (std::any_of(out.begin(), out.end(), same) || (i > 0 && out[i - 1].id == out[i].id));
             if (weaker) {
                 out.erase(out.begin() + static_cast<std::ptrdiff_t>(i));
                 jobs.erase(jobs.begin() + static_cast<std::ptrdiff_t>(i));
@@ -96,19 +101,25 @@ private:
         return it != piece_.loads.end() ? it->second : Measure(usualLoad(lib_, id));
     }
     bool loose() const { return piece_.fill() && !fillsPerishable(piece_, plan_); }
-    double fillingMass() const { return w_.fill * (loose() ? lib_.strong("sweetsDensity") : lib_.strong("fillingDensity")); }
+    double fillingMass() const {
+        return w_.fill * (loose() ? lib_.strong("sweetsDensity") : lib_.strong("fillingDensity"));
+    }
     /// What the table, or the hand, gives back.
     void onFoot(Freedoms& load) {
         if (w_.stands && w_.feet.size() >= 3) {
             if (!foot_) {
                 std::vector<shell::Pad> pads;
-                for (const int i : w_.feet) pads.push_back(shell::pad(w_.model, w_.model.points[static_cast<size_t>(i)], lib_.strong("footPad")));
+                for (const int i : w_.feet)
+                    pads.push_back(
+                        shell::pad(w_.model, w_.model.points[static_cast<size_t>(i)], lib_.strong("footPad")));
                 foot_.emplace(*system_, std::move(pads));
             }
             const auto contact = foot_->rest(load);
-            for (size_t i = 0; contact.stands && i < contact.force.size(); ++i) shell::addForce(foot_->candidates()[i], {0, 0, contact.force[i]}, load);
+            for (size_t i = 0; contact.stands && i < contact.force.size(); ++i)
+                shell::addForce(foot_->candidates()[i], {0, 0, contact.force[i]}, load);
         }
-        shell::balance(w_.model, w_.hold, load);  // a hand; on a foot nothing is left to balance but rounding and what slides
+        shell::balance(w_.model, w_.hold,
+                       load);  // a hand; on a foot nothing is left to balance but rounding and what slides
     }
     /// Weight of the wall, and what it holds.
     Freedoms carried(double times) const {
@@ -119,9 +130,11 @@ private:
         if (std::isfinite(w_.level) && w_.level > w_.low) {
             Freedoms liquid = shell::noLoad(w_.model);
             if (loose())
-                shell::addGrains(w_.model, {lib_.strong("sweetsDensity"), w_.level, across(), lib_.strong("sweetsFriction"), lib_.strong("sweetsAside")}, liquid, w_.wet);
-            else
-                shell::addLiquid(w_.model, 1000, w_.level, true, liquid, w_.wet);
+                shell::addGrains(w_.model,
+                                 {lib_.strong("sweetsDensity"), w_.level, across(), lib_.strong("sweetsFriction"),
+                                  lib_.strong("sweetsAside")},
+                                 liquid, w_.wet);
+            else shell::addLiquid(w_.model, 1000, w_.level, true, liquid, w_.wet);
             const double lifts = -shell::resultant(w_.model, liquid).force.z;
             if (lifts > 0)  // facets and the wall's middle are not the former: its weight is what is poured in
                 for (size_t i = 0; i < f.size(); ++i) f[i] += liquid[i] * weight / lifts;
@@ -162,7 +175,8 @@ private:
         if (w_.open)
             for (const int i : w_.rim) consider(i, 0);
         else
-            for (size_t i = 0; i < w_.model.points.size(); ++i) consider(static_cast<int>(i), 4 * std::abs(w_.model.points[i].z - height));
+            for (size_t i = 0; i < w_.model.points.size(); ++i)
+                consider(static_cast<int>(i), 4 * std::abs(w_.model.points[i].z - height));
         return best;
     }
     /// Place on the wall at a share of its height, at an angle.
@@ -171,7 +185,8 @@ private:
         Vec3 best{0, 0, height};
         double most = -1e300;
         for (const auto& p : w_.model.points) {
-            const double along = p.x * std::cos(angle) + p.y * std::sin(angle) - std::abs(p.x * std::sin(angle) - p.y * std::cos(angle)) - 4 * std::abs(p.z - height);
+            const double along = p.x * std::cos(angle) + p.y * std::sin(angle) -
+                                 std::abs(p.x * std::sin(angle) - p.y * std::cos(angle)) - 4 * std::abs(p.z - height);
             if (along > most) {
                 most = along;
                 best = p;
@@ -191,7 +206,8 @@ private:
     std::vector<RimCorner> rimLine() const {
         const auto at = [&](int i) -> const Vec3& { return w_.model.points[static_cast<size_t>(i)]; };
         std::vector<int> ring = w_.rim;
-        std::sort(ring.begin(), ring.end(), [&](int a, int b) { return std::atan2(at(a).y, at(a).x) < std::atan2(at(b).y, at(b).x); });
+        std::sort(ring.begin(), ring.end(),
+                  [&](int a, int b) { return std::atan2(at(a).y, at(a).x) < std::atan2(at(b).y, at(b).x); });
         std::vector<RimCorner> out;
         for (size_t k = 0; k < ring.size(); ++k) {
             const Vec3 before = at(ring[(k + ring.size() - 1) % ring.size()]), after = at(ring[(k + 1) % ring.size()]);
@@ -199,7 +215,8 @@ private:
         }
         return out;
     }
-    /// Pulls a quarter of the rim inwards, strongest in its middle: `most` cos² N a metre (outwards below 0). @returns the whole pull
+    /// Pulls a quarter of the rim inwards, strongest in its middle: `most` cos² N a metre (outwards below 0). @returns
+    /// the whole pull
     Vec3 quarter(Job& j, const std::vector<RimCorner>& line, double most) const {
         Vec3 sum;
         const Vec3 towards = grip(0.3);
@@ -208,14 +225,16 @@ private:
             const Vec3& at = w_.model.points[static_cast<size_t>(r.corner)];
             const double angle = std::remainder(std::atan2(at.y, at.x) - from, 2 * M_PI);
             if (std::abs(angle) > M_PI / 4) continue;
-            const Vec3 pull = form::unit(Vec3{-towards.x, -towards.y, 0}) * (most * std::pow(std::cos(2 * angle), 2) * r.length);
+            const Vec3 pull =
+                form::unit(Vec3{-towards.x, -towards.y, 0}) * (most * std::pow(std::cos(2 * angle), 2) * r.length);
             shell::addForce({{r.corner, 1.0}}, pull, j.load);
             sum += pull;
         }
         return sum;
     }
     /// @param seconds it lasts @param range name of the load's constant, whose range counts; null: its weight alone
-    Job job(const char* id, const char* title, double celsius, Freedoms load, double seconds, const char* range = nullptr) const {
+    Job job(const char* id, const char* title, double celsius, Freedoms load, double seconds,
+            const char* range = nullptr) const {
         Job j;
         j.words.id = id;
         j.words.title = title;
@@ -265,14 +284,17 @@ private:
         const auto& m = w_.model;
         const double room = plan_.kitchen.room.value, finger = lib_.strong("fingerPad"), palm = lib_.strong("palmPad");
         const auto place = piece_.coats().empty() ? coat::Place::Fridge : piece_.coats().back().place;
-        const double cold = std::min(room, place == coat::Place::Table ? room : plan_.kitchen.fridge.value + 4);  // it warms a little in the hand
+        const double cold = std::min(room, place == coat::Place::Table
+                                               ? room
+                                               : plan_.kitchen.fridge.value + 4);  // it warms a little in the hand
         const auto& how = piece_.handling;
         const double lifting = lib_.strong("secondsLift");
         if (w_.open && w_.rimUp) {
             const bool balloon = piece_.overBalloon();
             const auto line = rimLine();
             {
-                Job j = job("peel", balloon ? "Balloon peeled off slowly" : "Taken out of its mold", cold, shell::noLoad(m), lib_.strong("secondsPeel"), "peelLine");
+                Job j = job("peel", balloon ? "Balloon peeled off slowly" : "Taken out of its mold", cold,
+                            shell::noLoad(m), lib_.strong("secondsPeel"), "peelLine");
                 changeable(j, "N/m");
                 j.times *= early();
                 const double most = own("peel") * (balloon && !how.oil ? lib_.strong("peelDry") : 1);
@@ -283,7 +305,8 @@ private:
                 out.push_back(std::move(j));
             }
             if (balloon) {
-                Job j = job("at-once", "The balloon is let go at once", cold, shell::noLoad(m), lib_.strong("secondsBurst"), "burstLine");
+                Job j = job("at-once", "The balloon is let go at once", cold, shell::noLoad(m),
+                            lib_.strong("secondsBurst"), "burstLine");
                 changeable(j, "N/m");
                 j.times *= early();
                 const Vec3 last = quarter(j, line, own("at-once"));  // it lets go on one side and tears at the other
@@ -298,7 +321,9 @@ private:
             double broadest = 0;
             for (const auto& p : m.points) broadest = std::max(broadest, std::hypot(p.x, p.y));
             const auto lift = liftOf(piece_, 2 * broadest, w_.open);
-            const double press = std::max(lib_.strong("squeezeLeast"), piece_.loads.contains("fingers") ? own("fingers") : lib_.strong("squeeze") * emptyWeight());
+            const double press =
+                std::max(lib_.strong("squeezeLeast"),
+                         piece_.loads.contains("fingers") ? own("fingers") : lib_.strong("squeeze") * emptyWeight());
             const auto gripped = [&](const char* id, const char* title, bool chosen) {
                 Job j = job(id, title, cold, shell::noLoad(m), lifting, "squeeze");
                 j.words.chosen = chosen;
@@ -307,7 +332,8 @@ private:
             };
             {
                 Job j = gripped("hand", "Lifted with a hand round it", lift == Handling::Lift::Hand);
-                for (const double angle : {0.0, 0.85 * M_PI, M_PI, 1.15 * M_PI}) {  // a thumb, and fingers across from it
+                for (const double angle :
+                     {0.0, 0.85 * M_PI, M_PI, 1.15 * M_PI}) {  // a thumb, and fingers across from it
                     const Vec3 at = around(angle, 0.5);
                     push(j, at, palm, form::unit(Vec3{-at.x, -at.y, 0}) * (angle == 0 ? press : press / 3));
                 }
@@ -315,7 +341,9 @@ private:
                 out.push_back(std::move(j));
             }
             {
-                Job j = gripped("fingers", w_.open ? "Lifted with two fingers across its rim" : "Picked up with two fingers", lift == Handling::Lift::Fingers);
+                Job j = gripped("fingers",
+                                w_.open ? "Lifted with two fingers across its rim" : "Picked up with two fingers",
+                                lift == Handling::Lift::Fingers);
                 for (const double angle : {0.0, M_PI}) {
                     const Vec3 at = grip(angle);
                     push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0}) * press);
@@ -334,7 +362,11 @@ private:
         }
         const bool filled = w_.fill > 0;
         if (!w_.hung) {
-            Job j = job("stands", !w_.stands ? "Held in a hand" : filled ? "Stands, filled" : "Stands by itself", room, carried(1), 1);
+            Job j = job("stands",
+                        !w_.stands ? "Held in a hand"
+                        : filled   ? "Stands, filled"
+                                   : "Stands by itself",
+                        room, carried(1), 1);
             const double weight = -shell::resultant(m, j.load).force.z;
             onFoot(j.load);
             j.words.arrows.push_back({{0, 0, w_.low}, {0, 0, weight}});
@@ -352,10 +384,12 @@ private:
             out.push_back(std::move(j));
         }
         if (!w_.hung) {
-            Job j = job("bump", "A bump while it is carried", room, carried(1 + own("bump")), lib_.strong("secondsBump"), "bumpDown");
+            Job j = job("bump", "A bump while it is carried", room, carried(1 + own("bump")),
+                        lib_.strong("secondsBump"), "bumpDown");
             const double weight = -shell::resultant(m, j.load).force.z / (1 + own("bump"));
             shell::addBody(m, {kGravity * lib_.strong("bumpAside"), 0, 0}, j.load);
-            j.words.arrows.push_back({{0, 0, 0.5 * (w_.low + w_.high)}, {weight * lib_.strong("bumpAside"), 0, -weight * own("bump")}});
+            j.words.arrows.push_back(
+                {{0, 0, 0.5 * (w_.low + w_.high)}, {weight * lib_.strong("bumpAside"), 0, -weight * own("bump")}});
             shell::balance(m, w_.hold, j.load);
             changeable(j, "g");
             out.push_back(std::move(j));
@@ -364,7 +398,8 @@ private:
             Job j = job("on-top", "Something stands on its rim", room, carried(1), 30);
             const double each = own("on-top") * kGravity / double(w_.rim.size());
             for (const int i : w_.rim) j.load[6 * static_cast<size_t>(i) + 2] -= each;
-            for (const double angle : {0.0, M_PI / 2, M_PI, 1.5 * M_PI}) j.words.arrows.push_back({grip(angle), {0, 0, -0.25 * own("on-top") * kGravity}});
+            for (const double angle : {0.0, M_PI / 2, M_PI, 1.5 * M_PI})
+                j.words.arrows.push_back({grip(angle), {0, 0, -0.25 * own("on-top") * kGravity}});
             onFoot(j.load);
             changeable(j, "kg");
             j.buckling = true;
@@ -376,9 +411,9 @@ private:
             for (const auto& p : m.points) broadest = std::max(broadest, std::hypot(p.x, p.y));
             Vec3 top{0, 0, -1e300};  // in its middle, not on something that sticks out
             for (const auto& p : m.points)
-                if (std::hypot(p.x, p.y) > 0.3 * broadest)
-                    continue;
-                else if (p.z > top.z + 1e-6 || (p.z > top.z - 1e-6 && std::hypot(p.x, p.y) < std::hypot(top.x, top.y))) top = p;
+                if (std::hypot(p.x, p.y) > 0.3 * broadest) continue;
+                else if (p.z > top.z + 1e-6 || (p.z > top.z - 1e-6 && std::hypot(p.x, p.y) < std::hypot(top.x, top.y)))
+                    top = p;
             push(j, top, palm, {0, 0, -own("on-top") * kGravity});
             onFoot(j.load);
             changeable(j, "kg");
@@ -404,10 +439,21 @@ private:
             }
             for (const std::string id : {"tap", "blow", "drop"}) {
                 const bool drop = id == "drop";
-                for (const bool pole : {false, true}) {  // beside the seam, where one strikes, and on the pole: the weaker counts
-                    Job j = job(id.c_str(), id == "tap" ? "A child's tap" : id == "blow" ? "A good blow" : "Set down hard", room, shell::noLoad(m), lib_.strong("secondsBlow"), id == "tap" ? "tap" : id == "blow" ? "blow" : "dropCm");
-                    const Vec3 at = drop ? (pole ? Vec3{0, 0, w_.low} : around(0, 0.1)) : pole ? Vec3{0, 0, w_.high} : grip(0, 0.35);
-                    push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0.5 * (w_.low + w_.high) - at.z}));  // 1 N: its energy follows
+                for (const bool pole :
+                     {false, true}) {  // beside the seam, where one strikes, and on the pole: the weaker counts
+                    Job j = job(id.c_str(),
+                                id == "tap"    ? "A child's tap"
+                                : id == "blow" ? "A good blow"
+                                               : "Set down hard",
+                                room, shell::noLoad(m), lib_.strong("secondsBlow"),
+                                id == "tap"    ? "tap"
+                                : id == "blow" ? "blow"
+                                               : "dropCm");
+                    const Vec3 at = drop   ? (pole ? Vec3{0, 0, w_.low} : around(0, 0.1))
+                                    : pole ? Vec3{0, 0, w_.high}
+                                           : grip(0, 0.35);
+                    push(j, at, finger,
+                         form::unit(Vec3{-at.x, -at.y, 0.5 * (w_.low + w_.high) - at.z}));  // 1 N: its energy follows
                     shell::balance(m, everywhere(), j.load);  // a blow is over before anything but its own mass resists
                     changeable(j, drop ? "cm" : "J");
                     if (drop) j.energy = 0.01 * -shell::resultant(m, carried(1)).force.z;  // J a centimetre
@@ -460,7 +506,8 @@ private:
                 const auto at = static_cast<size_t>(faces_.place[k][i]);
                 for (const double side : {1.0, -1.0}) {
                     auto& s = c.stress[static_cast<size_t>(m.triangles[k][i])];
-                    s = std::max(s, static_cast<float>(shell::principal(f, stress.cornerMembrane[at] + side * stress.cornerBending[at])[0]));
+                    s = std::max(s, static_cast<float>(shell::principal(
+                                        f, stress.cornerMembrane[at] + side * stress.cornerBending[at])[0]));
                 }
             }
         }
@@ -469,7 +516,8 @@ private:
         double margin = v.margin, low = std::exp(-0.5 * kNinety * spread), high = std::exp(0.5 * kNinety * spread);
         c.cracks = v.cracks;
         c.average = shell::cracksOnAverage(v.equivalent, strong, spread);
-        if (isBlow(c.id)) {  // under 1 N: energy grows with the square of the force; a blow meets stiffer chocolate, and only a share of it bends the wall
+        if (isBlow(c.id)) {  // under 1 N: energy grows with the square of the force; a blow meets stiffer chocolate,
+                             // and only a share of it bends the wall
             double work = 0;
             for (size_t i = 0; i < u.size(); ++i) work += 0.5 * u[i] * j.load[i];
             work /= j.times * j.share * lib_.strong("blowShare");
@@ -503,12 +551,21 @@ private:
         const std::string opens = c.outer ? "on the outside" : "on the inside";
         if (isBlow(c.id)) {
             c.tone = Tone::Plain;
-            c.headline = c.average > 0.8 ? "breaks it" : c.average > 0.5 ? "may break it" : c.average > 0.1 ? "may crack it" : "does not break it";
+            c.headline = c.average > 0.8   ? "breaks it"
+                         : c.average > 0.5 ? "may break it"
+                         : c.average > 0.1 ? "may crack it"
+                                           : "does not break it";
             const double given = c.load.value * energy;
             if (c.id == "drop")
-                c.sentence = fmt::format("A fall of about {:.2g} cm breaks every other one, likely {:.1g} to {:.1g}, with what is in it. On a cloth it falls from higher.", c.margin * c.load.value, c.low * c.load.value, c.high * c.load.value);
+                c.sentence = fmt::format(
+                    "A fall of about {:.2g} cm breaks every other one, likely {:.1g} to {:.1g}, with what is in it. On "
+                    "a cloth it falls from higher.",
+                    c.margin * c.load.value, c.low * c.load.value, c.high * c.load.value);
             else
-                c.sentence = fmt::format("It takes about {:.2g} J, likely {:.1g} to {:.1g}, where it is struck; this blow has {:.2g} J. Pieces fly: cover it with a cloth, and shield eyes.", c.margin * given, c.low * given, c.high * given, given);
+                c.sentence = fmt::format(
+                    "It takes about {:.2g} J, likely {:.1g} to {:.1g}, where it is struck; this blow has {:.2g} J. "
+                    "Pieces fly: cover it with a cloth, and shield eyes.",
+                    c.margin * given, c.low * given, c.high * given, given);
             return;
         }
         if (!std::isfinite(c.margin) || c.margin > 100) {
@@ -518,16 +575,25 @@ private:
             return;
         }
         c.tone = c.average <= kFew ? Tone::Good : c.average <= kSome ? Tone::Plain : Tone::Weak;
-        c.headline = c.margin >= kEasyMargin ? "holds easily" : c.margin >= 1 ? fmt::format("holds {} times", ratio(c.margin)) : "likely cracks";
+        c.headline = c.margin >= kEasyMargin ? "holds easily"
+                     : c.margin >= 1         ? fmt::format("holds {} times", ratio(c.margin))
+                                             : "likely cracks";
         const bool sideways = std::isfinite(c.buckles) && c.buckles <= c.margin * 1.0001;
-        c.sentence = sideways ? fmt::format("The wall gives way sideways at {} times this load", ratio(c.margin)) : fmt::format("One in twenty cracks at {} times this load", ratio(c.margin));
+        c.sentence = sideways ? fmt::format("The wall gives way sideways at {} times this load", ratio(c.margin))
+                              : fmt::format("One in twenty cracks at {} times this load", ratio(c.margin));
         c.sentence += fmt::format(", likely {} to {}. ", ratio(c.low), ratio(c.high));
-        if (!sideways) c.sentence += w_.compound ? fmt::format("It would open {}.", c.place) : fmt::format("It would open {} {}.", c.place, opens);
-        if (c.unit == "h" && c.sag > kSeen) c.sentence += fmt::format(" In {} it sags by {}.", format(3600 * c.load.value, Dimension::Duration, plan_.units), format(c.sag, Dimension::Length, plan_.units, Detail::Fine));
-        if (c.average > 0.9)
-            c.sentence += " As it is, hardly one survives.";
+        if (!sideways)
+            c.sentence += w_.compound ? fmt::format("It would open {}.", c.place)
+                                      : fmt::format("It would open {} {}.", c.place, opens);
+        if (c.unit == "h" && c.sag > kSeen)
+            c.sentence +=
+                fmt::format(" In {} it sags by {}.", format(3600 * c.load.value, Dimension::Duration, plan_.units),
+                            format(c.sag, Dimension::Length, plan_.units, Detail::Fine));
+        if (c.average > 0.9) c.sentence += " As it is, hardly one survives.";
         else if (c.average > 0.02)
-            c.sentence += c.average > 0.25 ? fmt::format(" As it is, {} in 10 crack.", std::lround(10 * c.average)) : fmt::format(" As it is, about 1 in {} cracks.", std::lround(1 / c.average));
+            c.sentence += c.average > 0.25
+                              ? fmt::format(" As it is, {} in 10 crack.", std::lround(10 * c.average))
+                              : fmt::format(" As it is, about 1 in {} cracks.", std::lround(1 / c.average));
     }
 
     const Piece& piece_;
@@ -541,7 +607,8 @@ private:
     shell::Faces faces_;
 };
 
-/// Seconds until a hot sauce has softened a wall through: what it takes up against what the sauce gives, in two layers of resistance.
+/// Seconds until a hot sauce has softened a wall through: what it takes up against what the sauce gives, in two layers
+/// of resistance.
 double sauceSeconds(const material::Coating& c, double wall, double from) {
     const double through = 1 / kSauceFilm + wall / (2 * c.conductivity);
     double t = 0;
@@ -586,7 +653,8 @@ void judgeWays(std::vector<LoadCase>& cases) {
 
 }  // namespace
 
-StrengthStage strength(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, const StrengthOptions& options, std::stop_token stop) {
+StrengthStage strength(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a,
+                       const StrengthOptions& options, std::stop_token stop) {
     const auto began = std::chrono::steady_clock::now();
     StrengthStage out;
     out.chocolate = strengthOf(plan, lib, piece.chocolate);
@@ -619,13 +687,19 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         c.margin = c.low = c.high = std::numeric_limits<double>::infinity();
         c.chosen = false;
         c.headline = fmt::format("gives way in {}", format(c.seconds, Dimension::Duration, plan.units));
-        c.sentence = fmt::format("A sauce of {} softens the wall through in about {}, likely {} to {}. Hot sauce burns: pour it at the table yourself.", format(kSauce, Dimension::Temperature, plan.units), format(c.seconds, Dimension::Duration, plan.units),
-                                 format(0.6 * c.seconds, Dimension::Duration, plan.units), format(1.8 * c.seconds, Dimension::Duration, plan.units));
+        c.sentence = fmt::format(
+            "A sauce of {} softens the wall through in about {}, likely {} to {}. Hot sauce burns: pour it at the "
+            "table yourself.",
+            format(kSauce, Dimension::Temperature, plan.units), format(c.seconds, Dimension::Duration, plan.units),
+            format(0.6 * c.seconds, Dimension::Duration, plan.units),
+            format(1.8 * c.seconds, Dimension::Duration, plan.units));
         c.stress.assign(out.mesh.points.size(), 0.f);
         c.shift.assign(out.mesh.points.size(), {});
         out.cases.push_back(std::move(c));
     }
-    if (options.ways && !out.cases.empty() && (out.cases[out.weakest].margin < kWeakMargin * 2 || out.cases[out.weakest].average > kSome) && !stop.stop_requested()) {
+    if (options.ways && !out.cases.empty() &&
+        (out.cases[out.weakest].margin < kWeakMargin * 2 || out.cases[out.weakest].average > kSome) &&
+        !stop.stop_requested()) {
         const std::string id = out.cases[out.weakest].id;
         const double density = a.coating.densitySolid, volume = volumeOf(before.model);
         const auto tried = [&](const std::string& title, StrengthWay::Does does, auto thicken) {
@@ -646,23 +720,29 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
                 if (near[i]) area += each[i];
             }
             if (area > 0)
-                tried(fmt::format("Brush {} more round the rim", format(StrengthWay::kBrushed, Dimension::Mass, plan.units)), StrengthWay::Does::BrushRim, [&](StrengthWall& w) {
-                    for (size_t i = 0; i < near.size(); ++i)
-                        if (near[i]) w.model.thickness[i] += StrengthWay::kBrushed / (density * area);
-                });
+                tried(fmt::format("Brush {} more round the rim",
+                                  format(StrengthWay::kBrushed, Dimension::Mass, plan.units)),
+                      StrengthWay::Does::BrushRim, [&](StrengthWall& w) {
+                          for (size_t i = 0; i < near.size(); ++i)
+                              if (near[i]) w.model.thickness[i] += StrengthWay::kBrushed / (density * area);
+                      });
         }
         if (before.compound && !before.toJoint.empty()) {
             const double scored = form::jointStrength(lib, form::kScored).value;
             if (scored > form::jointStrength(lib, form::choice(piece.shape, "glue")).value)
-                tried("Score the joints, glue on both sides", StrengthWay::Does::Score, [&](StrengthWall& w) { weaken(w, scored, lib.strong("weibull")); });
-            const double radius = StrengthWay::kRadius, within = 0.5 * radius;  // half of a round fillet's leg thickens both faces on the average
-            tried(fmt::format("A radius of {} at every joint", format(radius, Dimension::Length, plan.units)), StrengthWay::Does::Advice, [&](StrengthWall& w) {
-                for (size_t i = 0; i < w.toJoint.size(); ++i)
-                    if (w.toJoint[i] < radius) w.model.thickness[i] += within;
-            });
+                tried("Score the joints, glue on both sides", StrengthWay::Does::Score,
+                      [&](StrengthWall& w) { weaken(w, scored, lib.strong("weibull")); });
+            const double radius = StrengthWay::kRadius,
+                         within = 0.5 * radius;  // half of a round fillet's leg thickens both faces on the average
+            tried(fmt::format("A radius of {} at every joint", format(radius, Dimension::Length, plan.units)),
+                  StrengthWay::Does::Advice, [&](StrengthWall& w) {
+                      for (size_t i = 0; i < w.toJoint.size(); ++i)
+                          if (w.toJoint[i] < radius) w.model.thickness[i] += within;
+                  });
         }
         if (id == "handle") {
-            const auto handle = std::find(before.model.names.begin(), before.model.names.end(), "handle") - before.model.names.begin();
+            const auto handle =
+                std::find(before.model.names.begin(), before.model.names.end(), "handle") - before.model.names.begin();
             std::vector<bool> bar(before.model.points.size(), false);
             for (size_t k = 0; k < before.model.triangles.size(); ++k)
                 if (before.model.part[k] == handle)
@@ -676,17 +756,24 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         for (const double c : shell::cornerAreas(before.model)) area += c;
         const double mean = volume / std::max(1e-12, area);
         const double more = piece.coats().size() > 1 ? mean / double(piece.coats().size()) : 0.5 * mean;
-        tried(before.compound ? "Sheets and walls half as thick again" : "One more coat", before.compound ? StrengthWay::Does::Advice : StrengthWay::Does::Coat, [&](StrengthWall& w) {
-            for (auto& t : w.model.thickness) t += more;
-        });
+        tried(before.compound ? "Sheets and walls half as thick again" : "One more coat",
+              before.compound ? StrengthWay::Does::Advice : StrengthWay::Does::Coat, [&](StrengthWall& w) {
+                  for (auto& t : w.model.thickness) t += more;
+              });
         const auto& weak = out.cases[out.weakest];
         if (weak.id == "rim")
             for (const auto& c : out.cases)
                 if (c.id == "bump") out.ways.push_back({"Carry it by its base, even with a bump", c.margin, 0});
-        const double now = weak.id == "fingers" || weak.id == "peel" ? std::min(plan.kitchen.room.value, plan.kitchen.fridge.value + 4) : plan.kitchen.room.value;
-        if (now > plan.kitchen.fridge.value + 6) out.ways.push_back({"Chill it just before", weak.margin * firmness(lib, plan.kitchen.fridge.value + 4) / firmness(lib, now), 0});
-        if (weak.id == "fingers") out.ways.push_back({"Lift it from below, with the whole hand", std::numeric_limits<double>::infinity(), 0});
-        std::stable_sort(out.ways.begin(), out.ways.end(), [](const StrengthWay& x, const StrengthWay& y) { return x.margin > y.margin; });
+        const double now = weak.id == "fingers" || weak.id == "peel"
+                               ? std::min(plan.kitchen.room.value, plan.kitchen.fridge.value + 4)
+                               : plan.kitchen.room.value;
+        if (now > plan.kitchen.fridge.value + 6)
+            out.ways.push_back({"Chill it just before",
+                                weak.margin * firmness(lib, plan.kitchen.fridge.value + 4) / firmness(lib, now), 0});
+        if (weak.id == "fingers")
+            out.ways.push_back({"Lift it from below, with the whole hand", std::numeric_limits<double>::infinity(), 0});
+        std::stable_sort(out.ways.begin(), out.ways.end(),
+                         [](const StrengthWay& x, const StrengthWay& y) { return x.margin > y.margin; });
     }
     out.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
     return out;

@@ -7,7 +7,8 @@
 
 namespace uovo {
 
-void addBar(StrengthWall& w, const form::Pose& pose, double length, const std::function<form::Pose(double share)>& frame, const std::function<double(double share)>& radius) {
+void addBar(StrengthWall& w, const form::Pose& pose, double length,
+            const std::function<form::Pose(double share)>& frame, const std::function<double(double share)>& radius) {
     constexpr int kRound = 14;
     constexpr double kTube = 0.673893;  // √x of x² - x/2 + 1/48 = 0
     double mean = 0;
@@ -40,9 +41,9 @@ namespace {
 
 using form::Vec3;
 
-constexpr double kReach = 0.75;   // of both thicknesses: how far a part's edge may lie from the middle it is glued to
-constexpr double kGap = 5e-4;     // m besides
-constexpr int kSamples = 5;       // along a side of a triangle, to tell how much of it is glued
+constexpr double kReach = 0.75;  // of both thicknesses: how far a part's edge may lie from the middle it is glued to
+constexpr double kGap = 5e-4;    // m besides
+constexpr int kSamples = 5;      // along a side of a triangle, to tell how much of it is glued
 
 /// Place of a triangle that is nearest to a point.
 struct Nearest {
@@ -53,7 +54,8 @@ struct Nearest {
 
 Nearest nearest(const shell::Model& m, size_t k, const Vec3& p) {
     const auto& t = m.triangles[k];
-    const Vec3 a = m.points[static_cast<size_t>(t[0])], b = m.points[static_cast<size_t>(t[1])], c = m.points[static_cast<size_t>(t[2])];
+    const Vec3 a = m.points[static_cast<size_t>(t[0])], b = m.points[static_cast<size_t>(t[1])],
+               c = m.points[static_cast<size_t>(t[2])];
     const Vec3 ab = b - a, ac = c - a, n = form::cross(ab, ac);
     const double area = form::dot(n, n);
     const auto made = [&](double u, double v, double w) {
@@ -79,9 +81,11 @@ Nearest nearest(const shell::Model& m, size_t k, const Vec3& p) {
     return best;
 }
 
-/// Corners of a wall round a place with their shares, 1 - d²/r² over the area they stand for; from further round it where the net is coarser
-/// than that, and every so many of them where it is finer: a hold of a hundred corners makes the equations dense.
-shell::Pad patch(const shell::Model& m, const std::vector<int>& corners, const std::vector<double>& area, const Vec3& at, double radius, const form::Triangle& triangle, const std::array<double, 3>& share) {
+/// Corners of a wall round a place with their shares, 1 - d²/r² over the area they stand for; from further round it
+/// where the net is coarser than that, and every so many of them where it is finer: a hold of a hundred corners makes
+/// the equations dense.
+shell::Pad patch(const shell::Model& m, const std::vector<int>& corners, const std::vector<double>& area,
+                 const Vec3& at, double radius, const form::Triangle& triangle, const std::array<double, 3>& share) {
     constexpr size_t kLeast = 4;  // fewer corners would make the hold stiffer the coarser the net is
     constexpr size_t kMost = 16;
     shell::Pad out;
@@ -97,7 +101,10 @@ shell::Pad patch(const shell::Model& m, const std::vector<int>& corners, const s
         }
     }
     if (out.size() > kMost) {
-        std::stable_sort(out.begin(), out.end(), [&](const auto& a, const auto& b) { return form::length(m.points[static_cast<size_t>(a.first)] - at) < form::length(m.points[static_cast<size_t>(b.first)] - at); });
+        std::stable_sort(out.begin(), out.end(), [&](const auto& a, const auto& b) {
+            return form::length(m.points[static_cast<size_t>(a.first)] - at) <
+                   form::length(m.points[static_cast<size_t>(b.first)] - at);
+        });
         const double stride = double(out.size()) / kMost;
         shell::Pad kept;
         all = 0;
@@ -122,7 +129,9 @@ bool addPlate(StrengthWall& w, const form::Item& item, double thickness) {
     std::vector<int> number(solid.points.size(), -1);
     bool any = false;
     for (const auto& t : solid.triangles) {
-        if (std::any_of(t.begin(), t.end(), [&](int i) { return std::abs(solid.points[static_cast<size_t>(i)].z) > 1e-7; })) continue;
+        if (std::any_of(t.begin(), t.end(),
+                        [&](int i) { return std::abs(solid.points[static_cast<size_t>(i)].z) > 1e-7; }))
+            continue;
         form::Triangle up{t[0], t[2], t[1]};  // the lower face looks down
         for (auto& i : up) {
             auto& n = number[static_cast<size_t>(i)];
@@ -146,16 +155,22 @@ bool addSolid(StrengthWall& w, const form::Item& item) {
     const auto figure = [&](const char* key) { return form::figure(item.part, key); };
     if (item.part.family == "leg") {
         const double length = figure("length"), below = figure("bottom") / 2, above = figure("top") / 2;
-        addBar(w, item.pose, length, [=](double s) { return form::Pose{{1, 0, 0}, {0, 1, 0}, {0, 0, 1}, {0, 0, s * length}}; }, [=](double s) { return below + (above - below) * s; });
+        addBar(
+            w, item.pose, length,
+            [=](double s) {
+                return form::Pose{{1, 0, 0}, {0, 1, 0}, {0, 0, 1}, {0, 0, s * length}};
+            },
+            [=](double s) { return below + (above - below) * s; });
         return true;
     }
     if (item.part.family == "clip-handle") {
         const double a = figure("span") / 2, b = figure("rise"), r = figure("thickness") / 2;
-        const auto frame = [=](double s) {  // half an ellipse; equal steps of its angle are near enough to equal steps along it
-            const double c = std::cos(M_PI * s), d = std::sin(M_PI * s);
-            const Vec3 along = form::unit(Vec3{-a * d, 0, b * c}), across{0, 1, 0};
-            return form::Pose{form::cross(across, along), across, along, {a * c, 0, b * d}};
-        };
+        const auto frame =
+            [=](double s) {  // half an ellipse; equal steps of its angle are near enough to equal steps along it
+                const double c = std::cos(M_PI * s), d = std::sin(M_PI * s);
+                const Vec3 along = form::unit(Vec3{-a * d, 0, b * c}), across{0, 1, 0};
+                return form::Pose{form::cross(across, along), across, along, {a * c, 0, b * d}};
+            };
         addBar(w, item.pose, M_PI * std::sqrt(0.5 * (a * a + b * b)), frame, [=](double) { return r; });
         return true;
     }
@@ -171,11 +186,17 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
         const auto& item = assembly.items[k];
         const size_t before = m.triangles.size();
         const bool disc = item.part.family == "disc", arch = item.part.family == "arch";
-        const double own = arch ? form::figure(item.part, "depth") : disc ? form::figure(item.part, "thickness") : item.shape.wall;
+        const double own = arch   ? form::figure(item.part, "depth")
+                           : disc ? form::figure(item.part, "thickness")
+                                  : item.shape.wall;
         bool taken = false;
         if (item.edible && item.shape.coverage >= 1) {
             if (item.shape.body == form::Body::Wall) {
-                addWall(w, form::placed(item.shape.surface, item.pose), item.shape.thickness.empty() ? std::vector<double>(item.shape.surface.points.size(), item.shape.wall) : item.shape.thickness, item.shape.outside);
+                addWall(w, form::placed(item.shape.surface, item.pose),
+                        item.shape.thickness.empty()
+                            ? std::vector<double>(item.shape.surface.points.size(), item.shape.wall)
+                            : item.shape.thickness,
+                        item.shape.outside);
                 taken = true;
             } else if ((item.shape.body == form::Body::Sheet || arch || disc) && own > 0) {
                 taken = addPlate(w, item, own);
@@ -190,7 +211,9 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
         m.part.resize(m.triangles.size(), static_cast<int>(k));
         m.names.push_back(name);
     }
-    if (m.triangles.empty()) return tl::unexpected(Problem{"Walls, sheets, discs, legs and round handles are reckoned: this piece has none of them."});
+    if (m.triangles.empty())
+        return tl::unexpected(
+            Problem{"Walls, sheets, discs, legs and round handles are reckoned: this piece has none of them."});
     // Free edges of each part are what is glued.
     const std::vector<bool> edge = freeEdges(m);
     const auto area = shell::cornerAreas(m);
@@ -210,7 +233,7 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
             Vec3 from, to;
             double radius;
         };
-        std::vector<Line> lines;         // the joint, on the edge and on what it is glued to
+        std::vector<Line> lines;  // the joint, on the edge and on what it is glued to
         std::vector<Vec3> foot(m.points.size());
         std::vector<double> radius(m.points.size(), 0.0);
         for (const int corner : corners[a]) {
@@ -223,13 +246,16 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
             const double thick = m.thickness[i] + m.thickness[static_cast<size_t>(m.triangles[best.triangle][0])];
             if (best.distance > kReach * thick + kGap) continue;
             radius[i] = 0.5 * (m.thickness[i] + glued.fillet);
-            for (size_t c = 0; c < 3; ++c) foot[i] += m.points[static_cast<size_t>(m.triangles[best.triangle][c])] * best.share[c];
-            w.ties.push_back({corner, patch(m, corners[b], area, foot[i], radius[i], m.triangles[best.triangle], best.share)});
+            for (size_t c = 0; c < 3; ++c)
+                foot[i] += m.points[static_cast<size_t>(m.triangles[best.triangle][c])] * best.share[c];
+            w.ties.push_back(
+                {corner, patch(m, corners[b], area, foot[i], radius[i], m.triangles[best.triangle], best.share)});
             tied[i] = true;
         }
         for (size_t k = range[a].first; k < range[a].second; ++k)
             for (size_t c = 0; c < 3; ++c) {
-                const auto i = static_cast<size_t>(m.triangles[k][c]), j = static_cast<size_t>(m.triangles[k][(c + 1) % 3]);
+                const auto i = static_cast<size_t>(m.triangles[k][c]),
+                           j = static_cast<size_t>(m.triangles[k][(c + 1) % 3]);
                 if (!(radius[i] > 0)) continue;
                 const size_t end = radius[j] > 0 ? j : i;
                 lines.push_back({m.points[i], m.points[end], radius[i]});
@@ -240,7 +266,8 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
             double least = 1e300;
             for (const auto& l : lines) {
                 const Vec3 d = l.to - l.from;
-                const double s = std::clamp(form::dot(p - l.from, d) / std::max(1e-300, form::dot(d, d)), 0.0, 1.0), away = form::length(l.from + d * s - p);
+                const double s = std::clamp(form::dot(p - l.from, d) / std::max(1e-300, form::dot(d, d)), 0.0, 1.0),
+                             away = form::length(l.from + d * s - p);
                 inside = inside || away < l.radius;
                 least = std::min(least, away);
             }
@@ -248,11 +275,17 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
         };
         bool inside = false;
         for (const size_t n : {a, b}) {
-            for (const int i : corners[n]) w.toJoint[static_cast<size_t>(i)] = std::min(w.toJoint[static_cast<size_t>(i)], toLines(m.points[static_cast<size_t>(i)], inside));
+            for (const int i : corners[n])
+                w.toJoint[static_cast<size_t>(i)] =
+                    std::min(w.toJoint[static_cast<size_t>(i)], toLines(m.points[static_cast<size_t>(i)], inside));
             for (size_t k = range[n].first; k < range[n].second; ++k) {
                 const auto at = [&](size_t c) { return m.points[static_cast<size_t>(m.triangles[k][c])]; };
-                const double across = std::max({form::length(at(1) - at(0)), form::length(at(2) - at(1)), form::length(at(0) - at(2))});
-                if (std::min({w.toJoint[static_cast<size_t>(m.triangles[k][0])], w.toJoint[static_cast<size_t>(m.triangles[k][1])], w.toJoint[static_cast<size_t>(m.triangles[k][2])]}) > across + lines.front().radius) continue;
+                const double across =
+                    std::max({form::length(at(1) - at(0)), form::length(at(2) - at(1)), form::length(at(0) - at(2))});
+                if (std::min({w.toJoint[static_cast<size_t>(m.triangles[k][0])],
+                              w.toJoint[static_cast<size_t>(m.triangles[k][1])],
+                              w.toJoint[static_cast<size_t>(m.triangles[k][2])]}) > across + lines.front().radius)
+                    continue;
                 int hit = 0;
                 for (int u = 0; u < kSamples; ++u)
                     for (int v = 0; v < kSamples - u; ++v) {

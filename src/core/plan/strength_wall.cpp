@@ -12,8 +12,9 @@ namespace {
 
 using form::Vec3;
 
-constexpr double kBare = 1e-4;      // m: a wall this thin carries nothing
-constexpr double kDrawn = 0.06;      // of its length on the former: an edge that the middle of the wall draws to less is a point
+constexpr double kBare = 1e-4;  // m: a wall this thin carries nothing
+constexpr double kDrawn =
+    0.06;  // of its length on the former: an edge that the middle of the wall draws to less is a point
 constexpr size_t kMostFeet = 24;    // corners of a foot that may touch, one in each direction
 constexpr double kSeam = 0.003;     // m to each side of a seam that is as weak as it
 constexpr double kRing = 0.6;       // of the piece's half width: a ring or lumps it is set down on (judgement)
@@ -28,7 +29,8 @@ std::vector<int> ringUnder(const shell::Model& m, double radius, size_t places =
         int best = 0;
         for (size_t i = 0; i < m.points.size(); ++i) {
             const auto& p = m.points[i];
-            const double away = std::hypot(p.x - radius * std::cos(angle), p.y - radius * std::sin(angle)) + 0.5 * std::max(0.0, p.z);
+            const double away =
+                std::hypot(p.x - radius * std::cos(angle), p.y - radius * std::sin(angle)) + 0.5 * std::max(0.0, p.z);
             if (away < least) {
                 least = away;
                 best = static_cast<int>(i);
@@ -56,7 +58,9 @@ void addWall(StrengthWall& w, const form::Mesh& surface, const std::vector<doubl
         if (surface.mark(k) != form::Mark::Wall) continue;
         const auto& t = surface.triangles[k];
         const auto at = [&](size_t i) { return surface.points[static_cast<size_t>(t[i])]; };
-        const double mean = (thickness[static_cast<size_t>(t[0])] + thickness[static_cast<size_t>(t[1])] + thickness[static_cast<size_t>(t[2])]) / 3;
+        const double mean = (thickness[static_cast<size_t>(t[0])] + thickness[static_cast<size_t>(t[1])] +
+                             thickness[static_cast<size_t>(t[2])]) /
+                            3;
         const Vec3 area = form::cross(at(1) - at(0), at(2) - at(0));
         for (const int i : t) normal[static_cast<size_t>(i)] += area;
         if (mean < kBare || form::length(area) <= 0) continue;
@@ -65,18 +69,23 @@ void addWall(StrengthWall& w, const form::Mesh& surface, const std::vector<doubl
     }
     std::vector<Vec3> middle(surface.points.size());
     for (size_t i = 0; i < middle.size(); ++i)
-        if (used[i]) middle[i] = surface.points[i] + form::unit(normal[i]) * ((outside ? 0.5 : -0.5) * std::max(kBare, thickness[i]));
-    // In a corner that is rounder outside than half its wall the middle draws together: points that meet there become one.
+        if (used[i])
+            middle[i] =
+                surface.points[i] + form::unit(normal[i]) * ((outside ? 0.5 : -0.5) * std::max(kBare, thickness[i]));
+    // In a corner that is rounder outside than half its wall the middle draws together: points that meet there become
+    // one.
     std::vector<int> one(surface.points.size());
     std::iota(one.begin(), one.end(), 0);
     const auto find = [&](int i) {
-        while (one[static_cast<size_t>(i)] != i) i = one[static_cast<size_t>(i)] = one[static_cast<size_t>(one[static_cast<size_t>(i)])];
+        while (one[static_cast<size_t>(i)] != i)
+            i = one[static_cast<size_t>(i)] = one[static_cast<size_t>(one[static_cast<size_t>(i)])];
         return static_cast<size_t>(i);
     };
     for (const auto& t : triangles)
         for (size_t c = 0; c < 3; ++c) {
             const auto i = static_cast<size_t>(t[c]), j = static_cast<size_t>(t[(c + 1) % 3]);
-            if (form::length(middle[i] - middle[j]) < kDrawn * form::length(surface.points[i] - surface.points[j])) one[find(t[c])] = static_cast<int>(find(t[(c + 1) % 3]));
+            if (form::length(middle[i] - middle[j]) < kDrawn * form::length(surface.points[i] - surface.points[j]))
+                one[find(t[c])] = static_cast<int>(find(t[(c + 1) % 3]));
         }
     std::vector<int> number(surface.points.size(), -1);
     for (auto t : triangles) {
@@ -105,7 +114,8 @@ std::vector<bool> freeEdges(const shell::Model& m) {
     return edge;
 }
 
-tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a, double triangles) {
+tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                                 const PieceAnswers& a, double triangles) {
     const auto refuse = [](const char* sentence) { return tl::unexpected(Problem{sentence}); };
     StrengthWall w;
     w.fill = a.fillEach;
@@ -120,7 +130,9 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
             if (!meridian) return tl::unexpected(meridian.error());
             form::Shape former = form::roundFormer(*meridian, triangles);
             const auto walls = std::count(former.surface.marks.begin(), former.surface.marks.end(), form::Mark::Wall);
-            if (double(walls) > 1.3 * triangles) former = form::roundFormer(*meridian, triangles * triangles / double(walls));  // a lathe rounds its rows and rings up
+            if (double(walls) > 1.3 * triangles)
+                former = form::roundFormer(
+                    *meridian, triangles * triangles / double(walls));  // a lathe rounds its rows and rings up
             std::vector<double> t(former.surface.points.size());
             for (size_t i = 0; i < t.size(); ++i) t[i] = wallAt(*along, former.surface.points[i]);
             addWall(w, former.surface, t, former.outside);
@@ -132,13 +144,19 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         const bool single = a.made->assembly.items.size() == 1;
         w.compound = !single && !shut;
         form::Detail detail;
-        detail.triangles = piece.family().handle ? 2.8 * std::max(triangles, StrengthOptions{}.triangles) : triangles;  // the roots of its handle want as many
+        detail.triangles = piece.family().handle ? 2.8 * std::max(triangles, StrengthOptions{}.triangles)
+                                                 : triangles;  // the roots of its handle want as many
         detail.round = 24;
         detail.onSurface = true;
-        const auto rebuilt = a.made->wall ? tl::expected<form::Assembly, Problem>(a.made->assembly) : form::build(piece.shape, plan.meshes, detail);
+        const auto rebuilt = a.made->wall ? tl::expected<form::Assembly, Problem>(a.made->assembly)
+                                          : form::build(piece.shape, plan.meshes, detail);
         if (!rebuilt) return tl::unexpected(rebuilt.error());
         if (w.compound) {
-            if (auto ok = strengthCompound(w, *rebuilt, {form::jointStrength(lib, form::choice(piece.shape, "glue")).value, lib.strong("jointFillet"), lib.strong("weibull")}); !ok) return tl::unexpected(ok.error());
+            if (auto ok = strengthCompound(w, *rebuilt,
+                                           {form::jointStrength(lib, form::choice(piece.shape, "glue")).value,
+                                            lib.strong("jointFillet"), lib.strong("weibull")});
+                !ok)
+                return tl::unexpected(ok.error());
         } else {
             form::Mesh all;
             std::vector<double> thickness;
@@ -151,8 +169,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
                 form::append(all, form::placed(item.shape.surface, item.pose));
                 if (item.shape.thickness.empty())
                     thickness.insert(thickness.end(), item.shape.surface.points.size(), item.shape.wall);
-                else
-                    thickness.insert(thickness.end(), item.shape.thickness.begin(), item.shape.thickness.end());
+                else thickness.insert(thickness.end(), item.shape.thickness.begin(), item.shape.thickness.end());
                 outside = item.shape.outside;
             }
             if (all.triangles.empty()) return refuse("There is no wall to reckon with.");
@@ -168,10 +185,13 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         }
         if (w.capacity > 0 && w.fill > 0) {  // of a piece put together the first part is filled
             const auto& first = rebuilt->items.front();
-            if (w.compound && first.shape.body != form::Body::Wall) w.fill = 0;  // what lies in a house lies on the table
+            if (w.compound && first.shape.body != form::Body::Wall)
+                w.fill = 0;  // what lies in a house lies on the table
             if (w.compound)
                 for (const int part : w.model.part) w.wet.push_back(part == 0);
-            w.level = shut ? std::nan("") : form::levelOf(form::placed(first.shape.surface, first.pose), std::min(w.fill, 0.98 * w.capacity));
+            w.level = shut ? std::nan("")
+                           : form::levelOf(form::placed(first.shape.surface, first.pose),
+                                           std::min(w.fill, 0.98 * w.capacity));
         }
     }
     auto& m = w.model;
@@ -201,10 +221,12 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         }
     w.open = !w.rim.empty() && !w.compound;
     w.rimUp = w.open && mean / double(w.rim.size()) > 0.5 * (w.low + w.high);
-    if (w.rimUp) std::erase_if(w.rim, [&](int i) { return m.points[static_cast<size_t>(i)].z < 0.5 * (w.low + w.high); });
+    if (w.rimUp)
+        std::erase_if(w.rim, [&](int i) { return m.points[static_cast<size_t>(i)].z < 0.5 * (w.low + w.high); });
     // What it stands on: the flat pool of a bowl, the corner of a cup's floor, else whatever is lowest.
     double foot = 0.004;
-    if (along && along->chocolateOutside && !along->coats.coats.empty()) foot = std::max(foot, along->coats.coats.back().footRadius);
+    if (along && along->chocolateOutside && !along->coats.coats.empty())
+        foot = std::max(foot, along->coats.coats.back().footRadius);
     std::vector<std::pair<double, int>> feet;
     const double deep = w.low + 0.02 * (w.high - w.low) + 3e-4;
     double widest = 0;
@@ -213,19 +235,22 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
     foot = std::max(foot, widest);
     for (size_t i = 0; i < m.points.size(); ++i) {
         const double r = std::hypot(m.points[i].x, m.points[i].y);
-        if (m.points[i].z <= w.low + 0.3 * (w.high - w.low) && r <= foot + 1e-6) feet.emplace_back(-r, static_cast<int>(i));
+        if (m.points[i].z <= w.low + 0.3 * (w.high - w.low) && r <= foot + 1e-6)
+            feet.emplace_back(-r, static_cast<int>(i));
     }
     if (!along && !w.rimUp) {  // a part of any outline: what is lowest, wherever it lies
         feet.clear();
         for (size_t i = 0; i < m.points.size(); ++i)
-            if (m.points[i].z <= deep) feet.emplace_back(-std::hypot(m.points[i].x, m.points[i].y), static_cast<int>(i));
+            if (m.points[i].z <= deep)
+                feet.emplace_back(-std::hypot(m.points[i].x, m.points[i].y), static_cast<int>(i));
     }
     std::sort(feet.begin(), feet.end());
     // Of what may touch, the outermost all round.
     std::vector<bool> taken(kMostFeet, false);
     for (const auto& [r, i] : feet) {
         const auto& p = m.points[static_cast<size_t>(i)];
-        const auto sector = std::min(kMostFeet - 1, static_cast<size_t>((std::atan2(p.y, p.x) / (2 * M_PI) + 0.5) * double(kMostFeet)));
+        const auto sector =
+            std::min(kMostFeet - 1, static_cast<size_t>((std::atan2(p.y, p.x) / (2 * M_PI) + 0.5) * double(kMostFeet)));
         if (taken[sector]) continue;
         taken[sector] = true;
         w.feet.push_back(i);
@@ -239,10 +264,8 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         for (size_t i = 0; i < m.points.size(); ++i)
             if (m.points[i].z < w.low + 0.5 * (w.high - w.low)) w.hold.push_back(static_cast<int>(i));
     }
-    if (piece.sits == Sits::Ring)
-        setDown(w, ringUnder(m, kRing * broadest));
-    else if (piece.sits == Sits::Lumps)
-        setDown(w, ringUnder(m, kRing * (w.stands ? foot : broadest), 3));
+    if (piece.sits == Sits::Ring) setDown(w, ringUnder(m, kRing * broadest));
+    else if (piece.sits == Sits::Lumps) setDown(w, ringUnder(m, kRing * (w.stands ? foot : broadest), 3));
     else if (w.feet.size() < 3)  // a ball: on a ring
         setDown(w, ringUnder(m, kBallRing * broadest));
     return w;

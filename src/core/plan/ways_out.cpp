@@ -7,17 +7,20 @@
 #include "core/plan/answers.h"
 
 namespace uovo {
-std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material::Library& lib, const MeridianWall& now, std::stop_token stop) {
+std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material::Library& lib, const MeridianWall& now,
+                            std::stop_token stop) {
     std::vector<WayOut> ways;
     const auto degrees = [&](double kelvin) {
         return plan.units == UnitSystem::US ? fmt::format("{:.0f} °F", kelvin * 1.8) : fmt::format("{:.0f} °C", kelvin);
     };
     const auto coating = coatingOf(piece, plan, lib);
-    if (!coating || !now.round) return ways;  // what is turned or painted is not told by its meridian: it has no quick answer
+    if (!coating || !now.round)
+        return ways;  // what is turned or painted is not told by its meridian: it has no quick answer
     const double bears = lib.former(coating->compound ? "balloonBearsCompound" : "balloonBears");
     const auto possible = [&](const Piece& p) {
         for (const auto& c : p.coats())
-            if (const auto own = coatingOf(p, c.chocolate, plan, lib); !own || !coat::checkStep(c, *own, bears)) return false;
+            if (const auto own = coatingOf(p, c.chocolate, plan, lib); !own || !coat::checkStep(c, *own, bears))
+                return false;
         return p.coats().size() <= 8;
     };
     const auto propose = [&](std::string title, Piece changed) {
@@ -26,9 +29,9 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
     {
         Piece p = piece;
         p.coats().push_back(p.coats().back());
-        static constexpr const char* kOrdinal[]{"", "first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"};
-        if (p.coats().size() <= 8)
-            propose(fmt::format("A {} coat", kOrdinal[p.coats().size()]), p);
+        static constexpr const char* kOrdinal[]{"",      "first", "second",  "third", "fourth",
+                                                "fifth", "sixth", "seventh", "eighth"};
+        if (p.coats().size() <= 8) propose(fmt::format("A {} coat", kOrdinal[p.coats().size()]), p);
     }
     {
         Piece p = piece;
@@ -57,9 +60,12 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
             if (now.profile.arc[i] > now.profile.arc.back() - band)
                 missing += std::max(0.0, piece.wantedWall.value - now.coats.wall[i]) * now.profile.area[i];
         brush.stay = Measure(std::min(brush.stay.value, coat::kBrushSets));
-        for (const double more : {2.0, 6.0}) {  // what is brushed on runs down too: the least of these that is enough is kept
+        for (const double more :
+             {2.0, 6.0}) {  // what is brushed on runs down too: the least of these that is enough is kept
             const double kg = std::max(0.002, std::ceil(missing * more * coating->densitySolid * 1000) / 1000);
-            if (!ways.empty() && ways.back().changed.coats().back().way == coat::Way::Brush && ways.back().changed.coats().back().brushMass.value >= kg - 1e-9) continue;
+            if (!ways.empty() && ways.back().changed.coats().back().way == coat::Way::Brush &&
+                ways.back().changed.coats().back().brushMass.value >= kg - 1e-9)
+                continue;
             brush.brushMass = Measure(kg);
             Piece q = p;
             q.coats().push_back(brush);
@@ -92,7 +98,9 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
         w.enough = f.thinnest >= piece.wantedWall.value;
         if (w.thinnest > now.wall.thinnest + 2e-5) out.push_back(std::move(w));
     }
-    std::stable_sort(out.begin(), out.end(), [](const WayOut& a, const WayOut& b) { return a.enough != b.enough ? a.enough : a.thinnest > b.thinnest; });
+    std::stable_sort(out.begin(), out.end(), [](const WayOut& a, const WayOut& b) {
+        return a.enough != b.enough ? a.enough : a.thinnest > b.thinnest;
+    });
     // One brushing is enough: the lightest that reaches the wall, else the heaviest.
     const auto brushed = [](const WayOut& w) { return w.changed.coats().back().way == coat::Way::Brush; };
     const WayOut* keep = nullptr;

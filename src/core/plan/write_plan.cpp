@@ -20,7 +20,9 @@ void keepExtra(json& j, const std::string& extra) {
             if (!j.contains(key)) j[key] = value;
 }
 
-std::string printed(const json& j, int indent = -1) { return j.dump(indent, ' ', false, json::error_handler_t::replace); }
+std::string printed(const json& j, int indent = -1) {
+    return j.dump(indent, ' ', false, json::error_handler_t::replace);
+}
 
 json written(const Measure& m) {
     if (m.typed.empty() && m.spread == 0 && m.extra.empty()) return m.value;
@@ -49,7 +51,8 @@ json written(const PlannedCoat& c) {
     const coat::CoatStep usual;  // what most coats do not have is left out
     if (c.way == coat::Way::Turn || c.fill != usual.fill) k["fill"] = written(c.fill);
     if (c.motion != usual.motion) k["motion"] = wordOf(c.motion, kMotions);
-    if (c.motion != usual.motion || c.way == coat::Way::Turn || c.moveFor != usual.moveFor) k["moveFor"] = written(c.moveFor);
+    if (c.motion != usual.motion || c.way == coat::Way::Turn || c.moveFor != usual.moveFor)
+        k["moveFor"] = written(c.moveFor);
     if (c.motion == coat::Motion::Over || c.moveEvery != usual.moveEvery) k["moveEvery"] = written(c.moveEvery);
     if (c.moveIn != usual.moveIn) k["moveIn"] = wordOf(c.moveIn, kPlaces);
     if (c.tap != usual.tap) k["tap"] = written(c.tap);
@@ -75,7 +78,9 @@ json written(const InsertStep& s) {
     return k;
 }
 
-json written(const TopStep& s) { return {{"topping", s.topping}, {"each", written(s.each)}, {"when", wordOf(s.when, kWhens)}}; }
+json written(const TopStep& s) {
+    return {{"topping", s.topping}, {"each", written(s.each)}, {"when", wordOf(s.when, kWhens)}};
+}
 json written(const SetStep& s) { return {{"place", wordOf(s.place, kPlaces)}, {"stay", written(s.stay)}}; }
 json written(const ReleaseStep&) { return json::object(); }
 json written(const TrimStep&) { return json::object(); }
@@ -117,8 +122,14 @@ json written(const Step& step) {
 }
 
 json written(const Filling& f) {
-    json k{{"id", f.id}, {"name", f.name}, {"make", written(f.make)}, {"usableFrom", written(f.usableFrom)}, {"usableTo", written(f.usableTo)},
-           {"perishable", f.perishable}, {"egg", f.egg}, {"alcohol", f.alcohol}};
+    json k{{"id", f.id},
+           {"name", f.name},
+           {"make", written(f.make)},
+           {"usableFrom", written(f.usableFrom)},
+           {"usableTo", written(f.usableTo)},
+           {"perishable", f.perishable},
+           {"egg", f.egg},
+           {"alcohol", f.alcohol}};
     if (f.makes != Measure(0)) k["makes"] = written(f.makes);
     for (const auto& in : f.recipe) {
         json row{{"name", in.name}, {"by", wordOf(in.by, kBys)}, {"amount", written(in.amount)}};
@@ -168,7 +179,10 @@ json written(const Piece& p) {
     j["survives"] = p.survives;
     for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
     if (!(p.handling == Handling{})) {
-        j["handling"] = {{"release", wordOf(p.handling.release, kReleases)}, {"oil", p.handling.oil}, {"lift", wordOf(p.handling.lift, kLifts)}, {"carry", wordOf(p.handling.carry, kCarries)}};
+        j["handling"] = {{"release", wordOf(p.handling.release, kReleases)},
+                         {"oil", p.handling.oil},
+                         {"lift", wordOf(p.handling.lift, kLifts)},
+                         {"carry", wordOf(p.handling.carry, kCarries)}};
         keepExtra(j["handling"], p.handling.extra);
     }
     if (p.sits != Sits::Flat) j["sits"] = wordOf(p.sits, kSits);
@@ -177,10 +191,14 @@ json written(const Piece& p) {
 }
 
 /// A model as compact JSON, without a tree of its hundred thousand numbers.
-void write(const form::Mesh& mesh, const std::map<std::string, std::string>& extras, const std::string& name, std::string& text) {
+void write(const form::Mesh& mesh, const std::map<std::string, std::string>& extras, const std::string& name,
+           std::string& text) {
     fmt::memory_buffer out;
     // “-0” would be read as nought and written as “0”
-    const auto number = [&](double v) { std::isfinite(v) ? fmt::format_to(std::back_inserter(out), "{},", v + 0.0) : fmt::format_to(std::back_inserter(out), "null,"); };
+    const auto number = [&](double v) {
+        std::isfinite(v) ? fmt::format_to(std::back_inserter(out), "{},", v + 0.0)
+                         : fmt::format_to(std::back_inserter(out), "null,");
+    };
     const auto close = [&](const char* words) {
         if (out[out.size() - 1] == ',') out.resize(out.size() - 1);
         fmt::format_to(std::back_inserter(out), "{}", words);
@@ -195,17 +213,15 @@ void write(const form::Mesh& mesh, const std::map<std::string, std::string>& ext
     const auto extra = extras.find(name);
     json more = json::object();
     if (extra != extras.end()) keepExtra(more, extra->second);
-    if (more.empty())
-        text += '}';
-    else
-        text += "," + printed(more).substr(1);
+    if (more.empty()) text += '}';
+    else text += "," + printed(more).substr(1);
 }
 
 }  // namespace
 
 std::string writePlan(const Plan& p) {
-    json j{{"format", "uovo-plan"}, {"version", kPlanVersion}, {"name", p.name}, {"deadline", p.deadline}, {"units", wordOf(p.units, kUnits)},
-           {"metricCup", p.metricCup}};
+    json j{{"format", "uovo-plan"},  {"version", kPlanVersion},          {"name", p.name},
+           {"deadline", p.deadline}, {"units", wordOf(p.units, kUnits)}, {"metricCup", p.metricCup}};
     const auto& k = p.kitchen;
     j["kitchen"] = {{"room", written(k.room)},
                     {"humidity", written(k.humidity)},
@@ -228,7 +244,12 @@ std::string writePlan(const Plan& p) {
     }
     if (p.guests > 0) j["guests"] = p.guests;
     for (const auto& [id, m] : p.melting) {
-        j["melting"][id] = {{"method", wordOf(m.method, kMethods)}, {"vessel", wordOf(m.vessel, kVessels)}, {"freshBowl", m.freshBowl}, {"heat", wordOf(m.heat, kHeats)}, {"watts", m.watts}, {"byLook", m.byLook}};
+        j["melting"][id] = {{"method", wordOf(m.method, kMethods)},
+                            {"vessel", wordOf(m.vessel, kVessels)},
+                            {"freshBowl", m.freshBowl},
+                            {"heat", wordOf(m.heat, kHeats)},
+                            {"watts", m.watts},
+                            {"byLook", m.byLook}};
         keepExtra(j["melting"][id], m.extra);
     }
     for (const auto& s : p.pantry) {
@@ -239,13 +260,22 @@ std::string writePlan(const Plan& p) {
         j["pantry"].push_back(row);
     }
     for (const auto& s : p.snaps) {
-        json row{{"chocolate", s.chocolate}, {"span", written(s.span)}, {"width", written(s.width)}, {"thickness", written(s.thickness)}, {"hung", written(s.hung)}};
+        json row{{"chocolate", s.chocolate},
+                 {"span", written(s.span)},
+                 {"width", written(s.width)},
+                 {"thickness", written(s.thickness)},
+                 {"hung", written(s.hung)}};
         if (s.sag.value > 0) row["sag"] = written(s.sag);
         keepExtra(row, s.extra);
         j["snaps"].push_back(row);
     }
     for (const auto& c : p.colours) {
-        json row{{"id", c.id}, {"name", c.name}, {"base", c.base}, {"strength", written(c.strength)}, {"letDown", written(c.letDown)}, {"look", c.look}};
+        json row{{"id", c.id},
+                 {"name", c.name},
+                 {"base", c.base},
+                 {"strength", written(c.strength)},
+                 {"letDown", written(c.letDown)},
+                 {"look", c.look}};
         if (!c.second.empty()) {
             row["second"] = c.second;
             row["secondShare"] = written(c.secondShare);

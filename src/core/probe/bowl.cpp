@@ -9,18 +9,30 @@
 
 namespace uovo::probe {
 namespace {
-constexpr double kStep = 0.25;       // s
-constexpr double kPerLine = 0.5;     // s between lines
-constexpr double kMelts = 22;        // s in which stirred-in seed melts to a third
+constexpr double kStep = 0.25;    // s
+constexpr double kPerLine = 0.5;  // s between lines
+constexpr double kMelts = 22;     // s in which stirred-in seed melts to a third
 }  // namespace
 
-Bowl::Bowl(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics, const temper::Choice& choice, double mass, double room, const BowlOptions& options)
-    : plan_(plan), c_(coating), physics_(physics), choice_(choice), room_(room), T_(room), felt_(room), mass_(plan.melt > 0 ? plan.melt : mass), crystals_(coating.crystalsFloor), o_(options), random_(options.seed) {}
+Bowl::Bowl(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics,
+           const temper::Choice& choice, double mass, double room, const BowlOptions& options)
+    : plan_(plan),
+      c_(coating),
+      physics_(physics),
+      choice_(choice),
+      room_(room),
+      T_(room),
+      felt_(room),
+      mass_(plan.melt > 0 ? plan.melt : mass),
+      crystals_(coating.crystalsFloor),
+      o_(options),
+      random_(options.seed) {}
 
 void Bowl::advance(double dt) {
     time_ += dt;
     inStep_ += dt;
-    const double own = mass_ * c_.heatCapacityLiquid + temper::capacityOf(choice_.vessel) * (choice_.freshBowl && step_ > 0 ? 0.3 : 1);
+    const double own =
+        mass_ * c_.heatCapacityLiquid + temper::capacityOf(choice_.vessel) * (choice_.freshBowl && step_ > 0 ? 0.3 : 1);
     const double loss = heat::potLoss(physics_, std::max(0.05, mass_), true);
     T_ -= dt * loss * (T_ - room_) / own;
     if (step_ < plan_.steps.size()) {
@@ -30,7 +42,8 @@ void Bowl::advance(double dt) {
         if (std::isnan(s.celsius)) {
             next = inStep_ >= s.seconds;
         } else if (step_ == 0 || s.celsius > before + 0.1) {  // heated: as fast as its step has time
-            const double joules = mass_ * (temper::enthalpy(c_, s.celsius) - temper::enthalpy(c_, step_ == 0 ? room_ : before));
+            const double joules =
+                mass_ * (temper::enthalpy(c_, s.celsius) - temper::enthalpy(c_, step_ == 0 ? room_ : before));
             const double rise = temper::enthalpy(c_, T_ + 0.05) - temper::enthalpy(c_, T_ - 0.05);
             T_ += dt * joules / std::max(30.0, s.seconds) / (mass_ * rise / 0.1);
             next = T_ >= s.celsius;
@@ -43,7 +56,8 @@ void Bowl::advance(double dt) {
             next = inStep_ >= s.seconds;
             if (next) seeded_ = 0;
         } else {
-            if (s.seconds > 0 && std::isfinite(s.seconds)) T_ += dt * (s.celsius - T_) / std::max(20.0, 0.4 * s.seconds);
+            if (s.seconds > 0 && std::isfinite(s.seconds))
+                T_ += dt * (s.celsius - T_) / std::max(20.0, 0.4 * s.seconds);
             next = T_ <= s.celsius + 0.15 || inStep_ > 3 * std::max(60.0, s.seconds);
         }
         if (next) {
@@ -65,7 +79,8 @@ std::string Bowl::line() {
     if (share(random_) < o_.dropOut) return "";
     const double read = felt_ + noise(random_);
     if (share(random_) < o_.garbage) return "T 3\x01?" + std::string(3, '#') + "\n";
-    return o_.fahrenheit ? fmt::format("T {:.2f} F @{:.1f}\n", read * 1.8 + 32, nextLine_) : fmt::format("T {:.2f} C @{:.1f}\n", read, nextLine_);
+    return o_.fahrenheit ? fmt::format("T {:.2f} F @{:.1f}\n", read * 1.8 + 32, nextLine_)
+                         : fmt::format("T {:.2f} C @{:.1f}\n", read, nextLine_);
 }
 
 std::string Bowl::pass(double seconds) {

@@ -1,4 +1,5 @@
-// A bowl of chocolate that is melted, seeded and stirred, as a slow and noisy thermometer sees it: for practice and tests.
+// A bowl of chocolate that is melted, seeded and stirred, as a slow and noisy thermometer sees it: for practice and
+// tests.
 #pragma once
 #include <random>
 #include <string>
@@ -8,10 +9,10 @@
 namespace uovo::probe {
 
 struct BowlOptions {
-    double noise = 0.12;       ///< °C, one standard deviation
-    double lag = 5;            ///< s that the sensor is slow
-    double dropOut = 0.02;     ///< share of lines that do not come
-    double garbage = 0.01;     ///< share of lines that are broken
+    double noise = 0.12;    ///< °C, one standard deviation
+    double lag = 5;         ///< s that the sensor is slow
+    double dropOut = 0.02;  ///< share of lines that do not come
+    double garbage = 0.01;  ///< share of lines that are broken
     bool fahrenheit = false;
     unsigned seed = 7;
 };
@@ -19,7 +20,8 @@ struct BowlOptions {
 /// Driven by the program's own heat balance; does what the plan asks as soon as it is due, like a patient cook.
 class Bowl {
 public:
-    Bowl(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics, const temper::Choice& choice, double mass, double room, const BowlOptions& options);
+    Bowl(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics,
+         const temper::Choice& choice, double mass, double room, const BowlOptions& options);
 
     /// Lets time pass. @returns the lines that come meanwhile, two a second
     std::string pass(double seconds);

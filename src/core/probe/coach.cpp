@@ -15,19 +15,21 @@ constexpr double kStill = 0.6;      // °C a minute: it has settled
 constexpr double kNear = 0.5;       // K
 constexpr double kStirred = 25;     // s a portion has at least
 constexpr double kTrend = 16;       // s of readings that tell where it is now
-constexpr double kLag = 3;          // s that a kitchen's probe is behind the bowl (judgement: a thin metal stem, stirred)
-constexpr double kWild = 0.8;       // K from the trend: not believed
-constexpr double kAgain = 30;       // s between two changes of the same advice
+constexpr double kLag = 3;     // s that a kitchen's probe is behind the bowl (judgement: a thin metal stem, stirred)
+constexpr double kWild = 0.8;  // K from the trend: not believed
+constexpr double kAgain = 30;  // s between two changes of the same advice
 }  // namespace
 
-Coach::Coach(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics, double mass, double watts, double room, UnitSystem units)
+Coach::Coach(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics,
+             double mass, double watts, double room, UnitSystem units)
     : plan_(plan), coating_(coating), physics_(physics), mass_(mass), watts_(watts), room_(room), units_(units) {
     now_ = {Prompt::Tone::Wait, plan_.steps.empty() ? "" : plan_.steps.front().title, 0};
 }
 
 double Coach::celsius() const {
     std::vector<double> v;
-    for (size_t i = last_.size(); i-- > 0 && last_.back().first - last_[i].first <= kMedian;) v.push_back(last_[i].second);
+    for (size_t i = last_.size(); i-- > 0 && last_.back().first - last_[i].first <= kMedian;)
+        v.push_back(last_[i].second);
     if (v.empty()) return std::nan("");
     std::nth_element(v.begin(), v.begin() + static_cast<std::ptrdiff_t>(v.size() / 2), v.end());
     return v[v.size() / 2];
@@ -73,7 +75,8 @@ double Coach::slope() const {
 }
 
 std::optional<Prompt> Coach::read(double seconds, double celsius) {
-    if (!std::isfinite(celsius) || !std::isfinite(seconds) || (!last_.empty() && seconds < last_.back().first)) return std::nullopt;
+    if (!std::isfinite(celsius) || !std::isfinite(seconds) || (!last_.empty() && seconds < last_.back().first))
+        return std::nullopt;
     last_.emplace_back(seconds, celsius);
     while (last_.back().first - last_.front().first > kRemembered) last_.pop_front();
     const Prompt next = think(seconds);
@@ -87,16 +90,22 @@ Prompt Coach::think(double seconds) {
     hottest_ = std::max(hottest_, T);
     const auto degrees = [&](double t) { return format(t, Dimension::Temperature, units_); };
     const auto time = [&](double s) { return format(s, Dimension::Duration, units_); };
-    if (T > coating_.scorch) return {Prompt::Tone::Harm, fmt::format("Too hot: {} scorches above {}. Take it off the heat.", coating_.name, degrees(coating_.scorch)), step_};
+    if (T > coating_.scorch)
+        return {Prompt::Tone::Harm,
+                fmt::format("Too hot: {} scorches above {}. Take it off the heat.", coating_.name,
+                            degrees(coating_.scorch)),
+                step_};
     if (plan_.steps.empty()) return now_;
     // the steps that ask for a temperature, in their order
     while (step_ + 1 < plan_.steps.size()) {
         const auto& s = plan_.steps[step_];
         const bool first = step_ == 0;
         const bool next = std::isnan(s.celsius) ? seconds - began_ >= s.seconds
-                          : first              ? T >= s.low
-                          : s.celsius > plan_.steps[step_ - 1].celsius ? T >= s.celsius - kNear
-                                               : seconds - began_ >= kStirred && (bowl <= s.celsius + kNear || (std::abs(rate) < kStill && T < s.high));
+                          : first               ? T >= s.low
+                          : s.celsius > plan_.steps[step_ - 1].celsius
+                              ? T >= s.celsius - kNear
+                              : seconds - began_ >= kStirred &&
+                                    (bowl <= s.celsius + kNear || (std::abs(rate) < kStill && T < s.high));
         if (!next || std::isnan(plan_.steps[step_ + 1].celsius)) {
             if (next) ready_ = true;  // only the smear test is left
             break;
@@ -117,12 +126,14 @@ Prompt Coach::think(double seconds) {
     }
     // Advice stands until the bowl is well inside its band again, and its figures change twice a minute at most.
     const bool cool = T < coating_.workLow - kNear || (cool_ && T < coating_.workLow), was = cool_;
-    const bool warm = coating_.tempered && hottest_ > coating_.loses && (bowl > coating_.workHigh + kNear || (warm_ && bowl > coating_.workHigh));
+    const bool warm = coating_.tempered && hottest_ > coating_.loses &&
+                      (bowl > coating_.workHigh + kNear || (warm_ && bowl > coating_.workHigh));
     cool_ = cool;
     if (cool) {
         if (was && seconds - advised_ < kAgain) return now_;
         advised_ = seconds;
-        const double burst = std::max(2.0, std::ceil(mass_ * coating_.heatCapacityLiquid * (coating_.working() - T) / (watts_ * physics_.at("microwaveShare").value)));
+        const double burst = std::max(2.0, std::ceil(mass_ * coating_.heatCapacityLiquid * (coating_.working() - T) /
+                                                     (watts_ * physics_.at("microwaveShare").value)));
         return {Prompt::Tone::Now, fmt::format("Too cool: warm it for {}", time(burst)), step_};
     }
     if (warm) {
@@ -130,14 +141,21 @@ Prompt Coach::think(double seconds) {
             warm_ = true;
             advised_ = seconds;
             const temper::Seeding s{mass_, T, 0, room_, {}, 0};
-            return {Prompt::Tone::Now, fmt::format("Still too warm: {} more seed, or stir on", format(std::round(200 * temper::seedFor(coating_, s, coating_.working())) / 200, Dimension::Mass, units_)), step_};
+            return {Prompt::Tone::Now,
+                    fmt::format("Still too warm: {} more seed, or stir on",
+                                format(std::round(200 * temper::seedFor(coating_, s, coating_.working())) / 200,
+                                       Dimension::Mass, units_)),
+                    step_};
         }
         return now_;
     }
     warm_ = false;
     if (now_.tone == Prompt::Tone::Ready) return now_;
     const double use = heat::batchWindow(coating_, physics_, mass_, 0, std::min(bowl, coating_.loses - 0.3), room_);
-    return {Prompt::Tone::Ready, fmt::format("Ready: {}, about {} of use", degrees(std::round(10 * bowl) / 10), time(60 * std::round(use / 60))), step_};
+    return {
+        Prompt::Tone::Ready,
+        fmt::format("Ready: {}, about {} of use", degrees(std::round(10 * bowl) / 10), time(60 * std::round(use / 60))),
+        step_};
 }
 
 }  // namespace uovo::probe

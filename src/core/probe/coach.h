@@ -10,14 +10,15 @@ namespace uovo::probe {
 
 struct Prompt {
     enum class Tone { Wait, Now, Ready, Harm } tone = Tone::Wait;
-    std::string words;   ///< "Now stir in portion 2 of 3: 86 g"
-    size_t step = 0;     ///< of the tempering plan
+    std::string words;  ///< "Now stir in portion 2 of 3: 86 g"
+    size_t step = 0;    ///< of the tempering plan
 };
 
 /// Fed with readings in time; noise is taken out by medians, a slow sensor by their trend; drop-outs do not matter.
 class Coach {
 public:
-    Coach(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics, double mass, double watts, double room, UnitSystem units);
+    Coach(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics,
+          double mass, double watts, double room, UnitSystem units);
 
     /// @param seconds since the start, rising @param celsius as read
     /// @returns what to do when that has changed

@@ -6,7 +6,7 @@
 namespace uovo::probe {
 namespace {
 
-constexpr size_t kLongest = 120;  // bytes of a line
+constexpr size_t kLongest = 120;                                  // bytes of a line
 constexpr double kColdest = -60, kHottest = 250, kHeaviest = 50;  // °C, kg: beyond it a sensor is broken
 
 std::string_view trimmed(std::string_view s) {
@@ -38,7 +38,8 @@ bool readLine(std::string_view line, Reading& out) {
     if (const size_t at = line.rfind('@'); at != std::string_view::npos) {  // the device's own clock
         const std::string_view digits = line.substr(at + 1);
         const auto [stop, wrong] = std::from_chars(digits.data(), digits.data() + digits.size(), clock);
-        if (wrong != std::errc() || stop != digits.data() + digits.size() || !std::isfinite(clock) || clock < 0) return false;
+        if (wrong != std::errc() || stop != digits.data() + digits.size() || !std::isfinite(clock) || clock < 0)
+            return false;
         line = trimmed(line.substr(0, at));
     }
     if (line.size() < 3 || line[1] != ' ' || (line[0] != 'T' && line[0] != 'M')) return false;

@@ -9,9 +9,9 @@ namespace uovo::probe {
 /// One line that was understood.
 struct Reading {
     enum class Kind { Hello, Temperature, Mass, Remark } kind = Kind::Remark;
-    double value = 0;     ///< °C or kg
-    std::string words = {};   ///< of a hello its name, of a remark its text
-    double seconds = -1;      ///< the device's own clock, where the line has one; else below 0
+    double value = 0;        ///< °C or kg
+    std::string words = {};  ///< of a hello its name, of a remark its text
+    double seconds = -1;     ///< the device's own clock, where the line has one; else below 0
 };
 
 /// Keeps at most one unfinished line; garbage is counted and dropped.

@@ -39,7 +39,8 @@ std::string length(double m, UnitSystem system, Detail detail) {
         return inchFraction(in, 8);
     }
     const double mm = m * 1e3;
-    if (std::abs(mm) < 9.95 || detail == Detail::Fine) return fmt::format("{:.{}f} mm", mm, detail == Detail::Fine ? 2 : 1);
+    if (std::abs(mm) < 9.95 || detail == Detail::Fine)
+        return fmt::format("{:.{}f} mm", mm, detail == Detail::Fine ? 2 : 1);
     if (std::abs(mm) < 10000) return fmt::format("{} mm", plain(mm, 0));
     return fmt::format("{} m", plain(m, 1));
 }
@@ -87,15 +88,23 @@ std::string duration(double s) {
 std::string format(double si, Dimension dimension, UnitSystem system, Detail detail) {
     if (!std::isfinite(si)) return "–";
     switch (dimension) {
-        case Dimension::Length: return length(si, system, detail);
-        case Dimension::Mass: return mass(si, system, detail);
-        case Dimension::Volume: return volume(si, system);
+        case Dimension::Length:
+            return length(si, system, detail);
+        case Dimension::Mass:
+            return mass(si, system, detail);
+        case Dimension::Volume:
+            return volume(si, system);
         case Dimension::Temperature:
-            return system == UnitSystem::US ? fmt::format("{} °F", plain(fahrenheit(si), detail == Detail::Fine ? 1 : 0))
-                                            : fmt::format("{} °C", plain(si, 1));
-        case Dimension::Duration: return duration(si);
-        case Dimension::Percent: return fmt::format("{} %", plain(si * 100, detail == Detail::Fine ? 1 : 0));
-        case Dimension::Count: return plain(si, std::abs(si - std::round(si)) < 1e-9 || std::abs(si) >= 100 ? 0 : 1);  // turns may be halves
+            return system == UnitSystem::US
+                       ? fmt::format("{} °F", plain(fahrenheit(si), detail == Detail::Fine ? 1 : 0))
+                       : fmt::format("{} °C", plain(si, 1));
+        case Dimension::Duration:
+            return duration(si);
+        case Dimension::Percent:
+            return fmt::format("{} %", plain(si * 100, detail == Detail::Fine ? 1 : 0));
+        case Dimension::Count:
+            return plain(si,
+                         std::abs(si - std::round(si)) < 1e-9 || std::abs(si) >= 100 ? 0 : 1);  // turns may be halves
     }
     return {};
 }
@@ -113,13 +122,20 @@ std::string formatBand(double si, double low, double high, Dimension dimension, 
 std::string usualUnit(Dimension dimension, UnitSystem system) {
     const bool us = system == UnitSystem::US;
     switch (dimension) {
-        case Dimension::Length: return us ? "in" : "mm";
-        case Dimension::Mass: return us ? "oz" : "g";
-        case Dimension::Volume: return us ? "cup" : "ml";
-        case Dimension::Temperature: return us ? "°F" : "°C";
-        case Dimension::Duration: return "min";
-        case Dimension::Percent: return "%";
-        case Dimension::Count: return "";
+        case Dimension::Length:
+            return us ? "in" : "mm";
+        case Dimension::Mass:
+            return us ? "oz" : "g";
+        case Dimension::Volume:
+            return us ? "cup" : "ml";
+        case Dimension::Temperature:
+            return us ? "°F" : "°C";
+        case Dimension::Duration:
+            return "min";
+        case Dimension::Percent:
+            return "%";
+        case Dimension::Count:
+            return "";
     }
     return {};
 }

@@ -73,11 +73,11 @@ struct Fraction {
     std::string_view glyph;
     double value;
 };
-constexpr std::array kFractions{Fraction{"½", 0.5},     Fraction{"⅓", 1.0 / 3},  Fraction{"⅔", 2.0 / 3},
-                                Fraction{"¼", 0.25},    Fraction{"¾", 0.75},     Fraction{"⅛", 0.125},
-                                Fraction{"⅜", 0.375},   Fraction{"⅝", 0.625},    Fraction{"⅞", 0.875},
-                                Fraction{"⅕", 0.2},     Fraction{"⅙", 1.0 / 6}};
-constexpr std::array kCounts{"zero", "one", "two",   "three", "four", "five",   "six",
+constexpr std::array kFractions{Fraction{"½", 0.5},   Fraction{"⅓", 1.0 / 3}, Fraction{"⅔", 2.0 / 3},
+                                Fraction{"¼", 0.25},  Fraction{"¾", 0.75},    Fraction{"⅛", 0.125},
+                                Fraction{"⅜", 0.375}, Fraction{"⅝", 0.625},   Fraction{"⅞", 0.875},
+                                Fraction{"⅕", 0.2},   Fraction{"⅙", 1.0 / 6}};
+constexpr std::array kCounts{"zero",  "one",   "two",  "three", "four",   "five",  "six",
                              "seven", "eight", "nine", "ten",   "eleven", "twelve"};
 
 bool isDigit(char c) { return c >= '0' && c <= '9'; }
@@ -92,14 +92,10 @@ struct Reader {
     bool done() const { return at >= text.size(); }
     void skipSpace() {
         while (!done()) {
-            if (text[at] == ' ' || text[at] == '\t')
-                ++at;
-            else if (text.substr(at).starts_with("\u00a0"))
-                at += 2;
-            else if (text.substr(at).starts_with("\u202f"))
-                at += 3;
-            else
-                break;
+            if (text[at] == ' ' || text[at] == '\t') ++at;
+            else if (text.substr(at).starts_with("\u00a0")) at += 2;
+            else if (text.substr(at).starts_with("\u202f")) at += 3;
+            else break;
         }
     }
     bool take(std::string_view word) {
@@ -109,7 +105,8 @@ struct Reader {
     }
     int character() const {
         int n = 0;
-        for (size_t i = 0; i < std::min(at, text.size()); ++i) n += (static_cast<unsigned char>(text[i]) & 0xC0) != 0x80;
+        for (size_t i = 0; i < std::min(at, text.size()); ++i)
+            n += (static_cast<unsigned char>(text[i]) & 0xC0) != 0x80;
         return n;
     }
 };
@@ -127,7 +124,8 @@ std::string trimmed(std::string_view s) {
     return std::string(s.substr(from, s.find_last_not_of(" \t\n\r") - from + 1));
 }
 
-/// What may stand between digits: a point, a comma, a space (also those that do not break), an apostrophe. Its length in bytes, or 0.
+/// What may stand between digits: a point, a comma, a space (also those that do not break), an apostrophe. Its length
+/// in bytes, or 0.
 size_t separator(std::string_view text, size_t at) {
     if (at >= text.size()) return 0;
     for (const std::string_view s : {".", ",", " ", "'", "\u00a0", "\u202f", "’"})
@@ -135,8 +133,9 @@ size_t separator(std::string_view text, size_t at) {
     return 0;
 }
 
-/// Digits, in groups of three where a person writes them so: "1 234,5", "1,234.5", "1.234,5" are one number. Where a comma could be
-/// either ("1,234") or groups are uneven it says so in `wrong` and gives none: a guess would be a thousand times off.
+/// Digits, in groups of three where a person writes them so: "1 234,5", "1,234.5", "1.234,5" are one number. Where a
+/// comma could be either ("1,234") or groups are uneven it says so in `wrong` and gives none: a guess would be a
+/// thousand times off.
 std::optional<double> digits(Reader& r, bool decimals) {
     const size_t start = r.at;
     const auto run = [&](size_t at) {
@@ -159,26 +158,32 @@ std::optional<double> digits(Reader& r, bool decimals) {
             const std::string_view mark = r.text.substr(r.at, gap);
             const bool pointed = mark == "." || mark == ",";
             const size_t after = r.at + gap + n, next = separator(r.text, after);
-            const std::string_view follows = next && run(after + next) ? r.text.substr(after, next) : std::string_view{};
-            // a point or comma parts thousands where it comes again, or where the other one or nothing of the kind follows a group of three
+            const std::string_view follows =
+                next && run(after + next) ? r.text.substr(after, next) : std::string_view{};
+            // a point or comma parts thousands where it comes again, or where the other one or nothing of the kind
+            // follows a group of three
             const bool again = follows == mark || mark == between;
             const bool other = pointed && (follows == "." || follows == ",") && follows != mark;
             const bool over = after < r.text.size() && (r.text[after] == '/' || r.text.substr(after).starts_with("⁄"));
             if (pointed && !again && !other) {
                 part = std::string(r.text.substr(r.at + gap, n));
                 if (mark == "," && n == 3 && groups == 0 && first <= 3 && whole != "0")
-                    r.wrong = "“" + whole + "," + part + "” could be " + whole + "." + part + " or " + whole + part + ": write it one of these ways.";
+                    r.wrong = "“" + whole + "," + part + "” could be " + whole + "." + part + " or " + whole + part +
+                              ": write it one of these ways.";
                 r.at = after;
                 break;
             }
-            if (!pointed && (n != 3 || first > 3 || over || (groups > 0 && mark != between))) break;  // "5 1/2", "1 h 15"
+            if (!pointed && (n != 3 || first > 3 || over || (groups > 0 && mark != between)))
+                break;  // "5 1/2", "1 h 15"
             uneven = uneven || n != 3 || first > 3 || (groups > 0 && mark != between);
             whole += r.text.substr(r.at + gap, n);
             between = mark;
             ++groups;
             r.at = after;
         }
-        if (uneven) r.wrong = "“" + std::string(r.text.substr(start, r.at - start)) + "” is not a number: thousands go in groups of three.";
+        if (uneven)
+            r.wrong = "“" + std::string(r.text.substr(start, r.at - start)) +
+                      "” is not a number: thousands go in groups of three.";
     }
     double value = 0;
     for (const char c : whole) value = value * 10 + (c - '0');
@@ -234,13 +239,20 @@ tl::expected<std::optional<double>, TypingProblem> number(Reader& r) {
 
 std::string dimensionName(Dimension d) {
     switch (d) {
-        case Dimension::Length: return "a length, such as 14 cm or 5 1/2 in";
-        case Dimension::Mass: return "a mass, such as 200 g or 1½ lb";
-        case Dimension::Volume: return "a volume, such as 150 ml or 2 tbsp";
-        case Dimension::Temperature: return "a temperature, such as 32 °C or 90 °F";
-        case Dimension::Duration: return "a time, such as 40 s, 7 min or 1 h 15";
-        case Dimension::Percent: return "a percentage, such as 55 %";
-        case Dimension::Count: return "a whole number";
+        case Dimension::Length:
+            return "a length, such as 14 cm or 5 1/2 in";
+        case Dimension::Mass:
+            return "a mass, such as 200 g or 1½ lb";
+        case Dimension::Volume:
+            return "a volume, such as 150 ml or 2 tbsp";
+        case Dimension::Temperature:
+            return "a temperature, such as 32 °C or 90 °F";
+        case Dimension::Duration:
+            return "a time, such as 40 s, 7 min or 1 h 15";
+        case Dimension::Percent:
+            return "a percentage, such as 55 %";
+        case Dimension::Count:
+            return "a whole number";
     }
     return {};
 }
@@ -249,11 +261,13 @@ std::string dimensionName(Dimension d) {
 std::string unitWord(Reader& r) {
     r.skipSpace();
     const size_t start = r.at;
-    if (r.take("\"") || r.take("″") || r.take("”") || r.take("'") || r.take("%")) return std::string(r.text.substr(start, r.at - start));
+    if (r.take("\"") || r.take("″") || r.take("”") || r.take("'") || r.take("%"))
+        return std::string(r.text.substr(start, r.at - start));
     if (r.take("fl oz")) return "fl oz";
     if (r.take("°") || r.take("º")) {
         r.skipSpace();
-        if (!r.done() && std::isalpha(static_cast<unsigned char>(r.text[r.at]))) return std::string("°") + r.text[r.at++];
+        if (!r.done() && std::isalpha(static_cast<unsigned char>(r.text[r.at])))
+            return std::string("°") + r.text[r.at++];
         return "°";
     }
     while (!r.done() && (std::isalpha(static_cast<unsigned char>(r.text[r.at])) || (r.text[r.at] & 0x80))) {
@@ -351,7 +365,9 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
         auto n = number(r);
         if (!n) return tl::unexpected(n.error());
         if (!*n)
-            return fail(any ? "This part is not understood." : "Start with a number: " + dimensionName(context.dimension) + ".", place);
+            return fail(
+                any ? "This part is not understood." : "Start with a number: " + dimensionName(context.dimension) + ".",
+                place);
         if (context.dimension == Dimension::Duration && !any && r.take(":")) {  // 1:15 is hours and minutes
             auto minutes = digits(r, false);
             if (!minutes || *minutes >= 60) return fail("After the colon come minutes from 00 to 59.", r.character());
@@ -371,12 +387,9 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
             if (unit.empty() || unit == "°") unit = context.bareUnit;
             const std::string u = lower(unit);
             const double v = negative ? -**n : **n;
-            if (u == "°c" || u == "c" || u == "celsius")
-                total = v;
-            else if (u == "°f" || u == "f" || u == "fahrenheit")
-                total = celsius(v);
-            else
-                return fail("“" + unit + "” is not a temperature unit; use °C or °F.", unitPlace);
+            if (u == "°c" || u == "c" || u == "celsius") total = v;
+            else if (u == "°f" || u == "f" || u == "fahrenheit") total = celsius(v);
+            else return fail("“" + unit + "” is not a temperature unit; use °C or °F.", unitPlace);
             any = true;
             continue;
         }
@@ -397,9 +410,11 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
             if (std::isnan(factor)) {
                 bool elsewhere = lower(unit) == "c" || lower(unit) == "f" || unit.starts_with("°");
                 for (const auto& u : kUnits) elsewhere |= u.name == lower(unit);
-                return fail(elsewhere ? "“" + unit + "” does not belong here; type " + dimensionName(context.dimension) + "."
-                                      : "“" + unit + "” is not a unit known here; type " + dimensionName(context.dimension) + ".",
-                            unitPlace);
+                return fail(
+                    elsewhere
+                        ? "“" + unit + "” does not belong here; type " + dimensionName(context.dimension) + "."
+                        : "“" + unit + "” is not a unit known here; type " + dimensionName(context.dimension) + ".",
+                    unitPlace);
             }
         }
         total += **n * factor;

@@ -15,18 +15,22 @@ std::vector<Violation> check(const Network& net, const Layout& layout) {
     if (layout.start.size() != net.tasks.size()) return {{"The layout does not have a start for each task."}};
     const int n = static_cast<int>(net.tasks.size());
     for (int i = 0; i < n; ++i)
-        if (startOf(i) < -net.horizon || endOf(i) > 0) out.push_back({fmt::format("“{}” lies outside the day.", name(i))});
+        if (startOf(i) < -net.horizon || endOf(i) > 0)
+            out.push_back({fmt::format("“{}” lies outside the day.", name(i))});
     for (const auto& lag : net.lags) {
         const int gap = startOf(lag.to) - startOf(lag.from);
         if (gap < lag.min)
-            out.push_back({fmt::format("“{}” begins {} min after “{}”; {} are needed.", name(lag.to), gap, name(lag.from), lag.min)});
+            out.push_back({fmt::format("“{}” begins {} min after “{}”; {} are needed.", name(lag.to), gap,
+                                       name(lag.from), lag.min)});
         if (lag.max >= 0 && gap > lag.max)
-            out.push_back({fmt::format("“{}” begins {} min after “{}”; at most {} are allowed.", name(lag.to), gap, name(lag.from), lag.max)});
+            out.push_back({fmt::format("“{}” begins {} min after “{}”; at most {} are allowed.", name(lag.to), gap,
+                                       name(lag.from), lag.max)});
     }
     std::map<int, int> hands;  // minute → hands in use
     for (int i = 0; i < n; ++i)
         for (int t = startOf(i); t < endOf(i); ++t)
-            if ((hands[t] += net.tasks[static_cast<size_t>(i)].hands) > (net.helpers >= 0 && t < -net.helpers ? 1 : net.hands)) {
+            if ((hands[t] += net.tasks[static_cast<size_t>(i)].hands) >
+                (net.helpers >= 0 && t < -net.helpers ? 1 : net.hands)) {
                 out.push_back({fmt::format("“{}” needs hands that are busy.", name(i))});
                 break;
             }
@@ -41,8 +45,8 @@ std::vector<Violation> check(const Network& net, const Layout& layout) {
         int now = 0;
         for (const auto& [t, change] : used)
             if ((now += change) > net.resources[r].capacity) {
-                out.push_back({fmt::format("{}: {} {} in use, {} there are.", net.resources[r].name, now, net.resources[r].unit,
-                                           net.resources[r].capacity)});
+                out.push_back({fmt::format("{}: {} {} in use, {} there are.", net.resources[r].name, now,
+                                           net.resources[r].unit, net.resources[r].capacity)});
                 break;
             }
     }
@@ -101,8 +105,9 @@ std::vector<std::string> reasons(const Network& net) {
     for (const auto& hold : net.holds) {
         const auto& r = net.resources[static_cast<size_t>(hold.resource)];
         if (hold.amount > r.capacity) {
-            out.push_back(fmt::format("“{}” needs {} {} of the {}; there are {}.", net.tasks[static_cast<size_t>(hold.from)].title,
-                                      hold.amount, r.unit, r.name, r.capacity));
+            out.push_back(fmt::format("“{}” needs {} {} of the {}; there are {}.",
+                                      net.tasks[static_cast<size_t>(hold.from)].title, hold.amount, r.unit, r.name,
+                                      r.capacity));
             break;
         }
     }
@@ -124,7 +129,8 @@ std::vector<std::string> reasons(const Network& net) {
                                   format(net.horizon * 60, Dimension::Duration, UnitSystem::Metric), chain()));
     int work = 0;
     for (const auto& t : net.tasks) work += t.minutes * t.hands;
-    const int there = net.horizon + (net.hands - 1) * (net.helpers < 0 ? net.horizon : std::min(net.helpers, net.horizon));
+    const int there =
+        net.horizon + (net.hands - 1) * (net.helpers < 0 ? net.horizon : std::min(net.helpers, net.horizon));
     if (work > there)
         out.push_back(fmt::format("It takes {} of hands, and there are {}.",
                                   format(work * 60, Dimension::Duration, UnitSystem::Metric),

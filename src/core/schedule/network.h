@@ -10,17 +10,17 @@ namespace uovo::schedule {
 
 /// A short attended task. Whole minutes.
 struct Task {
-    std::string id;      ///< stable: "crater-bowl/2/dip/1"
-    std::string title;   ///< for a person: "Dip bowls 1–6 again"
-    std::string piece;   ///< id of the family, empty for the kitchen as a whole
-    std::string lane;    ///< what it is about: "prepare", "melt", "coat", "cold", "look", "release", "finish"
+    std::string id;     ///< stable: "crater-bowl/2/dip/1"
+    std::string title;  ///< for a person: "Dip bowls 1–6 again"
+    std::string piece;  ///< id of the family, empty for the kitchen as a whole
+    std::string lane;   ///< what it is about: "prepare", "melt", "coat", "cold", "look", "release", "finish"
     int minutes = 1;
     int hands = 1;
-    int coat = 0, round = 0;  ///< 1 first; 0 where it has none
+    int coat = 0, round = 0;            ///< 1 first; 0 where it has none
     std::vector<std::string> cautions;  ///< ids
-    std::string which = {};   ///< the pieces of the round, "1–6"; empty when it is all of them
-    std::string step = {};    ///< what is done, a key: "fill", "temper-1"
-    std::string who = {};     ///< for a person: "crater bowls 1–6"
+    std::string which = {};             ///< the pieces of the round, "1–6"; empty when it is all of them
+    std::string step = {};              ///< what is done, a key: "fill", "temper-1"
+    std::string who = {};               ///< for a person: "crater bowls 1–6"
 };
 
 /// `min <= start(to) - start(from) <= max`, minutes; max < 0: none.
@@ -55,7 +55,8 @@ struct Network {
     /// round stand together, so that their short maximum lags are met at once (docs/decisions.md).
     std::vector<int> order;
     int hands = 1;
-    int helpers = -1;  ///< minutes before the end at which all but one pair of hands arrive; < 0: they are there all day
+    int helpers =
+        -1;  ///< minutes before the end at which all but one pair of hands arrive; < 0: they are there all day
     int horizon = 16 * 60;  ///< minutes available before the end
 };
 
@@ -85,12 +86,13 @@ std::vector<Violation> check(const Network& network, const Layout& layout);
 /// Bound on the day: longest path of the minimum lags; or the cycle of lags that contradicts itself.
 struct LongestPath {
     bool contradiction = false;
-    int minutes = 0;            ///< from the start of the first task to the end of the last
-    std::vector<int> chain;     ///< tasks along it
+    int minutes = 0;         ///< from the start of the first task to the end of the last
+    std::vector<int> chain;  ///< tasks along it
 };
 LongestPath longestPath(const Network& network);
 
-/// Why a network cannot be laid out, cheapest reason first: contradiction, longest path, hands, one hold alone too large.
+/// Why a network cannot be laid out, cheapest reason first: contradiction, longest path, hands, one hold alone too
+/// large.
 /// @returns empty when none of these shows it
 std::vector<std::string> reasons(const Network& network);
 

@@ -20,7 +20,8 @@ public:
 
     enum class Search { ByChain, Shuffled };
 
-    Day(const Network& net, unsigned seed, Search search) : mirrored(*this, static_cast<int>(net.tasks.size()), 0, net.horizon) {
+    Day(const Network& net, unsigned seed, Search search)
+        : mirrored(*this, static_cast<int>(net.tasks.size()), 0, net.horizon) {
         const auto duration = [&](int i) { return net.tasks[static_cast<size_t>(i)].minutes; };
         const int n = mirrored.size();
         for (int i = 0; i < n; ++i) rel(*this, mirrored[i] <= net.horizon - duration(i));
@@ -38,16 +39,15 @@ public:
                 lengths << duration(i);
                 use << net.tasks[static_cast<size_t>(i)].hands;
             }
-        if (net.hands > 1 && net.helpers >= 0 && net.helpers < net.horizon) {  // until they come, the helpers' hands are busy elsewhere
+        if (net.hands > 1 && net.helpers >= 0 &&
+            net.helpers < net.horizon) {  // until they come, the helpers' hands are busy elsewhere
             starts << IntVar(*this, net.helpers, net.helpers);
             lengths << net.horizon - net.helpers;
             use << net.hands - 1;
         }
         if (starts.size() > 0) {
-            if (net.hands == 1)
-                unary(*this, starts, lengths);
-            else
-                cumulative(*this, net.hands, starts, lengths, use);
+            if (net.hands == 1) unary(*this, starts, lengths);
+            else cumulative(*this, net.hands, starts, lengths, use);
         }
         for (size_t r = 0; r < net.resources.size(); ++r) {
             IntVarArgs s, p, e;
@@ -70,10 +70,12 @@ public:
             for (const int i : net.order) chains << mirrored[i];
             branch(*this, chains, INT_VAR_NONE(), INT_VAL_MIN());
         } else {
-            // Ties are broken by the order in the array: shuffled by hand, since Gecode's own INT_VAR_RND leaks its generator.
+            // Ties are broken by the order in the array: shuffled by hand, since Gecode's own INT_VAR_RND leaks its
+            // generator.
             std::mt19937 random(seed);
             IntVarArgs shuffled(mirrored);
-            for (int i = shuffled.size() - 1; i > 0; --i) std::swap(shuffled[i], shuffled[static_cast<int>(random() % static_cast<unsigned>(i + 1))]);
+            for (int i = shuffled.size() - 1; i > 0; --i)
+                std::swap(shuffled[i], shuffled[static_cast<int>(random() % static_cast<unsigned>(i + 1))]);
             branch(*this, shuffled, INT_VAR_MIN_MIN(), INT_VAL_MIN());
         }
     }
@@ -106,7 +108,8 @@ tl::expected<Layout, Problem> layOut(const Network& net, const SolveOptions& opt
     Layout out;
     unsigned long fails = 400;
     for (int attempt = 0;; ++attempt) {
-        Day day(net, options.seed + static_cast<unsigned>(attempt), attempt % 2 == 0 && attempt < 6 ? Day::Search::ByChain : Day::Search::Shuffled);
+        Day day(net, options.seed + static_cast<unsigned>(attempt),
+                attempt % 2 == 0 && attempt < 6 ? Day::Search::ByChain : Day::Search::Shuffled);
         Limit limit(fails, until, stop);
         Gecode::Search::Options o;
         o.stop = &limit;
@@ -119,10 +122,12 @@ tl::expected<Layout, Problem> layOut(const Network& net, const SolveOptions& opt
             break;
         }
         if (!search.stopped())
-            return tl::unexpected(Problem{"No order of the steps fits the hands, the fridge and the times the chocolate allows.", "day"});
+            return tl::unexpected(
+                Problem{"No order of the steps fits the hands, the fridge and the times the chocolate allows.", "day"});
         if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
         if (std::chrono::steady_clock::now() > until)
-            return tl::unexpected(Problem{"No day plan was found in the time allowed; there may be one all the same.", "day"});
+            return tl::unexpected(
+                Problem{"No day plan was found in the time allowed; there may be one all the same.", "day"});
         ++out.restarts;
         fails = std::min<unsigned long>(fails * 3 / 2, 5000);
     }

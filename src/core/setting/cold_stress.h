@@ -3,7 +3,8 @@
 
 namespace uovo::setting {
 
-/// Thermal stress of a wall held fast in its plane, `E α ΔT/(1 − ν)`, Pa. @param kelvin below its stress-free temperature
+/// Thermal stress of a wall held fast in its plane, `E α ΔT/(1 − ν)`, Pa. @param kelvin below its stress-free
+/// temperature
 double heldStress(double modulus, double expansion, double poisson, double kelvin);
 
 /// The part of it that a free wall feels at its surface when air of that temperature meets it at once,

@@ -28,7 +28,9 @@ void add(heat::Body& b, double thickness, size_t nodes, double T, double X) {
 Cast cast(const Wall& wall, const material::Coating& coating, size_t nodes) {
     Cast out{bodyOf(coating), 0, wall.former, wall.shut, false};
     const double share = wall.shell / (wall.shell + wall.coat);
-    if (wall.shell > 0) out.firstFresh = std::clamp<size_t>(static_cast<size_t>(std::lround(share * static_cast<double>(nodes))), 2, nodes - 2);
+    if (wall.shell > 0)
+        out.firstFresh =
+            std::clamp<size_t>(static_cast<size_t>(std::lround(share * static_cast<double>(nodes))), 2, nodes - 2);
     add(out.body, wall.shell, out.firstFresh, wall.shellTemperature, 1);
     add(out.body, wall.coat, nodes - out.firstFresh, wall.coatTemperature, wall.crystals);
     out.body.inner = {wall.former.capacity, wall.former.contact, wall.shellTemperature};
@@ -75,7 +77,8 @@ double atFormer(const Cast& c) {
     return sum / reach;
 }
 
-Times settle(Cast cast, const heat::CrystalLaw& law, const Events& events, const std::vector<Stay>& stays, double step) {
+Times settle(Cast cast, const heat::CrystalLaw& law, const Events& events, const std::vector<Stay>& stays,
+             double step) {
     constexpr double kLongest = 24 * 3600;
     const double never = std::nan("");
     Times out{never, never, never, never};
@@ -90,7 +93,8 @@ Times settle(Cast cast, const heat::CrystalLaw& law, const Events& events, const
         advance(cast, law, stays[at], dt);
         const double now = mean(cast), wall = atFormer(cast);
         const auto event = [&](double& when, double level, double was, double is) {
-            if (std::isnan(when) && is >= level) when = t + (is > was ? dt * std::clamp((level - was) / (is - was), 0.0, 1.0) : 0.0);
+            if (std::isnan(when) && is >= level)
+                when = t + (is > was ? dt * std::clamp((level - was) / (is - was), 0.0, 1.0) : 0.0);
         };
         event(out.lock, events.lock, before, now);
         event(out.firm, events.firm, before, now);
@@ -101,7 +105,8 @@ Times settle(Cast cast, const heat::CrystalLaw& law, const Events& events, const
             out.release = std::max(out.release, out.set);
             break;
         }
-        if (at + 1 == stays.size() && t > 3 * 3600 && now - before < 1e-6) break;  // no longer changing: it will not set here
+        if (at + 1 == stays.size() && t > 3 * 3600 && now - before < 1e-6)
+            break;  // no longer changing: it will not set here
         before = now;
         beforeWall = wall;
     }

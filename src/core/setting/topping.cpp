@@ -10,7 +10,8 @@ namespace uovo::setting {
 
 double grainHoldsAt(double grain, double density) { return density * kGravity * grain / 3; }
 
-double grainHoldsAfter(double grain, double density, Cast film, const material::Coating& c, const heat::CrystalLaw& law, const Stay& place, double staticYield) {
+double grainHoldsAfter(double grain, double density, Cast film, const material::Coating& c, const heat::CrystalLaw& law,
+                       const Stay& place, double staticYield) {
     const double needed = grainHoldsAt(grain, density);
     return yieldsAfter(needed / staticYield, std::move(film), c, law, place);
 }

@@ -22,7 +22,8 @@ public:
         const Eigen::Vector3d b(moment.x, moment.y, moment.z);
         Eigen::Vector3d out = Eigen::Vector3d::Zero();
         for (int i = 0; i < 3; ++i)
-            if (own.eigenvalues()(i) > 1e-12 * own.eigenvalues()(2)) out += own.eigenvectors().col(i) * (own.eigenvectors().col(i).dot(b) / own.eigenvalues()(i));
+            if (own.eigenvalues()(i) > 1e-12 * own.eigenvalues()(2))
+                out += own.eigenvectors().col(i) * (own.eigenvectors().col(i).dot(b) / own.eigenvalues()(i));
         return {out(0), out(1), out(2)};
     }
 

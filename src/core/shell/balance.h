@@ -6,7 +6,8 @@
 
 namespace uovo::shell {
 
-/// Adds forces on some corners, spread evenly and by a turn, so that they balance a load: what a hand, a ring or a foot gives back.
+/// Adds forces on some corners, spread evenly and by a turn, so that they balance a load: what a hand, a ring or a foot
+/// gives back.
 void balance(const Model& model, const std::vector<int>& on, Freedoms& load);
 
 /// Shifts of each corner, m, without the motion of the whole.

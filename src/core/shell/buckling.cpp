@@ -17,7 +17,9 @@ double buckles(const System& system, const Freedoms& shifts, std::stop_token sto
         const Facet f = m.facet(k);
         Vector18 v;
         for (int i = 0; i < 3; ++i)
-            for (int c = 0; c < 6; ++c) v(6 * i + c) = shifts[6 * static_cast<size_t>(m.triangles[k][static_cast<size_t>(i)]) + static_cast<size_t>(c)];
+            for (int c = 0; c < 6; ++c)
+                v(6 * i + c) =
+                    shifts[6 * static_cast<size_t>(m.triangles[k][static_cast<size_t>(i)]) + static_cast<size_t>(c)];
         const double E = m.material.young * (m.stiff.empty() ? 1 : m.stiff[k]);
         g[k] = geometricStiffness(f, f.meanThickness() * planeStress(strainMean(f, v).membrane, E, m.material.poisson));
     }
@@ -27,7 +29,8 @@ double buckles(const System& system, const Freedoms& shifts, std::stop_token sto
             for (int a = 0; a < 3; ++a)
                 for (int b = 0; b < 3; ++b)
                     for (size_t c = 0; c < 3; ++c)
-                        f[6 * static_cast<size_t>(m.triangles[k][static_cast<size_t>(a)]) + c] -= g[k](a, b) * u[6 * static_cast<size_t>(m.triangles[k][static_cast<size_t>(b)]) + c];
+                        f[6 * static_cast<size_t>(m.triangles[k][static_cast<size_t>(a)]) + c] -=
+                            g[k](a, b) * u[6 * static_cast<size_t>(m.triangles[k][static_cast<size_t>(b)]) + c];
         return f;
     };
     // Subspace iteration on K⁻¹(-Kg): its greatest eigenvalue is 1/λ.
@@ -66,7 +69,9 @@ double buckles(const System& system, const Freedoms& shifts, std::stop_token sto
             if (own.eigenvalues()(i) > 1e-12 * most) keep.push_back(i);
         if (keep.empty()) return std::numeric_limits<double>::infinity();
         Eigen::MatrixXd T(kVectors, static_cast<Eigen::Index>(keep.size()));
-        for (size_t i = 0; i < keep.size(); ++i) T.col(static_cast<Eigen::Index>(i)) = own.eigenvectors().col(keep[i]) / std::sqrt(own.eigenvalues()(keep[i]));
+        for (size_t i = 0; i < keep.size(); ++i)
+            T.col(static_cast<Eigen::Index>(i)) =
+                own.eigenvectors().col(keep[i]) / std::sqrt(own.eigenvalues()(keep[i]));
         Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> ritz(T.transpose() * A * T);
         const double now = ritz.eigenvalues().maxCoeff();
         const Eigen::MatrixXd mix = T * ritz.eigenvectors();

@@ -29,7 +29,15 @@ struct Edges {
     double x12, x23, x31, y12, y23, y31;
     double l12, l23, l31;  // squares
     explicit Edges(const Facet& f)
-        : x12(f.x[0] - f.x[1]), x23(f.x[1] - f.x[2]), x31(f.x[2] - f.x[0]), y12(f.y[0] - f.y[1]), y23(f.y[1] - f.y[2]), y31(f.y[2] - f.y[0]), l12(x12 * x12 + y12 * y12), l23(x23 * x23 + y23 * y23), l31(x31 * x31 + y31 * y31) {}
+        : x12(f.x[0] - f.x[1]),
+          x23(f.x[1] - f.x[2]),
+          x31(f.x[2] - f.x[0]),
+          y12(f.y[0] - f.y[1]),
+          y23(f.y[1] - f.y[2]),
+          y31(f.y[2] - f.y[0]),
+          l12(x12 * x12 + y12 * y12),
+          l23(x23 * x23 + y23 * y23),
+          l31(x31 * x31 + y31 * y31) {}
 };
 
 /// Force lumping matrix of Felippa's basic stiffness, transposed and divided by the area: mean strain = B u.
@@ -38,14 +46,9 @@ Matrix39 meanMembrane(const Facet& f) {
     const double x12 = e.x12, x23 = e.x23, x31 = e.x31, y12 = e.y12, y23 = e.y23, y31 = e.y31;
     const double x21 = -x12, x32 = -x23, x13 = -x31, y21 = -y12, y32 = -y23, y13 = -y31;
     Eigen::Matrix<double, 9, 3> L;
-    L << y23, 0, x32,
-        0, x32, y23,
-        kAlpha / 6 * y23 * (y13 - y21), kAlpha / 6 * x32 * (x31 - x12), kAlpha / 3 * (x31 * y13 - x12 * y21),
-        y31, 0, x13,
-        0, x13, y31,
-        kAlpha / 6 * y31 * (y21 - y32), kAlpha / 6 * x13 * (x12 - x23), kAlpha / 3 * (x12 * y21 - x23 * y32),
-        y12, 0, x21,
-        0, x21, y12,
+    L << y23, 0, x32, 0, x32, y23, kAlpha / 6 * y23 * (y13 - y21), kAlpha / 6 * x32 * (x31 - x12),
+        kAlpha / 3 * (x31 * y13 - x12 * y21), y31, 0, x13, 0, x13, y31, kAlpha / 6 * y31 * (y21 - y32),
+        kAlpha / 6 * x13 * (x12 - x23), kAlpha / 3 * (x12 * y21 - x23 * y32), y12, 0, x21, 0, x21, y12,
         kAlpha / 6 * y12 * (y32 - y13), kAlpha / 6 * x21 * (x23 - x31), kAlpha / 3 * (x23 * y32 - x31 * y13);
     return L.transpose() / (2 * f.area);
 }
@@ -68,9 +71,9 @@ Matrix3 natural(const Facet& f) {
     const double x12 = e.x12, x23 = e.x23, x31 = e.x31, y12 = e.y12, y23 = e.y23, y31 = e.y31;
     const double x21 = -x12, x32 = -x23, x13 = -x31, y21 = -y12, y32 = -y23, y13 = -y31;
     Matrix3 T;
-    T << y23 * y13 * e.l12, y31 * y21 * e.l23, y12 * y32 * e.l31,
-        x23 * x13 * e.l12, x31 * x21 * e.l23, x12 * x32 * e.l31,
-        (y23 * x31 + x32 * y13) * e.l12, (y31 * x12 + x13 * y21) * e.l23, (y12 * x23 + x21 * y32) * e.l31;
+    T << y23 * y13 * e.l12, y31 * y21 * e.l23, y12 * y32 * e.l31, x23 * x13 * e.l12, x31 * x21 * e.l23,
+        x12 * x32 * e.l31, (y23 * x31 + x32 * y13) * e.l12, (y31 * x12 + x13 * y21) * e.l23,
+        (y12 * x23 + x21 * y32) * e.l31;
     return T / (4 * f.area * f.area);
 }
 
@@ -117,19 +120,26 @@ Matrix39 curvature(const Facet& f, const std::array<double, 3>& zeta) {
     }
     Matrix39 B;
     for (int i = 0; i < 3; ++i) {
-        const int m = (i + 1) % 3, n = (i + 2) % 3;  // mid-sides next to corner i: `n` before it in the order 6, 5 of corner 1
+        const int m = (i + 1) % 3,
+                  n = (i + 2) % 3;  // mid-sides next to corner i: `n` before it in the order 6, 5 of corner 1
         const auto hx = [&](const double* N, int which) {
             switch (which) {
-                case 0: return 1.5 * (a[n] * N[3 + n] - a[m] * N[3 + m]);
-                case 1: return b[m] * N[3 + m] + b[n] * N[3 + n];
-                default: return N[i] - c[m] * N[3 + m] - c[n] * N[3 + n];
+                case 0:
+                    return 1.5 * (a[n] * N[3 + n] - a[m] * N[3 + m]);
+                case 1:
+                    return b[m] * N[3 + m] + b[n] * N[3 + n];
+                default:
+                    return N[i] - c[m] * N[3 + m] - c[n] * N[3 + n];
             }
         };
         const auto hy = [&](const double* N, int which) {
             switch (which) {
-                case 0: return 1.5 * (d[n] * N[3 + n] - d[m] * N[3 + m]);
-                case 1: return -N[i] + g[m] * N[3 + m] + g[n] * N[3 + n];
-                default: return -b[m] * N[3 + m] - b[n] * N[3 + n];
+                case 0:
+                    return 1.5 * (d[n] * N[3 + n] - d[m] * N[3 + m]);
+                case 1:
+                    return -N[i] + g[m] * N[3 + m] + g[n] * N[3 + n];
+                default:
+                    return -b[m] * N[3 + m] - b[n] * N[3 + n];
             }
         };
         for (int k = 0; k < 3; ++k) {
@@ -142,7 +152,8 @@ Matrix39 curvature(const Facet& f, const std::array<double, 3>& zeta) {
 }
 
 constexpr int kMembrane[9]{0, 1, 5, 6, 7, 11, 12, 13, 17}, kBending[9]{2, 3, 4, 8, 9, 10, 14, 15, 16};
-constexpr std::array<std::array<double, 3>, 3> kGauss{{{2.0 / 3, 1.0 / 6, 1.0 / 6}, {1.0 / 6, 2.0 / 3, 1.0 / 6}, {1.0 / 6, 1.0 / 6, 2.0 / 3}}};
+constexpr std::array<std::array<double, 3>, 3> kGauss{
+    {{2.0 / 3, 1.0 / 6, 1.0 / 6}, {1.0 / 6, 2.0 / 3, 1.0 / 6}, {1.0 / 6, 1.0 / 6, 2.0 / 3}}};
 
 Vector18 local(const Facet& f, const Vector18& u) {
     Vector18 out;
@@ -190,7 +201,8 @@ Matrix18 stiffness(const Facet& f, double young, double poisson) {
         }
     Matrix18 out;
     for (int i = 0; i < 6; ++i)
-        for (int j = 0; j < 6; ++j) out.block<3, 3>(3 * i, 3 * j).noalias() = f.axes.transpose() * (k.block<3, 3>(3 * i, 3 * j) * f.axes);
+        for (int j = 0; j < 6; ++j)
+            out.block<3, 3>(3 * i, 3 * j).noalias() = f.axes.transpose() * (k.block<3, 3>(3 * i, 3 * j) * f.axes);
     return out;
 }
 
@@ -218,7 +230,9 @@ Strain strainMean(const Facet& f, const Vector18& global) {
     return {meanMembrane(f) * m, curvature(f, {1.0 / 3, 1.0 / 3, 1.0 / 3}) * b};
 }
 
-Vector3d planeStress(const Vector3d& strain, double young, double poisson) { return elasticity(young, poisson) * strain; }
+Vector3d planeStress(const Vector3d& strain, double young, double poisson) {
+    return elasticity(young, poisson) * strain;
+}
 
 Matrix3 geometricStiffness(const Facet& f, const Vector3d& n) {
     const Edges e(f);

@@ -22,7 +22,8 @@ struct Patch {
 };
 Patch patch(const Model& m, size_t k) {
     const auto& t = m.triangles[k];
-    const auto &a = m.points[static_cast<size_t>(t[0])], &b = m.points[static_cast<size_t>(t[1])], &c = m.points[static_cast<size_t>(t[2])];
+    const auto &a = m.points[static_cast<size_t>(t[0])], &b = m.points[static_cast<size_t>(t[1])],
+               &c = m.points[static_cast<size_t>(t[2])];
     return {form::cross(b - a, c - a) * 0.5, (a + b + c) * (1.0 / 3)};
 }
 
@@ -50,8 +51,15 @@ void addPressure(const Model& m, const std::function<double(size_t, const form::
     }
 }
 
-void addLiquid(const Model& m, double density, double level, bool outward, Freedoms& load, const std::vector<bool>& wet) {
-    addPressure(m, [&](size_t k, const form::Vec3& at) { return (wet.empty() || wet[k]) && at.z < level ? (outward ? 1 : -1) * density * kGravity * (level - at.z) : 0.0; }, load);
+void addLiquid(const Model& m, double density, double level, bool outward, Freedoms& load,
+               const std::vector<bool>& wet) {
+    addPressure(
+        m,
+        [&](size_t k, const form::Vec3& at) {
+            return (wet.empty() || wet[k]) && at.z < level ? (outward ? 1 : -1) * density * kGravity * (level - at.z)
+                                                           : 0.0;
+        },
+        load);
 }
 
 double Grains::pressure(double depth) const {
@@ -110,7 +118,8 @@ void addForce(const std::vector<std::pair<int, double>>& on, const form::Vec3& f
     for (const auto& [point, share] : on) add(load, point, force * share);
 }
 
-void addLine(const Model& m, const form::Vec3& perMetre, const std::function<bool(const form::Vec3&)>& on, Freedoms& load) {
+void addLine(const Model& m, const form::Vec3& perMetre, const std::function<bool(const form::Vec3&)>& on,
+             Freedoms& load) {
     struct Side {
         int low, high, from, to;
         size_t triangle;
@@ -121,7 +130,8 @@ void addLine(const Model& m, const form::Vec3& perMetre, const std::function<boo
             const int a = m.triangles[k][i], b = m.triangles[k][(i + 1) % 3];
             sides.push_back({std::min(a, b), std::max(a, b), a, b, k});
         }
-    std::sort(sides.begin(), sides.end(), [](const Side& x, const Side& y) { return x.low != y.low ? x.low < y.low : x.high < y.high; });
+    std::sort(sides.begin(), sides.end(),
+              [](const Side& x, const Side& y) { return x.low != y.low ? x.low < y.low : x.high < y.high; });
     for (size_t i = 0; i < sides.size();) {
         size_t j = i + 1;
         while (j < sides.size() && sides[j].low == sides[i].low && sides[j].high == sides[i].high) ++j;
@@ -132,7 +142,8 @@ void addLine(const Model& m, const form::Vec3& perMetre, const std::function<boo
             const form::Vec3 half = perMetre * (0.5 * l);
             add(load, side.from, half);
             add(load, side.to, half);
-            // the drilling freedoms take their share of a pull across the edge: without it an even pull is not met exactly
+            // the drilling freedoms take their share of a pull across the edge: without it an even pull is not met
+            // exactly
             const form::Vec3 n = form::unit(patch(m, side.triangle).area);
             const double moment = kLumping * form::dot(perMetre, form::cross(n, (b - a) * (1 / l))) * l * l / 12;
             for (const auto& [point, sign] : {std::pair{side.from, 1.0}, std::pair{side.to, -1.0}}) {
@@ -178,7 +189,8 @@ Foot::Foot(const System& system, std::vector<Pad> candidates) : system_(system),
     const auto shifts = system.solve(unit);
     Eigen::MatrixXd C(n, n);
     for (Eigen::Index i = 0; i < n; ++i)
-        for (Eigen::Index j = 0; j < n; ++j) C(i, j) = lifted(shifts[static_cast<size_t>(j)], candidates_[static_cast<size_t>(i)]);
+        for (Eigen::Index j = 0; j < n; ++j)
+            C(i, j) = lifted(shifts[static_cast<size_t>(j)], candidates_[static_cast<size_t>(i)]);
     gives_ = 0.5 * (C + C.transpose());
 }
 
@@ -216,7 +228,8 @@ Contact Foot::rest(const Freedoms& load) const {
         Eigen::VectorXd b(k + 3);
         const double scale = std::max(1e-300, C.diagonal().maxCoeff());
         for (Eigen::Index i = 0; i < k; ++i) {
-            for (Eigen::Index j = 0; j < k; ++j) A(i, j) = C(on[static_cast<size_t>(i)], on[static_cast<size_t>(j)]) / scale;
+            for (Eigen::Index j = 0; j < k; ++j)
+                A(i, j) = C(on[static_cast<size_t>(i)], on[static_cast<size_t>(j)]) / scale;
             A.block<1, 3>(i, k) = R.row(on[static_cast<size_t>(i)]);
             A.block<3, 1>(k, i) = R.row(on[static_cast<size_t>(i)]).transpose();
             b(i) = -free(on[static_cast<size_t>(i)]) / scale;

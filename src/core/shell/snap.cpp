@@ -4,24 +4,31 @@
 #include <cmath>
 
 namespace uovo::shell {
-namespace {
-}
+namespace {}
 
 tl::expected<void, Problem> check(const SnapBar& b) {
-    const auto range = [](const Measure& m, double low, double high) { return std::isfinite(m.value) && m.value >= low && m.value <= high; };
+    const auto range = [](const Measure& m, double low, double high) {
+        return std::isfinite(m.value) && m.value >= low && m.value <= high;
+    };
     if (!range(b.span, 0.02, 0.5)) return tl::unexpected(Problem{"The supports stand 2 to 50 cm apart.", "span"});
     if (!range(b.width, 0.003, 0.2)) return tl::unexpected(Problem{"A bar is 3 mm to 20 cm wide.", "width"});
     if (!range(b.thickness, 0.001, 0.05)) return tl::unexpected(Problem{"A bar is 1 to 50 mm thick.", "thickness"});
-    if (b.span.value < 4 * b.thickness.value) return tl::unexpected(Problem{"The supports stand too close: at least four times the thickness apart, better ten.", "span"});
+    if (b.span.value < 4 * b.thickness.value)
+        return tl::unexpected(
+            Problem{"The supports stand too close: at least four times the thickness apart, better ten.", "span"});
     if (!range(b.hung, 0.001, 20)) return tl::unexpected(Problem{"What was hung on it weighs 1 g to 20 kg.", "hung"});
     if (!range(b.sag, 0, 0.05)) return tl::unexpected(Problem{"A bar sags by nothing to 5 cm.", "sag"});
     return {};
 }
 
-double breaking(const SnapBar& b) { return 3 * b.hung.value * kGravity * b.span.value / (2 * b.width.value * b.thickness.value * b.thickness.value); }
+double breaking(const SnapBar& b) {
+    return 3 * b.hung.value * kGravity * b.span.value / (2 * b.width.value * b.thickness.value * b.thickness.value);
+}
 
 double modulus(const SnapBar& b) {
-    return b.sag.value > 0 ? b.hung.value * kGravity * std::pow(b.span.value / b.thickness.value, 3) / (4 * b.width.value * b.sag.value) : std::nan("");
+    return b.sag.value > 0 ? b.hung.value * kGravity * std::pow(b.span.value / b.thickness.value, 3) /
+                                 (4 * b.width.value * b.sag.value)
+                           : std::nan("");
 }
 
 double chiSquare(double p, int n) {
@@ -48,7 +55,8 @@ Snapped snapped(const std::vector<SnapBar>& bars, double m, double volume) {
     int read = 0;
     for (const auto& b : bars) {
         const double own = b.span.value * b.width.value * b.thickness.value / (2 * (m + 1) * (m + 1));
-        const double s = breaking(b) * std::pow(own / volume, 1 / m);  // what a bar of the reference size would have borne
+        const double s =
+            breaking(b) * std::pow(own / volume, 1 / m);  // what a bar of the reference size would have borne
         powers += std::pow(s, m) / n;
         sum += s / n;
         squares += s * s / n;

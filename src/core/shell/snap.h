@@ -10,10 +10,10 @@ namespace uovo::shell {
 
 /// One bar that was broken.
 struct SnapBar {
-    std::string chocolate;       ///< id
+    std::string chocolate;                                 ///< id
     Measure span = 0.08, width = 0.02, thickness = 0.008;  ///< m, between the supports and of the bar
-    Measure hung = 0.4;          ///< kg, cup and water when it broke
-    Measure sag = 0;             ///< m, of its middle shortly before; 0: not read
+    Measure hung = 0.4;                                    ///< kg, cup and water when it broke
+    Measure sag = 0;                                       ///< m, of its middle shortly before; 0: not read
     std::string extra;
     bool operator==(const SnapBar&) const = default;
 };
@@ -29,9 +29,9 @@ double modulus(const SnapBar& bar);
 /// Strength of a material from its bars.
 struct Snapped {
     size_t bars = 0;
-    double mean = 0, low = 0, high = 0;   ///< Pa, mean strength of bars of the reference size, and its 5–95 % interval
-    double young = 0;                     ///< Pa; NaN: no sag was read
-    double scatter = 0;                   ///< standard deviation over mean of these bars
+    double mean = 0, low = 0, high = 0;  ///< Pa, mean strength of bars of the reference size, and its 5–95 % interval
+    double young = 0;                    ///< Pa; NaN: no sag was read
+    double scatter = 0;                  ///< standard deviation over mean of these bars
 };
 /// With Weibull's m fixed the sum of σᵐ is Gamma distributed: the interval follows from χ² with 2n degrees of freedom.
 /// @param m Weibull's modulus @param volume m³, effective volume of the reference bar @param bars one or more

@@ -14,7 +14,8 @@ namespace {
 /// (σx, σy, τxy) in the facet's axes to space.
 Tensor inSpace(const Facet& f, const Eigen::Vector3d& s) {
     const Eigen::Vector3d a = f.axes.row(0), b = f.axes.row(1);
-    const Matrix3 m = s(0) * a * a.transpose() + s(1) * b * b.transpose() + s(2) * (a * b.transpose() + b * a.transpose());
+    const Matrix3 m =
+        s(0) * a * a.transpose() + s(1) * b * b.transpose() + s(2) * (a * b.transpose() + b * a.transpose());
     Tensor t;
     t << m(0, 0), m(1, 1), m(2, 2), m(0, 1), m(1, 2), m(2, 0);
     return t;
@@ -23,17 +24,18 @@ Tensor inSpace(const Facet& f, const Eigen::Vector3d& s) {
 Vector18 freedomsOf(const form::Triangle& t, const Freedoms& u) {
     Vector18 out;
     for (int i = 0; i < 3; ++i)
-        for (int c = 0; c < 6; ++c) out(6 * i + c) = u[6 * static_cast<size_t>(t[static_cast<size_t>(i)]) + static_cast<size_t>(c)];
+        for (int c = 0; c < 6; ++c)
+            out(6 * i + c) = u[6 * static_cast<size_t>(t[static_cast<size_t>(i)]) + static_cast<size_t>(c)];
     return out;
 }
 
 using Smooth = std::vector<std::array<bool, 3>>;
 
-/// How the value at a corner follows from its triangles: a quadratic over the face's tangent plane whose means are theirs
-/// (least squares over two rings, at an edge over three). The plain mean of the first ring cuts a peak off.
+/// How the value at a corner follows from its triangles: a quadratic over the face's tangent plane whose means are
+/// theirs (least squares over two rings, at an edge over three). The plain mean of the first ring cuts a peak off.
 void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smooth& smooth, Faces& out) {
-    constexpr size_t kLeast = 9;     // triangles for six unknowns
-    constexpr double kMost = 8;      // sum of the shares without their signs: more would make noise of rounding
+    constexpr size_t kLeast = 9;  // triangles for six unknowns
+    constexpr double kMost = 8;   // sum of the shares without their signs: more would make noise of rounding
     const size_t n = m.triangles.size();
     std::vector<std::vector<int>> ring(out.count);
     std::vector<int> point(out.count);
@@ -87,7 +89,10 @@ void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smo
             out.first.push_back(out.triangle.size());
             continue;
         }
-        const form::Vec3 z = form::unit(up), x = form::unit(form::cross(std::abs(z.x) < 0.7 ? form::Vec3{1, 0, 0} : form::Vec3{0, 1, 0}, z)), y = form::cross(z, x);
+        const form::Vec3 z = form::unit(up),
+                         x = form::unit(
+                             form::cross(std::abs(z.x) < 0.7 ? form::Vec3{1, 0, 0} : form::Vec3{0, 1, 0}, z)),
+                         y = form::cross(z, x);
         const double size = std::sqrt(all);
         using Row = Eigen::Matrix<double, 6, 1>;
         std::vector<Row> rows(patch.size(), Row::Zero());
@@ -95,7 +100,9 @@ void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smo
         for (size_t q = 0; q < patch.size(); ++q) {
             const auto& t = m.triangles[static_cast<size_t>(patch[q])];
             for (size_t i = 0; i < 3; ++i) {  // the middles of its sides: exact for quadratics
-                const form::Vec3 d = (m.points[static_cast<size_t>(t[i])] + m.points[static_cast<size_t>(t[(i + 1) % 3])]) * 0.5 - m.points[static_cast<size_t>(point[c])];
+                const form::Vec3 d =
+                    (m.points[static_cast<size_t>(t[i])] + m.points[static_cast<size_t>(t[(i + 1) % 3])]) * 0.5 -
+                    m.points[static_cast<size_t>(point[c])];
                 const double u = form::dot(d, x) / size, v = form::dot(d, y) / size;
                 rows[q] += Row{1, u, v, u * u, u * v, v * v} / 3;
             }
@@ -142,7 +149,9 @@ Faces faces(const Model& m, double crease) {
             sides.push_back({std::min(a, b), std::max(a, b), static_cast<int>(k), i});
         }
     }
-    std::sort(sides.begin(), sides.end(), [](const Side& a, const Side& b) { return a.low != b.low ? a.low < b.low : a.high != b.high ? a.high < b.high : a.triangle < b.triangle; });
+    std::sort(sides.begin(), sides.end(), [](const Side& a, const Side& b) {
+        return a.low != b.low ? a.low < b.low : a.high != b.high ? a.high < b.high : a.triangle < b.triangle;
+    });
     const double least = std::cos(crease);
     std::vector<bool> open(m.points.size(), false);
     std::vector<std::array<bool, 3>> smooth(n, {false, false, false});
@@ -153,8 +162,10 @@ Faces faces(const Model& m, double crease) {
             const auto &a = sides[i], &b = sides[i + 1];
             out.beside[static_cast<size_t>(a.triangle)][static_cast<size_t>(a.edge)] = b.triangle;
             out.beside[static_cast<size_t>(b.triangle)][static_cast<size_t>(b.edge)] = a.triangle;
-            const bool flat = form::dot(normal[static_cast<size_t>(a.triangle)], normal[static_cast<size_t>(b.triangle)]) > least;
-            smooth[static_cast<size_t>(a.triangle)][static_cast<size_t>(a.edge)] = smooth[static_cast<size_t>(b.triangle)][static_cast<size_t>(b.edge)] = flat;
+            const bool flat =
+                form::dot(normal[static_cast<size_t>(a.triangle)], normal[static_cast<size_t>(b.triangle)]) > least;
+            smooth[static_cast<size_t>(a.triangle)][static_cast<size_t>(a.edge)] =
+                smooth[static_cast<size_t>(b.triangle)][static_cast<size_t>(b.edge)] = flat;
         }
         i = j;
     }
@@ -162,7 +173,8 @@ Faces faces(const Model& m, double crease) {
     std::vector<int> root(3 * n);
     std::iota(root.begin(), root.end(), 0);
     const auto find = [&](int a) {
-        while (root[static_cast<size_t>(a)] != a) a = root[static_cast<size_t>(a)] = root[static_cast<size_t>(root[static_cast<size_t>(a)])];
+        while (root[static_cast<size_t>(a)] != a)
+            a = root[static_cast<size_t>(a)] = root[static_cast<size_t>(root[static_cast<size_t>(a)])];
         return a;
     };
     for (size_t k = 0; k < n; ++k)
@@ -172,7 +184,9 @@ Faces faces(const Model& m, double crease) {
             for (const int point : {m.triangles[k][i], m.triangles[k][(i + 1) % 3]})
                 for (size_t c = 0; c < 3; ++c)
                     for (size_t d = 0; d < 3; ++d)
-                        if (m.triangles[k][c] == point && m.triangles[other][d] == point) root[static_cast<size_t>(find(static_cast<int>(3 * k + c)))] = find(static_cast<int>(3 * other + d));
+                        if (m.triangles[k][c] == point && m.triangles[other][d] == point)
+                            root[static_cast<size_t>(find(static_cast<int>(3 * k + c)))] =
+                                find(static_cast<int>(3 * other + d));
         }
     std::vector<int> number(3 * n, -1);
     for (size_t k = 0; k < n; ++k)
@@ -186,7 +200,9 @@ Faces faces(const Model& m, double crease) {
         }
     for (size_t k = 0; k < n; ++k)
         for (size_t i = 0; i < 3; ++i)
-            if (!smooth[k][i]) out.edge[static_cast<size_t>(out.place[k][i])] = out.edge[static_cast<size_t>(out.place[k][(i + 1) % 3])] = true;
+            if (!smooth[k][i])
+                out.edge[static_cast<size_t>(out.place[k][i])] =
+                    out.edge[static_cast<size_t>(out.place[k][(i + 1) % 3])] = true;
     fitCorners(m, normal, smooth, out);
     return out;
 }
@@ -220,7 +236,8 @@ Stress stresses(const Model& m, const Faces& faces, const Freedoms& u) {
                 std::array<double, 3> zeta{0, 0, 0};
                 zeta[i] = 1;
                 const Strain s = strainAt(f, nu, v, zeta);
-                mine.push_back({k, i, inSpace(f, planeStress(s.membrane, E, nu)), inSpace(f, planeStress(0.5 * f.t[i] * s.curvature, E, nu))});
+                mine.push_back({k, i, inSpace(f, planeStress(s.membrane, E, nu)),
+                                inSpace(f, planeStress(0.5 * f.t[i] * s.curvature, E, nu))});
             }
         }
     };
@@ -269,7 +286,8 @@ Peak greatest(const Model& m, const Faces& faces, const Stress& s, const std::ve
             for (const bool outer : {true, false}) {
                 const auto at = static_cast<size_t>(faces.place[k][i]);
                 const double p = principal(f, s.cornerMembrane[at] + (outer ? 1.0 : -1.0) * s.cornerBending[at])[0];
-                if (p > best.stress) best = {p, k, static_cast<int>(i), outer, m.points[static_cast<size_t>(m.triangles[k][i])]};
+                if (p > best.stress)
+                    best = {p, k, static_cast<int>(i), outer, m.points[static_cast<size_t>(m.triangles[k][i])]};
             }
     }
     return best;

@@ -15,12 +15,15 @@
 namespace uovo::shell {
 namespace {
 
-constexpr double kTieStiff = 1e3;    // times the stiffest diagonal next to it: rigid to a thousandth, well conditioned
-constexpr double kUnmet = 1e-3;      // of a trial load that is not met: the shell moves freely
+constexpr double kTieStiff = 1e3;  // times the stiffest diagonal next to it: rigid to a thousandth, well conditioned
+constexpr double kUnmet = 1e-3;    // of a trial load that is not met: the shell moves freely
 
-double seconds(std::chrono::steady_clock::time_point since) { return std::chrono::duration<double>(std::chrono::steady_clock::now() - since).count(); }
+double seconds(std::chrono::steady_clock::time_point since) {
+    return std::chrono::duration<double>(std::chrono::steady_clock::now() - since).count();
+}
 
-/// OpenBLAS's own threads wait by spinning: next to other work on the machine they slow a factor thirtyfold, and gain little on blocks this small.
+/// OpenBLAS's own threads wait by spinning: next to other work on the machine they slow a factor thirtyfold, and gain
+/// little on blocks this small.
 void oneThread() {
     static const bool done = [] {
         if (auto* set = reinterpret_cast<void (*)(int)>(dlsym(RTLD_DEFAULT, "openblas_set_num_threads"))) set(1);
@@ -64,7 +67,8 @@ std::vector<int> bodies(const Model& m, const std::vector<Tie>& ties) {
     std::vector<int> root(m.points.size());
     std::iota(root.begin(), root.end(), 0);
     const auto find = [&](int a) {
-        while (root[static_cast<size_t>(a)] != a) a = root[static_cast<size_t>(a)] = root[static_cast<size_t>(root[static_cast<size_t>(a)])];
+        while (root[static_cast<size_t>(a)] != a)
+            a = root[static_cast<size_t>(a)] = root[static_cast<size_t>(root[static_cast<size_t>(a)])];
         return a;
     };
     const auto join = [&](int a, int b) { root[static_cast<size_t>(find(a))] = find(b); };
@@ -87,7 +91,8 @@ std::vector<int> bodies(const Model& m, const std::vector<Tie>& ties) {
     return out;
 }
 
-/// What the point of a tie moves more than the middle of the patch it is held to, in its own six freedoms and those of the patch's corners.
+/// What the point of a tie moves more than the middle of the patch it is held to, in its own six freedoms and those of
+/// the patch's corners.
 Eigen::MatrixXd tieRows(const Model& m, const Tie& tie) {
     Eigen::MatrixXd J = Eigen::MatrixXd::Zero(6, 6 + 6 * static_cast<Eigen::Index>(tie.to.size()));
     J.block<6, 6>(0, 0).setIdentity();
@@ -117,10 +122,10 @@ std::vector<int> cornersOf(const Tie& tie) {
 
 struct Structure {
     size_t points = 0, triangles = 0, ties = 0;  // ties with their corners
-    std::vector<int> place;                   // of each point in the order of elimination; -1: no triangle uses it
-    std::vector<int> first;                   // of each place: its entries of `rows`
-    std::vector<int> rows;                    // places at or after each place that it shares a triangle with, itself first
-    std::shared_ptr<cholmod_factor> symbolic; // structure of the factor
+    std::vector<int> place;                      // of each point in the order of elimination; -1: no triangle uses it
+    std::vector<int> first;                      // of each place: its entries of `rows`
+    std::vector<int> rows;  // places at or after each place that it shares a triangle with, itself first
+    std::shared_ptr<cholmod_factor> symbolic;  // structure of the factor
     int used = 0;
 };
 
@@ -131,7 +136,7 @@ struct System::Inside {
     std::vector<Tie> ties;
     std::vector<Spring> springs;
     std::shared_ptr<const Structure> structure;
-    std::vector<unsigned> fixed;   // of each place
+    std::vector<unsigned> fixed;  // of each place
     std::vector<Matrix18> elements;
     std::vector<Eigen::MatrixXd> tied;
     cholmod_factor* factor = nullptr;
@@ -144,7 +149,8 @@ struct System::Inside {
 Facet Model::facet(size_t k) const {
     const auto& t = triangles[k];
     const auto at = [&](size_t i) { return static_cast<size_t>(t[i]); };
-    return Facet::of(points[at(0)], points[at(1)], points[at(2)], {thickness[at(0)], thickness[at(1)], thickness[at(2)]});
+    return Facet::of(points[at(0)], points[at(1)], points[at(2)],
+                     {thickness[at(0)], thickness[at(1)], thickness[at(2)]});
 }
 
 namespace {
@@ -186,7 +192,8 @@ std::shared_ptr<Structure> ordered(const Model& m, const std::vector<Tie>& ties,
     auto* p = static_cast<int*>(graph->p);
     auto* rows = static_cast<int*>(graph->i);
     std::vector<std::vector<int>> below(n);
-    for (const auto& [a, b] : pairs) below[static_cast<size_t>(number[static_cast<size_t>(a)])].push_back(number[static_cast<size_t>(b)]);
+    for (const auto& [a, b] : pairs)
+        below[static_cast<size_t>(number[static_cast<size_t>(a)])].push_back(number[static_cast<size_t>(b)]);
     int at = 0;
     for (size_t k = 0; k < n; ++k) {
         p[k] = at;
@@ -197,7 +204,8 @@ std::shared_ptr<Structure> ordered(const Model& m, const std::vector<Tie>& ties,
     p[n] = at;
     std::vector<int> order(n);
     bool dissected = false;
-    if (n > 400) {  // METIS draws from the one generator of the C library: one at a time, so that the same shell always gives the same figures
+    if (n > 400) {  // METIS draws from the one generator of the C library: one at a time, so that the same shell always
+                    // gives the same figures
         static std::mutex one;
         const std::lock_guard<std::mutex> alone(one);
         dissected = cholmod_metis(graph, nullptr, 0, true, order.data(), &c);
@@ -245,7 +253,8 @@ struct Columns {
 };
 
 int slotOf(const Structure& s, int column, int row) {
-    const auto begin = s.rows.begin() + s.first[static_cast<size_t>(column)], end = s.rows.begin() + s.first[static_cast<size_t>(column) + 1];
+    const auto begin = s.rows.begin() + s.first[static_cast<size_t>(column)],
+               end = s.rows.begin() + s.first[static_cast<size_t>(column) + 1];
     return static_cast<int>(std::lower_bound(begin, end, row) - begin);
 }
 
@@ -256,10 +265,12 @@ void scatter(const Structure& s, const Columns& columns, const M& k, const int* 
         for (int b = 0; b < count; ++b) {
             const int row = places[a], col = places[b];
             if (row < col) continue;
-            const int slot = slotOf(s, col, row), blocks = s.first[static_cast<size_t>(col) + 1] - s.first[static_cast<size_t>(col)];
+            const int slot = slotOf(s, col, row),
+                      blocks = s.first[static_cast<size_t>(col) + 1] - s.first[static_cast<size_t>(col)];
             double* at = values + columns.start[static_cast<size_t>(col)];
             for (int c = 0; c < 6; ++c)
-                for (int r = slot == 0 ? c : 0; r < 6; ++r) at[Columns::offset(blocks, slot, r, c)] += k(6 * a + r, 6 * b + c);
+                for (int r = slot == 0 ? c : 0; r < 6; ++r)
+                    at[Columns::offset(blocks, slot, r, c)] += k(6 * a + r, 6 * b + c);
         }
 }
 
@@ -274,34 +285,43 @@ const std::vector<Support>& System::supports() const { return in_->supports; }
 std::shared_ptr<const Structure> System::structure() const { return in_->structure; }
 const Times& System::times() const { return in_->times; }
 
-tl::expected<System, Problem> System::build(Model model, std::vector<Support> supports, std::vector<Tie> ties, std::vector<Spring> springs, std::shared_ptr<const Structure> structure,
+tl::expected<System, Problem> System::build(Model model, std::vector<Support> supports, std::vector<Tie> ties,
+                                            std::vector<Spring> springs, std::shared_ptr<const Structure> structure,
                                             std::stop_token stop) {
     const auto refuse = [](std::string sentence) { return tl::unexpected(Problem{std::move(sentence)}); };
     auto in = std::make_unique<Inside>();
     const size_t n = model.points.size(), triangles = model.triangles.size();
     if (triangles == 0) return refuse("There is no wall to reckon with.");
     if (model.thickness.size() != n) return refuse("The wall's thickness is not known everywhere.");
-    if (!(model.material.young > 0) || !(model.material.poisson >= 0 && model.material.poisson < 0.5)) return refuse("A modulus is above nothing, and Poisson's number lies between 0 and 0.5.");
+    if (!(model.material.young > 0) || !(model.material.poisson >= 0 && model.material.poisson < 0.5))
+        return refuse("A modulus is above nothing, and Poisson's number lies between 0 and 0.5.");
     for (size_t k = 0; k < triangles; ++k) {
         for (const int i : model.triangles[k])
             if (i < 0 || static_cast<size_t>(i) >= n) return refuse("A triangle names a corner that does not exist.");
         const Facet f = model.facet(k);
-        if (!(f.area > 0) || !std::isfinite(f.area)) return refuse(fmt::format("A triangle of {} has no area.", partName(model, k)));
+        if (!(f.area > 0) || !std::isfinite(f.area))
+            return refuse(fmt::format("A triangle of {} has no area.", partName(model, k)));
         for (const double t : f.t)
-            if (!(t > 0) || !std::isfinite(t)) return refuse(fmt::format("The wall of {} has no thickness in a place: it is bare there.", partName(model, k)));
+            if (!(t > 0) || !std::isfinite(t))
+                return refuse(
+                    fmt::format("The wall of {} has no thickness in a place: it is bare there.", partName(model, k)));
     }
     // Is every body held?
     const auto body = bodies(model, ties);
     std::vector<int> held(1 + static_cast<size_t>(*std::max_element(body.begin(), body.end())), 0);
     const auto touch = [&](int point, int freedoms) {
-        if (point >= 0 && static_cast<size_t>(point) < n && body[static_cast<size_t>(point)] >= 0) held[static_cast<size_t>(body[static_cast<size_t>(point)])] += freedoms;
+        if (point >= 0 && static_cast<size_t>(point) < n && body[static_cast<size_t>(point)] >= 0)
+            held[static_cast<size_t>(body[static_cast<size_t>(point)])] += freedoms;
     };
     for (const auto& s : supports) touch(s.point, __builtin_popcount(s.fixed & 63u));
     for (const auto& s : springs) touch(s.point, 1);
     for (size_t k = 0; k < triangles; ++k)
-        if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] == 0) return refuse(fmt::format("Nothing holds {}.", partName(model, k)));
+        if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] == 0)
+            return refuse(fmt::format("Nothing holds {}.", partName(model, k)));
     for (size_t k = 0; k < triangles; ++k)
-        if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] < 6) return refuse(fmt::format("{} can still turn or slide: it is held in too few ways.", begins(partName(model, k))));
+        if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] < 6)
+            return refuse(
+                fmt::format("{} can still turn or slide: it is held in too few ways.", begins(partName(model, k))));
 
     in->model = std::move(model);
     in->supports = std::move(supports);
@@ -309,7 +329,8 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     in->springs = std::move(springs);
     const Model& m = in->model;
     auto began = std::chrono::steady_clock::now();
-    const bool known = structure && structure->points == n && structure->triangles == triangles && structure->ties == tieSize(in->ties);
+    const bool known = structure && structure->points == n && structure->triangles == triangles &&
+                       structure->ties == tieSize(in->ties);
     std::shared_ptr<Structure> fresh;
     if (!known) {
         fresh = ordered(m, in->ties, in->common.c);
@@ -346,7 +367,8 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     }
     const auto diagonal = [&](int place, int c) -> double& {
         const int blocks = s.first[static_cast<size_t>(place) + 1] - s.first[static_cast<size_t>(place)];
-        return values[static_cast<size_t>(columns.start[static_cast<size_t>(place)] + Columns::offset(blocks, 0, c, c))];
+        return values[static_cast<size_t>(columns.start[static_cast<size_t>(place)] +
+                                          Columns::offset(blocks, 0, c, c))];
     };
     std::vector<double> own(rank);
     for (int k = 0; k < s.used; ++k)
@@ -372,13 +394,17 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
         const double a[3]{spring.along.x, spring.along.y, spring.along.z};
         const int blocks = s.first[static_cast<size_t>(p) + 1] - s.first[static_cast<size_t>(p)];
         for (int c = 0; c < 3; ++c)
-            for (int r = c; r < 3; ++r) values[static_cast<size_t>(columns.start[static_cast<size_t>(p)] + Columns::offset(blocks, 0, r, c))] += spring.stiffness * a[r] * a[c];
+            for (int r = c; r < 3; ++r)
+                values[static_cast<size_t>(columns.start[static_cast<size_t>(p)] + Columns::offset(blocks, 0, r, c))] +=
+                    spring.stiffness * a[r] * a[c];
     }
     // Fixed freedoms: their row and column go, the diagonal stays.
     in->fixed.assign(static_cast<size_t>(s.used), 0u);
     for (const auto& f : in->supports)
-        if (f.point >= 0 && static_cast<size_t>(f.point) < n && s.place[static_cast<size_t>(f.point)] >= 0) in->fixed[static_cast<size_t>(s.place[static_cast<size_t>(f.point)])] |= f.fixed & 63u;
-    cholmod_sparse* K = cholmod_allocate_sparse(rank, rank, static_cast<size_t>(columns.entries), true, true, -1, CHOLMOD_REAL, &in->common.c);
+        if (f.point >= 0 && static_cast<size_t>(f.point) < n && s.place[static_cast<size_t>(f.point)] >= 0)
+            in->fixed[static_cast<size_t>(s.place[static_cast<size_t>(f.point)])] |= f.fixed & 63u;
+    cholmod_sparse* K = cholmod_allocate_sparse(rank, rank, static_cast<size_t>(columns.entries), true, true, -1,
+                                                CHOLMOD_REAL, &in->common.c);
     {
         auto* p = static_cast<int*>(K->p);
         auto* rows = static_cast<int*>(K->i);
@@ -393,7 +419,8 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
                     const unsigned its = in->fixed[static_cast<size_t>(row)];
                     for (int r = b == begin ? c : 0; r < 6; ++r, ++at) {
                         rows[at] = 6 * row + r;
-                        if (!(b == begin && r == c) && (((mine >> c) & 1u) || ((its >> r) & 1u))) values[static_cast<size_t>(at)] = 0;
+                        if (!(b == begin && r == c) && (((mine >> c) & 1u) || ((its >> r) & 1u)))
+                            values[static_cast<size_t>(at)] = 0;
                     }
                 }
             }
@@ -430,7 +457,9 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     const auto free = [&](int place) {
         for (size_t k = 0; k < m.triangles.size(); ++k)
             for (const int i : m.triangles[k])
-                if (s.place[static_cast<size_t>(i)] == place) return refuse(fmt::format("{} can still turn like a hinge: hold it in one more place.", begins(partName(m, k))));
+                if (s.place[static_cast<size_t>(i)] == place)
+                    return refuse(fmt::format("{} can still turn like a hinge: hold it in one more place.",
+                                              begins(partName(m, k))));
         return refuse("The piece can still move: hold it in one more place.");
     };
     if (!sound) return free(static_cast<int>(loose / 6));
@@ -439,7 +468,8 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     Freedoms trial(6 * n, 0.0);
     for (size_t i = 0; i < n; ++i)
         for (size_t c = 0; c < 6; ++c)
-            if (const int p = s.place[i]; p >= 0 && !((made.in_->fixed[static_cast<size_t>(p)] >> c) & 1u)) trial[6 * i + c] = std::sin(1.0 + 0.7 * double(i) + 2.1 * double(c));
+            if (const int p = s.place[i]; p >= 0 && !((made.in_->fixed[static_cast<size_t>(p)] >> c) & 1u))
+                trial[6 * i + c] = std::sin(1.0 + 0.7 * double(i) + 2.1 * double(c));
     const auto moved = made.solve({trial})[0], met = made.internal(moved);
     double off = 0, size = 0, most = -1;
     int where = 0;
@@ -468,7 +498,8 @@ std::vector<Freedoms> System::solve(const std::vector<Freedoms>& loads) const {
         for (size_t i = 0; i < in.model.points.size(); ++i)
             if (const int p = s.place[i]; p >= 0)
                 for (size_t c = 0; c < 6; ++c)
-                    if (!((in.fixed[static_cast<size_t>(p)] >> c) & 1u)) x[l * rank + static_cast<size_t>(6 * p) + c] = loads[l][6 * i + c];
+                    if (!((in.fixed[static_cast<size_t>(p)] >> c) & 1u))
+                        x[l * rank + static_cast<size_t>(6 * p) + c] = loads[l][6 * i + c];
     cholmod_dense* u = cholmod_solve(CHOLMOD_A, in.factor, b, &in.common.c);
     const auto* y = static_cast<const double*>(u->x);
     for (size_t l = 0; l < loads.size(); ++l)
@@ -487,7 +518,9 @@ Freedoms System::internal(const Freedoms& u) const {
         for (int a = 0; a < count; ++a)
             for (int b = 0; b < count; ++b)
                 for (int r = 0; r < 6; ++r)
-                    for (int c = 0; c < 6; ++c) f[static_cast<size_t>(6 * points[a] + r)] += k(6 * a + r, 6 * b + c) * u[static_cast<size_t>(6 * points[b] + c)];
+                    for (int c = 0; c < 6; ++c)
+                        f[static_cast<size_t>(6 * points[a] + r)] +=
+                            k(6 * a + r, 6 * b + c) * u[static_cast<size_t>(6 * points[b] + c)];
     };
     for (size_t k = 0; k < m.triangles.size(); ++k) add(in_->elements[k], m.triangles[k].data(), 3);
     for (size_t k = 0; k < in_->ties.size(); ++k) {
@@ -517,7 +550,8 @@ Freedoms System::reactions(const Freedoms& u, const Freedoms& load) const {
 }
 
 std::vector<Support> sixFreedoms(const Model& m, const std::vector<Tie>& ties) {
-    // For each body: a corner that cannot shift, one far away that only moves towards it, one far off their line that stays in their plane.
+    // For each body: a corner that cannot shift, one far away that only moves towards it, one far off their line that
+    // stays in their plane.
     const auto body = bodies(m, ties);
     const int count = body.empty() ? 0 : 1 + *std::max_element(body.begin(), body.end());
     std::vector<Support> out;
@@ -528,7 +562,10 @@ std::vector<Support> sixFreedoms(const Model& m, const std::vector<Tie>& ties) {
         const auto at = [&](int i) { return m.points[static_cast<size_t>(i)]; };
         form::Vec3 middle;
         for (const int i : all) middle += at(i) * (1.0 / double(all.size()));
-        const auto farthest = [&](auto measure) { return *std::max_element(all.begin(), all.end(), [&](int p, int q) { return measure(at(p)) < measure(at(q)); }); };
+        const auto farthest = [&](auto measure) {
+            return *std::max_element(all.begin(), all.end(),
+                                     [&](int p, int q) { return measure(at(p)) < measure(at(q)); });
+        };
         const int first = farthest([&](const form::Vec3& p) { return form::length(p - middle); });
         const int second = farthest([&](const form::Vec3& p) { return form::length(p - at(first)); });
         const form::Vec3 line = form::unit(at(second) - at(first));

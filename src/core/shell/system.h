@@ -10,9 +10,9 @@
 namespace uovo::shell {
 
 struct Material {
-    double young = 1e8;    ///< Pa
+    double young = 1e8;  ///< Pa
     double poisson = 0.33;
-    double density = 1300; ///< kg/m³
+    double density = 1300;  ///< kg/m³
 };
 
 /// Mid-surface of one or more parts.
@@ -34,8 +34,8 @@ struct Support {
     unsigned fixed = 63;
 };
 
-/// A corner that is held to a patch of the wall as if by a rigid arm from its middle: joints and T-junctions. The patch moves by the mean of
-/// its corners, and may bend: it only takes the force, spread by the shares.
+/// A corner that is held to a patch of the wall as if by a rigid arm from its middle: joints and T-junctions. The patch
+/// moves by the mean of its corners, and may bend: it only takes the force, spread by the shares.
 struct Tie {
     int point = 0;
     std::vector<std::pair<int, double>> to;  ///< corners of the patch with their shares, 1 in all
@@ -63,8 +63,10 @@ public:
     /// Assembles and factors.
     /// @param structure that of an earlier System of the same triangles and ties, or null
     /// @returns the system, or a sentence when something is not held, a wall has no thickness or a triangle no area
-    static tl::expected<System, Problem> build(Model model, std::vector<Support> supports, std::vector<Tie> ties = {}, std::vector<Spring> springs = {},
-                                               std::shared_ptr<const Structure> structure = {}, std::stop_token stop = {});
+    static tl::expected<System, Problem> build(Model model, std::vector<Support> supports, std::vector<Tie> ties = {},
+                                               std::vector<Spring> springs = {},
+                                               std::shared_ptr<const Structure> structure = {},
+                                               std::stop_token stop = {});
     ~System();
     System(System&&) noexcept;
     System& operator=(System&&) noexcept;
@@ -87,7 +89,8 @@ private:
     std::unique_ptr<Inside> in_;
 };
 
-/// Supports that take away the six rigid motions of each free body and nothing else: its loads must balance by themselves.
+/// Supports that take away the six rigid motions of each free body and nothing else: its loads must balance by
+/// themselves.
 /// @param ties bodies that are tied count as one
 std::vector<Support> sixFreedoms(const Model& model, const std::vector<Tie>& ties = {});
 

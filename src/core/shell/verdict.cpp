@@ -9,10 +9,13 @@ namespace {
 
 constexpr double kOneInTwenty = 0.05;
 // Gauss points through the wall, exact for degree 11: tension to the eighth power bends no further.
-constexpr double kZ[]{-0.932469514203152, -0.661209386466265, -0.238619186083197, 0.238619186083197, 0.661209386466265, 0.932469514203152};
-constexpr double kW[]{0.171324492379170, 0.360761573048139, 0.467913934572691, 0.467913934572691, 0.360761573048139, 0.171324492379170};
+constexpr double kZ[]{-0.932469514203152, -0.661209386466265, -0.238619186083197,
+                      0.238619186083197,  0.661209386466265,  0.932469514203152};
+constexpr double kW[]{0.171324492379170, 0.360761573048139, 0.467913934572691,
+                      0.467913934572691, 0.360761573048139, 0.171324492379170};
 
-// Triangles that one is averaged over, at the most: of a wall much thicker than its net is fine, only the nearest. models.md, "Limits".
+// Triangles that one is averaged over, at the most: of a wall much thicker than its net is fine, only the nearest.
+// models.md, "Limits".
 constexpr size_t kMostRound = 300;
 
 /// Stress of each triangle averaged over the wall round it.
@@ -46,7 +49,9 @@ Averaged average(const Model& m, const Faces& faces, const Stress& s, const std:
             if (queue.size() >= kMostRound) continue;
             for (const int next : faces.beside[j]) {
                 // round a smooth wall only: the other side of a crease is another face
-                if (next < 0 || seen[static_cast<size_t>(next)] == static_cast<int>(k) || facet[j].axes.row(2).dot(facet[static_cast<size_t>(next)].axes.row(2)) < 0.8) continue;
+                if (next < 0 || seen[static_cast<size_t>(next)] == static_cast<int>(k) ||
+                    facet[j].axes.row(2).dot(facet[static_cast<size_t>(next)].axes.row(2)) < 0.8)
+                    continue;
                 seen[static_cast<size_t>(next)] = static_cast<int>(k);
                 queue.push_back(static_cast<size_t>(next));
             }
@@ -61,20 +66,28 @@ Averaged average(const Model& m, const Faces& faces, const Stress& s, const std:
 
 }  // namespace
 
-double cracksAt(double equivalent, const Strength& s) { return 1 - std::exp(-std::pow(equivalent * std::tgamma(1 + 1 / s.modulus) / s.mean, s.modulus)); }
+double cracksAt(double equivalent, const Strength& s) {
+    return 1 - std::exp(-std::pow(equivalent * std::tgamma(1 + 1 / s.modulus) / s.mean, s.modulus));
+}
 
 double cracksOnAverage(double equivalent, const Strength& s, double spread) {
-    // Gauss–Hermite of the normal distribution, seven points (Abramowitz and Stegun, table 25.10, x times √2, weights over √π)
-    constexpr double kAt[]{0, 1.154405394739968, 2.366759410734541, 3.750439717725742}, kShare[]{0.457142857142857, 0.240123178605013, 0.0307571239675865, 0.000548268855972218};
+    // Gauss–Hermite of the normal distribution, seven points (Abramowitz and Stegun, table 25.10, x times √2, weights
+    // over √π)
+    constexpr double kAt[]{0, 1.154405394739968, 2.366759410734541, 3.750439717725742},
+        kShare[]{0.457142857142857, 0.240123178605013, 0.0307571239675865, 0.000548268855972218};
     double sum = kShare[0] * cracksAt(equivalent, s);
     for (int i = 1; i < 4; ++i)
-        for (const double sign : {-1.0, 1.0}) sum += kShare[i] * cracksAt(equivalent * std::exp(sign * spread * kAt[i]), s);
+        for (const double sign : {-1.0, 1.0})
+            sum += kShare[i] * cracksAt(equivalent * std::exp(sign * spread * kAt[i]), s);
     return sum;
 }
 
-double stressThatCracks(double p, const Strength& s) { return s.mean / std::tgamma(1 + 1 / s.modulus) * std::pow(-std::log1p(-p), 1 / s.modulus); }
+double stressThatCracks(double p, const Strength& s) {
+    return s.mean / std::tgamma(1 + 1 / s.modulus) * std::pow(-std::log1p(-p), 1 / s.modulus);
+}
 
-Verdict verdict(const Model& m, const Faces& faces, const Stress& stress, const Strength& strength, const std::vector<double>& weak, const std::vector<bool>& where) {
+Verdict verdict(const Model& m, const Faces& faces, const Stress& stress, const Strength& strength,
+                const std::vector<double>& weak, const std::vector<bool>& where) {
     Verdict out;
     std::vector<Facet> facet(m.triangles.size());
     for (size_t k = 0; k < facet.size(); ++k) facet[k] = m.facet(k);
@@ -115,11 +128,13 @@ Verdict verdict(const Model& m, const Faces& faces, const Stress& stress, const 
         if (!where.empty() && !where[k]) continue;
         const double volume = facet[k].area * facet[k].meanThickness();
         for (size_t q = 0; q < 6; ++q)
-            for (const double p : tension(membrane[k] + kZ[q] * bending[k])) sum += 0.5 * kW[q] * volume * std::pow(p / top, strength.modulus);
+            for (const double p : tension(membrane[k] + kZ[q] * bending[k]))
+                sum += 0.5 * kW[q] * volume * std::pow(p / top, strength.modulus);
     }
     out.equivalent = top * std::pow(sum / strength.barVolume(), 1 / strength.modulus);
     out.cracks = cracksAt(out.equivalent, strength);
-    out.margin = out.equivalent > 0 ? stressThatCracks(kOneInTwenty, strength) / out.equivalent : std::numeric_limits<double>::infinity();
+    out.margin = out.equivalent > 0 ? stressThatCracks(kOneInTwenty, strength) / out.equivalent
+                                    : std::numeric_limits<double>::infinity();
     return out;
 }
 

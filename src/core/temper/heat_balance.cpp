@@ -30,12 +30,14 @@ double gained(const Coating& c, const Seeding& s, double T) {
 }  // namespace
 
 double enthalpy(const Coating& c, double T) {
-    return c.heatCapacitySolid * T + (c.heatCapacityLiquid - c.heatCapacitySolid) * meltedArea(T, c.meltShift) + c.latentHeat * heat::meltedShare(T, c.meltShift);
+    return c.heatCapacitySolid * T + (c.heatCapacityLiquid - c.heatCapacitySolid) * meltedArea(T, c.meltShift) +
+           c.latentHeat * heat::meltedShare(T, c.meltShift);
 }
 
 double settles(const Coating& c, const Seeding& s) {
     const double cold = enthalpy(c, s.seedCelsius);
-    double low = std::min({s.celsius, s.seedCelsius, s.bowl.celsius}) - 50, high = std::max({s.celsius, s.seedCelsius, s.bowl.celsius});
+    double low = std::min({s.celsius, s.seedCelsius, s.bowl.celsius}) - 50,
+           high = std::max({s.celsius, s.seedCelsius, s.bowl.celsius});
     for (int i = 0; i < 100; ++i) {  // what is gained falls with T, what the seed takes up rises
         const double mid = 0.5 * (low + high);
         (gained(c, s, mid) > s.seed * (enthalpy(c, mid) - cold) ? low : high) = mid;
@@ -73,10 +75,12 @@ std::vector<double> bursts(double joules, double watts, double share, double mos
     return out;
 }
 
-double coolsIn(const Coating& c, const material::Constants& physics, double mass, const Bowl& bowl, double from, double to, double room, bool stirred) {
+double coolsIn(const Coating& c, const material::Constants& physics, double mass, const Bowl& bowl, double from,
+               double to, double room, bool stirred) {
     if (to >= from) return 0;
     if (to <= room) return std::numeric_limits<double>::infinity();
-    return (mass * c.heatCapacityLiquid + bowl.capacity) / heat::potLoss(physics, mass, stirred) * std::log((from - room) / (to - room));
+    return (mass * c.heatCapacityLiquid + bowl.capacity) / heat::potLoss(physics, mass, stirred) *
+           std::log((from - room) / (to - room));
 }
 
 }  // namespace uovo::temper

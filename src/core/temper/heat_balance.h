@@ -22,7 +22,7 @@ struct Seeding {
     double melt = 0.2, celsius = 45;      ///< kg molten, °C
     double seed = 0.1, seedCelsius = 20;  ///< kg solid
     Bowl bowl;
-    double lost = 0;                      ///< J to the room meanwhile
+    double lost = 0;  ///< J to the room meanwhile
 };
 
 /// Where it settles, °C: `m₁ c_l (T₀ − T) + C_b (T_b − T) − Q = m_s [H(T) − H(T_s)]`.
@@ -40,7 +40,9 @@ double heatUp(const Coating& c, double mass, double from, double to, const Bowl&
 /// @param watts rated @param share of it that gets into the chocolate
 std::vector<double> bursts(double joules, double watts, double share, double most, double least);
 
-/// s in which a batch cools by itself without setting: `(M c_l + C_b) dT/dt = −UA (T − T_room)`; infinite when the room is too warm.
-double coolsIn(const Coating& c, const material::Constants& physics, double mass, const Bowl& bowl, double from, double to, double room, bool stirred);
+/// s in which a batch cools by itself without setting: `(M c_l + C_b) dT/dt = −UA (T − T_room)`; infinite when the room
+/// is too warm.
+double coolsIn(const Coating& c, const material::Constants& physics, double mass, const Bowl& bowl, double from,
+               double to, double room, bool stirred);
 
 }  // namespace uovo::temper

@@ -12,31 +12,46 @@ namespace uovo::temper {
 namespace {
 
 constexpr int kPortions = 3;
-constexpr double kSeedSoft = 0.3;    // melted share from which seed is none
-constexpr double kStir = 90;         // s a portion is stirred until it is gone
-constexpr double kMostSeed = 0.42;   // of the whole: more does not melt in
-constexpr double kTooWarm = 2;       // K
-constexpr double kButterAt = 34.5;   // °C, the melt when crystals go in; they are at 33
-constexpr double kRewarmBy = 1.0;    // K that one short burst gives back
-constexpr double kKeeps = 4 * 3600;   // s that a tempered bowl serves, stirred and warmed (common practice, no source: a whole table of pieces)
-constexpr double kByBursts = 1.0;    // kg that bursts keep even
-constexpr double kMachinePays = 0.3; // kg
-constexpr double kLongest = 2 * 3600; // s of cooling that somebody waits for
-constexpr double kInWater = 180;      // s: the bowl in cold water for moments, stirred (judgement)
+constexpr double kSeedSoft = 0.3;   // melted share from which seed is none
+constexpr double kStir = 90;        // s a portion is stirred until it is gone
+constexpr double kMostSeed = 0.42;  // of the whole: more does not melt in
+constexpr double kTooWarm = 2;      // K
+constexpr double kButterAt = 34.5;  // °C, the melt when crystals go in; they are at 33
+constexpr double kRewarmBy = 1.0;   // K that one short burst gives back
+constexpr double kKeeps =
+    4 *
+    3600;  // s that a tempered bowl serves, stirred and warmed (common practice, no source: a whole table of pieces)
+constexpr double kByBursts = 1.0;      // kg that bursts keep even
+constexpr double kMachinePays = 0.3;   // kg
+constexpr double kLongest = 2 * 3600;  // s of cooling that somebody waits for
+constexpr double kInWater = 180;       // s: the bowl in cold water for moments, stirred (judgement)
 
 class Planner {
 public:
-    Planner(const Coating& c, const material::Constants& physics, const Choice& choice, double mass, double room, UnitSystem units)
+    Planner(const Coating& c, const material::Constants& physics, const Choice& choice, double mass, double room,
+            UnitSystem units)
         : c_(c), physics_(physics), choice_(choice), mass_(mass), room_(room), units_(units) {}
 
     TemperPlan run() {
         switch (choice_.method) {
-            case Method::Seed: seed(); break;
-            case Method::Butter: butter(); break;
-            case Method::Curve: curve(); break;
-            case Method::Bursts: partly(); break;
-            case Method::Machine: machine(); break;
-            case Method::None: none(); break;
+            case Method::Seed:
+                seed();
+                break;
+            case Method::Butter:
+                butter();
+                break;
+            case Method::Curve:
+                curve();
+                break;
+            case Method::Bursts:
+                partly();
+                break;
+            case Method::Machine:
+                machine();
+                break;
+            case Method::None:
+                none();
+                break;
         }
         const double ready = std::min(out_.steps.back().celsius, c_.workHigh);
         out_.window = heat::batchWindow(c_, physics_, mass_, 0, std::min(ready, c_.loses - 0.3), room_);
@@ -44,18 +59,27 @@ public:
         if (c_.tempered && choice_.method == Method::Machine) {
             out_.window = kKeeps;  // it stirs and holds its temperature
         } else if (c_.tempered) {
-            if (mass_ > kByBursts) out_.warnings.push_back(fmt::format("More than {} in one bowl do not keep by short bursts alone: feed it with warm melted chocolate of the same kind, a little at a time, or keep it in a melter.", grams(kByBursts)));
+            if (mass_ > kByBursts)
+                out_.warnings.push_back(
+                    fmt::format("More than {} in one bowl do not keep by short bursts alone: feed it with warm melted "
+                                "chocolate of the same kind, a little at a time, or keep it in a melter.",
+                                grams(kByBursts)));
             out_.rewarmEvery = std::max(120.0, out_.window / 3);
-            out_.rewarmFor = std::max(3.0, std::round(mass_ * c_.heatCapacityLiquid * kRewarmBy / (choice_.watts * physics_.at("microwaveShare").value)));
+            out_.rewarmFor = std::max(3.0, std::round(mass_ * c_.heatCapacityLiquid * kRewarmBy /
+                                                      (choice_.watts * physics_.at("microwaveShare").value)));
             Seeding warm{mass_, c_.working() + kTooWarm, 0, room_, {}, 0};
             out_.tooWarmSeed = seedFor(c_, warm, c_.working());
             out_.tooWarmWait = coolsIn(c_, physics_, mass_, bowl(), c_.working() + kTooWarm, c_.working(), room_, true);
         }
         for (const auto& s : out_.steps) out_.seconds += s.seconds;
         if (c_.tempered && choice_.method != Method::None)
-            add("Smear test", "Spread a little on a knife or paper. Dull or soft after 5 minutes: temper again.", "matt, then firm and shiny within 3 to 5 minutes", std::nan(""), 0, 0, 0, 300);
-        if (mass_ < kMachinePays && choice_.method == Method::Machine) out_.warnings.emplace_back("Under 300 g a stirring machine does not pay; by hand it is quicker.");
-        if (mass_ < 0.25 && choice_.method != Method::None) out_.warnings.emplace_back("So small a batch cools fast: keep the bowl wrapped in a cloth, and read it often.");
+            add("Smear test", "Spread a little on a knife or paper. Dull or soft after 5 minutes: temper again.",
+                "matt, then firm and shiny within 3 to 5 minutes", std::nan(""), 0, 0, 0, 300);
+        if (mass_ < kMachinePays && choice_.method == Method::Machine)
+            out_.warnings.emplace_back("Under 300 g a stirring machine does not pay; by hand it is quicker.");
+        if (mass_ < 0.25 && choice_.method != Method::None)
+            out_.warnings.emplace_back(
+                "So small a batch cools fast: keep the bowl wrapped in a cloth, and read it often.");
         return std::move(out_);
     }
 
@@ -68,20 +92,28 @@ private:
     /// How long it takes to cool, in words where the room is too warm for that.
     std::string waits(double from, double to) const {
         const double s = coolsIn(c_, physics_, mass_, bowl(), from, to, room_, true);
-        return s < kLongest ? time(s) : "set the bowl into cold water for moments, stirring, for this room is too warm to cool it";
+        return s < kLongest
+                   ? time(s)
+                   : "set the bowl into cold water for moments, stirring, for this room is too warm to cool it";
     }
-    /// s until it has cooled in this room; where nobody would wait for that, the bowl goes into cold water, and the step added next says so.
+    /// s until it has cooled in this room; where nobody would wait for that, the bowl goes into cold water, and the
+    /// step added next says so.
     double cools(double from, double to, const Bowl& in, double share = 1) {
         const double s = share * coolsIn(c_, physics_, mass_, in, from, to, room_, true);
         if (s <= kLongest) return s;
         inWater_ = true;
         return kInWater;
     }
-    void add(std::string title, std::string words, std::string look, double celsius, double low, double high, double kg, double seconds) {
-        const double from = out_.curve.empty() ? room_ : out_.curve.back().celsius, began = out_.curve.empty() ? 0 : out_.curve.back().seconds;
+    void add(std::string title, std::string words, std::string look, double celsius, double low, double high, double kg,
+             double seconds) {
+        const double from = out_.curve.empty() ? room_ : out_.curve.back().celsius,
+                     began = out_.curve.empty() ? 0 : out_.curve.back().seconds;
         if (out_.curve.empty()) out_.curve.push_back({0, room_, 0});
         out_.curve.push_back({began + seconds, std::isnan(celsius) ? from : celsius, out_.steps.size()});
-        if (std::exchange(inWater_, false)) words += (words.empty() ? "" : " ") + std::string("This room is too warm to cool it: set the bowl into cold water for moments, stirring, and keep the water out.");
+        if (std::exchange(inWater_, false))
+            words += (words.empty() ? "" : " ") + std::string(
+                                                      "This room is too warm to cool it: set the bowl into cold water "
+                                                      "for moments, stirring, and keep the water out.");
         if (choice_.byLook && !std::isnan(celsius)) words += " " + std::string("Go by what you see.");
         out_.steps.push_back({std::move(title), std::move(words), std::move(look), celsius, low, high, kg, seconds});
     }
@@ -93,15 +125,22 @@ private:
         std::string how;
         double seconds = 0;
         if (choice_.heat == Heat::Microwave) {
-            out_.bursts = bursts(joules, choice_.watts, physics_.at("microwaveShare").value, std::clamp(mass_, 1.0, 4.0) * physics_.at("burstMost").value, physics_.at("burstLeast").value);
-            for (const double b : out_.bursts) how += (how.empty() ? "" : ", ") + fmt::format("{:.0f}", b), seconds += b + 20;
-            how = fmt::format("Bursts of {} s at {:.0f} W, stirred after each; stop when a few lumps are left. The bowl gets hot.", how, choice_.watts);
+            out_.bursts =
+                bursts(joules, choice_.watts, physics_.at("microwaveShare").value,
+                       std::clamp(mass_, 1.0, 4.0) * physics_.at("burstMost").value, physics_.at("burstLeast").value);
+            for (const double b : out_.bursts)
+                how += (how.empty() ? "" : ", ") + fmt::format("{:.0f}", b), seconds += b + 20;
+            how = fmt::format(
+                "Bursts of {} s at {:.0f} W, stirred after each; stop when a few lumps are left. The bowl gets hot.",
+                how, choice_.watts);
         } else {
             seconds = std::max(300.0, joules / 250);  // W that a barely simmering bath gives: from memory
-            how = "Over barely simmering water that does not touch the bowl, about " + time(seconds) + "; dry its base before you tilt it. No steam, no drop of water in the bowl.";
+            how = "Over barely simmering water that does not touch the bowl, about " + time(seconds) +
+                  "; dry its base before you tilt it. No steam, no drop of water in the bowl.";
         }
         if (c_.name.find("White") != std::string::npos) how += " White scorches first: low power, and stir.";
-        add(fmt::format("Melt {}", grams(kg)), how, "smooth and shiny, warm on the lip, runs off the spoon like cream", to, to - 2, std::min(to + 3, c_.scorch), kg, seconds);
+        add(fmt::format("Melt {}", grams(kg)), how, "smooth and shiny, warm on the lip, runs off the spoon like cream",
+            to, to - 2, std::min(to + 3, c_.scorch), kg, seconds);
     }
 
     void seed() {
@@ -120,47 +159,70 @@ private:
         const double share = high, end = lands(share);
         out_.seed = s.seed;
         melt(s.melt, c_.meltTo);
-        if (choice_.freshBowl) add("Pour it into a fresh bowl", "A bowl at room temperature takes heat out; a hot one keeps it in.", "", std::nan(""), 0, 0, 0, 20);
+        if (choice_.freshBowl)
+            add("Pour it into a fresh bowl", "A bowl at room temperature takes heat out; a hot one keeps it in.", "",
+                std::nan(""), 0, 0, 0, 20);
         for (int k = 1; k <= kPortions; ++k) {
             Seeding part = s;
             part.seed = s.seed * k / kPortions;
             const double at = k == kPortions ? end : settles(c_, part);
-            add(fmt::format("Stir in portion {} of {}: {}", k, kPortions, grams(s.seed / kPortions)), k == 1 ? "Finely chopped, from a packet that was never melted. Keep it moving." : "When the last one is gone.",
-                k == kPortions ? "falls off the spoon in a ribbon that shows for a moment; lukewarm on the lip" : "the lumps melt away while you stir", at, at - 1, at + 1, s.seed / kPortions, kStir);
+            add(fmt::format("Stir in portion {} of {}: {}", k, kPortions, grams(s.seed / kPortions)),
+                k == 1 ? "Finely chopped, from a packet that was never melted. Keep it moving."
+                       : "When the last one is gone.",
+                k == kPortions ? "falls off the spoon in a ribbon that shows for a moment; lukewarm on the lip"
+                               : "the lumps melt away while you stir",
+                at, at - 1, at + 1, s.seed / kPortions, kStir);
         }
         out_.lumps = 1 - heat::meltedShare(end, c_.meltShift);
-        if (out_.lumps > 0.1) out_.steps.back().words += fmt::format(" About {:.0f} % of the seed stays solid at {}: chopped finely it is not felt; take larger lumps out.", 100 * out_.lumps, degrees(end));
+        if (out_.lumps > 0.1)
+            out_.steps.back().words += fmt::format(
+                " About {:.0f} % of the seed stays solid at {}: chopped finely it is not felt; take larger lumps out.",
+                100 * out_.lumps, degrees(end));
         if (end > c_.workHigh + 0.2) {
             Seeding more{mass_, end, 0, room_, {bowl().capacity, end}, 0};
-            out_.warnings.emplace_back(fmt::format("This bowl keeps so much heat that even {} of seed land at {}, {:.1f} K too warm: {} more seed, or wait {}; or pour it into a fresh bowl first.", grams(out_.seed), degrees(end),
-                                                   end - c_.working(), grams(seedFor(c_, more, c_.working())), waits(end, c_.working())));
+            out_.warnings.emplace_back(
+                fmt::format("This bowl keeps so much heat that even {} of seed land at {}, {:.1f} K too warm: {} more "
+                            "seed, or wait {}; or pour it into a fresh bowl first.",
+                            grams(out_.seed), degrees(end), end - c_.working(), grams(seedFor(c_, more, c_.working())),
+                            waits(end, c_.working())));
         } else if (const double off = out_.third - c_.working(); std::abs(off) > 1.5) {
-            out_.warnings.emplace_back(off > 0 ? fmt::format("One third of seed, as many do, would stay {:.1f} K too warm in this bowl.", off) : fmt::format("One third of seed, as many do, would cool it {:.1f} K too far in this bowl.", -off));
+            out_.warnings.emplace_back(
+                off > 0
+                    ? fmt::format("One third of seed, as many do, would stay {:.1f} K too warm in this bowl.", off)
+                    : fmt::format("One third of seed, as many do, would cool it {:.1f} K too far in this bowl.", -off));
         }
     }
 
     void butter() {
         melt(mass_, c_.meltTo);
         const double wait = cools(c_.meltTo, kButterAt, bowl());
-        add(fmt::format("Let it cool to {}", degrees(kButterAt)), "Stir now and then.", "no longer warm on the lip, not yet cool", kButterAt, kButterAt - 0.5, kButterAt + 0.5, 0, wait);
+        add(fmt::format("Let it cool to {}", degrees(kButterAt)), "Stir now and then.",
+            "no longer warm on the lip, not yet cool", kButterAt, kButterAt - 0.5, kButterAt + 0.5, 0, wait);
         const double kg = physics_.at("butterCrystals").value * mass_;
         out_.seed = kg;
         Seeding s{mass_, kButterAt, kg, 33, {}, 0};
         const double at = settles(c_, s);
-        add(fmt::format("Mix in {} of cocoa-butter crystals", grams(kg)), "The crystals soft, at about 33 °C; mix very well.", "an even shine, no specks", at, 33, 35, kg, 60);
+        add(fmt::format("Mix in {} of cocoa-butter crystals", grams(kg)),
+            "The crystals soft, at about 33 °C; mix very well.", "an even shine, no specks", at, 33, 35, kg, 60);
         const double down = cools(at, c_.workHigh, bowl());
-        add("Cool it to work", "Keep it moving.", "falls off the spoon in a ribbon", c_.workHigh, c_.workLow, c_.workHigh, 0, down);
+        add("Cool it to work", "Keep it moving.", "falls off the spoon in a ribbon", c_.workHigh, c_.workLow,
+            c_.workHigh, 0, down);
     }
 
     void curve() {
         melt(mass_, c_.meltTo);
-        add(fmt::format("Cool it to {}", degrees(c_.coolTo)), "On a cold bowl or slab, stirring all the time: two thirds of it, then back into the rest.", "thick as custard, a trail stays", c_.coolTo, c_.coolTo - 0.5, c_.coolTo + 0.5, 0,
+        add(fmt::format("Cool it to {}", degrees(c_.coolTo)),
+            "On a cold bowl or slab, stirring all the time: two thirds of it, then back into the rest.",
+            "thick as custard, a trail stays", c_.coolTo, c_.coolTo - 0.5, c_.coolTo + 0.5, 0,
             cools(c_.meltTo, c_.coolTo, bowl(), 0.35));
         const double joules = heatUp(c_, mass_, c_.coolTo, c_.working(), {});
         const auto list = bursts(joules, choice_.watts, physics_.at("microwaveShare").value, 8, 3);
         std::string how;
         for (const double b : list) how += (how.empty() ? "" : ", ") + fmt::format("{:.0f}", b);
-        add(fmt::format("Warm it to {}", degrees(c_.working())), choice_.heat == Heat::Microwave ? fmt::format("Bursts of {} s, stirred after each; never above {}.", how, degrees(c_.loses)) : std::string("A few seconds over the bath at a time, stirring."),
+        add(fmt::format("Warm it to {}", degrees(c_.working())),
+            choice_.heat == Heat::Microwave
+                ? fmt::format("Bursts of {} s, stirred after each; never above {}.", how, degrees(c_.loses))
+                : std::string("A few seconds over the bath at a time, stirring."),
             "falls off the spoon in a ribbon", c_.working(), c_.workLow, c_.workHigh, 0, 90);
     }
 
@@ -171,9 +233,13 @@ private:
         out_.bursts = bursts(joules, 0.5 * choice_.watts, physics_.at("microwaveShare").value, 15, 5);
         std::string how;
         double seconds = 0;
-        for (const double b : out_.bursts) how += (how.empty() ? "" : ", ") + fmt::format("{:.0f}", b), seconds += b + 25;
-        add(fmt::format("Warm {} in short bursts", grams(mass_)), fmt::format("Half power, {} s, stirred after each. Its own crystals are the seed: it must never pass {}.", how, degrees(c_.loses)), "two thirds melted: stir until the last lumps go by themselves", most,
-            c_.workLow, c_.workHigh, mass_, seconds);
+        for (const double b : out_.bursts)
+            how += (how.empty() ? "" : ", ") + fmt::format("{:.0f}", b), seconds += b + 25;
+        add(fmt::format("Warm {} in short bursts", grams(mass_)),
+            fmt::format("Half power, {} s, stirred after each. Its own crystals are the seed: it must never pass {}.",
+                        how, degrees(c_.loses)),
+            "two thirds melted: stir until the last lumps go by themselves", most, c_.workLow, c_.workHigh, mass_,
+            seconds);
     }
 
     void machine() {
@@ -181,21 +247,30 @@ private:
         out_.seed = 0.25 * mass_;
         melt(s.melt, c_.meltTo - 3);
         const double first = settles(c_, s);
-        add(fmt::format("Put {} behind the baffle", grams(s.seed)), "The machine stirs and cools.", "", first, first - 1, first + 1, s.seed, 420);
+        add(fmt::format("Put {} behind the baffle", grams(s.seed)), "The machine stirs and cools.", "", first,
+            first - 1, first + 1, s.seed, 420);
         s.seed *= 2;
         const double second = std::max(settles(c_, s), c_.working());
-        add(fmt::format("The other {}", grams(s.seed / 2)), first > c_.workHigh + 0.5 ? "It is still too warm after the first portion: add this one." : "", "", second, second - 1, second + 1, s.seed / 2, 420);
-        add("Hold it", "Take the rest of the seed out when it is ready.", "falls off the spoon in a ribbon", c_.working(), c_.workLow, c_.workHigh, 0, std::max(60.0, cools(second, c_.working(), {})));
+        add(fmt::format("The other {}", grams(s.seed / 2)),
+            first > c_.workHigh + 0.5 ? "It is still too warm after the first portion: add this one." : "", "", second,
+            second - 1, second + 1, s.seed / 2, 420);
+        add("Hold it", "Take the rest of the seed out when it is ready.", "falls off the spoon in a ribbon",
+            c_.working(), c_.workLow, c_.workHigh, 0, std::max(60.0, cools(second, c_.working(), {})));
     }
 
     void none() {
         const double to = c_.compound ? c_.meltTo : std::max(c_.workHigh + 3, 36.0);
         melt(mass_, to);
         if (c_.compound) {
-            add("Use it", "Compound needs no temper. What sets in the bowl is melted again.", "runs off the spoon like cream", c_.working(), c_.workLow, c_.workHigh, 0, cools(to, c_.workHigh, bowl()));
+            add("Use it", "Compound needs no temper. What sets in the bowl is melted again.",
+                "runs off the spoon like cream", c_.working(), c_.workLow, c_.workHigh, 0,
+                cools(to, c_.workHigh, bowl()));
         } else {
-            add("Let it cool to work", "Untempered: it sets in the cold only.", "thick but pourable", c_.working(), c_.workLow, c_.workHigh, 0, cools(to, c_.workHigh, bowl()));
-            out_.warnings.emplace_back("Untempered chocolate stays soft, dulls and melts in the hand: keep the pieces cold until they are served, and do not let them stand at room temperature.");
+            add("Let it cool to work", "Untempered: it sets in the cold only.", "thick but pourable", c_.working(),
+                c_.workLow, c_.workHigh, 0, cools(to, c_.workHigh, bowl()));
+            out_.warnings.emplace_back(
+                "Untempered chocolate stays soft, dulls and melts in the hand: keep the pieces cold until they are "
+                "served, and do not let them stand at room temperature.");
         }
     }
 
@@ -212,16 +287,25 @@ private:
 
 double capacityOf(Vessel v) { return v == Vessel::Light ? 40 : v == Vessel::Glass ? 250 : 450; }
 
-tl::expected<TemperPlan, Problem> plan(const Coating& coating, const material::Constants& physics, const Choice& choice, double mass, double room, UnitSystem units) {
+tl::expected<TemperPlan, Problem> plan(const Coating& coating, const material::Constants& physics, const Choice& choice,
+                                       double mass, double room, UnitSystem units) {
     if (!(mass > 0) || !std::isfinite(mass)) return tl::unexpected(Problem{"There is nothing to melt.", "mass"});
     if (mass > 50) return tl::unexpected(Problem{"More than 50 kg are not melted in a kitchen.", "mass"});
     if (!(room > -30)) return tl::unexpected(Problem{"The seed is colder than a freezer.", "seed"});
     if (room > 34) return tl::unexpected(Problem{"In a room this warm chocolate cannot be tempered.", "room"});
     if (choice.method == Method::Seed && coating.tempered && heat::meltedShare(room, coating.meltShift) > kSeedSoft)
-        return tl::unexpected(Problem{"At " + format(room, Dimension::Temperature, units) + " the seed itself melts: keep it in the fridge until it is wanted, temper in a cooler room, or use cocoa-butter crystals.", "room"});
-    if (!(choice.watts >= 100 && choice.watts <= 3000)) return tl::unexpected(Problem{"A microwave has between 100 and 3000 W.", "watts"});
-    if (coating.meltTo >= coating.scorch) return tl::unexpected(Problem{coating.name + " scorches above " + format(coating.scorch, Dimension::Temperature, units) + ": melt it cooler.", "meltTo"});
-    if (coating.meltTo <= coating.workHigh) return tl::unexpected(Problem{"It must melt warmer than it is worked.", "meltTo"});
+        return tl::unexpected(Problem{"At " + format(room, Dimension::Temperature, units) +
+                                          " the seed itself melts: keep it in the fridge until it is wanted, temper in "
+                                          "a cooler room, or use cocoa-butter crystals.",
+                                      "room"});
+    if (!(choice.watts >= 100 && choice.watts <= 3000))
+        return tl::unexpected(Problem{"A microwave has between 100 and 3000 W.", "watts"});
+    if (coating.meltTo >= coating.scorch)
+        return tl::unexpected(Problem{coating.name + " scorches above " +
+                                          format(coating.scorch, Dimension::Temperature, units) + ": melt it cooler.",
+                                      "meltTo"});
+    if (coating.meltTo <= coating.workHigh)
+        return tl::unexpected(Problem{"It must melt warmer than it is worked.", "meltTo"});
     Choice c = choice;
     if (coating.compound || !coating.tempered) c.method = Method::None;
     return Planner(coating, physics, c, mass, room, units).run();

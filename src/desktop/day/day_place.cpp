@@ -44,7 +44,8 @@ protected:
         const int columns = std::max(1, static_cast<int>(width() / cell));
         for (size_t i = 0; i < states_.size(); ++i) {
             const auto& state = states_[i];
-            const QRectF box(static_cast<int>(i) % columns * cell, static_cast<int>(i) / columns * 150.0, cell - 14, 140);
+            const QRectF box(static_cast<int>(i) % columns * cell, static_cast<int>(i) / columns * 150.0, cell - 14,
+                             140);
             const Piece* piece = nullptr;
             for (const auto& q : session_.plan().pieces)
                 if (q.id == state.piece) piece = &q;
@@ -58,10 +59,12 @@ protected:
             const auto tell = [&] {
                 p.setFont(report::font(14, QFont::DemiBold));
                 p.setPen(theme().ink);
-                p.drawText(QRectF(box.left(), box.top() + 90, box.width(), 18), Qt::AlignCenter, QString::fromStdString(piece->name + (state.which.empty() ? "" : " " + state.which)));
+                p.drawText(QRectF(box.left(), box.top() + 90, box.width(), 18), Qt::AlignCenter,
+                           QString::fromStdString(piece->name + (state.which.empty() ? "" : " " + state.which)));
                 p.setFont(report::font(13));
                 p.setPen(state.cold ? theme().coldText : theme().quiet);
-                p.drawText(QRectF(box.left() + 4, box.top() + 108, box.width() - 8, 32), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, QString::fromStdString(state.words));
+                p.drawText(QRectF(box.left() + 4, box.top() + 108, box.width() - 8, 32),
+                           Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap, QString::fromStdString(state.words));
             };
             if (!answers->made->meridian) {
                 const QRectF icon(box.center().x() - 52, box.top() + 6, 104, 82);
@@ -78,7 +81,8 @@ protected:
             m.translate(box.center().x(), box.top() + 16 + 66);
             m.scale(scale, -scale);
             std::vector<double> wall(s.profile.size(), 0.0);
-            if (state.coats > 0) wall = s.coats.coats[std::min<size_t>(static_cast<size_t>(state.coats), s.coats.coats.size()) - 1].wall;
+            if (state.coats > 0)
+                wall = s.coats.coats[std::min<size_t>(static_cast<size_t>(state.coats), s.coats.coats.size()) - 1].wall;
             const double times = std::max(1.0, 3.4 / (s.wall.mean * scale));
             const auto curves = report::sectionCurves(s.profile, wall, times);
             if (!state.released) {  // the former is still there
@@ -87,7 +91,8 @@ protected:
                 p.setPen(dashed);
                 p.setBrush(Qt::NoBrush);
                 QPainterPath f;
-                for (size_t k = 0; k < curves.former.size(); ++k) k ? f.lineTo(m.map(curves.former[k])) : f.moveTo(m.map(curves.former[k]));
+                for (size_t k = 0; k < curves.former.size(); ++k)
+                    k ? f.lineTo(m.map(curves.former[k])) : f.moveTo(m.map(curves.former[k]));
                 p.drawPath(f);
                 p.drawPath((QTransform(-1, 0, 0, 1, 2 * m.dx(), 0)).map(f));
             }
@@ -104,7 +109,8 @@ private:
     static constexpr double kCell = 158, kHigh = 150;
     /// As high as its rows need; the strip scrolls.
     void fit() {
-        const int columns = std::max(1, static_cast<int>(width() / kCell)), rows = (static_cast<int>(states_.size()) + columns - 1) / columns;
+        const int columns = std::max(1, static_cast<int>(width() / kCell)),
+                  rows = (static_cast<int>(states_.size()) + columns - 1) / columns;
         setMinimumHeight(static_cast<int>(std::max(1, rows) * kHigh));
     }
 
@@ -133,13 +139,22 @@ public:
         report::drawTabular(*p, QPointF(option.rect.left() + 8, base), words.left(5));
         p->setPen(chosen ? QColor(0x2A, 0x1A, 0x12) : theme().ink);
         p->setFont(report::font(15));
-        p->drawText(QPointF(option.rect.left() + 64, base), QFontMetricsF(p->font()).elidedText(words.mid(6).trimmed(), Qt::ElideRight, option.rect.width() - 72));
+        p->drawText(
+            QPointF(option.rect.left() + 64, base),
+            QFontMetricsF(p->font()).elidedText(words.mid(6).trimmed(), Qt::ElideRight, option.rect.width() - 72));
         p->restore();
     }
 };
 
 DayPlace::DayPlace(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), headline_(new QLabel), sentence_(new QLabel), moment_(new QLabel), timeline_(new Timeline), states_(new StatesStrip(session)), steps_(new QListWidget) {
+    : QWidget(parent),
+      session_(session),
+      headline_(new QLabel),
+      sentence_(new QLabel),
+      moment_(new QLabel),
+      timeline_(new Timeline),
+      states_(new StatesStrip(session)),
+      steps_(new QListWidget) {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(26, 16, 24, 14);
     box->setSpacing(8);
@@ -156,7 +171,8 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     auto* working = new QPushButton(tr("Show the working"));
     working->setProperty("flat", true);
     connect(working, &QPushButton::clicked, this, [this] {
-        if (const auto a = session_.answers(); a && a->day) emit workingWanted(dayAnswer(session_.plan(), *a->day, session_.now()));
+        if (const auto a = session_.answers(); a && a->day)
+            emit workingWanted(dayAnswer(session_.plan(), *a->day, session_.now()));
     });
     head->addWidget(working, 0, Qt::AlignTop);
     box->addLayout(head);
@@ -187,8 +203,10 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     below->addWidget(steps_, 4);
     box->addLayout(below, 1);
     connect(timeline_, &Timeline::minuteChanged, this, &DayPlace::showMinute);
-    connect(steps_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { timeline_->setMinute(item->data(Qt::UserRole).toInt()); });
-    connect(steps_, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) { timeline_->setMinute(item->data(Qt::UserRole).toInt()); });
+    connect(steps_, &QListWidget::itemActivated, this,
+            [this](QListWidgetItem* item) { timeline_->setMinute(item->data(Qt::UserRole).toInt()); });
+    connect(steps_, &QListWidget::itemClicked, this,
+            [this](QListWidgetItem* item) { timeline_->setMinute(item->data(Qt::UserRole).toInt()); });
     connect(&session_, &Session::answersChanged, this, &DayPlace::refresh);
     connect(&session_, &Session::planChanged, this, [this] { setEnabled(!session_.plan().pieces.empty()); });
 }
@@ -203,8 +221,11 @@ void DayPlace::refresh() {
     const auto a = session_.answers();
     const bool day = a && a->day;
     if (!day) {
-        headline_->setText(session_.plan().pieces.empty() ? tr("Nothing on the shelf yet") : a && !a->problems.empty() ? tr("No day yet") : tr("Laying out the day …"));
-        sentence_->setText(a && !a->problems.empty() ? QString::fromStdString(a->problems.front().sentence) : QString());
+        headline_->setText(session_.plan().pieces.empty() ? tr("Nothing on the shelf yet")
+                           : a && !a->problems.empty()    ? tr("No day yet")
+                                                          : tr("Laying out the day …"));
+        sentence_->setText(a && !a->problems.empty() ? QString::fromStdString(a->problems.front().sentence)
+                                                     : QString());
         if (!a || a->problems.empty()) return;  // the old day stays until the new one is there
     }
     const auto due = localMinutes(session_.plan().deadline);  // none where it is no time: the last good day stays
@@ -220,17 +241,24 @@ void DayPlace::refresh() {
     const Answer answer = dayAnswer(session_.plan(), *a->day, session_.now());
     const bool bad = answer.tone == Tone::Impossible;
     const QString start = QString::fromStdString(answer.headline);
-    headline_->setText(!a->day->problem.empty() ? tr("No day fits") : due ? tr("Start by %1, ready at %2").arg(start, QString::fromStdString(localTime(*due).substr(11))) : tr("Start by %1").arg(start));
-    const QString style = QStringLiteral("font-size: 27px; font-weight: 700; color: %1;").arg((bad ? theme().harm : theme().ink).name());
+    headline_->setText(
+        !a->day->problem.empty() ? tr("No day fits")
+        : due ? tr("Start by %1, ready at %2").arg(start, QString::fromStdString(localTime(*due).substr(11)))
+              : tr("Start by %1").arg(start));
+    const QString style =
+        QStringLiteral("font-size: 27px; font-weight: 700; color: %1;").arg((bad ? theme().harm : theme().ink).name());
     if (style != headline_->styleSheet()) headline_->setStyleSheet(style);
     sentence_->setText(QString::fromStdString(answer.sentence));
     if (a->day->problem.empty()) {
         order_.resize(a->day->layout.start.size());
         std::iota(order_.begin(), order_.end(), 0);
-        std::stable_sort(order_.begin(), order_.end(), [&](size_t x, size_t y) { return a->day->layout.start[x] < a->day->layout.start[y]; });
+        std::stable_sort(order_.begin(), order_.end(),
+                         [&](size_t x, size_t y) { return a->day->layout.start[x] < a->day->layout.start[y]; });
         for (const size_t i : order_) {
             const auto& t = a->day->network.tasks[i];
-            auto* item = new QListWidgetItem(QStringLiteral("%1   %2").arg(QString::fromStdString(a->day->clock(a->day->layout.start[i]).substr(11)), QString::fromStdString(t.title)));
+            auto* item = new QListWidgetItem(
+                QStringLiteral("%1   %2").arg(QString::fromStdString(a->day->clock(a->day->layout.start[i]).substr(11)),
+                                              QString::fromStdString(t.title)));
             item->setData(Qt::UserRole, a->day->layout.start[i]);
             item->setToolTip(tr("%1 min").arg(t.minutes));
             steps_->addItem(item);
@@ -239,7 +267,9 @@ void DayPlace::refresh() {
     showMinute();
 }
 
-void DayPlace::fitTimeline() { timelineScroll_->setFixedHeight(std::min(timeline_->sizeHint().height() + 4, std::max(220, height() * 3 / 5))); }
+void DayPlace::fitTimeline() {
+    timelineScroll_->setFixedHeight(std::min(timeline_->sizeHint().height() + 4, std::max(220, height() * 3 / 5)));
+}
 
 void DayPlace::resizeEvent(QResizeEvent* e) {
     QWidget::resizeEvent(e);

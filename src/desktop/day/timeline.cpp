@@ -45,7 +45,8 @@ void Timeline::setDay(std::shared_ptr<const DayPlan> day, long deadline, long no
     deadline_ = day_ ? static_cast<int>(day_->minuteOf(deadline)) : 0;
     now_ = day_ ? static_cast<int>(day_->minuteOf(now)) : 0;
     layRows();
-    if (day_ && day_->problem.empty()) minute_ = std::clamp(minute_ == 0 ? day_->layout.begins : minute_, day_->layout.begins, deadline_);
+    if (day_ && day_->problem.empty())
+        minute_ = std::clamp(minute_ == 0 ? day_->layout.begins : minute_, day_->layout.begins, deadline_);
     updateGeometry();
     update();
 }
@@ -63,7 +64,10 @@ void Timeline::layRows() {
         for (size_t h = 0; h < net.holds.size(); ++h)
             if (net.holds[h].resource == static_cast<int>(r)) mine.push_back(h);
         const auto begin = [&](size_t h) { return day_->layout.start[static_cast<size_t>(net.holds[h].from)]; };
-        const auto end = [&](size_t h) { return day_->layout.start[static_cast<size_t>(net.holds[h].to)] + net.tasks[static_cast<size_t>(net.holds[h].to)].minutes; };
+        const auto end = [&](size_t h) {
+            return day_->layout.start[static_cast<size_t>(net.holds[h].to)] +
+                   net.tasks[static_cast<size_t>(net.holds[h].to)].minutes;
+        };
         std::sort(mine.begin(), mine.end(), [&](size_t a, size_t b) { return begin(a) < begin(b); });
         std::vector<int> busyUntil;
         for (const size_t h : mine) {
@@ -119,7 +123,8 @@ void Timeline::paintEvent(QPaintEvent*) {
         p.setPen(QPen(theme().hairline, 1));
         p.drawLine(QPointF(x, 24), QPointF(x, bottom));
         p.setPen(theme().quiet);
-        if (deadline_ - hour >= 25 || deadline_ == hour) p.drawText(QRectF(x - 30, 2, 60, 18), Qt::AlignCenter, clock(hour));
+        if (deadline_ - hour >= 25 || deadline_ == hour)
+            p.drawText(QRectF(x - 30, 2, 60, 18), Qt::AlignCenter, clock(hour));
     }
     const double ready = xOf(deadline_);
     p.setPen(QPen(theme().ink, 2));
@@ -138,8 +143,12 @@ void Timeline::paintEvent(QPaintEvent*) {
         const QFontMetricsF fm(p.font());
         // the whole words, or the pieces' numbers at their end, or nothing: no half words
         const QString last = words.section(QLatin1Char(' '), -1);
-        const QString end = last.contains(QChar(0x2013)) ? last : words.startsWith(QLatin1String("all ")) ? words.section(QLatin1Char(' '), 0, 1) : QString();
-        const QString fits = fm.horizontalAdvance(words) < box.width() - 8 ? words : fm.horizontalAdvance(end) < box.width() - 4 ? end : QString();
+        const QString end = last.contains(QChar(0x2013))              ? last
+                            : words.startsWith(QLatin1String("all ")) ? words.section(QLatin1Char(' '), 0, 1)
+                                                                      : QString();
+        const QString fits = fm.horizontalAdvance(words) < box.width() - 8 ? words
+                             : fm.horizontalAdvance(end) < box.width() - 4 ? end
+                                                                           : QString();
         p.setPen(ink.words);
         p.drawText(box, Qt::AlignCenter, fits);
         bars_.push_back({box, tip});
@@ -150,7 +159,8 @@ void Timeline::paintEvent(QPaintEvent*) {
         // tasks stand on three heights by what they are, so that a glance tells the rhythm of the day
         const double level = t.lane == "coat" ? 0 : t.lane == "melt" || t.lane == "prepare" ? 1 : 2;
         const QRectF box(xOf(begin), kTop + level * 30, std::max(2.5, xOf(begin + t.minutes) - xOf(begin) - 1), 25);
-        bar(box, inkOf(t), qstring(t.title), tr("%1  %2 (%3 min)").arg(clock(begin), qstring(t.title)).arg(t.minutes), false);
+        bar(box, inkOf(t), qstring(t.title), tr("%1  %2 (%3 min)").arg(clock(begin), qstring(t.title)).arg(t.minutes),
+            false);
     }
     double y = kTop + kHands + kGap;
     for (const auto& lane : lanes_) {
@@ -159,12 +169,22 @@ void Timeline::paintEvent(QPaintEvent*) {
             const auto& hold = net.holds[h];
             const auto& from = net.tasks[static_cast<size_t>(hold.from)];
             const int begin = day_->layout.start[static_cast<size_t>(hold.from)];
-            const int end = day_->layout.start[static_cast<size_t>(hold.to)] + net.tasks[static_cast<size_t>(hold.to)].minutes;
+            const int end =
+                day_->layout.start[static_cast<size_t>(hold.to)] + net.tasks[static_cast<size_t>(hold.to)].minutes;
             const QRectF box(xOf(begin), y + row * kRow, std::max(3.0, xOf(end) - xOf(begin) - 1), kRow - 3);
             const bool pot = net.resources[static_cast<size_t>(hold.resource)].kind == schedule::Resource::Kind::Pot;
             const QString who = qstring(pot ? from.title : from.who);
-            Ink ink{pot ? theme().yolk : lane.cold ? theme().coldFill : theme().hairline, pot ? QColor(0x2A, 0x1A, 0x12) : lane.cold ? theme().coldText : theme().ink};
-            const QString share = pot ? QString() : tr(", %1 of %2 %3").arg(hold.amount).arg(net.resources[static_cast<size_t>(hold.resource)].capacity).arg(qstring(net.resources[static_cast<size_t>(hold.resource)].unit));
+            Ink ink{pot         ? theme().yolk
+                    : lane.cold ? theme().coldFill
+                                : theme().hairline,
+                    pot         ? QColor(0x2A, 0x1A, 0x12)
+                    : lane.cold ? theme().coldText
+                                : theme().ink};
+            const QString share = pot ? QString()
+                                      : tr(", %1 of %2 %3")
+                                            .arg(hold.amount)
+                                            .arg(net.resources[static_cast<size_t>(hold.resource)].capacity)
+                                            .arg(qstring(net.resources[static_cast<size_t>(hold.resource)].unit));
             bar(box, ink, who, tr("%1–%2  %3%4").arg(clock(begin), clock(end), who, share), lane.cold);
         }
         y += std::max(kLane, lane.rows * kRow + kGap * 0.6);

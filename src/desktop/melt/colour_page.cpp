@@ -19,7 +19,8 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr const char* kLooks[]{"#5B7FB0", "#B0533F", "#6E8F4E", "#D9A23A", "#8A5E94", "#3F8588"};  // of new colours, in turn
+constexpr const char* kLooks[]{"#5B7FB0", "#B0533F", "#6E8F4E",
+                               "#D9A23A", "#8A5E94", "#3F8588"};  // of new colours, in turn
 
 struct ColourPage {
     Q_DECLARE_TR_FUNCTIONS(ColourPage)
@@ -92,16 +93,22 @@ QWidget* colourPage(Session& session, const std::string& id) {
     const auto tell = [=, &session] {
         const auto* c = colourIn(session.plan(), id);
         const QColor of = chocolateColour(c ? c->base : "");
-        shows->setText(of.lightnessF() < 0.6 ? ColourPage::tr("On so dark a chocolate a colour hardly shows; take white.") : ColourPage::tr("Oil colour only; gel or water colour makes chocolate seize. Only what is sold for food."));
+        shows->setText(
+            of.lightnessF() < 0.6
+                ? ColourPage::tr("On so dark a chocolate a colour hardly shows; take white.")
+                : ColourPage::tr(
+                      "Oil colour only; gel or water colour makes chocolate seize. Only what is sold for food."));
     };
     QObject::connect(base, &QComboBox::activated, page, [=](int i) {
-        edit(ColourPage::tr("Change what a colour is mixed from"), [&](material::Colour& c) { c.base = ids[static_cast<size_t>(i)]; });
+        edit(ColourPage::tr("Change what a colour is mixed from"),
+             [&](material::Colour& c) { c.base = ids[static_cast<size_t>(i)]; });
         tell();
     });
     row(ColourPage::tr("Mixed from"), base);
     auto* second = choiceBox(ColourPage::tr("Blended with"), QStringList{ColourPage::tr("nothing")} + names);
     second->setObjectName(QStringLiteral("colourSecond"));
-    second->setCurrentIndex(now->second.empty() ? 0 : 1 + static_cast<int>(std::find(ids.begin(), ids.end(), now->second) - ids.begin()));
+    second->setCurrentIndex(
+        now->second.empty() ? 0 : 1 + static_cast<int>(std::find(ids.begin(), ids.end(), now->second) - ids.begin()));
     row(ColourPage::tr("Blended with"), second);
     box->addWidget(shows);
     tell();
@@ -112,18 +119,24 @@ QWidget* colourPage(Session& session, const std::string& id) {
     const auto paint = [=, &session] {
         const auto* c = colourIn(session.plan(), id);
         look->setText(c ? qstring(c->look) : QString());
-        look->setStyleSheet(QStringLiteral("background: %1; color: %2;").arg(look->text(), QColor(look->text()).lightnessF() > 0.55 ? QStringLiteral("#2A1A12") : QStringLiteral("#FFFFFF")));
+        look->setStyleSheet(QStringLiteral("background: %1; color: %2;")
+                                .arg(look->text(), QColor(look->text()).lightnessF() > 0.55
+                                                       ? QStringLiteral("#2A1A12")
+                                                       : QStringLiteral("#FFFFFF")));
     };
     QObject::connect(look, &QPushButton::clicked, page, [=] {
-        const QColor picked = QColorDialog::getColor(QColor(look->text()), look->window(), ColourPage::tr("How the colour is drawn"));
+        const QColor picked =
+            QColorDialog::getColor(QColor(look->text()), look->window(), ColourPage::tr("How the colour is drawn"));
         if (!picked.isValid()) return;
-        edit(ColourPage::tr("Change how a colour is drawn"), [&](material::Colour& c) { c.look = picked.name().toUpper().toStdString(); });
+        edit(ColourPage::tr("Change how a colour is drawn"),
+             [&](material::Colour& c) { c.look = picked.name().toUpper().toStdString(); });
         paint();
     });
     row(ColourPage::tr("Drawn as"), look);
     paint();
     const auto figure = [&](const QString& words, const char* place, Measure material::Colour::*member) {
-        auto* f = new FigureField(words, QStringLiteral("colours/%1/%2").arg(qstring(id), QLatin1String(place)), session.typing(Dimension::Percent, "%", nullptr));
+        auto* f = new FigureField(words, QStringLiteral("colours/%1/%2").arg(qstring(id), QLatin1String(place)),
+                                  session.typing(Dimension::Percent, "%", nullptr));
         f->setMeasure(now->*member, session.units());
         f->setProblem(session.problemAt(f->place().toStdString()));
         QObject::connect(f, &FigureField::measureTyped, page, [=, &session](const Measure& m) {
@@ -139,7 +152,8 @@ QWidget* colourPage(Session& session, const std::string& id) {
     blended->setObjectName(QStringLiteral("blendProblem"));
     const auto tellBlend = [=, &session] { blended->setText(session.problemAt("colours/" + id + "/second")); };
     QObject::connect(second, &QComboBox::activated, page, [=, &session](int i) {
-        edit(ColourPage::tr("Change what a colour is blended with"), [&](material::Colour& c) { c.second = i == 0 ? std::string() : ids[static_cast<size_t>(i - 1)]; });
+        edit(ColourPage::tr("Change what a colour is blended with"),
+             [&](material::Colour& c) { c.second = i == 0 ? std::string() : ids[static_cast<size_t>(i - 1)]; });
         share->setEnabled(i > 0);
         tellBlend();
     });
@@ -147,7 +161,9 @@ QWidget* colourPage(Session& session, const std::string& id) {
     box->addWidget(blended);
     figure(ColourPage::tr("Oil colour in the strong pot"), "strength", &material::Colour::strength);
     figure(ColourPage::tr("Let down with plain chocolate"), "letDown", &material::Colour::letDown);
-    box->addWidget(wrapped(ColourPage::tr("0.3 to 1 % colour it; a pastel is a strong colour let down with white. A blend of two chocolates may have none: 0 %."), "small"));
+    box->addWidget(wrapped(ColourPage::tr("0.3 to 1 % colour it; a pastel is a strong colour let down with white. A "
+                                          "blend of two chocolates may have none: 0 %."),
+                           "small"));
     auto* who = wrapped(ColourPage::tr("Pieces that take it, all from one pot so that they match"));
     who->setStyleSheet(QStringLiteral("font-weight: 600; margin-top: 6px;"));
     box->addWidget(who);
@@ -156,11 +172,12 @@ QWidget* colourPage(Session& session, const std::string& id) {
         takes->setObjectName(QStringLiteral("colourOf/") + qstring(p.id));
         takes->setChecked(p.chocolate == id);
         QObject::connect(takes, &QCheckBox::toggled, page, [&session, id, piece = p.id, was = p.chocolate](bool on) {
-            session.document().edit(on ? ColourPage::tr("Colour a piece") : ColourPage::tr("Take the colour off a piece"), [&](Plan& plan) {
-                const auto* c = colourIn(plan, id);
-                for (auto& q : plan.pieces)
-                    if (q.id == piece && c) q.chocolate = on ? id : was == id ? c->base : was;
-            });
+            session.document().edit(
+                on ? ColourPage::tr("Colour a piece") : ColourPage::tr("Take the colour off a piece"), [&](Plan& plan) {
+                    const auto* c = colourIn(plan, id);
+                    for (auto& q : plan.pieces)
+                        if (q.id == piece && c) q.chocolate = on ? id : was == id ? c->base : was;
+                });
         });
         box->addWidget(takes);
     }

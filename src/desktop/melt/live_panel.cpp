@@ -39,7 +39,8 @@ LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), sessi
     look->setProperty("tool", true);
     look->setToolTip(tr("Look for thermometers on serial ports and local sockets"));
     connect(look, &QPushButton::clicked, this, &LivePanel::lookForDevices);
-    typed_ = new FigureField(tr("What your thermometer reads"), QStringLiteral("melt/reading"), session.typing(Dimension::Temperature, "", nullptr));
+    typed_ = new FigureField(tr("What your thermometer reads"), QStringLiteral("melt/reading"),
+                             session.typing(Dimension::Temperature, "", nullptr));
     typed_->edit()->setPlaceholderText(tr("or type it"));
     connect(typed_, &FigureField::measureTyped, this, [this](const Measure& m) {
         if (!isRunning()) begin();
@@ -80,16 +81,15 @@ LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), sessi
         using Kind = probe::Reading::Kind;
         if (r.kind == Kind::Hello && !r.words.empty()) state_->setText(tr("listening to %1").arg(qstring(r.words)));
         if (r.kind == Kind::Remark) state_->setText(qstring(r.words));
-        if (r.kind == Kind::Mass) scale_->setText(tr("%1 on the scale").arg(qstring(format(r.value, Dimension::Mass, session_.units()))));
+        if (r.kind == Kind::Mass)
+            scale_->setText(tr("%1 on the scale").arg(qstring(format(r.value, Dimension::Mass, session_.units()))));
         if (r.kind != Kind::Temperature) return;
         digits_->setText(qstring(format(r.value, Dimension::Temperature, session_.units())));
         if (!isRunning()) return;
         if (r.seconds >= 0) {  // the device's clock, from where it was when this began
             const double step = r.seconds - device_;
-            if (!offset_)
-                offset_ = r.seconds;
-            else if (step < 0 || step > kLeap)
-                *offset_ += step - kThin;  // it goes on from where it was
+            if (!offset_) offset_ = r.seconds;
+            else if (step < 0 || step > kLeap) *offset_ += step - kThin;  // it goes on from where it was
             device_ = r.seconds;
             read(r.seconds - *offset_, r.value);
         } else {
@@ -120,10 +120,13 @@ void LivePanel::listen(const QString& path) {
 }
 
 void LivePanel::tellWhose() {
-    begin_->setText(!isRunning() ? tr("temper it now") : runs_ == key_ ? tr("stop") : tr("stop tempering %1").arg(runsName_.toLower()));
+    begin_->setText(!isRunning()    ? tr("temper it now")
+                    : runs_ == key_ ? tr("stop")
+                                    : tr("stop tempering %1").arg(runsName_.toLower()));
 }
 
-void LivePanel::setPot(const QString& key, const QString& name, const temper::TemperPlan& plan, const material::Coating& coating, double mass, double watts) {
+void LivePanel::setPot(const QString& key, const QString& name, const temper::TemperPlan& plan,
+                       const material::Coating& coating, double mass, double watts) {
     key_ = key;
     name_ = name;
     tellWhose();
@@ -135,7 +138,8 @@ void LivePanel::setPot(const QString& key, const QString& name, const temper::Te
 
 void LivePanel::begin() {
     if (plan_.steps.empty()) return;
-    coach_.emplace(plan_, coating_, session_.library().physics, mass_, watts_, session_.plan().kitchen.room.value, session_.units());
+    coach_.emplace(plan_, coating_, session_.library().physics, mass_, watts_, session_.plan().kitchen.room.value,
+                   session_.units());
     clock_.start();
     offset_.reset();
     curve_.clear();
@@ -161,14 +165,17 @@ void LivePanel::end() {
 void LivePanel::read(double seconds, double celsius) {
     if (!coach_) return;
     const auto said = coach_->read(seconds, celsius);
-    digits_->setText(qstring(format(std::round(10 * coach_->celsius()) / 10, Dimension::Temperature, session_.units())));
+    digits_->setText(
+        qstring(format(std::round(10 * coach_->celsius()) / 10, Dimension::Temperature, session_.units())));
     if (curve_.empty() || seconds - curve_.back().x() >= kThin) {
         if (curve_.size() < kMostPoints) curve_.emplace_back(seconds, coach_->celsius());
         emit curveChanged();
     }
     if (!said) return;
     prompt_->setText(qstring(said->words));
-    const QColor ink = said->tone == probe::Prompt::Tone::Harm ? theme().harm : said->tone == probe::Prompt::Tone::Ready ? theme().good : theme().ink;
+    const QColor ink = said->tone == probe::Prompt::Tone::Harm    ? theme().harm
+                       : said->tone == probe::Prompt::Tone::Ready ? theme().good
+                                                                  : theme().ink;
     prompt_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600; color: %1;").arg(ink.name()));
     prompt_->setAccessibleName(prompt_->text());
 }

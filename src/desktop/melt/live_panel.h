@@ -19,8 +19,10 @@ class LivePanel : public QWidget {
 
 public:
     explicit LivePanel(Session& session, QWidget* parent = nullptr);
-    /// The pot that is looked at and would be tempered next. What is under way goes on as it was planned, whichever pot is looked at.
-    void setPot(const QString& key, const QString& name, const temper::TemperPlan& plan, const material::Coating& coating, double mass, double watts);
+    /// The pot that is looked at and would be tempered next. What is under way goes on as it was planned, whichever pot
+    /// is looked at.
+    void setPot(const QString& key, const QString& name, const temper::TemperPlan& plan,
+                const material::Coating& coating, double mass, double watts);
     void begin();
     void end();
     bool isRunning() const { return coach_.has_value(); }
@@ -49,7 +51,7 @@ private:
     temper::TemperPlan plan_;
     material::Coating coating_;
     double mass_ = 0, watts_ = 800, device_ = 0;  ///< s: the device's clock as it was last told
-    std::optional<double> offset_;  // s: the device's clock when this began; none until it was heard
+    std::optional<double> offset_;                // s: the device's clock when this began; none until it was heard
     std::optional<probe::Coach> coach_;
     QElapsedTimer clock_;
     std::vector<QPointF> curve_;

@@ -17,7 +17,8 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr temper::Method kMethods[]{temper::Method::Seed, temper::Method::Butter, temper::Method::Curve, temper::Method::Bursts, temper::Method::Machine, temper::Method::None};
+constexpr temper::Method kMethods[]{temper::Method::Seed,   temper::Method::Butter,  temper::Method::Curve,
+                                    temper::Method::Bursts, temper::Method::Machine, temper::Method::None};
 constexpr temper::Vessel kVessels[]{temper::Vessel::Light, temper::Vessel::Glass, temper::Vessel::Stoneware};
 
 /// One step: its number, what to do, the degrees in large figures, what is seen.
@@ -47,8 +48,12 @@ public:
             degrees->setStyleSheet(QStringLiteral("font-size: 20px; font-weight: 700;"));
             degrees->setAlignment(Qt::AlignRight);
             figures->addWidget(degrees);
-            auto* range = new QLabel(qstring(formatBand(s.celsius, s.low, s.high, Dimension::Temperature, units)).section(QLatin1Char('('), 1).remove(QLatin1Char(')')));
-            if (range->text().isEmpty()) range->setText(QStringLiteral("%1 – %2").arg(qstring(format(s.low, Dimension::Temperature, units)), qstring(format(s.high, Dimension::Temperature, units))));
+            auto* range = new QLabel(qstring(formatBand(s.celsius, s.low, s.high, Dimension::Temperature, units))
+                                         .section(QLatin1Char('('), 1)
+                                         .remove(QLatin1Char(')')));
+            if (range->text().isEmpty())
+                range->setText(QStringLiteral("%1 – %2").arg(qstring(format(s.low, Dimension::Temperature, units)),
+                                                             qstring(format(s.high, Dimension::Temperature, units))));
             range->setProperty("small", true);
             range->setAlignment(Qt::AlignRight);
             figures->addWidget(range);
@@ -62,7 +67,9 @@ public:
         figures->addStretch(1);
         row->addLayout(figures);
     }
-    void paintEvent(QPaintEvent*) override { QPainter(this).fillRect(QRect(0, height() - 1, width(), 1), theme().hairline); }
+    void paintEvent(QPaintEvent*) override {
+        QPainter(this).fillRect(QRect(0, height() - 1, width(), 1), theme().hairline);
+    }
 };
 
 class Column : public QScrollArea {
@@ -112,25 +119,38 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     const auto choice = [&](const QString& name, const char* object, const QStringList& words, auto set) {
         auto* c = choiceBox(name, words);
         c->setObjectName(QString::fromLatin1(object));
-        connect(c, &QComboBox::activated, this, [this, name, set](int i) { change(tr("Change %1").arg(name.toLower()), [&](temper::Choice& m) { set(m, i); }); });
+        connect(c, &QComboBox::activated, this, [this, name, set](int i) {
+            change(tr("Change %1").arg(name.toLower()), [&](temper::Choice& m) { set(m, i); });
+        });
         flow->addWidget(c);
         return c;
     };
     word(tr("Tempered"));
-    method_ = choice(tr("How it is tempered"), "temperMethod", {tr("with seed"), tr("with cocoa-butter crystals"), tr("by the full curve"), tr("by melting it in part"), tr("in a machine"), tr("not at all")}, [](temper::Choice& m, int i) { m.method = kMethods[i]; });
+    method_ = choice(tr("How it is tempered"), "temperMethod",
+                     {tr("with seed"), tr("with cocoa-butter crystals"), tr("by the full curve"),
+                      tr("by melting it in part"), tr("in a machine"), tr("not at all")},
+                     [](temper::Choice& m, int i) { m.method = kMethods[i]; });
     word(tr("in"));
-    vessel_ = choice(tr("Bowl"), "temperVessel", {tr("a light bowl"), tr("a glass bowl"), tr("a stoneware bowl")}, [](temper::Choice& m, int i) { m.vessel = kVessels[i]; });
-    fresh_ = choice(tr("Bowl for seeding"), "temperFresh", {tr("seeded in the same bowl"), tr("poured into a fresh bowl")}, [](temper::Choice& m, int i) { m.freshBowl = i == 1; });
+    vessel_ = choice(tr("Bowl"), "temperVessel", {tr("a light bowl"), tr("a glass bowl"), tr("a stoneware bowl")},
+                     [](temper::Choice& m, int i) { m.vessel = kVessels[i]; });
+    fresh_ =
+        choice(tr("Bowl for seeding"), "temperFresh", {tr("seeded in the same bowl"), tr("poured into a fresh bowl")},
+               [](temper::Choice& m, int i) { m.freshBowl = i == 1; });
     word(tr("melted"));
-    heat_ = choice(tr("Heat"), "temperHeat", {tr("in a microwave of"), tr("over a water bath")}, [](temper::Choice& m, int i) { m.heat = i == 1 ? temper::Heat::WaterBath : temper::Heat::Microwave; });
-    watts_ = new FigureField(tr("Power of the microwave"), QStringLiteral("melt/watts"), session.typing(Dimension::Count, "", nullptr));
+    heat_ =
+        choice(tr("Heat"), "temperHeat", {tr("in a microwave of"), tr("over a water bath")},
+               [](temper::Choice& m, int i) { m.heat = i == 1 ? temper::Heat::WaterBath : temper::Heat::Microwave; });
+    watts_ = new FigureField(tr("Power of the microwave"), QStringLiteral("melt/watts"),
+                             session.typing(Dimension::Count, "", nullptr));
     connect(watts_, &FigureField::measureTyped, this, [this](const Measure& m) {
-        if (!(m.value >= 100 && m.value <= 3000)) return watts_->setProblem(tr("A microwave has between 100 and 3000 W."));
+        if (!(m.value >= 100 && m.value <= 3000))
+            return watts_->setProblem(tr("A microwave has between 100 and 3000 W."));
         watts_->setProblem({});
         change(tr("Change the microwave"), [&](temper::Choice& c) { c.watts = m.value; });
     });
     flow->addWidget(watts_);
-    look_ = choice(tr("Thermometer"), "temperLook", {tr("W, with a thermometer"), tr("W, by look")}, [](temper::Choice& m, int i) { m.byLook = i == 1; });
+    look_ = choice(tr("Thermometer"), "temperLook", {tr("W, with a thermometer"), tr("W, by look")},
+                   [](temper::Choice& m, int i) { m.byLook = i == 1; });
     box->addWidget(sentence);
     label_ = new QWidget;
     auto* printed = new FlowLayout(6, 6);
@@ -144,9 +164,13 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
         auto* f = new FigureField(name, QLatin1String(key), session.typing(dimension, "", nullptr));
         connect(f, &FigureField::measureTyped, this, [this, f](const Measure& m) {
             const auto answers = session_.answers();
-            const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].key.chocolate) : nullptr;
+            const auto* c = answers && chosen_ < answers->pots.size()
+                                ? session_.library().find(answers->pots[chosen_].key.chocolate)
+                                : nullptr;
             if (!c) return;
-            session_.document().edit(tr("Change what the packet says"), [&](Plan& p) { p.own[c->figuresAs()].values[f->property("key").toString().toStdString()] = m.value; });
+            session_.document().edit(tr("Change what the packet says"), [&](Plan& p) {
+                p.own[c->figuresAs()].values[f->property("key").toString().toStdString()] = m.value;
+            });
             showLabel();
         });
         f->setProperty("key", QLatin1String(key));
@@ -253,17 +277,24 @@ void MeltPlace::showColours() {
         colours_->addWidget(b, 0, Qt::AlignLeft);
     };
     for (const auto& c : session_.plan().colours) {
-        const bool used = answers && std::any_of(answers->pots.begin(), answers->pots.end(), [&](const auto& p) { return p.key.chocolate == c.id; });
-        button(used ? qstring(c.name) : tr("%1, not used yet").arg(qstring(c.name)), QStringLiteral("colour/") + qstring(c.id), chocolateColour(c.id), [this, id = qstring(c.id)] { emit colourWanted(id); });
+        const bool used = answers && std::any_of(answers->pots.begin(), answers->pots.end(),
+                                                 [&](const auto& p) { return p.key.chocolate == c.id; });
+        button(used ? qstring(c.name) : tr("%1, not used yet").arg(qstring(c.name)),
+               QStringLiteral("colour/") + qstring(c.id), chocolateColour(c.id),
+               [this, id = qstring(c.id)] { emit colourWanted(id); });
     }
     if (!answers || chosen_ >= answers->pots.size()) return;
     if (const auto* chocolate = session_.library().find(answers->pots[chosen_].key.chocolate))
-        button(tr("+ a colour from %1 …").arg(qstring(session_.library().find(chocolate->boughtAs())->name).toLower()), QStringLiteral("addColour"), {}, [this, base = chocolate->boughtAs()] { emit colourWanted(qstring(addColour(session_, base))); });
+        button(tr("+ a colour from %1 …").arg(qstring(session_.library().find(chocolate->boughtAs())->name).toLower()),
+               QStringLiteral("addColour"), {},
+               [this, base = chocolate->boughtAs()] { emit colourWanted(qstring(addColour(session_, base))); });
 }
 
 void MeltPlace::showLabel() {
     const auto answers = session_.answers();
-    const auto* c = answers && chosen_ < answers->pots.size() ? session_.library().find(answers->pots[chosen_].key.chocolate) : nullptr;
+    const auto* c = answers && chosen_ < answers->pots.size()
+                        ? session_.library().find(answers->pots[chosen_].key.chocolate)
+                        : nullptr;
     label_->setVisible(c != nullptr);
     if (!c) return;
     for (auto* f : labels_) {
@@ -281,7 +312,9 @@ void MeltPlace::showPot() {
     emptyLayout(steps_);
     const bool any = chosen_ < answers->melts.size();
     live_->setVisible(any && answers->melts[chosen_].problem.empty());
-    for (QWidget* w : std::initializer_list<QWidget*>{curve_, summary_, clock_, label_, method_, vessel_, fresh_, heat_, watts_, look_}) w->setEnabled(any);
+    for (QWidget* w : std::initializer_list<QWidget*>{curve_, summary_, clock_, label_, method_, vessel_, fresh_, heat_,
+                                                      watts_, look_})
+        w->setEnabled(any);
     if (!any) {
         title_->setText(tr("There is nothing to melt yet: plan a piece."));
         curve_->hide();
@@ -293,15 +326,22 @@ void MeltPlace::showPot() {
     const auto u = session_.units();
     const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
     const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, u)); };
-    title_->setText(m.batches > 1 ? tr("%1: %2 in %3 batches, %4 in the bowl each time").arg(qstring(pot.name), g(pot.melt)).arg(m.batches).arg(g(m.each)) : tr("%1: %2").arg(qstring(pot.name), g(m.each)));
+    title_->setText(m.batches > 1 ? tr("%1: %2 in %3 batches, %4 in the bowl each time")
+                                        .arg(qstring(pot.name), g(pot.melt))
+                                        .arg(m.batches)
+                                        .arg(g(m.each))
+                                  : tr("%1: %2").arg(qstring(pot.name), g(m.each)));
     const bool tempered = !m.temper.steps.empty() && m.temper.seed > 0;
-    method_->setCurrentIndex(static_cast<int>(std::find(std::begin(kMethods), std::end(kMethods), m.choice.method) - std::begin(kMethods)));
-    vessel_->setCurrentIndex(static_cast<int>(std::find(std::begin(kVessels), std::end(kVessels), m.choice.vessel) - std::begin(kVessels)));
+    method_->setCurrentIndex(
+        static_cast<int>(std::find(std::begin(kMethods), std::end(kMethods), m.choice.method) - std::begin(kMethods)));
+    vessel_->setCurrentIndex(
+        static_cast<int>(std::find(std::begin(kVessels), std::end(kVessels), m.choice.vessel) - std::begin(kVessels)));
     fresh_->setCurrentIndex(m.choice.freshBowl ? 1 : 0);
     fresh_->setVisible(m.choice.method == temper::Method::Seed);
     heat_->setCurrentIndex(m.choice.heat == temper::Heat::WaterBath ? 1 : 0);
     watts_->setVisible(m.choice.heat == temper::Heat::Microwave);
-    look_->setItemText(0, m.choice.heat == temper::Heat::Microwave ? tr("W, with a thermometer") : tr("with a thermometer"));
+    look_->setItemText(
+        0, m.choice.heat == temper::Heat::Microwave ? tr("W, with a thermometer") : tr("with a thermometer"));
     look_->setItemText(1, m.choice.heat == temper::Heat::Microwave ? tr("W, by look") : tr("by look"));
     look_->setCurrentIndex(m.choice.byLook ? 1 : 0);
     watts_->setMeasure(Measure(m.choice.watts), u);
@@ -314,7 +354,8 @@ void MeltPlace::showPot() {
             titles << times.back() + QLatin1Char(' ') + qstring(s.title);
         }
     clock_->setVisible(!times.isEmpty());
-    clock_->setText(times.size() == 1 ? tr("On the day: tempered at %1.").arg(titles.front()) : tr("On the day: ready to use at %1.").arg(times.join(QStringLiteral(" · "))));
+    clock_->setText(times.size() == 1 ? tr("On the day: tempered at %1.").arg(titles.front())
+                                      : tr("On the day: ready to use at %1.").arg(times.join(QStringLiteral(" · "))));
     clock_->setToolTip(titles.join(QLatin1Char('\n')));
     curve_->setVisible(m.problem.empty());
     if (!m.problem.empty()) return summary_->setText(qstring(m.problem));
@@ -324,13 +365,23 @@ void MeltPlace::showPot() {
     curve_->setLive(live_->curve());
     method_->setVisible(m.coating.tempered || !m.coating.compound);  // compound needs no school
     QString words;
-    if (m.batches > 1 && pot.bath > 0.0005) words = tr("What is left of a batch, %1, goes over into the next. ").arg(g(pot.bath));
+    if (m.batches > 1 && pot.bath > 0.0005)
+        words = tr("What is left of a batch, %1, goes over into the next. ").arg(g(pot.bath));
     words += tr("Ready after %1; usable for about %2 in this room").arg(time(t.seconds), time(t.window));
-    if (t.rewarmFor > 0) words += tr(", longer with a burst of %1 every %2").arg(time(t.rewarmFor), time(t.rewarmEvery));
+    if (t.rewarmFor > 0)
+        words += tr(", longer with a burst of %1 every %2").arg(time(t.rewarmFor), time(t.rewarmEvery));
     words += QLatin1Char('.');
-    if (t.tooWarmSeed > 0) words += std::isfinite(t.tooWarmWait) && t.tooWarmWait < 7200 ? tr(" Two degrees too warm: %1 more seed, or %2 of stirring.").arg(g(t.tooWarmSeed), time(t.tooWarmWait)) : tr(" Two degrees too warm: %1 more seed, or the bowl into cold water for moments; this room is too warm to cool it.").arg(g(t.tooWarmSeed));
-    if (tempered && t.third > 0) words += tr(" A third of seed would land at %1.").arg(qstring(format(t.third, Dimension::Temperature, u)));
-    if (pot.late > 0.0005) words += tr(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
+    if (t.tooWarmSeed > 0)
+        words += std::isfinite(t.tooWarmWait) && t.tooWarmWait < 7200
+                     ? tr(" Two degrees too warm: %1 more seed, or %2 of stirring.")
+                           .arg(g(t.tooWarmSeed), time(t.tooWarmWait))
+                     : tr(" Two degrees too warm: %1 more seed, or the bowl into cold water for moments; this room is "
+                          "too warm to cool it.")
+                           .arg(g(t.tooWarmSeed));
+    if (tempered && t.third > 0)
+        words += tr(" A third of seed would land at %1.").arg(qstring(format(t.third, Dimension::Temperature, u)));
+    if (pot.late > 0.0005)
+        words += tr(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
     summary_->setText(words);
     for (const auto& w : t.warnings) steps_->addWidget(wrapped(qstring(w), "harm"));
     if (!m.dividing.empty()) {
@@ -353,9 +404,11 @@ void MeltPlace::showPot() {
     auto* wrong = wrapped(tr("When it goes wrong"));
     wrong->setStyleSheet(QStringLiteral("font-weight: 600; margin-top: 8px;"));
     steps_->addWidget(wrong);
-    for (const QString& line : {tr("Thick and grainy of a sudden: water or steam got in, it has seized. It cannot be tempered any more; keep it for sauce or cake, dry the tools, melt afresh."),
-                                 tr("Dull, streaky or soft after the smear test: the temper is lost. Melt it to the first step's temperature and begin again."),
-                                 tr("Thick but smooth: too many crystals. A short burst, stir, look.")})
+    for (const QString& line : {tr("Thick and grainy of a sudden: water or steam got in, it has seized. It cannot be "
+                                   "tempered any more; keep it for sauce or cake, dry the tools, melt afresh."),
+                                tr("Dull, streaky or soft after the smear test: the temper is lost. Melt it to the "
+                                   "first step's temperature and begin again."),
+                                tr("Thick but smooth: too many crystals. A short burst, stir, look.")})
         steps_->addWidget(wrapped(line, "small"));
 }
 

@@ -14,7 +14,7 @@ namespace uovo::desktop {
 namespace {
 
 constexpr double kTop = 92, kBase = 44, kDeep = 62;  // pixels of the bowl drawn
-constexpr double kFull = 0.92;                        // of its height, for the fullest pot
+constexpr double kFull = 0.92;                       // of its height, for the fullest pot
 
 /// Height share at which a frustum holds `share` of what it holds at kFull.
 double levelOf(double share) {
@@ -60,7 +60,8 @@ void PotCard::set(const Session& session, size_t index, double most) {
     level_ = levelOf(most > 0 ? pot.melt / most : 0);
     bath_ = levelOf(most > 0 ? pot.bath / most : 0);
     setObjectName(QStringLiteral("pot%1").arg(index + 1));
-    setAccessibleName(name_ + QStringLiteral(", ") + grams_ + QLatin1Char(' ') + tr("to melt") + QStringLiteral(", ") + batches_);
+    setAccessibleName(name_ + QStringLiteral(", ") + grams_ + QLatin1Char(' ') + tr("to melt") + QStringLiteral(", ") +
+                      batches_);
     setToolTip(uses_.join(QStringLiteral("\n")));
     update();
 }
@@ -74,7 +75,9 @@ void PotCard::paintEvent(QPaintEvent*) {
     p.drawRoundedRect(card, 12, 12);
     // the bowl, chocolate in it to its level; what must stay for the last dip is a dotted line
     const QPointF foot(64, 104);
-    const auto at = [&](double h, double side) { return foot + QPointF(side * (kBase + (kTop - kBase) * h) / 2, -kDeep * h); };
+    const auto at = [&](double h, double side) {
+        return foot + QPointF(side * (kBase + (kTop - kBase) * h) / 2, -kDeep * h);
+    };
     QPainterPath melt(at(0, -1));
     melt.lineTo(at(level_, -1));
     melt.lineTo(at(level_, 1));
@@ -110,7 +113,10 @@ void PotCard::paintEvent(QPaintEvent*) {
     p.setFont(report::font(13.5));
     p.setPen(theme().quiet);
     p.drawText(QPointF(x + after, 50), QFontMetricsF(p.font()).elidedText(batches_, Qt::ElideRight, w - after));
-    for (int i = 0; i < 3 && i < uses_.size(); ++i) line(72 + 17 * i, i == 2 && uses_.size() > 3 ? tr("%1, and %2 more").arg(uses_[i]).arg(uses_.size() - 3) : uses_[i], 13.5, QFont::Normal, theme().quiet);
+    for (int i = 0; i < 3 && i < uses_.size(); ++i)
+        line(72 + 17 * i,
+             i == 2 && uses_.size() > 3 ? tr("%1, and %2 more").arg(uses_[i]).arg(uses_.size() - 3) : uses_[i], 13.5,
+             QFont::Normal, theme().quiet);
 }
 
 }  // namespace uovo::desktop

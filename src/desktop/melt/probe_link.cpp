@@ -19,10 +19,11 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kAgain = 1500;           // ms until a device that is not there is looked for again
-constexpr int kFrame = 16;             // ms between two tellings of a flood
-constexpr size_t kMostAtOnce = 50;     // lines told in one
-constexpr size_t kMostWaiting = 400;   // a kitchen's thermometer sends a few a second: of a flood every other line is enough
+constexpr int kAgain = 1500;        // ms until a device that is not there is looked for again
+constexpr int kFrame = 16;          // ms between two tellings of a flood
+constexpr size_t kMostAtOnce = 50;  // lines told in one
+constexpr size_t kMostWaiting =
+    400;  // a kitchen's thermometer sends a few a second: of a flood every other line is enough
 
 /// @returns a file descriptor that never blocks, or -1 with errno
 int opened(const QByteArray& path) {
@@ -66,10 +67,12 @@ ProbeLink::~ProbeLink() {
 QStringList ProbeLink::found() {
     QStringList out;
     const QDir devices(QStringLiteral("/dev"));
-    for (const auto& name : devices.entryList({QStringLiteral("ttyUSB*"), QStringLiteral("ttyACM*")}, QDir::System)) out << devices.filePath(name);
+    for (const auto& name : devices.entryList({QStringLiteral("ttyUSB*"), QStringLiteral("ttyACM*")}, QDir::System))
+        out << devices.filePath(name);
     for (const QString& folder : {qEnvironmentVariable("XDG_RUNTIME_DIR"), QDir::tempPath()})
         if (!folder.isEmpty())
-            for (const auto& name : QDir(folder).entryList({QStringLiteral("uovo-probe*")}, QDir::System)) out << QDir(folder).filePath(name);
+            for (const auto& name : QDir(folder).entryList({QStringLiteral("uovo-probe*")}, QDir::System))
+                out << QDir(folder).filePath(name);
     out.removeDuplicates();
     return out;
 }
@@ -150,7 +153,8 @@ void ProbeLink::deliver() {
     {
         const std::lock_guard lock(mutex_);
         const size_t n = std::min(news_.size(), kMostAtOnce);
-        now.assign(std::make_move_iterator(news_.begin()), std::make_move_iterator(news_.begin() + static_cast<std::ptrdiff_t>(n)));
+        now.assign(std::make_move_iterator(news_.begin()),
+                   std::make_move_iterator(news_.begin() + static_cast<std::ptrdiff_t>(n)));
         news_.erase(news_.begin(), news_.begin() + static_cast<std::ptrdiff_t>(n));
         asked_ = !news_.empty();
         if (asked_) QTimer::singleShot(kFrame, this, &ProbeLink::deliver);

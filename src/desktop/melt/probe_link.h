@@ -1,5 +1,5 @@
-// A thermometer or scale on a serial port or a local socket: opened, read, and found again after it was unplugged. All of it on
-// a thread of its own: whatever a device does, the window goes on.
+// A thermometer or scale on a serial port or a local socket: opened, read, and found again after it was unplugged. All
+// of it on a thread of its own: whatever a device does, the window goes on.
 #pragma once
 #include <QObject>
 #include <QStringList>
@@ -37,7 +37,7 @@ private:
     /// What the thread has to tell, in its order.
     struct News {
         probe::Reading reading;
-        QString state;          // not empty: this and not a reading
+        QString state;  // not empty: this and not a reading
         bool connected = false;
     };
     void listen(std::stop_token stop, QByteArray path);
@@ -50,9 +50,9 @@ private:
     bool open_ = false;
     std::atomic<size_t> garbage_ = 0;
     std::mutex mutex_;
-    std::deque<News> news_;     // not told yet, at most kMostWaiting
-    bool asked_ = false;        // deliver() is on its way
-    int wake_ = -1;             // written to when the thread is to stop
+    std::deque<News> news_;  // not told yet, at most kMostWaiting
+    bool asked_ = false;     // deliver() is on its way
+    int wake_ = -1;          // written to when the thread is to stop
     std::jthread thread_;
 };
 

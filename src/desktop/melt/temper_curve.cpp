@@ -13,7 +13,7 @@ namespace uovo::desktop {
 namespace {
 constexpr double kMostTicks = 24;
 constexpr double kLeft = 52, kRight = 20, kAbove = 16, kBelow = 30;
-}
+}  // namespace
 
 TemperCurve::TemperCurve(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("temperCurve"));
@@ -35,7 +35,8 @@ void TemperCurve::set(const temper::TemperPlan& plan, const material::Coating& c
     span_ = std::max(60.0, (plan_.curve.empty() ? 0 : plan_.curve.back().seconds) + std::min(plan_.window, 1200.0));
     QStringList words;
     for (const auto& s : plan_.steps)
-        if (!std::isnan(s.celsius)) words << qstring(s.title) + QLatin1Char(' ') + qstring(format(s.celsius, Dimension::Temperature, units));
+        if (!std::isnan(s.celsius))
+            words << qstring(s.title) + QLatin1Char(' ') + qstring(format(s.celsius, Dimension::Temperature, units));
     setAccessibleName(tr("Tempering curve: %1").arg(words.join(QStringLiteral(", "))));
     update();
 }
@@ -47,7 +48,8 @@ void TemperCurve::setLive(const std::vector<QPointF>& live) {
 }
 
 QPointF TemperCurve::at(double seconds, double celsius) const {
-    return {kLeft + (width() - kLeft - kRight) * seconds / span_, kAbove + (height() - kAbove - kBelow) * (high_ - celsius) / (high_ - low_)};
+    return {kLeft + (width() - kLeft - kRight) * seconds / span_,
+            kAbove + (height() - kAbove - kBelow) * (high_ - celsius) / (high_ - low_)};
 }
 
 void TemperCurve::paintEvent(QPaintEvent*) {
@@ -64,7 +66,8 @@ void TemperCurve::paintEvent(QPaintEvent*) {
         p.setPen(QPen(theme().hairline, 1));
         p.drawLine(at(0, t), QPointF(width() - kRight, at(0, t).y()));
         p.setPen(theme().quiet);
-        p.drawText(QRectF(0, at(0, t).y() - 9, kLeft - 8, 18), Qt::AlignRight | Qt::AlignVCenter, qstring(format(t, Dimension::Temperature, units_)));
+        p.drawText(QRectF(0, at(0, t).y() - 9, kLeft - 8, 18), Qt::AlignRight | Qt::AlignVCenter,
+                   qstring(format(t, Dimension::Temperature, units_)));
     }
     double tick = span_ > 3600 ? 900 : span_ > 1500 ? 300 : 120;
     while (span_ / tick > kMostTicks) tick *= 2;
@@ -72,7 +75,8 @@ void TemperCurve::paintEvent(QPaintEvent*) {
         p.setPen(QPen(theme().hairline, 1));
         p.drawLine(at(s, low_), at(s, low_) + QPointF(0, 5));
         p.setPen(theme().quiet);
-        p.drawText(QRectF(at(s, low_).x() - 30, height() - kBelow + 8, 60, 18), Qt::AlignCenter, QString::number(std::lround(s / 60)) + (s == 0 ? tr(" min") : QString()));
+        p.drawText(QRectF(at(s, low_).x() - 30, height() - kBelow + 8, 60, 18), Qt::AlignCenter,
+                   QString::number(std::lround(s / 60)) + (s == 0 ? tr(" min") : QString()));
     }
     QPainterPath line(at(plan_.curve.front().seconds, plan_.curve.front().celsius));
     for (const auto& q : plan_.curve) line.lineTo(at(q.seconds, q.celsius));
@@ -106,7 +110,8 @@ void TemperCurve::paintEvent(QPaintEvent*) {
     }
     p.setFont(report::font(13, QFont::Medium));
     p.setPen(theme().yolkText);
-    p.drawText(QRectF(width() - 220, at(0, coating_.workHigh).y() - 20, 220 - kRight, 18), Qt::AlignRight, tr("work it here"));
+    p.drawText(QRectF(width() - 220, at(0, coating_.workHigh).y() - 20, 220 - kRight, 18), Qt::AlignRight,
+               tr("work it here"));
 }
 
 }  // namespace uovo::desktop

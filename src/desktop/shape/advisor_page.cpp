@@ -31,9 +31,12 @@ AdvisorPage::AdvisorPage(Session& session, QWidget* parent) : QWidget(parent), s
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 6, 10, 6);
     box->setSpacing(8);
-    box->addWidget(wrapped(tr("Coats, temperature, wait and way up are tried out, and the best ways are computed. What you choose replaces the coats of this piece; it can be undone."), "quiet"));
+    box->addWidget(wrapped(tr("Coats, temperature, wait and way up are tried out, and the best ways are computed. What "
+                              "you choose replaces the coats of this piece; it can be undone."),
+                           "quiet"));
     auto* line = new QHBoxLayout;
-    wish_ = choiceBox(tr("What you want"), {tr("Nowhere thinner than"), tr("At the rim at least"), tr("A wall on the whole of"), tr("Chocolate in each")});
+    wish_ = choiceBox(tr("What you want"), {tr("Nowhere thinner than"), tr("At the rim at least"),
+                                            tr("A wall on the whole of"), tr("Chocolate in each")});
     wish_->setObjectName(QStringLiteral("advisorWish"));
     line->addWidget(wish_, 1, Qt::AlignTop);
     field_ = new QVBoxLayout;
@@ -79,7 +82,9 @@ void AdvisorPage::wishChanged() {
     if (figure_) retire(figure_);
     const Wish wish = kWishes[wish_->currentIndex()];
     const bool grams = wish == Wish::Grams;
-    figure_ = new FigureField(grams ? tr("Wanted chocolate in each") : tr("Wanted wall"), QStringLiteral("advisor/value"), session_.typing(grams ? Dimension::Mass : Dimension::Length, grams ? "g" : "mm", nullptr));
+    figure_ =
+        new FigureField(grams ? tr("Wanted chocolate in each") : tr("Wanted wall"), QStringLiteral("advisor/value"),
+                        session_.typing(grams ? Dimension::Mass : Dimension::Length, grams ? "g" : "mm", nullptr));
     const Piece* piece = session_.piece();
     const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
     value_ = piece ? piece->wantedWall : Measure(0.003);
@@ -105,17 +110,19 @@ void AdvisorPage::look() {
     progress_->show();
     stop_->show();
     const int generation = ++generation_;
-    worker_ = std::jthread([this, generation, piece = *piece, plan = session_.plan(), wish = kWishes[wish_->currentIndex()], value = value_.value, library = session_.library()](std::stop_token stop) {
-        const auto found = advise(piece, wish, value, plan, library, stop, [this, generation](double share) {
-            QMetaObject::invokeMethod(this, [this, generation, share] {
-                if (generation == generation_) progress_->setValue(static_cast<int>(100 * share));
+    worker_ =
+        std::jthread([this, generation, piece = *piece, plan = session_.plan(), wish = kWishes[wish_->currentIndex()],
+                      value = value_.value, library = session_.library()](std::stop_token stop) {
+            const auto found = advise(piece, wish, value, plan, library, stop, [this, generation](double share) {
+                QMetaObject::invokeMethod(this, [this, generation, share] {
+                    if (generation == generation_) progress_->setValue(static_cast<int>(100 * share));
+                });
+            });
+            if (stop.stop_requested()) return;
+            QMetaObject::invokeMethod(this, [this, generation, found] {
+                if (generation == generation_) show(found);
             });
         });
-        if (stop.stop_requested()) return;
-        QMetaObject::invokeMethod(this, [this, generation, found] {
-            if (generation == generation_) show(found);
-        });
-    });
 }
 
 void AdvisorPage::show(const tl::expected<Advised, Problem>& found) {
@@ -152,16 +159,24 @@ void AdvisorPage::show(const tl::expected<Advised, Problem>& found) {
         head->addWidget(take);
         box->addLayout(head);
         box->addWidget(wrapped(qstring(way.recipe) + QLatin1Char('.')));
-        box->addWidget(wrapped(tr("%1 at the thinnest, %2 on the whole, %3 in each, %4 from the first coat; %5.")
-                                   .arg(length(way.thinnest), length(way.mean), qstring(format(way.mass, Dimension::Mass, session_.units())), qstring(format(way.seconds, Dimension::Duration, session_.units())), inWords(way.miss)), "quiet"));
+        box->addWidget(
+            wrapped(tr("%1 at the thinnest, %2 on the whole, %3 in each, %4 from the first coat; %5.")
+                        .arg(length(way.thinnest), length(way.mean),
+                             qstring(format(way.mass, Dimension::Mass, session_.units())),
+                             qstring(format(way.seconds, Dimension::Duration, session_.units())), inWords(way.miss)),
+                    "quiet"));
         if (!way.why.empty()) box->addWidget(wrapped(qstring(way.why), "small"));
         connect(take, &QPushButton::clicked, this, [this, way] {
             if (!session_.piece() || qstring(session_.piece()->id) != piece_) return;
-            session_.editPiece(tr("Coat it another way: %1").arg(tr(way.title.c_str())), [&](Piece& p) { p.coats() = std::as_const(way.changed).coats(); });
+            session_.editPiece(tr("Coat it another way: %1").arg(tr(way.title.c_str())),
+                               [&](Piece& p) { p.coats() = std::as_const(way.changed).coats(); });
         });
         list_->addWidget(card);
     }
-    list_->addWidget(wrapped(tr("%n makings were computed on a coarse profile or mesh, the ones shown on the full one. How many miss it comes from the ranges of your chocolate, ladle and clock.", nullptr, found->tried), "small"));
+    list_->addWidget(wrapped(tr("%n makings were computed on a coarse profile or mesh, the ones shown on the full one. "
+                                "How many miss it comes from the ranges of your chocolate, ladle and clock.",
+                                nullptr, found->tried),
+                             "small"));
 }
 
 }  // namespace uovo::desktop

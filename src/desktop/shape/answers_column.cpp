@@ -34,7 +34,8 @@ double sentence(const QString& words, double width, QPainter* p, const QPointF& 
 
 }  // namespace
 
-AnswerView::AnswerView(const Answer& answer, UnitSystem units, QWidget* parent) : QAbstractButton(parent), answer_(answer), units_(units) {
+AnswerView::AnswerView(const Answer& answer, UnitSystem units, QWidget* parent)
+    : QAbstractButton(parent), answer_(answer), units_(units) {
     setObjectName(QStringLiteral("answer/") + qstring(answer.id));
     setAccessibleName(qstring(answer.headline + " " + answer.after + ". " + answer.sentence));
     setAccessibleDescription(tr("Shows the working"));
@@ -46,7 +47,9 @@ AnswerView::AnswerView(const Answer& answer, UnitSystem units, QWidget* parent) 
     setSizePolicy(policy);
 }
 
-int AnswerView::heightForWidth(int width) const { return static_cast<int>(34 + sentence(bound(answer_.sentence), width - kLeft - 10, nullptr, {}) + 10); }
+int AnswerView::heightForWidth(int width) const {
+    return static_cast<int>(34 + sentence(bound(answer_.sentence), width - kLeft - 10, nullptr, {}) + 10);
+}
 QSize AnswerView::sizeHint() const { return {kWidth - 20, heightForWidth(kWidth - 20)}; }
 
 void AnswerView::paintEvent(QPaintEvent*) {
@@ -66,7 +69,8 @@ void AnswerView::paintEvent(QPaintEvent*) {
     x += QFontMetricsF(p.font()).horizontalAdvance(qstring(answer_.headline)) + 7;
     p.setFont(report::font(15.5, QFont::Medium));
     p.setPen(answer_.tone == Tone::Good ? theme().good : theme().ink);
-    p.drawText(QPointF(x, 25), QFontMetricsF(p.font()).elidedText(qstring(answer_.after), Qt::ElideRight, width() - x - 6));
+    p.drawText(QPointF(x, 25),
+               QFontMetricsF(p.font()).elidedText(qstring(answer_.after), Qt::ElideRight, width() - x - 6));
     p.setPen(theme().quiet);
     sentence(bound(answer_.sentence), width() - kLeft - 10, &p, QPointF(kLeft, 33));
 }
@@ -107,9 +111,14 @@ void AnswersColumn::add(const Answer& a) {
     for (const auto& way : looking ? ways_ : a.ways) {
         QStringList gains;
         if (!way.order) gains << tr("→ %1").arg(qstring(format(way.thinnest, Dimension::Length, session_.units())));
-        if (std::abs(way.mass) >= 0.0005) gains << (way.mass > 0 ? QStringLiteral("+") : QString()) + qstring(format(way.mass, Dimension::Mass, session_.units()));
-        if (std::abs(way.seconds) >= 30) gains << (way.seconds > 0 ? QStringLiteral("+") : QString()) + qstring(format(way.seconds, Dimension::Duration, session_.units()));
-        auto* b = new QPushButton(qstring(way.title) + (gains.isEmpty() ? QString() : QStringLiteral("\n")) + gains.join(QStringLiteral(" · ")) + (way.enough ? QString() : tr("  not enough")));
+        if (std::abs(way.mass) >= 0.0005)
+            gains << (way.mass > 0 ? QStringLiteral("+") : QString()) +
+                         qstring(format(way.mass, Dimension::Mass, session_.units()));
+        if (std::abs(way.seconds) >= 30)
+            gains << (way.seconds > 0 ? QStringLiteral("+") : QString()) +
+                         qstring(format(way.seconds, Dimension::Duration, session_.units()));
+        auto* b = new QPushButton(qstring(way.title) + (gains.isEmpty() ? QString() : QStringLiteral("\n")) +
+                                  gains.join(QStringLiteral(" · ")) + (way.enough ? QString() : tr("  not enough")));
         b->setObjectName(QStringLiteral("way"));
         b->setEnabled(!looking);
         b->setAccessibleDescription(tr("Applies this change; it can be undone."));
@@ -158,7 +167,8 @@ void AnswersColumn::refresh() {
     const Piece* piece = session_.piece();
     const auto answers = session_.answers();
     if (!piece || !answers) {
-        heading(piece ? tr("Computing …") : tr("Add a piece with the button under the shelf. A bowl over a balloon is a good first one."));
+        heading(piece ? tr("Computing …")
+                      : tr("Add a piece with the button under the shelf. A bowl over a balloon is a good first one."));
         return;
     }
     const auto mine = session_.pieceAnswers(piece->id);
@@ -169,13 +179,16 @@ void AnswersColumn::refresh() {
             a.headline = tr("Not like this").toStdString();
             a.sentence = p.sentence;
             a.tone = Tone::Impossible;
-            a.working = {"Why this cannot be computed", "checked before anything is computed", {}, p.sentence, "", "Limits"};
+            a.working = {
+                "Why this cannot be computed", "checked before anything is computed", {}, p.sentence, "", "Limits"};
             add(a);
         }
     }
     if (mine) {
         std::vector<Answer> order = mine->answers;  // what needs a decision first
-        std::stable_sort(order.begin(), order.end(), [](const Answer& a, const Answer& b) { return (a.tone == Tone::Impossible) > (b.tone == Tone::Impossible); });
+        std::stable_sort(order.begin(), order.end(), [](const Answer& a, const Answer& b) {
+            return (a.tone == Tone::Impossible) > (b.tone == Tone::Impossible);
+        });
         for (const auto& a : order) add(a);
     }
     heading(tr("The whole evening"));

@@ -9,7 +9,8 @@ class CoatCard : public StepCard {
 
 public:
     /// @param index of the coat among the coats @param at of its step in the making
-    CoatCard(Session& session, size_t index, size_t at, const PlannedCoat& coat, bool overBalloon, QWidget* parent = nullptr);
+    CoatCard(Session& session, size_t index, size_t at, const PlannedCoat& coat, bool overBalloon,
+             QWidget* parent = nullptr);
     void refresh() override;
     FigureField* field(const QString& name) const;
 

@@ -31,10 +31,14 @@ QString chocolateName(const Session& session, const std::string& id) {
 
 QString motionWords(coat::Motion motion) {
     switch (motion) {
-        case coat::Motion::Still: return CoatPage::tr("left as it rests");
-        case coat::Motion::Spin: return CoatPage::tr("spun by hand, every way");
-        case coat::Motion::Over: return CoatPage::tr("rolled round, set on another side, again and again");
-        case coat::Motion::Side: return CoatPage::tr("laid on its side");
+        case coat::Motion::Still:
+            return CoatPage::tr("left as it rests");
+        case coat::Motion::Spin:
+            return CoatPage::tr("spun by hand, every way");
+        case coat::Motion::Over:
+            return CoatPage::tr("rolled round, set on another side, again and again");
+        case coat::Motion::Side:
+            return CoatPage::tr("laid on its side");
     }
     return {};
 }
@@ -44,7 +48,8 @@ QString coatExtras(const PlannedCoat& c, const Piece& piece, UnitSystem units) {
     const auto time = [&](const Measure& m) { return qstring(format(m.value, Dimension::Duration, units)); };
     if (piece.chocolateOf(c) != piece.chocolate) words << qstring(c.chocolate);
     if (c.motion == coat::Motion::Spin) words << CoatPage::tr("spun %1").arg(time(c.moveFor));
-    if (c.motion == coat::Motion::Over) words << CoatPage::tr("rolled round and turned every %1 for %2").arg(time(c.moveEvery), time(c.moveFor));
+    if (c.motion == coat::Motion::Over)
+        words << CoatPage::tr("rolled round and turned every %1 for %2").arg(time(c.moveEvery), time(c.moveFor));
     if (c.motion == coat::Motion::Side) words << CoatPage::tr("on its side %1").arg(time(c.moveFor));
     if (c.tap.value > 0) words << CoatPage::tr("tapped %1").arg(time(c.tap));
     if (c.scrape) words << CoatPage::tr("rim scraped");
@@ -75,7 +80,8 @@ QWidget* coatPage(Session& session, size_t index) {
         box->addWidget(whole);
         return whole;
     };
-    const auto figure = [&](const QString& name, const char* place, Dimension dimension, const char* unit, Measure PlannedCoat::*member) {
+    const auto figure = [&](const QString& name, const char* place, Dimension dimension, const char* unit,
+                            Measure PlannedCoat::*member) {
         auto* f = new FigureField(name, QString::fromLatin1(place), session.typing(dimension, unit, piece));
         f->setMeasure(coat.*member, session.units());
         const std::string at = "pieces/" + piece->id + "/coats/" + std::to_string(index) + "/" + place;
@@ -95,16 +101,20 @@ QWidget* coatPage(Session& session, size_t index) {
     }
     auto* chocolate = choiceBox(CoatPage::tr("Chocolate of this coat"), names);
     chocolate->setObjectName(QStringLiteral("coatChocolate"));
-    chocolate->setCurrentIndex(static_cast<int>((std::find(ids.begin(), ids.end(), coat.chocolate) - ids.begin()) % names.size()));
+    chocolate->setCurrentIndex(
+        static_cast<int>((std::find(ids.begin(), ids.end(), coat.chocolate) - ids.begin()) % names.size()));
     QObject::connect(chocolate, &QComboBox::activated, page, [=, &session](int i) {
         change(CoatPage::tr("Change the chocolate of a coat"), [&](PlannedCoat& c) {
             c.chocolate = ids[static_cast<size_t>(i)];
             Piece own = *session.piece();  // another chocolate is worked at another temperature
-            if (const auto coating = coatingOf(own, c.chocolate, session.plan(), session.library())) c.temperature = Measure(0.5 * std::round(2 * coating->working()));
+            if (const auto coating = coatingOf(own, c.chocolate, session.plan(), session.library()))
+                c.temperature = Measure(0.5 * std::round(2 * coating->working()));
         });
     });
     row(CoatPage::tr("Chocolate"), chocolate);
-    box->addWidget(wrapped(CoatPage::tr("A coat of another chocolate takes its working temperature. Layers lie apart: where the upper one is scraped or shaved, the lower one shows."), "small"));
+    box->addWidget(wrapped(CoatPage::tr("A coat of another chocolate takes its working temperature. Layers lie apart: "
+                                        "where the upper one is scraped or shaved, the lower one shows."),
+                           "small"));
 
     const bool turned = coat.way == coat::Way::Turn;
     if (turned) figure(CoatPage::tr("Share of the mold filled"), "fill", Dimension::Percent, "%", &PlannedCoat::fill);
@@ -115,14 +125,19 @@ QWidget* coatPage(Session& session, size_t index) {
         auto* motion = choiceBox(CoatPage::tr("While it flows"), motions);
         motion->setObjectName(QStringLiteral("coatMotion"));
         const int first = turned ? 1 : 0;
-        motion->setCurrentIndex(std::max(0, static_cast<int>(std::find(kMotions, kMotions + 4, coat.motion) - kMotions) - first));
+        motion->setCurrentIndex(
+            std::max(0, static_cast<int>(std::find(kMotions, kMotions + 4, coat.motion) - kMotions) - first));
         row(CoatPage::tr("While it flows"), motion);
         auto* lasts = figure(CoatPage::tr("For"), "moveFor", Dimension::Duration, "min", &PlannedCoat::moveFor);
-        auto* every = figure(CoatPage::tr("Turned every"), "moveEvery", Dimension::Duration, "s", &PlannedCoat::moveEvery);
+        auto* every =
+            figure(CoatPage::tr("Turned every"), "moveEvery", Dimension::Duration, "s", &PlannedCoat::moveEvery);
         auto* where = choiceBox(CoatPage::tr("Where it is moved about"), everyPlace());
         where->setObjectName(QStringLiteral("coatMoveIn"));
         where->setCurrentIndex(static_cast<int>(coat.moveIn));
-        QObject::connect(where, &QComboBox::activated, page, [=](int i) { change(CoatPage::tr("Change where it is moved about"), [&](PlannedCoat& c) { c.moveIn = static_cast<coat::Place>(i); }); });
+        QObject::connect(where, &QComboBox::activated, page, [=](int i) {
+            change(CoatPage::tr("Change where it is moved about"),
+                   [&](PlannedCoat& c) { c.moveIn = static_cast<coat::Place>(i); });
+        });
         auto* whereRow = row(CoatPage::tr("Moved about"), where);
         const auto shown = [=](coat::Motion m) {
             lasts->setVisible(m != coat::Motion::Still);
@@ -139,14 +154,22 @@ QWidget* coatPage(Session& session, size_t index) {
         auto* scrape = new QCheckBox(CoatPage::tr("Scrape the rim before it rests"));
         scrape->setObjectName(QStringLiteral("coatScrape"));
         scrape->setChecked(coat.scrape);
-        QObject::connect(scrape, &QCheckBox::toggled, page, [=](bool on) { change(on ? CoatPage::tr("Scrape the rim") : CoatPage::tr("Do not scrape the rim"), [&](PlannedCoat& c) { c.scrape = on; }); });
+        QObject::connect(scrape, &QCheckBox::toggled, page, [=](bool on) {
+            change(on ? CoatPage::tr("Scrape the rim") : CoatPage::tr("Do not scrape the rim"),
+                   [&](PlannedCoat& c) { c.scrape = on; });
+        });
         box->addWidget(scrape);
-        box->addWidget(wrapped(CoatPage::tr("A piece that is moved, tapped or scraped is computed on its own triangles; its range is judged, not run."), "small"));
+        box->addWidget(wrapped(CoatPage::tr("A piece that is moved, tapped or scraped is computed on its own "
+                                            "triangles; its range is judged, not run."),
+                               "small"));
     } else if (coat.where == coat::Where::Spots) {
-        box->addWidget(wrapped(CoatPage::tr("%n stroke(s) painted on the stage. The grams are shared among them.", nullptr, static_cast<int>(coat.spots.size()))));
+        box->addWidget(wrapped(CoatPage::tr("%n stroke(s) painted on the stage. The grams are shared among them.",
+                                            nullptr, static_cast<int>(coat.spots.size()))));
         auto* wipe = new QPushButton(CoatPage::tr("Wipe all strokes off"));
         wipe->setObjectName(QStringLiteral("coatWipe"));
-        QObject::connect(wipe, &QPushButton::clicked, page, [=] { change(CoatPage::tr("Wipe the strokes off"), [&](PlannedCoat& c) { c.spots.clear(); }); });
+        QObject::connect(wipe, &QPushButton::clicked, page, [=] {
+            change(CoatPage::tr("Wipe the strokes off"), [&](PlannedCoat& c) { c.spots.clear(); });
+        });
         box->addWidget(wipe);
     }
     box->addStretch(1);

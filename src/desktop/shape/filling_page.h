@@ -7,7 +7,8 @@
 
 namespace uovo::desktop {
 
-/// A page of fields for a filling of the piece that is selected now. @param step of its making; the first that fills where none is said
+/// A page of fields for a filling of the piece that is selected now. @param step of its making; the first that fills
+/// where none is said
 QWidget* fillingPage(Session& session, std::optional<size_t> step = {});
 
 }  // namespace uovo::desktop

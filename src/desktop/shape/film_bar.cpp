@@ -17,7 +17,8 @@ constexpr int kTick = 70;  // ms a frame
 
 /// What the coats of a piece depend on.
 bool sameCoats(const Piece& a, const Piece& b) {
-    return a.id == b.id && a.shape == b.shape && a.coats() == b.coats() && a.chocolate == b.chocolate && a.temper == b.temper && a.thinner == b.thinner && a.thinnerShare == b.thinnerShare;
+    return a.id == b.id && a.shape == b.shape && a.coats() == b.coats() && a.chocolate == b.chocolate &&
+           a.temper == b.temper && a.thinner == b.thinner && a.thinnerShare == b.thinnerShare;
 }
 
 /// Turns a shape about its middle so that `up` points up.
@@ -73,7 +74,8 @@ void GramsBar::paintEvent(QPaintEvent*) {
     p.setClipPath(inside);
     p.fillRect(QRectF(bar.left(), bar.top(), a, bar.height()), chocolate_);
     p.fillRect(QRectF(bar.left() + a, bar.top(), b, bar.height()), QBrush(theme().balloon, Qt::Dense4Pattern));
-    p.fillRect(QRectF(bar.left() + a + b, bar.top(), bar.width() - a - b, bar.height()), QBrush(theme().balloon, Qt::BDiagPattern));
+    p.fillRect(QRectF(bar.left() + a + b, bar.top(), bar.width() - a - b, bar.height()),
+               QBrush(theme().balloon, Qt::BDiagPattern));
     p.restore();
     p.setBrush(Qt::NoBrush);
     p.drawRoundedRect(bar, 5, 5);
@@ -86,7 +88,14 @@ void GramsBar::paintEvent(QPaintEvent*) {
 }
 
 FilmBar::FilmBar(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), play_(new QPushButton), done_(new QPushButton(tr("done"))), slider_(new QSlider(Qt::Horizontal)), progress_(new QProgressBar), words_(new QLabel), grams_(new GramsBar) {
+    : QWidget(parent),
+      session_(session),
+      play_(new QPushButton),
+      done_(new QPushButton(tr("done"))),
+      slider_(new QSlider(Qt::Horizontal)),
+      progress_(new QProgressBar),
+      words_(new QLabel),
+      grams_(new GramsBar) {
     setObjectName(QStringLiteral("filmBar"));
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
@@ -154,7 +163,8 @@ void FilmBar::tellGrams() {
     double in = 0, gone = 0, fell = 0;
     if (a && a->made && a->made->wall)
         for (const auto& c : a->made->wall->coats) in += c.added, gone += c.dripped, fell += c.fell;
-    if (piece) grams_->set(in, std::max(0.0, gone - fell), fell, session_.units(), chocolateColour(shownChocolate(*piece)));
+    if (piece)
+        grams_->set(in, std::max(0.0, gone - fell), fell, session_.units(), chocolateColour(shownChocolate(*piece)));
 }
 
 void FilmBar::close() {
@@ -196,7 +206,8 @@ void FilmBar::compute() {
     play_->setText(tr("stop"));
     words_->setText(tr("the coats are computed on the piece's own triangles"));
     const int generation = ++generation_;
-    worker_ = std::jthread([this, generation, piece = *piece, plan = session_.plan(), item = item_, library = session_.library()](std::stop_token stop) {
+    worker_ = std::jthread([this, generation, piece = *piece, plan = session_.plan(), item = item_,
+                            library = session_.library()](std::stop_token stop) {
         auto found = filmHistory(piece, plan, library, item, stop, [this, generation](double share) {
             QMetaObject::invokeMethod(this, [this, generation, share] {
                 if (generation == generation_) progress_->setValue(static_cast<int>(100 * share));
@@ -242,8 +253,12 @@ void FilmBar::showFrame() {
     scene.fit = scene.fitApart = QSizeF(1.9 * reach, 1.9 * reach);
     emit filmChanged(scene);
     const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, session_.units())); };
-    words_->setText(tr("coat %1 · %2 · %3 · %4 % flows").arg(f.coat + 1).arg(time(f.time - history_->starts[f.coat]), way(f.up)).arg(std::lround(100 * f.flows)));
-    grams_->set(f.mass, std::max(0.0, f.dripped - f.fell), f.fell, session_.units(), chocolateColour(shownChocolate(piece_)));
+    words_->setText(tr("coat %1 · %2 · %3 · %4 % flows")
+                        .arg(f.coat + 1)
+                        .arg(time(f.time - history_->starts[f.coat]), way(f.up))
+                        .arg(std::lround(100 * f.flows)));
+    grams_->set(f.mass, std::max(0.0, f.dripped - f.fell), f.fell, session_.units(),
+                chocolateColour(shownChocolate(piece_)));
 }
 
 }  // namespace uovo::desktop

@@ -66,7 +66,7 @@ private:
     GramsBar* grams_;
     QTimer tick_;
     std::shared_ptr<const FilmHistory> history_;
-    Piece piece_;      ///< the history is of this
+    Piece piece_;  ///< the history is of this
     size_t item_ = 0;
     int generation_ = 0;
     std::jthread worker_;

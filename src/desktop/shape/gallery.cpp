@@ -41,7 +41,8 @@ QImage coatedPicture(const QString& id, const QSize& pixels) {
 
 }  // namespace
 
-GalleryTile::GalleryTile(const QString& family, const QString& name, const QString& when, QWidget* parent) : QAbstractButton(parent), family_(family), when_(when) {
+GalleryTile::GalleryTile(const QString& family, const QString& name, const QString& when, QWidget* parent)
+    : QAbstractButton(parent), family_(family), when_(when) {
     setText(name);
     setAccessibleName(name);
     setAccessibleDescription(when);
@@ -63,10 +64,14 @@ void GalleryTile::paintEvent(QPaintEvent*) {
     p.setPen(hasFocus() ? QPen(theme().yolk, 2) : QPen(underMouse() ? theme().quiet : theme().hairline, 1));
     p.setBrush(theme().card);
     p.drawRoundedRect(card, 11, 11);
-    if (!picture_.isNull()) p.drawImage(QRectF(card.center().x() - kPicture.width() / 2.0, card.top() + 8, kPicture.width(), kPicture.height()), picture_);
+    if (!picture_.isNull())
+        p.drawImage(
+            QRectF(card.center().x() - kPicture.width() / 2.0, card.top() + 8, kPicture.width(), kPicture.height()),
+            picture_);
     p.setFont(report::font(15, QFont::DemiBold));
     p.setPen(theme().ink);
-    p.drawText(QPointF(card.left() + 12, card.top() + 144), QFontMetricsF(p.font()).elidedText(text(), Qt::ElideRight, card.width() - 24));
+    p.drawText(QPointF(card.left() + 12, card.top() + 144),
+               QFontMetricsF(p.font()).elidedText(text(), Qt::ElideRight, card.width() - 24));
     p.setPen(theme().quiet);
     QTextLayout layout(when_, report::font(13));
     layout.beginLayout();
@@ -77,14 +82,21 @@ void GalleryTile::paintEvent(QPaintEvent*) {
         line.setLineWidth(card.width() - 24);
         p.setFont(report::font(13));
         QString words = when_.mid(line.textStart(), line.textLength());
-        if (i == 2 && line.textStart() + line.textLength() < when_.size()) words = QFontMetricsF(p.font()).elidedText(when_.mid(line.textStart()), Qt::ElideRight, card.width() - 24);
+        if (i == 2 && line.textStart() + line.textLength() < when_.size())
+            words = QFontMetricsF(p.font()).elidedText(when_.mid(line.textStart()), Qt::ElideRight, card.width() - 24);
         y += 17;
         p.drawText(QPointF(card.left() + 12, y), words);
     }
     layout.endLayout();
 }
 
-Gallery::Gallery(QWidget* parent) : QWidget(parent), words_(new QLineEdit), scroll_(new QScrollArea), page_(new QWidget), flow_(new FlowLayout(6, 6)), none_(new QLabel) {
+Gallery::Gallery(QWidget* parent)
+    : QWidget(parent),
+      words_(new QLineEdit),
+      scroll_(new QScrollArea),
+      page_(new QWidget),
+      flow_(new FlowLayout(6, 6)),
+      none_(new QLabel) {
     setObjectName(QStringLiteral("gallery"));
     setAccessibleName(tr("Gallery of pieces"));
     auto* box = new QVBoxLayout(this);
@@ -111,7 +123,9 @@ Gallery::Gallery(QWidget* parent) : QWidget(parent), words_(new QLineEdit), scro
     head->addWidget(close);
     box->addLayout(head);
     none_->setProperty("quiet", true);
-    none_->setText(tr("Nothing here by these words. Any bought mold can be planned by its size and the water it holds: try “any mold”."));
+    none_->setText(
+        tr("Nothing here by these words. Any bought mold can be planned by its size and the water it holds: try “any "
+           "mold”."));
     none_->hide();
     box->addWidget(none_);
     page_->setLayout(flow_);
@@ -150,7 +164,8 @@ void Gallery::open() {
         for (auto* tile : tiles_) {
             if (stop.stop_requested()) return;
             const QString id = tile->family();
-            const QImage picture = form::family(id.toStdString())->meridian ? coatedPicture(id, pixels) : familyThumbnail(id.toStdString(), pixels);
+            const QImage picture = form::family(id.toStdString())->meridian ? coatedPicture(id, pixels)
+                                                                            : familyThumbnail(id.toStdString(), pixels);
             QMetaObject::invokeMethod(tile, [tile, picture] { tile->setPicture(picture); });
         }
     });

@@ -14,9 +14,9 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr double kShown = 0.05;     // of the piece's size: its greatest shift, drawn
-constexpr double kTitle = 64;       // px: where a card's words begin
-constexpr double kArrow = 0.28;     // of the piece's size: the longest arrow
+constexpr double kShown = 0.05;  // of the piece's size: its greatest shift, drawn
+constexpr double kTitle = 64;    // px: where a card's words begin
+constexpr double kArrow = 0.28;  // of the piece's size: the longest arrow
 
 double sizeOf(const form::Mesh& m) {
     const auto d = form::bounds(m).size();
@@ -49,13 +49,18 @@ void CaseCard::set(const StrengthStage& stage, size_t index) {
     outline_.setFillRule(Qt::WindingFill);
     const auto box = form::bounds(stage.mesh);
     const double size = sizeOf(stage.mesh), scale = 42 / size;
-    const auto at = [&](const form::Vec3& p) { return QPointF(68 + scale * (p.x - 0.5 * (box.low.x + box.high.x)), 38 - scale * (p.z - 0.5 * (box.low.z + box.high.z))); };
+    const auto at = [&](const form::Vec3& p) {
+        return QPointF(68 + scale * (p.x - 0.5 * (box.low.x + box.high.x)),
+                       38 - scale * (p.z - 0.5 * (box.low.z + box.high.z)));
+    };
     const double grow = c.sag > 0 ? 2.5 * kShown * size / c.sag : 0;
     for (const auto& t : stage.mesh.triangles) {
         QPolygonF poly;
-        for (const int i : t) poly << at(stage.mesh.points[size_t(i)] + (c.shift.empty() ? form::Vec3{} : c.shift[size_t(i)] * grow));
+        for (const int i : t)
+            poly << at(stage.mesh.points[size_t(i)] + (c.shift.empty() ? form::Vec3{} : c.shift[size_t(i)] * grow));
         // every triangle the same way round, so that front and back do not cancel
-        const double turn = (poly[1].x() - poly[0].x()) * (poly[2].y() - poly[0].y()) - (poly[1].y() - poly[0].y()) * (poly[2].x() - poly[0].x());
+        const double turn = (poly[1].x() - poly[0].x()) * (poly[2].y() - poly[0].y()) -
+                            (poly[1].y() - poly[0].y()) * (poly[2].x() - poly[0].x());
         if (turn < 0) std::swap(poly[1], poly[2]);
         poly << poly.first();
         outline_.addPolygon(poly);
@@ -65,7 +70,8 @@ void CaseCard::set(const StrengthStage& stage, size_t index) {
     for (const auto& a : c.arrows) {
         const QPointF head = at(a.at);
         QPointF way(a.force.x / most * 22, -a.force.z / most * 22);
-        if (const double below = head.y() - way.y() - kTitle; below > 0 && way.y() < 0) way *= std::max(0.35, 1 + below / way.y());  // not into the words
+        if (const double below = head.y() - way.y() - kTitle; below > 0 && way.y() < 0)
+            way *= std::max(0.35, 1 + below / way.y());  // not into the words
         if (most > 0 && std::hypot(way.x(), way.y()) > 4) arrows_.emplace_back(head - way, head);
     }
     weak_.reset();
@@ -159,16 +165,17 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
         if (!stage_ || chosen_ >= stage_->cases.size()) return;
         const LoadCase& c = stage_->cases[chosen_];
         session_.editPiece(tr("Handle it another way"), [&](Piece& p) {
-            if (c.chosen && c.group == "carry")
-                p.handling.carry = Handling::Carry::Foot;
-            else if (const auto h = handledAs(p, c.id))
-                p.handling = *h;
+            if (c.chosen && c.group == "carry") p.handling.carry = Handling::Carry::Foot;
+            else if (const auto h = handledAs(p, c.id)) p.handling = *h;
         });
     });
     handled->addWidget(mine_);
     oil_ = new QCheckBox(tr("a trace of oil on the balloon"));
     oil_->setObjectName(QStringLiteral("balloonOil"));
-    connect(oil_, &QCheckBox::clicked, this, [this](bool on) { session_.editPiece(on ? tr("Oil the balloon") : tr("No oil on the balloon"), [on](Piece& p) { p.handling.oil = on; }); });
+    connect(oil_, &QCheckBox::clicked, this, [this](bool on) {
+        session_.editPiece(on ? tr("Oil the balloon") : tr("No oil on the balloon"),
+                           [on](Piece& p) { p.handling.oil = on; });
+    });
     handled->addWidget(oil_);
     sentence_ = wrapped({});
     sentence_->setObjectName(QStringLiteral("holdsSentence"));
@@ -186,7 +193,8 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
     snap->setProperty("flat", true);
     snap->setToolTip(tr("Measure how strong your own chocolate is"));
     connect(snap, &QPushButton::clicked, this, &HoldsBar::snapWanted);
-    last->addWidget(wrapped(tr("Advice, not a guarantee: try one piece first; let nothing heavy hang over people."), "small"), 1);
+    last->addWidget(
+        wrapped(tr("Advice, not a guarantee: try one piece first; let nothing heavy hang over people."), "small"), 1);
     last->addWidget(snap);
     box->addLayout(last);
 }
@@ -222,7 +230,9 @@ void HoldsBar::refresh() {
     handling_->setVisible(false);
     if (!count) {
         emptyLayout(ways_);
-        sentence_->setText(stage_ && !stage_->problem.empty() ? qstring(stage_->problem) : answers && !answers->problems.empty() ? tr("First the piece itself must be possible.") : tr("Reckoning …"));
+        sentence_->setText(stage_ && !stage_->problem.empty()      ? qstring(stage_->problem)
+                           : answers && !answers->problems.empty() ? tr("First the piece itself must be possible.")
+                                                                   : tr("Reckoning …"));
         emit sceneChanged({});
         return;
     }
@@ -244,12 +254,18 @@ void HoldsBar::refresh() {
 
 void HoldsBar::show(const StrengthStage& s) {
     const LoadCase& c = s.cases[chosen_];
-    sentence_->setText(QStringLiteral("<b>%1</b> %2").arg(qstring(c.title).toHtmlEscaped() + QLatin1Char(':'), (qstring(c.headline) + QStringLiteral(". ") + qstring(c.sentence)).toHtmlEscaped()));
+    sentence_->setText(QStringLiteral("<b>%1</b> %2")
+                           .arg(qstring(c.title).toHtmlEscaped() + QLatin1Char(':'),
+                                (qstring(c.headline) + QStringLiteral(". ") + qstring(c.sentence)).toHtmlEscaped()));
     loadRow_->setVisible(!c.unit.empty());
     if (!c.unit.empty()) {
         load_->setMeasure(c.load, session_.units());
         with_->setText(c.unit == "h" ? tr("For") : tr("With"));
-        unit_->setText(c.id == "bump" ? tr("times its weight more") : c.unit == "N" ? tr("N (100 g weigh 1 N)") : c.unit == "h" ? tr("hours") : c.unit == "N/m" ? tr("N on a metre of rim") : qstring(c.unit));
+        unit_->setText(c.id == "bump"    ? tr("times its weight more")
+                       : c.unit == "N"   ? tr("N (100 g weigh 1 N)")
+                       : c.unit == "h"   ? tr("hours")
+                       : c.unit == "N/m" ? tr("N on a metre of rim")
+                                         : qstring(c.unit));
     }
     const bool carried = c.chosen && c.group == "carry";
     mine_->setVisible(!c.group.empty() && (!c.chosen || carried));
@@ -265,7 +281,8 @@ void HoldsBar::show(const StrengthStage& s) {
     for (auto& m : moved) m = m * grow;
     float most = 0;
     for (const float v : c.stress) most = std::max(most, v);
-    SolidBody body = wallBody(s.mesh, s.thickness, moved, c.stress, chocolateColour(session_.piece() ? session_.piece()->chocolate : ""));
+    SolidBody body = wallBody(s.mesh, s.thickness, moved, c.stress,
+                              chocolateColour(session_.piece() ? session_.piece()->chocolate : ""));
     std::vector<SolidBody> bodies;
     bodies.push_back(std::move(body));
     SolidScene scene = sceneOf(std::move(bodies));
@@ -292,25 +309,31 @@ void HoldsBar::tellWays(const StrengthStage& s) {
     emptyLayout(ways_);
     const LoadCase& weak = s.cases[s.weakest];
     if (chosen_ != s.weakest || s.ways.empty()) return;
-    const auto times = [](double v) { return std::isfinite(v) ? QObject::tr("%1 ×").arg(v, 0, 'f', v < 10 ? 1 : 0) : QObject::tr("no pull at all"); };
+    const auto times = [](double v) {
+        return std::isfinite(v) ? QObject::tr("%1 ×").arg(v, 0, 'f', v < 10 ? 1 : 0) : QObject::tr("no pull at all");
+    };
     // what one click does comes before advice; of each the best
     std::vector<const StrengthWay*> helps;
     for (const auto& w : s.ways)
         if (w.margin > 1.05 * weak.margin) helps.push_back(&w);
-    std::stable_partition(helps.begin(), helps.end(), [](const auto* w) { return w->does != StrengthWay::Does::Advice; });
+    std::stable_partition(helps.begin(), helps.end(),
+                          [](const auto* w) { return w->does != StrengthWay::Does::Advice; });
     if (helps.size() > 3) helps.resize(3);
     for (const auto* way : helps) {
         const auto& w = *way;
         auto* line = new QWidget;
         auto* row = new QHBoxLayout(line);
         row->setContentsMargins(0, 0, 0, 0);
-        auto* words = new QLabel(tr("%1: %2 → <b>%3</b>").arg(qstring(w.title).toHtmlEscaped(), times(weak.margin), times(w.margin)));
+        auto* words = new QLabel(
+            tr("%1: %2 → <b>%3</b>").arg(qstring(w.title).toHtmlEscaped(), times(weak.margin), times(w.margin)));
         words->setObjectName(QStringLiteral("strengthWay"));
         row->addWidget(words);
         if (const Piece* piece = session_.piece(); piece && taken(*piece, w.does)) {
             auto* take = new QPushButton(tr("do it"));
             take->setProperty("flat", true);
-            take->setObjectName(w.does == StrengthWay::Does::BrushRim ? QStringLiteral("brushRim") : w.does == StrengthWay::Does::Score ? QStringLiteral("scoreJoints") : QStringLiteral("coatMore"));
+            take->setObjectName(w.does == StrengthWay::Does::BrushRim ? QStringLiteral("brushRim")
+                                : w.does == StrengthWay::Does::Score  ? QStringLiteral("scoreJoints")
+                                                                      : QStringLiteral("coatMore"));
             connect(take, &QPushButton::clicked, this, [this, does = w.does, title = qstring(w.title)] {
                 session_.editPiece(title, [does](Piece& p) {
                     if (auto changed = taken(p, does)) p = std::move(*changed);
@@ -327,7 +350,9 @@ void HoldsBar::changeLoad(double value, const QString& typed) {
     const std::string id = stage_->cases[chosen_].id;
     Measure m(value);
     m.typed = typed.toStdString();
-    session_.editPiece(tr("Change a load"), [&](Piece& p) { p.loads[id] = m; }, dragFrom_ ? QStringLiteral("load/") + qstring(id) : QString());
+    session_.editPiece(
+        tr("Change a load"), [&](Piece& p) { p.loads[id] = m; },
+        dragFrom_ ? QStringLiteral("load/") + qstring(id) : QString());
 }
 
 void HoldsBar::dragLoad(double times) {

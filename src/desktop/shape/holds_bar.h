@@ -1,4 +1,5 @@
-// Below the stage: what happens to a piece, as a strip of small pictures with its margins; one of them is shown on the stage.
+// Below the stage: what happens to a piece, as a strip of small pictures with its margins; one of them is shown on the
+// stage.
 #pragma once
 #include <QAbstractButton>
 #include <QCheckBox>
@@ -77,7 +78,7 @@ private:
     QLabel *sentence_, *unit_, *with_;
     FigureField* load_;
     QComboBox* sits_;
-    QPushButton* mine_;   // this way is how I do it
+    QPushButton* mine_;  // this way is how I do it
     QCheckBox* oil_;
     QWidget* handling_;
     QWidget* loadRow_;

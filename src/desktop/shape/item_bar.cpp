@@ -1,7 +1,6 @@
 #include "desktop/shape/item_bar.h"
 
 #include <QPainter>
-#include <QScrollArea>
 #include <QVBoxLayout>
 
 #include "desktop/shell/sheet.h"
@@ -34,33 +33,26 @@ void ItemCard::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const QRectF card = QRectF(rect()).adjusted(1.5, 1.5, -1.5, -1.5);
-    p.setPen(hasFocus() || isChecked() ? QPen(theme().yolk, 2) : QPen(underMouse() ? theme().quiet : theme().hairline, 1));
+    p.setPen(hasFocus() || isChecked() ? QPen(theme().yolk, 2)
+                                       : QPen(underMouse() ? theme().quiet : theme().hairline, 1));
     p.setBrush(theme().card);
     p.drawRoundedRect(card, 9, 9);
-    p.setFont(report::font(14.5, QFont::DemiBold));
-    p.setPen(theme().ink);
-    p.drawText(QPointF(card.left() + 10, card.top() + 22), QFontMetricsF(p.font()).elidedText(text(), Qt::ElideRight, card.width() - 20));
     p.setFont(report::font(13.5));
     p.setPen(theme().quiet);
-    p.drawText(QPointF(card.left() + 10, card.top() + 42), own_ ? tr("%1 · own size").arg(figure_) : figure_);
+    const QString figure = own_ ? tr("%1 · own").arg(figure_) : figure_;
+    const double wide = QFontMetricsF(p.font()).horizontalAdvance(figure);
+    p.drawText(QPointF(card.right() - 10 - wide, card.top() + 21), figure);
+    p.setFont(report::font(14, QFont::DemiBold));
+    p.setPen(theme().ink);
+    p.drawText(QPointF(card.left() + 10, card.top() + 21),
+               QFontMetricsF(p.font()).elidedText(text(), Qt::ElideRight, card.width() - 26 - wide));
 }
 
 ItemBar::ItemBar(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("items"));
-    auto* outer = new QVBoxLayout(this);
-    outer->setContentsMargins(0, 0, 0, 4);
-    auto* scroll = new QScrollArea;
-    scroll->setWidgetResizable(true);
-    scroll->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    auto* inside = new QWidget;
-    row_ = new QHBoxLayout(inside);
-    row_->setContentsMargins(0, 0, 0, 6);
-    row_->setSpacing(8);
+    row_ = sidewaysRow(this, 8, 6, 4);
     row_->addStretch(1);
-    scroll->setWidget(inside);
-    outer->addWidget(scroll);
-    setFixedHeight(82);
+    setFixedHeight(54);
 }
 
 void ItemBar::choose(const QString& key) {
@@ -96,9 +88,12 @@ void ItemBar::refresh() {
         row_->insertWidget(row_->count() - 1, card);
         cards_.push_back(card);
     }
-    cards_[0]->set({}, tr("The whole"), qstring(format(answers->made->mass, Dimension::Mass, session_.units())), false, chosen_.isEmpty());
+    cards_[0]->set({}, tr("The whole"), qstring(format(answers->made->mass, Dimension::Mass, session_.units())), false,
+                   chosen_.isEmpty());
     for (size_t i = 0; i < items.size(); ++i)
-        cards_[i + 1]->set(qstring(items[i].key), qstring(items[i].name), items[i].edible ? qstring(format(answers->made->items[i], Dimension::Mass, session_.units())) : tr("not eaten"),
+        cards_[i + 1]->set(qstring(items[i].key), qstring(items[i].name),
+                           items[i].edible ? qstring(format(answers->made->items[i], Dimension::Mass, session_.units()))
+                                           : tr("not eaten"),
                            piece->shape.own.contains(items[i].key), qstring(items[i].key) == chosen_);
 }
 

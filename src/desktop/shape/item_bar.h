@@ -15,7 +15,7 @@ public:
     explicit ItemCard(QWidget* parent = nullptr);
     void set(const QString& key, const QString& name, const QString& figure, bool own, bool chosen);
     const QString& key() const { return key_; }
-    QSize sizeHint() const override { return {132, 58}; }
+    QSize sizeHint() const override { return {158, 34}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;

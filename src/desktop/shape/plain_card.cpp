@@ -16,7 +16,9 @@ constexpr int kWide = 196, kNarrow = 128;
 constexpr coat::Place kPlaces[]{coat::Place::Table, coat::Place::Fridge, coat::Place::Freezer};
 
 int widthOf(const Step& step) {
-    const bool narrow = std::holds_alternative<ReleaseStep>(step) || std::holds_alternative<TrimStep>(step) || std::holds_alternative<JoinStep>(step) || std::holds_alternative<StoreStep>(step) || std::holds_alternative<LidStep>(step);
+    const bool narrow = std::holds_alternative<ReleaseStep>(step) || std::holds_alternative<TrimStep>(step) ||
+                        std::holds_alternative<JoinStep>(step) || std::holds_alternative<StoreStep>(step) ||
+                        std::holds_alternative<LidStep>(step);
     return narrow ? kNarrow : kWide;
 }
 
@@ -28,24 +30,44 @@ QString stepWords(const Step& step, const Piece& piece) {
     using form::Body;
     const Body body = piece.family().body;
     switch (step.index()) {
-        case 0: return PlainCard::tr("Coat");
-        case 1: return body == Body::Sheet ? PlainCard::tr("Spread or pipe") : body == Body::Modeled ? PlainCard::tr("Shape by hand") : PlainCard::tr("Cast");
-        case 2: return PlainCard::tr("Stand something in");
-        case 3: return PlainCard::tr("Topping");
-        case 4: return PlainCard::tr("Let it set");
-        case 5: return piece.overBalloon() ? PlainCard::tr("Let the air out") : piece.family().former == form::Former::Cup ? PlainCard::tr("Tear the cup off") : piece.family().former == form::Former::Wrap ? PlainCard::tr("Peel the wrap") : body == Body::Sheet ? PlainCard::tr("Lift off") : PlainCard::tr("Unmold");
-        case 6: return PlainCard::tr("Trim");
-        case 7: return body == Body::Compound ? PlainCard::tr("Put together") : PlainCard::tr("Close the halves");
-        case 8: return PlainCard::tr("Fill");
-        case 9: return PlainCard::tr("Lid");
-        case 10: return PlainCard::tr("Decorate");
-        case 11: return PlainCard::tr("Put away");
-        case 12: return PlainCard::tr("Serve");
+        case 0:
+            return PlainCard::tr("Coat");
+        case 1:
+            return body == Body::Sheet     ? PlainCard::tr("Spread or pipe")
+                   : body == Body::Modeled ? PlainCard::tr("Shape by hand")
+                                           : PlainCard::tr("Cast");
+        case 2:
+            return PlainCard::tr("Stand something in");
+        case 3:
+            return PlainCard::tr("Topping");
+        case 4:
+            return PlainCard::tr("Let it set");
+        case 5:
+            return piece.overBalloon()                           ? PlainCard::tr("Let the air out")
+                   : piece.family().former == form::Former::Cup  ? PlainCard::tr("Tear the cup off")
+                   : piece.family().former == form::Former::Wrap ? PlainCard::tr("Peel the wrap")
+                   : body == Body::Sheet                         ? PlainCard::tr("Lift off")
+                                                                 : PlainCard::tr("Unmold");
+        case 6:
+            return PlainCard::tr("Trim");
+        case 7:
+            return body == Body::Compound ? PlainCard::tr("Put together") : PlainCard::tr("Close the halves");
+        case 8:
+            return PlainCard::tr("Fill");
+        case 9:
+            return PlainCard::tr("Lid");
+        case 10:
+            return PlainCard::tr("Decorate");
+        case 11:
+            return PlainCard::tr("Put away");
+        case 12:
+            return PlainCard::tr("Serve");
     }
     return {};
 }
 
-PlainCard::PlainCard(Session& session, size_t at, QWidget* parent) : StepCard(session, at, stepWords(stepOf(session, at), *session.piece()), widthOf(stepOf(session, at)), parent) {
+PlainCard::PlainCard(Session& session, size_t at, QWidget* parent)
+    : StepCard(session, at, stepWords(stepOf(session, at), *session.piece()), widthOf(stepOf(session, at)), parent) {
     setObjectName(QStringLiteral("step%1").arg(at));
     std::visit([this](const auto& s) { build(s); }, stepOf(session, at));
     box_->addStretch(1);
@@ -70,7 +92,8 @@ void PlainCard::note(const QString& words) {
     box_->addWidget(l);
 }
 
-QComboBox* PlainCard::choice(const QString& name, const QStringList& words, std::function<int()> now, std::function<void(int)> chosen) {
+QComboBox* PlainCard::choice(const QString& name, const QStringList& words, std::function<int()> now,
+                             std::function<void(int)> chosen) {
     auto* box = choiceBox(name, words);
     box->setMinimumContentsLength(6);
     box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
@@ -79,9 +102,13 @@ QComboBox* PlainCard::choice(const QString& name, const QStringList& words, std:
     return box;
 }
 
-QComboBox* PlainCard::placeChoice(const QString& name, std::function<coat::Place()> now, std::function<void(coat::Place)> chosen) {
+QComboBox* PlainCard::placeChoice(const QString& name, std::function<coat::Place()> now,
+                                  std::function<void(coat::Place)> chosen) {
     auto* box = choice(
-        name, {tr("on the table"), tr("in the fridge"), tr("in the freezer")}, [now = std::move(now)] { return static_cast<int>(std::find(std::begin(kPlaces), std::end(kPlaces), now()) - kPlaces); },
+        name, {tr("on the table"), tr("in the fridge"), tr("in the freezer")},
+        [now = std::move(now)] {
+            return static_cast<int>(std::find(std::begin(kPlaces), std::end(kPlaces), now()) - kPlaces);
+        },
         [chosen = std::move(chosen)](int i) { chosen(kPlaces[i]); });
     box->setMinimumContentsLength(9);
     return box;
@@ -101,7 +128,9 @@ QComboBox* PlainCard::chocolate(const QString& name) {
             const S* s = as<S>();
             return s ? std::max(0, static_cast<int>(std::find(ids.begin(), ids.end(), s->chocolate) - ids.begin())) : 0;
         },
-        [this, ids, name](int i) { change<S>(tr("Change %1").arg(name.toLower()), [&](S& s) { s.chocolate = ids[static_cast<size_t>(i)]; }); });
+        [this, ids, name](int i) {
+            change<S>(tr("Change %1").arg(name.toLower()), [&](S& s) { s.chocolate = ids[static_cast<size_t>(i)]; });
+        });
 }
 
 template <class S>
@@ -112,7 +141,8 @@ QLineEdit* PlainCard::words(const QString& name, const QString& empty, std::stri
     e->setMaxLength(80);
     connect(e, &QLineEdit::editingFinished, this, [this, e, name, member] {
         const std::string now = e->text().trimmed().toStdString();
-        if (const S* s = as<S>(); s && s->*member != now) change<S>(tr("Change %1").arg(name.toLower()), [&](S& x) { x.*member = now; });
+        if (const S* s = as<S>(); s && s->*member != now)
+            change<S>(tr("Change %1").arg(name.toLower()), [&](S& x) { x.*member = now; });
     });
     texts_.push_back({e, [this, member] {
                           const S* s = as<S>();
@@ -139,12 +169,21 @@ void PlainCard::build(const CastStep&) {
     const std::string own = "making/" + std::to_string(at_) + "/";
     const bool first = std::get_if<CastStep>(&piece.making[at_]) == &piece.casts().front();
     const QString at = qstring(first ? "cast/" : own);
-    head(stepWords(*step(), piece), figure<CastStep>(tr("Pouring temperature"), at + "temperature", Dimension::Temperature, "", &CastStep::temperature));
+    head(stepWords(*step(), piece), figure<CastStep>(tr("Pouring temperature"), at + "temperature",
+                                                     Dimension::Temperature, "", &CastStep::temperature));
     box_->addWidget(chocolate<CastStep>(tr("Chocolate of the cast")));
-    if (several) row(tr("parts of it"), nullptr, figure<CastStep>(tr("Share of the form"), at + "share", Dimension::Count, "", &CastStep::share));
-    row(tr("on the table"), nullptr, figure<CastStep>(tr("On the table first"), at + "table", Dimension::Duration, "min", &CastStep::table));
+    if (several)
+        row(tr("parts of it"), nullptr,
+            figure<CastStep>(tr("Share of the form"), at + "share", Dimension::Count, "", &CastStep::share));
+    row(tr("on the table"), nullptr,
+        figure<CastStep>(tr("On the table first"), at + "table", Dimension::Duration, "min", &CastStep::table));
     auto* place = placeChoice(
-        tr("Where it sets"), [this] { const auto* s = as<CastStep>(); return s ? s->place : coat::Place::Fridge; }, [this](coat::Place p) { change<CastStep>(tr("Change where it sets"), [p](CastStep& s) { s.place = p; }); });
+        tr("Where it sets"),
+        [this] {
+            const auto* s = as<CastStep>();
+            return s ? s->place : coat::Place::Fridge;
+        },
+        [this](coat::Place p) { change<CastStep>(tr("Change where it sets"), [p](CastStep& s) { s.place = p; }); });
     row({}, place, nullptr);
 }
 
@@ -163,7 +202,10 @@ void PlainCard::build(const InsertStep& insert) {
         [this, others] {
             const auto* s = as<InsertStep>();
             if (!s) return 0;
-            return s->what == What::Piece ? std::max(0, static_cast<int>(std::find(others.begin() + 3, others.end(), s->piece) - others.begin())) : static_cast<int>(s->what);
+            return s->what == What::Piece
+                       ? std::max(0, static_cast<int>(std::find(others.begin() + 3, others.end(), s->piece) -
+                                                      others.begin()))
+                       : static_cast<int>(s->what);
         },
         [this, others](int i) {
             change<InsertStep>(tr("Change what stands in it"), [&](InsertStep& s) {
@@ -176,7 +218,9 @@ void PlainCard::build(const InsertStep& insert) {
         });
     box_->addWidget(what);
     if (insert.what != What::Piece) {
-        row({}, words<InsertStep>(tr("Its name"), tr("what it is"), &InsertStep::name), figure<InsertStep>(tr("Grams of one"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass, "", &InsertStep::mass));
+        row({}, words<InsertStep>(tr("Its name"), tr("what it is"), &InsertStep::name),
+            figure<InsertStep>(tr("Grams of one"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass, "",
+                               &InsertStep::mass));
         row({}, words<InsertStep>(tr("Its allergens"), tr("allergens: none"), &InsertStep::allergens), nullptr);
     }
 }
@@ -195,26 +239,48 @@ void PlainCard::build(const TopStep&) {
             const auto* s = as<TopStep>();
             return s ? static_cast<int>(std::find(ids.begin(), ids.end(), s->topping) - ids.begin()) : -1;
         },
-        [this, ids](int i) { change<TopStep>(tr("Change the topping"), [&](TopStep& s) { s.topping = ids[static_cast<size_t>(i)]; }); });
+        [this, ids](int i) {
+            change<TopStep>(tr("Change the topping"), [&](TopStep& s) { s.topping = ids[static_cast<size_t>(i)]; });
+        });
     box_->addWidget(which);
-    row(tr("on each"), nullptr, figure<TopStep>(tr("Topping on each"), QStringLiteral("making/%1/each").arg(at_), Dimension::Mass, "", &TopStep::each));
+    row(tr("on each"), nullptr,
+        figure<TopStep>(tr("Topping on each"), QStringLiteral("making/%1/each").arg(at_), Dimension::Mass, "",
+                        &TopStep::each));
     auto* when = choice(
-        tr("When it goes on"), {tr("strewn on at once"), tr("strewn on when tacky"), tr("glued on, one by one")}, [this] { const auto* s = as<TopStep>(); return s ? static_cast<int>(s->when) : 0; },
-        [this](int i) { change<TopStep>(tr("Change when a topping goes on"), [i](TopStep& s) { s.when = static_cast<TopStep::When>(i); }); });
+        tr("When it goes on"), {tr("strewn on at once"), tr("strewn on when tacky"), tr("glued on, one by one")},
+        [this] {
+            const auto* s = as<TopStep>();
+            return s ? static_cast<int>(s->when) : 0;
+        },
+        [this](int i) {
+            change<TopStep>(tr("Change when a topping goes on"),
+                            [i](TopStep& s) { s.when = static_cast<TopStep::When>(i); });
+        });
     box_->addWidget(when);
 }
 
 void PlainCard::build(const SetStep&) {
     head(stepWords(*step(), *session_.piece()));
     auto* place = placeChoice(
-        tr("Where it rests"), [this] { const auto* s = as<SetStep>(); return s ? s->place : coat::Place::Fridge; }, [this](coat::Place p) { change<SetStep>(tr("Change where it rests"), [p](SetStep& s) { s.place = p; }); });
-    row({}, place, figure<SetStep>(tr("How long it rests"), QStringLiteral("making/%1/stay").arg(at_), Dimension::Duration, "min", &SetStep::stay));
+        tr("Where it rests"),
+        [this] {
+            const auto* s = as<SetStep>();
+            return s ? s->place : coat::Place::Fridge;
+        },
+        [this](coat::Place p) { change<SetStep>(tr("Change where it rests"), [p](SetStep& s) { s.place = p; }); });
+    row({}, place,
+        figure<SetStep>(tr("How long it rests"), QStringLiteral("making/%1/stay").arg(at_), Dimension::Duration, "min",
+                        &SetStep::stay));
 }
 
 void PlainCard::build(const ReleaseStep&) {
     const Piece& p = *session_.piece();
     head(stepWords(*step(), p));
-    note(p.overBalloon() ? p.handling.release == Handling::Release::Burst ? tr("burst at once") : tr("leak the neck slowly, peel the skin off") : p.family().former == form::Former::Cup ? tr("snip, then tear round") : tr("when it looks frosted underneath"));
+    note(p.overBalloon()                          ? p.handling.release == Handling::Release::Burst
+                                                        ? tr("burst at once")
+                                                        : tr("leak the neck slowly, peel the skin off")
+                                  : p.family().former == form::Former::Cup ? tr("snip, then tear round")
+                                                  : tr("when it looks frosted underneath"));
 }
 
 void PlainCard::build(const TrimStep&) {
@@ -224,7 +290,9 @@ void PlainCard::build(const TrimStep&) {
 
 void PlainCard::build(const JoinStep&) {
     head(stepWords(*step(), *session_.piece()));
-    note(session_.piece()->family().body == form::Body::Compound ? qstring(form::choice(session_.piece()->shape, "glue")) : tr("rims warmed on a plate"));
+    note(session_.piece()->family().body == form::Body::Compound
+             ? qstring(form::choice(session_.piece()->shape, "glue"))
+             : tr("rims warmed on a plate"));
 }
 
 void PlainCard::build(const FillStep&) {
@@ -243,7 +311,9 @@ void PlainCard::build(const FillStep&) {
             return s ? static_cast<int>(std::find(ids.begin(), ids.end(), s->filling) - ids.begin()) : -1;
         },
         [this, ids](int i) {
-            if (i < static_cast<int>(ids.size())) return change<FillStep>(tr("Change the filling"), [&](FillStep& s) { s.filling = ids[static_cast<size_t>(i)]; });
+            if (i < static_cast<int>(ids.size()))
+                return change<FillStep>(tr("Change the filling"),
+                                        [&](FillStep& s) { s.filling = ids[static_cast<size_t>(i)]; });
             session_.document().edit(tr("Another filling"), [&](Plan& plan) {
                 const std::string id = plan.freshFilling();
                 for (auto& p : plan.pieces)
@@ -254,47 +324,84 @@ void PlainCard::build(const FillStep&) {
     box_->addWidget(which);
     const Piece& piece = *session_.piece();
     const bool first = std::get_if<FillStep>(&piece.making[at_]) == piece.fill();
-    row(tr("in each"), nullptr, figure<FillStep>(tr("Filling in each"), first ? QStringLiteral("filling/each") : QStringLiteral("making/%1/each").arg(at_), Dimension::Volume, "", &FillStep::each));
-    row(tr("chilled after"), nullptr, figure<FillStep>(tr("Chilled after it"), first ? QStringLiteral("filling/chill") : QStringLiteral("making/%1/chill").arg(at_), Dimension::Duration, "min", &FillStep::chill));
+    row(tr("in each"), nullptr,
+        figure<FillStep>(tr("Filling in each"),
+                         first ? QStringLiteral("filling/each") : QStringLiteral("making/%1/each").arg(at_),
+                         Dimension::Volume, "", &FillStep::each));
+    row(tr("chilled after"), nullptr,
+        figure<FillStep>(tr("Chilled after it"),
+                         first ? QStringLiteral("filling/chill") : QStringLiteral("making/%1/chill").arg(at_),
+                         Dimension::Duration, "min", &FillStep::chill));
 }
 
 void PlainCard::build(const LidStep&) {
     head(stepWords(*step(), *session_.piece()));
-    row(tr("thick"), nullptr, figure<LidStep>(tr("Lid of chocolate, thick"), QStringLiteral("filling/cap"), Dimension::Length, "mm", &LidStep::depth));
+    row(tr("thick"), nullptr,
+        figure<LidStep>(tr("Lid of chocolate, thick"), QStringLiteral("filling/cap"), Dimension::Length, "mm",
+                        &LidStep::depth));
 }
 
 void PlainCard::build(const DecorateStep& decorate) {
     head(stepWords(*step(), *session_.piece()));
     auto* way = choice(
-        tr("How it is decorated"), {tr("drizzled"), tr("painted"), tr("sprayed"), tr("dusted"), tr("stencilled"), tr("a ribbon")}, [this] { const auto* s = as<DecorateStep>(); return s ? static_cast<int>(s->way) : 0; },
-        [this](int i) { change<DecorateStep>(tr("Change the decoration"), [i](DecorateStep& s) { s.way = static_cast<DecorateStep::Way>(i); }); });
+        tr("How it is decorated"),
+        {tr("drizzled"), tr("painted"), tr("sprayed"), tr("dusted"), tr("stencilled"), tr("a ribbon")},
+        [this] {
+            const auto* s = as<DecorateStep>();
+            return s ? static_cast<int>(s->way) : 0;
+        },
+        [this](int i) {
+            change<DecorateStep>(tr("Change the decoration"),
+                                 [i](DecorateStep& s) { s.way = static_cast<DecorateStep::Way>(i); });
+        });
     box_->addWidget(way);
-    if (decorate.usesChocolate())
-        box_->addWidget(chocolate<DecorateStep>(tr("Chocolate of the decoration")));
-    else
-        box_->addWidget(words<DecorateStep>(tr("What it is"), tr("what it is"), &DecorateStep::name));
-    if (decorate.way != DecorateStep::Way::Ribbon) row(tr("on each"), nullptr, figure<DecorateStep>(tr("Decoration on each"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass, "", &DecorateStep::mass));
-    row(tr("dry after"), nullptr, figure<DecorateStep>(tr("Dry after"), QStringLiteral("making/%1/dry").arg(at_), Dimension::Duration, "min", &DecorateStep::dry));
+    if (decorate.usesChocolate()) box_->addWidget(chocolate<DecorateStep>(tr("Chocolate of the decoration")));
+    else box_->addWidget(words<DecorateStep>(tr("What it is"), tr("what it is"), &DecorateStep::name));
+    if (decorate.way != DecorateStep::Way::Ribbon)
+        row(tr("on each"), nullptr,
+            figure<DecorateStep>(tr("Decoration on each"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass,
+                                 "", &DecorateStep::mass));
+    row(tr("dry after"), nullptr,
+        figure<DecorateStep>(tr("Dry after"), QStringLiteral("making/%1/dry").arg(at_), Dimension::Duration, "min",
+                             &DecorateStep::dry));
 }
 
 void PlainCard::build(const StoreStep&) {
     head(stepWords(*step(), *session_.piece()));
     box_->addWidget(choice(
-        tr("Where it is kept"), {tr("boxed"), tr("in the fridge")}, [this] { const auto* s = as<StoreStep>(); return s ? static_cast<int>(s->where) : 0; },
-        [this](int i) { change<StoreStep>(tr("Change where it is kept"), [i](StoreStep& s) { s.where = static_cast<StoreStep::Where>(i); }); }));
+        tr("Where it is kept"), {tr("boxed"), tr("in the fridge")},
+        [this] {
+            const auto* s = as<StoreStep>();
+            return s ? static_cast<int>(s->where) : 0;
+        },
+        [this](int i) {
+            change<StoreStep>(tr("Change where it is kept"),
+                              [i](StoreStep& s) { s.where = static_cast<StoreStep::Where>(i); });
+        }));
 }
 
 void PlainCard::build(const ServeStep& serve) {
     using How = ServeStep::How;
     head(stepWords(*step(), *session_.piece()));
     box_->addWidget(choice(
-        tr("How it is served"), {tr("a sauce over it"), tr("melted in a drink"), tr("broken with a mallet"), tr("with a flame on it")}, [this] { const auto* s = as<ServeStep>(); return s ? static_cast<int>(s->how) : 0; },
-        [this](int i) { change<ServeStep>(tr("Change how it is served"), [i](ServeStep& s) { s.how = static_cast<How>(i); }); }));
+        tr("How it is served"),
+        {tr("a sauce over it"), tr("melted in a drink"), tr("broken with a mallet"), tr("with a flame on it")},
+        [this] {
+            const auto* s = as<ServeStep>();
+            return s ? static_cast<int>(s->how) : 0;
+        },
+        [this](int i) {
+            change<ServeStep>(tr("Change how it is served"), [i](ServeStep& s) { s.how = static_cast<How>(i); });
+        }));
     if (serve.how == How::Sauce || serve.how == How::Drink) {
-        box_->addWidget(words<ServeStep>(tr("What it is"), serve.how == How::Sauce ? tr("sauce") : tr("milk"), &ServeStep::name));
-        row(tr("for each"), nullptr, figure<ServeStep>(tr("Amount for each"), QStringLiteral("making/%1/amount").arg(at_), Dimension::Volume, "", &ServeStep::amount));
+        box_->addWidget(
+            words<ServeStep>(tr("What it is"), serve.how == How::Sauce ? tr("sauce") : tr("milk"), &ServeStep::name));
+        row(tr("for each"), nullptr,
+            figure<ServeStep>(tr("Amount for each"), QStringLiteral("making/%1/amount").arg(at_), Dimension::Volume, "",
+                              &ServeStep::amount));
     } else {
-        note(serve.how == How::Mallet ? tr("the tap it takes is said in “will it hold”") : tr("never leave it alone; keep hair and paper away"));
+        note(serve.how == How::Mallet ? tr("the tap it takes is said in “will it hold”")
+                                      : tr("never leave it alone; keep hair and paper away"));
     }
 }
 
@@ -306,7 +413,9 @@ FigureField* PlainCard::field(const QString& place) const {
 
 QString PlainCard::result(const PieceAnswers& a) const {
     const auto u = session_.units();
-    const auto time = [&](double s) { return qstring(format(s > 180 ? 60 * std::round(s / 60) : s, Dimension::Duration, u)); };
+    const auto time = [&](double s) {
+        return qstring(format(s > 180 ? 60 * std::round(s / 60) : s, Dimension::Duration, u));
+    };
     const auto grams = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
     if (const auto* c = as<CastStep>()) {
         double kg = 0;
@@ -323,9 +432,13 @@ QString PlainCard::result(const PieceAnswers& a) const {
         }();
         const auto& t = n < a.made->layers.size() ? a.made->layers[n] : a.made->setting;
         if (session_.piece()->family().body == form::Body::Modeled) return grams(kg);
-        return n < a.made->layers.size() ? tr("%1 · next after %2").arg(grams(kg), time(t.lock)) : tr("%1 · lets go %2").arg(grams(kg), time(t.release));
+        return n < a.made->layers.size() ? tr("%1 · next after %2").arg(grams(kg), time(t.lock))
+                                         : tr("%1 · lets go %2").arg(grams(kg), time(t.release));
     }
-    if (const auto* in = as<InsertStep>()) return in->what == InsertStep::What::Stick && std::isfinite(a.made->stickStands) ? tr("stands after %1").arg(time(a.made->stickStands)) : QString();
+    if (const auto* in = as<InsertStep>())
+        return in->what == InsertStep::What::Stick && std::isfinite(a.made->stickStands)
+                   ? tr("stands after %1").arg(time(a.made->stickStands))
+                   : QString();
     for (const auto& t : a.toppings)
         if (t.step == at_ && as<TopStep>()) {
             if (t.glue > 0) return tr("about %1 of them").arg(std::max(1L, std::lround(t.grains)));
@@ -354,10 +467,12 @@ void PlainCard::refresh() {
             t.edit->setText(t.now());
             t.edit->setCursorPosition(0);
         }
-    if (const auto* cast = as<CastStep>(); cast && cast->temperature.value == 0)  // as it is worked; shown as the figure that stands for it
+    if (const auto* cast = as<CastStep>();
+        cast && cast->temperature.value == 0)  // as it is worked; shown as the figure that stands for it
         if (const auto c = coatingOf(*session_.piece(), cast->chocolate, session_.plan(), session_.library()))
             for (const auto& f : figures_)
-                if (f.field->place().endsWith(QLatin1String("/temperature"))) f.field->setMeasure(Measure(c->working()), session_.units());
+                if (f.field->place().endsWith(QLatin1String("/temperature")))
+                    f.field->setMeasure(Measure(c->working()), session_.units());
     const auto answers = session_.pieceAnswers(session_.piece()->id);
     result_->setText(answers && answers->made ? result(*answers) : QString());
 }

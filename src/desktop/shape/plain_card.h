@@ -33,8 +33,10 @@ private:
     void head(const QString& words, QWidget* right = nullptr);
     void note(const QString& words);
     /// A choice of its step, kept at what the step says.
-    QComboBox* choice(const QString& name, const QStringList& words, std::function<int()> now, std::function<void(int)> chosen);
-    QComboBox* placeChoice(const QString& name, std::function<coat::Place()> now, std::function<void(coat::Place)> chosen);
+    QComboBox* choice(const QString& name, const QStringList& words, std::function<int()> now,
+                      std::function<void(int)> chosen);
+    QComboBox* placeChoice(const QString& name, std::function<coat::Place()> now,
+                           std::function<void(coat::Place)> chosen);
     /// A chocolate of its own, the first of them the piece's.
     template <class S>
     QComboBox* chocolate(const QString& name);

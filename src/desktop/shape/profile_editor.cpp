@@ -21,7 +21,8 @@ double snapped(double v) { return std::round(v / kSnap) * kSnap; }
 
 }  // namespace
 
-ProfileEditor::ProfileEditor(form::Loop profile, UnitSystem units, QWidget* parent) : QWidget(parent), profile_(std::move(profile)), units_(units) {
+ProfileEditor::ProfileEditor(form::Loop profile, UnitSystem units, QWidget* parent)
+    : QWidget(parent), profile_(std::move(profile)), units_(units) {
     setObjectName(QStringLiteral("profileEditor"));
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Profile of the mold, point by point"));
@@ -35,19 +36,28 @@ ProfileEditor::ProfileEditor(form::Loop profile, UnitSystem units, QWidget* pare
     choose(static_cast<int>(profile_.size()) - 1);
 }
 
-double ProfileEditor::scale() const { return std::min((width() - kLeft - kMargin) / shownRadius_, (height() - kBottom - kMargin) / shownHeight_); }
+double ProfileEditor::scale() const {
+    return std::min((width() - kLeft - kMargin) / shownRadius_, (height() - kBottom - kMargin) / shownHeight_);
+}
 
-QPointF ProfileEditor::at(size_t i) const { return {kLeft + profile_[i][0] * scale(), height() - kBottom - profile_[i][1] * scale()}; }
+QPointF ProfileEditor::at(size_t i) const {
+    return {kLeft + profile_[i][0] * scale(), height() - kBottom - profile_[i][1] * scale()};
+}
 
-form::Point2 ProfileEditor::fromPaper(const QPointF& p) const { return {std::max(0.0, snapped((p.x() - kLeft) / scale())), std::max(0.0, snapped((height() - kBottom - p.y()) / scale()))}; }
+form::Point2 ProfileEditor::fromPaper(const QPointF& p) const {
+    return {std::max(0.0, snapped((p.x() - kLeft) / scale())),
+            std::max(0.0, snapped((height() - kBottom - p.y()) / scale()))};
+}
 
 void ProfileEditor::choose(int point) {
     chosen_ = std::clamp(point, 0, static_cast<int>(profile_.size()) - 1);
     const auto& p = profile_[static_cast<size_t>(chosen_)];
-    setAccessibleDescription(tr("Point %1 of %2: %3 from the axis, %4 high. Page keys choose, arrows move, Delete takes it away, Insert adds one.")
-                                 .arg(chosen_ + 1)
-                                 .arg(profile_.size())
-                                 .arg(qstring(format(p[0], Dimension::Length, units_)), qstring(format(p[1], Dimension::Length, units_))));
+    setAccessibleDescription(
+        tr("Point %1 of %2: %3 from the axis, %4 high. Page keys choose, arrows move, Delete takes it away, Insert "
+           "adds one.")
+            .arg(chosen_ + 1)
+            .arg(profile_.size())
+            .arg(qstring(format(p[0], Dimension::Length, units_)), qstring(format(p[1], Dimension::Length, units_))));
     update();
 }
 
@@ -66,7 +76,9 @@ void ProfileEditor::paintEvent(QPaintEvent*) {
         p.setPen(QPen(theme().hairline, 1));
         p.drawLine(QPointF(kLeft, y), QPointF(width() - kMargin, y));
         p.setPen(theme().quiet);
-        if (i % 2 == 0) p.drawText(QRectF(0, y - 9, kLeft - 5, 18), Qt::AlignRight | Qt::AlignVCenter, QString::number(units_ == UnitSystem::US ? i * 0.5 : i * 10));
+        if (i % 2 == 0)
+            p.drawText(QRectF(0, y - 9, kLeft - 5, 18), Qt::AlignRight | Qt::AlignVCenter,
+                       QString::number(units_ == UnitSystem::US ? i * 0.5 : i * 10));
     }
     p.setPen(QPen(theme().yolk, 2, Qt::DashLine));
     p.drawLine(QPointF(kLeft, kMargin - 8), QPointF(kLeft, ground + 8));
@@ -92,7 +104,9 @@ void ProfileEditor::paintEvent(QPaintEvent*) {
     p.setFont(report::font(14, QFont::DemiBold));
     p.setPen(theme().ink);
     p.drawText(QRectF(kLeft, height() - 24, width() - kLeft, 20), Qt::AlignLeft | Qt::AlignVCenter,
-               tr("%1 across, %2 high").arg(qstring(format(2 * c[0], Dimension::Length, units_)), qstring(format(c[1], Dimension::Length, units_))));
+               tr("%1 across, %2 high")
+                   .arg(qstring(format(2 * c[0], Dimension::Length, units_)),
+                        qstring(format(c[1], Dimension::Length, units_))));
 }
 
 void ProfileEditor::mousePressEvent(QMouseEvent* e) {
@@ -138,15 +152,29 @@ void ProfileEditor::keyPressEvent(QKeyEvent* e) {
     auto& p = profile_[static_cast<size_t>(chosen_)];
     const double step = e->modifiers() & Qt::ShiftModifier ? 0.005 : 0.001;
     switch (e->key()) {
-        case Qt::Key_PageUp: return choose(chosen_ + 1);
-        case Qt::Key_PageDown: return choose(chosen_ - 1);
-        case Qt::Key_Left: p[0] = std::max(0.0, p[0] - step); break;
-        case Qt::Key_Right: p[0] += step; break;
-        case Qt::Key_Up: p[1] += step; break;
-        case Qt::Key_Down: p[1] = std::max(0.0, p[1] - step); break;
+        case Qt::Key_PageUp:
+            return choose(chosen_ + 1);
+        case Qt::Key_PageDown:
+            return choose(chosen_ - 1);
+        case Qt::Key_Left:
+            p[0] = std::max(0.0, p[0] - step);
+            break;
+        case Qt::Key_Right:
+            p[0] += step;
+            break;
+        case Qt::Key_Up:
+            p[1] += step;
+            break;
+        case Qt::Key_Down:
+            p[1] = std::max(0.0, p[1] - step);
+            break;
         case Qt::Key_Insert: {
-            const auto next = profile_[static_cast<size_t>(std::min<int>(chosen_ + 1, static_cast<int>(profile_.size()) - 1))];
-            profile_.insert(profile_.begin() + chosen_ + 1, chosen_ + 1 < static_cast<int>(profile_.size()) ? form::Point2{(p[0] + next[0]) / 2, (p[1] + next[1]) / 2} : form::Point2{p[0], p[1] + 0.01});
+            const auto next =
+                profile_[static_cast<size_t>(std::min<int>(chosen_ + 1, static_cast<int>(profile_.size()) - 1))];
+            profile_.insert(profile_.begin() + chosen_ + 1,
+                            chosen_ + 1 < static_cast<int>(profile_.size())
+                                ? form::Point2{(p[0] + next[0]) / 2, (p[1] + next[1]) / 2}
+                                : form::Point2{p[0], p[1] + 0.01});
             ++chosen_;
             break;
         }
@@ -155,7 +183,8 @@ void ProfileEditor::keyPressEvent(QKeyEvent* e) {
             if (profile_.size() <= 2) return;
             profile_.erase(profile_.begin() + chosen_);
             break;
-        default: return QWidget::keyPressEvent(e);
+        default:
+            return QWidget::keyPressEvent(e);
     }
     choose(chosen_);
     emit profileChanged(profile_);

@@ -40,9 +40,12 @@ QComboBox* choiceBox(const QString& name, const QStringList& words) {
     return box;
 }
 
-QStringList everyPlace() { return {placeWords(coat::Place::Table), placeWords(coat::Place::Fridge), placeWords(coat::Place::Freezer)}; }
+QStringList everyPlace() {
+    return {placeWords(coat::Place::Table), placeWords(coat::Place::Fridge), placeWords(coat::Place::Freezer)};
+}
 
-RecipeLine::RecipeLine(Session& session, QWidget* parent) : QWidget(parent), session_(session), flow_(new FlowLayout(6, 7)) {
+RecipeLine::RecipeLine(Session& session, QWidget* parent)
+    : QWidget(parent), session_(session), flow_(new FlowLayout(6, 7)) {
     setObjectName(QStringLiteral("recipe"));
     setLayout(flow_);
     flow_->setContentsMargins(0, 0, 0, 0);
@@ -63,7 +66,8 @@ void RecipeLine::word(const QString& text) {
     flow_->addWidget(l);
 }
 
-void RecipeLine::figure(const QString& name, const QString& place, Dimension dimension, const char* unit, std::function<Measure*(Piece&)> of, bool whole) {
+void RecipeLine::figure(const QString& name, const QString& place, Dimension dimension, const char* unit,
+                        std::function<Measure*(Piece&)> of, bool whole) {
     TypingContext context = session_.typing(dimension, unit, session_.piece());
     context.fractions = !whole;
     auto* f = new FigureField(name, place, context);
@@ -76,9 +80,12 @@ void RecipeLine::figure(const QString& name, const QString& place, Dimension dim
     figures_.push_back({f, std::move(of)});
 }
 
-void RecipeLine::choice(const QString& name, const QStringList& words, std::function<int(const Piece&)> of, std::function<void(Piece&, int)> set) {
+void RecipeLine::choice(const QString& name, const QStringList& words, std::function<int(const Piece&)> of,
+                        std::function<void(Piece&, int)> set) {
     auto* box = choiceBox(name, words);
-    connect(box, &QComboBox::activated, this, [this, name, set](int i) { session_.editPiece(tr("Change %1").arg(name.toLower()), [&](Piece& p) { set(p, i); }); });
+    connect(box, &QComboBox::activated, this, [this, name, set](int i) {
+        session_.editPiece(tr("Change %1").arg(name.toLower()), [&](Piece& p) { set(p, i); });
+    });
     flow_->addWidget(box);
     choices_.push_back({box, std::move(of)});
 }
@@ -99,7 +106,8 @@ void RecipeLine::count() {
     TypingContext c = session_.typing(Dimension::Count, "", nullptr);
     count_ = new FigureField(tr("How many"), QStringLiteral("count"), c);
     connect(count_, &FigureField::measureTyped, this, [this](const Measure& m) {
-        session_.editPiece(tr("Change how many"), [&](Piece& p) { p.count = static_cast<int>(std::min(1e9, m.value)); });
+        session_.editPiece(tr("Change how many"),
+                           [&](Piece& p) { p.count = static_cast<int>(std::min(1e9, m.value)); });
     });
     flow_->addWidget(count_);
 }
@@ -134,21 +142,27 @@ void RecipeLine::build() {
             // the bath follows the new chocolate's working temperature
             if (const auto c = coatingOf(p, session_.plan(), session_.library()))
                 for (auto& coat : p.coats())
-                    if (coat.temperature.value < c->workLow - 3 || coat.temperature.value > c->workHigh + 3) coat.temperature = Measure(c->working());
+                    if (coat.temperature.value < c->workLow - 3 || coat.temperature.value > c->workHigh + 3)
+                        coat.temperature = Measure(c->working());
         });
     const auto* chocolate = session_.library().find(piece->chocolate);
     if (chocolate && chocolate->kind == "couverture")
-        choice(tr("Temper"), {tr("tempered"), tr("untempered")}, [](const Piece& p) { return p.temper == material::Temper::Tempered ? 0 : 1; },
-               [](Piece& p, int i) { p.temper = i ? material::Temper::Untempered : material::Temper::Tempered; });
+        choice(
+            tr("Temper"), {tr("tempered"), tr("untempered")},
+            [](const Piece& p) { return p.temper == material::Temper::Tempered ? 0 : 1; },
+            [](Piece& p, int i) { p.temper = i ? material::Temper::Untempered : material::Temper::Tempered; });
     choice(
-        tr("Thinned with"), {tr("not thinned"), tr("2 % cocoa butter"), tr("5 % cocoa butter"), tr("2 % oil"), tr("5 % oil")},
+        tr("Thinned with"),
+        {tr("not thinned"), tr("2 % cocoa butter"), tr("5 % cocoa butter"), tr("2 % oil"), tr("5 % oil")},
         [](const Piece& p) {
             if (p.thinner == material::Thinner::None || p.thinnerShare <= 0) return 0;
             const int strong = p.thinnerShare > 0.035 ? 1 : 0;
             return (p.thinner == material::Thinner::CocoaButter ? 1 : 3) + strong;
         },
         [](Piece& p, int i) {
-            p.thinner = i == 0 ? material::Thinner::None : i < 3 ? material::Thinner::CocoaButter : material::Thinner::VegetableOil;
+            p.thinner = i == 0  ? material::Thinner::None
+                        : i < 3 ? material::Thinner::CocoaButter
+                                : material::Thinner::VegetableOil;
             p.thinnerShare = i == 0 ? 0 : (i == 1 || i == 3) ? 0.02 : 0.05;
         });
     buildPart(piece->shape, item_.toStdString());
@@ -156,12 +170,14 @@ void RecipeLine::build() {
     const bool hollow = piece->family().body == form::Body::Wall || piece->family().body == form::Body::Compound;
     if (hollow) {
         word(tr("Wall at least"));
-        figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm", [](Piece& p) { return &p.wantedWall; });
+        figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm",
+               [](Piece& p) { return &p.wantedWall; });
     }
     if (!hollow) return;
     if (const Filling* filling = session_.plan().fillingOf(*piece)) {
         word(tr("holding"));
-        figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "", [](Piece& p) -> Measure* { return p.fill() ? &p.fill()->each : nullptr; });
+        figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "",
+               [](Piece& p) -> Measure* { return p.fill() ? &p.fill()->each : nullptr; });
         word(tr("of"));
         auto* name = new QLineEdit(qstring(filling->name));
         name->setAccessibleName(tr("Name of the filling; empty for none"));
@@ -170,16 +186,17 @@ void RecipeLine::build() {
         name->setFixedWidth(std::clamp(name->fontMetrics().horizontalAdvance(name->text()) + 28, 90, 230));
         connect(name, &QLineEdit::editingFinished, this, [this, name, id = piece->id] {
             const std::string words = name->text().trimmed().toStdString();
-            session_.document().edit(words.empty() ? tr("Take the filling out") : tr("Rename the filling"), [&](Plan& plan) {
-                for (auto& p : plan.pieces) {
-                    if (p.id != id) continue;
-                    if (Filling* f = plan.fillingOf(p); f && !words.empty()) f->name = words;
-                    if (!words.empty()) continue;
-                    p.without<FillStep>();
-                    p.without<LidStep>();
-                    p.complete();
-                }
-            });
+            session_.document().edit(words.empty() ? tr("Take the filling out") : tr("Rename the filling"),
+                                     [&](Plan& plan) {
+                                         for (auto& p : plan.pieces) {
+                                             if (p.id != id) continue;
+                                             if (Filling* f = plan.fillingOf(p); f && !words.empty()) f->name = words;
+                                             if (!words.empty()) continue;
+                                             p.without<FillStep>();
+                                             p.without<LidStep>();
+                                             p.complete();
+                                         }
+                                     });
         });
         flow_->addWidget(name);
         auto* details = new QPushButton(tr("recipe and lid"));
@@ -227,14 +244,16 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
     if (!family) return;
     const auto chooses = [&](const form::Choice& c) {
         QStringList words;
-        for (const auto& o : c.options) words << (o == "points" ? tr("outline from a file") : QString::fromStdString(o));
+        for (const auto& o : c.options)
+            words << (o == "points" ? tr("outline from a file") : QString::fromStdString(o));
         if (c.key == "silhouette" && family->choice("cut") && form::choice(part, "cut") != "silhouette") return;
         choice(
             tr(c.name.c_str()), words,
             [key = c.key](const Piece& p) {
                 const form::Choice* options = p.family().choice(key);
                 if (!options) return 0;
-                const auto found = std::find(options->options.begin(), options->options.end(), form::choice(p.shape, key));
+                const auto found =
+                    std::find(options->options.begin(), options->options.end(), form::choice(p.shape, key));
                 return found == options->options.end() ? 0 : static_cast<int>(found - options->options.begin());
             },
             [key = c.key, options = c.options](Piece& p, int i) {
@@ -247,15 +266,23 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         if (f.key == "wall" && item.empty() && session_.piece()->wallFromCoats()) continue;  // its coats say
         if (!f.before.empty()) {
             QString words = tr(f.before.c_str());
-            if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(','))) words = words.mid(1).trimmed();
+            if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(',')))
+                words = words.mid(1).trimmed();
             word(words);
         }
-        const QString place = item.empty() ? QStringLiteral("former/") + QString::fromStdString(f.key) : QStringLiteral("former/own/%1/%2").arg(QString::fromStdString(item), QString::fromStdString(f.key));
+        const QString place =
+            item.empty()
+                ? QStringLiteral("former/") + QString::fromStdString(f.key)
+                : QStringLiteral("former/own/%1/%2").arg(QString::fromStdString(item), QString::fromStdString(f.key));
         const Measure usual(form::figure(part, f.key));
-        figure(tr(f.name.c_str()), place, f.dimension, f.unit.empty() && f.dimension == Dimension::Length ? "mm" : f.unit.c_str(), [key = f.key, item, usual](Piece& p) -> Measure* {
-            form::Figures& figures = item.empty() ? p.shape.values : p.shape.own[item];
-            return &figures.try_emplace(key, usual).first->second;
-        }, f.whole);
+        figure(
+            tr(f.name.c_str()), place, f.dimension,
+            f.unit.empty() && f.dimension == Dimension::Length ? "mm" : f.unit.c_str(),
+            [key = f.key, item, usual](Piece& p) -> Measure* {
+                form::Figures& figures = item.empty() ? p.shape.values : p.shape.own[item];
+                return &figures.try_emplace(key, usual).first->second;
+            },
+            f.whole);
     }
     if (const auto* glue = family->choice("glue"); glue && item.empty()) {
         word(tr("joined with"));
@@ -269,7 +296,9 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         flow_->addWidget(draw);
     }
     if (item.empty() && (!family->points.empty() || family->fromFile)) {
-        auto* file = new QPushButton(family->fromFile ? tr("Model file …") : family->points == "profile" ? tr("Profile from an SVG file …") : tr("Outline from an SVG file …"));
+        auto* file = new QPushButton(family->fromFile              ? tr("Model file …")
+                                     : family->points == "profile" ? tr("Profile from an SVG file …")
+                                                                   : tr("Outline from an SVG file …"));
         file->setProperty("flat", true);
         file->setObjectName(QStringLiteral("partFile"));
         connect(file, &QPushButton::clicked, this, &RecipeLine::fileWanted);
@@ -279,9 +308,7 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         auto* back = new QPushButton(tr("Follow the whole again"));
         back->setProperty("flat", true);
         connect(back, &QPushButton::clicked, this, [this, item] {
-            session_.editPiece(tr("Let a part follow the whole"), [&](Piece& p) {
-                p.shape.own.erase(item);
-            });
+            session_.editPiece(tr("Let a part follow the whole"), [&](Piece& p) { p.shape.own.erase(item); });
         });
         flow_->addWidget(back);
     }
@@ -292,8 +319,12 @@ void RecipeLine::refresh() {
     QString kind;
     if (piece) {
         const auto* chocolate = session_.library().find(piece->chocolate);
-        kind = QString::fromStdString(piece->id) + "/" + QString::fromStdString(piece->shape.family + "/" + form::choice(piece->shape, "cut")) + "/" + item_ + (piece->shape.own.contains(item_.toStdString()) ? "+" : "") + (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
-               (piece->wallFromCoats() ? QStringLiteral("/coats") : QString()) + (session_.plan().fillingOf(*piece) ? qstring(session_.plan().fillingOf(*piece)->name) : QString());
+        kind = QString::fromStdString(piece->id) + "/" +
+               QString::fromStdString(piece->shape.family + "/" + form::choice(piece->shape, "cut")) + "/" + item_ +
+               (piece->shape.own.contains(item_.toStdString()) ? "+" : "") +
+               (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
+               (piece->wallFromCoats() ? QStringLiteral("/coats") : QString()) +
+               (session_.plan().fillingOf(*piece) ? qstring(session_.plan().fillingOf(*piece)->name) : QString());
     }
     if (kind != built_) {
         built_ = kind;

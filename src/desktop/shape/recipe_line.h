@@ -34,9 +34,11 @@ private:
     void buildPart(const form::Part& part, const std::string& item);
     void word(const QString& text);
     QLineEdit* nameField();
-    void figure(const QString& name, const QString& place, Dimension dimension, const char* unit, std::function<Measure*(Piece&)> of, bool whole = true);
+    void figure(const QString& name, const QString& place, Dimension dimension, const char* unit,
+                std::function<Measure*(Piece&)> of, bool whole = true);
     void count();
-    void choice(const QString& name, const QStringList& words, std::function<int(const Piece&)> of, std::function<void(Piece&, int)> set);
+    void choice(const QString& name, const QStringList& words, std::function<int(const Piece&)> of,
+                std::function<void(Piece&, int)> set);
 
     Session& session_;
     FlowLayout* flow_;

@@ -21,7 +21,8 @@ QString nameOf(const QString& path) { return QStringLiteral("“%1”").arg(QFil
 
 }  // namespace
 
-ShapeFiles::ShapeFiles(Session& session, ShapePlace& place, QWidget* window, std::function<void(const QString&, bool)> say)
+ShapeFiles::ShapeFiles(Session& session, ShapePlace& place, QWidget* window,
+                       std::function<void(const QString&, bool)> say)
     : QObject(window), session_(session), place_(place), window_(window), say_(std::move(say)) {
     connect(&place_, &ShapePlace::fileWanted, this, &ShapeFiles::bringAsked);
 }
@@ -33,7 +34,9 @@ void ShapeFiles::bringAsked() {
     const Piece* piece = session_.piece();
     if (!piece) return;
     const bool model = piece->family().fromFile;
-    const QString path = QFileDialog::getOpenFileName(window_, model ? tr("A model") : tr("An outline"), {}, model ? tr("Models (*.stl *.obj *.ply *.3mf)") : tr("Outlines (*.svg)"));
+    const QString path =
+        QFileDialog::getOpenFileName(window_, model ? tr("A model") : tr("An outline"), {},
+                                     model ? tr("Models (*.stl *.obj *.ply *.3mf)") : tr("Outlines (*.svg)"));
     if (!path.isEmpty()) bring(path);
 }
 
@@ -62,8 +65,7 @@ void ShapeFiles::readModel(const QString& path) {
             if (progress_) progress_->deleteLater();
             progress_.clear();
             reading_ = false;
-            if (read)
-                askUnit(path, *read);
+            if (read) askUnit(path, *read);
             else if (read.error().sentence != "Stopped.")
                 say_(tr("%1 was not brought in. %2").arg(nameOf(path), qstring(read.error().sentence)), true);
             emit modelRead();
@@ -79,10 +81,14 @@ void ShapeFiles::askUnit(const QString& path, const io::ReadMesh& read) {
     box->setText(tr("In what unit was %1 made?").arg(nameOf(path)));
     box->setInformativeText(qstring(read.remarks));
     const form::Vec3 size = form::bounds(read.mesh).size();
-    for (const auto unit : {io::MeshUnit::Millimetre, io::MeshUnit::Centimetre, io::MeshUnit::Inch, io::MeshUnit::Metre}) {
+    for (const auto unit :
+         {io::MeshUnit::Millimetre, io::MeshUnit::Centimetre, io::MeshUnit::Inch, io::MeshUnit::Metre}) {
         const double k = io::metres(unit);
         const auto length = [&](double v) { return qstring(format(v * k, Dimension::Length, session_.units())); };
-        auto* b = box->addButton(tr("%1: %2 × %3 × %4").arg(QString::fromLatin1(io::name(unit)), length(size.x), length(size.y), length(size.z)), QMessageBox::AcceptRole);
+        auto* b = box->addButton(
+            tr("%1: %2 × %3 × %4")
+                .arg(QString::fromLatin1(io::name(unit)), length(size.x), length(size.y), length(size.z)),
+            QMessageBox::AcceptRole);
         b->setObjectName(QStringLiteral("unit/") + QString::fromLatin1(io::name(unit)));
         if (unit == read.likely) box->setDefaultButton(b);
         connect(b, &QAbstractButton::clicked, this, [this, path, read, unit] { takeModel(path, read, unit); });
@@ -96,7 +102,8 @@ void ShapeFiles::takeModel(const QString& path, const io::ReadMesh& read, io::Me
     const double k = io::metres(unit);
     for (auto& p : mesh->points) p = p * k;
     const form::Box box = form::bounds(*mesh);
-    for (auto& p : mesh->points) p = {p.x - (box.low.x + box.high.x) / 2, p.y - (box.low.y + box.high.y) / 2, p.z - box.low.z};
+    for (auto& p : mesh->points)
+        p = {p.x - (box.low.x + box.high.x) / 2, p.y - (box.low.y + box.high.y) / 2, p.z - box.low.z};
     *mesh = keptModel(std::move(*mesh));
     const Piece* now = session_.piece();
     const bool replace = now && now->family().fromFile;
@@ -140,7 +147,8 @@ void ShapeFiles::bringOutline(const QString& path) {
     auto& part = fresh.shape;
     part.points = loops;
     if (!profile) part.choices["cut"] = "points";
-    if (const auto built = form::build(part); !built) return say_(tr("%1 was not brought in. %2").arg(nameOf(path), qstring(built.error().sentence)), true);
+    if (const auto built = form::build(part); !built)
+        return say_(tr("%1 was not brought in. %2").arg(nameOf(path), qstring(built.error().sentence)), true);
     session_.select(QString::fromStdString(fresh.id));
     session_.document().edit(tr("Bring in an outline"), [&](Plan& plan) {
         if (!here) {
@@ -170,8 +178,7 @@ bool ShapeFiles::exportShape(const QString& path, bool solid) {
             say_(qstring(fine.error().sentence), true);
             return false;
         }
-        if (solid)
-            mesh = fine->solid();
+        if (solid) mesh = fine->solid();
         else
             for (const auto& item : fine->items) form::append(mesh, form::placed(item.shape.surface, item.pose));
     }
@@ -179,7 +186,11 @@ bool ShapeFiles::exportShape(const QString& path, bool solid) {
         say_(qstring(ok.error().sentence), true);
         return false;
     }
-    say_(tr("The shape is in %1, in millimetres: %2 triangles, %3 of chocolate.").arg(path).arg(mesh.triangles.size()).arg(qstring(format(form::volume(mesh), Dimension::Volume, session_.units()))), false);
+    say_(tr("The shape is in %1, in millimetres: %2 triangles, %3 of chocolate.")
+             .arg(path)
+             .arg(mesh.triangles.size())
+             .arg(qstring(format(form::volume(mesh), Dimension::Volume, session_.units()))),
+         false);
     return true;
 }
 
@@ -214,7 +225,8 @@ bool ShapeFiles::exportPattern(const QString& path) {
     std::vector<form::Loop> loops;
     double shift = 0;
     for (const auto& item : answers->made->assembly.items) {
-        if (item.shape.pattern && text.empty()) text = io::patternSvg(*item.shape.pattern, piece->name + ", " + item.name);
+        if (item.shape.pattern && text.empty())
+            text = io::patternSvg(*item.shape.pattern, piece->name + ", " + item.name);
         if (!form::family(item.part.family)->cut) continue;
         const auto outline = form::sheetOutline(item.part);  // side by side on one page
         double low = 1e9, high = -1e9;

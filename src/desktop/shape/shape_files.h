@@ -24,7 +24,8 @@ public:
 
     /// Asks for a file that the selected part wants, and brings it in.
     void bringAsked();
-    /// Brings a dropped or chosen file in: a model becomes a figure, an outline the shape of the selected sheet or mold.
+    /// Brings a dropped or chosen file in: a model becomes a figure, an outline the shape of the selected sheet or
+    /// mold.
     void bring(const QString& path);
     /// What follows a model's reading once its unit is known. Without a selected figure a new piece is made.
     void takeModel(const QString& path, const io::ReadMesh& read, io::MeshUnit unit);

@@ -19,7 +19,18 @@ public:
 }  // namespace
 
 ShapePlace::ShapePlace(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), stage_(new PieceStage), solid_(new SolidStage), stages_(new QStackedWidget), recipe_(new RecipeLine(session)), coats_(new StepCards(session)), items_(new ItemBar(session)), answers_(new AnswersColumn(session)), film_(new FilmBar(session)), holds_(new HoldsBar(session)), making_(new QWidget) {
+    : QWidget(parent),
+      session_(session),
+      stage_(new PieceStage),
+      solid_(new SolidStage),
+      stages_(new QStackedWidget),
+      recipe_(new RecipeLine(session)),
+      coats_(new StepCards(session)),
+      items_(new ItemBar(session)),
+      answers_(new AnswersColumn(session)),
+      film_(new FilmBar(session)),
+      holds_(new HoldsBar(session)),
+      making_(new QWidget) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
@@ -47,7 +58,8 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
 
     connect(shelf, &ShelfPanel::galleryWanted, gallery_, &Gallery::open);
     connect(gallery_, &Gallery::chosen, shelf, &ShelfPanel::add);
-    connect(stage_, &PieceStage::handleMoved, this, [this](PieceStage::Handle h, double value, bool) { handleMoved(h, value); });
+    connect(stage_, &PieceStage::handleMoved, this,
+            [this](PieceStage::Handle h, double value, bool) { handleMoved(h, value); });
     connect(stage_, &PieceStage::dimensionClicked, this, [this](const QString& place) {
         if (auto* f = recipe_->field(place)) {
             f->edit()->setFocus();
@@ -118,11 +130,15 @@ QWidget* ShapePlace::tools() {
     turn_ = button(tr("turn it"), tr("The piece in three dimensions (F4)"), [this] { setTurning(true); });
     open_->setObjectName(QStringLiteral("cutOpen"));
     turn_->setObjectName(QStringLiteral("turnIt"));
-    hold_ = button(tr("will it hold"), tr("What happens to the piece, and whether it holds (F6)"), [this] { setHolding(!holding_); });
+    hold_ = button(tr("will it hold"), tr("What happens to the piece, and whether it holds (F6)"),
+                   [this] { setHolding(!holding_); });
     hold_->setObjectName(QStringLiteral("willItHold"));
     row->addSpacing(8);
     using Side = SolidStage::Side;
-    for (const auto& [words, tip, side] : {std::tuple{tr("corner"), tr("From a corner (1)"), Side::Corner}, {tr("front"), tr("From the front (2)"), Side::Front}, {tr("side"), tr("From the right (3)"), Side::Right}, {tr("top"), tr("From above (4)"), Side::Top}})
+    for (const auto& [words, tip, side] : {std::tuple{tr("corner"), tr("From a corner (1)"), Side::Corner},
+                                           {tr("front"), tr("From the front (2)"), Side::Front},
+                                           {tr("side"), tr("From the right (3)"), Side::Right},
+                                           {tr("top"), tr("From above (4)"), Side::Top}})
         sides_.push_back(button(words, tip, [this, side = side] { solid_->look(side); }));
     map_ = button(tr("wall map"), tr("Colour the wall by its thickness"), [this] {
         SolidView v = solid_->view();
@@ -135,7 +151,8 @@ QWidget* ShapePlace::tools() {
         if (painting_ >= 0) return paintCoat(-1);
         const Piece* p = session_.piece();
         for (size_t k = 0; p && k < p->coats().size(); ++k)
-            if (p->coats()[k].way == coat::Way::Brush && p->coats()[k].where == coat::Where::Spots) return paintCoat(static_cast<int>(k));
+            if (p->coats()[k].way == coat::Way::Brush && p->coats()[k].where == coat::Where::Spots)
+                return paintCoat(static_cast<int>(k));
     });
     paint_->setObjectName(QStringLiteral("paintBrush"));
     row->addStretch(1);
@@ -164,10 +181,11 @@ QWidget* ShapePlace::tools() {
         solid_->setView(view);
     });
     cutLabel_->setText(tr("cut away"));
-    std::tie(scaleLabel_, scale_) = slider(tr("How much thicker than it is the wall is drawn"), 2, 12, [this](int halves) {
-        stage_->setExaggeration(halves / 2.0);
-        scaleLabel_->setText(halves == 2 ? tr("wall in true scale") : tr("wall drawn %1 ×").arg(halves / 2.0));
-    });
+    std::tie(scaleLabel_, scale_) =
+        slider(tr("How much thicker than it is the wall is drawn"), 2, 12, [this](int halves) {
+            stage_->setExaggeration(halves / 2.0);
+            scaleLabel_->setText(halves == 2 ? tr("wall in true scale") : tr("wall drawn %1 ×").arg(halves / 2.0));
+        });
     scaleLabel_->setText(tr("wall in true scale"));
     scale_->setObjectName(QStringLiteral("wallScale"));
     cut_->setObjectName(QStringLiteral("cutAway"));
@@ -195,7 +213,9 @@ void ShapePlace::setHolding(bool holding) {
 void ShapePlace::refreshTools() {
     const Piece* piece = session_.piece();
     const bool solid = piece && (!piece->alongMeridian() || turning_ || holding_ || solid_->showsFilm());
-    const bool brushed = piece && std::any_of(piece->coats().begin(), piece->coats().end(), [](const auto& c) { return c.way == coat::Way::Brush && c.where == coat::Where::Spots; });
+    const bool brushed = piece && std::any_of(piece->coats().begin(), piece->coats().end(), [](const auto& c) {
+                             return c.way == coat::Way::Brush && c.where == coat::Where::Spots;
+                         });
     paint_->setVisible(solid && brushed);
     paint_->setChecked(painting_ >= 0);
     const bool compound = solid && solid_->scene().bodies.size() > 1u + (solid_->egg() ? 1u : 0u);
@@ -225,7 +245,8 @@ void ShapePlace::refresh() {
     items_->refresh();
     const Piece* piece = session_.piece();
     size_t item = 0;
-    if (const auto a = piece ? session_.pieceAnswers(piece->id) : nullptr; a && a->made && a->made->wall && !a->made->wall->items.empty()) {
+    if (const auto a = piece ? session_.pieceAnswers(piece->id) : nullptr;
+        a && a->made && a->made->wall && !a->made->wall->items.empty()) {
         item = a->made->wall->items.front();
         for (const size_t k : a->made->wall->items)
             if (QString::fromStdString(a->made->assembly.items[k].key) == items_->chosen()) item = k;
@@ -266,7 +287,10 @@ void ShapePlace::paintCoat(int coat) {
 /// Shows the strokes of the coat that is painted.
 void ShapePlace::refreshPainting() {
     const Piece* piece = session_.piece();
-    if (piece && painting_ >= 0 && (static_cast<size_t>(painting_) >= piece->coats().size() || piece->coats()[static_cast<size_t>(painting_)].where != coat::Where::Spots)) painting_ = -1;
+    if (piece && painting_ >= 0 &&
+        (static_cast<size_t>(painting_) >= piece->coats().size() ||
+         piece->coats()[static_cast<size_t>(painting_)].where != coat::Where::Spots))
+        painting_ = -1;
     std::vector<form::Vec3> spots;
     if (piece && painting_ >= 0)
         for (const auto& s : piece->coats()[static_cast<size_t>(painting_)].spots) spots.push_back(s.at);
@@ -279,7 +303,9 @@ void ShapePlace::painted(const form::Vec3& at, bool wipe) {
     session_.editPiece(wipe ? tr("Wipe a stroke off") : tr("Paint a stroke"), [&](Piece& p) {
         if (k >= p.coats().size()) return;
         auto& spots = p.coats()[k].spots;
-        const auto near = std::min_element(spots.begin(), spots.end(), [&](const auto& a, const auto& b) { return form::length(a.at - at) < form::length(b.at - at); });
+        const auto near = std::min_element(spots.begin(), spots.end(), [&](const auto& a, const auto& b) {
+            return form::length(a.at - at) < form::length(b.at - at);
+        });
         const double distance = near == spots.end() ? 1e9 : form::length(near->at - at);
         if (wipe) {
             if (distance < 2 * coat::kSpotRadius) spots.erase(near);
@@ -291,7 +317,10 @@ void ShapePlace::painted(const form::Vec3& at, bool wipe) {
     });
 }
 
-QImage ShapePlace::picture(double ratio) { return stages_->currentWidget() == solid_ ? solid_->picture(solid_->size(), ratio) : stage_->picture(stage_->size(), ratio); }
+QImage ShapePlace::picture(double ratio) {
+    return stages_->currentWidget() == solid_ ? solid_->picture(solid_->size(), ratio)
+                                              : stage_->picture(stage_->size(), ratio);
+}
 
 QString ShapePlace::svgPicture() const { return stages_->currentWidget() == solid_ ? solid_->svg() : QString(); }
 
@@ -303,7 +332,10 @@ void ShapePlace::resizeEvent(QResizeEvent* e) {
 void ShapePlace::handleMoved(PieceStage::Handle handle, double value) {
     using Handle = PieceStage::Handle;
     const QString key = QStringLiteral("handle%1").arg(static_cast<int>(handle));
-    const QString label = handle == Handle::Dip ? tr("Drag the dip line") : handle == Handle::Girth ? tr("Drag the girth") : handle == Handle::Fill ? tr("Drag the filling") : tr("Drag the cup");
+    const QString label = handle == Handle::Dip     ? tr("Drag the dip line")
+                          : handle == Handle::Girth ? tr("Drag the girth")
+                          : handle == Handle::Fill  ? tr("Drag the filling")
+                                                    : tr("Drag the cup");
     session_.editPiece(
         label,
         [&](Piece& p) {

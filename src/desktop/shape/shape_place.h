@@ -7,13 +7,13 @@
 #include <QWidget>
 
 #include "desktop/shape/answers_column.h"
-#include "desktop/shape/step_cards.h"
 #include "desktop/shape/film_bar.h"
 #include "desktop/shape/gallery.h"
 #include "desktop/shape/holds_bar.h"
 #include "desktop/shape/item_bar.h"
 #include "desktop/shape/recipe_line.h"
 #include "desktop/shape/shelf_panel.h"
+#include "desktop/shape/step_cards.h"
 #include "desktop/stage/piece_stage.h"
 #include "desktop/stage/solid_stage.h"
 

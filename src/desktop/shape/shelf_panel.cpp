@@ -19,13 +19,12 @@ PieceTile::PieceTile(QWidget* parent) : QAbstractButton(parent) {
     setContextMenuPolicy(Qt::CustomContextMenu);
 }
 
-void PieceTile::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units, bool chosen) {
+void PieceTile::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units,
+                         bool chosen) {
     const bool another = piece.id != piece_.id;
     piece_ = piece;
-    if (answers && answers->made)
-        answers_ = std::move(answers);
-    else if (another)
-        answers_.reset();
+    if (answers && answers->made) answers_ = std::move(answers);
+    else if (another) answers_.reset();
     units_ = units;
     chosen_ = chosen;
     const QString grams = gramsEach();
@@ -80,7 +79,8 @@ void PieceTile::paintEvent(QPaintEvent*) {
     p.setFont(report::font(15, QFont::DemiBold));
     p.setPen(theme().ink);
     const QFontMetricsF fm(p.font());
-    p.drawText(QPointF(x, card.center().y() - 4), fm.elidedText(QString::fromStdString(piece_.name), Qt::ElideRight, card.right() - x - 6));
+    p.drawText(QPointF(x, card.center().y() - 4),
+               fm.elidedText(QString::fromStdString(piece_.name), Qt::ElideRight, card.right() - x - 6));
     p.setFont(report::font(13.5));
     p.setPen(theme().quiet);
     QString line = tr("%1 ×").arg(piece_.count);
@@ -126,7 +126,8 @@ void ShelfPanel::refresh() {
         auto* tile = new PieceTile;
         const size_t index = shown_.size();
         connect(tile, &QAbstractButton::clicked, this, [this, index] {
-            if (index < session_.plan().pieces.size()) session_.select(QString::fromStdString(session_.plan().pieces[index].id));
+            if (index < session_.plan().pieces.size())
+                session_.select(QString::fromStdString(session_.plan().pieces[index].id));
         });
         connect(tile, &QWidget::customContextMenuRequested, this, [this, index, tile](const QPoint& at) {
             if (index >= session_.plan().pieces.size()) return;
@@ -140,7 +141,8 @@ void ShelfPanel::refresh() {
         shown_.push_back(tile);
     }
     for (size_t i = 0; i < pieces.size(); ++i)
-        shown_[i]->setPiece(pieces[i], session_.pieceAnswers(pieces[i].id), session_.units(), QString::fromStdString(pieces[i].id) == session_.selected());
+        shown_[i]->setPiece(pieces[i], session_.pieceAnswers(pieces[i].id), session_.units(),
+                            QString::fromStdString(pieces[i].id) == session_.selected());
 }
 
 void ShelfPanel::add(const QString& family) {
@@ -167,7 +169,9 @@ void ShelfPanel::copyPiece(const std::string& id) {
 }
 
 void ShelfPanel::removePiece(const std::string& id) {
-    session_.document().edit(tr("Take a piece off the shelf"), [&](Plan& plan) { std::erase_if(plan.pieces, [&](const Piece& p) { return p.id == id; }); });
+    session_.document().edit(tr("Take a piece off the shelf"), [&](Plan& plan) {
+        std::erase_if(plan.pieces, [&](const Piece& p) { return p.id == id; });
+    });
 }
 
 }  // namespace uovo::desktop

@@ -34,9 +34,12 @@ public:
         auto* title = wrapped(qstring(session.library().find(chocolate_)->name));
         title->setStyleSheet(QStringLiteral("font-weight: 600;"));
         box->addWidget(title);
-        for (const QString& line : {tr("1. Cast five bars, better eight, about 10 cm long, 2 cm wide and 8 mm thick; temper, set and rest them as you do your pieces, at the room's temperature."),
-                                     tr("2. Lay a bar over two spoons or chopsticks, 8 cm apart. Hang a paper cup from its middle by a thread, a towel under it."),
-                                     tr("3. Pour water in slowly until the bar snaps. Weigh cup and water, and type it here. Who likes reads how far the middle has sagged just before.")})
+        for (const QString& line : {tr("1. Cast five bars, better eight, about 10 cm long, 2 cm wide and 8 mm thick; "
+                                       "temper, set and rest them as you do your pieces, at the room's temperature."),
+                                    tr("2. Lay a bar over two spoons or chopsticks, 8 cm apart. Hang a paper cup from "
+                                       "its middle by a thread, a towel under it."),
+                                    tr("3. Pour water in slowly until the bar snaps. Weigh cup and water, and type it "
+                                       "here. Who likes reads how far the middle has sagged just before.")})
             box->addWidget(wrapped(line, "small"));
         grid_ = new QGridLayout;
         grid_->setHorizontalSpacing(6);
@@ -75,8 +78,11 @@ private:
         for (size_t i = 0; i < snaps.size(); ++i) {
             if (snaps[i].chocolate != chocolate_) continue;
             ++row;
-            const auto field = [&](int column, const char* place, Dimension dimension, const char* unit, Measure shell::SnapBar::*member) {
-                auto* f = new FigureField(tr("%1, bar %2").arg(heads[column]).arg(row), QStringLiteral("snaps/%1/%2").arg(i).arg(QLatin1String(place)), session_.typing(dimension, unit, nullptr));
+            const auto field = [&](int column, const char* place, Dimension dimension, const char* unit,
+                                   Measure shell::SnapBar::*member) {
+                auto* f = new FigureField(tr("%1, bar %2").arg(heads[column]).arg(row),
+                                          QStringLiteral("snaps/%1/%2").arg(i).arg(QLatin1String(place)),
+                                          session_.typing(dimension, unit, nullptr));
                 f->setMeasure(session_.plan().snaps[i].*member, session_.units());
                 QObject::connect(f, &FigureField::measureTyped, this, [this, i, member](const Measure& m) {
                     session_.document().edit(tr("Change a bar of the snap test"), [&](Plan& p) {
@@ -113,19 +119,23 @@ private:
         std::vector<shell::SnapBar> bars;
         for (const auto& b : plan.snaps) {
             if (b.chocolate != chocolate_) continue;
-            if (auto ok = shell::check(b); !ok)
-                wrong = qstring(ok.error().sentence);
-            else
-                bars.push_back(b);
+            if (auto ok = shell::check(b); !ok) wrong = qstring(ok.error().sentence);
+            else bars.push_back(b);
         }
         wrong_->setText(wrong);
         const auto mega = [](double pa) { return QString::number(pa / 1e6, 'g', 3); };
         const auto book = session_.library().find(chocolate_)->at("strength");
-        if (bars.empty()) return result_->setText(tr("Without bars the book's figure counts: %1 MPa, likely %2 to %3.").arg(mega(book.value), mega(book.low), mega(book.high)));
+        if (bars.empty())
+            return result_->setText(tr("Without bars the book's figure counts: %1 MPa, likely %2 to %3.")
+                                        .arg(mega(book.value), mega(book.low), mega(book.high)));
         const auto s = strengthOf(plan, session_.library(), chocolate_);
         const auto own = shell::snapped(bars, s.strength.modulus, s.strength.barVolume());
-        QString words = tr("%n bar(s): they break at %1 MPa, the mean of all such bars lies between %2 and %3 with nine chances in ten. ", nullptr, int(own.bars)).arg(mega(own.mean), mega(own.low), mega(own.high));
-        words += tr("The book says %1 (%2 to %3); yours counts now. ").arg(mega(book.value), mega(book.low), mega(book.high));
+        QString words = tr("%n bar(s): they break at %1 MPa, the mean of all such bars lies between %2 and %3 with "
+                           "nine chances in ten. ",
+                           nullptr, int(own.bars))
+                            .arg(mega(own.mean), mega(own.low), mega(own.high));
+        words += tr("The book says %1 (%2 to %3); yours counts now. ")
+                     .arg(mega(book.value), mega(book.low), mega(book.high));
         if (std::isfinite(own.young)) words += tr("Stiffness %1 MPa from the sag. ").arg(std::lround(own.young / 1e6));
         if (own.bars > 1) words += tr("They scatter by %1 %.").arg(std::lround(100 * own.scatter));
         if (own.bars < 5) words += tr(" Five bars tell it within a tenth.");

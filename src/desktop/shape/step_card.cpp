@@ -12,7 +12,8 @@
 
 namespace uovo::desktop {
 
-StepCard::StepCard(Session& session, size_t at, const QString& name, int width, QWidget* parent) : QFrame(parent), session_(session), at_(at), box_(new QVBoxLayout(this)) {
+StepCard::StepCard(Session& session, size_t at, const QString& name, int width, QWidget* parent)
+    : QFrame(parent), session_(session), at_(at), box_(new QVBoxLayout(this)) {
     setAccessibleName(name);
     setAccessibleDescription(tr("Alt with left or right moves it, Delete removes it."));
     setFocusPolicy(Qt::StrongFocus);
@@ -112,10 +113,8 @@ void StepCard::paintEvent(QPaintEvent*) {
 void StepCard::keyPressEvent(QKeyEvent* e) {
     if (e->modifiers() & Qt::AltModifier && (e->key() == Qt::Key_Left || e->key() == Qt::Key_Right))
         emit moved(at_, e->key() == Qt::Key_Left ? -1 : 1);
-    else if (e->key() == Qt::Key_Delete)
-        emit removed(at_);
-    else
-        QFrame::keyPressEvent(e);
+    else if (e->key() == Qt::Key_Delete) emit removed(at_);
+    else QFrame::keyPressEvent(e);
 }
 
 void StepCard::mousePressEvent(QMouseEvent* e) {

@@ -53,9 +53,12 @@ protected:
     }
     /// A figure of its step. @param place of its problem, behind the piece's
     template <class S>
-    FigureField* figure(const QString& name, const QString& place, Dimension dimension, const char* unit, Measure S::*member) {
+    FigureField* figure(const QString& name, const QString& place, Dimension dimension, const char* unit,
+                        Measure S::*member) {
         FigureField* f = newFigure(name, place, dimension, unit);
-        connect(f, &FigureField::measureTyped, this, [this, member, name](const Measure& m) { change<S>(tr("Change %1").arg(name.toLower()), [&](S& s) { s.*member = m; }); });
+        connect(f, &FigureField::measureTyped, this, [this, member, name](const Measure& m) {
+            change<S>(tr("Change %1").arg(name.toLower()), [&](S& s) { s.*member = m; });
+        });
         figures_.push_back({f, [this, member]() -> const Measure* {
                                 const S* s = as<S>();
                                 return s ? &(s->*member) : nullptr;

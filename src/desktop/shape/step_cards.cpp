@@ -1,7 +1,6 @@
 #include "desktop/shape/step_cards.h"
 
 #include <QMenu>
-#include <QScrollArea>
 
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/plain_card.h"
@@ -14,23 +13,17 @@ namespace uovo::desktop {
 StepCards::StepCards(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("making"));
     setAccessibleName(tr("How it is made"));
-    auto* outer = new QVBoxLayout(this);
-    outer->setContentsMargins(0, 0, 0, 0);
-    auto* scroll = new QScrollArea;
-    scroll->setWidgetResizable(true);
-    scroll->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    auto* inside = new QWidget;
-    row_ = new QHBoxLayout(inside);
-    row_->setContentsMargins(0, 0, 0, 4);
-    row_->setSpacing(kCardGap);
+    row_ = sidewaysRow(this, kCardGap, 4, 0);
     const auto button = [&](const QString& words, const char* name, const QString& tip) {
         auto* b = new GlyphButton(Glyph::Plus, words);
         b->setObjectName(QLatin1String(name));
         b->setAccessibleName(tip);
         b->setToolTip(tip);
-        b->setStyleSheet(QStringLiteral("QPushButton { border: 1px dashed %1; border-radius: 12px; background: transparent; min-height: 60px; min-width: 64px; text-align: center; } QPushButton:focus { border: 2px solid %2; }")
-                             .arg(theme().balloon.name(), theme().yolk.name()));
+        b->setStyleSheet(
+            QStringLiteral(
+                "QPushButton { border: 1px dashed %1; border-radius: 12px; background: transparent; min-height: 60px; "
+                "min-width: 64px; text-align: center; } QPushButton:focus { border: 2px solid %2; }")
+                .arg(theme().balloon.name(), theme().yolk.name()));
         return b;
     };
     coat_ = button(tr("coat"), "addCoat", tr("Add a coat like the last one (Ctrl+K)"));
@@ -46,14 +39,13 @@ StepCards::StepCards(Session& session, QWidget* parent) : QWidget(parent), sessi
     plus->addStretch(1);
     row_->addLayout(plus);
     row_->addStretch(1);
-    scroll->setWidget(inside);
-    outer->addWidget(scroll);
     setFixedHeight(214);
 }
 
 void StepCards::addCoat() {
     session_.editPiece(tr("Add a coat"), [this](Piece& p) {
-        PlannedCoat coat = p.coats().empty() ? usualCoats(p, session_.plan(), session_.library()).front() : p.coats().back();
+        PlannedCoat coat =
+            p.coats().empty() ? usualCoats(p, session_.plan(), session_.library()).front() : p.coats().back();
         coat.extra.clear();
         if (p.coats().empty()) return p.coatWith({coat});
         p.coats().push_back(coat);
@@ -93,11 +85,20 @@ void StepCards::add(const Step& step) {
             if (p.id != id) continue;
             Step now = step;
             if (auto* fill = std::get_if<FillStep>(&now)) {  // one that is there already is made once for both
-                const auto unused = std::find_if(plan.fillings.begin(), plan.fillings.end(), [&](const Filling& f) { return std::ranges::none_of(StepsOf<const FillStep>(std::as_const(p).making), [&](const FillStep& s) { return s.filling == f.id; }); });
+                const auto unused = std::find_if(plan.fillings.begin(), plan.fillings.end(), [&](const Filling& f) {
+                    return std::ranges::none_of(StepsOf<const FillStep>(std::as_const(p).making),
+                                                [&](const FillStep& s) { return s.filling == f.id; });
+                });
                 fill->filling = unused == plan.fillings.end() ? plan.freshFilling() : unused->id;
             }
             if (auto* top = std::get_if<TopStep>(&now)) {
-                if (plan.toppings.empty()) plan.toppings.push_back({.id = "crumbs", .name = "Biscuit crumbs", .grain = Measure(0.002), .density = 500, .allergens = "wheat", .extra = {}});
+                if (plan.toppings.empty())
+                    plan.toppings.push_back({.id = "crumbs",
+                                             .name = "Biscuit crumbs",
+                                             .grain = Measure(0.002),
+                                             .density = 500,
+                                             .allergens = "wheat",
+                                             .extra = {}});
                 top->topping = plan.toppings.front().id;
             }
             p.making.insert(p.making.begin() + static_cast<std::ptrdiff_t>(p.usualPlace(now)), std::move(now));
@@ -143,7 +144,10 @@ void StepCards::build() {
             connect(c, &PlainCard::pageWanted, this, &StepCards::pageWanted);
             card = c;
         }
-        connect(card, &StepCard::moved, this, [this](size_t at, int by) { move(at, static_cast<size_t>(std::clamp(static_cast<int>(at) + by, 0, static_cast<int>(steps_.size()) - 1))); });
+        connect(card, &StepCard::moved, this, [this](size_t at, int by) {
+            move(at,
+                 static_cast<size_t>(std::clamp(static_cast<int>(at) + by, 0, static_cast<int>(steps_.size()) - 1)));
+        });
         connect(card, &StepCard::dropped, this, &StepCards::drop);
         connect(card, &StepCard::removed, this, [this](size_t at) {
             session_.editPiece(tr("Remove a step"), [&](Piece& p) {
@@ -160,13 +164,16 @@ void StepCards::refresh() {
     // what the cards are built of: which steps, in which order, and the choices that change their fields
     QString kind;
     if (piece) {
-        kind = qstring(piece->id) + (theme().dark ? "d" : "l") + qstring(piece->shape.family) + (session_.units() == UnitSystem::US ? "u" : "m");
+        kind = qstring(piece->id) + (theme().dark ? "d" : "l") + qstring(piece->shape.family) +
+               (session_.units() == UnitSystem::US ? "u" : "m");
         for (const auto& step : piece->making) {
             kind += QLatin1Char('|') + QString::number(step.index());
             if (const auto* c = std::get_if<PlannedCoat>(&step)) kind += QString::number(static_cast<int>(c->way));
             if (const auto* s = std::get_if<InsertStep>(&step)) kind += s->what == InsertStep::What::Piece ? "p" : "t";
-            if (const auto* s = std::get_if<DecorateStep>(&step)) kind += s->usesChocolate() ? "c" : s->way == DecorateStep::Way::Ribbon ? "r" : "d";
-            if (const auto* s = std::get_if<ServeStep>(&step)) kind += s->how < ServeStep::How::Mallet ? "a" : s->how == ServeStep::How::Mallet ? "m" : "f";
+            if (const auto* s = std::get_if<DecorateStep>(&step))
+                kind += s->usesChocolate() ? "c" : s->way == DecorateStep::Way::Ribbon ? "r" : "d";
+            if (const auto* s = std::get_if<ServeStep>(&step))
+                kind += s->how < ServeStep::How::Mallet ? "a" : s->how == ServeStep::How::Mallet ? "m" : "f";
         }
         for (const auto& f : session_.plan().fillings) kind += qstring(f.id + f.name);
         for (const auto& t : session_.plan().toppings) kind += qstring(t.id + t.name);
@@ -180,8 +187,10 @@ void StepCards::refresh() {
     coat_->setVisible(piece && piece->couldBeCoated() && !coats_.empty());
     coat_->setEnabled(piece && coats_.size() < 8);
     for (auto* c : steps_) c->refresh();
-    const bool extras = piece && std::ranges::any_of(piece->coats(), [&](const auto& c) { return !coatExtras(c, *piece, session_.units()).isEmpty(); });
-    const int high = coats_.empty() ? 168 : 212;
+    const bool extras = piece && std::ranges::any_of(piece->coats(), [&](const auto& c) {
+                            return !coatExtras(c, *piece, session_.units()).isEmpty();
+                        });
+    const int high = !coats_.empty() ? 212 : piece && piece->casts().size() > 1 ? 204 : 174;
     setFixedHeight(high + (extras ? 18 : 0) + 12);  // a bar to scroll with lies under more than fit
 }
 

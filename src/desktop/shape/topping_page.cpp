@@ -35,18 +35,27 @@ public:
         words(tr("Called"), "toppingName", t->name, [](Topping& x, std::string now) {
             if (!now.empty()) x.name = std::move(now);
         });
-        measure(tr("Size of a grain"), "grain", Dimension::Length, "mm", t->grain, [](Topping& x, const Measure& m) { x.grain = m; });
-        box->addWidget(wrapped(tr("Measure one with a ruler, or ten in a row. Small grains stay on a fresh wall, large ones slide down: then they are strewn when it is tacky, or glued."), "small"));
-        measure(tr("Kilograms in a cubic metre of it"), "density", Dimension::Count, "", Measure(t->density), [](Topping& x, const Measure& m) { x.density = m.value; });
+        measure(tr("Size of a grain"), "grain", Dimension::Length, "mm", t->grain,
+                [](Topping& x, const Measure& m) { x.grain = m; });
+        box->addWidget(wrapped(tr("Measure one with a ruler, or ten in a row. Small grains stay on a fresh wall, large "
+                                  "ones slide down: then they are strewn when it is tacky, or glued."),
+                               "small"));
+        measure(tr("Kilograms in a cubic metre of it"), "density", Dimension::Count, "", Measure(t->density),
+                [](Topping& x, const Measure& m) { x.density = m.value; });
         box->addWidget(wrapped(tr("Puffed cereal 100, crumbs 500, nuts 1000, sugar pearls 1500."), "small"));
-        words(tr("Allergens"), "toppingAllergens", t->allergens, [](Topping& x, std::string now) { x.allergens = std::move(now); });
-        measure(tr("Price of a kilogram"), "price", Dimension::Count, "", Measure(t->price), [](Topping& x, const Measure& m) { x.price = m.value; });
+        words(tr("Allergens"), "toppingAllergens", t->allergens,
+              [](Topping& x, std::string now) { x.allergens = std::move(now); });
+        measure(tr("Price of a kilogram"), "price", Dimension::Count, "", Measure(t->price),
+                [](Topping& x, const Measure& m) { x.price = m.value; });
         auto* another = new QPushButton(tr("Another topping"));
         another->setObjectName(QStringLiteral("anotherTopping"));
         QObject::connect(another, &QPushButton::clicked, this, [this, step, owner] {
             session_.document().edit(tr("Another topping"), [&](Plan& plan) {
                 Topping fresh = *plan.topping(id_);
-                for (int k = 2; plan.topping(fresh.id) || std::any_of(plan.toppings.begin(), plan.toppings.end(), [&](const Topping& o) { return o.name == fresh.name; }); ++k) {
+                for (int k = 2;
+                     plan.topping(fresh.id) || std::any_of(plan.toppings.begin(), plan.toppings.end(),
+                                                           [&](const Topping& o) { return o.name == fresh.name; });
+                     ++k) {
                     fresh.id = "topping-" + std::to_string(k);
                     fresh.name = tr("Topping %1").arg(k).toStdString();
                 }
@@ -76,7 +85,8 @@ private:
         line->addWidget(right);
         static_cast<QVBoxLayout*>(layout())->addLayout(line);
     }
-    void words(const QString& name, const char* object, const std::string& now, std::function<void(Topping&, std::string)> typed) {
+    void words(const QString& name, const char* object, const std::string& now,
+               std::function<void(Topping&, std::string)> typed) {
         auto* e = new QLineEdit(qstring(now));
         e->setObjectName(QLatin1String(object));
         e->setAccessibleName(name);
@@ -90,15 +100,18 @@ private:
         });
         row(name, e);
     }
-    void measure(const QString& name, const char* place, Dimension dimension, const char* unit, const Measure& now, std::function<void(Topping&, const Measure&)> typed) {
-        auto* f = new FigureField(name, QStringLiteral("topping/") + QLatin1String(place), session_.typing(dimension, unit, nullptr));
+    void measure(const QString& name, const char* place, Dimension dimension, const char* unit, const Measure& now,
+                 std::function<void(Topping&, const Measure&)> typed) {
+        auto* f = new FigureField(name, QStringLiteral("topping/") + QLatin1String(place),
+                                  session_.typing(dimension, unit, nullptr));
         f->setMeasure(now, session_.units());
         const std::string at = "toppings/" + id_ + "/" + place;
         f->setProblem(session_.problemAt(at));
-        QObject::connect(f, &FigureField::measureTyped, this, [this, f, at, name, typed = std::move(typed)](const Measure& m) {
-            edit(tr("Change %1").arg(name.toLower()), [&](Topping& x) { typed(x, m); });
-            f->setProblem(session_.problemAt(at));
-        });
+        QObject::connect(f, &FigureField::measureTyped, this,
+                         [this, f, at, name, typed = std::move(typed)](const Measure& m) {
+                             edit(tr("Change %1").arg(name.toLower()), [&](Topping& x) { typed(x, m); });
+                             f->setProblem(session_.problemAt(at));
+                         });
         row(name, f);
     }
 

@@ -5,7 +5,9 @@
 namespace uovo::desktop {
 
 Answerer::Answerer(const material::Library& library, Cache known, QObject* parent)
-    : QObject(parent), library_(library), thread_([this, known = std::move(known)](std::stop_token quit) mutable { work(quit, std::move(known)); }) {}
+    : QObject(parent),
+      library_(library),
+      thread_([this, known = std::move(known)](std::stop_token quit) mutable { work(quit, std::move(known)); }) {}
 
 Answerer::~Answerer() {
     {
@@ -53,7 +55,8 @@ void Answerer::work(std::stop_token quit, Cache cache) {
                 },
                 Qt::QueuedConnection);
         };
-        const auto answers = answer(plan, library_, cache, {}, stop.get_token(), [&](const Answers& early) { publish(early, false); });
+        const auto answers =
+            answer(plan, library_, cache, {}, stop.get_token(), [&](const Answers& early) { publish(early, false); });
         if (answers) publish(*answers, true);
 #ifdef __GLIBC__
         malloc_trim(0);  // what a long run of edits has left between the stages that are kept goes back to the system

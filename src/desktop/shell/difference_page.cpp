@@ -23,7 +23,9 @@ QWidget* differencePage(const std::vector<Difference>& differences, const QStrin
     auto* grid = new QGridLayout;
     grid->setHorizontalSpacing(14);
     grid->setVerticalSpacing(8);
-    const auto cell = [&](int row, int column, const QString& words, const char* role = "") { grid->addWidget(wrapped(words, role), row, column, Qt::AlignTop); };
+    const auto cell = [&](int row, int column, const QString& words, const char* role = "") {
+        grid->addWidget(wrapped(words, role), row, column, Qt::AlignTop);
+    };
     cell(0, 1, QObject::tr("here"), "small");
     cell(0, 2, QObject::tr("in the file"), "small");
     int row = 1;
@@ -37,7 +39,8 @@ QWidget* differencePage(const std::vector<Difference>& differences, const QStrin
     grid->setColumnStretch(1, 1);
     grid->setColumnStretch(2, 1);
     box->addLayout(grid);
-    if (differences.size() > kMostRows) box->addWidget(wrapped(QObject::tr("… and %1 more.").arg(differences.size() - kMostRows), "small"));
+    if (differences.size() > kMostRows)
+        box->addWidget(wrapped(QObject::tr("… and %1 more.").arg(differences.size() - kMostRows), "small"));
     box->addStretch(1);
     return page;
 }

@@ -14,34 +14,41 @@
 
 namespace uovo::desktop {
 namespace {
-constexpr int kAutosaveAfter = 1500;      // ms after the last edit
-constexpr int kAutosaveLatest = 5000;     // ms after the first that is not kept yet, however fast the hands are
-constexpr qint64 kMergeWithin = 1000;     // ms
+constexpr int kAutosaveAfter = 1500;   // ms after the last edit
+constexpr int kAutosaveLatest = 5000;  // ms after the first that is not kept yet, however fast the hands are
+constexpr qint64 kMergeWithin = 1000;  // ms
 constexpr size_t kMostSteps = 500;
 
-constexpr int kLookAfter = 200;           // ms after the file was touched: whoever writes it has done
+constexpr int kLookAfter = 200;  // ms after the file was touched: whoever writes it has done
 
-/// Whether the run that wrote a recovery copy still goes on. A lock of this very process number is not this run's: the number came again.
+/// Whether the run that wrote a recovery copy still goes on. A lock of this very process number is not this run's: the
+/// number came again.
 bool writerLives(const QString& copy) {
     QLockFile lock(RecoveryKeeper::lockOf(copy));
     lock.setStaleLockTime(0);
     qint64 pid = 0;
     QString host, name;
-    if (lock.getLockInfo(&pid, &host, &name) && pid == QCoreApplication::applicationPid()) QFile::remove(RecoveryKeeper::lockOf(copy));
+    if (lock.getLockInfo(&pid, &host, &name) && pid == QCoreApplication::applicationPid())
+        QFile::remove(RecoveryKeeper::lockOf(copy));
     return !lock.tryLock(0);
 }
 
 }  // namespace
 
-Document::Document(QString recoveryFolder, QObject* parent) : QObject(parent), folder_(std::move(recoveryFolder)), run_(QUuid::createUuid().toString(QUuid::WithoutBraces)), keeper_(autosaveFile()) {
+Document::Document(QString recoveryFolder, QObject* parent)
+    : QObject(parent),
+      folder_(std::move(recoveryFolder)),
+      run_(QUuid::createUuid().toString(QUuid::WithoutBraces)),
+      keeper_(autosaveFile()) {
     history_.push_back({plan_, {}, {}, 0});
     autosaveTimer_.setSingleShot(true);
     autosaveTimer_.setInterval(kAutosaveAfter);
     connect(&autosaveTimer_, &QTimer::timeout, this, [this] { autosave(); });
-    connect(&keeper_, &RecoveryKeeper::kept, this, [this](const QString& failure) {  // said once until it can be kept again
-        if (!failure.isEmpty() && !told_) emit recoveryFailed(failure);
-        told_ = !failure.isEmpty();
-    });
+    connect(&keeper_, &RecoveryKeeper::kept, this,
+            [this](const QString& failure) {  // said once until it can be kept again
+                if (!failure.isEmpty() && !told_) emit recoveryFailed(failure);
+                told_ = !failure.isEmpty();
+            });
     lookTimer_.setSingleShot(true);
     lookTimer_.setInterval(kLookAfter);
     connect(&lookTimer_, &QTimer::timeout, this, &Document::look);
@@ -64,7 +71,8 @@ void Document::edit(const QString& label, const std::function<void(Plan&)>& chan
     }
     const qint64 now = QDateTime::currentMSecsSinceEpoch();
     auto& top = history_[static_cast<size_t>(at_)];
-    const bool same = !merge.isEmpty() && top.merge == merge && now - top.when < kMergeWithin && at_ + 1 == static_cast<int>(history_.size()) && at_ != savedAt_;
+    const bool same = !merge.isEmpty() && top.merge == merge && now - top.when < kMergeWithin &&
+                      at_ + 1 == static_cast<int>(history_.size()) && at_ != savedAt_;
     plan_ = next;
     if (same) {
         top.plan = std::move(next);
@@ -86,7 +94,8 @@ void Document::edit(const QString& label, const std::function<void(Plan&)>& chan
 
 void Document::wantAutosave() {
     if (!autosaveTimer_.isActive()) unsavedSince_.start();
-    if (!autosaveTimer_.isActive() || unsavedSince_.elapsed() + kAutosaveAfter < kAutosaveLatest) autosaveTimer_.start();
+    if (!autosaveTimer_.isActive() || unsavedSince_.elapsed() + kAutosaveAfter < kAutosaveLatest)
+        autosaveTimer_.start();
 }
 
 void Document::show(int at) {

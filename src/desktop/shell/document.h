@@ -1,8 +1,8 @@
 // The open plan: edits with undo, file, autosave and recovery.
 #pragma once
-#include <QObject>
 #include <QElapsedTimer>
 #include <QFileSystemWatcher>
+#include <QObject>
 #include <QTimer>
 #include <functional>
 #include <optional>
@@ -29,8 +29,9 @@ public:
     QString undoLabel() const { return canUndo() ? history_[static_cast<size_t>(at_)].label : QString(); }
     QString redoLabel() const { return canRedo() ? history_[static_cast<size_t>(at_) + 1].label : QString(); }
 
-    /// Changes the plan. Edits with the same non-empty `merge` key that follow each other within a second are one undo step.
-    /// One that would make it larger than a file may be is not made (`refused` says why); models that nothing uses go.
+    /// Changes the plan. Edits with the same non-empty `merge` key that follow each other within a second are one undo
+    /// step. One that would make it larger than a file may be is not made (`refused` says why); models that nothing
+    /// uses go.
     void edit(const QString& label, const std::function<void(Plan&)>& change, const QString& merge = {});
     void undo();
     void redo();
@@ -91,11 +92,12 @@ private:
     void look();
 
     QTimer autosaveTimer_, lookTimer_;
-    QElapsedTimer unsavedSince_;   // since the first edit that is not in the recovery copy
-    const QString run_;            // names this run's recovery copy: a process number may come again
+    QElapsedTimer unsavedSince_;  // since the first edit that is not in the recovery copy
+    const QString run_;           // names this run's recovery copy: a process number may come again
     RecoveryKeeper keeper_;
     bool told_ = false;
-    QByteArray seen_, asked_;      // the file as it was read or written, and as it was when the person was last asked about it
+    QByteArray seen_,
+        asked_;  // the file as it was read or written, and as it was when the person was last asked about it
     QFileSystemWatcher watcher_;
 };
 

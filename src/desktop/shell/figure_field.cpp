@@ -11,8 +11,10 @@ namespace {
 
 /// Whether a text was typed in the units of the other system.
 bool foreign(const QString& typed, Dimension dimension, UnitSystem units) {
-    if (dimension == Dimension::Duration || dimension == Dimension::Percent || dimension == Dimension::Count) return false;
-    static const QRegularExpression us(QStringLiteral("(in|inch|inches|ft|oz|lbs?|pounds?|cups?|tsp|tbsp|°\\s*F|F)\\s*$|[\"″']"));
+    if (dimension == Dimension::Duration || dimension == Dimension::Percent || dimension == Dimension::Count)
+        return false;
+    static const QRegularExpression us(
+        QStringLiteral("(in|inch|inches|ft|oz|lbs?|pounds?|cups?|tsp|tbsp|°\\s*F|F)\\s*$|[\"″']"));
     static const QRegularExpression metric(QStringLiteral("(mm|cm|m|kg|g|grams?|ml|mL|cl|dl|l|L|°\\s*C|C)\\s*$"));
     return typed.contains(units == UnitSystem::US ? metric : us);
 }
@@ -54,7 +56,8 @@ void FigureField::setMeasure(const Measure& measure, UnitSystem units) {
     units_ = units;
     context_.bareUnit = usualUnit(context_.dimension, units);
     const QString text = shownMeasure(measure, context_.dimension, units);
-    if (edit_->hasFocus() && (edit_->isModified() || !typingProblem_.isEmpty())) return;  // never overwrite what is being typed
+    if (edit_->hasFocus() && (edit_->isModified() || !typingProblem_.isEmpty()))
+        return;  // never overwrite what is being typed
     shown_ = text;
     typingProblem_.clear();
     if (edit_->text() != text) edit_->setText(text);
@@ -73,7 +76,8 @@ void FigureField::commit() {
     if (!parsed) {
         typingProblem_ = QString::fromStdString(parsed.error().sentence);
         complain(typingProblem_);
-        if (edit_->hasFocus()) edit_->setCursorPosition(std::min(parsed.error().position, static_cast<int>(edit_->text().size())));
+        if (edit_->hasFocus())
+            edit_->setCursorPosition(std::min(parsed.error().position, static_cast<int>(edit_->text().size())));
         return;
     }
     typingProblem_.clear();

@@ -37,7 +37,8 @@ private:
     QLabel* complaint_;
 };
 
-/// How a measure is shown in a field: as typed, or formatted when it was not typed or typed in the other system's units.
+/// How a measure is shown in a field: as typed, or formatted when it was not typed or typed in the other system's
+/// units.
 QString shownMeasure(const Measure& measure, Dimension dimension, UnitSystem units);
 
 }  // namespace uovo::desktop

@@ -24,14 +24,17 @@ QWidget* kitchenPage(Session& session) {
     auto* box = new QVBoxLayout(page);
     box->setContentsMargins(0, 6, 10, 6);
     box->setSpacing(7);
-    const auto row = [&](const QString& name, const char* place, Dimension dimension, const char* unit, Measure Kitchen::*member) {
+    const auto row = [&](const QString& name, const char* place, Dimension dimension, const char* unit,
+                         Measure Kitchen::*member) {
         auto* line = new QHBoxLayout;
         line->addWidget(new QLabel(name), 1, Qt::AlignTop);
-        auto* f = new FigureField(name, QStringLiteral("kitchen/") + QString::fromLatin1(place), session.typing(dimension, unit, nullptr));
+        auto* f = new FigureField(name, QStringLiteral("kitchen/") + QString::fromLatin1(place),
+                                  session.typing(dimension, unit, nullptr));
         f->setMeasure(session.plan().kitchen.*member, session.units());
         f->setProblem(session.problemAt(std::string("kitchen/") + place));
         QObject::connect(f, &FigureField::measureTyped, page, [&session, f, name, member](const Measure& m) {
-            session.document().edit(KitchenPage::tr("Change the kitchen: %1").arg(name), [&](Plan& p) { p.kitchen.*member = m; });
+            session.document().edit(KitchenPage::tr("Change the kitchen: %1").arg(name),
+                                    [&](Plan& p) { p.kitchen.*member = m; });
             f->setProblem(session.problemAt(f->place().toStdString()));
         });
         line->addWidget(f);
@@ -50,7 +53,9 @@ QWidget* kitchenPage(Session& session) {
     shelves->setAccessibleName(KitchenPage::tr("Free shelves in the fridge"));
     shelves->setRange(1, 8);
     shelves->setValue(session.plan().kitchen.shelves);
-    QObject::connect(shelves, &QSpinBox::valueChanged, page, [&session](int n) { session.document().edit(KitchenPage::tr("Change the shelves"), [&](Plan& p) { p.kitchen.shelves = n; }); });
+    QObject::connect(shelves, &QSpinBox::valueChanged, page, [&session](int n) {
+        session.document().edit(KitchenPage::tr("Change the shelves"), [&](Plan& p) { p.kitchen.shelves = n; });
+    });
     auto* cold = new QHBoxLayout;
     cold->addWidget(new QLabel(KitchenPage::tr("Free shelves in the fridge")), 1);
     cold->addWidget(shelves);
@@ -92,7 +97,8 @@ QWidget* kitchenPage(Session& session) {
     });
     QObject::connect(from, &QLineEdit::editingFinished, page, [&session, from, check] {
         if (from->text().toStdString() != session.plan().kitchen.helpersFrom)
-            session.document().edit(KitchenPage::tr("Change when helpers come"), [&](Plan& p) { p.kitchen.helpersFrom = from->text().trimmed().toStdString(); });
+            session.document().edit(KitchenPage::tr("Change when helpers come"),
+                                    [&](Plan& p) { p.kitchen.helpersFrom = from->text().trimmed().toStdString(); });
         check();
     });
     box->addWidget(wrapped(KitchenPage::tr("Figures of your own chocolate"), "quiet"));
@@ -103,16 +109,19 @@ QWidget* kitchenPage(Session& session) {
         const auto own = [&](const QString& name, const char* figure, Dimension dimension, const char* unit) {
             auto* line = new QHBoxLayout;
             line->addWidget(new QLabel(name), 1, Qt::AlignTop);
-            auto* f = new FigureField(name, QStringLiteral("own/%1/%2").arg(qstring(id), QLatin1String(figure)), session.typing(dimension, unit, nullptr));
+            auto* f = new FigureField(name, QStringLiteral("own/%1/%2").arg(qstring(id), QLatin1String(figure)),
+                                      session.typing(dimension, unit, nullptr));
             Measure m(chocolate->at(figure).value);
             if (const auto it = session.plan().own.find(id); it != session.plan().own.end())
                 if (const auto v = it->second.values.find(figure); v != it->second.values.end()) m = Measure(v->second);
             f->setMeasure(m, session.units());
             f->setProblem(session.problemAt(f->place().toStdString()));
-            QObject::connect(f, &FigureField::measureTyped, page, [&session, f, id, key = std::string(figure)](const Measure& typed) {
-                session.document().edit(KitchenPage::tr("Change a chocolate"), [&](Plan& p) { p.own[id].values[key] = typed.value; });
-                f->setProblem(session.problemAt(f->place().toStdString()));
-            });
+            QObject::connect(f, &FigureField::measureTyped, page,
+                             [&session, f, id, key = std::string(figure)](const Measure& typed) {
+                                 session.document().edit(KitchenPage::tr("Change a chocolate"),
+                                                         [&](Plan& p) { p.own[id].values[key] = typed.value; });
+                                 f->setProblem(session.problemAt(f->place().toStdString()));
+                             });
             line->addWidget(f);
             box->addLayout(line);
         };

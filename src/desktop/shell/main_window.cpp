@@ -20,13 +20,13 @@
 #include <QTimer>
 #include <QVBoxLayout>
 
-#include "desktop/shape/advisor_page.h"
 #include "desktop/melt/colour_page.h"
+#include "desktop/shape/advisor_page.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/filling_page.h"
-#include "desktop/shape/topping_page.h"
-#include "desktop/shape/snap_page.h"
 #include "desktop/shape/profile_editor.h"
+#include "desktop/shape/snap_page.h"
+#include "desktop/shape/topping_page.h"
 #include "desktop/shell/difference_page.h"
 #include "desktop/shell/kitchen_page.h"
 #include "desktop/theme/glyph_button.h"
@@ -68,7 +68,8 @@ protected:
             p.setBrush(Qt::NoBrush);
             p.drawRoundedRect(QRectF(rect()).adjusted(8, 4, -6, -4), 9, 9);
         }
-        paintGlyph(p, glyph_, QRectF(width() / 2.0 - 13, 11, 26, 26), isChecked() ? theme().ink : theme().quiet, theme().yolk);
+        paintGlyph(p, glyph_, QRectF(width() / 2.0 - 13, 11, 26, 26), isChecked() ? theme().ink : theme().quiet,
+                   theme().yolk);
         p.setFont(report::font(14, isChecked() ? QFont::DemiBold : QFont::Normal));
         p.setPen(isChecked() ? theme().ink : theme().quiet);
         p.drawText(QRectF(0, 42, width(), 20), Qt::AlignCenter, text());
@@ -79,9 +80,14 @@ private:
 };
 
 MainWindow::MainWindow(Session& session)
-    : session_(session), places_(new QStackedWidget), shape_(new ShapePlace(session)), melt_(new MeltPlace(session)), day_(new DayPlace(session)) {
+    : session_(session),
+      places_(new QStackedWidget),
+      shape_(new ShapePlace(session)),
+      melt_(new MeltPlace(session)),
+      day_(new DayPlace(session)) {
     setWindowTitle(QStringLiteral("Uovo"));
-    files_ = new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
+    files_ =
+        new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
     setAcceptDrops(true);
     setMinimumSize(960, 640);
     auto* centre = new QWidget;
@@ -128,27 +134,37 @@ MainWindow::MainWindow(Session& session)
     sheet_ = new Sheet(centre);
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
-    connect(shape_, &ShapePlace::coatWanted, this, [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
+    connect(shape_, &ShapePlace::coatWanted, this,
+            [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
     connect(shape_, &ShapePlace::snapWanted, this, [this] { sheet_->open(tr("Snap test"), snapPage(session_)); });
-    connect(shape_, &ShapePlace::fillingWanted, this, [this] { sheet_->open(tr("The filling"), fillingPage(session_)); });
+    connect(shape_, &ShapePlace::fillingWanted, this,
+            [this] { sheet_->open(tr("The filling"), fillingPage(session_)); });
     connect(shape_, &ShapePlace::stepPageWanted, this, [this](size_t at) {
         const Piece* piece = session_.piece();
         if (!piece || at >= piece->making.size()) return;
-        if (std::holds_alternative<TopStep>(piece->making[at])) sheet_->open(tr("The topping"), toppingPage(session_, at));
-        if (std::holds_alternative<FillStep>(piece->making[at])) sheet_->open(tr("The filling"), fillingPage(session_, at));
+        if (std::holds_alternative<TopStep>(piece->making[at]))
+            sheet_->open(tr("The topping"), toppingPage(session_, at));
+        if (std::holds_alternative<FillStep>(piece->making[at]))
+            sheet_->open(tr("The filling"), fillingPage(session_, at));
     });
-    connect(melt_, &MeltPlace::colourWanted, this, [this](const QString& id) { sheet_->open(tr("A colour"), colourPage(session_, id.toStdString())); });
-    connect(shape_, &ShapePlace::adviceWanted, this, [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
+    connect(melt_, &MeltPlace::colourWanted, this,
+            [this](const QString& id) { sheet_->open(tr("A colour"), colourPage(session_, id.toStdString())); });
+    connect(shape_, &ShapePlace::adviceWanted, this,
+            [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
     connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);
     connect(&session_.document(), &Document::fileChanged, this, &MainWindow::refreshHeader);
-    connect(&session_.document(), &Document::recoveryFailed, this, [this](const QString& why) { say(tr("Your work cannot be kept against a crash just now: save it. %1").arg(why), true); });
-    connect(&session_.document(), &Document::fileChanged, this, [this] { notices_->withdraw(QStringLiteral("others")); });
+    connect(&session_.document(), &Document::recoveryFailed, this, [this](const QString& why) {
+        say(tr("Your work cannot be kept against a crash just now: save it. %1").arg(why), true);
+    });
+    connect(&session_.document(), &Document::fileChanged, this,
+            [this] { notices_->withdraw(QStringLiteral("others")); });
     connect(&session_.document(), &Document::refused, this, [this](const QString& why) { say(why, true); });
     connect(&session_.document(), &Document::changedByOthers, this, [this] {
         if (notices_->isOpen(QStringLiteral("others"))) return;  // asked already, about a saving
-        askAboutFile(tr("Another program or window wrote %1 just now.").arg(QFileInfo(session_.document().path()).fileName()));
+        askAboutFile(
+            tr("Another program or window wrote %1 just now.").arg(QFileInfo(session_.document().path()).fileName()));
     });
     qApp->installEventFilter(this);
     goTo(Place::Shape);
@@ -190,31 +206,50 @@ void MainWindow::buildActions() {
     act(tr("Open the demo evening"), {}, [this] {
         if (mayLeave()) session_.document().setPlan(io::demoPlanFor(session_.now(), 9 * 60), {});
     });
-    save_ = act(tr("Save"), QKeySequence::Save, [this] { session_.document().path().isEmpty() ? (void)saveDialog() : (void)saveTo(session_.document().path()); });
+    save_ = act(tr("Save"), QKeySequence::Save, [this] {
+        session_.document().path().isEmpty() ? (void)saveDialog() : (void)saveTo(session_.document().path());
+    });
     act(tr("Save in another place …"), QKeySequence::SaveAs, [this] { saveDialog(); });
     menu_->addSeparator();
     act(tr("Bench card as PDF …"), QKeySequence(QStringLiteral("Ctrl+E")), [this] {
-        const QString path = QFileDialog::getSaveFileName(this, tr("Bench card"), lastFolder() + "/" + qstring(session_.plan().name) + ".pdf", tr("PDF (*.pdf)"));
+        const QString path = QFileDialog::getSaveFileName(
+            this, tr("Bench card"), lastFolder() + "/" + qstring(session_.plan().name) + ".pdf", tr("PDF (*.pdf)"));
         if (!path.isEmpty()) writeCard(path);
     });
     act(tr("Print the bench card …"), QKeySequence::Print, [this] { printCard(); });
     act(tr("Copy the plan as text"), QKeySequence(QStringLiteral("Ctrl+Shift+C")), [this] {
-        if (const auto a = session_.answers()) QApplication::clipboard()->setText(report::benchCardText(session_.plan(), *a));
+        if (const auto a = session_.answers())
+            QApplication::clipboard()->setText(report::benchCardText(session_.plan(), *a));
     });
     menu_->addSeparator();
     const auto save = [this](const QString& title, const QString& ending, const QString& kinds, auto write) {
         const Piece* piece = session_.piece();
-        const QString path = QFileDialog::getSaveFileName(this, title, lastFolder() + "/" + (piece ? qstring(piece->name) : QString()) + ending, kinds);
+        const QString path = QFileDialog::getSaveFileName(
+            this, title, lastFolder() + "/" + (piece ? qstring(piece->name) : QString()) + ending, kinds);
         if (!path.isEmpty()) write(path);
     };
     act(tr("Bring in a model or outline …"), QKeySequence(QStringLiteral("Ctrl+I")), [this] {
-        const QString path = QFileDialog::getOpenFileName(this, tr("A model or outline"), lastFolder(), tr("Models and outlines (*.stl *.obj *.ply *.3mf *.svg)"));
+        const QString path = QFileDialog::getOpenFileName(this, tr("A model or outline"), lastFolder(),
+                                                          tr("Models and outlines (*.stl *.obj *.ply *.3mf *.svg)"));
         if (!path.isEmpty()) files_->bring(path);
     });
-    act(tr("Export the shape …"), QKeySequence(QStringLiteral("Ctrl+Shift+E")), [this, save] { save(tr("The shape"), QStringLiteral(".stl"), tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"), [this](const QString& p) { files_->exportShape(p); }); });
-    act(tr("Export the former's surface …"), {}, [this, save] { save(tr("The former's surface"), QStringLiteral("-former.stl"), tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"), [this](const QString& p) { files_->exportShape(p, false); }); });
-    act(tr("Flat pattern as SVG …"), {}, [this, save] { save(tr("Flat pattern"), QStringLiteral("-pattern.svg"), tr("SVG (*.svg)"), [this](const QString& p) { files_->exportPattern(p); }); });
-    act(tr("Save the picture …"), {}, [this, save] { save(tr("The picture"), QStringLiteral(".png"), tr("PNG (*.png);;SVG (*.svg)"), [this](const QString& p) { files_->exportPicture(p); }); });
+    act(tr("Export the shape …"), QKeySequence(QStringLiteral("Ctrl+Shift+E")), [this, save] {
+        save(tr("The shape"), QStringLiteral(".stl"), tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"),
+             [this](const QString& p) { files_->exportShape(p); });
+    });
+    act(tr("Export the former's surface …"), {}, [this, save] {
+        save(tr("The former's surface"), QStringLiteral("-former.stl"),
+             tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"),
+             [this](const QString& p) { files_->exportShape(p, false); });
+    });
+    act(tr("Flat pattern as SVG …"), {}, [this, save] {
+        save(tr("Flat pattern"), QStringLiteral("-pattern.svg"), tr("SVG (*.svg)"),
+             [this](const QString& p) { files_->exportPattern(p); });
+    });
+    act(tr("Save the picture …"), {}, [this, save] {
+        save(tr("The picture"), QStringLiteral(".png"), tr("PNG (*.png);;SVG (*.svg)"),
+             [this](const QString& p) { files_->exportPicture(p); });
+    });
     act(tr("Copy the picture"), {}, [this] { QApplication::clipboard()->setImage(shape_->picture(2)); });
     menu_->addSeparator();
     undo_ = act(tr("Undo"), QKeySequence::Undo, [this] { session_.document().undo(); });
@@ -231,7 +266,9 @@ void MainWindow::buildActions() {
     act(tr("Shortcuts"), QKeySequence(Qt::Key_F1), [this] { showShortcuts(); });
     menu_->addSeparator();
     act(tr("Quit"), QKeySequence::Quit, [this] { close(); });
-    const auto hidden = [&](const QString& keys, auto slot) { connect(new QShortcut(QKeySequence(keys), this), &QShortcut::activated, this, slot); };
+    const auto hidden = [&](const QString& keys, auto slot) {
+        connect(new QShortcut(QKeySequence(keys), this), &QShortcut::activated, this, slot);
+    };
     hidden(QStringLiteral("F2"), [this] { goTo(Place::Shape); });
     hidden(QStringLiteral("F5"), [this] { goTo(Place::Melt); });
     hidden(QStringLiteral("F3"), [this] { goTo(Place::Day); });
@@ -245,10 +282,8 @@ void MainWindow::buildActions() {
         if (auto* b = findChild<QPushButton*>(QStringLiteral("addCoat"))) b->click();
     });
     hidden(QStringLiteral("Esc"), [this] {
-        if (shape_->gallery()->isVisible() && !sheet_->isVisible())
-            shape_->gallery()->hide();
-        else
-            sheet_->hide();
+        if (shape_->gallery()->isVisible() && !sheet_->isVisible()) shape_->gallery()->hide();
+        else sheet_->hide();
     });
 }
 
@@ -267,7 +302,8 @@ void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
         return b;
     };
     title_ = flat(tr("The plan: open, save, print"));
-    connect(title_, &QPushButton::clicked, this, [this] { menu_->popup(title_->mapToGlobal(QPoint(0, title_->height()))); });
+    connect(title_, &QPushButton::clicked, this,
+            [this] { menu_->popup(title_->mapToGlobal(QPoint(0, title_->height()))); });
     title_->setObjectName(QStringLiteral("planMenu"));
     ready_ = flat(tr("When it must be ready"));
     connect(ready_, &QPushButton::clicked, this, &MainWindow::showDeadline);
@@ -276,7 +312,9 @@ void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
     units_ = flat(tr("Switch grams and ounces"));
     units_->setObjectName(QStringLiteral("units"));
     connect(units_, &QPushButton::clicked, this, [this] {
-        session_.document().edit(tr("Switch units"), [](Plan& p) { p.units = p.units == UnitSystem::Metric ? UnitSystem::US : UnitSystem::Metric; });
+        session_.document().edit(tr("Switch units"), [](Plan& p) {
+            p.units = p.units == UnitSystem::Metric ? UnitSystem::US : UnitSystem::Metric;
+        });
     });
     const auto tool = [&](QAction* action, Glyph glyph, const QString& name) {
         auto* b = flat(name, new GlyphButton(glyph));
@@ -306,17 +344,20 @@ void MainWindow::refreshHeader() {
     setWindowTitle(qstring(plan.name) + (doc.isModified() ? QStringLiteral(" • Uovo") : QStringLiteral(" – Uovo")));
     QString ready = tr("ready %1").arg(qstring(plan.deadline));
     if (const auto at = localMinutes(plan.deadline)) {
-        const QDateTime when = QDateTime::fromString(qstring(plan.deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm"));
+        const QDateTime when =
+            QDateTime::fromString(qstring(plan.deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm"));
         ready = tr("ready %1").arg(QLocale(QLocale::English).toString(when, QStringLiteral("dddd d MMMM, HH:mm")));
         const auto a = session_.answers();
         if (session_.isComplete() && a && a->day && a->day->problem.empty()) {
             const bool late = a->day->minuteOf(session_.now()) > a->day->layout.begins;
-            ready += tr(" · start by %1").arg(qstring(a->day->clock(a->day->layout.begins).substr(11))) + (late ? tr(" (too late)") : QString());
+            ready += tr(" · start by %1").arg(qstring(a->day->clock(a->day->layout.begins).substr(11))) +
+                     (late ? tr(" (too late)") : QString());
         }
     }
     ready_->setText(ready);
     const auto t = [&](double c) { return qstring(format(c, Dimension::Temperature, plan.units)); };
-    kitchen_->setText(tr("%1 · %2").arg(t(plan.kitchen.room.value), qstring(format(plan.kitchen.humidity.value, Dimension::Percent, plan.units))));
+    kitchen_->setText(tr("%1 · %2").arg(t(plan.kitchen.room.value),
+                                        qstring(format(plan.kitchen.humidity.value, Dimension::Percent, plan.units))));
     units_->setText(plan.units == UnitSystem::Metric ? tr("g · mm · °C") : tr("oz · in · °F"));
     undo_->setEnabled(doc.canUndo());
     undo_->setText(doc.canUndo() ? tr("Undo: %1").arg(doc.undoLabel()) : tr("Undo"));
@@ -329,17 +370,27 @@ void MainWindow::say(const QString& sentence, bool harm) { notices_->say(sentenc
 void MainWindow::offerRecovered() {
     const auto recovered = session_.document().findRecovered();
     if (!recovered) return;
-    notices_->offer(QStringLiteral("recovered"), tr("Uovo ended before “%1” was saved. The plan was kept as it was.").arg(qstring(recovered->plan.name)),
-                    {{tr("Take it back"), QStringLiteral("takeBack"), [this, r = *recovered] { if (mayLeave()) session_.document().takeRecovered(r); else offerRecovered(); }},
-                     {tr("Throw it away"), QStringLiteral("throwAway"), [this, r = *recovered] { session_.document().discardRecovered(r); }}});
+    notices_->offer(
+        QStringLiteral("recovered"),
+        tr("Uovo ended before “%1” was saved. The plan was kept as it was.").arg(qstring(recovered->plan.name)),
+        {{tr("Take it back"), QStringLiteral("takeBack"),
+          [this, r = *recovered] {
+              if (mayLeave()) session_.document().takeRecovered(r);
+              else offerRecovered();
+          }},
+         {tr("Throw it away"), QStringLiteral("throwAway"),
+          [this, r = *recovered] { session_.document().discardRecovered(r); }}});
 }
 
 std::vector<NoticeBar::Answer> MainWindow::aboutFile() {
-    return {{tr("Take the file's"), QStringLiteral("takeTheirs"), [this] {
+    return {{tr("Take the file's"), QStringLiteral("takeTheirs"),
+             [this] {
                  sheet_->hide();
-                 if (auto ok = session_.document().takeFromDisk(); !ok) say(tr("The file cannot be taken: %1").arg(qstring(ok.error().sentence)), true);
+                 if (auto ok = session_.document().takeFromDisk(); !ok)
+                     say(tr("The file cannot be taken: %1").arg(qstring(ok.error().sentence)), true);
              }},
-            {tr("Write mine over it"), QStringLiteral("writeMine"), [this] {
+            {tr("Write mine over it"), QStringLiteral("writeMine"),
+             [this] {
                  sheet_->hide();
                  session_.document().keepMine();
                  saveTo(session_.document().path());
@@ -356,7 +407,8 @@ void MainWindow::askAboutFile(const QString& sentence) {
 void MainWindow::showDifferences() {
     const auto theirs = session_.document().onDisk();
     if (!theirs) return say(tr("The file cannot be read: %1").arg(qstring(theirs.error().sentence)), true);
-    QWidget* page = differencePage(differences(session_.plan(), *theirs), QFileInfo(session_.document().path()).fileName());
+    QWidget* page =
+        differencePage(differences(session_.plan(), *theirs), QFileInfo(session_.document().path()).fileName());
     auto* grid = new QGridLayout;  // the page lies over the bar that asks
     int n = 0;
     for (const auto& answer : aboutFile()) {
@@ -379,7 +431,8 @@ bool MainWindow::mayLeave() {
     auto* leave = box.addButton(tr("Leave them"), QMessageBox::DestructiveRole);
     box.addButton(tr("Stay"), QMessageBox::RejectRole);
     box.exec();
-    if (box.clickedButton() == save) return session_.document().path().isEmpty() ? saveDialog() : saveTo(session_.document().path());
+    if (box.clickedButton() == save)
+        return session_.document().path().isEmpty() ? saveDialog() : saveTo(session_.document().path());
     return box.clickedButton() == leave;
 }
 
@@ -392,18 +445,22 @@ void MainWindow::newPlan() {
     goTo(Place::Shape);
 }
 
-QString MainWindow::lastFolder() const { return settings_.value(QStringLiteral("folder"), QDir::homePath()).toString(); }
+QString MainWindow::lastFolder() const {
+    return settings_.value(QStringLiteral("folder"), QDir::homePath()).toString();
+}
 
 void MainWindow::openDialog() {
     if (!mayLeave()) return;
-    const QString path = QFileDialog::getOpenFileName(this, tr("Open a plan"), lastFolder(), tr("Plans of Uovo (*.uovo);;All files (*)"));
+    const QString path = QFileDialog::getOpenFileName(this, tr("Open a plan"), lastFolder(),
+                                                      tr("Plans of Uovo (*.uovo);;All files (*)"));
     if (!path.isEmpty()) openFile(path);
 }
 
 QString MainWindow::lockOf(const QString& path) const {
     const QString folder = session_.dataFolder() + QStringLiteral("/open/");
     QDir().mkpath(folder);
-    const QString key = QString::fromLatin1(QCryptographicHash::hash(QFileInfo(path).canonicalFilePath().toUtf8(), QCryptographicHash::Sha1).toHex());
+    const QString key = QString::fromLatin1(
+        QCryptographicHash::hash(QFileInfo(path).canonicalFilePath().toUtf8(), QCryptographicHash::Sha1).toHex());
     return folder + key;
 }
 
@@ -413,8 +470,14 @@ bool MainWindow::reopen(const QString& path) {
     const bool died = settings_.value(QStringLiteral("openNow")).toString() == path && lock.tryLock(0);
     if (!died) return openFile(path);
     lock.unlock();
-    notices_->offer(QStringLiteral("reopen"), tr("Uovo ended while %1 was open, so it was not opened again by itself.").arg(QFileInfo(path).fileName()),
-                    {{tr("Open it"), QStringLiteral("openAgain"), [this, path] { if (mayLeave()) openFile(path); }}, {tr("Leave it"), {}, [] {}}});
+    notices_->offer(
+        QStringLiteral("reopen"),
+        tr("Uovo ended while %1 was open, so it was not opened again by itself.").arg(QFileInfo(path).fileName()),
+        {{tr("Open it"), QStringLiteral("openAgain"),
+          [this, path] {
+              if (mayLeave()) openFile(path);
+          }},
+         {tr("Leave it"), {}, [] {}}});
     return false;
 }
 
@@ -428,13 +491,18 @@ bool MainWindow::openFile(const QString& path) {
     notices_->hush();
     lock_ = std::make_unique<QLockFile>(lockOf(path));
     lock_->setStaleLockTime(0);
-    if (!lock_->tryLock(0)) say(tr("%1 is open in another window too: whichever saves second will be asked.").arg(QFileInfo(path).fileName()), false);
+    if (!lock_->tryLock(0))
+        say(tr("%1 is open in another window too: whichever saves second will be asked.")
+                .arg(QFileInfo(path).fileName()),
+            false);
     remember(path);
     return true;
 }
 
 bool MainWindow::saveDialog() {
-    QString path = QFileDialog::getSaveFileName(this, tr("Save the plan"), lastFolder() + "/" + qstring(session_.plan().name) + ".uovo", tr("Plans of Uovo (*.uovo)"));
+    QString path = QFileDialog::getSaveFileName(this, tr("Save the plan"),
+                                                lastFolder() + "/" + qstring(session_.plan().name) + ".uovo",
+                                                tr("Plans of Uovo (*.uovo)"));
     if (path.isEmpty()) return false;
     if (QFileInfo(path).suffix().isEmpty()) path += QStringLiteral(".uovo");
     return saveTo(path);
@@ -442,7 +510,8 @@ bool MainWindow::saveDialog() {
 
 bool MainWindow::saveTo(const QString& path, io::Fault fault) {
     if (QFileInfo(path) == QFileInfo(session_.document().path()) && session_.document().changedOnDisk()) {
-        askAboutFile(tr("%1 was not saved: another program or window wrote it since you opened it.").arg(QFileInfo(path).fileName()));
+        askAboutFile(tr("%1 was not saved: another program or window wrote it since you opened it.")
+                         .arg(QFileInfo(path).fileName()));
         return false;
     }
     if (auto ok = session_.document().save(path, fault); !ok) {
@@ -475,7 +544,8 @@ void MainWindow::printCard() {
     QPrinter printer(QPrinter::HighResolution);
     QPrintDialog dialog(&printer, this);
     if (dialog.exec() != QDialog::Accepted) return;
-    if (report::paintBenchCard(printer, session_.plan(), session_.library(), *a) == 0) say(tr("The printer did not take the card."), true);
+    if (report::paintBenchCard(printer, session_.plan(), session_.library(), *a) == 0)
+        say(tr("The printer did not take the card."), true);
 }
 
 void MainWindow::remember(const QString& path) {
@@ -492,13 +562,16 @@ void MainWindow::fillRecent() {
     recent_->clear();
     const QStringList list = settings_.value(QStringLiteral("recent")).toStringList();
     for (const QString& path : list)
-        recent_->addAction(QFileInfo(path).fileName() + QStringLiteral("   ") + QFileInfo(path).absolutePath(), this, [this, path] {
-            if (mayLeave()) openFile(path);
-        });
+        recent_->addAction(QFileInfo(path).fileName() + QStringLiteral("   ") + QFileInfo(path).absolutePath(), this,
+                           [this, path] {
+                               if (mayLeave()) openFile(path);
+                           });
     if (list.isEmpty()) recent_->addAction(tr("None yet"))->setEnabled(false);
 }
 
-void MainWindow::showWorking(const Answer& answer) { sheet_->open(qstring(answer.working.title), workingPage(answer.working)); }
+void MainWindow::showWorking(const Answer& answer) {
+    sheet_->open(qstring(answer.working.title), workingPage(answer.working));
+}
 
 void MainWindow::showKitchen() { sheet_->open(tr("Kitchen"), kitchenPage(session_)); }
 
@@ -508,7 +581,9 @@ void MainWindow::showProfile() {
     auto* page = new QWidget;
     auto* box = new QVBoxLayout(page);
     box->setContentsMargins(0, 6, 10, 6);
-    box->addWidget(wrapped(tr("Half of the mold, its axis on the left. Drag a point; click on the line for a new one; Delete takes the chosen one away."), "quiet"));
+    box->addWidget(wrapped(tr("Half of the mold, its axis on the left. Drag a point; click on the line for a new one; "
+                              "Delete takes the chosen one away."),
+                           "quiet"));
     auto* editor = new ProfileEditor(piece->shape.points.front(), session_.units());
     auto* wrong = wrapped({}, "harm");
     connect(editor, &ProfileEditor::profileChanged, this, [this, wrong](const form::Loop& profile) {
@@ -519,9 +594,8 @@ void MainWindow::showProfile() {
         const auto built = form::build(tried);
         wrong->setText(built ? QString() : qstring(built.error().sentence));
         if (built)
-            session_.editPiece(tr("Draw the profile"), [&](Piece& p) {
-                p.shape.points = {profile};
-            }, QStringLiteral("profile"));
+            session_.editPiece(
+                tr("Draw the profile"), [&](Piece& p) { p.shape.points = {profile}; }, QStringLiteral("profile"));
     });
     box->addWidget(editor, 1);
     box->addWidget(wrong);
@@ -537,11 +611,14 @@ void MainWindow::showDeadline() {
     name->setAccessibleName(tr("Name of the plan"));
     name->setMaxLength(80);
     connect(name, &QLineEdit::editingFinished, this, [this, name] {
-        if (!name->text().trimmed().isEmpty()) session_.document().edit(tr("Rename the plan"), [&](Plan& p) { p.name = name->text().trimmed().toStdString(); });
+        if (!name->text().trimmed().isEmpty())
+            session_.document().edit(tr("Rename the plan"),
+                                     [&](Plan& p) { p.name = name->text().trimmed().toStdString(); });
     });
     box->addWidget(wrapped(tr("Name of the plan"), "quiet"));
     box->addWidget(name);
-    auto* when = new QDateTimeEdit(QDateTime::fromString(qstring(session_.plan().deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm")));
+    auto* when = new QDateTimeEdit(
+        QDateTime::fromString(qstring(session_.plan().deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm")));
     when->setDisplayFormat(QStringLiteral("dddd d MMMM yyyy, HH:mm"));
     when->setLocale(QLocale(QLocale::English));
     when->setAccessibleName(tr("When it must be ready"));
@@ -553,7 +630,9 @@ void MainWindow::showDeadline() {
     judge(qstring(session_.plan().deadline));
     connect(when, &QDateTimeEdit::dateTimeChanged, this, [this, judge](const QDateTime& t) {
         const QString deadline = t.toString(QStringLiteral("yyyy-MM-ddTHH:mm"));
-        session_.document().edit(tr("Change when it must be ready"), [&](Plan& p) { p.deadline = deadline.toStdString(); }, QStringLiteral("deadline"));
+        session_.document().edit(
+            tr("Change when it must be ready"), [&](Plan& p) { p.deadline = deadline.toStdString(); },
+            QStringLiteral("deadline"));
         judge(deadline);
     });
     box->addWidget(wrapped(tr("Ready on"), "quiet"));
@@ -579,16 +658,20 @@ void MainWindow::showShortcuts() {
     };
     row(QStringLiteral("F2, F5, F3"), tr("Shape, Melt, Day"));
     for (QAction* a : menu_->actions())
-        if (!a->shortcut().isEmpty()) row(a->shortcut().toString(QKeySequence::NativeText), a->text().section(QLatin1Char(':'), 0, 0));
+        if (!a->shortcut().isEmpty())
+            row(a->shortcut().toString(QKeySequence::NativeText), a->text().section(QLatin1Char(':'), 0, 0));
     row(QStringLiteral("F4"), tr("Cut open, or turn it"));
     row(QStringLiteral("F6"), tr("Will it hold"));
     row(QStringLiteral("Ctrl+G"), tr("Start a piece from the gallery"));
     row(QStringLiteral("Ctrl+K"), tr("Add a coat"));
-    row(tr("Turning a piece"), tr("arrows turn, Shift with arrows moves, plus and minus come nearer, 1 to 4 are standard views, 0 fits it in"));
-    row(tr("On the stage"), tr("left and right choose a handle, up and down move it by a millimetre, with Shift by five"));
+    row(tr("Turning a piece"), tr("arrows turn, Shift with arrows moves, plus and minus come nearer, 1 to 4 are "
+                                  "standard views, 0 fits it in"));
+    row(tr("On the stage"),
+        tr("left and right choose a handle, up and down move it by a millimetre, with Shift by five"));
     row(tr("On a coat card"), tr("Alt with left or right moves it, Delete removes it"));
     row(tr("On the day"), tr("left and right move through time, with Shift by a quarter of an hour"));
-    row(tr("In a field"), tr("any unit (5 1/2 in, 114 °F, 1 h 15) or words: falls in a ribbon, two spoons, count to thirty, finger wide"));
+    row(tr("In a field"), tr("any unit (5 1/2 in, 114 °F, 1 h 15) or words: falls in a ribbon, two spoons, count to "
+                             "thirty, finger wide"));
     box->addStretch(1);
     sheet_->open(tr("Shortcuts"), page);
 }
@@ -611,7 +694,8 @@ void MainWindow::resizeEvent(QResizeEvent* e) {
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
-    if (e->mimeData()->hasUrls() && e->mimeData()->urls().size() == 1 && e->mimeData()->urls().front().isLocalFile()) e->acceptProposedAction();
+    if (e->mimeData()->hasUrls() && e->mimeData()->urls().size() == 1 && e->mimeData()->urls().front().isLocalFile())
+        e->acceptProposedAction();
 }
 
 void MainWindow::dropEvent(QDropEvent* e) {

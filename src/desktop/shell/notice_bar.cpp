@@ -40,7 +40,8 @@ NoticeBar::NoticeBar(QWidget* parent) : QWidget(parent), message_(new Row(this))
 
 void NoticeBar::restyle(Row* row, bool harm) {
     const Theme& c = theme();
-    row->setStyleSheet(QStringLiteral("QFrame#banner { background: %1; border: 0; border-bottom: 1px solid %2; }").arg((harm ? c.harmFill : c.coldFill).name(), (harm ? c.harm : c.cold).name()));
+    row->setStyleSheet(QStringLiteral("QFrame#banner { background: %1; border: 0; border-bottom: 1px solid %2; }")
+                           .arg((harm ? c.harmFill : c.coldFill).name(), (harm ? c.harm : c.cold).name()));
 }
 
 void NoticeBar::say(const QString& sentence, bool harm) {

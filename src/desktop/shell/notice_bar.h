@@ -1,4 +1,5 @@
-// What the window says above its places: one message at a time, and below it offers, which stay until they are answered.
+// What the window says above its places: one message at a time, and below it offers, which stay until they are
+// answered.
 #pragma once
 #include <QFrame>
 #include <QLabel>

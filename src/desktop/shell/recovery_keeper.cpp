@@ -45,10 +45,8 @@ void RecoveryKeeper::run() {
         next_.reset();
         busy_ = true;
         lock.unlock();
-        if (work.plan)
-            emit kept(write(*work.plan, work.path));
-        else
-            remove();
+        if (work.plan) emit kept(write(*work.plan, work.path));
+        else remove();
         lock.lock();
         busy_ = false;
         changed_.notify_all();

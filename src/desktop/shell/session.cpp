@@ -4,8 +4,15 @@
 
 namespace uovo::desktop {
 
-Session::Session(const material::Library& library, QString dataFolder, std::function<long()> now, Cache known, QObject* parent)
-    : QObject(parent), folder_(std::move(dataFolder)), library_(library), coloured_(library), now_(std::move(now)), document_(folder_ + QStringLiteral("/recovery")), answerer_(library, std::move(known)) {
+Session::Session(const material::Library& library, QString dataFolder, std::function<long()> now, Cache known,
+                 QObject* parent)
+    : QObject(parent),
+      folder_(std::move(dataFolder)),
+      library_(library),
+      coloured_(library),
+      now_(std::move(now)),
+      document_(folder_ + QStringLiteral("/recovery")),
+      answerer_(library, std::move(known)) {
     connect(&document_, &Document::planChanged, this, &Session::ask);
     connect(&document_, &Document::refused, this, [this] {  // what would have been made is not there to be looked at
         if (!piece() && !plan().pieces.empty()) select(QString::fromStdString(plan().pieces.front().id));
@@ -23,7 +30,8 @@ void Session::ask() {
     std::map<std::string, std::string> looks;
     for (const auto& c : coloured_.chocolates) looks[c.id] = c.look;
     setChocolateLooks(std::move(looks));
-    problems_ = problems(plan(), library_, false);  // microseconds: fields complain at once; what shapes say comes with the answers
+    problems_ = problems(plan(), library_,
+                         false);  // microseconds: fields complain at once; what shapes say comes with the answers
     if (!piece() && !plan().pieces.empty()) selected_ = QString::fromStdString(plan().pieces.front().id);
     stale_ = true;
     complete_ = false;

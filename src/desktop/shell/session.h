@@ -16,7 +16,8 @@ class Session : public QObject {
 public:
     /// @param now local minutes; injected so that tests and late evenings can choose it
     /// @param known answers of an earlier plan that need not be computed again
-    Session(const material::Library& library, QString dataFolder, std::function<long()> now, Cache known = {}, QObject* parent = nullptr);
+    Session(const material::Library& library, QString dataFolder, std::function<long()> now, Cache known = {},
+            QObject* parent = nullptr);
 
     /// Chocolates and the rest, with the plan's colours beside them. Of the window's thread: others take a copy.
     const material::Library& library() const { return coloured_; }

@@ -5,6 +5,8 @@
 #include <QKeyEvent>
 #include <QPainter>
 #include <QPushButton>
+#include <QScrollArea>
+#include <QVBoxLayout>
 
 #include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
@@ -13,6 +15,22 @@
 namespace uovo::desktop {
 namespace {
 constexpr int kWidth = 460;
+}
+
+QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under) {
+    auto* outer = new QVBoxLayout(in);
+    outer->setContentsMargins(0, 0, 0, under);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    auto* inside = new QWidget;
+    auto* row = new QHBoxLayout(inside);
+    row->setContentsMargins(0, 0, 0, below);
+    row->setSpacing(spacing);
+    scroll->setWidget(inside);
+    outer->addWidget(scroll);
+    return row;
 }
 
 QLabel* wrapped(const QString& text, const char* role) {
@@ -112,7 +130,10 @@ QWidget* workingPage(const Working& w) {
     result->setStyleSheet(QStringLiteral("font-size: 19px; font-weight: 600;"));
     box->addWidget(result);
     heading(QObject::tr("How it is computed"));
-    box->addWidget(wrapped(qstring(w.formula).replace(QStringLiteral(";  "), QStringLiteral("\n")).replace(QStringLiteral(",  "), QStringLiteral("\n")).replace(QStringLiteral(" = "), QStringLiteral("\u00A0=\u00A0"))));
+    box->addWidget(wrapped(qstring(w.formula)
+                               .replace(QStringLiteral(";  "), QStringLiteral("\n"))
+                               .replace(QStringLiteral(",  "), QStringLiteral("\n"))
+                               .replace(QStringLiteral(" = "), QStringLiteral("\u00A0=\u00A0"))));
     if (!w.inputs.empty()) heading(QObject::tr("What was put in"));
     for (const auto& in : w.inputs) {
         auto* row = new QHBoxLayout;

@@ -36,6 +36,9 @@ QWidget* workingPage(const Working& working);
 void retire(QWidget* widget);
 /// Takes everything out of a layout but its last `keep` items; widgets go when the events that are under way are done.
 void emptyLayout(QLayout* layout, int keep = 0);
+/// A row in a widget that has no layout yet; it scrolls sideways when more stands in it than fits.
+/// @param below px under its things @param under px under it
+class QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under);
 /// A label that wraps. @param role "", "quiet", "small" or "harm"
 QLabel* wrapped(const QString& text, const char* role = "");
 

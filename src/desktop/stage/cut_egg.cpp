@@ -59,7 +59,10 @@ QImage paintCutEgg(const report::SectionCurves& curves, bool chocolateOutside, c
                 raster.setSurface(surface);
             }
             for (size_t j = 0; j + 1 < shell.points.size(); ++j) {
-                const auto at = [&](size_t n, double angle) { return corner(shell.points[n].x(), shell.points[n].y(), shell.normals[n].x(), shell.normals[n].y(), angle); };
+                const auto at = [&](size_t n, double angle) {
+                    return corner(shell.points[n].x(), shell.points[n].y(), shell.normals[n].x(), shell.normals[n].y(),
+                                  angle);
+                };
                 const Corner p = at(j, a), q = at(j + 1, a), r = at(j + 1, b), s = at(j, b);
                 raster.triangle(p, q, r);
                 raster.triangle(p, r, s);
@@ -75,7 +78,8 @@ QImage paintCutEgg(const report::SectionCurves& curves, bool chocolateOutside, c
         s.shade = shade;
         return s;
     };
-    const Surface outside = surface(view.chocolate, 0.62f, 0.0f), inside = surface(view.chocolate, 0.30f, 0.35f), rim = surface(view.chocolate.lighter(112), 0.45f, 0.0f);
+    const Surface outside = surface(view.chocolate, 0.62f, 0.0f), inside = surface(view.chocolate, 0.30f, 0.35f),
+                  rim = surface(view.chocolate.lighter(112), 0.45f, 0.0f);
     revolve(shellOf(outer, 1, rows), outside);
     revolve(shellOf(inner, -1, rows), inside);
     Shell edge;

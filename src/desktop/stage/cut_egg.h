@@ -11,11 +11,11 @@ namespace uovo::desktop {
 inline constexpr double kDepthRises = 0.20;
 
 struct CutEggView {
-    QSize size;            ///< of the image, pixels
-    QTransform map;        ///< (r, z) in metres of the frontal plane to pixels; no rotation
+    QSize size;      ///< of the image, pixels
+    QTransform map;  ///< (r, z) in metres of the frontal plane to pixels; no rotation
     QColor chocolate;
-    QColor paper;          ///< the far inside behind the cut is veiled with it, so that the section stands out
-    bool fine = true;      ///< twice the resolution, smoothed; off while dragging
+    QColor paper;      ///< the far inside behind the cut is veiled with it, so that the section stands out
+    bool fine = true;  ///< twice the resolution, smoothed; off while dragging
 };
 
 /// Draws three quarters of the body: outside at the front left, inside at the back, and the rim.

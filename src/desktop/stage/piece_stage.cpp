@@ -22,7 +22,6 @@ constexpr double kTop = 62, kBottom = 44, kSide = 132;  // pixels kept for dimen
 constexpr double kGrip = 16;                            // pixels round a handle that take it
 constexpr double kGhostShare = 0.42;                    // of the dip depth: how much balloon is drawn above it
 
-
 }  // namespace
 
 PieceStage::PieceStage(QWidget* parent) : QWidget(parent) {
@@ -41,16 +40,13 @@ void PieceStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers
     const auto* before = stage();
     const bool repaint = shownChocolate(piece) != shownChocolate(piece_);
     piece_ = piece;
-    if (answers && answers->made && answers->made->meridian)
-        answers_ = std::move(answers);
+    if (answers && answers->made && answers->made->meridian) answers_ = std::move(answers);
     else if (answers && answers_ && answers_->id != answers->id)
         answers_.reset();  // another piece, and nothing to show of it
     units_ = units;
     if (chosen_ == Handle::None && !handles().empty()) chosen_ = handles().front();
-    if (repaint || stage() != before)
-        redraw();
-    else
-        update();
+    if (repaint || stage() != before) redraw();
+    else update();
 }
 
 void PieceStage::redraw() {
@@ -63,8 +59,10 @@ void PieceStage::refine() {
     const MeridianWall* s = stage();
     if (!s || dragging_ != Handle::None) return;
     const double ratio = devicePixelRatioF();
-    const CutEggView view{(QSizeF(size()) * ratio).toSize(), map() * QTransform::fromScale(ratio, ratio), chocolateColour(shownChocolate(piece_)), theme().paper, true};
-    painter_ = std::jthread([this, view, generation = generation_, outside = s->chocolateOutside, curves = report::sectionCurves(s->profile, s->coats.wall, exaggeration_)] {
+    const CutEggView view{(QSizeF(size()) * ratio).toSize(), map() * QTransform::fromScale(ratio, ratio),
+                          chocolateColour(shownChocolate(piece_)), theme().paper, true};
+    painter_ = std::jthread([this, view, generation = generation_, outside = s->chocolateOutside,
+                             curves = report::sectionCurves(s->profile, s->coats.wall, exaggeration_)] {
         QImage image = paintCutEgg(curves, outside, view);
         QMetaObject::invokeMethod(this, [this, image, generation] {
             if (generation != generation_ || image.size() != (QSizeF(size()) * devicePixelRatioF()).toSize()) return;
@@ -88,10 +86,8 @@ void PieceStage::setExaggeration(double times) {
 std::vector<PieceStage::Handle> PieceStage::handles() const {
     std::vector<Handle> out;
     if (!stage()) return out;
-    if (piece_.overBalloon())
-        out = {Handle::Dip, Handle::Girth};
-    else
-        out = {Handle::Dip, Handle::TopDiameter, Handle::BaseDiameter};
+    if (piece_.overBalloon()) out = {Handle::Dip, Handle::Girth};
+    else out = {Handle::Dip, Handle::TopDiameter, Handle::BaseDiameter};
     if (piece_.fill() && !std::isnan(answers_->fillLevel)) out.push_back(Handle::Fill);
     return out;
 }
@@ -102,11 +98,10 @@ QTransform PieceStage::map() const {
     if (!s) return {};
     const double radius = std::max(*std::max_element(s->profile.r.begin(), s->profile.r.end()), s->rimRadius) * 1.04;
     double tall = s->height;
-    if (piece_.overBalloon())
-        tall += std::min(figure("length") - figure("dip"), kGhostShare * figure("dip"));
-    else
-        tall += radius * kDepthRises;
-    const double scale = std::max(50.0, std::min((width() - 2 * kSide) / (2 * radius), (height() - kTop - kBottom) / tall));
+    if (piece_.overBalloon()) tall += std::min(figure("length") - figure("dip"), kGhostShare * figure("dip"));
+    else tall += radius * kDepthRises;
+    const double scale =
+        std::max(50.0, std::min((width() - 2 * kSide) / (2 * radius), (height() - kTop - kBottom) / tall));
     const double bottom = height() - kBottom - std::max(0.0, (height() - kTop - kBottom - tall * scale) / 2);
     QTransform m;
     m.translate(width() / 2.0, bottom);
@@ -120,13 +115,15 @@ QPointF PieceStage::handleAt(Handle handle) const {
     const QTransform m = map();
     const auto& p = s->profile;
     switch (handle) {
-        case Handle::Dip: return m.map(QPointF(p.faceR.back(), p.faceZ.back()));
+        case Handle::Dip:
+            return m.map(QPointF(p.faceR.back(), p.faceZ.back()));
         case Handle::Girth: {
             const size_t widest = static_cast<size_t>(std::max_element(p.r.begin(), p.r.end()) - p.r.begin());
             const size_t at = std::min(widest, p.size() * 3 / 4);  // keep it apart from the rim's handle
             return m.map(QPointF(p.r[at] + p.normalR[at] * s->coats.wall[at] * exaggeration_, p.z[at]));
         }
-        case Handle::Fill: return m.map(QPointF(0, answers_->fillLevel));
+        case Handle::Fill:
+            return m.map(QPointF(0, answers_->fillLevel));
         case Handle::TopDiameter: {
             const size_t at = p.size() * 4 / 5;
             return m.map(QPointF(p.r[at], p.z[at]));
@@ -134,7 +131,8 @@ QPointF PieceStage::handleAt(Handle handle) const {
         case Handle::BaseDiameter: {
             return m.map(QPointF(figure("baseDiameter") / 2, 0));
         }
-        case Handle::None: break;
+        case Handle::None:
+            break;
     }
     return {};
 }
@@ -154,25 +152,35 @@ double PieceStage::valueAt(Handle handle, const QPointF& at) const {
             const double factor = std::clamp(q.x() / std::max(1e-3, now), 0.5, 2.0);
             return std::clamp(std::round(figure("girth") * factor / 0.005) * 0.005, 0.1, 1.5);
         }
-        case Handle::Fill: return volumeAtLevel(*answers_->made, std::clamp(q.y(), 0.0, s->profile.faceZ.back()));
+        case Handle::Fill:
+            return volumeAtLevel(*answers_->made, std::clamp(q.y(), 0.0, s->profile.faceZ.back()));
         case Handle::TopDiameter: {
             const double now = map().inverted().map(handleAt(handle)).x();
-            return snapped(std::clamp(figure("topDiameter") * q.x() / std::max(1e-3, now), figure("baseDiameter"), 0.3));
+            return snapped(
+                std::clamp(figure("topDiameter") * q.x() / std::max(1e-3, now), figure("baseDiameter"), 0.3));
         }
-        case Handle::BaseDiameter: return snapped(std::clamp(2 * q.x(), 0.02, figure("topDiameter")));
-        case Handle::None: break;
+        case Handle::BaseDiameter:
+            return snapped(std::clamp(2 * q.x(), 0.02, figure("topDiameter")));
+        case Handle::None:
+            break;
     }
     return 0;
 }
 
 QString PieceStage::handleName(Handle handle) const {
     switch (handle) {
-        case Handle::Dip: return piece_.overBalloon() ? tr("dip depth") : tr("fill line");
-        case Handle::Girth: return tr("girth");
-        case Handle::Fill: return tr("filling");
-        case Handle::TopDiameter: return tr("top");
-        case Handle::BaseDiameter: return tr("base");
-        case Handle::None: break;
+        case Handle::Dip:
+            return piece_.overBalloon() ? tr("dip depth") : tr("fill line");
+        case Handle::Girth:
+            return tr("girth");
+        case Handle::Fill:
+            return tr("filling");
+        case Handle::TopDiameter:
+            return tr("top");
+        case Handle::BaseDiameter:
+            return tr("base");
+        case Handle::None:
+            break;
     }
     return {};
 }
@@ -277,18 +285,21 @@ void PieceStage::paintDimensions(QPainter& p, const QTransform& m) {
         p.drawText(box, Qt::AlignCenter, words);
         labels_.push_back({box, place});
     };
-    const double wide = *std::max_element(profile.r.begin(), profile.r.end()), outer = wide + (s->chocolateOutside ? s->wall.mean : 0);
+    const double wide = *std::max_element(profile.r.begin(), profile.r.end()),
+                 outer = wide + (s->chocolateOutside ? s->wall.mean : 0);
     const double y = std::max(24.0, m.map(QPointF(0, profile.faceZ.back())).y() - (piece_.overBalloon() ? 64 : 44));
     const QPointF a = m.map(QPointF(-outer, 0)), b = m.map(QPointF(outer, 0));
     p.setPen(line);
     p.drawLine(QPointF(a.x(), y), QPointF(b.x(), y));
     for (const double x : {a.x(), b.x()}) p.drawLine(QPointF(x, y - 5), QPointF(x, y + 5));
-    tag(QPointF((a.x() * 2 + b.x()) / 3, y), qstring(format(2 * outer, Dimension::Length, units_)), piece_.overBalloon() ? QStringLiteral("former/girth") : QStringLiteral("former/topDiameter"));
+    tag(QPointF((a.x() * 2 + b.x()) / 3, y), qstring(format(2 * outer, Dimension::Length, units_)),
+        piece_.overBalloon() ? QStringLiteral("former/girth") : QStringLiteral("former/topDiameter"));
     const double x = a.x() - 44, top = m.map(QPointF(0, profile.faceZ.back())).y(), bottom = m.map(QPointF(0, 0)).y();
     p.setPen(line);
     p.drawLine(QPointF(x, top), QPointF(x, bottom));
     for (const double at : {top, bottom}) p.drawLine(QPointF(x - 5, at), QPointF(x + 5, at));
-    tag(QPointF(x, (top + bottom) / 2), qstring(format(s->height, Dimension::Length, units_)), piece_.overBalloon() ? QStringLiteral("former/dip") : QStringLiteral("former/fillLine"));
+    tag(QPointF(x, (top + bottom) / 2), qstring(format(s->height, Dimension::Length, units_)),
+        piece_.overBalloon() ? QStringLiteral("former/dip") : QStringLiteral("former/fillLine"));
 }
 
 void PieceStage::paintCallouts(QPainter& p, const QTransform& m, const report::SectionCurves& curves) {
@@ -301,11 +312,16 @@ void PieceStage::paintCallouts(QPainter& p, const QTransform& m, const report::S
         double y;
     };
     const size_t n = wall.size();
-    std::vector<Call> calls{{n - 3, tr("rim"), 0}, {n / 2, QString(), 0}, {1, s->chocolateOutside ? tr("foot") : tr("floor"), 0}};
-    if (s->wall.thinnestAt + 8 < n - 3 && s->wall.thinnestAt > 6) calls.push_back({s->wall.thinnestAt, tr("thinnest"), 0});
-    if (s->wall.thickestAt > 6 && s->wall.thickestAt + 8 < n && std::abs(double(s->wall.thickestAt) - double(n) / 2) > 8) calls.push_back({s->wall.thickestAt, tr("thickest"), 0});
+    std::vector<Call> calls{
+        {n - 3, tr("rim"), 0}, {n / 2, QString(), 0}, {1, s->chocolateOutside ? tr("foot") : tr("floor"), 0}};
+    if (s->wall.thinnestAt + 8 < n - 3 && s->wall.thinnestAt > 6)
+        calls.push_back({s->wall.thinnestAt, tr("thinnest"), 0});
+    if (s->wall.thickestAt > 6 && s->wall.thickestAt + 8 < n &&
+        std::abs(double(s->wall.thickestAt) - double(n) / 2) > 8)
+        calls.push_back({s->wall.thickestAt, tr("thickest"), 0});
     const auto middle = [&](size_t cell) { return (curves.former[cell + 1] + curves.surface[cell + 1]) / 2; };
-    std::sort(calls.begin(), calls.end(), [&](const Call& a, const Call& b) { return middle(a.cell).y() > middle(b.cell).y(); });
+    std::sort(calls.begin(), calls.end(),
+              [&](const Call& a, const Call& b) { return middle(a.cell).y() > middle(b.cell).y(); });
     double last = -1e9;
     const double lowest = height() - 14;
     for (auto& c : calls) {  // labels never collide: each at least a line below the one above
@@ -331,7 +347,8 @@ void PieceStage::paintCallouts(QPainter& p, const QTransform& m, const report::S
         const double after = right + 6 + QFontMetricsF(p.font()).horizontalAdvance(number) + 6;
         p.setFont(report::font(14));
         p.setPen(thin ? theme().harm : theme().quiet);
-        p.drawText(QPointF(after, c.y + 5), thin ? (c.word.isEmpty() ? tr("thin") : tr("%1, thin").arg(c.word)) : c.word);
+        p.drawText(QPointF(after, c.y + 5),
+                   thin ? (c.word.isEmpty() ? tr("thin") : tr("%1, thin").arg(c.word)) : c.word);
     }
 }
 
@@ -342,7 +359,8 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     if (!s) {
         p.setFont(report::font(17));
         p.setPen(theme().quiet);
-        const QString words = answers_ || piece_.coats().empty() ? tr("There is no shape to show yet.") : tr("Computing the wall …");
+        const QString words =
+            answers_ || piece_.coats().empty() ? tr("There is no shape to show yet.") : tr("Computing the wall …");
         p.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap, words);
         return;
     }
@@ -367,7 +385,9 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     const double ratio = p.device()->devicePixelRatioF();
     if (body_.isNull()) {  // a plain picture at once, the fine one from another thread when the hand rests
         const QTransform scaled = m * QTransform::fromScale(ratio, ratio);
-        body_ = paintCutEgg(curves, s->chocolateOutside, {(QSizeF(size()) * ratio).toSize(), scaled, chocolateColour(shownChocolate(piece_)), theme().paper, !interactive});
+        body_ = paintCutEgg(curves, s->chocolateOutside,
+                            {(QSizeF(size()) * ratio).toSize(), scaled, chocolateColour(shownChocolate(piece_)),
+                             theme().paper, !interactive});
         if (interactive) refine_.start();
     }
     p.drawImage(rect(), body_);
@@ -379,20 +399,23 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     fade.setColorAt(1, none);
     p.fillRect(QRectF(0, 0, width(), 34), fade);
     paintFilling(p, m, curves);
-    const double thin = std::min(s->wall.thinnest, 0.6 * s->wall.mean), thick = std::max(1.7 * s->wall.mean, thin + 1e-4);
+    const double thin = std::min(s->wall.thinnest, 0.6 * s->wall.mean),
+                 thick = std::max(1.7 * s->wall.mean, thin + 1e-4);
     report::paintWall(p, curves, s->coats.wall, thin, thick, m);
     paintLayers(p, m, curves);
     // too thin: hatched
     for (size_t i = 0; i < s->coats.wall.size(); ++i)
         if (s->coats.wall[i] < piece_.wantedWall.value - 1e-9) {
-            QPolygonF q{m.map(curves.former[i + 1]), m.map(curves.former[std::min(i + 2, curves.former.size() - 1)]), m.map(curves.surface[std::min(i + 2, curves.surface.size() - 1)]),
+            QPolygonF q{m.map(curves.former[i + 1]), m.map(curves.former[std::min(i + 2, curves.former.size() - 1)]),
+                        m.map(curves.surface[std::min(i + 2, curves.surface.size() - 1)]),
                         m.map(curves.surface[i + 1])};
             p.setPen(Qt::NoPen);
             p.setBrush(QBrush(theme().harm, Qt::BDiagPattern));
             p.drawPolygon(q);
         }
     QPainterPath outline;
-    for (size_t i = 0; i < curves.former.size(); ++i) i ? outline.lineTo(m.map(curves.former[i])) : outline.moveTo(m.map(curves.former[i]));
+    for (size_t i = 0; i < curves.former.size(); ++i)
+        i ? outline.lineTo(m.map(curves.former[i])) : outline.moveTo(m.map(curves.former[i]));
     for (size_t i = curves.surface.size(); i-- > 0;) outline.lineTo(m.map(curves.surface[i]));
     p.setBrush(Qt::NoBrush);
     p.setPen(QPen(theme().chocEdge, 1));
@@ -404,7 +427,8 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     paintDimensions(p, m);
     paintCallouts(p, m, curves);
     // legend of the wall map
-    report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), qstring(format(thin, Dimension::Length, units_)), qstring(format(thick, Dimension::Length, units_)), theme().balloon, theme().quiet);
+    report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), qstring(format(thin, Dimension::Length, units_)),
+                            qstring(format(thick, Dimension::Length, units_)), theme().balloon, theme().quiet);
     if (!interactive) return;
 
     for (const Handle h : handles()) {
@@ -463,7 +487,8 @@ void PieceStage::paintEvent(QPaintEvent*) {
 }
 
 QImage PieceStage::picture(const QSize& at, double ratio) {
-    QImage image(QSize(static_cast<int>(at.width() * ratio), static_cast<int>(at.height() * ratio)), QImage::Format_ARGB32_Premultiplied);
+    QImage image(QSize(static_cast<int>(at.width() * ratio), static_cast<int>(at.height() * ratio)),
+                 QImage::Format_ARGB32_Premultiplied);
     image.setDevicePixelRatio(ratio);
     image.fill(theme().paper);
     body_ = {};
@@ -501,7 +526,8 @@ void PieceStage::mouseMoveEvent(QMouseEvent* e) {
         emit handleMoved(dragging_, valueAt(dragging_, e->position() + grab_), false);
     } else {
         const Handle h = handleUnder(e->position());
-        const bool label = std::any_of(labels_.begin(), labels_.end(), [&](const Label& l) { return l.box.contains(e->position()); });
+        const bool label =
+            std::any_of(labels_.begin(), labels_.end(), [&](const Label& l) { return l.box.contains(e->position()); });
         setCursor(h == Handle::None ? (label ? Qt::PointingHandCursor : Qt::ArrowCursor)
                                     : (h == Handle::Dip || h == Handle::Fill ? Qt::SizeVerCursor : Qt::SizeHorCursor));
     }

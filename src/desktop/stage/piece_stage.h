@@ -80,7 +80,7 @@ private:
     QTransform dragMap_;
     QPointF cursor_{-1, -1};
     QImage body_;
-    int generation_ = 0;    ///< counts redraws, so that a fine picture of an older state is not shown
+    int generation_ = 0;  ///< counts redraws, so that a fine picture of an older state is not shown
     QTimer refine_;
     std::jthread painter_;  ///< paints the fine picture; joined before the members it needs are gone
     std::vector<Label> labels_;

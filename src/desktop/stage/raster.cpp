@@ -11,8 +11,8 @@
 namespace uovo::desktop {
 namespace {
 
-const QVector3D kKey = QVector3D(-0.50f, 0.62f, 0.60f).normalized();    // window light from the upper left
-const QVector3D kFill = QVector3D(0.85f, 0.20f, 0.45f).normalized();   // the room from the right
+const QVector3D kKey = QVector3D(-0.50f, 0.62f, 0.60f).normalized();  // window light from the upper left
+const QVector3D kFill = QVector3D(0.85f, 0.20f, 0.45f).normalized();  // the room from the right
 const QVector3D kEye = QVector3D(0, 0.22f, 0.975f).normalized();
 
 /// 1 between low and high, falling off softly outside.
@@ -38,48 +38,60 @@ struct Light {
 
 /// Light of one normal. @param gloss, shade as in Surface
 Light lightOf(const QVector3D& n, float gloss, float shade) {
-    const float key = std::max(0.f, QVector3D::dotProduct(n, kKey)), fill = std::max(0.f, QVector3D::dotProduct(n, kFill));
+    const float key = std::max(0.f, QVector3D::dotProduct(n, kKey)),
+                fill = std::max(0.f, QVector3D::dotProduct(n, kFill));
     const float diffuse = (0.40f + 0.85f * key + 0.22f * fill) * (1 - 0.45f * shade);
     // Sheen: a tight highlight of the window and a broad one of the room, both stronger at grazing angles.
     const float keyGlint = std::max(0.f, QVector3D::dotProduct(n, (kKey + kEye).normalized()));
     const float fillGlint = std::max(0.f, QVector3D::dotProduct(n, (kFill + kEye).normalized()));
     const float facing = std::max(0.f, QVector3D::dotProduct(n, kEye));
     const float fresnel = 0.25f + 0.75f * power(1 - facing, 4);
-    const float sheen = gloss * (0.62f * power(keyGlint, 48) + 0.16f * power(keyGlint, 8) + 0.10f * power(fillGlint, 16) + 0.14f * fresnel) * (1 - 0.6f * shade);
+    const float sheen =
+        gloss *
+        (0.62f * power(keyGlint, 48) + 0.16f * power(keyGlint, 8) + 0.10f * power(fillGlint, 16) + 0.14f * fresnel) *
+        (1 - 0.6f * shade);
     // The window itself, mirrored in the glaze: a tall soft rectangle at the upper left.
     const QVector3D mirror = 2 * QVector3D::dotProduct(n, kEye) * n - kEye;
-    const float window = gloss * 0.30f * pane(mirror.x(), -0.84f, -0.60f) * pane(mirror.y(), -0.24f, 0.62f) * (1 - shade);
+    const float window =
+        gloss * 0.30f * pane(mirror.x(), -0.84f, -0.60f) * pane(mirror.y(), -0.24f, 0.62f) * (1 - shade);
     return {diffuse, sheen + window};
 }
 
 }  // namespace
 
-/// lightOf over the half sphere that faces the eye, looked up between its nodes: shading is then a few products a pixel.
+/// lightOf over the half sphere that faces the eye, looked up between its nodes: shading is then a few products a
+/// pixel.
 class LightTable {
 public:
     LightTable(float gloss, float shade) : nodes_(kSize * kSize) {
         for (int j = 0; j < kSize; ++j)
             for (int i = 0; i < kSize; ++i) {
-                float u = (2.f * static_cast<float>(i) / (kSize - 1) - 1) * kReach, v = (2.f * static_cast<float>(j) / (kSize - 1) - 1) * kReach;
+                float u = (2.f * static_cast<float>(i) / (kSize - 1) - 1) * kReach,
+                      v = (2.f * static_cast<float>(j) / (kSize - 1) - 1) * kReach;
                 const float r = std::sqrt(u * u + v * v);
                 if (r > 1) {  // beyond the edge the edge's light goes on, for the nodes between
                     u /= r;
                     v /= r;
                 }
                 const float w = std::sqrt(std::max(0.f, 1 - u * u - v * v));
-                nodes_[static_cast<size_t>(j * kSize + i)] = lightOf(QVector3D(1, 0, 0) * u + kUp * v + kEye * w, gloss, shade);
+                nodes_[static_cast<size_t>(j * kSize + i)] =
+                    lightOf(QVector3D(1, 0, 0) * u + kUp * v + kEye * w, gloss, shade);
             }
     }
     Light at(const QVector3D& normal) const {
         float u = normal.x(), v = normal.y() * kUp.y() + normal.z() * kUp.z();
         const float w = normal.y() * kEye.y() + normal.z() * kEye.z();
-        const float length = std::sqrt(u * u + v * v + w * w) * (w < 0 ? -1.f : 1.f);  // the side that faces the eye is seen
+        const float length =
+            std::sqrt(u * u + v * v + w * w) * (w < 0 ? -1.f : 1.f);  // the side that faces the eye is seen
         const float k = (kSize - 1) / (2 * kReach) / (length == 0 ? 1 : length);
         const float x = u * k + (kSize - 1) / 2.f, y = v * k + (kSize - 1) / 2.f;
         const int i = std::clamp(static_cast<int>(x), 0, kSize - 2), j = std::clamp(static_cast<int>(y), 0, kSize - 2);
         const float fx = x - static_cast<float>(i), fy = y - static_cast<float>(j);
         const Light* n = nodes_.data() + j * kSize + i;
-        const auto mix = [&](float Light::*m) { return (n[0].*m * (1 - fx) + n[1].*m * fx) * (1 - fy) + (n[kSize].*m * (1 - fx) + n[kSize + 1].*m * fx) * fy; };
+        const auto mix = [&](float Light::*m) {
+            return (n[0].*m * (1 - fx) + n[1].*m * fx) * (1 - fy) +
+                   (n[kSize].*m * (1 - fx) + n[kSize + 1].*m * fx) * fy;
+        };
         return {mix(&Light::diffuse), mix(&Light::sheen)};
     }
     /// Tables are few and kept; may be asked for from any thread.
@@ -102,7 +114,8 @@ private:
 Raster::Raster(int width, int height)
     : width_(std::max(1, width)),
       height_(std::max(1, height)),
-      pixels_(static_cast<size_t>(width_) * static_cast<size_t>(height_), {std::numeric_limits<float>::infinity(), 0, 0, -1}) {}
+      pixels_(static_cast<size_t>(width_) * static_cast<size_t>(height_),
+              {std::numeric_limits<float>::infinity(), 0, 0, -1}) {}
 
 void Raster::setSurface(const Surface& surface) {
     surfaces_.push_back(surface);
@@ -137,8 +150,9 @@ QImage Raster::shaded() const {
                 }
                 const Seen& t = seen_[static_cast<size_t>(p.triangle)];
                 const float c = 1 - p.a - p.b;
-                line[x] = shade(t.normal[0] * p.a + t.normal[1] * p.b + t.normal[2] * c, surfaces_[static_cast<size_t>(t.surface)], t.wall[0] * p.a + t.wall[1] * p.b + t.wall[2] * c,
-                                *tables[static_cast<size_t>(t.surface)]);
+                line[x] = shade(
+                    t.normal[0] * p.a + t.normal[1] * p.b + t.normal[2] * c, surfaces_[static_cast<size_t>(t.surface)],
+                    t.wall[0] * p.a + t.wall[1] * p.b + t.wall[2] * c, *tables[static_cast<size_t>(t.surface)]);
                 const float hatched = t.hatch[0] * p.a + t.hatch[1] * p.b + t.hatch[2] * c;
                 if (hatched > 0.5f) {
                     const int at = (x + y) % hatch_;
@@ -164,16 +178,20 @@ static float shoulder(float lit) {
 
 QRgb Raster::shade(const QVector3D& normal, const Surface& s, float wall, const LightTable& table) {
     const Light light = table.at(normal);
-    const QRgb mapped = s.map ? (*s.map)[static_cast<size_t>(std::clamp(wall, 0.f, 1.f) * static_cast<float>(s.map->size() - 1))] : s.rgb;
+    const QRgb mapped =
+        s.map ? (*s.map)[static_cast<size_t>(std::clamp(wall, 0.f, 1.f) * static_cast<float>(s.map->size() - 1))]
+              : s.rgb;
     const auto channel = [&](int base, int veil, float tint) {
         const float lit = shoulder(static_cast<float>(base) * light.diffuse + 255 * light.sheen * tint);
         return static_cast<int>(lit + (static_cast<float>(veil) - lit) * s.veiled + 0.5f);
     };
-    return qRgb(channel(qRed(mapped), qRed(s.veilRgb), 1.0f), channel(qGreen(mapped), qGreen(s.veilRgb), 0.93f), channel(qBlue(mapped), qBlue(s.veilRgb), 0.84f));
+    return qRgb(channel(qRed(mapped), qRed(s.veilRgb), 1.0f), channel(qGreen(mapped), qGreen(s.veilRgb), 0.93f),
+                channel(qBlue(mapped), qBlue(s.veilRgb), 0.84f));
 }
 
 void Raster::triangle(const Corner& a, const Corner& b, const Corner& c) {
-    const float abx = b.at.x() - a.at.x(), aby = b.at.y() - a.at.y(), acx = c.at.x() - a.at.x(), acy = c.at.y() - a.at.y();
+    const float abx = b.at.x() - a.at.x(), aby = b.at.y() - a.at.y(), acx = c.at.x() - a.at.x(),
+                acy = c.at.y() - a.at.y();
     const float area = abx * acy - aby * acx;
     if (std::abs(area) < 1e-6f) return;
     // y grows downwards: a triangle that is counter-clockwise to the eye has a negative area here
@@ -206,7 +224,10 @@ void Raster::triangle(const Corner& a, const Corner& b, const Corner& c) {
         }
     }
     if (!visible) return;
-    Seen t{{a.normal, b.normal, c.normal}, {a.wall, b.wall, c.wall}, {a.hatch, b.hatch, c.hatch}, static_cast<int>(surfaces_.size()) - 1};
+    Seen t{{a.normal, b.normal, c.normal},
+           {a.wall, b.wall, c.wall},
+           {a.hatch, b.hatch, c.hatch},
+           static_cast<int>(surfaces_.size()) - 1};
     if (farSide) t = {{cutNormal_, cutNormal_, cutNormal_}, {0, 0, 0}, {0, 0, 0}, cutFace_};
     seen_.push_back(t);
 }

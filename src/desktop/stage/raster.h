@@ -18,11 +18,11 @@ struct Corner {
 /// How chocolate answers light.
 struct Surface {
     QColor base;
-    float gloss = 0.5f;   ///< strength of the sheen
-    float shade = 0.0f;   ///< 0 outside, up to 1: darker, for the inside of a bowl
-    QColor veil;          ///< mixed in by `veiled`
+    float gloss = 0.5f;  ///< strength of the sheen
+    float shade = 0.0f;  ///< 0 outside, up to 1: darker, for the inside of a bowl
+    QColor veil;         ///< mixed in by `veiled`
     float veiled = 0.0f;
-    QRgb rgb = 0, veilRgb = 0;  ///< of `base` and `veil`, set by the raster
+    QRgb rgb = 0, veilRgb = 0;               ///< of `base` and `veil`, set by the raster
     const std::vector<QRgb>* map = nullptr;  ///< colours from thin to thick instead of `base`; not owned
 };
 
@@ -34,8 +34,8 @@ public:
     Raster(int width, int height);
     /// Later triangles belong to this surface.
     void setSurface(const Surface& surface);
-    /// Of closed bodies cut by the section plane the far side shows through the cut: it is painted as the cut face, flat,
-    /// with this normal and colour.
+    /// Of closed bodies cut by the section plane the far side shows through the cut: it is painted as the cut face,
+    /// flat, with this normal and colour.
     void setCutFace(const QVector3D& normal, const QColor& colour);
     void triangle(const Corner& a, const Corner& b, const Corner& c);
     /// Bodies are closed and uncut: their far sides need not be drawn.

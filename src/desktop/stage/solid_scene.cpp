@@ -2,8 +2,8 @@
 
 #include <QTextStream>
 #include <algorithm>
-#include <map>
 #include <cmath>
+#include <map>
 #include <numeric>
 #include <unordered_set>
 
@@ -66,7 +66,8 @@ QSizeF appearance(const SolidScene& s, double apart) {
         double x0 = 1e9, x1 = -1e9, y0 = 1e9, y1 = -1e9;
         for (const auto& b : s.bodies)
             for (const auto& p : b.mesh.points) {
-                const double px = p.x + b.apart.x() * apart, py = p.y + b.apart.y() * apart, pz = p.z + b.apart.z() * apart;
+                const double px = p.x + b.apart.x() * apart, py = p.y + b.apart.y() * apart,
+                             pz = p.z + b.apart.z() * apart;
                 const double x = cy * px - sy * py, y = (sy * px + cy * py) * sp + pz * cp;
                 x0 = std::min(x0, x);
                 x1 = std::max(x1, x);
@@ -89,8 +90,10 @@ void measure(SolidScene& s) {
             first = false;
             continue;
         }
-        s.box.low = {std::min(s.box.low.x, box.low.x), std::min(s.box.low.y, box.low.y), std::min(s.box.low.z, box.low.z)};
-        s.box.high = {std::max(s.box.high.x, box.high.x), std::max(s.box.high.y, box.high.y), std::max(s.box.high.z, box.high.z)};
+        s.box.low = {std::min(s.box.low.x, box.low.x), std::min(s.box.low.y, box.low.y),
+                     std::min(s.box.low.z, box.low.z)};
+        s.box.high = {std::max(s.box.high.x, box.high.x), std::max(s.box.high.y, box.high.y),
+                      std::max(s.box.high.z, box.high.z)};
     }
 }
 
@@ -119,9 +122,12 @@ struct Section {
 form::Mesh henEgg(const form::Box& box) {
     const double a = 0.0285, R = 0.0208, e = 0.13;
     form::Stretch arc{[=](double u) {
-        const double t = M_PI * u, s = std::sin(t), c = std::cos(t);
-        return form::CurvePoint{R * s * (1 + e * c), a - a * c, M_PI * R * (c + e * (c * c - s * s)), M_PI * a * s, 0, 0};
-    }, form::Mark::Wall, {}};
+                          const double t = M_PI * u, s = std::sin(t), c = std::cos(t);
+                          return form::CurvePoint{R * s * (1 + e * c), a - a * c, M_PI * R * (c + e * (c * c - s * s)),
+                                                  M_PI * a * s,        0,         0};
+                      },
+                      form::Mark::Wall,
+                      {}};
     form::LatheOptions o;
     o.edge = o.along = 0.003;
     form::Pose pose;
@@ -131,7 +137,8 @@ form::Mesh henEgg(const form::Box& box) {
 
 }  // namespace
 
-SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thickness, const std::vector<form::Vec3>& moved, const std::vector<float>& value, const QColor& colour) {
+SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thickness, const std::vector<form::Vec3>& moved,
+                   const std::vector<float>& value, const QColor& colour) {
     const size_t n = middle.points.size();
     std::vector<form::Vec3> normal(n), at = middle.points;
     for (size_t i = 0; i < n && i < moved.size(); ++i) at[i] += moved[i];
@@ -177,10 +184,12 @@ std::string shownChocolate(const Piece& piece) {
 }
 
 size_t SolidScene::triangles() const {
-    return std::accumulate(bodies.begin(), bodies.end(), size_t{0}, [](size_t n, const SolidBody& b) { return n + b.mesh.triangles.size(); });
+    return std::accumulate(bodies.begin(), bodies.end(), size_t{0},
+                           [](size_t n, const SolidBody& b) { return n + b.mesh.triangles.size(); });
 }
 
-SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor& colour, const std::vector<int>& marked) {
+SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor& colour,
+                 const std::vector<int>& marked) {
     std::vector<double> wall;
     form::Mesh mesh = shape.solid(&wall);
     std::vector<char> hatch;
@@ -223,7 +232,11 @@ SolidScene assembled(const form::Assembly& assembly, const CoatedWall* wall, con
     for (size_t k = 0; k < assembly.items.size(); ++k) {
         const auto& item = assembly.items[k];
         const bool covered = wall && wall->covers(k);
-        SolidBody b = bodyOf(item.shape, item.pose, !item.edible ? QColor(0xEF, 0xE6, 0xD2) : covered ? coated : rest, covered ? markedOf(wall->blemishes, k) : std::vector<int>{});
+        SolidBody b = bodyOf(item.shape, item.pose,
+                             !item.edible ? QColor(0xEF, 0xE6, 0xD2)
+                             : covered    ? coated
+                                          : rest,
+                             covered ? markedOf(wall->blemishes, k) : std::vector<int>{});
         b.apart = toQt(item.apart);
         b.name = QString::fromStdString(item.name);
         s.bodies.push_back(std::move(b));
@@ -234,7 +247,9 @@ SolidScene assembled(const form::Assembly& assembly, const CoatedWall* wall, con
 
 }  // namespace
 
-SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) { return assembled(assembly, nullptr, colour, colour); }
+SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) {
+    return assembled(assembly, nullptr, colour, colour);
+}
 
 SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
     SolidScene s;
@@ -245,7 +260,8 @@ SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
         if (made->meridian && s.bodies.size() == 1) s.bodies.front().name = QString::fromStdString(piece.name);
     } else if (made) {  // smoother than its triangles
         std::vector<double> wall;
-        SolidBody b = meshBody(form::wallOfRevolution(made->meridian->profile, made->meridian->coats.wall, 72, 34, &wall), chocolate);
+        SolidBody b = meshBody(
+            form::wallOfRevolution(made->meridian->profile, made->meridian->coats.wall, 72, 34, &wall), chocolate);
         b.wall.assign(wall.begin(), wall.end());
         b.name = QString::fromStdString(piece.name);
         s.bodies.push_back(std::move(b));
@@ -275,7 +291,8 @@ Projection::Projection(const SolidScene& scene, const SolidView& v, const QSizeF
     middle_ = (box.low + box.high) * 0.5;
     // One scale for every side, so that nothing breathes while it is turned.
     const QSizeF fit = scene.fit + (scene.fitApart - scene.fit) * v.apart;
-    scale_ = v.zoom * std::min(0.58 * size.width() / std::max(1e-4, fit.width()), 0.69 * size.height() / std::max(1e-4, fit.height()));
+    scale_ = v.zoom * std::min(0.58 * size.width() / std::max(1e-4, fit.width()),
+                               0.69 * size.height() / std::max(1e-4, fit.height()));
     centre_ = QPointF(size.width() / 2 + v.panX * size.height(), size.height() / 2 + v.panY * size.height());
 }
 
@@ -306,7 +323,8 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(i, 0, 63).rgb());
     if (section.cutting) {
         const QVector3D axis(view.cutAxis == 0 ? -1 : 0, view.cutAxis == 1 ? -1 : 0, view.cutAxis == 2 ? -1 : 0);
-        raster.setCutFace(project.turned(axis), scene.bodies.empty() ? QColor(Qt::gray) : cutColour(scene.bodies.front().colour));
+        raster.setCutFace(project.turned(axis),
+                          scene.bodies.empty() ? QColor(Qt::gray) : cutColour(scene.bodies.front().colour));
     }
     std::vector<Corner> corners;
     for (const auto& b : scene.bodies) {
@@ -341,7 +359,8 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     return fine ? image.scaled(size, Qt::IgnoreAspectRatio, Qt::SmoothTransformation) : image;
 }
 
-std::optional<SolidHit> under(const SolidScene& scene, const SolidView& view, const QSizeF& size, const QPointF& point) {
+std::optional<SolidHit> under(const SolidScene& scene, const SolidView& view, const QSizeF& size,
+                              const QPointF& point) {
     const Projection project(scene, view, size);
     const Section section(scene, view);
     std::optional<SolidHit> best;
@@ -358,13 +377,17 @@ std::optional<SolidHit> under(const SolidScene& scene, const SolidView& view, co
             const double wb = ((point.x() - a.x()) * (c.y() - a.y()) - (point.y() - a.y()) * (c.x() - a.x())) / area;
             const double wc = ((q.x() - a.x()) * (point.y() - a.y()) - (q.y() - a.y()) * (point.x() - a.x())) / area;
             if (wb < 0 || wc < 0 || wb + wc > 1) continue;
-            const form::Vec3 &A = b.mesh.points[size_t(t[0])], &B = b.mesh.points[size_t(t[1])], &C = b.mesh.points[size_t(t[2])];
+            const form::Vec3 &A = b.mesh.points[size_t(t[0])], &B = b.mesh.points[size_t(t[1])],
+                             &C = b.mesh.points[size_t(t[2])];
             const form::Vec3 at = A + (B - A) * wb + (C - A) * wc;
             if (section.keep(at + move) < 0) continue;
             const double depth = project.depth(at + move);
             if (depth >= nearest) continue;
             nearest = depth;
-            const double wall = b.wall.empty() ? std::nan("") : (1 - wb - wc) * double(b.wall[size_t(t[0])]) + wb * double(b.wall[size_t(t[1])]) + wc * double(b.wall[size_t(t[2])]);
+            const double wall = b.wall.empty()
+                                    ? std::nan("")
+                                    : (1 - wb - wc) * double(b.wall[size_t(t[0])]) + wb * double(b.wall[size_t(t[1])]) +
+                                          wc * double(b.wall[size_t(t[2])]);
             best = SolidHit{k, at, wall};
         }
     }
@@ -387,13 +410,15 @@ QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& si
             const auto& t = b.mesh.triangles[i];
             std::vector<form::Vec3> kept;  // the triangle, less what the section takes
             for (size_t k = 0; k < 3; ++k) {
-                const form::Vec3 p = b.mesh.points[size_t(t[k])] + move, q = b.mesh.points[size_t(t[(k + 1) % 3])] + move;
+                const form::Vec3 p = b.mesh.points[size_t(t[k])] + move,
+                                 q = b.mesh.points[size_t(t[(k + 1) % 3])] + move;
                 const double from = section.keep(p), to = section.keep(q);
                 if (from >= 0) kept.push_back(p);
                 if ((from >= 0) != (to >= 0)) kept.push_back(p + (q - p) * (from / (from - to)));
             }
             if (kept.size() < 3) continue;
-            const form::Vec3 &q0 = b.mesh.points[size_t(t[0])], &q1 = b.mesh.points[size_t(t[1])], &q2 = b.mesh.points[size_t(t[2])];
+            const form::Vec3 &q0 = b.mesh.points[size_t(t[0])], &q1 = b.mesh.points[size_t(t[1])],
+                             &q2 = b.mesh.points[size_t(t[2])];
             const QVector3D n = project.turned(QVector3D(toQt(form::cross(q1 - q0, q2 - q0) * 1e6)).normalized());
             if (n.z() <= 0 && !section.cutting) continue;
             Facet f;
@@ -403,9 +428,12 @@ QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& si
                 f.shape << project(p);
             }
             QColor colour = b.colour;
-            if (view.map && !b.wall.empty()) colour = report::wallColour((b.wall[size_t(t[0])] + b.wall[size_t(t[1])] + b.wall[size_t(t[2])]) / 3, scene.mapLow, scene.mapHigh);
+            if (view.map && !b.wall.empty())
+                colour = report::wallColour((b.wall[size_t(t[0])] + b.wall[size_t(t[1])] + b.wall[size_t(t[2])]) / 3,
+                                            scene.mapLow, scene.mapHigh);
             // through the cut the inside of the chocolate is seen
-            f.colour = n.z() <= 0 ? cutColour(b.colour) : colour.lighter(int(75 + 75 * std::max(0.f, QVector3D::dotProduct(n, light))));
+            f.colour = n.z() <= 0 ? cutColour(b.colour)
+                                  : colour.lighter(int(75 + 75 * std::max(0.f, QVector3D::dotProduct(n, light))));
             facets.push_back(f);
         }
     }
@@ -414,7 +442,9 @@ QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& si
     QTextStream s(&out);
     s.setRealNumberNotation(QTextStream::FixedNotation);
     s.setRealNumberPrecision(2);
-    s << "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 " << size.width() << ' ' << size.height() << "\">\n<rect width=\"100%\" height=\"100%\" fill=\"" << paper.name() << "\"/>\n<g stroke-width=\"0.6\" stroke-linejoin=\"round\">\n";
+    s << "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 " << size.width() << ' ' << size.height()
+      << "\">\n<rect width=\"100%\" height=\"100%\" fill=\"" << paper.name()
+      << "\"/>\n<g stroke-width=\"0.6\" stroke-linejoin=\"round\">\n";
     for (const auto& f : facets) {
         s << "<path d=\"";
         for (int k = 0; k < f.shape.size(); ++k) s << (k ? 'L' : 'M') << f.shape[k].x() << ' ' << f.shape[k].y();

@@ -15,11 +15,11 @@ inline constexpr double kMapThin = 0.0005, kMapThick = 0.006;  ///< m, ends of t
 
 /// One closed body of a scene.
 struct SolidBody {
-    form::Mesh mesh;                    ///< at its place, m
-    std::vector<QVector3D> normals;     ///< three a triangle: smooth within a face, sharp at creases
-    std::vector<float> wall;            ///< m at each corner, or empty
-    std::vector<char> hatch;            ///< corners that are hatched, or empty
-    QVector3D apart;                    ///< m it moves when the scene is pulled apart
+    form::Mesh mesh;                 ///< at its place, m
+    std::vector<QVector3D> normals;  ///< three a triangle: smooth within a face, sharp at creases
+    std::vector<float> wall;         ///< m at each corner, or empty
+    std::vector<char> hatch;         ///< corners that are hatched, or empty
+    QVector3D apart;                 ///< m it moves when the scene is pulled apart
     QColor colour;
     QString name;
 };
@@ -31,11 +31,11 @@ struct SolidScene {
     double mapLow = kMapThin, mapHigh = kMapThick;  ///< ends of the map: m of wall, or Pa of tension
     bool stress = false;                            ///< `wall` of the bodies holds tension, Pa
     struct Arrow {
-        form::Vec3 at, along;                       ///< m; its length as drawn, towards `at`
+        form::Vec3 at, along;  ///< m; its length as drawn, towards `at`
     };
-    std::vector<Arrow> arrows;                      ///< forces
-    bool arrowsMove = false;                        ///< … which a person may draw longer or shorter
-    std::optional<form::Vec3> weak;                 ///< the place that opens first
+    std::vector<Arrow> arrows;       ///< forces
+    bool arrowsMove = false;         ///< … which a person may draw longer or shorter
+    std::optional<form::Vec3> weak;  ///< the place that opens first
     size_t triangles() const;
 };
 
@@ -44,21 +44,25 @@ SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg);
 /// Bodies of an assembly in one colour.
 SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour);
 
-/// A shape at its place as a body; bare corners are hatched. @param marked corners of its former that are hatched as well
-SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor& colour, const std::vector<int>& marked = {});
-/// A wall given by its middle, with a value at each corner that is mapped: both faces and its edge. @param moved added to the corners, m
-SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thickness, const std::vector<form::Vec3>& moved, const std::vector<float>& value, const QColor& colour);
+/// A shape at its place as a body; bare corners are hatched. @param marked corners of its former that are hatched as
+/// well
+SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor& colour,
+                 const std::vector<int>& marked = {});
+/// A wall given by its middle, with a value at each corner that is mapped: both faces and its edge. @param moved added
+/// to the corners, m
+SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thickness, const std::vector<form::Vec3>& moved,
+                   const std::vector<float>& value, const QColor& colour);
 /// Bodies that are not of an assembly, measured for the stage.
 SolidScene sceneOf(std::vector<SolidBody> bodies);
 
 /// Where the eye is and what it does.
 struct SolidView {
-    double yaw = -0.6, pitch = 0.42;   ///< rad; pitch 0 looks level, π/2 from above
+    double yaw = -0.6, pitch = 0.42;      ///< rad; pitch 0 looks level, π/2 from above
     double zoom = 1, panX = 0, panY = 0;  ///< pan as shares of the picture's height
-    double cut = 0;                    ///< 0 nothing is cut away, 1 everything, along the section's normal
-    int cutAxis = 1;                   ///< 0 x, 1 y, 2 z
-    double apart = 0;                  ///< 0 together, 1 pulled apart
-    bool map = false;                  ///< wall map instead of chocolate's colour
+    double cut = 0;                       ///< 0 nothing is cut away, 1 everything, along the section's normal
+    int cutAxis = 1;                      ///< 0 x, 1 y, 2 z
+    double apart = 0;                     ///< 0 together, 1 pulled apart
+    bool map = false;                     ///< wall map instead of chocolate's colour
 };
 
 /// Projects points of a scene to a picture of the given size: parallel, true to scale.
@@ -69,7 +73,7 @@ public:
     double depth(const form::Vec3& p) const;  ///< smaller is nearer
     QVector3D turned(const QVector3D& normal) const;
     form::Vec3 towardsEye() const { return {sy_ * -cp_, cy_ * -cp_, sp_}; }  ///< unit, in the scene
-    double scale() const { return scale_; }   ///< pixels a metre
+    double scale() const { return scale_; }                                  ///< pixels a metre
 
 private:
     double cy_, sy_, cp_, sp_, scale_ = 1;
@@ -85,8 +89,8 @@ QString svgSolid(const SolidScene& scene, const SolidView& view, const QSize& si
 /// What lies under a point of the picture.
 struct SolidHit {
     size_t body = 0;
-    form::Vec3 at;       ///< m, in the scene
-    double wall = 0;     ///< m; NaN where the body has none
+    form::Vec3 at;    ///< m, in the scene
+    double wall = 0;  ///< m; NaN where the body has none
 };
 /// The nearest place under `point`, the section taken into account; none: paper.
 std::optional<SolidHit> under(const SolidScene& scene, const SolidView& view, const QSizeF& size, const QPointF& point);

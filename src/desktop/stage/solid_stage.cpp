@@ -23,7 +23,9 @@ SolidStage::SolidStage(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("solidStage"));
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("The piece in three dimensions"));
-    setAccessibleDescription(tr("Arrows turn it, plus and minus come nearer and go back, Shift with arrows moves it, 1 to 4 are standard views, 0 fits it in. While painting, space paints in the middle."));
+    setAccessibleDescription(
+        tr("Arrows turn it, plus and minus come nearer and go back, Shift with arrows moves it, 1 to 4 are standard "
+           "views, 0 fits it in. While painting, space paints in the middle."));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
     setCursor(Qt::OpenHandCursor);
     setMouseTracking(true);
@@ -35,27 +37,21 @@ SolidStage::SolidStage(QWidget* parent) : QWidget(parent) {
 
 void SolidStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units) {
     const bool another = piece.id != piece_.id;
-    const auto shown = [this]() -> const void* {
-        return answers_ ? answers_->made.get() : nullptr;
-    };
+    const auto shown = [this]() -> const void* { return answers_ ? answers_->made.get() : nullptr; };
     const void* before = shown();
     const bool recoloured = piece.chocolate != piece_.chocolate || shownChocolate(piece) != shownChocolate(piece_);
     piece_ = piece;
     units_ = units;
-    if (answers && answers->made)
-        answers_ = std::move(answers);
-    else if (another)
-        answers_.reset();
+    if (answers && answers->made) answers_ = std::move(answers);
+    else if (another) answers_.reset();
     if (another) {
         const bool map = view_.map;
         view_ = {};
         view_.map = map;
         emit viewChanged();
     }
-    if (before != shown() || another || recoloured)
-        rebuild();
-    else
-        update();
+    if (before != shown() || another || recoloured) rebuild();
+    else update();
 }
 
 void SolidStage::rebuild() {
@@ -100,7 +96,9 @@ void SolidStage::paintReading(QPainter& p) {
     if (cursor_.x() < 0 || held_ != Qt::NoButton) return;
     const double wall = wallAt(cursor_);
     if (std::isnan(wall)) return;
-    const QString words = scene().stress ? tr("%1 MPa").arg(wall / 1e6, 0, 'g', 2) : wall < coat::kBare ? tr("bare") : qstring(format(wall, Dimension::Length, units_));
+    const QString words = scene().stress       ? tr("%1 MPa").arg(wall / 1e6, 0, 'g', 2)
+                          : wall < coat::kBare ? tr("bare")
+                                               : qstring(format(wall, Dimension::Length, units_));
     p.setFont(report::font(14, QFont::DemiBold));
     QRectF box(0, 0, QFontMetricsF(p.font()).horizontalAdvance(words) + 16, 26);
     box.moveTopLeft(cursor_ + QPointF(14, -32));
@@ -184,7 +182,9 @@ void SolidStage::paintSpots(QPainter& p, const Projection& project) {
     }
     p.setFont(report::font(13.5, QFont::Medium));
     p.setPen(theme().ink);
-    p.drawText(QRectF(20, 8, width() - 40, 22), Qt::AlignLeft, spots_.empty() ? tr("Click where the brush goes; drag turns the piece.") : tr("%n stroke(s). Shift and click wipes one off.", nullptr, int(spots_.size())));
+    p.drawText(QRectF(20, 8, width() - 40, 22), Qt::AlignLeft,
+               spots_.empty() ? tr("Click where the brush goes; drag turns the piece.")
+                              : tr("%n stroke(s). Shift and click wipes one off.", nullptr, int(spots_.size())));
 }
 
 void SolidStage::refine() {
@@ -235,7 +235,11 @@ void SolidStage::paintMeasures(QPainter& p, const Projection& project) {
     for (const auto& b : scene_.bodies) {
         if (b.name == QStringLiteral("egg")) continue;
         const form::Box own = form::bounds(b.mesh);
-        box = first ? own : form::Box{{std::min(box.low.x, own.low.x), std::min(box.low.y, own.low.y), std::min(box.low.z, own.low.z)}, {std::max(box.high.x, own.high.x), std::max(box.high.y, own.high.y), std::max(box.high.z, own.high.z)}};
+        box = first ? own
+                    : form::Box{{std::min(box.low.x, own.low.x), std::min(box.low.y, own.low.y),
+                                 std::min(box.low.z, own.low.z)},
+                                {std::max(box.high.x, own.high.x), std::max(box.high.y, own.high.y),
+                                 std::max(box.high.z, own.high.z)}};
         first = false;
     }
     const form::Vec3 d = box.size();
@@ -248,7 +252,9 @@ void SolidStage::paintMeasures(QPainter& p, const Projection& project) {
     };
     const Line lines[]{{{box.low.x, box.low.y - off, box.low.z}, {box.high.x, box.low.y - off, box.low.z}, d.x},
                        {{side, box.low.y, box.low.z}, {side, box.high.y, box.low.z}, d.y},
-                       {{fromRight ? box.high.x + off : box.low.x - off, fromRight ? box.low.y : box.low.y, box.low.z}, {fromRight ? box.high.x + off : box.low.x - off, box.low.y, box.high.z}, d.z}};
+                       {{fromRight ? box.high.x + off : box.low.x - off, fromRight ? box.low.y : box.low.y, box.low.z},
+                        {fromRight ? box.high.x + off : box.low.x - off, box.low.y, box.high.z},
+                        d.z}};
     p.setFont(report::font(14, QFont::Medium));
     const QFontMetricsF fm(p.font());
     std::vector<QRectF> taken;
@@ -264,7 +270,8 @@ void SolidStage::paintMeasures(QPainter& p, const Projection& project) {
         const QString words = qstring(format(l.length, Dimension::Length, units_));
         QRectF box2(0, 0, fm.horizontalAdvance(words) + 12, fm.height() + 2);
         box2.moveCenter((a + b) / 2);
-        if (std::any_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(box2); })) box2.moveCenter(a + span * 0.25);
+        if (std::any_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(box2); }))
+            box2.moveCenter(a + span * 0.25);
         taken.push_back(box2);
         p.fillRect(box2, theme().paper);
         p.drawText(box2, Qt::AlignCenter, words);
@@ -276,7 +283,8 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
     if (scene().bodies.empty()) {
         p.setFont(report::font(17));
         p.setPen(theme().quiet);
-        p.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap, answers_ ? tr("There is no shape to show yet.") : tr("Building the shape …"));
+        p.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap,
+                   answers_ ? tr("There is no shape to show yet.") : tr("Building the shape …"));
         return;
     }
     const Projection project(scene(), shownView(), QSizeF(size()));
@@ -305,8 +313,11 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
     p.drawImage(rect(), body_);
     paintMeasures(p, project);
     if (mapShown())
-        report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), scene().stress ? tr("no pull") : qstring(format(kMapThin, Dimension::Length, units_)),
-                                scene().stress ? tr("%1 MPa").arg(scene().mapHigh / 1e6, 0, 'g', 2) : qstring(format(kMapThick, Dimension::Length, units_)), theme().balloon, theme().quiet);
+        report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9),
+                                scene().stress ? tr("no pull") : qstring(format(kMapThin, Dimension::Length, units_)),
+                                scene().stress ? tr("%1 MPa").arg(scene().mapHigh / 1e6, 0, 'g', 2)
+                                               : qstring(format(kMapThick, Dimension::Length, units_)),
+                                theme().balloon, theme().quiet);
     paintLoads(p, project, interactive);
     if (interactive) {
         paintSpots(p, project);
@@ -357,7 +368,8 @@ void SolidStage::mouseMoveEvent(QMouseEvent* e) {
     cursor_ = e->position();
     if (arrow_ && *arrow_ < scene().arrows.size()) {
         const Projection project(scene(), shownView(), QSizeF(size()));
-        const QPointF head = project(scene().arrows[*arrow_].at), way = arrowTail(*arrow_) - head, mine = e->position() - head;
+        const QPointF head = project(scene().arrows[*arrow_].at), way = arrowTail(*arrow_) - head,
+                      mine = e->position() - head;
         const double square = QPointF::dotProduct(way, way);
         if (square > 16) emit loadDragged(std::clamp(QPointF::dotProduct(way, mine) / square, 0.05, 20.0));
         return;
@@ -386,7 +398,8 @@ void SolidStage::mouseReleaseEvent(QMouseEvent* e) {
     held_ = Qt::NoButton;
     setCursor(painting_ ? Qt::CrossCursor : Qt::OpenHandCursor);
     if (painting_ && (e->position() - pressedAt_).manhattanLength() < 4)
-        if (const auto hit = under(scene_, view_, QSizeF(size()), e->position())) emit painted(hit->at, e->modifiers() & Qt::ShiftModifier);
+        if (const auto hit = under(scene_, view_, QSizeF(size()), e->position()))
+            emit painted(hit->at, e->modifiers() & Qt::ShiftModifier);
     refine_.start();
 }
 
@@ -417,23 +430,44 @@ void SolidStage::keyPressEvent(QKeyEvent* e) {
     SolidView v = view_;
     const bool move = e->modifiers() & Qt::ShiftModifier;
     switch (e->key()) {
-        case Qt::Key_Left: move ? v.panX -= 0.05 : v.yaw += kStep; break;
-        case Qt::Key_Right: move ? v.panX += 0.05 : v.yaw -= kStep; break;
-        case Qt::Key_Up: move ? v.panY -= 0.05 : v.pitch += kStep; break;
-        case Qt::Key_Down: move ? v.panY += 0.05 : v.pitch -= kStep; break;
+        case Qt::Key_Left:
+            move ? v.panX -= 0.05 : v.yaw += kStep;
+            break;
+        case Qt::Key_Right:
+            move ? v.panX += 0.05 : v.yaw -= kStep;
+            break;
+        case Qt::Key_Up:
+            move ? v.panY -= 0.05 : v.pitch += kStep;
+            break;
+        case Qt::Key_Down:
+            move ? v.panY += 0.05 : v.pitch -= kStep;
+            break;
         case Qt::Key_Space:
             if (!painting_) return QWidget::keyPressEvent(e);
-            if (const auto hit = under(scene_, view_, QSizeF(size()), QPointF(width() / 2.0, height() / 2.0))) emit painted(hit->at, move);
+            if (const auto hit = under(scene_, view_, QSizeF(size()), QPointF(width() / 2.0, height() / 2.0)))
+                emit painted(hit->at, move);
             return;
         case Qt::Key_Plus:
-        case Qt::Key_Equal: v.zoom *= 1.15; break;
-        case Qt::Key_Minus: v.zoom /= 1.15; break;
-        case Qt::Key_0: v.panX = v.panY = 0; v.zoom = 1; break;
-        case Qt::Key_1: return look(Side::Corner);
-        case Qt::Key_2: return look(Side::Front);
-        case Qt::Key_3: return look(Side::Right);
-        case Qt::Key_4: return look(Side::Top);
-        default: return QWidget::keyPressEvent(e);
+        case Qt::Key_Equal:
+            v.zoom *= 1.15;
+            break;
+        case Qt::Key_Minus:
+            v.zoom /= 1.15;
+            break;
+        case Qt::Key_0:
+            v.panX = v.panY = 0;
+            v.zoom = 1;
+            break;
+        case Qt::Key_1:
+            return look(Side::Corner);
+        case Qt::Key_2:
+            return look(Side::Front);
+        case Qt::Key_3:
+            return look(Side::Right);
+        case Qt::Key_4:
+            return look(Side::Top);
+        default:
+            return QWidget::keyPressEvent(e);
     }
     setView(v);
 }

@@ -19,7 +19,7 @@ struct Kept {
     std::shared_ptr<const void> of;  // keeps its address from being used again
     std::string chocolate;
     QSize size;
-    QImage image;                             // null while it is painted
+    QImage image;  // null while it is painted
     std::vector<QPointer<QWidget>> waiting;
     bool is(const Kept& o) const { return of == o.of && size == o.size && chocolate == o.chocolate; }
 };
@@ -32,20 +32,21 @@ std::deque<Kept>& kept() {
 
 }  // namespace
 
-QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels, QWidget* asks) {
+QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels,
+                 QWidget* asks) {
     if (!answers || !answers->made) return {};
     Kept wanted{answers->made, piece.chocolate, pixels, {}, {}};
     const auto known = std::find_if(kept().begin(), kept().end(), [&](const Kept& k) { return k.is(wanted); });
     if (known != kept().end()) {
-        if (asks && known->image.isNull() && std::find(known->waiting.begin(), known->waiting.end(), asks) == known->waiting.end()) known->waiting.emplace_back(asks);
+        if (asks && known->image.isNull() &&
+            std::find(known->waiting.begin(), known->waiting.end(), asks) == known->waiting.end())
+            known->waiting.emplace_back(asks);
         if (asks || !known->image.isNull()) return known->image;
         kept().erase(known);  // wanted at once after all
     }
     SolidScene scene = sceneOf(piece, *answers, false);
-    if (asks)
-        wanted.waiting.emplace_back(asks);
-    else
-        wanted.image = paintSolid(scene, SolidView{}, pixels, true);
+    if (asks) wanted.waiting.emplace_back(asks);
+    else wanted.image = paintSolid(scene, SolidView{}, pixels, true);
     kept().push_back(wanted);
     if (kept().size() > kKept) kept().pop_front();
     if (asks)
@@ -75,7 +76,15 @@ QImage familyThumbnail(const std::string& family, const QSize& pixels) {
     if (!built) return {};
     SolidView view;
     view.zoom = 1.12;
-    return paintSolid(sceneOf(*built, chocolateColour(family == "wrap-cone" || family == "feather" || family == "rope" || family == "ribbon" || family == "collar" ? "white" : family == "house" || family == "tower" || family == "spoon" || family == "sheet" ? "milk" : "dark")), view, pixels, true);
+    return paintSolid(
+        sceneOf(*built,
+                chocolateColour(family == "wrap-cone" || family == "feather" || family == "rope" ||
+                                        family == "ribbon" || family == "collar"
+                                    ? "white"
+                                : family == "house" || family == "tower" || family == "spoon" || family == "sheet"
+                                    ? "milk"
+                                    : "dark")),
+        view, pixels, true);
 }
 
 }  // namespace uovo::desktop

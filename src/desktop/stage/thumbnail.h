@@ -9,8 +9,10 @@
 namespace uovo::desktop {
 
 /// A piece seen from a corner; transparent round it. Empty while there is no shape.
-/// @param asks if given, the picture is painted on another thread and the widget updated when it is there; it is empty until then
-QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels, QWidget* asks = nullptr);
+/// @param asks if given, the picture is painted on another thread and the widget updated when it is there; it is empty
+/// until then
+QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels,
+                 QWidget* asks = nullptr);
 /// The usual part of a family, for the gallery. Costly the first time; may be called from any thread.
 QImage familyThumbnail(const std::string& family, const QSize& pixels);
 

@@ -9,7 +9,10 @@ namespace uovo::desktop {
 
 class GlyphButton : public QPushButton {
 public:
-    explicit GlyphButton(Glyph glyph, const QString& text = {}, int size = 20) : QPushButton(text), glyph_(glyph), size_(size) { setIcon(glyphIcon(glyph_, size_)); }
+    explicit GlyphButton(Glyph glyph, const QString& text = {}, int size = 20)
+        : QPushButton(text), glyph_(glyph), size_(size) {
+        setIcon(glyphIcon(glyph_, size_));
+    }
 
 protected:
     void changeEvent(QEvent* e) override {

@@ -157,8 +157,15 @@ QSlider::handle:horizontal:focus { background: @yolk; }
 QMessageBox, QDialog { background: @paper; }
 )");
     // Longer names first: "@hairline" before "@harm" does not matter, "@harmFill" before "@harm" does.
-    s.replace("@harmFill", name(t.harmFill)).replace("@hairline", name(t.hairline)).replace("@balloon", name(t.balloon)).replace("@paper", name(t.paper));
-    s.replace("@card", name(t.card)).replace("@quiet", name(t.quiet)).replace("@yolk", name(t.yolk)).replace("@harm", name(t.harm)).replace("@ink", name(t.ink));
+    s.replace("@harmFill", name(t.harmFill))
+        .replace("@hairline", name(t.hairline))
+        .replace("@balloon", name(t.balloon))
+        .replace("@paper", name(t.paper));
+    s.replace("@card", name(t.card))
+        .replace("@quiet", name(t.quiet))
+        .replace("@yolk", name(t.yolk))
+        .replace("@harm", name(t.harm))
+        .replace("@ink", name(t.ink));
     return s;
 }
 
@@ -239,7 +246,8 @@ void paintGlyph(QPainter& p, Glyph glyph, const QRectF& square, const QColor& in
         case Glyph::Cold:
             for (int k = 0; k < 3; ++k) {
                 const double a = k * M_PI / 3;
-                p.drawLine(QPointF(12 - 9 * std::cos(a), 12 - 9 * std::sin(a)), QPointF(12 + 9 * std::cos(a), 12 + 9 * std::sin(a)));
+                p.drawLine(QPointF(12 - 9 * std::cos(a), 12 - 9 * std::sin(a)),
+                           QPointF(12 + 9 * std::cos(a), 12 + 9 * std::sin(a)));
             }
             break;
         case Glyph::Table:

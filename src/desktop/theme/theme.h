@@ -13,7 +13,8 @@ namespace uovo::desktop {
 /// The colours of one theme. Text colours reach 4.5 : 1 on paper and card (a test measures it).
 struct Theme {
     bool dark = false;
-    QColor paper, card, hairline, ink, quiet, yolk, yolkText, cold, coldText, coldFill, harm, harmFill, choc, chocEdge, balloon, good;
+    QColor paper, card, hairline, ink, quiet, yolk, yolkText, cold, coldText, coldFill, harm, harmFill, choc, chocEdge,
+        balloon, good;
 };
 
 const Theme& theme();
@@ -33,7 +34,24 @@ double contrast(const QColor& a, const QColor& b);
 /// Style sheet for the standard controls in the current theme.
 QString styleSheet();
 
-enum class Glyph { Shape, Melt, Day, Menu, Close, Plus, Undo, Redo, Warning, Cold, Table, Check, Remove, Left, Right, Copy };
+enum class Glyph {
+    Shape,
+    Melt,
+    Day,
+    Menu,
+    Close,
+    Plus,
+    Undo,
+    Redo,
+    Warning,
+    Cold,
+    Table,
+    Check,
+    Remove,
+    Left,
+    Right,
+    Copy
+};
 /// Draws a glyph of our own into a square.
 void paintGlyph(QPainter& painter, Glyph glyph, const QRectF& square, const QColor& ink, const QColor& accent);
 QIcon glyphIcon(Glyph glyph, int size = 20);
