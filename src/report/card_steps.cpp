@@ -204,8 +204,8 @@ private:
         if (in.what == InsertStep::What::Piece)
             for (const auto& p : plan_.pieces)
                 if (p.id == in.piece) what = qstring(p.name).toLower();
-        head(in.each > 1 ? QStringLiteral("Stand %1 × %2 in each").arg(in.each).arg(what)
-                         : QStringLiteral("Stand %1 in it").arg(what));
+        head(in.each > 1 ? QStringLiteral("Stand in each: %1 × %2").arg(in.each).arg(what)
+                         : QStringLiteral("Stand in it: %1").arg(what));
         QString words =
             in.what == InsertStep::What::Stick && std::isfinite(made_.stickStands)
                 ? QStringLiteral("It stands by itself after %1 on the table; only then it goes into the cold.")

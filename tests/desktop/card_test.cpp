@@ -1,0 +1,148 @@
+// The bench card of eight kinds of pieces: every step in its order, with its figures, what to look for and its caution.
+#include <QProcess>
+#include <QRegularExpression>
+#include <QTemporaryDir>
+
+#include "program.h"
+#include "report/bench_card.h"
+
+namespace {
+
+/// The words of a plan's card, page after page.
+QString card(const Plan& plan) {
+    Cache cache;
+    AnswerOptions options;
+    options.ways = false;
+    const auto answers = answer(plan, io::library(), cache, options);
+    REQUIRE(answers);
+    REQUIRE(answers->problems.empty());
+    QTemporaryDir folder;
+    const QString path = folder.filePath("card.pdf");
+    REQUIRE(report::writeBenchCard(path, plan, io::library(), *answers));
+    QProcess words;
+    words.start("pdftotext", {"-layout", path, "-"});
+    REQUIRE(words.waitForFinished());
+    return QString::fromUtf8(words.readAllStandardOutput()).simplified();
+}
+
+Plan one(const char* family, int count = 4) {
+    Plan plan;
+    plan.deadline = "2027-03-06T18:00";
+    plan.pieces = {newPiece(plan, family)};
+    plan.pieces[0].name = "Thing";
+    plan.pieces[0].count = count;
+    return plan;
+}
+
+/// Whether these words stand in a text one after the other.
+bool inOrder(const QString& text, const QStringList& words) {
+    qsizetype at = 0;
+    for (const auto& w : words) {
+        at = text.indexOf(w, at);
+        if (at < 0) return false;
+        at += w.size();
+    }
+    return true;
+}
+
+void fill(Plan& plan, const char* name) {
+    Filling f;
+    f.name = name;
+    f.makes = Measure(500e-6);
+    Ingredient cream;
+    cream.name = "Cream";
+    cream.by = Ingredient::By::Volume;
+    cream.amount = Measure(400e-6);
+    cream.allergens = "milk";
+    f.recipe = {cream};
+    f.egg = true;
+    plan.fillWith(plan.pieces[0], plan.keep(f)).each = Measure(50e-6);
+}
+
+}  // namespace
+
+TEST_CASE("a bowl's card: coats, air, trim, filling with its recipe for all, allergens and cautions at their step") {
+    Plan plan = one("balloon", 5);
+    fill(plan, "Custard");
+    const QString text = card(plan);
+    CHECK(inOrder(text, {"The pots",
+                         "Thing",
+                         "1 ",
+                         "Dip",
+                         "bursts a balloon",
+                         "2 ",
+                         "Dip",
+                         "3 ",
+                         "Let the air out",
+                         "Latex",
+                         "4 ",
+                         "Trim the rim",
+                         "5 ",
+                         "Fill it: Custard",
+                         "50 ml",
+                         "Cream",
+                         "200 ml",
+                         "contains milk",
+                         "Perishable",
+                         "Raw egg",
+                         "The day",
+                         "To buy:",
+                         "Allergens:"}));
+}
+
+TEST_CASE(
+    "a cast in two tones with a stick: both pours with their grams, when the next goes on, when the stick stands") {
+    Plan plan = one("bar");
+    auto& p = plan.pieces[0];
+    p.shape.values["height"] = p.shape.values["thickness"] = Measure(0.03);
+    p.cast().share = Measure(2);
+    CastStep white;
+    white.chocolate = "white";
+    p.making.insert(p.making.begin() + 1, white);
+    p.insert(InsertStep{});
+    const QString text = card(plan);
+    CHECK(
+        inOrder(text, {"Cast it", "of dark couverture in each", "no longer runs", "Cast it",
+                       "of white couverture in each", "Stand in it: stick", "It stands by itself after", "Unmold it"}));
+}
+
+TEST_CASE("two halves are filled, then closed by their seam, and wait until it bears") {
+    Plan plan = one("halves");
+    fill(plan, "Sweets");
+    const QString text = card(plan);
+    CHECK(inOrder(text, {"Cast it", "Unmold it", "Fill it: Sweets", "Put it together", "seam of the halves", "of glue",
+                         "Box it"}));
+}
+
+TEST_CASE("strips, sheets, baskets, pressed shells and wraps have words of their own on the card") {
+    CHECK(inOrder(card(one("balloon-lace")),
+                  {"oiled balloon while they still bend", "bursts a balloon", "Let the air out", "Latex"}));
+    CHECK(inOrder(card(one("sheet")), {"Spread or pipe it", "cut when it is tacky", "Lift it off"}));
+    CHECK(
+        inOrder(card(one("basket", 1)), {"Basket", "Handle", "Cast it", "Put it together", "both feet of the handle"}));
+    Plan pressed = one("pressed");
+    fill(pressed, "Mousse");
+    pressed.pieces[0].having<LidStep>();
+    CHECK(inOrder(card(pressed), {"Cast it", "Unmold it", "Fill it: Mousse", "Pour a lid", "before you move it"}));
+    Plan cone = one("wrap-cone");
+    cone.pieces[0].coatWith(usualCoats(cone.pieces[0], cone, io::library()));
+    CHECK(inOrder(card(cone), {"Fill and pour out", "Peel the acetate off", "flat pattern"}));
+}
+
+TEST_CASE("what is strewn, glued, drizzled, dusted and served stands on the card with its grams") {
+    Plan plan = one("cup");
+    plan.toppings = {{"nuts", "Hazelnuts", Measure(0.008), 700, "nuts", 12, {}}};
+    TopStep top;
+    top.topping = "nuts";
+    top.when = TopStep::When::Glued;
+    plan.pieces[0].insert(top);
+    DecorateStep drizzle;
+    drizzle.chocolate = "white";
+    plan.pieces[0].insert(drizzle);
+    ServeStep flame;
+    flame.how = ServeStep::How::Flame;
+    plan.pieces[0].insert(flame);
+    const QString text = card(plan);
+    CHECK(inOrder(text, {"Glue hazelnuts on", "each with a dot of chocolate", "Contains nuts", "Drizzle it",
+                         "white couverture", "Box it", "Light it", "never leave it", "Hazelnuts", "Allergens:"}));
+}
