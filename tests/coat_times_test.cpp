@@ -88,7 +88,7 @@ TEST_CASE("the right moment: held until nothing runs, scraped while soft, crumbs
     for (const auto& in : m->working.inputs)
         if (in.name.find("yield") != std::string::npos)
             std::from_chars(in.value.data(), in.value.data() + in.value.size(), yield);
-    crumb = 3 * yield / (1000 * kGravity);
+    crumb = 3 * io::library().physical("staticYield") * yield / (1000 * kGravity);
     CHECK(m->sentence.find(format(crumb, Dimension::Length, UnitSystem::Metric)) != std::string::npos);
     // time too short to lock: said
     for (auto& c : plan.pieces[0].coats()) c.stay = Measure(0), c.delay = Measure(5), c.place = coat::Place::Table;

@@ -352,6 +352,7 @@ TEST_CASE("a spoon that stands in a cup is made before the cup is ready for it, 
 TEST_CASE("the yield stress that holds a grain, by hand, and small grains hold where large ones slide") {
     // ρ g π d³/6 = τ₀ π d²/2: a crumb of 3 mm at 500 kg/m³ asks for 500 · 9.80665 · 0.003 / 3 = 4.9 Pa
     CHECK(setting::grainHoldsAt(0.003, 500) == Approx(4.903325).epsilon(1e-6));
+    CHECK(setting::largestGrain(setting::grainHoldsAt(0.003, 500), 500) == Approx(0.003));
     // one layer of 2 mm crumbs at 500 kg/m³ on 0.01 m²: 0.82 · 0.01 · 500 · 2/3 · 0.002 = 5.47 g
     CHECK(setting::oneLayer(0.01, 0.002, 500) == Approx(0.0054667).epsilon(1e-4));
     Plan plan = one("balloon");

@@ -4,6 +4,7 @@
 #include <optional>
 
 #include "core/plan/speaker.h"
+#include "core/setting/topping.h"
 
 namespace uovo {
 namespace {
@@ -107,7 +108,7 @@ public:
         if (runs) a.tone = Tone::Weak;
         const double yield = material::yieldStress(coating_, last_.temperature.value,
                                                    material::crystalsAt(coating_, last_.temperature.value));
-        const double crumb = 3 * yield / (kCrumb * kGravity);
+        const double crumb = setting::largestGrain(lib_.physical("staticYield") * yield, kCrumb);
         if (!runs)
             a.sentence = fmt::format("Hold or hang it still that long after the last coat{}.",
                                      piece_.coats().size() > 1 ? ", less after the others" : "");
@@ -117,7 +118,8 @@ public:
                                       from == to ? "at " + from : fmt::format("from {} to {}", from, to));
         }
         a.sentence += fmt::format(
-            " Crumbs up to {} stick to the fresh coat; larger ones slide: glue them on when it is set.", length(crumb));
+            " Crumbs up to {} stay on the fresh coat; larger ones slide: strew them when it is tacky, or glue them on.",
+            length(crumb));
         a.working = {
             "The right moment",
             "a place locks at 30 % of its fat crystallised, on the whole;  the rim is scraped from then until it is "

@@ -16,6 +16,8 @@ double grainHoldsAfter(double grain, double density, Cast film, const material::
     return yieldsAfter(needed / staticYield, std::move(film), c, law, place);
 }
 
+double largestGrain(double yieldStress, double density) { return 3 * yieldStress / (density * kGravity); }
+
 double oneLayer(double area, double grain, double density) { return 0.82 * area * density * 2 / 3 * grain; }
 
 }  // namespace uovo::setting

@@ -10,6 +10,9 @@ namespace uovo::setting {
 /// @param grain m @param density kg/m³ of the topping
 double grainHoldsAt(double grain, double density);
 
+/// The same asked the other way: the largest grain that a yield stress holds, m.
+double largestGrain(double yieldStress, double density);
+
 /// Seconds on the fresh coat until grains stay: `staticYield` times the mean yield stress of the film (crystals counted
 /// up to 0.30, where a fluid's law ends) reaches what they ask for. 0: at once. NaN: no film holds them, they are glued
 /// on.
