@@ -453,6 +453,10 @@ private:
             sheets += item.edible && item.shape.body == form::Body::Sheet;
         }
         if (edible == 0) return;
+        const bool modeled = std::all_of(stage.assembly.items.begin(), stage.assembly.items.end(), [](const auto& i) {
+            return !i.edible || i.shape.body == form::Body::Modeled;
+        });
+        if (modeled && !stage.wall) return model(piece, a, edible, finished);
         const bool joins = has<JoinStep>(piece.making) && !joinsAtLast(piece, stage);
         std::vector<CastStep> steps(piece.casts().begin(), piece.casts().end());
         if (steps.empty()) steps.emplace_back();
@@ -519,6 +523,17 @@ private:
             while (layer < steps.size()) castNow(steps[layer], {});
             finished.push_back(joins ? joined(r, a, since) : since.back());
         }
+    }
+    /// Shaped by hand: the chocolate is kneaded, all pieces are made at one go, and stand until they keep their shape.
+    void model(const Piece& piece, const PieceAnswers& a, int edible, Since& finished) {
+        const Round r{piece, 1, a.make, whose(piece, 1, 1, a.make), ""};
+        const int knead =
+            task(r, "knead", "Knead the modeling chocolate for " + r.who, "prepare", minutes("rewarm", 1), 0);
+        after(potOfCast(piece, piece.cast()).melt, knead, 0, -1, "it is made");
+        const int shape =
+            task(r, "cast", "Shape " + r.who + " by hand", "coat", minutes("model", r.pieces * edible), 1);
+        after(knead, shape, 0, 60, "it is warm from the hands");
+        finished.push_back({shape, static_cast<int>(std::ceil(lib_.usual("modeledRests") / 60)), "it keeps its shape"});
     }
     PotState& potOfCast(const Piece& piece, const CastStep& c) {
         return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c.chocolate, plan_, lib_));
