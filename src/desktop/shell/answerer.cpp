@@ -1,7 +1,5 @@
 #include "desktop/shell/answerer.h"
 
-#include <malloc.h>
-
 namespace uovo::desktop {
 
 Answerer::Answerer(const material::Library& library, Cache known, QObject* parent)
@@ -58,9 +56,6 @@ void Answerer::work(std::stop_token quit, Cache cache) {
         const auto answers =
             answer(plan, library_, cache, {}, stop.get_token(), [&](const Answers& early) { publish(early, false); });
         if (answers) publish(*answers, true);
-#ifdef __GLIBC__
-        malloc_trim(0);  // what a long run of edits has left between the stages that are kept goes back to the system
-#endif
     }
 }
 
