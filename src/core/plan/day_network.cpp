@@ -157,6 +157,11 @@ private:
         std::string why;
     };
     using Since = std::vector<Waits>;
+    /// A task waits for all that is before it. @param most minutes; below 0: as long as it likes @returns the task
+    int follow(const Since& since, int task, int most = -1) {
+        for (const auto& s : since) after(s.task, task, s.wait, most, s.why);
+        return task;
+    }
     /// Pieces that go through the day together; number 0: all of them.
     struct Round {
         const Piece& piece;
@@ -197,6 +202,15 @@ private:
                 std::holds_alternative<ReleaseStep>(making[i]) || std::holds_alternative<TrimStep>(making[i]))
                 at = i + 1;
         return at;
+    }
+    /// The toppings and inserts that follow a coat or cast at once, before step `end`.
+    static std::vector<size_t> strewnOn(const Making& making, size_t at, size_t end) {
+        std::vector<size_t> out;
+        for (size_t k = at + 1;
+             k < end && (std::holds_alternative<TopStep>(making[k]) || std::holds_alternative<InsertStep>(making[k]));
+             ++k)
+            out.push_back(k);
+        return out;
     }
     template <class S>
     static bool has(const Making& making) {
@@ -247,12 +261,7 @@ private:
                 const Step& step = piece.making[i];
                 if (const auto* c = std::get_if<PlannedCoat>(&step)) {
                     if (patched) now.before = since.back().task;  // a rim pressed in once it is off its former
-                    std::vector<size_t> strewn;
-                    for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) ||
-                                                       std::holds_alternative<InsertStep>(piece.making[k]));
-                         ++k)
-                        strewn.push_back(k);
-                    coat(r, a, *c, strewn, now);
+                    coat(r, a, *c, strewnOn(piece.making, i, end), now);
                     since = {{now.before, 0, "it has been looked at"}};
                     continue;
                 }
@@ -267,7 +276,7 @@ private:
                                           minutes("patchPot", 1), 0, {"hot-bowl"});
                     const int patch = task(r, "patch", "Patch bare spots on " + r.who, "coat",
                                            minutes("patch", std::max(1, n / 3)), 0);
-                    for (const auto& s : since) after(s.task, warm, s.wait, -1, s.why);
+                    follow(since, warm);
                     after(warm, patch, 0, 6, "the small pot is warm");
                     since = {{patch, 3, "the patch is firm"}};
                 }
@@ -284,13 +293,12 @@ private:
                             : task(r, "release",
                                    (silicone ? "Turn the cups back and push out " : "Tear the paper off ") + r.who,
                                    "release", minutes("releaseCup", n), 0);
-                    for (const auto& s : since)
-                        after(s.task, release, s.wait, static_cast<int>(lib_.usual("latestRelease") / 60), s.why);
+                    follow(since, release, static_cast<int>(lib_.usual("latestRelease") / 60));
                     since = {{release, 0, "it is off its former"}};
                 } else if (std::holds_alternative<TrimStep>(step)) {
                     const int trim =
                         task(r, "trim", "Trim the rims of " + r.who, "finish", minutes("trim", n), 0, {"warm-plate"});
-                    for (const auto& s : since) after(s.task, trim, s.wait, -1, s.why);
+                    follow(since, trim);
                     since = {{trim, 0, "its rim is trimmed"}};
                 } else {
                     since = other(r, a, i, since);
@@ -299,7 +307,7 @@ private:
             if (a.made->melted > 0) {
                 const int open = task(r, "open", "Melt the holes into " + r.who + " on a warm plate", "finish",
                                       minutes("open", n), 0, {"warm-plate"});
-                for (const auto& s : since) after(s.task, open, s.wait, -1, s.why);
+                follow(since, open);
                 since = {{open, 0, "its hole is open"}};
             }
             if (r.number > 1) after(firstPrepare, prepare, 0, -1, "the rounds go in their order");
@@ -374,9 +382,7 @@ private:
         double need = (last ? times.setting[k].release : times.setting[k].firm) - coat::beforeCold(c);
         need = std::max(std::isfinite(need) ? need : 0.0, c.stay.value);
         const int stay = static_cast<int>(std::ceil(need / 60));
-        const double most = c.place == coat::Place::Freezer  ? lib_.usual("freezerMost")
-                            : c.place == coat::Place::Fridge ? lib_.usual("fridgeMost")
-                                                             : 4 * 3600;
+        const double most = longestIn(c.place);
         after(inside, out, stay, std::max(stay + 5, static_cast<int>(most / 60)), last ? "it lets go" : "it is firm");
         // A place holds perShelf pieces at once, so each counts as that share of its area.
         const int place = places_.at(c.place), capacity = net_.resources[static_cast<size_t>(place)].capacity;
@@ -490,12 +496,7 @@ private:
                 if (std::holds_alternative<JoinStep>(step) || again(piece.making, i)) continue;
                 if (const auto* c = std::get_if<CastStep>(&step)) {
                     if (layer >= steps.size()) continue;  // poured before it was let go, whatever the order says
-                    std::vector<size_t> strewn;
-                    for (size_t k = i + 1; k < end && (std::holds_alternative<TopStep>(piece.making[k]) ||
-                                                       std::holds_alternative<InsertStep>(piece.making[k]));
-                         ++k)
-                        strewn.push_back(k);
-                    castNow(*c, strewn);
+                    castNow(*c, strewnOn(piece.making, i, end));
                 } else if (std::holds_alternative<ReleaseStep>(step)) {
                     while (layer < steps.size()) castNow(steps[layer], {});
                     const int release =
@@ -507,13 +508,13 @@ private:
                                                                                       : "Unmold ") +
                                            r.who,
                                        "release", minutes("unmold", many), 0);
-                    for (const auto& s : since) after(s.task, release, s.wait, -1, s.why);
+                    follow(since, release);
                     since = {{release, 0, "it is off its former"}};
                     released = true;
                 } else if (!stage.wall && released && std::holds_alternative<TrimStep>(step)) {
                     const int trim =
                         task(r, "trim", "Trim " + r.who, "finish", minutes("trim", r.pieces), 0, {"warm-plate"});
-                    for (const auto& s : since) after(s.task, trim, s.wait, -1, s.why);
+                    follow(since, trim);
                     since = {{trim, 0, "it is trimmed"}};
                 } else if (!stage.wall && layer > 0 && !std::holds_alternative<TopStep>(step) &&
                            !std::holds_alternative<InsertStep>(step) && !std::holds_alternative<PlannedCoat>(step)) {
@@ -573,7 +574,7 @@ private:
               "the chocolate stays usable");
         const auto times = last ? stage.setting : stage.layers[layer];
         if (layer == 0) {
-            for (const auto& s : since) after(s.task, poured, s.wait, 240, s.why);
+            follow(since, poured, 240);
         } else {  // the tone under it no longer mixes with it, and still grips it
             const auto& under = stage.layers[layer - 1];
             const int lock = std::isfinite(under.lock) ? static_cast<int>(std::ceil(under.lock / 60)) : 5,
@@ -600,12 +601,9 @@ private:
                  minutes("look", n), 1);
         const double until = std::isnan(times.release) ? times.set : times.release, need = until - table * 60;
         const int stay = std::max(0, static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60)));
-        const double most = where == coat::Place::Freezer ? lib_.usual("freezerMost")
-                            : stays                       ? 4 * 3600.0
-                                                          : lib_.usual("fridgeMost");
+        const double most = longestIn(where);
         after(in, out, stay, std::max(stay + 15, static_cast<int>(most / 60)), "it lets go");
-        const int capacity = net_.resources[static_cast<size_t>(places_.at(where))].capacity;
-        net_.holds.push_back({places_.at(where), in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * n)});
+        takePlace(where, in, out, a, n);
         return out;
     }
 
@@ -631,7 +629,7 @@ private:
         if (items.size() < 2) {
             const int joined = task(r, "join", "Warm the rims and close " + r.who, "finish", minutes("join", r.pieces),
                                     0, {"warm-plate"});
-            for (const auto& s : since) after(s.task, joined, s.wait, -1, s.why);
+            follow(since, joined);
             glued_.insert(joined);
             return joined;
         }
@@ -639,7 +637,7 @@ private:
                               minutes("patchPot", 1), 0, {"hot-bowl"});
         const int joined = task(r, "join", "Put together " + r.who, "finish",
                                 minutes("join", r.pieces * static_cast<int>(items.size() - 1)), 0);
-        for (const auto& s : since) after(s.task, glue, s.wait, -1, s.why);
+        follow(since, glue);
         after(glue, joined, 0, 6, "the glue is warm");
         glued_.insert(joined);
         return joined;
@@ -655,21 +653,16 @@ private:
     }
 
     /// A small pot for glue, lids and dots, and the task that needs it while it is warm.
-    int withSmallPot(const Round& r, const char* pot, std::string potTitle, const Since& since, int task_) {
-        const int warm = task(r, pot, std::move(potTitle), "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
-        for (const auto& s : since) after(s.task, task_, s.wait, -1, s.why);
-        after(warm, task_, 0, 6, "the small pot is warm");
-        return task_;
+    void withSmallPot(const Round& r, const std::string& pot, std::string title, const Since& since, int needs) {
+        const int warm = task(r, pot, std::move(title), "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
+        follow(since, needs);
+        after(warm, needs, 0, 6, "the small pot is warm");
     }
 
     /// Every step that is neither coat, cast, release nor trim, wherever it stands. @returns what the next step waits
     /// for
     Since other(const Round& r, const PieceAnswers& a, size_t i, const Since& since) {
         const Step& step = r.piece.making[i];
-        const auto wait = [&](int next) {
-            for (const auto& s : since) after(s.task, next, s.wait, -1, s.why);
-            return next;
-        };
         if (const auto* f = std::get_if<FillStep>(&step)) return fill(r, *f, i, since);
         if (std::holds_alternative<JoinStep>(step)) {
             return {joined(r, a, since)};
@@ -681,8 +674,9 @@ private:
         }
         if (const auto* top = std::get_if<TopStep>(&step)) {
             if (top->when != TopStep::When::Glued) {
-                const int strewn = wait(task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who,
-                                             "finish", minutes("strew", r.pieces), 0));
+                const int strewn =
+                    follow(since, task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who,
+                                       "finish", minutes("strew", r.pieces), 0));
                 return {{strewn, since.front().wait, "it has set"}};
             }
             double grains = 1;
@@ -690,14 +684,13 @@ private:
                 if (t.step == i) grains = std::clamp(t.grains, 1.0, 500.0);
             const int glued = task(r, fmt::format("top-{}", i), "Glue " + toppingName(*top) + " on " + r.who, "finish",
                                    minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
-            withSmallPot(r, fmt::format("top-pot-{}", i).c_str(), "Melt a little chocolate as glue for " + r.who, since,
-                         glued);
+            withSmallPot(r, fmt::format("top-pot-{}", i), "Melt a little chocolate as glue for " + r.who, since, glued);
             glued_.insert(glued);
             return {{glued, bears(glued), "the glue bears"}};
         }
         if (const auto* in = std::get_if<InsertStep>(&step)) {
-            const int stood = wait(task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "finish",
-                                        minutes("insert", r.pieces * in->each), 0));
+            const int stood = follow(since, task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "finish",
+                                                 minutes("insert", r.pieces * in->each), 0));
             standsIn(*in, stood);
             return {{stood, since.front().wait, since.front().why}};
         }
@@ -705,23 +698,21 @@ private:
             const int done = task(r, fmt::format("decorate-{}", i), decorateTitle(*d) + r.who, "finish",
                                   minutes("decorate", r.pieces), 0);
             if (d->usesChocolate())
-                withSmallPot(r, fmt::format("decorate-pot-{}", i).c_str(),
+                withSmallPot(r, fmt::format("decorate-pot-{}", i),
                              "Warm " + decorateChocolate(r.piece, *d) + " to decorate " + r.who, since, done);
-            else wait(done);
+            else follow(since, done);
             return {{done, static_cast<int>(std::ceil(d->dry.value / 60)), "it is dry"}};
         }
         if (const auto* s = std::get_if<SetStep>(&step)) return rests(r, a, i, *s, since);
         if (const auto* s = std::get_if<StoreStep>(&step)) {
             const bool cold = s->where == StoreStep::Where::Fridge;
-            const int put = wait(task(r, cold ? "store" : "wrap",
-                                      (cold ? "Into the fridge until they are eaten: " : "Box ") + r.who,
-                                      cold ? "cold" : "finish", minutes(cold ? "carry" : "wrap", r.pieces), 0));
+            const int put =
+                follow(since, task(r, cold ? "store" : "wrap",
+                                   (cold ? "Into the fridge until they are eaten: " : "Box ") + r.who,
+                                   cold ? "cold" : "finish", minutes(cold ? "carry" : "wrap", r.pieces), 0));
             if (cold) {
                 after(clear_, put, 0, -1, "the shelf is clear");
-                const int shelf = places_.at(coat::Place::Fridge),
-                          capacity = net_.resources[static_cast<size_t>(shelf)].capacity;
-                net_.holds.push_back(
-                    {shelf, put, serving(), std::min(capacity, capacity / std::max(1, a.perShelf) * r.pieces)});
+                takePlace(coat::Place::Fridge, put, serving(), a, r.pieces);
                 stored_.insert(r.piece.id);
             }
             return {{put, 0, "all is ready"}};
@@ -765,11 +756,10 @@ private:
                             minutes("carry", r.pieces), 0);
         const int out = task(r, fmt::format("set-out-{}", i), "Out of the " + placeName(s.place) + ": " + r.who, "look",
                              minutes("look", r.pieces), 0);
-        for (const auto& w : since) after(w.task, in, w.wait, -1, w.why);
+        follow(since, in);
         after(clear_, in, 0, -1, "the shelf is clear");
         after(in, out, stay, std::max(stay + 15, static_cast<int>(lib_.usual("fridgeMost") / 60)), "it is in the cold");
-        const int place = places_.at(s.place), capacity = net_.resources[static_cast<size_t>(place)].capacity;
-        net_.holds.push_back({place, in, out, std::min(capacity, capacity / std::max(1, a.perShelf) * r.pieces)});
+        takePlace(s.place, in, out, a, r.pieces);
         return {{out, 0, "it has set"}};
     }
 
@@ -791,7 +781,7 @@ private:
                                 minutes("fill", r.pieces), 0, cautions);
         after(making->second, filled, static_cast<int>(std::ceil(filling.usableFrom.value / 60)),
               static_cast<int>(filling.usableTo.value / 60), "the filling's own window");
-        for (const auto& s : since) after(s.task, filled, s.wait, -1, s.why);
+        follow(since, filled);
         if (filling.perishable) perishable_.push_back({filled, r.piece.id});
         if (f.chill.value > 0) {
             SetStep chill;
@@ -855,6 +845,17 @@ private:
     /// The pieces of a round in figures: "1–6", "2".
     static std::string numbers(int rounds, int from, int to) {
         return rounds <= 1 ? "" : from == to ? std::to_string(from) : fmt::format("{}–{}", from, to);
+    }
+    /// So many pieces take their share of a place, which holds perShelf of them, from one task to another.
+    void takePlace(coat::Place where, int from, int to, const PieceAnswers& a, int pieces) {
+        const int place = places_.at(where), capacity = net_.resources[static_cast<size_t>(place)].capacity;
+        net_.holds.push_back({place, from, to, std::min(capacity, capacity / std::max(1, a.perShelf) * pieces)});
+    }
+    /// s that chocolate may stay in a place.
+    double longestIn(coat::Place place) const {
+        return place == coat::Place::Freezer  ? lib_.usual("freezerMost")
+               : place == coat::Place::Fridge ? lib_.usual("fridgeMost")
+                                              : 4 * 3600.0;
     }
     int fitIn(coat::Place place, double diameter) const {
         const auto& k = plan_.kitchen;

@@ -55,11 +55,8 @@ private:
                     form::family(item.part.family)->cut)  // what is cut needs the sheet it is cut from
                     share(chocolate).aside += part * made_.items[k] * (1 / lib_.usual("sheetUsed") - 1);
             };
-            if (steps.size() < 2) {
-                take(piece_.chocolateOf(piece_.cast()), 1);
-            } else {
-                for (const auto& c : steps) take(piece_.chocolateOf(c), castShare(piece_, c));
-            }
+            if (steps.empty()) take(piece_.chocolate, 1);
+            for (const auto& c : steps) take(piece_.chocolateOf(c), castShare(piece_, c));
         }
     }
 

@@ -97,6 +97,7 @@ private:
             if (is<S>(m_[i])) return i;
         return std::nullopt;
     }
+
     /// A former is left before what needs a bare piece, and after what needs the former.
     void offItsFormer(size_t i) {
         const auto release = first<ReleaseStep>();

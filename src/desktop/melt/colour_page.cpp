@@ -64,12 +64,7 @@ QWidget* colourPage(Session& session, const std::string& id) {
                 if (c.id == id) change(c);
         });
     };
-    const auto row = [&](const QString& name, QWidget* right) {
-        auto* line = new QHBoxLayout;
-        line->addWidget(new QLabel(name), 1, Qt::AlignTop);
-        line->addWidget(right);
-        box->addLayout(line);
-    };
+    const auto row = [&](const QString& name, QWidget* right) { box->addLayout(namedRow(name, right)); };
     auto* name = new QLineEdit(qstring(now->name));
     name->setObjectName(QStringLiteral("colourName"));
     name->setAccessibleName(ColourPage::tr("Name of the colour"));

@@ -71,9 +71,7 @@ QWidget* coatPage(Session& session, size_t index) {
         session.editPiece(label, [&](Piece& p) { edit(p.coats()[index]); });
     };
     const auto row = [&](const QString& name, QWidget* right) {
-        auto* line = new QHBoxLayout;
-        line->addWidget(new QLabel(name), 1, Qt::AlignTop);
-        line->addWidget(right);
+        auto* line = namedRow(name, right);
         auto* whole = new QWidget;
         line->setContentsMargins(0, 0, 0, 0);
         whole->setLayout(line);

@@ -175,10 +175,7 @@ private:
               });
     }
     void row(const QString& name, QWidget* right) {
-        auto* line = new QHBoxLayout;
-        line->addWidget(new QLabel(name), 1, Qt::AlignTop);
-        line->addWidget(right);
-        static_cast<QVBoxLayout*>(layout())->addLayout(line);
+        static_cast<QVBoxLayout*>(layout())->addLayout(namedRow(name, right));
     }
     void figure(const QString& name, const char* place, Dimension dimension, const char* unit,
                 Measure Filling::*member) {

@@ -80,10 +80,7 @@ private:
         });
     }
     void row(const QString& name, QWidget* right) {
-        auto* line = new QHBoxLayout;
-        line->addWidget(new QLabel(name), 1, Qt::AlignTop);
-        line->addWidget(right);
-        static_cast<QVBoxLayout*>(layout())->addLayout(line);
+        static_cast<QVBoxLayout*>(layout())->addLayout(namedRow(name, right));
     }
     void words(const QString& name, const char* object, const std::string& now,
                std::function<void(Topping&, std::string)> typed) {

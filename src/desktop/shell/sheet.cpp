@@ -33,6 +33,13 @@ QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under) {
     return row;
 }
 
+QHBoxLayout* namedRow(const QString& name, QWidget* field) {
+    auto* line = new QHBoxLayout;
+    line->addWidget(new QLabel(name), 1, Qt::AlignTop);
+    line->addWidget(field);
+    return line;
+}
+
 QLabel* wrapped(const QString& text, const char* role) {
     auto* l = new QLabel(text);
     l->setWordWrap(true);

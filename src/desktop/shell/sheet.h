@@ -8,6 +8,8 @@
 
 #include "core/plan/answers.h"
 
+class QHBoxLayout;
+
 namespace uovo::desktop {
 
 class Sheet : public QFrame {
@@ -38,7 +40,9 @@ void retire(QWidget* widget);
 void emptyLayout(QLayout* layout, int keep = 0);
 /// A row in a widget that has no layout yet; it scrolls sideways when more stands in it than fits.
 /// @param below px under its things @param under px under it
-class QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under);
+QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under);
+/// A line of a page: what a field is called at the left, the field at the right.
+QHBoxLayout* namedRow(const QString& name, QWidget* field);
 /// A label that wraps. @param role "", "quiet", "small" or "harm"
 QLabel* wrapped(const QString& text, const char* role = "");
 
