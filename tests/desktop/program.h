@@ -26,10 +26,12 @@ inline const Cache& demoKnown() {
 /// The program with the demo plan open, as a person sees it.
 struct Program {
     QTemporaryDir folder;
-    Session session{io::library(), folder.path(), [] { return kNow; }, demoKnown()};
+    Session session;
     MainWindow window{session};
 
-    Program() {
+    explicit Program(Cache known = demoKnown())
+        : session(
+              io::library(), folder.path(), [] { return kNow; }, std::move(known)) {
         session.document().setPlan(io::demoPlan(kNow), {});
         window.resize(1280, 800);
         window.show();
