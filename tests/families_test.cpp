@@ -22,8 +22,8 @@ Plan three(const form::Family& family, bool coated, bool filled) {
     p.count = 3;
     if (family.fromFile) {
         p.shape.mesh = "stone";
-        plan.meshes["stone"] = std::make_shared<const form::Mesh>(form::rock(0.03, 7, 3));
-        if (coated) p.shape.choices["filled"] = "hollow";
+        plan.meshes["stone"] = test::modelFor(family.id);
+        if (coated && family.id == "mesh") p.shape.choices["filled"] = "hollow";
     }
     if (coated) p.coatWith(usualCoats(p, plan, io::library()));
     if (filled) test::fill(plan, p, "Sweets", 1e-5, false).share = Measure(0.3);
@@ -36,6 +36,7 @@ void everyWay(const std::function<void(const Plan&, const form::Family&, bool)>&
         if (!family.points.empty() && family.points == "outline" && family.choice("cut") == nullptr) continue;
         for (const bool coated : {false, true})
             for (const bool filled : {false, true}) {
+                if (filled && family.former == form::Former::Itself) continue;  // there is no room in it
                 Plan plan = three(family, coated || family.meridian, filled);
                 if (coated && !plan.pieces[0].wallFromCoats()) continue;
                 if (!coated && family.meridian) continue;

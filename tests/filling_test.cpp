@@ -118,7 +118,8 @@ TEST_CASE("a recipe is scaled to all pieces, its alcohol and allergens are told"
     CHECK(amountOf(f.recipe[3], s.factor, UnitSystem::Metric) == "48 g");
     CHECK(f.isAlcoholic());
     const auto list = shopping(plan, io::library(), a, "");
-    CHECK(list.supplies.size() == 4);
+    CHECK(list.supplies.size() == 5);  // and the paper cups
+    CHECK(test::bought(list, "Paper cups") == std::to_string(a.pieces[0]->make));
     for (const char* allergen : {"milk", "egg", "nuts"})
         CHECK(std::count(list.allergens.begin(), list.allergens.end(), allergen) == 1);
     CHECK(std::any_of(list.warnings.begin(), list.warnings.end(), [](const auto& w) {

@@ -1,6 +1,8 @@
 // What the core's tests share.
 #pragma once
+#include "core/form/rock.h"
 #include "core/plan/answers.h"
+#include "core/plan/melting.h"
 #include "io/data.h"
 
 namespace uovo::test {
@@ -31,6 +33,24 @@ inline AnswerOptions withoutDay() {
     AnswerOptions o;
     o.day = o.strength = false;
     return o;
+}
+
+/// A model for a family that takes one: a stone, or the lower half of a ball with its flat side up.
+inline std::shared_ptr<const form::Mesh> modelFor(const std::string& family, double radius = 0.03) {
+    if (family == "mesh") return std::make_shared<const form::Mesh>(form::rock(radius, 7, 3));
+    form::Part half = form::usual("half-ball");
+    half.values["diameter"] = Measure(2 * radius);
+    half.values["depth"] = Measure(radius);
+    form::Mesh mesh = form::build(half)->items.front().shape.surface;
+    mesh.marks.clear();
+    return std::make_shared<const form::Mesh>(std::move(mesh));
+}
+
+/// How much of something is bought besides chocolate; empty where it is not on the list.
+inline std::string bought(const Shopping& list, const std::string& name) {
+    for (const auto& s : list.supplies)
+        if (s.name == name) return s.amount;
+    return {};
 }
 
 /// Puts something into a piece of a plan.

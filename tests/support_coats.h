@@ -15,6 +15,10 @@ inline Plan planOf(const char* family, const char* chocolate = "dark") {
     p.chocolate = chocolate;
     p.shape = form::usual(family);
     p.count = 1;
+    if (form::fromFile(p.shape)) {
+        p.shape.mesh = "model";
+        plan.meshes["model"] = modelFor(family);
+    }
     plan.pieces = {p};
     plan.pieces[0].coatWith(usualCoats(plan.pieces[0], plan, io::library()));
     return plan;

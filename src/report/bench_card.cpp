@@ -162,7 +162,8 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
         if (const auto* f = form::family(item.part.family))
             for (const auto& field : f->fields)
                 if (const double v = form::figure(item.part, field.key);
-                    v > 0 && !(drawn && (field.key == "length" || field.key == "width")) &&
+                    v > 0 && form::asked(item.part, field.only) &&
+                    !(drawn && (field.key == "length" || field.key == "width")) &&
                     !(field.key == "wall" && (item.shape.wall <= 0 || (s.wall && s.wall->covers(k)))))
                     figures << qstring(field.name).toLower() + QStringLiteral(" ") +
                                    qstring(format(v, field.dimension, u));

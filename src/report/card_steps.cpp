@@ -127,6 +127,10 @@ private:
                 4, kQuiet);
         }
         if (coat_ == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
+        if (const double nested = form::figure(piece_.shape, "nested");
+            coat_ == 0 && nested > 1 && form::choice(piece_.shape, "mold") == "paper case")
+            say(QStringLiteral("Nest %1 paper cases in each other: one alone spreads under the chocolate.")
+                    .arg(nested));
         if (coat_ == 0 && piece_.family().former == form::Former::Cup) caution({"paper"});
         ++coat_;
         done();
@@ -151,9 +155,11 @@ private:
             return done();
         }
         const double T = c.temperature.value > 0 ? c.temperature.value : own->working();
-        head(sheet && !mold ? QStringLiteral("Spread or pipe it")
-             : sheet        ? QStringLiteral("Cast and spread its parts")
-                            : QStringLiteral("Cast it"),
+        const bool heap = piece_.roundSomething();
+        head(heap             ? QStringLiteral("Stir and spoon it")
+             : sheet && !mold ? QStringLiteral("Spread or pipe it")
+             : sheet          ? QStringLiteral("Cast and spread its parts")
+                              : QStringLiteral("Cast it"),
              qstring(format(T, Dimension::Temperature, u_)));
         QString words = QStringLiteral("%1 of %2 in each. ").arg(grams(kg), qstring(own->name).toLower());
         const std::string pattern = piece_.overBalloon() ? form::choice(piece_.shape, "pattern") : "";
@@ -165,6 +171,7 @@ private:
             words += QStringLiteral(
                 "Blow the balloon up, oil it with a trace, stand it knot down in a glass, and let lines from a bag "
                 "cross and touch each other. ");
+        else if (heap) words += QStringLiteral("Stir until everything is coated, and spoon it in heaps on paper. ");
         else if (mold && cast_ == 0)
             words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
         if (cast_ > 0)
@@ -200,10 +207,10 @@ private:
     }
 
     void paint(const InsertStep& in) {
+        if (in.what == InsertStep::What::Core) return around(in);
         QString what = qstring(in.name).toLower();
-        if (in.what == InsertStep::What::Piece)
-            for (const auto& p : plan_.pieces)
-                if (p.id == in.piece) what = qstring(p.name).toLower();
+        if (const Piece* other = in.what == InsertStep::What::Piece ? plan_.piece(in.piece) : nullptr)
+            what = qstring(other->name).toLower();
         head(in.each > 1 ? QStringLiteral("Stand in each: %1 × %2").arg(in.each).arg(what)
                          : QStringLiteral("Stand in it: %1").arg(what));
         QString words =
@@ -211,6 +218,18 @@ private:
                 ? QStringLiteral("It stands by itself after %1 on the table; only then it goes into the cold.")
                       .arg(time(made_.stickStands))
                 : QStringLiteral("While what it stands in is soft.");
+        if (!in.allergens.empty()) words += QStringLiteral(" Contains %1.").arg(qstring(in.allergens));
+        say(words);
+        done();
+    }
+
+    /// What is dipped or bound.
+    void around(const InsertStep& in) {
+        head(in.each > 1 ? QStringLiteral("%1 × %2").arg(in.each).arg(qstring(in.name).toLower()) : qstring(in.name),
+             grams(in.mass.value * in.each));
+        QString words = QStringLiteral(
+            "Dry to the last drop and at room temperature; lay all of it out before the "
+            "chocolate is ready.");
         if (!in.allergens.empty()) words += QStringLiteral(" Contains %1.").arg(qstring(in.allergens));
         say(words);
         done();

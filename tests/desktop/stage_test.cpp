@@ -156,7 +156,7 @@ TEST_CASE("the projection is true to scale from the front, the side and above") 
 
 TEST_CASE("every family fits into its picture from every standard side") {
     for (const auto& f : form::families()) {
-        if (f.id == "mesh") continue;
+        if (form::fromFile(form::usual(f.id))) continue;
         const SolidScene s = scene(f.id.c_str());
         for (const auto& [yaw, pitch] : {std::pair{-0.6, 0.42}, {0.0, 0.0}, {M_PI / 2, 0.0}, {0.0, M_PI / 2}}) {
             SolidView v;

@@ -70,7 +70,7 @@ form::Part part(Random& r, const form::Family& f, Plan& plan) {
         if (chance(r, 0.3)) p.points.push_back(loop(r, 0.01));
         if (f.choice("cut")) p.choices["cut"] = "points";
     }
-    if (f.id == "mesh") {
+    if (form::fromFile(p)) {
         p.mesh = fmt::format("stone {}", below(r, 3));
         form::Mesh stone = form::rock(0.02 + 0.2 * share(r), static_cast<unsigned>(r()), 2 + below(r, 4));
         if (chance(r, 0.2)) stone.triangles.resize(stone.triangles.size() * 9 / 10);  // with holes

@@ -28,7 +28,7 @@ Field fraction(Field f) {
 Field share(const char* key, const char* name, const char* before, double value, double low, double high) {
     return {key, name, before, Dimension::Percent, value, low, high};
 }
-Choice outlineChoice() { return {"silhouette", "Silhouette", silhouettes()}; }
+Choice outlineChoice(Only only = {}) { return {"silhouette", "Silhouette", silhouettes(), std::move(only)}; }
 
 std::vector<Family> make() {
     const Field wall = len("wall", "Wall, assumed", "wall (assumed)", 2.5, 0.5, 20);
@@ -65,7 +65,8 @@ std::vector<Family> make() {
     f.push_back({"case", "Cup in a cupcake case", "In a mold", Body::Wall, false, "Small pleated cups; several cases inside each other for stiffness.", "cupcake muffin paper case cup pleated petit four",
                  "Ruler across the base, across the top and up; count the pleats.",
                  {len("baseDiameter", "Base diameter", "case", 50, 10, 120), len("topDiameter", "Top diameter", "at the base,", 68, 12, 160), len("height", "Height", "at the top,", 32, 8, 100), number("flutes", "Pleats", "high with", 32, 0, 80),
-                  len("fluteDepth", "Depth of a pleat", "pleats", 1.2, 0, 8), wall}});
+                  len("fluteDepth", "Depth of a pleat", "pleats", 1.2, 0, 8), wall, number("nested", "Cases in each other", "; cases in each other", 1, 1, 4)}});
+    f.back().fields.back().only = {"mold", {"paper case"}};
     f.push_back({"profile-mold", "Any round mold, by its profile", "In a mold", Body::Wall, false, "A round mold that has no name: draw its profile point by point.", "goblet vase bell round lathe profile cup mold",
                  "Lay a ruler along the axis: width at each height.", {wall}, {}, "profile"});
     // Closed
@@ -79,6 +80,10 @@ std::vector<Family> make() {
                  "Ruler inside the outer form; the gap with a coin or a card.",
                  {len("baseDiameter", "Base diameter", "form", 45, 10, 300), len("topDiameter", "Top diameter", "at the base,", 60, 10, 350), len("height", "Height of the form", "at the top,", 60, 8, 300), len("fillLine", "Fill line", "high, pressed up to", 55, 5, 300),
                   len("gap", "Gap at the side", "gap at the side", 4, 0.8, 30), len("floor", "Gap at the floor", "at the floor", 5, 0.8, 40)}});
+    f.push_back({"pressed-figure", "Figure pressed with an insert", "In a mold", Body::Cast, false, "Any form with an insert pressed in: the water both hold says how much chocolate goes between them.", "pressed insert three part mold egg heart figure bear shell any",
+                 "Ruler along, across and down the form; weigh the water that fills it to the line, and the water the insert pushes out.",
+                 {len("length", "Length", "form", 80, 8, 500), len("width", "Width", "long,", 60, 8, 400), len("depth", "Depth", "wide and", 30, 3, 250), {"water", "Water the form holds", "deep, holding", Dimension::Volume, 80 * ml, 0.2 * ml, 20000 * ml}, {"insert", "Water the insert pushes out", ", insert", Dimension::Volume, 52 * ml, 0.1 * ml, 20000 * ml}},
+                 {outlineChoice()}});
     f.push_back({"bought", "Bought mold without a file", "In a mold", Body::Wall, false, "Any bought mold: fill it with water, weigh the water, and the volume is exact.", "any mold bought silicone heart star animal figure free shape bear",
                  "Ruler along, across and down; fill with water and weigh: grams are millilitres.",
                  {len("length", "Length", "mold", 80, 8, 500), len("width", "Width", "long,", 60, 8, 400), len("depth", "Depth", "wide and", 30, 3, 250), {"water", "Water it holds", "deep, holding", Dimension::Volume, 80 * ml, 0.2 * ml, 20000 * ml}, wall},
@@ -117,7 +122,7 @@ std::vector<Family> make() {
                  {len("span", "Span", "handle", 120, 15, 500), len("rise", "Rise", "wide and", 90, 8, 500), len("thickness", "Thickness", "high,", 10, 3, 60), len("hole", "Fill hole", "thick, fill hole", 8, 2, 40)}});
     // Sheets
     f.push_back({"sheet", "Sheet part cut by template", "Sheets and piping", Body::Sheet, false, "House panels, silhouettes, frames: poured between bars, cut while it is firm.", "sheet panel wall house silhouette frame template cut plate gable window", "Decide the size, or read an outline from an SVG file.",
-                 {len("length", "Width", "sheet", 100, 5, 600), len("width", "Height", "wide,", 80, 5, 600), bars}, {{"cut", "Shape", {"rectangle", "gable", "triangle", "trapezoid", "hexagon", "octagon", "frame", "silhouette", "points"}}, outlineChoice(), {"spread", "How it is spread", {"between bars", "freehand"}}, {"tool", "Cut with", {"knife", "cutter"}}}, "outline"});
+                 {len("length", "Width", "sheet", 100, 5, 600), len("width", "Height", "wide,", 80, 5, 600), bars}, {{"cut", "Shape", {"rectangle", "gable", "triangle", "trapezoid", "hexagon", "octagon", "frame", "silhouette", "points"}}, outlineChoice({"cut", {"silhouette"}}), {"spread", "How it is spread", {"between bars", "freehand"}}, {"tool", "Cut with", {"knife", "cutter"}}}, "outline"});
     f.push_back({"lace", "Lace on flat acetate", "Sheets and piping", Body::Sheet, false, "Piped nets, with a thicker mound where a stick goes.", "lace net piped lattice filigree fan grille screen", "Decide the size; the line with a ruler on paper.",
                  {len("length", "Length", "lace", 90, 15, 400), len("width", "Width", "by", 60, 15, 400), len("lineWidth", "Width of a line", "lines", 3, 1, 20), len("thickness", "Height of a line", "wide and", 2, 0.6, 10), share("coverage", "Share that is covered", "high, covering", 0.45, 0.15, 0.9),
                   len("mound", "Mound for a stick", "mound", 14, 0, 60)}});
@@ -138,6 +143,19 @@ std::vector<Family> make() {
     f.push_back({"mesh", "Figure from a file", "From a file", Body::Cast, false, "Any closed model: STL, OBJ, PLY or 3MF.", "model file mesh scan figure stl obj ply 3mf print meteorite", "The file has it; say in what unit it was made.",
                  {{"scale", "Scale", "at", Dimension::Percent, 1, 0.01, 100}}, {{"filled", "Cast", {"solid", "hollow"}}}});
     f.back().fields.push_back(wall);
+    f.push_back({"mesh-half", "Half figure from a file", "From a file", Body::Wall, false, "Half of a figure with one flat side: a cavity to line, or one half of two.", "model file mesh half figure stl obj ply 3mf mold cavity shell egg", "The file has it; its flat side is the opening.",
+                 {{"scale", "Scale", "at", Dimension::Percent, 1, 0.01, 100}, wall}});
+    // Dipped and bound
+    const Only biscuits{"what", {"round biscuit", "finger biscuit"}};
+    f.push_back({"dipped", "Dipped fruit, biscuit or stick", "Dipped and bound", Body::Wall, true, "What is dipped is eaten with its chocolate: strawberries, biscuits, pretzel sticks, candied peel.", "dipped fruit strawberry cherry orange peel biscuit cookie wafer pretzel stick marshmallow coated",
+                 "Ruler along it and across it; how deep it goes in.",
+                 {len("length", "Length", "", 40, 8, 300), len("width", "Width", "by", 32, 3, 200), len("thickness", "Thickness", "; thickness", 8, 1, 100), len("dip", "Dipped up to", "; dipped up to", 30, 3, 300), share("pear", "Narrower at its tip", "; narrower at its tip by", 0.2, 0, 0.3), wall},
+                 {{"what", "What is dipped", {"fruit", "round biscuit", "finger biscuit", "stick"}}}});
+    f.back().fields[2].only = biscuits;
+    f.back().fields[4].only = {"what", {"fruit"}};
+    f.push_back({"cluster", "Cluster of nuts or cereal", "Dipped and bound", Body::Cast, false, "Nuts, flakes or raisins stirred into chocolate and spooned in heaps.", "cluster heap rock nuts almond cereal flakes cornflakes raisin crisp puffed bound",
+                 "Ruler across a heap and up; of the chocolate, say how much of the heap it is.",
+                 {len("diameter", "Diameter of a heap", "heap", 40, 8, 150), len("height", "Height", "wide and", 20, 4, 100), share("share", "Share of chocolate", "high, of it chocolate", 0.4, 0.1, 0.9)}});
     // Compounds
     f.push_back({"basket", "Basket with handle", "Put together", Body::Compound, false, "Holds almonds or fruit and is carried by the handle, or only looks as if it were: lift it by the base.", "basket handle carry bucket fruit nuts almond", "The mold and the handle each.",
                  {len("baseDiameter", "Base diameter", "basket", 110, 30, 400), len("topDiameter", "Top diameter", "at the base,", 150, 30, 450), len("height", "Height", "at the top,", 80, 15, 300), wall, len("rise", "Rise of the handle", "; handle", 110, 10, 400),
@@ -162,9 +180,21 @@ std::vector<Family> make() {
                  {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
     f.push_back({"stepped", "Tapered or stepped solid", "In a mold", Body::Cast, false, "Bases, feet and tiers: straight, narrower towards the top, or in steps.", "base foot stand plinth tier step taper cone frustum solid block", "Ruler across the base, across the top and up; count the steps.",
                  {len("baseDiameter", "Base diameter", "solid", 80, 8, 400), len("topDiameter", "Top diameter", "at the base,", 50, 4, 400), len("height", "Height", "at the top,", 30, 4, 300), number("steps", "Steps", "high in steps:", 1, 1, 8)}});
-    f.push_back({"halves", "Figure of two halves", "Put together", Body::Compound, false, "Two equal halves of any mold, closed over what is in them: eggs, hearts, animals, domes.", "egg heart animal figure two halves surprise closed filled hollow easter breakable", "Ruler along, across and down one half; of a bought mold weigh the water it holds.",
-                 {len("length", "Length", "half", 90, 10, 500), len("width", "Width", "long,", 60, 8, 400), len("depth", "Depth of a half", "wide and", 30, 3, 250), {"water", "Water a half holds", "deep; a bought mold holding", Dimension::Volume, 80 * ml, 0.2 * ml, 20000 * ml}, wall},
-                 {{"half", "A half", {"bought mold", "half egg", "dome"}}, outlineChoice()}});
+    const Only bought{"half", {"bought mold"}}, sized{"half", {"bought mold", "half egg", "dome"}}, another{"other", {"bought mold", "dome"}};
+    f.push_back({"halves", "Figure of two halves", "Put together", Body::Compound, false, "Two halves closed over what is in them, of one mold or of two whose rims meet: eggs, hearts, animals, domes, models.", "egg heart animal figure two halves surprise closed filled hollow easter breakable model file",
+                 "Ruler along, across and down each half; of a bought mold weigh the water it holds.",
+                 {len("length", "Length", "half", 90, 10, 500), len("width", "Width", "long,", 60, 8, 400), len("depth", "Depth of a half", "wide and", 30, 3, 250), {"water", "Water a half holds", "deep, holding", Dimension::Volume, 80 * ml, 0.2 * ml, 20000 * ml},
+                  {"scale", "Scale", "; the model at", Dimension::Percent, 1, 0.01, 100}, len("otherDepth", "Depth of the other half", "; the other one", 20, 3, 250), {"otherWater", "Water the other half holds", "deep, holding", Dimension::Volume, 50 * ml, 0.2 * ml, 20000 * ml}, wall},
+                 {{"half", "A half", {"bought mold", "half egg", "dome", "model from a file"}}, {"other", "The other half", {"the same", "bought mold", "dome", "half egg"}}, outlineChoice()}});
+    auto& two = f.back();
+    two.fields[0].only = sized;
+    two.fields[1].only = {"half", {"bought mold", "half egg"}};
+    two.fields[2].only = {"half", {"bought mold", "dome"}};
+    two.fields[3].only = bought;
+    two.fields[4].only = {"half", {"model from a file"}};
+    two.fields[5].only = another;
+    two.fields[6].only = {"other", {"bought mold"}};
+    two.file = {"half", {"model from a file"}};
     // clang-format on
     for (auto& g : f) {
         const auto is = [&](std::initializer_list<const char*> ids) {
@@ -172,10 +202,10 @@ std::vector<Family> make() {
         };
         g.meridian = is({"balloon", "cup"});
         g.cut = is({"sheet"});
-        g.fromFile = is({"mesh"});
+        g.fromFile = is({"mesh", "mesh-half", "halves"});
         g.copied = is({"mesh", "original"});
-        g.byWater = is({"bought", "original"});
-        g.gap = is({"pressed"});
+        g.byWater = is({"bought", "original", "pressed-figure"});
+        g.gap = is({"pressed", "pressed-figure"});
         g.shut = is({"hung-ball", "halves"});
         g.hung = is({"hung-ball"});
         g.handle = is({"basket"});
@@ -185,6 +215,7 @@ std::vector<Family> make() {
                                             {"Wrapped in acetate", Former::Wrap},
                                             {"Sheets and piping", Former::Table},
                                             {"Modeled by hand", Former::Hands},
+                                            {"Dipped and bound", Former::Itself},
                                             {"Put together", Former::Parts}})
             if (g.group == group) g.former = former;
     }
@@ -205,7 +236,7 @@ std::vector<Family> make() {
     for (auto& g : f)
         if (g.body == Body::Compound) g.choices.push_back({"glue", "Joints", glues()});
     for (auto& g : f)  // a core of known volume may lie in any cast
-        if (g.body == Body::Cast)
+        if (g.body == Body::Cast && g.former != Former::Itself)
             g.fields.push_back({"core", "Core inside", "; core of", Dimension::Volume, 0, 0, 2000 * ml});
     return f;
 }

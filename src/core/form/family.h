@@ -7,6 +7,12 @@
 
 namespace uovo::form {
 
+/// What is asked for only under some words of a choice of the same family; always where there is no choice.
+struct Only {
+    std::string choice = {};
+    std::vector<std::string> words = {};
+};
+
 /// One figure a person measures.
 struct Field {
     std::string key, name;  ///< "topDiameter", "Top diameter"
@@ -15,12 +21,14 @@ struct Field {
     double value = 0, low = 0, high = 0;  ///< SI; usual value and what is accepted
     bool whole = true;                    ///< a count that is only counted whole
     std::string unit = {};                ///< of a bare number; empty: mm for lengths
+    Only only = {};
 };
 
 /// One of a few words.
 struct Choice {
     std::string key, name;
     std::vector<std::string> options;  ///< the first is the usual one; written to files as they stand
+    Only only = {};
 };
 
 /// How chocolate makes the part.
@@ -42,6 +50,7 @@ enum class Former {
     Table,    ///< spread or piped flat
     Hands,    ///< modeled
     Parts,    ///< several of these
+    Itself,   ///< what is dipped or bound: it stays in it and is eaten with it
 };
 
 struct Family {
@@ -57,6 +66,7 @@ struct Family {
     Former former = Former::Mold;
     bool cut = false;       ///< cut by a template from a sheet that is spread
     bool fromFile = false;  ///< its shape is a model of the plan
+    Only file = {};         ///< … under these words
     bool copied = false;    ///< a mold of one's own is taken from it
     bool byWater = false;   ///< its volume is told by the water it holds or pushes aside
     bool gap = false;       ///< an insert is pressed in: the gap is its wall

@@ -1,5 +1,6 @@
 #include "core/form/part.h"
 
+#include <algorithm>
 #include <cmath>
 
 #include "core/form/part_builders.h"
@@ -22,6 +23,15 @@ std::string choice(const Part& part, const std::string& key) {
     const Family* f = family(part.family);
     const Choice* c = f ? f->choice(key) : nullptr;
     return c ? c->options.front() : std::string();
+}
+
+bool asked(const Part& part, const Only& only) {
+    return only.choice.empty() || std::ranges::count(only.words, choice(part, only.choice)) > 0;
+}
+
+bool fromFile(const Part& part) {
+    const Family* f = family(part.family);
+    return f && f->fromFile && asked(part, f->file);
 }
 
 Part unopened(Part part) {
@@ -90,7 +100,7 @@ tl::expected<void, Problem> checkFigures(const Part& part) {
     const Family* f = family(part.family);
     if (!f) return refuse("This program does not know the family “" + part.family + "”.", "family");
     for (const auto& field : f->fields)
-        if (auto ok = checkFigure(field, figure(part, field.key)); !ok) return ok;
+        if (auto ok = checkFigure(field, figure(part, field.key)); !ok && asked(part, field.only)) return ok;
     for (const auto& c : f->choices) {
         const std::string word = choice(part, c.key);
         if (std::find(c.options.begin(), c.options.end(), word) == c.options.end())
@@ -110,46 +120,26 @@ tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, co
     return buildOne(part, meshes, detail);
 }
 
-constexpr double kSmallestFigure = 0.002, kLargestFigure = 0.6;  // m: what one casts, and what a kitchen holds
-
 tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes, const Detail& detail) {
     const Family& f = *family(part.family);
     const Values v{part};
     const std::string& id = part.family;
     Built built = refuse("There is no such family.", "family");
     bool hollow = f.body == Body::Wall;
-    if (id == "mesh") {
-        const auto it = meshes.find(part.mesh);
-        if (it == meshes.end() || !it->second) return refuse("Choose a model file for this figure.", "mesh");
-        Shape s;
-        s.surface = *it->second;
-        const double k = v("scale");
-        for (auto& p : s.surface.points) p = p * k;
-        const Vec3 size = bounds(s.surface).size();
-        const double largest = std::max({size.x, size.y, size.z});
-        if (!(largest <= kLargestFigure))
-            return refuse(fmt::format("The figure would be {} large; at most {}.",
-                                      format(largest, Dimension::Length, UnitSystem::Metric),
-                                      format(kLargestFigure, Dimension::Length, UnitSystem::Metric)),
-                          "scale");
-        if (!(largest >= kSmallestFigure))
-            return refuse(fmt::format("The figure would be {} large; at least {}.",
-                                      format(largest, Dimension::Length, UnitSystem::Metric),
-                                      format(kSmallestFigure, Dimension::Length, UnitSystem::Metric)),
-                          "scale");
-        s.volume = volume(s.surface);
-        if (!(s.volume > 1e-6 * largest * largest * largest))
-            return refuse("The figure has no inside, or is inside out.", "mesh");
-        s.area = s.areaLow = s.areaHigh = area(s.surface);
-        s.exact = false;
-        hollow = v.choice("filled") == "hollow";
-        built = std::move(s);
+    if (id == "mesh" || id == "mesh-half") {
+        built = buildModel(v, meshes);
+        if (built && id == "mesh-half") built = halfOf(std::move(*built));
+        hollow = hollow || v.choice("filled") == "hollow";
+    } else if (id == "dipped") {
+        built = buildDipped(v, detail);
+    } else if (id == "cluster") {
+        built = buildHeap(v, detail);
     } else if (f.meridian) {
         const auto m = meridian(part);
         if (!m) return tl::unexpected(m.error());
         built = roundFormer(*m, detail.triangles);
     } else if (f.former == Former::Balloon || id == "bought" || id == "original" || id == "plaque" || id == "flame" ||
-               id == "egg-half") {
+               id == "egg-half" || id == "pressed-figure") {
         built = buildFree(v, id, detail);
     } else if (id == "rope" || id == "clip-handle") {
         built = buildSwept(v, id, detail);
@@ -168,7 +158,7 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
     built->body = hollow ? Body::Wall : f.body == Body::Wall ? Body::Cast : f.body;
     built->outside = f.outside;
     if (hollow && f.field("wall")) built->wall = v("wall");
-    if ((f.body == Body::Cast && !hollow && id != "pressed") || f.body == Body::Modeled)
+    if ((f.body == Body::Cast && !hollow && !f.gap) || f.body == Body::Modeled)
         built->wall = built->wallLow = built->wallHigh = 0;  // solid through and through
     if (built->wallLow == 0 && built->wallHigh == 0) built->wallLow = built->wallHigh = built->wall;
     Assembly out;
@@ -178,6 +168,18 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
     item.part = part;
     item.shape = std::move(*built);
     out.items.push_back(std::move(item));
+    if (f.former == Former::Itself && hollow) {  // what is in it stands out of it
+        auto inside = insideOf(v, detail);
+        if (!inside) return tl::unexpected(inside.error());
+        Item thing;
+        thing.key = "inside";
+        thing.name = "What is in it";
+        thing.part = part;
+        thing.shape = std::move(*inside);
+        thing.shape.body = Body::Cast;
+        thing.edible = false;
+        out.items.push_back(std::move(thing));
+    }
     return out;
 }
 

@@ -109,6 +109,8 @@ Part unopened(Part part);
 /// The balloon of a bowl and the cup of a coated cup, from their figures.
 Balloon balloonOf(const Part& part);
 Cup cupOf(const Part& part);
+/// The room that something dipped takes in the bath: a cylinder round what goes under, outside its chocolate.
+tl::expected<Meridian, Problem> roundDipped(const Part& part);
 /// Meridian of what is coated. @param part of a family with a meridian
 tl::expected<Meridian, Problem> meridian(const Part& part);
 /// A round former as a mesh for its coats. @param triangles about so many
@@ -119,6 +121,10 @@ Part usual(const std::string& family);
 /// A figure of the part, or the family's usual value, SI.
 double figure(const Part& part, const std::string& key);
 std::string choice(const Part& part, const std::string& key);
+/// Whether a figure or choice says something about this part.
+bool asked(const Part& part, const Only& only);
+/// Its shape is a model of the plan.
+bool fromFile(const Part& part);
 
 /// Polygons of a sheet part, outer loop first; empty when it cannot be cut.
 std::vector<Loop> sheetOutline(const Part& part);

@@ -33,6 +33,15 @@ Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail&
 Built buildRound(const Values& v, const std::string& family, const Detail& detail);
 Built buildFree(const Values& v, const std::string& family, const Detail& detail);
 Built buildSheet(const Values& v, const std::string& family, const Detail& detail);
+/// A model of the plan at its scale.
+Built buildModel(const Values& v, const Meshes& meshes);
+/// The same as half of a figure: its flat side is its opening, turned up.
+Built halfOf(Shape model);
+Built buildDipped(const Values& v, const Detail& detail);
+/// What is dipped, whole, dry and at its place.
+Built insideOf(const Values& v, const Detail& detail);
+/// A heap that is spooned: things bound by chocolate.
+Built buildHeap(const Values& v, const Detail& detail);
 Built buildSwept(const Values& v, const std::string& family, const Detail& detail);
 /// A single part whose figures need not lie in the limits that its family offers: a compound has limits of its own.
 tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes, const Detail& detail);

@@ -1,4 +1,6 @@
 // Parts put together: each compound is a list of ordinary parts at their places, driven by a few figures.
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cmath>
 
@@ -6,6 +8,9 @@
 
 namespace uovo::form {
 namespace {
+
+constexpr double kRimsApart = 0.003;  // m, on the mean, the corners of their nets not being the same
+constexpr double kRimsMeet = 0.04;    // so much may two rims differ in length and still be glued on each other
 
 /// Collects items; a person's own figures of one part win over what the compound says.
 class Assembler {
@@ -51,6 +56,7 @@ public:
     void joint(size_t a, size_t b, double length, std::string words) {
         out_.joints.push_back({a, b, length, std::move(words)});
     }
+    void refuse(std::string sentence, std::string field) { problem_ = Problem{std::move(sentence), std::move(field)}; }
     Assembly& result() { return out_; }
     tl::expected<Assembly, Problem> take() {
         if (problem_) return tl::unexpected(*problem_);
@@ -268,24 +274,79 @@ void hungBall(Assembler& a, const Values& v) {
     a.joint(1, 2, pi * v("card"), "card in the crown");
 }
 
-/// Two of one half, the upper turned over on the lower.
+/// Corners of an item's opening, at its place.
+std::vector<Vec3> rimOf(const Item& item) {
+    const Mesh& m = item.shape.surface;
+    std::vector<char> wall(m.points.size()), lid(m.points.size());
+    for (size_t i = 0; i < m.triangles.size(); ++i)
+        for (const int k : m.triangles[i]) (m.mark(i) == Mark::Wall ? wall : lid)[static_cast<size_t>(k)] = 1;
+    std::vector<Vec3> out;
+    for (size_t i = 0; i < wall.size(); ++i)
+        if (wall[i] && lid[i]) out.push_back(item.pose(m.points[i]));
+    return out;
+}
+
+/// Mean distance of one rim's corners from the other's nearest, m.
+double apartOnTheMean(const std::vector<Vec3>& a, const std::vector<Vec3>& b) {
+    double sum = 0;
+    for (const auto& p : a) {
+        double least = 1e9;
+        for (const auto& q : b) least = std::min(least, length(p - q));
+        sum += least / double(a.size());
+    }
+    return sum;
+}
+
+/// Two halves, the upper turned over on the lower: of one mold, or of two whose openings meet.
 void halves(Assembler& a, const Values& v) {
-    const double length = v("length"), width = v("width"), depth = v("depth");
-    const std::string of = v.choice("half");
-    const double rim = of == "half egg" ? width / 2 : depth;  // height of the opening
-    const auto half = [&] {
-        if (of == "half egg") return part("egg-half", {{"length", length}, {"width", width}, {"wall", v("wall")}});
-        if (of == "dome") return part("half-ball", {{"diameter", length}, {"depth", depth}, {"wall", v("wall")}});
+    struct Half {
+        Part part;
+        std::map<std::string, std::string> from;
+    };
+    double length = v("length"), width = v("width");
+    const auto half = [&](const std::string& of, const char* depthKey, const char* waterKey) -> Half {
+        const double depth = v(depthKey);
+        if (of == "half egg")
+            return {part("egg-half", {{"length", length}, {"width", width}, {"wall", v("wall")}}), {}};
+        if (of == "dome")
+            return {part("half-ball", {{"diameter", length}, {"depth", depth}, {"wall", v("wall")}}),
+                    {{"diameter", "length"}, {"depth", depthKey}}};
+        if (of == "model from a file") {
+            Part p = part("mesh-half", {{"scale", v("scale")}, {"wall", v("wall")}});
+            p.mesh = v.part.mesh;
+            return {std::move(p), {}};
+        }
         Part p =
             part("bought",
-                 {{"length", length}, {"width", width}, {"depth", depth}, {"water", v("water")}, {"wall", v("wall")}});
+                 {{"length", length}, {"width", width}, {"depth", depth}, {"water", v(waterKey)}, {"wall", v("wall")}});
         p.choices["silhouette"] = v.choice("silhouette");
-        return p;
+        return {std::move(p), {{"depth", depthKey}, {"water", waterKey}}};
     };
-    const std::map<std::string, std::string> from{{"diameter", "length"}};
-    a.add("lower", "Lower half", half(), at(0, 0, 0), {0, 0, -0.8 * rim}, from);
-    a.add("upper", "Upper half", half(), turned(2 * rim), {0, 0, 0.8 * rim}, from);
-    if (a.result().items.size() == 2) a.joint(0, 1, a.result().items[0].shape.rim, "seam of the halves");
+    const std::string other = v.choice("other");
+    const Half lower = half(v.choice("half"), "depth", "water");
+    a.add("lower", "Lower half", lower.part, at(0, 0, 0), {}, lower.from);
+    auto& items = a.result().items;
+    if (items.empty()) return;
+    if (fromFile(v.part)) {  // what closes it is as long and wide as its model
+        const Vec3 size = bounds(items[0].shape.surface).size();
+        length = size.x;
+        width = size.y;
+    }
+    const Half upper = other == "the same" ? lower : half(other, "otherDepth", "otherWater");
+    a.add("upper", "Upper half", upper.part, turned(0), {}, upper.from);
+    if (items.size() != 2) return;
+    const double low = bounds(items[0].shape.surface).high.z, high = bounds(items[1].shape.surface).high.z;
+    items[1].pose = turned(low + high);
+    items[0].apart = {0, 0, -0.8 * low};
+    items[1].apart = {0, 0, 0.8 * high};
+    const double here = items[0].shape.rim, there = items[1].shape.rim;
+    if (std::abs(here - there) > kRimsMeet * std::max(here, there) ||
+        apartOnTheMean(rimOf(items[0]), rimOf(items[1])) > kRimsApart)
+        return a.refuse(fmt::format("The rims do not meet: {} round the lower half, {} round the upper one.",
+                                    format(here, Dimension::Length, UnitSystem::Metric),
+                                    format(there, Dimension::Length, UnitSystem::Metric)),
+                        "other");
+    a.joint(0, 1, std::min(here, there), "seam of the halves");
 }
 
 }  // namespace

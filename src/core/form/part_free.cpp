@@ -1,6 +1,10 @@
 // Families known by a silhouette, a depth and grams of water; half eggs; balloons that are not covered wholly.
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cmath>
+#include <map>
+#include <set>
 
 #include "core/form/cut_field.h"
 #include "core/form/mend.h"
@@ -8,6 +12,8 @@
 
 namespace uovo::form {
 namespace {
+
+constexpr double kLeastGap = 0.0008;  // m, as of a pressed cup
 
 /// How deep a body is at the share s of the way from its middle to its outline: 0 in the middle, 1 at the edge.
 using Depth = std::function<double(double)>;
@@ -146,6 +152,62 @@ Built waterBody(const Values& v, const char* depthKey, bool original, const Deta
         out.areaLow += top;
         out.areaHigh += top;
     }
+    return out;
+}
+
+/// What lies between a cavity and a smaller copy of it that hangs in its opening, `share` of its size.
+Mesh between(const Mesh& cavity, double depth, double share) {
+    std::set<std::pair<int, int>> edges;  // of the wall, as its triangles run
+    for (size_t i = 0; i < cavity.triangles.size(); ++i)
+        for (size_t k = 0; k < 3 && cavity.mark(i) == Mark::Wall; ++k)
+            edges.insert({cavity.triangles[i][k], cavity.triangles[i][(k + 1) % 3]});
+    std::vector<std::pair<int, int>> rim;
+    double round = 0, wide = 0;
+    for (const auto& [from, to] : edges)
+        if (!edges.contains({to, from})) {
+            rim.push_back({from, to});
+            const Vec3 &p = cavity.points[static_cast<size_t>(from)], &q = cavity.points[static_cast<size_t>(to)];
+            round += length(q - p);
+            wide += (1 - share) * std::hypot(p.x, p.y);
+        }
+    const int rows = std::max(1, static_cast<int>(std::lround(wide / std::max(1e-9, round))));
+    Mesh out;
+    std::map<std::pair<int, int>, int> known;  // corners of the cavity (row 0), of the rim's rows, of the copy
+    const auto corner = [&](int i, int row) {
+        const auto [at, fresh] = known.try_emplace({i, row}, static_cast<int>(out.points.size()));
+        const Vec3& p = cavity.points[static_cast<size_t>(i)];
+        const double s = 1 - (1 - share) * row / rows;
+        if (fresh) out.points.push_back({s * p.x, s * p.y, depth - s * (depth - p.z)});
+        return at->second;
+    };
+    for (size_t i = 0; i < cavity.triangles.size(); ++i) {
+        if (cavity.mark(i) != Mark::Wall) continue;
+        const auto& t = cavity.triangles[i];
+        out.triangles.push_back({corner(t[0], 0), corner(t[1], 0), corner(t[2], 0)});
+        out.triangles.push_back({corner(t[0], rows), corner(t[2], rows), corner(t[1], rows)});
+    }
+    for (const auto& [from, to] : rim)
+        for (int row = 0; row < rows; ++row) {
+            out.triangles.push_back({corner(to, row), corner(from, row), corner(from, row + 1)});
+            out.triangles.push_back({corner(to, row), corner(from, row + 1), corner(to, row + 1)});
+        }
+    return out;
+}
+
+/// A form by its water, an insert of the same shape by the water it pushes aside.
+Built pressedFigure(const Values& v, const Detail& detail) {
+    Built out = waterBody(v, "depth", false, detail);
+    if (!out) return out;
+    const double chocolate = out->volume - v("insert"), gap = chocolate / out->area;
+    const auto text = [](double x) { return format(x, Dimension::Length, UnitSystem::Metric); };
+    if (gap < kLeastGap)
+        return refuse(fmt::format("The insert leaves a gap of {}; chocolate flows into one of {} at least.",
+                                  text(std::max(0.0, gap)), text(kLeastGap)),
+                      "insert");
+    out->surface = between(out->surface, v("depth"), std::cbrt(v("insert") / out->volume));
+    out->hollow = v("insert");
+    out->volume = chocolate;
+    out->wall = gap;
     return out;
 }
 
@@ -304,6 +366,7 @@ Built balloonLace(const Values& v, const Detail& detail) {
 
 Built buildFree(const Values& v, const std::string& family, const Detail& detail) {
     if (family == "bought") return waterBody(v, "depth", false, detail);
+    if (family == "pressed-figure") return pressedFigure(v, detail);
     if (family == "original") return waterBody(v, "height", true, detail);
     if (family == "plaque") return domedCast(v.choice("silhouette"), v("length"), v("width"), v("depth"), 8, detail);
     if (family == "flame") return domedCast("drop", v("length"), v("width"), v("depth"), 2, detail);

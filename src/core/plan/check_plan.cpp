@@ -94,9 +94,7 @@ void checkMaking(const Piece& p, const Plan& plan, const material::Library& lib,
             between(s->mass, 0, 5, "It weighs between nothing and five kilograms.", here + "mass");
             if (s->what != InsertStep::What::Piece) continue;
             if (s->piece == p.id) add({"A piece cannot stand in itself.", here + "piece"});
-            else if (std::none_of(plan.pieces.begin(), plan.pieces.end(),
-                                  [&](const Piece& q) { return q.id == s->piece; }))
-                add({"The piece that goes in is not in this plan.", here + "piece"});
+            else if (!plan.piece(s->piece)) add({"The piece that goes in is not in this plan.", here + "piece"});
         } else if (const auto* t = std::get_if<TopStep>(&step)) {
             if (!plan.topping(t->topping)) add({"There is no topping “" + t->topping + "” here.", here + "topping"});
             between(t->each, 0, 5, "A topping weighs between nothing and five kilograms.", here + "each");
@@ -171,10 +169,11 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
     if (meridian && !former) add(former.error(), "former/");
     else if (auto ok = shapes && !meridian ? buildable(p, plan.meshes) : form::checkFigures(p.shape); !ok)
         add(ok.error(), "former/");
-    if (former && p.overBalloon() && (p.pot.empty() || lib.pot(p.pot)) &&
+    if ((former ? p.overBalloon() : p.roundSomething() && p.wallFromCoats() && form::checkFigures(p.shape)) &&
+        (p.pot.empty() || lib.pot(p.pot)) &&
         std::any_of(coats.begin(), coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
-        const auto bath = p.bath(lib);
-        if (!bath) add(bath.error());
+        const auto bath = p.bath(lib);  // what its shape says is told with its shape
+        if (!bath && bath.error().where == "pot") add(bath.error());
     }
     if (meridian && coats.empty()) add({"There is no coat yet: add one.", "coats"});
     checkMaking(p, plan, lib, add);
@@ -192,6 +191,8 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
             add({"A balloon cannot be filled and poured out; dip or brush it.", here + "way"});
         if (i == 0 && coats[i].way == coat::Way::Press)
             add({"The first coat makes the wall; press its rim in afterwards.", here + "way"});
+        if (p.roundSomething() && coats[i].way == coat::Way::Press)
+            add({"It has no rim to press: dip it, pour over it or brush it.", here + "way"});
         if (coats[i].way == coat::Way::Turn && !p.closes())
             add({"Only a closed mold is filled and turned; pour this one out.", here + "way"});
         if (p.wallFromCoats() && p.closes() && coats[i].way != coat::Way::Turn)

@@ -14,6 +14,13 @@ setting::Events settingEvents(const material::Library& lib) {
 heat::Former formerHeat(const form::Part& part, const material::Library& lib) {
     const form::Family* family = form::family(part.family);
     if (family && family->body == form::Body::Sheet) return {lib.former("trayHeatCapacity"), 0, -1};
+    if (family && family->former == form::Former::Itself && family->body == form::Body::Wall) {
+        // heat that half of it takes up, by the area that is covered
+        const bool fruit = form::choice(part, "what") == "fruit";
+        const double half =
+            0.25 * form::figure(part, fruit || form::choice(part, "what") == "stick" ? "width" : "thickness");
+        return {lib.former(fruit ? "fruitHeatCapacity" : "biscuitHeatCapacity") * half, 0, 0};
+    }
     if (family && family->former == form::Former::Cup)
         return form::choice(part, "made") == "silicone"
                    ? heat::Former{lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1}
@@ -21,10 +28,11 @@ heat::Former formerHeat(const form::Part& part, const material::Library& lib) {
     const std::string made = family && family->choice("mold") ? form::choice(part, "mold") : "";
     const auto is = [&](const char* word) { return made.find(word) != std::string::npos; };
     if (is("silicone")) return {lib.former("siliconeHeatCapacity"), lib.former("siliconeContact"), -1};
-    return {lib.former(is("rigid")     ? "thickPlasticHeatCapacity"
-                       : is("tin")     ? "tinHeatCapacity"
-                       : is("plastic") ? "thinPlasticHeatCapacity"
-                                       : "cupHeatCapacity"),
+    const double layers = is("paper") ? form::figure(part, "nested") : 1;
+    return {layers * lib.former(is("rigid")     ? "thickPlasticHeatCapacity"
+                                : is("tin")     ? "tinHeatCapacity"
+                                : is("plastic") ? "thinPlasticHeatCapacity"
+                                                : "cupHeatCapacity"),
             0, -1};
 }
 

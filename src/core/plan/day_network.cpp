@@ -216,20 +216,10 @@ private:
     static bool has(const Making& making) {
         return firstOf<S>(making) != nullptr;
     }
-    /// What is done once and has been: a making out of order may name it again.
-    static bool again(const Making& making, size_t i) {
-        const Step& s = making[i];
-        if (!(std::holds_alternative<ReleaseStep>(s) || std::holds_alternative<TrimStep>(s) ||
-              std::holds_alternative<JoinStep>(s) || std::holds_alternative<LidStep>(s) ||
-              std::holds_alternative<StoreStep>(s)))
-            return false;
-        return std::any_of(making.begin(), making.begin() + static_cast<std::ptrdiff_t>(i),
-                           [&](const Step& e) { return e.index() == s.index(); });
-    }
 
     /// Everything that is coated, coat after coat: bowls, cups and the molded walls of parts.
     void coats(const Piece& piece, const PieceAnswers& a, Since& finished) {
-        const bool balloon = piece.overBalloon(), mold = !piece.alongMeridian();
+        const bool balloon = piece.overBalloon(), mold = !piece.alongMeridian(), around = piece.roundSomething();
         const int walls = static_cast<int>(a.made->wall->items.size());
         double life = 1e9;
         for (const auto& c : piece.coats()) life = std::min(life, potOfCoat(piece, c).life);
@@ -243,24 +233,29 @@ private:
             const int n = r.pieces;
             const bool silicone = form::choice(piece.shape, "made") == "silicone";
             const int prepare =
-                balloon ? task(r, "inflate", "Blow up and oil " + r.who, "prepare",
-                               std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
-                : mold  ? task(r, "mold",
-                               (piece.family().former == form::Former::Wrap ? "Cut and roll the acetate for "
-                                                                            : "Polish the molds for ") +
-                                   r.who,
-                               "prepare", minutes("prepareMold", n * walls), 0)
+                around    ? task(r, "core", "Dry and lay out " + coreOf(r), "prepare", minutes("insert", n), 0)
+                : balloon ? task(r, "inflate", "Blow up and oil " + r.who, "prepare",
+                                 std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
+                : mold    ? task(r, "mold",
+                                 (piece.family().former == form::Former::Wrap ? "Cut and roll the acetate for "
+                                  : form::choice(piece.shape, "mold") == "paper case"
+                                      ? form::figure(piece.shape, "nested") > 1 ? "Nest the paper cases for "
+                                                                                : "Set out the paper cases for "
+                                      : "Polish the molds for ") +
+                                     r.who,
+                                 "prepare", minutes("prepareMold", n * walls), 0)
                 : silicone
                     ? task(r, "snip", "Wash and dry the cups for " + r.who, "prepare", minutes("prepareMold", n), 0)
                     : task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
             if (firstPrepare < 0) firstPrepare = prepare;
             SoFar now{prepare, 0};
-            bool patched = false;
+            bool patched = around;  // what is in it needs no patch
             Since since{{prepare, 0, "its former is ready"}};
             for (size_t i = 0; i < end; ++i) {
                 const Step& step = piece.making[i];
                 if (const auto* c = std::get_if<PlannedCoat>(&step)) {
-                    if (patched) now.before = since.back().task;  // a rim pressed in once it is off its former
+                    if (patched && !around)
+                        now.before = since.back().task;  // a rim pressed in once it is off its former
                     coat(r, a, *c, strewnOn(piece.making, i, end), now);
                     since = {{now.before, 0, "it has been looked at"}};
                     continue;
@@ -268,7 +263,7 @@ private:
                 if (std::holds_alternative<TopStep>(step) || std::holds_alternative<InsertStep>(step))
                     continue;                                          // with its coat
                 if (std::holds_alternative<CastStep>(step)) continue;  // of its other parts
-                if (std::holds_alternative<JoinStep>(step) || again(piece.making, i))
+                if (std::holds_alternative<JoinStep>(step) || doneBefore(piece.making, i))
                     continue;  // joined when all is there
                 if (!patched) {
                     patched = true;
@@ -433,11 +428,17 @@ private:
         const Topping* t = plan_.topping(top.topping);
         return t ? lower(t->name) : std::string("the topping");
     }
+    /// What is dipped or bound in a round, by its name.
+    static std::string coreOf(const Round& r) {
+        for (const auto& in : StepsOf<const InsertStep>(r.piece.making))
+            if (in.what == InsertStep::What::Core)
+                return r.pieces * in.each > 1 && r.piece.couldBeCoated() ? plural(lower(in.name)) : lower(in.name);
+        return "what is in " + r.who;
+    }
     std::string insertTitle(const Round& r, const InsertStep& in) const {
         std::string what = lower(in.name);
-        if (in.what == InsertStep::What::Piece)
-            for (const auto& p : plan_.pieces)
-                if (p.id == in.piece) what = lower(p.name);
+        if (const Piece* other = in.what == InsertStep::What::Piece ? plan_.piece(in.piece) : nullptr)
+            what = lower(other->name);
         if (in.each * r.pieces > 1) what = plural(what);
         return fmt::format("Stand {} in {}", what, r.who);
     }
@@ -479,8 +480,10 @@ private:
             const int prepare =
                 balloon ? task(r, "bars", "Blow up and oil the balloons for " + r.who, "prepare",
                                minutes("inflate", r.pieces) + minutes("oil", r.pieces), 0, {"latex", "balloon-oil"})
-                        : task(r, "bars", "Prepare molds and bars for " + r.who, "prepare",
-                               minutes("prepareMold", many), 0);
+                : piece.roundSomething()
+                    ? task(r, "core", "Dry and weigh " + coreOf(r), "prepare", minutes("insert", r.pieces), 0)
+                    : task(r, "bars", "Prepare molds and bars for " + r.who, "prepare", minutes("prepareMold", many),
+                           0);
             if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
             before = prepare;
             Since since{{prepare, 0, "the molds are ready"}};
@@ -493,7 +496,7 @@ private:
             };
             for (size_t i = 0; i < end; ++i) {
                 const Step& step = piece.making[i];
-                if (std::holds_alternative<JoinStep>(step) || again(piece.making, i)) continue;
+                if (std::holds_alternative<JoinStep>(step) || doneBefore(piece.making, i)) continue;
                 if (const auto* c = std::get_if<CastStep>(&step)) {
                     if (layer >= steps.size()) continue;  // poured before it was let go, whatever the order says
                     castNow(*c, strewnOn(piece.making, i, end));
@@ -562,10 +565,11 @@ private:
         after(pot.melt, ready, 0, -1, "the chocolate is melted");
         const int poured = task(
             r, id("cast"),
-            (piece.overBalloon() ? laceVerb(piece)
-             : sheets == edible  ? "Spread and cut "
-             : stage.wall        ? "Cast the other parts of "
-                                 : "Cast ") +
+            (piece.overBalloon()      ? laceVerb(piece)
+             : piece.roundSomething() ? "Stir and spoon "
+             : sheets == edible       ? "Spread and cut "
+             : stage.wall             ? "Cast the other parts of "
+                                      : "Cast ") +
                 r.who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")),
             "coat",
             minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
@@ -802,7 +806,7 @@ private:
             if (std::holds_alternative<JoinStep>(piece.making[i]) && joinsAtLast(piece, *a.made))
                 since = other(all, a, i, since), closed = true;
         for (size_t i = begin; i < piece.making.size(); ++i) {
-            if (again(piece.making, i)) continue;
+            if (doneBefore(piece.making, i)) continue;
             const bool joins = std::holds_alternative<JoinStep>(piece.making[i]);
             closed = closed || joins;
             if (joins && !joinsAtLast(piece, *a.made)) continue;  // done round by round

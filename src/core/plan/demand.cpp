@@ -18,7 +18,7 @@ public:
     std::vector<batch::Demand> all() {
         casts();
         coats();
-        made_.meridian ? bath() : lastFilling();
+        made_.meridian || a_.bath ? bath() : lastFilling();
         later();
         const double minutes = work();
         std::vector<batch::Demand> out;
@@ -76,7 +76,7 @@ private:
 
     /// The last bowl still goes under in the bath, the last cup is still filled once.
     void bath() {
-        const double volume = !piece_.overBalloon() ? made_.meridian->formerVolume : a_.bath ? a_.bath->chocolate : 0;
+        const double volume = a_.bath ? a_.bath->chocolate : piece_.overBalloon() ? 0 : made_.meridian->formerVolume;
         for (const auto& c : piece_.coats())
             if (coat::drains(c.way))
                 coatShare(c).bath =
@@ -85,7 +85,7 @@ private:
 
     /// The last mold is still filled once before it is poured out.
     void lastFilling() {
-        if (piece_.closes()) return;
+        if (piece_.closes() || piece_.roundSomething()) return;
         for (size_t k = 0; k < made_.volumes.size(); ++k) {
             const auto& item = made_.assembly.items[k];
             if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside)) continue;
@@ -101,7 +101,7 @@ private:
     void later() {
         if (a_.capMass > 0) share(piece_.chocolate).each += a_.capMass;
         double late = a_.capMass * piece_.count;
-        if (made_.wall) late += kPatch * a_.make;
+        if (made_.wall && !piece_.roundSomething()) late += kPatch * a_.make;
         const double fillet = lib_.strong("jointFillet");
         for (const auto& joint : made_.assembly.joints)
             late += 0.5 * fillet * fillet * joint.length * a_.coating.densityMelt * a_.make;

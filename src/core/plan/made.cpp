@@ -186,10 +186,13 @@ tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const m
         measure(s, coated, *coating);
     }
     const auto& first = s.assembly.items.front().shape;
-    if (first.body == form::Body::Wall && first.coverage == 1)
+    if (first.body == form::Body::Wall && first.coverage == 1 && !piece.roundSomething())
         s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
     if (first.hollow > 0) s.capacity = first.hollow;
-    if (piece.family().shut) s.capacity *= 2;
+    if (piece.family().shut) {  // both halves
+        const auto& other = s.assembly.items[1].shape;
+        s.capacity = std::max(0.0, first.volume - s.volumes[0] + other.volume - s.volumes[1]);
+    }
     if (s.wall) s.melted = s.wall->melted;
     else if (form::figure(piece.shape, form::kOpening) > 0)
         s.melted = form::Opening(piece.shape).area() * first.wall * coating->densitySolid;

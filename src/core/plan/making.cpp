@@ -11,14 +11,14 @@ namespace uovo {
 namespace {
 
 /// Where a sort of step usually stands: smaller numbers first.
-enum Rank { kShape, kInto, kOff, kTrimmed, kInside, kTogether, kFilled, kLidded, kOnTop, kKept, kServed };
+enum Rank { kAround, kShape, kInto, kOff, kTrimmed, kInside, kTogether, kFilled, kLidded, kOnTop, kKept, kServed };
 
 Rank rankOf(const Step& step, const Piece& piece) {
     struct {
         const Piece& piece;
         Rank operator()(const PlannedCoat&) const { return kShape; }
         Rank operator()(const CastStep&) const { return kShape; }
-        Rank operator()(const InsertStep&) const { return kInto; }
+        Rank operator()(const InsertStep& s) const { return s.what == InsertStep::What::Core ? kAround : kInto; }
         Rank operator()(const TopStep& s) const { return s.when == TopStep::When::Glued ? kOnTop : kInto; }
         Rank operator()(const SetStep&) const { return kOnTop; }
         Rank operator()(const ReleaseStep&) const { return kOff; }
@@ -42,7 +42,8 @@ bool is(const Step& step) {
 bool leavesSoft(const Step& s) { return is<PlannedCoat>(s) || is<CastStep>(s) || is<FillStep>(s) || is<LidStep>(s); }
 bool wantsSoft(const Step& s) {
     const auto* top = std::get_if<TopStep>(&s);
-    return is<InsertStep>(s) || (top && top->when != TopStep::When::Glued);
+    const auto* in = std::get_if<InsertStep>(&s);
+    return (in && in->what != InsertStep::What::Core) || (top && top->when != TopStep::When::Glued);
 }
 
 /// The same with step `from` standing right before or after where `to` stands now.
@@ -83,6 +84,7 @@ public:
             colours(i);
             useless(i);
             twice(i);
+            core(i);
         }
         return std::move(out_);
     }
@@ -195,17 +197,25 @@ private:
     void useless(size_t i) {
         if (is<PlannedCoat>(m_[i]) && !piece_.couldBeCoated())
             say("solid", "It is cast full or shaped: there is no wall for a coat to make.", i, without(m_, i));
+        if (is<FillStep>(m_[i]) && (piece_.roundSomething() || piece_.family().body == form::Body::Modeled))
+            say("full", "It is not hollow: nothing is filled into it.", i, without(m_, i));
         if (is<JoinStep>(m_[i]) && piece_.family().body != form::Body::Compound && !piece_.closedByJoining())
             say("one-part", "It is of one part: there is nothing to put together.", i, without(m_, i));
     }
 
+    /// What the chocolate goes round is there before it.
+    void core(size_t i) {
+        const auto* in = std::get_if<InsertStep>(&m_[i]);
+        if (!in || in->what != InsertStep::What::Core) return;
+        for (size_t k = 0; k < i; ++k)
+            if (is<PlannedCoat>(m_[k]) || is<CastStep>(m_[k]))
+                return say("core-first", "It is dipped or bound: it is there before the chocolate.", i,
+                           moved(m_, i, k, false));
+    }
+
     /// What is done once.
     void twice(size_t i) {
-        const bool once = is<ReleaseStep>(m_[i]) || is<JoinStep>(m_[i]) || is<StoreStep>(m_[i]) || is<LidStep>(m_[i]) ||
-                          is<TrimStep>(m_[i]);
-        for (size_t k = 0; once && k < i; ++k)
-            if (m_[k].index() == m_[i].index())
-                return say("twice", fmt::format("{} is done once.", stepName(m_[i])), i, without(m_, i));
+        if (doneBefore(m_, i)) say("twice", fmt::format("{} is done once.", stepName(m_[i])), i, without(m_, i));
     }
 
     const Piece& piece_;
@@ -216,6 +226,13 @@ private:
 };
 
 }  // namespace
+
+bool doneBefore(const Making& making, size_t step) {
+    const Step& s = making[step];
+    const bool once = is<ReleaseStep>(s) || is<JoinStep>(s) || is<StoreStep>(s) || is<LidStep>(s) || is<TrimStep>(s);
+    return once && std::any_of(making.begin(), making.begin() + static_cast<std::ptrdiff_t>(step),
+                               [&](const Step& before) { return before.index() == s.index(); });
+}
 
 const CastStep& Piece::cast() const {
     static const CastStep usual;
@@ -240,16 +257,17 @@ void Piece::complete() {
     const form::Family& f = family();
     const bool coated = wallFromCoats();
     if (!f.meridian && (!coated || f.body == form::Body::Compound)) having<CastStep>();
-    if (f.body != form::Body::Modeled) having<ReleaseStep>();
-    if (coated || f.meridian) having<TrimStep>();
+    if (f.body != form::Body::Modeled && !roundSomething()) having<ReleaseStep>();
+    if ((coated || f.meridian) && !roundSomething()) having<TrimStep>();
     if (f.body == form::Body::Compound || closedByJoining()) having<JoinStep>();
     if (!fill() || closedByJoining()) having<StoreStep>();
 }
 
 tl::expected<batch::Bath, Problem> Piece::bath(const material::Library& lib) const {
-    const auto former = form::meridian(shape);
+    const double dip = form::figure(shape, "dip");
+    const auto former = roundSomething() ? form::roundDipped(shape) : form::meridian(shape);
     if (!former) return tl::unexpected(former.error());
-    const double dip = form::figure(shape, "dip"), clearance = lib.usual("bathClearance");
+    const double clearance = lib.usual("bathClearance");
     return pot.empty() ? batch::bestBath(*former, dip, lib.pots, clearance)
                        : batch::bathFor(*former, dip, *lib.pot(pot), clearance);
 }

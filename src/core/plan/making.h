@@ -32,9 +32,9 @@ struct CastStep {
 };
 
 /// Something put into chocolate that is still soft, or stuck on: a stick, a spoon, a biscuit, another piece of the
-/// plan.
+/// plan; or what the chocolate goes round: a fruit that is dipped, nuts that are bound (What::Core).
 struct InsertStep {
-    enum class What { Stick, Biscuit, Thing, Piece };
+    enum class What { Stick, Biscuit, Thing, Piece, Core };
     What what = What::Stick;
     std::string name = "Stick";  ///< in a person's words; of a piece its id says
     std::string piece;           ///< id of another piece (What::Piece)
@@ -241,6 +241,9 @@ struct OrderBreak {
 };
 /// What of a piece's making breaks a rule of order, in the order of its steps.
 std::vector<OrderBreak> orderBreaks(const Piece& piece, const Plan& plan, const material::Library& library);
+
+/// A step that is done once, and was done before in this making: it is told, and not done again.
+bool doneBefore(const Making& making, size_t step);
 
 /// What a step is called at the begin of a sentence: "A coat", "Filling it".
 std::string stepName(const Step& step);

@@ -222,7 +222,11 @@ void onTop(const Plan& plan, const Answers& answers, Shopping& out) {
         for (const auto& step : plan.pieces[i].making) {
             const auto& piece = plan.pieces[i];
             if (const auto* in = std::get_if<InsertStep>(&step); in && in->what != InsertStep::What::Piece) {
-                add(in->name, std::to_string(in->each * answers.pieces[i]->make), piece.name);
+                const int many = in->each * answers.pieces[i]->make;
+                const bool weighed = in->what == InsertStep::What::Core && !piece.couldBeCoated();
+                add(in->name,
+                    weighed ? format(in->mass.value * many, Dimension::Mass, plan.units) : std::to_string(many),
+                    piece.name);
                 unite(out.allergens, listed(in->allergens));
             }
             if (const auto* d = std::get_if<DecorateStep>(&step); d && !d->usesChocolate())
@@ -235,6 +239,23 @@ void onTop(const Plan& plan, const Answers& answers, Shopping& out) {
                 s && !s->name.empty() && (s->how == ServeStep::How::Sauce || s->how == ServeStep::How::Drink))
                 add(s->name, format(s->amount.value * piece.count, Dimension::Volume, plan.units), piece.name);
         }
+}
+
+/// Formers that are used up: balloons, cups and cases that are torn off.
+void formers(const Plan& plan, const Answers& answers, Shopping& out) {
+    for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
+        const Piece& piece = plan.pieces[i];
+        int many = answers.pieces[i]->make;
+        const std::string cup = form::choice(piece.shape, "made"), mold = form::choice(piece.shape, "mold");
+        const char* name = piece.overBalloon()    ? "Balloons"
+                           : cup == "paper"       ? "Paper cups"
+                           : cup == "plastic"     ? "Plastic cups"
+                           : mold == "paper case" ? "Paper cases"
+                                                  : nullptr;
+        if (!name || many == 0) continue;
+        if (mold == "paper case") many *= static_cast<int>(std::lround(form::figure(piece.shape, "nested")));
+        out.supplies.push_back({name, std::to_string(many), piece.name});
+    }
 }
 
 }  // namespace
@@ -324,6 +345,7 @@ Shopping shopping(const Plan& plan, const material::Library& library, const Answ
         }
     }
     onTop(plan, answers, out);
+    formers(plan, answers, out);
     return out;
 }
 

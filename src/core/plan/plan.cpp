@@ -86,6 +86,11 @@ bool Plan::operator==(const Plan& o) const {
     return true;
 }
 
+const Piece* Plan::piece(const std::string& id) const {
+    const auto found = std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) { return p.id == id; });
+    return found == pieces.end() ? nullptr : &*found;
+}
+
 const Filling* Plan::filling(const std::string& id) const {
     const auto found = std::find_if(fillings.begin(), fillings.end(), [&](const Filling& f) { return f.id == id; });
     return found == fillings.end() ? nullptr : &*found;
@@ -170,6 +175,16 @@ Piece named(const Plan& plan, const std::string& id, const std::string& name) {
 
 }  // namespace
 
+InsertStep usualCore(const Piece& piece) {
+    InsertStep core;
+    core.what = InsertStep::What::Core;
+    const bool dipped = piece.couldBeCoated();
+    core.name = dipped ? "Strawberry" : "Almonds";
+    core.mass = dipped ? 0.018 : 0.009;
+    core.allergens = dipped ? "" : "almonds";
+    return core;
+}
+
 Piece newPiece(const Plan& plan, const std::string& family) {
     const form::Family* f = form::family(family);
     if (f && f->meridian) {
@@ -190,6 +205,16 @@ Piece newPiece(const Plan& plan, const std::string& family) {
     Piece p = named(plan, family, name.substr(0, name.find(',')));
     p.shape = form::usual(family);
     p.count = f && f->body == form::Body::Compound ? 1 : 4;
+    if (p.roundSomething()) {
+        p.making.push_back(usualCore(p));
+        p.count = 12;
+        if (p.couldBeCoated()) {
+            PlannedCoat dip;
+            dip.drain = 8;
+            dip.delay = 300;
+            p.making.push_back(dip);
+        }
+    }
     p.complete();
     return p;
 }
@@ -215,6 +240,7 @@ std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const 
         c.stay = 2700;
         return {c};  // a quarter full leaves a wall of a tenth of the radius at once
     }
+    if (piece.roundSomething()) return {c};
     return {c, c};
 }
 

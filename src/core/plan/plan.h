@@ -126,7 +126,8 @@ struct Piece {
     /// Adds the steps that its shape asks for and that are not said: cast, off its former, trimmed, put together, put
     /// away.
     void complete();
-    /// The bath it is dipped in: its own pot's, or the smallest that takes it. Only of a bowl over a balloon.
+    /// The bath it is dipped in: its own pot's, or the smallest that takes it. Of a bowl over a balloon, and of what is
+    /// dipped and eaten.
     tl::expected<batch::Bath, Problem> bath(const material::Library& library) const;
     /// Makes its wall by these coats, or by one cast where there are none; what goes with the other way is taken out.
     void coatWith(const std::vector<PlannedCoat>& coats);
@@ -141,6 +142,8 @@ struct Piece {
     /// A bowl over a balloon or a coated cup: round and plain, coated along its meridian, never with an assumed wall.
     bool alongMeridian() const { return family().meridian; }
     bool overBalloon() const { return family().former == form::Former::Balloon; }
+    /// Dipped or bound: what is in it stays in it, there is no former to take it off.
+    bool roundSomething() const { return family().former == form::Former::Itself; }
     /// A mold that closes round itself: it is filled in part and turned about.
     bool closes() const { return family().former == form::Former::Closed; }
     /// Its parts are joined over what is in them: two halves, a ball that hangs.
@@ -200,6 +203,7 @@ struct Plan {
     bool operator==(const Plan& o) const;
 
     /// Null where there is none of that id.
+    const Piece* piece(const std::string& id) const;
     const Filling* filling(const std::string& id) const;
     Filling* filling(const std::string& id) {
         return const_cast<Filling*>(static_cast<const Plan*>(this)->filling(id));
@@ -255,6 +259,8 @@ tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const std
 
 /// A fresh piece of a family to start from, with an id unused in the plan.
 Piece newPiece(const Plan& plan, const std::string& family);
+/// What is usually dipped or bound in a piece that goes round something.
+InsertStep usualCore(const Piece& piece);
 /// Two coats as they are usually made on a piece's former, at its chocolate's working temperature.
 std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const material::Library& library);
 

@@ -50,7 +50,8 @@ constexpr Word<Ingredient::By> kBys[]{
 constexpr Word<InsertStep::What> kInserts[]{{InsertStep::What::Stick, "stick"},
                                             {InsertStep::What::Biscuit, "biscuit"},
                                             {InsertStep::What::Thing, "thing"},
-                                            {InsertStep::What::Piece, "piece"}};
+                                            {InsertStep::What::Piece, "piece"},
+                                            {InsertStep::What::Core, "core"}};
 constexpr Word<TopStep::When> kWhens[]{
     {TopStep::When::Wet, "wet"}, {TopStep::When::Tacky, "tacky"}, {TopStep::When::Glued, "glued"}};
 constexpr Word<DecorateStep::Way> kDecorations[]{

@@ -152,9 +152,8 @@ public:
         for (const auto& step : piece_.making) {
             const auto* in = std::get_if<InsertStep>(&step);
             if (!in || in->what != InsertStep::What::Piece) continue;
-            const auto other = std::find_if(plan_.pieces.begin(), plan_.pieces.end(),
-                                            [&](const Piece& p) { return p.id == in->piece; });
-            if (other == plan_.pieces.end()) continue;
+            const Piece* other = plan_.piece(in->piece);
+            if (!other) continue;
             const int need = in->each * piece_.count;
             Answer a;
             a.id = "stands-in/" + other->id;
@@ -175,6 +174,41 @@ public:
             out.push_back(std::move(a));
         }
         return out;
+    }
+
+    /// What is dipped or bound: how long it keeps, and whether its weight can be meant.
+    std::optional<Answer> around() const {
+        if (!piece_.roundSomething()) return std::nullopt;
+        double kg = 0;
+        for (const auto& in : StepsOf<const InsertStep>(piece_.making))
+            if (in.what == InsertStep::What::Core) kg += in.mass.value * in.each;
+        const auto& items = known_.made->assembly.items;
+        const double room = items.size() > 1 ? items[1].shape.volume : items[0].shape.displaced;
+        const double density = kg / std::max(1e-9, room);
+        const double low = lib_.usual("coreLightest"), high = lib_.usual("coreHeaviest");
+        const auto perCubic = [](double d) { return fmt::format("{:.0f} kg/m³", d); };
+        Answer a;
+        a.id = "core";
+        a.figure = {kg, kg, kg, Dimension::Mass};
+        a.headline = mass(kg * piece_.count);
+        a.after = "to be dipped or bound";
+        a.tone = kg <= 0 || (density >= low && density <= high) ? Tone::Plain : Tone::Weak;
+        a.sentence = a.tone == Tone::Weak ? fmt::format("{} in so much room would be {}: check its grams and its size.",
+                                                        mass(kg), perCubic(density))
+                     : piece_.couldBeCoated() && form::choice(piece_.shape, "what") == "fruit"
+                         ? "Dry to the last drop, at room temperature: water seizes the chocolate. Fresh fruit weeps "
+                           "under it; eat it the same day."
+                         : "Dry and at room temperature: cold ones make the chocolate thick, and dull.";
+        a.working = {"What is in it",
+                     "grams of one over the room it takes",
+                     {{"in one", mass(kg), "", "your plan"},
+                      {"room", volume(room), "", "its figures"},
+                      constant("lightest", lib_.kitchen.at("coreLightest")),
+                      constant("heaviest", lib_.kitchen.at("coreHeaviest"))},
+                     perCubic(density),
+                     "Says only whether grams and size can belong together.",
+                     "Making"};
+        return a;
     }
 
     std::vector<Answer> served() const {
@@ -255,6 +289,7 @@ std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const mate
     std::vector<Answer> out = t.order();
     for (auto list : {t.toppings(), t.pieces(), t.served()})
         for (auto& a : list) out.push_back(std::move(a));
+    if (auto a = t.around()) out.push_back(std::move(*a));
     if (auto a = t.eaten()) out.push_back(std::move(*a));
     return out;
 }

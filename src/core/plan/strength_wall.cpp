@@ -48,6 +48,12 @@ void setDown(StrengthWall& w, std::vector<int> on) {
     w.stands = w.feet.size() >= 3;
 }
 
+/// Two equal halves of one mold: their rims have the same corners.
+bool oneSeam(const Piece& piece, const Made& made) {
+    const auto& items = made.assembly.items;
+    return piece.family().shut && items[0].part == items[1].part && !form::fromFile(piece.shape);
+}
+
 }  // namespace
 
 void addWall(StrengthWall& w, const form::Mesh& surface, const std::vector<double>& thickness, bool outside) {
@@ -140,7 +146,9 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         w.level = a.fillLevel;
     } else {
         w.hung = piece.family().hung;
-        const bool shut = piece.family().shut;
+        if (piece.roundSomething()) return refuse("It is borne by what is in it: only hollow walls are reckoned.");
+        // halves whose rims have the same corners become one shell; others are tied along their seam
+        const bool shut = oneSeam(piece, *a.made);
         const bool single = a.made->assembly.items.size() == 1;
         w.compound = !single && !shut;
         form::Detail detail;
@@ -202,7 +210,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         w.low = std::min(w.low, p.z);
         w.high = std::max(w.high, p.z);
     }
-    if (piece.family().shut) {  // the seam of the halves
+    if (oneSeam(piece, *a.made)) {  // the seam of the halves
         w.glued.assign(m.triangles.size(), 0.0);
         for (size_t k = 0; k < m.triangles.size(); ++k) {
             double z = 0;

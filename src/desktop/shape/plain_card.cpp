@@ -33,11 +33,14 @@ QString stepWords(const Step& step, const Piece& piece) {
         case 0:
             return PlainCard::tr("Coat");
         case 1:
-            return body == Body::Sheet     ? PlainCard::tr("Spread or pipe")
-                   : body == Body::Modeled ? PlainCard::tr("Shape by hand")
-                                           : PlainCard::tr("Cast");
+            return body == Body::Sheet      ? PlainCard::tr("Spread or pipe")
+                   : body == Body::Modeled  ? PlainCard::tr("Shape by hand")
+                   : piece.roundSomething() ? PlainCard::tr("Stir and spoon")
+                                            : PlainCard::tr("Cast");
         case 2:
-            return PlainCard::tr("Stand something in");
+            return std::get<InsertStep>(step).what != InsertStep::What::Core ? PlainCard::tr("Stand something in")
+                   : piece.couldBeCoated()                                   ? PlainCard::tr("What is dipped")
+                                                                             : PlainCard::tr("What is bound");
         case 3:
             return PlainCard::tr("Topping");
         case 4:
@@ -190,6 +193,17 @@ void PlainCard::build(const CastStep&) {
 void PlainCard::build(const InsertStep& insert) {
     using What = InsertStep::What;
     head(stepWords(*step(), *session_.piece()));
+    if (insert.what != What::Core) insertKind();
+    if (insert.what != What::Piece) {
+        row({}, words<InsertStep>(tr("Its name"), tr("what it is"), &InsertStep::name),
+            figure<InsertStep>(tr("Grams of one"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass, "",
+                               &InsertStep::mass));
+        row({}, words<InsertStep>(tr("Its allergens"), tr("allergens: none"), &InsertStep::allergens), nullptr);
+    }
+}
+
+void PlainCard::insertKind() {
+    using What = InsertStep::What;
     QStringList kinds{tr("a stick"), tr("a biscuit"), tr("a thing")};
     std::vector<std::string> others{"", "", ""};
     for (const auto& p : session_.plan().pieces)
@@ -217,12 +231,6 @@ void PlainCard::build(const InsertStep& insert) {
             });
         });
     box_->addWidget(what);
-    if (insert.what != What::Piece) {
-        row({}, words<InsertStep>(tr("Its name"), tr("what it is"), &InsertStep::name),
-            figure<InsertStep>(tr("Grams of one"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass, "",
-                               &InsertStep::mass));
-        row({}, words<InsertStep>(tr("Its allergens"), tr("allergens: none"), &InsertStep::allergens), nullptr);
-    }
 }
 
 void PlainCard::build(const TopStep&) {
@@ -432,8 +440,9 @@ QString PlainCard::result(const PieceAnswers& a) const {
         }();
         const auto& t = n < a.made->layers.size() ? a.made->layers[n] : a.made->setting;
         if (session_.piece()->family().body == form::Body::Modeled) return grams(kg);
-        return n < a.made->layers.size() ? tr("%1 · next after %2").arg(grams(kg), time(t.lock))
-                                         : tr("%1 · lets go %2").arg(grams(kg), time(t.release));
+        return n < a.made->layers.size()            ? tr("%1 · next after %2").arg(grams(kg), time(t.lock))
+               : session_.piece()->roundSomething() ? tr("%1 · sets in %2").arg(grams(kg), time(t.set))
+                                                    : tr("%1 · lets go %2").arg(grams(kg), time(t.release));
     }
     if (const auto* in = as<InsertStep>())
         return in->what == InsertStep::What::Stick && std::isfinite(a.made->stickStands)

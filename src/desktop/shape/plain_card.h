@@ -19,6 +19,7 @@ signals:
 private:
     void build(const CastStep& cast);
     void build(const InsertStep& insert);
+    void insertKind();
     void build(const TopStep& top);
     void build(const SetStep& set);
     void build(const ReleaseStep&);

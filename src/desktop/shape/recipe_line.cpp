@@ -4,6 +4,7 @@
 #include <QPushButton>
 #include <QWheelEvent>
 #include <algorithm>
+#include <set>
 
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/glyph_button.h"
@@ -167,8 +168,9 @@ void RecipeLine::build() {
         });
     buildPart(piece->shape, item_.toStdString());
     if (!item_.isEmpty()) return;
-    const bool hollow = piece->family().body == form::Body::Wall || piece->family().body == form::Body::Compound;
-    if (hollow) {
+    const bool wall = piece->family().body == form::Body::Wall || piece->family().body == form::Body::Compound,
+               hollow = wall && !piece->roundSomething();
+    if (wall) {
         word(tr("Wall at least"));
         figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm",
                [](Piece& p) { return &p.wantedWall; });
@@ -246,7 +248,7 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         QStringList words;
         for (const auto& o : c.options)
             words << (o == "points" ? tr("outline from a file") : QString::fromStdString(o));
-        if (c.key == "silhouette" && family->choice("cut") && form::choice(part, "cut") != "silhouette") return;
+        if (!form::asked(part, c.only)) return;
         choice(
             tr(c.name.c_str()), words,
             [key = c.key](const Piece& p) {
@@ -264,6 +266,7 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         if (item.empty() && c.key != "glue") chooses(c);
     for (const auto& f : family->fields) {
         if (f.key == "wall" && item.empty() && session_.piece()->wallFromCoats()) continue;  // its coats say
+        if (!form::asked(part, f.only)) continue;
         if (!f.before.empty()) {
             QString words = tr(f.before.c_str());
             if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(',')))
@@ -295,8 +298,8 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         connect(draw, &QPushButton::clicked, this, &RecipeLine::drawingWanted);
         flow_->addWidget(draw);
     }
-    if (item.empty() && (!family->points.empty() || family->fromFile)) {
-        auto* file = new QPushButton(family->fromFile              ? tr("Model file …")
+    if (item.empty() && (!family->points.empty() || form::fromFile(part))) {
+        auto* file = new QPushButton(form::fromFile(part)          ? tr("Model file …")
                                      : family->points == "profile" ? tr("Profile from an SVG file …")
                                                                    : tr("Outline from an SVG file …"));
         file->setProperty("flat", true);
@@ -314,14 +317,29 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
     }
 }
 
+namespace {
+
+/// The words on which other figures and choices hang.
+QString decisive(const form::Part& part) {
+    const form::Family* family = form::family(part.family);
+    std::set<std::string> keys;
+    if (!family) return {};
+    for (const auto& f : family->fields) keys.insert(f.only.choice);
+    for (const auto& c : family->choices) keys.insert(c.only.choice);
+    QStringList words;
+    for (const auto& key : keys) words << qstring(key.empty() ? key : form::choice(part, key));
+    return words.join('/');
+}
+
+}  // namespace
+
 void RecipeLine::refresh() {
     const Piece* piece = session_.piece();
     QString kind;
     if (piece) {
         const auto* chocolate = session_.library().find(piece->chocolate);
-        kind = QString::fromStdString(piece->id) + "/" +
-               QString::fromStdString(piece->shape.family + "/" + form::choice(piece->shape, "cut")) + "/" + item_ +
-               (piece->shape.own.contains(item_.toStdString()) ? "+" : "") +
+        kind = QString::fromStdString(piece->id) + "/" + QString::fromStdString(piece->shape.family) + "/" +
+               decisive(piece->shape) + "/" + item_ + (piece->shape.own.contains(item_.toStdString()) ? "+" : "") +
                (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
                (piece->wallFromCoats() ? QStringLiteral("/coats") : QString()) +
                (session_.plan().fillingOf(*piece) ? qstring(session_.plan().fillingOf(*piece)->name) : QString());

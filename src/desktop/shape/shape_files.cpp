@@ -33,7 +33,7 @@ bool ShapeFiles::isOutline(const QString& path) { return suffixOf(path) == QStri
 void ShapeFiles::bringAsked() {
     const Piece* piece = session_.piece();
     if (!piece) return;
-    const bool model = piece->family().fromFile;
+    const bool model = form::fromFile(piece->shape);
     const QString path =
         QFileDialog::getOpenFileName(window_, model ? tr("A model") : tr("An outline"), {},
                                      model ? tr("Models (*.stl *.obj *.ply *.3mf)") : tr("Outlines (*.svg)"));
@@ -106,7 +106,7 @@ void ShapeFiles::takeModel(const QString& path, const io::ReadMesh& read, io::Me
         p = {p.x - (box.low.x + box.high.x) / 2, p.y - (box.low.y + box.high.y) / 2, p.z - box.low.z};
     *mesh = keptModel(std::move(*mesh));
     const Piece* now = session_.piece();
-    const bool replace = now && now->family().fromFile;
+    const bool replace = now && form::fromFile(now->shape);
     Piece fresh = replace ? *now : newPiece(session_.plan(), "mesh");
     const std::string file = QFileInfo(path).completeBaseName().left(60).toStdString();
     const std::string name = freeModelName(session_.plan(), file, fresh.id);

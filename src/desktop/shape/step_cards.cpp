@@ -63,15 +63,20 @@ void StepCards::showMenu() {
         connect(action, &QAction::triggered, this, [this, step] { add(step); });
     };
     if (piece->family().body != form::Body::Wall || !piece->wallFromCoats()) offer(CastStep{});
-    for (const Step& step : std::initializer_list<Step>{InsertStep{}, TopStep{}, FillStep{}}) offer(step);
+    const bool around = piece->roundSomething();
+    if (around && std::ranges::none_of(StepsOf<const InsertStep>(piece->making),
+                                       [](const auto& in) { return in.what == InsertStep::What::Core; }))
+        offer(usualCore(*piece));
+    for (const Step& step : std::initializer_list<Step>{InsertStep{}, TopStep{}}) offer(step);
+    if (!around) offer(FillStep{});
     if (piece->fill() && !piece->lid()) offer(LidStep{});
     for (const Step& step : std::initializer_list<Step>{DecorateStep{}, SetStep{}}) offer(step);
     const auto missing = [&](const auto& step) {
         if (!firstOf<std::decay_t<decltype(step)>>(piece->making)) offer(step);
     };
     menu->addSeparator();
-    missing(ReleaseStep{});
-    missing(TrimStep{});
+    if (!around) missing(ReleaseStep{});
+    if (!around) missing(TrimStep{});
     missing(JoinStep{});
     missing(StoreStep{});
     offer(ServeStep{});
