@@ -24,8 +24,8 @@ Plan one(const char* family) {
 Plan dipped(const char* what, double length, double width, double dip, double thickness = 0.008, double pear = 0) {
     Plan plan = one("dipped");
     plan.pieces[0].shape.choices["what"] = what;
-    plan.pieces[0].shape.values = {
-        {"length", length}, {"width", width}, {"thickness", thickness}, {"dip", dip}, {"pear", pear}, {"wall", 0.0015}};
+    plan.pieces[0].shape.values = {{"length", length}, {"width", width}, {"thickness", thickness},
+                                   {"dip", dip},       {"pear", pear},   {"wall", 0.0015}};
     return plan;
 }
 
@@ -64,9 +64,10 @@ TEST_CASE("what goes under is as large as the book of solids says: cap, rod, fin
 }
 
 TEST_CASE("what is dipped stays in it: no release, no trim, no room, a bath, its heat, and a day without a mold") {
-    for (const auto& [what, length, width, dip, thickness] :
-         {std::tuple{"fruit", 0.04, 0.03, 0.028, 0.008}, {"round biscuit", 0.06, 0.06, 0.03, 0.008},
-          {"finger biscuit", 0.08, 0.025, 0.05, 0.009}, {"stick", 0.14, 0.008, 0.1, 0.008}}) {
+    for (const auto& [what, length, width, dip, thickness] : {std::tuple{"fruit", 0.04, 0.03, 0.028, 0.008},
+                                                              {"round biscuit", 0.06, 0.06, 0.03, 0.008},
+                                                              {"finger biscuit", 0.08, 0.025, 0.05, 0.009},
+                                                              {"stick", 0.14, 0.008, 0.1, 0.008}}) {
         INFO(what);
         Plan plan = dipped(what, length, width, dip, thickness);
         CHECK(problems(plan, io::library()).empty());
@@ -126,7 +127,8 @@ TEST_CASE("a warm fruit and a biscuit take up heat by their size: a thin wafer s
     CHECK(heat(dipped("finger biscuit", 0.07, 0.03, 0.05, 0.004)) == Approx(9e5 * 0.001));
 }
 
-TEST_CASE("it is there before its chocolate, nothing is filled into it, and it is not pressed: each said, with a cure") {
+TEST_CASE(
+    "it is there before its chocolate, nothing is filled into it, and it is not pressed: each said, with a cure") {
     Plan plan = dipped("fruit", 0.04, 0.03, 0.03);
     Piece& p = plan.pieces[0];
     std::rotate(p.making.begin(), p.making.begin() + 1, p.making.begin() + 2);  // the fruit after its coat

@@ -135,7 +135,8 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
     for (size_t k = 0, many = 1; k < items.size(); k += many) {  // equal ones in a row are one line
         const auto& item = items[k];
         many = 1;
-        while (k + many < items.size() && items[k + many].part == item.part) ++many;
+        while (k + many < items.size() && items[k + many].part == item.part && !piece.roundSomething()) ++many;
+        if (piece.roundSomething() && !item.edible) continue;  // its first step tells it
         page.need(9);
         page.rule();
         page.y += 2;

@@ -125,3 +125,20 @@ TEST_CASE("a sheet of the shape place with each family in turn, to look at", "[.
     }
     save();
 }
+
+TEST_CASE("a picture of each piece of the plan UOVO_LOOK, to look at", "[.][look]") {
+    Program p;
+    QFile file(qEnvironmentVariable("UOVO_LOOK"));
+    REQUIRE(file.open(QIODevice::ReadOnly));
+    const auto plan = readPlan(file.readAll().toStdString());
+    REQUIRE(plan);
+    const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral("/tmp/uovo-look"));
+    REQUIRE(QDir().mkpath(folder));
+    p.session.document().setPlan(*plan, {});
+    for (const auto& piece : plan->pieces) {
+        p.session.select(QString::fromStdString(piece.id));
+        REQUIRE(QTest::qWaitFor([&] { return p.session.isComplete(); }, 60000));
+        QTest::qWait(400);
+        REQUIRE(p.window.grab().save(folder + "/" + QString::fromStdString(piece.id) + ".png"));
+    }
+}

@@ -236,7 +236,7 @@ std::vector<Family> make() {
     for (auto& g : f)
         if (g.body == Body::Compound) g.choices.push_back({"glue", "Joints", glues()});
     for (auto& g : f)  // a core of known volume may lie in any cast
-        if (g.body == Body::Cast && g.former != Former::Itself)
+        if (g.body == Body::Cast && g.former != Former::Itself && !g.field("insert"))
             g.fields.push_back({"core", "Core inside", "; core of", Dimension::Volume, 0, 0, 2000 * ml});
     return f;
 }

@@ -8,8 +8,10 @@
 namespace uovo::form {
 namespace {
 
-constexpr int kRoundSteps = 96;   // corners of a round biscuit's outline
-constexpr double kLeastDip = 0.003;  // m
+constexpr int kRoundSteps = 96;  // corners of a round biscuit's outline
+constexpr int kLumps = 17;
+constexpr double kLump = 0.16, kLumpWidth = 0.42;  // of the radius: how far a nut stands out, and how wide it is
+constexpr double kLeastDip = 0.003;                // m
 
 /// The outline (x, height) of something flat that stands on its edge, from its lowest point up to `to`.
 Loop flatOutline(bool round, double length, double width, double to) {
@@ -42,12 +44,9 @@ Built upTo(const Values& v, double to, const Detail& detail) {
         const double R = pearRadius(pi * W, e), last = whole ? pi : std::acos(1 - to / a);
         std::vector<Stretch> s{{[=](double u) {
                                     const double t = last * u, k = std::sin(t), c = std::cos(t);
-                                    return CurvePoint{R * k * (1 - e * c),
-                                                      a - a * c,
-                                                      last * R * (c - e * (c * c - k * k)),
-                                                      last * a * k,
-                                                      0,
-                                                      0};
+                                    return CurvePoint{
+                                        R * k * (1 - e * c), a - a * c, last * R * (c - e * (c * c - k * k)),
+                                        last * a * k,        0,         0};
                                 },
                                 Mark::Wall,
                                 {}}};
@@ -69,9 +68,8 @@ Built upTo(const Values& v, double to, const Detail& detail) {
         auto& m = out.surface;
         m.marks.assign(m.triangles.size(), Mark::Wall);
         for (size_t i = 0; i < m.triangles.size(); ++i)
-            if (std::all_of(m.triangles[i].begin(), m.triangles[i].end(), [&](auto corner) {
-                    return m.points[static_cast<size_t>(corner)].z > to - 1e-7;
-                }))
+            if (std::all_of(m.triangles[i].begin(), m.triangles[i].end(),
+                            [&](auto corner) { return m.points[static_cast<size_t>(corner)].z > to - 1e-7; }))
                 m.marks[i] = Mark::Lid;
     }
     return out;
@@ -79,9 +77,9 @@ Built upTo(const Values& v, double to, const Detail& detail) {
 
 tl::expected<void, Problem> check(const Values& v) {
     if (v("dip") > v("length") * (1 + 1e-9))
-        return refuse("It is dipped deeper than it is long, " + format(v("length"), Dimension::Length, UnitSystem::Metric) +
-                          ".",
-                      "dip");
+        return refuse(
+            "It is dipped deeper than it is long, " + format(v("length"), Dimension::Length, UnitSystem::Metric) + ".",
+            "dip");
     if (v("dip") < kLeastDip) return refuse("Dip it a few millimetres at least.", "dip");
     const std::string what = v.choice("what");
     if (what != "fruit" && what != "stick" && v("thickness") > v("width"))
@@ -115,9 +113,24 @@ tl::expected<Meridian, Problem> roundDipped(const Part& part) {
 Built buildHeap(const Values& v, const Detail& detail) {
     const double R = v("diameter") / 2, H = v("height");
     if (H > 2 * R) return refuse("So steep a heap slides apart; make it wider.", "height");
-    // an upper half ellipsoid on its flat foot
+    // an upper half ellipsoid on its flat foot, with lumps that leave its volume as it is
     Shape out = roundShape({line(0, 0, R, 0), ellipseArc(R, H, 0, pi / 2, pi)}, 0, detail);
     out.displaced = (1 - v("share")) * out.volume;
+    auto& points = out.surface.points;
+    for (auto& p : points) {
+        const Vec3 on = unit({p.x / R, p.y / R, p.z / H});
+        double swell = 0;
+        for (int k = 0; k < kLumps; ++k) {  // spread by the golden angle from the foot to the crown
+            const double z = (k + 0.5) / kLumps, r = std::sqrt(1 - z * z), turn = 2.399963 * k;
+            const double far = length(on - Vec3{r * std::cos(turn), r * std::sin(turn), z}) / kLumpWidth;
+            swell = std::max(swell, kLump * (1 - far * far));
+        }
+        p = p * (1 + swell);
+    }
+    const double back = std::cbrt(out.volume / volume(out.surface));
+    for (auto& p : points) p = p * back;
+    out.area = out.areaLow = out.areaHigh = area(out.surface);
+    out.exact = false;
     return out;
 }
 

@@ -112,7 +112,7 @@ public:
         if (!runs)
             a.sentence = fmt::format("Hold or hang it still that long after the last coat{}.",
                                      piece_.coats().size() > 1 ? ", less after the others" : "");
-        if (const auto& rim = times_.rim; std::isfinite(rim.firm) && !piece_.closes()) {
+        if (const auto& rim = times_.rim; std::isfinite(rim.firm) && !piece_.closes() && !piece_.roundSomething()) {
             const std::string from = time(rim.lock), to = time(rim.firm);
             a.sentence += fmt::format("{}Scrape or trim the rim {}.", a.sentence.empty() ? "" : " ",
                                       from == to ? "at " + from : fmt::format("from {} to {}", from, to));

@@ -38,8 +38,10 @@ public:
             a.figure = {s_.thickest, s_.thickest, s_.thickest, Dimension::Length};
             a.headline = "Solid";
             const bool modeled = first_.body == form::Body::Modeled;
-            a.after = modeled ? "shaped by hand" : "cast full";
+            const bool heap = piece_.roundSomething();
+            a.after = modeled ? "shaped by hand" : heap ? "a heap, bound" : "cast full";
             a.sentence = modeled ? fmt::format("It takes {} of modeling chocolate.", volume(s_.volumes.front()))
+                         : heap  ? fmt::format("{} of chocolate hold it together.", volume(s_.volumes.front()))
                                  : fmt::format("{} of chocolate fill it.", volume(s_.volumes.front()));
             a.working = {"Solid part",
                          "volume of the part, less what is inside it",
@@ -60,14 +62,14 @@ public:
                                        length(thin->shape.wallHigh))
                          : std::string("As thick as its bars."))
             : pressed
-                ? std::string("The gap between the form and its insert: the same in every piece.")
+                ? std::string(family_.byWater ? "The gap between the form and its insert, on the mean."
+                                              : "The gap between the form and its insert: the same in every piece.")
                 : "You gave this wall; it is not computed from how you coat it. Two coats usually make 2 to 4 mm.";
-        if (items.size() > 1)
+        if (s_.assembly.joints.size() > 0)
             a.sentence = thin->name + ": " + static_cast<char>(std::tolower(a.sentence[0])) + a.sentence.substr(1);
         if (least < piece_.wantedWall.value - 1e-9 && !sheet && !pressed) {
             a.tone = Tone::Weak;
-            a.sentence += fmt::format(" You want {}; thinner walls break when they are unmolded.",
-                                      length(piece_.wantedWall.value));
+            a.sentence += " " + tooThin();
         }
         a.working = {sheet     ? "Thickness"
                      : pressed ? "Wall"
@@ -83,6 +85,12 @@ public:
                          : "Only as good as your assumption. Bowls over balloons and coated cups have computed walls.",
                      "Parts"};
         return a;
+    }
+
+    std::string tooThin() const {
+        return fmt::format(
+            "You want {}; thinner {}.", length(piece_.wantedWall.value),
+            piece_.roundSomething() ? "chocolate cracks and lets in air" : "walls break when they are unmolded");
     }
 
     Answer computedWall() const {
@@ -103,9 +111,8 @@ public:
                                                   : share < 0.25 ? "near the bottom"
                                                                  : "on the wall",
                                                   length(a.figure.low), length(a.figure.high));
-        if (s_.assembly.items.size() > 1) a.sentence = w.thinnestOn + ": " + lower(a.sentence);
-        if (a.tone == Tone::Weak)
-            a.sentence += fmt::format("You want {}; thinner walls break when they are unmolded. ", length(wanted));
+        if (s_.assembly.joints.size() > 0) a.sentence = w.thinnestOn + ": " + lower(a.sentence);
+        if (a.tone == Tone::Weak) a.sentence += tooThin() + " ";
         a.sentence += fmt::format("Mean {}, {}thickest {}, from its coats.", length(w.mean),
                                   piece_.closes() ? "" : "rim " + length(w.rim) + ", ", length(w.thickest));
         if (w.thickest > 3 * w.mean && w.thickest > kLump)
@@ -456,6 +463,7 @@ public:
     /// When a stick stands by itself in what is cast, and how long it still goes in.
     std::optional<Answer> stick() const {
         const setting::Stick stick = stickFor(s_);
+        if (piece_.roundSomething()) return std::nullopt;
         const double stands = stickStands(s_, piece_, plan_, lib_, known_.coating);
         if (std::isnan(stands)) return std::nullopt;
         Answer a;

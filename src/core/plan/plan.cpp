@@ -208,6 +208,8 @@ Piece newPiece(const Plan& plan, const std::string& family) {
     if (p.roundSomething()) {
         p.making.push_back(usualCore(p));
         p.count = 12;
+        p.survives = 0.97;               // common practice, no source: nothing is unmolded
+        p.wantedWall = Measure(0.0005);  // it covers, it carries nothing
         if (p.couldBeCoated()) {
             PlannedCoat dip;
             dip.drain = 8;

@@ -226,6 +226,15 @@ std::vector<int> markedOf(const std::vector<coat::Blemish>& all, size_t part) {
     return out;
 }
 
+/// What is not chocolate: card, or what is dipped.
+QColor notChocolate(const form::Item& item) {
+    if (form::family(item.part.family)->former != form::Former::Itself) return QColor(0xEF, 0xE6, 0xD2);
+    const std::string what = form::choice(item.part, "what");
+    return what == "fruit"   ? QColor(0xC2, 0x4A, 0x3F)
+           : what == "stick" ? QColor(0xB5, 0x7B, 0x3A)
+                             : QColor(0xD8, 0xA9, 0x66);
+}
+
 /// @param wall of what is coated, which has the colour `coated`; null: all of it has the colour of the rest
 SolidScene assembled(const form::Assembly& assembly, const CoatedWall* wall, const QColor& coated, const QColor& rest) {
     SolidScene s;
@@ -233,7 +242,7 @@ SolidScene assembled(const form::Assembly& assembly, const CoatedWall* wall, con
         const auto& item = assembly.items[k];
         const bool covered = wall && wall->covers(k);
         SolidBody b = bodyOf(item.shape, item.pose,
-                             !item.edible ? QColor(0xEF, 0xE6, 0xD2)
+                             !item.edible ? notChocolate(item)
                              : covered    ? coated
                                           : rest,
                              covered ? markedOf(wall->blemishes, k) : std::vector<int>{});
