@@ -252,6 +252,9 @@ TEST_CASE("random hands", "[.][hands]") {
         }
         QCoreApplication::processEvents(QEventLoop::AllEvents, 5);
         if (chance(r, 0.05)) QTest::qWait(below(r, 120));
+        if ((i + 1) % 2000 == 0)
+            std::cout << "after " << i + 1 << " actions: " << megabytes() << " MB, in use " << megabytesInUse()
+                      << std::endl;
         // a third is for what is made once: fonts, pictures of the gallery, rings of memory
         if (i == actions / 3 || i + 1 == actions) {
             heart.doing("resting");

@@ -466,3 +466,22 @@ TEST_CASE("a plan whose deadline is no time leaves the last good day on the scre
         CHECK_FALSE(p.session.problemAt("deadline").isEmpty());
     }
 }
+
+TEST_CASE("a sentence can be selected and copied, and never dragged: answers may take its label away meanwhile") {
+    QWidget window;
+    auto* box = new QVBoxLayout(&window);
+    auto* label = wrapped("It lies at the rim, likely 0.9 mm to 1.9 mm.");
+    box->addWidget(label);
+    window.resize(400, 80);
+    window.show();
+    REQUIRE(QTest::qWaitForWindowExposed(&window));
+    const QPoint word(30, label->height() / 2);
+    QTest::mouseDClick(label, Qt::LeftButton, Qt::NoModifier, word);
+    CHECK(label->hasSelectedText());
+    QTest::mouseRelease(label, Qt::LeftButton, Qt::NoModifier, word);
+    QTest::mousePress(label, Qt::LeftButton, Qt::NoModifier, word);  // on what is selected: a drag would begin here
+    QTest::mouseMove(label, word + QPoint(60, 0));
+    QTest::mouseMove(label, word + QPoint(120, 0));  // a drag would wait in there for a hand that never lets go
+    QTest::mouseRelease(label, Qt::LeftButton, Qt::NoModifier, word + QPoint(120, 0));
+    CHECK(label->selectedText().size() > 4);  // it selects from there on instead
+}

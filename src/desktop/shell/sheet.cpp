@@ -3,6 +3,7 @@
 #include <QApplication>
 #include <QHBoxLayout>
 #include <QKeyEvent>
+#include <QMouseEvent>
 #include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
@@ -15,7 +16,21 @@
 namespace uovo::desktop {
 namespace {
 constexpr int kWidth = 460;
-}
+
+/// Text that can be selected and copied, and not dragged away: answers come while a drag is under way, and take the
+/// label that it began in out of the window.
+class ReadLabel : public QLabel {
+public:
+    using QLabel::QLabel;
+
+protected:
+    void mousePressEvent(QMouseEvent* e) override {
+        if (e->button() == Qt::LeftButton && hasSelectedText()) setSelection(0, 0);
+        QLabel::mousePressEvent(e);
+    }
+};
+
+}  // namespace
 
 QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under) {
     auto* outer = new QVBoxLayout(in);
@@ -41,7 +56,7 @@ QHBoxLayout* namedRow(const QString& name, QWidget* field) {
 }
 
 QLabel* wrapped(const QString& text, const char* role) {
-    auto* l = new QLabel(text);
+    auto* l = new ReadLabel(text);
     l->setWordWrap(true);
     l->setTextFormat(Qt::PlainText);
     l->setTextInteractionFlags(Qt::TextSelectableByMouse);
