@@ -7,6 +7,7 @@
 #include <vector>
 
 #include "desktop/shell/main_window.h"
+#include "desktop/shell/memory.h"
 #include "desktop/stage/solid_scene.h"
 #include "desktop/theme/theme.h"
 #include "io/data.h"
@@ -15,6 +16,7 @@
 using namespace uovo;
 
 int main(int argc, char** argv) {
+    desktop::steadyMemory();
     QApplication app(argc, argv);
     report::loadFonts();
     app.setStyle(QStringLiteral("fusion"));

@@ -4,6 +4,7 @@
 #include <cstdio>
 
 #include "core/quantity/quantity.h"
+#include "core/quantity/restate.h"
 #include "support.h"
 
 using namespace uovo;
@@ -188,4 +189,44 @@ TEST_CASE("thousands are understood where they cannot be mistaken, and refused w
     c.dimension = Dimension::Duration;
     c.bareUnit = "min";
     CHECK(parseMeasure("1 h 15", c)->value == Approx(4500));
+}
+
+TEST_CASE(
+    "a sentence made in metric units is said again in cups, inches and degrees Fahrenheit, and nothing else in it "
+    "changes") {
+    const auto us = [](const char* s) { return restated(s, UnitSystem::US); };
+    CHECK(us("A wall is between 0 and 20 mm.") == "A wall is between 0 in and 3/4 in.");
+    CHECK(us("Chocolate is poured between 20 and 60 °C, not at 80 °C.") ==
+          "Chocolate is poured between 68 °F and 140 °F, not at 176 °F.");
+    CHECK(us("At most 95.0 mm.") == "At most 3 3/4 in.");
+    CHECK(us("1300 kg/m³ and 4.2 W/m²K stay, 3 pieces too; 12 min") ==
+          "1300 kg/m³ and 4.2 W/m²K stay, 3 pieces too; 12 min");
+    CHECK(restated("At most 95 mm.", UnitSystem::Metric) == "At most 95 mm.");
+    for (const char* number : {"0.8", "12", "250"}) {  // what is said is what format says
+        INFO(number);
+        CHECK(us((std::string("It is ") + number + " mm.").c_str()) ==
+              "It is " + format(std::atof(number) * 1e-3, Dimension::Length, UnitSystem::US) + ".");
+    }
+}
+
+TEST_CASE(
+    "seconds are said alike whoever asks: whole below a minute and a half, fives below five minutes, then minutes") {
+    const auto said = [](double s) { return format(s, Dimension::Duration, UnitSystem::Metric); };
+    CHECK(said(89) == "89 s");
+    CHECK(said(229) == "3 min 50 s");
+    CHECK(said(231) == "3 min 50 s");
+    CHECK(said(238) == "4 min");
+    CHECK(said(301) == "5 min");
+    CHECK(said(3 * 3600 + 301) == "3 h 05 min");
+}
+
+TEST_CASE("a packet is as large as the chocolate is bought, a bar as it is sold") {
+    TypingContext c;
+    c.dimension = Dimension::Mass;
+    c.looks = &io::library().looks;
+    c.barMass = 0.1;
+    c.packetMass = 2.5;
+    CHECK(parseMeasure("two packets", c)->value == Approx(5));
+    CHECK(parseMeasure("half a packet", c)->value == Approx(1.25));
+    CHECK(parseMeasure("3 bars", c)->value == Approx(0.3));
 }

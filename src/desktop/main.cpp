@@ -8,6 +8,7 @@
 #include <csignal>
 
 #include "desktop/shell/main_window.h"
+#include "desktop/shell/memory.h"
 #include "desktop/theme/theme.h"
 #include "io/data.h"
 #include "report/fonts.h"
@@ -23,6 +24,7 @@ long nowMinutes() {
 
 int main(int argc, char** argv) {
     ::signal(SIGXFSZ, SIG_IGN);  // a limit on file sizes is a failed write with its reason, not an end
+    uovo::desktop::steadyMemory();
     QApplication app(argc, argv);
     QApplication::setApplicationName(QStringLiteral("uovo"));
     QApplication::setOrganizationName(QStringLiteral("uovo"));

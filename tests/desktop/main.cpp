@@ -6,10 +6,12 @@
 #include <QTemporaryDir>
 #include <catch2/catch.hpp>
 
+#include "desktop/shell/memory.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 
 int main(int argc, char** argv) {
+    uovo::desktop::steadyMemory();
     QTemporaryDir home;
     qputenv("HOME", home.path().toUtf8());
     qputenv("XDG_CONFIG_HOME", home.path().toUtf8());

@@ -76,7 +76,7 @@ tl::expected<Library, Problem> readLibrary(const std::map<std::string, std::stri
             lib.pots.push_back({j.at("id"), j.at("name"), j.at("baseDiameter"), j.at("topDiameter"), j.at("height")});
         for (const auto& j : load("looks.json").at("looks"))
             lib.looks.push_back({j.at("phrase"), dimensionOf(j.at("dimension")), j.at("value"), j.at("spread"),
-                                 j.value("perBar", false)});
+                                 j.value("perBar", false), j.value("perPacket", false)});
         for (const auto& [name, j] : load("tasks.json").at("tasks").items())
             lib.tasks[name] = {readConstant(j), j.value("perPiece", true)};
         for (const auto& j : load("cautions.json").at("cautions"))

@@ -11,6 +11,7 @@
 
 #include "core/plan/answers.h"
 #include "core/plan/strength.h"
+#include "core/quantity/restate.h"
 #include "core/schedule/solver.h"
 
 namespace uovo {
@@ -365,7 +366,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
                     cache.keep(key, a->made, bytesOf(*a->made));
                 } else {
                     if (stop.stop_requested()) return std::nullopt;
-                    a->problems.push_back({made.error().sentence, at + made.error().where});
+                    a->problems.push_back({restated(made.error().sentence, plan.units), at + made.error().where});
                     out.problems.push_back(a->problems.back());
                 }
             }

@@ -22,11 +22,26 @@ std::size_t bytesOf(const form::Profile& p) { return room(p.r) * 10 + room(p.fac
 
 }  // namespace
 
-Cache::Cache(const Cache& other) : kept_(other.kept_), most_(other.most_), bytes_(other.bytes_) {
+Cache::Cache(const Cache& other) {
+    const std::lock_guard lock(*other.mutex_);
+    kept_ = other.kept_;
+    most_ = other.most_;
+    bytes_ = other.bytes_;
     for (auto it = kept_.begin(); it != kept_.end(); ++it) at_[it->key] = it;
 }
 
+std::size_t Cache::bytes() const {
+    const std::lock_guard lock(*mutex_);
+    return bytes_;
+}
+
+std::size_t Cache::size() const {
+    const std::lock_guard lock(*mutex_);
+    return kept_.size();
+}
+
 std::shared_ptr<const void> Cache::find(const std::string& key) {
+    const std::lock_guard lock(*mutex_);
     const auto it = at_.find(key);
     if (it == at_.end()) return nullptr;
     kept_.splice(kept_.end(), kept_, it->second);
@@ -34,6 +49,8 @@ std::shared_ptr<const void> Cache::find(const std::string& key) {
 }
 
 void Cache::keep(const std::string& key, std::shared_ptr<const void> value, std::size_t bytes) {
+    std::list<Entry> gone;  // what goes is let go of when nobody waits
+    const std::lock_guard lock(*mutex_);
     if (const auto it = at_.find(key); it != at_.end()) {
         bytes_ -= it->second->bytes;
         kept_.erase(it->second);
@@ -46,7 +63,7 @@ void Cache::keep(const std::string& key, std::shared_ptr<const void> value, std:
     while (bytes_ > most_ && kept_.size() > 1) {
         bytes_ -= kept_.front().bytes;
         at_.erase(kept_.front().key);
-        kept_.pop_front();
+        gone.splice(gone.end(), kept_, kept_.begin());
     }
 }
 

@@ -3,6 +3,7 @@
 #include <cstddef>
 #include <list>
 #include <memory>
+#include <mutex>
 #include <string>
 #include <unordered_map>
 #include <vector>
@@ -14,7 +15,7 @@ struct Made;
 struct StrengthStage;
 struct WayOut;
 
-/// The latest used stages within so many bytes. Used by one thread at a time.
+/// The latest used stages within so many bytes. Several threads may ask and keep at a time.
 class Cache {
 public:
     /// More than a plan of three hundred kinds takes, strength included.
@@ -30,8 +31,8 @@ public:
     /// Remembers a value; what was used longest ago goes when there is no room. The newest always stays.
     /// @param bytes about what it takes
     void keep(const std::string& key, std::shared_ptr<const void> value, std::size_t bytes);
-    std::size_t bytes() const { return bytes_; }
-    std::size_t size() const { return kept_.size(); }
+    std::size_t bytes() const;
+    std::size_t size() const;
 
 private:
     struct Entry {
@@ -39,6 +40,7 @@ private:
         std::shared_ptr<const void> value;
         std::size_t bytes = 0;
     };
+    std::unique_ptr<std::mutex> mutex_ = std::make_unique<std::mutex>();
     std::list<Entry> kept_;  // newest last
     std::unordered_map<std::string, std::list<Entry>::iterator> at_;
     std::size_t most_ = kUsual, bytes_ = 0;

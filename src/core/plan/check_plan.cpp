@@ -6,6 +6,7 @@
 
 #include "core/batch/batch.h"
 #include "core/plan/plan.h"
+#include "core/quantity/restate.h"
 
 namespace uovo {
 namespace {
@@ -283,6 +284,7 @@ std::vector<Problem> problems(const Plan& plan, const material::Library& library
     for (const auto& t : plan.toppings) checkTopping(t, out);
     for (const auto& p : plan.pieces) checkPiece(p, plan, lib, shapes, out);
     checkCircles(plan, out);
+    for (auto& p : out) p.sentence = restated(p.sentence, plan.units);
     return out;
 }
 

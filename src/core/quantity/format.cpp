@@ -74,12 +74,10 @@ std::string volume(double m3, UnitSystem system) {
 std::string duration(double s) {
     if (s < 0) return "−" + duration(-s);
     if (s < 89.5) return fmt::format("{} s", plain(s, 0));
+    if (const long fives = 5 * std::lround(s / 5); fives < 300 && fives % 60)  // "2 min 30 s" as bench people say it
+        return fmt::format("{} min {} s", fives / 60, fives % 60);
     const long minutes = std::lround(s / 60);
-    if (minutes < 60) {
-        const long rest = std::lround(s) % 60;  // "2 min 30 s" as bench people say it, below five minutes
-        if (s < 300 && rest % 5 == 0 && rest) return fmt::format("{} min {} s", static_cast<long>(s / 60), rest);
-        return fmt::format("{} min", minutes);
-    }
+    if (minutes < 60) return fmt::format("{} min", minutes);
     return minutes % 60 ? fmt::format("{} h {:02} min", minutes / 60, minutes % 60) : fmt::format("{} h", minutes / 60);
 }
 

@@ -296,7 +296,7 @@ std::optional<Measure> lookedUp(std::string_view text, const TypingContext& cont
         for (const auto& look : *context.looks) {
             if (look.dimension != context.dimension || lower(look.phrase) != phrase) continue;
             Measure m;
-            const double unit = look.perBar ? context.barMass : 1;
+            const double unit = look.perBar ? context.barMass : look.perPacket ? context.packetMass : 1;
             m.value = look.value * unit * count;
             m.spread = look.spread * unit * count;
             if (look.dimension == Dimension::Temperature) m.value = context.workingTemperature + look.value;

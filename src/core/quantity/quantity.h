@@ -45,7 +45,8 @@ struct Look {
     Dimension dimension = Dimension::Temperature;
     double value = 0;  ///< SI; for temperatures relative to the chocolate's working temperature
     double spread = 0;
-    bool perBar = false;  ///< value counts bars of the chocolate in use
+    bool perBar = false;     ///< value counts bars of the chocolate in use
+    bool perPacket = false;  ///< value counts its packets
 };
 
 /// What a bare number means in a field, and what words may be used in it.
@@ -56,6 +57,7 @@ struct TypingContext {
     const std::vector<Look>* looks = nullptr;
     double workingTemperature = 31.5;  ///< °C, what looks are relative to
     double barMass = 0.1;              ///< kg
+    double packetMass = 0.2;           ///< kg
     bool fractions = false;            ///< a count need not be whole (turns of a spiral)
 };
 

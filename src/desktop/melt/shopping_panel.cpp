@@ -121,7 +121,7 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
         row->setContentsMargins(0, 0, 0, 6);
         auto* have = new FigureField(tr("%1 in the cupboard").arg(qstring(l.name)),
                                      QStringLiteral("pantry/%1/mass").arg(qstring(l.chocolate)),
-                                     session_.typing(Dimension::Mass, "g", nullptr));
+                                     session_.typingOf(Dimension::Mass, "g", l.chocolate));
         const Stock* known = stockIn(session_.plan(), l.chocolate);
         const Measure mass = known ? known->mass : Measure(0.0);
         const double price = known ? known->price : 0;

@@ -139,10 +139,7 @@ void CoatCard::refresh() {
     place_->setCurrentIndex(indexOf(c->place, kPlaces));
     if (where_) where_->setCurrentIndex(indexOf(c->where, kWheres));
     const auto answers = session_.pieceAnswers(p->id);
-    const auto text = [&](double v, Dimension d) {
-        if (d == Dimension::Duration && v > 180) v = 60 * std::round(v / 60);  // there is little room
-        return QString::fromStdString(format(v, d, session_.units()));
-    };
+    const auto text = [&](double v, Dimension d) { return QString::fromStdString(format(v, d, session_.units())); };
     if (answers && answers->made && answers->made->wall && index_ < answers->made->wall->coats.size()) {
         const auto& r = answers->made->wall->coats[index_];
         const auto& t = answers->made->wall->setting[index_];

@@ -421,9 +421,7 @@ FigureField* PlainCard::field(const QString& place) const {
 
 QString PlainCard::result(const PieceAnswers& a) const {
     const auto u = session_.units();
-    const auto time = [&](double s) {
-        return qstring(format(s > 180 ? 60 * std::round(s / 60) : s, Dimension::Duration, u));
-    };
+    const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, u)); };
     const auto grams = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
     if (const auto* c = as<CastStep>()) {
         double kg = 0;

@@ -250,7 +250,7 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
             words << (o == "points" ? tr("outline from a file") : QString::fromStdString(o));
         if (!form::asked(part, c.only)) return;
         choice(
-            tr(c.name.c_str()), words,
+            qstring(c.name), words,
             [key = c.key](const Piece& p) {
                 const form::Choice* options = p.family().choice(key);
                 if (!options) return 0;
@@ -268,7 +268,7 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         if (f.key == "wall" && item.empty() && session_.piece()->wallFromCoats()) continue;  // its coats say
         if (!form::asked(part, f.only)) continue;
         if (!f.before.empty()) {
-            QString words = tr(f.before.c_str());
+            QString words = qstring(f.before);
             if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(',')))
                 words = words.mid(1).trimmed();
             word(words);
@@ -279,7 +279,7 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
                 : QStringLiteral("former/own/%1/%2").arg(QString::fromStdString(item), QString::fromStdString(f.key));
         const Measure usual(form::figure(part, f.key));
         figure(
-            tr(f.name.c_str()), place, f.dimension,
+            qstring(f.name), place, f.dimension,
             f.unit.empty() && f.dimension == Dimension::Length ? "mm" : f.unit.c_str(),
             [key = f.key, item, usual](Piece& p) -> Measure* {
                 form::Figures& figures = item.empty() ? p.shape.values : p.shape.own[item];

@@ -3,17 +3,18 @@
 namespace uovo::desktop {
 
 Answerer::Answerer(const material::Library& library, Cache known, QObject* parent)
-    : QObject(parent),
-      library_(library),
-      thread_([this, known = std::move(known)](std::stop_token quit) mutable { work(quit, std::move(known)); }) {}
+    : QObject(parent), library_(library), cache_(std::move(known)) {
+    for (int i = 0; i < 2; ++i) threads_.emplace_back([this](std::stop_token quit) { work(quit); });
+}
 
 Answerer::~Answerer() {
     {
         const std::lock_guard lock(mutex_);
         current_.request_stop();
     }
-    thread_.request_stop();
+    for (auto& t : threads_) t.request_stop();
     wake_.notify_all();
+    threads_.clear();  // before what they work with
 }
 
 void Answerer::ask(const Plan& plan) {
@@ -25,10 +26,10 @@ void Answerer::ask(const Plan& plan) {
     }
     pending_ = 1;
     emit busyChanged();
-    wake_.notify_all();
+    wake_.notify_one();
 }
 
-void Answerer::work(std::stop_token quit, Cache cache) {
+void Answerer::work(std::stop_token quit) {
     while (!quit.stop_requested()) {
         Plan plan;
         std::stop_source stop;
@@ -54,7 +55,7 @@ void Answerer::work(std::stop_token quit, Cache cache) {
                 Qt::QueuedConnection);
         };
         const auto answers =
-            answer(plan, library_, cache, {}, stop.get_token(), [&](const Answers& early) { publish(early, false); });
+            answer(plan, library_, cache_, {}, stop.get_token(), [&](const Answers& early) { publish(early, false); });
         if (answers) publish(*answers, true);
     }
 }

@@ -1,4 +1,4 @@
-// Computes answers on a thread of its own; the newest plan wins.
+// Computes answers beside the window; the newest plan wins.
 #pragma once
 #include <QObject>
 #include <condition_variable>
@@ -6,6 +6,7 @@
 #include <mutex>
 #include <optional>
 #include <thread>
+#include <vector>
 
 #include "core/plan/answers.h"
 
@@ -29,16 +30,18 @@ signals:
     void busyChanged();
 
 private:
-    void work(std::stop_token quit, Cache cache);
+    void work(std::stop_token quit);
 
     const material::Library& library_;
+    Cache cache_;
     std::mutex mutex_;
     std::condition_variable_any wake_;
     std::optional<Plan> next_;
     std::stop_source current_;
     quint64 asked_ = 0;
     int pending_ = 0;
-    std::jthread thread_;
+    /// Two: the newest plan does not wait until the older one has stopped, which may take a factorisation.
+    std::vector<std::jthread> threads_;
 };
 
 }  // namespace uovo::desktop

@@ -1,5 +1,6 @@
 #include "desktop/shell/session.h"
 
+#include "core/plan/melting.h"
 #include "desktop/theme/theme.h"
 
 namespace uovo::desktop {
@@ -79,15 +80,22 @@ QString Session::problemAt(const std::string& place) const {
 }
 
 TypingContext Session::typing(Dimension dimension, const char* unit, const Piece* piece) const {
+    TypingContext c = typingOf(dimension, unit, piece ? piece->chocolate : "");
+    if (piece)
+        if (const auto coating = coatingOf(*piece, plan(), coloured_)) c.workingTemperature = coating->working();
+    return c;
+}
+
+TypingContext Session::typingOf(Dimension dimension, const char* unit, const std::string& id) const {
     TypingContext c;
     c.dimension = dimension;
     c.bareUnit = unit && *unit ? unit : usualUnit(dimension, units());
     c.metricCup = plan().metricCup;
     c.looks = &library_.looks;
-    if (piece)
-        if (const auto coating = coatingOf(*piece, plan(), coloured_)) c.workingTemperature = coating->working();
-    if (piece)
-        if (const auto* chocolate = coloured_.find(piece->chocolate)) c.barMass = chocolate->bar;
+    if (const auto* chocolate = coloured_.find(id)) {
+        c.barMass = chocolate->bar;
+        c.packetMass = packetOf(plan(), coloured_, id);
+    }
     return c;
 }
 

@@ -45,6 +45,8 @@ public:
     QString problemAt(const std::string& place) const;
     /// What a field of this piece understands.
     TypingContext typing(Dimension dimension, const char* unit, const Piece* piece) const;
+    /// What a field about a chocolate, by its id, understands: its bars and packets.
+    TypingContext typingOf(Dimension dimension, const char* unit, const std::string& chocolate) const;
 
 signals:
     void planChanged();
