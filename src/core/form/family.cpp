@@ -296,6 +296,7 @@ std::vector<const Family*> search(const std::string& words) {
     }
     std::stable_sort(found.begin(), found.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
     std::vector<const Family*> out;
+    out.reserve(found.size());
     for (const auto& [score, f] : found) out.push_back(f);
     return out;
 }
