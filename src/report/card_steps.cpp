@@ -56,7 +56,7 @@ QString coatWords(const PlannedCoat& c, const Piece& piece, const material::Libr
     if (c.motion == coat::Motion::Side) words += QStringLiteral("lay it on its side for %1, then ").arg(lasts);
     if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(spoken(c.tap, Dimension::Duration, u));
     if (c.scrape) words += QStringLiteral("scrape the rim, then ");
-    words += restWords(c, piece.overBalloon()) + QStringLiteral(". ");
+    words += restWords(c, piece.overBalloon() || piece.roundSomething()) + QStringLiteral(". ");
     words +=
         c.place == coat::Place::Table
             ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
@@ -172,6 +172,10 @@ private:
                 "Blow the balloon up, oil it with a trace, stand it knot down in a glass, and let lines from a bag "
                 "cross and touch each other. ");
         else if (heap) words += QStringLiteral("Stir until everything is coated, and spoon it in heaps on paper. ");
+        else if (piece_.family().gap)
+            words += QStringLiteral(
+                "Pour so much into each form, press the insert straight down to its line until chocolate shows all "
+                "round, and scrape the rim. ");
         else if (mold && cast_ == 0)
             words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
         if (cast_ > 0)
@@ -193,12 +197,17 @@ private:
                      : c.place == coat::Place::Fridge ? QStringLiteral("Then into the fridge")
                                                       : QStringLiteral("Then into the freezer");
             const double until = made_.setting.release - (table ? 0 : c.table.value);
-            words += std::isfinite(until)
-                         ? QStringLiteral(
-                               " until it lets go, about %1. Look: the underside of a clear mold turns from dark to "
-                               "frosted; in silicone and on paper it is firm and has drawn away from the edge.")
-                               .arg(time(until))
-                         : QStringLiteral("; it does not set there: use a colder place.");
+            if (heap && std::isfinite(made_.setting.set))
+                words += QStringLiteral(" until it is firm and lifts off the paper cleanly, about %1.")
+                             .arg(time(made_.setting.set - (table ? 0 : c.table.value)));
+            else
+                words +=
+                    std::isfinite(until)
+                        ? QStringLiteral(
+                              " until it lets go, about %1. Look: the underside of a clear mold turns from dark to "
+                              "frosted; in silicone and on paper it is firm and has drawn away from the edge.")
+                              .arg(time(until))
+                        : QStringLiteral("; it does not set there: use a colder place.");
         }
         say(words);
         if (cast_ == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
@@ -291,11 +300,14 @@ private:
             head(wrap   ? QStringLiteral("Peel the acetate off")
                  : flat ? QStringLiteral("Lift it off")
                         : QStringLiteral("Unmold it"));
-            say(when + (wrap ? QStringLiteral("Begin at the overlap and peel it away flat, not upwards; what it leaves "
-                                              "is as glossy as it is: touch it no more.")
-                        : flat ? QStringLiteral("Bend the sheet away from it, not it from the sheet.")
-                               : QStringLiteral("Turn it over on a cloth and tap; in silicone push it out from below. "
-                                                "What does not come goes back into the cold for five minutes.")));
+            say(when +
+                (wrap   ? QStringLiteral("Begin at the overlap and peel it away flat, not upwards; what it leaves "
+                                           "is as glossy as it is: touch it no more.")
+                 : flat ? QStringLiteral("Bend the sheet away from it, not it from the sheet.")
+                 : piece_.family().gap
+                     ? QStringLiteral("Lift the insert out straight, then turn the form over on a cloth and tap.")
+                     : QStringLiteral("Turn it over on a cloth and tap; in silicone push it out from below. "
+                                      "What does not come goes back into the cold for five minutes.")));
         }
         done();
     }

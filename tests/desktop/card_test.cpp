@@ -123,7 +123,19 @@ TEST_CASE("strips, sheets, baskets, pressed shells and wraps have words of their
     Plan pressed = one("pressed");
     fill(pressed, "Mousse");
     pressed.pieces[0].having<LidStep>();
-    CHECK(inOrder(card(pressed), {"Cast it", "Unmold it", "Fill it: Mousse", "Pour a lid", "before you move it"}));
+    CHECK(inOrder(card(pressed), {"Cast it", "press the insert straight down", "Unmold it", "Lift the insert out",
+                                  "Fill it: Mousse", "Pour a lid", "before you move it"}));
+    const QString fruit = card(one("dipped"));
+    CHECK(inOrder(fruit, {"Strawberry", "18 g", "Dry to the last drop", "Dip", "stand it on paper", "Box it"}));
+    CHECK_FALSE(fruit.contains("Unmold"));
+    CHECK_FALSE(fruit.contains("Trim the rim"));
+    const QString heap = card(one("cluster"));
+    CHECK(inOrder(heap, {"Almonds", "Contains almonds", "Stir and spoon it", "lifts off the paper cleanly", "Box it"}));
+    CHECK_FALSE(heap.contains("clear mold"));
+    Plan nested = one("case");
+    nested.pieces[0].coatWith(usualCoats(nested.pieces[0], nested, io::library()));
+    nested.pieces[0].shape.values["nested"] = Measure(2);
+    CHECK(card(nested).contains("Nest 2 paper cases in each other"));
     Plan cone = one("wrap-cone");
     cone.pieces[0].coatWith(usualCoats(cone.pieces[0], cone, io::library()));
     CHECK(inOrder(card(cone), {"Fill and pour out", "Peel the acetate off", "flat pattern"}));
