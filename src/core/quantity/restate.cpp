@@ -1,40 +1,88 @@
 #include "core/quantity/restate.h"
 
+#include <array>
+#include <cctype>
 #include <charconv>
-#include <map>
-#include <regex>
+#include <optional>
+#include <string_view>
 
 namespace uovo {
+namespace {
+
+struct Unit {
+    std::string_view word;
+    Dimension dimension;
+    double si;
+};
+constexpr std::array kUnits{Unit{"mm", Dimension::Length, 1e-3},   Unit{"cm", Dimension::Length, 1e-2},
+                            Unit{"ml", Dimension::Volume, 1e-6},   Unit{"kg", Dimension::Mass, 1},
+                            Unit{"°C", Dimension::Temperature, 1}, Unit{"m", Dimension::Length, 1},
+                            Unit{"l", Dimension::Volume, 1e-3},    Unit{"g", Dimension::Mass, 1e-3}};
+
+/// Takes what stands first, where it does.
+bool take(std::string_view& text, std::string_view what) {
+    if (!text.starts_with(what)) return false;
+    text.remove_prefix(what.size());
+    return true;
+}
+
+std::optional<double> takeNumber(std::string_view& text) {
+    size_t n = 0;
+    const auto digit = [&](size_t i) { return i < text.size() && std::isdigit(static_cast<unsigned char>(text[i])); };
+    while (digit(n)) ++n;
+    if (n == 0) return std::nullopt;
+    if (n < text.size() && text[n] == '.' && digit(n + 1))
+        for (++n; digit(n);) ++n;
+    double value = 0;
+    std::from_chars(text.data(), text.data() + n, value);
+    text.remove_prefix(n);
+    return value;
+}
+
+/// A unit that is not the beginning of a longer one: "m" but not "m²", "g" but not "g/ml".
+const Unit* takeUnit(std::string_view& text) {
+    for (const auto& unit : kUnits) {
+        std::string_view rest = text;
+        if (!take(rest, unit.word)) continue;
+        const bool longer = !rest.empty() && (std::isalnum(static_cast<unsigned char>(rest[0])) || rest[0] == '/' ||
+                                              rest.starts_with("²") || rest.starts_with("³"));
+        if (longer) continue;
+        text = rest;
+        return &unit;
+    }
+    return nullptr;
+}
+
+}  // namespace
 
 std::string restated(const std::string& metric, UnitSystem system) {
     if (system == UnitSystem::Metric) return metric;
-    struct Unit {
-        Dimension dimension;
-        double si;
-    };
-    static const std::map<std::string, Unit> kUnits{
-        {"mm", {Dimension::Length, 1e-3}}, {"cm", {Dimension::Length, 1e-2}},  {"m", {Dimension::Length, 1}},
-        {"ml", {Dimension::Volume, 1e-6}}, {"l", {Dimension::Volume, 1e-3}},   {"g", {Dimension::Mass, 1e-3}},
-        {"kg", {Dimension::Mass, 1}},      {"°C", {Dimension::Temperature, 1}}};
-    // a number or two, "20 and 60", and a unit that is not part of a longer one
-    static const std::regex kFigure(
-        R"((\d+(?:\.\d+)?)(?:( and | to |–)(\d+(?:\.\d+)?))? (mm|cm|ml|kg|°C|m|l|g)(?![A-Za-z0-9/²³]))");
     std::string out;
-    auto from = metric.cbegin();
-    for (std::sregex_iterator it(metric.begin(), metric.end(), kFigure), end; it != end; ++it) {
-        const auto& found = *it;
-        const Unit unit = kUnits.at(found[4].str());
-        const auto said = [&](const std::string& number) {
-            double value = 0;
-            std::from_chars(number.data(), number.data() + number.size(), value);
-            return format(value * unit.si, unit.dimension, system);
-        };
-        out.append(from, found[0].first);
-        out += said(found[1].str());
-        if (found[2].matched) out += found[2].str() + said(found[3].str());
-        from = found[0].second;
+    bool within = false;  // a longer word or number
+    for (std::string_view left = metric; !left.empty();) {
+        std::string_view rest = left;
+        if (const auto first = within ? std::nullopt : takeNumber(rest)) {  // a number or two, "20 and 60", and a unit
+            std::optional<double> second;
+            std::string_view word;
+            for (const std::string_view between : {" and ", " to ", "–"})
+                if (std::string_view on = rest; take(on, between))
+                    if ((second = takeNumber(on))) {
+                        word = between;
+                        rest = on;
+                        break;
+                    }
+            if (const Unit* unit = take(rest, " ") ? takeUnit(rest) : nullptr) {
+                out += format(*first * unit->si, unit->dimension, system);
+                if (second) out.append(word).append(format(*second * unit->si, unit->dimension, system));
+                left = rest;
+                continue;
+            }
+        }
+        within = std::isalnum(static_cast<unsigned char>(left[0])) || left[0] == '.';
+        out += left[0];
+        left.remove_prefix(1);
     }
-    return out.append(from, metric.cend());
+    return out;
 }
 
 }  // namespace uovo
