@@ -260,3 +260,16 @@ TEST_CASE("a thumbnail is kept until its piece changes") {
     p.chocolate = "white";
     CHECK(thumbnail(p, answers, QSize(40, 40)).cacheKey() != first.cacheKey());
 }
+
+TEST_CASE("every family has its picture in the gallery, those of a model too") {
+    for (const auto& f : form::families()) {
+        if (f.meridian) continue;  // painted as it is coated
+        INFO(f.id);
+        const QImage picture = familyThumbnail(f.id, QSize(90, 70));
+        REQUIRE_FALSE(picture.isNull());
+        int drawn = 0;
+        for (int y = 0; y < picture.height(); ++y)
+            for (int x = 0; x < picture.width(); ++x) drawn += qAlpha(picture.pixel(x, y)) > 128;
+        CHECK(drawn > 60);  // a rope is thin
+    }
+}

@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
+#include <QPointer>
 #include <QPushButton>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -119,10 +120,10 @@ QWidget* colourPage(Session& session, const std::string& id) {
                                                        ? QStringLiteral("#2A1A12")
                                                        : QStringLiteral("#FFFFFF")));
     };
-    QObject::connect(look, &QPushButton::clicked, page, [=] {
+    QObject::connect(look, &QPushButton::clicked, page, [=, here = QPointer<QWidget>(look)] {
         const QColor picked =
             QColorDialog::getColor(QColor(look->text()), look->window(), ColourPage::tr("How the colour is drawn"));
-        if (!picked.isValid()) return;
+        if (!here || !picked.isValid()) return;  // its page may have gone while it was asked
         edit(ColourPage::tr("Change how a colour is drawn"),
              [&](material::Colour& c) { c.look = picked.name().toUpper().toStdString(); });
         paint();

@@ -72,6 +72,12 @@ QImage familyThumbnail(const std::string& family, const QSize& pixels) {
         meshes["stone"] = std::make_shared<const form::Mesh>(form::rock(0.05, 5, 3));
         part.mesh = "stone";
     }
+    if (family == "mesh-half") {  // as good as any: half an egg
+        auto half = form::build(form::usual("egg-half"))->items.front().shape.surface;
+        half.marks.clear();
+        meshes["half"] = std::make_shared<const form::Mesh>(std::move(half));
+        part.mesh = "half";
+    }
     const auto built = form::build(part, meshes, {family == "balloon-lace" ? 9000.0 : 2200.0, 32});
     if (!built) return {};
     SolidView view;
