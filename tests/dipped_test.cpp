@@ -109,7 +109,7 @@ TEST_CASE("what is dipped stays in it: no release, no trim, no room, a bath, its
     }
 }
 
-TEST_CASE("more of it under the chocolate takes more, by as much as its area; a second dip takes more still") {
+TEST_CASE("more of it under the chocolate takes more, by as much as its area, a second dip takes more still") {
     double before = 0;
     for (const double dip : {0.015, 0.025, 0.035, 0.04}) {
         const Answers a = test::answersOf(dipped("fruit", 0.04, 0.03, dip), test::withoutDay());
@@ -151,7 +151,7 @@ TEST_CASE(
     CHECK(problems(deep, io::library())[0].where == "pieces/p/former/dip");
 }
 
-TEST_CASE("its grams, its allergens and its kind are in the list and in what one eats; nonsense weights are said") {
+TEST_CASE("its grams, its allergens and its kind are in the list and in what one eats, nonsense weights are said") {
     Plan plan = dipped("round biscuit", 0.06, 0.06, 0.03);
     core(plan.pieces[0]).name = "Shortbread";
     core(plan.pieces[0]).allergens = "wheat, butter";
@@ -169,7 +169,7 @@ TEST_CASE("its grams, its allergens and its kind are in the list and in what one
     CHECK(readPlan(writePlan(plan)).value() == plan);
 }
 
-TEST_CASE("a heap weighs the share of it that is chocolate, by hand; its nuts are weighed in the list") {
+TEST_CASE("a heap weighs the share of it that is chocolate, by hand, its nuts are weighed in the list") {
     Plan plan = one("cluster");
     plan.pieces[0].count = 20;
     plan.pieces[0].shape.values = {{"diameter", 0.04}, {"height", 0.02}, {"share", 0.4}};
@@ -186,7 +186,7 @@ TEST_CASE("a heap weighs the share of it that is chocolate, by hand; its nuts ar
                       [](const auto& t) { return t.title.starts_with("Stir and spoon "); }));
 }
 
-TEST_CASE("cases in each other are bought, nested and take more heat; other molds know nothing of it") {
+TEST_CASE("cases in each other are bought, nested and take more heat, other molds know nothing of it") {
     Plan plan = one("case");
     plan.pieces[0].count = 10;
     plan.pieces[0].coatWith(usualCoats(plan.pieces[0], plan, io::library()));
@@ -219,7 +219,7 @@ TEST_CASE("a form and its insert, told by their water: chocolate is the differen
     CHECK(problems(plan, io::library())[0].where == "pieces/p/former/insert");
 }
 
-TEST_CASE("halves of two molds whose rims meet close over the room of both; rims that do not meet are told apart") {
+TEST_CASE("halves of two molds whose rims meet close over the room of both, rims that do not meet are told apart") {
     Plan plan = one("halves");
     auto& shape = plan.pieces[0].shape;
     shape.choices["half"] = "dome";

@@ -219,17 +219,20 @@ TEST_CASE("random hands", "[.][hands]") {
             if (auto* c = one<QComboBox>(p.window, r); c && c->count() > 0) {
                 heart.doing("choosing in " + c->objectName());
                 c->setFocus();
-                for (int k = below(r, 4); k >= 0; --k) QTest::keyClick(c, chance(r, 0.6) ? Qt::Key_Down : Qt::Key_Up);
+                QPointer<QComboBox> still = c;
+                for (int k = below(r, 4); k >= 0 && still; --k)
+                    QTest::keyClick(still, chance(r, 0.6) ? Qt::Key_Down : Qt::Key_Up);
             }
         } else if (kind < 0.90) {
-            QWidget* w = one<QWidget>(p.window, r);
+            QPointer<QWidget> w = one<QWidget>(p.window, r);  // what is asked meanwhile may take it away
             heart.doing(QString("dragging on ") + (w ? w->metaObject()->className() : ""));
-            if (w) {
-                const auto at = [&] { return QPoint(below(r, w->width()), below(r, w->height())); };
+            const auto at = [&] { return w ? QPoint(below(r, w->width()), below(r, w->height())) : QPoint(); };
+            if (w)
                 QTest::mousePress(w, chance(r, 0.8) ? Qt::LeftButton : Qt::RightButton,
                                   chance(r, 0.2) ? Qt::ShiftModifier : Qt::NoModifier, at());
-                for (int k = below(r, 5); k > 0; --k) QTest::mouseMove(w, at());
-                QTest::mouseRelease(w, Qt::LeftButton, Qt::NoModifier, at());
+            for (int k = below(r, 5); k > 0 && w; --k) QTest::mouseMove(w, at());
+            if (w) QTest::mouseRelease(w, Qt::LeftButton, Qt::NoModifier, at());
+            if (w) {
                 const QPointF where{at()};
                 QWheelEvent wheel(where, where, {}, {0, below(r, 480) - 240}, Qt::NoButton, Qt::NoModifier,
                                   Qt::NoScrollPhase, false);
