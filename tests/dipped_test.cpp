@@ -186,6 +186,15 @@ TEST_CASE("a heap weighs the share of it that is chocolate, by hand, its nuts ar
                       [](const auto& t) { return t.title.starts_with("Stir and spoon "); }));
 }
 
+TEST_CASE("a coat on a heap is told as a step out of place, and check and answers say the same of its plan") {
+    Plan plan = one("cluster");
+    plan.pieces[0].coats().push_back({});
+    const auto breaks = orderBreaks(plan.pieces[0], plan, io::library());
+    CHECK(std::any_of(breaks.begin(), breaks.end(), [](const auto& b) { return b.id == "solid"; }));
+    CHECK(test::sentences(problems(plan, io::library())) ==
+          test::sentences(test::answersOf(plan, test::withoutDay()).problems));
+}
+
 TEST_CASE("cases in each other are bought, nested and take more heat, other molds know nothing of it") {
     Plan plan = one("case");
     plan.pieces[0].count = 10;

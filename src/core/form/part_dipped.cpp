@@ -58,8 +58,9 @@ Built upTo(const Values& v, double to, const Detail& detail) {
     const Loop outline = flatOutline(what == "round biscuit", L, W, to);
     Shape out;
     const double face = std::abs(signedArea(outline));
-    const double top = whole ? 0 : outline.back()[0] - outline.front()[0];  // the end that stays out
-    const double cut = what == "round biscuit" ? std::abs(top) : whole ? 0 : W;
+    const double cut = whole                     ? 0  // the end that stays out
+                       : what == "round biscuit" ? std::abs(outline.back()[0] - outline.front()[0])
+                                                 : W;
     out.volume = face * T;
     out.area = out.areaLow = out.areaHigh = 2 * face + (perimeter(outline) - cut) * T;
     const double wanted = std::min(edgeFor(2 * face + perimeter(outline) * T, std::max(W, to) / 2, detail), 1.5 * T);

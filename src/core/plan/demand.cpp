@@ -85,7 +85,7 @@ private:
 
     /// The last mold is still filled once before it is poured out.
     void lastFilling() {
-        if (piece_.closes() || piece_.roundSomething()) return;
+        if (piece_.closes()) return;
         for (size_t k = 0; k < made_.volumes.size(); ++k) {
             const auto& item = made_.assembly.items[k];
             if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside)) continue;

@@ -11,7 +11,7 @@ namespace {
 
 /// The pot it is dipped in; a problem where none takes it.
 void addBath(const Piece& piece, const material::Library& lib, PieceAnswers& a) {
-    if (!(piece.overBalloon() || piece.roundSomething()) ||
+    if (!(piece.overBalloon() || (piece.roundSomething() && piece.couldBeCoated())) ||
         !std::ranges::any_of(piece.coats(), [](const auto& c) { return c.way == coat::Way::Dip; }))
         return;
     if (const auto bath = piece.bath(lib)) a.bath = *bath;

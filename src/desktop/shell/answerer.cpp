@@ -14,7 +14,6 @@ Answerer::~Answerer() {
     }
     for (auto& t : threads_) t.request_stop();
     wake_.notify_all();
-    threads_.clear();  // before what they work with
 }
 
 void Answerer::ask(const Plan& plan) {
