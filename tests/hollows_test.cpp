@@ -169,7 +169,7 @@ TEST_CASE("chocolate brushed into a half ball lies no deeper than all of it woul
     for (const double triangles : {1000.0, 4000.0, 16000.0}) {
         Plan plan = test::planOf("half-ball", "compound");
         auto& p = plan.pieces[0];
-        p.shape = form::Part{"half-ball", {{"diameter", 0.18}, {"depth", 0.09}}, {}, {}, {}, {}};
+        p.shape = form::Part{"half-ball", {{"diameter", 0.18}, {"depth", 0.09}}, {}, {}, {}, {}, {}, {}};
         PlannedCoat c;
         c.way = coat::Way::Brush;
         c.temperature = 38;

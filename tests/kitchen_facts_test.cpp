@@ -128,7 +128,7 @@ TEST_CASE("a cast goes through table and cold from the warmth it is poured at, a
     plan.pieces[0].cast().place = coat::Place::Table;
     const auto table = test::only(plan);
     CHECK(table->made->setting.release > fridge->made->setting.release);
-    plan.pieces[0].cast() = {"", Measure(1), Measure(33.0), Measure(60.0), coat::Place::Freezer, {}};
+    plan.pieces[0].cast() = {"", Measure(1), Measure(33.0), Measure(60.0), coat::Place::Freezer, {}, {}};
     const auto back = readPlan(writePlan(plan));
     REQUIRE(back);
     CHECK(back->pieces[0].cast() == plan.pieces[0].cast());

@@ -171,7 +171,7 @@ TEST_CASE("every step with every field is written and read back, and what a newe
     p.making.clear();
     PlannedCoat coat;
     coat.chocolate = "milk";
-    CastStep cast{"white", Measure(2), Measure(31), Measure(90), coat::Place::Freezer, {}};
+    CastStep cast{"white", Measure(2), Measure(31), Measure(90), coat::Place::Freezer, {}, {}};
     InsertStep insert{InsertStep::What::Biscuit, "Wafer", "", 3, Measure(0.004), "wheat", {}};
     TopStep top{topping(plan, "crumbs", 0.002, 500), Measure(0.006), TopStep::When::Tacky, {}};
     SetStep set{coat::Place::Freezer, Measure(120), {}};
@@ -294,8 +294,8 @@ TEST_CASE("two tones take their shares from two pots, and the second waits until
     const auto& light = a.pots[0].key.chocolate == "dark" ? a.pots[1] : a.pots[0];
     CHECK(dark.pieces == Approx(0.75 * single.pots[0].pieces));
     CHECK(light.pieces == Approx(0.25 * single.pots[0].pieces));
-    REQUIRE(a.pieces[0]->made->layers.size() == 1);
-    const double lock = a.pieces[0]->made->layers[0].lock;
+    REQUIRE(a.pieces[0]->made->casts.size() == 2);
+    const double lock = a.pieces[0]->made->casts[0].lock;
     REQUIRE(std::isfinite(lock));
     REQUIRE(a.day->problem.empty());
     CHECK(when(a, "p/1/cast-2").first * 60 >= when(a, "p/1/cast").first * 60 + lock - 60);
@@ -482,6 +482,9 @@ TEST_CASE("every step of every making is in the day once a round or once in all,
         CHECK((!a.day->problem.empty() || schedule::check(a.day->network, a.day->layout).empty()));
         for (const auto& p : plan.pieces) {
             INFO(p.shape.family);
+            std::string steps;  // in the order they are done
+            for (const auto& step : p.making) steps += stepName(step) + ", ";
+            INFO(steps);
             const auto count = [&](const std::string& step) {
                 return std::count_if(a.day->network.tasks.begin(), a.day->network.tasks.end(),
                                      [&](const auto& t) { return t.piece == p.id && t.step == step; });
@@ -577,4 +580,20 @@ TEST_CASE("steps out of order never break a day: each is done once, its tasks ha
         if (a.day->problem.empty()) CHECK(schedule::check(a.day->network, a.day->layout).empty());
     }
     CHECK(days > 20);
+}
+
+TEST_CASE("nothing is done to chocolate before there is any, and one move puts it right") {
+    Plan plan;
+    plan.pieces = {newPiece(plan, "half-ball")};
+    Piece& p = plan.pieces[0];
+    for (const Step& early : {Step(DecorateStep{}), Step(SetStep{}), Step(TrimStep{})}) {
+        Piece wrong = p;
+        wrong.making.insert(wrong.making.begin(), early);
+        const auto breaks = orderBreaks(wrong, plan, io::library());
+        REQUIRE_FALSE(breaks.empty());
+        CHECK(breaks[0].id == "nothing-yet");
+        CHECK(breaks[0].step == 0);
+        wrong.making = breaks[0].repaired;
+        for (const auto& b : orderBreaks(wrong, plan, io::library())) CHECK(b.id != "nothing-yet");
+    }
 }

@@ -31,6 +31,13 @@ QString restWords(const PlannedCoat& c, bool balloon) {
 }
 
 /// What is said of a coat: how it goes on, which way up it sets, where and how long.
+/// "Cup: " where a step is for one part of it.
+QString partOf(const Made& made, const std::string& key) {
+    for (const auto& item : made.assembly.items)
+        if (!key.empty() && item.key == key) return qstring(item.name) + QStringLiteral(": ");
+    return {};
+}
+
 QString coatWords(const PlannedCoat& c, const Piece& piece, const material::Library& lib, UnitSystem u) {
     QString words;
     if (piece.chocolateOf(c) != piece.chocolate)
@@ -115,7 +122,7 @@ private:
     void done() { page_.y += 1.4; }
 
     void paint(const PlannedCoat& c) {
-        head(wayWords(c, u_), spoken(c.temperature, Dimension::Temperature, u_));
+        head(partOf(made_, c.item) + wayWords(c, u_), spoken(c.temperature, Dimension::Temperature, u_));
         say(coatWords(c, piece_, lib_, u_));
         if (made_.wall && coat_ < made_.wall->setting.size()) {
             const auto& t = made_.wall->setting[coat_];
@@ -137,14 +144,13 @@ private:
     }
 
     void paint(const CastStep& c) {
+        const CastWork work = castWork(made_, piece_, cast_);
         bool sheet = false, mold = false;
-        double kg = 0;
-        for (size_t k = 0; k < made_.assembly.items.size(); ++k) {
-            const auto& item = made_.assembly.items[k];
-            if (!item.edible || (made_.wall && made_.wall->covers(k))) continue;
-            kg += made_.items[k] * castShare(piece_, c);
-            if (item.shape.body != form::Body::Modeled) (item.shape.body == form::Body::Sheet ? sheet : mold) = true;
-        }
+        for (const size_t k : work.items)
+            if (const auto body = made_.assembly.items[k].shape.body; body != form::Body::Modeled)
+                (body == form::Body::Sheet ? sheet : mold) = true;
+        const double kg = work.mass;
+        const size_t number = cast_++;
         if (kg <= 0) return;
         const auto own = coatingOf(piece_, c.chocolate, plan_, lib_);
         if (!sheet && !mold) {
@@ -156,10 +162,11 @@ private:
         }
         const double T = c.temperature.value > 0 ? c.temperature.value : own->working();
         const bool heap = piece_.roundSomething();
-        head(heap             ? QStringLiteral("Stir and spoon it")
-             : sheet && !mold ? QStringLiteral("Spread or pipe it")
-             : sheet          ? QStringLiteral("Cast and spread its parts")
-                              : QStringLiteral("Cast it"),
+        head(heap                 ? QStringLiteral("Stir and spoon it")
+             : sheet && !mold     ? QStringLiteral("Spread or pipe it")
+             : sheet              ? QStringLiteral("Cast and spread its parts")
+             : !work.name.empty() ? QStringLiteral("Cast its %1").arg(qstring(work.name).toLower())
+                                  : QStringLiteral("Cast it"),
              qstring(format(T, Dimension::Temperature, u_)));
         QString words = QStringLiteral("%1 of %2 in each. ").arg(grams(kg), qstring(own->name).toLower());
         const std::string pattern = piece_.overBalloon() ? form::choice(piece_.shape, "pattern") : "";
@@ -176,18 +183,17 @@ private:
             words += QStringLiteral(
                 "Pour so much into each form, press the insert straight down to its line until chocolate shows all "
                 "round, and scrape the rim. ");
-        else if (mold && cast_ == 0)
+        else if (mold && work.tone == 0)
             words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
-        if (cast_ > 0)
+        if (work.tone > 0)
             words += QStringLiteral("Pour it on when the tone under it no longer runs and still feels soft. ");
         if (sheet)
             words += QStringLiteral(
                 "Spread between the bars on paper, or pipe; cut when it is tacky and no longer runs, small parts "
                 "first. ");
-        const bool layered = cast_ < made_.layers.size();
-        if (layered) {
-            words += QStringLiteral("Leave it on the table until it no longer runs, about %1.")
-                         .arg(time(made_.layers[cast_].lock));
+        const auto& times = made_.casts[number];
+        if (!work.last) {
+            words += QStringLiteral("Leave it on the table until it no longer runs, about %1.").arg(time(times.lock));
         } else {
             const bool table = c.place == coat::Place::Table;
             if (!table && c.table.value > 0)
@@ -196,10 +202,10 @@ private:
             words += table                            ? QStringLiteral("Let it set on the table")
                      : c.place == coat::Place::Fridge ? QStringLiteral("Then into the fridge")
                                                       : QStringLiteral("Then into the freezer");
-            const double until = made_.setting.release - (table ? 0 : c.table.value);
-            if (heap && std::isfinite(made_.setting.set))
+            const double until = times.release - (table ? 0 : c.table.value);
+            if (heap && std::isfinite(times.set))
                 words += QStringLiteral(" until it is firm and lifts off the paper cleanly, about %1.")
-                             .arg(time(made_.setting.set - (table ? 0 : c.table.value)));
+                             .arg(time(times.set - (table ? 0 : c.table.value)));
             else
                 words +=
                     std::isfinite(until)
@@ -210,8 +216,7 @@ private:
                         : QStringLiteral("; it does not set there: use a colder place.");
         }
         say(words);
-        if (cast_ == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
-        ++cast_;
+        if (work.tone == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
         done();
     }
 

@@ -1,8 +1,12 @@
 // Random hands: clicks, keys, words, drags and a hostile thermometer, as many as UOVO_HANDS says. scripts/storm.sh runs
 // it; says the longest the window was held, how much memory grew and what it takes when nobody does anything.
+#include <execinfo.h>
 #include <malloc.h>
 #include <pty.h>
 #include <unistd.h>
+
+#include <atomic>
+#include <csignal>
 
 #include <QAbstractButton>
 #include <fstream>
@@ -33,20 +37,35 @@ double megabytesInUse() {
     return double(info.uordblks + info.hblkhd) / 1e6;
 }
 
+/// Where the window is, on the error stream: addr2line -Cfe desktop-tests says it in words.
+void saysWhere(int) {
+    void* frames[60];
+    ::backtrace_symbols_fd(frames, ::backtrace(frames, 60), STDERR_FILENO);
+}
+
 /// The longest time between two turns of the window, and what it did then.
 class Heartbeat : public QObject {
 public:
     Heartbeat() {
         since_.start();
+        std::signal(SIGUSR2, saysWhere);
+        watch_ = std::jthread([this, window = ::pthread_self()](const std::stop_token& stop) {
+            int seen = 0;
+            for (int still = 0; !stop.stop_requested(); ++still) {
+                std::this_thread::sleep_for(std::chrono::milliseconds(500));
+                if (const int now = beats_; now != seen) seen = now, still = 0;
+                if (still == 4) ::pthread_kill(window, SIGUSR2);
+            }
+        });
         startTimer(5);
     }
     void doing(const QString& what) { now_ = what; }
-    void forget() { since_.restart(); }
     qint64 longest = 0;
     QString then;
 
 protected:
     void timerEvent(QTimerEvent*) override {
+        ++beats_;
         if (const qint64 gap = since_.restart(); gap > longest) {
             longest = gap;
             then = now_;
@@ -56,6 +75,8 @@ protected:
 private:
     QElapsedTimer since_;
     QString now_;
+    std::atomic<int> beats_ = 0;
+    std::jthread watch_;  // last: it looks at what stands above it
 };
 
 /// A thermometer that floods, stammers, leaps and lies.

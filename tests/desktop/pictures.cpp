@@ -140,5 +140,9 @@ TEST_CASE("a picture of each piece of the plan UOVO_LOOK, to look at", "[.][look
         REQUIRE(QTest::qWaitFor([&] { return p.session.isComplete(); }, 60000));
         QTest::qWait(400);
         REQUIRE(p.window.grab().save(folder + "/" + QString::fromStdString(piece.id) + ".png"));
+        if (piece.shape.items.empty()) continue;
+        p.window.shape()->items()->choose(QString::fromStdString(piece.shape.items.back().key));
+        QTest::qWait(400);
+        REQUIRE(p.window.grab().save(folder + "/" + QString::fromStdString(piece.id) + "-part.png"));
     }
 }

@@ -233,6 +233,7 @@ Piece piece(Random& r, Plan& plan) {
                     Measure(figure(r, 26, 45)),
                     Measure(figure(r, 0, 7200)),
                     static_cast<coat::Place>(below(r, 3)),
+                    {},
                     {}};
     if (chance(r, 0.2))
         p.loads[any<std::string>(r, {"fingers", "filling", "stack", "drop", "warm", "handle"})] =

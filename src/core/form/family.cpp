@@ -194,7 +194,10 @@ std::vector<Family> make() {
     two.fields[4].only = {"half", {"model from a file"}};
     two.fields[5].only = another;
     two.fields[6].only = {"other", {"bought mold"}};
-    two.file = {"half", {"model from a file"}};
+    f.push_back({kAssembly, "Assembly of your own", "Put together", Body::Compound, false, "Any parts at their places, glued where you say: begin with two, or open one of the others.", "assembly own build free parts custom put together stand holder", "Each part by itself; then how far right, back and up it stands.",
+                 {len("card", "Diameter of the card", "; card", 40, 10, 150), {"enclosed", "Room inside", "; room inside it", Dimension::Volume, 0, 0, 400000 * ml}},
+                 {{"closes", "Closed", {"stays open", "closed over what is in it"}}, {"carried", "Carried", {"carried from below", "carried by its handle", "hung from its cord"}}, {"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
+    f.back().fields[0].only = f.back().choices[2].only = {"carried", {"hung from its cord"}};
     // clang-format on
     for (auto& g : f) {
         const auto is = [&](std::initializer_list<const char*> ids) {
@@ -202,13 +205,23 @@ std::vector<Family> make() {
         };
         g.meridian = is({"balloon", "cup"});
         g.cut = is({"sheet"});
-        g.fromFile = is({"mesh", "mesh-half", "halves"});
+        if (is({"mesh", "mesh-half"})) g.fromFile = Only{};
+        if (is({"halves"})) g.fromFile = Only{"half", {"model from a file"}};
         g.copied = is({"mesh", "original"});
         g.byWater = is({"bought", "original", "pressed-figure"});
         g.gap = is({"pressed", "pressed-figure"});
-        g.shut = is({"hung-ball", "halves"});
-        g.hung = is({"hung-ball"});
-        g.handle = is({"basket"});
+        if (is({"hung-ball", "halves"})) g.shut = Only{};
+        if (is({kAssembly})) {
+            g.shut = Only{"closes", {"closed over what is in it"}};
+            g.hung = Only{"carried", {"hung from its cord"}};
+            g.handle = Only{"carried", {"carried by its handle"}};
+        }
+        if (is({"hung-ball"})) g.hung = Only{};
+        if (is({"basket"})) g.handle = Only{};
+        if (is({"arch"})) g.middle = Family::Middle::Plate, g.thick = "depth";
+        if (is({"disc"})) g.middle = Family::Middle::Plate, g.thick = "thickness";
+        if (is({"leg"})) g.middle = Family::Middle::Leg;
+        if (is({"clip-handle"})) g.middle = Family::Middle::Bow;
         for (const auto& [group, former] : {std::pair{"Over a balloon", Former::Balloon},
                                             {"In a cup", Former::Cup},
                                             {"Closed", Former::Closed},

@@ -1,5 +1,6 @@
 // The families of formers and parts: what a person measures to define one, and when to choose it.
 #pragma once
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -64,15 +65,24 @@ struct Family {
     std::vector<Choice> choices = {};
     std::string points = {};  ///< "profile" or "outline" when it also needs points; else empty
     Former former = Former::Mold;
-    bool cut = false;       ///< cut by a template from a sheet that is spread
-    bool fromFile = false;  ///< its shape is a model of the plan
-    Only file = {};         ///< … under these words
-    bool copied = false;    ///< a mold of one's own is taken from it
-    bool byWater = false;   ///< its volume is told by the water it holds or pushes aside
-    bool gap = false;       ///< an insert is pressed in: the gap is its wall
-    bool shut = false;      ///< two halves are joined over what is in them
-    bool hung = false;      ///< it hangs from a cord
-    bool handle = false;    ///< it can be carried by a handle of its own
+    bool cut = false;      ///< cut by a template from a sheet that is spread
+    bool copied = false;   ///< a mold of one's own is taken from it
+    bool byWater = false;  ///< its volume is told by the water it holds or pushes aside
+    bool gap = false;      ///< an insert is pressed in: the gap is its wall
+    // What it is only under some words of a choice, or always (an empty Only); part.h says it of a part.
+    std::optional<Only> fromFile = {};  ///< its shape is a model of the plan
+    std::optional<Only> shut = {};      ///< two halves are joined over what is in them
+    std::optional<Only> hung = {};      ///< it hangs from a cord
+    std::optional<Only> handle = {};    ///< it can be carried by a handle of its own
+    /// What its middle is where it is reckoned as a part of several: a wall by itself, else as these say.
+    enum class Middle {
+        Usual,  ///< of a wall or sheet
+        Plate,  ///< a flat part as thick as its figure `thick`
+        Leg,    ///< a straight round bar
+        Bow     ///< a round bar bent into half an ellipse
+    };
+    Middle middle = Middle::Usual;
+    const char* thick = "";  ///< key of the figure that is a plate's thickness
     bool meridian =
         false;  ///< round and plain: its wall is computed from its coats along its meridian (former.h), never assumed
 
@@ -80,6 +90,8 @@ struct Family {
     const Choice* choice(const std::string& key) const;
 };
 
+/// Id of an assembly of one's own: its items and joints say what it is (part.h).
+inline constexpr const char* kAssembly = "assembly";
 inline constexpr const char* kOpening = "opening";  ///< key of the figure of a hole that is melted into a closed shell
 
 const std::vector<Family>& families();

@@ -29,9 +29,29 @@ bool asked(const Part& part, const Only& only) {
     return only.choice.empty() || std::ranges::count(only.words, choice(part, only.choice)) > 0;
 }
 
-bool fromFile(const Part& part) {
+namespace {
+
+bool is(const Part& part, std::optional<Only> Family::*what) {
     const Family* f = family(part.family);
-    return f && f->fromFile && asked(part, f->file);
+    return f && f->*what && asked(part, *(f->*what));
+}
+
+}  // namespace
+
+bool fromFile(const Part& part) { return is(part, &Family::fromFile); }
+
+bool isShut(const Part& part) { return is(part, &Family::shut); }
+
+bool isHung(const Part& part) { return is(part, &Family::hung); }
+
+bool hasHandle(const Part& part) { return is(part, &Family::handle); }
+
+std::vector<std::string> modelsOf(const Part& part) {
+    std::vector<std::string> out;
+    if (!part.mesh.empty()) out.push_back(part.mesh);
+    for (const auto& item : part.items)
+        for (auto& name : modelsOf(item.part)) out.push_back(std::move(name));
+    return out;
 }
 
 Part unopened(Part part) {
@@ -80,6 +100,8 @@ Part usual(const std::string& id) {
                          {0.018, 0.096},
                          {0, 0.102}}};
         if (id == "sheet") p.values["width"] = Measure(0.08);
+        if (id == kAssembly)
+            for (const char* of : {"disc", "half-ball"}) addItem(p, of, {});
     }
     return p;
 }
@@ -106,7 +128,7 @@ tl::expected<void, Problem> checkFigures(const Part& part) {
         if (std::find(c.options.begin(), c.options.end(), word) == c.options.end())
             return refuse(c.name + " cannot be “" + word + "”.", c.key);
     }
-    return {};
+    return part.family == kAssembly ? checkItems(part) : tl::expected<void, Problem>{};
 }
 
 std::vector<Loop> sheetOutline(const Part& part) {
@@ -116,6 +138,7 @@ std::vector<Loop> sheetOutline(const Part& part) {
 
 tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes, const Detail& detail) {
     if (auto ok = checkFigures(part); !ok) return tl::unexpected(ok.error());
+    if (part.family == kAssembly) return buildAssembly(part, meshes, detail);
     if (family(part.family)->body == Body::Compound) return buildCompound(part, meshes, detail);
     return buildOne(part, meshes, detail);
 }
@@ -221,7 +244,9 @@ tl::expected<void, Problem> checkBuild(const Part& part, const Meshes& meshes, b
         const bool whole = built->items.size() == 1;
         return refuse((whole ? std::string() : item.name + ": ") + "A wall of " + text(s.wall) +
                           " does not go into it; at most " + text(0.95 * low) + ".",
-                      own != part.own.end() && own->second.contains("wall") ? "own/" + item.key + "/wall" : "wall");
+                      part.family == kAssembly                                ? "items/" + item.key + "/wall"
+                      : own != part.own.end() && own->second.contains("wall") ? "own/" + item.key + "/wall"
+                                                                              : "wall");
     }
     return {};
 }

@@ -1,5 +1,6 @@
 // Parts: any family with a person's figures, built into a mesh and its measures.
 #pragma once
+#include <array>
 #include <map>
 #include <memory>
 #include <optional>
@@ -14,6 +15,9 @@ namespace uovo::form {
 
 using Figures = std::map<std::string, Measure>;
 
+struct PartItem;
+struct PartJoint;
+
 /// One part or compound as a person defines it. Figures that are not given have the family's usual value.
 struct Part {
     std::string family = "half-ball";
@@ -22,8 +26,33 @@ struct Part {
     std::vector<Loop> points;            ///< profile (r, z) of a round mold, or outline and holes of a sheet, m
     std::string mesh;                    ///< name of a mesh of the plan ("mesh" family)
     std::map<std::string, Figures> own;  ///< of a compound: part key → figures that no longer follow the compound's
-    bool operator==(const Part&) const = default;
+    std::vector<PartItem> items;         ///< of an assembly of one's own: its parts at their places
+    std::vector<PartJoint> joints;       ///< … and where they are glued
+    bool operator==(const Part&) const;
 };
+
+/// A part at its place in an assembly of one's own.
+struct PartItem {
+    std::string key, name;  ///< "handle", "Handle"; the key is its own among the items
+    Part part;              ///< of a family that is not itself put together
+    std::array<Measure, 3> at{Measure(0), Measure(0), Measure(0)};    ///< m: to the right, to the back, up
+    std::array<Measure, 3> turn{Measure(0), Measure(0), Measure(0)};  ///< degrees about x, then y, then z
+    std::array<double, 3> apart{};                                    ///< m, its move when the assembly is pulled apart
+    bool edible = true;
+    std::string extra, partExtra;  ///< keys this version does not know, of it and of its part
+    bool operator==(const PartItem&) const = default;
+};
+
+/// Where two items of an assembly are glued.
+struct PartJoint {
+    std::string a, b;       ///< keys of items
+    Measure length = 0.02;  ///< m of glue line
+    std::string words;      ///< "handle foot on the rim"
+    std::string extra;
+    bool operator==(const PartJoint&) const = default;
+};
+
+inline bool Part::operator==(const Part&) const = default;
 
 using Meshes = std::map<std::string, std::shared_ptr<const Mesh>>;
 
@@ -103,6 +132,9 @@ inline constexpr Detail kScreen{6000, 48}, kExport{60000, 160};
 /// @returns shapes and places, or a sentence with the field that is impossible
 tl::expected<Assembly, Problem> build(const Part& part, const Meshes& meshes = {}, const Detail& detail = kScreen);
 
+/// Mean distance of the corners of one item's opening from the nearest of another's, at their places, m.
+double rimsApart(const Item& a, const Item& b);
+
 /// A part as it is while it is coated or cast: a hole that is melted into it afterwards is not there yet.
 Part unopened(Part part);
 
@@ -125,6 +157,27 @@ std::string choice(const Part& part, const std::string& key);
 bool asked(const Part& part, const Only& only);
 /// Its shape is a model of the plan.
 bool fromFile(const Part& part);
+/// Names of the models of the plan that it is made of, those of its items included.
+std::vector<std::string> modelsOf(const Part& part);
+/// Two halves are joined over what is in them.
+bool isShut(const Part& part);
+/// It hangs from a cord.
+bool isHung(const Part& part);
+/// It can be carried by a handle of its own.
+bool hasHandle(const Part& part);
+
+/// A compound as the assembly that its recipe builds: the same items at the same places, each free to change.
+/// @returns it, or why the compound cannot be built
+tl::expected<Part, Problem> opened(const Part& compound, const Meshes& meshes);
+/// Where an item stands.
+Pose poseOf(const PartItem& item);
+/// The inverse: fills `at` and `turn`.
+void setPose(PartItem& item, const Pose& pose);
+/// A new item of a family that stands on top of what is there, glued to the first item; with a key that is not taken.
+/// @returns its key
+std::string addItem(Part& assembly, const std::string& family, const Meshes& meshes);
+/// Takes an item out with its joints.
+void removeItem(Part& assembly, const std::string& key);
 
 /// Polygons of a sheet part, outer loop first; empty when it cannot be cut.
 std::vector<Loop> sheetOutline(const Part& part);

@@ -46,6 +46,12 @@ Built buildSwept(const Values& v, const std::string& family, const Detail& detai
 /// A single part whose figures need not lie in the limits that its family offers: a compound has limits of its own.
 tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes, const Detail& detail);
 tl::expected<Assembly, Problem> buildCompound(const Part& part, const Meshes& meshes, const Detail& detail);
+/// An assembly of one's own from its items and joints.
+tl::expected<Assembly, Problem> buildAssembly(const Part& part, const Meshes& meshes, const Detail& detail);
+/// Keys, families and places of an assembly's items, and what its joints name.
+tl::expected<void, Problem> checkItems(const Part& part);
+/// How fine a part of several is built: flat panels are exact with few triangles, curved parts need more.
+Detail detailOfItem(const Detail& whole, Body body, size_t items);
 
 /// The polygon of a sheet part; loops[0] outside, holes after it.
 tl::expected<std::vector<Loop>, Problem> sheetLoops(const Values& v);

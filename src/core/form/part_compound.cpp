@@ -9,6 +9,18 @@
 namespace uovo::form {
 namespace {
 
+/// Corners of an item's opening, at its place.
+std::vector<Vec3> rimOf(const Item& item) {
+    const Mesh& m = item.shape.surface;
+    std::vector<char> wall(m.points.size()), lid(m.points.size());
+    for (size_t i = 0; i < m.triangles.size(); ++i)
+        for (const int k : m.triangles[i]) (m.mark(i) == Mark::Wall ? wall : lid)[static_cast<size_t>(k)] = 1;
+    std::vector<Vec3> out;
+    for (size_t i = 0; i < wall.size(); ++i)
+        if (wall[i] && lid[i]) out.push_back(item.pose(m.points[i]));
+    return out;
+}
+
 constexpr double kRimsApart = 0.003;  // m, on the mean, the corners of their nets not being the same
 constexpr double kRimsMeet = 0.04;    // so much may two rims differ in length and still be glued on each other
 
@@ -41,9 +53,7 @@ public:
                     return;
                 }
             }
-        Detail detail = detail_;  // flat panels are exact with few triangles, curved parts need more
-        detail.triangles *= f.body == Body::Sheet ? 0.08 : 0.5;
-        auto built = buildOne(part, meshes_, detail);
+        auto built = buildOne(part, meshes_, detailOfItem(detail_, f.body, 1));
         if (!built) return refuseAt(built.error());
         Item item = std::move(built->items.front());
         item.key = key;
@@ -236,7 +246,7 @@ void cupAndSaucer(Assembler& a, const Values& v) {
     a.add(
         "handle", "Handle",
         part("clip-handle", {{"span", k}, {"rise", 0.55 * k}, {"thickness", thick}, {"hole", std::min(0.006, thick)}}),
-        {{0, 0, 1}, {0, 1, 0}, {1, 0, 0}, {middle, 0, v("wall") + 0.55 * h}}, {0.6 * k, 0, 0.8 * h},
+        {{0, 0, 1}, {0, -1, 0}, {1, 0, 0}, {middle, 0, v("wall") + 0.55 * h}}, {0.6 * k, 0, 0.8 * h},
         {{"span", "handle"}, {"rise", "handle"}, {"thickness", "handleThickness"}, {"hole", "handleThickness"}});
     a.joint(0, 1, pi * base, "cup on its saucer");
     a.joint(1, 2, 2 * pi * thick, "both ends of the handle");
@@ -272,29 +282,6 @@ void hungBall(Assembler& a, const Values& v) {
     if (a.result().items.size() == 3) a.result().items[2].edible = false;
     a.joint(0, 1, pi * d, "seam of the halves");
     a.joint(1, 2, pi * v("card"), "card in the crown");
-}
-
-/// Corners of an item's opening, at its place.
-std::vector<Vec3> rimOf(const Item& item) {
-    const Mesh& m = item.shape.surface;
-    std::vector<char> wall(m.points.size()), lid(m.points.size());
-    for (size_t i = 0; i < m.triangles.size(); ++i)
-        for (const int k : m.triangles[i]) (m.mark(i) == Mark::Wall ? wall : lid)[static_cast<size_t>(k)] = 1;
-    std::vector<Vec3> out;
-    for (size_t i = 0; i < wall.size(); ++i)
-        if (wall[i] && lid[i]) out.push_back(item.pose(m.points[i]));
-    return out;
-}
-
-/// Mean distance of one rim's corners from the other's nearest, m.
-double apartOnTheMean(const std::vector<Vec3>& a, const std::vector<Vec3>& b) {
-    double sum = 0;
-    for (const auto& p : a) {
-        double least = 1e9;
-        for (const auto& q : b) least = std::min(least, length(p - q));
-        sum += least / double(a.size());
-    }
-    return sum;
 }
 
 /// Two halves, the upper turned over on the lower: of one mold, or of two whose openings meet.
@@ -340,8 +327,7 @@ void halves(Assembler& a, const Values& v) {
     items[0].apart = {0, 0, -0.8 * low};
     items[1].apart = {0, 0, 0.8 * high};
     const double here = items[0].shape.rim, there = items[1].shape.rim;
-    if (std::abs(here - there) > kRimsMeet * std::max(here, there) ||
-        apartOnTheMean(rimOf(items[0]), rimOf(items[1])) > kRimsApart)
+    if (std::abs(here - there) > kRimsMeet * std::max(here, there) || rimsApart(items[0], items[1]) > kRimsApart)
         return a.refuse(fmt::format("The rims do not meet: {} round the lower half, {} round the upper one.",
                                     format(here, Dimension::Length, UnitSystem::Metric),
                                     format(there, Dimension::Length, UnitSystem::Metric)),
@@ -350,6 +336,17 @@ void halves(Assembler& a, const Values& v) {
 }
 
 }  // namespace
+
+double rimsApart(const Item& one, const Item& other) {
+    const auto a = rimOf(one), b = rimOf(other);
+    double sum = 0;
+    for (const auto& p : a) {
+        double least = 1e9;
+        for (const auto& q : b) least = std::min(least, length(p - q));
+        sum += least / double(a.size());
+    }
+    return sum;
+}
 
 tl::expected<Assembly, Problem> buildCompound(const Part& whole, const Meshes& meshes, const Detail& detail) {
     const Values v{whole};

@@ -146,8 +146,8 @@ std::string partKey(const Piece& coloured, const Plan& plan) {
     }
     essence.pieces = {p};
     std::string key = "part" + std::to_string(kModelVersion) + writePlan(essence);
-    if (const auto mesh = plan.meshes.find(piece.shape.mesh); mesh != plan.meshes.end())
-        key += contentOf(*mesh->second);
+    for (const auto& name : form::modelsOf(piece.shape))
+        if (const auto mesh = plan.meshes.find(name); mesh != plan.meshes.end()) key += contentOf(*mesh->second);
     return key;
 }
 

@@ -131,7 +131,7 @@ struct Made {
     std::vector<batch::Footprint> parts;           ///< what each chocolate item takes while it sets
     double shelfDiameter = 0, shelfHeight = 0;  ///< m it takes while it sets, former included, of the largest of them
     setting::Times setting;                     ///< of what is cast last, its slowest item, s
-    std::vector<setting::Times> layers;         ///< of the casts before it, where it is cast in several, s
+    std::vector<setting::Times> casts;          ///< of each of its casts, at least one, s
     double stickStands =
         0;  ///< s on the table until a stick stands in what is cast; NaN where none can, or none is asked for
     double thickest = 0;  ///< m, of what sets: wall, or volume over cooled area
@@ -265,8 +265,20 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
 /// An item that is cast or spread, as it cools from its pouring temperature. @param volume m³ of set chocolate in it
 setting::Cast castOf(const form::Item& item, double volume, const CastStep& cast, const Plan& plan,
                      const material::Library& library, const material::Coating& coating);
-/// Share of a piece's cast chocolate that one of its casts brings.
+/// Share that one of its casts brings of the chocolate of the items that it makes.
 double castShare(const Piece& piece, const CastStep& cast);
+/// What one of its casts makes.
+struct CastWork {
+    std::vector<size_t> items;  ///< of the assembly, edible and not coated
+    int sheets = 0;             ///< of them
+    double mass = 0;            ///< kg of this cast in all of them
+    size_t tone = 0;            ///< number of casts under it in the same items
+    bool last = true;           ///< no other cast follows in the same items
+    std::string name;           ///< of the part that it is for, "Handle"; empty: of no single one
+};
+CastWork castWork(const Made& made, const Piece& piece, size_t cast);
+/// Items whose wall one of its coats makes.
+std::vector<size_t> coatedBy(const Made& made, const Piece& piece, size_t coat);
 /// The stick that stands in a piece, and the seconds on the table until it does; NaN where the piece takes none.
 setting::Stick stickFor(const Made& made);
 double stickStands(const Made& made, const Piece& piece, const Plan& plan, const material::Library& library,

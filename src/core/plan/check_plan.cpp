@@ -48,20 +48,27 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
 tl::expected<void, Problem> buildable(const Piece& p, const form::Meshes& meshes) {
     struct Known {
         form::Part part;
-        std::shared_ptr<const form::Mesh> mesh;
+        std::vector<std::shared_ptr<const form::Mesh>> models;
         bool assumed = true;
         tl::expected<void, Problem> answer;
     };
     constexpr size_t kKept = 64;
     thread_local std::vector<Known> known;
-    const auto mesh = meshes.find(p.shape.mesh);
-    const auto figure = mesh == meshes.end() ? nullptr : mesh->second;
+    std::vector<std::shared_ptr<const form::Mesh>> models;
+    for (const auto& name : form::modelsOf(p.shape))
+        if (const auto mesh = meshes.find(name); mesh != meshes.end()) models.push_back(mesh->second);
     const bool assumed = !p.wallFromCoats();
     for (const auto& k : known)
-        if (k.assumed == assumed && k.mesh == figure && k.part == p.shape) return k.answer;
+        if (k.assumed == assumed && k.models == models && k.part == p.shape) return k.answer;
     if (known.size() >= kKept) known.erase(known.begin());
-    known.push_back({p.shape, figure, assumed, form::checkBuild(p.shape, meshes, assumed)});
+    known.push_back({p.shape, models, assumed, form::checkBuild(p.shape, meshes, assumed)});
     return known.back().answer;
+}
+
+/// Whether a step may be for a part of that key. Of a ready-made compound the parts are known once it is built.
+bool isPartOf(const Piece& p, const std::string& key) {
+    return key.empty() || (p.shape.items.empty() && p.family().body == form::Body::Compound) ||
+           std::ranges::find(p.shape.items, key, &form::PartItem::key) != p.shape.items.end();
 }
 
 /// What a step may not be, whatever its piece. @param add takes a problem whose place begins behind the piece's
@@ -82,6 +89,7 @@ void checkMaking(const Piece& p, const Plan& plan, const material::Library& lib,
         if (const auto* c = std::get_if<CastStep>(&step)) {
             const std::string at = ++casts == 1 ? "cast/" : here;
             chocolate(*c, at);
+            if (!isPartOf(p, c->item)) add({"There is no such part: this cast is for none.", at + "item"});
             between(c->share, 0.01, 100, "A cast takes more than nothing of what the form holds.", at + "share");
             const double T = c->temperature.value;
             if (cast && !(T == 0 || (T >= 20 && T <= 60)))
@@ -165,6 +173,11 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
     if (!coating) add(coating.error());
     const bool meridian = p.alongMeridian();
     const auto coats = p.coats();
+    const auto isPart = [&](const std::string& key) { return isPartOf(p, key); };
+    const bool hasClosed = std::ranges::any_of(p.shape.items, [](const auto& i) {
+        const auto* f = form::family(i.part.family);
+        return f && f->former == form::Former::Closed;
+    });
     const auto former =
         meridian ? form::meridian(p.shape) : tl::expected<form::Meridian, Problem>(tl::unexpected(Problem{}));
     if (meridian && !former) add(former.error(), "former/");
@@ -175,6 +188,14 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
         std::any_of(coats.begin(), coats.end(), [](const auto& c) { return c.way == coat::Way::Dip; })) {
         const auto bath = p.bath(lib);  // what its shape says is told with its shape
         if (!bath && bath.error().where == "pot") add(bath.error());
+    }
+    for (const auto& item : p.shape.items) {
+        const bool own = p.hasOwnSteps(item.key);
+        if (const auto* f = form::family(item.part.family);
+            f && f->meridian && std::ranges::none_of(coats, [&](const auto& c) {
+                return c.item == (own ? item.key : std::string()) && c.way != coat::Way::Turn;
+            }))
+            add({fmt::format("The wall of “{}” is made by coats: add one.", item.name), "coats"});
     }
     if (meridian && coats.empty()) add({"There is no coat yet: add one.", "coats"});
     checkMaking(p, plan, lib, add);
@@ -194,7 +215,8 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
             add({"The first coat makes the wall; press its rim in afterwards.", here + "way"});
         if (p.roundSomething() && coats[i].way == coat::Way::Press)
             add({"It has no rim to press: dip it, pour over it or brush it.", here + "way"});
-        if (coats[i].way == coat::Way::Turn && !p.closes())
+        if (!isPart(coats[i].item)) add({"There is no such part: this coat is for none.", here + "item"});
+        if (coats[i].way == coat::Way::Turn && !p.closes() && !hasClosed)
             add({"Only a closed mold is filled and turned; pour this one out.", here + "way"});
         if (p.wallFromCoats() && p.closes() && coats[i].way != coat::Way::Turn)
             add({"A closed mold is filled in part and turned about; nothing else reaches its wall.", here + "way"});

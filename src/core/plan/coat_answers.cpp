@@ -190,7 +190,7 @@ public:
         const auto where = [&](const coat::Blemish& b) {
             const double share = height > 0 ? b.at.z / height : 0.5;
             std::string words = share > 0.8 ? "near the top" : share < 0.2 ? "near the bottom" : "half way up";
-            if (b.part < parts.size() && !parts[b.part].empty()) words += " of the " + lower(parts[b.part]);
+            if (b.part < parts.size() && !parts[b.part].empty()) words += " of the " + lowerFirst(parts[b.part]);
             const double cm2 = b.area * 1e4;
             return (cm2 < 0.1 ? fmt::format("{:.0f} mm² ", b.area * 1e6) : fmt::format("{:.1f} cm² ", cm2)) + words;
         };

@@ -1,6 +1,7 @@
 // What the coats of a piece do in time: firm, set, let go; dew and stress of the cold.
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 #include "core/plan/answers.h"
 #include "core/setting/cold_stress.h"
@@ -53,36 +54,51 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
                     const std::vector<SlowPlace>& slow, double mean, double rim) {
     CoatTimes out;
     const setting::Events events = settingEvents(lib);
-    double elapsed = 0, shell = plan.kitchen.room.value;
-    for (size_t k = 0; k < piece.coats().size(); ++k) {
-        const auto& step = piece.coats()[k];
+    struct SoFar {
+        double elapsed = 0, shell = 0;
+    };
+    std::map<std::string, SoFar> parts;  // of a compound, the parts that have coats of their own; else one
+    double shell = plan.kitchen.room.value;
+    out.crystalsOut = 1;
+    const auto coats = piece.coats();
+    const auto isLast = [&](size_t k) {
+        for (size_t i = k + 1; i < coats.size(); ++i)
+            if (coats[i].item == coats[k].item) return false;
+        return true;
+    };
+    for (size_t k = 0; k < coats.size(); ++k) {
+        const auto& step = coats[k];
+        SoFar& part = parts.try_emplace(step.item, SoFar{0, plan.kitchen.room.value}).first->second;
         const auto [coating, law] = job.melt(k, step.temperature.value);
         setting::Wall wall;
         wall.shell = slow[k].below;
         wall.coat = std::max(1e-4, slow[k].fresh);
         wall.coatTemperature = step.temperature.value;
-        wall.shellTemperature = shell;
+        wall.shellTemperature = part.shell;
         wall.crystals = material::crystalsAt(coating, step.temperature.value);
         wall.former = job.former;
-        wall.shut = job.shut;
+        wall.shut = job.shut || step.way == coat::Way::Turn;
         const double before = coat::beforeCold(step);
         const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, before, plan, lib),
                                                stayIn(step.place, 0, plan, lib)};
         out.setting.push_back(setting::settle(setting::cast(wall, coating), law, events, stays));
-        const bool last = k + 1 == piece.coats().size();
+        const bool last = isLast(k);
         if (last) {
-            out.crystalsOut =
-                setting::crystalsAfter(setting::cast(wall, coating), law, stays, before + coat::inCold(step));
+            out.crystalsOut = std::min(out.crystalsOut, setting::crystalsAfter(setting::cast(wall, coating), law, stays,
+                                                                               before + coat::inCold(step)));
             const double set = out.setting.back().lock;
-            out.lock = set <= before + coat::inCold(step) ? set : std::nan("");
+            out.lock =
+                set <= before + coat::inCold(step) && !std::isnan(out.lock) ? std::max(out.lock, set) : std::nan("");
             wall.coat = rim > 0 ? std::min(wall.coat, std::max(1e-4, rim * coating.densitySolid / coating.densityMelt))
                                 : wall.coat;
             out.rim = setting::settle(setting::cast(wall, coating), law, events, stays);
         }
-        elapsed += last ? out.setting.back().release : before + coat::inCold(step);
-        shell = slow[k].shellTemperature;
+        part.elapsed += last ? out.setting.back().release : before + coat::inCold(step);
+        shell = part.shell = slow[k].shellTemperature;
+        if (last && !std::isnan(out.fromFirstCoatToRelease))
+            out.fromFirstCoatToRelease =
+                std::isnan(part.elapsed) ? part.elapsed : std::max(out.fromFirstCoatToRelease, part.elapsed);
     }
-    out.fromFirstCoatToRelease = elapsed;
     const auto& last = piece.coats().back();
     const auto [coating, law] = job.melt(piece.coats().size() - 1, last.temperature.value);
     heat::ColdWall cold;

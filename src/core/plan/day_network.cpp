@@ -9,6 +9,7 @@
 #include "core/heat/pot.h"
 #include "core/plan/answers.h"
 #include "core/plan/plural.h"
+#include "core/quantity/words.h"
 
 namespace uovo {
 namespace {
@@ -56,7 +57,7 @@ private:
         Since finished;
         if (made.wall) coats(piece, a, finished);
         if (!made.wall || made.wall->items.size() < made.assembly.items.size()) casts(piece, a, finished);
-        finish(piece, a, std::move(finished), plural(lower(piece.name)));
+        finish(piece, a, std::move(finished), plural(lowerFirst(piece.name)));
     }
 
     struct PotState {
@@ -105,9 +106,9 @@ private:
         const auto grams = [&](double kg) { return format(kg, Dimension::Mass, plan_.units); };
         const auto meltAll = [&](batch::PotKey of, const std::string& what, double kg) {
             const int chop =
-                add({"chop/" + of.id(), "Chop " + lower(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
+                add({"chop/" + of.id(), "Chop " + lowerFirst(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
             const int melt = add({"melt/" + of.id(),
-                                  "Melt " + grams(kg) + " of " + lower(what),
+                                  "Melt " + grams(kg) + " of " + lowerFirst(what),
                                   "",
                                   "melt",
                                   meltMinutes(index, kg),
@@ -126,7 +127,7 @@ private:
             pot.melt = one->second;
             if (bought != base) {
                 pot.melt = add({"colour/" + key.id(),
-                                "Divide off " + grams(mass) + " and colour it: " + lower(bought->name),
+                                "Divide off " + grams(mass) + " and colour it: " + lowerFirst(bought->name),
                                 "",
                                 "melt",
                                 minutes("colour", 1),
@@ -139,7 +140,8 @@ private:
         } else {
             pot.melt = meltAll(key, found->name, mass);
         }
-        net_.resources.push_back({"pot of " + lower(found->name), 1, "pot", schedule::Resource::Kind::Pot, key.id()});
+        net_.resources.push_back(
+            {"pot of " + lowerFirst(found->name), 1, "pot", schedule::Resource::Kind::Pot, key.id()});
         pot.resource = static_cast<int>(net_.resources.size()) - 1;
         pot.life = 90;
         if (coating.tempered)  // hands re-warm it as they work
@@ -154,7 +156,7 @@ private:
     /// What a step waits for: a task, and minutes after its end.
     struct Waits {
         int task = 0, wait = 0;
-        std::string why;
+        const char* why = "";
     };
     using Since = std::vector<Waits>;
     /// A task waits for all that is before it. @param most minutes; below 0: as long as it likes @returns the task
@@ -248,16 +250,20 @@ private:
                     ? task(r, "snip", "Wash and dry the cups for " + r.who, "prepare", minutes("prepareMold", n), 0)
                     : task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
             if (firstPrepare < 0) firstPrepare = prepare;
-            SoFar now{prepare, 0};
+            std::map<std::string, SoFar> parts;  // those that have coats of their own; else one
+            size_t coatNumber = 0;
             bool patched = around;  // what is in it needs no patch
-            Since since{{prepare, 0, "its former is ready"}};
+            Since since;
+            since.push_back({prepare, 0, "its former is ready"});
             for (size_t i = 0; i < end; ++i) {
                 const Step& step = piece.making[i];
                 if (const auto* c = std::get_if<PlannedCoat>(&step)) {
+                    SoFar& now = parts.try_emplace(c->item, SoFar{prepare, 0}).first->second;
                     if (patched && !around)
                         now.before = since.back().task;  // a rim pressed in once it is off its former
-                    coat(r, a, *c, strewnOn(piece.making, i, end), now);
-                    since = {{now.before, 0, "it has been looked at"}};
+                    coat(r, a, coatNumber++, strewnOn(piece.making, i, end), now);
+                    since.clear();
+                    for (const auto& [key, part] : parts) since.push_back({part.before, 0, "it has been looked at"});
                     continue;
                 }
                 if (std::holds_alternative<TopStep>(step) || std::holds_alternative<InsertStep>(step))
@@ -314,21 +320,24 @@ private:
         int coats = 0;
     };
     /// One coat of a round: chocolate, coat, what is strewn on it, the cold, a look.
-    void coat(const Round& r, const PieceAnswers& a, const PlannedCoat& c, const std::vector<size_t>& strewn,
-              SoFar& now) {
+    void coat(const Round& r, const PieceAnswers& a, size_t index, const std::vector<size_t>& strewn, SoFar& now) {
         const Piece& piece = r.piece;
+        const PlannedCoat c = piece.coats()[index];
         const CoatTimes& times = *a.made->wall;
-        const size_t k = static_cast<size_t>(now.coats++);
-        const int number = now.coats, n = r.pieces, walls = static_cast<int>(a.made->wall->items.size());
-        const bool balloon = piece.overBalloon(), first = r.number == 1 && k == 0;
+        const auto walled = coatedBy(*a.made, piece, index);
+        if (walled.empty()) return;
+        const int k = now.coats++;
+        const int number = static_cast<int>(index) + 1, n = r.pieces, walls = static_cast<int>(walled.size());
+        const bool balloon = piece.overBalloon(), first = r.number == 1 && index == 0;
+        const std::string who = c.item.empty() ? r.who : partOf(r, a.made->assembly.items[walled.front()].name, walls);
         PotState& pot = potOfCoat(piece, c);
         const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
         const auto coatId = [&](const char* what) { return fmt::format("{}-{}", what, number); };
         const int ready = coating.tempered
                               ? task(r, coatId("temper"),
-                                     first ? "Temper " + lower(coating.name) : "Warm and temper again for " + r.who,
+                                     first ? "Temper " + lowerFirst(coating.name) : "Warm and temper again for " + who,
                                      "melt", minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
-                              : task(r, coatId("warm"), "Stir and warm the pot for " + r.who, "melt",
+                              : task(r, coatId("warm"), "Stir and warm the pot for " + who, "melt",
                                      minutes("rewarm", 1), number, {"hot-bowl"});
         after(pot.melt, ready, 0, -1, "the chocolate is melted");
         const char* verb = c.way == coat::Way::Dip     ? "Dip "
@@ -343,7 +352,7 @@ private:
                                ? 0
                                : static_cast<int>(std::ceil(c.moveFor.value / 60));  // hands stay on it
         const int dip = task(r, coatId("coat"),
-                             verb + r.who +
+                             verb + who +
                                  (k == 1   ? ", second coat"
                                   : k == 2 ? ", third coat"
                                   : k > 2  ? ", one more coat"
@@ -355,10 +364,10 @@ private:
               "the chocolate stays usable");
         net_.holds.push_back({pot.resource, ready, dip, 1});
         after(now.before, dip, 0, k == 0 ? 120 : 30, k == 0 ? "a balloon slowly shrinks" : "the shell is still cold");
-        const int strewnLast = strew(r, a, strewn, dip, times.setting[k].lock);
+        const int strewnLast = strew(r, a, strewn, dip, times.setting[index].lock);
         const int carry = c.place == coat::Place::Table
                               ? -1
-                              : task(r, coatId("in"), "Into the " + placeName(c.place) + ": " + r.who, "cold",
+                              : task(r, coatId("in"), "Into the " + placeName(c.place) + ": " + who, "cold",
                                      minutes("carry", n), number);
         const int delay = static_cast<int>(std::ceil(c.delay.value / 60));
         int inside = strewnLast;
@@ -371,10 +380,12 @@ private:
             inside = carry;
         }
         const int out =
-            task(r, coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + r.who,
+            task(r, coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + who,
                  "look", minutes("look", n), number);
-        const bool last = k + 1 == times.setting.size();
-        double need = (last ? times.setting[k].release : times.setting[k].firm) - coat::beforeCold(c);
+        const auto coats = piece.coats();
+        bool last = true;
+        for (size_t i = index + 1; i < coats.size(); ++i) last = last && coats[i].item != c.item;
+        double need = (last ? times.setting[index].release : times.setting[index].firm) - coat::beforeCold(c);
         need = std::max(std::isfinite(need) ? need : 0.0, c.stay.value);
         const int stay = static_cast<int>(std::ceil(need / 60));
         const double most = longestIn(c.place);
@@ -426,19 +437,20 @@ private:
     }
     std::string toppingName(const TopStep& top) const {
         const Topping* t = plan_.topping(top.topping);
-        return t ? lower(t->name) : std::string("the topping");
+        return t ? lowerFirst(t->name) : std::string("the topping");
     }
     /// What is dipped or bound in a round, by its name.
     static std::string coreOf(const Round& r) {
         for (const auto& in : StepsOf<const InsertStep>(r.piece.making))
             if (in.what == InsertStep::What::Core)
-                return r.pieces * in.each > 1 && r.piece.couldBeCoated() ? plural(lower(in.name)) : lower(in.name);
+                return r.pieces * in.each > 1 && r.piece.couldBeCoated() ? plural(lowerFirst(in.name))
+                                                                         : lowerFirst(in.name);
         return "what is in " + r.who;
     }
     std::string insertTitle(const Round& r, const InsertStep& in) const {
-        std::string what = lower(in.name);
+        std::string what = lowerFirst(in.name);
         if (const Piece* other = in.what == InsertStep::What::Piece ? plan_.piece(in.piece) : nullptr)
-            what = lower(other->name);
+            what = lowerFirst(other->name);
         if (in.each * r.pieces > 1) what = plural(what);
         return fmt::format("Stand {} in {}", what, r.who);
     }
@@ -487,21 +499,28 @@ private:
             if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
             before = prepare;
             Since since{{prepare, 0, "the molds are ready"}};
+            std::map<std::string, Since> parts;  // those that have casts of their own; else one
             size_t layer = 0;
             bool released = false;
-            const auto castNow = [&](const CastStep& c, const std::vector<size_t>& strewn) {
-                since = {
-                    {cast(r, a, c, strewn, layer, steps.size(), edible, sheets, since), 0, "it has been looked at"}};
-                ++layer;
+            const auto castNext = [&](const std::vector<size_t>& strewn) {
+                const size_t k = layer++;
+                const CastWork work = castWork(stage, piece, k);
+                if (work.items.empty()) return;
+                Since& part =
+                    parts.try_emplace(steps[k].item, Since{{prepare, 0, "the molds are ready"}}).first->second;
+                const int cold = cast(r, a, k, steps[k], work, strewn, part);
+                part.assign(1, Waits{cold, 0, "it has been looked at"});
+                since.clear();
+                for (const auto& [key, of] : parts) since.push_back(of.back());
             };
             for (size_t i = 0; i < end; ++i) {
                 const Step& step = piece.making[i];
                 if (std::holds_alternative<JoinStep>(step) || doneBefore(piece.making, i)) continue;
-                if (const auto* c = std::get_if<CastStep>(&step)) {
+                if (std::holds_alternative<CastStep>(step)) {
                     if (layer >= steps.size()) continue;  // poured before it was let go, whatever the order says
-                    castNow(*c, strewnOn(piece.making, i, end));
+                    castNext(strewnOn(piece.making, i, end));
                 } else if (std::holds_alternative<ReleaseStep>(step)) {
-                    while (layer < steps.size()) castNow(steps[layer], {});
+                    while (layer < steps.size()) castNext({});
                     const int release =
                         balloon ? task(r, "uncast", "Let the air out and peel " + r.who, "release",
                                        minutes("releaseBalloon", r.pieces), 0, {"latex", "blade"})
@@ -524,8 +543,9 @@ private:
                     since = other(r, a, i, since);
                 }
             }
-            while (layer < steps.size()) castNow(steps[layer], {});
-            finished.push_back(joins ? joined(r, a, since) : since.back());
+            while (layer < steps.size()) castNext({});
+            if (joins) finished.push_back(joined(r, a, since));
+            else finished.insert(finished.end(), since.begin(), since.end());
         }
     }
     /// Shaped by hand: the chocolate is kneaded, all pieces are made at one go, and stand until they keep their shape.
@@ -544,43 +564,47 @@ private:
     }
     /// One tone of a round: chocolate, cast, what is stood in it, then the cold, where it is the last; else until it
     /// takes the next. @returns its last task
-    int cast(const Round& r, const PieceAnswers& a, const CastStep& c, const std::vector<size_t>& strewn, size_t layer,
-             size_t layers, int edible, int sheets, const Since& since) {
+    /// @param k number of the cast @param since what this part of the piece waits for
+    int cast(const Round& r, const PieceAnswers& a, size_t k, const CastStep& c, const CastWork& work,
+             const std::vector<size_t>& strewn, const Since& since) {
         const Piece& piece = r.piece;
         const auto& stage = *a.made;
+        const int edible = static_cast<int>(work.items.size()), sheets = work.sheets;
+        const size_t layer = work.tone;
+        const std::string who = work.name.empty() ? r.who : partOf(r, work.name, edible);
         PotState& pot = potOfCast(piece, c);
         const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
         const int n = r.pieces, many = n * std::max(1, edible);
-        const bool last = layer + 1 == layers;
+        const bool last = work.last;
         const auto id = [&](const char* what) {
-            return layer == 0 ? std::string(what) : fmt::format("{}-{}", what, layer + 1);
+            return k == 0 ? std::string(what) : fmt::format("{}-{}", what, k + 1);
         };
         const int ready =
             coating.tempered
                 ? task(r, id("cast-temper"),
-                       (r.number == 1 ? "Temper " : "Temper again: ") + lower(coating.name) + " for " + r.who, "melt",
-                       minutes(r.number == 1 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
-                : task(r, id("cast-warm"), "Stir and warm the pot for " + r.who, "melt", minutes("rewarm", 1), 1,
+                       (r.number == 1 ? "Temper " : "Temper again: ") + lowerFirst(coating.name) + " for " + who,
+                       "melt", minutes(r.number == 1 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
+                : task(r, id("cast-warm"), "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), 1,
                        {"hot-bowl"});
         after(pot.melt, ready, 0, -1, "the chocolate is melted");
         const int poured = task(
             r, id("cast"),
-            (piece.overBalloon()      ? laceVerb(piece)
-             : piece.roundSomething() ? "Stir and spoon "
-             : sheets == edible       ? "Spread and cut "
-             : stage.wall             ? "Cast the other parts of "
-                                      : "Cast ") +
-                r.who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")),
+            (piece.overBalloon()               ? laceVerb(piece)
+             : piece.roundSomething()          ? "Stir and spoon "
+             : sheets == edible                ? "Spread and cut "
+             : stage.wall && work.name.empty() ? "Cast the other parts of "
+                                               : "Cast ") +
+                who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")),
             "coat",
             minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
         const int lasts = static_cast<int>(pot.life) - length(poured);
         after(ready, poured, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))),
               "the chocolate stays usable");
-        const auto times = last ? stage.setting : stage.layers[layer];
+        const auto times = stage.casts[k];
         if (layer == 0) {
             follow(since, poured, 240);
         } else {  // the tone under it no longer mixes with it, and still grips it
-            const auto& under = stage.layers[layer - 1];
+            const auto& under = stage.casts[castUnder(piece, k)];
             const int lock = std::isfinite(under.lock) ? static_cast<int>(std::ceil(under.lock / 60)) : 5,
                       firm = std::isfinite(under.firm) ? static_cast<int>(std::ceil(under.firm / 60)) : lock;
             for (const auto& s : since)
@@ -591,24 +615,41 @@ private:
         const int stood = strew(r, a, strewn, poured, times.lock);
         if (!last) return stood;
         const coat::Place where = c.place;
+        const auto castId = [&](const char* what) {
+            return c.item.empty() ? std::string(what) : fmt::format("{}-{}", what, c.item);
+        };
         const bool stays = where == coat::Place::Table;
         const int table = stays ? 0 : static_cast<int>(std::ceil(c.table.value / 60));
         int in = stood;
         if (!stays) {
-            in = task(r, "cast-in", "Into the " + placeName(where) + ": " + r.who, "cold", minutes("carry", n), 1);
+            in =
+                task(r, castId("cast-in"), "Into the " + placeName(where) + ": " + who, "cold", minutes("carry", n), 1);
             after(clear_, in, 0, -1, "the shelf is clear");
             after(poured, in, table, stood == poured ? table + 15 : -1, "the wait before the cold");
             if (stood != poured) after(stood, in, 0, 15, "what stands in it stands");
         }
         const int out =
-            task(r, "cast-out", (stays ? "Look at " : "Out of the " + placeName(where) + ", look: ") + r.who, "look",
-                 minutes("look", n), 1);
+            task(r, castId("cast-out"), (stays ? "Look at " : "Out of the " + placeName(where) + ", look: ") + who,
+                 "look", minutes("look", n), 1);
         const double until = std::isnan(times.release) ? times.set : times.release, need = until - table * 60;
         const int stay = std::max(0, static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60)));
         const double most = longestIn(where);
         after(in, out, stay, std::max(stay + 15, static_cast<int>(most / 60)), "it lets go");
         takePlace(where, in, out, a, n);
         return out;
+    }
+
+    /// "the handles of all 4 cups". @param each so many in a piece
+    static std::string partOf(const Round& r, const std::string& name, int each) {
+        const std::string part = lowerFirst(name);
+        return "the " + (each * r.pieces > 1 ? plural(part) : part) + " of " + r.who;
+    }
+    /// The cast under one of its casts, in the same items.
+    static size_t castUnder(const Piece& piece, size_t k) {
+        size_t under = 0;
+        for (size_t i = 0; i < k; ++i)
+            if (piece.casts()[i].item == piece.casts()[k].item) under = i;
+        return under;
     }
 
     /// How lines come onto a balloon.
@@ -726,7 +767,7 @@ private:
 
     std::string decorateTitle(const DecorateStep& d) const {
         using Way = DecorateStep::Way;
-        const std::string with = d.name.empty() ? "" : lower(d.name);
+        const std::string with = d.name.empty() ? "" : lowerFirst(d.name);
         switch (d.way) {
             case Way::Drizzle:
                 return "Drizzle ";
@@ -745,7 +786,7 @@ private:
     }
     std::string decorateChocolate(const Piece& piece, const DecorateStep& d) const {
         const auto* c = lib_.find(piece.chocolateOf(d));
-        return c ? "a little " + lower(c->name) : std::string("a little chocolate");
+        return c ? "a little " + lowerFirst(c->name) : std::string("a little chocolate");
     }
 
     /// Some minutes in a place of their own.
@@ -772,7 +813,7 @@ private:
         const Filling& filling = *plan_.filling(f.filling);
         const auto [making, first] = fillings_.try_emplace(f.filling, 0);
         if (first)
-            making->second = add({f.filling + "/make-filling", "Make " + lower(filling.name), "", "finish",
+            making->second = add({f.filling + "/make-filling", "Make " + lowerFirst(filling.name), "", "finish",
                                   std::max(1, static_cast<int>(std::ceil(filling.make.value / 60))), 1, 0, 0,
                                   filling.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
         std::vector<std::string> cautions;
@@ -781,8 +822,8 @@ private:
         size_t layer = 0;
         for (size_t k = 0; k < step; ++k) layer += std::holds_alternative<FillStep>(r.piece.making[k]);
         const int filled = task(r, layer == 0 ? "fill" : fmt::format("fill-{}", layer + 1),
-                                (layer == 0 ? "Fill " : "Fill " + lower(filling.name) + " into ") + r.who, "finish",
-                                minutes("fill", r.pieces), 0, cautions);
+                                (layer == 0 ? "Fill " : "Fill " + lowerFirst(filling.name) + " into ") + r.who,
+                                "finish", minutes("fill", r.pieces), 0, cautions);
         after(making->second, filled, static_cast<int>(std::ceil(filling.usableFrom.value / 60)),
               static_cast<int>(filling.usableTo.value / 60), "the filling's own window");
         follow(since, filled);
@@ -838,13 +879,13 @@ private:
     }
     /// Which pieces a step is about: "crater bowls 1–6", "moon to break 2", "all 4 meteorites", "the moon to break".
     static std::string whose(const Piece& piece, int rounds, int from, int to) {
-        const std::string one = lower(piece.name);
+        const std::string one = lowerFirst(piece.name);
         if (rounds > 1)
             return from == to ? fmt::format("{} {}", one, from) : fmt::format("{} {}–{}", plural(one), from, to);
         return to == from ? "the " + one : fmt::format("all {} {}", to - from + 1, plural(one));
     }
     static std::string counted(const Piece& piece, const std::string& things) {
-        return piece.count == 1 ? "the " + lower(piece.name) : fmt::format("{} {}", piece.count, things);
+        return piece.count == 1 ? "the " + lowerFirst(piece.name) : fmt::format("{} {}", piece.count, things);
     }
     /// The pieces of a round in figures: "1–6", "2".
     static std::string numbers(int rounds, int from, int to) {
@@ -871,10 +912,6 @@ private:
     }
     static std::string placeName(coat::Place p) {
         return p == coat::Place::Table ? "bench" : p == coat::Place::Fridge ? "fridge" : "freezer";
-    }
-    static std::string lower(std::string s) {
-        if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
-        return s;
     }
 
     const Plan& plan_;

@@ -45,7 +45,7 @@ private:
     /// Everything that is poured, spread or modeled, tone by tone.
     void casts() {
         const CoatedWall* wall = made_.wall.get();
-        const auto steps = piece_.casts();
+        const std::vector<CastStep> steps(piece_.casts().begin(), piece_.casts().end());
         for (size_t k = 0; k < made_.items.size(); ++k) {
             if (wall && wall->covers(k)) continue;
             const auto& item = made_.assembly.items[k];
@@ -55,8 +55,9 @@ private:
                     form::family(item.part.family)->cut)  // what is cut needs the sheet it is cut from
                     share(chocolate).aside += part * made_.items[k] * (1 / lib_.usual("sheetUsed") - 1);
             };
-            if (steps.empty()) take(piece_.chocolate, 1);
-            for (const auto& c : steps) take(piece_.chocolateOf(c), castShare(piece_, c));
+            const auto mine = piece_.castsOf(item);
+            if (mine.empty()) take(piece_.chocolate, 1);
+            for (const size_t i : mine) take(piece_.chocolateOf(steps[i]), castShare(piece_, steps[i]));
         }
     }
 
@@ -85,14 +86,20 @@ private:
 
     /// The last mold is still filled once before it is poured out.
     void lastFilling() {
-        if (piece_.closes()) return;
         for (size_t k = 0; k < made_.volumes.size(); ++k) {
             const auto& item = made_.assembly.items[k];
-            if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside)) continue;
+            if (!(item.edible && item.shape.body == form::Body::Wall && !item.shape.outside) ||
+                form::family(item.part.family)->former == form::Former::Closed)
+                continue;
             const double kg = kFilledOnce * (item.shape.volume - made_.volumes[k]) * a_.coating.densityMelt;
-            if (!made_.wall) share(piece_.chocolate).bath = std::max(share(piece_.chocolate).bath, kg);
-            for (const auto& c : piece_.coats())
-                if (made_.wall && c.way == coat::Way::Pour) coatShare(c).bath = std::max(coatShare(c).bath, kg);
+            const auto need = [&](Share& s) { s.bath = std::max(s.bath, kg); };
+            if (made_.wall && made_.wall->covers(k)) {
+                for (const size_t i : piece_.coatsOn(item))
+                    if (piece_.coats()[i].way == coat::Way::Pour) need(coatShare(piece_.coats()[i]));
+                continue;
+            }
+            const auto mine = piece_.castsOf(item);
+            need(share(mine.empty() ? piece_.chocolate : piece_.chocolateOf(piece_.casts()[mine.front()])));
         }
     }
 

@@ -39,6 +39,12 @@ std::optional<Problem> tooLarge(const Plan& plan) {
                     at + "/coats"};
         std::size_t points = 0;
         for (const auto& loop : piece.shape.points) points += loop.size();
+        for (const auto& item : piece.shape.items)
+            for (const auto& loop : item.part.points) points += loop.size();
+        if (auto p = more(piece.shape.items.size(), limits::kItems, "parts of an assembly", at + "/former/items"))
+            return p;
+        if (auto p = more(piece.shape.joints.size(), limits::kJoints, "joints of an assembly", at + "/former/joints"))
+            return p;
         if (points > limits::kOutlinePoints)
             return Problem{
                 fmt::format("An outline has at most {} points; draw it more simply.", limits::kOutlinePoints),

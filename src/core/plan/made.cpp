@@ -51,25 +51,31 @@ setting::Cast castOf(const form::Item& item, double volume, const CastStep& cast
 
 namespace {
 
+setting::Times slower(const setting::Times& a, const setting::Times& b) {
+    const auto later = [](double x, double y) {
+        return std::isnan(x) || std::isnan(y) ? std::nan("") : std::max(x, y);
+    };
+    return {later(a.lock, b.lock), later(a.firm, b.firm), later(a.set, b.set), later(a.release, b.release)};
+}
+
 /// Of the part that lets go last. Modeled parts do not set.
 /// @param share of each item's chocolate that is cast with it
-setting::Times castTimes(const Made& s, const CastStep& cast, double share, const Plan& plan,
+/// @param casts whether an item is cast with it
+setting::Times castTimes(const Made& s, const CastStep& cast, double share,
+                         const std::function<bool(const form::Item&)>& casts, const Plan& plan,
                          const material::Library& lib, const material::Coating& coating) {
     const heat::CrystalLaw law =
         heat::CrystalLaw(coating, lib.physics).keeping(material::temperKept(coating, cast.temperature.value));
     const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, cast.table.value, plan, lib),
                                            stayIn(cast.place, 0, plan, lib)};
     setting::Times out;
-    const auto later = [](double a, double b) {
-        return std::isnan(a) || std::isnan(b) ? std::nan("") : std::max(a, b);
-    };
     for (size_t i = 0; i < s.assembly.items.size(); ++i) {
         const auto& item = s.assembly.items[i];
-        if (!item.edible || (s.wall && s.wall->covers(i))) continue;
-        if (i > 0 && item.part == s.assembly.items[i - 1].part) continue;
+        if (!item.edible || (s.wall && s.wall->covers(i)) || !casts(item)) continue;
+        if (i > 0 && item.part == s.assembly.items[i - 1].part && casts(s.assembly.items[i - 1])) continue;
         const auto t = setting::settle(castOf(item, share * s.volumes[i], cast, plan, lib, coating), law,
                                        settingEvents(lib), stays);
-        out = {later(out.lock, t.lock), later(out.firm, t.firm), later(out.set, t.set), later(out.release, t.release)};
+        out = slower(out, t);
     }
     return out;
 }
@@ -130,8 +136,41 @@ void takeRoom(Made& s, const Piece& piece) {
 
 double castShare(const Piece& piece, const CastStep& cast) {
     double all = 0;
-    for (const auto& c : piece.casts()) all += c.share.value;
+    for (const auto& c : piece.casts())
+        if (c.item == cast.item) all += c.share.value;
     return all > 0 ? cast.share.value / all : 1;
+}
+
+CastWork castWork(const Made& made, const Piece& piece, size_t cast) {
+    CastWork out;
+    const std::vector<CastStep> casts(piece.casts().begin(), piece.casts().end());
+    const CastStep& step = casts.empty() ? piece.cast() : casts[cast];
+    for (size_t i = 0; i < casts.size(); ++i) {
+        if (casts[i].item != step.item) continue;
+        if (i < cast) ++out.tone;
+        if (i > cast) out.last = false;
+    }
+    for (size_t i = 0; i < made.assembly.items.size(); ++i) {
+        const auto& item = made.assembly.items[i];
+        const auto mine = piece.castsOf(item);
+        if (!item.edible || (made.wall && made.wall->covers(i)) ||
+            (!casts.empty() && std::ranges::find(mine, cast) == mine.end()))
+            continue;
+        out.items.push_back(i);
+        out.sheets += item.shape.body == form::Body::Sheet;
+        out.mass += made.items[i] * castShare(piece, step);
+        if (item.key == step.item) out.name = item.name;
+    }
+    return out;
+}
+
+std::vector<size_t> coatedBy(const Made& made, const Piece& piece, size_t coat) {
+    std::vector<size_t> out;
+    for (const size_t i : made.wall ? made.wall->items : std::vector<size_t>{}) {
+        const auto mine = piece.coatsOn(made.assembly.items[i]);
+        if (piece.alongMeridian() || std::ranges::find(mine, coat) != mine.end()) out.push_back(i);
+    }
+    return out;
 }
 
 double stickStands(const Made& made, const Piece& piece, const Plan& plan, const material::Library& lib,
@@ -189,24 +228,30 @@ tl::expected<Made, Problem> madeOf(const Piece& piece, const Plan& plan, const m
     if (first.body == form::Body::Wall && first.coverage == 1 && !piece.roundSomething())
         s.capacity = std::max(0.0, first.volume - (first.outside ? 0 : s.volumes.front()));
     if (first.hollow > 0) s.capacity = first.hollow;
-    if (piece.family().shut) {  // both halves
-        const auto& other = s.assembly.items[1].shape;
-        s.capacity = std::max(0.0, first.volume - s.volumes[0] + other.volume - s.volumes[1]);
+    if (form::isShut(piece.shape)) {  // all of its halves
+        double room = 0;
+        for (size_t i = 0; i < s.assembly.items.size(); ++i)
+            if (const auto& item = s.assembly.items[i]; item.edible && item.shape.body == form::Body::Wall)
+                room += item.shape.volume - s.volumes[i];
+        s.capacity = std::max(0.0, room);
     }
     if (s.wall) s.melted = s.wall->melted;
     else if (form::figure(piece.shape, form::kOpening) > 0)
         s.melted = form::Opening(piece.shape).area() * first.wall * coating->densitySolid;
-    const auto casts = piece.casts();
-    if (casts.size() < 2) {
-        s.setting = castTimes(s, piece.cast(), 1, plan, lib, *coating);
-    } else {  // each tone as a body of its own share
-        for (const auto& c : casts) {
-            const auto own = coatingOf(piece, c.chocolate, plan, lib);
-            if (!own) return tl::unexpected(own.error());
-            s.layers.push_back(castTimes(s, c, castShare(piece, c), plan, lib, *own));
-        }
-        s.setting = s.layers.back();
-        s.layers.pop_back();
+    std::vector<CastStep> casts(piece.casts().begin(), piece.casts().end());
+    if (casts.empty()) casts.push_back(piece.cast());
+    const bool none = piece.casts().size() == 0;
+    for (size_t k = 0; k < casts.size(); ++k) {  // each tone as a body of its own share
+        const auto own = coatingOf(piece, casts[k].chocolate, plan, lib);
+        if (!own) return tl::unexpected(own.error());
+        const auto of = [&](const form::Item& item) {
+            const auto mine = piece.castsOf(item);
+            return none || std::ranges::find(mine, k) != mine.end();
+        };
+        s.casts.push_back(castTimes(s, casts[k], castShare(piece, casts[k]), of, plan, lib, *own));
+        const bool last = std::ranges::none_of(casts.begin() + static_cast<std::ptrdiff_t>(k) + 1, casts.end(),
+                                               [&](const CastStep& c) { return c.item == casts[k].item; });
+        if (last) s.setting = slower(s.setting, s.casts.back());
     }
     const bool sticks = std::any_of(piece.making.begin(), piece.making.end(), [](const Step& x) {
         const auto* in = std::get_if<InsertStep>(&x);

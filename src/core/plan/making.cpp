@@ -6,6 +6,7 @@
 #include <algorithm>
 
 #include "core/plan/plan.h"
+#include "core/quantity/words.h"
 
 namespace uovo {
 namespace {
@@ -77,6 +78,7 @@ public:
 
     std::vector<OrderBreak> all() {
         for (size_t i = 0; i < m_.size(); ++i) {
+            nothingYet(i);
             offItsFormer(i);
             intoSomething(i);
             soft(i);
@@ -98,6 +100,21 @@ private:
         for (size_t i = 0; i < m_.size(); ++i)
             if (is<S>(m_[i])) return i;
         return std::nullopt;
+    }
+
+    /// What is done to chocolate finds some: it is coated or cast first.
+    void nothingYet(size_t i) {
+        const Step& s = m_[i];
+        if (!is<SetStep>(s) && !is<ReleaseStep>(s) && !is<TrimStep>(s) && !is<JoinStep>(s) && !is<DecorateStep>(s) &&
+            !is<FillStep>(s) && !is<LidStep>(s))
+            return;
+        const auto shapes = [](const Step& x) { return is<PlannedCoat>(x) || is<CastStep>(x); };
+        if (std::any_of(m_.begin(), m_.begin() + static_cast<std::ptrdiff_t>(i), shapes)) return;
+        for (size_t k = i + 1; k < m_.size(); ++k)
+            if (shapes(m_[k]))
+                return say("nothing-yet",
+                           fmt::format("There is nothing yet: {} comes once it is made.", lowerFirst(stepName(s))), i,
+                           moved(m_, i, k, true));
     }
 
     /// A former is left before what needs a bare piece, and after what needs the former.

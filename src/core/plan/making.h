@@ -15,7 +15,8 @@ namespace uovo {
 /// does.
 struct PlannedCoat : coat::CoatStep {
     std::string chocolate;  ///< id, where it is not the piece's; empty: the piece's
-    std::string extra;      ///< keys this version does not know, a JSON object or empty; so in every step
+    std::string item;   ///< key of the part of a compound that it is for; empty: all that have no steps of their own
+    std::string extra;  ///< keys this version does not know, a JSON object or empty; so in every step
     bool operator==(const PlannedCoat&) const = default;
 };
 
@@ -27,6 +28,7 @@ struct CastStep {
     Measure temperature = 0;  ///< °C it is poured at; 0: the chocolate's working temperature
     Measure table = 0;        ///< s on the table first, so that a stick stands
     coat::Place place = coat::Place::Fridge;
+    std::string item;  ///< key of the part of a compound that it is for; empty: all that have no steps of their own
     std::string extra;
     bool operator==(const CastStep&) const = default;
 };

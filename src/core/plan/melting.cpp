@@ -7,6 +7,7 @@
 #include <numbers>
 
 #include "core/plan/answers.h"
+#include "core/quantity/words.h"
 
 namespace uovo {
 namespace {
@@ -34,11 +35,6 @@ double inOne(const Answers& answers, const material::Library& lib, const PieceAn
     return kg;
 }
 
-std::string lower(std::string s) {
-    if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
-    return s;
-}
-
 /// "egg, milk" as a list.
 std::vector<std::string> listed(const std::string& words) {
     std::vector<std::string> out;
@@ -64,13 +60,13 @@ std::vector<std::string> mixingWords(const Plan& plan, const material::Library& 
     };
     const auto* chocolate = lib.find(pot.key.chocolate);
     const auto* second = chocolate->second.empty() ? nullptr : lib.find(chocolate->second);
-    const std::string base = second ? "the blend" : lower(lib.find(chocolate->base)->name);
+    const std::string base = second ? "the blend" : lowerFirst(lib.find(chocolate->base)->name);
     std::vector<std::string> out;
     if (second) {
         const double all = mix.strong + mix.plain, other = chocolate->secondShare * all;
         out.push_back(fmt::format(
             "Melt {} of {} and {} of {} together and stir until it is one colour; its seed is of the same two.",
-            g(all - other), lower(lib.find(chocolate->base)->name), g(other), lower(second->name)));
+            g(all - other), lowerFirst(lib.find(chocolate->base)->name), g(other), lowerFirst(second->name)));
         if (!(mix.colour > 0)) return out;
     }
     std::string first =
@@ -102,7 +98,7 @@ std::vector<std::string> mixingWords(const Plan& plan, const material::Library& 
     for (size_t i = 1; i < order.size(); ++i)
         if (order[i].second == pot.key.chocolate)
             out.push_back(fmt::format("Work from light to dark: this one after {}, in a bowl that is only wiped.",
-                                      lower(lib.find(order[i - 1].second)->name)));
+                                      lowerFirst(lib.find(order[i - 1].second)->name)));
     return out;
 }
 
@@ -175,13 +171,14 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
             for (const size_t i : with) {
                 m.together += pots[i].melt;
                 const auto* c = lib.find(pots[i].key.chocolate);
-                const std::string name = lower(c->base.empty() ? "as it is" : c->name.substr(0, c->name.find(" (")));
+                const std::string name =
+                    lowerFirst(c->base.empty() ? "as it is" : c->name.substr(0, c->name.find(" (")));
                 shares += (shares.empty() ? "" : ", ") + format(pots[i].melt, Dimension::Mass, plan.units) +
                           (c->base.empty() ? " " : " for ") + name;
             }
             m.dividing = fmt::format("Melt {} of {} in one go and divide it: {}.",
                                      format(m.together, Dimension::Mass, plan.units),
-                                     lower(lib.find(chocolate->boughtAs())->name), shares);
+                                     lowerFirst(lib.find(chocolate->boughtAs())->name), shares);
         }
         for (const auto& c : plan.colours)
             if (c.id == pot.key.chocolate && pot.melt > 0) {
@@ -298,9 +295,9 @@ Shopping shopping(const Plan& plan, const material::Library& library, const Answ
         }
         for (const auto& c : plan.colours)
             if (c.id == pot.key.chocolate && c.strength.value > 0)
-                supply("Oil colour, " + lower(c.name),
+                supply("Oil colour, " + lowerFirst(c.name),
                        format(material::mix(c, pot.melt).colour, Dimension::Mass, plan.units, Detail::Fine),
-                       format(pot.melt, Dimension::Mass, plan.units) + " of " + lower(chocolate->name));
+                       format(pot.melt, Dimension::Mass, plan.units) + " of " + lowerFirst(chocolate->name));
     }
     for (auto& l : out.lines) {
         l.packets = batch::packetsToBuy(l.need, l.have, l.packet);
@@ -329,7 +326,7 @@ Shopping shopping(const Plan& plan, const material::Library& library, const Answ
         if (!f.recipe.empty() && !std::isfinite(recipe.factor))
             unite(out.warnings,
                   {fmt::format("It is not said how much the recipe of {} makes: its amounts are as written.",
-                               lower(f.name))});
+                               lowerFirst(f.name))});
         if (f.isAlcoholic())
             for (const auto& in : recipe.into)
                 unite(out.warnings,

@@ -111,7 +111,7 @@ public:
                                                   : share < 0.25 ? "near the bottom"
                                                                  : "on the wall",
                                                   length(a.figure.low), length(a.figure.high));
-        if (s_.assembly.joints.size() > 0) a.sentence = w.thinnestOn + ": " + lower(a.sentence);
+        if (s_.assembly.joints.size() > 0) a.sentence = w.thinnestOn + ": " + lowerFirst(a.sentence);
         if (a.tone == Tone::Weak) a.sentence += tooThin() + " ";
         a.sentence += fmt::format("Mean {}, {}thickest {}, from its coats.", length(w.mean),
                                   piece_.closes() ? "" : "rim " + length(w.rim) + ", ", length(w.thickest));
@@ -160,7 +160,7 @@ public:
         }
         if (named.size() > 1)
             for (size_t i = 0; i < named.size(); ++i)
-                a.sentence += (i ? ", " : "") + (i ? lower(named[i].first) : named[i].first) + " " +
+                a.sentence += (i ? ", " : "") + (i ? lowerFirst(named[i].first) : named[i].first) + " " +
                               mass(named[i].second) + (i + 1 == named.size() ? "." : "");
         if (a.sentence.empty())
             a.sentence = fmt::format("{} of chocolate.", volume(s_.mass / known_.coating.densitySolid));

@@ -143,7 +143,7 @@ public:
         const auto* pot = lib_.pot(b.pot);
         a.sentence =
             fmt::format("So much must be left in the {} to dip the last one; it stands {} deep and comes back.",
-                        lower(pot->name), length(b.still));
+                        lowerFirst(pot->name), length(b.still));
         a.working.title = "Bath";
         a.working.formula = "V = V_pot(clearance + dip) − V_former(dip)";
         a.working.inputs = {{"pot", pot->name, "", "data, replace by your own"},

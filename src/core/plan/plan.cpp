@@ -67,8 +67,44 @@ const form::Family& Piece::family() const {
 }
 
 bool Piece::couldBeCoated() const {
-    const form::Family& f = family();
-    return f.meridian || ((f.body == form::Body::Wall || f.body == form::Body::Compound) && f.field("wall"));
+    const auto walled = [](const form::Family* f) {
+        return f &&
+               (f->meridian || ((f->body == form::Body::Wall || f->body == form::Body::Compound) && f->field("wall")));
+    };
+    return walled(&family()) || std::ranges::any_of(shape.items, [&](const form::PartItem& i) {
+               return walled(form::family(i.part.family));
+           });
+}
+
+bool Piece::hasOwnSteps(const std::string& item) const {
+    return !item.empty() && (std::ranges::any_of(coats(), [&](const auto& c) { return c.item == item; }) ||
+                             std::ranges::any_of(casts(), [&](const auto& c) { return c.item == item; }));
+}
+
+std::vector<size_t> Piece::coatsOn(const form::Item& item) const {
+    std::vector<size_t> out;
+    if (!item.edible || item.shape.body != form::Body::Wall || item.shape.coverage < 1) return out;
+    const std::string key = hasOwnSteps(item.key) ? item.key : std::string();
+    const form::Family* f = form::family(item.part.family);
+    const bool closes = f && f->former == form::Former::Closed;
+    size_t k = 0;
+    for (const auto& c : coats()) {
+        const bool suits = family().body != form::Body::Compound || (c.way == coat::Way::Turn) == closes;
+        if (c.item == key && suits) out.push_back(k);
+        ++k;
+    }
+    return out;
+}
+
+std::vector<size_t> Piece::castsOf(const form::Item& item) const {
+    std::vector<size_t> out;
+    const std::string key = hasOwnSteps(item.key) ? item.key : std::string();
+    size_t k = 0;
+    for (const auto& c : casts()) {
+        if (c.item == key) out.push_back(k);
+        ++k;
+    }
+    return out;
 }
 
 bool Filling::isAlcoholic() const {

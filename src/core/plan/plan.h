@@ -103,6 +103,14 @@ struct Piece {
     StepsOf<PlannedCoat> coats() { return StepsOf<PlannedCoat>(making); }
     StepsOf<const PlannedCoat> coats() const { return StepsOf<const PlannedCoat>(making); }
     StepsOf<const CastStep> casts() const { return StepsOf<const CastStep>(making); }
+    /// Numbers of the coats, of all its coats, that make a part of it: those for that part where it has steps of its
+    /// own, else those for all. A mold that closes round itself takes only coats that are turned about, and no other
+    /// mold takes those.
+    std::vector<size_t> coatsOn(const form::Item& item) const;
+    /// The same of its casts. One that is usual where it has none for the part.
+    std::vector<size_t> castsOf(const form::Item& item) const;
+    /// A part of it has coats or casts of its own.
+    bool hasOwnSteps(const std::string& item) const;
     /// Its first cast; the usual one where its making has none.
     const CastStep& cast() const;
     CastStep& cast();
@@ -147,7 +155,7 @@ struct Piece {
     /// A mold that closes round itself: it is filled in part and turned about.
     bool closes() const { return family().former == form::Former::Closed; }
     /// Its parts are joined over what is in them: two halves, a ball that hangs.
-    bool closedByJoining() const { return family().shut || (closes() && !firstOf<PlannedCoat>(making)); }
+    bool closedByJoining() const { return form::isShut(shape) || (closes() && !firstOf<PlannedCoat>(making)); }
     /// Id of the chocolate of one of its steps.
     template <class S>
     const std::string& chocolateOf(const S& step) const {

@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include "core/plan/answers.h"
+#include "core/quantity/words.h"
 
 namespace uovo {
 
@@ -18,10 +19,6 @@ protected:
     std::string temperature(double c) const { return format(c, Dimension::Temperature, plan_.units); }
     std::string time(double s) const { return format(s, Dimension::Duration, plan_.units); }
     /// With a small first letter, to go on in a sentence.
-    static std::string lower(std::string s) {
-        if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
-        return s;
-    }
     /// Capacity as an answer: how the filling fits, or `otherwise` where there is none.
     Answer held(double capacity, const PieceAnswers& known, const char* after, std::string otherwise) const {
         Answer a;

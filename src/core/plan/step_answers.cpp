@@ -53,7 +53,7 @@ public:
             a.id = "topping/" + t.topping;
             a.figure = {step.each.value, step.each.value, step.each.value, Dimension::Mass};
             a.headline = mass(step.each.value);
-            a.after = "of " + lower(top.name) + " on each";
+            a.after = "of " + lowerFirst(top.name) + " on each";
             if (step.when == TopStep::When::Glued) {
                 a.sentence = fmt::format("About {} of them, each with a dot of chocolate: {} of it.",
                                          std::max(1L, std::lround(t.grains)), mass(t.glue));
@@ -118,7 +118,7 @@ public:
             if (more <= 0) return;
             beside += more;
             parts.push_back({what, mass(more), "", "your plan"});
-            words += fmt::format("{}{} of {}", words.empty() ? "" : ", ", mass(more), lower(what));
+            words += fmt::format("{}{} of {}", words.empty() ? "" : ", ", mass(more), lowerFirst(what));
         };
         for (const auto& step : piece_.making) {
             if (const auto* t = std::get_if<TopStep>(&step)) add(t->each.value, plan_.topping(t->topping)->name);
@@ -159,7 +159,7 @@ public:
             a.id = "stands-in/" + other->id;
             a.figure = {double(need), double(need), double(need), Dimension::Count};
             a.headline = std::to_string(need);
-            a.after = lower(need == 1 ? other->name : plural(other->name)) + " to stand in " +
+            a.after = lowerFirst(need == 1 ? other->name : plural(other->name)) + " to stand in " +
                       (piece_.count == 1 ? "it" : "them");
             a.tone = need > other->count ? Tone::Weak : Tone::Plain;
             a.sentence = need > other->count ? fmt::format("Only {} {} planned: make {} more.", other->count,
@@ -232,12 +232,12 @@ public:
                 a.after = fmt::format("of chocolate in {}", volume(s->amount.value));
                 a.tone = perLitre < low || perLitre > high ? Tone::Weak : Tone::Good;
                 a.sentence =
-                    perLitre < low
-                        ? fmt::format("That is thin: {} of {} make a full drink of it.",
-                                      volume(known_.made->mass / low * 1e-3), s->name.empty() ? "milk" : lower(s->name))
+                    perLitre < low ? fmt::format("That is thin: {} of {} make a full drink of it.",
+                                                 volume(known_.made->mass / low * 1e-3),
+                                                 s->name.empty() ? "milk" : lowerFirst(s->name))
                     : perLitre > high
                         ? fmt::format("That is thick: it takes {} of {}.", volume(known_.made->mass / high * 1e-3),
-                                      s->name.empty() ? "milk" : lower(s->name))
+                                      s->name.empty() ? "milk" : lowerFirst(s->name))
                         : fmt::format("Pour it on hot, and stir until it has melted; {} for all.",
                                       volume(s->amount.value * piece_.count));
                 a.working.inputs = {{"chocolate", mass(known_.made->mass), "", "computed"},
@@ -248,7 +248,7 @@ public:
                 const double all = s->amount.value * piece_.count;
                 a.figure = {all, all, all, Dimension::Volume};
                 a.headline = volume(all);
-                a.after = (s->name.empty() ? std::string("sauce") : lower(s->name)) + " for all";
+                a.after = (s->name.empty() ? std::string("sauce") : lowerFirst(s->name)) + " for all";
                 a.sentence = fmt::format("{} over each. A warm sauce melts what it runs over: pour it at the table.",
                                          volume(s->amount.value));
             } else {

@@ -419,7 +419,7 @@ private:
             changeable(j, "kg");
             j.buckling = true;
             if (own("on-top") > 0) out.push_back(std::move(j));
-            if (piece_.family().handle) {
+            if (form::hasHandle(piece_.shape)) {
                 Job h = job("handle", "Carried by its handle", room, carried(1), lifting);
                 h.words.chosen = how.carry == Handling::Carry::Handle;
                 h.words.group = "carry";

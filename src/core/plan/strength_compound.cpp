@@ -153,7 +153,8 @@ bool addPlate(StrengthWall& w, const form::Item& item, double thickness) {
 /// Legs and round handles. @returns false for another solid
 bool addSolid(StrengthWall& w, const form::Item& item) {
     const auto figure = [&](const char* key) { return form::figure(item.part, key); };
-    if (item.part.family == "leg") {
+    const auto middle = form::family(item.part.family)->middle;
+    if (middle == form::Family::Middle::Leg) {
         const double length = figure("length"), below = figure("bottom") / 2, above = figure("top") / 2;
         addBar(
             w, item.pose, length,
@@ -163,7 +164,7 @@ bool addSolid(StrengthWall& w, const form::Item& item) {
             [=](double s) { return below + (above - below) * s; });
         return true;
     }
-    if (item.part.family == "clip-handle") {
+    if (middle == form::Family::Middle::Bow) {
         const double a = figure("span") / 2, b = figure("rise"), r = figure("thickness") / 2;
         const auto frame =
             [=](double s) {  // half an ellipse; equal steps of its angle are near enough to equal steps along it
@@ -185,10 +186,9 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
     for (size_t k = 0; k < assembly.items.size(); ++k) {
         const auto& item = assembly.items[k];
         const size_t before = m.triangles.size();
-        const bool disc = item.part.family == "disc", arch = item.part.family == "arch";
-        const double own = arch   ? form::figure(item.part, "depth")
-                           : disc ? form::figure(item.part, "thickness")
-                                  : item.shape.wall;
+        const form::Family& family = *form::family(item.part.family);
+        const bool plate = family.middle == form::Family::Middle::Plate;
+        const double own = plate ? form::figure(item.part, family.thick) : item.shape.wall;
         bool taken = false;
         if (item.edible && item.shape.coverage >= 1) {
             if (item.shape.body == form::Body::Wall) {
@@ -198,7 +198,7 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
                             : item.shape.thickness,
                         item.shape.outside);
                 taken = true;
-            } else if ((item.shape.body == form::Body::Sheet || arch || disc) && own > 0) {
+            } else if ((item.shape.body == form::Body::Sheet || plate) && own > 0) {
                 taken = addPlate(w, item, own);
             } else {
                 taken = addSolid(w, item);

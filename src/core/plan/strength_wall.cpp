@@ -18,6 +18,7 @@ constexpr double kDrawn =
 constexpr size_t kMostFeet = 24;    // corners of a foot that may touch, one in each direction
 constexpr double kSeam = 0.003;     // m to each side of a seam that is as weak as it
 constexpr double kRing = 0.6;       // of the piece's half width: a ring or lumps it is set down on (judgement)
+constexpr double kSameRim = 1e-5;   // m: corners of two rims that are one
 constexpr double kBallRing = 0.65;  // of a ball's: the ring it needs to stand at all
 
 /// Corners of the underside on a ring round the middle, evenly spread.
@@ -51,7 +52,11 @@ void setDown(StrengthWall& w, std::vector<int> on) {
 /// Two equal halves of one mold: their rims have the same corners.
 bool oneSeam(const Piece& piece, const Made& made) {
     const auto& items = made.assembly.items;
-    return piece.family().shut && items[0].part == items[1].part && !form::fromFile(piece.shape);
+    if (!form::isShut(piece.shape) || items.size() < 2 || !(items[0].part == items[1].part) ||
+        !form::modelsOf(piece.shape).empty())
+        return false;
+    // of an assembly of one's own they may stand anywhere
+    return piece.shape.items.empty() || form::rimsApart(items[0], items[1]) < kSameRim;
 }
 
 }  // namespace
@@ -145,15 +150,15 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         }
         w.level = a.fillLevel;
     } else {
-        w.hung = piece.family().hung;
+        w.hung = form::isHung(piece.shape);
         if (piece.roundSomething()) return refuse("It is borne by what is in it: only hollow walls are reckoned.");
         // halves whose rims have the same corners become one shell; others are tied along their seam
         const bool shut = oneSeam(piece, *a.made);
         const bool single = a.made->assembly.items.size() == 1;
         w.compound = !single && !shut;
         form::Detail detail;
-        detail.triangles = piece.family().handle ? 2.8 * std::max(triangles, StrengthOptions{}.triangles)
-                                                 : triangles;  // the roots of its handle want as many
+        detail.triangles = form::hasHandle(piece.shape) ? 2.8 * std::max(triangles, StrengthOptions{}.triangles)
+                                                        : triangles;  // the roots of its handle want as many
         detail.round = 24;
         detail.onSurface = true;
         const auto rebuilt = a.made->wall ? tl::expected<form::Assembly, Problem>(a.made->assembly)

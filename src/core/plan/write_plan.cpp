@@ -43,6 +43,7 @@ const char* wordOf(E value, const Word<E> (&words)[N]) {
 json written(const PlannedCoat& c) {
     json k{{"way", wordOf(c.way, kWays)}, {"temperature", written(c.temperature)}, {"drain", written(c.drain)}};
     if (!c.chocolate.empty()) k["chocolate"] = c.chocolate;
+    if (!c.item.empty()) k["item"] = c.item;
     if (c.way == coat::Way::Brush) {
         k["brushMass"] = written(c.brushMass);
         k["where"] = wordOf(c.where, kWheres);
@@ -67,6 +68,7 @@ json written(const PlannedCoat& c) {
 json written(const CastStep& c) {
     json k{{"temperature", written(c.temperature)}, {"table", written(c.table)}, {"place", wordOf(c.place, kPlaces)}};
     if (!c.chocolate.empty()) k["chocolate"] = c.chocolate;
+    if (!c.item.empty()) k["item"] = c.item;
     if (c.share != Measure(1)) k["share"] = written(c.share);
     return k;
 }
@@ -150,10 +152,9 @@ json written(const Topping& t) {
     return k;
 }
 
-json written(const Piece& p) {
-    json j{{"id", p.id}, {"name", p.name}, {"count", p.count}};
-    const form::Part& part = p.shape;
-    json& shape = j["former"] = {{"kind", part.family}};
+/// A shape: its family, figures and words; of an assembly its items and joints.
+json written(const form::Part& part, const std::string& extra) {
+    json shape{{"kind", part.family}};
     for (const auto& [key, m] : part.values) shape[key] = written(m);
     for (const auto& [key, word] : part.choices) shape[key] = word;
     if (!part.points.empty()) {
@@ -167,7 +168,28 @@ json written(const Piece& p) {
     if (!part.mesh.empty()) shape["mesh"] = part.mesh;
     for (const auto& [key, figures] : part.own)
         for (const auto& [name, m] : figures) shape["own"][key][name] = written(m);
-    keepExtra(shape, p.shapeExtra);
+    for (const auto& i : part.items) {
+        json row{{"key", i.key}, {"name", i.name}, {"former", written(i.part, i.partExtra)}};
+        for (const auto& m : i.at) row["at"].push_back(written(m));
+        for (const auto& m : i.turn) row["turn"].push_back(written(m));
+        row["apart"] = {i.apart[0], i.apart[1], i.apart[2]};
+        if (!i.edible) row["edible"] = false;
+        keepExtra(row, i.extra);
+        shape["items"].push_back(std::move(row));
+    }
+    for (const auto& g : part.joints) {
+        json row{{"a", g.a}, {"b", g.b}, {"length", written(g.length)}};
+        if (!g.words.empty()) row["words"] = g.words;
+        keepExtra(row, g.extra);
+        shape["joints"].push_back(std::move(row));
+    }
+    keepExtra(shape, extra);
+    return shape;
+}
+
+json written(const Piece& p) {
+    json j{{"id", p.id}, {"name", p.name}, {"count", p.count}};
+    j["former"] = written(p.shape, p.shapeExtra);
     j["chocolate"] = p.chocolate;
     j["temper"] = wordOf(p.temper, kTempers);
     j["thinner"] = wordOf(p.thinner, kThinners);

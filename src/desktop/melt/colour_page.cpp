@@ -1,4 +1,5 @@
 #include "desktop/melt/colour_page.h"
+#include "core/plan/edits.h"
 
 #include <QCheckBox>
 #include <QColorDialog>
@@ -180,18 +181,7 @@ QWidget* colourPage(Session& session, const std::string& id) {
     auto* gone = new QPushButton(ColourPage::tr("Take this colour out of the plan"));
     gone->setObjectName(QStringLiteral("colourGone"));
     QObject::connect(gone, &QPushButton::clicked, page, [=, &session] {
-        session.document().edit(ColourPage::tr("Take a colour out"), [&](Plan& plan) {
-            const auto* c = colourIn(plan, id);
-            if (!c) return;
-            const std::string plain = c->base;
-            for (auto& p : plan.pieces) {
-                if (p.chocolate == id) p.chocolate = plain;
-                for (auto& coat : p.coats())
-                    if (coat.chocolate == id) coat.chocolate = plain;
-            }
-            plan.melting.erase(id);
-            std::erase_if(plan.colours, [&](const auto& k) { return k.id == id; });
-        });
+        session.document().edit(ColourPage::tr("Take a colour out"), [&](Plan& plan) { removeColour(plan, id); });
         page->setEnabled(false);
     });
     box->addWidget(gone, 0, Qt::AlignLeft);

@@ -33,7 +33,8 @@ CoatCard::CoatCard(Session& session, size_t index, size_t at, const PlannedCoat&
     const bool brush = coat.way == coat::Way::Brush, turned = coat.way == coat::Way::Turn,
                press = coat.way == coat::Way::Press;
     const Piece* piece = session.piece();
-    const bool closed = piece && piece->closes(), single = piece && piece->family().body != form::Body::Compound;
+    const bool closed = piece && (piece->closes() || turned),
+               single = piece && piece->family().body != form::Body::Compound;
 
     way_ = choiceBox(tr("How coat %1 goes on").arg(index + 1),
                      closed ? QStringList{tr("fill, turn")}
@@ -66,6 +67,11 @@ CoatCard::CoatCard(Session& session, size_t index, size_t at, const PlannedCoat&
                                &PlannedCoat::temperature));
     head->addWidget(more, 0, Qt::AlignTop);
     box_->addLayout(head);
+    if (const QString of = partName(session, coat.item); !of.isEmpty()) {
+        auto* whose = new QLabel(of);
+        whose->setStyleSheet(QStringLiteral("font-weight: 600;"));
+        box_->addWidget(whose);
+    }
     if (brush) {
         where_ =
             choiceBox(tr("Where coat %1 is brushed").arg(index + 1),

@@ -2,6 +2,7 @@
 
 #include <QPainter>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
@@ -77,6 +78,8 @@ void ItemBar::refresh() {
     }
     if (!compound || !answers || !answers->made) return;
     const auto& items = answers->made->assembly.items;
+    if (!chosen_.isEmpty() && std::ranges::find(items, chosen_.toStdString(), &form::Item::key) == items.end())
+        choose({});  // taken out
     const size_t n = items.size() + 1;
     while (cards_.size() > n) {
         retire(cards_.back());
@@ -94,7 +97,8 @@ void ItemBar::refresh() {
         cards_[i + 1]->set(qstring(items[i].key), qstring(items[i].name),
                            items[i].edible ? qstring(format(answers->made->items[i], Dimension::Mass, session_.units()))
                                            : tr("not eaten"),
-                           piece->shape.own.contains(items[i].key), qstring(items[i].key) == chosen_);
+                           piece->shape.own.contains(items[i].key) || piece->hasOwnSteps(items[i].key),
+                           qstring(items[i].key) == chosen_);
 }
 
 }  // namespace uovo::desktop

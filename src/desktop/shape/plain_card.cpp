@@ -168,12 +168,15 @@ QPushButton* PlainCard::more(const QString& tip) {
 
 void PlainCard::build(const CastStep&) {
     const Piece& piece = *session_.piece();
-    const bool several = piece.casts().size() > 1;
+    const std::string item = as<CastStep>()->item;
+    const bool several = std::ranges::count_if(piece.casts(), [&](const auto& c) { return c.item == item; }) > 1;
     const std::string own = "making/" + std::to_string(at_) + "/";
     const bool first = std::get_if<CastStep>(&piece.making[at_]) == &piece.casts().front();
     const QString at = qstring(first ? "cast/" : own);
-    head(stepWords(*step(), piece), figure<CastStep>(tr("Pouring temperature"), at + "temperature",
-                                                     Dimension::Temperature, "", &CastStep::temperature));
+    const QString of = partName(session_, item);
+    head(of.isEmpty() ? stepWords(*step(), piece) : stepWords(*step(), piece) + QStringLiteral(" · ") + of,
+         figure<CastStep>(tr("Pouring temperature"), at + "temperature", Dimension::Temperature, "",
+                          &CastStep::temperature));
     box_->addWidget(chocolate<CastStep>(tr("Chocolate of the cast")));
     if (several)
         row(tr("parts of it"), nullptr,
@@ -424,10 +427,6 @@ QString PlainCard::result(const PieceAnswers& a) const {
     const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, u)); };
     const auto grams = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
     if (const auto* c = as<CastStep>()) {
-        double kg = 0;
-        for (size_t k = 0; k < a.made->items.size(); ++k)
-            if (!a.made->wall || !a.made->wall->covers(k)) kg += a.made->items[k];
-        kg *= castShare(*session_.piece(), *c);
         const size_t n = [&] {
             size_t k = 0;
             for (const auto& x : session_.piece()->casts()) {
@@ -436,9 +435,12 @@ QString PlainCard::result(const PieceAnswers& a) const {
             }
             return k;
         }();
-        const auto& t = n < a.made->layers.size() ? a.made->layers[n] : a.made->setting;
+        if (n >= a.made->casts.size()) return {};  // an edit is under way
+        const CastWork work = castWork(*a.made, *session_.piece(), n);
+        const double kg = work.mass;
+        const auto& t = a.made->casts[n];
         if (session_.piece()->family().body == form::Body::Modeled) return grams(kg);
-        return n < a.made->layers.size()            ? tr("%1 · next after %2").arg(grams(kg), time(t.lock))
+        return !work.last                           ? tr("%1 · next after %2").arg(grams(kg), time(t.lock))
                : session_.piece()->roundSomething() ? tr("%1 · sets in %2").arg(grams(kg), time(t.set))
                                                     : tr("%1 · lets go %2").arg(grams(kg), time(t.release));
     }

@@ -1,11 +1,14 @@
 #include "desktop/shape/recipe_line.h"
 
+#include <QMenu>
 #include <QPainter>
 #include <QPushButton>
 #include <QWheelEvent>
 #include <algorithm>
+#include <map>
 #include <set>
 
+#include "core/plan/edits.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/text.h"
@@ -124,6 +127,7 @@ void RecipeLine::build() {
     count_ = nullptr;
     name_ = nullptr;
     if (!piece) return;
+    if (!item_.isEmpty()) return buildPart(piece->shape, item_.toStdString());
     count();
     word(QStringLiteral("×"));
     name_ = nameField();
@@ -139,12 +143,8 @@ void RecipeLine::build() {
             return 0;
         },
         [this](Piece& p, int i) {
-            p.chocolate = session_.library().chocolates[static_cast<size_t>(i)].id;
-            // the bath follows the new chocolate's working temperature
-            if (const auto c = coatingOf(p, session_.plan(), session_.library()))
-                for (auto& coat : p.coats())
-                    if (coat.temperature.value < c->workLow - 3 || coat.temperature.value > c->workHigh + 3)
-                        coat.temperature = Measure(c->working());
+            setChocolate(p, session_.library().chocolates[static_cast<size_t>(i)].id, session_.plan(),
+                         session_.library());
         });
     const auto* chocolate = session_.library().find(piece->chocolate);
     if (chocolate && chocolate->kind == "couverture")
@@ -166,8 +166,7 @@ void RecipeLine::build() {
                                 : material::Thinner::VegetableOil;
             p.thinnerShare = i == 0 ? 0 : (i == 1 || i == 3) ? 0.02 : 0.05;
         });
-    buildPart(piece->shape, item_.toStdString());
-    if (!item_.isEmpty()) return;
+    buildPart(piece->shape, {});
     const bool wall = piece->family().body == form::Body::Wall || piece->family().body == form::Body::Compound,
                hollow = wall && !piece->roundSomething();
     if (wall) {
@@ -221,6 +220,156 @@ void RecipeLine::build() {
     }
 }
 
+namespace {
+
+form::PartItem* itemOf(Piece& p, const std::string& key) {
+    const auto it = std::ranges::find(p.shape.items, key, &form::PartItem::key);
+    return it == p.shape.items.end() ? nullptr : &*it;
+}
+
+/// The part whose figures are asked for: the whole, or an item of an assembly; null of a compound's.
+form::Part* partOf(Piece& p, const std::string& item) {
+    if (item.empty()) return &p.shape;
+    form::PartItem* found = itemOf(p, item);
+    return found ? &found->part : nullptr;
+}
+const form::Part* partOf(const Piece& p, const std::string& item) { return partOf(const_cast<Piece&>(p), item); }
+
+}  // namespace
+
+void RecipeLine::button(const QString& words, const QString& name, const QString& tip,
+                        const std::function<void()>& does) {
+    auto* b = new QPushButton(words);
+    b->setObjectName(name);
+    b->setProperty("flat", true);
+    b->setToolTip(tip);
+    connect(b, &QPushButton::clicked, this, does);
+    flow_->addWidget(b);
+}
+
+void RecipeLine::ownChocolate(const std::string& item) {
+    QStringList kinds{tr("as the whole")};
+    for (const auto& c : session_.library().chocolates) kinds << qstring(c.name).toLower();
+    word(tr("in"));
+    choice(
+        tr("Chocolate of this part"), kinds,
+        [this, item](const Piece& p) {
+            const std::string id = chocolateOf(p, item);
+            const auto& all = session_.library().chocolates;
+            const auto found = std::ranges::find(all, id, &material::Chocolate::id);
+            return found == all.end() ? 0 : static_cast<int>(found - all.begin()) + 1;
+        },
+        [this, item](Piece& p, int i) {
+            const auto answers = session_.pieceAnswers(p.id);
+            if (!answers || !answers->made) return;
+            setChocolateOf(p, item,
+                           i == 0 ? std::string() : session_.library().chocolates[static_cast<size_t>(i) - 1].id,
+                           *answers->made, session_.plan(), session_.library());
+        });
+}
+
+void RecipeLine::place(const std::string& item) {
+    struct Says {
+        QString before, name;
+    };
+    const auto three = [&](const std::array<Says, 3>& says, const char* key, Dimension dimension, const char* unit,
+                           std::array<Measure, 3> form::PartItem::*member) {
+        for (size_t i = 0; i < 3; ++i) {
+            word(says[i].before);
+            figure(
+                says[i].name, QStringLiteral("former/items/%1/%2/%3").arg(qstring(item), QLatin1String(key)).arg(i),
+                dimension, unit,
+                [item, member, i](Piece& p) -> Measure* {
+                    form::PartItem* found = itemOf(p, item);
+                    return found ? &(found->*member)[i] : nullptr;
+                },
+                dimension != Dimension::Count);
+        }
+    };
+    three({{{tr("stands right"), tr("How far to the right it stands")},
+            {tr("back"), tr("How far to the back it stands")},
+            {tr("up"), tr("How far up it stands")}}},
+          "at", Dimension::Length, "mm", &form::PartItem::at);
+    three({{{tr("tipped back °"), tr("Tipped back, degrees")},
+            {tr("aside °"), tr("Tipped aside, degrees")},
+            {tr("turned °"), tr("Turned round, degrees")}}},
+          "turn", Dimension::Count, "", &form::PartItem::turn);
+    const Piece& piece = *session_.piece();
+    for (size_t j = 0; j < piece.shape.joints.size(); ++j) {
+        const form::PartJoint& joint = piece.shape.joints[j];
+        if (joint.a != item && joint.b != item) continue;
+        word(tr("glued to"));
+        std::vector<std::string> keys;
+        QStringList names;
+        for (const auto& other : piece.shape.items)
+            if (other.key != item) {
+                keys.push_back(other.key);
+                names << qstring(other.name);
+            }
+        const auto other = [item](form::PartJoint& g) -> std::string& { return g.a == item ? g.b : g.a; };
+        choice(
+            tr("Glued to"), names,
+            [keys, other, j](const Piece& p) {
+                if (j >= p.shape.joints.size()) return 0;
+                form::PartJoint g = p.shape.joints[j];
+                const auto found = std::ranges::find(keys, other(g));
+                return found == keys.end() ? 0 : static_cast<int>(found - keys.begin());
+            },
+            [keys, other, j](Piece& p, int i) {
+                if (j < p.shape.joints.size()) other(p.shape.joints[j]) = keys[static_cast<size_t>(i)];
+            });
+        word(tr("along"));
+        figure(tr("Length of the joint"), QStringLiteral("former/joints/%1/length").arg(j), Dimension::Length, "mm",
+               [j](Piece& p) -> Measure* { return j < p.shape.joints.size() ? &p.shape.joints[j].length : nullptr; });
+        button(tr("unglue"), QStringLiteral("unglue/%1").arg(j), tr("Take this joint out"), [this, j] {
+            session_.editPiece(tr("Take a joint out"), [j](Piece& p) {
+                if (j < p.shape.joints.size())
+                    p.shape.joints.erase(p.shape.joints.begin() + static_cast<std::ptrdiff_t>(j));
+            });
+        });
+    }
+    if (piece.shape.items.size() > 1)
+        button(tr("+ joint"), QStringLiteral("addJoint"), tr("Where else this part is glued"), [this, item] {
+            session_.editPiece(tr("Add a joint"), [&](Piece& p) {
+                form::PartJoint joint;
+                joint.a = item;
+                for (const auto& other : p.shape.items)
+                    if (other.key != item) joint.b = other.key;
+                p.shape.joints.push_back(std::move(joint));
+            });
+        });
+    button(tr("Take this part out"), QStringLiteral("removePart"), tr("The part, its joints and its own steps"),
+           [this, item] { session_.editPiece(tr("Take a part out"), [&](Piece& p) { removePart(p, item); }); });
+}
+
+void RecipeLine::parts(const form::Part& part) {
+    if (part.family != form::kAssembly) {
+        button(tr("Open into its parts"), QStringLiteral("openParts"),
+               tr("Each part free to move, change and glue; the whole no longer follows a few figures"), [this] {
+                   session_.editPiece(tr("Open into its parts"), [&](Piece& p) {
+                       (void)open(p, session_.plan().meshes);  // what cannot be built is told at its figure already
+                   });
+               });
+        return;
+    }
+    auto* add = new QPushButton(tr("+ part"));
+    add->setObjectName(QStringLiteral("addPart"));
+    add->setProperty("flat", true);
+    add->setToolTip(tr("Another part, on top of what is there"));
+    auto* menu = new QMenu(add);
+    std::map<std::string, QMenu*> groups;
+    for (const auto& f : form::families()) {
+        if (f.body == form::Body::Compound || f.fromFile || f.former == form::Former::Itself) continue;
+        QMenu*& group = groups[f.group];
+        if (!group) group = menu->addMenu(qstring(f.group));
+        connect(group->addAction(qstring(f.name)), &QAction::triggered, this, [this, id = f.id] {
+            session_.editPiece(tr("Add a part"), [&](Piece& p) { form::addItem(p.shape, id, session_.plan().meshes); });
+        });
+    }
+    add->setMenu(menu);
+    flow_->addWidget(add);
+}
+
 void RecipeLine::setItem(const QString& key) {
     item_ = key;
     built_.clear();
@@ -241,7 +390,9 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         name->setStyleSheet(QStringLiteral("font-weight: 600;"));
         name->setMinimumHeight(28);
         flow_->addWidget(name);
+        if (it->edible) ownChocolate(item);
     }
+    const bool free = !item.empty() && whole.family == form::kAssembly;  // its figures are its own
     const form::Family* family = form::family(part.family);
     if (!family) return;
     const auto chooses = [&](const form::Choice& c) {
@@ -251,19 +402,18 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         if (!form::asked(part, c.only)) return;
         choice(
             qstring(c.name), words,
-            [key = c.key](const Piece& p) {
-                const form::Choice* options = p.family().choice(key);
-                if (!options) return 0;
+            [key = c.key, options = c.options, item](const Piece& p) {
+                const form::Part* of = partOf(p, item);
                 const auto found =
-                    std::find(options->options.begin(), options->options.end(), form::choice(p.shape, key));
-                return found == options->options.end() ? 0 : static_cast<int>(found - options->options.begin());
+                    std::find(options.begin(), options.end(), of ? form::choice(*of, key) : std::string());
+                return found == options.end() ? 0 : static_cast<int>(found - options.begin());
             },
-            [key = c.key, options = c.options](Piece& p, int i) {
-                p.shape.choices[key] = options[static_cast<size_t>(i)];
+            [key = c.key, options = c.options, item](Piece& p, int i) {
+                if (form::Part* of = partOf(p, item)) of->choices[key] = options[static_cast<size_t>(i)];
             });
     };
     for (const auto& c : family->choices)
-        if (item.empty() && c.key != "glue") chooses(c);
+        if ((item.empty() || free) && c.key != "glue") chooses(c);
     for (const auto& f : family->fields) {
         if (f.key == "wall" && item.empty() && session_.piece()->wallFromCoats()) continue;  // its coats say
         if (!form::asked(part, f.only)) continue;
@@ -274,15 +424,17 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
             word(words);
         }
         const QString place =
-            item.empty()
-                ? QStringLiteral("former/") + QString::fromStdString(f.key)
+            item.empty() ? QStringLiteral("former/") + QString::fromStdString(f.key)
+            : free
+                ? QStringLiteral("former/items/%1/%2").arg(qstring(item), qstring(f.key))
                 : QStringLiteral("former/own/%1/%2").arg(QString::fromStdString(item), QString::fromStdString(f.key));
         const Measure usual(form::figure(part, f.key));
         figure(
             qstring(f.name), place, f.dimension,
             f.unit.empty() && f.dimension == Dimension::Length ? "mm" : f.unit.c_str(),
             [key = f.key, item, usual](Piece& p) -> Measure* {
-                form::Figures& figures = item.empty() ? p.shape.values : p.shape.own[item];
+                form::Part* of = partOf(p, item);
+                form::Figures& figures = of ? of->values : p.shape.own[item];
                 return &figures.try_emplace(key, usual).first->second;
             },
             f.whole);
@@ -307,6 +459,8 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         connect(file, &QPushButton::clicked, this, &RecipeLine::fileWanted);
         flow_->addWidget(file);
     }
+    if (free) place(item);
+    if (item.empty() && family->body == form::Body::Compound) parts(part);
     if (!item.empty() && whole.own.contains(item)) {
         auto* back = new QPushButton(tr("Follow the whole again"));
         back->setProperty("flat", true);
@@ -337,9 +491,15 @@ void RecipeLine::refresh() {
     const Piece* piece = session_.piece();
     QString kind;
     if (piece) {
+        QString joined;  // what an item's sentence names
+        if (!item_.isEmpty())
+            for (const auto& j : piece->shape.joints) joined += qstring(j.a + ">" + j.b + ",");
+        for (const auto& i : piece->shape.items) joined += qstring(i.key + ",");
         const auto* chocolate = session_.library().find(piece->chocolate);
         kind = QString::fromStdString(piece->id) + "/" + QString::fromStdString(piece->shape.family) + "/" +
-               decisive(piece->shape) + "/" + item_ + (piece->shape.own.contains(item_.toStdString()) ? "+" : "") +
+               decisive(piece->shape) + "/" + joined + "/" + item_ + "/" +
+               (partOf(*piece, item_.toStdString()) ? decisive(*partOf(*piece, item_.toStdString())) : QString()) +
+               (piece->shape.own.contains(item_.toStdString()) ? "+" : "") +
                (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
                (piece->wallFromCoats() ? QStringLiteral("/coats") : QString()) +
                (session_.plan().fillingOf(*piece) ? qstring(session_.plan().fillingOf(*piece)->name) : QString());
@@ -355,11 +515,12 @@ void RecipeLine::refresh() {
         if (const Measure* m = f.of(copy)) f.field->setMeasure(*m, session_.units());
         f.field->setProblem(session_.problemAt(at + f.field->place().toStdString()));
     }
-    Measure number(piece->count);
-    count_->setMeasure(number, session_.units());
-    count_->setProblem(session_.problemAt(at + "count"));
+    if (count_) {
+        count_->setMeasure(Measure(piece->count), session_.units());
+        count_->setProblem(session_.problemAt(at + "count"));
+    }
     for (const auto& c : choices_) c.box->setCurrentIndex(c.of(*piece));
-    if (!name_->hasFocus()) {
+    if (name_ && !name_->hasFocus()) {
         name_->setText(QString::fromStdString(piece->name));
         name_->setFixedWidth(std::clamp(name_->fontMetrics().horizontalAdvance(name_->text()) + 28, 90, 240));
     }

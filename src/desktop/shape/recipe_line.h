@@ -32,6 +32,13 @@ signals:
 private:
     void build();
     void buildPart(const form::Part& part, const std::string& item);
+    /// Which chocolate a part of a compound is of.
+    void ownChocolate(const std::string& item);
+    /// Where a part of an assembly stands, what it is glued to.
+    void place(const std::string& item);
+    /// What can be done to the parts of a compound as a whole.
+    void parts(const form::Part& part);
+    void button(const QString& words, const QString& name, const QString& tip, const std::function<void()>& does);
     void word(const QString& text);
     QLineEdit* nameField();
     void figure(const QString& name, const QString& place, Dimension dimension, const char* unit,

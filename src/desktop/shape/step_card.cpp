@@ -12,6 +12,17 @@
 
 namespace uovo::desktop {
 
+QString partName(const Session& session, const std::string& key) {
+    if (key.empty() || !session.piece()) return {};
+    for (const auto& item : session.piece()->shape.items)
+        if (item.key == key) return qstring(item.name);
+    const auto answers = session.pieceAnswers(session.piece()->id);
+    if (answers && answers->made)
+        for (const auto& item : answers->made->assembly.items)
+            if (item.key == key) return qstring(item.name);
+    return qstring(key);
+}
+
 StepCard::StepCard(Session& session, size_t at, const QString& name, int width, QWidget* parent)
     : QFrame(parent), session_(session), at_(at), box_(new QVBoxLayout(this)) {
     setAccessibleName(name);

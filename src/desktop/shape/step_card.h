@@ -13,6 +13,9 @@ namespace uovo::desktop {
 
 inline constexpr int kCardGap = 10;  ///< px between two cards
 
+/// Name of the part of a compound that a step is for; empty where it is for all.
+QString partName(const Session& session, const std::string& key);
+
 /// The frame of every card: it is dragged, moved by keys and removed, and says what of the order it breaks.
 class StepCard : public QFrame {
     Q_OBJECT

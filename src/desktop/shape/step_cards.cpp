@@ -173,7 +173,9 @@ void StepCards::refresh() {
                (session_.units() == UnitSystem::US ? "u" : "m");
         for (const auto& step : piece->making) {
             kind += QLatin1Char('|') + QString::number(step.index());
-            if (const auto* c = std::get_if<PlannedCoat>(&step)) kind += QString::number(static_cast<int>(c->way));
+            if (const auto* c = std::get_if<PlannedCoat>(&step))
+                kind += QString::number(static_cast<int>(c->way)) + qstring(c->item);
+            if (const auto* c = std::get_if<CastStep>(&step)) kind += qstring(c->item);
             if (const auto* s = std::get_if<InsertStep>(&step)) kind += s->what == InsertStep::What::Piece ? "p" : "t";
             if (const auto* s = std::get_if<DecorateStep>(&step))
                 kind += s->usesChocolate() ? "c" : s->way == DecorateStep::Way::Ribbon ? "r" : "d";
@@ -195,7 +197,8 @@ void StepCards::refresh() {
     const bool extras = piece && std::ranges::any_of(piece->coats(), [&](const auto& c) {
                             return !coatExtras(c, *piece, session_.units()).isEmpty();
                         });
-    const int high = !coats_.empty() ? 212 : piece && piece->casts().size() > 1 ? 204 : 174;
+    const bool parted = piece && std::ranges::any_of(piece->coats(), [](const auto& c) { return !c.item.empty(); });
+    const int high = !coats_.empty() ? parted ? 234 : 212 : piece && piece->casts().size() > 1 ? 204 : 174;
     setFixedHeight(high + (extras ? 18 : 0) + 12);  // a bar to scroll with lies under more than fit
 }
 

@@ -3,6 +3,7 @@
 #include <QTextStream>
 #include <algorithm>
 #include <cmath>
+#include <functional>
 #include <map>
 #include <numeric>
 #include <unordered_set>
@@ -170,17 +171,40 @@ SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thicknes
     return body;
 }
 
-std::string shownChocolate(const Piece& piece) {
-    if (piece.coats().empty()) return piece.chocolate;
-    // over a former the last coat is seen from outside, in a mold the first; a brush in places does not cover it
-    const bool outside = piece.family().outside;
+namespace {
+
+/// Over a former the last coat is seen from outside, in a mold the first; a brush in places does not cover it.
+std::string seenOf(const Piece& piece, const std::vector<PlannedCoat>& coats, bool outside) {
     std::string seen;
-    for (const auto& c : piece.coats()) {
+    for (const auto& c : coats) {
         if (c.way == coat::Way::Press || (c.way == coat::Way::Brush && c.where != coat::Where::All)) continue;
         seen = piece.chocolateOf(c);
         if (!outside) break;
     }
     return seen.empty() ? piece.chocolate : seen;
+}
+
+}  // namespace
+
+std::string shownChocolate(const Piece& piece) {
+    return piece.coats().empty() ? piece.chocolate : seenOf(piece, piece.coats(), piece.family().outside);
+}
+
+std::string shownChocolate(const Piece& piece, const form::Item& item, bool coated) {
+    if (!coated) {
+        const auto casts = piece.castsOf(item);
+        return casts.empty() ? piece.chocolate : piece.chocolateOf(piece.casts()[casts.front()]);
+    }
+    std::vector<PlannedCoat> coats;
+    for (const size_t k : piece.coatsOn(item)) coats.push_back(piece.coats()[k]);
+    return seenOf(piece, coats, item.shape.outside);
+}
+
+std::vector<std::string> chocolatesOf(const Piece& piece) {
+    std::vector<std::string> out{piece.chocolate};
+    for (const auto& c : piece.coats()) out.insert(out.end(), {c.item, piece.chocolateOf(c)});
+    for (const auto& c : piece.casts()) out.insert(out.end(), {c.item, piece.chocolateOf(c)});
+    return out;
 }
 
 size_t SolidScene::triangles() const {
@@ -235,16 +259,14 @@ QColor notChocolate(const form::Item& item) {
                              : QColor(0xD8, 0xA9, 0x66);
 }
 
-/// @param wall of what is coated, which has the colour `coated`; null: all of it has the colour of the rest
-SolidScene assembled(const form::Assembly& assembly, const CoatedWall* wall, const QColor& coated, const QColor& rest) {
+/// @param wall of what is coated; null: nothing is @param colour of an item that is coated, or not
+SolidScene assembled(const form::Assembly& assembly, const CoatedWall* wall,
+                     const std::function<QColor(const form::Item&, bool coated)>& colour) {
     SolidScene s;
     for (size_t k = 0; k < assembly.items.size(); ++k) {
         const auto& item = assembly.items[k];
         const bool covered = wall && wall->covers(k);
-        SolidBody b = bodyOf(item.shape, item.pose,
-                             !item.edible ? notChocolate(item)
-                             : covered    ? coated
-                                          : rest,
+        SolidBody b = bodyOf(item.shape, item.pose, !item.edible ? notChocolate(item) : colour(item, covered),
                              covered ? markedOf(wall->blemishes, k) : std::vector<int>{});
         b.apart = toQt(item.apart);
         b.name = QString::fromStdString(item.name);
@@ -257,7 +279,7 @@ SolidScene assembled(const form::Assembly& assembly, const CoatedWall* wall, con
 }  // namespace
 
 SolidScene sceneOf(const form::Assembly& assembly, const QColor& colour) {
-    return assembled(assembly, nullptr, colour, colour);
+    return assembled(assembly, nullptr, [&](const form::Item&, bool) { return colour; });
 }
 
 SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
@@ -265,7 +287,9 @@ SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
     const QColor chocolate = chocolateColour(shownChocolate(piece));
     const Made* made = answers.made.get();
     if (made && !(made->meridian && made->meridian->round)) {
-        s = assembled(made->assembly, made->wall.get(), chocolate, chocolateColour(piece.chocolate));
+        s = assembled(made->assembly, made->wall.get(), [&](const form::Item& item, bool coated) {
+            return made->meridian ? chocolate : chocolateColour(shownChocolate(piece, item, coated));
+        });
         if (made->meridian && s.bodies.size() == 1) s.bodies.front().name = QString::fromStdString(piece.name);
     } else if (made) {  // smoother than its triangles
         std::vector<double> wall;

@@ -97,5 +97,9 @@ std::optional<SolidHit> under(const SolidScene& scene, const SolidView& view, co
 
 /// The chocolate of the coat that is seen from outside.
 std::string shownChocolate(const Piece& piece);
+/// The same of one of its parts. @param coated its wall is made by coats, else it is cast
+std::string shownChocolate(const Piece& piece, const form::Item& item, bool coated);
+/// All that decides on the colours that are seen; equal where they are.
+std::vector<std::string> chocolatesOf(const Piece& piece);
 
 }  // namespace uovo::desktop

@@ -39,7 +39,7 @@ void SolidStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers
     const bool another = piece.id != piece_.id;
     const auto shown = [this]() -> const void* { return answers_ ? answers_->made.get() : nullptr; };
     const void* before = shown();
-    const bool recoloured = piece.chocolate != piece_.chocolate || shownChocolate(piece) != shownChocolate(piece_);
+    const bool recoloured = chocolatesOf(piece) != chocolatesOf(piece_);
     piece_ = piece;
     units_ = units;
     if (answers && answers->made) answers_ = std::move(answers);

@@ -1,0 +1,14 @@
+// Small changes to words.
+#pragma once
+#include <cctype>
+#include <string>
+
+namespace uovo {
+
+/// "Half ball" → "half ball": a name inside a sentence.
+inline std::string lowerFirst(std::string s) {
+    if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
+    return s;
+}
+
+}  // namespace uovo
