@@ -93,7 +93,7 @@ TEST_CASE("grams and mean walls are met within seven percent") {
     CHECK((grams->impossible.empty() || thick->impossible.empty()));
 }
 
-TEST_CASE("advice can be stopped, tells how far it is, and refuses wishes that are none") {
+TEST_CASE("advice can be stopped, tells how far it is, and refuses wishes that are none", "[threads]") {
     const Plan plan = test::demo();
     std::stop_source source;
     int calls = 0;

@@ -111,7 +111,7 @@ TEST_CASE("half the cells give the same wall within two percent") {
     CHECK(mean(*coat::coat(coarse), coarse) == Approx(mean(*coat::coat(fine), fine)).epsilon(0.02));
 }
 
-TEST_CASE("the same job gives the same wall, and a stop stops it") {
+TEST_CASE("the same job gives the same wall, and a stop stops it", "[threads]") {
     const auto j = job(bowl());
     CHECK(coat::coat(j)->wall == coat::coat(j)->wall);
     std::stop_source stop;

@@ -101,7 +101,7 @@ TEST_CASE("one more than a plan holds is refused in a sentence by the editor and
         pieces.pieces.push_back(newPiece(pieces, "cup"));
         pieces.pieces.back().id = std::to_string(i);
     }
-    CHECK(reason(pieces).find("200 kinds of pieces") != std::string::npos);
+    CHECK(reason(pieces).find("300 kinds of pieces") != std::string::npos);
     CHECK_FALSE(readPlan(writePlan(pieces)));
     const Plan models = withModels(static_cast<int>(limits::kModels) + 1);
     CHECK(reason(models).find("100 models") != std::string::npos);

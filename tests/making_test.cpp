@@ -447,7 +447,8 @@ TEST_CASE("chocolate in a drink is weighed against its milk") {
     CHECK(said(test::answersOf(plan, test::withoutDay()), "drink")->tone == Tone::Good);
 }
 
-TEST_CASE("what is done after a piece is shaped changes neither its wall nor its grams, and is remembered") {
+TEST_CASE("what is done after a piece is shaped changes neither its wall nor its grams, and is remembered",
+          "[threads]") {
     Plan plan = one("balloon");
     Cache cache;
     const auto first = answer(plan, io::library(), cache, test::withoutDay());

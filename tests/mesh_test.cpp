@@ -162,7 +162,7 @@ TEST_CASE("a rock is sound for any seed, lies on the table, and differs from the
     CHECK(volume(rock(0.05, 1, 3)) != volume(rock(0.05, 2, 3)));
 }
 
-TEST_CASE("thinning out keeps a model closed and nearly as large, it stops when asked") {
+TEST_CASE("thinning out keeps a model closed and nearly as large, it stops when asked", "[threads]") {
     const Mesh fine = rock(0.08, 3, 6);
     REQUIRE(fine.triangles.size() == 81920);
     double last = 0;

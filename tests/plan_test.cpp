@@ -122,7 +122,7 @@ TEST_CASE("only what changed is computed again, and the answers are the same as 
     CHECK(answersJson(plan, third) == answersJson(plan, test::answersOf(plan, AnswerOptions{})));
 }
 
-TEST_CASE("a stop gives no answers") {
+TEST_CASE("a stop gives no answers", "[threads]") {
     Cache cache;
     std::stop_source stop;
     stop.request_stop();

@@ -1,48 +1,20 @@
 // The chain: form → coat → setting → batch → schedule.
 #include <algorithm>
 #include <atomic>
-#include <bit>
 #include <chrono>
 #include <cmath>
-#include <numbers>
+#include <set>
 #include <thread>
 
 #include <fmt/format.h>
 
-#include "core/plan/answers.h"
+#include "core/plan/stages.h"
 #include "core/plan/strength.h"
 #include "core/quantity/restate.h"
 #include "core/schedule/solver.h"
 
 namespace uovo {
 namespace {
-
-/// The piece in the chocolates it is bought as: a colour changes no wall, a blend does.
-Piece uncoloured(Piece p, const Plan& plan) {
-    const auto plain = [&](std::string& id) {
-        for (const auto& c : plan.colours)
-            if (c.id == id && c.second.empty()) {
-                id = c.base;
-                return;
-            }
-    };
-    plain(p.chocolate);
-    for (auto& step : p.making) {
-        if (auto* c = std::get_if<PlannedCoat>(&step)) plain(c->chocolate);
-        if (auto* c = std::get_if<CastStep>(&step)) plain(c->chocolate);
-    }
-    return p;
-}
-
-/// The steps that shape decides on: wall, grams and setting read no other.
-Making shaping(const Making& making) {
-    Making out;
-    for (const auto& s : making)
-        if (std::holds_alternative<PlannedCoat>(s) || std::holds_alternative<CastStep>(s) ||
-            std::holds_alternative<InsertStep>(s))
-            out.push_back(s);
-    return out;
-}
 
 /// A library may throw where a shape is beyond it: that is this piece's problem, the others go on.
 template <class Stage>
@@ -68,37 +40,6 @@ StrengthStage guardedStrength(const Piece& piece, const Plan& plan, const materi
     }
 }
 
-std::vector<material::Colour> blends(const Plan& plan) {
-    std::vector<material::Colour> out = plan.colours;
-    std::erase_if(out, [](const auto& c) { return c.second.empty(); });
-    return out;
-}
-
-/// What the coat stage depends on, and nothing else: the name, count or filling may change without computing it again.
-std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
-    Plan essence;
-    essence.kitchen = plan.kitchen;
-    essence.kitchen.hands = 1;
-    essence.kitchen.helpersFrom.clear();
-    for (Measure* m : {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight,
-                       &essence.kitchen.freezerWidth, &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight})
-        *m = 0;
-    essence.own = plan.own;
-    Piece p = uncoloured(piece, plan);
-    p.name.clear();
-    p.count = 1;
-    p.making = shaping(p.making);
-    p.pot.clear();
-    p.wantedWall = 0;
-    p.survives = 1;
-    p.loads.clear();
-    p.sits = Sits::Flat;
-    essence.pieces = {p};
-    essence.colours = blends(plan);
-    return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) +
-           writePlan(essence);
-}
-
 /// A problem of a filling or topping is that of every piece that names it.
 bool concernsFilling(const std::string& where, const Piece& piece) {
     return std::any_of(piece.making.begin(), piece.making.end(), [&](const Step& s) {
@@ -109,51 +50,124 @@ bool concernsFilling(const std::string& where, const Piece& piece) {
     });
 }
 
-/// What a part depends on: its figures, the chocolate and the fridge.
-/// A model by what it is: where it lies in memory may be another's later.
-std::string contentOf(const form::Mesh& mesh) {
-    std::uint64_t sum = 14695981039346656037ull;  // FNV-1a, eight bytes at a time
-    const auto add = [&](std::uint64_t v) { sum = (sum ^ v) * 1099511628211ull; };
-    for (const auto& p : mesh.points)
-        for (const double v : {p.x, p.y, p.z}) add(std::bit_cast<std::uint64_t>(v));
-    for (const auto& t : mesh.triangles)
-        for (const int i : t) add(static_cast<std::uint64_t>(i));
-    return fmt::format("{} {} {:016x}", mesh.points.size(), mesh.triangles.size(), sum);
-}
+/// What is said of one piece before its strength, and what it asks of the pots.
+struct Said {
+    std::shared_ptr<const PieceAnswers> answers;
+    std::vector<batch::Demand> demands;
+    std::vector<Problem> found;  ///< beyond what the check of the plan says
+};
 
-std::string partKey(const Piece& coloured, const Plan& plan) {
-    const Piece piece = uncoloured(coloured, plan);
-    Plan essence;
-    essence.kitchen.room = plan.kitchen.room;
-    essence.kitchen.fridge = plan.kitchen.fridge;
-    essence.kitchen.fan = plan.kitchen.fan;
-    if (const auto own = plan.own.find(piece.chocolate); own != plan.own.end()) essence.own[own->first] = own->second;
-    essence.colours = blends(plan);
-    Piece p;
-    p.id = "part";
-    p.shape = piece.shape;
-    p.chocolate = piece.chocolate;
-    p.temper = piece.temper;
-    p.thinner = piece.thinner;
-    p.thinnerShare = piece.thinnerShare;
-    p.making = shaping(piece.making);
-    if (!piece.wallFromCoats()) p.coats().clear();
-    essence.kitchen.freezer = plan.kitchen.freezer;
-    if (piece.wallFromCoats()) {
-        essence.own = plan.own;
-        essence.kitchen.freezer = plan.kitchen.freezer;
-        essence.kitchen.humidity = plan.kitchen.humidity;
+/// What was said of the pieces of the plan before, where neither they nor what is around them has changed.
+class KnownPieces {
+    struct Entry {
+        std::shared_ptr<const Plan> around;
+        Piece piece;
+        std::shared_ptr<const Said> said;
+    };
+
+public:
+    KnownPieces(const Plan& plan, const AnswerOptions& options, Cache& cache)
+        : cache_(cache),
+          prefix_(fmt::format("said {} {} {} {} {} ", options.day, options.ways, options.strength, options.bands,
+                              options.cells)) {
+        auto around = std::make_shared<Plan>(plan);
+        around->pieces.clear();
+        around->name.clear();
+        around_ = std::move(around);
+        for (const auto& p : plan.pieces)
+            for (const auto& step : p.making)
+                if (const auto* in = std::get_if<InsertStep>(&step); in && in->what == InsertStep::What::Piece)
+                    bound_.insert({p.id, in->piece});
     }
-    essence.pieces = {p};
-    std::string key = "part" + std::to_string(kModelVersion) + writePlan(essence);
-    for (const auto& name : form::modelsOf(piece.shape))
-        if (const auto mesh = plan.meshes.find(name); mesh != plan.meshes.end()) key += contentOf(*mesh->second);
-    return key;
+    /// Null where it must be said anew.
+    std::shared_ptr<const Said> of(const Piece& piece) {
+        if (bound_.contains(piece.id)) return nullptr;  // other pieces have a say in it
+        const auto entry = std::static_pointer_cast<const Entry>(cache_.find(prefix_ + piece.id));
+        return entry && entry->piece == piece && isAround(entry->around) ? entry->said : nullptr;
+    }
+    void keep(const Piece& piece, std::shared_ptr<const Said> said) {
+        if (bound_.contains(piece.id)) return;
+        const std::string key = prefix_ + piece.id;
+        if (const auto now = std::static_pointer_cast<const Entry>(cache_.find(key)); now && now->said == said) return;
+        const std::size_t bytes = kSaid + bytesOf(*said->answers->made);
+        cache_.keep(key, std::make_shared<const Entry>(Entry{around_, piece, std::move(said)}), bytes);
+    }
+
+private:
+    static constexpr std::size_t kSaid = 40'000;  // bytes of the sentences of a piece, about
+
+    bool isAround(const std::shared_ptr<const Plan>& other) {
+        if (same_.contains(other.get())) return true;
+        if (!(*other == *around_)) return false;
+        same_.insert(other.get());
+        held_.push_back(other);
+        return true;
+    }
+
+    Cache& cache_;
+    std::string prefix_;
+    std::shared_ptr<const Plan> around_;
+    std::set<std::string> bound_;
+    std::set<const Plan*> same_;
+    std::vector<std::shared_ptr<const Plan>> held_;
+};
+
+/// How many of a piece fit at once where its last coat or its cast sets.
+int fitsAtOnce(const Piece& piece, const Plan& plan, const material::Library& lib, const Made& made) {
+    constexpr double kOpen = 10;  // m over a table
+    const auto place = made.wall ? piece.coats().back().place : piece.cast().place;
+    const auto& k = plan.kitchen;
+    const auto& parts = made.parts;
+    const double gap = lib.usual("pieceGap");
+    if (place == coat::Place::Table)
+        return batch::fitOnShelves(lib.usual("tableWidth"), lib.usual("tableDepth"), kOpen, 1, parts, gap);
+    return place == coat::Place::Fridge
+               ? batch::fitOnShelves(k.shelfWidth.value, k.shelfDepth.value, k.shelfHeight.value, k.shelves, parts, gap)
+               : batch::fitOnShelves(k.freezerWidth.value, k.freezerDepth.value, k.freezerHeight.value, 1, parts, gap);
 }
 
-/// What a piece as it is made depends on.
-std::string madeKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
-    return piece.alongMeridian() ? stageKey(piece, plan, options) : partKey(piece, plan);
+/// @param problems of the plan @returns null when stopped
+std::shared_ptr<const Said> saidOf(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                   const std::vector<Problem>& problems, Cache& cache, const AnswerOptions& options,
+                                   std::stop_token stop) {
+    auto said = std::make_shared<Said>();
+    auto a = std::make_shared<PieceAnswers>();
+    a->id = piece.id;
+    const std::string at = "pieces/" + piece.id + "/";
+    for (const auto& p : problems)
+        if (p.where.starts_with(at) || p.where.starts_with("kitchen/") ||
+            p.where.starts_with("own/" + piece.chocolate) || p.where.starts_with("colours/" + piece.chocolate) ||
+            concernsFilling(p.where, piece))
+            a->problems.push_back(p);
+    const auto done = [&] {
+        said->answers = std::move(a);
+        return said;
+    };
+    if (!a->problems.empty()) return done();
+    const std::string key = madeKey(piece, plan, options);
+    a->made = std::static_pointer_cast<const Made>(cache.find(key));
+    if (!a->made) {
+        auto made = guarded([&] { return madeOf(piece, plan, lib, options, stop); });
+        if (stop.stop_requested()) return nullptr;
+        if (!made) {
+            a->problems.push_back({restated(made.error().sentence, plan.units), at + made.error().where});
+            said->found = a->problems;
+            return done();
+        }
+        a->made = std::make_shared<const Made>(std::move(*made));
+        cache.keep(key, a->made, bytesOf(*a->made));
+    }
+    if (stop.stop_requested()) return nullptr;
+    a->coating = *coatingOf(piece, plan, lib);
+    a->make = batch::piecesToMake(piece.count, piece.survives, lib.usual("sparesSure"));
+    addSteps(piece, plan, lib, *a);
+    said->found = a->problems;
+    said->demands = demandsOf(piece, plan, lib, *a);
+    a->perShelf = fitsAtOnce(piece, plan, lib, *a->made);
+    a->answers = a->made->meridian ? pieceAnswers(piece, plan, lib, *a) : partAnswers(piece, plan, lib, *a);
+    for (auto& more : stepAnswers(piece, plan, lib, *a)) a->answers.push_back(std::move(more));
+    a->strengthKey = strengthKey(piece, plan, a->fillEach, key);
+    return done();
 }
 
 /// Ways out for every wall that is too thin. The answers already published are not touched: a copy takes their place.
@@ -166,9 +180,7 @@ bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions
         if (!now->made || !now->made->meridian || now->answers.empty() ||
             now->made->wall->thinnest >= piece.wantedWall.value)
             continue;
-        const std::string key = std::string(plan.units == UnitSystem::US ? "waysUS" : "ways") +
-                                format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) +
-                                stageKey(piece, plan, options);
+        const std::string key = waysKey(piece, plan, options);
         auto ways = std::static_pointer_cast<const std::vector<WayOut>>(cache.find(key));
         if (!ways) {
             ways = std::make_shared<const std::vector<WayOut>>(waysOut(piece, plan, lib, *now->made->meridian, stop));
@@ -207,21 +219,9 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
                                                : StrengthOptions{StrengthOptions{}.triangles, options.ways},
                           how = quick ? kQuickStrength : whole;
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
-        const Piece& piece = plan.pieces[i];
         const auto& now = out.pieces[i];
         if (!now->problems.empty() || now->answers.empty()) continue;
-        Plan essence;
-        essence.snaps = plan.snaps;
-        Piece p;
-        p.id = "strength";
-        p.chocolate = piece.chocolate;
-        p.loads = piece.loads;
-        p.sits = piece.sits;
-        p.handling = piece.handling;
-        essence.pieces = {p};
-        const std::string what =
-            fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, now->fillEach, fillsPerishable(piece, plan),
-                        writePlan(essence), madeKey(piece, plan, options));
+        const std::string& what = now->strengthKey;
         const auto key = [&](const StrengthOptions& o) {
             return fmt::format("strength {} {} {}", o.triangles, o.ways, what);
         };
@@ -297,27 +297,7 @@ std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library&
     day->network = dayNetwork(plan, lib, answers);
     day->end = localMinutes(plan.deadline).value_or(0) - std::lround(lib.usual("reserve") / 60);
     // The layout counts back from the end, so the same network keeps its layout when only the deadline moves.
-    std::string key = "day" + std::to_string(kModelVersion);
-    const auto put = [&](int v) { key.append(reinterpret_cast<const char*>(&v), sizeof v); };
-    for (const auto& t : day->network.tasks) {
-        put(t.minutes);
-        put(t.hands);
-    }
-    for (const auto& l : day->network.lags) {
-        put(l.from);
-        put(l.to);
-        put(l.min);
-        put(l.max);
-    }
-    for (const auto& h : day->network.holds) {
-        put(h.resource);
-        put(h.from);
-        put(h.to);
-        put(h.amount);
-    }
-    for (const auto& r : day->network.resources) put(r.capacity);
-    put(day->network.hands);
-    put(day->network.helpers);
+    const std::string key = dayKey(day->network);
     if (const auto known = std::static_pointer_cast<const DayPlan>(cache.find(key))) {
         day->layout = known->layout;
         day->problem = known->problem;
@@ -344,124 +324,27 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     const auto began = std::chrono::steady_clock::now();
     const material::Library lib = material::withColours(library, plan.colours);
     Answers out;
-    out.problems = problems(plan, lib);
+    KnownPieces known(plan, options, cache);
+    out.problems = problems(plan, lib, true, [&](const Piece& p) { return known.of(p) != nullptr; });
     std::vector<batch::Demand> demands;
-    std::vector<double> packets;
     bool complete = !plan.pieces.empty();
     for (const auto& piece : plan.pieces) {
-        auto a = std::make_shared<PieceAnswers>();
-        a->id = piece.id;
-        const std::string at = "pieces/" + piece.id + "/";
-        for (const auto& p : out.problems)
-            if (p.where.starts_with(at) || p.where.starts_with("kitchen/") ||
-                p.where.starts_with("own/" + piece.chocolate) || p.where.starts_with("colours/" + piece.chocolate) ||
-                concernsFilling(p.where, piece))
-                a->problems.push_back(p);
-        if (a->problems.empty()) {
-            const std::string key = madeKey(piece, plan, options);
-            a->made = std::static_pointer_cast<const Made>(cache.find(key));
-            if (!a->made) {
-                if (auto made = guarded([&] { return madeOf(piece, plan, lib, options, stop); })) {
-                    a->made = std::make_shared<const Made>(std::move(*made));
-                    cache.keep(key, a->made, bytesOf(*a->made));
-                } else {
-                    if (stop.stop_requested()) return std::nullopt;
-                    a->problems.push_back({restated(made.error().sentence, plan.units), at + made.error().where});
-                    out.problems.push_back(a->problems.back());
-                }
-            }
-        }
-        if (stop.stop_requested()) return std::nullopt;
-        if (!a->problems.empty()) {
-            complete = false;
-            out.pieces.push_back(std::move(a));
-            continue;
-        }
-        a->coating = *coatingOf(piece, plan, lib);
-        a->make = batch::piecesToMake(piece.count, piece.survives, lib.usual("sparesSure"));
-        addSteps(piece, plan, lib, *a);
-        out.problems.insert(out.problems.end(), a->problems.begin(), a->problems.end());
-        for (auto& d : demandsOf(piece, plan, lib, *a)) {
-            packets.push_back(packetOf(plan, lib, d.pot.chocolate));
-            demands.push_back(std::move(d));
-        }
-        const Made& made = *a->made;
-        const auto place = made.wall ? piece.coats().back().place : piece.cast().place;
-        const auto& k = plan.kitchen;
-        const auto& parts = made.parts;
-        const double gap = lib.usual("pieceGap");
-        constexpr double kOpen = 10;  // m over a table
-        a->perShelf = place == coat::Place::Table
-                          ? batch::fitOnShelves(lib.usual("tableWidth"), lib.usual("tableDepth"), kOpen, 1, parts, gap)
-                      : place == coat::Place::Fridge ? batch::fitOnShelves(k.shelfWidth.value, k.shelfDepth.value,
-                                                                           k.shelfHeight.value, k.shelves, parts, gap)
-                                                     : batch::fitOnShelves(k.freezerWidth.value, k.freezerDepth.value,
-                                                                           k.freezerHeight.value, 1, parts, gap);
-        a->answers = made.meridian ? pieceAnswers(piece, plan, lib, *a) : partAnswers(piece, plan, lib, *a);
-        for (auto& said : stepAnswers(piece, plan, lib, *a)) a->answers.push_back(std::move(said));
-        out.pieces.push_back(std::move(a));
+        auto said = known.of(piece);
+        if (!said) said = saidOf(piece, plan, lib, out.problems, cache, options, stop);
+        if (!said) return std::nullopt;
+        const bool wrong = !said->answers->problems.empty();
+        complete = complete && !wrong;
+        for (const auto& p : said->found) out.problems.push_back(p);
+        demands.insert(demands.end(), said->demands.begin(), said->demands.end());
+        if (!wrong) known.keep(piece, said);
+        out.pieces.push_back(said->answers);
     }
+    std::vector<double> packets;
+    for (const auto& d : demands) packets.push_back(packetOf(plan, lib, d.pot.chocolate));
     out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
     out.melts = meltPlans(plan, lib, out.pots);
-    std::map<std::string, std::pair<double, double>>
-        bought;  // what all pots of one packet need, and what stands in the cupboard
-    for (const auto& pot : out.pots)
-        if (const auto* c = lib.find(pot.key.chocolate))
-            for (const auto& [id, part] : c->bought()) bought[id].first += part * pot.melt;
-    for (const auto& s : plan.pantry)
-        if (bought.contains(s.chocolate)) bought[s.chocolate].second += s.mass.value;
-    for (const auto& pot : out.pots) {
-        Answer a;
-        a.id = "pot/" + pot.key.id();
-        a.figure = {pot.melt, pot.melt, pot.melt, Dimension::Mass};
-        a.headline = format(pot.melt, Dimension::Mass, plan.units);
-        a.after = "to melt";
-        const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units); };
-        a.sentence = pot.name + ". " + g(pot.consumed) + " is used up, " + g(pot.returned) + " comes back.";
-        const auto* c = lib.find(pot.key.chocolate);
-        for (const auto& [id, part] : c ? c->bought() : std::vector<std::pair<std::string, double>>{}) {
-            if (!bought.contains(id)) continue;
-            const auto [need, have] = bought[id];
-            const double packet = packetOf(plan, lib, id);
-            const int buy = batch::packetsToBuy(need, have, packet);
-            const std::string of = part < 1 ? " " + lib.find(id)->name : "";
-            a.sentence += buy == 0
-                              ? fmt::format("{} stands in the cupboard.", of.empty() ? " It" : of)
-                              : fmt::format(" Buy {} {} of {}{}{}.", buy, buy == 1 ? "packet" : "packets", g(packet),
-                                            of, need <= part * pot.melt + 1e-9 ? "" : " for all that is made from it");
-            bought.erase(id);
-        }
-        a.working = {"Chocolate to melt",
-                     "melt = pieces + what falls aside + bath + tools;  used up = melt − bath − what comes back",
-                     {{"in the pieces, spares included", g(pot.pieces), "", "coat model"},
-                      {"in the bath after the last piece", g(pot.bath), "", "geometry of pot and piece"},
-                      {"on bowl and spatula", g(pot.tools), "13–28 g", "from memory"},
-                      {"on paper, cut off, trimmed: comes back", g(pot.trim), "",
-                       "coat model; off-cuts and 1–6 % of the pieces from memory"}},
-                     a.headline,
-                     "Returned trim may be melted again, never trusted as seed.",
-                     "Batch"};
-        out.evening.push_back(std::move(a));
-    }
-    for (const auto& caution : lib.cautions) {
-        bool relevant = false;
-        for (const auto& w : caution.when)
-            for (const auto& p : plan.pieces) {
-                bool perishable = false, egg = false, alcohol = false, mallet = false, flame = false;
-                for (const auto& step : p.making) {
-                    if (const auto* serve = std::get_if<ServeStep>(&step))
-                        mallet |= serve->how == ServeStep::How::Mallet, flame |= serve->how == ServeStep::How::Flame;
-                    if (const auto* fill = std::get_if<FillStep>(&step))
-                        if (const Filling* f = plan.filling(fill->filling))
-                            perishable |= f->perishable, egg |= f->egg, alcohol |= f->isAlcoholic();
-                }
-                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) ||
-                            (w == "cup" && p.family().former == form::Former::Cup) ||
-                            (w == "perishable" && perishable) || (w == "egg" && egg) || (w == "alcohol" && alcohol) ||
-                            (w == "mallet" && mallet) || (w == "flame" && flame) || w == "trim";
-            }
-        if (relevant) out.cautions.push_back(caution.text);
-    }
+    out.evening = potAnswers(plan, lib, out.pots);
+    out.cautions = cautionsOf(plan, lib);
     if (isMany(plan))
         out.cautions.push_back(
             "So many kinds of pieces are reckoned for strength on coarser nets, within a few percent, and no ways out "

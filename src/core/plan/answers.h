@@ -177,6 +177,7 @@ struct PieceAnswers {
     std::vector<Topped> toppings;    ///< each of its topping steps
     std::vector<OrderBreak> breaks;  ///< rules of order that its making breaks
     int perShelf = 0;                ///< pieces that fit in the place of the last coat at once
+    std::string strengthKey;         ///< by what its strength is remembered; empty where there are problems
 };
 
 /// The day, laid out before the deadline.

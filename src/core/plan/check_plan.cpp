@@ -266,7 +266,8 @@ void checkTopping(const Topping& t, std::vector<Problem>& out) {
 
 }  // namespace
 
-std::vector<Problem> problems(const Plan& plan, const material::Library& library, bool shapes) {
+std::vector<Problem> problems(const Plan& plan, const material::Library& library, bool shapes,
+                              const std::function<bool(const Piece&)>& fine) {
     std::vector<Problem> out;
     const material::Library lib = material::withColours(library, plan.colours);
     for (const auto& c : plan.colours) {
@@ -304,7 +305,8 @@ std::vector<Problem> problems(const Plan& plan, const material::Library& library
     if (plan.guests < 0 || plan.guests > 10000) out.push_back({"Between no guests and ten thousand.", "guests"});
     for (const auto& f : plan.fillings) checkFilling(f, out);
     for (const auto& t : plan.toppings) checkTopping(t, out);
-    for (const auto& p : plan.pieces) checkPiece(p, plan, lib, shapes, out);
+    for (const auto& p : plan.pieces)
+        if (!fine || !fine(p)) checkPiece(p, plan, lib, shapes, out);
     checkCircles(plan, out);
     for (auto& p : out) p.sentence = restated(p.sentence, plan.units);
     return out;

@@ -1,5 +1,6 @@
 // The document: what a person wants. A value; every field has a default that works.
 #pragma once
+#include <functional>
 #include <map>
 #include <optional>
 
@@ -252,7 +253,9 @@ std::string writePlan(const Plan& plan);
 /// An empty list means that every answer can be computed.
 /// @param shapes also builds what figures make together (milliseconds a shape); without, only the figures themselves
 /// are looked at
-std::vector<Problem> problems(const Plan& plan, const material::Library& library, bool shapes = true);
+/// @param fine pieces of which is known that nothing is wrong with them; empty: none
+std::vector<Problem> problems(const Plan& plan, const material::Library& library, bool shapes = true,
+                              const std::function<bool(const Piece&)>& fine = {});
 
 /// Whether something that goes into a piece does not keep.
 bool fillsPerishable(const Piece& piece, const Plan& plan);
