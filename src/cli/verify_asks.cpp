@@ -167,6 +167,7 @@ temper::Seeding seeding(const json& g) {
     return s;
 }
 
+/// Long because it is a table: one entry for each thing that a case may ask.
 const std::map<std::string, Ask>& asks() {
     static const std::map<std::string, Ask> table{
         {"film.flux.casson",

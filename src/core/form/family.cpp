@@ -30,6 +30,7 @@ Field share(const char* key, const char* name, const char* before, double value,
 }
 Choice outlineChoice(Only only = {}) { return {"silhouette", "Silhouette", silhouettes(), std::move(only)}; }
 
+/// The table: long because it has a row for each family, and rows are read beside each other.
 std::vector<Family> make() {
     const Field wall = len("wall", "Wall, assumed", "wall (assumed)", 2.5, 0.5, 20);
     const Field overlap = len("overlap", "Overlap of the wrap", "overlapped by", 8, 0, 40);

@@ -189,6 +189,7 @@ Shape roundShape(const std::vector<Stretch>& stretches, int waves, const Detail&
     return out;
 }
 
+// Long because it is one branch a family, each a few lines of its geometry.
 Built buildRound(const Values& v, const std::string& family, const Detail& detail) {
     if (family == "half-ball") {
         const double R = v("diameter") / 2, D = v("depth");

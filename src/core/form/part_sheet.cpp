@@ -219,6 +219,7 @@ tl::expected<std::vector<Loop>, Problem> sheetLoops(const Values& v) {
     return loops;
 }
 
+// Long because it is one branch a family, each a few lines of its geometry.
 Built buildSheet(const Values& v, const std::string& family, const Detail& detail) {
     if (family == "sheet") {
         const auto loops = sheetLoops(v);

@@ -109,43 +109,29 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
     return p;
 }
 
-Plan readPlanObject(const json& root) {
-    Object o(root, "");
-    std::string format;
-    o.text("format", format);
-    if (format != "uovo-plan") Object::refuse("This is JSON, but not a plan of Uovo: “format” is not “uovo-plan”.", "");
-    int version = 0;
-    o.whole("version", version);
-    if (version > kPlanVersion)
-        Object::refuse(
-            fmt::format(
-                "This plan was written by a newer Uovo (format {}, this one reads up to {}). It was left untouched.",
-                version, kPlanVersion),
-            "/version");
-    if (version < 1) Object::refuse("The plan has no “version”.", "");
-    Plan p;
-    o.text("name", p.name);
-    o.text("deadline", p.deadline);
-    o.word("units", p.units, kUnits);
-    o.yesNo("metricCup", p.metricCup);
-    if (const json* kitchen = o.find("kitchen")) {
-        Object k(*kitchen, "/kitchen");
-        k.measure("room", p.kitchen.room);
-        k.measure("humidity", p.kitchen.humidity);
-        k.measure("fridge", p.kitchen.fridge);
-        k.measure("freezer", p.kitchen.freezer);
-        k.measure("shelfWidth", p.kitchen.shelfWidth);
-        k.measure("shelfDepth", p.kitchen.shelfDepth);
-        k.measure("shelfHeight", p.kitchen.shelfHeight);
-        k.measure("freezerWidth", p.kitchen.freezerWidth);
-        k.measure("freezerDepth", p.kitchen.freezerDepth);
-        k.measure("freezerHeight", p.kitchen.freezerHeight);
-        k.yesNo("fan", p.kitchen.fan);
-        k.whole("shelves", p.kitchen.shelves);
-        k.whole("hands", p.kitchen.hands);
-        k.text("helpersFrom", p.kitchen.helpersFrom);
-        p.kitchen.extra = k.extra();
-    }
+void readKitchen(Object& o, Kitchen& out) {
+    const json* kitchen = o.find("kitchen");
+    if (!kitchen) return;
+    Object k(*kitchen, "/kitchen");
+    k.measure("room", out.room);
+    k.measure("humidity", out.humidity);
+    k.measure("fridge", out.fridge);
+    k.measure("freezer", out.freezer);
+    k.measure("shelfWidth", out.shelfWidth);
+    k.measure("shelfDepth", out.shelfDepth);
+    k.measure("shelfHeight", out.shelfHeight);
+    k.measure("freezerWidth", out.freezerWidth);
+    k.measure("freezerDepth", out.freezerDepth);
+    k.measure("freezerHeight", out.freezerHeight);
+    k.yesNo("fan", out.fan);
+    k.whole("shelves", out.shelves);
+    k.whole("hands", out.hands);
+    k.text("helpersFrom", out.helpersFrom);
+    out.extra = k.extra();
+}
+
+/// A person's own figures of each chocolate.
+void readOwn(Object& o, Plan& p) {
     if (const json* own = o.find("own")) {
         Object list(*own, "/own");
         for (const auto& [id, figures] : own->items()) {
@@ -157,7 +143,10 @@ Plan readPlanObject(const json& root) {
             }
         }
     }
-    o.whole("guests", p.guests);
+}
+
+/// How each chocolate is melted.
+void readMelting(Object& o, Plan& p) {
     if (const json* melting = o.find("melting")) {
         Object list(*melting, "/melting");
         for (const auto& [id, choice] : melting->items()) {
@@ -172,6 +161,10 @@ Plan readPlanObject(const json& root) {
             m.extra = c.extra();
         }
     }
+}
+
+/// The cupboard, the bars that were broken, the colours that were mixed.
+void readRows(Object& o, Plan& p) {
     o.rows("pantry", limits::kRows, [&](Object& s) {
         Stock stock;
         s.text("chocolate", stock.chocolate);
@@ -205,6 +198,32 @@ Plan readPlanObject(const json& root) {
         colour.extra = c.extra();
         p.colours.push_back(std::move(colour));
     });
+}
+
+Plan readPlanObject(const json& root) {
+    Object o(root, "");
+    std::string format;
+    o.text("format", format);
+    if (format != "uovo-plan") Object::refuse("This is JSON, but not a plan of Uovo: “format” is not “uovo-plan”.", "");
+    int version = 0;
+    o.whole("version", version);
+    if (version > kPlanVersion)
+        Object::refuse(
+            fmt::format(
+                "This plan was written by a newer Uovo (format {}, this one reads up to {}). It was left untouched.",
+                version, kPlanVersion),
+            "/version");
+    if (version < 1) Object::refuse("The plan has no “version”.", "");
+    Plan p;
+    o.text("name", p.name);
+    o.text("deadline", p.deadline);
+    o.word("units", p.units, kUnits);
+    o.yesNo("metricCup", p.metricCup);
+    readKitchen(o, p.kitchen);
+    readOwn(o, p);
+    o.whole("guests", p.guests);
+    readMelting(o, p);
+    readRows(o, p);
     if (version >= 2) {
         o.rows("fillings", limits::kFillings, [&](Object& f) {
             Filling x = readFilling(f);

@@ -1,6 +1,6 @@
 // What each stage depends on, as text: two plans with the same text have the same stage.
-#include <bit>
 #include <fmt/format.h>
+#include <bit>
 
 #include "core/plan/stages.h"
 

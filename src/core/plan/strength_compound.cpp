@@ -178,11 +178,12 @@ bool addSolid(StrengthWall& w, const form::Item& item) {
     return false;
 }
 
-}  // namespace
+using Ranges = std::vector<std::pair<size_t, size_t>>;  // triangles of each item
 
-tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assembly& assembly, const Glued& glued) {
+/// Adds what can be reckoned of each item. @returns the triangles of each
+Ranges addItems(StrengthWall& w, const form::Assembly& assembly) {
     auto& m = w.model;
-    std::vector<std::pair<size_t, size_t>> range(assembly.items.size());  // triangles of each item
+    Ranges range(assembly.items.size());
     for (size_t k = 0; k < assembly.items.size(); ++k) {
         const auto& item = assembly.items[k];
         const size_t before = m.triangles.size();
@@ -211,100 +212,145 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
         m.part.resize(m.triangles.size(), static_cast<int>(k));
         m.names.push_back(name);
     }
-    if (m.triangles.empty())
-        return tl::unexpected(
-            Problem{"Walls, sheets, discs, legs and round handles are reckoned: this piece has none of them."});
-    // Free edges of each part are what is glued.
-    const std::vector<bool> edge = freeEdges(m);
-    const auto area = shell::cornerAreas(m);
-    std::vector<std::vector<int>> corners(assembly.items.size());
-    for (size_t n = 0; n < corners.size(); ++n) {
-        std::vector<bool> mine(m.points.size(), false);
-        for (size_t k = range[n].first; k < range[n].second; ++k)
-            for (const int i : m.triangles[k]) mine[static_cast<size_t>(i)] = true;
-        for (size_t i = 0; i < mine.size(); ++i)
-            if (mine[i]) corners[n].push_back(static_cast<int>(i));
+    return range;
+}
+
+/// Holds the edges that are glued to what they are glued on, and marks what a joint runs through.
+class Gluing {
+public:
+    Gluing(StrengthWall& w, Ranges range, const Glued& glued)
+        : w_(w),
+          m_(w.model),
+          range_(std::move(range)),
+          glued_(glued),
+          edge_(freeEdges(m_)),
+          area_(shell::cornerAreas(m_)),
+          corners_(range_.size()),
+          tied_(m_.points.size(), false) {
+        for (size_t n = 0; n < corners_.size(); ++n) {
+            std::vector<bool> mine(m_.points.size(), false);
+            for (size_t k = range_[n].first; k < range_[n].second; ++k)
+                for (const int i : m_.triangles[k]) mine[static_cast<size_t>(i)] = true;
+            for (size_t i = 0; i < mine.size(); ++i)
+                if (mine[i]) corners_[n].push_back(static_cast<int>(i));
+        }
+        w_.glued.assign(m_.triangles.size(), 0.0);
+        w_.toJoint.assign(m_.points.size(), 1e300);
     }
-    w.glued.assign(m.triangles.size(), 0.0);
-    w.toJoint.assign(m.points.size(), 1e300);
-    std::vector<bool> tied(m.points.size(), false);
-    const auto glue = [&](size_t a, size_t b, bool faces) {  // the edge of a on b, or wherever their faces touch
-        struct Line {
-            Vec3 from, to;
-            double radius;
-        };
-        std::vector<Line> lines;  // the joint, on the edge and on what it is glued to
-        std::vector<Vec3> foot(m.points.size());
-        std::vector<double> radius(m.points.size(), 0.0);
-        for (const int corner : corners[a]) {
-            const auto i = static_cast<size_t>(corner);
-            if ((!edge[i] && !faces) || tied[i]) continue;
-            Nearest best;
-            for (size_t k = range[b].first; k < range[b].second; ++k)
-                if (const auto here = nearest(m, k, m.points[i]); here.distance < best.distance) best = here;
-            if (best.distance > 1e200) continue;
-            const double thick = m.thickness[i] + m.thickness[static_cast<size_t>(m.triangles[best.triangle][0])];
-            if (best.distance > kReach * thick + kGap) continue;
-            radius[i] = 0.5 * (m.thickness[i] + glued.fillet);
-            for (size_t c = 0; c < 3; ++c)
-                foot[i] += m.points[static_cast<size_t>(m.triangles[best.triangle][c])] * best.share[c];
-            w.ties.push_back(
-                {corner, patch(m, corners[b], area, foot[i], radius[i], m.triangles[best.triangle], best.share)});
-            tied[i] = true;
-        }
-        for (size_t k = range[a].first; k < range[a].second; ++k)
-            for (size_t c = 0; c < 3; ++c) {
-                const auto i = static_cast<size_t>(m.triangles[k][c]),
-                           j = static_cast<size_t>(m.triangles[k][(c + 1) % 3]);
-                if (!(radius[i] > 0)) continue;
-                const size_t end = radius[j] > 0 ? j : i;
-                lines.push_back({m.points[i], m.points[end], radius[i]});
-                lines.push_back({foot[i], foot[end], radius[i]});
-            }
-        if (lines.empty()) return;
-        const auto toLines = [&](const Vec3& p, bool& inside) {
-            double least = 1e300;
-            for (const auto& l : lines) {
-                const Vec3 d = l.to - l.from;
-                const double s = std::clamp(form::dot(p - l.from, d) / std::max(1e-300, form::dot(d, d)), 0.0, 1.0),
-                             away = form::length(l.from + d * s - p);
-                inside = inside || away < l.radius;
-                least = std::min(least, away);
-            }
-            return least;
-        };
-        bool inside = false;
-        for (const size_t n : {a, b}) {
-            for (const int i : corners[n])
-                w.toJoint[static_cast<size_t>(i)] =
-                    std::min(w.toJoint[static_cast<size_t>(i)], toLines(m.points[static_cast<size_t>(i)], inside));
-            for (size_t k = range[n].first; k < range[n].second; ++k) {
-                const auto at = [&](size_t c) { return m.points[static_cast<size_t>(m.triangles[k][c])]; };
-                const double across =
-                    std::max({form::length(at(1) - at(0)), form::length(at(2) - at(1)), form::length(at(0) - at(2))});
-                if (std::min({w.toJoint[static_cast<size_t>(m.triangles[k][0])],
-                              w.toJoint[static_cast<size_t>(m.triangles[k][1])],
-                              w.toJoint[static_cast<size_t>(m.triangles[k][2])]}) > across + lines.front().radius)
-                    continue;
-                int hit = 0;
-                for (int u = 0; u < kSamples; ++u)
-                    for (int v = 0; v < kSamples - u; ++v) {
-                        const double x = (u + 1.0 / 3) / kSamples, y = (v + 1.0 / 3) / kSamples;
-                        inside = false;
-                        toLines(at(0) * (1 - x - y) + at(1) * x + at(2) * y, inside);
-                        hit += inside;
-                    }
-                w.glued[k] = std::max(w.glued[k], double(hit) / (kSamples * (kSamples + 1) / 2));
-            }
-        }
-    };
-    for (const auto& j : assembly.joints) {
-        if (range[j.a].first == range[j.a].second || range[j.b].first == range[j.b].second) continue;
-        const size_t before = w.ties.size();
+
+    void join(const form::Joint& j) {
+        if (isEmpty(j.a) || isEmpty(j.b)) return;
+        const size_t before = w_.ties.size();
         glue(j.a, j.b, false);
         glue(j.b, j.a, false);
-        if (w.ties.size() == before) glue(j.b, j.a, true);
+        if (w_.ties.size() == before) glue(j.b, j.a, true);
     }
+
+private:
+    struct Line {
+        Vec3 from, to;
+        double radius;
+    };
+
+    bool isEmpty(size_t item) const { return range_[item].first == range_[item].second; }
+
+    /// The edge of a on b, or wherever their faces touch.
+    void glue(size_t a, size_t b, bool faces) {
+        const auto lines = tie(a, b, faces);
+        if (lines.empty()) return;
+        for (const size_t n : {a, b}) mark(n, lines);
+    }
+
+    /// @returns the joint, on the edge and on what it is glued to
+    std::vector<Line> tie(size_t a, size_t b, bool faces) {
+        std::vector<Line> lines;
+        std::vector<Vec3> foot(m_.points.size());
+        std::vector<double> radius(m_.points.size(), 0.0);
+        for (const int corner : corners_[a]) {
+            const auto i = static_cast<size_t>(corner);
+            if ((!edge_[i] && !faces) || tied_[i]) continue;
+            Nearest best;
+            for (size_t k = range_[b].first; k < range_[b].second; ++k)
+                if (const auto here = nearest(m_, k, m_.points[i]); here.distance < best.distance) best = here;
+            if (best.distance > 1e200) continue;
+            const double thick = m_.thickness[i] + m_.thickness[static_cast<size_t>(m_.triangles[best.triangle][0])];
+            if (best.distance > kReach * thick + kGap) continue;
+            radius[i] = 0.5 * (m_.thickness[i] + glued_.fillet);
+            for (size_t c = 0; c < 3; ++c)
+                foot[i] += m_.points[static_cast<size_t>(m_.triangles[best.triangle][c])] * best.share[c];
+            w_.ties.push_back(
+                {corner, patch(m_, corners_[b], area_, foot[i], radius[i], m_.triangles[best.triangle], best.share)});
+            tied_[i] = true;
+        }
+        for (size_t k = range_[a].first; k < range_[a].second; ++k)
+            for (size_t c = 0; c < 3; ++c) {
+                const auto i = static_cast<size_t>(m_.triangles[k][c]),
+                           j = static_cast<size_t>(m_.triangles[k][(c + 1) % 3]);
+                if (!(radius[i] > 0)) continue;
+                const size_t end = radius[j] > 0 ? j : i;
+                lines.push_back({m_.points[i], m_.points[end], radius[i]});
+                lines.push_back({foot[i], foot[end], radius[i]});
+            }
+        return lines;
+    }
+
+    static double toLines(const std::vector<Line>& lines, const Vec3& p, bool& inside) {
+        double least = 1e300;
+        for (const auto& l : lines) {
+            const Vec3 d = l.to - l.from;
+            const double s = std::clamp(form::dot(p - l.from, d) / std::max(1e-300, form::dot(d, d)), 0.0, 1.0),
+                         away = form::length(l.from + d * s - p);
+            inside = inside || away < l.radius;
+            least = std::min(least, away);
+        }
+        return least;
+    }
+
+    /// Of an item, how far its corners lie from the joint, and the share of each triangle that it takes.
+    void mark(size_t n, const std::vector<Line>& lines) {
+        bool inside = false;
+        for (const int i : corners_[n])
+            w_.toJoint[static_cast<size_t>(i)] =
+                std::min(w_.toJoint[static_cast<size_t>(i)], toLines(lines, m_.points[static_cast<size_t>(i)], inside));
+        for (size_t k = range_[n].first; k < range_[n].second; ++k) {
+            const auto at = [&](size_t c) { return m_.points[static_cast<size_t>(m_.triangles[k][c])]; };
+            const double across =
+                std::max({form::length(at(1) - at(0)), form::length(at(2) - at(1)), form::length(at(0) - at(2))});
+            if (std::min({w_.toJoint[static_cast<size_t>(m_.triangles[k][0])],
+                          w_.toJoint[static_cast<size_t>(m_.triangles[k][1])],
+                          w_.toJoint[static_cast<size_t>(m_.triangles[k][2])]}) > across + lines.front().radius)
+                continue;
+            int hit = 0;
+            for (int u = 0; u < kSamples; ++u)
+                for (int v = 0; v < kSamples - u; ++v) {
+                    const double x = (u + 1.0 / 3) / kSamples, y = (v + 1.0 / 3) / kSamples;
+                    inside = false;
+                    toLines(lines, at(0) * (1 - x - y) + at(1) * x + at(2) * y, inside);
+                    hit += inside;
+                }
+            w_.glued[k] = std::max(w_.glued[k], double(hit) / (kSamples * (kSamples + 1) / 2));
+        }
+    }
+
+    StrengthWall& w_;
+    shell::Model& m_;
+    Ranges range_;
+    Glued glued_;
+    std::vector<bool> edge_;  // free edges of each part are what is glued
+    std::vector<double> area_;
+    std::vector<std::vector<int>> corners_;  // of each item
+    std::vector<bool> tied_;
+};
+
+}  // namespace
+
+tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assembly& assembly, const Glued& glued) {
+    Ranges range = addItems(w, assembly);
+    if (w.model.triangles.empty())
+        return tl::unexpected(
+            Problem{"Walls, sheets, discs, legs and round handles are reckoned: this piece has none of them."});
+    Gluing gluing(w, std::move(range), glued);
+    for (const auto& j : assembly.joints) gluing.join(j);
     weaken(w, glued.share, glued.modulus);
     return {};
 }

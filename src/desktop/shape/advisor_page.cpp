@@ -147,7 +147,7 @@ void AdvisorPage::show(const tl::expected<Advised, Problem>& found) {
         box->setContentsMargins(0, 8, 0, 8);
         box->setSpacing(3);
         auto* head = new QHBoxLayout;
-        auto* title = new QLabel(tr(way.title.c_str()));
+        auto* title = new QLabel(qstring(way.title));
         title->setProperty("role", QStringLiteral("strong"));
         QFont f = title->font();
         f.setBold(true);
@@ -168,7 +168,7 @@ void AdvisorPage::show(const tl::expected<Advised, Problem>& found) {
         if (!way.why.empty()) box->addWidget(wrapped(qstring(way.why), "small"));
         connect(take, &QPushButton::clicked, this, [this, way] {
             if (!session_.piece() || qstring(session_.piece()->id) != piece_) return;
-            session_.editPiece(tr("Coat it another way: %1").arg(tr(way.title.c_str())),
+            session_.editPiece(tr("Coat it another way: %1").arg(qstring(way.title)),
                                [&](Piece& p) { p.coats() = std::as_const(way.changed).coats(); });
         });
         list_->addWidget(card);

@@ -116,23 +116,7 @@ void RecipeLine::count() {
     flow_->addWidget(count_);
 }
 
-void RecipeLine::build() {
-    while (QLayoutItem* item = flow_->takeAt(0)) {
-        retire(item->widget());
-        delete item;
-    }
-    figures_.clear();
-    choices_.clear();
-    const Piece* piece = session_.piece();
-    count_ = nullptr;
-    name_ = nullptr;
-    if (!piece) return;
-    if (!item_.isEmpty()) return buildPart(piece->shape, item_.toStdString());
-    count();
-    word(QStringLiteral("×"));
-    name_ = nameField();
-    flow_->addWidget(name_);
-    word(tr("in"));
+void RecipeLine::chocolate(const Piece& piece) {
     QStringList kinds;
     for (const auto& c : session_.library().chocolates) kinds << QString::fromStdString(c.name).toLower();
     choice(
@@ -146,7 +130,7 @@ void RecipeLine::build() {
             setChocolate(p, session_.library().chocolates[static_cast<size_t>(i)].id, session_.plan(),
                          session_.library());
         });
-    const auto* chocolate = session_.library().find(piece->chocolate);
+    const auto* chocolate = session_.library().find(piece.chocolate);
     if (chocolate && chocolate->kind == "couverture")
         choice(
             tr("Temper"), {tr("tempered"), tr("untempered")},
@@ -166,6 +150,26 @@ void RecipeLine::build() {
                                 : material::Thinner::VegetableOil;
             p.thinnerShare = i == 0 ? 0 : (i == 1 || i == 3) ? 0.02 : 0.05;
         });
+}
+
+void RecipeLine::build() {
+    while (QLayoutItem* item = flow_->takeAt(0)) {
+        retire(item->widget());
+        delete item;
+    }
+    figures_.clear();
+    choices_.clear();
+    const Piece* piece = session_.piece();
+    count_ = nullptr;
+    name_ = nullptr;
+    if (!piece) return;
+    if (!item_.isEmpty()) return buildPart(piece->shape, item_.toStdString());
+    count();
+    word(QStringLiteral("×"));
+    name_ = nameField();
+    flow_->addWidget(name_);
+    word(tr("in"));
+    chocolate(*piece);
     buildPart(piece->shape, {});
     const bool wall = piece->family().body == form::Body::Wall || piece->family().body == form::Body::Compound,
                hollow = wall && !piece->roundSomething();
@@ -174,8 +178,11 @@ void RecipeLine::build() {
         figure(tr("Wall wanted"), QStringLiteral("wantedWall"), Dimension::Length, "mm",
                [](Piece& p) { return &p.wantedWall; });
     }
-    if (!hollow) return;
-    if (const Filling* filling = session_.plan().fillingOf(*piece)) {
+    if (hollow) filling(*piece);
+}
+
+void RecipeLine::filling(const Piece& piece) {
+    if (const Filling* filling = session_.plan().fillingOf(piece)) {
         word(tr("holding"));
         figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "",
                [](Piece& p) -> Measure* { return p.fill() ? &p.fill()->each : nullptr; });
@@ -185,7 +192,7 @@ void RecipeLine::build() {
         name->setToolTip(name->accessibleName());
         name->setMaxLength(60);
         name->setFixedWidth(std::clamp(name->fontMetrics().horizontalAdvance(name->text()) + 28, 90, 230));
-        connect(name, &QLineEdit::editingFinished, this, [this, name, id = piece->id] {
+        connect(name, &QLineEdit::editingFinished, this, [this, name, id = piece.id] {
             const std::string words = name->text().trimmed().toStdString();
             session_.document().edit(words.empty() ? tr("Take the filling out") : tr("Rename the filling"),
                                      [&](Plan& plan) {

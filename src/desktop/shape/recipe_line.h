@@ -32,6 +32,10 @@ signals:
 private:
     void build();
     void buildPart(const form::Part& part, const std::string& item);
+    /// What the whole is made of: chocolate, temper, thinner.
+    void chocolate(const Piece& piece);
+    /// What goes into it.
+    void filling(const Piece& piece);
     /// Which chocolate a part of a compound is of.
     void ownChocolate(const std::string& item);
     /// Where a part of an assembly stands, what it is glued to.

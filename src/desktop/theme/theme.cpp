@@ -169,6 +169,7 @@ QMessageBox, QDialog { background: @paper; }
     return s;
 }
 
+// Long because it is one branch a glyph.
 void paintGlyph(QPainter& p, Glyph glyph, const QRectF& square, const QColor& ink, const QColor& accent) {
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
