@@ -1,27 +1,30 @@
 #include "core/batch/batch.h"
 
-#include <limits>
-
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <boost/math/special_functions/beta.hpp>
+#include <boost/math/special_functions/gamma.hpp>
 #include <cmath>
+#include <limits>
 #include <numbers>
 
 namespace uovo::batch {
 namespace {
 
-double logChoose(int n, int k) { return std::lgamma(n + 1.0) - std::lgamma(k + 1.0) - std::lgamma(n - k + 1.0); }
-double logBeta(double a, double b) { return std::lgamma(a) + std::lgamma(b) - std::lgamma(a + b); }
+// Of Boost, not of the C library: std::lgamma writes its sign where every thread reads it.
+double logChoose(int n, int k) {
+    return boost::math::lgamma(n + 1.0) - boost::math::lgamma(k + 1.0) - boost::math::lgamma(n - k + 1.0);
+}
+double logBeta(double a, double b) {
+    return boost::math::lgamma(a) + boost::math::lgamma(b) - boost::math::lgamma(a + b);
+}
 
-/// Smallest m from `needed` up for which the summed probability of k = needed..m good ones is at least `sure`.
-template <class LogProbability>
-int smallest(int needed, double sure, const LogProbability& logProbability) {
-    for (int m = needed;; ++m) {
-        double p = 0;
-        for (int k = needed; k <= m; ++k) p += std::exp(logProbability(m, k));
-        if (p >= sure - 1e-12 || m > 50 * needed + 1000) return m;
-    }
+/// Smallest m from `needed` up for which at least `needed` are good with the probability `sure`.
+template <class AtLeast>
+int smallest(int needed, double sure, const AtLeast& atLeast) {
+    for (int m = needed;; ++m)
+        if (atLeast(m) >= sure - 1e-12 || m > 50 * needed + 1000) return m;
 }
 
 constexpr double kSide = 0.004;  // m a piece keeps from the pot's wall
@@ -32,14 +35,17 @@ constexpr double kBrim = 0.008;  // m free below the pot's brim
 int piecesToMake(int needed, double p, double sure) {
     if (needed <= 0) return 0;
     if (p >= 1) return needed;
-    return smallest(needed, sure,
-                    [&](int m, int k) { return logChoose(m, k) + k * std::log(p) + (m - k) * std::log1p(-p); });
+    // P(X ≥ k) of m tries is the incomplete beta function I_p(k, m − k + 1).
+    return smallest(needed, sure, [&](int m) { return boost::math::ibeta(double(needed), m - needed + 1.0, p); });
 }
 
 int piecesToMakeFromLog(int needed, int good, int bad, double sure, double a, double b) {
     if (needed <= 0) return 0;
-    return smallest(needed, sure, [&](int m, int k) {
-        return logChoose(m, k) + logBeta(k + a + good, m - k + b + bad) - logBeta(a + good, b + bad);
+    return smallest(needed, sure, [&](int m) {
+        double all = 0;
+        for (int k = needed; k <= m; ++k)
+            all += std::exp(logChoose(m, k) + logBeta(k + a + good, m - k + b + bad) - logBeta(a + good, b + bad));
+        return all;
     });
 }
 
