@@ -164,6 +164,7 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
             for (const auto& field : f->fields)
                 if (const double v = form::figure(item.part, field.key);
                     v > 0 && form::asked(item.part, field.only) &&
+                    !(field.dimension == Dimension::Count && v == 1) &&  // one of it is none to speak of
                     !(drawn && (field.key == "length" || field.key == "width")) &&
                     !(field.key == "wall" && (item.shape.wall <= 0 || (s.wall && s.wall->covers(k)))))
                     figures << qstring(field.name).toLower() + QStringLiteral(" ") +

@@ -285,9 +285,28 @@ private:
         done();
     }
 
+    /// When its walls and what is cast let go, the slowest of each.
+    QString letsGo() const {
+        double walls = 0, casts = 0;
+        const auto coats = piece_.coats();
+        for (size_t k = 0; made_.wall && k < coats.size(); ++k) {
+            bool last = true;
+            for (size_t i = k + 1; i < coats.size(); ++i) last = last && coats[i].item != coats[k].item;
+            if (last) walls = std::max(walls, made_.wall->setting[k].release);
+        }
+        for (size_t k = 0; k < std::max<size_t>(1, piece_.casts().size()); ++k)
+            if (const CastWork work = castWork(made_, piece_, k); work.last && work.mass > 0)
+                casts = std::max(casts, made_.casts[k].release);
+        if (made_.wall && !std::isfinite(made_.wall->fromFirstCoatToRelease)) return {};
+        if (walls > 0 && casts > 0)
+            return QStringLiteral("After %1 what is coated lets go, after %2 what is cast. ")
+                .arg(time(walls), time(casts));
+        const double t = std::max(walls, casts);
+        return t > 0 ? QStringLiteral("After %1 it lets go. ").arg(time(t)) : QString();
+    }
+
     void paint(const ReleaseStep&) {
-        const double t = made_.wall ? made_.wall->setting.back().release : made_.setting.release;
-        const QString when = std::isfinite(t) ? QStringLiteral("After %1 it lets go. ").arg(time(t)) : QString();
+        const QString when = letsGo();
         if (piece_.overBalloon()) {
             head(piece_.handling.release == Handling::Release::Burst ? QStringLiteral("Burst the balloon")
                                                                      : QStringLiteral("Let the air out"));

@@ -3,6 +3,7 @@
 #include <QRegularExpression>
 #include <QTemporaryDir>
 
+#include "core/plan/edits.h"
 #include "program.h"
 #include "report/bench_card.h"
 
@@ -157,4 +158,20 @@ TEST_CASE("what is strewn, glued, drizzled, dusted and served stands on the card
     const QString text = card(plan);
     CHECK(inOrder(text, {"Glue hazelnuts on", "each with a dot of chocolate", "Contains nuts", "Drizzle it",
                          "white couverture", "Box it", "Light it", "never leave it", "Hazelnuts", "Allergens:"}));
+}
+
+TEST_CASE("the card of an opened compound says when each of its parts lets go, and which step is for which") {
+    Plan plan = one("basket");
+    Piece& p = plan.pieces[0];
+    p.coatWith(usualCoats(p, plan, io::library()));
+    REQUIRE(open(p, {}));
+    Cache cache;
+    AnswerOptions quick;
+    quick.day = quick.strength = quick.ways = false;
+    const auto before = answer(plan, io::library(), cache, quick);
+    setChocolateOf(p, "handle", "white", *before->pieces[0]->made, plan, io::library());
+    const QString text = card(plan);
+    CHECK(inOrder(text, {"White couverture", "Fill and pour out", "Cast its handle", "what is coated lets go, after",
+                         "both feet of the handle on the rim"}));
+    CHECK_FALSE(text.contains("cases in each other"));
 }
