@@ -4,6 +4,7 @@
 #include <thread>
 
 #include "core/plan/strength.h"
+#include "core/quantity/side_by_side.h"
 #include "support.h"
 
 using namespace uovo;
@@ -156,4 +157,14 @@ TEST_CASE("two workers share a store: each gets what it would get alone", "[thre
     };
     same(*here, alone(one));
     same(*there, alone(other));
+}
+
+TEST_CASE("what throws beside is thrown here, and both are done by then", "[threads]") {
+    int here = 0, there = 0;
+    sideBySide([&] { here = 1; }, [&] { there = 2; });
+    CHECK(here + there == 3);
+    CHECK_THROWS_AS(sideBySide([&] { here = 5; }, [] { throw std::bad_alloc(); }), std::bad_alloc);
+    CHECK(here == 5);
+    CHECK_THROWS_AS(sideBySide([] { throw std::bad_alloc(); }, [&] { there = 7; }), std::bad_alloc);
+    CHECK(there == 7);
 }

@@ -2,32 +2,15 @@
 
 #include <algorithm>
 #include <array>
+#include <boost/math/distributions/normal.hpp>
 #include <cmath>
+#include <future>
 #include <random>
-#include <thread>
 
 namespace uovo::coat {
 namespace {
 
-/// Inverse of the normal distribution, Acklam's rational approximation (relative error 1e-9).
-double normalQuantile(double p) {
-    static constexpr std::array a{-39.69683028665376, 220.9460984245205,  -275.9285104469687,
-                                  138.3577518672690,  -30.66479806614716, 2.506628277459239};
-    static constexpr std::array b{-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972,
-                                  -13.28068155288572};
-    static constexpr std::array c{-0.007784894002430293, -0.3223964580411365, -2.400758277161838,
-                                  -2.549732539343734,    4.374664141464968,   2.938163982698783};
-    static constexpr std::array d{0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416};
-    if (p < 0.02425 || p > 1 - 0.02425) {
-        const double q = std::sqrt(-2 * std::log(std::min(p, 1 - p)));
-        const double x = (((((c[0] * q + c[1]) * q + c[2]) * q + c[3]) * q + c[4]) * q + c[5]) /
-                         ((((d[0] * q + d[1]) * q + d[2]) * q + d[3]) * q + 1);
-        return p < 0.5 ? x : -x;
-    }
-    const double q = p - 0.5, r = q * q;
-    return (((((a[0] * r + a[1]) * r + a[2]) * r + a[3]) * r + a[4]) * r + a[5]) * q /
-           (((((b[0] * r + b[1]) * r + b[2]) * r + b[3]) * r + b[4]) * r + 1);
-}
+double normalQuantile(double p) { return boost::math::quantile(boost::math::normal(), p); }
 
 constexpr double kNinety = 3.289707253902945;  // width of the 5–95 % range in standard deviations
 constexpr size_t kDraws = 16;
@@ -41,10 +24,10 @@ std::vector<tl::expected<CoatsResult, Problem>> coatAll(const std::vector<CoatJo
     const auto part = [&](size_t first) {
         for (size_t i = first; i < jobs.size(); i += threads) out[i] = coat(jobs[i], stop);
     };
-    std::vector<std::jthread> others;
-    for (size_t k = 1; k < threads; ++k) others.emplace_back([&, k] { part(k); });
+    std::vector<std::future<void>> others;  // what one of them throws is thrown here
+    for (size_t k = 1; k < threads; ++k) others.push_back(std::async(std::launch::async, part, k));
     part(0);
-    others.clear();  // joins
+    for (auto& o : others) o.get();
     return out;
 }
 

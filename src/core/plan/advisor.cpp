@@ -1,4 +1,5 @@
 #include "core/plan/advisor.h"
+#include "core/quantity/side_by_side.h"
 
 #include <fmt/format.h>
 
@@ -6,7 +7,6 @@
 #include <array>
 #include <cmath>
 #include <numbers>
-#include <thread>
 
 namespace uovo {
 namespace {
@@ -186,12 +186,10 @@ private:
             if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
             const size_t n = std::min<size_t>(2, pieces.size() - i);
             std::array<std::vector<Left>, 2> left;
-            {
-                std::jthread other([&] {
-                    if (n > 1) left[1] = coarse(pieces[i + 1], stop);
-                });
-                left[0] = coarse(pieces[i], stop);
-            }
+            sideBySide([&] { left[0] = coarse(pieces[i], stop); },
+                       [&] {
+                           if (n > 1) left[1] = coarse(pieces[i + 1], stop);
+                       });
             for (size_t k = 0; k < n; ++k) {
                 if (left[k].empty()) continue;
                 ++out.tried;

@@ -4,13 +4,13 @@
 #include <chrono>
 #include <cmath>
 #include <set>
-#include <thread>
 
 #include <fmt/format.h>
 
 #include "core/plan/stages.h"
 #include "core/plan/strength.h"
 #include "core/quantity/restate.h"
+#include "core/quantity/side_by_side.h"
 #include "core/schedule/solver.h"
 
 namespace uovo {
@@ -239,10 +239,7 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
                 jobs[k].stage = std::make_shared<const StrengthStage>(
                     guardedStrength(plan.pieces[jobs[k].piece], plan, lib, *out.pieces[jobs[k].piece], how, stop));
     };
-    {
-        std::jthread other(reckon);
-        reckon();
-    }
+    sideBySide(reckon, reckon);
     if (stop.stop_requested()) return false;
     for (auto& job : jobs) {
         if (!job.known) cache.keep(job.key, job.stage, bytesOf(*job.stage));

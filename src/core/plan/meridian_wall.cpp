@@ -1,6 +1,7 @@
 // The wall of a bowl or cup from its coats: on its meridian, or on its mesh where the coats do not leave it round.
 #include <algorithm>
 #include <cmath>
+#include <future>
 #include <numbers>
 
 #include "core/plan/answers.h"
@@ -183,16 +184,18 @@ tl::expected<CoatedMeridian, Problem> coatMeridian(const Piece& piece, const Pla
     s.height = former->highest() - former->lowest();
     s.round = std::all_of(piece.coats().begin(), piece.coats().end(), [](const auto& c) { return c.round(); });
     if (s.round) {
-        auto coats = coat::coat(*job, stop);
-        if (!coats) return tl::unexpected(coats.error());
-        s.coats = std::move(*coats);
+        auto beside = std::async(std::launch::async, [&] { return coat::coat(*job, stop); });
+        tl::expected<coat::Band, Problem> band;
         if (options.bands) {
             coat::CoatJob coarse = *job;
             coarse.profile = former->profile(kBandCells);
-            auto band = coat::band(coarse, coatUncertainty(piece, lib), stop);
-            if (!band) return tl::unexpected(band.error());
-            s.band = *band;
+            band = coat::band(coarse, coatUncertainty(piece, lib), stop);
         }
+        auto coats = beside.get();
+        if (!coats) return tl::unexpected(coats.error());
+        if (!band) return tl::unexpected(band.error());
+        s.coats = std::move(*coats);
+        s.band = *band;
         out.shape = form::roundFormer(*former, kShownTriangles);
         for (const auto& p : out.shape.surface.points) out.shape.thickness.push_back(std::max(kSkin, wallAt(s, p)));
     } else if (auto ok = coatOnMesh(out, *former, piece, plan, lib, stop); !ok) {

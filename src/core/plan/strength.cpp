@@ -5,9 +5,9 @@
 #include <algorithm>
 #include <chrono>
 #include <cmath>
-#include <thread>
 
 #include "core/form/joint.h"
+#include "core/quantity/side_by_side.h"
 #include "core/shell/balance.h"
 #include "core/shell/buckling.h"
 #include "core/temper/heat_balance.h"
@@ -70,9 +70,7 @@ public:
             for (size_t i = first; i < jobs.size() && !stop.stop_requested(); i += 2)
                 out[i] = judged(jobs[i], shifts[i]);
         };
-        std::jthread other([&] { judge(1); });
-        judge(0);
-        other.join();
+        sideBySide([&] { judge(0); }, [&] { judge(1); });
         if (buckling)  // one after the other: they solve with the same factor
             for (size_t i = 0; i < jobs.size() && !stop.stop_requested(); ++i)
                 if (jobs[i].buckling) giveWay(out[i], jobs[i], shifts[i], stop);

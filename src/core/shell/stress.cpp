@@ -1,4 +1,5 @@
 #include "core/shell/stress.h"
+#include "core/quantity/side_by_side.h"
 
 #include <Eigen/Cholesky>
 
@@ -6,7 +7,6 @@
 #include <cmath>
 #include <map>
 #include <numeric>
-#include <thread>
 
 namespace uovo::shell {
 namespace {
@@ -242,9 +242,7 @@ Stress stresses(const Model& m, const Faces& faces, const Freedoms& u) {
         }
     };
     if (n > 1000) {
-        std::jthread half([&] { run(n / 2, n, corners[1]); });
-        run(0, n / 2, corners[0]);
-        half.join();
+        sideBySide([&] { run(0, n / 2, corners[0]); }, [&] { run(n / 2, n, corners[1]); });
     } else {
         run(0, n, corners[0]);
     }

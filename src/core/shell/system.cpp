@@ -1,4 +1,5 @@
 #include "core/shell/system.h"
+#include "core/quantity/side_by_side.h"
 
 #include <cholmod.h>
 #include <dlfcn.h>
@@ -10,7 +11,6 @@
 #include <cmath>
 #include <mutex>
 #include <numeric>
-#include <thread>
 
 namespace uovo::shell {
 namespace {
@@ -358,9 +358,7 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     };
     if (triangles > 1000) {
         other.assign(values.size(), 0.0);
-        std::jthread half([&] { assemble(triangles / 2, triangles, other); });
-        assemble(0, triangles / 2, values);
-        half.join();
+        sideBySide([&] { assemble(0, triangles / 2, values); }, [&] { assemble(triangles / 2, triangles, other); });
         for (size_t i = 0; i < values.size(); ++i) values[i] += other[i];
     } else {
         assemble(0, triangles, values);
