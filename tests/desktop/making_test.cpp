@@ -115,7 +115,7 @@ TEST_CASE("each kind of step can be added, shows a card, is taken out by Delete 
     }
 }
 
-TEST_CASE("a lid is offered once there is a filling, and says its grams; an empty cup's lid is a break of order") {
+TEST_CASE("a lid is offered once there is a filling, and says its grams, an empty cup's lid is a break of order") {
     Program p;
     p.session.select("lens-cup");
     p.answered();
