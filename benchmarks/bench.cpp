@@ -5,8 +5,8 @@
 #include <functional>
 #include <vector>
 
+#include "core/answers/answers.h"
 #include "core/coat/band.h"
-#include "core/plan/answers.h"
 #include "core/schedule/solver.h"
 #include "io/data.h"
 

@@ -8,11 +8,12 @@
 #include <string>
 #include <vector>
 
+#include "core/answers/answers.h"
 #include "core/coat/mesh_coats.h"
 #include "core/form/former.h"
 #include "core/form/part.h"
-#include "core/plan/advisor.h"
-#include "core/plan/film_history.h"
+#include "core/stages/advisor.h"
+#include "core/stages/film_history.h"
 #include "io/data.h"
 
 using namespace uovo;

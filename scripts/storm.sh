@@ -11,6 +11,7 @@
 # locales    the tests of the core where a comma is a decimal point
 # hands      random clicks, keys, words and drags in a window under Xvfb, a hostile thermometer beside it
 # asan       the same hands, with AddressSanitizer (builds the window in build/storm, once)
+# window     every test of the window once, with AddressSanitizer
 #
 # What goes wrong is kept in build/storm-found. --scale 0.1 runs a tenth of the trials.
 set -euo pipefail
@@ -40,10 +41,18 @@ spread() {
     done
     for i in "${pids[@]}"; do wait "$i" || worst=1; done
 }
-hands() { # folder, actions
+tests() { # folder, which tests
     mkdir -p -m 700 build/runtime
-    UOVO_HANDS=$(many "$2") UOVO_HANDS_SEED=$seed QT_QPA_PLATFORM=xcb XDG_RUNTIME_DIR=$PWD/build/runtime LIBGL_ALWAYS_SOFTWARE=1 \
-        xvfb-run -a -s "-screen 0 1700x1100x24" "$1/desktop-tests" "random hands" || worst=1
+    QT_QPA_PLATFORM=xcb XDG_RUNTIME_DIR=$PWD/build/runtime LIBGL_ALWAYS_SOFTWARE=1 \
+        xvfb-run -a -s "-screen 0 1700x1100x24" "$1/desktop-tests" "${@:2}" || worst=1
+}
+hands() { # folder, actions
+    UOVO_HANDS=$(many "$2") UOVO_HANDS_SEED=$seed tests "$1" "random hands"
+}
+sanitized() { # what to run
+    cmake --preset storm >/dev/null
+    cmake --build build/storm --target desktop-tests uovo uovo-cli uovo-model-reader uovo-probe-sim
+    ASAN_OPTIONS=detect_leaks=0 UOVO_SLOW=1 "$@"
 }
 uovo_need_packages "$UOVO_BUILD $UOVO_TEST"
 cmake --preset release >/dev/null
@@ -64,10 +73,8 @@ for kind in "${kinds[@]}"; do
                 UOVO_LOCALE=$l.UTF-8 LOCPATH=$PWD/build/locales build/core-tests "~[long]" || worst=1
             done ;;
         hands) hands build 10000 ;;
-        asan)
-            cmake --preset storm >/dev/null
-            cmake --build build/storm --target desktop-tests uovo-model-reader
-            ASAN_OPTIONS=detect_leaks=0 UOVO_SLOW=1 hands build/storm 10000 ;;
+        asan) sanitized hands build/storm 10000 ;;
+        window) sanitized tests build/storm ;;
         *)
             echo "“$kind” is not a storm; see scripts/storm.sh --help" >&2
             exit 2 ;;

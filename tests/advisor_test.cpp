@@ -3,7 +3,7 @@
 #include <cmath>
 
 #include "core/coat/band.h"
-#include "core/plan/advisor.h"
+#include "core/stages/advisor.h"
 #include "support_coats.h"
 
 using namespace uovo;

@@ -4,8 +4,8 @@
 #include <random>
 #include <set>
 
-#include "core/plan/edits.h"
-#include "core/plan/strength.h"
+#include "core/document/edits.h"
+#include "core/stages/strength.h"
 #include "support.h"
 
 using namespace uovo;
@@ -244,7 +244,7 @@ TEST_CASE("a part of another chocolate is melted, made and told by itself") {
     Cache cache;
     const Answers before = *answer(plan, lib, cache, test::withoutStrength());
     const Made& made = *before.pieces[0]->made;
-    setChocolateOf(p, "handle", "white", made, plan, lib);
+    setChocolateOf(p, "handle", "white", made.assembly, plan, lib);
     CHECK(chocolateOf(p, "handle") == "white");
     CHECK(chocolateOf(p, "cup").empty());
     const Answers a = *answer(plan, lib, cache, test::withoutStrength());
@@ -270,7 +270,7 @@ TEST_CASE("a part of another chocolate is melted, made and told by itself") {
     std::set<std::string> ids;
     for (const auto& t : tasks) CHECK(ids.insert(t.id).second);
     // back to the whole
-    setChocolateOf(p, "handle", "", *a.pieces[0]->made, plan, lib);
+    setChocolateOf(p, "handle", "", a.pieces[0]->made->assembly, plan, lib);
     CHECK(p == planOf(newPiece({}, "cup-saucer")).pieces[0]);
 }
 
@@ -280,7 +280,7 @@ TEST_CASE("a wall of another chocolate keeps its coats, with a bath of its own")
     const auto& lib = io::library();
     p.coatWith(usualCoats(p, plan, lib));
     const Answers before = *answer(plan, lib, *std::make_unique<Cache>(), test::withoutStrength());
-    setChocolateOf(p, "saucer", "white", *before.pieces[0]->made, plan, lib);
+    setChocolateOf(p, "saucer", "white", before.pieces[0]->made->assembly, plan, lib);
     REQUIRE(p.coats().size() == 4);
     CHECK(p.coats()[2].temperature.value < p.coats()[0].temperature.value);  // white is worked cooler than dark
     const Answers a = *answer(plan, lib, *std::make_unique<Cache>(), test::withoutStrength());
@@ -313,7 +313,7 @@ TEST_CASE("a wall of another chocolate keeps its coats, with a bath of its own")
     basket.pieces[0].coatWith(usualCoats(basket.pieces[0], basket, lib));
     const Answers b = *answer(basket, lib, *std::make_unique<Cache>(), test::withoutDay());
     const std::string bowl = b.pieces[0]->made->assembly.items[0].key;
-    setChocolateOf(basket.pieces[0], bowl, "milk", *b.pieces[0]->made, basket, lib);
+    setChocolateOf(basket.pieces[0], bowl, "milk", b.pieces[0]->made->assembly, basket, lib);
     CHECK(basket.pieces[0].coats().size() == 2);
     CHECK(answer(basket, lib, *std::make_unique<Cache>(), test::withoutDay())->pieces[0]->problems.empty());
 }
@@ -371,4 +371,22 @@ TEST_CASE("a colour taken out leaves no step of it") {
     CHECK(plan.melting.empty());
     CHECK(writePlan(plan).find("scarlet") == std::string::npos);
     CHECK(chocolateOf(plan.pieces[0], "handle") == "white");
+}
+
+TEST_CASE("a chocolate measured anew is heard by the part that is cast in it") {
+    Plan plan = planOf(newPiece({}, "cup-saucer"));
+    const auto& lib = io::library();
+    Cache cache;
+    setChocolateOf(plan.pieces[0], "handle", "white",
+                   answer(plan, lib, cache, test::withoutDay())->pieces[0]->made->assembly, plan, lib);
+    const auto lets = [&](Cache& store) {
+        const auto a = answer(plan, lib, store, test::withoutDay());
+        REQUIRE(a->pieces[0]->made);
+        return a->pieces[0]->made->casts.back().release;
+    };
+    const double before = lets(cache);
+    plan.own["white"].values["growthRate"] = lib.find("white")->at("growthRate").low;  // sets more slowly
+    Cache fresh;
+    CHECK(lets(cache) == lets(fresh));
+    CHECK(lets(cache) > before);
 }

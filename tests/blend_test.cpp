@@ -4,7 +4,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/plan/melting.h"
+#include "core/stages/shopping.h"
 #include "support_coats.h"
 
 using namespace uovo;

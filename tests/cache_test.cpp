@@ -3,8 +3,8 @@
 
 #include <thread>
 
-#include "core/plan/strength.h"
 #include "core/quantity/side_by_side.h"
+#include "core/stages/strength.h"
 #include "support.h"
 
 using namespace uovo;

@@ -7,7 +7,7 @@
 #include <fstream>
 #include <sstream>
 
-#include "core/plan/strength.h"
+#include "core/stages/strength.h"
 #include "support.h"
 
 using namespace uovo;

@@ -2,7 +2,7 @@
 #include <algorithm>
 #include <catch2/catch.hpp>
 
-#include "core/plan/melting.h"
+#include "core/stages/shopping.h"
 #include "support.h"
 
 using namespace uovo;

@@ -3,8 +3,8 @@
 
 #include <cmath>
 
-#include "core/plan/melting.h"
-#include "core/plan/strength.h"
+#include "core/stages/shopping.h"
+#include "core/stages/strength.h"
 #include "support_coats.h"
 
 using namespace uovo;

@@ -3,8 +3,8 @@
 #include <cmath>
 #include <numbers>
 
-#include "core/plan/amount.h"
-#include "core/plan/melting.h"
+#include "core/document/amount.h"
+#include "core/stages/shopping.h"
 #include "support.h"
 
 using namespace uovo;
@@ -107,7 +107,7 @@ TEST_CASE("a recipe is scaled to all pieces, its alcohol and allergens are told"
                 thing("Cherry spirit", Ingredient::By::Volume, 50e-6, 0.40),
                 thing("Almonds", Ingredient::By::Mass, 0.08, 0, "nuts, milk")};
     const auto a = test::answersOf(plan, test::withoutDay());
-    const auto s = scaled(plan, a, f);
+    const auto s = scaled(plan, io::library(), a, f);
     CHECK(s.volume == Approx(300e-6));
     CHECK(s.factor == Approx(0.6));
     CHECK(s.alcohol == Approx(0.04));  // 50 ml at 40 % in half a litre
@@ -129,7 +129,7 @@ TEST_CASE("a recipe is scaled to all pieces, its alcohol and allergens are told"
                       [](const auto& c) { return c.find("lcohol") != std::string::npos; }));
     f.makes = Measure(0.0);  // not said: nothing is scaled, and that is told
     const auto b = test::answersOf(plan, test::withoutDay());
-    CHECK(std::isnan(scaled(plan, b, f).factor));
+    CHECK(std::isnan(scaled(plan, io::library(), b, f).factor));
     const auto unsaid = shopping(plan, io::library(), b, "");
     CHECK(std::any_of(unsaid.warnings.begin(), unsaid.warnings.end(),
                       [](const auto& w) { return w.find("not said") != std::string::npos; }));

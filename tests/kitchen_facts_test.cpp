@@ -2,7 +2,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
-#include "core/plan/strength.h"
+#include "core/stages/strength.h"
 #include "core/temper/heat_balance.h"
 #include "core/temper/temper_plan.h"
 #include "support_coats.h"

@@ -2,10 +2,10 @@
 #include <catch2/catch.hpp>
 #include <nlohmann/json.hpp>
 
+#include "core/document/difference.h"
+#include "core/document/limits.h"
+#include "core/document/models.h"
 #include "core/form/rock.h"
-#include "core/plan/difference.h"
-#include "core/plan/limits.h"
-#include "core/plan/models.h"
 #include "support.h"
 
 using namespace uovo;

@@ -4,10 +4,10 @@
 #include <cmath>
 #include <set>
 
-#include "core/plan/melting.h"
-#include "core/plan/strength.h"
 #include "core/schedule/network.h"
 #include "core/setting/topping.h"
+#include "core/stages/shopping.h"
+#include "core/stages/strength.h"
 #include "storm/storm.h"
 #include "support_coats.h"
 
@@ -241,7 +241,7 @@ TEST_CASE("a filling of two kinds of pieces is made once, for both, and bought o
     plan.fillings[0].recipe = {cream};
     plan.fillings[0].makes = Measure(300e-6);
     const Answers a = test::answersOf(plan);
-    const auto recipe = scaled(plan, a, plan.fillings[0]);
+    const auto recipe = scaled(plan, io::library(), a, plan.fillings[0]);
     CHECK(recipe.volume == Approx(4 * 30e-6 + 3 * 40e-6));
     CHECK(recipe.factor == Approx(0.8));
     CHECK(recipe.into.size() == 2);

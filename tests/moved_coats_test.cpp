@@ -3,7 +3,7 @@
 #include <numeric>
 
 #include "core/coat/blemish.h"
-#include "core/plan/film_history.h"
+#include "core/stages/film_history.h"
 #include "support_coats.h"
 
 using namespace uovo;

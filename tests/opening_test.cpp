@@ -5,8 +5,8 @@
 #include <cmath>
 #include <numbers>
 
-#include "core/plan/film_history.h"
-#include "core/plan/strength.h"
+#include "core/stages/film_history.h"
+#include "core/stages/strength.h"
 #include "support_coats.h"
 
 using namespace uovo;

@@ -7,7 +7,7 @@
 
 #include "cli/commands.h"
 #include "cli/verify_asks.h"
-#include "core/plan/json_lines.h"
+#include "core/document/json_lines.h"
 #include "io/plan_file.h"
 #include "support.h"
 

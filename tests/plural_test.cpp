@@ -1,6 +1,6 @@
 #include <catch2/catch.hpp>
 
-#include "core/plan/plural.h"
+#include "core/quantity/plural.h"
 
 using uovo::plural;
 

@@ -2,7 +2,8 @@
 // differ in scale.
 #include <catch2/catch.hpp>
 
-#include "core/plan/strength.h"
+#include "core/stages/shopping.h"
+#include "core/stages/strength.h"
 #include "support.h"
 #include "support_shell.h"
 

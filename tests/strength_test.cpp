@@ -3,8 +3,9 @@
 #include <random>
 
 #include "core/form/joint.h"
-#include "core/plan/strength_wall.h"
 #include "core/shell/buckling.h"
+#include "core/stages/strength_wall.h"
+#include "core/words/words.h"
 #include "support_coats.h"
 
 using namespace uovo;

@@ -1,8 +1,8 @@
 // What the core's tests share.
 #pragma once
+#include "core/answers/answers.h"
 #include "core/form/rock.h"
-#include "core/plan/answers.h"
-#include "core/plan/melting.h"
+#include "core/stages/shopping.h"
 #include "io/data.h"
 
 namespace uovo::test {

@@ -3,7 +3,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
-#include "core/plan/strength.h"
+#include "core/stages/strength.h"
 #include "support.h"
 
 using namespace uovo;

@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "core/heat/pot.h"
+#include "core/stages/shopping.h"
 #include "support_coats.h"
 
 using namespace uovo;

@@ -4,7 +4,7 @@
 
 #include <nlohmann/json.hpp>
 
-#include "core/plan/plan.h"
+#include "core/document/plan.h"
 
 namespace uovo::cli {
 

@@ -10,9 +10,9 @@
 
 #include "cli/case_words.h"
 #include "cli/commands.h"
+#include "core/answers/answers.h"
 #include "core/coat/band.h"
 #include "core/coat/mesh_coats.h"
-#include "core/plan/answers.h"
 #include "io/data.h"
 #include "io/model_reader.h"
 #include "io/plan_file.h"

@@ -6,7 +6,7 @@
 #include <iostream>
 #include <iterator>
 
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 #include "io/data.h"
 #include "io/plan_file.h"
 

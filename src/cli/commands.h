@@ -4,7 +4,7 @@
 #include <string>
 #include <vector>
 
-#include "core/plan/plan.h"
+#include "core/document/plan.h"
 
 namespace uovo::cli {
 

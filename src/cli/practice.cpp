@@ -4,10 +4,10 @@
 #include <nlohmann/json.hpp>
 
 #include "cli/case_words.h"
+#include "core/answers/answers.h"
 #include "core/heat/pot.h"
-#include "core/plan/answers.h"
-#include "core/plan/strength.h"
 #include "core/setting/stick.h"
+#include "core/stages/strength.h"
 #include "io/data.h"
 
 namespace uovo::cli {

@@ -17,7 +17,7 @@ namespace uovo::cli {
 tl::expected<double, Problem> practiceSetting(const nlohmann::json& given);
 
 /// Share of pieces that crack, in percent, averaged over the range of strength and load, through all of the `cases`
-/// named (core/plan/strength.h). Keys: `piece` with its handling and loads, `kitchen`, `cases`.
+/// named (core/stages/strength.h). Keys: `piece` with its handling and loads, `kitchen`, `cases`.
 tl::expected<double, Problem> practiceStrength(const nlohmann::json& given);
 
 }  // namespace uovo::cli

@@ -6,10 +6,10 @@
 #include <numeric>
 #include <random>
 
+#include "core/answers/answers.h"
 #include "core/coat/mesh_coats.h"
 #include "core/form/former.h"
 #include "core/form/loft.h"
-#include "core/plan/answers.h"
 #include "io/data.h"
 
 namespace uovo::cli::film {

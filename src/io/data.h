@@ -1,6 +1,6 @@
 // The library of chocolates, formers and cautions that ships with the program, and the demo plan.
 #pragma once
-#include "core/plan/plan.h"
+#include "core/document/plan.h"
 
 namespace uovo::io {
 

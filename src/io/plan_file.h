@@ -2,7 +2,7 @@
 #pragma once
 #include <string>
 
-#include "core/plan/plan.h"
+#include "core/document/plan.h"
 
 namespace uovo::io {
 

@@ -235,6 +235,7 @@ private:
             add(cx + c * ex - s * ey, cy + s * ex + c * ey);
         }
     }
+    // Long because it is one branch a command of the path language.
     void path(const char* d) {
         Numbers n(d);
         double x = 0, y = 0, startX = 0, startY = 0, handleX = 0, handleY = 0;

@@ -2,7 +2,7 @@
 #pragma once
 #include <QString>
 
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 
 class QPagedPaintDevice;
 

@@ -1,6 +1,6 @@
 // The card's first pages: how each pot is melted, tempered and coloured.
 #pragma once
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 #include "report/page.h"
 
 namespace uovo::report {

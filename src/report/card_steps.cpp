@@ -2,7 +2,8 @@
 
 #include <cmath>
 
-#include "core/plan/melting.h"
+#include "core/document/amount.h"
+#include "core/stages/shopping.h"
 
 namespace uovo::report {
 namespace {
@@ -183,14 +184,10 @@ private:
             words += QStringLiteral(
                 "Pour so much into each form, press the insert straight down to its line until chocolate shows all "
                 "round, and scrape the rim. ");
-        else if (mold && work.tone == 0)
-            words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
+        else if (mold && work.tone == 0) words += castWords(work);
         if (work.tone > 0)
             words += QStringLiteral("Pour it on when the tone under it no longer runs and still feels soft. ");
-        if (sheet)
-            words += QStringLiteral(
-                "Spread between the bars on paper, or pipe; cut when it is tacky and no longer runs, small parts "
-                "first. ");
+        if (sheet) words += sheetWords();
         const auto& times = made_.casts[number];
         if (!work.last) {
             words += QStringLiteral("Leave it on the table until it no longer runs, about %1.").arg(time(times.lock));
@@ -207,13 +204,9 @@ private:
                 words += QStringLiteral(" until it is firm and lifts off the paper cleanly, about %1.")
                              .arg(time(times.set - (table ? 0 : c.table.value)));
             else
-                words +=
-                    std::isfinite(until)
-                        ? QStringLiteral(
-                              " until it lets go, about %1. Look: the underside of a clear mold turns from dark to "
-                              "frosted; in silicone and on paper it is firm and has drawn away from the edge.")
-                              .arg(time(until))
-                        : QStringLiteral("; it does not set there: use a colder place.");
+                words += std::isfinite(until)
+                             ? QStringLiteral(" until it lets go, about %1. ").arg(time(until)) + lookWords(mold)
+                             : QStringLiteral("; it does not set there: use a colder place.");
         }
         say(words);
         if (work.tone == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
@@ -289,11 +282,8 @@ private:
     QString letsGo() const {
         double walls = 0, casts = 0;
         const auto coats = piece_.coats();
-        for (size_t k = 0; made_.wall && k < coats.size(); ++k) {
-            bool last = true;
-            for (size_t i = k + 1; i < coats.size(); ++i) last = last && coats[i].item != coats[k].item;
-            if (last) walls = std::max(walls, made_.wall->setting[k].release);
-        }
+        for (size_t k = 0; made_.wall && k < coats.size(); ++k)
+            if (isLastForItsPart(coats, k)) walls = std::max(walls, made_.wall->setting[k].release);
         for (size_t k = 0; k < std::max<size_t>(1, piece_.casts().size()); ++k)
             if (const CastWork work = castWork(made_, piece_, k); work.last && work.mass > 0)
                 casts = std::max(casts, made_.casts[k].release);
@@ -303,6 +293,58 @@ private:
                 .arg(time(walls), time(casts));
         const double t = std::max(walls, casts);
         return t > 0 ? QStringLiteral("After %1 it lets go. ").arg(time(t)) : QString();
+    }
+
+    /// How a sheet, or what is drawn on one, comes about.
+    QString sheetWords() const {
+        using Laid = form::Family::Laid;
+        switch (piece_.family().laid) {
+            case Laid::Piped:
+                return QStringLiteral(
+                    "Lay acetate over its drawing and pipe or brush it on, line by line, thicker where a stick goes. ");
+            case Laid::Bent:
+                return QStringLiteral(
+                    "Spread it on its strip of acetate to the thickness; when it no longer runs and still bends, lay "
+                    "the "
+                    "strip into its form, and let it set so. ");
+            case Laid::Cut:
+                break;
+        }
+        return QStringLiteral(
+            "Spread between the bars on paper, or pipe; cut when it is tacky and no longer runs, small parts first. ");
+    }
+
+    /// What to look for before it is taken off.
+    QString lookWords(bool mold) const {
+        if (piece_.overBalloon()) return QStringLiteral("Look: its lines are dull and do not give.");
+        if (!mold)
+            return QStringLiteral("Look: it is dull, firm, and has drawn away from paper or acetate at its edge.");
+        return QStringLiteral(
+            "Look: the underside of a clear mold turns from dark to frosted; in silicone and on paper it is firm and "
+            "has "
+            "drawn away from the edge.");
+    }
+
+    /// How chocolate comes into molds: solids are filled, of a shell only its wall stays.
+    QString castWords(const CastWork& work) const {
+        bool shell = false, solid = false;
+        for (const size_t k : work.items) {
+            const auto body = made_.assembly.items[k].shape.body;
+            shell = shell || body == form::Body::Wall;
+            solid = solid || (body != form::Body::Wall && body != form::Body::Sheet);
+        }
+        QString words;
+        if (shell)
+            words += piece_.family().former == form::Former::Wrap
+                         ? QStringLiteral(
+                               "Roll the acetate to its pattern, tape it outside and stand it in a glass. Pour "
+                               "in more than stays, turn it until every side is covered, and tip the rest "
+                               "out. ")
+                         : QStringLiteral(
+                               "Pour more than stays into the polished, dry molds, turn them until every side "
+                               "is covered, tap, and tip the rest out; scrape the rim. ");
+        if (solid) words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
+        return words;
     }
 
     void paint(const ReleaseStep&) {
@@ -319,15 +361,14 @@ private:
                             ? QStringLiteral("Turn the cup's edge back all round and push the floor up.")
                             : QStringLiteral("Snip the edge, tear round in a strip, and take the floor off last.")));
         } else {
-            const bool flat = piece_.family().body == form::Body::Sheet,
-                       wrap = piece_.family().former == form::Former::Wrap;
+            const bool flat = piece_.family().flat, wrap = piece_.family().former == form::Former::Wrap;
             head(wrap   ? QStringLiteral("Peel the acetate off")
                  : flat ? QStringLiteral("Lift it off")
                         : QStringLiteral("Unmold it"));
             say(when +
                 (wrap   ? QStringLiteral("Begin at the overlap and peel it away flat, not upwards; what it leaves "
                                            "is as glossy as it is: touch it no more.")
-                 : flat ? QStringLiteral("Bend the sheet away from it, not it from the sheet.")
+                 : flat ? QStringLiteral("Bend the paper or acetate away from it, not it from the paper.")
                  : piece_.family().gap
                      ? QStringLiteral("Lift the insert out straight, then turn the form over on a cloth and tap.")
                      : QStringLiteral("Turn it over on a cloth and tap; in silicone push it out from below. "
@@ -383,7 +424,7 @@ private:
             if (x.step == at_) each = x.each, level = x.level;
         head(QStringLiteral("Fill it: %1").arg(qstring(f->name)), qstring(format(each, Dimension::Volume, u_)),
              29 + 6.2 * double(std::min<size_t>(f->recipe.size(), 20)));
-        const auto recipe = scaled(plan_, answers_, *f);
+        const auto recipe = scaled(plan_, lib_, answers_, *f);
         QStringList others;
         for (const auto& in : recipe.into)
             for (const auto& p : plan_.pieces)

@@ -1,6 +1,6 @@
 // A piece's making on its card: every step in its order, numbered, with its figures, what to look for and its caution.
 #pragma once
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 #include "report/page.h"
 
 namespace uovo::report {

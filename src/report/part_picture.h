@@ -2,7 +2,7 @@
 #pragma once
 #include <QRectF>
 
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 #include "report/page.h"
 
 namespace uovo::report {

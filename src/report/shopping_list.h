@@ -2,7 +2,8 @@
 #pragma once
 #include <QString>
 
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
+#include "core/stages/shopping.h"
 
 class QPagedPaintDevice;
 class QPainter;

@@ -3,7 +3,7 @@
 #include <QRegularExpression>
 #include <QTemporaryDir>
 
-#include "core/plan/edits.h"
+#include "core/document/edits.h"
 #include "program.h"
 #include "report/bench_card.h"
 
@@ -169,9 +169,25 @@ TEST_CASE("the card of an opened compound says when each of its parts lets go, a
     AnswerOptions quick;
     quick.day = quick.strength = quick.ways = false;
     const auto before = answer(plan, io::library(), cache, quick);
-    setChocolateOf(p, "handle", "white", *before->pieces[0]->made, plan, io::library());
+    setChocolateOf(p, "handle", "white", before->pieces[0]->made->assembly, plan, io::library());
     const QString text = card(plan);
     CHECK(inOrder(text, {"White couverture", "Fill and pour out", "Cast its handle", "what is coated lets go, after",
                          "both feet of the handle on the rim"}));
     CHECK_FALSE(text.contains("cases in each other"));
+}
+
+TEST_CASE("the card tells how each kind comes about: shells are tipped out, solids filled, sheets lifted off") {
+    CHECK(inOrder(card(one("tart")),
+                  {"Cast it", "turn them until every side is covered", "tip the rest out", "Unmold it"}));
+    CHECK(inOrder(card(one("wrap-cone")), {"Roll the acetate", "tip the rest out", "Peel the acetate off"}));
+    const QString bar = card(one("bar"));
+    CHECK(inOrder(bar, {"Fill the polished, dry molds", "Unmold it"}));
+    CHECK_FALSE(bar.contains("tip the rest out"));
+    const QString house = card(one("house", 1));
+    CHECK(inOrder(house, {"Spread between the bars", "Lift it off"}));
+    CHECK_FALSE(house.contains("in silicone"));
+    CHECK(inOrder(card(one("lace")), {"Lay acetate over its drawing", "Lift it off"}));
+    CHECK(inOrder(card(one("wave")), {"lay the strip into its form", "Peel the acetate off"}));
+    CHECK(inOrder(card(one("balloon-lace")), {"its lines are dull", "Let the air out"}));
+    CHECK_FALSE(card(one("rope")).contains("fit on the shelf"));  // it stands on the table until it keeps its shape
 }

@@ -7,8 +7,8 @@
 #include <catch2/catch.hpp>
 
 #include "core/form/rock.h"
+#include "desktop/kit/figure_field.h"
 #include "desktop/shell/document.h"
-#include "desktop/shell/figure_field.h"
 #include "io/data.h"
 #include "report/bench_card.h"
 #include "report/text.h"

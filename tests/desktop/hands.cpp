@@ -9,6 +9,7 @@
 #include <csignal>
 
 #include <QAbstractButton>
+#include <QAbstractEventDispatcher>
 #include <fstream>
 #include <iostream>
 #include <thread>
@@ -43,28 +44,37 @@ void saysWhere(int) {
     ::backtrace_symbols_fd(frames, ::backtrace(frames, 60), STDERR_FILENO);
 }
 
-/// The longest time between two turns of the window, and what it did then.
+void saysWhereItBroke(int signal) {
+    saysWhere(signal);
+    std::signal(signal, SIG_DFL);
+    std::raise(signal);
+}
+
+/// The longest turn of the window's loop, and what it did then: no key is heard meanwhile. Timers would tell more than
+/// it: they wait as long as there are other events, while keys and the mouse are served.
 class Heartbeat : public QObject {
 public:
     Heartbeat() {
         since_.start();
         std::signal(SIGUSR2, saysWhere);
+        std::signal(SIGSEGV, saysWhereItBroke);
         watch_ = std::jthread([this, window = ::pthread_self()](const std::stop_token& stop) {
             int seen = 0;
             for (int still = 0; !stop.stop_requested(); ++still) {
                 std::this_thread::sleep_for(std::chrono::milliseconds(500));
                 if (const int now = beats_; now != seen) seen = now, still = 0;
-                if (still == 4) ::pthread_kill(window, SIGUSR2);
+                if (still == 2 || still == 4) ::pthread_kill(window, SIGUSR2);
             }
         });
+        connect(QAbstractEventDispatcher::instance(), &QAbstractEventDispatcher::awake, this, &Heartbeat::beat);
         startTimer(5);
     }
     void doing(const QString& what) { now_ = what; }
     qint64 longest = 0;
     QString then;
 
-protected:
-    void timerEvent(QTimerEvent*) override {
+private:
+    void beat() {
         ++beats_;
         if (const qint64 gap = since_.restart(); gap > longest) {
             longest = gap;
@@ -72,7 +82,6 @@ protected:
         }
     }
 
-private:
     QElapsedTimer since_;
     QString now_;
     std::atomic<int> beats_ = 0;

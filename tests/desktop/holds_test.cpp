@@ -271,7 +271,7 @@ TEST_CASE("a snap test of own bars replaces the book's figure, and the verdict f
     CHECK(result->text().contains("5 bar"));
     CHECK(shown(p).margin == Approx(before * own.strength.mean / book).epsilon(0.01));
     p.type(field(0, "thickness"), "90 mm");
-    CHECK(page->findChild<QLabel*>("snapProblem")->text().contains("thick"));
+    CHECK(field(0, "thickness")->complaint()->text().contains("thick"));
     while (p.session.document().canUndo()) p.session.document().undo();
     p.answered();
     CHECK(shown(p).margin == Approx(before));

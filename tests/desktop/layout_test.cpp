@@ -49,6 +49,24 @@ QStringList overlaps(QWidget* root, QWidget* window) {
     return out;
 }
 
+/// Leaves that reach beyond what scrolls sideways under them: nobody gets to see the rest.
+QStringList cutOff(QWidget* root) {
+    QStringList out;
+    for (auto* area : root->findChildren<QScrollArea*>()) {
+        if (!isShown(area) || area->horizontalScrollBarPolicy() != Qt::ScrollBarAlwaysOff) continue;
+        const QWidget* port = area->viewport();
+        for (auto* w : area->findChildren<QWidget*>()) {
+            if (!isShown(w) || !isLeaf(w) || isLeaf(w->parentWidget())) continue;
+            const QWidget* nearest = w->parentWidget();  // what scrolls it is the nearest area
+            while (nearest && !qobject_cast<const QScrollArea*>(nearest)) nearest = nearest->parentWidget();
+            if (nearest != area) continue;
+            const int right = w->mapTo(port, QPoint(w->width(), 0)).x();
+            if (right > port->width() + 3) out << words(w) + QStringLiteral(" by %1 px").arg(right - port->width());
+        }
+    }
+    return out;
+}
+
 /// What still lies on something else once the layout has come to rest.
 std::string left(QWidget* root, QWidget* window) {
     (void)QTest::qWaitFor([&] { return overlaps(root, window).isEmpty(); }, 800);
@@ -63,6 +81,7 @@ void checkPlaces(Program& p, const QString& size) {
         QTest::qWait(40);
         INFO(size.toStdString() << ", " << piece.id);
         CHECK(left(shape, &p.window) == "");
+        CHECK(cutOff(shape).join('\n').toStdString() == "");
         QTest::keyClick(&p.window, Qt::Key_F6);
         QTest::qWait(60);
         INFO("will it hold");
@@ -75,6 +94,7 @@ void checkPlaces(Program& p, const QString& size) {
         INFO(size.toStdString() << ", place of F" << key - Qt::Key_F1 + 1);
         QWidget* place = key == Qt::Key_F5 ? static_cast<QWidget*>(p.window.melt()) : p.window.day();
         CHECK(left(place, &p.window) == "");
+        CHECK(cutOff(place).join('\n').toStdString() == "");
     }
     QTest::keyClick(&p.window, Qt::Key_F2);
 }
@@ -90,6 +110,44 @@ TEST_CASE("nothing lies on anything else: every piece and place, in a usual wind
     p.window.resize(1180, 740);
     QTest::qWait(50);
     checkPlaces(p, "1180x740");
+}
+
+TEST_CASE("a small window holds too: answers behind a button, the list beside the pots, a stage one can see") {
+    Program p;
+    for (const QSize size : {QSize(1100, 720), QSize(1024, 700)}) {
+        p.window.resize(size);
+        QTest::qWait(80);
+        INFO(size.width() << " x " << size.height());
+        CHECK(p.window.size() == size);  // nothing in it asks for more
+        checkPlaces(p, "small");
+        QTest::keyClick(&p.window, Qt::Key_F2);
+        CHECK(p.window.shape()->stage()->height() >= 150);
+        CHECK(p.window.shape()->stage()->width() >= 400);
+        auto* answers = p.window.shape()->answers();
+        CHECK_FALSE(answers->isVisible());
+        QTest::mouseClick(p.window.shape()->findChild<QPushButton*>("openAnswers"), Qt::LeftButton);
+        CHECK(answers->isVisible());
+        QTest::keyClick(&p.window, Qt::Key_Escape);
+        CHECK_FALSE(answers->isVisible());
+        QTest::keyClick(&p.window, Qt::Key_F7);
+        CHECK(answers->isVisible());
+        QTest::keyClick(&p.window, Qt::Key_F7);
+        QTest::keyClick(&p.window, Qt::Key_F5);
+        QTest::qWait(40);
+        auto* melt = p.window.melt();
+        CHECK_FALSE(melt->shopping()->isVisible());
+        QTest::mouseClick(melt->findChild<QPushButton*>("sideBuy"), Qt::LeftButton);
+        CHECK(melt->shopping()->isVisible());
+        QTest::qWait(40);
+        CHECK(left(melt, &p.window) == "");
+        CHECK(cutOff(melt).join('\n').toStdString() == "");
+        QTest::mouseClick(melt->findChild<QPushButton*>("sidePots"), Qt::LeftButton);
+    }
+    p.window.resize(1280, 800);
+    QTest::qWait(80);
+    CHECK(p.window.melt()->shopping()->isVisible());
+    QTest::keyClick(&p.window, Qt::Key_F2);
+    CHECK(p.window.shape()->answers()->isVisible());
 }
 
 TEST_CASE("words are large enough for floury glasses: no label is below 13 pixels") {

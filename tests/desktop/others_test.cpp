@@ -2,8 +2,8 @@
 // they may be.
 #include <QSignalSpy>
 
+#include "core/document/limits.h"
 #include "core/form/rock.h"
-#include "core/plan/limits.h"
 #include "io/model_reader.h"
 #include "program.h"
 

@@ -146,3 +146,44 @@ TEST_CASE("a picture of each piece of the plan UOVO_LOOK, to look at", "[.][look
         REQUIRE(p.window.grab().save(folder + "/" + QString::fromStdString(piece.id) + "-part.png"));
     }
 }
+
+TEST_CASE("every place and every sheet at UOVO_SIZE, to look at", "[.][sizes]") {
+    Program p;
+    const QStringList size = qEnvironmentVariable("UOVO_SIZE", QStringLiteral("1280x800")).split('x');
+    const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral("/tmp/uovo-sizes"));
+    REQUIRE(QDir().mkpath(folder));
+    p.window.resize(size.at(0).toInt(), size.at(1).toInt());
+    QTest::qWait(500);
+    const auto take = [&](const QString& name) {
+        QTest::qWait(300);
+        REQUIRE(p.window.grab().save(folder + '/' + size.join('x') + '-' + name + ".png"));
+    };
+    const auto press = [&](Qt::Key key, Qt::KeyboardModifiers with = {}) { QTest::keyClick(&p.window, key, with); };
+    take("shape");
+    press(Qt::Key_F6);
+    take("holds");
+    press(Qt::Key_F6);
+    press(Qt::Key_Comma, Qt::ControlModifier);
+    take("kitchen");
+    press(Qt::Key_Escape);
+    press(Qt::Key_G, Qt::ControlModifier);
+    take("gallery");
+    press(Qt::Key_Escape);
+    emit p.window.shape()->coatWanted(0);
+    take("coat");
+    emit p.window.shape()->fillingWanted();
+    take("filling");
+    emit p.window.shape()->adviceWanted();
+    QTest::qWait(3000);
+    take("advice");
+    emit p.window.shape()->snapWanted();
+    take("snap");
+    press(Qt::Key_Escape);
+    press(Qt::Key_F5);
+    take("melt");
+    emit p.window.melt()->colourWanted(QString::fromStdString(p.session.plan().colours.at(0).id));
+    take("colour");
+    press(Qt::Key_Escape);
+    press(Qt::Key_F3);
+    take("day");
+}

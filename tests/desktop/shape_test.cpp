@@ -100,7 +100,7 @@ TEST_CASE("every family of the gallery can be started, answers, and fits into th
         CHECK(a->problems.empty());
         REQUIRE(a->made);
         CHECK(a->made->mass > 1e-4);
-        CHECK(a->answers.size() >= 5);
+        CHECK(a->answers.size() >= 4);
         p.session.select(QString::fromStdString(a->id));
         for (const auto& field : form::family(part(p).family)->fields) {
             INFO(field.key);
@@ -150,7 +150,7 @@ TEST_CASE("a part's figure is typed, what is impossible is said beside it") {
     p.type(field, "9 cm");
     CHECK(field->complaint()->isVisible());
     CHECK(field->complaint()->text().contains("must be between"));
-    QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
+    QTest::keyClick(field->edit(), Qt::Key_Z, Qt::ControlModifier);
     p.answered();
     CHECK_FALSE(field->complaint()->isVisible());
     CHECK(figure(part(p), "wall") == Approx(0.004));

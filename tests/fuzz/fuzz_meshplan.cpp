@@ -1,8 +1,8 @@
 // Plans whose pieces are models: what is read of them is checked and built, and never breaks anything.
 #include <cstdlib>
 
+#include "core/document/plan.h"
 #include "core/form/part.h"
-#include "core/plan/plan.h"
 #include "io/data.h"
 #include "round_trip.h"
 

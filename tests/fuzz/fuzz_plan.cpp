@@ -1,7 +1,7 @@
 // The plan reader on anything: never a crash, and what it accepts survives being written and read again.
 #include <cstdlib>
 
-#include "core/plan/plan.h"
+#include "core/document/plan.h"
 #include "round_trip.h"
 
 extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {

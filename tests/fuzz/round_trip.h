@@ -2,7 +2,7 @@
 #pragma once
 #include <cstdlib>
 
-#include "core/plan/plan.h"
+#include "core/document/plan.h"
 
 inline void mustReadBack(const uovo::Plan& plan) {
     const std::string text = uovo::writePlan(plan);

@@ -5,7 +5,7 @@
 #include <nlohmann/json.hpp>
 #include <set>
 
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 #include "storm/storm.h"
 #include "support.h"
 

@@ -6,7 +6,7 @@
 #include <random>
 #include <string>
 
-#include "core/plan/plan.h"
+#include "core/document/plan.h"
 
 namespace uovo::storm {
 

@@ -119,78 +119,58 @@ Film::FaceFlow Film::faceFlow(size_t f, double up) const {
     return out;
 }
 
-bool Film::flow(double dt, const Surroundings& around) {
+/// One step of Newton's method: what each cell's balance lacks, and how that changes with its own and its neighbours'
+/// thickness.
+void Film::assemble(double dt, double up, bool rimLowest) {
     const size_t n = v_.size();
-    const double up = around.inverted ? -1 : 1;
-    const bool rimLowest = around.inverted;
-    orient(up);
-    double scale = 0;
-    for (size_t i = 0; i < n; ++i) scale = std::max(scale, v_[i]);
-    if (scale < kDry) return true;
-
-    trial_ = h_;
-    bool converged = false;
-    for (int iteration = 0; iteration < 25 && !converged; ++iteration) {
-        for (size_t i = 0; i < n; ++i) {
-            const double h = trial_[i], m = std::max(0.0, h - b_[i]);
-            rhs_[i] = -p_.area[i] * (volumeOf(i, h) - s_[i] - v_[i]);
-            diag_[i] = p_.area[i] * slopeOf(i, h);
-            lower_[i] = upper_[i] = 0;
-            double cap = -1;
-            // full under an overhang; it holds up to twice as much where the slope grows, so that no edge is drawn into
-            // the wall
-            if (const double lean = up * p_.normalZ[i]; i >= foot_ && lean < kOverhang + 0.1)
-                cap = former_.dripCap * (p_.normalR.back() < 0 ? hangs(i) : 1.0) *
-                      (1 + std::max(0.0, (lean - kOverhang + 0.05) / 0.15));
-            if (i + 1 == n && rimLowest && !o_.openRim) cap = former_.rimBead;
-            drip_[i] = 0;
-            if (cap >= 0 && m > cap) {
-                drip_[i] = p_.area[i] * (m - cap) / former_.dripTime;
-                rhs_[i] -= dt * drip_[i];
-                diag_[i] += dt * p_.area[i] / former_.dripTime;
-            }
+    for (size_t i = 0; i < n; ++i) {
+        const double h = trial_[i], m = std::max(0.0, h - b_[i]);
+        rhs_[i] = -p_.area[i] * (volumeOf(i, h) - s_[i] - v_[i]);
+        diag_[i] = p_.area[i] * slopeOf(i, h);
+        lower_[i] = upper_[i] = 0;
+        double cap = -1;
+        // full under an overhang; it holds up to twice as much where the slope grows, so that no edge is drawn into
+        // the wall
+        if (const double lean = up * p_.normalZ[i]; i >= foot_ && lean < kOverhang + 0.1)
+            cap = former_.dripCap * (p_.normalR.back() < 0 ? hangs(i) : 1.0) *
+                  (1 + std::max(0.0, (lean - kOverhang + 0.05) / 0.15));
+        if (i + 1 == n && rimLowest && !o_.openRim) cap = former_.rimBead;
+        drip_[i] = 0;
+        if (cap >= 0 && m > cap) {
+            drip_[i] = p_.area[i] * (m - cap) / former_.dripTime;
+            rhs_[i] -= dt * drip_[i];
+            diag_[i] += dt * p_.area[i] / former_.dripTime;
         }
-        for (size_t f = 1; f <= n; ++f) {
-            const FaceFlow face = faceFlow(f, up);
-            flux_[f] = face.flux;
-            if (face.flux == 0) continue;
-            const size_t i = f - 1;
-            if (f == foot_ && foot_ > 0) {  // runs onto the paper, into the pool
-                rhs_[f] += dt * face.flux;
-                diag_[f] -= dt * ((face.from == f ? face.byThickness : 0) - face.byHead * head(f, up));
-                continue;
-            }
-            rhs_[i] -= dt * face.flux;
-            if (f == n) {
-                diag_[i] += dt * face.byThickness;
-                continue;
-            }
-            rhs_[f] += dt * face.flux;
-            const double byI = (face.from == i ? face.byThickness : 0) + face.byHead * head(i, up);
-            const double byF = (face.from == f ? face.byThickness : 0) - face.byHead * head(f, up);
-            diag_[i] += dt * byI;
-            upper_[i] += dt * byF;
-            diag_[f] -= dt * byF;
-            lower_[f] -= dt * byI;
-        }
-        thomas(lower_, diag_, upper_, rhs_);
-        double change = 0;
-        for (size_t i = 0; i < n; ++i) {
-            double next = trial_[i] + rhs_[i];
-            const double limit = 0.5 * (trial_[i] - b_[i]) + 2e-4;  // damping: at most halve or gain 0.2 mm
-            next = std::clamp(next, trial_[i] - limit, trial_[i] + 4 * limit);
-            next = std::max(next, b_[i]);
-            change = std::max(change, std::abs(next - trial_[i]));
-            trial_[i] = next;
-        }
-        converged = change < kConverged;
     }
-    if (!converged) return false;
+    for (size_t f = 1; f <= n; ++f) {
+        const FaceFlow face = faceFlow(f, up);
+        flux_[f] = face.flux;
+        if (face.flux == 0) continue;
+        const size_t i = f - 1;
+        if (f == foot_ && foot_ > 0) {  // runs onto the paper, into the pool
+            rhs_[f] += dt * face.flux;
+            diag_[f] -= dt * ((face.from == f ? face.byThickness : 0) - face.byHead * head(f, up));
+            continue;
+        }
+        rhs_[i] -= dt * face.flux;
+        if (f == n) {
+            diag_[i] += dt * face.byThickness;
+            continue;
+        }
+        rhs_[f] += dt * face.flux;
+        const double byI = (face.from == i ? face.byThickness : 0) + face.byHead * head(i, up);
+        const double byF = (face.from == f ? face.byThickness : 0) - face.byHead * head(f, up);
+        diag_[i] += dt * byI;
+        upper_[i] += dt * byF;
+        diag_[f] -= dt * byF;
+        lower_[f] -= dt * byI;
+    }
+}
 
-    // Flux form: the fluxes and drips of the last iterate, which the converged thickness differs from by less than
-    // kConverged, move the mass; a cell never gives more than it has.
+/// A cell never gives more than it has.
+void Film::limitOutflow(double dt) {
+    const size_t n = v_.size();
     if (foot_ > 0) flux_[foot_] = std::min(0.0, flux_[foot_]);
-    const auto fromRim = [&](size_t i) { return i + 1 == foot_ ? 0.0 : std::max(0.0, -flux_[i + 1]); };
     for (size_t i = 0; i < n; ++i) {
         const double out = std::max(0.0, flux_[i + 1]) + std::max(0.0, -flux_[i]) + drip_[i];
         const double have = v_[i] * p_.area[i] / dt + std::max(0.0, flux_[i]) + fromRim(i);
@@ -201,7 +181,11 @@ bool Film::flow(double dt, const Surroundings& around) {
             drip_[i] *= share;
         }
     }
-    // Heat and crystals travel with the flow: implicit, upstream values.
+}
+
+/// Heat and crystals travel with the flow: implicit, upstream values.
+void Film::carryHeat(double dt) {
+    const size_t n = v_.size();
     for (size_t i = 0; i < n; ++i) {
         const double fromLeft = std::max(0.0, flux_[i]) * dt, fromRight = fromRim(i) * dt;
         const double own = v_[i] * p_.area[i];
@@ -220,6 +204,10 @@ bool Film::flow(double dt, const Surroundings& around) {
         T_.swap(rhs_);
         X_.swap(in_);
     }
+}
+
+void Film::moveMass(double dt, bool onPaper, bool rimLowest) {
+    const size_t n = v_.size();
     for (size_t i = 0; i < n; ++i) {
         v_[i] += dt / p_.area[i] * (flux_[i] - std::max(0.0, flux_[i + 1]) + fromRim(i) - drip_[i]);
         if (v_[i] < 0) {  // round-off of the sum above, 1e-19: hand it to the drip's account so that mass stays exact
@@ -227,11 +215,45 @@ bool Film::flow(double dt, const Surroundings& around) {
             v_[i] = 0;
         }
         const bool rimDrip = i + 1 == n && rimLowest;
-        (around.onPaper && !rimDrip ? pool_ : dripped_) += drip_[i] * dt;
+        (onPaper && !rimDrip ? pool_ : dripped_) += drip_[i] * dt;
         h_[i] = thicknessOf(i, s_[i] + v_[i], trial_[i]);
     }
     if (foot_ > 0) pool_ -= flux_[foot_] * dt;
     if (o_.openRim) dripped_ += flux_[n] * dt;
+}
+
+bool Film::flow(double dt, const Surroundings& around) {
+    const size_t n = v_.size();
+    const double up = around.inverted ? -1 : 1;
+    const bool rimLowest = around.inverted;
+    orient(up);
+    double scale = 0;
+    for (size_t i = 0; i < n; ++i) scale = std::max(scale, v_[i]);
+    if (scale < kDry) return true;
+
+    trial_ = h_;
+    bool converged = false;
+    for (int iteration = 0; iteration < 25 && !converged; ++iteration) {
+        assemble(dt, up, rimLowest);
+        thomas(lower_, diag_, upper_, rhs_);
+        double change = 0;
+        for (size_t i = 0; i < n; ++i) {
+            double next = trial_[i] + rhs_[i];
+            const double limit = 0.5 * (trial_[i] - b_[i]) + 2e-4;  // damping: at most halve or gain 0.2 mm
+            next = std::clamp(next, trial_[i] - limit, trial_[i] + 4 * limit);
+            next = std::max(next, b_[i]);
+            change = std::max(change, std::abs(next - trial_[i]));
+            trial_[i] = next;
+        }
+        converged = change < kConverged;
+    }
+    if (!converged) return false;
+
+    // Flux form: the fluxes and drips of the last iterate, which the converged thickness differs from by less than
+    // kConverged, move the mass.
+    limitOutflow(dt);
+    carryHeat(dt);
+    moveMass(dt, around.onPaper, rimLowest);
     if (gathers()) {
         for (size_t i = 0; i < n; ++i) {  // lowest places: what stands above the film beside them is a pool's
             const size_t left = i > 0 ? i - 1 : i, right = i + 1 < n ? i + 1 : i;

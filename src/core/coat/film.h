@@ -31,6 +31,12 @@ private:
     FaceFlow faceFlow(size_t f, double up) const;
     double head(size_t i, double up) const;
     bool flow(double dt, const Surroundings& around) override;
+    void assemble(double dt, double up, bool rimLowest);
+    void limitOutflow(double dt);
+    void carryHeat(double dt);
+    void moveMass(double dt, bool onPaper, bool rimLowest);
+    /// What comes back into a cell over its far face, m³/s a radian; what runs over the foot stays in the pool.
+    double fromRim(size_t i) const { return i + 1 == foot_ ? 0.0 : std::max(0.0, -flux_[i + 1]); }
     void lendRheology() override;
     bool turned(const Surroundings& before, const Surroundings& now) const override {
         return before.inverted != now.inverted;

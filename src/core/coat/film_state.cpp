@@ -269,22 +269,28 @@ void FilmState::findHollows(const std::vector<char>& open, const std::vector<siz
 void FilmState::levelPools(const std::vector<double>& arrived) {
     if (!hollows_.any()) return;
     const size_t n = v_.size();
-    std::vector<double> volume(hollows_.size(), 0.0), taken(n), free(n, 0.0);
-    double all = 0;
+    Pools p{std::vector<double>(hollows_.size(), 0.0), std::vector<double>(n), std::vector<double>(n, 0.0), {}, 0};
     for (size_t i = 0; i < n; ++i) {
         const int k = hollows_.at(i);
-        if (k >= 0) free[i] = stands(i) ? v_[i] : std::min(v_[i], arrived[i]);
+        if (k >= 0) p.free[i] = stands(i) ? v_[i] : std::min(v_[i], arrived[i]);
         if (k >= 0 && lean_[i] > kFillet &&
             std::isfinite(critical_[i]))  // more than the fillet of a corner holds lies level
-            free[i] = std::max(free[i], std::min(v_[i], s_[i] + v_[i] - volumeOf(i, critical_[i])));
-        taken[i] = s_[i] + v_[i] - free[i];
-        if (free[i] <= 0) continue;
-        volume[static_cast<size_t>(k)] += free[i] * area_[i];
-        all += free[i] * area_[i];
+            p.free[i] = std::max(p.free[i], std::min(v_[i], s_[i] + v_[i] - volumeOf(i, critical_[i])));
+        p.taken[i] = s_[i] + v_[i] - p.free[i];
+        if (p.free[i] <= 0) continue;
+        p.volume[static_cast<size_t>(k)] += p.free[i] * area_[i];
+        p.all += p.free[i] * area_[i];
     }
-    if (all <= 1e-15) return;
-    std::vector<double> level;
-    double gone = hollows_.fill(volume, taken, level);
+    if (p.all <= 1e-15) return;
+    double gone = hollows_.fill(p.volume, p.taken, p.level);
+    if (slump(p)) gone = hollows_.fill(p.volume, p.taken, p.level);
+    settle(p, gone);
+    dripped_ += gone;
+    level_ = std::move(p.level);
+}
+
+bool FilmState::slump(Pools& p) {
+    const size_t n = v_.size();
     // A film beside the pool may stand above it by what its yield stress holds, no more: ρ g h dS/ds ≤ τ₀.
     if (spread_.empty()) {
         spread_.assign(n, 0.0);
@@ -294,22 +300,22 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
     double slumped = 0;
     bool fell = false;  // a pool's surface has sunk from a place: as much film stays there as its yield stress holds
     for (size_t i = 0; i < n; ++i) {
-        if (!stands(i) || !std::isnan(level[i]) || free[i] <= 0) continue;
+        if (!stands(i) || !std::isnan(p.level[i]) || p.free[i] <= 0) continue;
         const double stays = std::min(
-            free[i], std::min(kWallLayer * hangs(i),
-                              tau_[i] / (rhoG * std::max(0.1, std::sqrt(std::max(0.0, 1 - lean_[i] * lean_[i]))))));
-        free[i] -= stays;
-        taken[i] += stays;
-        volume[static_cast<size_t>(hollows_.at(i))] -= stays * area_[i];
-        all -= stays * area_[i];
+            p.free[i], std::min(kWallLayer * hangs(i),
+                                tau_[i] / (rhoG * std::max(0.1, std::sqrt(std::max(0.0, 1 - lean_[i] * lean_[i]))))));
+        p.free[i] -= stays;
+        p.taken[i] += stays;
+        p.volume[static_cast<size_t>(hollows_.at(i))] -= stays * area_[i];
+        p.all -= stays * area_[i];
         fell = true;
     }
-    for (double& v : volume) v = std::max(0.0, v);
+    for (double& v : p.volume) v = std::max(0.0, v);
     std::vector<size_t> front, next;
     std::vector<double> surface(n, std::nan(""));
     for (size_t i = 0; i < n; ++i)
-        if (!std::isnan(level[i])) {
-            surface[i] = level[i];
+        if (!std::isnan(p.level[i])) {
+            surface[i] = p.level[i];
             front.push_back(i);
         }
     while (!front.empty()) {
@@ -318,50 +324,52 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
             for (size_t l = (*link_)[j]; l < (*link_)[j + 1]; ++l) {
                 const auto i = static_cast<size_t>((*to_)[l]);
                 if (!std::isnan(surface[i]) || lean_[i] < kFloor || hollows_.at(i) < 0 || v_[i] <= kDry) continue;
-                const double depth = (s_[i] + v_[i] - free[i]) / lean_[i], above = height_[i] + depth - surface[j];
+                const double depth = (s_[i] + v_[i] - p.free[i]) / lean_[i], above = height_[i] + depth - surface[j];
                 if (above <= 0) continue;
-                const double fluid = v_[i] - free[i], sine = std::sqrt(std::max(1e-4, 1 - lean_[i] * lean_[i]));
-                const double below = std::isnan(level[j]) ? v_[j] - free[j] : 0;  // a pool's shore has no film
+                const double fluid = v_[i] - p.free[i], sine = std::sqrt(std::max(1e-4, 1 - lean_[i] * lean_[i]));
+                const double below = std::isnan(p.level[j]) ? v_[j] - p.free[j] : 0;  // a pool's shore has no film
                 const double most =
                     filmAbove(below, tau_[i] / (rhoG * sine), sine / lean_[i], 0.5 * (spread_[i] + spread_[j]));
                 if (!(fluid > most)) continue;
                 const double off = fluid - most;
-                free[i] += off;
-                taken[i] -= off;
-                volume[static_cast<size_t>(hollows_.at(i))] += off * area_[i];
+                p.free[i] += off;
+                p.taken[i] -= off;
+                p.volume[static_cast<size_t>(hollows_.at(i))] += off * area_[i];
                 slumped += off * area_[i];
                 surface[i] = height_[i] + (s_[i] + most) / lean_[i];
                 next.push_back(i);
             }
         front.swap(next);
     }
-    if (slumped > 0 || fell) {
-        all += slumped;
-        gone = hollows_.fill(volume, taken, level);
-    }
+    p.all += slumped;
+    return slumped > 0 || fell;
+}
+
+void FilmState::settle(const Pools& p, double& gone) {
+    const size_t n = v_.size();
     // What each cell holds below its level; a ceiling over it makes it hold less than its column.
     std::vector<double> want(n, 0.0);
     double wanted = 0;
     for (size_t i = 0; i < n; ++i) {
-        if (std::isnan(level[i])) continue;
-        want[i] = std::max(0.0, lean_[i] * (level[i] - height_[i]) - taken[i]);
+        if (std::isnan(p.level[i])) continue;
+        want[i] = std::max(0.0, lean_[i] * (p.level[i] - height_[i]) - p.taken[i]);
         wanted += want[i] * area_[i];
     }
-    const double share = wanted > 0 ? (all - gone) / wanted : 0;
-    if (wanted <= 0) gone = all;
+    const double share = wanted > 0 ? (p.all - gone) / wanted : 0;
+    if (wanted <= 0) gone = p.all;
     // Only what has to move moves, so that a pool at rest sets from where it is shallow: its mixture is what others
     // give.
     double moved = 0, heat = 0, crystals = 0;
     for (size_t i = 0; i < n; ++i) {
         want[i] *= share;
-        if (const double gives = free[i] - want[i]; gives > 0) {
+        if (const double gives = p.free[i] - want[i]; gives > 0) {
             moved += gives * area_[i];
             heat += gives * area_[i] * T_[i];
             crystals += gives * area_[i] * X_[i];
         }
     }
     for (size_t i = 0; i < n; ++i) {
-        const double more = want[i] - free[i];
+        const double more = want[i] - p.free[i];
         if (more > 0 && moved > 0 && v_[i] + more > 0) {
             const double sum = v_[i] + more;
             T_[i] = (v_[i] * T_[i] + more * heat / moved) / sum;
@@ -372,8 +380,6 @@ void FilmState::levelPools(const std::vector<double>& arrived) {
         h_[i] = thicknessOf(i, s_[i] + v_[i], h_[i]);
         if (v_[i] > 0) lock_[i] = std::nan("");
     }
-    dripped_ += gone;
-    level_ = std::move(level);
 }
 
 void FilmState::pourInHollow(double volume, double celsius, double crystals) {

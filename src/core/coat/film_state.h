@@ -147,6 +147,16 @@ protected:
     void pourInHollow(double volume, double celsius, double crystals);
 
 private:
+    /// What lies in the hollows while it is levelled: m³ of each hollow; m³/m² of each cell that stay, that may move;
+    /// the level that is reached in each cell, m, NaN above it; m³ that may move in all.
+    struct Pools {
+        std::vector<double> volume, taken, free, level;
+        double all = 0;
+    };
+    /// Films beside the pools run down into them as far as their yield stress lets them. @returns whether anything did
+    bool slump(Pools& pools);
+    /// Moves what has to move. @param gone m³ that no hollow holds
+    void settle(const Pools& pools, double& gone);
     double depthOf(size_t i) const;
     void exchangeHeat(double dt, const Surroundings& around);
     void payHeat(bool wet);  ///< reckons the heat of the steps gone by, in the surroundings they had

@@ -83,13 +83,17 @@ void Hollows::build(const Ground& ground, const std::vector<int>& order) {
         nodeOf_[i] = open ? -1 : node[i];
         if (open) node[i] = -1;
     }
-    // Swallowed dents hand their cells on; each hollow's cells lie together, its children's before its own.
+    arrange(order);
+}
+
+/// Swallowed dents hand their cells on; each hollow's cells lie together, its children's before its own.
+void Hollows::arrange(const std::vector<int>& order) {
     const auto keeper = [&](int k) {
         while (k >= 0 && nodes_[static_cast<size_t>(k)].spill == -kInfinite) k = nodes_[static_cast<size_t>(k)].parent;
         return k;
     };
     std::vector<std::vector<size_t>> own(nodes_.size());
-    for (size_t k = n; k-- > 0;)
+    for (size_t k = order.size(); k-- > 0;)
         if (const auto i = static_cast<size_t>(order[k]); nodeOf_[i] >= 0) {
             nodeOf_[i] = keeper(nodeOf_[i]);
             own[static_cast<size_t>(nodeOf_[i])].push_back(i);
@@ -218,7 +222,13 @@ double Hollows::fill(std::vector<double> volume, const std::vector<double>& take
             volume[k] = cap(static_cast<int>(k));
         }
     }
-    // From the top: the highest hollows that are one have one level.
+    setLevels(volume, taken, one, level);
+    return out;
+}
+
+/// From the top: the highest hollows that are one have one level.
+void Hollows::setLevels(const std::vector<double>& volume, const std::vector<double>& taken,
+                        const std::vector<char>& one, std::vector<double>& level) const {
     std::vector<int> stack;
     for (size_t k = 0; k < nodes_.size(); ++k)
         if (nodes_[k].parent < 0) stack.push_back(static_cast<int>(k));
@@ -239,7 +249,6 @@ double Hollows::fill(std::vector<double> volume, const std::vector<double>& take
             if (lean > 0 && lean * (z - (*g_.height)[i]) > taken[i]) level[i] = z;
         }
     }
-    return out;
 }
 
 }  // namespace uovo::coat

@@ -45,6 +45,10 @@ private:
         size_t first = 0, own = 0, last = 0;  // in cells_: those of its children, then its own from the lowest up
         bool out = false;                     // what spills runs out
     };
+    void arrange(const std::vector<int>& order);
+    /// @param volume m³ in each hollow @param one whether liquid stands above the saddle inside it
+    void setLevels(const std::vector<double>& volume, const std::vector<double>& taken, const std::vector<char>& one,
+                   std::vector<double>& level) const;
     double held(const Node& node, double z, const std::vector<double>& taken, double& surface) const;
     double levelOf(const Node& node, double volume, const std::vector<double>& taken) const;
 

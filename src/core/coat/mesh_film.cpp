@@ -122,6 +122,8 @@ void MeshFilm::lendRheology() {
     }
 }
 
+// Long because it is one sweep: a cell takes what came from above, finds its depth and gives on what does not stay;
+// parted it would hand a dozen values from one function to the next for each cell of each step.
 bool MeshFilm::flow(double dt, const Surroundings& around) {
     orient(around.up);
     const double rhoG = c_.densityMelt * kGravity, leastSlope = around.tapping ? 0.5 : 0;  // sin 30°

@@ -8,7 +8,15 @@ namespace uovo::coat {
 
 using form::Vec3;
 
-Surface surfaceOf(const form::Mesh& mesh, bool outside) {
+namespace {
+
+/// One side of a triangle, from one corner to another, with its share of the width that faces it.
+struct Half {
+    int from, to;
+    double width;
+};
+
+Surface cellsOf(const form::Mesh& mesh) {
     Surface s;
     std::vector<int> cell(mesh.points.size(), -1);
     for (size_t t = 0; t < mesh.triangles.size(); ++t) {
@@ -25,6 +33,11 @@ Surface surfaceOf(const form::Mesh& mesh, bool outside) {
         }
         s.triangles.push_back(c);
     }
+    return s;
+}
+
+/// Normals, areas and angle defects of the corners. @returns the sides of all triangles, both ways
+std::vector<Half> measureCorners(Surface& s, bool outside) {
     const size_t n = s.size();
     const double side = outside ? 1 : -1;
     s.normal.assign(n, {});
@@ -32,11 +45,6 @@ Surface surfaceOf(const form::Mesh& mesh, bool outside) {
     s.area.assign(n, 0.0);
     s.mean.assign(n, 0.0);
     s.gauss.assign(n, 2 * std::numbers::pi);
-    struct Half {
-        int from, to;
-        double width;
-        bool once;  // on a rim
-    };
     std::vector<Half> halves;
     halves.reserve(6 * s.triangles.size());
     const auto p = [&](int i) -> const Vec3& { return s.at[static_cast<size_t>(i)]; };
@@ -60,12 +68,19 @@ Surface surfaceOf(const form::Mesh& mesh, bool outside) {
             else s.area[i] += doubled / 2 * (cot[k] < 0 ? 0.5 : 0.25);
             // the link opposite corner k
             const int a = t[(k + 1) % 3], b = t[(k + 2) % 3];
-            halves.push_back({a, b, cot[k] / 2, true});
-            halves.push_back({b, a, cot[k] / 2, true});
+            halves.push_back({a, b, cot[k] / 2});
+            halves.push_back({b, a, cot[k] / 2});
         }
     }
     for (auto& v : s.normal) v = form::unit(v);
     for (double& a : s.area) a = std::max(a, 1e-12);  // a corner of needles alone still has a place to be
+    return halves;
+}
+
+/// Which corners are neighbours, and how wide the face between them is. A side that one triangle has alone is a rim.
+void link(Surface& s, std::vector<Half> halves) {
+    const size_t n = s.size();
+    const auto p = [&](int i) -> const Vec3& { return s.at[static_cast<size_t>(i)]; };
     std::sort(halves.begin(), halves.end(),
               [](const Half& a, const Half& b) { return a.from != b.from ? a.from < b.from : a.to < b.to; });
     s.link.assign(n + 1, 0);
@@ -86,6 +101,11 @@ Surface surfaceOf(const form::Mesh& mesh, bool outside) {
         h = next;
     }
     for (size_t i = 0; i < n; ++i) s.link[i + 1] += s.link[i];
+}
+
+void measureCurvature(Surface& s) {
+    const size_t n = s.size();
+    const auto p = [&](int i) -> const Vec3& { return s.at[static_cast<size_t>(i)]; };
     // At a rim the wall's triangles lie on one side: away from them, along the surface.
     for (const auto& t : s.triangles)
         for (size_t k = 0; k < 3; ++k) {
@@ -105,8 +125,11 @@ Surface surfaceOf(const form::Mesh& mesh, bool outside) {
         for (size_t l = s.link[i]; l < s.link[i + 1]; ++l) sum += (p(s.to[l]) - s.at[i]) * s.width[l];
         s.mean[i] = s.area[i] > 0 ? -form::dot(sum, s.normal[i]) / (2 * s.area[i]) : 0;
     }
-    for (double& w : s.width) w = std::max(0.0, w);
-    // Curvature is known to about an edge's length: a mean over neighbours takes the noise out, and a rim has theirs.
+}
+
+/// Curvature is known to about an edge's length: a mean over neighbours takes the noise out, and a rim has theirs.
+void smoothCurvature(Surface& s) {
+    const size_t n = s.size();
     for (auto* c : {&s.mean, &s.gauss}) {
         const std::vector<double> raw = *c;
         for (size_t i = 0; i < n; ++i) {
@@ -121,6 +144,16 @@ Surface surfaceOf(const form::Mesh& mesh, bool outside) {
             (*c)[i] = weight > 0 ? sum / weight : 0;
         }
     }
+}
+
+}  // namespace
+
+Surface surfaceOf(const form::Mesh& mesh, bool outside) {
+    Surface s = cellsOf(mesh);
+    link(s, measureCorners(s, outside));
+    measureCurvature(s);
+    for (double& w : s.width) w = std::max(0.0, w);
+    smoothCurvature(s);
     return s;
 }
 

@@ -211,6 +211,11 @@ std::vector<Family> make() {
         g.copied = is({"mesh", "original"});
         g.byWater = is({"bought", "original", "pressed-figure"});
         g.gap = is({"pressed", "pressed-figure"});
+        g.flat = g.body == Body::Sheet || is({"house"});
+        if (is({"wrap-cone", "feather", "rope", "ribbon", "collar"})) g.drawn = "white";
+        if (is({"house", "tower", "spoon", "sheet"})) g.drawn = "milk";
+        if (is({"lace", "feather"})) g.laid = Family::Laid::Piped;
+        if (is({"wave", "spiral"})) g.laid = Family::Laid::Bent;
         if (is({"hung-ball", "halves"})) g.shut = Only{};
         if (is({kAssembly})) {
             g.shut = Only{"closes", {"closed over what is in it"}};
@@ -272,6 +277,11 @@ const Choice* Family::choice(const std::string& key) const {
     for (const auto& c : choices)
         if (c.key == key) return &c;
     return nullptr;
+}
+
+std::string Family::shortName() const {
+    const std::string until = name.substr(0, name.find(" in a "));
+    return until.substr(0, until.find(','));
 }
 
 const std::vector<Family>& families() {

@@ -69,6 +69,8 @@ struct Family {
     bool copied = false;   ///< a mold of one's own is taken from it
     bool byWater = false;  ///< its volume is told by the water it holds or pushes aside
     bool gap = false;      ///< an insert is pressed in: the gap is its wall
+    bool flat = false;     ///< all of it sets lying flat: it is lifted off, not unmolded
+    enum class Laid { Cut, Piped, Bent } laid = Laid::Cut;  ///< of a sheet: how it comes about
     // What it is only under some words of a choice, or always (an empty Only); part.h says it of a part.
     std::optional<Only> fromFile = {};  ///< its shape is a model of the plan
     std::optional<Only> shut = {};      ///< two halves are joined over what is in them
@@ -82,12 +84,15 @@ struct Family {
         Bow     ///< a round bar bent into half an ellipse
     };
     Middle middle = Middle::Usual;
-    const char* thick = "";  ///< key of the figure that is a plate's thickness
+    const char* drawn = "dark";  ///< chocolate its picture in the gallery is of
+    const char* thick = "";      ///< key of the figure that is a plate's thickness
     bool meridian =
         false;  ///< round and plain: its wall is computed from its coats along its meridian (former.h), never assumed
 
     const Field* field(const std::string& key) const;
     const Choice* choice(const std::string& key) const;
+    /// Its name without what it is made in: "Half ball" of "Half ball in a mold".
+    std::string shortName() const;
 };
 
 /// Id of an assembly of one's own: its items and joints say what it is (part.h).

@@ -37,20 +37,11 @@ std::vector<double> rowsOf(const Meridian::Piece& piece, double along) {
     return out;
 }
 
-}  // namespace
-
-double ringLength(const std::function<Vec3(double)>& at, int samples) {
-    double sum = 0;
-    for (int i = 0; i < samples; ++i) sum += length(at(double(i + 1) / samples) - at(double(i) / samples));
-    return sum;
-}
-
-Mesh loft(const std::vector<Ring>& rings, const LoftOptions& o) {
+/// How many times each ring is doubled: by the wanted edge, by the height of the bands beside it so that narrow bands
+/// get no needles, at most one doubling from ring to ring, within the budget of triangles.
+std::vector<int> doublings(const std::vector<Ring>& rings, const LoftOptions& o) {
     const size_t n = rings.size();
-    assert(n >= 3);
     const auto pole = [&](size_t i) { return rings[i].length <= 0; };
-    // How finely each ring is cut: by the wanted edge, and by the height of the bands beside it so that narrow bands
-    // get no needles.
     std::vector<double> height(n, 0.0);
     for (size_t i = 0; i < n; ++i) {
         const size_t j = (i + 1) % n;
@@ -94,6 +85,22 @@ Mesh loft(const std::vector<Ring>& rings, const LoftOptions& o) {
         for (auto& l : level)
             if (coarser && l == finest) --l;
     }
+    return level;
+}
+
+}  // namespace
+
+double ringLength(const std::function<Vec3(double)>& at, int samples) {
+    double sum = 0;
+    for (int i = 0; i < samples; ++i) sum += length(at(double(i + 1) / samples) - at(double(i) / samples));
+    return sum;
+}
+
+Mesh loft(const std::vector<Ring>& rings, const LoftOptions& o) {
+    const size_t n = rings.size();
+    assert(n >= 3);
+    const auto pole = [&](size_t i) { return rings[i].length <= 0; };
+    const std::vector<int> level = doublings(rings, o);
     Mesh m;
     std::vector<int> first(n);
     const auto count = [&](size_t i) { return pole(i) ? 1 : o.base << level[i]; };

@@ -7,6 +7,8 @@
 #include <numeric>
 #include <unordered_map>
 
+#include "core/form/outline.h"
+
 namespace uovo::form {
 namespace {
 
@@ -106,25 +108,10 @@ double levelOf(const Mesh& m, double wanted) {
 
 std::vector<std::array<double, 2>> footprint(const Mesh& m, double tolerance) {
     const double ground = bounds(m).low.z + tolerance;
-    std::vector<std::array<double, 2>> p, hull;
+    Loop p;
     for (const auto& q : m.points)
         if (q.z <= ground) p.push_back({q.x, q.y});
-    std::sort(p.begin(), p.end());
-    p.erase(std::unique(p.begin(), p.end()), p.end());
-    if (p.size() < 3) return p;
-    const auto turn = [](const auto& a, const auto& b, const auto& c) {
-        return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
-    };
-    for (int side = 0; side < 2; ++side) {  // Andrew's monotone chain
-        const size_t base = hull.size();
-        for (const auto& q : p) {
-            while (hull.size() >= base + 2 && turn(hull[hull.size() - 2], hull.back(), q) <= 0) hull.pop_back();
-            hull.push_back(q);
-        }
-        hull.pop_back();
-        std::reverse(p.begin(), p.end());
-    }
-    return hull;
+    return convexHull(std::move(p));
 }
 
 MeshReport inspect(const Mesh& m) {
@@ -238,43 +225,83 @@ void append(Mesh& m, const Mesh& other) {
     for (const auto& t : other.triangles) m.triangles.push_back({t[0] + shift, t[1] + shift, t[2] + shift});
 }
 
-Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward, std::vector<double>* wall) {
-    // Wall triangles that meet at a corner without sharing an edge get corners of their own: each fan is displaced by
-    // itself.
+namespace {
+
+/// Wall triangles that meet at a corner without sharing an edge get corners of their own: each fan is displaced by
+/// itself.
+class Fans {
+public:
+    explicit Fans(const Mesh& surface);
+    /// The fan of corner k of triangle i, below three times the triangles.
+    size_t of(size_t i, size_t k) const { return static_cast<size_t>(root_[3 * i + k]); }
+    /// Whether no other wall triangle has this edge.
+    bool rim(int a, int b) const { return open_.contains(edgeKey(a, b)); }
+
+private:
+    std::vector<int> root_;
+    std::unordered_map<Key, std::pair<int, int>> open_;  // edge → triangle and its first corner on it
+};
+
+Fans::Fans(const Mesh& surface) {
     const size_t n = surface.triangles.size();
-    std::vector<int> root(3 * n);
-    std::iota(root.begin(), root.end(), 0);
+    root_.resize(3 * n);
+    std::iota(root_.begin(), root_.end(), 0);
     const auto find = [&](int i) {
-        while (root[static_cast<size_t>(i)] != i)
-            i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
+        while (root_[static_cast<size_t>(i)] != i)
+            i = root_[static_cast<size_t>(i)] = root_[static_cast<size_t>(root_[static_cast<size_t>(i)])];
         return i;
     };
-    std::unordered_map<Key, std::pair<int, int>>
-        open;  // edge → triangle and its first corner on it; what is left are rims
-    open.reserve(2 * n);
+    open_.reserve(2 * n);
     for (size_t i = 0; i < n; ++i) {
         if (surface.mark(i) != Mark::Wall) continue;
         const auto& t = surface.triangles[i];
         for (size_t k = 0; k < 3; ++k) {
             const Key key = edgeKey(t[k], t[(k + 1) % 3]);
-            if (const auto it = open.find(key); it != open.end()) {
+            if (const auto it = open_.find(key); it != open_.end()) {
                 const auto [j, m] = it->second;  // the neighbour runs the other way: its first corner is our second
-                root[static_cast<size_t>(find(static_cast<int>(3 * i + k)))] = find(3 * j + (m + 1) % 3);
-                root[static_cast<size_t>(find(static_cast<int>(3 * i + (k + 1) % 3)))] = find(3 * j + m);
-                open.erase(it);
+                root_[static_cast<size_t>(find(static_cast<int>(3 * i + k)))] = find(3 * j + (m + 1) % 3);
+                root_[static_cast<size_t>(find(static_cast<int>(3 * i + (k + 1) % 3)))] = find(3 * j + m);
+                open_.erase(it);
             } else {
-                open[key] = {static_cast<int>(i), static_cast<int>(k)};
+                open_[key] = {static_cast<int>(i), static_cast<int>(k)};
             }
         }
     }
-    // Displacement d of each fan with n_f·d = t for every face in it: least squares, a little pulled towards the mean
-    // normal so that flat and nearly flat corners are well defined. Faces weigh by their angle at the corner.
-    struct Sum {
-        double a[6] = {0, 0, 0, 0, 0, 0};
-        Vec3 b;
-        double weight = 0;
-        int corner = -1, inner = -1, outer = -1;
-    };
+    for (size_t i = 0; i < root_.size(); ++i) root_[i] = find(static_cast<int>(i));
+}
+
+/// Displacement d of one fan with n_f·d = t for every face in it: least squares, a little pulled towards the mean
+/// normal so that flat and nearly flat corners are well defined. Faces weigh by their angle at the corner.
+struct Sum {
+    double a[6] = {0, 0, 0, 0, 0, 0};
+    Vec3 b;
+    double weight = 0;
+    int corner = -1, inner = -1, outer = -1;
+
+    void add(const Vec3& normal, double w) {
+        a[0] += w * normal.x * normal.x;
+        a[1] += w * normal.x * normal.y;
+        a[2] += w * normal.x * normal.z;
+        a[3] += w * normal.y * normal.y;
+        a[4] += w * normal.y * normal.z;
+        a[5] += w * normal.z * normal.z;
+    }
+    Vec3 displacement() const {
+        const Vec3 mean = unit(b);
+        const double pull = 0.02 * weight;
+        const double xx = a[0] + pull, xy = a[1], xz = a[2], yy = a[3] + pull, yz = a[4], zz = a[5] + pull;
+        const Vec3 v = b + mean * pull;
+        const double det = xx * (yy * zz - yz * yz) - xy * (xy * zz - yz * xz) + xz * (xy * yz - yy * xz);
+        Vec3 d{(v.x * (yy * zz - yz * yz) - xy * (v.y * zz - yz * v.z) + xz * (v.y * yz - yy * v.z)) / det,
+               (xx * (v.y * zz - yz * v.z) - v.x * (xy * zz - yz * xz) + xz * (xy * v.z - v.y * xz)) / det,
+               (xx * (yy * v.z - v.y * yz) - xy * (xy * v.z - v.y * xz) + v.x * (xy * yz - yy * xz)) / det};
+        if (const double l = length(d); l > 3) d = d * (3 / l);  // a needle-sharp crease does not shoot away
+        return d;
+    }
+};
+
+std::vector<Sum> displacements(const Mesh& surface, const Fans& fans) {
+    const size_t n = surface.triangles.size();
     std::vector<Sum> sums(3 * n);
     for (size_t i = 0; i < n; ++i) {
         if (surface.mark(i) != Mark::Wall) continue;
@@ -284,13 +311,8 @@ Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outwa
             const Vec3& here = at(surface, t[k]);
             const Vec3 u = at(surface, t[(k + 1) % 3]) - here, v = at(surface, t[(k + 2) % 3]) - here;
             const double w = std::atan2(length(cross(u, v)), dot(u, v));
-            Sum& f = sums[static_cast<size_t>(find(static_cast<int>(3 * i + k)))];
-            f.a[0] += w * normal.x * normal.x;
-            f.a[1] += w * normal.x * normal.y;
-            f.a[2] += w * normal.x * normal.z;
-            f.a[3] += w * normal.y * normal.y;
-            f.a[4] += w * normal.y * normal.z;
-            f.a[5] += w * normal.z * normal.z;
+            Sum& f = sums[fans.of(i, k)];
+            f.add(normal, w);
             f.b += normal * w;
             f.weight += w;
             f.corner = t[k];
@@ -309,26 +331,22 @@ Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outwa
         if (length(normal) == 0 || std::abs(dot(normal, unit(f.b))) > 0.8)
             continue;  // no rim, or bare wall that goes on
         const double w = 50 * f.weight;
-        f.a[0] += w * normal.x * normal.x;
-        f.a[1] += w * normal.x * normal.y;
-        f.a[2] += w * normal.x * normal.z;
-        f.a[3] += w * normal.y * normal.y;
-        f.a[4] += w * normal.y * normal.z;
-        f.a[5] += w * normal.z * normal.z;
+        f.add(normal, w);
     }
+    return sums;
+}
+
+}  // namespace
+
+Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outward, std::vector<double>* wall) {
+    const size_t n = surface.triangles.size();
+    const Fans fans(surface);
+    std::vector<Sum> sums = displacements(surface, fans);
     Mesh out;
     const double sign = outward ? 1 : -1;
     for (auto& f : sums) {
         if (f.corner < 0) continue;
-        const Vec3 mean = unit(f.b);
-        const double pull = 0.02 * f.weight;
-        const double xx = f.a[0] + pull, xy = f.a[1], xz = f.a[2], yy = f.a[3] + pull, yz = f.a[4], zz = f.a[5] + pull;
-        const Vec3 b = f.b + mean * pull;
-        const double det = xx * (yy * zz - yz * yz) - xy * (xy * zz - yz * xz) + xz * (xy * yz - yy * xz);
-        Vec3 d{(b.x * (yy * zz - yz * yz) - xy * (b.y * zz - yz * b.z) + xz * (b.y * yz - yy * b.z)) / det,
-               (xx * (b.y * zz - yz * b.z) - b.x * (xy * zz - yz * xz) + xz * (xy * b.z - b.y * xz)) / det,
-               (xx * (yy * b.z - b.y * yz) - xy * (xy * b.z - b.y * xz) + b.x * (xy * yz - yy * xz)) / det};
-        if (const double l = length(d); l > 3) d = d * (3 / l);  // a needle-sharp crease does not shoot away
+        const Vec3 d = f.displacement();
         const Vec3& here = at(surface, f.corner);
         f.inner = static_cast<int>(out.points.size());
         out.points.push_back(here);
@@ -337,11 +355,11 @@ Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outwa
         if (wall) wall->insert(wall->end(), 2, thickness[static_cast<size_t>(f.corner)]);
     }
     const auto near = [&](size_t i, size_t k) {
-        const Sum& f = sums[static_cast<size_t>(find(static_cast<int>(3 * i + k)))];
+        const Sum& f = sums[fans.of(i, k)];
         return outward ? f.inner : f.outer;
     };
     const auto far = [&](size_t i, size_t k) {
-        const Sum& f = sums[static_cast<size_t>(find(static_cast<int>(3 * i + k)))];
+        const Sum& f = sums[fans.of(i, k)];
         return outward ? f.outer : f.inner;
     };
     for (size_t i = 0; i < n; ++i) {
@@ -349,8 +367,7 @@ Mesh shell(const Mesh& surface, const std::vector<double>& thickness, bool outwa
         out.triangles.push_back({far(i, 0), far(i, 1), far(i, 2)});
         out.triangles.push_back({near(i, 0), near(i, 2), near(i, 1)});
         for (size_t k = 0; k < 3; ++k) {
-            const auto it = open.find(edgeKey(surface.triangles[i][k], surface.triangles[i][(k + 1) % 3]));
-            if (it == open.end()) continue;
+            if (!fans.rim(surface.triangles[i][k], surface.triangles[i][(k + 1) % 3])) continue;
             const size_t next = (k + 1) % 3;
             out.triangles.push_back({far(i, next), far(i, k), near(i, k)});
             out.triangles.push_back({far(i, next), near(i, k), near(i, next)});

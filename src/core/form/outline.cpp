@@ -61,15 +61,6 @@ double perimeter(const Loop& loop) {
     return sum;
 }
 
-bool contains(const Loop& loop, const Point2& p) {
-    bool inside = false;
-    for (size_t i = 0, j = loop.size() - 1; i < loop.size(); j = i++)
-        if ((loop[i][1] > p[1]) != (loop[j][1] > p[1]) &&
-            p[0] < (loop[j][0] - loop[i][0]) * (p[1] - loop[i][1]) / (loop[j][1] - loop[i][1]) + loop[i][0])
-            inside = !inside;
-    return inside;
-}
-
 bool crossesItself(const std::vector<Loop>& loops) {
     struct Edge {
         Point2 a, b;

@@ -17,6 +17,8 @@ double perimeter(const Loop& loop);
 /// Whether two edges of the loops cross or touch (neighbours of one loop excepted); O(n log n) by a sweep over x.
 bool crossesItself(const std::vector<Loop>& loops);
 bool contains(const Loop& loop, const Point2& p);
+/// Convex hull, counter-clockwise, without points on its edges; fewer than three points come back as they are.
+Loop convexHull(Loop points);
 
 /// Names of the silhouettes: "round", "oval" is round with two sizes, "square", "heart", "star", "flower", "leaf",
 /// "egg", "drop", "scallop".

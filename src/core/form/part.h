@@ -169,11 +169,14 @@ bool hasHandle(const Part& part);
 /// A compound as the assembly that its recipe builds: the same items at the same places, each free to change.
 /// @returns it, or why the compound cannot be built
 tl::expected<Part, Problem> opened(const Part& compound, const Meshes& meshes);
+/// The item of an assembly of that key; null where there is none.
+const PartItem* itemOf(const Part& assembly, const std::string& key);
+PartItem* itemOf(Part& assembly, const std::string& key);
 /// Where an item stands.
 Pose poseOf(const PartItem& item);
 /// The inverse: fills `at` and `turn`.
 void setPose(PartItem& item, const Pose& pose);
-/// A new item of a family that stands on top of what is there, glued to the first item; with a key that is not taken.
+/// A new item of a family that stands on top of what is there, glued to the last item; with a key that is not taken.
 /// @returns its key
 std::string addItem(Part& assembly, const std::string& family, const Meshes& meshes);
 /// Takes an item out with its joints.

@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <utility>
 
 #include "core/form/part_builders.h"
 #include "core/quantity/words.h"
@@ -27,11 +28,6 @@ std::pair<double, double> sineCosine(double degrees) {
 
 std::string place(const PartItem& item, const std::string& field) { return "items/" + item.key + "/" + field; }
 
-const PartItem* itemOf(const Part& part, const std::string& key) {
-    const auto it = std::ranges::find(part.items, key, &PartItem::key);
-    return it == part.items.end() ? nullptr : &*it;
-}
-
 /// Figures of an item, lengths a little beyond its family's limits allowed.
 tl::expected<void, Problem> checkItem(const PartItem& item) {
     const Family* f = family(item.part.family);
@@ -47,6 +43,15 @@ tl::expected<void, Problem> checkItem(const PartItem& item) {
 }
 
 }  // namespace
+
+const PartItem* itemOf(const Part& assembly, const std::string& key) {
+    const auto it = std::ranges::find(assembly.items, key, &PartItem::key);
+    return it == assembly.items.end() ? nullptr : &*it;
+}
+
+PartItem* itemOf(Part& assembly, const std::string& key) {
+    return const_cast<PartItem*>(itemOf(std::as_const(assembly), key));
+}
 
 Pose poseOf(const PartItem& item) {
     const auto [sa, ca] = sineCosine(item.turn[0].value);
@@ -140,24 +145,26 @@ tl::expected<Part, Problem> opened(const Part& compound, const Meshes& meshes) {
     if (!built) return tl::unexpected(built.error());
     Part out;
     out.family = kAssembly;
-    for (const auto& c : family(kAssembly)->choices)
-        if (family(compound.family)->choice(c.key)) out.choices[c.key] = choice(compound, c.key);
-    for (const auto& f : family(kAssembly)->fields)
-        if (family(compound.family)->field(f.key)) out.values[f.key] = Measure(figure(compound, f.key));
-    out.choices["closes"] = family(kAssembly)->choice("closes")->options[isShut(compound) ? 1 : 0];
-    out.choices["carried"] = family(kAssembly)->choice("carried")->options[isHung(compound)      ? 2
-                                                                           : hasHandle(compound) ? 1
-                                                                                                 : 0];
+    const Family &of = *family(compound.family), &free = *family(kAssembly);
+    for (const auto& c : free.choices) out.choices[c.key] = of.choice(c.key) ? choice(compound, c.key) : c.options[0];
+    for (const auto& f : free.fields)
+        if (of.field(f.key)) out.values[f.key] = Measure(figure(compound, f.key));
+    const auto says = [&](bool so, const std::optional<Only>& words) {
+        if (so) out.choices[words->choice] = words->words.front();
+    };
+    says(isShut(compound), free.shut);
+    says(hasHandle(compound), free.handle);
+    says(isHung(compound), free.hung);
     if (built->enclosed > 0) out.values["enclosed"] = Measure(built->enclosed);
     for (const auto& item : built->items) {
-        PartItem free;
-        free.key = item.key;
-        free.name = item.name;
-        free.part = item.part;
-        setPose(free, item.pose);
-        free.apart = {item.apart.x, item.apart.y, item.apart.z};
-        free.edible = item.edible;
-        out.items.push_back(std::move(free));
+        PartItem one;
+        one.key = item.key;
+        one.name = item.name;
+        one.part = item.part;
+        setPose(one, item.pose);
+        one.apart = {item.apart.x, item.apart.y, item.apart.z};
+        one.edible = item.edible;
+        out.items.push_back(std::move(one));
     }
     for (const auto& j : built->joints) {
         PartJoint joint;
@@ -175,9 +182,7 @@ std::string addItem(Part& assembly, const std::string& id, const Meshes& meshes)
     if (!f || f->body == Body::Compound) return {};
     PartItem item;
     item.key = id;
-    item.name = f->name.substr(0, f->name.find(" in a "));
-    item.name = item.name.substr(0, item.name.find(','));
-    const std::string name = item.name;
+    const std::string name = item.name = f->shortName();
     for (int i = 2; itemOf(assembly, item.key); ++i) {
         item.key = fmt::format("{}-{}", id, i);
         item.name = fmt::format("{} {}", name, i);

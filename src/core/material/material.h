@@ -1,5 +1,6 @@
 // Chocolates and coatings: properties by temperature, each with its range and where it comes from.
 #pragma once
+#include <cmath>
 #include <map>
 #include <string>
 #include <tl/expected.hpp>
@@ -79,6 +80,8 @@ struct Coating {
     bool compound = false;
 
     double working() const { return 0.5 * (workLow + workHigh); }
+    /// °C, the same in halves of a degree: what a bath is set to.
+    double workedAt() const { return 0.5 * std::round(2 * working()); }
     bool operator==(const Coating&) const = default;
 };
 

@@ -343,6 +343,34 @@ double unitFactor(std::string_view unit, Dimension dimension, bool metricCup) {
     return std::nan("");
 }
 
+namespace {
+
+/// °C of a number with its unit.
+tl::expected<double, TypingProblem> degrees(double v, std::string unit, const TypingContext& context, int unitPlace) {
+    if (unit.empty() || unit == "°") unit = context.bareUnit;
+    const std::string u = lower(unit);
+    if (u == "°c" || u == "c" || u == "celsius") return v;
+    if (u == "°f" || u == "f" || u == "fahrenheit") return celsius(v);
+    return tl::unexpected(TypingProblem{"“" + unit + "” is not a temperature unit; use °C or °F.", unitPlace});
+}
+
+tl::expected<double, TypingProblem> counted(double v, const std::string& unit, const TypingContext& context, int place,
+                                            int unitPlace) {
+    if (!unit.empty()) return tl::unexpected(TypingProblem{"Only a number goes here.", unitPlace});
+    if (!context.fractions && v != std::floor(v))
+        return tl::unexpected(TypingProblem{"Pieces are counted whole.", place});
+    return v;
+}
+
+std::string unknownUnit(const std::string& unit, Dimension dimension) {
+    bool elsewhere = lower(unit) == "c" || lower(unit) == "f" || unit.starts_with("°");
+    for (const auto& u : kUnits) elsewhere |= u.name == lower(unit);
+    return elsewhere ? "“" + unit + "” does not belong here; type " + dimensionName(dimension) + "."
+                     : "“" + unit + "” is not a unit known here; type " + dimensionName(dimension) + ".";
+}
+
+}  // namespace
+
 tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const TypingContext& context) {
     auto fail = [](std::string sentence, int position) {
         return tl::unexpected(TypingProblem{std::move(sentence), position});
@@ -382,22 +410,16 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
             return peek.character();
         }();
         std::string unit = unitWord(r);
-        if (context.dimension == Dimension::Temperature) {
-            if (any) return fail("One temperature is enough.", place);
-            if (unit.empty() || unit == "°") unit = context.bareUnit;
-            const std::string u = lower(unit);
-            const double v = negative ? -**n : **n;
-            if (u == "°c" || u == "c" || u == "celsius") total = v;
-            else if (u == "°f" || u == "f" || u == "fahrenheit") total = celsius(v);
-            else return fail("“" + unit + "” is not a temperature unit; use °C or °F.", unitPlace);
-            any = true;
-            continue;
-        }
-        if (context.dimension == Dimension::Count) {
-            if (!unit.empty()) return fail("Only a number goes here.", unitPlace);
-            if (any) return fail("One number is enough.", place);
-            if (!context.fractions && **n != std::floor(**n)) return fail("Pieces are counted whole.", place);
-            total = **n;
+        if (context.dimension == Dimension::Temperature || context.dimension == Dimension::Count) {
+            if (any)
+                return fail(
+                    context.dimension == Dimension::Count ? "One number is enough." : "One temperature is enough.",
+                    place);
+            const auto single = context.dimension == Dimension::Count
+                                    ? counted(**n, unit, context, place, unitPlace)
+                                    : degrees(negative ? -**n : **n, unit, context, unitPlace);
+            if (!single) return tl::unexpected(single.error());
+            total = *single;
             any = true;
             continue;
         }
@@ -407,15 +429,7 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
             factor = any ? bareFactor : unitFactor(context.bareUnit, context.dimension, context.metricCup);
         } else {
             factor = unitFactor(unit, context.dimension, context.metricCup);
-            if (std::isnan(factor)) {
-                bool elsewhere = lower(unit) == "c" || lower(unit) == "f" || unit.starts_with("°");
-                for (const auto& u : kUnits) elsewhere |= u.name == lower(unit);
-                return fail(
-                    elsewhere
-                        ? "“" + unit + "” does not belong here; type " + dimensionName(context.dimension) + "."
-                        : "“" + unit + "” is not a unit known here; type " + dimensionName(context.dimension) + ".",
-                    unitPlace);
-            }
+            if (std::isnan(factor)) return fail(unknownUnit(unit, context.dimension), unitPlace);
         }
         total += **n * factor;
         any = true;

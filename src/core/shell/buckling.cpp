@@ -9,9 +9,11 @@
 
 namespace uovo::shell {
 
-double buckles(const System& system, const Freedoms& shifts, std::stop_token stop) {
-    const Model& m = system.model();
-    const size_t n = m.triangles.size(), all = shifts.size();
+namespace {
+
+/// Geometric stiffness of each triangle under the stresses of these shifts.
+std::vector<Matrix3> geometric(const Model& m, const Freedoms& shifts) {
+    const size_t n = m.triangles.size();
     std::vector<Matrix3> g(n);
     for (size_t k = 0; k < n; ++k) {
         const Facet f = m.facet(k);
@@ -23,6 +25,28 @@ double buckles(const System& system, const Freedoms& shifts, std::stop_token sto
         const double E = m.material.young * (m.stiff.empty() ? 1 : m.stiff[k]);
         g[k] = geometricStiffness(f, f.meanThickness() * planeStress(strainMean(f, v).membrane, E, m.material.poisson));
     }
+    return g;
+}
+
+/// Directions of a subspace that carry energy, each scaled to one; those without drop out.
+Eigen::MatrixXd withEnergy(const Eigen::MatrixXd& B) {
+    Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> own(B);
+    const double most = own.eigenvalues().cwiseAbs().maxCoeff();
+    std::vector<Eigen::Index> keep;
+    for (Eigen::Index i = 0; i < B.rows(); ++i)
+        if (own.eigenvalues()(i) > 1e-12 * most) keep.push_back(i);
+    Eigen::MatrixXd T(B.rows(), static_cast<Eigen::Index>(keep.size()));
+    for (size_t i = 0; i < keep.size(); ++i)
+        T.col(static_cast<Eigen::Index>(i)) = own.eigenvectors().col(keep[i]) / std::sqrt(own.eigenvalues()(keep[i]));
+    return T;
+}
+
+}  // namespace
+
+double buckles(const System& system, const Freedoms& shifts, std::stop_token stop) {
+    const Model& m = system.model();
+    const size_t n = m.triangles.size(), all = shifts.size();
+    const std::vector<Matrix3> g = geometric(m, shifts);
     const auto minusG = [&](const Freedoms& u) {
         Freedoms f(all, 0.0);
         for (size_t k = 0; k < n; ++k)
@@ -61,17 +85,8 @@ double buckles(const System& system, const Freedoms& shifts, std::stop_token sto
             }
         A = 0.5 * (A + A.transpose()).eval();
         B = 0.5 * (B + B.transpose()).eval();
-        // directions without energy drop out
-        Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> own(B);
-        const double most = own.eigenvalues().cwiseAbs().maxCoeff();
-        std::vector<int> keep;
-        for (int i = 0; i < kVectors; ++i)
-            if (own.eigenvalues()(i) > 1e-12 * most) keep.push_back(i);
-        if (keep.empty()) return std::numeric_limits<double>::infinity();
-        Eigen::MatrixXd T(kVectors, static_cast<Eigen::Index>(keep.size()));
-        for (size_t i = 0; i < keep.size(); ++i)
-            T.col(static_cast<Eigen::Index>(i)) =
-                own.eigenvectors().col(keep[i]) / std::sqrt(own.eigenvalues()(keep[i]));
+        const Eigen::MatrixXd T = withEnergy(B);
+        if (T.cols() == 0) return std::numeric_limits<double>::infinity();
         Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> ritz(T.transpose() * A * T);
         const double now = ritz.eigenvalues().maxCoeff();
         const Eigen::MatrixXd mix = T * ritz.eigenvectors();

@@ -31,6 +31,49 @@ Vector18 freedomsOf(const form::Triangle& t, const Freedoms& u) {
 
 using Smooth = std::vector<std::array<bool, 3>>;
 
+/// Adds the neighbours over smooth edges to the triangles round corner c, so many rings of them.
+void grow(std::vector<int>& patch, std::vector<int>& seen, int c, size_t rings, const Smooth& smooth,
+          const Faces& faces) {
+    for (size_t q = 0, end = 0; q < rings; ++q) {
+        const size_t from = end;
+        end = patch.size();
+        for (size_t at = from; at < end; ++at)
+            for (size_t i = 0; i < 3; ++i) {
+                const auto k = static_cast<size_t>(patch[at]);
+                const int next = smooth[k][i] ? faces.beside[k][i] : -1;
+                if (next < 0 || seen[static_cast<size_t>(next)] == c) continue;
+                seen[static_cast<size_t>(next)] = c;
+                patch.push_back(next);
+            }
+    }
+}
+
+/// Shares of a patch's triangles in the value at a corner: least squares over their means. Empty sums where it fails.
+/// @param x, y axes of the tangent plane @param all the patch's area, m²
+std::vector<double> fitted(const Model& m, const std::vector<int>& patch, const std::vector<double>& area,
+                           const form::Vec3& here, const form::Vec3& x, const form::Vec3& y, double all) {
+    const double size = std::sqrt(all);
+    using Row = Eigen::Matrix<double, 6, 1>;
+    std::vector<Row> rows(patch.size(), Row::Zero());
+    Eigen::Matrix<double, 6, 6> normalMatrix = Eigen::Matrix<double, 6, 6>::Zero();
+    for (size_t q = 0; q < patch.size(); ++q) {
+        const auto& t = m.triangles[static_cast<size_t>(patch[q])];
+        for (size_t i = 0; i < 3; ++i) {  // the middles of its sides: exact for quadratics
+            const form::Vec3 d =
+                (m.points[static_cast<size_t>(t[i])] + m.points[static_cast<size_t>(t[(i + 1) % 3])]) * 0.5 - here;
+            const double u = form::dot(d, x) / size, v = form::dot(d, y) / size;
+            rows[q] += Row{1, u, v, u * u, u * v, v * v} / 3;
+        }
+        normalMatrix += area[q] / all * rows[q] * rows[q].transpose();
+    }
+    const Eigen::LDLT<Eigen::Matrix<double, 6, 6>> solved(normalMatrix);
+    const Row weights = solved.solve(Row(Row::Unit(0)));
+    std::vector<double> share(patch.size());
+    if (solved.info() != Eigen::Success) return share;
+    for (size_t q = 0; q < patch.size(); ++q) share[q] = area[q] / all * rows[q].dot(weights);
+    return share;
+}
+
 /// How the value at a corner follows from its triangles: a quadratic over the face's tangent plane whose means are
 /// theirs (least squares over two rings, at an edge over three). The plain mean of the first ring cuts a peak off.
 void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smooth& smooth, Faces& out) {
@@ -53,18 +96,8 @@ void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smo
             seen[static_cast<size_t>(k)] = static_cast<int>(c);
             patch.push_back(k);
         }
-        for (size_t q = 0, end = 0; q < (out.edge[c] ? 2u : 1u); ++q) {  // one-sided at an edge: from further inside
-            const size_t from = end;
-            end = patch.size();
-            for (size_t at = from; at < end; ++at)
-                for (size_t i = 0; i < 3; ++i) {
-                    const auto k = static_cast<size_t>(patch[at]);
-                    const int next = smooth[k][i] ? out.beside[k][i] : -1;
-                    if (next < 0 || seen[static_cast<size_t>(next)] == static_cast<int>(c)) continue;
-                    seen[static_cast<size_t>(next)] = static_cast<int>(c);
-                    patch.push_back(next);
-                }
-        }
+        grow(patch, seen, static_cast<int>(c), out.edge[c] ? 2 : 1, smooth,
+             out);  // one-sided at an edge: from further inside
         std::vector<double> area(patch.size());
         double all = 0, near = 0;
         form::Vec3 up;
@@ -93,31 +126,13 @@ void fitCorners(const Model& m, const std::vector<form::Vec3>& normal, const Smo
                          x = form::unit(
                              form::cross(std::abs(z.x) < 0.7 ? form::Vec3{1, 0, 0} : form::Vec3{0, 1, 0}, z)),
                          y = form::cross(z, x);
-        const double size = std::sqrt(all);
-        using Row = Eigen::Matrix<double, 6, 1>;
-        std::vector<Row> rows(patch.size(), Row::Zero());
-        Eigen::Matrix<double, 6, 6> normalMatrix = Eigen::Matrix<double, 6, 6>::Zero();
-        for (size_t q = 0; q < patch.size(); ++q) {
-            const auto& t = m.triangles[static_cast<size_t>(patch[q])];
-            for (size_t i = 0; i < 3; ++i) {  // the middles of its sides: exact for quadratics
-                const form::Vec3 d =
-                    (m.points[static_cast<size_t>(t[i])] + m.points[static_cast<size_t>(t[(i + 1) % 3])]) * 0.5 -
-                    m.points[static_cast<size_t>(point[c])];
-                const double u = form::dot(d, x) / size, v = form::dot(d, y) / size;
-                rows[q] += Row{1, u, v, u * u, u * v, v * v} / 3;
-            }
-            normalMatrix += area[q] / all * rows[q] * rows[q].transpose();
-        }
-        const Eigen::LDLT<Eigen::Matrix<double, 6, 6>> solved(normalMatrix);
-        const Row weights = solved.solve(Row(Row::Unit(0)));
-        std::vector<double> share(patch.size());
+        const std::vector<double> share = fitted(m, patch, area, m.points[static_cast<size_t>(point[c])], x, y, all);
         double most = 0, sum = 0;
-        for (size_t q = 0; q < patch.size(); ++q) {
-            share[q] = area[q] / all * rows[q].dot(weights);
-            most += std::abs(share[q]);
-            sum += share[q];
+        for (const double part : share) {
+            most += std::abs(part);
+            sum += part;
         }
-        if (solved.info() != Eigen::Success || !(std::abs(sum - 1) < 1e-6) || most > kMost) {
+        if (!(std::abs(sum - 1) < 1e-6) || most > kMost) {
             mean();
         } else {
             out.triangle.insert(out.triangle.end(), patch.begin(), patch.end());

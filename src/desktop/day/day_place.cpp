@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <numeric>
 
+#include "core/words/words.h"
 #include "desktop/stage/thumbnail.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -129,7 +130,7 @@ public:
         const bool chosen = option.state & QStyle::State_Selected;
         if (chosen) {
             p->setPen(Qt::NoPen);
-            p->setBrush(theme().yolk);
+            p->setBrush(theme().ring);
             p->drawRoundedRect(QRectF(option.rect).adjusted(0, 1, -2, -1), 6, 6);
         }
         const QString words = index.data().toString();

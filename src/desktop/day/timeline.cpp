@@ -17,11 +17,7 @@ namespace {
 
 constexpr double kNames = 104, kRight = 26, kTop = 36, kHands = 92, kRow = 27, kLane = 40, kGap = 20;
 
-struct Ink {
-    QColor fill, words;
-};
-
-Ink inkOf(const schedule::Task& t) {
+Timeline::Ink inkOf(const schedule::Task& t) {
     const Theme& c = theme();
     if (t.lane == "coat") return {c.dark ? QColor(0x8A, 0x57, 0x34) : c.choc, QColor(0xFB, 0xF6, 0xEC)};
     if (t.lane == "melt") return {c.yolk, QColor(0x2A, 0x1A, 0x12)};
@@ -107,14 +103,8 @@ void Timeline::setMinute(int minute) {
     emit minuteChanged(minute_);
 }
 
-void Timeline::paintEvent(QPaintEvent*) {
-    QPainter p(this);
-    p.setRenderHint(QPainter::Antialiasing);
-    bars_.clear();
-    if (!day_ || !day_->problem.empty()) return;
-    const auto& net = day_->network;
+void Timeline::paintHours(QPainter& p) const {
     const double bottom = height() - 6;
-    // hours
     p.setFont(report::font(13));
     const int first = day_->layout.begins;
     const auto clock = [this](int minute) { return qstring(day_->clock(minute).substr(11)); };
@@ -129,42 +119,57 @@ void Timeline::paintEvent(QPaintEvent*) {
     const double ready = xOf(deadline_);
     p.setPen(QPen(theme().ink, 2));
     p.drawLine(QPointF(ready, 22), QPointF(ready, bottom));
-    const auto name = [&](double y, const QString& words) {
-        p.setFont(report::font(13.5, QFont::Medium));
-        p.setPen(theme().quiet);
-        p.drawText(QRectF(0, y, kNames - 10, 34), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, words);
-    };
-    name(kTop + 2, tr("hands"));
-    const auto bar = [&](const QRectF& box, const Ink& ink, const QString& words, const QString& tip, bool outlined) {
-        p.setPen(outlined ? QPen(theme().cold, 1) : QPen(Qt::NoPen));
-        p.setBrush(ink.fill);
-        p.drawRoundedRect(box, 3.5, 3.5);
-        p.setFont(report::font(12.5));
-        const QFontMetricsF fm(p.font());
-        // the whole words, or the pieces' numbers at their end, or nothing: no half words
-        const QString last = words.section(QLatin1Char(' '), -1);
-        const QString end = last.contains(QChar(0x2013))              ? last
-                            : words.startsWith(QLatin1String("all ")) ? words.section(QLatin1Char(' '), 0, 1)
-                                                                      : QString();
-        const QString fits = fm.horizontalAdvance(words) < box.width() - 8 ? words
-                             : fm.horizontalAdvance(end) < box.width() - 4 ? end
-                                                                           : QString();
-        p.setPen(ink.words);
-        p.drawText(box, Qt::AlignCenter, fits);
-        bars_.push_back({box, tip});
-    };
+}
+
+void Timeline::paintName(QPainter& p, double y, const QString& words) const {
+    p.setFont(report::font(13.5, QFont::Medium));
+    p.setPen(theme().quiet);
+    p.drawText(QRectF(0, y, kNames - 10, 34), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, words);
+}
+
+void Timeline::paintBar(QPainter& p, const QRectF& box, const Ink& ink, const QString& words, const QString& tip,
+                        bool outlined) {
+    p.setPen(QPen(outlined ? theme().cold : theme().edge, 1));
+    p.setBrush(ink.fill);
+    p.drawRoundedRect(box, 3.5, 3.5);
+    p.setFont(report::font(12.5));
+    const QFontMetricsF fm(p.font());
+    // the whole words, or the pieces' numbers at their end, or nothing: no half words
+    const QString last = words.section(QLatin1Char(' '), -1);
+    const QString end = last.contains(QChar(0x2013))              ? last
+                        : words.startsWith(QLatin1String("all ")) ? words.section(QLatin1Char(' '), 0, 1)
+                                                                  : QString();
+    const QString fits = fm.horizontalAdvance(words) < box.width() - 8 ? words
+                         : fm.horizontalAdvance(end) < box.width() - 4 ? end
+                                                                       : QString();
+    p.setPen(ink.words);
+    p.drawText(box, Qt::AlignCenter, fits);
+    bars_.push_back({box, tip});
+}
+
+void Timeline::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    bars_.clear();
+    if (!day_ || !day_->problem.empty()) return;
+    const auto& net = day_->network;
+    const double bottom = height() - 6;
+    paintHours(p);
+    const int first = day_->layout.begins;
+    const auto clock = [this](int minute) { return qstring(day_->clock(minute).substr(11)); };
+    paintName(p, kTop + 2, tr("hands"));
     for (size_t i = 0; i < net.tasks.size(); ++i) {
         const auto& t = net.tasks[i];
         const int begin = day_->layout.start[i];
         // tasks stand on three heights by what they are, so that a glance tells the rhythm of the day
         const double level = t.lane == "coat" ? 0 : t.lane == "melt" || t.lane == "prepare" ? 1 : 2;
         const QRectF box(xOf(begin), kTop + level * 30, std::max(2.5, xOf(begin + t.minutes) - xOf(begin) - 1), 25);
-        bar(box, inkOf(t), qstring(t.title), tr("%1  %2 (%3 min)").arg(clock(begin), qstring(t.title)).arg(t.minutes),
-            false);
+        paintBar(p, box, inkOf(t), qstring(t.title),
+                 tr("%1  %2 (%3 min)").arg(clock(begin), qstring(t.title)).arg(t.minutes), false);
     }
     double y = kTop + kHands + kGap;
     for (const auto& lane : lanes_) {
-        name(y, qstring(lane.title));
+        paintName(p, y, qstring(lane.title));
         for (const auto& [h, row] : lane.holds) {
             const auto& hold = net.holds[h];
             const auto& from = net.tasks[static_cast<size_t>(hold.from)];
@@ -185,7 +190,7 @@ void Timeline::paintEvent(QPaintEvent*) {
                                             .arg(hold.amount)
                                             .arg(net.resources[static_cast<size_t>(hold.resource)].capacity)
                                             .arg(qstring(net.resources[static_cast<size_t>(hold.resource)].unit));
-            bar(box, ink, who, tr("%1–%2  %3%4").arg(clock(begin), clock(end), who, share), lane.cold);
+            paintBar(p, box, ink, who, tr("%1–%2  %3%4").arg(clock(begin), clock(end), who, share), lane.cold);
         }
         y += std::max(kLane, lane.rows * kRow + kGap * 0.6);
     }
@@ -197,7 +202,7 @@ void Timeline::paintEvent(QPaintEvent*) {
     }
     // the line of time
     const double x = xOf(minute_);
-    p.setPen(QPen(theme().yolk, 2.4));
+    p.setPen(QPen(theme().ring, 2.4));
     p.drawLine(QPointF(x, 26), QPointF(x, bottom));
     p.setBrush(theme().card);
     p.drawEllipse(QPointF(x, 26), hasFocus() ? 8 : 6.5, hasFocus() ? 8 : 6.5);

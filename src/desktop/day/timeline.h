@@ -3,7 +3,7 @@
 #include <QWidget>
 #include <memory>
 
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 
 namespace uovo::desktop {
 
@@ -19,6 +19,11 @@ public:
     void setMinute(int minute);
     QSize sizeHint() const override;
     QSize minimumSizeHint() const override { return sizeHint(); }
+
+    /// Of a bar and of the words on it.
+    struct Ink {
+        QColor fill, words;
+    };
 
 signals:
     void minuteChanged(int minute);
@@ -44,6 +49,10 @@ private:
     double xOf(double minute) const;
     double minuteAt(double x) const;
     void layRows();
+    void paintHours(QPainter& p) const;
+    void paintName(QPainter& p, double y, const QString& words) const;
+    void paintBar(QPainter& p, const QRectF& box, const Ink& ink, const QString& words, const QString& tip,
+                  bool outlined);
 
     std::shared_ptr<const DayPlan> day_;
     int deadline_ = 0, now_ = 0, minute_ = 0;  // of the network

@@ -8,8 +8,8 @@
 #include <optional>
 
 #include "core/probe/coach.h"
+#include "desktop/kit/figure_field.h"
 #include "desktop/melt/probe_link.h"
-#include "desktop/shell/figure_field.h"
 #include "desktop/shell/session.h"
 
 namespace uovo::desktop {

@@ -1,14 +1,15 @@
 #include "desktop/melt/melt_place.h"
 
+#include <QButtonGroup>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QScrollArea>
 #include <algorithm>
 #include <cmath>
 
+#include "desktop/kit/flow_layout.h"
 #include "desktop/melt/colour_page.h"
 #include "desktop/shape/recipe_line.h"
-#include "desktop/shell/flow_layout.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -72,6 +73,8 @@ public:
     }
 };
 
+constexpr int kThreeColumns = 1120;  // px of the place: in a narrower one the pots and the list share a side
+
 class Column : public QScrollArea {
 public:
     explicit Column(QWidget* inside) {
@@ -82,13 +85,41 @@ public:
     }
 };
 
+QString summary(const batch::Pot& pot, const MeltPlan& m, UnitSystem u) {
+    const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
+    const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, u)); };
+    const auto& t = m.temper;
+    const bool tempered = !t.steps.empty() && t.seed > 0;
+    QString words;
+    if (m.batches > 1 && pot.bath > 0.0005)
+        words = MeltPlace::tr("What is left of a batch, %1, goes over into the next. ").arg(g(pot.bath));
+    words += MeltPlace::tr("Ready after %1; usable for about %2 in this room").arg(time(t.seconds), time(t.window));
+    if (t.rewarmFor > 0)
+        words += MeltPlace::tr(", longer with a burst of %1 every %2").arg(time(t.rewarmFor), time(t.rewarmEvery));
+    words += QLatin1Char('.');
+    if (t.tooWarmSeed > 0)
+        words += std::isfinite(t.tooWarmWait) && t.tooWarmWait < 7200
+                     ? MeltPlace::tr(" Two degrees too warm: %1 more seed, or %2 of stirring.")
+                           .arg(g(t.tooWarmSeed), time(t.tooWarmWait))
+                     : MeltPlace::tr(
+                           " Two degrees too warm: %1 more seed, or the bowl into cold water for moments; this room is "
+                           "too warm to cool it.")
+                           .arg(g(t.tooWarmSeed));
+    if (tempered && t.third > 0)
+        words += MeltPlace::tr(" A third of seed would land at %1.")
+                     .arg(qstring(format(t.third, Dimension::Temperature, u)));
+    if (pot.late > 0.0005)
+        words += MeltPlace::tr(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
+    return words;
+}
+
 }  // namespace
 
 MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("melt"));
-    auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(0);
+    row_ = new QHBoxLayout(this);
+    row_->setContentsMargins(0, 0, 0, 0);
+    row_->setSpacing(0);
     auto* left = new QWidget;
     list_ = new QVBoxLayout(left);
     list_->setContentsMargins(14, 12, 8, 12);
@@ -97,9 +128,15 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     colours_->setSpacing(2);
     list_->addLayout(colours_);
     list_->addStretch(1);
-    auto* pots = new Column(left);
-    pots->setFixedWidth(352);
-    row->addWidget(pots);
+    auto* side = new QWidget;
+    side->setFixedWidth(352);
+    auto* sideBox = new QVBoxLayout(side);
+    sideBox->setContentsMargins(0, 0, 0, 0);
+    sideBox->setSpacing(0);
+    sideBox->addWidget(which_ = whichSide());
+    sideBox->addWidget(sides_ = new QStackedWidget);
+    sides_->addWidget(new Column(left));
+    row_->addWidget(side);
 
     auto* middle = new QWidget;
     auto* box = new QVBoxLayout(middle);
@@ -108,85 +145,8 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     title_ = wrapped({});
     title_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600;"));
     box->addWidget(title_);
-    auto* sentence = new QWidget;
-    auto* flow = new FlowLayout(6, 6);
-    sentence->setLayout(flow);
-    const auto word = [&](const QString& w) {
-        auto* l = new QLabel(w);
-        l->setMinimumHeight(28);
-        flow->addWidget(l);
-    };
-    const auto choice = [&](const QString& name, const char* object, const QStringList& words, auto set) {
-        auto* c = choiceBox(name, words);
-        c->setObjectName(QString::fromLatin1(object));
-        connect(c, &QComboBox::activated, this, [this, name, set](int i) {
-            change(tr("Change %1").arg(name.toLower()), [&](temper::Choice& m) { set(m, i); });
-        });
-        flow->addWidget(c);
-        return c;
-    };
-    word(tr("Tempered"));
-    method_ = choice(tr("How it is tempered"), "temperMethod",
-                     {tr("with seed"), tr("with cocoa-butter crystals"), tr("by the full curve"),
-                      tr("by melting it in part"), tr("in a machine"), tr("not at all")},
-                     [](temper::Choice& m, int i) { m.method = kMethods[i]; });
-    word(tr("in"));
-    vessel_ = choice(tr("Bowl"), "temperVessel", {tr("a light bowl"), tr("a glass bowl"), tr("a stoneware bowl")},
-                     [](temper::Choice& m, int i) { m.vessel = kVessels[i]; });
-    fresh_ =
-        choice(tr("Bowl for seeding"), "temperFresh", {tr("seeded in the same bowl"), tr("poured into a fresh bowl")},
-               [](temper::Choice& m, int i) { m.freshBowl = i == 1; });
-    word(tr("melted"));
-    heat_ =
-        choice(tr("Heat"), "temperHeat", {tr("in a microwave of"), tr("over a water bath")},
-               [](temper::Choice& m, int i) { m.heat = i == 1 ? temper::Heat::WaterBath : temper::Heat::Microwave; });
-    watts_ = new FigureField(tr("Power of the microwave"), QStringLiteral("melt/watts"),
-                             session.typing(Dimension::Count, "", nullptr));
-    connect(watts_, &FigureField::measureTyped, this, [this](const Measure& m) {
-        if (!(m.value >= 100 && m.value <= 3000))
-            return watts_->setProblem(tr("A microwave has between 100 and 3000 W."));
-        watts_->setProblem({});
-        change(tr("Change the microwave"), [&](temper::Choice& c) { c.watts = m.value; });
-    });
-    flow->addWidget(watts_);
-    look_ = choice(tr("Thermometer"), "temperLook", {tr("W, with a thermometer"), tr("W, by look")},
-                   [](temper::Choice& m, int i) { m.byLook = i == 1; });
-    box->addWidget(sentence);
-    label_ = new QWidget;
-    auto* printed = new FlowLayout(6, 6);
-    label_->setLayout(printed);
-    const auto plain = [&](const QString& w) {
-        auto* l = new QLabel(w);
-        l->setMinimumHeight(28);
-        printed->addWidget(l);
-    };
-    const auto figure = [&](const QString& name, const char* key, Dimension dimension = Dimension::Temperature) {
-        auto* f = new FigureField(name, QLatin1String(key), session.typing(dimension, "", nullptr));
-        connect(f, &FigureField::measureTyped, this, [this, f](const Measure& m) {
-            const auto answers = session_.answers();
-            const auto* c = answers && chosen_ < answers->pots.size()
-                                ? session_.library().find(answers->pots[chosen_].key.chocolate)
-                                : nullptr;
-            if (!c) return;
-            session_.document().edit(tr("Change what the packet says"), [&](Plan& p) {
-                p.own[c->figuresAs()].values[f->property("key").toString().toStdString()] = m.value;
-            });
-            showLabel();
-        });
-        f->setProperty("key", QLatin1String(key));
-        labels_.push_back(f);
-        printed->addWidget(f);
-    };
-    plain(tr("The packet says: melt to"));
-    figure(tr("Packet: melt to"), "meltTo");
-    plain(tr("cool to"));
-    figure(tr("Packet: cool to"), "coolTo");
-    plain(tr("work from"));
-    figure(tr("Packet: work from"), "workLow");
-    plain(tr("to"));
-    figure(tr("Packet: work up to"), "workHigh");
-    plain(tr("holding"));
-    figure(tr("Packet: how much it holds"), material::kPacket, Dimension::Mass);
+    box->addWidget(sentence());
+    label_ = packetLine();
     box->addWidget(label_);
     clock_ = wrapped({});
     clock_->setObjectName(QStringLiteral("sittings"));
@@ -203,16 +163,132 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     steps_->setSpacing(0);
     box->addLayout(steps_);
     box->addStretch(1);
-    row->addWidget(new Column(middle), 1);
+    row_->addWidget(new Column(middle), 1);
 
     shopping_ = new ShoppingPanel(session);
-    auto* right = new Column(shopping_);
-    right->setFixedWidth(330);
-    row->addWidget(right);
+    buy_ = new Column(shopping_);
+    buy_->setMinimumWidth(330);
+    buy_->setMaximumWidth(352);
+    row_->addWidget(buy_);
 
     connect(&session_, &Session::answersChanged, this, [this] {
         if (isVisible()) refresh();
     });
+}
+
+QWidget* MeltPlace::whichSide() {
+    auto* bar = new QWidget;
+    auto* line = new QHBoxLayout(bar);
+    line->setContentsMargins(14, 8, 8, 0);
+    auto* group = new QButtonGroup(bar);
+    for (const auto& words : {tr("pots"), tr("to buy")}) {
+        auto* b = toolButton(words);
+        b->setCheckable(true);
+        b->setObjectName(group->buttons().isEmpty() ? QStringLiteral("sidePots") : QStringLiteral("sideBuy"));
+        group->addButton(b, static_cast<int>(group->buttons().size()));
+        line->addWidget(b);
+    }
+    line->addStretch(1);
+    group->button(0)->setChecked(true);
+    connect(group, &QButtonGroup::idClicked, this, [this](int side) { sides_->setCurrentIndex(side); });
+    bar->hide();
+    return bar;
+}
+
+void MeltPlace::resizeEvent(QResizeEvent* e) {
+    QWidget::resizeEvent(e);
+    const bool three = width() >= kThreeColumns;
+    if (three == three_) return;
+    three_ = three;
+    if (three) {
+        sides_->removeWidget(buy_);
+        row_->addWidget(buy_);
+        buy_->show();
+    } else {
+        row_->removeWidget(buy_);
+        sides_->addWidget(buy_);
+    }
+    findChild<QPushButton*>(QStringLiteral("sidePots"))->setChecked(true);
+    sides_->setCurrentIndex(0);
+    which_->setVisible(!three);
+}
+
+QWidget* MeltPlace::sentence() {
+    auto* line = new QWidget;
+    auto* flow = new FlowLayout(6, 6);
+    line->setLayout(flow);
+    const auto choice = [&](const QString& name, const char* object, const QStringList& words, auto set) {
+        auto* c = choiceBox(name, words);
+        c->setObjectName(QString::fromLatin1(object));
+        connect(c, &QComboBox::activated, this, [this, name, set](int i) {
+            change(tr("Change %1").arg(name.toLower()), [&](temper::Choice& m) { set(m, i); });
+        });
+        flow->addWidget(c);
+        return c;
+    };
+    flow->addWidget(lineWord(tr("Tempered")));
+    method_ = choice(tr("How it is tempered"), "temperMethod",
+                     {tr("with seed"), tr("with cocoa-butter crystals"), tr("by the full curve"),
+                      tr("by melting it in part"), tr("in a machine"), tr("not at all")},
+                     [](temper::Choice& m, int i) { m.method = kMethods[i]; });
+    flow->addWidget(lineWord(tr("in")));
+    vessel_ = choice(tr("Bowl"), "temperVessel", {tr("a light bowl"), tr("a glass bowl"), tr("a stoneware bowl")},
+                     [](temper::Choice& m, int i) { m.vessel = kVessels[i]; });
+    fresh_ =
+        choice(tr("Bowl for seeding"), "temperFresh", {tr("seeded in the same bowl"), tr("poured into a fresh bowl")},
+               [](temper::Choice& m, int i) { m.freshBowl = i == 1; });
+    flow->addWidget(lineWord(tr("melted")));
+    heat_ =
+        choice(tr("Heat"), "temperHeat", {tr("in a microwave of"), tr("over a water bath")},
+               [](temper::Choice& m, int i) { m.heat = i == 1 ? temper::Heat::WaterBath : temper::Heat::Microwave; });
+    watts_ = new FigureField(tr("Power of the microwave"), QStringLiteral("melt/watts"),
+                             session_.typing(Dimension::Count, "", nullptr));
+    watts_->setRule([](const Measure& m) {
+        return m.value >= 100 && m.value <= 3000 ? QString() : tr("A microwave has between 100 and 3000 W.");
+    });
+    connect(watts_, &FigureField::measureTyped, this, [this](const Measure& m) {
+        change(tr("Change the microwave"), [&](temper::Choice& c) { c.watts = m.value; });
+    });
+    flow->addWidget(watts_);
+    look_ = choice(tr("Thermometer"), "temperLook", {tr("W, with a thermometer"), tr("W, by look")},
+                   [](temper::Choice& m, int i) { m.byLook = i == 1; });
+    return line;
+}
+
+QWidget* MeltPlace::packetLine() {
+    auto* line = new QWidget;
+    auto* printed = new FlowLayout(6, 6);
+    line->setLayout(printed);
+    const auto figure = [&](const QString& name, const char* key, Dimension dimension = Dimension::Temperature) {
+        auto* f = new FigureField(name, QLatin1String(key), session_.typing(dimension, "", nullptr));
+        connect(f, &FigureField::measureTyped, this, [this, f](const Measure& m) {
+            const auto answers = session_.answers();
+            const auto* c = answers && chosen_ < answers->pots.size()
+                                ? session_.library().find(answers->pots[chosen_].key.chocolate)
+                                : nullptr;
+            if (!c) return;
+            const std::string id = c->figuresAs(), which = f->property("key").toString().toStdString();
+            f->refuse(session_.typed("own/" + id + "/" + which, [&] {
+                session_.document().edit(tr("Change what the packet says"),
+                                         [&](Plan& p) { p.own[id].values[which] = m.value; });
+            }));
+            showLabel();
+        });
+        f->setProperty("key", QLatin1String(key));
+        labels_.push_back(f);
+        printed->addWidget(f);
+    };
+    printed->addWidget(lineWord(tr("The packet says: melt to")));
+    figure(tr("Packet: melt to"), "meltTo");
+    printed->addWidget(lineWord(tr("cool to")));
+    figure(tr("Packet: cool to"), "coolTo");
+    printed->addWidget(lineWord(tr("work from")));
+    figure(tr("Packet: work from"), "workLow");
+    printed->addWidget(lineWord(tr("to")));
+    figure(tr("Packet: work up to"), "workHigh");
+    printed->addWidget(lineWord(tr("holding")));
+    figure(tr("Packet: how much it holds"), material::kPacket, Dimension::Mass);
+    return line;
 }
 
 void MeltPlace::showEvent(QShowEvent* e) {
@@ -325,30 +401,45 @@ void MeltPlace::showPot() {
     const auto& m = answers->melts[chosen_];
     const auto u = session_.units();
     const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
-    const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, u)); };
     title_->setText(m.batches > 1 ? tr("%1: %2 in %3 batches, %4 in the bowl each time")
                                         .arg(qstring(pot.name), g(pot.melt))
                                         .arg(m.batches)
                                         .arg(g(m.each))
                                   : tr("%1: %2").arg(qstring(pot.name), g(m.each)));
-    const bool tempered = !m.temper.steps.empty() && m.temper.seed > 0;
-    method_->setCurrentIndex(
-        static_cast<int>(std::find(std::begin(kMethods), std::end(kMethods), m.choice.method) - std::begin(kMethods)));
-    vessel_->setCurrentIndex(
-        static_cast<int>(std::find(std::begin(kVessels), std::end(kVessels), m.choice.vessel) - std::begin(kVessels)));
-    fresh_->setCurrentIndex(m.choice.freshBowl ? 1 : 0);
-    fresh_->setVisible(m.choice.method == temper::Method::Seed);
-    heat_->setCurrentIndex(m.choice.heat == temper::Heat::WaterBath ? 1 : 0);
-    watts_->setVisible(m.choice.heat == temper::Heat::Microwave);
-    look_->setItemText(
-        0, m.choice.heat == temper::Heat::Microwave ? tr("W, with a thermometer") : tr("with a thermometer"));
-    look_->setItemText(1, m.choice.heat == temper::Heat::Microwave ? tr("W, by look") : tr("by look"));
-    look_->setCurrentIndex(m.choice.byLook ? 1 : 0);
-    watts_->setMeasure(Measure(m.choice.watts), u);
+    showSentence(m.choice);
     shopping_->refresh(pot.key.chocolate);
     showLabel();
+    showSittings(pot);
+    curve_->setVisible(m.problem.empty());
+    if (!m.problem.empty()) return summary_->setText(qstring(m.problem));
+    const auto& t = m.temper;
+    curve_->set(t, m.coating, u);
+    live_->setPot(qstring(pot.key.id()), qstring(pot.name), t, m.coating, m.each, m.choice.watts);
+    curve_->setLive(live_->curve());
+    method_->setVisible(m.coating.tempered || !m.coating.compound);  // compound needs no school
+    summary_->setText(summary(pot, m, u));
+    showSteps(m);
+}
+
+void MeltPlace::showSentence(const temper::Choice& choice) {
+    method_->setCurrentIndex(
+        static_cast<int>(std::find(std::begin(kMethods), std::end(kMethods), choice.method) - std::begin(kMethods)));
+    vessel_->setCurrentIndex(
+        static_cast<int>(std::find(std::begin(kVessels), std::end(kVessels), choice.vessel) - std::begin(kVessels)));
+    fresh_->setCurrentIndex(choice.freshBowl ? 1 : 0);
+    fresh_->setVisible(choice.method == temper::Method::Seed);
+    heat_->setCurrentIndex(choice.heat == temper::Heat::WaterBath ? 1 : 0);
+    watts_->setVisible(choice.heat == temper::Heat::Microwave);
+    look_->setItemText(0,
+                       choice.heat == temper::Heat::Microwave ? tr("W, with a thermometer") : tr("with a thermometer"));
+    look_->setItemText(1, choice.heat == temper::Heat::Microwave ? tr("W, by look") : tr("by look"));
+    look_->setCurrentIndex(choice.byLook ? 1 : 0);
+    watts_->setMeasure(Measure(choice.watts), session_.units());
+}
+
+void MeltPlace::showSittings(const batch::Pot& pot) {
     QStringList times, titles;  // a line of clock times; what each is for under the cursor
-    if (answers->day)
+    if (const auto answers = session_.answers(); answers->day)
         for (const auto& s : sittings(*answers->day, pot)) {
             times << qstring(answers->day->clock(s.minute).substr(11));
             titles << times.back() + QLatin1Char(' ') + qstring(s.title);
@@ -357,33 +448,10 @@ void MeltPlace::showPot() {
     clock_->setText(times.size() == 1 ? tr("On the day: tempered at %1.").arg(titles.front())
                                       : tr("On the day: ready to use at %1.").arg(times.join(QStringLiteral(" · "))));
     clock_->setToolTip(titles.join(QLatin1Char('\n')));
-    curve_->setVisible(m.problem.empty());
-    if (!m.problem.empty()) return summary_->setText(qstring(m.problem));
-    const auto& t = m.temper;
-    curve_->set(t, m.coating, u);
-    live_->setPot(qstring(pot.key.id()), qstring(pot.name), t, m.coating, m.each, m.choice.watts);
-    curve_->setLive(live_->curve());
-    method_->setVisible(m.coating.tempered || !m.coating.compound);  // compound needs no school
-    QString words;
-    if (m.batches > 1 && pot.bath > 0.0005)
-        words = tr("What is left of a batch, %1, goes over into the next. ").arg(g(pot.bath));
-    words += tr("Ready after %1; usable for about %2 in this room").arg(time(t.seconds), time(t.window));
-    if (t.rewarmFor > 0)
-        words += tr(", longer with a burst of %1 every %2").arg(time(t.rewarmFor), time(t.rewarmEvery));
-    words += QLatin1Char('.');
-    if (t.tooWarmSeed > 0)
-        words += std::isfinite(t.tooWarmWait) && t.tooWarmWait < 7200
-                     ? tr(" Two degrees too warm: %1 more seed, or %2 of stirring.")
-                           .arg(g(t.tooWarmSeed), time(t.tooWarmWait))
-                     : tr(" Two degrees too warm: %1 more seed, or the bowl into cold water for moments; this room is "
-                          "too warm to cool it.")
-                           .arg(g(t.tooWarmSeed));
-    if (tempered && t.third > 0)
-        words += tr(" A third of seed would land at %1.").arg(qstring(format(t.third, Dimension::Temperature, u)));
-    if (pot.late > 0.0005)
-        words += tr(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
-    summary_->setText(words);
-    for (const auto& w : t.warnings) steps_->addWidget(wrapped(qstring(w), "harm"));
+}
+
+void MeltPlace::showSteps(const MeltPlan& m) {
+    for (const auto& w : m.temper.warnings) steps_->addWidget(wrapped(qstring(w), "harm"));
     if (!m.dividing.empty()) {
         auto* l = wrapped(qstring(m.dividing));
         l->setObjectName(QStringLiteral("dividing"));
@@ -400,7 +468,7 @@ void MeltPlace::showPot() {
         }
     }
     int n = 0;
-    for (const auto& s : t.steps) steps_->addWidget(new StepView(++n, s, m.choice.byLook, u));
+    for (const auto& s : m.temper.steps) steps_->addWidget(new StepView(++n, s, m.choice.byLook, session_.units()));
     auto* wrong = wrapped(tr("When it goes wrong"));
     wrong->setStyleSheet(QStringLiteral("font-weight: 600; margin-top: 8px;"));
     steps_->addWidget(wrong);

@@ -2,6 +2,7 @@
 #pragma once
 #include <QComboBox>
 #include <QLabel>
+#include <QStackedWidget>
 #include <QVBoxLayout>
 #include <QWidget>
 
@@ -31,10 +32,17 @@ signals:
 
 protected:
     void showEvent(QShowEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
 
 private:
     void change(const QString& label, const std::function<void(temper::Choice&)>& edit);
+    QWidget* whichSide();   // pots or list, where both share a side
+    QWidget* sentence();    // how the pot is tempered
+    QWidget* packetLine();  // what its packet says
     void showPot();
+    void showSentence(const temper::Choice& choice);
+    void showSittings(const batch::Pot& pot);
+    void showSteps(const MeltPlan& melt);
     void showColours();
     void showLabel();
 
@@ -49,6 +57,10 @@ private:
     TemperCurve* curve_;
     LivePanel* live_;
     ShoppingPanel* shopping_;
+    class QHBoxLayout* row_;
+    QStackedWidget* sides_;
+    QWidget *which_, *buy_;
+    bool three_ = true;
     size_t chosen_ = 0;
 };
 

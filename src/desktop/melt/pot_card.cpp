@@ -70,7 +70,7 @@ void PotCard::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const QRectF card = QRectF(rect()).adjusted(1.5, 1.5, -1.5, -2.5);
-    p.setPen(QPen(hasFocus() ? theme().yolk : isChecked() ? theme().balloon : theme().hairline, hasFocus() ? 2 : 1));
+    p.setPen(QPen(hasFocus() ? theme().ring : isChecked() ? theme().balloon : theme().hairline, hasFocus() ? 2 : 1));
     p.setBrush(isChecked() ? theme().card : Qt::transparent);
     p.drawRoundedRect(card, 12, 12);
     // the bowl, chocolate in it to its level; what must stay for the last dip is a dotted line

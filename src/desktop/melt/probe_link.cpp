@@ -1,74 +1,131 @@
 #include "desktop/melt/probe_link.h"
 
-#include <fcntl.h>
-#include <poll.h>
-#include <sys/eventfd.h>
-#include <sys/socket.h>
-#include <sys/stat.h>
-#include <sys/un.h>
-#include <termios.h>
-#include <unistd.h>
-
 #include <QDir>
 #include <QFile>
+#include <QLocalSocket>
+#include <QSerialPort>
+#include <QSerialPortInfo>
 #include <QTimer>
 #include <algorithm>
-#include <cerrno>
-#include <cstring>
+#include <filesystem>
 
 namespace uovo::desktop {
 namespace {
 
-constexpr int kAgain = 1500;        // ms until a device that is not there is looked for again
-constexpr int kFrame = 16;          // ms between two tellings of a flood
-constexpr size_t kMostAtOnce = 50;  // lines told in one
-constexpr size_t kMostWaiting =
-    400;  // a kitchen's thermometer sends a few a second: of a flood every other line is enough
+constexpr int kAgain = 1500;           // ms until a device that is not there is looked for again
+constexpr int kFrame = 16;             // ms between two tellings of a flood
+constexpr qint64 kMostUnread = 65536;  // bytes of a flood that are kept until they are read
+constexpr size_t kMostAtOnce = 50;     // lines told in one
+// A kitchen's thermometer sends a few lines a second: of a flood every other is enough.
+constexpr size_t kMostWaiting = 400;
 
-/// @returns a file descriptor that never blocks, or -1 with errno
-int opened(const QByteArray& path) {
-    struct stat what {};
-    if (::stat(path.constData(), &what) != 0) return -1;
-    if (S_ISSOCK(what.st_mode)) {
-        sockaddr_un address{};
-        address.sun_family = AF_UNIX;
-        if (static_cast<size_t>(path.size()) >= sizeof address.sun_path) return errno = ENAMETOOLONG, -1;
-        std::memcpy(address.sun_path, path.constData(), static_cast<size_t>(path.size()) + 1);
-        const int fd = ::socket(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC | SOCK_NONBLOCK, 0);
-        if (fd >= 0 && ::connect(fd, reinterpret_cast<const sockaddr*>(&address), sizeof address) != 0) {
-            const int why = errno;
-            ::close(fd);
-            errno = why;
-            return -1;
-        }
-        return fd;
+bool isSocket(const QString& path) {
+    std::error_code none;
+    return std::filesystem::is_socket(QFile::encodeName(path).toStdString(), none);
+}
+
+QString why(QSerialPort::SerialPortError error, const QString& words) {
+    switch (error) {
+        case QSerialPort::DeviceNotFoundError:
+            return ProbeLink::tr("there is no such device");
+        case QSerialPort::PermissionError:
+            return ProbeLink::tr("another program listens to it, or this account may not read it");
+        default:
+            return words;
     }
-    if (!S_ISCHR(what.st_mode)) return errno = ENODEV, -1;
-    const int fd = ::open(path.constData(), O_RDONLY | O_NOCTTY | O_NONBLOCK | O_CLOEXEC);
-    termios mode{};
-    if (fd >= 0 && ::tcgetattr(fd, &mode) == 0) {  // 8N1, as it comes
-        ::cfmakeraw(&mode);
-        mode.c_cflag |= CLOCAL | CREAD;
-        ::cfsetspeed(&mode, B9600);
-        ::tcsetattr(fd, TCSANOW, &mode);
-    }
-    return fd;
 }
 
 }  // namespace
 
-ProbeLink::ProbeLink(QObject* parent) : QObject(parent), wake_(::eventfd(0, EFD_CLOEXEC | EFD_NONBLOCK)) {}
+/// Lives on the link's thread, and the device with it.
+class ProbeLink::Ear : public QObject {
+public:
+    Ear(ProbeLink& link, QString path) : link_(link), path_(std::move(path)), again_(this) {
+        again_.setInterval(kAgain);
+        connect(&again_, &QTimer::timeout, this, &Ear::open);
+    }
 
-ProbeLink::~ProbeLink() {
-    close();
-    ::close(wake_);
-}
+    ~Ear() override {
+        if (device_) device_->disconnect(this);  // that it is closed is no news
+    }
+
+    void open() {
+        device_.reset();  // never from its own signals; and its lock goes before it is opened again
+        heard_ = false;
+        again_.start();
+        reader_ = {};
+        isSocket(path_) ? openSocket() : openPort();
+    }
+
+private:
+    void openSocket() {
+        auto* socket = new QLocalSocket;
+        device_.reset(socket);
+        socket->setReadBufferSize(kMostUnread);
+        connect(socket, &QLocalSocket::connected, this, &Ear::opened);
+        connect(socket, &QLocalSocket::readyRead, this, &Ear::read);
+        connect(socket, &QLocalSocket::disconnected, this, &Ear::lost);
+        connect(socket, &QLocalSocket::errorOccurred, this, [this, socket] {
+            if (!heard_) refused(socket->errorString());
+        });
+        socket->connectToServer(path_, QIODevice::ReadOnly);
+    }
+
+    void openPort() {
+        auto* port = new QSerialPort(path_);  // 9600 8N1, as it comes
+        device_.reset(port);
+        port->setReadBufferSize(kMostUnread);
+        if (!port->open(QIODevice::ReadOnly)) return refused(why(port->error(), port->errorString()));
+        connect(port, &QSerialPort::readyRead, this, &Ear::read);
+        connect(port, &QSerialPort::errorOccurred, this, [this](QSerialPort::SerialPortError error) {
+            if (error != QSerialPort::NoError) lost();
+        });
+        opened();
+    }
+
+    void opened() {
+        again_.stop();
+        heard_ = true;
+        link_.tell({{}, tr("listening to %1").arg(path_), true});
+    }
+
+    void read() {
+        const QByteArray bytes = device_->readAll();
+        for (auto& reading : reader_.feed({bytes.constData(), static_cast<size_t>(bytes.size())}))
+            link_.tell({std::move(reading), {}, false});
+        link_.garbage_ = reader_.garbage();
+    }
+
+    void refused(const QString& reason) {
+        if (!said_) link_.tell({{}, tr("%1 cannot be opened: %2").arg(path_, reason), false});
+        said_ = true;
+    }
+
+    void lost() {
+        if (!heard_) return;
+        heard_ = false;
+        said_ = true;
+        link_.tell({{}, tr("The thermometer is unplugged: waiting for it."), false});
+        again_.start();
+    }
+
+    ProbeLink& link_;
+    QString path_;
+    QTimer again_;
+    probe::Reader reader_;
+    bool heard_ = false;  // it is open
+    bool said_ = false;   // that it cannot be opened or is gone: once
+    std::unique_ptr<QIODevice> device_;
+};
+
+ProbeLink::ProbeLink(QObject* parent) : QObject(parent) {}
+
+ProbeLink::~ProbeLink() { close(); }
 
 QStringList ProbeLink::found() {
     QStringList out;
-    const QDir devices(QStringLiteral("/dev"));
-    for (const auto& name : devices.entryList({QStringLiteral("ttyUSB*"), QStringLiteral("ttyACM*")}, QDir::System))
-        out << devices.filePath(name);
+    for (const auto& port : QSerialPortInfo::availablePorts())
+        if (port.hasVendorIdentifier()) out << port.systemLocation();  // plugged in, not soldered in
     for (const QString& folder : {qEnvironmentVariable("XDG_RUNTIME_DIR"), QDir::tempPath()})
         if (!folder.isEmpty())
             for (const auto& name : QDir(folder).entryList({QStringLiteral("uovo-probe*")}, QDir::System))
@@ -80,59 +137,25 @@ QStringList ProbeLink::found() {
 void ProbeLink::open(const QString& path) {
     close();
     path_ = path;
-    thread_ = std::jthread([this, name = QFile::encodeName(path)](std::stop_token stop) { listen(stop, name); });
+    thread_ = std::make_unique<QThread>();  // never started twice: in Qt 6.4 its objects then refer to what has ended
+    auto* ear = new Ear(*this, path);
+    ear->moveToThread(thread_.get());
+    connect(thread_.get(), &QThread::started, ear, &Ear::open);
+    connect(thread_.get(), &QThread::finished, ear, &QObject::deleteLater);
+    thread_->start();
 }
 
 void ProbeLink::close() {
-    if (thread_.joinable()) {
-        thread_.request_stop();
-        const std::uint64_t one = 1;
-        (void)!::write(wake_, &one, sizeof one);
-        thread_.join();
-        std::uint64_t drained = 0;
-        (void)!::read(wake_, &drained, sizeof drained);
+    if (thread_) {
+        thread_->quit();
+        thread_->wait();
+        thread_.reset();
     }
     const std::lock_guard lock(mutex_);
     news_.clear();
     open_ = false;
     garbage_ = 0;
     path_.clear();
-}
-
-void ProbeLink::listen(std::stop_token stop, QByteArray path) {
-    const QString name = QFile::decodeName(path);
-    QString last;  // said once
-    while (!stop.stop_requested()) {
-        const int device = opened(path);
-        if (device < 0) {
-            const QString words = tr("%1 cannot be opened: %2").arg(name, QString::fromLocal8Bit(std::strerror(errno)));
-            if (last.isEmpty()) tell({{}, last = words, false});
-        } else {
-            tell({{}, tr("listening to %1").arg(name), true});
-            last = read(stop, device);
-            ::close(device);
-            if (!last.isEmpty()) tell({{}, last, false});
-        }
-        pollfd wait{wake_, POLLIN, 0};
-        if (!stop.stop_requested()) ::poll(&wait, 1, kAgain);
-    }
-}
-
-QString ProbeLink::read(std::stop_token stop, int device) {
-    probe::Reader reader;
-    char bytes[4096];
-    while (!stop.stop_requested()) {
-        pollfd wait[2]{{device, POLLIN, 0}, {wake_, POLLIN, 0}};
-        if (::poll(wait, 2, -1) < 0 && errno != EINTR) break;
-        if (stop.stop_requested()) return {};
-        if (!wait[0].revents) continue;
-        const ssize_t n = ::read(device, bytes, sizeof bytes);
-        if (n < 0 && (errno == EAGAIN || errno == EINTR)) continue;
-        if (n <= 0) break;
-        for (auto& reading : reader.feed({bytes, static_cast<size_t>(n)})) tell({std::move(reading), {}, false});
-        garbage_ = reader.garbage();
-    }
-    return stop.stop_requested() ? QString() : tr("The thermometer is unplugged: waiting for it.");
 }
 
 void ProbeLink::tell(News news) {

@@ -3,10 +3,11 @@
 #pragma once
 #include <QObject>
 #include <QStringList>
+#include <QThread>
 #include <atomic>
 #include <deque>
+#include <memory>
 #include <mutex>
-#include <thread>
 
 #include "core/probe/reader.h"
 
@@ -40,9 +41,7 @@ private:
         QString state;  // not empty: this and not a reading
         bool connected = false;
     };
-    void listen(std::stop_token stop, QByteArray path);
-    /// Reads until the device goes away. @returns what to say then
-    QString read(std::stop_token stop, int device);
+    class Ear;
     void tell(News news);
     void deliver();
 
@@ -50,10 +49,9 @@ private:
     bool open_ = false;
     std::atomic<size_t> garbage_ = 0;
     std::mutex mutex_;
-    std::deque<News> news_;  // not told yet, at most kMostWaiting
-    bool asked_ = false;     // deliver() is on its way
-    int wake_ = -1;          // written to when the thread is to stop
-    std::jthread thread_;
+    std::deque<News> news_;            // not told yet, at most kMostWaiting
+    bool asked_ = false;               // deliver() is on its way
+    std::unique_ptr<QThread> thread_;  // while something is open
 };
 
 }  // namespace uovo::desktop

@@ -9,9 +9,9 @@
 #include <QPrinter>
 #include <QPushButton>
 #include <QSaveFile>
-#include <QSpinBox>
 #include <algorithm>
 #include <cmath>
+#include <set>
 
 #include "desktop/shell/sheet.h"
 #include "report/fonts.h"
@@ -38,6 +38,15 @@ Stock& stockOf(Plan& plan, const std::string& chocolate) {
     return plan.pantry.back();
 }
 
+constexpr int kMostGuests = 10000;
+
+/// Path of what is said of a chocolate in the cupboard, also before anything is.
+std::string stockPlace(const Plan& plan, const std::string& chocolate, const char* figure) {
+    const Stock* known = stockIn(plan, chocolate);
+    const auto at = known ? static_cast<size_t>(known - plan.pantry.data()) : plan.pantry.size();
+    return "pantry/" + std::to_string(at) + "/" + figure;
+}
+
 QString money(double v) { return QString::number(v, 'f', 2); }
 
 }  // namespace
@@ -52,12 +61,8 @@ ShoppingPanel::ShoppingPanel(Session& session, QWidget* parent) : QWidget(parent
     title->setStyleSheet(QStringLiteral("font-size: 19px; font-weight: 600;"));
     head->addWidget(title, 1);
     const auto button = [&](const QString& words, const QString& tip, const char* name, auto pressed) {
-        auto* b = new QPushButton(words);
-        b->setProperty("flat", true);
-        b->setProperty("tool", true);
+        auto* b = toolButton(words, tip);
         b->setObjectName(QString::fromLatin1(name));
-        b->setToolTip(tip);
-        b->setAccessibleName(tip);
         connect(b, &QPushButton::clicked, this, pressed);
         head->addWidget(b);
     };
@@ -72,6 +77,17 @@ ShoppingPanel::ShoppingPanel(Session& session, QWidget* parent) : QWidget(parent
     lines_ = new QVBoxLayout;
     lines_->setSpacing(4);
     box->addLayout(lines_);
+    guestRow_ = new QWidget;
+    auto* guestBox = new QHBoxLayout(guestRow_);
+    guestBox->setContentsMargins(0, 0, 0, 0);
+    guestBox->addWidget(new QLabel(tr("Guests; 0: not said")), 1, Qt::AlignTop);
+    guests_ = new FigureField(tr("Guests"), QStringLiteral("guests"), session.typing(Dimension::Count, "", nullptr));
+    guests_->setWhole(0, kMostGuests);
+    connect(guests_, &FigureField::measureTyped, this, [this](const Measure& m) {
+        session_.document().edit(
+            tr("Change the guests"), [&](Plan& p) { p.guests = static_cast<int>(m.value); }, QStringLiteral("guests"));
+    });
+    guestBox->addWidget(guests_);
     auto* ask = new QLabel(tr("What can I make of"));
     ask->setStyleSheet(QStringLiteral("font-weight: 600;"));
     ask->setContentsMargins(0, 10, 0, 0);
@@ -80,8 +96,8 @@ ShoppingPanel::ShoppingPanel(Session& session, QWidget* parent) : QWidget(parent
     amount_ = new FigureField(tr("Chocolate that is left"), QStringLiteral("melt/rest"),
                               session.typing(Dimension::Mass, "g", nullptr));
     amount_->setMeasure(kilograms_, session.units());
+    amount_->setRule([](const Measure& m) { return m.value > 0 ? QString() : tr("Ask for more than nothing."); });
     connect(amount_, &FigureField::measureTyped, this, [this](const Measure& m) {
-        amount_->setProblem(m.value > 0 ? QString() : tr("Ask for more than nothing."));
         kilograms_ = m;
         refreshRest();
     });
@@ -100,111 +116,114 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
     const auto answers = session_.answers();
     if (!answers) return;
     const Shopping s = shopping(session_.plan(), session_.library(), *answers, today().toStdString());
-    const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, session_.units())); };
-    // The list is built anew; the field a person is in gets its focus back.
-    const QWidget* focus = QApplication::focusWidget();
-    const QString focused = focus && isAncestorOf(focus) ? focus->objectName() : QString();
+    // The list is built anew around its fields: what is being written in one stays.
+    for (const auto& [id, fields] : stock_) lines_->removeWidget(fields.row);
+    lines_->removeWidget(guestRow_);
     emptyLayout(lines_);
+    std::set<std::string> listed;
     for (const auto& l : s.lines) {
-        auto* name =
-            wrapped(l.packets > 0 ? tr("%1 × %2 of %3").arg(l.packets).arg(g(l.packet), qstring(l.name).toLower())
-                                  : tr("No %1").arg(qstring(l.name).toLower()));
-        name->setStyleSheet(QStringLiteral("font-weight: 600;"));
-        lines_->addWidget(name);
-        QString words = tr("%1 to melt").arg(g(l.need));
-        if (l.have > 0) words += tr(", %1 in the cupboard").arg(g(l.have));
-        if (l.cost > 0) words += tr(", %1 used up").arg(money(l.cost));
-        lines_->addWidget(wrapped(words + QStringLiteral("."), "small"));
-        if (!l.note.empty()) lines_->addWidget(wrapped(qstring(l.note), "harm"));
-        auto* stock = new QWidget;
-        auto* row = new QHBoxLayout(stock);
-        row->setContentsMargins(0, 0, 0, 6);
-        auto* have = new FigureField(tr("%1 in the cupboard").arg(qstring(l.name)),
-                                     QStringLiteral("pantry/%1/mass").arg(qstring(l.chocolate)),
-                                     session_.typingOf(Dimension::Mass, "g", l.chocolate));
-        const Stock* known = stockIn(session_.plan(), l.chocolate);
-        const Measure mass = known ? known->mass : Measure(0.0);
-        const double price = known ? known->price : 0;
-        const QString date = known ? qstring(known->bestBefore) : QString();
-        have->setMeasure(mass, session_.units());
-        connect(have, &FigureField::measureTyped, this, [this, have, id = l.chocolate](const Measure& m) {
-            if (!(m.value >= 0)) return have->setProblem(tr("In the cupboard there is nothing or more, not less."));
-            session_.document().edit(tr("Change what stands in the cupboard"),
-                                     [&](Plan& p) { stockOf(p, id).mass = m; });
-        });
-        auto* cost = new QLineEdit(price > 0 ? money(price) : QString());
-        cost->setObjectName(QStringLiteral("pantry/%1/price").arg(qstring(l.chocolate)));
-        cost->setPlaceholderText(tr("price a kg"));
-        cost->setAccessibleName(tr("Price of a kilogram of %1").arg(qstring(l.name).toLower()));
-        cost->setMaximumWidth(92);
-        connect(cost, &QLineEdit::editingFinished, this, [this, cost, id = l.chocolate] {
-            bool ok = cost->text().trimmed().isEmpty();
-            const double v = ok ? 0 : QString(cost->text()).replace(',', '.').toDouble(&ok);
-            if (!ok || !(v >= 0)) return cost->setText(QString());
-            const Stock* before = stockIn(session_.plan(), id);
-            if (std::abs(v - (before ? before->price : 0)) > 1e-9)
-                session_.document().edit(tr("Change a price"), [&](Plan& p) { stockOf(p, id).price = v; });
-        });
-        auto* best = new QLineEdit(date);
-        best->setObjectName(QStringLiteral("pantry/%1/date").arg(qstring(l.chocolate)));
-        best->setPlaceholderText(tr("best before"));
-        best->setAccessibleName(tr("Best-before date of %1").arg(qstring(l.name).toLower()));
-        best->setMaximumWidth(104);
-        connect(best, &QLineEdit::editingFinished, this, [this, best, id = l.chocolate] {
-            const Stock* before = stockIn(session_.plan(), id);
-            if (best->text().trimmed() == (before ? qstring(before->bestBefore) : QString())) return;
-            session_.document().edit(tr("Change a best-before date"), [&](Plan& p) {
-                stockOf(p, id).bestBefore = best->text().trimmed().toStdString();
-            });
-        });
-        row->addWidget(have);
-        row->addWidget(cost);
-        row->addWidget(best);
-        row->addStretch(1);
-        lines_->addWidget(stock);
-        for (size_t i = 0; i < session_.plan().pantry.size(); ++i)
-            if (session_.plan().pantry[i].chocolate == l.chocolate)
-                for (const char* field : {"mass", "price", "bestBefore"})
-                    if (const QString wrong = session_.problemAt("pantry/" + std::to_string(i) + "/" + field);
-                        !wrong.isEmpty())
-                        lines_->addWidget(wrapped(wrong, "harm"));
+        listed.insert(l.chocolate);
+        chocolateLine(l);
     }
+    for (auto& [id, fields] : stock_) fields.row->setVisible(listed.contains(id));
+    supplies(s);
+    costs(s);
+    lines_->addWidget(guestRow_);
+    guests_->setMeasure(Measure(session_.plan().guests), session_.units());
+    whatIsInIt(s);
+    refreshRest();
+}
+
+void ShoppingPanel::chocolateLine(const Purchase& l) {
+    const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, session_.units())); };
+    auto* name = wrapped(l.packets > 0 ? tr("%1 × %2 of %3").arg(l.packets).arg(g(l.packet), qstring(l.name).toLower())
+                                       : tr("No %1").arg(qstring(l.name).toLower()));
+    name->setStyleSheet(QStringLiteral("font-weight: 600;"));
+    lines_->addWidget(name);
+    QString words = tr("%1 to melt").arg(g(l.need));
+    if (l.have > 0) words += tr(", %1 in the cupboard").arg(g(l.have));
+    if (l.cost > 0) words += tr(", %1 used up").arg(money(l.cost));
+    lines_->addWidget(wrapped(words + QStringLiteral("."), "small"));
+    if (!l.note.empty()) lines_->addWidget(wrapped(qstring(l.note), "harm"));
+    auto it = stock_.find(l.chocolate);
+    if (it == stock_.end()) it = stock_.emplace(l.chocolate, stockFields(l.chocolate, qstring(l.name))).first;
+    const Stock* known = stockIn(session_.plan(), l.chocolate);
+    const StockFields& f = it->second;
+    f.mass->setContext(session_.typingOf(Dimension::Mass, "g", l.chocolate));
+    f.mass->setMeasure(known ? known->mass : Measure(0.0), session_.units());
+    f.price->setWords(known && known->price > 0 ? money(known->price) : QString());
+    f.bestBefore->setWords(known ? qstring(known->bestBefore) : QString());
+    f.mass->setProblem(session_.problemAt(stockPlace(session_.plan(), l.chocolate, "mass")));
+    f.price->setProblem(session_.problemAt(stockPlace(session_.plan(), l.chocolate, "price")));
+    f.bestBefore->setProblem(session_.problemAt(stockPlace(session_.plan(), l.chocolate, "bestBefore")));
+    lines_->addWidget(f.row);
+}
+
+ShoppingPanel::StockFields ShoppingPanel::stockFields(const std::string& id, const QString& name) {
+    const QString place = QStringLiteral("pantry/%1/").arg(qstring(id));
+    const auto change = [this, id](const char* figure, const QString& label, const std::function<void(Stock&)>& to) {
+        return session_.typed(stockPlace(session_.plan(), id, figure),
+                              [&] { session_.document().edit(label, [&](Plan& p) { to(stockOf(p, id)); }); });
+    };
+    StockFields f;
+    f.mass = new FigureField(tr("%1 in the cupboard").arg(name), place + QStringLiteral("mass"),
+                             session_.typingOf(Dimension::Mass, "g", id));
+    connect(f.mass, &FigureField::measureTyped, this, [change, field = f.mass](const Measure& m) {
+        field->refuse(change("mass", tr("Change what stands in the cupboard"), [&](Stock& s) { s.mass = m; }));
+    });
+    f.price = new WordsField(tr("Price of a kilogram of %1").arg(name.toLower()), place + QStringLiteral("price"),
+                             [this, change](const QString& said) {
+                                 TypingContext typing = session_.typing(Dimension::Count, "", nullptr);
+                                 typing.fractions = true;
+                                 const auto read =
+                                     said.isEmpty() ? Measure(0.0) : parseMeasure(said.toStdString(), typing);
+                                 if (!read) return qstring(read.error().sentence);
+                                 return change("price", tr("Change a price"), [&](Stock& s) { s.price = read->value; });
+                             });
+    f.bestBefore = new WordsField(tr("Best-before date of %1").arg(name.toLower()), place + QStringLiteral("date"),
+                                  [change](const QString& said) {
+                                      return change("bestBefore", tr("Change a best-before date"),
+                                                    [&](Stock& s) { s.bestBefore = said.toStdString(); });
+                                  });
+    f.price->edit()->setPlaceholderText(tr("price a kg"));
+    f.bestBefore->edit()->setPlaceholderText(tr("best before"));
+    f.row = new QWidget;
+    auto* row = new QHBoxLayout(f.row);
+    row->setContentsMargins(0, 0, 0, 6);
+    row->addWidget(f.mass, 0, Qt::AlignTop);
+    row->addWidget(f.price, 0, Qt::AlignTop);
+    row->addWidget(f.bestBefore, 0, Qt::AlignTop);
+    row->addStretch(1);
+    for (Field* each : std::initializer_list<Field*>{f.mass, f.price, f.bestBefore})
+        each->complaint()->setMinimumWidth(90);
+    f.price->edit()->setMaximumWidth(92);
+    f.bestBefore->edit()->setMaximumWidth(104);
+    return f;
+}
+
+void ShoppingPanel::supplies(const Shopping& s) {
     for (const auto& x : s.supplies) {
         auto* l = wrapped(tr("%1: %2").arg(qstring(x.name), qstring(x.amount)));
         l->setObjectName(QStringLiteral("supply"));
         lines_->addWidget(l);
         lines_->addWidget(wrapped(tr("for %1").arg(qstring(x.forWhat)), "small"));
     }
-    if (s.cost > 0) {
-        QString words = tr("%1 for what is used up").arg(money(s.cost)) +
-                        (s.priced ? QString() : tr(", as far as prices are known"));
-        if (session_.plan().guests > 0) words += tr("; %1 a guest").arg(money(s.cost / session_.plan().guests));
-        lines_->addWidget(wrapped(words + QStringLiteral("."), ""));
-        QStringList each;
-        for (const auto& e : s.pieces)
-            for (const auto& p : session_.plan().pieces)
-                if (p.id == e.piece && e.cost > 0) each << tr("%1 %2").arg(qstring(p.name), money(e.cost));
-        if (!each.isEmpty())
-            lines_->addWidget(wrapped(tr("In each: %1.").arg(each.join(QStringLiteral(", "))), "small"));
-    }
-    auto* guestRow = new QWidget;
-    auto* guestBox = new QHBoxLayout(guestRow);
-    guestBox->setContentsMargins(0, 0, 0, 0);
-    guestBox->addWidget(new QLabel(tr("Guests")), 1);
-    auto* guests = new QSpinBox;
-    guests->setObjectName(QStringLiteral("guests"));
-    guests->setAccessibleName(tr("Guests"));
-    guests->setRange(0, 10000);
-    guests->setButtonSymbols(QAbstractSpinBox::NoButtons);
-    guests->setMaximumWidth(92);
-    guests->setSpecialValueText(tr("not said"));
-    guests->setValue(session_.plan().guests);
-    connect(guests, &QSpinBox::valueChanged, this, [this](int n) {
-        session_.document().edit(
-            tr("Change the guests"), [&](Plan& p) { p.guests = n; }, QStringLiteral("guests"));
-    });
-    guestBox->addWidget(guests);
-    lines_->addWidget(guestRow);
+}
+
+void ShoppingPanel::costs(const Shopping& s) {
+    if (!(s.cost > 0)) return;
+    QString words =
+        tr("%1 for what is used up").arg(money(s.cost)) + (s.priced ? QString() : tr(", as far as prices are known"));
+    if (session_.plan().guests > 0) words += tr("; %1 a guest").arg(money(s.cost / session_.plan().guests));
+    lines_->addWidget(wrapped(words + QStringLiteral("."), ""));
+    QStringList each;
+    for (const auto& e : s.pieces)
+        for (const auto& p : session_.plan().pieces)
+            if (p.id == e.piece && e.cost > 0) each << tr("%1 %2").arg(qstring(p.name), money(e.cost));
+    if (!each.isEmpty()) lines_->addWidget(wrapped(tr("In each: %1.").arg(each.join(QStringLiteral(", "))), "small"));
+}
+
+void ShoppingPanel::whatIsInIt(const Shopping& s) {
     QStringList allergens, traces;
     for (const auto& a : s.allergens) allergens << qstring(a);
     for (const auto& t : s.traces) traces << qstring(t);
@@ -215,9 +234,6 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
                              traces.isEmpty() ? QString() : tr(" Traces: %1.").arg(traces.join(QStringLiteral(", ")))),
                     "small"));
     for (const auto& w : s.warnings) lines_->addWidget(wrapped(qstring(w), "harm"));
-    if (!focused.isEmpty())
-        if (auto* again = findChild<QWidget*>(focused)) again->setFocus();
-    refreshRest();
 }
 
 void ShoppingPanel::refreshRest() {

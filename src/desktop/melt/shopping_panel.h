@@ -4,8 +4,10 @@
 #include <QLineEdit>
 #include <QVBoxLayout>
 #include <QWidget>
+#include <map>
 
-#include "desktop/shell/figure_field.h"
+#include "core/stages/shopping.h"
+#include "desktop/kit/figure_field.h"
 #include "desktop/shell/session.h"
 
 namespace uovo::desktop {
@@ -25,13 +27,26 @@ public:
     void print();
 
 private:
+    /// What is written of a chocolate in the cupboard.
+    struct StockFields {
+        QWidget* row = nullptr;
+        FigureField* mass = nullptr;
+        WordsField *price = nullptr, *bestBefore = nullptr;
+    };
     QString today() const;
+    void chocolateLine(const Purchase& line);
+    StockFields stockFields(const std::string& chocolate, const QString& name);
+    void supplies(const Shopping& shopping);
+    void costs(const Shopping& shopping);
+    void whatIsInIt(const Shopping& shopping);
     void refreshRest();
 
     Session& session_;
     std::string chocolate_;
     QVBoxLayout *lines_, *rest_;
-    FigureField* amount_;
+    QWidget* guestRow_;
+    FigureField *amount_, *guests_;
+    std::map<std::string, StockFields> stock_;  // kept while the list is built anew
     Measure kilograms_{0.5};
 };
 

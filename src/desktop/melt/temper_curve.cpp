@@ -101,7 +101,7 @@ void TemperCurve::paintEvent(QPaintEvent*) {
     for (const auto& q : plan_.curve) {
         if (&q == &plan_.curve.front()) continue;
         const QPointF c = at(q.seconds, q.celsius);
-        p.setPen(QPen(theme().yolk, 2));
+        p.setPen(QPen(theme().ring, 2));
         p.setBrush(theme().card);
         p.drawEllipse(c, 9, 9);
         p.setPen(theme().ink);

@@ -6,8 +6,8 @@
 #include <QVBoxLayout>
 #include <thread>
 
-#include "core/plan/advisor.h"
-#include "desktop/shell/figure_field.h"
+#include "core/stages/advisor.h"
+#include "desktop/kit/figure_field.h"
 #include "desktop/shell/session.h"
 
 namespace uovo::desktop {

@@ -4,6 +4,7 @@
 #include <QPushButton>
 #include <QTextLayout>
 
+#include "core/words/words.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -58,7 +59,7 @@ void AnswerView::paintEvent(QPaintEvent*) {
     const bool harm = answer_.tone == Tone::Weak || answer_.tone == Tone::Impossible;
     if (harm) p.fillRect(QRectF(0, 4, 4, height() - 8), theme().harm);
     if (underMouse() || hasFocus()) {
-        p.setPen(hasFocus() ? QPen(theme().yolk, 2) : QPen(Qt::NoPen));
+        p.setPen(hasFocus() ? QPen(theme().ring, 2) : QPen(Qt::NoPen));
         p.setBrush(underMouse() ? theme().hairline.lighter(theme().dark ? 90 : 106) : QBrush(Qt::NoBrush));
         p.drawRoundedRect(QRectF(rect()).adjusted(6, 1, -1, -1), 8, 8);
     }

@@ -3,6 +3,7 @@
 #include <QVBoxLayout>
 #include <cmath>
 
+#include "desktop/kit/widgets.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/recipe_line.h"
 #include "desktop/theme/theme.h"
@@ -137,7 +138,7 @@ void CoatCard::refresh() {
     const Piece* p = session_.piece();
     if (!c) return;
     way_->setCurrentIndex(c->way == coat::Way::Brush ? 1 : c->way == coat::Way::Press ? 2 : 0);
-    const QString extras = coatExtras(*c, *p, session_.units());
+    const QString extras = coatExtras(*c, session_);
     extras_->setVisible(!extras.isEmpty());
     extras_->setText(QFontMetrics(extras_->font()).elidedText(extras, Qt::ElideRight, width() - 26));
     extras_->setToolTip(extras);

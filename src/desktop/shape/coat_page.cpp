@@ -1,177 +1,152 @@
 #include "desktop/shape/coat_page.h"
 
-#include <QCheckBox>
-#include <QComboBox>
-#include <QCoreApplication>
-#include <QHBoxLayout>
-#include <QLabel>
-#include <QPushButton>
-#include <QVBoxLayout>
-
-#include "desktop/shape/recipe_line.h"
-#include "desktop/shell/figure_field.h"
-#include "desktop/shell/sheet.h"
+#include "desktop/kit/page.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
 namespace {
 
-struct CoatPage {
-    Q_DECLARE_TR_FUNCTIONS(CoatPage)
-};
-
 constexpr coat::Motion kMotions[]{coat::Motion::Still, coat::Motion::Spin, coat::Motion::Over, coat::Motion::Side};
 
-QString chocolateName(const Session& session, const std::string& id) {
-    const auto* c = session.library().find(id);
-    return c ? qstring(c->name) : qstring(id);
-}
+struct CoatWords {
+    Q_DECLARE_TR_FUNCTIONS(CoatWords)
+};
+
+class CoatPage : public Page {
+    Q_DECLARE_TR_FUNCTIONS(CoatPage)
+
+public:
+    CoatPage(Session& session, size_t index) : Page(session, "coatPage"), index_(index) {
+        const Piece* piece = session.piece();
+        if (!piece || index >= piece->coats().size()) return;
+        id_ = piece->id;
+        coat_ = piece->coats()[index];
+        chocolate();
+        if (coat_.way != coat::Way::Brush && coat_.way != coat::Way::Press) motion();
+        else if (coat_.where == coat::Where::Spots) strokes();
+        end();
+    }
+
+private:
+    void change(const QString& label, const std::function<void(PlannedCoat&)>& edit) {
+        const Piece* now = session_.piece();
+        if (!now || now->id != id_ || index_ >= now->coats().size()) return;
+        session_.editPiece(label, [&](Piece& p) { edit(p.coats()[index_]); });
+    }
+    FigureField* coatFigure(const QString& name, const char* place, Dimension dimension, const char* unit,
+                            Measure PlannedCoat::*member) {
+        return figure({name, QLatin1String(place), "pieces/" + id_ + "/coats/" + std::to_string(index_) + "/" + place},
+                      session_.typing(dimension, unit, session_.piece()), coat_.*member,
+                      [this, name, member](const Measure& m) {
+                          change(tr("Change %1").arg(name.toLower()), [&](PlannedCoat& c) { c.*member = m; });
+                      });
+    }
+
+    void chocolate() {
+        QStringList names{tr("as the piece")};
+        std::vector<std::string> ids{""};
+        for (const auto& c : session_.library().chocolates) {
+            names << qstring(c.name);
+            ids.push_back(c.id);
+        }
+        const auto now = std::find(ids.begin(), ids.end(), coat_.chocolate) - ids.begin();
+        choice({tr("Chocolate"), QStringLiteral("coatChocolate")}, names, static_cast<int>(now % names.size()),
+               [this, ids](int i) {
+                   change(tr("Change the chocolate of a coat"), [&](PlannedCoat& c) {
+                       c.chocolate = ids[static_cast<size_t>(i)];
+                       Piece own = *session_.piece();  // another chocolate is worked at another temperature
+                       if (const auto coating = coatingOf(own, c.chocolate, session_.plan(), session_.library()))
+                           c.temperature = Measure(coating->workedAt());
+                   });
+               })
+            ->setAccessibleName(tr("Chocolate of this coat"));
+        note(
+            tr("A coat of another chocolate takes its working temperature. Layers lie apart: where the upper one is "
+               "scraped or shaved, the lower one shows."));
+    }
+
+    void motion() {
+        const bool turned = coat_.way == coat::Way::Turn;  // a mold that is turned about is never left still
+        const int first = turned ? 1 : 0;
+        if (turned) coatFigure(tr("Share of the mold filled"), "fill", Dimension::Percent, "%", &PlannedCoat::fill);
+        QStringList motions;
+        for (int i = first; i < static_cast<int>(std::size(kMotions)); ++i) motions << motionWords(kMotions[i]);
+        const auto now = std::find(std::begin(kMotions), std::end(kMotions), coat_.motion) - std::begin(kMotions);
+        auto* how = choice({tr("While it flows"), QStringLiteral("coatMotion")}, motions,
+                           std::max(0, static_cast<int>(now) - first), {});
+        auto* lasts = coatFigure(tr("For"), "moveFor", Dimension::Duration, "min", &PlannedCoat::moveFor);
+        auto* every = coatFigure(tr("Turned every"), "moveEvery", Dimension::Duration, "s", &PlannedCoat::moveEvery);
+        auto* where = choice({tr("Moved about"), QStringLiteral("coatMoveIn")}, everyPlace(),
+                             static_cast<int>(coat_.moveIn), [this](int i) {
+                                 change(tr("Change where it is moved about"),
+                                        [&](PlannedCoat& c) { c.moveIn = static_cast<coat::Place>(i); });
+                             });
+        where->setAccessibleName(tr("Where it is moved about"));
+        const auto shown = [this, lasts, every, where](coat::Motion m) {
+            showRow(lasts, m != coat::Motion::Still);
+            showRow(where, m != coat::Motion::Still);
+            showRow(every, m == coat::Motion::Over);
+        };
+        shown(turned && coat_.motion == coat::Motion::Still ? coat::Motion::Spin : coat_.motion);
+        connect(how, &QComboBox::activated, this, [this, first, shown](int i) {
+            const coat::Motion m = kMotions[i + first];
+            shown(m);
+            change(tr("Change how it is moved"), [&](PlannedCoat& c) { c.motion = m; });
+        });
+        coatFigure(tr("Tapped on the table for"), "tap", Dimension::Duration, "s", &PlannedCoat::tap);
+        tick(tr("Scrape the rim before it rests"), QStringLiteral("coatScrape"), coat_.scrape, [this](bool on) {
+            change(on ? tr("Scrape the rim") : tr("Do not scrape the rim"), [&](PlannedCoat& c) { c.scrape = on; });
+        });
+        note(
+            tr("A piece that is moved, tapped or scraped is computed on its own triangles; its range is judged, not "
+               "run."));
+    }
+
+    void strokes() {
+        note(tr("%n stroke(s) painted on the stage. The grams are shared among them.", nullptr,
+                static_cast<int>(coat_.spots.size())),
+             "");
+        button(tr("Wipe all strokes off"), QStringLiteral("coatWipe"),
+               [this] { change(tr("Wipe the strokes off"), [](PlannedCoat& c) { c.spots.clear(); }); });
+    }
+
+    size_t index_;
+    std::string id_;
+    PlannedCoat coat_;
+};
 
 }  // namespace
 
 QString motionWords(coat::Motion motion) {
     switch (motion) {
         case coat::Motion::Still:
-            return CoatPage::tr("left as it rests");
+            return CoatWords::tr("left as it rests");
         case coat::Motion::Spin:
-            return CoatPage::tr("spun by hand, every way");
+            return CoatWords::tr("spun by hand, every way");
         case coat::Motion::Over:
-            return CoatPage::tr("rolled round, set on another side, again and again");
+            return CoatWords::tr("rolled round, set on another side, again and again");
         case coat::Motion::Side:
-            return CoatPage::tr("laid on its side");
+            return CoatWords::tr("laid on its side");
     }
     return {};
 }
 
-QString coatExtras(const PlannedCoat& c, const Piece& piece, UnitSystem units) {
+QString coatExtras(const PlannedCoat& c, const Session& session) {
     QStringList words;
-    const auto time = [&](const Measure& m) { return qstring(format(m.value, Dimension::Duration, units)); };
-    if (piece.chocolateOf(c) != piece.chocolate) words << qstring(c.chocolate);
-    if (c.motion == coat::Motion::Spin) words << CoatPage::tr("spun %1").arg(time(c.moveFor));
+    const auto time = [&](const Measure& m) { return qstring(format(m.value, Dimension::Duration, session.units())); };
+    if (!c.chocolate.empty() && c.chocolate != session.piece()->chocolate) {
+        const auto* other = session.library().find(c.chocolate);
+        words << qstring(other ? other->name : c.chocolate).toLower();
+    }
+    if (c.motion == coat::Motion::Spin) words << CoatWords::tr("spun %1").arg(time(c.moveFor));
     if (c.motion == coat::Motion::Over)
-        words << CoatPage::tr("rolled round and turned every %1 for %2").arg(time(c.moveEvery), time(c.moveFor));
-    if (c.motion == coat::Motion::Side) words << CoatPage::tr("on its side %1").arg(time(c.moveFor));
-    if (c.tap.value > 0) words << CoatPage::tr("tapped %1").arg(time(c.tap));
-    if (c.scrape) words << CoatPage::tr("rim scraped");
+        words << CoatWords::tr("rolled round and turned every %1 for %2").arg(time(c.moveEvery), time(c.moveFor));
+    if (c.motion == coat::Motion::Side) words << CoatWords::tr("on its side %1").arg(time(c.moveFor));
+    if (c.tap.value > 0) words << CoatWords::tr("tapped %1").arg(time(c.tap));
+    if (c.scrape) words << CoatWords::tr("rim scraped");
     return words.join(QStringLiteral(" · "));
 }
 
-QWidget* coatPage(Session& session, size_t index) {
-    auto* page = new QWidget;
-    page->setObjectName(QStringLiteral("coatPage"));
-    auto* box = new QVBoxLayout(page);
-    box->setContentsMargins(0, 6, 10, 6);
-    box->setSpacing(8);
-    const Piece* piece = session.piece();
-    if (!piece || index >= piece->coats().size()) return page;
-    const PlannedCoat coat = piece->coats()[index];
-    const QString id = qstring(piece->id);
-    const auto change = [&session, id, index](const QString& label, const std::function<void(PlannedCoat&)>& edit) {
-        if (!session.piece() || qstring(session.piece()->id) != id || index >= session.piece()->coats().size()) return;
-        session.editPiece(label, [&](Piece& p) { edit(p.coats()[index]); });
-    };
-    const auto row = [&](const QString& name, QWidget* right) {
-        auto* line = namedRow(name, right);
-        auto* whole = new QWidget;
-        line->setContentsMargins(0, 0, 0, 0);
-        whole->setLayout(line);
-        box->addWidget(whole);
-        return whole;
-    };
-    const auto figure = [&](const QString& name, const char* place, Dimension dimension, const char* unit,
-                            Measure PlannedCoat::*member) {
-        auto* f = new FigureField(name, QString::fromLatin1(place), session.typing(dimension, unit, piece));
-        f->setMeasure(coat.*member, session.units());
-        const std::string at = "pieces/" + piece->id + "/coats/" + std::to_string(index) + "/" + place;
-        f->setProblem(session.problemAt(at));
-        QObject::connect(f, &FigureField::measureTyped, page, [=, &session](const Measure& m) {
-            change(CoatPage::tr("Change %1").arg(name.toLower()), [&](PlannedCoat& c) { c.*member = m; });
-            f->setProblem(session.problemAt(at));
-        });
-        return row(name, f);
-    };
-
-    QStringList names{CoatPage::tr("as the piece")};
-    std::vector<std::string> ids{""};
-    for (const auto& c : session.library().chocolates) {
-        names << chocolateName(session, c.id);
-        ids.push_back(c.id);
-    }
-    auto* chocolate = choiceBox(CoatPage::tr("Chocolate of this coat"), names);
-    chocolate->setObjectName(QStringLiteral("coatChocolate"));
-    chocolate->setCurrentIndex(
-        static_cast<int>((std::find(ids.begin(), ids.end(), coat.chocolate) - ids.begin()) % names.size()));
-    QObject::connect(chocolate, &QComboBox::activated, page, [=, &session](int i) {
-        change(CoatPage::tr("Change the chocolate of a coat"), [&](PlannedCoat& c) {
-            c.chocolate = ids[static_cast<size_t>(i)];
-            Piece own = *session.piece();  // another chocolate is worked at another temperature
-            if (const auto coating = coatingOf(own, c.chocolate, session.plan(), session.library()))
-                c.temperature = Measure(0.5 * std::round(2 * coating->working()));
-        });
-    });
-    row(CoatPage::tr("Chocolate"), chocolate);
-    box->addWidget(wrapped(CoatPage::tr("A coat of another chocolate takes its working temperature. Layers lie apart: "
-                                        "where the upper one is scraped or shaved, the lower one shows."),
-                           "small"));
-
-    const bool turned = coat.way == coat::Way::Turn;
-    if (turned) figure(CoatPage::tr("Share of the mold filled"), "fill", Dimension::Percent, "%", &PlannedCoat::fill);
-    if (coat.way != coat::Way::Brush && coat.way != coat::Way::Press) {
-        QStringList motions;
-        for (const auto m : kMotions)
-            if (!(turned && m == coat::Motion::Still)) motions << motionWords(m);
-        auto* motion = choiceBox(CoatPage::tr("While it flows"), motions);
-        motion->setObjectName(QStringLiteral("coatMotion"));
-        const int first = turned ? 1 : 0;
-        motion->setCurrentIndex(
-            std::max(0, static_cast<int>(std::find(kMotions, kMotions + 4, coat.motion) - kMotions) - first));
-        row(CoatPage::tr("While it flows"), motion);
-        auto* lasts = figure(CoatPage::tr("For"), "moveFor", Dimension::Duration, "min", &PlannedCoat::moveFor);
-        auto* every =
-            figure(CoatPage::tr("Turned every"), "moveEvery", Dimension::Duration, "s", &PlannedCoat::moveEvery);
-        auto* where = choiceBox(CoatPage::tr("Where it is moved about"), everyPlace());
-        where->setObjectName(QStringLiteral("coatMoveIn"));
-        where->setCurrentIndex(static_cast<int>(coat.moveIn));
-        QObject::connect(where, &QComboBox::activated, page, [=](int i) {
-            change(CoatPage::tr("Change where it is moved about"),
-                   [&](PlannedCoat& c) { c.moveIn = static_cast<coat::Place>(i); });
-        });
-        auto* whereRow = row(CoatPage::tr("Moved about"), where);
-        const auto shown = [=](coat::Motion m) {
-            lasts->setVisible(m != coat::Motion::Still);
-            whereRow->setVisible(m != coat::Motion::Still);
-            every->setVisible(m == coat::Motion::Over);
-        };
-        shown(turned && coat.motion == coat::Motion::Still ? coat::Motion::Spin : coat.motion);
-        QObject::connect(motion, &QComboBox::activated, page, [=](int i) {
-            const coat::Motion m = kMotions[i + first];
-            shown(m);
-            change(CoatPage::tr("Change how it is moved"), [&](PlannedCoat& c) { c.motion = m; });
-        });
-        figure(CoatPage::tr("Tapped on the table for"), "tap", Dimension::Duration, "s", &PlannedCoat::tap);
-        auto* scrape = new QCheckBox(CoatPage::tr("Scrape the rim before it rests"));
-        scrape->setObjectName(QStringLiteral("coatScrape"));
-        scrape->setChecked(coat.scrape);
-        QObject::connect(scrape, &QCheckBox::toggled, page, [=](bool on) {
-            change(on ? CoatPage::tr("Scrape the rim") : CoatPage::tr("Do not scrape the rim"),
-                   [&](PlannedCoat& c) { c.scrape = on; });
-        });
-        box->addWidget(scrape);
-        box->addWidget(wrapped(CoatPage::tr("A piece that is moved, tapped or scraped is computed on its own "
-                                            "triangles; its range is judged, not run."),
-                               "small"));
-    } else if (coat.where == coat::Where::Spots) {
-        box->addWidget(wrapped(CoatPage::tr("%n stroke(s) painted on the stage. The grams are shared among them.",
-                                            nullptr, static_cast<int>(coat.spots.size()))));
-        auto* wipe = new QPushButton(CoatPage::tr("Wipe all strokes off"));
-        wipe->setObjectName(QStringLiteral("coatWipe"));
-        QObject::connect(wipe, &QPushButton::clicked, page, [=] {
-            change(CoatPage::tr("Wipe the strokes off"), [&](PlannedCoat& c) { c.spots.clear(); });
-        });
-        box->addWidget(wipe);
-    }
-    box->addStretch(1);
-    return page;
-}
+QWidget* coatPage(Session& session, size_t index) { return new CoatPage(session, index); }
 
 }  // namespace uovo::desktop

@@ -7,7 +7,7 @@
 namespace uovo::desktop {
 
 /// What a coat does besides the usual: "spun by hand 5 min · tapped 20 s · white"; empty: nothing.
-QString coatExtras(const PlannedCoat& coat, const Piece& piece, UnitSystem units);
+QString coatExtras(const PlannedCoat& coat, const Session& session);
 /// Sentence of one motion: "turned over every 2 min".
 QString motionWords(coat::Motion motion);
 

@@ -1,20 +1,16 @@
 #include "desktop/shape/filling_page.h"
 
-#include <QCheckBox>
 #include <QCoreApplication>
 #include <QGridLayout>
-#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
-#include <QVBoxLayout>
 #include <algorithm>
 #include <cmath>
 
-#include "core/plan/amount.h"
-#include "desktop/shape/recipe_line.h"
-#include "desktop/shell/figure_field.h"
-#include "desktop/shell/sheet.h"
+#include "core/document/amount.h"
+#include "core/stages/shopping.h"
+#include "desktop/kit/page.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
@@ -22,16 +18,12 @@ namespace {
 
 constexpr double kShares[]{0, 0.75, 1};
 
-class FillingPage : public QWidget {
+class FillingPage : public Page {
     Q_DECLARE_TR_FUNCTIONS(FillingPage)
 
 public:
     FillingPage(Session& session, std::optional<size_t> step)
-        : session_(session), id_(session.piece() ? session.piece()->id : "") {
-        setObjectName(QStringLiteral("fillingPage"));
-        auto* box = new QVBoxLayout(this);
-        box->setContentsMargins(0, 6, 10, 6);
-        box->setSpacing(8);
+        : Page(session, "fillingPage"), id_(session.piece() ? session.piece()->id : "") {
         const Piece* piece = session.piece();
         for (size_t i = 0; piece && i < piece->making.size(); ++i)
             if (std::holds_alternative<FillStep>(piece->making[i]) && (!step || *step == i)) {
@@ -41,71 +33,21 @@ public:
         const FillStep* s = fill();
         const Filling* f = filling();
         if (!s || !f) {
-            box->addWidget(wrapped(tr("This piece has no filling.")));
+            note(tr("This piece has no filling."), "");
             return;
         }
         filling_ = f->id;
         first_ = s == piece->fill();
-        QStringList others;
-        for (const auto& p : session.plan().pieces)
-            if (p.id != id_ && std::ranges::any_of(StepsOf<const FillStep>(p.making),
-                                                   [&](const FillStep& x) { return x.filling == filling_; }))
-                others << qstring(p.name);
-        auto* name = new QLineEdit(qstring(f->name));
-        name->setObjectName(QStringLiteral("fillingName"));
-        name->setAccessibleName(tr("Name of the filling"));
-        name->setMaxLength(60);
-        QObject::connect(name, &QLineEdit::editingFinished, this, [this, name] {
-            if (const std::string words = name->text().trimmed().toStdString();
-                !words.empty() && filling() && filling()->name != words)
-                edit(tr("Rename the filling"), [&](Filling& x) { x.name = words; });
-        });
-        row(tr("Called"), name);
-        if (!others.isEmpty())
-            box->addWidget(wrapped(
-                tr("It goes into %1 too, and is made once for all.").arg(others.join(QStringLiteral(", "))), "small"));
-        how_ = choiceBox(tr("How full"), {tr("as much as typed"), tr("three quarters full"), tr("to the brim")});
-        how_->setObjectName(QStringLiteral("fillingHow"));
-        how_->setCurrentIndex(s->share.value <= 0 ? 0 : s->share.value < 0.99 ? 1 : 2);
-        QObject::connect(how_, &QComboBox::activated, this, [this](int i) {
-            editStep(tr("Change how full it is"), [i](FillStep& x) { x.share = Measure(kShares[i]); });
-        });
-        row(tr("Filled"), how_);
-        each();
-        lid();
-        box->addWidget(wrapped(tr("Nothing: it stays open. A lid is poured on what is about three quarters full, when "
-                                  "the filling is no warmer than the room."),
-                               "small"));
+        named(*f);
+        amounts(*s);
         figure(tr("Making it takes"), "make", Dimension::Duration, "min", &Filling::make);
         figure(tr("Good from, after it is made"), "usableFrom", Dimension::Duration, "min", &Filling::usableFrom);
         figure(tr("Good until"), "usableTo", Dimension::Duration, "min", &Filling::usableTo);
         check(tr("It does not keep: cold, and only a short time out"), "fillingPerishable", &Filling::perishable);
         check(tr("Raw egg is in it"), "fillingEgg", &Filling::egg);
         check(tr("Alcohol is in it"), "fillingAlcohol", &Filling::alcohol);
-        auto* title = wrapped(tr("Recipe"));
-        title->setStyleSheet(QStringLiteral("font-weight: 600; margin-top: 6px;"));
-        box->addWidget(title);
-        figure(tr("As written it makes"), "makes", Dimension::Volume, "", &Filling::makes);
-        grid_ = new QGridLayout;
-        grid_->setHorizontalSpacing(6);
-        grid_->setVerticalSpacing(4);
-        grid_->setColumnStretch(0, 1);
-        box->addLayout(grid_);
-        wrong_ = wrapped({}, "harm");
-        wrong_->setObjectName(QStringLiteral("recipeProblem"));
-        box->addWidget(wrong_);
-        auto* more = new QPushButton(tr("one more line"));
-        more->setObjectName(QStringLiteral("recipeMore"));
-        QObject::connect(more, &QPushButton::clicked, this, [this] {
-            edit(tr("Add to a recipe"), [](Filling& x) { x.recipe.push_back({}); });
-            lines();
-        });
-        box->addWidget(more, 0, Qt::AlignLeft);
-        sum_ = wrapped({}, "small");
-        sum_->setObjectName(QStringLiteral("recipeSum"));
-        box->addWidget(sum_);
-        box->addStretch(1);
-        lines();
+        recipe();
+        end();
         QObject::connect(&session_, &Session::answersChanged, this, [this] { scale(); });
     }
 
@@ -140,58 +82,92 @@ private:
                 if (auto* s = std::get_if<FillStep>(&p.making[at_])) change(*s);
         });
     }
-    FigureField* field(const QString& name, const QString& place, Dimension dimension, const char* unit,
-                       const Measure& now, const std::string& at, std::function<void(const Measure&)> typed) {
-        auto* f = new FigureField(name, place, session_.typing(dimension, unit, nullptr));
-        f->setMeasure(now, session_.units());
-        f->setProblem(session_.problemAt(at));
-        QObject::connect(f, &FigureField::measureTyped, this,
-                         [this, f, at, typed = std::move(typed)](const Measure& m) {
-                             typed(m);
-                             f->setProblem(session_.problemAt(at));
-                         });
-        row(name, f);
-        return f;
+    void named(const Filling& f) {
+        words({tr("Called"), QStringLiteral("fillingName")}, qstring(f.name),
+              [this](const QString& said) {
+                  if (const std::string now = said.toStdString(); !now.empty() && filling() && filling()->name != now)
+                      edit(tr("Rename the filling"), [&](Filling& x) { x.name = now; });
+                  return QString();
+              })
+            ->edit()
+            ->setMaxLength(60);
+        QStringList others;
+        for (const auto& p : session_.plan().pieces)
+            if (p.id != id_ && std::ranges::any_of(StepsOf<const FillStep>(p.making),
+                                                   [&](const FillStep& x) { return x.filling == filling_; }))
+                others << qstring(p.name);
+        if (!others.isEmpty())
+            note(tr("It goes into %1 too, and is made once for all.").arg(others.join(QStringLiteral(", "))));
+    }
+    void amounts(const FillStep& s) {
+        how_ = choice({tr("Filled"), QStringLiteral("fillingHow")},
+                      {tr("as much as typed"), tr("three quarters full"), tr("to the brim")},
+                      s.share.value <= 0     ? 0
+                      : s.share.value < 0.99 ? 1
+                                             : 2,
+                      [this](int i) {
+                          editStep(tr("Change how full it is"), [i](FillStep& x) { x.share = Measure(kShares[i]); });
+                      });
+        each();
+        lid();
+        note(
+            tr("Nothing: it stays open. A lid is poured on what is about three quarters full, when the filling is no "
+               "warmer than the room."));
+    }
+    void recipe() {
+        heading(tr("Recipe"));
+        figure(tr("As written it makes"), "makes", Dimension::Volume, "", &Filling::makes);
+        grid_ = new QGridLayout;
+        grid_->setHorizontalSpacing(6);
+        grid_->setVerticalSpacing(4);
+        grid_->setColumnStretch(0, 1);
+        box_->addLayout(grid_);
+        wrong_ = wrapped({}, "harm");
+        wrong_->setObjectName(QStringLiteral("recipeProblem"));
+        box_->addWidget(wrong_);
+        button(tr("one more line"), QStringLiteral("recipeMore"), [this] {
+            edit(tr("Add to a recipe"), [](Filling& x) { x.recipe.push_back({}); });
+            lines();
+        });
+        sum_ = wrapped({}, "small");
+        sum_->setObjectName(QStringLiteral("recipeSum"));
+        box_->addWidget(sum_);
+        lines();
     }
     void each() {
         const QString place = first_ ? QStringLiteral("filling/each") : QStringLiteral("making/%1/each").arg(at_);
-        field(tr("Typed amount"), place, Dimension::Volume, "", fill()->each,
-              "pieces/" + id_ + "/" + place.toStdString(), [this](const Measure& m) {
-                  editStep(tr("Change how much goes in"), [&](FillStep& s) {
-                      s.each = m;
-                      s.share = 0;
-                  });
-                  how_->setCurrentIndex(0);
-              });
+        Page::figure({tr("Typed amount"), place, "pieces/" + id_ + "/" + place.toStdString()},
+                     session_.typing(Dimension::Volume, "", nullptr), fill()->each, [this](const Measure& m) {
+                         editStep(tr("Change how much goes in"), [&](FillStep& s) {
+                             s.each = m;
+                             s.share = 0;
+                         });
+                         how_->setCurrentIndex(0);
+                     });
     }
     void lid() {
         const LidStep* now = piece()->lid();
-        field(tr("Lid of chocolate, thick"), QStringLiteral("filling/cap"), Dimension::Length, "mm",
-              now ? now->depth : Measure(0), "pieces/" + id_ + "/filling/cap", [this](const Measure& m) {
-                  editPiece(tr("Change the lid"), [&](Piece& p) {
-                      if (m.value == 0) p.without<LidStep>();
-                      else p.having<LidStep>().depth = m;
-                  });
-              });
-    }
-    void row(const QString& name, QWidget* right) {
-        static_cast<QVBoxLayout*>(layout())->addLayout(namedRow(name, right));
+        Page::figure({tr("Lid of chocolate, thick"), QStringLiteral("filling/cap"), "pieces/" + id_ + "/filling/cap"},
+                     session_.typing(Dimension::Length, "mm", nullptr), now ? now->depth : Measure(0),
+                     [this](const Measure& m) {
+                         editPiece(tr("Change the lid"), [&](Piece& p) {
+                             if (m.value == 0) p.without<LidStep>();
+                             else p.having<LidStep>().depth = m;
+                         });
+                     });
     }
     void figure(const QString& name, const char* place, Dimension dimension, const char* unit,
                 Measure Filling::*member) {
-        field(name, QStringLiteral("filling/") + QLatin1String(place), dimension, unit, filling()->*member,
-              "fillings/" + filling_ + "/" + place, [this, name, member](const Measure& m) {
-                  edit(tr("Change %1").arg(name.toLower()), [&](Filling& x) { x.*member = m; });
-              });
+        Page::figure({name, QStringLiteral("filling/") + QLatin1String(place), "fillings/" + filling_ + "/" + place},
+                     session_.typing(dimension, unit, nullptr), filling()->*member,
+                     [this, name, member](const Measure& m) {
+                         edit(tr("Change %1").arg(name.toLower()), [&](Filling& x) { x.*member = m; });
+                     });
     }
-    void check(const QString& words, const char* object, bool Filling::*member) {
-        auto* c = new QCheckBox(words);
-        c->setObjectName(QLatin1String(object));
-        c->setChecked(filling()->*member);
-        QObject::connect(c, &QCheckBox::toggled, this, [this, words, member](bool on) {
-            edit(tr("Change the filling: %1").arg(words.toLower()), [&](Filling& x) { x.*member = on; });
+    void check(const QString& what, const char* object, bool Filling::*member) {
+        tick(what, QLatin1String(object), filling()->*member, [this, what, member](bool on) {
+            edit(tr("Change the filling: %1").arg(what.toLower()), [&](Filling& x) { x.*member = on; });
         });
-        layout()->addWidget(c);
     }
     /// The recipe's lines, built anew when one comes or goes.
     void lines() {
@@ -214,11 +190,11 @@ private:
                 grid_->addWidget(e, at, column);
                 return e;
             };
-            auto* name = field(qstring(in.name), heads[0], "name", 0, 118);
+            auto* name = field(qstring(in.name), heads[0], "name", 0, 104);
             QObject::connect(name, &QLineEdit::editingFinished, this, [this, name, i] {
                 line(i, tr("Change a recipe"), [&](Ingredient& x) { x.name = name->text().trimmed().toStdString(); });
             });
-            auto* amount = field(qstring(writtenAmount(in, session_.units())), heads[1], "amount", 1, 64);
+            auto* amount = field(qstring(writtenAmount(in, session_.units())), heads[1], "amount", 1, 78);
             QObject::connect(amount, &QLineEdit::editingFinished, this, [this, amount, i] {
                 Ingredient read;
                 if (const auto ok = readAmount(amount->text().toStdString(), session_.plan().metricCup, read); !ok)
@@ -283,7 +259,7 @@ private:
         const Filling* f = filling();
         if (!answers || !mine || !mine->problems.empty() || !f || scaled_.size() != f->recipe.size()) return;
         const auto u = session_.units();
-        const auto s = scaled(session_.plan(), *answers, *f);
+        const auto s = scaled(session_.plan(), session_.library(), *answers, *f);
         for (size_t i = 0; i < scaled_.size(); ++i)
             scaled_[i]->setText(std::isfinite(s.factor) ? qstring(amountOf(f->recipe[i], s.factor, u))
                                                         : QStringLiteral("–"));
@@ -302,7 +278,6 @@ private:
         sum_->setText(words);
     }
 
-    Session& session_;
     std::string id_, filling_;
     size_t at_ = 0;
     bool first_ = true;

@@ -7,7 +7,7 @@
 #include <QTimer>
 #include <thread>
 
-#include "core/plan/film_history.h"
+#include "core/stages/film_history.h"
 #include "desktop/shell/session.h"
 #include "desktop/stage/solid_scene.h"
 

@@ -8,7 +8,7 @@
 #include <QVBoxLayout>
 
 #include "core/form/family.h"
-#include "desktop/shell/flow_layout.h"
+#include "desktop/kit/flow_layout.h"
 #include "desktop/stage/solid_scene.h"
 #include "desktop/stage/thumbnail.h"
 #include "desktop/theme/glyph_button.h"
@@ -61,7 +61,7 @@ void GalleryTile::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const QRectF card = QRectF(rect()).adjusted(4, 4, -4, -4);
-    p.setPen(hasFocus() ? QPen(theme().yolk, 2) : QPen(underMouse() ? theme().quiet : theme().hairline, 1));
+    p.setPen(hasFocus() ? QPen(theme().ring, 2) : QPen(underMouse() ? theme().quiet : theme().hairline, 1));
     p.setBrush(theme().card);
     p.drawRoundedRect(card, 11, 11);
     if (!picture_.isNull())

@@ -85,7 +85,7 @@ void CaseCard::set(const StrengthStage& stage, size_t index) {
 void CaseCard::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
-    p.setPen(QPen(hasFocus() ? theme().yolk : isChecked() ? theme().balloon : theme().hairline, hasFocus() ? 2 : 1));
+    p.setPen(QPen(hasFocus() ? theme().ring : isChecked() ? theme().balloon : theme().hairline, hasFocus() ? 2 : 1));
     p.setBrush(isChecked() ? theme().card : Qt::transparent);
     p.drawRoundedRect(QRectF(rect()).adjusted(1.5, 1.5, -1.5, -1.5), 10, 10);
     p.fillPath(outline_, theme().choc);
@@ -132,18 +132,43 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
     scroll->setWidget(inside);
     scroll->setFixedHeight(146);
     box->addWidget(scroll);
+    buildLoad();
+    buildHandling();
+    sentence_ = wrapped({});
+    sentence_->setObjectName(QStringLiteral("holdsSentence"));
+    box->addWidget(sentence_);
+    auto* ways = new QWidget;
+    ways_ = new FlowLayout(18, 2);
+    ways->setLayout(ways_);
+    box->addWidget(ways);
+    sentence_->setTextFormat(Qt::RichText);
+    auto* last = new QHBoxLayout;
+    last->addWidget(loadRow_);
+    last->addWidget(handling_);
+    auto* snap = new QPushButton(tr("snap test …"));
+    snap->setObjectName(QStringLiteral("snapTest"));
+    snap->setProperty("flat", true);
+    snap->setToolTip(tr("Measure how strong your own chocolate is"));
+    connect(snap, &QPushButton::clicked, this, &HoldsBar::snapWanted);
+    last->addWidget(
+        wrapped(tr("Advice, not a guarantee: try one piece first; let nothing heavy hang over people."), "small"), 1);
+    last->addWidget(snap);
+    box->addLayout(last);
+}
+
+void HoldsBar::buildLoad() {
     loadRow_ = new QWidget;
     auto* row = new QHBoxLayout(loadRow_);
     row->setContentsMargins(0, 0, 0, 0);
     row->addWidget(with_ = new QLabel(tr("With")));
-    auto typing = session.typing(Dimension::Count, "", nullptr);
+    auto typing = session_.typing(Dimension::Count, "", nullptr);
     typing.fractions = true;
     load_ = new FigureField(tr("How hard"), QStringLiteral("strength/load"), typing);
-    connect(load_, &FigureField::measureTyped, this, [this](const Measure& m) {
-        if (!(m.value >= 0 && m.value < 1000)) return load_->setProblem(tr("A load is nothing or more."));
-        load_->setProblem({});
-        changeLoad(m.value, qstring(m.typed));
+    load_->setRule([](const Measure& m) {
+        return m.value >= 0 && m.value < 1000 ? QString() : tr("A load is nothing or more, less than 1000.");
     });
+    connect(load_, &FigureField::measureTyped, this,
+            [this](const Measure& m) { changeLoad(m.value, qstring(m.typed)); });
     row->addWidget(load_);
     unit_ = new QLabel;
     row->addWidget(unit_);
@@ -155,6 +180,9 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
         session_.editPiece(tr("Set it down elsewhere"), [&](Piece& p) { p.sits = static_cast<Sits>(i); });
     });
     row->addWidget(sits_);
+}
+
+void HoldsBar::buildHandling() {
     handling_ = new QWidget;
     auto* handled = new QHBoxLayout(handling_);
     handled->setContentsMargins(0, 0, 0, 0);
@@ -177,26 +205,6 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
                            [on](Piece& p) { p.handling.oil = on; });
     });
     handled->addWidget(oil_);
-    sentence_ = wrapped({});
-    sentence_->setObjectName(QStringLiteral("holdsSentence"));
-    box->addWidget(sentence_);
-    auto* ways = new QWidget;
-    ways_ = new FlowLayout(18, 2);
-    ways->setLayout(ways_);
-    box->addWidget(ways);
-    sentence_->setTextFormat(Qt::RichText);
-    auto* last = new QHBoxLayout;
-    last->addWidget(loadRow_);
-    last->addWidget(handling_);
-    auto* snap = new QPushButton(tr("snap test …"));
-    snap->setObjectName(QStringLiteral("snapTest"));
-    snap->setProperty("flat", true);
-    snap->setToolTip(tr("Measure how strong your own chocolate is"));
-    connect(snap, &QPushButton::clicked, this, &HoldsBar::snapWanted);
-    last->addWidget(
-        wrapped(tr("Advice, not a guarantee: try one piece first; let nothing heavy hang over people."), "small"), 1);
-    last->addWidget(snap);
-    box->addLayout(last);
 }
 
 void HoldsBar::choose(size_t index) {
@@ -328,15 +336,15 @@ void HoldsBar::tellWays(const StrengthStage& s) {
             tr("%1: %2 → <b>%3</b>").arg(qstring(w.title).toHtmlEscaped(), times(weak.margin), times(w.margin)));
         words->setObjectName(QStringLiteral("strengthWay"));
         row->addWidget(words);
-        if (const Piece* piece = session_.piece(); piece && taken(*piece, w.does)) {
+        if (const Piece* piece = session_.piece(); piece && taken(*piece, session_.library(), w.does)) {
             auto* take = new QPushButton(tr("do it"));
             take->setProperty("flat", true);
             take->setObjectName(w.does == StrengthWay::Does::BrushRim ? QStringLiteral("brushRim")
                                 : w.does == StrengthWay::Does::Score  ? QStringLiteral("scoreJoints")
                                                                       : QStringLiteral("coatMore"));
             connect(take, &QPushButton::clicked, this, [this, does = w.does, title = qstring(w.title)] {
-                session_.editPiece(title, [does](Piece& p) {
-                    if (auto changed = taken(p, does)) p = std::move(*changed);
+                session_.editPiece(title, [&](Piece& p) {
+                    if (auto changed = taken(p, session_.library(), does)) p = std::move(*changed);
                 });
             });
             row->addWidget(take);

@@ -11,9 +11,9 @@
 #include <QWidget>
 #include <optional>
 
-#include "core/plan/strength.h"
-#include "desktop/shell/figure_field.h"
-#include "desktop/shell/flow_layout.h"
+#include "core/stages/strength.h"
+#include "desktop/kit/figure_field.h"
+#include "desktop/kit/flow_layout.h"
 #include "desktop/shell/session.h"
 #include "desktop/stage/solid_scene.h"
 
@@ -63,6 +63,8 @@ signals:
     void sceneChanged(const std::optional<uovo::desktop::SolidScene>& scene);
 
 private:
+    void buildLoad();      // how hard, on what
+    void buildHandling();  // as the person handles it
     void show(const StrengthStage& stage);
     void tellWays(const StrengthStage& stage);
     void changeLoad(double value, const QString& typed);

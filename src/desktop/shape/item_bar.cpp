@@ -34,7 +34,7 @@ void ItemCard::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const QRectF card = QRectF(rect()).adjusted(1.5, 1.5, -1.5, -1.5);
-    p.setPen(hasFocus() || isChecked() ? QPen(theme().yolk, 2)
+    p.setPen(hasFocus() || isChecked() ? QPen(theme().ring, 2)
                                        : QPen(underMouse() ? theme().quiet : theme().hairline, 1));
     p.setBrush(theme().card);
     p.drawRoundedRect(card, 9, 9);

@@ -49,7 +49,7 @@ QString stepWords(const Step& step, const Piece& piece) {
             return piece.overBalloon()                           ? PlainCard::tr("Let the air out")
                    : piece.family().former == form::Former::Cup  ? PlainCard::tr("Tear the cup off")
                    : piece.family().former == form::Former::Wrap ? PlainCard::tr("Peel the wrap")
-                   : body == Body::Sheet                         ? PlainCard::tr("Lift off")
+                   : piece.family().flat                         ? PlainCard::tr("Lift off")
                                                                  : PlainCard::tr("Unmold");
         case 6:
             return PlainCard::tr("Trim");
@@ -108,7 +108,7 @@ QComboBox* PlainCard::choice(const QString& name, const QStringList& words, std:
 QComboBox* PlainCard::placeChoice(const QString& name, std::function<coat::Place()> now,
                                   std::function<void(coat::Place)> chosen) {
     auto* box = choice(
-        name, {tr("on the table"), tr("in the fridge"), tr("in the freezer")},
+        name, everyPlace(),
         [now = std::move(now)] {
             return static_cast<int>(std::find(std::begin(kPlaces), std::end(kPlaces), now()) - kPlaces);
         },
@@ -155,13 +155,9 @@ QLineEdit* PlainCard::words(const QString& name, const QString& empty, std::stri
 }
 
 QPushButton* PlainCard::more(const QString& tip) {
-    auto* b = new QPushButton(QStringLiteral("…"));
+    auto* b = toolButton(QStringLiteral("…"), tip);
     b->setObjectName(QStringLiteral("stepDetails"));
-    b->setProperty("flat", true);
-    b->setProperty("tool", true);
     b->setFixedWidth(26);
-    b->setAccessibleName(tip);
-    b->setToolTip(tip);
     connect(b, &QPushButton::clicked, this, [this] { emit pageWanted(at_); });
     return b;
 }

@@ -80,7 +80,7 @@ void ProfileEditor::paintEvent(QPaintEvent*) {
             p.drawText(QRectF(0, y - 9, kLeft - 5, 18), Qt::AlignRight | Qt::AlignVCenter,
                        QString::number(units_ == UnitSystem::US ? i * 0.5 : i * 10));
     }
-    p.setPen(QPen(theme().yolk, 2, Qt::DashLine));
+    p.setPen(QPen(theme().ring, 2, Qt::DashLine));
     p.drawLine(QPointF(kLeft, kMargin - 8), QPointF(kLeft, ground + 8));
     QPolygonF line{QPointF(kLeft, at(0).y())};
     for (size_t i = 0; i < profile_.size(); ++i) line << at(i);
@@ -96,7 +96,7 @@ void ProfileEditor::paintEvent(QPaintEvent*) {
     p.drawPolyline(line);
     for (size_t i = 0; i < profile_.size(); ++i) {
         const bool strong = static_cast<int>(i) == chosen_;
-        p.setPen(QPen(theme().yolk, 3));
+        p.setPen(QPen(theme().ring, 3));
         p.setBrush(theme().card);
         p.drawEllipse(at(i), strong ? 8 : 6, strong ? 8 : 6);
     }

@@ -1,14 +1,12 @@
 #include "desktop/shape/recipe_line.h"
 
 #include <QMenu>
-#include <QPainter>
 #include <QPushButton>
-#include <QWheelEvent>
 #include <algorithm>
 #include <map>
 #include <set>
 
-#include "core/plan/edits.h"
+#include "core/document/edits.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/text.h"
@@ -16,37 +14,14 @@
 namespace uovo::desktop {
 namespace {
 
-class CalmBox : public QComboBox {
-public:
-    using QComboBox::QComboBox;
-
-protected:
-    void wheelEvent(QWheelEvent* e) override { e->ignore(); }
-    void paintEvent(QPaintEvent* e) override {
-        QComboBox::paintEvent(e);
-        QPainter p(this);
-        p.setRenderHint(QPainter::Antialiasing);
-        p.setPen(QPen(theme().quiet, 1.6, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
-        const QPointF c(width() - 13, height() / 2.0 + 1);
-        p.drawPolyline(QPolygonF{c + QPointF(-4, -2), c + QPointF(0, 2), c + QPointF(4, -2)});
-    }
-};
+/// Names of all chocolates, in the library's order.
+QStringList chocolateNames(const material::Library& library) {
+    QStringList out;
+    for (const auto& c : library.chocolates) out << qstring(c.name).toLower();
+    return out;
+}
 
 }  // namespace
-
-QComboBox* choiceBox(const QString& name, const QStringList& words) {
-    auto* box = new CalmBox;
-    box->addItems(words);
-    box->setAccessibleName(name);
-    box->setToolTip(name);
-    box->setSizeAdjustPolicy(QComboBox::AdjustToContents);
-    box->setFocusPolicy(Qt::StrongFocus);
-    return box;
-}
-
-QStringList everyPlace() {
-    return {placeWords(coat::Place::Table), placeWords(coat::Place::Fridge), placeWords(coat::Place::Freezer)};
-}
 
 RecipeLine::RecipeLine(Session& session, QWidget* parent)
     : QWidget(parent), session_(session), flow_(new FlowLayout(6, 7)) {
@@ -64,21 +39,17 @@ FigureField* RecipeLine::field(const QString& place) const {
     return place == QStringLiteral("count") ? count_ : nullptr;
 }
 
-void RecipeLine::word(const QString& text) {
-    auto* l = new QLabel(text);
-    l->setMinimumHeight(28);
-    flow_->addWidget(l);
-}
+void RecipeLine::word(const QString& text) { flow_->addWidget(lineWord(text)); }
 
 void RecipeLine::figure(const QString& name, const QString& place, Dimension dimension, const char* unit,
                         std::function<Measure*(Piece&)> of, bool whole) {
     TypingContext context = session_.typing(dimension, unit, session_.piece());
     context.fractions = !whole;
     auto* f = new FigureField(name, place, context);
-    connect(f, &FigureField::measureTyped, this, [this, of, name](const Measure& m) {
-        session_.editPiece(tr("Change %1").arg(name.toLower()), [&](Piece& p) {
+    connect(f, &FigureField::measureTyped, this, [this, f, of, name](const Measure& m) {
+        f->refuse(session_.typedOfPiece(f->place(), tr("Change %1").arg(name.toLower()), [&](Piece& p) {
             if (Measure* target = of(p)) *target = m;
-        });
+        }));
     });
     flow_->addWidget(f);
     figures_.push_back({f, std::move(of)});
@@ -109,18 +80,16 @@ QLineEdit* RecipeLine::nameField() {
 void RecipeLine::count() {
     TypingContext c = session_.typing(Dimension::Count, "", nullptr);
     count_ = new FigureField(tr("How many"), QStringLiteral("count"), c);
-    connect(count_, &FigureField::measureTyped, this, [this](const Measure& m) {
-        session_.editPiece(tr("Change how many"),
-                           [&](Piece& p) { p.count = static_cast<int>(std::min(1e9, m.value)); });
+    connect(count_, &FigureField::measureTyped, this, [this, f = count_](const Measure& m) {
+        f->refuse(session_.typedOfPiece(f->place(), tr("Change how many"),
+                                        [&](Piece& p) { p.count = static_cast<int>(std::min(1e9, m.value)); }));
     });
     flow_->addWidget(count_);
 }
 
 void RecipeLine::chocolate(const Piece& piece) {
-    QStringList kinds;
-    for (const auto& c : session_.library().chocolates) kinds << QString::fromStdString(c.name).toLower();
     choice(
-        tr("Chocolate"), kinds,
+        tr("Chocolate"), chocolateNames(session_.library()),
         [this](const Piece& p) {
             for (size_t i = 0; i < session_.library().chocolates.size(); ++i)
                 if (session_.library().chocolates[i].id == p.chocolate) return static_cast<int>(i);
@@ -207,12 +176,8 @@ void RecipeLine::filling(const Piece& piece) {
                                      });
         });
         flow_->addWidget(name);
-        auto* details = new QPushButton(tr("recipe and lid"));
-        details->setObjectName(QStringLiteral("fillingDetails"));
-        details->setProperty("flat", true);
-        details->setToolTip(tr("How full, the lid on it, its recipe and when it is good"));
-        connect(details, &QPushButton::clicked, this, &RecipeLine::fillingWanted);
-        flow_->addWidget(details);
+        button(tr("recipe and lid"), QStringLiteral("fillingDetails"),
+               tr("How full, the lid on it, its recipe and when it is good"), [this] { emit fillingWanted(); });
     } else {
         auto* more = new GlyphButton(Glyph::Plus, tr("filling"), 16);
         more->setProperty("flat", true);
@@ -229,15 +194,10 @@ void RecipeLine::filling(const Piece& piece) {
 
 namespace {
 
-form::PartItem* itemOf(Piece& p, const std::string& key) {
-    const auto it = std::ranges::find(p.shape.items, key, &form::PartItem::key);
-    return it == p.shape.items.end() ? nullptr : &*it;
-}
-
 /// The part whose figures are asked for: the whole, or an item of an assembly; null of a compound's.
 form::Part* partOf(Piece& p, const std::string& item) {
     if (item.empty()) return &p.shape;
-    form::PartItem* found = itemOf(p, item);
+    form::PartItem* found = form::itemOf(p.shape, item);
     return found ? &found->part : nullptr;
 }
 const form::Part* partOf(const Piece& p, const std::string& item) { return partOf(const_cast<Piece&>(p), item); }
@@ -255,11 +215,9 @@ void RecipeLine::button(const QString& words, const QString& name, const QString
 }
 
 void RecipeLine::ownChocolate(const std::string& item) {
-    QStringList kinds{tr("as the whole")};
-    for (const auto& c : session_.library().chocolates) kinds << qstring(c.name).toLower();
     word(tr("in"));
     choice(
-        tr("Chocolate of this part"), kinds,
+        tr("Chocolate of this part"), QStringList{tr("as the whole")} + chocolateNames(session_.library()),
         [this, item](const Piece& p) {
             const std::string id = chocolateOf(p, item);
             const auto& all = session_.library().chocolates;
@@ -271,7 +229,7 @@ void RecipeLine::ownChocolate(const std::string& item) {
             if (!answers || !answers->made) return;
             setChocolateOf(p, item,
                            i == 0 ? std::string() : session_.library().chocolates[static_cast<size_t>(i) - 1].id,
-                           *answers->made, session_.plan(), session_.library());
+                           answers->made->assembly, session_.plan(), session_.library());
         });
 }
 
@@ -287,7 +245,7 @@ void RecipeLine::place(const std::string& item) {
                 says[i].name, QStringLiteral("former/items/%1/%2/%3").arg(qstring(item), QLatin1String(key)).arg(i),
                 dimension, unit,
                 [item, member, i](Piece& p) -> Measure* {
-                    form::PartItem* found = itemOf(p, item);
+                    form::PartItem* found = form::itemOf(p.shape, item);
                     return found ? &(found->*member)[i] : nullptr;
                 },
                 dimension != Dimension::Count);
@@ -383,6 +341,41 @@ void RecipeLine::setItem(const QString& key) {
     refresh();
 }
 
+void RecipeLine::partChoice(const form::Choice& c, const std::string& item) {
+    QStringList words;
+    for (const auto& o : c.options) words << (o == "points" ? tr("outline from a file") : QString::fromStdString(o));
+    choice(
+        qstring(c.name), words,
+        [key = c.key, options = c.options, item](const Piece& p) {
+            const form::Part* of = partOf(p, item);
+            const auto found = std::find(options.begin(), options.end(), of ? form::choice(*of, key) : std::string());
+            return found == options.end() ? 0 : static_cast<int>(found - options.begin());
+        },
+        [key = c.key, options = c.options, item](Piece& p, int i) {
+            if (form::Part* of = partOf(p, item)) of->choices[key] = options[static_cast<size_t>(i)];
+        });
+}
+
+void RecipeLine::partFigure(const form::Field& f, const Measure& usual, const std::string& item, bool free) {
+    if (!f.before.empty()) {
+        QString words = qstring(f.before);
+        if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(','))) words = words.mid(1).trimmed();
+        word(words);
+    }
+    const QString place =
+        item.empty() ? QStringLiteral("former/") + QString::fromStdString(f.key)
+        : free       ? QStringLiteral("former/items/%1/%2").arg(qstring(item), qstring(f.key))
+               : QStringLiteral("former/own/%1/%2").arg(QString::fromStdString(item), QString::fromStdString(f.key));
+    figure(
+        qstring(f.name), place, f.dimension, f.unit.empty() && f.dimension == Dimension::Length ? "mm" : f.unit.c_str(),
+        [key = f.key, item, usual](Piece& p) -> Measure* {
+            form::Part* of = partOf(p, item);
+            form::Figures& figures = of ? of->values : p.shape.own[item];
+            return &figures.try_emplace(key, usual).first->second;
+        },
+        f.whole);
+}
+
 void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
     // The figures of one item of a compound are the compound's until a person changes them.
     form::Part part = whole;
@@ -393,88 +386,40 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
         const auto it = std::find_if(items.begin(), items.end(), [&](const form::Item& i) { return i.key == item; });
         if (it == items.end()) return;
         part = it->part;
-        auto* name = new QLabel(QString::fromStdString(it->name) + QStringLiteral(":"));
+        auto* name = lineWord(QString::fromStdString(it->name) + QStringLiteral(":"));
         name->setStyleSheet(QStringLiteral("font-weight: 600;"));
-        name->setMinimumHeight(28);
         flow_->addWidget(name);
         if (it->edible) ownChocolate(item);
     }
     const bool free = !item.empty() && whole.family == form::kAssembly;  // its figures are its own
     const form::Family* family = form::family(part.family);
     if (!family) return;
-    const auto chooses = [&](const form::Choice& c) {
-        QStringList words;
-        for (const auto& o : c.options)
-            words << (o == "points" ? tr("outline from a file") : QString::fromStdString(o));
-        if (!form::asked(part, c.only)) return;
-        choice(
-            qstring(c.name), words,
-            [key = c.key, options = c.options, item](const Piece& p) {
-                const form::Part* of = partOf(p, item);
-                const auto found =
-                    std::find(options.begin(), options.end(), of ? form::choice(*of, key) : std::string());
-                return found == options.end() ? 0 : static_cast<int>(found - options.begin());
-            },
-            [key = c.key, options = c.options, item](Piece& p, int i) {
-                if (form::Part* of = partOf(p, item)) of->choices[key] = options[static_cast<size_t>(i)];
-            });
-    };
     for (const auto& c : family->choices)
-        if ((item.empty() || free) && c.key != "glue") chooses(c);
+        if ((item.empty() || free) && c.key != "glue" && form::asked(part, c.only)) partChoice(c, item);
     for (const auto& f : family->fields) {
         if (f.key == "wall" && item.empty() && session_.piece()->wallFromCoats()) continue;  // its coats say
         if (!form::asked(part, f.only)) continue;
-        if (!f.before.empty()) {
-            QString words = qstring(f.before);
-            if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(',')))
-                words = words.mid(1).trimmed();
-            word(words);
-        }
-        const QString place =
-            item.empty() ? QStringLiteral("former/") + QString::fromStdString(f.key)
-            : free
-                ? QStringLiteral("former/items/%1/%2").arg(qstring(item), qstring(f.key))
-                : QStringLiteral("former/own/%1/%2").arg(QString::fromStdString(item), QString::fromStdString(f.key));
-        const Measure usual(form::figure(part, f.key));
-        figure(
-            qstring(f.name), place, f.dimension,
-            f.unit.empty() && f.dimension == Dimension::Length ? "mm" : f.unit.c_str(),
-            [key = f.key, item, usual](Piece& p) -> Measure* {
-                form::Part* of = partOf(p, item);
-                form::Figures& figures = of ? of->values : p.shape.own[item];
-                return &figures.try_emplace(key, usual).first->second;
-            },
-            f.whole);
+        partFigure(f, form::figure(part, f.key), item, free);
     }
     if (const auto* glue = family->choice("glue"); glue && item.empty()) {
         word(tr("joined with"));
-        chooses(*glue);
+        if (form::asked(part, glue->only)) partChoice(*glue, item);
     }
     if (item.empty() && family->points == "profile") {
-        auto* draw = new QPushButton(tr("Draw its profile …"));
-        draw->setProperty("flat", true);
-        draw->setObjectName(QStringLiteral("drawProfile"));
-        connect(draw, &QPushButton::clicked, this, &RecipeLine::drawingWanted);
-        flow_->addWidget(draw);
+        button(tr("Draw its profile …"), QStringLiteral("drawProfile"), {}, [this] { emit drawingWanted(); });
     }
     if (item.empty() && (!family->points.empty() || form::fromFile(part))) {
-        auto* file = new QPushButton(form::fromFile(part)          ? tr("Model file …")
-                                     : family->points == "profile" ? tr("Profile from an SVG file …")
-                                                                   : tr("Outline from an SVG file …"));
-        file->setProperty("flat", true);
-        file->setObjectName(QStringLiteral("partFile"));
-        connect(file, &QPushButton::clicked, this, &RecipeLine::fileWanted);
-        flow_->addWidget(file);
+        button(form::fromFile(part)          ? tr("Model file …")
+               : family->points == "profile" ? tr("Profile from an SVG file …")
+                                             : tr("Outline from an SVG file …"),
+               QStringLiteral("partFile"), {}, [this] { emit fileWanted(); });
     }
     if (free) place(item);
     if (item.empty() && family->body == form::Body::Compound) parts(part);
     if (!item.empty() && whole.own.contains(item)) {
-        auto* back = new QPushButton(tr("Follow the whole again"));
-        back->setProperty("flat", true);
-        connect(back, &QPushButton::clicked, this, [this, item] {
+        button(tr("Follow the whole again"), QStringLiteral("followWhole"), {}, [this, item] {
             session_.editPiece(tr("Let a part follow the whole"), [&](Piece& p) { p.shape.own.erase(item); });
         });
-        flow_->addWidget(back);
     }
 }
 

@@ -4,8 +4,8 @@
 #include <QWidget>
 #include <functional>
 
-#include "desktop/shell/figure_field.h"
-#include "desktop/shell/flow_layout.h"
+#include "desktop/kit/figure_field.h"
+#include "desktop/kit/flow_layout.h"
 #include "desktop/shell/session.h"
 
 namespace uovo::desktop {
@@ -32,6 +32,9 @@ signals:
 private:
     void build();
     void buildPart(const form::Part& part, const std::string& item);
+    void partChoice(const form::Choice& choice, const std::string& item);
+    /// @param usual while none is said @param free its figures are its own
+    void partFigure(const form::Field& field, const Measure& usual, const std::string& item, bool free);
     /// What the whole is made of: chocolate, temper, thinner.
     void chocolate(const Piece& piece);
     /// What goes into it.
@@ -68,10 +71,5 @@ private:
     QLineEdit* name_ = nullptr;
     FigureField* count_ = nullptr;
 };
-
-/// A combo box that the wheel does not change by accident.
-QComboBox* choiceBox(const QString& name, const QStringList& words);
-/// Words of every place chocolate can stand, in the order of coat::Place.
-QStringList everyPlace();
 
 }  // namespace uovo::desktop

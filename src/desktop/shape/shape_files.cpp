@@ -8,8 +8,8 @@
 #include <QSaveFile>
 #include <algorithm>
 
+#include "core/document/models.h"
 #include "core/form/loft.h"
-#include "core/plan/models.h"
 #include "io/svg_file.h"
 #include "report/text.h"
 

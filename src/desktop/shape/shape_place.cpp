@@ -5,10 +5,16 @@
 #include <cmath>
 #include <tuple>
 
+#include "desktop/kit/flow_layout.h"
+#include "desktop/kit/widgets.h"
 #include "desktop/theme/theme.h"
 
 namespace uovo::desktop {
 namespace {
+
+constexpr int kAnswersBeside =
+    1090;                         // px of the place: in a narrower one the answers lie over the stage, when asked for
+constexpr int kLeastStage = 150;  // px
 
 class Rule : public QWidget {
 public:
@@ -31,18 +37,19 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
       film_(new FilmBar(session)),
       holds_(new HoldsBar(session)),
       making_(new QWidget) {
-    auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(0);
+    row_ = new QHBoxLayout(this);
+    row_->setContentsMargins(0, 0, 0, 0);
+    row_->setSpacing(0);
     auto* shelf = new ShelfPanel(session);
-    row->addWidget(shelf);
-    row->addWidget(new Rule);
+    row_->addWidget(shelf);
+    row_->addWidget(new Rule);
     auto* middle = new QVBoxLayout;
     middle->setContentsMargins(18, 12, 14, 8);
     middle->setSpacing(8);
     middle->addWidget(recipe_);
     stages_->addWidget(stage_);
     stages_->addWidget(solid_);
+    stages_->setMinimumHeight(kLeastStage);
     middle->addWidget(stages_, 1);
     middle->addWidget(tools());
     middle->addWidget(holds_);
@@ -51,9 +58,10 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     making->setSpacing(8);
     for (QWidget* w : std::initializer_list<QWidget*>{film_, items_, coats_}) making->addWidget(w);
     middle->addWidget(making_);
-    row->addLayout(middle, 1);
-    row->addWidget(new Rule);
-    row->addWidget(answers_);
+    row_->addLayout(middle, 1);
+    row_->addWidget(rule_ = new Rule);
+    row_->addWidget(answers_);
+    answers_->setAutoFillBackground(true);
     gallery_ = new Gallery(this);
 
     connect(shelf, &ShelfPanel::galleryWanted, gallery_, &Gallery::open);
@@ -112,16 +120,15 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
 
 QWidget* ShapePlace::tools() {
     auto* bar = new QWidget;
-    auto* row = new QHBoxLayout(bar);
+    auto* row = new FlowLayout(4, 2);  // in a narrow window it takes a second line
     row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(4);
+    bar->setLayout(row);
+    QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Minimum);
+    policy.setHeightForWidth(true);
+    bar->setSizePolicy(policy);
     const auto button = [&](const QString& words, const QString& tip, auto pressed) {
-        auto* b = new QPushButton(words);
-        b->setProperty("flat", true);
-        b->setProperty("tool", true);
+        auto* b = toolButton(words, tip);
         b->setCheckable(true);
-        b->setToolTip(tip);
-        b->setAccessibleName(tip);
         connect(b, &QPushButton::clicked, this, pressed);
         row->addWidget(b);
         return b;
@@ -133,7 +140,10 @@ QWidget* ShapePlace::tools() {
     hold_ = button(tr("will it hold"), tr("What happens to the piece, and whether it holds (F6)"),
                    [this] { setHolding(!holding_); });
     hold_->setObjectName(QStringLiteral("willItHold"));
-    row->addSpacing(8);
+    more_ = button(tr("answers"), tr("What follows from it: wall, grams, times (F7)"),
+                   [this] { setAnswersOpen(!answersOpen_); });
+    more_->setObjectName(QStringLiteral("openAnswers"));
+    more_->hide();
     using Side = SolidStage::Side;
     for (const auto& [words, tip, side] : {std::tuple{tr("corner"), tr("From a corner (1)"), Side::Corner},
                                            {tr("front"), tr("From the front (2)"), Side::Front},
@@ -155,7 +165,11 @@ QWidget* ShapePlace::tools() {
                 return paintCoat(static_cast<int>(k));
     });
     paint_->setObjectName(QStringLiteral("paintBrush"));
-    row->addStretch(1);
+    sliders(row);
+    return bar;
+}
+
+void ShapePlace::sliders(QLayout* row) {
     const auto slider = [&](const QString& name, int low, int high, auto changed) {
         auto* label = new QLabel;
         label->setProperty("small", true);
@@ -164,8 +178,12 @@ QWidget* ShapePlace::tools() {
         s->setFixedSize(104, 24);
         s->setAccessibleName(name);
         s->setToolTip(name);
-        row->addWidget(label);
-        row->addWidget(s);
+        auto* both = new QWidget;
+        auto* line = new QHBoxLayout(both);
+        line->setContentsMargins(0, 0, 0, 0);
+        line->addWidget(label);
+        line->addWidget(s);
+        row->addWidget(both);
         connect(s, &QSlider::valueChanged, this, changed);
         return std::pair{label, s};
     };
@@ -190,7 +208,6 @@ QWidget* ShapePlace::tools() {
     scale_->setObjectName(QStringLiteral("wallScale"));
     cut_->setObjectName(QStringLiteral("cutAway"));
     apart_->setObjectName(QStringLiteral("pullApart"));
-    return bar;
 }
 
 void ShapePlace::setTurning(bool turning) {
@@ -327,6 +344,28 @@ QString ShapePlace::svgPicture() const { return stages_->currentWidget() == soli
 void ShapePlace::resizeEvent(QResizeEvent* e) {
     QWidget::resizeEvent(e);
     gallery_->setGeometry(rect());
+    placeAnswers();
+}
+
+void ShapePlace::setAnswersOpen(bool open) {
+    answersOpen_ = open;
+    more_->setChecked(open);
+    placeAnswers();
+}
+
+void ShapePlace::placeAnswers() {
+    const bool beside = width() >= kAnswersBeside;
+    if (beside != beside_) {
+        beside_ = beside;
+        for (QWidget* w : {rule_, static_cast<QWidget*>(answers_)}) beside ? row_->addWidget(w) : row_->removeWidget(w);
+        more_->setVisible(!beside);
+        rule_->setVisible(beside);
+    }
+    answers_->setVisible(beside || answersOpen_);
+    if (beside || !answersOpen_) return;
+    answers_->setGeometry(width() - answers_->width(), 0, answers_->width(), height());
+    answers_->raise();
+    gallery_->raise();
 }
 
 void ShapePlace::handleMoved(PieceStage::Handle handle, double value) {

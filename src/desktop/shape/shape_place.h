@@ -39,6 +39,9 @@ public:
     /// The coat whose brush strokes are painted on the stage; none: −1.
     int painting() const { return painting_; }
     void paintCoat(int coat);
+    /// In a narrow window the answers lie over the stage while they are open; in a wide one they stand beside it.
+    void setAnswersOpen(bool open);
+    bool areAnswersOpen() const { return answersOpen_; }
     /// Shows the piece turning instead of cut open; parts are always shown so.
     void setTurning(bool turning);
     bool isTurning() const { return turning_; }
@@ -62,11 +65,13 @@ protected:
 
 private:
     QWidget* tools();
+    void sliders(class QLayout* row);
     void refresh();
     void refreshTools();
     void handleMoved(PieceStage::Handle handle, double value);
     void painted(const form::Vec3& at, bool wipe);
     void refreshPainting();
+    void placeAnswers();
 
     Session& session_;
     PieceStage* stage_;
@@ -79,6 +84,10 @@ private:
     Gallery* gallery_;
     FilmBar* film_;
     HoldsBar* holds_;
+    class QHBoxLayout* row_;
+    QWidget* rule_;
+    QPushButton* more_;
+    bool beside_ = true, answersOpen_ = false;
     QWidget* making_;  // its coats, and their film
     int painting_ = -1;
     std::string shown_;  // the piece that is painted on

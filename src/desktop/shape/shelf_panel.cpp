@@ -48,7 +48,7 @@ void PieceTile::paintEvent(QPaintEvent*) {
         p.drawRoundedRect(card, 10, 10);
     }
     if (hasFocus()) {
-        p.setPen(QPen(theme().yolk, 2));
+        p.setPen(QPen(theme().ring, 2));
         p.setBrush(Qt::NoBrush);
         p.drawRoundedRect(card.adjusted(1, 1, -1, -1), 9, 9);
     }

@@ -7,8 +7,8 @@
 #include <QVBoxLayout>
 #include <cmath>
 
-#include "core/plan/strength.h"
-#include "desktop/shell/figure_field.h"
+#include "core/stages/strength.h"
+#include "desktop/kit/figure_field.h"
 #include "desktop/shell/sheet.h"
 #include "report/text.h"
 
@@ -84,10 +84,12 @@ private:
                                           QStringLiteral("snaps/%1/%2").arg(i).arg(QLatin1String(place)),
                                           session_.typing(dimension, unit, nullptr));
                 f->setMeasure(session_.plan().snaps[i].*member, session_.units());
-                QObject::connect(f, &FigureField::measureTyped, this, [this, i, member](const Measure& m) {
-                    session_.document().edit(tr("Change a bar of the snap test"), [&](Plan& p) {
-                        if (i < p.snaps.size()) p.snaps[i].*member = m;
-                    });
+                QObject::connect(f, &FigureField::measureTyped, this, [this, f, i, member](const Measure& m) {
+                    f->refuse(session_.typed(f->place().toStdString(), [&] {
+                        session_.document().edit(tr("Change a bar of the snap test"), [&](Plan& p) {
+                            if (i < p.snaps.size()) p.snaps[i].*member = m;
+                        });
+                    }));
                     tell();
                 });
                 grid_->addWidget(f, row, column);

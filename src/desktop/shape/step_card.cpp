@@ -14,8 +14,7 @@ namespace uovo::desktop {
 
 QString partName(const Session& session, const std::string& key) {
     if (key.empty() || !session.piece()) return {};
-    for (const auto& item : session.piece()->shape.items)
-        if (item.key == key) return qstring(item.name);
+    if (const auto* item = form::itemOf(session.piece()->shape, key)) return qstring(item->name);
     const auto answers = session.pieceAnswers(session.piece()->id);
     if (answers && answers->made)
         for (const auto& item : answers->made->assembly.items)
@@ -116,7 +115,7 @@ void StepCard::paintEvent(QPaintEvent*) {
     p.setPen(Qt::NoPen);
     p.setBrush(QColor(0x2A, 0x1A, 0x12, 16));
     p.drawRoundedRect(card.translated(0, 1.2), 12, 12);
-    p.setPen(QPen(hasFocus() ? theme().yolk : theme().hairline, hasFocus() ? 2 : 1));
+    p.setPen(QPen(hasFocus() ? theme().ring : theme().hairline, hasFocus() ? 2 : 1));
     p.setBrush(theme().card);
     p.drawRoundedRect(card, 12, 12);
 }

@@ -6,7 +6,7 @@
 #include <QPushButton>
 #include <functional>
 
-#include "desktop/shell/figure_field.h"
+#include "desktop/kit/figure_field.h"
 #include "desktop/shell/session.h"
 
 namespace uovo::desktop {
@@ -59,8 +59,10 @@ protected:
     FigureField* figure(const QString& name, const QString& place, Dimension dimension, const char* unit,
                         Measure S::*member) {
         FigureField* f = newFigure(name, place, dimension, unit);
-        connect(f, &FigureField::measureTyped, this, [this, member, name](const Measure& m) {
-            change<S>(tr("Change %1").arg(name.toLower()), [&](S& s) { s.*member = m; });
+        connect(f, &FigureField::measureTyped, this, [this, f, member, name](const Measure& m) {
+            f->refuse(session_.typedOfPiece(f->place(), tr("Change %1").arg(name.toLower()), [&](Piece& p) {
+                if (S* s = at_ < p.making.size() ? std::get_if<S>(&p.making[at_]) : nullptr) s->*member = m;
+            }));
         });
         figures_.push_back({f, [this, member]() -> const Measure* {
                                 const S* s = as<S>();

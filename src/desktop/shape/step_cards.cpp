@@ -194,9 +194,8 @@ void StepCards::refresh() {
     coat_->setVisible(piece && piece->couldBeCoated() && !coats_.empty());
     coat_->setEnabled(piece && coats_.size() < 8);
     for (auto* c : steps_) c->refresh();
-    const bool extras = piece && std::ranges::any_of(piece->coats(), [&](const auto& c) {
-                            return !coatExtras(c, *piece, session_.units()).isEmpty();
-                        });
+    const bool extras =
+        piece && std::ranges::any_of(piece->coats(), [&](const auto& c) { return !coatExtras(c, session_).isEmpty(); });
     const bool parted = piece && std::ranges::any_of(piece->coats(), [](const auto& c) { return !c.item.empty(); });
     const int high = !coats_.empty() ? parted ? 234 : 212 : piece && piece->casts().size() > 1 ? 204 : 174;
     setFixedHeight(high + (extras ? 18 : 0) + 12);  // a bar to scroll with lies under more than fit

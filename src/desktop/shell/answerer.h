@@ -8,7 +8,7 @@
 #include <thread>
 #include <vector>
 
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 
 namespace uovo::desktop {
 

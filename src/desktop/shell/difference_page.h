@@ -2,7 +2,7 @@
 #pragma once
 #include <QWidget>
 
-#include "core/plan/difference.h"
+#include "core/document/difference.h"
 
 namespace uovo::desktop {
 

@@ -9,8 +9,8 @@
 #include <QLockFile>
 #include <QUuid>
 
-#include "core/plan/limits.h"
-#include "core/plan/models.h"
+#include "core/document/limits.h"
+#include "core/document/models.h"
 
 namespace uovo::desktop {
 namespace {
@@ -69,6 +69,7 @@ void Document::edit(const QString& label, const std::function<void(Plan&)>& chan
         emit refused(QString::fromStdString(problem->sentence));
         return;
     }
+    if (rule_ && !rule_(next)) return;
     const qint64 now = QDateTime::currentMSecsSinceEpoch();
     auto& top = history_[static_cast<size_t>(at_)];
     const bool same = !merge.isEmpty() && top.merge == merge && now - top.when < kMergeWithin &&

@@ -7,7 +7,7 @@
 #include <functional>
 #include <optional>
 
-#include "core/plan/plan.h"
+#include "core/document/plan.h"
 #include "desktop/shell/recovery_keeper.h"
 #include "io/plan_file.h"
 
@@ -33,6 +33,8 @@ public:
     /// step. One that would make it larger than a file may be is not made (`refused` says why); models that nothing
     /// uses go.
     void edit(const QString& label, const std::function<void(Plan&)>& change, const QString& merge = {});
+    /// While there is one, an edit is made only when it allows what would come of it.
+    void setRule(std::function<bool(const Plan& next)> rule) { rule_ = std::move(rule); }
     void undo();
     void redo();
 
@@ -82,6 +84,7 @@ private:
 
     Plan plan_;
     QString path_, folder_;
+    std::function<bool(const Plan&)> rule_;
     std::vector<State> history_;
     int at_ = 0, savedAt_ = 0;
     void wantAutosave();

@@ -60,11 +60,11 @@ protected:
         p.setRenderHint(QPainter::Antialiasing);
         if (isChecked()) {
             p.setPen(Qt::NoPen);
-            p.setBrush(theme().yolk);
+            p.setBrush(theme().ring);
             p.drawRoundedRect(QRectF(-5, 14, 10, height() - 28), 5, 5);
         }
         if (hasFocus()) {
-            p.setPen(QPen(theme().yolk, 2));
+            p.setPen(QPen(theme().ring, 2));
             p.setBrush(Qt::NoBrush);
             p.drawRoundedRect(QRectF(rect()).adjusted(8, 4, -6, -4), 9, 9);
         }
@@ -190,34 +190,55 @@ void MainWindow::goTo(Place place) {
     (place == Place::Shape ? shapeButton_ : place == Place::Melt ? meltButton_ : dayButton_)->setChecked(true);
 }
 
+QAction* MainWindow::add(const QString& words, const QKeySequence& keys, std::function<void()> does) {
+    auto* a = menu_->addAction(words);
+    a->setShortcut(keys);
+    connect(a, &QAction::triggered, this, std::move(does));
+    addAction(a);
+    return a;
+}
+
 void MainWindow::buildActions() {
     menu_ = new QMenu(this);
-    const auto act = [&](const QString& words, const QKeySequence& keys, auto slot) {
-        auto* a = menu_->addAction(words);
-        a->setShortcut(keys);
-        connect(a, &QAction::triggered, this, slot);
-        addAction(a);
-        return a;
-    };
-    act(tr("New plan"), QKeySequence::New, [this] { newPlan(); });
-    act(tr("Open …"), QKeySequence::Open, [this] { openDialog(); });
+    add(tr("New plan"), QKeySequence::New, [this] { newPlan(); });
+    add(tr("Open …"), QKeySequence::Open, [this] { openDialog(); });
     recent_ = menu_->addMenu(tr("Opened lately"));
     connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
-    act(tr("Open the demo evening"), {}, [this] {
+    add(tr("Open the demo evening"), {}, [this] {
         if (mayLeave()) session_.document().setPlan(io::demoPlanFor(session_.now(), 9 * 60), {});
     });
-    save_ = act(tr("Save"), QKeySequence::Save, [this] {
+    save_ = add(tr("Save"), QKeySequence::Save, [this] {
         session_.document().path().isEmpty() ? (void)saveDialog() : (void)saveTo(session_.document().path());
     });
-    act(tr("Save in another place …"), QKeySequence::SaveAs, [this] { saveDialog(); });
+    add(tr("Save in another place …"), QKeySequence::SaveAs, [this] { saveDialog(); });
     menu_->addSeparator();
-    act(tr("Bench card as PDF …"), QKeySequence(QStringLiteral("Ctrl+E")), [this] {
+    addExports();
+    undo_ = add(tr("Undo"), QKeySequence::Undo, [this] { session_.document().undo(); });
+    redo_ = add(tr("Redo"), QKeySequence::Redo, [this] { session_.document().redo(); });
+    menu_->addSeparator();
+    add(tr("Kitchen …"), QKeySequence(QStringLiteral("Ctrl+,")), [this] { showKitchen(); });
+    add(tr("Switch grams and ounces"), QKeySequence(QStringLiteral("Ctrl+U")), [this] { units_->click(); });
+    add(tr("Light or dark"), QKeySequence(QStringLiteral("Ctrl+D")), [this] {
+        setDarkTheme(!theme().dark);
+        settings_.setValue(QStringLiteral("dark"), theme().dark);
+        refreshHeader();
+        emit session_.answersChanged();
+    });
+    add(tr("Shortcuts"), QKeySequence(Qt::Key_F1), [this] { showShortcuts(); });
+    menu_->addSeparator();
+    add(tr("Quit"), QKeySequence::Quit, [this] { close(); });
+    addShortcuts();
+}
+
+/// What leaves the program and comes in.
+void MainWindow::addExports() {
+    add(tr("Bench card as PDF …"), QKeySequence(QStringLiteral("Ctrl+E")), [this] {
         const QString path = QFileDialog::getSaveFileName(
             this, tr("Bench card"), lastFolder() + "/" + qstring(session_.plan().name) + ".pdf", tr("PDF (*.pdf)"));
         if (!path.isEmpty()) writeCard(path);
     });
-    act(tr("Print the bench card …"), QKeySequence::Print, [this] { printCard(); });
-    act(tr("Copy the plan as text"), QKeySequence(QStringLiteral("Ctrl+Shift+C")), [this] {
+    add(tr("Print the bench card …"), QKeySequence::Print, [this] { printCard(); });
+    add(tr("Copy the plan as text"), QKeySequence(QStringLiteral("Ctrl+Shift+C")), [this] {
         if (const auto a = session_.answers())
             QApplication::clipboard()->setText(report::benchCardText(session_.plan(), *a));
     });
@@ -228,44 +249,34 @@ void MainWindow::buildActions() {
             this, title, lastFolder() + "/" + (piece ? qstring(piece->name) : QString()) + ending, kinds);
         if (!path.isEmpty()) write(path);
     };
-    act(tr("Bring in a model or outline …"), QKeySequence(QStringLiteral("Ctrl+I")), [this] {
+    add(tr("Bring in a model or outline …"), QKeySequence(QStringLiteral("Ctrl+I")), [this] {
         const QString path = QFileDialog::getOpenFileName(this, tr("A model or outline"), lastFolder(),
                                                           tr("Models and outlines (*.stl *.obj *.ply *.3mf *.svg)"));
         if (!path.isEmpty()) files_->bring(path);
     });
-    act(tr("Export the shape …"), QKeySequence(QStringLiteral("Ctrl+Shift+E")), [this, save] {
+    add(tr("Export the shape …"), QKeySequence(QStringLiteral("Ctrl+Shift+E")), [this, save] {
         save(tr("The shape"), QStringLiteral(".stl"), tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"),
              [this](const QString& p) { files_->exportShape(p); });
     });
-    act(tr("Export the former's surface …"), {}, [this, save] {
+    add(tr("Export the former's surface …"), {}, [this, save] {
         save(tr("The former's surface"), QStringLiteral("-former.stl"),
              tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"),
              [this](const QString& p) { files_->exportShape(p, false); });
     });
-    act(tr("Flat pattern as SVG …"), {}, [this, save] {
+    add(tr("Flat pattern as SVG …"), {}, [this, save] {
         save(tr("Flat pattern"), QStringLiteral("-pattern.svg"), tr("SVG (*.svg)"),
              [this](const QString& p) { files_->exportPattern(p); });
     });
-    act(tr("Save the picture …"), {}, [this, save] {
+    add(tr("Save the picture …"), {}, [this, save] {
         save(tr("The picture"), QStringLiteral(".png"), tr("PNG (*.png);;SVG (*.svg)"),
              [this](const QString& p) { files_->exportPicture(p); });
     });
-    act(tr("Copy the picture"), {}, [this] { QApplication::clipboard()->setImage(shape_->picture(2)); });
+    add(tr("Copy the picture"), {}, [this] { QApplication::clipboard()->setImage(shape_->picture(2)); });
     menu_->addSeparator();
-    undo_ = act(tr("Undo"), QKeySequence::Undo, [this] { session_.document().undo(); });
-    redo_ = act(tr("Redo"), QKeySequence::Redo, [this] { session_.document().redo(); });
-    menu_->addSeparator();
-    act(tr("Kitchen …"), QKeySequence(QStringLiteral("Ctrl+,")), [this] { showKitchen(); });
-    act(tr("Switch grams and ounces"), QKeySequence(QStringLiteral("Ctrl+U")), [this] { units_->click(); });
-    act(tr("Light or dark"), QKeySequence(QStringLiteral("Ctrl+D")), [this] {
-        setDarkTheme(!theme().dark);
-        settings_.setValue(QStringLiteral("dark"), theme().dark);
-        refreshHeader();
-        emit session_.answersChanged();
-    });
-    act(tr("Shortcuts"), QKeySequence(Qt::Key_F1), [this] { showShortcuts(); });
-    menu_->addSeparator();
-    act(tr("Quit"), QKeySequence::Quit, [this] { close(); });
+}
+
+/// Keys without a line in the menu.
+void MainWindow::addShortcuts() {
     const auto hidden = [&](const QString& keys, auto slot) {
         connect(new QShortcut(QKeySequence(keys), this), &QShortcut::activated, this, slot);
     };
@@ -274,6 +285,7 @@ void MainWindow::buildActions() {
     hidden(QStringLiteral("F3"), [this] { goTo(Place::Day); });
     hidden(QStringLiteral("F6"), [this] { shape_->setHolding(!shape_->isHolding()); });
     hidden(QStringLiteral("F4"), [this] { shape_->setTurning(!shape_->isTurning()); });
+    hidden(QStringLiteral("F7"), [this] { shape_->setAnswersOpen(!shape_->areAnswersOpen()); });
     hidden(QStringLiteral("Ctrl+G"), [this] {
         goTo(Place::Shape);
         shape_->gallery()->open();
@@ -283,7 +295,8 @@ void MainWindow::buildActions() {
     });
     hidden(QStringLiteral("Esc"), [this] {
         if (shape_->gallery()->isVisible() && !sheet_->isVisible()) shape_->gallery()->hide();
-        else sheet_->hide();
+        else if (sheet_->isVisible()) sheet_->hide();
+        else shape_->setAnswersOpen(false);
     });
 }
 
@@ -662,6 +675,7 @@ void MainWindow::showShortcuts() {
             row(a->shortcut().toString(QKeySequence::NativeText), a->text().section(QLatin1Char(':'), 0, 0));
     row(QStringLiteral("F4"), tr("Cut open, or turn it"));
     row(QStringLiteral("F6"), tr("Will it hold"));
+    row(QStringLiteral("F7"), tr("The answers, where the window is too narrow for them beside the piece"));
     row(QStringLiteral("Ctrl+G"), tr("Start a piece from the gallery"));
     row(QStringLiteral("Ctrl+K"), tr("Add a coat"));
     row(tr("Turning a piece"), tr("arrows turn, Shift with arrows moves, plus and minus come nearer, 1 to 4 are "

@@ -60,6 +60,9 @@ private:
     void askAboutFile(const QString& sentence);
     void showDifferences();
     void buildActions();
+    QAction* add(const QString& words, const QKeySequence& keys, std::function<void()> does);
+    void addExports();
+    void addShortcuts();
     void buildHeader(QWidget* parent, class QVBoxLayout* column);
     void refreshHeader();
     bool mayLeave();

@@ -8,7 +8,7 @@
 #include <optional>
 #include <thread>
 
-#include "core/plan/plan.h"
+#include "core/document/plan.h"
 
 namespace uovo::desktop {
 

@@ -1,6 +1,6 @@
 #include "desktop/shell/session.h"
 
-#include "core/plan/melting.h"
+#include "core/stages/melting.h"
 #include "desktop/theme/theme.h"
 
 namespace uovo::desktop {
@@ -68,6 +68,22 @@ void Session::editPiece(const QString& label, const std::function<void(Piece&)>&
                 if (p.id == id) change(p);
         },
         merge);
+}
+
+QString Session::typed(const std::string& place, const std::function<void()>& edit) {
+    QString wrong;
+    document_.setRule([&](const Plan& next) {
+        for (const auto& p : problems(next, library_, false))
+            if (p.where == place) wrong = QString::fromStdString(p.sentence);
+        return wrong.isEmpty();
+    });
+    edit();
+    document_.setRule({});
+    return wrong;
+}
+
+QString Session::typedOfPiece(const QString& place, const QString& label, const std::function<void(Piece&)>& change) {
+    return typed("pieces/" + selected_.toStdString() + "/" + place.toStdString(), [&] { editPiece(label, change); });
 }
 
 QString Session::problemAt(const std::string& place) const {

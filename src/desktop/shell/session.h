@@ -41,6 +41,11 @@ public:
 
     /// Changes the selected piece as one undo step.
     void editPiece(const QString& label, const std::function<void(Piece&)>& change, const QString& merge = {});
+    /// Makes an edit that someone typed, unless it would be a problem at `place`: then the plan stays as it is.
+    /// @returns the problem's sentence; empty when the edit is made
+    QString typed(const std::string& place, const std::function<void()>& edit);
+    /// The same of the selected piece. @param place behind the piece's own, "former/girth"
+    QString typedOfPiece(const QString& place, const QString& label, const std::function<void(Piece&)>& change);
     /// Sentence of the plan's problems at a place ("pieces/x/former/dip"), empty when there is none.
     QString problemAt(const std::string& place) const;
     /// What a field of this piece understands.

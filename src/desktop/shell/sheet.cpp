@@ -3,7 +3,6 @@
 #include <QApplication>
 #include <QHBoxLayout>
 #include <QKeyEvent>
-#include <QMouseEvent>
 #include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
@@ -17,67 +16,7 @@ namespace uovo::desktop {
 namespace {
 constexpr int kWidth = 460;
 
-/// Text that can be selected and copied, and not dragged away: answers come while a drag is under way, and take the
-/// label that it began in out of the window.
-class ReadLabel : public QLabel {
-public:
-    using QLabel::QLabel;
-
-protected:
-    void mousePressEvent(QMouseEvent* e) override {
-        if (e->button() == Qt::LeftButton && hasSelectedText()) setSelection(0, 0);
-        QLabel::mousePressEvent(e);
-    }
-};
-
 }  // namespace
-
-QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under) {
-    auto* outer = new QVBoxLayout(in);
-    outer->setContentsMargins(0, 0, 0, under);
-    auto* scroll = new QScrollArea;
-    scroll->setWidgetResizable(true);
-    scroll->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    auto* inside = new QWidget;
-    auto* row = new QHBoxLayout(inside);
-    row->setContentsMargins(0, 0, 0, below);
-    row->setSpacing(spacing);
-    scroll->setWidget(inside);
-    outer->addWidget(scroll);
-    return row;
-}
-
-QHBoxLayout* namedRow(const QString& name, QWidget* field) {
-    auto* line = new QHBoxLayout;
-    line->addWidget(new QLabel(name), 1, Qt::AlignTop);
-    line->addWidget(field);
-    return line;
-}
-
-QLabel* wrapped(const QString& text, const char* role) {
-    auto* l = new ReadLabel(text);
-    l->setWordWrap(true);
-    l->setTextFormat(Qt::PlainText);
-    l->setTextInteractionFlags(Qt::TextSelectableByMouse);
-    if (*role) l->setProperty(role, true);
-    return l;
-}
-
-void retire(QWidget* widget) {
-    widget->hide();
-    widget->setEnabled(false);
-    widget->setObjectName({});  // nor found by its name
-    widget->deleteLater();
-}
-
-void emptyLayout(QLayout* layout, int keep) {
-    while (layout->count() > keep) {
-        QLayoutItem* item = layout->takeAt(0);
-        if (item->widget()) retire(item->widget());
-        delete item;
-    }
-}
 
 Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new QScrollArea) {
     setObjectName(QStringLiteral("sheet"));

@@ -6,9 +6,8 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
-#include "core/plan/answers.h"
-
-class QHBoxLayout;
+#include "core/answers/answers.h"
+#include "desktop/kit/widgets.h"
 
 namespace uovo::desktop {
 
@@ -34,16 +33,5 @@ private:
 
 /// The working of a figure as a page.
 QWidget* workingPage(const Working& working);
-/// Takes a widget out of the window; it goes when the events that are under way are done, and is not clicked meanwhile.
-void retire(QWidget* widget);
-/// Takes everything out of a layout but its last `keep` items; widgets go when the events that are under way are done.
-void emptyLayout(QLayout* layout, int keep = 0);
-/// A row in a widget that has no layout yet; it scrolls sideways when more stands in it than fits.
-/// @param below px under its things @param under px under it
-QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under);
-/// A line of a page: what a field is called at the left, the field at the right.
-QHBoxLayout* namedRow(const QString& name, QWidget* field);
-/// A label that wraps. @param role "", "quiet", "small" or "harm"
-QLabel* wrapped(const QString& text, const char* role = "");
 
 }  // namespace uovo::desktop

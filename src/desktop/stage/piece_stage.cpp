@@ -10,6 +10,7 @@
 #include <numbers>
 
 #include "desktop/stage/cut_egg.h"
+#include "desktop/stage/shadow.h"
 #include "desktop/stage/solid_scene.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -352,6 +353,62 @@ void PieceStage::paintCallouts(QPainter& p, const QTransform& m, const report::S
     }
 }
 
+void PieceStage::hatchThin(QPainter& p, const QTransform& m, const report::SectionCurves& curves) const {
+    const auto& wall = stage()->coats.wall;
+    for (size_t i = 0; i < wall.size(); ++i)
+        if (wall[i] < piece_.wantedWall.value - 1e-9) {
+            QPolygonF q{m.map(curves.former[i + 1]), m.map(curves.former[std::min(i + 2, curves.former.size() - 1)]),
+                        m.map(curves.surface[std::min(i + 2, curves.surface.size() - 1)]),
+                        m.map(curves.surface[i + 1])};
+            p.setPen(Qt::NoPen);
+            p.setBrush(QBrush(theme().harm, Qt::BDiagPattern));
+            p.drawPolygon(q);
+        }
+}
+
+void PieceStage::paintHandles(QPainter& p) const {
+    for (const Handle h : handles()) {
+        const QPointF at = handleAt(h);
+        const bool strong = h == dragging_ || (hasFocus() && h == chosen_);
+        p.setPen(QPen(theme().ring, 3));
+        p.setBrush(theme().card);
+        p.drawEllipse(at, strong ? 9 : 7.5, strong ? 9 : 7.5);
+        if (strong) {
+            p.setFont(report::font(13, QFont::DemiBold));
+            const QString words = handleName(h);
+            const QRectF box(at.x() - 60, at.y() - 34, 120, 18);
+            p.setPen(theme().yolkText);
+            p.drawText(box, Qt::AlignCenter, words);
+        }
+    }
+}
+
+void PieceStage::paintWallUnderCursor(QPainter& p, const QTransform& m, const report::SectionCurves& curves) const {
+    const auto& wall = stage()->coats.wall;
+    if (cursor_.x() < 0 || dragging_ != Handle::None) return;
+    size_t best = 0;
+    double distance = 1e9;
+    for (size_t i = 0; i < wall.size(); ++i) {
+        const QPointF mid = m.map((curves.former[i + 1] + curves.surface[i + 1]) / 2);
+        const double d = std::hypot(mid.x() - cursor_.x(), mid.y() - cursor_.y());
+        if (d < distance) {
+            distance = d;
+            best = i;
+        }
+    }
+    const double reach = std::max(10.0, wall[best] * exaggeration_ * m.m11() * 0.7);
+    if (distance >= reach || handleUnder(cursor_) != Handle::None) return;
+    const QString words = qstring(format(wall[best], Dimension::Length, units_, Detail::Fine));
+    p.setFont(report::font(14, QFont::DemiBold));
+    QRectF box(0, 0, QFontMetricsF(p.font()).horizontalAdvance(words) + 14, 24);
+    box.moveBottomLeft(cursor_ + QPointF(12, -8));
+    p.setPen(QPen(theme().hairline, 1));
+    p.setBrush(theme().card);
+    p.drawRoundedRect(box, 6, 6);
+    p.setPen(theme().ink);
+    p.drawText(box, Qt::AlignCenter, words);
+}
+
 void PieceStage::paintScene(QPainter& p, bool interactive) {
     p.setRenderHint(QPainter::Antialiasing);
     labels_.clear();
@@ -366,21 +423,7 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     }
     const QTransform m = map();
     const auto curves = report::sectionCurves(s->profile, s->coats.wall, exaggeration_);
-    // a soft shadow on the table
-    const QPointF ground = m.map(QPointF(0, 0));
-    const double half = m.m11() * s->rimRadius * 0.75;
-    QRadialGradient shadow(QPointF(0, 0), 1);
-    QColor dark(0x2A, 0x1A, 0x12, theme().dark ? 130 : 52), clear = dark;
-    clear.setAlpha(0);
-    shadow.setColorAt(0, dark);
-    shadow.setColorAt(0.6, QColor(dark.red(), dark.green(), dark.blue(), dark.alpha() / 3));
-    shadow.setColorAt(1, clear);
-    p.save();
-    p.translate(ground + QPointF(0, 5));
-    p.scale(half * 1.3, 13);
-    p.fillRect(QRectF(-1, -1, 2, 2), shadow);
-    p.restore();
-
+    paintShadow(p, m.map(QPointF(0, 0)) + QPointF(0, 5), m.m11() * s->rimRadius * 0.98, 13);
     paintGhost(p, m);
     const double ratio = p.device()->devicePixelRatioF();
     if (body_.isNull()) {  // a plain picture at once, the fine one from another thread when the hand rests
@@ -403,16 +446,7 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
                  thick = std::max(1.7 * s->wall.mean, thin + 1e-4);
     report::paintWall(p, curves, s->coats.wall, thin, thick, m);
     paintLayers(p, m, curves);
-    // too thin: hatched
-    for (size_t i = 0; i < s->coats.wall.size(); ++i)
-        if (s->coats.wall[i] < piece_.wantedWall.value - 1e-9) {
-            QPolygonF q{m.map(curves.former[i + 1]), m.map(curves.former[std::min(i + 2, curves.former.size() - 1)]),
-                        m.map(curves.surface[std::min(i + 2, curves.surface.size() - 1)]),
-                        m.map(curves.surface[i + 1])};
-            p.setPen(Qt::NoPen);
-            p.setBrush(QBrush(theme().harm, Qt::BDiagPattern));
-            p.drawPolygon(q);
-        }
+    hatchThin(p, m, curves);
     QPainterPath outline;
     for (size_t i = 0; i < curves.former.size(); ++i)
         i ? outline.lineTo(m.map(curves.former[i])) : outline.moveTo(m.map(curves.former[i]));
@@ -420,7 +454,7 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     p.setBrush(Qt::NoBrush);
     p.setPen(QPen(theme().chocEdge, 1));
     p.drawPath(outline);
-    QPen axis(theme().yolk, 1.4, Qt::DotLine);
+    QPen axis(theme().ring, 1.4, Qt::DotLine);
     p.setPen(axis);
     p.drawLine(m.map(QPointF(0, s->height * 1.12)), m.map(QPointF(0, -0.004)));
 
@@ -431,45 +465,8 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
                             qstring(format(thick, Dimension::Length, units_)), theme().balloon, theme().quiet);
     if (!interactive) return;
 
-    for (const Handle h : handles()) {
-        const QPointF at = handleAt(h);
-        const bool strong = h == dragging_ || (hasFocus() && h == chosen_);
-        p.setPen(QPen(theme().yolk, 3));
-        p.setBrush(theme().card);
-        p.drawEllipse(at, strong ? 9 : 7.5, strong ? 9 : 7.5);
-        if (strong) {
-            p.setFont(report::font(13, QFont::DemiBold));
-            const QString words = handleName(h);
-            const QRectF box(at.x() - 60, at.y() - 34, 120, 18);
-            p.setPen(theme().yolkText);
-            p.drawText(box, Qt::AlignCenter, words);
-        }
-    }
-    // the wall under the cursor, anywhere on the section
-    if (cursor_.x() >= 0 && dragging_ == Handle::None) {
-        size_t best = 0;
-        double distance = 1e9;
-        for (size_t i = 0; i < s->coats.wall.size(); ++i) {
-            const QPointF mid = m.map((curves.former[i + 1] + curves.surface[i + 1]) / 2);
-            const double d = std::hypot(mid.x() - cursor_.x(), mid.y() - cursor_.y());
-            if (d < distance) {
-                distance = d;
-                best = i;
-            }
-        }
-        const double reach = std::max(10.0, s->coats.wall[best] * exaggeration_ * m.m11() * 0.7);
-        if (distance < reach && handleUnder(cursor_) == Handle::None) {
-            const QString words = qstring(format(s->coats.wall[best], Dimension::Length, units_, Detail::Fine));
-            p.setFont(report::font(14, QFont::DemiBold));
-            QRectF box(0, 0, QFontMetricsF(p.font()).horizontalAdvance(words) + 14, 24);
-            box.moveBottomLeft(cursor_ + QPointF(12, -8));
-            p.setPen(QPen(theme().hairline, 1));
-            p.setBrush(theme().card);
-            p.drawRoundedRect(box, 6, 6);
-            p.setPen(theme().ink);
-            p.drawText(box, Qt::AlignCenter, words);
-        }
-    }
+    paintHandles(p);
+    paintWallUnderCursor(p, m, curves);
     if (stale_) {
         QColor veilAll = theme().paper;
         veilAll.setAlpha(90);

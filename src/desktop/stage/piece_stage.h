@@ -6,7 +6,7 @@
 #include <memory>
 #include <thread>
 
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 #include "report/section.h"
 
 namespace uovo::desktop {
@@ -66,6 +66,10 @@ private:
     void paintDimensions(QPainter& p, const QTransform& m);
     void paintCallouts(QPainter& p, const QTransform& m, const report::SectionCurves& curves);
     void paintFilling(QPainter& p, const QTransform& m, const report::SectionCurves& curves);
+    void hatchThin(QPainter& p, const QTransform& m, const report::SectionCurves& curves) const;
+    void paintHandles(QPainter& p) const;
+    /// Anywhere on the section.
+    void paintWallUnderCursor(QPainter& p, const QTransform& m, const report::SectionCurves& curves) const;
     double valueAt(Handle handle, const QPointF& at) const;
     Handle handleUnder(const QPointF& at) const;
     QString handleName(Handle handle) const;

@@ -6,8 +6,8 @@
 #include <optional>
 #include <vector>
 
+#include "core/answers/answers.h"
 #include "core/form/mesh.h"
-#include "core/plan/answers.h"
 
 namespace uovo::desktop {
 

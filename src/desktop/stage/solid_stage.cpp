@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "desktop/stage/shadow.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/section.h"
@@ -137,7 +138,7 @@ void SolidStage::paintLoads(QPainter& p, const Projection& project, bool interac
             p.drawPolygon(tip);
         }
         if (scene().arrowsMove && interactive) {
-            p.setPen(QPen(theme().yolk, 3));
+            p.setPen(QPen(theme().ring, 3));
             p.setBrush(theme().card);
             p.drawEllipse(tail, 7, 7);
         }
@@ -170,13 +171,13 @@ void SolidStage::paintSpots(QPainter& p, const Projection& project) {
         const QPointF at = project(s);
         const auto seen = under(scene(), shownView(), QSizeF(size()), at);
         const bool front = seen && form::length(seen->at - s) < 2 * coat::kSpotRadius;
-        p.setPen(QPen(theme().yolk, front ? 3 : 1.5, front ? Qt::SolidLine : Qt::DotLine));
+        p.setPen(QPen(theme().ring, front ? 3 : 1.5, front ? Qt::SolidLine : Qt::DotLine));
         p.setBrush(Qt::NoBrush);
         p.drawEllipse(at, radius, radius);
     }
     if (hasFocus()) {  // where the space bar paints
         const QPointF c(width() / 2.0, height() / 2.0);
-        p.setPen(QPen(theme().yolk, 2));
+        p.setPen(QPen(theme().ring, 2));
         p.drawLine(c - QPointF(9, 0), c + QPointF(9, 0));
         p.drawLine(c - QPointF(0, 9), c + QPointF(0, 9));
     }
@@ -288,22 +289,11 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
         return;
     }
     const Projection project(scene(), shownView(), QSizeF(size()));
-    // a soft shadow on the table
     if (view_.pitch > 0.02 && view_.apart < 0.01) {
         const form::Box box = film_ ? form::bounds(film_->bodies.front().mesh) : scene().box;
         const form::Vec3 foot{0.5 * (box.low.x + box.high.x), 0.5 * (box.low.y + box.high.y), box.low.z};
         const double half = project.scale() * 0.62 * std::max(box.size().x, box.size().y);
-        QRadialGradient shadow(QPointF(0, 0), 1);
-        QColor dark(0x2A, 0x1A, 0x12, theme().dark ? 120 : 46), clear = dark;
-        clear.setAlpha(0);
-        shadow.setColorAt(0, dark);
-        shadow.setColorAt(0.55, QColor(dark.red(), dark.green(), dark.blue(), dark.alpha() / 2));
-        shadow.setColorAt(1, clear);
-        p.save();
-        p.translate(project(foot));
-        p.scale(half, std::max(4.0, half * std::sin(view_.pitch)));
-        p.fillRect(QRectF(-1, -1, 2, 2), shadow);
-        p.restore();
+        paintShadow(p, project(foot), half, std::max(4.0, half * std::sin(view_.pitch)));
     }
     const QSize pixels = (QSizeF(size()) * p.device()->devicePixelRatioF()).toSize();
     if (body_.isNull() || body_.size() != pixels) {
@@ -324,7 +314,7 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
         paintReading(p);
     }
     if (interactive && hasFocus()) {
-        p.setPen(QPen(theme().yolk, 2));
+        p.setPen(QPen(theme().ring, 2));
         p.setBrush(Qt::NoBrush);
         p.drawRoundedRect(QRectF(rect()).adjusted(2, 2, -2, -2), 10, 10);
     }

@@ -68,29 +68,21 @@ QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& 
 QImage familyThumbnail(const std::string& family, const QSize& pixels) {
     form::Meshes meshes;
     form::Part part = form::usual(family);
-    if (family == "mesh") {
-        meshes["stone"] = std::make_shared<const form::Mesh>(form::rock(0.05, 5, 3));
-        part.mesh = "stone";
+    const form::Family& of = *form::family(family);
+    if (form::fromFile(part)) {  // as good as any: a stone, or half an egg
+        form::Mesh model = of.body == form::Body::Wall
+                               ? form::build(form::usual("egg-half"))->items.front().shape.surface
+                               : form::rock(0.05, 5, 3);
+        model.marks.clear();
+        part.mesh = "model";
+        meshes[part.mesh] = std::make_shared<const form::Mesh>(std::move(model));
     }
-    if (family == "mesh-half") {  // as good as any: half an egg
-        auto half = form::build(form::usual("egg-half"))->items.front().shape.surface;
-        half.marks.clear();
-        meshes["half"] = std::make_shared<const form::Mesh>(std::move(half));
-        part.mesh = "half";
-    }
-    const auto built = form::build(part, meshes, {family == "balloon-lace" ? 9000.0 : 2200.0, 32});
+    const bool lines = of.former == form::Former::Balloon && !of.meridian;
+    const auto built = form::build(part, meshes, {lines ? 9000.0 : 2200.0, 32});
     if (!built) return {};
     SolidView view;
     view.zoom = 1.12;
-    return paintSolid(
-        sceneOf(*built,
-                chocolateColour(family == "wrap-cone" || family == "feather" || family == "rope" ||
-                                        family == "ribbon" || family == "collar"
-                                    ? "white"
-                                : family == "house" || family == "tower" || family == "spoon" || family == "sheet"
-                                    ? "milk"
-                                    : "dark")),
-        view, pixels, true);
+    return paintSolid(sceneOf(*built, chocolateColour(of.drawn)), view, pixels, true);
 }
 
 }  // namespace uovo::desktop

@@ -4,7 +4,7 @@
 #include <QWidget>
 #include <memory>
 
-#include "core/plan/answers.h"
+#include "core/answers/answers.h"
 
 namespace uovo::desktop {
 

@@ -24,9 +24,11 @@ Theme lightTheme() {
     t.paper = QColor(0xFB, 0xF6, 0xEC);
     t.card = QColor(0xFF, 0xFF, 0xFF);
     t.hairline = QColor(0xE6, 0xDB, 0xC9);
+    t.edge = QColor(0x94, 0x83, 0x6D);
     t.ink = QColor(0x2A, 0x1A, 0x12);
     t.quiet = QColor(0x6E, 0x5F, 0x52);
     t.yolk = QColor(0xE5, 0x9A, 0x1F);
+    t.ring = QColor(0xB8, 0x74, 0x0A);
     t.yolkText = QColor(0x8A, 0x57, 0x06);
     t.cold = QColor(0x2E, 0x7D, 0x86);
     t.coldText = QColor(0x24, 0x66, 0x6E);
@@ -46,9 +48,11 @@ Theme darkTheme() {
     t.paper = QColor(0x1E, 0x16, 0x12);
     t.card = QColor(0x2A, 0x20, 0x1A);
     t.hairline = QColor(0x47, 0x38, 0x2E);
+    t.edge = QColor(0x8A, 0x79, 0x69);
     t.ink = QColor(0xF4, 0xEA, 0xDB);
     t.quiet = QColor(0xB9, 0xA7, 0x95);
     t.yolk = QColor(0xEB, 0xA6, 0x33);
+    t.ring = t.yolk;
     t.yolkText = QColor(0xF2, 0xBE, 0x63);
     t.cold = QColor(0x5F, 0xB4, 0xBD);
     t.coldText = QColor(0x86, 0xCB, 0xD2);
@@ -114,27 +118,27 @@ QFrame#rule { background: @hairline; }
 QLabel[quiet="true"] { color: @quiet; }
 QLabel[small="true"] { font-size: 13px; color: @quiet; }
 QLabel[harm="true"] { color: @harm; font-size: 13px; }
-QLineEdit, QComboBox, QDateTimeEdit, QSpinBox { background: @card; border: 1px solid @hairline; border-radius: 7px; padding: 2px 7px; min-height: 22px;
+QLineEdit, QComboBox, QDateTimeEdit, QSpinBox { background: @card; border: 1px solid @edge; border-radius: 7px; padding: 2px 7px; min-height: 22px;
   selection-background-color: @yolk; selection-color: #2A1A12; }
-QLineEdit:hover, QComboBox:hover { border-color: @balloon; }
-QLineEdit:focus, QComboBox:focus, QDateTimeEdit:focus, QSpinBox:focus { border: 2px solid @yolk; padding: 1px 6px; }
+QLineEdit:hover, QComboBox:hover { border-color: @ink; }
+QLineEdit:focus, QComboBox:focus, QDateTimeEdit:focus, QSpinBox:focus { border: 2px solid @ring; padding: 1px 6px; }
 QLineEdit[wrong="true"] { border: 2px solid @harm; padding: 1px 6px; background: @harmFill; }
 QComboBox::drop-down { border: 0; width: 16px; }
 QComboBox::down-arrow { image: none; width: 0; height: 0; }
 QPushButton::menu-indicator { image: none; width: 0; }
 QComboBox QAbstractItemView { background: @card; border: 1px solid @hairline; selection-background-color: @hairline; selection-color: @ink; padding: 4px; outline: 0; }
-QPushButton { background: @card; border: 1px solid @hairline; border-radius: 9px; padding: 6px 12px; text-align: left; }
+QPushButton { background: @card; border: 1px solid @edge; border-radius: 9px; padding: 6px 12px; text-align: left; }
 QPushButton:hover { border-color: @quiet; }
-QPushButton:focus { border: 2px solid @yolk; padding: 5px 11px; }
+QPushButton:focus { border: 2px solid @ring; padding: 5px 11px; }
 QPushButton:disabled { color: @quiet; }
 QPushButton[flat="true"] { background: transparent; border: 1px solid transparent; padding: 4px 8px; }
 QPushButton[flat="true"]:hover { background: @hairline; }
-QPushButton[flat="true"]:focus { border: 2px solid @yolk; padding: 3px 7px; }
+QPushButton[flat="true"]:focus { border: 2px solid @ring; padding: 3px 7px; }
 QPushButton[tool="true"] { font-size: 14px; padding: 2px 7px; color: @quiet; }
 QPushButton[tool="true"]:focus { padding: 1px 6px; }
-QPushButton[tool="true"]:checked { color: @ink; font-weight: 600; border-bottom: 2px solid @yolk; border-radius: 0; }
+QPushButton[tool="true"]:checked { color: @ink; font-weight: 600; border-bottom: 2px solid @ring; border-radius: 0; }
 QPushButton#planMenu { font-size: 20px; font-weight: 700; padding: 4px 9px; }
-QPushButton#planMenu:focus { border: 2px solid @yolk; padding: 3px 8px; }
+QPushButton#planMenu:focus { border: 2px solid @ring; padding: 3px 8px; }
 QPushButton[main="true"] { background: @ink; color: @paper; border: 0; font-weight: 600; padding: 8px 16px; }
 QPushButton#way { margin-left: 14px; font-size: 14px; }
 QMenu { background: @card; border: 1px solid @hairline; border-radius: 8px; padding: 6px; }
@@ -146,13 +150,13 @@ QScrollArea { border: 0; background: transparent; }
 QScrollArea > QWidget > QWidget { background: transparent; }
 QScrollBar:vertical { width: 9px; background: transparent; margin: 0; }
 QScrollBar:horizontal { height: 9px; background: transparent; margin: 0; }
-QScrollBar::handle { background: @hairline; border-radius: 4px; min-height: 30px; min-width: 30px; }
-QScrollBar::handle:hover { background: @balloon; }
+QScrollBar::handle { background: @edge; border-radius: 4px; min-height: 30px; min-width: 30px; }
+QScrollBar::handle:hover { background: @quiet; }
 QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }
 QScrollBar::add-page, QScrollBar::sub-page { background: transparent; }
-QSlider::groove:horizontal { height: 4px; background: @hairline; border-radius: 2px; }
+QSlider::groove:horizontal { height: 4px; background: @edge; border-radius: 2px; }
 QSlider::sub-page:horizontal { background: @quiet; border-radius: 2px; }
-QSlider::handle:horizontal { width: 16px; height: 16px; margin: -7px 0; border-radius: 9px; background: @card; border: 2px solid @yolk; }
+QSlider::handle:horizontal { width: 16px; height: 16px; margin: -7px 0; border-radius: 9px; background: @card; border: 2px solid @ring; }
 QSlider::handle:horizontal:focus { background: @yolk; }
 QMessageBox, QDialog { background: @paper; }
 )");
@@ -164,6 +168,8 @@ QMessageBox, QDialog { background: @paper; }
     s.replace("@card", name(t.card))
         .replace("@quiet", name(t.quiet))
         .replace("@yolk", name(t.yolk))
+        .replace("@ring", name(t.ring))
+        .replace("@edge", name(t.edge))
         .replace("@harm", name(t.harm))
         .replace("@ink", name(t.ink));
     return s;

@@ -10,11 +10,13 @@
 
 namespace uovo::desktop {
 
-/// The colours of one theme. Text colours reach 4.5 : 1 on paper and card (a test measures it).
+/// The colours of one theme. On paper and card text colours reach 4.5 : 1, `edge` and `ring` 3 : 1 (tests measure it):
+/// `edge` is for what must be seen at rest (a field's border, a groove, a bar), `ring` for focus and what is chosen.
+/// `hairline` and `yolk` are for grounds.
 struct Theme {
     bool dark = false;
-    QColor paper, card, hairline, ink, quiet, yolk, yolkText, cold, coldText, coldFill, harm, harmFill, choc, chocEdge,
-        balloon, good;
+    QColor paper, card, hairline, edge, ink, quiet, yolk, ring, yolkText, cold, coldText, coldFill, harm, harmFill,
+        choc, chocEdge, balloon, good;
 };
 
 const Theme& theme();

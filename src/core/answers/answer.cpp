@@ -1,0 +1,365 @@
+// The chain: form → coat → setting → batch → schedule.
+#include <algorithm>
+#include <atomic>
+#include <chrono>
+#include <cmath>
+#include <map>
+#include <set>
+
+#include <fmt/format.h>
+
+#include "core/answers/keys.h"
+#include "core/quantity/restate.h"
+#include "core/quantity/side_by_side.h"
+#include "core/schedule/solver.h"
+#include "core/stages/strength.h"
+#include "core/words/words.h"
+
+namespace uovo {
+namespace {
+
+/// A library may throw where a shape is beyond it: that is this piece's problem, the others go on.
+template <class Stage>
+auto guarded(const Stage& stage) -> decltype(stage()) {
+    try {
+        return stage();
+    } catch (const std::bad_alloc&) {
+        return tl::unexpected(
+            Problem{"This piece needs more memory than there is: make its figures coarser.", "former"});
+    } catch (const std::exception&) {
+        return tl::unexpected(Problem{"This shape cannot be reckoned; change one of its figures a little.", "former"});
+    }
+}
+
+StrengthStage guardedStrength(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& a,
+                              const StrengthOptions& options, std::stop_token stop) {
+    try {
+        return strength(piece, plan, lib, a, options, stop);
+    } catch (const std::exception&) {
+        StrengthStage out;
+        out.problem = "Whether it holds cannot be reckoned for this shape.";
+        return out;
+    }
+}
+
+/// A problem of a filling or topping is that of every piece that names it.
+bool concernsFilling(const std::string& where, const Piece& piece) {
+    return std::any_of(piece.making.begin(), piece.making.end(), [&](const Step& s) {
+        const auto* fill = std::get_if<FillStep>(&s);
+        const auto* top = std::get_if<TopStep>(&s);
+        return (fill && where.starts_with("fillings/" + fill->filling + "/")) ||
+               (top && where.starts_with("toppings/" + top->topping + "/"));
+    });
+}
+
+/// What is said of one piece before its strength, and what it asks of the pots.
+struct Said {
+    std::shared_ptr<const PieceAnswers> answers;
+    std::vector<batch::Demand> demands;
+    std::vector<Problem> found;  ///< beyond what the check of the plan says
+};
+
+/// What was said of the pieces of the plan before, where neither they nor what is around them has changed.
+class KnownPieces {
+    struct Entry {
+        std::shared_ptr<const Plan> around;
+        Piece piece;
+        std::shared_ptr<const Said> said;
+    };
+
+public:
+    KnownPieces(const Plan& plan, const AnswerOptions& options, Cache& cache)
+        : cache_(cache),
+          prefix_(fmt::format("said {} {} {} {} {} ", options.day, options.ways, options.strength, options.bands,
+                              options.cells)) {
+        Plan around = plan;
+        around.pieces.clear();
+        around.name.clear();
+        around_ = std::make_shared<const Plan>(std::move(around));
+        for (const auto& p : plan.pieces)
+            for (const auto& in : StepsOf<const InsertStep>(p.making))
+                if (in.what == InsertStep::What::Piece) bound_.insert({p.id, in.piece});
+        for (const auto& p : plan.pieces) {
+            const auto entry = std::static_pointer_cast<const Entry>(cache_.find(prefix_ + p.id));
+            if (!entry || bound_.contains(p.id) || !(entry->piece == p)) continue;
+            if (entry->around != around_ && !(*entry->around == *around_)) continue;
+            around_ = entry->around;  // the same for the next ones: compared at a glance
+            said_[p.id] = entry->said;
+        }
+    }
+    /// Null where it must be said anew.
+    std::shared_ptr<const Said> of(const Piece& piece) const {
+        const auto it = said_.find(piece.id);
+        return it == said_.end() ? nullptr : it->second;
+    }
+    void keep(const Piece& piece, std::shared_ptr<const Said> said) {
+        if (bound_.contains(piece.id)) return;
+        const std::size_t bytes = kSaid + bytesOf(*said->answers->made);
+        cache_.keep(prefix_ + piece.id, std::make_shared<const Entry>(Entry{around_, piece, std::move(said)}), bytes);
+    }
+
+private:
+    static constexpr std::size_t kSaid = 40'000;  // bytes of the sentences of a piece, about
+
+    Cache& cache_;
+    std::string prefix_;
+    std::shared_ptr<const Plan> around_;
+    std::set<std::string> bound_;  // pieces in whose answers others have a say
+    std::map<std::string, std::shared_ptr<const Said>> said_;
+};
+
+/// How many of a piece fit at once where its last coat or its cast sets.
+int fitsAtOnce(const Piece& piece, const Plan& plan, const material::Library& lib, const Made& made) {
+    constexpr double kOpen = 10;  // m over a table
+    const auto place = made.wall ? piece.coats().back().place : piece.cast().place;
+    const auto& k = plan.kitchen;
+    const auto& parts = made.parts;
+    const double gap = lib.usual("pieceGap");
+    if (place == coat::Place::Table)
+        return batch::fitOnShelves(lib.usual("tableWidth"), lib.usual("tableDepth"), kOpen, 1, parts, gap);
+    return place == coat::Place::Fridge
+               ? batch::fitOnShelves(k.shelfWidth.value, k.shelfDepth.value, k.shelfHeight.value, k.shelves, parts, gap)
+               : batch::fitOnShelves(k.freezerWidth.value, k.freezerDepth.value, k.freezerHeight.value, 1, parts, gap);
+}
+
+/// @param problems of the plan @returns null when stopped
+std::shared_ptr<const Said> saidOf(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                   const std::vector<Problem>& problems, Cache& cache, const AnswerOptions& options,
+                                   std::stop_token stop) {
+    auto said = std::make_shared<Said>();
+    auto a = std::make_shared<PieceAnswers>();
+    a->id = piece.id;
+    const std::string at = "pieces/" + piece.id + "/";
+    for (const auto& p : problems)
+        if (p.where.starts_with(at) || p.where.starts_with("kitchen/") ||
+            p.where.starts_with("own/" + piece.chocolate) || p.where.starts_with("colours/" + piece.chocolate) ||
+            concernsFilling(p.where, piece))
+            a->problems.push_back(p);
+    const auto done = [&] {
+        said->answers = std::move(a);
+        return said;
+    };
+    if (!a->problems.empty()) return done();
+    const std::string key = madeKey(piece, plan, options);
+    a->made = std::static_pointer_cast<const Made>(cache.find(key));
+    if (!a->made) {
+        auto made = guarded([&] { return madeOf(piece, plan, lib, options, stop); });
+        if (stop.stop_requested()) return nullptr;
+        if (!made) {
+            a->problems.push_back({restated(made.error().sentence, plan.units), at + made.error().where});
+            said->found = a->problems;
+            return done();
+        }
+        a->made = std::make_shared<const Made>(std::move(*made));
+        cache.keep(key, a->made, bytesOf(*a->made));
+    }
+    if (stop.stop_requested()) return nullptr;
+    a->coating = *coatingOf(piece, plan, lib);
+    a->make = batch::piecesToMake(piece.count, piece.survives, lib.usual("sparesSure"));
+    addSteps(piece, plan, lib, *a);
+    said->found = a->problems;
+    said->demands = demandsOf(piece, plan, lib, *a);
+    a->perShelf = fitsAtOnce(piece, plan, lib, *a->made);
+    a->answers = a->made->meridian ? pieceAnswers(piece, plan, lib, *a) : partAnswers(piece, plan, lib, *a);
+    for (auto& more : stepAnswers(piece, plan, lib, *a)) a->answers.push_back(std::move(more));
+    a->strengthKey = strengthKey(piece, plan, a->fillEach, key);
+    return done();
+}
+
+/// Ways out for every wall that is too thin. The answers already published are not touched: a copy takes their place.
+/// @returns false when stopped
+bool addWays(const Plan& plan, const material::Library& lib, const AnswerOptions& options, Cache& cache,
+             std::stop_token stop, Answers& out) {
+    for (size_t i = 0; i < plan.pieces.size(); ++i) {
+        const Piece& piece = plan.pieces[i];
+        const auto& now = out.pieces[i];
+        if (!now->made || !now->made->meridian || now->answers.empty() ||
+            now->made->wall->thinnest >= piece.wantedWall.value)
+            continue;
+        const std::string key = waysKey(piece, plan, options);
+        auto ways = std::static_pointer_cast<const std::vector<WayOut>>(cache.find(key));
+        if (!ways) {
+            ways = std::make_shared<const std::vector<WayOut>>(waysOut(piece, plan, lib, *now->made->meridian, stop));
+            if (stop.stop_requested()) return false;
+            cache.keep(key, ways, bytesOf(*ways));
+        }
+        auto with = std::make_shared<PieceAnswers>(*now);
+        for (auto& answer : with->answers) {
+            if (answer.id != "wall") continue;
+            answer.ways = *ways;
+            for (auto& way : answer.ways) {  // the remembered piece may differ in what the wall does not depend on
+                Piece changed = piece;
+                changed.coats() = std::as_const(way.changed).coats();
+                way.changed = changed;
+            }
+        }
+        out.pieces[i] = std::move(with);
+    }
+    return true;
+}
+
+/// More kinds than a kitchen makes at once: the budget of models.md, "Limits".
+bool isMany(const Plan& plan) { return plan.pieces.size() > 40; }
+
+/// Whether each piece holds. @param quick a first verdict @returns false when stopped
+bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOptions& options, bool quick, Cache& cache,
+                 std::stop_token stop, Answers& out) {
+    struct Job {
+        size_t piece;
+        std::string key;
+        std::shared_ptr<const StrengthStage> stage;
+        bool known = false;
+    };
+    std::vector<Job> jobs;
+    const StrengthOptions whole = isMany(plan) ? kQuickStrength
+                                               : StrengthOptions{StrengthOptions{}.triangles, options.ways},
+                          how = quick ? kQuickStrength : whole;
+    for (size_t i = 0; i < plan.pieces.size(); ++i) {
+        const auto& now = out.pieces[i];
+        if (!now->problems.empty() || now->answers.empty()) continue;
+        const std::string& what = now->strengthKey;
+        const auto key = [&](const StrengthOptions& o) {
+            return fmt::format("strength {} {} {}", o.triangles, o.ways, what);
+        };
+        Job job{i, key(how), nullptr, false};
+        job.stage = std::static_pointer_cast<const StrengthStage>(
+            cache.find(key(whole)));  // the better one, where it is known already
+        if (!job.stage) job.stage = std::static_pointer_cast<const StrengthStage>(cache.find(job.key));
+        job.known = job.stage != nullptr;
+        jobs.push_back(std::move(job));
+    }
+    std::atomic<size_t> next = 0;  // pieces side by side on two threads
+    const auto reckon = [&] {
+        for (size_t k = next++; k < jobs.size() && !stop.stop_requested(); k = next++)
+            if (!jobs[k].stage)
+                jobs[k].stage = std::make_shared<const StrengthStage>(
+                    guardedStrength(plan.pieces[jobs[k].piece], plan, lib, *out.pieces[jobs[k].piece], how, stop));
+    };
+    sideBySide(reckon, reckon);
+    if (stop.stop_requested()) return false;
+    for (auto& job : jobs) {
+        if (!job.known) cache.keep(job.key, job.stage, bytesOf(*job.stage));
+        auto with = std::make_shared<PieceAnswers>(*out.pieces[job.piece]);
+        with->strength = job.stage;
+        std::erase_if(with->answers, [](const Answer& a) { return a.id == "strength"; });
+        if (auto said = strengthAnswer(*job.stage, plan, lib))
+            with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)),
+                                 std::move(*said));
+        out.pieces[job.piece] = std::move(with);
+    }
+    return true;
+}
+
+/// Spares follow from what handling leaves: everything that hangs on how many are made is reckoned again, walls and
+/// strength are known.
+/// @returns false when stopped
+bool spareWhatCracks(const Plan& plan, const material::Library& library, const AnswerOptions& options, Cache& cache,
+                     std::stop_token stop, Answers& out) {
+    constexpr double kLeast = 0.2;  // of a family that survives: a plan cannot ask for less
+    Plan handled = plan;
+    bool more = false;
+    for (size_t i = 0; i < plan.pieces.size(); ++i) {
+        const auto& now = out.pieces[i];
+        if (!now->strength || !now->strength->problem.empty() || now->answers.empty()) continue;
+        auto& survives = handled.pieces[i].survives;
+        survives = std::max(std::min(kLeast, survives), survives * now->strength->survives);
+        more = more || batch::piecesToMake(plan.pieces[i].count, survives, library.usual("sparesSure")) != now->make;
+    }
+    if (!more) return true;
+    AnswerOptions rest = options;
+    rest.strength = rest.ways = rest.day = false;
+    auto again = answer(handled, library, cache, rest, stop);
+    if (!again) return false;
+    again->problems = out.problems;
+    for (size_t i = 0; i < out.pieces.size(); ++i) {
+        if (!out.pieces[i]->strength) continue;
+        auto with = std::make_shared<PieceAnswers>(*again->pieces[i]);
+        with->strength = out.pieces[i]->strength;
+        for (const auto& a : out.pieces[i]->answers)
+            if (a.id == "strength")
+                with->answers.insert(with->answers.begin() + std::min<std::ptrdiff_t>(2, std::ssize(with->answers)), a);
+        again->pieces[i] = std::move(with);
+    }
+    out = std::move(*again);
+    return true;
+}
+
+std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library& lib, const Answers& answers,
+                                      Cache& cache, std::stop_token stop) {
+    auto day = std::make_shared<DayPlan>();
+    day->network = dayNetwork(plan, lib, answers);
+    day->end = localMinutes(plan.deadline).value_or(0) - std::lround(lib.usual("reserve") / 60);
+    // The layout counts back from the end, so the same network keeps its layout when only the deadline moves.
+    const std::string key = dayKey(day->network);
+    if (const auto known = std::static_pointer_cast<const DayPlan>(cache.find(key))) {
+        day->layout = known->layout;
+        day->problem = known->problem;
+        return day;
+    }
+    if (auto layout = schedule::layOut(day->network, {}, stop)) day->layout = std::move(*layout);
+    else day->problem = layout.error().sentence;
+    if (stop.stop_requested()) return nullptr;
+    cache.keep(key, day, bytesOf(*day));
+    return day;
+}
+
+}  // namespace
+
+std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache,
+                              const AnswerOptions& options, std::stop_token stop,
+                              const std::function<void(const Answers&)>& early) {
+    const auto began = std::chrono::steady_clock::now();
+    const material::Library lib = material::withColours(library, plan.colours);
+    Answers out;
+    KnownPieces known(plan, options, cache);
+    out.problems = problems(plan, lib, true, [&](const Piece& p) { return known.of(p) != nullptr; });
+    std::vector<batch::Demand> demands;
+    bool complete = !plan.pieces.empty();
+    for (const auto& piece : plan.pieces) {
+        auto said = known.of(piece);
+        if (!said) {
+            said = saidOf(piece, plan, lib, out.problems, cache, options, stop);
+            if (!said) return std::nullopt;
+            if (said->answers->problems.empty()) known.keep(piece, said);
+        }
+        complete = complete && said->answers->problems.empty();
+        for (const auto& p : said->found) out.problems.push_back(p);
+        demands.insert(demands.end(), said->demands.begin(), said->demands.end());
+        out.pieces.push_back(said->answers);
+    }
+    std::vector<double> packets;
+    for (const auto& d : demands) packets.push_back(packetOf(plan, lib, d.pot.chocolate));
+    out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
+    out.melts = meltPlans(plan, lib, out.pots);
+    out.evening = potAnswers(plan, lib, out.pots);
+    out.cautions = cautionsOf(plan, lib);
+    if (isMany(plan))
+        out.cautions.push_back(
+            "So many kinds of pieces are reckoned for strength on coarser nets, within a few percent, and no ways out "
+            "are looked for; plan fewer at a time for both.");
+    const auto seconds = [&] {
+        return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+    };
+    out.seconds = seconds();
+    if (early) early(out);
+    if (options.strength && early && !isMany(plan)) {
+        if (!addStrength(plan, lib, options, true, cache, stop, out)) return std::nullopt;
+        out.seconds = seconds();
+        early(out);
+    }
+    if (options.strength) {
+        if (!addStrength(plan, lib, options, false, cache, stop, out)) return std::nullopt;
+        if (!spareWhatCracks(plan, library, options, cache, stop, out)) return std::nullopt;
+        out.seconds = seconds();
+    }
+    if (options.ways && !isMany(plan) && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
+    out.seconds = seconds();
+    if (options.day && complete && out.problems.empty()) {
+        out.day = layDay(plan, lib, out, cache, stop);
+        if (stop.stop_requested()) return std::nullopt;
+        out.seconds = seconds();
+    }
+    return out;
+}
+
+}  // namespace uovo

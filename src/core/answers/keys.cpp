@@ -1,0 +1,157 @@
+// What each stage depends on, as text: two plans with the same text have the same stage.
+#include <fmt/format.h>
+#include <bit>
+
+#include "core/answers/keys.h"
+
+namespace uovo {
+namespace {
+
+/// The piece in the chocolates it is bought as: a colour changes no wall, a blend does.
+Piece uncoloured(Piece p, const Plan& plan) {
+    const auto plain = [&](std::string& id) {
+        for (const auto& c : plan.colours)
+            if (c.id == id && c.second.empty()) {
+                id = c.base;
+                return;
+            }
+    };
+    plain(p.chocolate);
+    for (auto& step : p.making) {
+        if (auto* c = std::get_if<PlannedCoat>(&step)) plain(c->chocolate);
+        if (auto* c = std::get_if<CastStep>(&step)) plain(c->chocolate);
+    }
+    return p;
+}
+
+/// The steps that shape decides on: wall, grams and setting read no other.
+Making shaping(const Making& making) {
+    Making out;
+    for (const auto& s : making)
+        if (std::holds_alternative<PlannedCoat>(s) || std::holds_alternative<CastStep>(s) ||
+            std::holds_alternative<InsertStep>(s))
+            out.push_back(s);
+    return out;
+}
+
+std::vector<material::Colour> blends(const Plan& plan) {
+    std::vector<material::Colour> out = plan.colours;
+    std::erase_if(out, [](const auto& c) { return c.second.empty(); });
+    return out;
+}
+
+/// What the coat stage depends on, and nothing else: the name, count or filling may change without computing it again.
+std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
+    Plan essence;
+    essence.kitchen = plan.kitchen;
+    essence.kitchen.hands = 1;
+    essence.kitchen.helpersFrom.clear();
+    for (Measure* m : {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight,
+                       &essence.kitchen.freezerWidth, &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight})
+        *m = 0;
+    essence.own = plan.own;
+    Piece p = uncoloured(piece, plan);
+    p.name.clear();
+    p.count = 1;
+    p.making = shaping(p.making);
+    p.pot.clear();
+    p.wantedWall = 0;
+    p.survives = 1;
+    p.loads.clear();
+    p.sits = Sits::Flat;
+    essence.pieces = {p};
+    essence.colours = blends(plan);
+    return "coat" + std::to_string(kModelVersion) + (options.bands ? "b" : "-") + std::to_string(options.cells) +
+           writePlan(essence);
+}
+
+/// A model by what it is: where it lies in memory may be another's later.
+std::string contentOf(const form::Mesh& mesh) {
+    std::uint64_t sum = 14695981039346656037ull;  // FNV-1a, eight bytes at a time
+    const auto add = [&](std::uint64_t v) { sum = (sum ^ v) * 1099511628211ull; };
+    for (const auto& p : mesh.points)
+        for (const double v : {p.x, p.y, p.z}) add(std::bit_cast<std::uint64_t>(v));
+    for (const auto& t : mesh.triangles)
+        for (const int i : t) add(static_cast<std::uint64_t>(i));
+    return fmt::format("{} {} {:016x}", mesh.points.size(), mesh.triangles.size(), sum);
+}
+
+/// What a part depends on: its figures, its chocolates, room, fridge and freezer.
+std::string partKey(const Piece& coloured, const Plan& plan) {
+    const Piece piece = uncoloured(coloured, plan);
+    Plan essence;
+    essence.kitchen.room = plan.kitchen.room;
+    essence.kitchen.fridge = plan.kitchen.fridge;
+    essence.kitchen.fan = plan.kitchen.fan;
+    essence.kitchen.freezer = plan.kitchen.freezer;
+    essence.own = plan.own;  // each of its casts may be of another chocolate
+    essence.colours = blends(plan);
+    Piece p;
+    p.id = "part";
+    p.shape = piece.shape;
+    p.chocolate = piece.chocolate;
+    p.temper = piece.temper;
+    p.thinner = piece.thinner;
+    p.thinnerShare = piece.thinnerShare;
+    p.making = shaping(piece.making);
+    if (!piece.wallFromCoats()) p.coats().clear();
+    if (piece.wallFromCoats()) essence.kitchen.humidity = plan.kitchen.humidity;
+    essence.pieces = {p};
+    std::string key = "part" + std::to_string(kModelVersion) + writePlan(essence);
+    for (const auto& name : form::modelsOf(piece.shape))
+        if (const auto mesh = plan.meshes.find(name); mesh != plan.meshes.end()) key += contentOf(*mesh->second);
+    return key;
+}
+
+}  // namespace
+
+std::string madeKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
+    return piece.alongMeridian() ? stageKey(piece, plan, options) : partKey(piece, plan);
+}
+
+std::string waysKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
+    return std::string(plan.units == UnitSystem::US ? "waysUS" : "ways") +
+           format(piece.wantedWall.value, Dimension::Length, UnitSystem::Metric, Detail::Fine) +
+           stageKey(piece, plan, options);
+}
+
+std::string strengthKey(const Piece& piece, const Plan& plan, double fillEach, const std::string& made) {
+    Plan essence;
+    essence.snaps = plan.snaps;
+    Piece p;
+    p.id = "strength";
+    p.chocolate = piece.chocolate;
+    p.loads = piece.loads;
+    p.sits = piece.sits;
+    p.handling = piece.handling;
+    essence.pieces = {p};
+    return fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, fillEach, fillsPerishable(piece, plan),
+                       writePlan(essence), made);
+}
+
+std::string dayKey(const schedule::Network& network) {
+    std::string key = "day" + std::to_string(kModelVersion);
+    const auto put = [&](int v) { key.append(reinterpret_cast<const char*>(&v), sizeof v); };
+    for (const auto& t : network.tasks) {
+        put(t.minutes);
+        put(t.hands);
+    }
+    for (const auto& l : network.lags) {
+        put(l.from);
+        put(l.to);
+        put(l.min);
+        put(l.max);
+    }
+    for (const auto& h : network.holds) {
+        put(h.resource);
+        put(h.from);
+        put(h.to);
+        put(h.amount);
+    }
+    for (const auto& r : network.resources) put(r.capacity);
+    put(network.hands);
+    put(network.helpers);
+    return key;
+}
+
+}  // namespace uovo

@@ -1,0 +1,196 @@
+// Tasks of what is coated: bowls, cups and the molded walls of parts.
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/day/builder.h"
+
+namespace uovo::day {
+
+void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) {
+    const bool balloon = piece.overBalloon(), around = piece.roundSomething();
+    const int walls = static_cast<int>(a.made->wall->items.size());
+    double life = 1e9;
+    for (const auto& c : piece.coats()) life = std::min(life, potOfCoat(piece, c).life);
+    // A sitting must fit the place, the chocolate's life and the hands.
+    const double each = walls * lib_.tasks.at(balloon ? "dip" : "pour").seconds.value / 60;
+    const int byLife = std::max(1, static_cast<int>((life - 1) / each));
+    const size_t end = together(piece.making);
+    int firstPrepare = -1;
+    for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
+        const int n = r.pieces;
+        const int prepare = readyFormer(r, walls);
+        if (firstPrepare < 0) firstPrepare = prepare;
+        std::map<std::string, SoFar> parts;  // those that have coats of their own; else one
+        size_t coatNumber = 0;
+        bool patched = around;  // what is in it needs no patch
+        Since since;
+        since.push_back({prepare, 0, "its former is ready"});
+        for (size_t i = 0; i < end; ++i) {
+            const Step& step = piece.making[i];
+            if (const auto* c = std::get_if<PlannedCoat>(&step)) {
+                SoFar& now = parts.try_emplace(c->item, SoFar{prepare, 0}).first->second;
+                if (patched && !around) now.before = since.back().task;  // a rim pressed in once it is off its former
+                coat(r, a, coatNumber++, strewnOn(piece.making, i, end), now);
+                since.clear();
+                for (const auto& [key, part] : parts) since.push_back({part.before, 0, "it has been looked at"});
+                continue;
+            }
+            if (std::holds_alternative<TopStep>(step) || std::holds_alternative<InsertStep>(step))
+                continue;                                          // with its coat
+            if (std::holds_alternative<CastStep>(step)) continue;  // of its other parts
+            if (std::holds_alternative<JoinStep>(step) || doneBefore(piece.making, i))
+                continue;  // joined when all is there
+            if (!patched) {
+                patched = true;
+                since = patch(r, since);
+            }
+            if (std::holds_alternative<ReleaseStep>(step)) {
+                const int release = offItsFormer(r, walls);
+                follow(since, release, static_cast<int>(lib_.usual("latestRelease") / 60));
+                since = {{release, 0, "it is off its former"}};
+            } else if (std::holds_alternative<TrimStep>(step)) {
+                const int trim =
+                    task(r, "trim", "Trim the rims of " + r.who, "finish", minutes("trim", n), 0, {"warm-plate"});
+                follow(since, trim);
+                since = {{trim, 0, "its rim is trimmed"}};
+            } else {
+                since = other(r, a, i, since);
+            }
+        }
+        if (a.made->melted > 0) {
+            const int open = task(r, "open", "Melt the holes into " + r.who + " on a warm plate", "finish",
+                                  minutes("open", n), 0, {"warm-plate"});
+            follow(since, open);
+            since = {{open, 0, "its hole is open"}};
+        }
+        if (r.number > 1) after(firstPrepare, prepare, 0, -1, "the rounds go in their order");
+        finished.insert(finished.end(), since.begin(), since.end());
+    }
+}
+
+int Builder::readyFormer(const Round& r, int walls) {
+    const bool balloon = r.piece.overBalloon(), mold = !r.piece.alongMeridian(), around = r.piece.roundSomething();
+    const int n = r.pieces;
+    const bool silicone = form::choice(r.piece.shape, "made") == "silicone";
+    return around     ? task(r, "core", "Dry and lay out " + coreOf(r), "prepare", minutes("insert", n), 0)
+           : balloon  ? task(r, "inflate", "Blow up and oil " + r.who, "prepare",
+                             std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
+           : mold     ? task(r, "mold",
+                             (r.piece.family().former == form::Former::Wrap ? "Cut and roll the acetate for "
+                              : form::choice(r.piece.shape, "mold") == "paper case"
+                                  ? form::figure(r.piece.shape, "nested") > 1 ? "Nest the paper cases for "
+                                                                              : "Set out the paper cases for "
+                                  : "Polish the molds for ") +
+                                 r.who,
+                             "prepare", minutes("prepareMold", n * walls), 0)
+           : silicone ? task(r, "snip", "Wash and dry the cups for " + r.who, "prepare", minutes("prepareMold", n), 0)
+                      : task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
+}
+
+int Builder::offItsFormer(const Round& r, int walls) {
+    const bool balloon = r.piece.overBalloon(), mold = !r.piece.alongMeridian(),
+               silicone = form::choice(r.piece.shape, "made") == "silicone";
+    const int n = r.pieces;
+    return mold ? task(r, "unmold",
+                       (r.piece.family().former == form::Former::Wrap ? "Peel the acetate off " : "Unmold ") + r.who,
+                       "release", minutes("unmold", n * walls), 0)
+           : balloon
+               ? task(r, "release", "Let the air out and peel " + r.who, "release", minutes("releaseBalloon", n), 0,
+                      {"latex", "blade"})
+               : task(r, "release", (silicone ? "Turn the cups back and push out " : "Tear the paper off ") + r.who,
+                      "release", minutes("releaseCup", n), 0);
+}
+
+Builder::Since Builder::patch(const Round& r, const Since& since) {
+    const int warm = task(r, "patch-pot", "Warm a little chocolate to patch " + r.who, "melt", minutes("patchPot", 1),
+                          0, {"hot-bowl"});
+    const int done =
+        task(r, "patch", "Patch bare spots on " + r.who, "coat", minutes("patch", std::max(1, r.pieces / 3)), 0);
+    follow(since, warm);
+    after(warm, done, 0, 6, "the small pot is warm");
+    return {{done, 3, "the patch is firm"}};
+}
+
+void Builder::coat(const Round& r, const PieceAnswers& a, size_t index, const std::vector<size_t>& strewn, SoFar& now) {
+    const Piece& piece = r.piece;
+    const PlannedCoat c = piece.coats()[index];
+    const CoatTimes& times = *a.made->wall;
+    const auto walled = coatedBy(*a.made, piece, index);
+    if (walled.empty()) return;
+    const int k = now.coats++;
+    const int number = static_cast<int>(index) + 1, n = r.pieces, walls = static_cast<int>(walled.size());
+    const bool balloon = piece.overBalloon(), first = r.number == 1 && index == 0;
+    const std::string who = c.item.empty() ? r.who : partOf(r, a.made->assembly.items[walled.front()].name, walls);
+    PotState& pot = potOfCoat(piece, c);
+    const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
+    const auto coatId = [&](const char* what) { return fmt::format("{}-{}", what, number); };
+    const int ready = coating.tempered
+                          ? task(r, coatId("temper"),
+                                 first ? "Temper " + lowerFirst(coating.name) : "Warm and temper again for " + who,
+                                 "melt", minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
+                          : task(r, coatId("warm"), "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1),
+                                 number, {"hot-bowl"});
+    after(pot.melt, ready, 0, -1, "the chocolate is melted");
+    const char* verb = c.way == coat::Way::Dip     ? "Dip "
+                       : c.way == coat::Way::Pour  ? "Fill and pour out "
+                       : c.way == coat::Way::Turn  ? "Fill and turn about "
+                       : c.way == coat::Way::Press ? "Press into a plate of chocolate the rims of "
+                                                   : "Brush ";
+    const char* time = c.way == coat::Way::Dip                                  ? "dip"
+                       : c.way == coat::Way::Brush || c.way == coat::Way::Press ? "brush"
+                                                                                : "pour";
+    const int moving = c.motion == coat::Motion::Still && c.way != coat::Way::Turn
+                           ? 0
+                           : static_cast<int>(std::ceil(c.moveFor.value / 60));  // hands stay on it
+    const int dip = task(r, coatId("coat"),
+                         verb + who +
+                             (k == 1   ? ", second coat"
+                              : k == 2 ? ", third coat"
+                              : k > 2  ? ", one more coat"
+                                       : ""),
+                         "coat", minutes(time, n * walls) + moving, number,
+                         balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});
+    const int lasts = static_cast<int>(pot.life) - (length(dip) - moving);
+    after(ready, dip, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))),
+          "the chocolate stays usable");
+    net_.holds.push_back({pot.resource, ready, dip, 1});
+    after(now.before, dip, 0, k == 0 ? 120 : 30, k == 0 ? "a balloon slowly shrinks" : "the shell is still cold");
+    const int strewnLast = strew(r, a, strewn, dip, times.setting[index].lock);
+    const int carry =
+        c.place == coat::Place::Table
+            ? -1
+            : task(r, coatId("in"), "Into the " + placeName(c.place) + ": " + who, "cold", minutes("carry", n), number);
+    const int delay = static_cast<int>(std::ceil(c.delay.value / 60));
+    int inside = strewnLast;
+    if (carry >= 0) {
+        after(clear_, carry, 0, -1, "the shelf is clear");
+        // each piece waits its own delay; the last one is coated when the task ends
+        after(dip, carry, std::max(0, delay - length(dip)), strewnLast == dip ? delay + 6 : -1,
+              "the wait before the cold");
+        if (strewnLast != dip) after(strewnLast, carry, 0, 6, "its topping is on");
+        inside = carry;
+    }
+    const int out =
+        task(r, coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + who,
+             "look", minutes("look", n), number);
+    const bool last = isLastForItsPart(piece.coats(), index);
+    double need = (last ? times.setting[index].release : times.setting[index].firm) - coat::beforeCold(c);
+    need = std::max(std::isfinite(need) ? need : 0.0, c.stay.value);
+    const int stay = static_cast<int>(std::ceil(need / 60));
+    const double most = longestIn(c.place);
+    after(inside, out, stay, std::max(stay + 5, static_cast<int>(most / 60)), last ? "it lets go" : "it is firm");
+    // A place holds perShelf pieces at once, so each counts as that share of its area.
+    const int place = places_.at(c.place), capacity = net_.resources[static_cast<size_t>(place)].capacity;
+    const int fit = fitIn(c.place, a.made->shelfDiameter + lib_.usual("pieceGap"));
+    net_.holds.push_back({place, inside, out,
+                          std::min(capacity, static_cast<int>(std::floor(double(capacity) / std::max(1, fit))) * n)});
+    now.before = out;
+}
+
+Builder::PotState& Builder::potOfCoat(const Piece& piece, const PlannedCoat& c) {
+    return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c.chocolate, plan_, lib_));
+}
+
+}  // namespace uovo::day

@@ -1,0 +1,43 @@
+// The day of a plan: its tasks laid out before the deadline, and where each piece stands at a minute of it.
+#pragma once
+#include <optional>
+
+#include "core/schedule/network.h"
+#include "core/stages/figures.h"
+
+namespace uovo {
+
+/// The day, laid out before the deadline.
+struct DayPlan {
+    schedule::Network network;
+    schedule::Layout layout;
+    long end = 0;         ///< local minutes of the network's time 0 (deadline minus the reserve)
+    std::string problem;  ///< why there is none; layout is empty then
+    /// What a clock on the wall shows at a minute of the network, "2026-11-24T18:30".
+    std::string clock(long minute) const { return localTimeAfter(end, minute); }
+    /// Minute of the network at a local time.
+    long minuteOf(long local) const { return minutesBetween(end, local); }
+};
+
+/// The task network of a plan from its answers (docs/models.md, "Day").
+schedule::Network dayNetwork(const Plan& plan, const material::Library& library, const PlanFigures& known);
+
+/// When the day melts, tempers and warms a pot again, in order of time. Empty without a day.
+struct Sitting {
+    int minute = 0;     ///< of the day plan's time, when it is tempered (or warmed) to be used
+    std::string title;  ///< of that task
+};
+std::vector<Sitting> sittings(const DayPlan& day, const batch::Pot& pot);
+
+/// State of a family at a minute of the day, for the scrubber.
+struct PieceState {
+    std::string piece;
+    int round = 1;      ///< of the pieces that go through the day together
+    std::string which;  ///< "1–6", empty when all go in one round
+    int coats = 0;      ///< coats on it
+    std::string words;  ///< "in the fridge", "ready", "not begun"
+    bool cold = false, released = false, filled = false;
+};
+std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minute);
+
+}  // namespace uovo

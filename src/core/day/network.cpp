@@ -1,0 +1,219 @@
+// The tasks of a plan with their lags, and what they keep in use.
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/day/builder.h"
+#include "core/heat/pot.h"
+
+namespace uovo::day {
+
+schedule::Network Builder::build() {
+    const int shelf =
+        addResource(schedule::Resource::Kind::Shelf, "fridge shelf",
+                    plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value * plan_.kitchen.shelves);
+    const int freezer = addResource(schedule::Resource::Kind::Freezer, "freezer",
+                                    plan_.kitchen.freezerWidth.value * plan_.kitchen.freezerDepth.value);
+    const int table =
+        addResource(schedule::Resource::Kind::Bench, "bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
+    places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
+    clear_ =
+        add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
+    for (const auto& piece : plan_.pieces) build(piece);
+    keepCold();
+    if (serve_ >= 0) net_.order.push_back(serve_);
+    for (int i = static_cast<int>(net_.tasks.size()); i-- > 0;)
+        if (i != serve_) net_.order.push_back(i);
+    return std::move(net_);
+}
+
+void Builder::build(const Piece& piece) {
+    if (finished_.contains(piece.id)) return;
+    finished_[piece.id];
+    for (const auto& step : piece.making)
+        if (const auto* in = std::get_if<InsertStep>(&step); in && in->what == InsertStep::What::Piece)
+            for (const auto& other : plan_.pieces)
+                if (other.id == in->piece) build(other);
+    const PieceAnswers& a = *known_.piece(piece.id);
+    const Made& made = *a.made;
+    Since finished;
+    if (made.wall) coats(piece, a, finished);
+    if (!made.wall || made.wall->items.size() < made.assembly.items.size()) casts(piece, a, finished);
+    finish(piece, a, std::move(finished), plural(lowerFirst(piece.name)));
+}
+
+int Builder::minutes(const char* task, int pieces) const {
+    const auto& t = lib_.tasks.at(task);
+    return std::max(1, static_cast<int>(std::ceil(t.seconds.value * (t.perPiece ? pieces : 1) / 60)));
+}
+
+int Builder::addResource(schedule::Resource::Kind kind, const std::string& name, double squareMetres) {
+    net_.resources.push_back({name, static_cast<int>(squareMetres * 1e4), "cm²", kind});
+    return static_cast<int>(net_.resources.size()) - 1;
+}
+
+int Builder::add(schedule::Task task) {
+    task.step = task.id.substr(task.id.rfind('/') + 1);
+    net_.tasks.push_back(std::move(task));
+    return static_cast<int>(net_.tasks.size()) - 1;
+}
+
+void Builder::after(int from, int to, int min, int max, std::string why) {
+    net_.lags.push_back({from, to, length(from) + min, max < 0 ? -1 : length(from) + max, std::move(why)});
+}
+
+int Builder::meltMinutes(size_t index, double mass) const {
+    const MeltPlan& m = known_.melts[index];
+    if (m.problem.empty() && !m.temper.steps.empty() && m.each > 0)
+        return std::max(2, static_cast<int>(std::ceil(m.temper.steps.front().seconds * mass / m.each / 60)));
+    return minutes("melt", 1);
+}
+
+Builder::PotState& Builder::potFor(const Piece& piece, const std::string& chocolate, const material::Coating& coating) {
+    const batch::PotKey key = potOf(piece, chocolate, lib_);
+    const auto [it, fresh] = pots_.try_emplace(key.id());
+    PotState& pot = it->second;
+    if (!fresh) return pot;
+    const auto found =
+        std::find_if(known_.pots.begin(), known_.pots.end(), [&](const batch::Pot& p) { return p.key == key; });
+    const auto index = static_cast<size_t>(found - known_.pots.begin());
+    const double mass = found->melt, together = known_.melts[index].together;
+    const auto* bought = lib_.find(chocolate);
+    const auto* base = together > 0 ? lib_.find(bought->boughtAs()) : nullptr;
+    const auto grams = [&](double kg) { return format(kg, Dimension::Mass, plan_.units); };
+    const auto meltAll = [&](batch::PotKey of, const std::string& what, double kg) {
+        const int chop =
+            add({"chop/" + of.id(), "Chop " + lowerFirst(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
+        const int melt = add({"melt/" + of.id(),
+                              "Melt " + grams(kg) + " of " + lowerFirst(what),
+                              "",
+                              "melt",
+                              meltMinutes(index, kg),
+                              1,
+                              0,
+                              0,
+                              {"hot-bowl"}});
+        after(chop, melt, 0, -1, "it is chopped");
+        return melt;
+    };
+    if (base) {  // one melt for all of its colours, divided then
+        batch::PotKey plain = key;
+        plain.chocolate = base->id;
+        const auto [one, first] = molten_.try_emplace(plain.id(), 0);
+        if (first) one->second = meltAll(plain, base->name, together);
+        pot.melt = one->second;
+        if (bought != base) {
+            pot.melt = add({"colour/" + key.id(),
+                            "Divide off " + grams(mass) + " and colour it: " + lowerFirst(bought->name),
+                            "",
+                            "melt",
+                            minutes("colour", 1),
+                            1,
+                            0,
+                            0,
+                            {}});
+            after(one->second, pot.melt, 0, 60, "it is molten");
+        }
+    } else {
+        pot.melt = meltAll(key, found->name, mass);
+    }
+    net_.resources.push_back({"pot of " + lowerFirst(found->name), 1, "pot", schedule::Resource::Kind::Pot, key.id()});
+    pot.resource = static_cast<int>(net_.resources.size()) - 1;
+    pot.life = 90;
+    if (coating.tempered)  // hands re-warm it as they work
+        pot.life =
+            std::max(heat::batchWindow(coating, lib_.physics, mass, 0, std::min(coating.workHigh, coating.loses - 0.5),
+                                       plan_.kitchen.room.value),
+                     known_.melts[index].temper.keeps) /
+            60;
+    return pot;
+}
+
+int Builder::follow(const Since& since, int task, int most) {
+    for (const auto& s : since) after(s.task, task, s.wait, most, s.why);
+    return task;
+}
+
+int Builder::task(const Round& r, const std::string& what, std::string title, const char* lane, int length_, int coat,
+                  std::vector<std::string> cautions) {
+    const std::string id = r.number > 0 ? fmt::format("{}/{}/{}", r.piece.id, r.number, what) : r.piece.id + "/" + what;
+    return add(
+        {id, std::move(title), r.piece.id, lane, length_, 1, coat, r.number, std::move(cautions), r.which, {}, r.who});
+}
+
+std::vector<Builder::Round> Builder::roundsOf(const Piece& piece, int make, int perRound) const {
+    const int rounds = (make + perRound - 1) / perRound;
+    std::vector<Round> out;
+    for (int r = 0; r < rounds; ++r) {
+        const int from = make * r / rounds + 1, to = make * (r + 1) / rounds;
+        out.push_back({piece, r + 1, to - from + 1, whose(piece, rounds, from, to), numbers(rounds, from, to)});
+    }
+    return out;
+}
+
+size_t Builder::together(const Making& making) {
+    size_t at = 0;
+    for (size_t i = 0; i < making.size(); ++i)
+        if (std::holds_alternative<PlannedCoat>(making[i]) || std::holds_alternative<CastStep>(making[i]) ||
+            std::holds_alternative<ReleaseStep>(making[i]) || std::holds_alternative<TrimStep>(making[i]))
+            at = i + 1;
+    return at;
+}
+
+std::vector<size_t> Builder::strewnOn(const Making& making, size_t at, size_t end) {
+    std::vector<size_t> out;
+    for (size_t k = at + 1;
+         k < end && (std::holds_alternative<TopStep>(making[k]) || std::holds_alternative<InsertStep>(making[k])); ++k)
+        out.push_back(k);
+    return out;
+}
+
+std::string Builder::whose(const Piece& piece, int rounds, int from, int to) {
+    const std::string one = lowerFirst(piece.name);
+    if (rounds > 1)
+        return from == to ? fmt::format("{} {}", one, from) : fmt::format("{} {}–{}", plural(one), from, to);
+    return to == from ? "the " + one : fmt::format("all {} {}", to - from + 1, plural(one));
+}
+
+std::string Builder::counted(const Piece& piece, const std::string& things) {
+    return piece.count == 1 ? "the " + lowerFirst(piece.name) : fmt::format("{} {}", piece.count, things);
+}
+
+std::string Builder::numbers(int rounds, int from, int to) {
+    return rounds <= 1 ? "" : from == to ? std::to_string(from) : fmt::format("{}–{}", from, to);
+}
+
+void Builder::takePlace(coat::Place where, int from, int to, const PieceAnswers& a, int pieces) {
+    const int place = places_.at(where), capacity = net_.resources[static_cast<size_t>(place)].capacity;
+    net_.holds.push_back({place, from, to, std::min(capacity, capacity / std::max(1, a.perShelf) * pieces)});
+}
+
+double Builder::longestIn(coat::Place place) const {
+    return place == coat::Place::Freezer  ? lib_.usual("freezerMost")
+           : place == coat::Place::Fridge ? lib_.usual("fridgeMost")
+                                          : 4 * 3600.0;
+}
+
+int Builder::fitIn(coat::Place place, double diameter) const {
+    const auto& k = plan_.kitchen;
+    if (place == coat::Place::Table)
+        return batch::fitOnShelf(lib_.usual("tableWidth"), lib_.usual("tableDepth"), diameter);
+    return place == coat::Place::Fridge
+               ? k.shelves * batch::fitOnShelf(k.shelfWidth.value, k.shelfDepth.value, diameter)
+               : batch::fitOnShelf(k.freezerWidth.value, k.freezerDepth.value, diameter);
+}
+
+std::string Builder::placeName(coat::Place p) {
+    return p == coat::Place::Table ? "bench" : p == coat::Place::Fridge ? "fridge" : "freezer";
+}
+
+}  // namespace uovo::day
+
+namespace uovo {
+
+schedule::Network dayNetwork(const Plan& plan, const material::Library& lib, const PlanFigures& known) {
+    return day::Builder(plan, lib, known).build();
+}
+
+}  // namespace uovo

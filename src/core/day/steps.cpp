@@ -1,0 +1,271 @@
+// Tasks of all that is done besides coats and casts: strewn, joined, filled, decorated, put away.
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/day/builder.h"
+
+namespace uovo::day {
+
+int Builder::strew(const Round& r, const PieceAnswers& a, const std::vector<size_t>& steps, int onto, double lock) {
+    int last = onto, before = onto;
+    for (const size_t i : steps) {
+        const Step& step = r.piece.making[i];
+        double from = 0, to = lock;
+        int now = -1;
+        if (const auto* top = std::get_if<TopStep>(&step)) {
+            const auto t =
+                std::find_if(a.toppings.begin(), a.toppings.end(), [&](const Topped& x) { return x.step == i; });
+            if (top->when == TopStep::When::Tacky && t != a.toppings.end() && std::isfinite(t->from)) from = t->from;
+            now = task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who, "coat",
+                       minutes("strew", r.pieces), 0);
+        } else if (const auto* in = std::get_if<InsertStep>(&step)) {
+            if (in->what == InsertStep::What::Stick && std::isfinite(a.made->stickStands)) from = a.made->stickStands;
+            now = task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "coat",
+                       minutes("insert", r.pieces * in->each), 0);
+            standsIn(*in, now);
+        }
+        if (now < 0) continue;
+        // each piece waits its own time; the first of them was made when the task under it began
+        const int min = std::max(0, static_cast<int>(std::ceil(from / 60)) - length(onto)),
+                  most = std::isfinite(to) ? static_cast<int>(std::ceil(std::max(to, from) / 60)) : 60;
+        after(onto, now, min, std::max(min, most) + 6, "the chocolate takes it");
+        if (before != onto) after(before, now, 0, -1, "one after the other");
+        last = before = now;
+    }
+    return last;
+}
+
+std::string Builder::toppingName(const TopStep& top) const {
+    const Topping* t = plan_.topping(top.topping);
+    return t ? lowerFirst(t->name) : std::string("the topping");
+}
+
+std::string Builder::coreOf(const Round& r) {
+    for (const auto& in : StepsOf<const InsertStep>(r.piece.making))
+        if (in.what == InsertStep::What::Core)
+            return r.pieces * in.each > 1 && r.piece.couldBeCoated() ? plural(lowerFirst(in.name))
+                                                                     : lowerFirst(in.name);
+    return "what is in " + r.who;
+}
+
+std::string Builder::insertTitle(const Round& r, const InsertStep& in) const {
+    std::string what = lowerFirst(in.name);
+    if (const Piece* other = in.what == InsertStep::What::Piece ? plan_.piece(in.piece) : nullptr)
+        what = lowerFirst(other->name);
+    if (in.each * r.pieces > 1) what = plural(what);
+    return fmt::format("Stand {} in {}", what, r.who);
+}
+
+void Builder::standsIn(const InsertStep& in, int task) {
+    if (in.what != InsertStep::What::Piece) return;
+    for (const int done : finished_[in.piece]) after(done, task, bears(done), -1, "what stands in it is finished");
+}
+
+bool Builder::joinsAtLast(const Piece& piece, const Made& made) {
+    const size_t next = together(piece.making);
+    return made.wall || next >= piece.making.size() || !std::holds_alternative<JoinStep>(piece.making[next]);
+}
+
+int Builder::join(const Round& r, const PieceAnswers& a, const Since& since) {
+    const auto& items = a.made->assembly.items;
+    if (items.size() < 2) {
+        const int joined =
+            task(r, "join", "Warm the rims and close " + r.who, "finish", minutes("join", r.pieces), 0, {"warm-plate"});
+        follow(since, joined);
+        glued_.insert(joined);
+        return joined;
+    }
+    const int glue = task(r, "glue-pot", "Melt a little chocolate as glue for " + r.who, "melt", minutes("patchPot", 1),
+                          0, {"hot-bowl"});
+    const int joined = task(r, "join", "Put together " + r.who, "finish",
+                            minutes("join", r.pieces * static_cast<int>(items.size() - 1)), 0);
+    follow(since, glue);
+    after(glue, joined, 0, 6, "the glue is warm");
+    glued_.insert(joined);
+    return joined;
+}
+
+Builder::Waits Builder::joined(const Round& r, const PieceAnswers& a, const Since& since) {
+    const int task = join(r, a, since);
+    return {task, bears(task), "the glue bears"};
+}
+
+int Builder::bears(int task) const {
+    return glued_.contains(task) ? static_cast<int>(std::ceil(lib_.usual("glueBears") / 60)) : 0;
+}
+
+void Builder::withSmallPot(const Round& r, const std::string& pot, std::string title, const Since& since, int needs) {
+    const int warm = task(r, pot, std::move(title), "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
+    follow(since, needs);
+    after(warm, needs, 0, 6, "the small pot is warm");
+}
+
+Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, const Since& since) {
+    const Step& step = r.piece.making[i];
+    if (const auto* f = std::get_if<FillStep>(&step)) return fill(r, *f, i, since);
+    if (std::holds_alternative<JoinStep>(step)) {
+        return {joined(r, a, since)};
+    }
+    if (std::holds_alternative<LidStep>(step)) {
+        const int lid = task(r, "lid", "Pour lids on " + r.who, "coat", minutes("patch", r.pieces), 0);
+        withSmallPot(r, "lid-pot", "Melt a little chocolate for the lids of " + r.who, since, lid);
+        return {{lid, static_cast<int>(std::ceil(lib_.usual("lidSets") / 60)), "the lid has set"}};
+    }
+    if (const auto* top = std::get_if<TopStep>(&step)) {
+        if (top->when != TopStep::When::Glued) {
+            const int strewn =
+                follow(since, task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who, "finish",
+                                   minutes("strew", r.pieces), 0));
+            return {{strewn, since.front().wait, "it has set"}};
+        }
+        double grains = 1;
+        for (const auto& t : a.toppings)
+            if (t.step == i) grains = std::clamp(t.grains, 1.0, 500.0);
+        const int glued = task(r, fmt::format("top-{}", i), "Glue " + toppingName(*top) + " on " + r.who, "finish",
+                               minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
+        withSmallPot(r, fmt::format("top-pot-{}", i), "Melt a little chocolate as glue for " + r.who, since, glued);
+        glued_.insert(glued);
+        return {{glued, bears(glued), "the glue bears"}};
+    }
+    if (const auto* in = std::get_if<InsertStep>(&step)) {
+        const int stood = follow(since, task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "finish",
+                                             minutes("insert", r.pieces * in->each), 0));
+        standsIn(*in, stood);
+        return {{stood, since.front().wait, since.front().why}};
+    }
+    if (const auto* d = std::get_if<DecorateStep>(&step)) {
+        const int done = task(r, fmt::format("decorate-{}", i), decorateTitle(*d) + r.who, "finish",
+                              minutes("decorate", r.pieces), 0);
+        if (d->usesChocolate())
+            withSmallPot(r, fmt::format("decorate-pot-{}", i),
+                         "Warm " + decorateChocolate(r.piece, *d) + " to decorate " + r.who, since, done);
+        else follow(since, done);
+        return {{done, static_cast<int>(std::ceil(d->dry.value / 60)), "it is dry"}};
+    }
+    if (const auto* s = std::get_if<SetStep>(&step)) return rests(r, a, i, *s, since);
+    if (const auto* s = std::get_if<StoreStep>(&step)) {
+        const bool cold = s->where == StoreStep::Where::Fridge;
+        const int put = follow(
+            since, task(r, cold ? "store" : "wrap", (cold ? "Into the fridge until they are eaten: " : "Box ") + r.who,
+                        cold ? "cold" : "finish", minutes(cold ? "carry" : "wrap", r.pieces), 0));
+        if (cold) {
+            after(clear_, put, 0, -1, "the shelf is clear");
+            takePlace(coat::Place::Fridge, put, serving(), a, r.pieces);
+            stored_.insert(r.piece.id);
+        }
+        return {{put, 0, "all is ready"}};
+    }
+    return since;  // serving is the eaters'
+}
+
+std::string Builder::decorateTitle(const DecorateStep& d) const {
+    using Way = DecorateStep::Way;
+    const std::string with = d.name.empty() ? "" : lowerFirst(d.name);
+    switch (d.way) {
+        case Way::Drizzle:
+            return "Drizzle ";
+        case Way::Paint:
+            return "Paint ";
+        case Way::Spray:
+            return "Spray ";
+        case Way::Dust:
+            return with.empty() ? "Dust " : "Dust with " + with + ": ";
+        case Way::Stencil:
+            return "Stencil ";
+        case Way::Ribbon:
+            return with.empty() ? "Tie a ribbon round " : "Tie " + with + " round ";
+    }
+    return {};
+}
+
+std::string Builder::decorateChocolate(const Piece& piece, const DecorateStep& d) const {
+    const auto* c = lib_.find(piece.chocolateOf(d));
+    return c ? "a little " + lowerFirst(c->name) : std::string("a little chocolate");
+}
+
+Builder::Since Builder::rests(const Round& r, const PieceAnswers& a, size_t i, const SetStep& s, const Since& since) {
+    const int stay = static_cast<int>(std::ceil(s.stay.value / 60));
+    if (s.place == coat::Place::Table) {
+        Since out = since;
+        for (auto& w : out) w.wait += stay, w.why = "it stands on the table";
+        return out;
+    }
+    const int in = task(r, fmt::format("set-in-{}", i), "Into the " + placeName(s.place) + ": " + r.who, "cold",
+                        minutes("carry", r.pieces), 0);
+    const int out = task(r, fmt::format("set-out-{}", i), "Out of the " + placeName(s.place) + ": " + r.who, "look",
+                         minutes("look", r.pieces), 0);
+    follow(since, in);
+    after(clear_, in, 0, -1, "the shelf is clear");
+    after(in, out, stay, std::max(stay + 15, static_cast<int>(lib_.usual("fridgeMost") / 60)), "it is in the cold");
+    takePlace(s.place, in, out, a, r.pieces);
+    return {{out, 0, "it has set"}};
+}
+
+Builder::Since Builder::fill(const Round& r, const FillStep& f, size_t step, const Since& since) {
+    const Filling& filling = *plan_.filling(f.filling);
+    const auto [making, first] = fillings_.try_emplace(f.filling, 0);
+    if (first)
+        making->second = add({f.filling + "/make-filling", "Make " + lowerFirst(filling.name), "", "finish",
+                              std::max(1, static_cast<int>(std::ceil(filling.make.value / 60))), 1, 0, 0,
+                              filling.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
+    std::vector<std::string> cautions;
+    if (filling.perishable) cautions.push_back("perishable");
+    if (filling.isAlcoholic()) cautions.push_back("alcohol");
+    size_t layer = 0;
+    for (size_t k = 0; k < step; ++k) layer += std::holds_alternative<FillStep>(r.piece.making[k]);
+    const int filled = task(r, layer == 0 ? "fill" : fmt::format("fill-{}", layer + 1),
+                            (layer == 0 ? "Fill " : "Fill " + lowerFirst(filling.name) + " into ") + r.who, "finish",
+                            minutes("fill", r.pieces), 0, cautions);
+    after(making->second, filled, static_cast<int>(std::ceil(filling.usableFrom.value / 60)),
+          static_cast<int>(filling.usableTo.value / 60), "the filling's own window");
+    follow(since, filled);
+    if (filling.perishable) perishable_.push_back({filled, r.piece.id});
+    if (f.chill.value > 0) {
+        SetStep chill;
+        chill.stay = f.chill;
+        return rests(r, *known_.piece(r.piece.id), step, chill, {{filled, 0, "it is filled"}});
+    }
+    return {{filled, 0, "the filling is in"}};
+}
+
+void Builder::finish(const Piece& piece, const PieceAnswers& a, Since since, const std::string& things) {
+    // Spares are put together too; fillings go into those that are wanted, or into all that are closed over them.
+    const Round all{piece, 0, a.make, counted(piece, things), ""},
+        wanted{piece, 0, piece.count, counted(piece, things), ""};
+    bool closed = false;
+    const size_t begin = together(piece.making);
+    for (size_t i = 0; i < begin && !closed; ++i)  // out of order, and done once all is there all the same
+        if (std::holds_alternative<JoinStep>(piece.making[i]) && joinsAtLast(piece, *a.made))
+            since = other(all, a, i, since), closed = true;
+    for (size_t i = begin; i < piece.making.size(); ++i) {
+        if (doneBefore(piece.making, i)) continue;
+        const bool joins = std::holds_alternative<JoinStep>(piece.making[i]);
+        closed = closed || joins;
+        if (joins && !joinsAtLast(piece, *a.made)) continue;  // done round by round
+        since = other(joins || (!closed && piece.closedByJoining()) ? all : wanted, a, i, since);
+    }
+    for (const auto& s : since) {
+        after(s.task, serving(), s.wait, -1, s.why);
+        finished_[piece.id].push_back(s.task);
+    }
+}
+
+void Builder::keepCold() {
+    for (const auto& [task, piece] : perishable_) {
+        int until = serving();
+        if (stored_.contains(piece))
+            for (size_t i = 0; i < net_.tasks.size(); ++i)
+                if (net_.tasks[i].piece == piece && net_.tasks[i].step == "store") until = static_cast<int>(i);
+        after(task, until, 0, static_cast<int>(lib_.usual("fillingMost") / 60),
+              "a perishable filling does not wait long");
+    }
+}
+
+int Builder::serving() {
+    if (serve_ < 0) serve_ = add({"ready", "Ready: a last look at everything", "", "finish", 1, 1, 0, 0, {"allergen"}});
+    return serve_;
+}
+
+}  // namespace uovo::day

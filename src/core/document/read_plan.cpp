@@ -1,0 +1,326 @@
+// Plans read from JSON: see docs/format.md.
+#include "core/document/json_lines.h"
+#include "core/document/json_object.h"
+
+namespace uovo {
+namespace {
+
+/// What a filling is, whoever it goes into.
+Filling readFilling(Object& g) {
+    Filling x;
+    g.text("id", x.id);
+    g.text("name", x.name);
+    g.measure("makes", x.makes);
+    g.rows("recipe", limits::kRecipe, [&](Object& r) {
+        Ingredient in;
+        r.text("name", in.name);
+        r.word("by", in.by, kBys);
+        r.measure("amount", in.amount);
+        r.number("alcohol", in.alcohol);
+        r.text("allergens", in.allergens);
+        in.extra = r.extra();
+        x.recipe.push_back(std::move(in));
+    });
+    g.measure("make", x.make);
+    g.measure("usableFrom", x.usableFrom);
+    g.measure("usableTo", x.usableTo);
+    g.yesNo("perishable", x.perishable);
+    g.yesNo("egg", x.egg);
+    g.yesNo("alcohol", x.alcohol);
+    return x;
+}
+
+/// How version 1 said the making: coats here, a cast there, a filling with its lid. Read as the steps they are.
+void carryOver(Object& o, Piece& p, Plan& plan) {
+    if (const json* coats = o.find("coats")) {
+        if (!coats->is_array()) Object::refuse("“coats” must be a list.", o.at("coats"));
+        if (coats->size() > limits::kSteps / 2) Object::refuse("More than a hundred coats.", o.at("coats"));
+        for (size_t i = 0; i < coats->size(); ++i) {
+            Object c((*coats)[i], fmt::format("{}/{}", o.at("coats"), i));
+            p.making.push_back(readCoat(c));
+        }
+    }
+    if (const json* cast = o.find("cast")) {
+        Object c(*cast, o.at("cast"));
+        p.making.push_back(readCast(c));
+    }
+    std::optional<FillStep> fill;
+    std::optional<LidStep> lid;
+    if (const json* filling = o.find("filling"); filling && !filling->is_null()) {
+        Object g(*filling, o.at("filling"));
+        Filling x = readFilling(g);
+        Measure cap;
+        fill.emplace();
+        g.measure("each", fill->each);
+        g.measure("share", fill->share);
+        g.measure("cap", cap);
+        x.extra = g.extra();
+        fill->filling = plan.keep(std::move(x));
+        if (cap.value != 0 || std::isnan(cap.value)) lid.emplace(LidStep{cap, {}});
+    }
+    if (fill) p.insert(std::move(*fill));
+    if (lid) p.insert(std::move(*lid));
+    p.complete();
+}
+
+/// @param version of the file
+Piece readPiece(const json& j, const std::string& pointer, int version, Plan& plan) {
+    Object o(j, pointer);
+    Piece p;
+    o.text("id", p.id);
+    if (p.id.empty()) Object::refuse("A piece needs an “id”.", pointer);
+    o.text("name", p.name);
+    o.whole("count", p.count);
+    const json* former = o.find("former");
+    if (!former) Object::refuse("A piece needs a “former”.", pointer);
+    Object f(*former, o.at("former"));
+    p.shape = readPart(f, readKind(f));
+    p.shapeExtra = f.extra();
+    o.text("chocolate", p.chocolate);
+    o.word("temper", p.temper, kTempers);
+    o.word("thinner", p.thinner, kThinners);
+    o.number("thinnerShare", p.thinnerShare);
+    o.measure("wantedWall", p.wantedWall);
+    o.text("pot", p.pot);
+    o.number("survives", p.survives);
+    if (const json* loads = o.find("loads")) {
+        Object l(*loads, o.at("loads"));
+        for (const auto& [id, value] : loads->items()) l.measure(id.c_str(), p.loads[id]);
+    }
+    o.word("sits", p.sits, kSits);
+    if (const json* handling = o.find("handling")) {
+        Object h(*handling, o.at("handling"));
+        h.word("release", p.handling.release, kReleases);
+        h.yesNo("oil", p.handling.oil);
+        h.word("lift", p.handling.lift, kLifts);
+        h.word("carry", p.handling.carry, kCarries);
+        p.handling.extra = h.extra();
+    }
+    if (version < 2) {
+        carryOver(o, p, plan);
+    } else if (const json* making = o.find("making")) {
+        if (!making->is_array() || making->size() > limits::kSteps)
+            Object::refuse(fmt::format("“making” must be a list of steps, at most {}.", limits::kSteps),
+                           o.at("making"));
+        for (size_t i = 0; i < making->size(); ++i)
+            p.making.push_back(readStep((*making)[i], fmt::format("{}/making/{}", pointer, i)));
+    }
+    p.extra = o.extra();
+    return p;
+}
+
+void readKitchen(Object& o, Kitchen& out) {
+    const json* kitchen = o.find("kitchen");
+    if (!kitchen) return;
+    Object k(*kitchen, "/kitchen");
+    k.measure("room", out.room);
+    k.measure("humidity", out.humidity);
+    k.measure("fridge", out.fridge);
+    k.measure("freezer", out.freezer);
+    k.measure("shelfWidth", out.shelfWidth);
+    k.measure("shelfDepth", out.shelfDepth);
+    k.measure("shelfHeight", out.shelfHeight);
+    k.measure("freezerWidth", out.freezerWidth);
+    k.measure("freezerDepth", out.freezerDepth);
+    k.measure("freezerHeight", out.freezerHeight);
+    k.yesNo("fan", out.fan);
+    k.whole("shelves", out.shelves);
+    k.whole("hands", out.hands);
+    k.text("helpersFrom", out.helpersFrom);
+    out.extra = k.extra();
+}
+
+/// A person's own figures of each chocolate.
+void readOwn(Object& o, Plan& p) {
+    if (const json* own = o.find("own")) {
+        Object list(*own, "/own");
+        for (const auto& [id, figures] : own->items()) {
+            Object f(figures, "/own/" + id);
+            for (const auto& [name, value] : figures.items()) {
+                if (!value.is_number())
+                    Object::refuse(fmt::format("“{}” must be a number.", name), "/own/" + id + "/" + name);
+                p.own[id].values[name] = value.get<double>();
+            }
+        }
+    }
+}
+
+/// How each chocolate is melted.
+void readMelting(Object& o, Plan& p) {
+    if (const json* melting = o.find("melting")) {
+        Object list(*melting, "/melting");
+        for (const auto& [id, choice] : melting->items()) {
+            Object c(choice, "/melting/" + id);
+            temper::Choice& m = p.melting[id];
+            c.word("method", m.method, kMethods);
+            c.word("vessel", m.vessel, kVessels);
+            c.yesNo("freshBowl", m.freshBowl);
+            c.word("heat", m.heat, kHeats);
+            c.number("watts", m.watts);
+            c.yesNo("byLook", m.byLook);
+            m.extra = c.extra();
+        }
+    }
+}
+
+/// The cupboard, the bars that were broken, the colours that were mixed.
+void readRows(Object& o, Plan& p) {
+    o.rows("pantry", limits::kRows, [&](Object& s) {
+        Stock stock;
+        s.text("chocolate", stock.chocolate);
+        s.measure("mass", stock.mass);
+        s.text("bestBefore", stock.bestBefore);
+        s.number("price", stock.price);
+        stock.extra = s.extra();
+        p.pantry.push_back(std::move(stock));
+    });
+    o.rows("snaps", limits::kRows, [&](Object& s) {
+        shell::SnapBar bar;
+        s.text("chocolate", bar.chocolate);
+        s.measure("span", bar.span);
+        s.measure("width", bar.width);
+        s.measure("thickness", bar.thickness);
+        s.measure("hung", bar.hung);
+        s.measure("sag", bar.sag);
+        bar.extra = s.extra();
+        p.snaps.push_back(std::move(bar));
+    });
+    o.rows("colours", limits::kColours, [&](Object& c) {
+        material::Colour colour;
+        c.text("id", colour.id);
+        c.text("name", colour.name);
+        c.text("base", colour.base);
+        c.text("second", colour.second);
+        c.measure("secondShare", colour.secondShare);
+        c.measure("strength", colour.strength);
+        c.measure("letDown", colour.letDown);
+        c.text("look", colour.look);
+        colour.extra = c.extra();
+        p.colours.push_back(std::move(colour));
+    });
+}
+
+Plan readPlanObject(const json& root) {
+    Object o(root, "");
+    std::string format;
+    o.text("format", format);
+    if (format != "uovo-plan") Object::refuse("This is JSON, but not a plan of Uovo: “format” is not “uovo-plan”.", "");
+    int version = 0;
+    o.whole("version", version);
+    if (version > kPlanVersion)
+        Object::refuse(
+            fmt::format(
+                "This plan was written by a newer Uovo (format {}, this one reads up to {}). It was left untouched.",
+                version, kPlanVersion),
+            "/version");
+    if (version < 1) Object::refuse("The plan has no “version”.", "");
+    Plan p;
+    o.text("name", p.name);
+    o.text("deadline", p.deadline);
+    o.word("units", p.units, kUnits);
+    o.yesNo("metricCup", p.metricCup);
+    readKitchen(o, p.kitchen);
+    readOwn(o, p);
+    o.whole("guests", p.guests);
+    readMelting(o, p);
+    readRows(o, p);
+    if (version >= 2) {
+        o.rows("fillings", limits::kFillings, [&](Object& f) {
+            Filling x = readFilling(f);
+            x.extra = f.extra();
+            if (x.id.empty() || p.filling(x.id)) Object::refuse("A filling needs an “id” of its own.", f.at("id"));
+            p.fillings.push_back(std::move(x));
+        });
+        o.rows("toppings", limits::kFillings, [&](Object& t) {
+            Topping x;
+            t.text("id", x.id);
+            t.text("name", x.name);
+            t.measure("grain", x.grain);
+            t.number("density", x.density);
+            t.text("allergens", x.allergens);
+            t.number("price", x.price);
+            x.extra = t.extra();
+            if (x.id.empty() || p.topping(x.id)) Object::refuse("A topping needs an “id” of its own.", t.at("id"));
+            p.toppings.push_back(std::move(x));
+        });
+    }
+    if (const json* pieces = o.find("pieces")) {
+        if (!pieces->is_array()) Object::refuse("“pieces” must be a list.", "/pieces");
+        if (pieces->size() > limits::kPieces)
+            Object::refuse(fmt::format("More than {} kinds of pieces.", limits::kPieces), "/pieces");
+        for (size_t i = 0; i < pieces->size(); ++i) {
+            p.pieces.push_back(readPiece((*pieces)[i], fmt::format("/pieces/{}", i), version, p));
+            for (size_t k = 0; k < i; ++k)
+                if (p.pieces[k].id == p.pieces[i].id)
+                    Object::refuse("Two pieces share the id “" + p.pieces[i].id + "”.",
+                                   fmt::format("/pieces/{}/id", i));
+        }
+    }
+    if (const json* meshes = o.find("meshes")) {
+        Object list(*meshes, "/meshes");
+        if (meshes->size() > limits::kModels)
+            Object::refuse(fmt::format("More than {} models.", limits::kModels), "/meshes");
+        for (const auto& [name, mesh] : meshes->items())
+            p.meshes[name] = readMesh(mesh, "/meshes/" + name, p.meshExtras[name]);
+        std::erase_if(p.meshExtras, [](const auto& e) { return e.second.empty(); });
+    }
+    p.extra = o.extra();
+    return p;
+}
+
+/// Counts what a text will unfold to before it does: a small file can ask for gigabytes.
+void weigh(const std::string& text) {
+    size_t values = 0;
+    int depth = 0;
+    bool quoted = false;
+    for (size_t i = 0; i < text.size(); ++i) {
+        const char c = text[i];
+        if (quoted) {
+            if (c == '\\') ++i;
+            if (c == '"') quoted = false;
+            continue;
+        }
+        if (c == '"') quoted = true, ++values;
+        if (c == ',') ++values;
+        if (c == '[' || c == '{') values += 8, ++depth;
+        if (c == ']' || c == '}') --depth;
+        if (depth > limits::kDepth) throw Refusal{"The file is nested too deeply to be a plan.", ""};
+        if (values > limits::kValues) throw Refusal{"The file holds more than a plan can.", ""};
+    }
+}
+
+}  // namespace
+
+tl::expected<Plan, Problem> readPlan(const std::string& text) {
+    if (text.size() > limits::kBytes)
+        return tl::unexpected(Problem{
+            fmt::format("This file is too large to be a plan: plans have at most {} MB.", limits::kBytes / 1'000'000)});
+    if (text.find_first_not_of(" \t\r\n") == std::string::npos)
+        return tl::unexpected(Problem{"The file is empty.", "", 1});
+    json root;
+    try {
+        weigh(text);
+        root = json::parse(text);
+    } catch (const nlohmann::json::parse_error& e) {
+        const int line = lineOfByte(text, e.byte);
+        const bool cut = e.byte >= text.size();
+        return tl::unexpected(Problem{cut ? fmt::format("The file breaks off in line {}: it was cut short.", line)
+                                          : fmt::format("The file is damaged in line {}: this is not JSON.", line),
+                                      "", line});
+    } catch (const nlohmann::json::exception&) {
+        return tl::unexpected(Problem{"The file holds a number that is too large, or a text that is not UTF-8."});
+    } catch (const Refusal& r) {
+        return tl::unexpected(Problem{r.sentence});
+    }
+    try {
+        return readPlanObject(root);
+    } catch (const Refusal& r) {
+        const int line = lineOfPointer(text, r.pointer);
+        return tl::unexpected(
+            Problem{line > 0 ? fmt::format("Line {}: {}", line, r.sentence) : r.sentence, r.pointer, line});
+    } catch (const nlohmann::json::exception&) {
+        return tl::unexpected(Problem{"The file holds something that a plan cannot hold."});
+    }
+}
+
+}  // namespace uovo

@@ -1,0 +1,79 @@
+// Sentences about the plan as a whole: its pots, and the cautions that concern it.
+#include <fmt/format.h>
+
+#include <map>
+
+#include "core/words/words.h"
+
+namespace uovo {
+
+std::vector<Answer> potAnswers(const Plan& plan, const material::Library& lib, const std::vector<batch::Pot>& pots) {
+    std::vector<Answer> out;
+    std::map<std::string, std::pair<double, double>>
+        bought;  // what all pots of one packet need, and what stands in the cupboard
+    for (const auto& pot : pots)
+        if (const auto* c = lib.find(pot.key.chocolate))
+            for (const auto& [id, part] : c->bought()) bought[id].first += part * pot.melt;
+    for (const auto& s : plan.pantry)
+        if (bought.contains(s.chocolate)) bought[s.chocolate].second += s.mass.value;
+    for (const auto& pot : pots) {
+        Answer a;
+        a.id = "pot/" + pot.key.id();
+        a.figure = {pot.melt, pot.melt, pot.melt, Dimension::Mass};
+        a.headline = format(pot.melt, Dimension::Mass, plan.units);
+        a.after = "to melt";
+        const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units); };
+        a.sentence = pot.name + ". " + g(pot.consumed) + " is used up, " + g(pot.returned) + " comes back.";
+        const auto* c = lib.find(pot.key.chocolate);
+        for (const auto& [id, part] : c ? c->bought() : std::vector<std::pair<std::string, double>>{}) {
+            if (!bought.contains(id)) continue;
+            const auto [need, have] = bought[id];
+            const double packet = packetOf(plan, lib, id);
+            const int buy = batch::packetsToBuy(need, have, packet);
+            const std::string of = part < 1 ? " " + lib.find(id)->name : "";
+            a.sentence += buy == 0
+                              ? fmt::format("{} stands in the cupboard.", of.empty() ? " It" : of)
+                              : fmt::format(" Buy {} {} of {}{}{}.", buy, buy == 1 ? "packet" : "packets", g(packet),
+                                            of, need <= part * pot.melt + 1e-9 ? "" : " for all that is made from it");
+            bought.erase(id);
+        }
+        a.working = {"Chocolate to melt",
+                     "melt = pieces + what falls aside + bath + tools;  used up = melt − bath − what comes back",
+                     {{"in the pieces, spares included", g(pot.pieces), "", "coat model"},
+                      {"in the bath after the last piece", g(pot.bath), "", "geometry of pot and piece"},
+                      {"on bowl and spatula", g(pot.tools), "13–28 g", "from memory"},
+                      {"on paper, cut off, trimmed: comes back", g(pot.trim), "",
+                       "coat model; off-cuts and 1–6 % of the pieces from memory"}},
+                     a.headline,
+                     "Returned trim may be melted again, never trusted as seed.",
+                     "Batch"};
+        out.push_back(std::move(a));
+    }
+    return out;
+}
+
+std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& lib) {
+    std::vector<std::string> out;
+    for (const auto& caution : lib.cautions) {
+        bool relevant = false;
+        for (const auto& w : caution.when)
+            for (const auto& p : plan.pieces) {
+                bool perishable = false, egg = false, alcohol = false, mallet = false, flame = false;
+                for (const auto& step : p.making) {
+                    if (const auto* serve = std::get_if<ServeStep>(&step))
+                        mallet |= serve->how == ServeStep::How::Mallet, flame |= serve->how == ServeStep::How::Flame;
+                    if (const auto* fill = std::get_if<FillStep>(&step))
+                        if (const Filling* f = plan.filling(fill->filling))
+                            perishable |= f->perishable, egg |= f->egg, alcohol |= f->isAlcoholic();
+                }
+                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) ||
+                            (w == "cup" && p.family().former == form::Former::Cup) ||
+                            (w == "perishable" && perishable) || (w == "egg" && egg) || (w == "alcohol" && alcohol) ||
+                            (w == "mallet" && mallet) || (w == "flame" && flame) || w == "trim";
+            }
+        if (relevant) out.push_back(caution.text);
+    }
+    return out;
+}
+
+}  // namespace uovo

@@ -1,0 +1,572 @@
+// Parts beyond bowl and cup, told: an assumed wall says so, a computed one where it is thin.
+#include <algorithm>
+#include <cmath>
+
+#include "core/form/opening.h"
+#include "core/mold/box_pour.h"
+#include "core/setting/stick.h"
+#include "core/words/speaker.h"
+
+namespace uovo {
+namespace {
+
+constexpr double kLump = 0.008;  // m: a thicker place than three walls is worth a word
+
+class PartTeller : Speaker {
+public:
+    PartTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const PieceAnswers& known)
+        : Speaker(piece, plan, lib),
+          known_(known),
+          s_(*known.made),
+          family_(*form::family(piece.shape.family)),
+          first_(s_.assembly.items.front().shape) {}
+
+    Answer wall() const {
+        Answer a;
+        a.id = "wall";
+        const auto& items = s_.assembly.items;
+        double least = 1;
+        const form::Item* thin = nullptr;
+        for (const auto& i : items)
+            if (i.edible && i.shape.wall > 0 && i.shape.wall < least) {
+                least = i.shape.wall;
+                thin = &i;
+            }
+        if (s_.wall) return computedWall();
+        if (!thin) {
+            a.id = "solid";
+            a.figure = {s_.thickest, s_.thickest, s_.thickest, Dimension::Length};
+            a.headline = "Solid";
+            const bool modeled = first_.body == form::Body::Modeled;
+            const bool heap = piece_.roundSomething();
+            a.after = modeled ? "shaped by hand" : heap ? "a heap, bound" : "cast full";
+            a.sentence = modeled ? fmt::format("It takes {} of modeling chocolate.", volume(s_.volumes.front()))
+                         : heap  ? fmt::format("{} of chocolate hold it together.", volume(s_.volumes.front()))
+                                 : fmt::format("{} of chocolate fill it.", volume(s_.volumes.front()));
+            a.working = {"Solid part",
+                         "volume of the part, less what is inside it",
+                         {{"volume", volume(first_.volume), "", how()},
+                          {"core inside", volume(first_.displaced), "", "your plan"}},
+                         volume(s_.volumes.front()),
+                         trust(),
+                         "Parts"};
+            return a;
+        }
+        const bool sheet = thin->shape.body == form::Body::Sheet, pressed = thin->shape.body == form::Body::Cast;
+        a.figure = {least, thin->shape.wallLow, thin->shape.wallHigh, Dimension::Length};
+        a.headline = length(least);
+        a.after = sheet ? "thick" : pressed ? "wall" : "wall, assumed";
+        a.sentence =
+            sheet ? (thin->shape.wallLow < thin->shape.wallHigh
+                         ? fmt::format("Spread freehand it comes out {} to {}.", length(thin->shape.wallLow),
+                                       length(thin->shape.wallHigh))
+                         : std::string("As thick as its bars."))
+            : pressed
+                ? std::string(family_.byWater ? "The gap between the form and its insert, on the mean."
+                                              : "The gap between the form and its insert: the same in every piece.")
+                : "You gave this wall; it is not computed from how you coat it. Two coats usually make 2 to 4 mm.";
+        if (s_.assembly.joints.size() > 0)
+            a.sentence = thin->name + ": " + static_cast<char>(std::tolower(a.sentence[0])) + a.sentence.substr(1);
+        if (least < piece_.wantedWall.value - 1e-9 && !sheet && !pressed) {
+            a.tone = Tone::Weak;
+            a.sentence += " " + tooThin();
+        }
+        a.working = {sheet     ? "Thickness"
+                     : pressed ? "Wall"
+                               : "Assumed wall",
+                     sheet     ? "thickness of the bars, or of a piped line"
+                     : pressed ? "gap between form and insert, across the wall"
+                               : "given by you",
+                     {{"wall", length(least), "", "your plan"}},
+                     a.headline,
+                     sheet ? "Bars are exact; freehand varies by a third (judgement)."
+                     : pressed
+                         ? "As exact as the forms meet; press the insert in straight."
+                         : "Only as good as your assumption. Bowls over balloons and coated cups have computed walls.",
+                     "Parts"};
+        return a;
+    }
+
+    std::string tooThin() const {
+        return fmt::format(
+            "You want {}; thinner {}.", length(piece_.wantedWall.value),
+            piece_.roundSomething() ? "chocolate cracks and lets in air" : "walls break when they are unmolded");
+    }
+
+    Answer computedWall() const {
+        const CoatedWall& w = *s_.wall;
+        Answer a;
+        a.id = "wall";
+        a.figure = {w.thinnest, (1 - CoatedWall::kLess) * w.thinnest, (1 + CoatedWall::kMore) * w.thinnest,
+                    Dimension::Length};
+        a.headline = length(w.thinnest);
+        a.after = "at the thinnest";
+        const double wanted = piece_.wantedWall.value,
+                     share = s_.box.size().z > 0 ? w.thinnestHeight / s_.box.size().z : 0;
+        a.tone = w.thinnest < wanted - 1e-9 ? Tone::Weak : a.figure.low < wanted ? Tone::Plain : Tone::Good;
+        a.sentence = w.bare > 0.002 ? fmt::format("{:.0f} % of the form stays bare. ", 100 * w.bare)
+                                    : fmt::format("It lies {}, likely {} to {}. ",
+                                                  w.thinAtRim    ? "at the rim"
+                                                  : share > 0.75 ? "near the top"
+                                                  : share < 0.25 ? "near the bottom"
+                                                                 : "on the wall",
+                                                  length(a.figure.low), length(a.figure.high));
+        if (s_.assembly.joints.size() > 0) a.sentence = w.thinnestOn + ": " + lowerFirst(a.sentence);
+        if (a.tone == Tone::Weak) a.sentence += tooThin() + " ";
+        a.sentence += fmt::format("Mean {}, {}thickest {}, from its coats.", length(w.mean),
+                                  piece_.closes() ? "" : "rim " + length(w.rim) + ", ", length(w.thickest));
+        if (w.thickest > 3 * w.mean && w.thickest > kLump)
+            a.sentence += piece_.closes() ? " A lump lies where the pool lay last: turn it longer, until nothing runs."
+                                          : " A pool lies at its bottom: pour it out longer, or set it upside down.";
+        a.working = {"Wall from how it is coated",
+                     "one downhill sweep a step over the part's own triangles: M(h) ρ g w (z_i − z_j), Casson; a place "
+                     "locks when 30 % of its fat has crystallised",
+                     {},
+                     a.headline,
+                     "The range is the one the yield stress leaves on round pieces (a third less, two fifths more: "
+                     "judgement for other shapes). Flat tops do not level, corners and hanging drops rest on "
+                     "judgement. Weigh a piece to know better.",
+                     "Film on a mesh"};
+        for (size_t i = 0; i < w.coats.size(); ++i)
+            a.working.inputs.push_back({fmt::format("coat {} adds", i + 1), mass(w.coats[i].added), "", "computed"});
+        a.working.inputs.push_back({"mass lost in the sum", fmt::format("{:.0e}", w.error), "", "computed"});
+        return a;
+    }
+
+    Answer grams() const {
+        Answer a;
+        a.id = "grams";
+        a.figure = {s_.mass, s_.massLow, s_.massHigh, Dimension::Mass};
+        a.headline = mass(s_.mass);
+        a.after = "in each";
+        const int spares = known_.make - piece_.count;
+        a.sentence = piece_.count == 1 && known_.make == 1
+                         ? ""
+                         : fmt::format("{} in {}{}. ", mass(s_.mass * known_.make), piece_.count,
+                                       spares == 1  ? " and 1 spare"
+                                       : spares > 1 ? fmt::format(" and {} spares", spares)
+                                                    : "");
+        if (s_.massHigh > 1.01 * s_.massLow)
+            a.sentence += fmt::format("Likely {} to {} each. ", mass(s_.massLow), mass(s_.massHigh));
+        std::vector<std::pair<std::string, double>> named;  // walls 1–8 are told as one
+        for (size_t i = 0; i < s_.items.size(); ++i) {
+            if (!s_.assembly.items[i].edible) continue;
+            std::string name = s_.assembly.items[i].name;
+            while (!name.empty() && (std::isdigit(static_cast<unsigned char>(name.back())) || name.back() == ' '))
+                name.pop_back();
+            if (named.empty() || named.back().first != name) named.emplace_back(name, 0);
+            named.back().second += s_.items[i];
+            a.working.inputs.push_back({s_.assembly.items[i].name, mass(s_.items[i]), "", "geometry × density"});
+        }
+        if (named.size() > 1)
+            for (size_t i = 0; i < named.size(); ++i)
+                a.sentence += (i ? ", " : "") + (i ? lowerFirst(named[i].first) : named[i].first) + " " +
+                              mass(named[i].second) + (i + 1 == named.size() ? "." : "");
+        if (a.sentence.empty())
+            a.sentence = fmt::format("{} of chocolate.", volume(s_.mass / known_.coating.densitySolid));
+        const auto& density = lib_.find(piece_.chocolate)->at("densitySolid");
+        a.working.title = "Grams in a part";
+        a.working.formula = first_.body == form::Body::Wall
+                                ? "m = ρ · (volume between the former and its offset by the wall)"
+                                : "m = ρ · V";
+        a.working.inputs.push_back({"density, set", fmt::format("{:.0f} {}", density.value, density.unit),
+                                    fmt::format("{:.0f}–{:.0f}", density.low, density.high), density.source});
+        a.working.inputs.push_back({"coated area", fmt::format("{:.0f} cm²", s_.area * 1e4),
+                                    first_.areaHigh > first_.areaLow
+                                        ? fmt::format("{:.0f}–{:.0f}", first_.areaLow * 1e4, first_.areaHigh * 1e4)
+                                        : "",
+                                    how()});
+        a.working.result = a.headline;
+        a.working.trust = trust();
+        a.working.section = "Parts";
+        return a;
+    }
+
+    Answer size() const {
+        Answer a;
+        a.id = "size";
+        const form::Vec3 d = s_.box.size();
+        a.figure = {d.z, d.z, d.z, Dimension::Length};
+        a.headline = length(d.z);
+        a.after = "high";
+        a.sentence = fmt::format("{} by {} across", length(d.x), length(d.y));
+        if (first_.rim > 0) a.sentence += fmt::format(", rim {} round", length(first_.rim));
+        if (first_.seam > 0) a.sentence += fmt::format(", seam {} long", length(first_.seam));
+        a.sentence += ".";
+        if (s_.assembly.enclosed > 0) a.sentence += fmt::format(" It encloses {}.", volume(s_.assembly.enclosed));
+        const double high = s_.centre.z - s_.box.low.z;
+        a.working = {
+            "Size",
+            "bounding box, rims and seams of the shape",
+            {{"area", fmt::format("{:.0f} cm²", s_.area * 1e4), "", how()},
+             {"stands on", fmt::format("{:.1f} cm²", s_.foot * 1e4), "", "convex hull of what touches the table"},
+             {"centre of mass", length(high) + " up", "", "geometry"},
+             {"to measure", family_.measure, "", ""}},
+            fmt::format("{} × {} × {}", length(d.x), length(d.y), length(d.z)),
+            trust(),
+            "Parts"};
+        return a;
+    }
+
+    std::optional<Answer> holds() const {
+        if (s_.capacity <= 0) return std::nullopt;
+        Answer a = held(s_.capacity, known_, "inside", "To the brim, with this wall.");
+        if (piece_.fill() && piece_.closes() && piece_.wallFromCoats() &&
+            form::figure(piece_.shape, form::kOpening) <= 0) {
+            a.tone = Tone::Impossible;
+            a.sentence = fmt::format(
+                "It closes round itself as it is coated: nothing goes in. {}, or take its coats away and join two "
+                "halves over the filling.",
+                family_.field(form::kOpening) ? "Melt an opening into it" : "Choose a ball with an opening");
+        }
+        a.working = {"What it holds",
+                     "volume of the former less the chocolate in it",
+                     {{"former", volume(first_.volume), "", how()},
+                      {"chocolate in it", volume(first_.outside ? 0 : s_.volumes.front()), "", "assumed wall"}},
+                     a.headline,
+                     trust(),
+                     "Parts"};
+        return a;
+    }
+
+    std::optional<Answer> joints() const {
+        const auto& joints = s_.assembly.joints;
+        if (joints.empty()) return std::nullopt;
+        double all = 0;
+        for (const auto& j : joints) all += j.length;
+        Answer a;
+        a.id = "joints";
+        a.figure = {double(joints.size()), double(joints.size()), double(joints.size()), Dimension::Count};
+        a.headline = std::to_string(joints.size());
+        a.after = joints.size() == 1 ? "joint to glue" : "joints to glue";
+        std::vector<std::string> places;
+        for (const auto& j : joints)
+            if (std::find(places.begin(), places.end(), j.words) == places.end()) places.push_back(j.words);
+        std::string list;
+        for (size_t i = 0; i < places.size() && i < 4; ++i) list += (i ? ", " : "") + places[i];
+        a.sentence = fmt::format("{} of glue line in all: {}{}.", length(all), list, places.size() > 4 ? " …" : "");
+        for (const auto& j : joints) a.working.inputs.push_back({j.words, length(j.length), "", "geometry"});
+        a.working.title = "Joints";
+        a.working.formula = "length of each line where two parts meet";
+        a.working.result = length(all);
+        a.working.trust = "Geometry; what a joint bears is not computed here.";
+        a.working.section = "Parts";
+        return a;
+    }
+
+    /// What to cut from acetate.
+    std::optional<Answer> pattern() const {
+        if (!first_.pattern) return std::nullopt;
+        const auto& p = *first_.pattern;
+        Answer a;
+        a.id = "pattern";
+        const double longest = p.outer > 0 ? p.outer * p.angle : p.width;
+        a.figure = {longest, longest, longest, Dimension::Length};
+        a.headline = length(longest);
+        a.after = "along the flat pattern";
+        const std::string over = p.overlap > 0 ? fmt::format(", {} of it overlap", length(p.overlap)) : "";
+        a.sentence = p.outer > 0
+                         ? (p.inner > 1e-6 ? fmt::format("Arcs of {} and {} radius over {:.1f}°{}.", length(p.inner),
+                                                         length(p.outer), p.angle * 180 / M_PI, over)
+                                           : fmt::format("One arc of {} radius over {:.1f}°{}.", length(p.outer),
+                                                         p.angle * 180 / M_PI, over))
+                         : fmt::format("A strip {} by {}{}.", length(p.width), length(p.height), over);
+        a.sentence += " Save it from the plan's menu: true scale, with a ruler to check.";
+        a.working = {
+            "Flat pattern",
+            "slant s = √(h² + (r₁ − r₂)²);  outer radius r₁ s/(r₁ − r₂);  angle 2π r₁ over it, the overlap added",
+            {{"overlap", length(p.overlap), "", "your plan"}},
+            a.headline,
+            "As exact as your ruler; acetate bends but does not stretch.",
+            "Parts"};
+        return a;
+    }
+
+    /// What melts away when a hole is opened on a warm plate.
+    std::optional<Answer> opening() const {
+        if (s_.melted <= 0) return std::nullopt;
+        const form::Opening hole(piece_.shape);
+        const double d = hole.across, cap = hole.height, t = first_.wall, clear = hole.inside(t),
+                     scoop = lib_.usual("scoop");
+        Answer a;
+        a.id = "opening";
+        a.figure = {clear, clear, clear, Dimension::Length};
+        a.headline = length(clear);
+        a.after = "clear across the opening";
+        a.tone = clear >= scoop ? Tone::Good : clear > 0 ? Tone::Plain : Tone::Weak;
+        if (clear <= 0) {  // a plate takes off a cap that is lower than the wall is thick
+            a.headline = "No hole";
+            a.after = "yet";
+            a.sentence =
+                fmt::format("Melted {} across it is only {} deep, and the wall is {}. Melt it at least {} across.",
+                            length(d), length(cap), length(t), length(std::ceil(1e3 * hole.least(t) + 1) * 1e-3));
+        } else {
+            a.sentence = fmt::format(
+                "The hole is {} across outside, melted on a warm plate once it has set; five minutes in the fridge "
+                "after it. {} {} melt away and come back.",
+                length(d),
+                clear >= scoop
+                    ? fmt::format("A scoop of {} goes through.", length(scoop))
+                    : fmt::format("No scoop of {} goes through: fill it from a bag or by the spoon.", length(scoop)),
+                mass(s_.melted));
+        }
+        a.working = {"Opening",
+                     "inside 2 √((R − t)² − (R − h)²) with h = R − √(R² − r²);  grams: cap area 2π R h times the wall",
+                     {{"height of the cap", length(cap), "", "geometry"},
+                      {"wall", length(t), "", s_.wall ? "coat model" : "assumed"},
+                      {"scoop", length(scoop), "40–60 mm", "common practice, no source"}},
+                     a.headline,
+                     "As wide as you melt it; the edge comes out rounded.",
+                     "Parts"};
+        return a;
+    }
+
+    /// A mold of one's own, for a figure and an original.
+    std::optional<Answer> mold() const {
+        if (!family_.copied) return std::nullopt;
+        mold::Silicone silicone;
+        silicone.densityA = lib_.former("siliconeDensityA");
+        silicone.densityB = lib_.former("siliconeDensityB");
+        silicone.spare = lib_.former("siliconeSpare");
+        silicone.cure = lib_.former("siliconeCure");
+        const auto box = mold::boxPour(s_.box.size(), first_.volume, lib_.former("moldWall"), silicone);
+        Answer a;
+        a.id = "mold";
+        a.figure = {box.silicone, box.silicone, box.silicone, Dimension::Volume};
+        a.headline = volume(box.silicone);
+        a.after = "silicone for its mold";
+        a.sentence = fmt::format(
+            "By mass, one to one: {} of A and {} of B. Box {} × {} × {} inside, {} round the original on a sealed flat "
+            "base. Let it cure {}, undisturbed.",
+            mass(box.massA), mass(box.massB), length(box.inside.x), length(box.inside.y), length(box.inside.z),
+            length(lib_.former("moldWall")), format(silicone.cure, Dimension::Duration, plan_.units));
+        a.working = {"Silicone, box and pour",
+                     "V = (box − original) · (1 + spare);  one to one by mass is not one to one by volume",
+                     {{"original", volume(first_.volume), "", how()},
+                      {"wall round it", length(lib_.former("moldWall")), "8–10 mm", "common practice, no source"},
+                      {"by volume A", volume(box.volumeA), "", "from the densities"},
+                      {"by volume B", volume(box.volumeB), "", "from the densities"},
+                      {"spare", format(silicone.spare, Dimension::Percent, plan_.units), "5–20 %", "judgement"}},
+                     a.headline,
+                     "Only food-grade silicone. A mold taken from a real shell or nut carries its allergen. What is on "
+                     "top while casting becomes the base.",
+                     "Parts"};
+        return a;
+    }
+
+    Answer cold() const {
+        Answer a;
+        a.id = "cold";
+        const auto& t = s_.setting;
+        const coat::Place place = piece_.cast().place;
+        const char* where = place == coat::Place::Table    ? "on the table"
+                            : place == coat::Place::Fridge ? "in the fridge"
+                                                           : "in the freezer";
+        const double table = place == coat::Place::Table ? 0 : piece_.cast().table.value, until = t.release - table;
+        a.after = where;
+        if (std::isnan(t.release)) {
+            a.headline = "Never sets";
+            a.tone = Tone::Impossible;
+            a.figure = {0, 0, 0, Dimension::Duration};
+            a.sentence = fmt::format("{} does not set at {}.{}", known_.coating.name,
+                                     temperature(stayIn(place, 0, plan_, lib_).air),
+                                     place == coat::Place::Table ? " Use the fridge." : "");
+        } else {
+            a.figure = {until, until / setting::kBand, until * setting::kBand, Dimension::Duration};
+            a.headline = time(until);
+            if (table > 0) a.sentence = fmt::format("After {} on the table. ", time(table));
+            a.sentence += fmt::format("From pouring on it is firm at {}, set through at {}, and lets go at {}.",
+                                      time(t.firm), time(t.set), time(t.release));
+            if (t.release > setting::kNeedsTheCold && place == coat::Place::Table) {
+                a.tone = Tone::Weak;
+                a.sentence += " It needs the cold.";
+            }
+            if (place == coat::Place::Freezer && until > lib_.usual("freezerMost")) {
+                a.tone = Tone::Weak;
+                a.sentence += " So long in the freezer dulls it, and cracks it where a form holds it: use the fridge.";
+            }
+        }
+        if (s_.wall) {
+            a.id = "cold-parts";
+            a.after += ", the cast parts";
+        }
+        a.working = {"Setting",
+                     "ρ c T_t = div(k grad T) + ρ L X_t;  a wall on its form and tray, a chunk by half its smallest "
+                     "dimension and its volume over its faces;  firm 45 %, set 66 % of the fat crystallised on the "
+                     "whole, lets go when the 2 mm at the form are set too",
+                     {{"thickness that sets", length(s_.thickest), "", "geometry"},
+                      {where, temperature(stayIn(place, 0, plan_, lib_).air), "", "your kitchen"}},
+                     a.headline,
+                     "Within ×1.4 of what kitchens report. Look before you unmold.",
+                     "Setting"};
+        return a;
+    }
+
+    /// The minutes in which a sheet can be cut: from tacky to hard, on the table.
+    std::optional<Answer> cutting() const {
+        const form::Item* sheet = nullptr;
+        double edges = 0;
+        int outlines = 0;
+        for (const auto& i : s_.assembly.items) {
+            if (!i.edible || i.shape.body != form::Body::Sheet || !form::family(i.part.family)->cut) continue;
+            if (!sheet || i.shape.wall > sheet->shape.wall) sheet = &i;
+            for (const auto& loop : form::sheetOutline(i.part)) {
+                edges += form::perimeter(loop);
+                ++outlines;
+            }
+        }
+        if (!sheet) return std::nullopt;
+        const auto& c = known_.coating;
+        const auto t = setting::settle(castOf(*sheet, sheet->shape.chocolate(), piece_.cast(), plan_, lib_, c),
+                                       heat::CrystalLaw(c, lib_.physics), settingEvents(lib_),
+                                       {stayIn(coat::Place::Table, 0, plan_, lib_)});
+        Answer a;
+        a.id = "cutting";
+        if (std::isnan(t.set)) return std::nullopt;
+        const bool cutter = form::choice(sheet->part, "tool") == "cutter";
+        const double window = t.firm - t.lock,
+                     each = cutter ? outlines * lib_.usual("cutterPress") : edges / lib_.usual("knifeSpeed"),
+                     all = each * known_.make;
+        a.figure = {window, window / setting::kBand, window * setting::kBand, Dimension::Duration};
+        a.headline = time(window);
+        a.after = "to cut it in";
+        a.sentence = fmt::format(
+            "On the table it is tacky at {} and hard at {}. {}, {} with a {}", time(t.lock), time(t.firm),
+            cutter ? fmt::format("{} to press out of each",
+                                 outlines == 1 ? std::string("One shape") : fmt::format("{} shapes", outlines))
+                   : fmt::format("The cuts of one are {} long", length(edges)),
+            time(each), cutter ? "cutter" : "knife");
+        a.sentence += known_.make > 1 ? fmt::format("; of all {} {}.", known_.make, time(all)) : ".";
+        const int sheets = static_cast<int>(std::ceil(all / window));
+        if (sheets > 1) {
+            a.tone = Tone::Weak;
+            a.sentence += fmt::format(" Spread them in {} sheets, one after the other.", sheets);
+        } else {
+            a.sentence +=
+                " Small parts first, near the edge, where it sets first; a flat weight keeps it from curling.";
+        }
+        a.working = {
+            "When a sheet can be cut",
+            "from the moment it no longer runs (30 % of the fat crystallised) until it is firm (45 %);  knife: "
+            "perimeters / its speed;  cutter: so long for each shape;  all pieces of a sheet within one window",
+            {{"thickness", length(sheet->shape.wall), "", "your plan"},
+             {"room", temperature(plan_.kitchen.room.value), "", "your kitchen"},
+             {"knife", format(lib_.usual("knifeSpeed"), Dimension::Length, plan_.units) + " in a second", "5–20 mm",
+              "judgement"},
+             {"cutter", time(lib_.usual("cutterPress")) + " for a shape", "2–6 s", "judgement"}},
+            a.headline,
+            "Within ×1.4: kitchens report about five minutes. Once hard, cut with a warm knife.",
+            "Setting"};
+        return a;
+    }
+
+    /// When a stick stands by itself in what is cast, and how long it still goes in.
+    std::optional<Answer> stick() const {
+        const setting::Stick stick = stickFor(s_);
+        if (piece_.roundSomething()) return std::nullopt;
+        const double stands = stickStands(s_, piece_, plan_, lib_, known_.coating);
+        if (std::isnan(stands)) return std::nullopt;
+        Answer a;
+        a.id = "stick";
+        a.figure = {stands, stands / setting::kBand, stands * setting::kBand, Dimension::Duration};
+        a.headline = time(stands);
+        a.after = "until a stick stands";
+        a.sentence = fmt::format(
+            "On the table, likely {} to {}. Stand sticks and spoons up then, and only after that put it into the cold.",
+            time(a.figure.low), time(a.figure.high));
+        a.working = {
+            "When a stick stands",
+            "its weight's moment, m g (L/2 − D) sin 10°, against the bearing of a yield-stress fluid on its sides, 9 "
+            "τ₀ d D²/4;  τ₀ at rest is 1.35 times that of chocolate that flows, its mean along the stick counts",
+            {{"stick", fmt::format("{:.0f} g, {} long", stick.mass * 1e3, length(stick.length)), "", "judgement"},
+             {"pushed in", length(stick.depth), "", "judgement"},
+             {"yield stress at which it stands", fmt::format("{:.0f} Pa", setting::standsAt(stick)), "", "computed"},
+             physics("staticYield", lib_.physics)},
+            a.headline,
+            "Dark and milk within ×1.4 of what kitchens report; white comes out slower, compound much slower: it cools "
+            "to its setting point first.",
+            "Setting"};
+        return a;
+    }
+
+    Answer shelf() const {
+        Answer a;
+        a.id = "shelf";
+        a.figure = {double(known_.perShelf), double(known_.perShelf), double(known_.perShelf), Dimension::Count};
+        a.headline = std::to_string(known_.perShelf);
+        a.after = "fit on the shelf at once";
+        if (s_.shelfHeight > plan_.kitchen.shelfHeight.value) {
+            a.tone = Tone::Impossible;
+            a.headline = "Too tall";
+            a.after = "";
+            a.sentence = fmt::format("It stands {} tall; there is room for {}.", length(s_.shelfHeight),
+                                     length(plan_.kitchen.shelfHeight.value));
+        } else if (known_.perShelf == 0) {
+            a.tone = Tone::Impossible;
+            a.sentence = fmt::format("It is {} across: not one fits. Set it in parts, or measure the shelf.",
+                                     length(s_.shelfDiameter));
+        } else {
+            const int rounds = (known_.make + known_.perShelf - 1) / known_.perShelf;
+            a.sentence = rounds > 1         ? fmt::format("{} to make go in {} rounds.", known_.make, rounds)
+                         : known_.make == 1 ? std::string("It goes in at once.")
+                                            : fmt::format("All {} go in one round.", known_.make);
+        }
+        a.working = {"Room in the cold",
+                     "discs in rows or staggered, rectangles in rows either way round, the better one;  the parts of a "
+                     "compound together by area, a quarter of it lost between them",
+                     {{"diameter", length(s_.shelfDiameter), "", "largest part, geometry"},
+                      {"height", length(s_.shelfHeight), "", "largest part, geometry"}},
+                     a.headline,
+                     "Counts empty shelves; a compound sets in parts, each of which must fit by itself.",
+                     "Batch"};
+        return a;
+    }
+
+private:
+    std::string how() const {
+        return family_.byWater ? "volume from your water; area by two faces of the same volume"
+               : first_.exact  ? "closed form or integral of the shape"
+                               : "the mesh";
+    }
+    std::string trust() const {
+        if (family_.byWater)
+            return "The volume is as exact as your scale; the area is only as good as the silhouette, see its range.";
+        if (s_.wall) return "Geometry is as exact as your ruler; the grams are those of the computed wall.";
+        return first_.body == form::Body::Wall
+                   ? "Geometry is as exact as your ruler; the grams are as good as the wall you assume."
+                   : "As exact as your ruler.";
+    }
+
+    const PieceAnswers& known_;
+    const Made& s_;
+    const form::Family& family_;
+    const form::Shape& first_;
+};
+
+}  // namespace
+
+std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                const PieceAnswers& known) {
+    const PartTeller t(piece, plan, lib, known);
+    std::vector<Answer> out{t.wall(), t.grams(), t.size()};
+    for (auto& a : {t.holds(), t.pattern(), t.opening(), t.joints(), t.mold()})
+        if (a) out.push_back(*a);
+    const Made& s = *known.made;
+    if (s.wall) {
+        std::vector<std::string> names;
+        for (const auto& i : s.assembly.items) names.push_back(s.assembly.items.size() > 1 ? i.name : "");
+        for (auto& a : coatAnswers(piece, plan, lib, known.coating, *s.wall, s.wall->mean, s.wall->thickest,
+                                   s.wall->blemishes, s.box.size().z, names))
+            out.push_back(std::move(a));
+    }
+    bool cast = false;
+    for (size_t k = 0; k < s.assembly.items.size(); ++k)
+        cast = cast || (s.assembly.items[k].edible && !(s.wall && s.wall->covers(k)));
+    if (cast) out.push_back(t.cold());
+    for (auto& a : {t.cutting(), t.stick()})
+        if (a) out.push_back(*a);
+    if (!s.parts.empty()) out.push_back(t.shelf());  // what is shaped by hand takes no shelf
+    return out;
+}
+
+}  // namespace uovo

@@ -1,0 +1,100 @@
+// What the sentences about coated pieces and about parts share: figures in the plan's units, and how a filling fits.
+#pragma once
+#include <fmt/format.h>
+
+#include "core/quantity/words.h"
+#include "core/words/words.h"
+
+namespace uovo {
+
+/// Says figures in the units of a plan.
+class Speaker {
+protected:
+    Speaker(const Piece& piece, const Plan& plan, const material::Library& lib)
+        : piece_(piece), plan_(plan), lib_(lib) {}
+
+    std::string length(double m) const { return format(m, Dimension::Length, plan_.units); }
+    std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
+    std::string volume(double v) const { return format(v, Dimension::Volume, plan_.units); }
+    std::string temperature(double c) const { return format(c, Dimension::Temperature, plan_.units); }
+    std::string time(double s) const { return format(s, Dimension::Duration, plan_.units); }
+    /// Capacity as an answer: how the filling fits, or `otherwise` where there is none.
+    Answer held(double capacity, const PieceAnswers& known, const char* after, std::string otherwise) const {
+        Answer a;
+        a.id = "holds";
+        a.figure = {capacity, capacity, capacity, Dimension::Volume};
+        a.headline = volume(capacity);
+        a.after = after;
+        a.sentence = std::move(otherwise);
+        a.working.title = "What it holds";
+        a.working.result = a.headline;
+        if (known.fills.empty()) return a;
+        const double each = known.fillEach;
+        std::string what;
+        for (const auto& f : known.fills)
+            if (const Filling* filling = plan_.filling(f.filling))
+                what += (what.empty() ? "" : " and ") + filling->name;
+        if (each > capacity) {
+            a.tone = Tone::Impossible;
+            a.sentence = fmt::format("{} of {} do not fit.", volume(each), what);
+            return a;
+        }
+        a.tone = each > 0.9 * capacity ? Tone::Weak : Tone::Plain;
+        a.sentence = fmt::format("{} of {} fill it to {}", volume(each), what,
+                                 format(each / capacity, Dimension::Percent, plan_.units));
+        a.sentence +=
+            piece_.count > 1 ? fmt::format("; {} for all {}.", volume(each * piece_.count), piece_.count) : ".";
+        if (const LidStep* lid = piece_.lid(); lid && lid->depth.value > 0)
+            a.sentence += known.capMass > 0 ? fmt::format(" A lid of {} takes {} more.",
+                                                          format(lid->depth.value, Dimension::Length, plan_.units),
+                                                          format(known.capMass, Dimension::Mass, plan_.units))
+                                            : " There is no room for a lid.";
+        return a;
+    }
+
+    static Working::Input constant(const std::string& name, const material::Constant& c) {
+        const double scale = c.unit == "m" ? 1e3 : 1;  // lengths of this size are spoken in millimetres
+        const std::string unit = c.unit == "1" ? "" : c.unit == "m" ? " mm" : c.unit == "1/s" ? " per s" : " " + c.unit;
+        return {name, fmt::format("{:.6g}{}", c.value * scale, unit),
+                c.low < c.high ? fmt::format("{:.6g}–{:.6g}", c.low * scale, c.high * scale) : "", c.source};
+    }
+    Working::Input chocolateConstant(const char* name) const {
+        const auto* chocolate = lib_.find(piece_.chocolate);
+        Working::Input in = constant(words(name), chocolate->at(name));
+        if (const auto own = plan_.own.find(piece_.chocolate); own != plan_.own.end())
+            if (const auto v = own->second.values.find(name); v != own->second.values.end()) {
+                in.value = fmt::format("{:.6g} {}", v->second, chocolate->at(name).unit);
+                in.source = "your own figure";
+            }
+        return in;
+    }
+    Working::Input physics(const char* name, const material::Constants& from) const {
+        return constant(words(name), from.at(name));
+    }
+    /// "viscosityEnergy" → "viscosity energy"
+    static std::string words(const std::string& camel) {
+        std::string out;
+        for (const char c : camel) {
+            if (std::isupper(static_cast<unsigned char>(c))) out += ' ';
+            if (std::isdigit(static_cast<unsigned char>(c)) && !out.empty() &&
+                std::isalpha(static_cast<unsigned char>(out.back())))
+                out += " at ";
+            out += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+        }
+        return out.ends_with("40") ? out + " °C" : out;
+    }
+
+    const Piece& piece_;
+    const Plan& plan_;
+    const material::Library& lib_;
+};
+
+/// What is told of anything that is coated: the cold, the right moments, dew, holes, heat, coats too early.
+/// @param mean, thickest m of its wall @param height m of the former @param parts names of the items that blemishes
+/// name
+std::vector<Answer> coatAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
+                                const material::Coating& coating, const CoatTimes& times, double mean, double thickest,
+                                const std::vector<coat::Blemish>& blemishes, double height,
+                                const std::vector<std::string>& parts);
+
+}  // namespace uovo

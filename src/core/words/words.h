@@ -1,0 +1,29 @@
+// Every sentence about figures.
+#pragma once
+#include "core/day/day.h"
+#include "core/stages/figures.h"
+#include "core/stages/strength.h"
+
+namespace uovo {
+
+/// Sentences for a part.
+std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
+                                const PieceAnswers& known);
+
+/// Sentences about the steps besides the wall: order, toppings, what stands in it, how it is served.
+std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
+                                const PieceAnswers& known);
+
+/// Sentences for one piece from its stage.
+std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
+                                 const PieceAnswers& known);
+/// The verdict on the weakest case as an answer of the piece's column; none when it could not be reckoned.
+std::optional<Answer> strengthAnswer(const StrengthStage& stage, const Plan& plan, const material::Library& library);
+/// What is to be melted, used up and bought.
+std::vector<Answer> potAnswers(const Plan& plan, const material::Library& library, const std::vector<batch::Pot>& pots);
+/// Texts of the cautions that concern something in the plan.
+std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& library);
+/// Sentence and begin of the day as seen at `now` (local minutes): on time, or too late by how much.
+Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now);
+
+}  // namespace uovo

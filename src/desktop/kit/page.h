@@ -1,0 +1,45 @@
+// A page of a sheet: named rows that write into the plan, each with what is wrong beside its field.
+#pragma once
+#include <QCheckBox>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+#include "desktop/kit/figure_field.h"
+#include "desktop/kit/widgets.h"
+#include "desktop/shell/session.h"
+
+namespace uovo::desktop {
+
+class Page : public QWidget {
+    Q_OBJECT
+
+public:
+    Page(Session& session, const char* objectName);
+
+    /// Where a field stands: what it is called, its object's name, and the plan's path if that is another.
+    struct Spot {
+        QString name, place;
+        std::string path = {};
+    };
+    FigureField* figure(const Spot& spot, const TypingContext& typing, const Measure& now,
+                        std::function<void(const Measure&)> typed);
+    /// A whole number between two limits.
+    FigureField* count(const Spot& spot, int low, int high, int now, std::function<void(int)> typed);
+    /// @param said takes what was written and @returns why it cannot be, empty when it can
+    WordsField* words(const Spot& spot, const QString& now, std::function<QString(const QString&)> said);
+    QComboBox* choice(const Spot& spot, const QStringList& words, int now, std::function<void(int)> chosen);
+    QCheckBox* tick(const QString& words, const QString& object, bool now, std::function<void(bool)> ticked);
+    QPushButton* button(const QString& words, const QString& object, std::function<void()> pressed);
+    void note(const QString& words, const char* role = "small");
+    void heading(const QString& words);
+    void row(const QString& name, QWidget* field);
+    void showRow(QWidget* field, bool shown) { field->parentWidget()->setVisible(shown); }
+    /// After the last row.
+    void end() { box_->addStretch(1); }
+
+protected:
+    Session& session_;
+    QVBoxLayout* box_;
+};
+
+}  // namespace uovo::desktop

@@ -1,0 +1,116 @@
+#include "desktop/kit/widgets.h"
+
+#include <QHBoxLayout>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QScrollArea>
+#include <QVBoxLayout>
+#include <QWheelEvent>
+
+#include "desktop/theme/theme.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+/// Text that can be selected and copied, and not dragged away: answers come while a drag is under way, and take the
+/// label that it began in out of the window.
+class ReadLabel : public QLabel {
+public:
+    using QLabel::QLabel;
+
+protected:
+    void mousePressEvent(QMouseEvent* e) override {
+        if (e->button() == Qt::LeftButton && hasSelectedText()) setSelection(0, 0);
+        QLabel::mousePressEvent(e);
+    }
+};
+
+class CalmBox : public QComboBox {
+public:
+    using QComboBox::QComboBox;
+
+protected:
+    void wheelEvent(QWheelEvent* e) override { e->ignore(); }
+    void paintEvent(QPaintEvent* e) override {
+        QComboBox::paintEvent(e);
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        p.setPen(QPen(theme().quiet, 1.6, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+        const QPointF c(width() - 13, height() / 2.0 + 1);
+        p.drawPolyline(QPolygonF{c + QPointF(-4, -2), c + QPointF(0, 2), c + QPointF(4, -2)});
+    }
+};
+
+}  // namespace
+
+QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under) {
+    auto* outer = new QVBoxLayout(in);
+    outer->setContentsMargins(0, 0, 0, under);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    auto* inside = new QWidget;
+    auto* row = new QHBoxLayout(inside);
+    row->setContentsMargins(0, 0, 0, below);
+    row->setSpacing(spacing);
+    scroll->setWidget(inside);
+    outer->addWidget(scroll);
+    return row;
+}
+
+QLabel* wrapped(const QString& text, const char* role) {
+    auto* l = new ReadLabel(text);
+    l->setWordWrap(true);
+    l->setTextFormat(Qt::PlainText);
+    l->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    if (*role) l->setProperty(role, true);
+    return l;
+}
+
+QLabel* lineWord(const QString& words) {
+    auto* l = new QLabel(words);
+    l->setMinimumHeight(28);
+    return l;
+}
+
+QPushButton* toolButton(const QString& words, const QString& tip) {
+    auto* b = new QPushButton(words);
+    b->setProperty("flat", true);
+    b->setProperty("tool", true);
+    b->setToolTip(tip);
+    b->setAccessibleName(tip);
+    return b;
+}
+
+void retire(QWidget* widget) {
+    widget->hide();
+    widget->setEnabled(false);
+    widget->setObjectName({});  // nor found by its name
+    widget->deleteLater();
+}
+
+void emptyLayout(QLayout* layout, int keep) {
+    while (layout->count() > keep) {
+        QLayoutItem* item = layout->takeAt(0);
+        if (item->widget()) retire(item->widget());
+        delete item;
+    }
+}
+
+QComboBox* choiceBox(const QString& name, const QStringList& words) {
+    auto* box = new CalmBox;
+    box->addItems(words);
+    box->setAccessibleName(name);
+    box->setToolTip(name);
+    box->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    box->setFocusPolicy(Qt::StrongFocus);
+    return box;
+}
+
+QStringList everyPlace() {
+    return {placeWords(coat::Place::Table), placeWords(coat::Place::Fridge), placeWords(coat::Place::Freezer)};
+}
+
+}  // namespace uovo::desktop

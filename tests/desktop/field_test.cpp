@@ -1,0 +1,97 @@
+// The rule of every field: what cannot be stays in it with a sentence, the plan keeps what was right, Escape takes it
+// back.
+#include "desktop/kit/page.h"
+#include "program.h"
+
+using namespace uovo;
+using namespace uovo::desktop;
+
+namespace {
+
+void write(Field& f, const char* words, Qt::Key then = Qt::Key_Return) {
+    f.edit()->setFocus();
+    f.edit()->selectAll();
+    QTest::keyClicks(f.edit(), words);
+    QTest::keyClick(f.edit(), then);
+}
+
+}  // namespace
+
+TEST_CASE("a figure the plan cannot have stays in its field with a sentence, and nothing else changes") {
+    Program p;
+    p.answered();
+    QTest::keyClick(&p.window, Qt::Key_Comma, Qt::ControlModifier);
+    auto* room = p.window.findChild<FigureField*>("kitchen/room");
+    REQUIRE(room);
+    const QString before = room->edit()->text();
+    const Plan was = p.session.plan();
+    write(*room, "300 °C");
+    CHECK(p.session.plan() == was);
+    CHECK(room->edit()->text() == "300 °C");
+    CHECK_FALSE(room->complaint()->text().isEmpty());
+    CHECK(room->complaint()->isVisibleTo(room));
+    CHECK(room->edit()->property("wrong").toBool());
+    CHECK(room->edit()->hasFocus());
+    CHECK_FALSE(p.session.isStale());  // nothing is computed anew for it
+    QTest::keyClick(room->edit(), Qt::Key_Escape);
+    CHECK(room->edit()->text() == before);
+    CHECK_FALSE(room->edit()->property("wrong").toBool());
+    CHECK(p.window.sheet()->isVisible());  // the first Escape is the field's, the second the sheet's
+    QTest::keyClick(room->edit(), Qt::Key_Escape);
+    CHECK_FALSE(p.window.sheet()->isVisible());
+}
+
+TEST_CASE("words that are no figure are told, and what was right goes on counting") {
+    Program p;
+    p.answered();
+    QTest::keyClick(&p.window, Qt::Key_Comma, Qt::ControlModifier);
+    auto* shelves = p.window.findChild<FigureField*>("kitchen/shelves");
+    REQUIRE(shelves);
+    const int before = p.session.plan().kitchen.shelves;
+    for (const char* wrong : {"many", "-2", "2.5", "0", "90"}) {
+        INFO(wrong);
+        write(*shelves, wrong);
+        CHECK(p.session.plan().kitchen.shelves == before);
+        CHECK_FALSE(shelves->complaint()->text().isEmpty());
+        CHECK(shelves->edit()->accessibleDescription() == shelves->complaint()->text());
+    }
+    write(*shelves, "3");
+    CHECK(p.session.plan().kitchen.shelves == 3);
+    CHECK(shelves->complaint()->text().isEmpty());
+}
+
+TEST_CASE("an hour that is none is told beside its field") {
+    Program p;
+    p.answered();
+    QTest::keyClick(&p.window, Qt::Key_Comma, Qt::ControlModifier);
+    write(*p.window.findChild<Field*>("kitchen/hands"), "2");
+    auto* from = p.window.findChild<Field*>("kitchen/helpersFrom");
+    REQUIRE(from);
+    REQUIRE(from->isEnabled());
+    const std::string was = p.session.plan().kitchen.helpersFrom;
+    write(*from, "soon");
+    CHECK(from->complaint()->text().contains("not a time of day"));
+    CHECK(p.session.plan().kitchen.helpersFrom == was);
+    write(*from, "17:30");
+    CHECK(p.session.plan().kitchen.helpersFrom == "17:30");
+    CHECK(from->complaint()->text().isEmpty());
+}
+
+TEST_CASE("what is wrong in a field goes when its figure changes by another way") {
+    Program p;
+    p.answered();
+    auto* recipe = p.window.findChild<QWidget*>("recipe");
+    REQUIRE(recipe);
+    auto* girth = recipe->findChild<FigureField*>("former/girth");
+    REQUIRE(girth);
+    const QString before = girth->edit()->text();
+    write(*girth, "52 cm");
+    p.answered();
+    write(*girth, "9 m");
+    CHECK_FALSE(girth->complaint()->text().isEmpty());
+    p.session.document().undo();
+    p.answered();
+    girth->edit()->clearFocus();
+    CHECK(girth->edit()->text() == before);
+    CHECK(girth->complaint()->text().isEmpty());
+}
