@@ -15,4 +15,4 @@ sed -E 's#-include [^ ]*/([A-Za-z_-]+)\.dir/cmake_pch\.hxx#-include '"$PWD"'/bui
 find build -path build/tidy -prune -o -name cmake_pch.hxx -print | while read -r header; do
     cp "$header" "build/tidy/$(basename "$(dirname "$header")" .dir).hxx"
 done
-printf '%s\n' "${files[@]}" | xargs -P "$(nproc)" -n 1 clang-tidy -p build/tidy --quiet --extra-arg=-Wno-unknown-warning-option --extra-arg=-Wno-error 2>/dev/null
+printf '%s\n' "${files[@]}" | xargs -P "$(nproc)" -n 1 clang-tidy-19 -p build/tidy --quiet --extra-arg=-Wno-unknown-warning-option --extra-arg=-Wno-error 2>/dev/null

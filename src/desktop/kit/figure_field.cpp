@@ -22,7 +22,7 @@ bool foreign(const QString& typed, Dimension dimension, UnitSystem units) {
 }  // namespace
 
 QString shownMeasure(const Measure& m, Dimension dimension, UnitSystem units) {
-    const QString typed = QString::fromStdString(m.typed);
+    QString typed = QString::fromStdString(m.typed);
     if (!typed.isEmpty() && !foreign(typed, dimension, units)) return typed;
     return QString::fromStdString(format(m.value, dimension, units));
 }
@@ -54,7 +54,7 @@ QString FigureField::take(const QString& text) {
         return QString::fromStdString(parsed.error().sentence);
     }
     if (rule_)
-        if (const QString wrong = rule_(*parsed); !wrong.isEmpty()) return wrong;
+        if (QString wrong = rule_(*parsed); !wrong.isEmpty()) return wrong;
     refused_.clear();
     emit measureTyped(*parsed);
     return refused_;
