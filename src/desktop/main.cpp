@@ -7,6 +7,7 @@
 #include <QTimer>
 #include <csignal>
 
+#include "desktop/kit/painted_parts.h"
 #include "desktop/shell/main_window.h"
 #include "desktop/shell/memory.h"
 #include "desktop/theme/theme.h"
@@ -41,6 +42,7 @@ int main(int argc, char** argv) {
     parser.addPositionalArgument(QStringLiteral("file"), QObject::tr("a plan to open"), QStringLiteral("[FILE.uovo]"));
     parser.process(app);
 
+    uovo::desktop::tellPaintedParts();
     uovo::report::loadFonts();
     app.setFont(uovo::report::font(15));
     app.setStyle(QStringLiteral("fusion"));

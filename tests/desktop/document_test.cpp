@@ -132,18 +132,16 @@ TEST_CASE("a failed save leaves the document modified and its file as it was") {
     CHECK(io::loadPlan(folder.filePath("a.uovo").toStdString())->name == "first");
 }
 
-TEST_CASE("a field shows what was typed, and speaks the plan's units when they change") {
+TEST_CASE("a field shows what was said as it was said, in whatever units") {
     Measure typed(0.1397);
     typed.typed = "5 1/2 in";
     CHECK(shownMeasure(typed, Dimension::Length, UnitSystem::US) == "5 1/2 in");
-    CHECK(shownMeasure(typed, Dimension::Length, UnitSystem::Metric) == "140 mm");
+    CHECK(shownMeasure(typed, Dimension::Length, UnitSystem::Metric) == "5 1/2 in");
     Measure words(31.5);
     words.typed = "falls in a ribbon";
     CHECK(shownMeasure(words, Dimension::Temperature, UnitSystem::US) == "falls in a ribbon");
     CHECK(shownMeasure(Measure(0.062), Dimension::Length, UnitSystem::Metric) == "62 mm");
-    Measure grams(0.5);
-    grams.typed = "500 g";
-    CHECK(shownMeasure(grams, Dimension::Mass, UnitSystem::US) != "500 g");
+    CHECK(shownMeasure(Measure(0.062), Dimension::Length, UnitSystem::US).endsWith("in"));
 }
 
 TEST_CASE("no line ends between a number and its unit") {

@@ -19,10 +19,12 @@ QWidget* page(Program& p) {
 const Filling& filling(Program& p) { return *p.session.plan().fillingOf(p.piece()); }
 
 void write(QWidget* in, const char* name, const QString& words) {
-    auto* e = in->findChild<QLineEdit*>(name);
-    REQUIRE(e);
-    e->setText(words);
-    emit e->editingFinished();
+    auto* f = in->findChild<Field*>(name);
+    REQUIRE(f);
+    f->edit()->setFocus();
+    f->edit()->selectAll();
+    QTest::keyClicks(f->edit(), words);
+    QTest::keyClick(f->edit(), Qt::Key_Return);
 }
 
 }  // namespace
@@ -72,7 +74,13 @@ TEST_CASE("a recipe is written, scaled, and its alcohol told, and a wrong line i
     CHECK(made.alcohol == Approx(0.4));
     CHECK(in->findChild<QLabel*>("recipeSum")->text().contains("for adults"));
     write(in, (at + "amount").c_str(), "some");
-    CHECK(in->findChild<QLabel*>("recipeProblem")->text().contains("Write how much"));
+    auto* amount = in->findChild<Field*>((at + "amount").c_str());
+    CHECK(amount->complaint()->text().contains("Write how much"));
+    CHECK(amount->complaint()->isVisible());
+    CHECK(amount->edit()->text() == "some");
+    write(in, (at + "alcohol").c_str(), "140");
+    CHECK(in->findChild<Field*>((at + "alcohol").c_str())->isRefused());
+    CHECK(filling(p).recipe.back().alcohol == Approx(0.4));
     CHECK(filling(p).recipe.back().amount.value == Approx(2 * 14.78676478e-6));
     QTest::mouseClick(in->findChild<QPushButton*>((at.substr(0, at.size()) + "gone").c_str()), Qt::LeftButton);
     CHECK(filling(p).recipe.size() == lines);

@@ -6,7 +6,7 @@
 namespace {
 
 HoldsBar* holds(Program& p) {
-    QTest::keyClick(&p.window, Qt::Key_F6);
+    QTest::keyClick(&p.window, Qt::Key_F9);
     auto* h = p.window.shape()->holds();
     REQUIRE(QTest::qWaitFor([&] { return !h->cards().empty() && h->isVisible(); }, 8000));
     return h;
@@ -46,7 +46,7 @@ TEST_CASE("what happens to a bowl is a strip of pictures, the weakest is shown w
         CHECK(h->sentence().contains(QString::fromStdString(stage->cases[i].title)));
         CHECK(h->cards()[i]->accessibleName().contains(QString::fromStdString(stage->cases[i].headline)));
     }
-    QTest::keyClick(&p.window, Qt::Key_F6);
+    QTest::keyClick(&p.window, Qt::Key_F9);
     CHECK_FALSE(h->isVisible());
     CHECK_FALSE(solid->showsFilm());
     CHECK(p.window.shape()->coats()->isVisible());
@@ -234,7 +234,7 @@ TEST_CASE("how a bowl is handled is chosen on its case, the verdict follows, und
 TEST_CASE("pieces that are not reckoned say so") {
     Program p;
     p.session.select("meteorite");
-    QTest::keyClick(&p.window, Qt::Key_F6);
+    QTest::keyClick(&p.window, Qt::Key_F9);
     auto* h = p.window.shape()->holds();
     REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->sentence().contains("Reckoning"); }, 8000));
     CHECK(h->cards().empty());

@@ -6,6 +6,7 @@
 #include <QTemporaryDir>
 #include <catch2/catch.hpp>
 
+#include "desktop/kit/painted_parts.h"
 #include "desktop/shell/memory.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -20,6 +21,7 @@ int main(int argc, char** argv) {
     QApplication::setApplicationName(QStringLiteral("uovo-tests"));
     QApplication::setOrganizationName(QStringLiteral("uovo-tests"));
     QSettings::setDefaultFormat(QSettings::IniFormat);
+    uovo::desktop::tellPaintedParts();
     uovo::report::loadFonts();
     app.setFont(uovo::report::font(15));
     app.setStyle(QStringLiteral("fusion"));

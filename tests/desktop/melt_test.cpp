@@ -9,7 +9,7 @@
 namespace {
 
 MeltPlace* melt(Program& p) {
-    QTest::keyClick(&p.window, Qt::Key_F5);
+    QTest::keyClick(&p.window, Qt::Key_F4);
     REQUIRE(p.window.melt()->isVisible());
     return p.window.melt();
 }

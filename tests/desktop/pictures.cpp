@@ -3,8 +3,8 @@
 #include <QPainter>
 
 #include "desktop/theme/theme.h"
-#include "program.h"
 #include "report/fonts.h"
+#include "scenes.h"
 
 namespace {
 
@@ -84,7 +84,7 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     QTest::keyClick(p.window.sheet(), Qt::Key_Escape);
     p.session.document().undo();
     p.answered();
-    QTest::keyClick(&p.window, Qt::Key_F3);
+    QTest::keyClick(&p.window, Qt::Key_F5);
     auto* line = p.window.day()->timeline();
     line->setMinute(line->minute() * 2 / 5);
     take(p, "day");
@@ -158,32 +158,13 @@ TEST_CASE("every place and every sheet at UOVO_SIZE, to look at", "[.][sizes]") 
         QTest::qWait(300);
         REQUIRE(p.window.grab().save(folder + '/' + size.join('x') + '-' + name + ".png"));
     };
-    const auto press = [&](Qt::Key key, Qt::KeyboardModifiers with = {}) { QTest::keyClick(&p.window, key, with); };
-    take("shape");
-    press(Qt::Key_F6);
-    take("holds");
-    press(Qt::Key_F6);
-    press(Qt::Key_Comma, Qt::ControlModifier);
-    take("kitchen");
-    press(Qt::Key_Escape);
-    press(Qt::Key_G, Qt::ControlModifier);
-    take("gallery");
-    press(Qt::Key_Escape);
-    emit p.window.shape()->coatWanted(0);
-    take("coat");
-    emit p.window.shape()->fillingWanted();
-    take("filling");
-    emit p.window.shape()->adviceWanted();
-    QTest::qWait(3000);
-    take("advice");
-    emit p.window.shape()->snapWanted();
-    take("snap");
-    press(Qt::Key_Escape);
-    press(Qt::Key_F5);
-    take("melt");
-    emit p.window.melt()->colourWanted(QString::fromStdString(p.session.plan().colours.at(0).id));
-    take("colour");
-    press(Qt::Key_Escape);
-    press(Qt::Key_F3);
-    take("day");
+    for (const auto& scene : scenes()) {
+        if (qEnvironmentVariableIsSet("UOVO_SCENES") &&
+            !qEnvironmentVariable("UOVO_SCENES").split(',').contains(scene.name))
+            continue;
+        scene.open(p);
+        QTest::qWait(scene.name == "advice" ? 3000 : 200);
+        take(scene.name);
+        leave(p);
+    }
 }

@@ -277,7 +277,7 @@ TEST_CASE("a coated bowl turns too, with its wall map and an egg beside it") {
     CHECK(painted(stage->picture(QSize(400, 300), 1), QColor(0xFB, 0xF6, 0xEC)) > 2000);
     stage->setEgg(true);
     CHECK(stage->scene().bodies.size() == 2);
-    QTest::keyClick(&p.window, Qt::Key_F4);
+    QTest::keyClick(&p.window, Qt::Key_F8);
     CHECK(p.window.shape()->stage()->isVisible());
 }
 

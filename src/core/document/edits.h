@@ -21,4 +21,10 @@ void removeColour(Plan& plan, const std::string& colour);
 /// Takes a part out of an assembly, with its joints and the steps that are only for it.
 void removePart(Piece& piece, const std::string& item);
 
+/// Whether words were said in the units of the other system: "5 1/2 in" where it is metric.
+bool isOfOther(const std::string& words, UnitSystem units);
+/// Switches a plan between metric and US. Figures stay; words said in the other system go, so that all is shown in the
+/// new one. What is said afterwards stays as it is spoken, in whatever units.
+void switchUnits(Plan& plan, UnitSystem units);
+
 }  // namespace uovo

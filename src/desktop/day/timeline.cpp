@@ -43,6 +43,7 @@ void Timeline::setDay(std::shared_ptr<const DayPlan> day, long deadline, long no
     layRows();
     if (day_ && day_->problem.empty())
         minute_ = std::clamp(minute_ == 0 ? day_->layout.begins : minute_, day_->layout.begins, deadline_);
+    bars_ = layBars();
     updateGeometry();
     update();
 }
@@ -80,7 +81,7 @@ void Timeline::layRows() {
 
 QSize Timeline::sizeHint() const {
     double height = kTop + kHands + kGap;
-    for (const auto& lane : lanes_) height += std::max(kLane, lane.rows * kRow + kGap * 0.6);
+    for (const auto& lane : lanes_) height += heightOf(lane);
     return {600, static_cast<int>(height) + 10};
 }
 
@@ -99,6 +100,7 @@ void Timeline::setMinute(int minute) {
     minute = std::clamp(minute, day_->layout.begins, deadline_);
     if (minute == minute_) return;
     minute_ = minute;
+    setAccessibleDescription(tr("At %1.").arg(qstring(day_->clock(minute_).substr(11))));
     update();
     emit minuteChanged(minute_);
 }
@@ -127,49 +129,47 @@ void Timeline::paintName(QPainter& p, double y, const QString& words) const {
     p.drawText(QRectF(0, y, kNames - 10, 34), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, words);
 }
 
-void Timeline::paintBar(QPainter& p, const QRectF& box, const Ink& ink, const QString& words, const QString& tip,
-                        bool outlined) {
-    p.setPen(QPen(outlined ? theme().cold : theme().edge, 1));
-    p.setBrush(ink.fill);
-    p.drawRoundedRect(box, 3.5, 3.5);
+void Timeline::paintBar(QPainter& p, const Bar& bar) const {
+    p.setPen(QPen(bar.outlined ? theme().cold : theme().edge, 1));
+    p.setBrush(bar.ink.fill);
+    p.drawRoundedRect(bar.box, 3.5, 3.5);
     p.setFont(report::font(12.5));
     const QFontMetricsF fm(p.font());
     // the whole words, or the pieces' numbers at their end, or nothing: no half words
-    const QString last = words.section(QLatin1Char(' '), -1);
-    const QString end = last.contains(QChar(0x2013))              ? last
-                        : words.startsWith(QLatin1String("all ")) ? words.section(QLatin1Char(' '), 0, 1)
-                                                                  : QString();
-    const QString fits = fm.horizontalAdvance(words) < box.width() - 8 ? words
-                         : fm.horizontalAdvance(end) < box.width() - 4 ? end
-                                                                       : QString();
-    p.setPen(ink.words);
-    p.drawText(box, Qt::AlignCenter, fits);
-    bars_.push_back({box, tip});
+    const QString last = bar.words.section(QLatin1Char(' '), -1);
+    const QString end = last.contains(QChar(0x2013))                  ? last
+                        : bar.words.startsWith(QLatin1String("all ")) ? bar.words.section(QLatin1Char(' '), 0, 1)
+                                                                      : QString();
+    const QString fits = fm.horizontalAdvance(bar.words) < bar.box.width() - 8 ? bar.words
+                         : fm.horizontalAdvance(end) < bar.box.width() - 4     ? end
+                                                                               : QString();
+    p.setPen(bar.ink.words);
+    p.drawText(bar.box, Qt::AlignCenter, fits);
 }
 
-void Timeline::paintEvent(QPaintEvent*) {
-    QPainter p(this);
-    p.setRenderHint(QPainter::Antialiasing);
-    bars_.clear();
-    if (!day_ || !day_->problem.empty()) return;
+double Timeline::heightOf(const HoldRow& lane) const { return std::max(kLane, lane.rows * kRow + kGap * 0.6); }
+
+PaintedParts::Part Timeline::part(int index) const {
+    const Bar& bar = bars_.at(static_cast<size_t>(index));
+    return {bar.tip, bar.place, bar.box.toAlignedRect(), QAccessible::StaticText};
+}
+
+std::vector<Timeline::Bar> Timeline::layBars() const {
+    std::vector<Bar> bars;
+    if (!day_ || !day_->problem.empty()) return bars;
     const auto& net = day_->network;
-    const double bottom = height() - 6;
-    paintHours(p);
-    const int first = day_->layout.begins;
     const auto clock = [this](int minute) { return qstring(day_->clock(minute).substr(11)); };
-    paintName(p, kTop + 2, tr("hands"));
     for (size_t i = 0; i < net.tasks.size(); ++i) {
         const auto& t = net.tasks[i];
         const int begin = day_->layout.start[i];
         // tasks stand on three heights by what they are, so that a glance tells the rhythm of the day
         const double level = t.lane == "coat" ? 0 : t.lane == "melt" || t.lane == "prepare" ? 1 : 2;
         const QRectF box(xOf(begin), kTop + level * 30, std::max(2.5, xOf(begin + t.minutes) - xOf(begin) - 1), 25);
-        paintBar(p, box, inkOf(t), qstring(t.title),
-                 tr("%1  %2 (%3 min)").arg(clock(begin), qstring(t.title)).arg(t.minutes), false);
+        bars.push_back({box, inkOf(t), qstring(t.title),
+                        tr("%1  %2 (%3 min)").arg(clock(begin), qstring(t.title)).arg(t.minutes), tr("hands")});
     }
     double y = kTop + kHands + kGap;
     for (const auto& lane : lanes_) {
-        paintName(p, y, qstring(lane.title));
         for (const auto& [h, row] : lane.holds) {
             const auto& hold = net.holds[h];
             const auto& from = net.tasks[static_cast<size_t>(hold.from)];
@@ -179,21 +179,40 @@ void Timeline::paintEvent(QPaintEvent*) {
             const QRectF box(xOf(begin), y + row * kRow, std::max(3.0, xOf(end) - xOf(begin) - 1), kRow - 3);
             const bool pot = net.resources[static_cast<size_t>(hold.resource)].kind == schedule::Resource::Kind::Pot;
             const QString who = qstring(pot ? from.title : from.who);
-            Ink ink{pot         ? theme().yolk
-                    : lane.cold ? theme().coldFill
-                                : theme().hairline,
-                    pot         ? QColor(0x2A, 0x1A, 0x12)
-                    : lane.cold ? theme().coldText
-                                : theme().ink};
+            const Ink ink{pot         ? theme().yolk
+                          : lane.cold ? theme().coldFill
+                                      : theme().hairline,
+                          pot         ? QColor(0x2A, 0x1A, 0x12)
+                          : lane.cold ? theme().coldText
+                                      : theme().ink};
             const QString share = pot ? QString()
                                       : tr(", %1 of %2 %3")
                                             .arg(hold.amount)
                                             .arg(net.resources[static_cast<size_t>(hold.resource)].capacity)
                                             .arg(qstring(net.resources[static_cast<size_t>(hold.resource)].unit));
-            paintBar(p, box, ink, who, tr("%1–%2  %3%4").arg(clock(begin), clock(end), who, share), lane.cold);
+            bars.push_back({box, ink, who, tr("%1–%2  %3%4").arg(clock(begin), clock(end), who, share),
+                            qstring(lane.title), lane.cold});
         }
-        y += std::max(kLane, lane.rows * kRow + kGap * 0.6);
+        y += heightOf(lane);
     }
+    return bars;
+}
+
+void Timeline::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    bars_ = layBars();
+    if (!day_ || !day_->problem.empty()) return;
+    const double bottom = height() - 6;
+    paintHours(p);
+    const int first = day_->layout.begins;
+    paintName(p, kTop + 2, tr("hands"));
+    double y = kTop + kHands + kGap;
+    for (const auto& lane : lanes_) {
+        paintName(p, y, qstring(lane.title));
+        y += heightOf(lane);
+    }
+    for (const auto& bar : bars_) paintBar(p, bar);
     // now, when it is within the day
     if (now_ >= first && now_ <= deadline_) {
         const double x = xOf(now_);

@@ -4,10 +4,11 @@
 #include <memory>
 
 #include "core/answers/answers.h"
+#include "desktop/kit/painted_parts.h"
 
 namespace uovo::desktop {
 
-class Timeline : public QWidget {
+class Timeline : public QWidget, public PaintedParts {
     Q_OBJECT
 
 public:
@@ -19,6 +20,10 @@ public:
     void setMinute(int minute);
     QSize sizeHint() const override;
     QSize minimumSizeHint() const override { return sizeHint(); }
+
+    /// Its blocks: piece and what is done with it, when; where.
+    int partCount() const override { return static_cast<int>(bars_.size()); }
+    Part part(int index) const override;
 
     /// Of a bar and of the words on it.
     struct Ink {
@@ -38,7 +43,9 @@ protected:
 private:
     struct Bar {
         QRectF box;
-        QString tip;
+        Ink ink;
+        QString words, tip, place;
+        bool outlined = false;
     };
     struct HoldRow {
         std::string title;
@@ -51,8 +58,9 @@ private:
     void layRows();
     void paintHours(QPainter& p) const;
     void paintName(QPainter& p, double y, const QString& words) const;
-    void paintBar(QPainter& p, const QRectF& box, const Ink& ink, const QString& words, const QString& tip,
-                  bool outlined);
+    std::vector<Bar> layBars() const;
+    double heightOf(const HoldRow& lane) const;
+    void paintBar(QPainter& p, const Bar& bar) const;
 
     std::shared_ptr<const DayPlan> day_;
     int deadline_ = 0, now_ = 0, minute_ = 0;  // of the network

@@ -1,10 +1,16 @@
 #include "desktop/kit/field.h"
 
+#include <QApplication>
 #include <QKeyEvent>
 #include <QStyle>
 #include <QVBoxLayout>
 
 namespace uovo::desktop {
+
+int Field::refusedEvent() {
+    static const int type = QEvent::registerEventType();
+    return type;
+}
 
 Field::Field(const QString& name, const QString& place, QWidget* parent)
     : QWidget(parent), place_(place), edit_(new QLineEdit), complaint_(new QLabel) {
@@ -92,6 +98,8 @@ void Field::complain(const QString& sentence) {
     complaint_->setText(sentence);
     complaint_->setVisible(wrong);
     edit_->setAccessibleDescription(sentence);
+    if (told_ != isRefused()) QApplication::postEvent(window(), new QEvent(static_cast<QEvent::Type>(refusedEvent())));
+    told_ = isRefused();
     updateGeometry();
 }
 

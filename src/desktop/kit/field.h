@@ -16,6 +16,10 @@ public:
     void setProblem(const QString& sentence);
     QLineEdit* edit() const { return edit_; }
     QLabel* complaint() const { return complaint_; }
+    /// What was written and cannot be stands in it.
+    bool isRefused() const { return !typingProblem_.isEmpty(); }
+    /// The type of the event a window gets when something in it is refused, or no longer.
+    static int refusedEvent();
 
 protected:
     /// @param name accessible name, "Balloon girth" @param place plan path, "former/girth": the object's name
@@ -33,6 +37,7 @@ private:
     QString place_, shown_, typingProblem_, planProblem_;
     QLineEdit* edit_;
     QLabel* complaint_;
+    bool told_ = false;  // the window knows that it is refused
 };
 
 /// A field for words: a name, a date, a price.

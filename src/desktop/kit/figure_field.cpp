@@ -2,28 +2,12 @@
 
 #include <QFontMetrics>
 #include <QLayout>
-#include <QRegularExpression>
 #include <cmath>
 
 namespace uovo::desktop {
 
-namespace {
-
-/// Whether a text was typed in the units of the other system.
-bool foreign(const QString& typed, Dimension dimension, UnitSystem units) {
-    if (dimension == Dimension::Duration || dimension == Dimension::Percent || dimension == Dimension::Count)
-        return false;
-    static const QRegularExpression us(
-        QStringLiteral("(in|inch|inches|ft|oz|lbs?|pounds?|cups?|tsp|tbsp|°\\s*F|F)\\s*$|[\"″']"));
-    static const QRegularExpression metric(QStringLiteral("(mm|cm|m|kg|g|grams?|ml|mL|cl|dl|l|L|°\\s*C|C)\\s*$"));
-    return typed.contains(units == UnitSystem::US ? metric : us);
-}
-
-}  // namespace
-
 QString shownMeasure(const Measure& m, Dimension dimension, UnitSystem units) {
-    QString typed = QString::fromStdString(m.typed);
-    if (!typed.isEmpty() && !foreign(typed, dimension, units)) return typed;
+    if (!m.typed.empty()) return QString::fromStdString(m.typed);
     return QString::fromStdString(format(m.value, dimension, units));
 }
 

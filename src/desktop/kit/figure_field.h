@@ -34,8 +34,7 @@ private:
     QString refused_;
 };
 
-/// How a measure is shown in a field: as typed, or formatted when it was not typed or typed in the other system's
-/// units.
+/// How a measure is shown in a field: as it was said, in whatever units, or formatted when it was not.
 QString shownMeasure(const Measure& measure, Dimension dimension, UnitSystem units);
 
 }  // namespace uovo::desktop

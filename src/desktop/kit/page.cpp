@@ -17,7 +17,9 @@ void Page::row(const QString& name, QWidget* field) {
     auto* whole = new QWidget;
     auto* line = new QHBoxLayout(whole);
     line->setContentsMargins(0, 0, 0, 0);
-    line->addWidget(lineWord(name), 1, Qt::AlignTop);  // not beside what is said under the field
+    auto* words = wrapped(name);
+    words->setMinimumHeight(28);
+    line->addWidget(words, 1, Qt::AlignTop);  // not beside what is said under the field
     line->addWidget(field);
     box_->addWidget(whole);
 }

@@ -13,11 +13,14 @@
 namespace uovo::desktop {
 namespace {
 
+constexpr int kLine = 560;  // px: some 75 letters, as long as a line is read without losing it
+
 /// Text that can be selected and copied, and not dragged away: answers come while a drag is under way, and take the
 /// label that it began in out of the window.
 class ReadLabel : public QLabel {
 public:
     using QLabel::QLabel;
+    int heightForWidth(int w) const override { return QLabel::heightForWidth(std::min(w, maximumWidth())); }
 
 protected:
     void mousePressEvent(QMouseEvent* e) override {
@@ -60,11 +63,23 @@ QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under) {
     return row;
 }
 
+ShortLabel::ShortLabel() { setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred); }
+
+void ShortLabel::paintEvent(QPaintEvent*) {
+    if (width() < fontMetrics().averageCharWidth() * 10 && width() < sizeHint().width())
+        return;  // a scrap says nothing
+    QPainter p(this);
+    p.setPen(palette().color(foregroundRole()));
+    p.drawText(contentsRect(), Qt::AlignVCenter | Qt::AlignLeft,
+               fontMetrics().elidedText(text(), Qt::ElideRight, width()));
+}
+
 QLabel* wrapped(const QString& text, const char* role) {
     auto* l = new ReadLabel(text);
     l->setWordWrap(true);
     l->setTextFormat(Qt::PlainText);
     l->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    l->setMaximumWidth(kLine);
     if (*role) l->setProperty(role, true);
     return l;
 }

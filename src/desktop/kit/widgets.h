@@ -16,6 +16,15 @@ void emptyLayout(QLayout* layout, int keep = 0);
 /// A row in a widget that has no layout yet; it scrolls sideways when more stands in it than fits.
 /// @param below px under its things @param under px under it
 QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under);
+/// A label in one line that takes what room there is, its words shortened where they do not fit.
+class ShortLabel : public QLabel {
+public:
+    ShortLabel();
+    QSize minimumSizeHint() const override { return {0, QLabel::minimumSizeHint().height()}; }
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+};
 /// A label that wraps. @param role "", "quiet", "small" or "harm"
 QLabel* wrapped(const QString& text, const char* role = "");
 /// A word of a line, as high as the fields beside it.

@@ -4,6 +4,7 @@
 #include <QVBoxLayout>
 #include <cmath>
 
+#include "desktop/kit/flow_layout.h"
 #include "desktop/shape/recipe_line.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
@@ -22,8 +23,13 @@ LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), sessi
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 4, 0, 4);
     box->setSpacing(4);
-    auto* row = new QHBoxLayout;
-    row->setSpacing(10);
+    auto* bar = new QWidget;
+    auto* row = new FlowLayout(10, 6);
+    row->setContentsMargins(0, 0, 0, 0);
+    bar->setLayout(row);
+    QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Minimum);
+    policy.setHeightForWidth(true);
+    bar->setSizePolicy(policy);
     begin_ = new QPushButton(tr("temper it now"));
     begin_->setObjectName(QStringLiteral("temperNow"));
     connect(begin_, &QPushButton::clicked, this, [this] { isRunning() ? end() : begin(); });
@@ -42,10 +48,12 @@ LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), sessi
     typed_ = new FigureField(tr("What your thermometer reads"), QStringLiteral("melt/reading"),
                              session.typing(Dimension::Temperature, "", nullptr));
     typed_->edit()->setPlaceholderText(tr("or type it"));
+    typed_->edit()->setMinimumWidth(92);
+    typed_->setRule([](const Measure& m) {
+        return m.value > -60 && m.value < 250 ? QString() : tr("No thermometer in chocolate reads that.");
+    });
     connect(typed_, &FigureField::measureTyped, this, [this](const Measure& m) {
         if (!isRunning()) begin();
-        if (!(m.value > -60 && m.value < 250)) return typed_->setProblem(tr("No thermometer in chocolate reads that."));
-        typed_->setProblem({});
         const double now = static_cast<double>(clock_.elapsed()) / 1e3;
         coach_->forget();
         read(now, m.value);
@@ -54,9 +62,8 @@ LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), sessi
     row->addWidget(begin_);
     row->addWidget(devices_);
     row->addWidget(look);
-    row->addStretch(1);
     row->addWidget(typed_);
-    box->addLayout(row);
+    box->addWidget(bar);
     auto* told = new QHBoxLayout;
     told->setSpacing(18);
     digits_ = new QLabel;

@@ -73,6 +73,7 @@ public:
     }
 };
 
+constexpr int kSide = 352;           // px: pots, and what to buy
 constexpr int kThreeColumns = 1120;  // px of the place: in a narrower one the pots and the list share a side
 
 class Column : public QScrollArea {
@@ -117,9 +118,9 @@ QString summary(const batch::Pot& pot, const MeltPlan& m, UnitSystem u) {
 
 MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("melt"));
-    row_ = new QHBoxLayout(this);
-    row_->setContentsMargins(0, 0, 0, 0);
-    row_->setSpacing(0);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->addWidget(split_ = new Split(QStringLiteral("melt")));
     auto* left = new QWidget;
     list_ = new QVBoxLayout(left);
     list_->setContentsMargins(14, 12, 8, 12);
@@ -129,14 +130,16 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     list_->addLayout(colours_);
     list_->addStretch(1);
     auto* side = new QWidget;
-    side->setFixedWidth(352);
+    side->setObjectName(QStringLiteral("pots"));
+    side->setMinimumWidth(kSide);
+    side->setMaximumWidth(440);
     auto* sideBox = new QVBoxLayout(side);
     sideBox->setContentsMargins(0, 0, 0, 0);
     sideBox->setSpacing(0);
     sideBox->addWidget(which_ = whichSide());
     sideBox->addWidget(sides_ = new QStackedWidget);
     sides_->addWidget(new Column(left));
-    row_->addWidget(side);
+    split_->addPane(side, kSide);
 
     auto* middle = new QWidget;
     auto* box = new QVBoxLayout(middle);
@@ -163,13 +166,16 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     steps_->setSpacing(0);
     box->addLayout(steps_);
     box->addStretch(1);
-    row_->addWidget(new Column(middle), 1);
+    auto* column = new Column(middle);
+    column->setMinimumWidth(330);
+    split_->addPane(column, 0);
 
     shopping_ = new ShoppingPanel(session);
     buy_ = new Column(shopping_);
+    buy_->setObjectName(QStringLiteral("buy"));
     buy_->setMinimumWidth(330);
-    buy_->setMaximumWidth(352);
-    row_->addWidget(buy_);
+    buy_->setMaximumWidth(440);
+    split_->addPane(buy_, kSide);
 
     connect(&session_, &Session::answersChanged, this, [this] {
         if (isVisible()) refresh();
@@ -202,10 +208,10 @@ void MeltPlace::resizeEvent(QResizeEvent* e) {
     three_ = three;
     if (three) {
         sides_->removeWidget(buy_);
-        row_->addWidget(buy_);
+        split_->addPane(buy_, kSide);
         buy_->show();
+        split_->share();
     } else {
-        row_->removeWidget(buy_);
         sides_->addWidget(buy_);
     }
     findChild<QPushButton*>(QStringLiteral("sidePots"))->setChecked(true);

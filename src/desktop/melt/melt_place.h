@@ -6,6 +6,7 @@
 #include <QVBoxLayout>
 #include <QWidget>
 
+#include "desktop/kit/split.h"
 #include "desktop/melt/live_panel.h"
 #include "desktop/melt/pot_card.h"
 #include "desktop/melt/shopping_panel.h"
@@ -57,7 +58,7 @@ private:
     TemperCurve* curve_;
     LivePanel* live_;
     ShoppingPanel* shopping_;
-    class QHBoxLayout* row_;
+    Split* split_;
     QStackedWidget* sides_;
     QWidget *which_, *buy_;
     bool three_ = true;

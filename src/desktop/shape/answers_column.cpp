@@ -35,12 +35,12 @@ double sentence(const QString& words, double width, QPainter* p, const QPointF& 
 
 }  // namespace
 
-AnswerView::AnswerView(const Answer& answer, UnitSystem units, QWidget* parent)
-    : QAbstractButton(parent), answer_(answer), units_(units) {
+AnswerView::AnswerView(const Answer& answer, UnitSystem units, bool former, QWidget* parent)
+    : QAbstractButton(parent), answer_(answer), units_(units), former_(former) {
     setObjectName(QStringLiteral("answer/") + qstring(answer.id));
     setAccessibleName(qstring(answer.headline + " " + answer.after + ". " + answer.sentence));
-    setAccessibleDescription(tr("Shows the working"));
-    setToolTip(tr("Show the working"));
+    setAccessibleDescription(former ? tr("As it was before; shows the working") : tr("Shows the working"));
+    setToolTip(former ? tr("As it was before") : tr("Show the working"));
     setCursor(Qt::PointingHandCursor);
     setFocusPolicy(Qt::StrongFocus);
     QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Fixed);
@@ -63,6 +63,7 @@ void AnswerView::paintEvent(QPaintEvent*) {
         p.setBrush(underMouse() ? theme().hairline.lighter(theme().dark ? 90 : 106) : QBrush(Qt::NoBrush));
         p.drawRoundedRect(QRectF(rect()).adjusted(6, 1, -1, -1), 8, 8);
     }
+    if (former_) p.setOpacity(0.5);
     double x = kLeft;
     p.setFont(report::font(23, QFont::Bold));
     p.setPen(theme().ink);
@@ -79,7 +80,8 @@ void AnswerView::paintEvent(QPaintEvent*) {
 AnswersColumn::AnswersColumn(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("answers"));
     setAccessibleName(tr("Answers"));
-    setFixedWidth(kWidth + 16);
+    setMinimumWidth(kWidth - 12);
+    setMaximumWidth(kWidth + 150);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(8, 10, 4, 10);
     auto* scroll = new QScrollArea;
@@ -101,11 +103,16 @@ AnswerView* AnswersColumn::view(const QString& id) const {
     return nullptr;
 }
 
-void AnswersColumn::add(const Answer& a) {
-    auto* v = new AnswerView(a, session_.units());
+void AnswersColumn::look() {
+    if (!views_.empty()) views_.front()->setFocus(Qt::ShortcutFocusReason);
+}
+
+void AnswersColumn::add(const Answer& a, bool former) {
+    auto* v = new AnswerView(a, session_.units(), former);
     connect(v, &QAbstractButton::clicked, this, [this, v] { emit workingWanted(v->answer()); });
     list_->insertWidget(list_->count() - 1, v);
     views_.push_back(v);
+    if (former) return;
     // While new ways are looked for the old ones stay, greyed, so that nothing jumps.
     const bool looking = a.ways.empty() && a.tone == Tone::Weak && a.id == "wall" && !session_.isComplete();
     if (a.id == "wall" && !looking) ways_ = a.ways;
@@ -184,6 +191,12 @@ void AnswersColumn::refresh() {
                 "Why this cannot be computed", "checked before anything is computed", {}, p.sentence, "", "Limits"};
             add(a);
         }
+        if (const auto before = good_.find(piece->id); before != good_.end()) {
+            heading(tr("As it was before"));
+            for (const auto& a : before->second->answers) add(a, true);
+        }
+    } else if (mine && mine->made) {
+        good_[piece->id] = mine;
     }
     if (mine) {
         std::vector<Answer> order = mine->answers;  // what needs a decision first

@@ -13,7 +13,8 @@ class AnswerView : public QAbstractButton {
     Q_OBJECT
 
 public:
-    AnswerView(const Answer& answer, UnitSystem units, QWidget* parent = nullptr);
+    /// @param former it was the answer before something cannot be; shown dimmed
+    AnswerView(const Answer& answer, UnitSystem units, bool former = false, QWidget* parent = nullptr);
     const Answer& answer() const { return answer_; }
     QSize sizeHint() const override;
     bool hasHeightForWidth() const override { return true; }
@@ -25,6 +26,7 @@ protected:
 private:
     Answer answer_;
     UnitSystem units_;
+    bool former_;
 };
 
 class AnswersColumn : public QWidget {
@@ -33,6 +35,8 @@ class AnswersColumn : public QWidget {
 public:
     explicit AnswersColumn(Session& session, QWidget* parent = nullptr);
     void refresh();
+    /// Puts the cursor on the first answer.
+    void look();
     AnswerView* view(const QString& id) const;
 
 signals:
@@ -42,12 +46,14 @@ signals:
     void adviceWanted();
 
 private:
-    void add(const Answer& answer);
+    /// @param former of the plan before it had a problem: dimmed, without ways out
+    void add(const Answer& answer, bool former = false);
     Session& session_;
     QWidget* page_;
     QVBoxLayout* list_;
     std::vector<AnswerView*> views_;
-    std::vector<WayOut> ways_;  ///< last known ways out of a thin wall
+    std::map<std::string, std::shared_ptr<const PieceAnswers>> good_;  ///< the last answers of pieces without problems
+    std::vector<WayOut> ways_;                                         ///< last known ways out of a thin wall
 };
 
 }  // namespace uovo::desktop

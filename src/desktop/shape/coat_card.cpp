@@ -53,6 +53,7 @@ CoatCard::CoatCard(Session& session, size_t index, size_t at, const PlannedCoat&
     more->setObjectName(QStringLiteral("coatDetails"));
     more->setProperty("flat", true);
     more->setProperty("tool", true);
+    more->setProperty("narrow", true);
     more->setFixedWidth(26);
     more->setCursor(Qt::PointingHandCursor);
     more->setAccessibleName(tr("Coat %1 in detail").arg(index + 1));

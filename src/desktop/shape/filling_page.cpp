@@ -3,7 +3,6 @@
 #include <QCoreApplication>
 #include <QGridLayout>
 #include <QLabel>
-#include <QLineEdit>
 #include <QPushButton>
 #include <algorithm>
 #include <cmath>
@@ -85,7 +84,8 @@ private:
     void named(const Filling& f) {
         words({tr("Called"), QStringLiteral("fillingName")}, qstring(f.name),
               [this](const QString& said) {
-                  if (const std::string now = said.toStdString(); !now.empty() && filling() && filling()->name != now)
+                  if (said.isEmpty()) return tr("A filling needs a name.");
+                  if (const std::string now = said.toStdString(); filling() && filling()->name != now)
                       edit(tr("Rename the filling"), [&](Filling& x) { x.name = now; });
                   return QString();
               })
@@ -122,9 +122,6 @@ private:
         grid_->setVerticalSpacing(4);
         grid_->setColumnStretch(0, 1);
         box_->addLayout(grid_);
-        wrong_ = wrapped({}, "harm");
-        wrong_->setObjectName(QStringLiteral("recipeProblem"));
-        box_->addWidget(wrong_);
         button(tr("one more line"), QStringLiteral("recipeMore"), [this] {
             edit(tr("Add to a recipe"), [](Filling& x) { x.recipe.push_back({}); });
             lines();
@@ -180,56 +177,71 @@ private:
         for (size_t i = 0; i < f->recipe.size(); ++i) {
             const auto& in = f->recipe[i];
             const int at = static_cast<int>(i) + 1;
-            const auto field = [&](const QString& text, const QString& name, const char* object, int column, int wide) {
-                auto* e = new QLineEdit(text);
-                e->setObjectName(QStringLiteral("recipe/%1/%2").arg(i).arg(QLatin1String(object)));
-                e->setAccessibleName(tr("%1 of line %2").arg(name).arg(at));
-                e->setMaxLength(80);
-                e->setMinimumWidth(wide);
-                e->setCursorPosition(0);
-                grid_->addWidget(e, at, column);
-                return e;
+            const std::string at0 = "fillings/" + filling_ + "/recipe/" + std::to_string(i) + "/";
+            auto* under = new QWidget;  // what is wrong in the line, over its whole width
+            auto* wrong = new QVBoxLayout(under);
+            wrong->setContentsMargins(0, 0, 0, 0);
+            wrong->setSpacing(0);
+            grid_->addWidget(under, 2 * at, 0, 1, 6);
+            const auto field = [&](const QString& text, const QString& name, const char* object, int column, int wide,
+                                   const QString& label, auto take) {
+                const std::string path = at0 + object;
+                auto* cell = new WordsField(tr("%1 of line %2").arg(name).arg(at),
+                                            QStringLiteral("recipe/%1/%2").arg(i).arg(QLatin1String(object)),
+                                            [this, i, label, path, take](const QString& said) {
+                                                Ingredient x = ingredient(i);
+                                                if (const QString no = take(x, said.toStdString()); !no.isEmpty())
+                                                    return no;
+                                                return session_.typed(path, [&] { line(i, label, x); });
+                                            });
+                cell->edit()->setMaxLength(80);
+                cell->edit()->setMinimumWidth(wide);
+                cell->setWords(text);
+                cell->setProblem(session_.problemAt(path));
+                wrong->addWidget(cell->complaint());
+                grid_->addWidget(cell, 2 * at - 1, column);
+                return cell;
             };
-            auto* name = field(qstring(in.name), heads[0], "name", 0, 104);
-            QObject::connect(name, &QLineEdit::editingFinished, this, [this, name, i] {
-                line(i, tr("Change a recipe"), [&](Ingredient& x) { x.name = name->text().trimmed().toStdString(); });
-            });
-            auto* amount = field(qstring(writtenAmount(in, session_.units())), heads[1], "amount", 1, 78);
-            QObject::connect(amount, &QLineEdit::editingFinished, this, [this, amount, i] {
-                Ingredient read;
-                if (const auto ok = readAmount(amount->text().toStdString(), session_.plan().metricCup, read); !ok)
-                    return wrong_->setText(qstring(ok.error().sentence));
-                line(i, tr("Change how much"), [&](Ingredient& x) {
-                    x.by = read.by;
-                    x.amount = read.amount;
-                });
-            });
-            auto* alcohol =
-                field(in.alcohol > 0 ? qstring(format(in.alcohol, Dimension::Percent, session_.units())) : QString(),
-                      heads[2], "alcohol", 2, 44);
-            alcohol->setPlaceholderText(tr("none"));
-            QObject::connect(alcohol, &QLineEdit::editingFinished, this, [this, alcohol, i] {
-                double share = 0;
-                if (!alcohol->text().trimmed().isEmpty()) {
-                    const auto read =
-                        parseMeasure(alcohol->text().toStdString(), session_.typing(Dimension::Percent, "%", nullptr));
-                    if (!read) return wrong_->setText(qstring(read.error().sentence));
-                    share = read->value;
-                }
-                line(i, tr("Change the alcohol"), [&](Ingredient& x) { x.alcohol = share; });
-            });
-            auto* allergens = field(qstring(in.allergens), heads[3], "allergens", 3, 56);
-            allergens->setPlaceholderText(tr("none"));
-            QObject::connect(allergens, &QLineEdit::editingFinished, this, [this, allergens, i] {
-                line(i, tr("Change the allergens"),
-                     [&](Ingredient& x) { x.allergens = allergens->text().trimmed().toStdString(); });
-            });
+            field(qstring(in.name), heads[0], "name", 0, 104, tr("Change a recipe"),
+                  [](Ingredient& x, const std::string& said) {
+                      x.name = said;
+                      return QString();
+                  });
+            field(qstring(writtenAmount(in, session_.units())), heads[1], "amount", 1, 78, tr("Change how much"),
+                  [this](Ingredient& x, const std::string& said) {
+                      Ingredient read;
+                      if (const auto ok = readAmount(said, session_.plan().metricCup, read); !ok)
+                          return qstring(ok.error().sentence);
+                      x.by = read.by;
+                      x.amount = read.amount;
+                      return QString();
+                  });
+            field(in.alcohol > 0 ? qstring(format(in.alcohol, Dimension::Percent, session_.units())) : QString(),
+                  heads[2], "alcohol", 2, 44, tr("Change the alcohol"),
+                  [this](Ingredient& x, const std::string& said) {
+                      x.alcohol = 0;
+                      if (said.empty()) return QString();
+                      const auto read = parseMeasure(said, session_.typing(Dimension::Percent, "%", nullptr));
+                      if (!read) return qstring(read.error().sentence);
+                      x.alcohol = read->value;
+                      return QString();
+                  })
+                ->edit()
+                ->setPlaceholderText(tr("none"));
+            field(qstring(in.allergens), heads[3], "allergens", 3, 56, tr("Change the allergens"),
+                  [](Ingredient& x, const std::string& said) {
+                      x.allergens = said;
+                      return QString();
+                  })
+                ->edit()
+                ->setPlaceholderText(tr("none"));
             scaled_.push_back(new QLabel);
-            grid_->addWidget(scaled_.back(), at, 4);
+            grid_->addWidget(scaled_.back(), 2 * at - 1, 4);
             auto* gone = new QPushButton(tr("×"));
             gone->setProperty("flat", true);
             gone->setObjectName(QStringLiteral("recipe/%1/gone").arg(i));
             gone->setAccessibleName(tr("Take line %1 out").arg(at));
+            gone->setProperty("narrow", true);
             gone->setFixedWidth(26);
             QObject::connect(gone, &QPushButton::clicked, this, [this, i] {
                 edit(tr("Take a line out of a recipe"), [&](Filling& x) {
@@ -237,21 +249,18 @@ private:
                 });
                 lines();
             });
-            grid_->addWidget(gone, at, 5);
+            grid_->addWidget(gone, 2 * at - 1, 5);
         }
         scale();
     }
-    void line(size_t i, const QString& label, const std::function<void(Ingredient&)>& change) {
+    Ingredient ingredient(size_t i) const {
         const Filling* f = filling();
-        if (!f || i >= f->recipe.size()) return;
-        Ingredient changed = f->recipe[i];
-        change(changed);
-        if (!(changed == f->recipe[i])) edit(label, [&](Filling& x) { x.recipe[i] = changed; });
-        QString wrong;
-        for (const char* place : {"amount", "alcohol"})
-            if (wrong.isEmpty())
-                wrong = session_.problemAt("fillings/" + filling_ + "/recipe/" + std::to_string(i) + "/" + place);
-        wrong_->setText(wrong);
+        return f && i < f->recipe.size() ? f->recipe[i] : Ingredient();
+    }
+    void line(size_t i, const QString& label, const Ingredient& changed) {
+        const Filling* f = filling();
+        if (f && i < f->recipe.size() && !(changed == f->recipe[i]))
+            edit(label, [&](Filling& x) { x.recipe[i] = changed; });
     }
     void scale() {
         const auto answers = session_.answers();
@@ -283,7 +292,7 @@ private:
     bool first_ = true;
     QComboBox* how_ = nullptr;
     QGridLayout* grid_ = nullptr;
-    QLabel *wrong_ = nullptr, *sum_ = nullptr;
+    QLabel* sum_ = nullptr;
     std::vector<QLabel*> scaled_;
 };
 

@@ -5,6 +5,7 @@
 #include <QVBoxLayout>
 #include <cmath>
 
+#include "desktop/kit/widgets.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -94,7 +95,7 @@ FilmBar::FilmBar(Session& session, QWidget* parent)
       done_(new QPushButton(tr("done"))),
       slider_(new QSlider(Qt::Horizontal)),
       progress_(new QProgressBar),
-      words_(new QLabel),
+      words_(new ShortLabel),
       grams_(new GramsBar) {
     setObjectName(QStringLiteral("filmBar"));
     auto* row = new QHBoxLayout(this);
@@ -115,7 +116,6 @@ FilmBar::FilmBar(Session& session, QWidget* parent)
     progress_->setAccessibleName(tr("How much of the coats is computed"));
     progress_->hide();
     words_->setProperty("small", true);
-    words_->setMinimumWidth(1);
     auto* middle = new QVBoxLayout;
     middle->setSpacing(0);
     middle->addWidget(slider_);

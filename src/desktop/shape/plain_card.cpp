@@ -137,26 +137,28 @@ QComboBox* PlainCard::chocolate(const QString& name) {
 }
 
 template <class S>
-QLineEdit* PlainCard::words(const QString& name, const QString& empty, std::string S::*member) {
-    auto* e = new QLineEdit;
-    e->setAccessibleName(name);
-    e->setPlaceholderText(empty);
-    e->setMaxLength(80);
-    connect(e, &QLineEdit::editingFinished, this, [this, e, name, member] {
-        const std::string now = e->text().trimmed().toStdString();
-        if (const S* s = as<S>(); s && s->*member != now)
-            change<S>(tr("Change %1").arg(name.toLower()), [&](S& x) { x.*member = now; });
-    });
-    texts_.push_back({e, [this, member] {
+WordsField* PlainCard::words(const QString& name, const QString& empty, const char* key, std::string S::*member) {
+    auto* f = new WordsField(name, QStringLiteral("making/%1/%2").arg(at_).arg(QLatin1String(key)),
+                             [this, name, member](const QString& said) {
+                                 const std::string now = said.toStdString();
+                                 if (const S* s = as<S>(); s && s->*member != now)
+                                     change<S>(tr("Change %1").arg(name.toLower()), [&](S& x) { x.*member = now; });
+                                 return QString();
+                             });
+    f->edit()->setPlaceholderText(empty);
+    f->edit()->setMaxLength(80);
+    f->complaint()->setMinimumWidth(150);
+    texts_.push_back({f, [this, member] {
                           const S* s = as<S>();
                           return s ? qstring(s->*member) : QString();
                       }});
-    return e;
+    return f;
 }
 
 QPushButton* PlainCard::more(const QString& tip) {
     auto* b = toolButton(QStringLiteral("…"), tip);
     b->setObjectName(QStringLiteral("stepDetails"));
+    b->setProperty("narrow", true);
     b->setFixedWidth(26);
     connect(b, &QPushButton::clicked, this, [this] { emit pageWanted(at_); });
     return b;
@@ -194,10 +196,11 @@ void PlainCard::build(const InsertStep& insert) {
     head(stepWords(*step(), *session_.piece()));
     if (insert.what != What::Core) insertKind();
     if (insert.what != What::Piece) {
-        row({}, words<InsertStep>(tr("Its name"), tr("what it is"), &InsertStep::name),
+        row({}, words<InsertStep>(tr("Its name"), tr("what it is"), "name", &InsertStep::name),
             figure<InsertStep>(tr("Grams of one"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass, "",
                                &InsertStep::mass));
-        row({}, words<InsertStep>(tr("Its allergens"), tr("allergens: none"), &InsertStep::allergens), nullptr);
+        row({}, words<InsertStep>(tr("Its allergens"), tr("allergens: none"), "allergens", &InsertStep::allergens),
+            nullptr);
     }
 }
 
@@ -363,7 +366,7 @@ void PlainCard::build(const DecorateStep& decorate) {
         });
     box_->addWidget(way);
     if (decorate.usesChocolate()) box_->addWidget(chocolate<DecorateStep>(tr("Chocolate of the decoration")));
-    else box_->addWidget(words<DecorateStep>(tr("What it is"), tr("what it is"), &DecorateStep::name));
+    else box_->addWidget(words<DecorateStep>(tr("What it is"), tr("what it is"), "name", &DecorateStep::name));
     if (decorate.way != DecorateStep::Way::Ribbon)
         row(tr("on each"), nullptr,
             figure<DecorateStep>(tr("Decoration on each"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass,
@@ -401,8 +404,8 @@ void PlainCard::build(const ServeStep& serve) {
             change<ServeStep>(tr("Change how it is served"), [i](ServeStep& s) { s.how = static_cast<How>(i); });
         }));
     if (serve.how == How::Sauce || serve.how == How::Drink) {
-        box_->addWidget(
-            words<ServeStep>(tr("What it is"), serve.how == How::Sauce ? tr("sauce") : tr("milk"), &ServeStep::name));
+        box_->addWidget(words<ServeStep>(tr("What it is"), serve.how == How::Sauce ? tr("sauce") : tr("milk"), "name",
+                                         &ServeStep::name));
         row(tr("for each"), nullptr,
             figure<ServeStep>(tr("Amount for each"), QStringLiteral("making/%1/amount").arg(at_), Dimension::Volume, "",
                               &ServeStep::amount));
@@ -466,12 +469,14 @@ QString PlainCard::result(const PieceAnswers& a) const {
 void PlainCard::refresh() {
     StepCard::refresh();
     if (!step()) return;
-    for (const auto& c : choices_) c.box->setCurrentIndex(c.now());
-    for (const auto& t : texts_)
-        if (!t.edit->hasFocus() && t.edit->text() != t.now()) {
-            t.edit->setText(t.now());
-            t.edit->setCursorPosition(0);
-        }
+    int wide = widthOf(*step());  // a long name of a chocolate makes the card wider
+    for (const auto& c : choices_) {
+        c.box->setCurrentIndex(c.now());
+        if (c.box->parentWidget() == this && box_->indexOf(c.box) >= 0)
+            wide = std::max(wide, c.box->fontMetrics().horizontalAdvance(c.box->currentText()) + 70);
+    }
+    setFixedWidth(wide);
+    for (const auto& t : texts_) t.field->setWords(t.now());
     if (const auto* cast = as<CastStep>();
         cast && cast->temperature.value == 0)  // as it is worked; shown as the figure that stands for it
         if (const auto c = coatingOf(*session_.piece(), cast->chocolate, session_.plan(), session_.library()))

@@ -41,9 +41,9 @@ private:
     /// A chocolate of its own, the first of them the piece's.
     template <class S>
     QComboBox* chocolate(const QString& name);
-    /// A text of its step.
+    /// A text of its step. @param key what it is called in the plan's file
     template <class S>
-    class QLineEdit* words(const QString& name, const QString& empty, std::string S::*member);
+    WordsField* words(const QString& name, const QString& empty, const char* key, std::string S::*member);
     QPushButton* more(const QString& tip);
     QString result(const PieceAnswers& answers) const;
 
@@ -53,7 +53,7 @@ private:
     };
     std::vector<Chosen> choices_;
     struct Text {
-        class QLineEdit* edit;
+        WordsField* field;
         std::function<QString()> now;
     };
     std::vector<Text> texts_;

@@ -21,6 +21,12 @@ QStringList chocolateNames(const material::Library& library) {
     return out;
 }
 
+/// As wide as its words.
+void fitWords(WordsField* f, const QString& words, int most) {
+    f->setWords(words);
+    f->edit()->setFixedWidth(std::clamp(f->edit()->fontMetrics().horizontalAdvance(f->edit()->text()) + 28, 90, most));
+}
+
 }  // namespace
 
 RecipeLine::RecipeLine(Session& session, QWidget* parent)
@@ -65,16 +71,14 @@ void RecipeLine::choice(const QString& name, const QStringList& words, std::func
     choices_.push_back({box, std::move(of)});
 }
 
-QLineEdit* RecipeLine::nameField() {
-    auto* e = new QLineEdit;
-    e->setAccessibleName(tr("Name of the piece"));
-    e->setToolTip(tr("Name of the piece"));
-    e->setMaxLength(60);
-    connect(e, &QLineEdit::editingFinished, this, [this, e] {
-        const std::string name = e->text().trimmed().toStdString();
-        if (!name.empty()) session_.editPiece(tr("Rename"), [&](Piece& p) { p.name = name; });
+void RecipeLine::nameField() {
+    name_ = new WordsField(tr("Name of the piece"), QStringLiteral("name"), [this](const QString& said) {
+        if (said.isEmpty()) return tr("A piece needs a name.");
+        session_.editPiece(tr("Rename"), [&](Piece& p) { p.name = said.toStdString(); });
+        return QString();
     });
-    return e;
+    name_->edit()->setMaxLength(60);
+    flow_->addWidget(name_);
 }
 
 void RecipeLine::count() {
@@ -135,8 +139,7 @@ void RecipeLine::build() {
     if (!item_.isEmpty()) return buildPart(piece->shape, item_.toStdString());
     count();
     word(QStringLiteral("×"));
-    name_ = nameField();
-    flow_->addWidget(name_);
+    nameField();
     word(tr("in"));
     chocolate(*piece);
     buildPart(piece->shape, {});
@@ -156,25 +159,25 @@ void RecipeLine::filling(const Piece& piece) {
         figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "",
                [](Piece& p) -> Measure* { return p.fill() ? &p.fill()->each : nullptr; });
         word(tr("of"));
-        auto* name = new QLineEdit(qstring(filling->name));
-        name->setAccessibleName(tr("Name of the filling; empty for none"));
-        name->setToolTip(name->accessibleName());
-        name->setMaxLength(60);
-        name->setFixedWidth(std::clamp(name->fontMetrics().horizontalAdvance(name->text()) + 28, 90, 230));
-        connect(name, &QLineEdit::editingFinished, this, [this, name, id = piece.id] {
-            const std::string words = name->text().trimmed().toStdString();
-            session_.document().edit(words.empty() ? tr("Take the filling out") : tr("Rename the filling"),
-                                     [&](Plan& plan) {
-                                         for (auto& p : plan.pieces) {
-                                             if (p.id != id) continue;
-                                             if (Filling* f = plan.fillingOf(p); f && !words.empty()) f->name = words;
-                                             if (!words.empty()) continue;
-                                             p.without<FillStep>();
-                                             p.without<LidStep>();
-                                             p.complete();
-                                         }
-                                     });
-        });
+        auto* name = new WordsField(tr("Name of the filling; empty for none"), QStringLiteral("filling/name"),
+                                    [this, id = piece.id](const QString& said) {
+                                        session_.document().edit(
+                                            said.isEmpty() ? tr("Take the filling out") : tr("Rename the filling"),
+                                            [&](Plan& plan) {
+                                                for (auto& p : plan.pieces) {
+                                                    if (p.id != id) continue;
+                                                    if (Filling* f = plan.fillingOf(p); f && !said.isEmpty())
+                                                        f->name = said.toStdString();
+                                                    if (!said.isEmpty()) continue;
+                                                    p.without<FillStep>();
+                                                    p.without<LidStep>();
+                                                    p.complete();
+                                                }
+                                            });
+                                        return QString();
+                                    });
+        name->edit()->setMaxLength(60);
+        fitWords(name, qstring(filling->name), 230);
         flow_->addWidget(name);
         button(tr("recipe and lid"), QStringLiteral("fillingDetails"),
                tr("How full, the lid on it, its recipe and when it is good"), [this] { emit fillingWanted(); });
@@ -472,10 +475,7 @@ void RecipeLine::refresh() {
         count_->setProblem(session_.problemAt(at + "count"));
     }
     for (const auto& c : choices_) c.box->setCurrentIndex(c.of(*piece));
-    if (name_ && !name_->hasFocus()) {
-        name_->setText(QString::fromStdString(piece->name));
-        name_->setFixedWidth(std::clamp(name_->fontMetrics().horizontalAdvance(name_->text()) + 28, 90, 240));
-    }
+    if (name_) fitWords(name_, qstring(piece->name), 240);
     updateGeometry();
 }
 

@@ -47,7 +47,7 @@ private:
     void parts(const form::Part& part);
     void button(const QString& words, const QString& name, const QString& tip, const std::function<void()>& does);
     void word(const QString& text);
-    QLineEdit* nameField();
+    void nameField();
     void figure(const QString& name, const QString& place, Dimension dimension, const char* unit,
                 std::function<Measure*(Piece&)> of, bool whole = true);
     void count();
@@ -68,7 +68,7 @@ private:
         std::function<int(const Piece&)> of;
     };
     std::vector<Choice> choices_;
-    QLineEdit* name_ = nullptr;
+    WordsField* name_ = nullptr;
     FigureField* count_ = nullptr;
 };
 

@@ -198,7 +198,7 @@ bool ShapeFiles::exportPicture(const QString& path) {
     if (suffixOf(path) == QStringLiteral("svg")) {
         const QString svg = place_.svgPicture();
         if (svg.isEmpty()) {
-            say_(tr("Only the turning view is saved as SVG; press F4, or save a PNG."), false);
+            say_(tr("Only the turning view is saved as SVG; press F8, or save a PNG."), false);
             return false;
         }
         QSaveFile file(path);

@@ -1,6 +1,7 @@
 #include "desktop/shape/shape_place.h"
 
 #include <QHBoxLayout>
+#include <QScrollArea>
 #include <QVBoxLayout>
 #include <cmath>
 #include <tuple>
@@ -12,14 +13,15 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kAnswersBeside =
-    1090;                         // px of the place: in a narrower one the answers lie over the stage, when asked for
 constexpr int kLeastStage = 150;  // px
+// px of the place: in a narrower one the answers lie over the stage, when asked for
+constexpr int kAnswersBeside = 1090, kAnswersBesideWithoutShelf = 700;
 
-class Rule : public QWidget {
+/// The stage, cut open or turning: it takes what the others leave, and not less than one can see.
+class Stages : public QStackedWidget {
 public:
-    Rule() { setFixedWidth(1); }
-    void paintEvent(QPaintEvent*) override { QPainter(this).fillRect(rect(), theme().hairline); }
+    QSize sizeHint() const override { return {300, kLeastStage}; }
+    QSize minimumSizeHint() const override { return sizeHint(); }
 };
 
 }  // namespace
@@ -29,7 +31,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
       session_(session),
       stage_(new PieceStage),
       solid_(new SolidStage),
-      stages_(new QStackedWidget),
+      stages_(new Stages),
       recipe_(new RecipeLine(session)),
       coats_(new StepCards(session)),
       items_(new ItemBar(session)),
@@ -37,19 +39,18 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
       film_(new FilmBar(session)),
       holds_(new HoldsBar(session)),
       making_(new QWidget) {
-    row_ = new QHBoxLayout(this);
-    row_->setContentsMargins(0, 0, 0, 0);
-    row_->setSpacing(0);
-    auto* shelf = new ShelfPanel(session);
-    row_->addWidget(shelf);
-    row_->addWidget(new Rule);
-    auto* middle = new QVBoxLayout;
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->addWidget(split_ = new Split(QStringLiteral("shape")));
+    shelf_ = new ShelfPanel(session);
+    split_->addPane(shelf_, 204);
+    auto* inside = new QWidget;
+    auto* middle = new QVBoxLayout(inside);
     middle->setContentsMargins(18, 12, 14, 8);
     middle->setSpacing(8);
     middle->addWidget(recipe_);
     stages_->addWidget(stage_);
     stages_->addWidget(solid_);
-    stages_->setMinimumHeight(kLeastStage);
     middle->addWidget(stages_, 1);
     middle->addWidget(tools());
     middle->addWidget(holds_);
@@ -58,14 +59,20 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     making->setSpacing(8);
     for (QWidget* w : std::initializer_list<QWidget*>{film_, items_, coats_}) making->addWidget(w);
     middle->addWidget(making_);
-    row_->addLayout(middle, 1);
-    row_->addWidget(rule_ = new Rule);
-    row_->addWidget(answers_);
+    inside->setMinimumSize(1, 1);    // what it needs hangs on its width: the layout says it
+    auto* scroll = new QScrollArea;  // in a low window it is scrolled
+    scroll->setWidgetResizable(true);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setMinimumWidth(330);
+    scroll->setWidget(inside);
+    split_->addPane(scroll, 0);
+    split_->addPane(answers_, 310);
     answers_->setAutoFillBackground(true);
     gallery_ = new Gallery(this);
 
-    connect(shelf, &ShelfPanel::galleryWanted, gallery_, &Gallery::open);
-    connect(gallery_, &Gallery::chosen, shelf, &ShelfPanel::add);
+    connect(shelf_, &ShelfPanel::galleryWanted, gallery_, &Gallery::open);
+    connect(gallery_, &Gallery::chosen, shelf_, &ShelfPanel::add);
     connect(stage_, &PieceStage::handleMoved, this,
             [this](PieceStage::Handle h, double value, bool) { handleMoved(h, value); });
     connect(stage_, &PieceStage::dimensionClicked, this, [this](const QString& place) {
@@ -134,13 +141,13 @@ QWidget* ShapePlace::tools() {
         return b;
     };
     open_ = button(tr("cut open"), tr("The piece cut open, with handles"), [this] { setTurning(false); });
-    turn_ = button(tr("turn it"), tr("The piece in three dimensions (F4)"), [this] { setTurning(true); });
+    turn_ = button(tr("turn it"), tr("The piece in three dimensions (F8)"), [this] { setTurning(true); });
     open_->setObjectName(QStringLiteral("cutOpen"));
     turn_->setObjectName(QStringLiteral("turnIt"));
-    hold_ = button(tr("will it hold"), tr("What happens to the piece, and whether it holds (F6)"),
+    hold_ = button(tr("will it hold"), tr("What happens to the piece, and whether it holds (F9)"),
                    [this] { setHolding(!holding_); });
     hold_->setObjectName(QStringLiteral("willItHold"));
-    more_ = button(tr("answers"), tr("What follows from it: wall, grams, times (F7)"),
+    more_ = button(tr("answers"), tr("What follows from it: wall, grams, times (F10)"),
                    [this] { setAnswersOpen(!answersOpen_); });
     more_->setObjectName(QStringLiteral("openAnswers"));
     more_->hide();
@@ -353,17 +360,34 @@ void ShapePlace::setAnswersOpen(bool open) {
     placeAnswers();
 }
 
+void ShapePlace::lookAtAnswers() {
+    if (!beside_) setAnswersOpen(!answersOpen_);
+    if (answers_->isVisible()) answers_->look();
+}
+
+void ShapePlace::setSheet(bool beside, int covered) {
+    if (beside == sheetBeside_ && covered == covered_) return;
+    sheetBeside_ = beside;
+    covered_ = covered;
+    placeAnswers();
+}
+
 void ShapePlace::placeAnswers() {
-    const bool beside = width() >= kAnswersBeside;
+    const bool shelf = !sheetBeside_ || width() >= kAnswersBeside;
+    const bool beside = covered_ == 0 && width() >= (shelf ? kAnswersBeside : kAnswersBesideWithoutShelf);
+    shelf_->setVisible(shelf);
     if (beside != beside_) {
         beside_ = beside;
-        for (QWidget* w : {rule_, static_cast<QWidget*>(answers_)}) beside ? row_->addWidget(w) : row_->removeWidget(w);
+        if (beside) split_->addPane(answers_, 310);
+        else answers_->setParent(this);
         more_->setVisible(!beside);
-        rule_->setVisible(beside);
     }
-    answers_->setVisible(beside || answersOpen_);
-    if (beside || !answersOpen_) return;
-    answers_->setGeometry(width() - answers_->width(), 0, answers_->width(), height());
+    const bool over = !beside && (answersOpen_ || covered_ > 0);
+    answers_->setVisible(beside || over);
+    split_->share();
+    if (!over) return;
+    const int wide = std::min(310, width() - covered_);
+    answers_->setGeometry(width() - covered_ - wide, 0, wide, height());
     answers_->raise();
     gallery_->raise();
 }

@@ -6,6 +6,7 @@
 #include <QStackedWidget>
 #include <QWidget>
 
+#include "desktop/kit/split.h"
 #include "desktop/shape/answers_column.h"
 #include "desktop/shape/film_bar.h"
 #include "desktop/shape/gallery.h"
@@ -41,7 +42,12 @@ public:
     void paintCoat(int coat);
     /// In a narrow window the answers lie over the stage while they are open; in a wide one they stand beside it.
     void setAnswersOpen(bool open);
+    /// Puts the cursor on the first answer; opens or closes them where they are behind a button.
+    void lookAtAnswers();
     bool areAnswersOpen() const { return answersOpen_; }
+    /// A sheet stands beside the place, which is narrower for it, or lies over its right side: the answers stay in
+    /// sight. @param covered px of the place under the sheet; 0: none
+    void setSheet(bool beside, int covered);
     /// Shows the piece turning instead of cut open; parts are always shown so.
     void setTurning(bool turning);
     bool isTurning() const { return turning_; }
@@ -84,10 +90,11 @@ private:
     Gallery* gallery_;
     FilmBar* film_;
     HoldsBar* holds_;
-    class QHBoxLayout* row_;
-    QWidget* rule_;
+    Split* split_;
+    ShelfPanel* shelf_;
     QPushButton* more_;
-    bool beside_ = true, answersOpen_ = false;
+    bool beside_ = true, answersOpen_ = false, sheetBeside_ = false;
+    int covered_ = 0;
     QWidget* making_;  // its coats, and their film
     int painting_ = -1;
     std::string shown_;  // the piece that is painted on

@@ -1,5 +1,6 @@
 #include "desktop/shape/shelf_panel.h"
 
+#include <QHBoxLayout>
 #include <QMenu>
 #include <QPainter>
 #include <QPushButton>
@@ -22,15 +23,33 @@ PieceTile::PieceTile(QWidget* parent) : QAbstractButton(parent) {
 void PieceTile::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers, UnitSystem units,
                          bool chosen) {
     const bool another = piece.id != piece_.id;
+    const QSize before = sizeHint();
     piece_ = piece;
+    now_ = answers;
     if (answers && answers->made) answers_ = std::move(answers);
     else if (another) answers_.reset();
     units_ = units;
     chosen_ = chosen;
     const QString grams = gramsEach();
     setAccessibleName(tr("%1 × %2 %3").arg(piece.count).arg(QString::fromStdString(piece.name), grams));
+    setAccessibleDescription(verdict().words);
     setChecked(chosen);
+    if (sizeHint() != before) updateGeometry();
     update();
+}
+
+PieceTile::Verdict PieceTile::verdict() const {
+    if (now_ && !now_->problems.empty()) return {tr("not like this"), true};
+    if (!answers_) return {};
+    const Answer* worst = nullptr;
+    for (const auto& a : answers_->answers) {
+        const bool harm = a.tone == Tone::Weak || a.tone == Tone::Impossible;
+        if (harm && (!worst || a.tone > worst->tone)) worst = &a;
+        if (!worst && a.id == "strength") worst = &a;
+    }
+    if (!worst) return {};
+    const QString words = QString::fromStdString(worst->headline + (worst->after.empty() ? "" : " " + worst->after));
+    return {words, worst->tone == Tone::Weak || worst->tone == Tone::Impossible};
 }
 
 QString PieceTile::gramsEach() const {
@@ -52,7 +71,7 @@ void PieceTile::paintEvent(QPaintEvent*) {
         p.setBrush(Qt::NoBrush);
         p.drawRoundedRect(card.adjusted(1, 1, -1, -1), 9, 9);
     }
-    const QRectF icon(card.left() + 10, card.center().y() - 21, 44, 42);
+    const QRectF icon(card.left() + 10, card.center().y() - (verdict().words.isEmpty() ? 21 : 30), 44, 42);
     if (answers_ && answers_->made && !answers_->made->meridian) {
         const QRectF box = icon.adjusted(-5, -8, 5, 8);
         p.drawImage(box, thumbnail(piece_, answers_, (box.size() * 2).toSize(), this));
@@ -76,25 +95,35 @@ void PieceTile::paintEvent(QPaintEvent*) {
         p.drawEllipse(icon.adjusted(6, 6, -6, -6));
     }
     const double x = icon.right() + 12;
+    const Verdict said = verdict();
+    const double middle = card.center().y() - (said.words.isEmpty() ? 0 : 9);
+    if (said.harm) p.fillRect(QRectF(card.left() + 1, card.top() + 9, 4, card.height() - 18), theme().harm);
     p.setFont(report::font(15, QFont::DemiBold));
     p.setPen(theme().ink);
     const QFontMetricsF fm(p.font());
-    p.drawText(QPointF(x, card.center().y() - 4),
+    p.drawText(QPointF(x, middle - 4),
                fm.elidedText(QString::fromStdString(piece_.name), Qt::ElideRight, card.right() - x - 6));
     p.setFont(report::font(13.5));
     p.setPen(theme().quiet);
     QString line = tr("%1 ×").arg(piece_.count);
     line += QStringLiteral(" ") + gramsEach();
-    p.drawText(QPointF(x, card.center().y() + 16), line);
+    p.drawText(QPointF(x, middle + 16), line);
+    if (said.words.isEmpty()) return;
+    p.setFont(report::font(13.5, said.harm ? QFont::DemiBold : QFont::Normal));
+    p.setPen(said.harm ? theme().harm : theme().quiet);
+    const double from = card.left() + 14;
+    p.drawText(QPointF(from, card.bottom() - 8),
+               QFontMetricsF(p.font()).elidedText(said.words, Qt::ElideRight, card.right() - from - 6));
 }
 
 ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("shelf"));
     setAccessibleName(tr("Shelf"));
-    setFixedWidth(204);
+    setMinimumWidth(160);
+    setMaximumWidth(340);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(8, 12, 8, 14);
-    auto* scroll = new QScrollArea;
+    auto* scroll = scroll_ = new QScrollArea;
     scroll->setWidgetResizable(true);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll->setFocusPolicy(Qt::NoFocus);
@@ -105,6 +134,24 @@ ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), ses
     tiles_->addStretch(1);
     scroll->setWidget(inside);
     box->addWidget(scroll, 1);
+    auto* tools = new QHBoxLayout;
+    tools->setSpacing(2);
+    const auto tool = [&](Glyph glyph, const QString& name, const char* object, auto does) {
+        auto* b = new GlyphButton(glyph, {}, 18);
+        b->setObjectName(QLatin1String(object));
+        b->setProperty("flat", true);
+        b->setAccessibleName(name);
+        b->setToolTip(name);
+        connect(b, &QPushButton::clicked, this, does);
+        tools->addWidget(b);
+        return b;
+    };
+    copy_ = tool(Glyph::Copy, tr("Copy the piece beside it"), "copyPiece", [this] { copyChosen(); });
+    up_ = tool(Glyph::Up, tr("Move the piece up"), "pieceUp", [this] { moveChosen(-1); });
+    down_ = tool(Glyph::Down, tr("Move the piece down"), "pieceDown", [this] { moveChosen(1); });
+    remove_ = tool(Glyph::Remove, tr("Take the piece off the shelf"), "removePiece", [this] { removeChosen(); });
+    tools->addStretch(1);
+    box->addLayout(tools);
     auto* more = new GlyphButton(Glyph::Plus, tr("Another piece"));
     more->setObjectName(QStringLiteral("anotherPiece"));
     more->setProperty("flat", true);
@@ -113,7 +160,11 @@ ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), ses
     box->addWidget(more);
     connect(&session_, &Session::planChanged, this, &ShelfPanel::refresh);
     connect(&session_, &Session::answersChanged, this, &ShelfPanel::refresh);
-    connect(&session_, &Session::selectionChanged, this, &ShelfPanel::refresh);
+    connect(&session_, &Session::selectionChanged, this, [this] {
+        refresh();
+        for (auto* tile : shown_)
+            if (tile->isChecked()) scroll_->ensureWidgetVisible(tile, 0, 20);
+    });
 }
 
 void ShelfPanel::refresh() {
@@ -132,14 +183,21 @@ void ShelfPanel::refresh() {
         connect(tile, &QWidget::customContextMenuRequested, this, [this, index, tile](const QPoint& at) {
             if (index >= session_.plan().pieces.size()) return;
             const std::string id = session_.plan().pieces[index].id;
+            session_.select(QString::fromStdString(id));
             QMenu menu;
-            menu.addAction(tr("Copy beside it"), this, [this, id] { copyPiece(id); });
-            menu.addAction(tr("Take off the shelf"), this, [this, id] { removePiece(id); });
+            for (auto* b : {copy_, up_, down_, remove_})
+                if (b->isEnabled()) menu.addAction(b->accessibleName(), b, &QPushButton::click);
             menu.exec(tile->mapToGlobal(at));
         });
         tiles_->insertWidget(tiles_->count() - 1, tile);
         shown_.push_back(tile);
     }
+    const auto at = std::ranges::find(pieces, session_.selected().toStdString(), &Piece::id) - pieces.begin();
+    const bool any = at < std::ssize(pieces);
+    copy_->setEnabled(any);
+    remove_->setEnabled(any);
+    up_->setEnabled(any && at > 0);
+    down_->setEnabled(any && at + 1 < std::ssize(pieces));
     for (size_t i = 0; i < pieces.size(); ++i)
         shown_[i]->setPiece(pieces[i], session_.pieceAnswers(pieces[i].id), session_.units(),
                             QString::fromStdString(pieces[i].id) == session_.selected());
@@ -152,26 +210,46 @@ void ShelfPanel::add(const QString& family) {
     session_.document().edit(tr("Add a piece"), [&](Plan& plan) { plan.pieces.push_back(fresh); });
 }
 
-void ShelfPanel::copyPiece(const std::string& id) {
+void ShelfPanel::copyChosen() {
+    const std::string id = session_.selected().toStdString();
     std::string made;
     session_.document().edit(tr("Copy a piece"), [&](Plan& plan) {
-        for (const auto& p : plan.pieces)
-            if (p.id == id) {
-                Piece copy = p;
-                copy.id = newPiece(plan, p.shape.family).id;
+        for (size_t k = 0; k < plan.pieces.size(); ++k)
+            if (plan.pieces[k].id == id) {
+                Piece copy = plan.pieces[k];
+                copy.id = newPiece(plan, copy.shape.family).id;
                 copy.name += " 2";
                 made = copy.id;
-                plan.pieces.push_back(copy);
+                plan.pieces.insert(plan.pieces.begin() + static_cast<std::ptrdiff_t>(k) + 1, copy);
                 break;
             }
     });
-    session_.select(QString::fromStdString(made));
+    if (!made.empty()) session_.select(QString::fromStdString(made));
 }
 
-void ShelfPanel::removePiece(const std::string& id) {
+void ShelfPanel::removeChosen() {
+    const auto& pieces = session_.plan().pieces;
+    const std::string id = session_.selected().toStdString();
+    const auto at = std::ranges::find(pieces, id, &Piece::id);
+    if (at == pieces.end()) return;
+    const auto next = at + 1 != pieces.end() ? at + 1 : at != pieces.begin() ? at - 1 : at;
+    const QString neighbour = QString::fromStdString(next->id);
     session_.document().edit(tr("Take a piece off the shelf"), [&](Plan& plan) {
         std::erase_if(plan.pieces, [&](const Piece& p) { return p.id == id; });
     });
+    session_.select(neighbour);
+}
+
+void ShelfPanel::moveChosen(int by) {
+    const std::string id = session_.selected().toStdString();
+    session_.document().edit(by < 0 ? tr("Move a piece up the shelf") : tr("Move a piece down the shelf"),
+                             [&](Plan& plan) {
+                                 auto& pieces = plan.pieces;
+                                 const auto at = std::ranges::find(pieces, id, &Piece::id) - pieces.begin();
+                                 const auto to = at + by;
+                                 if (at == std::ssize(pieces) || to < 0 || to >= std::ssize(pieces)) return;
+                                 std::swap(pieces[static_cast<size_t>(at)], pieces[static_cast<size_t>(to)]);
+                             });
 }
 
 }  // namespace uovo::desktop

@@ -103,6 +103,7 @@ private:
             gone->setProperty("flat", true);
             gone->setObjectName(QStringLiteral("snapGone/%1").arg(i));
             gone->setAccessibleName(tr("Take bar %1 out").arg(row));
+            gone->setProperty("narrow", true);
             gone->setFixedWidth(26);
             QObject::connect(gone, &QPushButton::clicked, this, [this, i] {
                 session_.document().edit(tr("Take a bar out of the snap test"), [i](Plan& p) {

@@ -5,7 +5,6 @@
 #include <QClipboard>
 #include <QCloseEvent>
 #include <QCryptographicHash>
-#include <QDateTimeEdit>
 #include <QDir>
 #include <QDragEnterEvent>
 #include <QFileDialog>
@@ -16,10 +15,14 @@
 #include <QPainter>
 #include <QPrintDialog>
 #include <QPrinter>
+#include <QScreen>
+#include <QScrollArea>
 #include <QShortcut>
 #include <QTimer>
 #include <QVBoxLayout>
+#include <algorithm>
 
+#include "core/document/edits.h"
 #include "desktop/melt/colour_page.h"
 #include "desktop/shape/advisor_page.h"
 #include "desktop/shape/coat_page.h"
@@ -27,6 +30,8 @@
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shape/snap_page.h"
 #include "desktop/shape/topping_page.h"
+#include "desktop/shell/command_page.h"
+#include "desktop/shell/deadline_page.h"
 #include "desktop/shell/difference_page.h"
 #include "desktop/shell/kitchen_page.h"
 #include "desktop/theme/glyph_button.h"
@@ -39,6 +44,8 @@ namespace uovo::desktop {
 namespace {
 
 constexpr int kRail = 76, kHeader = 56, kMostRecent = 8;
+constexpr QSize kLeast(960, 640);   // in a smaller window all of it is scrolled
+constexpr int kSheetBeside = 1230;  // px of the window: in a narrower one a sheet lies over the place
 
 }  // namespace
 
@@ -89,9 +96,15 @@ MainWindow::MainWindow(Session& session)
     files_ =
         new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
     setAcceptDrops(true);
-    setMinimumSize(960, 640);
-    auto* centre = new QWidget;
-    setCentralWidget(centre);
+    setMinimumSize(420, 320);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    auto* centre = centre_ = new QWidget;
+    centre->setObjectName(QStringLiteral("all"));
+    centre->setMinimumSize(kLeast);
+    scroll->setWidget(centre);
+    setCentralWidget(scroll);
     auto* column = new QVBoxLayout(centre);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
@@ -101,7 +114,7 @@ MainWindow::MainWindow(Session& session)
     notices_ = new NoticeBar;
     column->addWidget(notices_);
 
-    auto* row = new QHBoxLayout;
+    auto* row = row_ = new QHBoxLayout;
     row->setSpacing(0);
     auto* rail = new QWidget;
     rail->setFixedWidth(kRail);
@@ -111,9 +124,9 @@ MainWindow::MainWindow(Session& session)
     shapeButton_ = new RailButton(Glyph::Shape, tr("Shape"));
     meltButton_ = new RailButton(Glyph::Melt, tr("Melt"));
     dayButton_ = new RailButton(Glyph::Day, tr("Day"));
-    meltButton_->setToolTip(tr("The pots: tempering, shopping (F5)"));
+    meltButton_->setToolTip(tr("The pots: tempering, shopping (F4)"));
     shapeButton_->setToolTip(tr("One piece: former, coats, wall (F2)"));
-    dayButton_->setToolTip(tr("The day: when to do what (F3)"));
+    dayButton_->setToolTip(tr("The day: when to do what (F5)"));
     railBox->addWidget(shapeButton_);
     railBox->addWidget(meltButton_);
     railBox->addWidget(dayButton_);
@@ -132,6 +145,7 @@ MainWindow::MainWindow(Session& session)
     connect(meltButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Melt); });
     connect(dayButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Day); });
     sheet_ = new Sheet(centre);
+    connect(sheet_, &Sheet::openChanged, this, &MainWindow::placeSheet);
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
     connect(shape_, &ShapePlace::coatWanted, this,
@@ -169,7 +183,7 @@ MainWindow::MainWindow(Session& session)
     qApp->installEventFilter(this);
     goTo(Place::Shape);
     const QByteArray geometry = settings_.value(QStringLiteral("window")).toByteArray();
-    if (geometry.isEmpty() || !restoreGeometry(geometry)) resize(1280, 800);
+    if (geometry.isEmpty() || !restoreGeometry(geometry)) resize(QSize(1280, 800).boundedTo(screen()->availableSize()));
 }
 
 bool MainWindow::eventFilter(QObject* object, QEvent* event) {
@@ -190,13 +204,26 @@ void MainWindow::goTo(Place place) {
     (place == Place::Shape ? shapeButton_ : place == Place::Melt ? meltButton_ : dayButton_)->setChecked(true);
 }
 
-QAction* MainWindow::add(const QString& words, const QKeySequence& keys, std::function<void()> does) {
-    auto* a = menu_->addAction(words);
+QAction* MainWindow::command(const QString& words, const QKeySequence& keys, std::function<void()> does,
+                             std::optional<Place> where) {
+    auto* a = new QAction(words, this);
     a->setShortcut(keys);
+    if (where) a->setProperty(kCommandPlace, static_cast<int>(*where));
     connect(a, &QAction::triggered, this, std::move(does));
     addAction(a);
+    commands_ << a;
     return a;
 }
+
+QAction* MainWindow::add(const QString& words, const QKeySequence& keys, std::function<void()> does) {
+    auto* a = command(words, keys, std::move(does));
+    menu_->addAction(a);
+    return a;
+}
+
+namespace {
+QKeySequence keys(const char* words) { return QKeySequence(QString::fromLatin1(words)); }
+}  // namespace
 
 void MainWindow::buildActions() {
     menu_ = new QMenu(this);
@@ -204,41 +231,44 @@ void MainWindow::buildActions() {
     add(tr("Open …"), QKeySequence::Open, [this] { openDialog(); });
     recent_ = menu_->addMenu(tr("Opened lately"));
     connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
-    add(tr("Open the demo evening"), {}, [this] {
+    command(tr("Opened lately"), keys("Ctrl+Shift+O"),
+            [this] { recent_->popup(title_->mapToGlobal(QPoint(0, title_->height()))); });
+    add(tr("Open the demo evening"), keys("Ctrl+Shift+N"), [this] {
         if (mayLeave()) session_.document().setPlan(io::demoPlanFor(session_.now(), 9 * 60), {});
     });
     save_ = add(tr("Save"), QKeySequence::Save, [this] {
         session_.document().path().isEmpty() ? (void)saveDialog() : (void)saveTo(session_.document().path());
     });
-    add(tr("Save in another place …"), QKeySequence::SaveAs, [this] { saveDialog(); });
+    add(tr("Save in another place …"), keys("Ctrl+Shift+S"), [this] { saveDialog(); });
     menu_->addSeparator();
     addExports();
-    undo_ = add(tr("Undo"), QKeySequence::Undo, [this] { session_.document().undo(); });
-    redo_ = add(tr("Redo"), QKeySequence::Redo, [this] { session_.document().redo(); });
+    undo_ = add(tr("Undo"), QKeySequence::Undo, [this] { goBack(true); });
+    redo_ = add(tr("Redo"), QKeySequence::Redo, [this] { goBack(false); });
     menu_->addSeparator();
-    add(tr("Kitchen …"), QKeySequence(QStringLiteral("Ctrl+,")), [this] { showKitchen(); });
-    add(tr("Switch grams and ounces"), QKeySequence(QStringLiteral("Ctrl+U")), [this] { units_->click(); });
-    add(tr("Light or dark"), QKeySequence(QStringLiteral("Ctrl+D")), [this] {
+    add(tr("When it must be ready …"), keys("Ctrl+R"), [this] { showDeadline(); });
+    add(tr("Kitchen …"), keys("Ctrl+,"), [this] { showKitchen(); });
+    add(tr("Switch grams and ounces"), keys("Ctrl+M"), [this] { units_->click(); });
+    add(tr("Light or dark"), keys("Ctrl+L"), [this] {
         setDarkTheme(!theme().dark);
         settings_.setValue(QStringLiteral("dark"), theme().dark);
         refreshHeader();
         emit session_.answersChanged();
     });
-    add(tr("Shortcuts"), QKeySequence(Qt::Key_F1), [this] { showShortcuts(); });
+    add(tr("Find a command, its key …"), QKeySequence(Qt::Key_F1), [this] { showCommands(); });
     menu_->addSeparator();
     add(tr("Quit"), QKeySequence::Quit, [this] { close(); });
-    addShortcuts();
+    addCommands();
 }
 
 /// What leaves the program and comes in.
 void MainWindow::addExports() {
-    add(tr("Bench card as PDF …"), QKeySequence(QStringLiteral("Ctrl+E")), [this] {
+    add(tr("Bench card as PDF …"), keys("Ctrl+B"), [this] {
         const QString path = QFileDialog::getSaveFileName(
             this, tr("Bench card"), lastFolder() + "/" + qstring(session_.plan().name) + ".pdf", tr("PDF (*.pdf)"));
         if (!path.isEmpty()) writeCard(path);
     });
     add(tr("Print the bench card …"), QKeySequence::Print, [this] { printCard(); });
-    add(tr("Copy the plan as text"), QKeySequence(QStringLiteral("Ctrl+Shift+C")), [this] {
+    add(tr("Copy the plan as text"), keys("Ctrl+Shift+C"), [this] {
         if (const auto a = session_.answers())
             QApplication::clipboard()->setText(report::benchCardText(session_.plan(), *a));
     });
@@ -249,55 +279,79 @@ void MainWindow::addExports() {
             this, title, lastFolder() + "/" + (piece ? qstring(piece->name) : QString()) + ending, kinds);
         if (!path.isEmpty()) write(path);
     };
-    add(tr("Bring in a model or outline …"), QKeySequence(QStringLiteral("Ctrl+I")), [this] {
+    add(tr("Bring in a model or outline …"), keys("Ctrl+I"), [this] {
         const QString path = QFileDialog::getOpenFileName(this, tr("A model or outline"), lastFolder(),
                                                           tr("Models and outlines (*.stl *.obj *.ply *.3mf *.svg)"));
         if (!path.isEmpty()) files_->bring(path);
     });
-    add(tr("Export the shape …"), QKeySequence(QStringLiteral("Ctrl+Shift+E")), [this, save] {
+    add(tr("Export the shape …"), keys("Ctrl+Shift+E"), [this, save] {
         save(tr("The shape"), QStringLiteral(".stl"), tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"),
              [this](const QString& p) { files_->exportShape(p); });
     });
-    add(tr("Export the former's surface …"), {}, [this, save] {
+    add(tr("Export the former's surface …"), keys("Ctrl+Shift+F"), [this, save] {
         save(tr("The former's surface"), QStringLiteral("-former.stl"),
              tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"),
              [this](const QString& p) { files_->exportShape(p, false); });
     });
-    add(tr("Flat pattern as SVG …"), {}, [this, save] {
+    add(tr("Flat pattern as SVG …"), keys("Ctrl+Shift+L"), [this, save] {
         save(tr("Flat pattern"), QStringLiteral("-pattern.svg"), tr("SVG (*.svg)"),
              [this](const QString& p) { files_->exportPattern(p); });
     });
-    add(tr("Save the picture …"), {}, [this, save] {
+    add(tr("Save the picture …"), keys("Ctrl+Shift+P"), [this, save] {
         save(tr("The picture"), QStringLiteral(".png"), tr("PNG (*.png);;SVG (*.svg)"),
              [this](const QString& p) { files_->exportPicture(p); });
     });
-    add(tr("Copy the picture"), {}, [this] { QApplication::clipboard()->setImage(shape_->picture(2)); });
+    add(tr("Copy the picture"), keys("Ctrl+Shift+I"),
+        [this] { QApplication::clipboard()->setImage(shape_->picture(2)); });
     menu_->addSeparator();
 }
 
-/// Keys without a line in the menu.
-void MainWindow::addShortcuts() {
-    const auto hidden = [&](const QString& keys, auto slot) {
-        connect(new QShortcut(QKeySequence(keys), this), &QShortcut::activated, this, slot);
+/// What has its own control in the window, and a key. F-keys stand in the order of the places; F3, F6 and F7 are for
+/// those to come.
+void MainWindow::addCommands() {
+    command(tr("Go to Shape"), keys("F2"), [this] { goTo(Place::Shape); });
+    command(tr("Go to Melt"), keys("F4"), [this] { goTo(Place::Melt); });
+    command(tr("Go to Day"), keys("F5"), [this] { goTo(Place::Day); });
+    const auto onShape = [this](const QString& words, const char* key, auto does) {
+        return command(
+            words, keys(key),
+            [this, does] {
+                goTo(Place::Shape);
+                does();
+            },
+            Place::Shape);
     };
-    hidden(QStringLiteral("F2"), [this] { goTo(Place::Shape); });
-    hidden(QStringLiteral("F5"), [this] { goTo(Place::Melt); });
-    hidden(QStringLiteral("F3"), [this] { goTo(Place::Day); });
-    hidden(QStringLiteral("F6"), [this] { shape_->setHolding(!shape_->isHolding()); });
-    hidden(QStringLiteral("F4"), [this] { shape_->setTurning(!shape_->isTurning()); });
-    hidden(QStringLiteral("F7"), [this] { shape_->setAnswersOpen(!shape_->areAnswersOpen()); });
-    hidden(QStringLiteral("Ctrl+G"), [this] {
-        goTo(Place::Shape);
-        shape_->gallery()->open();
+    onShape(tr("Cut it open, or turn it"), "F8", [this] { shape_->setTurning(!shape_->isTurning()); });
+    onShape(tr("Will it hold"), "F9", [this] { shape_->setHolding(!shape_->isHolding()); });
+    onShape(tr("The answers"), "F10", [this] { shape_->lookAtAnswers(); });
+    onShape(tr("Start a piece from the gallery"), "Ctrl+G", [this] { shape_->gallery()->open(); });
+    const auto presses = [this](const char* button) {
+        return [this, button] {
+            auto* b = findChild<QPushButton*>(QString::fromLatin1(button));
+            if (b && b->isEnabled()) b->click();
+        };
+    };
+    onShape(tr("Add a coat"), "Ctrl++", presses("addCoat"));
+    onShape(tr("Copy the piece beside it"), "Ctrl+Shift+D", presses("copyPiece"));
+    onShape(tr("Move the piece up the shelf"), "Alt+Shift+Up", presses("pieceUp"));
+    onShape(tr("Move the piece down the shelf"), "Alt+Shift+Down", presses("pieceDown"));
+    onShape(tr("Take the piece off the shelf"), "Ctrl+Shift+X", presses("removePiece"));
+    onShape(tr("Next piece on the shelf"), "Ctrl+PgDown", [this] { step(1); });
+    onShape(tr("Piece before it on the shelf"), "Ctrl+PgUp", [this] { step(-1); });
+    command(tr("Go to what is wrong"), keys("F12"), [this] {
+        if (problems_->count() > 0) problems_->click();
     });
-    hidden(QStringLiteral("Ctrl+K"), [this] {
-        if (auto* b = findChild<QPushButton*>(QStringLiteral("addCoat"))) b->click();
-    });
-    hidden(QStringLiteral("Esc"), [this] {
+    connect(new QShortcut(keys("Esc"), this), &QShortcut::activated, this, [this] {
         if (shape_->gallery()->isVisible() && !sheet_->isVisible()) shape_->gallery()->hide();
         else if (sheet_->isVisible()) sheet_->hide();
         else shape_->setAnswersOpen(false);
     });
+}
+
+void MainWindow::step(int by) {
+    const auto& pieces = session_.plan().pieces;
+    const auto at = std::ranges::find(pieces, session_.selected().toStdString(), &Piece::id) - pieces.begin() + by;
+    if (at >= 0 && at < std::ssize(pieces)) session_.select(qstring(pieces[static_cast<size_t>(at)].id));
 }
 
 void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
@@ -320,13 +374,16 @@ void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
     title_->setObjectName(QStringLiteral("planMenu"));
     ready_ = flat(tr("When it must be ready"));
     connect(ready_, &QPushButton::clicked, this, &MainWindow::showDeadline);
+    problems_ = new ProblemsButton(session_);
+    connect(problems_, &ProblemsButton::placeWanted, this, qOverload<const QString&>(&MainWindow::lead));
+    connect(problems_, &ProblemsButton::fieldWanted, this, qOverload<Field*>(&MainWindow::lead));
     kitchen_ = flat(tr("Kitchen: room, fridge, freezer, shelf"));
     connect(kitchen_, &QPushButton::clicked, this, &MainWindow::showKitchen);
     units_ = flat(tr("Switch grams and ounces"));
     units_->setObjectName(QStringLiteral("units"));
     connect(units_, &QPushButton::clicked, this, [this] {
         session_.document().edit(tr("Switch units"), [](Plan& p) {
-            p.units = p.units == UnitSystem::Metric ? UnitSystem::US : UnitSystem::Metric;
+            switchUnits(p, p.units == UnitSystem::Metric ? UnitSystem::US : UnitSystem::Metric);
         });
     });
     const auto tool = [&](QAction* action, Glyph glyph, const QString& name) {
@@ -341,7 +398,11 @@ void MainWindow::buildHeader(QWidget*, QVBoxLayout* column) {
     };
     row->addWidget(title_);
     row->addWidget(ready_);
-    row->addStretch(1);
+    row->addWidget(problems_);
+    told_ = new ShortLabel;
+    told_->setObjectName(QStringLiteral("cameBack"));
+    told_->setProperty("small", true);
+    row->addWidget(told_, 1);
     row->addWidget(tool(undo_, Glyph::Undo, tr("Undo")));
     row->addWidget(tool(redo_, Glyph::Redo, tr("Redo")));
     row->addSpacing(10);
@@ -372,10 +433,96 @@ void MainWindow::refreshHeader() {
     kitchen_->setText(tr("%1 · %2").arg(t(plan.kitchen.room.value),
                                         qstring(format(plan.kitchen.humidity.value, Dimension::Percent, plan.units))));
     units_->setText(plan.units == UnitSystem::Metric ? tr("g · mm · °C") : tr("oz · in · °F"));
+    title_->setAccessibleName(tr("The plan %1%2: open, save, print")
+                                  .arg(qstring(plan.name), doc.isModified() ? tr(", not saved") : QString()));
+    ready_->setAccessibleName(tr("When it must be ready: %1").arg(ready));
+    kitchen_->setAccessibleName(tr("Kitchen: %1").arg(kitchen_->text()));
+    units_->setAccessibleName(tr("Units: %1; switches grams and ounces").arg(units_->text()));
     undo_->setEnabled(doc.canUndo());
     undo_->setText(doc.canUndo() ? tr("Undo: %1").arg(doc.undoLabel()) : tr("Undo"));
     redo_->setEnabled(doc.canRedo());
     redo_->setText(doc.canRedo() ? tr("Redo: %1").arg(doc.redoLabel()) : tr("Redo"));
+    refreshProblems();
+}
+
+void MainWindow::goBack(bool back) {
+    Document& doc = session_.document();
+    const QString label = back ? doc.undoLabel() : doc.redoLabel();
+    const Plan before = session_.plan();
+    back ? doc.undo() : doc.redo();
+    const auto changed = differences(session_.plan(), before);
+    if (changed.empty()) return;
+    for (const auto& p : session_.plan().pieces) {  // what came back is looked at
+        const auto was = std::ranges::find(before.pieces, p.id, &Piece::id);
+        if (was != before.pieces.end() && *was == p) continue;
+        session_.select(qstring(p.id));
+        break;
+    }
+    const auto& d = changed.front();
+    QString words = tr("%1: %2").arg(back ? tr("Taken back") : tr("Done again"), label);
+    words += QStringLiteral(" · ") + qstring(d.what);
+    if (!d.mine.empty() && d.mine.size() < 40) words += tr(" is %1 again").arg(qstring(d.mine));
+    told_->setText(words);
+    told_->setAccessibleName(words);
+    told_->setToolTip(words);
+    QTimer::singleShot(8000, told_, [this, words] {
+        if (told_->toolTip() == words) told_->clear();
+    });
+}
+
+bool MainWindow::event(QEvent* e) {
+    if (e->type() == Field::refusedEvent()) refreshProblems();
+    return QMainWindow::event(e);
+}
+
+void MainWindow::refreshProblems() {
+    QList<Field*> refused;
+    for (auto* f : findChildren<Field*>())
+        if (f->isRefused() && f->isEnabled() && (!sheet_->isAncestorOf(f) || !sheet_->isHidden())) refused << f;
+    problems_->refresh(refused);
+}
+
+void MainWindow::lead(Field* field) {
+    if (!sheet_->isAncestorOf(field)) {
+        if (shape_->isAncestorOf(field)) goTo(Place::Shape);
+        if (melt_->isAncestorOf(field)) goTo(Place::Melt);
+        if (day_->isAncestorOf(field)) goTo(Place::Day);
+    }
+    for (QWidget* p = field->parentWidget(); p; p = p->parentWidget())
+        if (auto* area = qobject_cast<QScrollArea*>(p)) area->ensureWidgetVisible(field);
+    field->edit()->setFocus();
+    field->edit()->selectAll();
+}
+
+void MainWindow::lead(const QString& where) {
+    const QStringList parts = where.split(QLatin1Char('/'));
+    const QString of = parts.front(), rest = parts.mid(of == QStringLiteral("pieces") ? 2 : 0).join(QLatin1Char('/'));
+    if (of == QStringLiteral("pieces") && parts.size() > 1) {
+        goTo(Place::Shape);
+        session_.select(parts[1]);
+        if (rest.startsWith(QStringLiteral("filling/"))) sheet_->open(tr("The filling"), fillingPage(session_));
+    } else if (of == QStringLiteral("kitchen")) {
+        showKitchen();
+    } else if (of == QStringLiteral("deadline") || of == QStringLiteral("name")) {
+        showDeadline();
+    } else if (of == QStringLiteral("fillings") && parts.size() > 1) {
+        for (const auto& p : session_.plan().pieces)
+            for (size_t k = 0; k < p.making.size(); ++k)
+                if (const auto* fill = std::get_if<FillStep>(&p.making[k]);
+                    fill && qstring(fill->filling) == parts[1]) {
+                    session_.select(qstring(p.id));
+                    sheet_->open(tr("The filling"), fillingPage(session_, k));
+                }
+    } else if (of == QStringLiteral("colours") && parts.size() > 1) {
+        goTo(Place::Melt);
+        sheet_->open(tr("A colour"), colourPage(session_, parts[1].toStdString()));
+    } else {
+        goTo(Place::Melt);
+    }
+    const QString tail = parts.mid(1).join(QLatin1Char('/'));
+    for (const QString& name : {rest, where, tail})
+        for (auto* f : findChildren<Field*>(name))
+            if (f->isVisibleTo(this)) return lead(f);
 }
 
 void MainWindow::say(const QString& sentence, bool harm) { notices_->say(sentence, harm); }
@@ -616,78 +763,21 @@ void MainWindow::showProfile() {
     editor->setFocus();
 }
 
-void MainWindow::showDeadline() {
-    auto* page = new QWidget;
-    auto* box = new QVBoxLayout(page);
-    box->setContentsMargins(0, 6, 10, 6);
-    auto* name = new QLineEdit(qstring(session_.plan().name));
-    name->setAccessibleName(tr("Name of the plan"));
-    name->setMaxLength(80);
-    connect(name, &QLineEdit::editingFinished, this, [this, name] {
-        if (!name->text().trimmed().isEmpty())
-            session_.document().edit(tr("Rename the plan"),
-                                     [&](Plan& p) { p.name = name->text().trimmed().toStdString(); });
-    });
-    box->addWidget(wrapped(tr("Name of the plan"), "quiet"));
-    box->addWidget(name);
-    auto* when = new QDateTimeEdit(
-        QDateTime::fromString(qstring(session_.plan().deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm")));
-    when->setDisplayFormat(QStringLiteral("dddd d MMMM yyyy, HH:mm"));
-    when->setLocale(QLocale(QLocale::English));
-    when->setAccessibleName(tr("When it must be ready"));
-    auto* note = wrapped({}, "harm");
-    const auto judge = [this, note](const QString& deadline) {
-        const auto at = localMinutes(deadline.toStdString());
-        note->setText(at && *at < session_.now() ? tr("That time has passed. Choose another day.") : QString());
-    };
-    judge(qstring(session_.plan().deadline));
-    connect(when, &QDateTimeEdit::dateTimeChanged, this, [this, judge](const QDateTime& t) {
-        const QString deadline = t.toString(QStringLiteral("yyyy-MM-ddTHH:mm"));
-        session_.document().edit(
-            tr("Change when it must be ready"), [&](Plan& p) { p.deadline = deadline.toStdString(); },
-            QStringLiteral("deadline"));
-        judge(deadline);
-    });
-    box->addWidget(wrapped(tr("Ready on"), "quiet"));
-    box->addWidget(when);
-    box->addWidget(note);
-    box->addWidget(wrapped(tr("The day is laid out backwards from here, with twenty minutes in hand."), "small"));
-    box->addStretch(1);
-    sheet_->open(tr("When it must be ready"), page);
-}
+void MainWindow::showDeadline() { sheet_->open(tr("When it must be ready"), deadlinePage(session_)); }
 
-void MainWindow::showShortcuts() {
-    auto* page = new QWidget;
-    auto* box = new QVBoxLayout(page);
-    box->setContentsMargins(0, 6, 10, 6);
-    const auto row = [&](const QString& keys, const QString& words) {
-        auto* line = new QHBoxLayout;
-        auto* k = new QLabel(keys);
-        k->setStyleSheet(QStringLiteral("font-weight: 600;"));
-        k->setFixedWidth(150);
-        line->addWidget(k, 0, Qt::AlignTop);
-        line->addWidget(wrapped(words), 1);
-        box->addLayout(line);
-    };
-    row(QStringLiteral("F2, F5, F3"), tr("Shape, Melt, Day"));
-    for (QAction* a : menu_->actions())
-        if (!a->shortcut().isEmpty())
-            row(a->shortcut().toString(QKeySequence::NativeText), a->text().section(QLatin1Char(':'), 0, 0));
-    row(QStringLiteral("F4"), tr("Cut open, or turn it"));
-    row(QStringLiteral("F6"), tr("Will it hold"));
-    row(QStringLiteral("F7"), tr("The answers, where the window is too narrow for them beside the piece"));
-    row(QStringLiteral("Ctrl+G"), tr("Start a piece from the gallery"));
-    row(QStringLiteral("Ctrl+K"), tr("Add a coat"));
-    row(tr("Turning a piece"), tr("arrows turn, Shift with arrows moves, plus and minus come nearer, 1 to 4 are "
-                                  "standard views, 0 fits it in"));
-    row(tr("On the stage"),
-        tr("left and right choose a handle, up and down move it by a millimetre, with Shift by five"));
-    row(tr("On a coat card"), tr("Alt with left or right moves it, Delete removes it"));
-    row(tr("On the day"), tr("left and right move through time, with Shift by a quarter of an hour"));
-    row(tr("In a field"), tr("any unit (5 1/2 in, 114 °F, 1 h 15) or words: falls in a ribbon, two spoons, count to "
-                             "thirty, finger wide"));
-    box->addStretch(1);
-    sheet_->open(tr("Shortcuts"), page);
+void MainWindow::showCommands() {
+    const int here = places_->currentIndex();
+    for (QAction* a : commands_) {
+        const QVariant place = a->property(kCommandPlace);
+        a->setProperty(kCommandHere, place.isValid() && place.toInt() == here);
+    }
+    auto* page = new CommandPage(commands_);
+    connect(page, &CommandPage::chosen, this, [this](QAction* command) {
+        sheet_->hide();
+        command->trigger();
+    });
+    sheet_->open(tr("What can be done"), page);
+    page->words()->setFocus();
 }
 
 void MainWindow::closeEvent(QCloseEvent* e) {
@@ -704,7 +794,16 @@ void MainWindow::showEvent(QShowEvent* e) {
 
 void MainWindow::resizeEvent(QResizeEvent* e) {
     QMainWindow::resizeEvent(e);
-    sheet_->fit();
+    placeSheet();
+}
+
+void MainWindow::placeSheet() {
+    const bool open = !sheet_->isHidden(), beside = width() >= kSheetBeside;
+    if (beside && row_->indexOf(sheet_) < 0) row_->addWidget(sheet_);
+    if (!beside) row_->removeWidget(sheet_);
+    if (!beside) QTimer::singleShot(0, sheet_, &Sheet::fit);  // when what it lies over has its size
+    shape_->setSheet(open && beside, open && !beside ? Sheet::kWidth : 0);
+    refreshProblems();
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* e) {

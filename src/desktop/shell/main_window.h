@@ -11,6 +11,7 @@
 #include "desktop/shape/shape_files.h"
 #include "desktop/shape/shape_place.h"
 #include "desktop/shell/notice_bar.h"
+#include "desktop/shell/problems_button.h"
 #include "desktop/shell/session.h"
 #include "desktop/shell/sheet.h"
 
@@ -31,6 +32,9 @@ public:
     ShapeFiles* files() const { return files_; }
     enum class Place { Shape, Melt, Day };
     void goTo(Place place);
+    const QList<QAction*>& commands() const { return commands_; }
+    /// Leads to the field of a plan's path, "pieces/bowl/former/dip" or "kitchen/room": its place or sheet, its focus.
+    void lead(const QString& where);
 
     /// Opens a file; says in a message why it cannot. @returns whether it is open now
     bool openFile(const QString& path);
@@ -46,6 +50,7 @@ public:
     void offerRecovered();
 
 protected:
+    bool event(QEvent*) override;
     void closeEvent(QCloseEvent*) override;
     bool eventFilter(QObject*, QEvent*) override;
     void showEvent(QShowEvent*) override;
@@ -59,12 +64,25 @@ private:
     std::vector<NoticeBar::Answer> aboutFile();
     void askAboutFile(const QString& sentence);
     void showDifferences();
+    /// Beside the places where there is room for it, over their right side where there is not.
+    void placeSheet();
     void buildActions();
+    /// A command that can be found by its name. @param where the place it is about; none: everywhere
+    QAction* command(const QString& words, const QKeySequence& keys, std::function<void()> does,
+                     std::optional<Place> where = {});
+    /// A command that stands in the menu too.
     QAction* add(const QString& words, const QKeySequence& keys, std::function<void()> does);
     void addExports();
-    void addShortcuts();
+    void addCommands();
+    /// Looks at another piece. @param by places down the shelf
+    void step(int by);
     void buildHeader(QWidget* parent, class QVBoxLayout* column);
     void refreshHeader();
+    void refreshProblems();
+    /// Undo or redo, and says what came back and where.
+    void goBack(bool back);
+    /// Brings a field into sight and puts the cursor into it.
+    void lead(Field* field);
     bool mayLeave();
     void newPlan();
     void openDialog();
@@ -73,7 +91,7 @@ private:
     void showKitchen();
     void showDeadline();
     void showProfile();
-    void showShortcuts();
+    void showCommands();
     void showWorking(const Answer& answer);
     void remember(const QString& path);
     void fillRecent();
@@ -81,6 +99,8 @@ private:
 
     Session& session_;
     QSettings settings_;
+    QWidget* centre_;
+    class QHBoxLayout* row_;
     QStackedWidget* places_;
     ShapePlace* shape_;
     MeltPlace* melt_;
@@ -89,9 +109,12 @@ private:
     Sheet* sheet_;
     RailButton *shapeButton_, *meltButton_, *dayButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
+    ProblemsButton* problems_;
+    QLabel* told_;
     NoticeBar* notices_;
     QAction *undo_, *redo_, *save_;
     QMenu *menu_, *recent_;
+    QList<QAction*> commands_;
     std::unique_ptr<QLockFile> lock_;
 };
 

@@ -1,5 +1,7 @@
 #include "desktop/shell/session.h"
 
+#include <algorithm>
+
 #include "core/stages/melting.h"
 #include "desktop/theme/theme.h"
 
@@ -93,6 +95,18 @@ QString Session::problemAt(const std::string& place) const {
         for (const auto& p : answers_->problems)
             if (p.where == place) return QString::fromStdString(p.sentence);
     return {};
+}
+
+std::vector<Problem> Session::allProblems() const {
+    std::vector<Problem> all = problems_;
+    const auto add = [&](const std::vector<Problem>& more) {
+        for (const auto& p : more)
+            if (std::ranges::none_of(all, [&](const Problem& q) { return q.where == p.where; })) all.push_back(p);
+    };
+    if (!answers_ || stale_) return all;
+    add(answers_->problems);
+    for (const auto& p : answers_->pieces) add(p->problems);
+    return all;
 }
 
 TypingContext Session::typing(Dimension dimension, const char* unit, const Piece* piece) const {

@@ -48,6 +48,8 @@ public:
     QString typedOfPiece(const QString& place, const QString& label, const std::function<void(Piece&)>& change);
     /// Sentence of the plan's problems at a place ("pieces/x/former/dip"), empty when there is none.
     QString problemAt(const std::string& place) const;
+    /// All that is wrong in the plan, each once, in its order.
+    std::vector<Problem> allProblems() const;
     /// What a field of this piece understands.
     TypingContext typing(Dimension dimension, const char* unit, const Piece* piece) const;
     /// What a field about a chocolate, by its id, understands: its bars and packets.

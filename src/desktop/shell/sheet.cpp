@@ -13,13 +13,9 @@
 #include "report/text.h"
 
 namespace uovo::desktop {
-namespace {
-constexpr int kWidth = 460;
-
-}  // namespace
-
 Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new QScrollArea) {
     setObjectName(QStringLiteral("sheet"));
+    setFixedWidth(kWidth);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(24, 18, 14, 18);
     auto* head = new QHBoxLayout;
@@ -52,13 +48,40 @@ void Sheet::open(const QString& title, QWidget* content) {
     fit();
     show();
     raise();
-    content->setFocusPolicy(Qt::StrongFocus);
+    content->setFocusPolicy(Qt::ClickFocus);  // keys go to it; the tabulator passes by
+    if (content->accessibleName().isEmpty()) content->setAccessibleName(title);
     content->setFocus();
 }
 
 void Sheet::fit() {
     const QSize s = parentWidget()->size();
     setGeometry(s.width() - kWidth, 56, kWidth, s.height() - 56);
+}
+
+void Sheet::showEvent(QShowEvent* e) {
+    QFrame::showEvent(e);
+    emit openChanged();
+}
+
+void Sheet::hideEvent(QHideEvent* e) {
+    QFrame::hideEvent(e);
+    emit openChanged();
+}
+
+bool Sheet::focusNextPrevChild(bool next) {
+    QWidget* from = QApplication::focusWidget();
+    if (!from || !isAncestorOf(from)) return QFrame::focusNextPrevChild(next);
+    const auto takes = [this](const QWidget* w) {
+        return w != scroll_->widget() && isAncestorOf(w) && (w->focusPolicy() & Qt::TabFocus) && w->isEnabled() &&
+               w->isVisibleTo(this) && !w->focusProxy();
+    };
+    QWidget* w = from;
+    do w = next ? w->nextInFocusChain() : w->previousInFocusChain();
+    while (w != from && !takes(w));
+    if (w == from) return true;
+    w->setFocus(next ? Qt::TabFocusReason : Qt::BacktabFocusReason);
+    scroll_->ensureWidgetVisible(w, 20, 40);
+    return true;
 }
 
 void Sheet::paintEvent(QPaintEvent*) {

@@ -1,4 +1,5 @@
-// A sheet of paper laid over the right side of the window: workings, the kitchen, the shortcuts.
+// A sheet of paper beside the places, or over their right side where the window is narrow: workings, the kitchen, the
+// shortcuts.
 #pragma once
 #include <QFrame>
 #include <QLabel>
@@ -19,9 +20,18 @@ public:
     /// Shows `content` under a title; takes ownership. Esc or the cross closes it.
     void open(const QString& title, QWidget* content);
     QString title() const { return title_->text(); }
+    /// Lies over the right side of its window.
     void fit();
+    static constexpr int kWidth = 460;  ///< px
+
+signals:
+    void openChanged();
 
 protected:
+    void showEvent(QShowEvent*) override;
+    void hideEvent(QHideEvent*) override;
+    /// The tabulator stays in the sheet until it is closed.
+    bool focusNextPrevChild(bool next) override;
     void paintEvent(QPaintEvent*) override;
     void keyPressEvent(QKeyEvent*) override;
 

@@ -46,6 +46,7 @@ void PieceStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers
         answers_.reset();  // another piece, and nothing to show of it
     units_ = units;
     if (chosen_ == Handle::None && !handles().empty()) chosen_ = handles().front();
+    tell();
     if (repaint || stage() != before) redraw();
     else update();
 }
@@ -166,6 +167,51 @@ double PieceStage::valueAt(Handle handle, const QPointF& at) const {
             break;
     }
     return 0;
+}
+
+QString PieceStage::handleValue(Handle handle) const {
+    const auto length = [&](const char* key) {
+        return QString::fromStdString(format(figure(key), Dimension::Length, units_));
+    };
+    switch (handle) {
+        case Handle::Dip:
+            return length(piece_.overBalloon() ? "dip" : "fillLine");
+        case Handle::Girth:
+            return length("girth");
+        case Handle::Fill:
+            return piece_.fill() && answers_
+                       ? QString::fromStdString(format(answers_->fillEach, Dimension::Volume, units_))
+                       : QString();
+        case Handle::TopDiameter:
+            return length("topDiameter");
+        case Handle::BaseDiameter:
+            return length("baseDiameter");
+        case Handle::None:
+            break;
+    }
+    return {};
+}
+
+PaintedParts::Part PieceStage::part(int index) const {
+    const Handle h = handles().at(static_cast<size_t>(index));
+    const QPoint at = handleAt(h).toPoint();
+    const int grip = static_cast<int>(kGrip);
+    return {handleName(h), handleValue(h), QRect(at - QPoint(grip, grip), QSize(2 * grip, 2 * grip)),
+            QAccessible::Slider, h == chosen_};
+}
+
+void PieceStage::tell() {
+    QString words = tr("%1, cut open").arg(QString::fromStdString(piece_.name));
+    if (const MeridianWall* s = stage()) {
+        const auto length = [&](double m) { return QString::fromStdString(format(m, Dimension::Length, units_)); };
+        words += tr("; wall %1 at the rim, %2 at the thinnest, %3 in the mean")
+                     .arg(length(s->wall.rim), length(s->wall.thinnest), length(s->wall.mean));
+        for (const Handle h : handles())
+            words += QStringLiteral("; ") + handleName(h) + QLatin1Char(' ') + handleValue(h) + tr(", adjustable");
+    }
+    setAccessibleName(words);
+    setAccessibleDescription(
+        tr("%1 is chosen. Left and right choose a handle, up and down move it.").arg(handleName(chosen_)));
 }
 
 QString PieceStage::handleName(Handle handle) const {
@@ -562,7 +608,7 @@ void PieceStage::keyPressEvent(QKeyEvent* e) {
     } else {
         return QWidget::keyPressEvent(e);
     }
-    setAccessibleDescription(handleName(chosen_));
+    tell();
     update();
 }
 

@@ -7,11 +7,12 @@
 #include <thread>
 
 #include "core/answers/answers.h"
+#include "desktop/kit/painted_parts.h"
 #include "report/section.h"
 
 namespace uovo::desktop {
 
-class PieceStage : public QWidget {
+class PieceStage : public QWidget, public PaintedParts {
     Q_OBJECT
 
 public:
@@ -31,7 +32,11 @@ public:
     /// The picture alone, for the clipboard and files.
     QImage picture(const QSize& size, double ratio);
 
-    QSize minimumSizeHint() const override { return {420, 120}; }
+    /// Its handles: what each changes and its figure.
+    int partCount() const override { return static_cast<int>(handles().size()); }
+    Part part(int index) const override;
+
+    QSize minimumSizeHint() const override { return {300, 120}; }
 
 signals:
     /// A handle was moved to a new value (m, or m³ for Fill). `ended` on release.
@@ -73,6 +78,10 @@ private:
     double valueAt(Handle handle, const QPointF& at) const;
     Handle handleUnder(const QPointF& at) const;
     QString handleName(Handle handle) const;
+    /// "62 mm"
+    QString handleValue(Handle handle) const;
+    /// Says in words what is seen.
+    void tell();
 
     Piece piece_;
     std::shared_ptr<const PieceAnswers> answers_;

@@ -51,8 +51,25 @@ void SolidStage::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers
         view_.map = map;
         emit viewChanged();
     }
+    QString words = tr("%1, in three dimensions").arg(QString::fromStdString(piece.name));
+    if (answers_ && answers_->made && answers_->made->wall)
+        words += tr("; wall %1 at the thinnest, %2 in the mean")
+                     .arg(QString::fromStdString(format(answers_->made->wall->thinnest, Dimension::Length, units)),
+                          QString::fromStdString(format(answers_->made->wall->mean, Dimension::Length, units)));
+    setAccessibleName(words);
     if (before != shown() || another || recoloured) rebuild();
     else update();
+}
+
+int SolidStage::partCount() const {
+    return answers_ && answers_->made ? static_cast<int>(answers_->made->assembly.items.size()) : 0;
+}
+
+PaintedParts::Part SolidStage::part(int index) const {
+    return {QString::fromStdString(answers_->made->assembly.items.at(static_cast<size_t>(index)).name),
+            {},
+            rect(),
+            QAccessible::Graphic};
 }
 
 void SolidStage::rebuild() {

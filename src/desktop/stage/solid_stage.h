@@ -5,11 +5,12 @@
 #include <memory>
 #include <thread>
 
+#include "desktop/kit/painted_parts.h"
 #include "desktop/stage/solid_scene.h"
 
 namespace uovo::desktop {
 
-class SolidStage : public QWidget {
+class SolidStage : public QWidget, public PaintedParts {
     Q_OBJECT
 
 public:
@@ -37,7 +38,10 @@ public:
 
     QImage picture(const QSize& size, double ratio);
     QString svg() const;
-    QSize minimumSizeHint() const override { return {420, 120}; }
+    /// The parts it is put together from.
+    int partCount() const override;
+    Part part(int index) const override;
+    QSize minimumSizeHint() const override { return {300, 120}; }
 
 signals:
     void viewChanged();

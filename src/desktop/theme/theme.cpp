@@ -23,6 +23,7 @@ Theme lightTheme() {
     Theme t;
     t.paper = QColor(0xFB, 0xF6, 0xEC);
     t.card = QColor(0xFF, 0xFF, 0xFF);
+    t.ground = QColor(0xF1, 0xE8, 0xDA);
     t.hairline = QColor(0xE6, 0xDB, 0xC9);
     t.edge = QColor(0x94, 0x83, 0x6D);
     t.ink = QColor(0x2A, 0x1A, 0x12);
@@ -47,6 +48,7 @@ Theme darkTheme() {
     t.dark = true;
     t.paper = QColor(0x1E, 0x16, 0x12);
     t.card = QColor(0x2A, 0x20, 0x1A);
+    t.ground = QColor(0x39, 0x2D, 0x25);
     t.hairline = QColor(0x47, 0x38, 0x2E);
     t.edge = QColor(0x8A, 0x79, 0x69);
     t.ink = QColor(0xF4, 0xEA, 0xDB);
@@ -102,6 +104,8 @@ void setDarkTheme(bool dark) {
     p.setColor(QPalette::Button, t.card);
     for (const auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText}) p.setColor(role, t.ink);
     p.setColor(QPalette::PlaceholderText, t.quiet);
+    for (const auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
+        p.setColor(QPalette::Disabled, role, t.quiet);
     p.setColor(QPalette::Highlight, t.yolk);
     p.setColor(QPalette::HighlightedText, QColor(0x2A, 0x1A, 0x12));
     p.setColor(QPalette::ToolTipBase, t.card);
@@ -127,16 +131,21 @@ QComboBox::drop-down { border: 0; width: 16px; }
 QComboBox::down-arrow { image: none; width: 0; height: 0; }
 QPushButton::menu-indicator { image: none; width: 0; }
 QComboBox QAbstractItemView { background: @card; border: 1px solid @hairline; selection-background-color: @hairline; selection-color: @ink; padding: 4px; outline: 0; }
-QPushButton { background: @card; border: 1px solid @edge; border-radius: 9px; padding: 6px 12px; text-align: left; }
-QPushButton:hover { border-color: @quiet; }
-QPushButton:focus { border: 2px solid @ring; padding: 5px 11px; }
+QPushButton { background: @ground; border: 1px solid @edge; border-radius: 13px; padding: 5px 14px; text-align: left; }
+QPushButton:hover { background: @hairline; }
+QPushButton:focus { border: 2px solid @ring; padding: 4px 13px; }
 QPushButton:disabled { color: @quiet; }
-QPushButton[flat="true"] { background: transparent; border: 1px solid transparent; padding: 4px 8px; }
+QPushButton[flat="true"] { background: @ground; border: 1px solid transparent; padding: 4px 10px; }
 QPushButton[flat="true"]:hover { background: @hairline; }
-QPushButton[flat="true"]:focus { border: 2px solid @ring; padding: 3px 7px; }
-QPushButton[tool="true"] { font-size: 14px; padding: 2px 7px; color: @quiet; }
-QPushButton[tool="true"]:focus { padding: 1px 6px; }
-QPushButton[tool="true"]:checked { color: @ink; font-weight: 600; border-bottom: 2px solid @ring; border-radius: 0; }
+QPushButton[flat="true"]:disabled { background: transparent; }
+QPushButton[flat="true"]:focus { border: 2px solid @ring; padding: 3px 9px; }
+QPushButton[tool="true"] { font-size: 14px; padding: 2px 10px; border-radius: 10px; }
+QPushButton[tool="true"]:focus { padding: 1px 9px; }
+QPushButton[tool="true"]:checked { background: @hairline; font-weight: 600; border: 1px solid @ring; }
+QPushButton[tool="true"]:checked:focus { border: 2px solid @ring; }
+QPushButton[narrow="true"] { padding: 2px 5px; border-radius: 10px; }
+QPushButton[narrow="true"]:focus { padding: 1px 4px; }
+QPushButton[alarm="true"] { background: @harmFill; border: 1px solid @harm; color: @harm; font-weight: 600; padding: 3px 10px; }
 QPushButton#planMenu { font-size: 20px; font-weight: 700; padding: 4px 9px; }
 QPushButton#planMenu:focus { border: 2px solid @ring; padding: 3px 8px; }
 QPushButton[main="true"] { background: @ink; color: @paper; border: 0; font-weight: 600; padding: 8px 16px; }
@@ -146,6 +155,8 @@ QMenu::item { padding: 6px 28px 6px 14px; border-radius: 6px; }
 QMenu::item:selected { background: @hairline; }
 QMenu::separator { height: 1px; background: @hairline; margin: 5px 8px; }
 QToolTip { background: @card; color: @ink; border: 1px solid @hairline; padding: 5px 8px; }
+QSplitter::handle:horizontal { background: @hairline; margin: 0 3px; }
+QSplitter::handle:horizontal:hover { background: @edge; margin: 0 2px; }
 QScrollArea { border: 0; background: transparent; }
 QScrollArea > QWidget > QWidget { background: transparent; }
 QScrollBar:vertical { width: 9px; background: transparent; margin: 0; }
@@ -163,6 +174,7 @@ QMessageBox, QDialog { background: @paper; }
     // Longer names first: "@hairline" before "@harm" does not matter, "@harmFill" before "@harm" does.
     s.replace("@harmFill", name(t.harmFill))
         .replace("@hairline", name(t.hairline))
+        .replace("@ground", name(t.ground))
         .replace("@balloon", name(t.balloon))
         .replace("@paper", name(t.paper));
     s.replace("@card", name(t.card))
@@ -277,6 +289,15 @@ void paintGlyph(QPainter& p, Glyph glyph, const QRectF& square, const QColor& in
             path.moveTo(12 - 3 * d, 5);
             path.lineTo(12 + 4 * d, 12);
             path.lineTo(12 - 3 * d, 19);
+            p.drawPath(path);
+            break;
+        }
+        case Glyph::Up:
+        case Glyph::Down: {
+            const double d = glyph == Glyph::Up ? -1 : 1;
+            path.moveTo(5, 12 - 3 * d);
+            path.lineTo(12, 12 + 4 * d);
+            path.lineTo(19, 12 - 3 * d);
             p.drawPath(path);
             break;
         }

@@ -12,11 +12,11 @@ namespace uovo::desktop {
 
 /// The colours of one theme. On paper and card text colours reach 4.5 : 1, `edge` and `ring` 3 : 1 (tests measure it):
 /// `edge` is for what must be seen at rest (a field's border, a groove, a bar), `ring` for focus and what is chosen.
-/// `hairline` and `yolk` are for grounds.
+/// `hairline` and `yolk` are for grounds, `ground` is that of what can be pressed: fields are white, buttons are not.
 struct Theme {
     bool dark = false;
-    QColor paper, card, hairline, edge, ink, quiet, yolk, ring, yolkText, cold, coldText, coldFill, harm, harmFill,
-        choc, chocEdge, balloon, good;
+    QColor paper, card, ground, hairline, edge, ink, quiet, yolk, ring, yolkText, cold, coldText, coldFill, harm,
+        harmFill, choc, chocEdge, balloon, good;
 };
 
 const Theme& theme();
@@ -52,6 +52,8 @@ enum class Glyph {
     Remove,
     Left,
     Right,
+    Up,
+    Down,
     Copy
 };
 /// Draws a glyph of our own into a square.

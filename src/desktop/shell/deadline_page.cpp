@@ -1,0 +1,190 @@
+#include "desktop/shell/deadline_page.h"
+
+#include <QAbstractItemView>
+#include <QCalendarWidget>
+#include <QCoreApplication>
+#include <QHBoxLayout>
+#include <QRegularExpression>
+#include <QTextCharFormat>
+
+#include "desktop/kit/page.h"
+#include "desktop/theme/glyph_button.h"
+#include "desktop/theme/theme.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+
+QLocale dayLocale() {
+    const QLocale here = QLocale::system();
+    return here.language() == QLocale::C ? QLocale(QLocale::English, QLocale::UnitedKingdom)
+                                         : QLocale(QLocale::English, here.territory());
+}
+
+std::optional<QDate> readDay(const QString& words, const QLocale& locale, const QDate& today) {
+    const QString said = words.simplified().remove(QLatin1Char(','));
+    for (int ahead = 0; ahead < 7; ++ahead) {
+        const QDate day = today.addDays(ahead);
+        for (const auto form : {QLocale::LongFormat, QLocale::ShortFormat})
+            if (said.compare(locale.dayName(day.dayOfWeek(), form), Qt::CaseInsensitive) == 0) return day;
+    }
+    const bool monthFirst = locale.dateFormat(QLocale::ShortFormat).startsWith(QLatin1Char('M'));
+    QStringList forms{QStringLiteral("yyyy-M-d"),     QStringLiteral("d.M.yyyy"),   QStringLiteral("d.M.yy"),
+                      QStringLiteral("d MMMM yyyy"),  QStringLiteral("d MMM yyyy"), QStringLiteral("MMMM d yyyy"),
+                      QStringLiteral("MMM d yyyy"),   QStringLiteral("dddd d MMMM yyyy"),
+                      QStringLiteral("ddd d MMM yyyy")};
+    forms << (monthFirst ? QStringLiteral("M/d/yyyy") : QStringLiteral("d/M/yyyy"))
+          << (monthFirst ? QStringLiteral("M/d/yy") : QStringLiteral("d/M/yy"));
+    const auto read = [&](const QString& text) -> std::optional<QDate> {
+        for (const QString& form : forms)
+            if (QDate day = locale.toDate(text, form); day.isValid()) {
+                if (!form.contains(QStringLiteral("yyyy")) && day.year() < 2000) day = day.addYears(100);
+                return day;
+            }
+        return std::nullopt;
+    };
+    if (const auto day = read(said)) return day;
+    const QChar between = said.contains(QLatin1Char('/')) ? QLatin1Char('/')
+                          : said.contains(QLatin1Char('.')) ? QLatin1Char('.')
+                                                            : QLatin1Char(' ');
+    for (int year = today.year(); year <= today.year() + 1; ++year) {
+        QString whole = said;
+        if (whole.endsWith(between)) whole.chop(1);
+        if (const auto day = read(whole + between + QString::number(year)); day && *day >= today) return day;
+    }
+    return std::nullopt;
+}
+
+std::optional<int> readClock(const QString& words) {
+    static const QRegularExpression form(QStringLiteral(R"(^(\d{1,2})(?:[:.h ](\d{2}))?\s*(am|pm|a\.m\.|p\.m\.|h)?$)"),
+                                         QRegularExpression::CaseInsensitiveOption);
+    const QString said = words.simplified().toLower();
+    if (said == QStringLiteral("noon")) return 12 * 60;
+    const auto m = form.match(said);
+    if (!m.hasMatch()) return std::nullopt;
+    int hour = m.captured(1).toInt();
+    const int minute = m.captured(2).toInt();
+    const QString half = m.captured(3);
+    if (half.startsWith(QLatin1Char('a')) || half.startsWith(QLatin1Char('p'))) {
+        if (hour < 1 || hour > 12) return std::nullopt;
+        hour = hour % 12 + (half.startsWith(QLatin1Char('p')) ? 12 : 0);
+    }
+    if (hour > 23 || minute > 59) return std::nullopt;
+    return hour * 60 + minute;
+}
+
+namespace {
+
+class DeadlinePage : public Page {
+    Q_DECLARE_TR_FUNCTIONS(DeadlinePage)
+
+public:
+    explicit DeadlinePage(Session& session) : Page(session, "deadlinePage"), locale_(dayLocale()) {
+        words({tr("The plan is called"), QStringLiteral("plan/name")}, qstring(session.plan().name),
+              [this](const QString& said) {
+                  if (said.isEmpty()) return tr("A plan needs a name.");
+                  session_.document().edit(tr("Rename the plan"), [&](Plan& p) { p.name = said.toStdString(); });
+                  return QString();
+              })
+            ->edit()
+            ->setMaxLength(80);
+        day_ = words({tr("Ready on"), QStringLiteral("deadline/day"), "deadline"}, {}, [this](const QString& said) {
+            const auto day = readDay(said, locale_, dateOf(session_.now()));
+            if (!day)
+                return tr("Not a day. Write it like %1.").arg(locale_.toString(dateOf(now()), QLocale::ShortFormat));
+            return set(*day, now() % 1440);
+        });
+        clock_ = words({tr("at"), QStringLiteral("deadline/clock")}, {}, [this](const QString& said) {
+            const auto minutes = readClock(said);
+            if (!minutes) return tr("Not a time of day. Write it like 18:30 or 6:30 pm.");
+            return set(dateOf(now()), *minutes);
+        });
+        calendar();
+        note(tr("The day is laid out backwards from here, with twenty minutes in hand."));
+        end();
+        QObject::connect(&session_, &Session::planChanged, this, [this] { show(); });
+        show();
+    }
+
+private:
+    static QDate dateOf(long minutes) { return QDate(1970, 1, 1).addDays(minutes / 1440); }
+    long now() const { return localMinutes(session_.plan().deadline).value_or(session_.now()); }
+    QString set(const QDate& day, long minutes) {
+        const long at = QDate(1970, 1, 1).daysTo(day) * 1440 + minutes;
+        if (at < session_.now()) return tr("That time has passed. Choose another day.");
+        const std::string deadline = localTime(at);
+        return session_.typed("deadline", [&] {
+            session_.document().edit(tr("Change when it must be ready"), [&](Plan& p) { p.deadline = deadline; });
+        });
+    }
+    /// A month to choose a day in. Its arrows only turn the leaf.
+    void calendar() {
+        auto* head = new QHBoxLayout;
+        month_ = wrapped({});
+        month_->setStyleSheet(QStringLiteral("font-weight: 600;"));
+        const auto arrow = [&](Glyph glyph, const QString& name, void (QCalendarWidget::*turn)()) {
+            auto* b = new GlyphButton(glyph);
+            b->setProperty("flat", true);
+            b->setAccessibleName(name);
+            b->setToolTip(name);
+            QObject::connect(b, &QPushButton::clicked, this, [this, turn] { (days_->*turn)(); });
+            return b;
+        };
+        days_ = new QCalendarWidget;
+        days_->setObjectName(QStringLiteral("deadline/days"));
+        days_->setAccessibleName(tr("Day it must be ready"));
+        if (auto* leaf = days_->findChild<QAbstractItemView*>()) leaf->setAccessibleName(tr("Days of the month"));
+        days_->setLocale(locale_);
+        days_->setFirstDayOfWeek(locale_.firstDayOfWeek());
+        days_->setNavigationBarVisible(false);
+        days_->setVerticalHeaderFormat(QCalendarWidget::NoVerticalHeader);
+        days_->setHorizontalHeaderFormat(QCalendarWidget::ShortDayNames);
+        days_->setMinimumHeight(230);
+        days_->setMinimumDate(dateOf(session_.now()));
+        QTextCharFormat plain;
+        plain.setForeground(theme().ink);
+        for (int d = 1; d <= 7; ++d) days_->setWeekdayTextFormat(static_cast<Qt::DayOfWeek>(d), plain);
+        QPalette even = days_->palette();
+        even.setColor(QPalette::AlternateBase, theme().card);
+        days_->setPalette(even);
+        QTextCharFormat names;
+        names.setForeground(theme().quiet);
+        days_->setHeaderTextFormat(names);
+        head->addWidget(arrow(Glyph::Left, tr("Month before"), &QCalendarWidget::showPreviousMonth));
+        head->addWidget(month_, 1);
+        head->addWidget(arrow(Glyph::Right, tr("Month after"), &QCalendarWidget::showNextMonth));
+        month_->setAlignment(Qt::AlignCenter);
+        box_->addLayout(head);
+        box_->addWidget(days_);
+        const auto leaf = [this](int year, int month) {
+            month_->setText(locale_.standaloneMonthName(month) + QStringLiteral(" %1").arg(year));
+        };
+        QObject::connect(days_, &QCalendarWidget::currentPageChanged, this, leaf);
+        for (const auto chosen : {&QCalendarWidget::clicked, &QCalendarWidget::activated})
+            QObject::connect(days_, chosen, this, [this](const QDate& day) {
+                if (const QString no = set(day, now() % 1440); !no.isEmpty()) day_->setProblem(no);
+            });
+        leaf(days_->yearShown(), days_->monthShown());
+    }
+    void show() {
+        const long at = now();
+        day_->setWords(locale_.toString(dateOf(at), QStringLiteral("dddd ") +
+                                                        (locale_.dateFormat(QLocale::LongFormat).startsWith("dddd, M")
+                                                             ? QStringLiteral("MMMM d, yyyy")
+                                                             : QStringLiteral("d MMMM yyyy"))));
+        clock_->setWords(QTime(0, 0).addSecs(static_cast<int>(at % 1440) * 60).toString(QStringLiteral("HH:mm")));
+        day_->setProblem(at < session_.now() ? tr("That time has passed. Choose another day.")
+                                             : session_.problemAt("deadline"));
+        if (days_->selectedDate() != dateOf(at)) days_->setSelectedDate(dateOf(at));
+    }
+
+    QLocale locale_;
+    WordsField *day_ = nullptr, *clock_ = nullptr;
+    QCalendarWidget* days_ = nullptr;
+    QLabel* month_ = nullptr;
+};
+
+}  // namespace
+
+QWidget* deadlinePage(Session& session) { return new DeadlinePage(session); }
+
+}  // namespace uovo::desktop

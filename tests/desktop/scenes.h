@@ -1,0 +1,78 @@
+// Every place and every sheet of the window, each opened as a person opens it, in turn.
+#pragma once
+#include "program.h"
+
+struct Scene {
+    QString name;
+    std::function<void(Program&)> open;
+    std::function<QWidget*(Program&)> what;  ///< what is looked at
+    bool sheet = false;
+};
+
+inline std::vector<Scene> scenes() {
+    const auto press = [](Program& p, Qt::Key key, Qt::KeyboardModifiers with = {}) {
+        QTest::keyClick(&p.window, key, with);
+    };
+    const auto shape = [](Program& p) -> QWidget* { return p.window.shape(); };
+    const auto sheet = [](Program& p) -> QWidget* { return p.window.sheet(); };
+    const auto piece = [press](const char* id) {
+        return [press, id](Program& p) {
+            press(p, Qt::Key_F2);
+            p.session.select(id);
+        };
+    };
+    std::vector<Scene> all;
+    for (const char* id :
+         {"crater-bowl", "lens-cup", "comet-cone", "specimen-basket", "observatory", "moon", "meteorite"}) {
+        all.push_back({id, piece(id), shape});
+        all.push_back({QString(id) + "-holds",
+                       [press, go = piece(id)](Program& p) {
+                           go(p);
+                           press(p, Qt::Key_F9);
+                       },
+                       shape});
+    }
+    all.push_back({"gallery", [press](Program& p) { press(p, Qt::Key_G, Qt::ControlModifier); },
+                   [](Program& p) -> QWidget* { return p.window.shape()->gallery(); }});
+    all.push_back({"melt", [press](Program& p) { press(p, Qt::Key_F4); },
+                   [](Program& p) -> QWidget* { return p.window.melt(); }});
+    all.push_back({"day", [press](Program& p) { press(p, Qt::Key_F5); },
+                   [](Program& p) -> QWidget* { return p.window.day(); }});
+    const auto sheets = [&](const QString& name, std::function<void(Program&)> open) {
+        all.push_back({name,
+                       [press, open](Program& p) {
+                           press(p, Qt::Key_F2);
+                           p.session.select("crater-bowl");
+                           open(p);
+                       },
+                       sheet, true});
+    };
+    sheets("kitchen", [press](Program& p) { press(p, Qt::Key_Comma, Qt::ControlModifier); });
+    sheets("deadline", [press](Program& p) { press(p, Qt::Key_R, Qt::ControlModifier); });
+    sheets("commands", [press](Program& p) { press(p, Qt::Key_F1); });
+    sheets("working", [](Program& p) { p.window.shape()->answers()->view("wall")->click(); });
+    sheets("coat", [](Program& p) { emit p.window.shape()->coatWanted(0); });
+    sheets("filling", [](Program& p) { emit p.window.shape()->fillingWanted(); });
+    sheets("topping", [](Program& p) {
+        p.session.select("lens-cup");
+        const auto& making = p.session.piece()->making;
+        for (size_t k = 0; k < making.size(); ++k)
+            if (std::holds_alternative<TopStep>(making[k])) emit p.window.shape()->stepPageWanted(k);
+    });
+    sheets("advice", [](Program& p) { emit p.window.shape()->adviceWanted(); });
+    sheets("snap", [](Program& p) { emit p.window.shape()->snapWanted(); });
+    sheets("colour", [](Program& p) {
+        emit p.window.melt()->colourWanted(QString::fromStdString(p.session.plan().colours.at(0).id));
+    });
+    return all;
+}
+
+/// Back to where every scene begins.
+inline void leave(Program& p) {
+    for (int i = 0; i < 2; ++i) {
+        p.window.sheet()->hide();
+        p.window.shape()->gallery()->hide();
+    }
+    p.window.shape()->setHolding(false);
+    p.window.shape()->setAnswersOpen(false);
+}
