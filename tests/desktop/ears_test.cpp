@@ -60,8 +60,8 @@ TEST_CASE("the header says its values") {
     INFO(all.toStdString());
     CHECK(all.contains("Perseid night"));
     CHECK(all.contains("21:30"));
-    CHECK(all.contains(QString::fromStdString(format(p.session.plan().kitchen.room.value, Dimension::Temperature,
-                                                     UnitSystem::Metric))));
+    CHECK(all.contains(QString::fromStdString(
+        format(p.session.plan().kitchen.room.value, Dimension::Temperature, UnitSystem::Metric))));
     CHECK(all.contains("mm"));
     QTest::keyClick(&p.window, Qt::Key_M, Qt::ControlModifier);
     CHECK(name(p.window.findChild<QPushButton*>("units")).contains("oz"));
@@ -77,7 +77,8 @@ TEST_CASE("the stage says the piece, its wall and its handles, and which one mov
     INFO(words.toStdString());
     CHECK(words.startsWith("Crater bowl"));
     const auto made = p.session.pieceAnswers("crater-bowl")->made;
-    CHECK(words.contains(QString::fromStdString(format(made->meridian->wall.rim, Dimension::Length, UnitSystem::Metric))));
+    CHECK(words.contains(
+        QString::fromStdString(format(made->meridian->wall.rim, Dimension::Length, UnitSystem::Metric))));
     CHECK(words.contains("dip depth 62 mm, adjustable"));
     REQUIRE(i->childCount() == static_cast<int>(stage->handles().size()));
     QStringList parts;
@@ -136,8 +137,7 @@ TEST_CASE("every block of the day is told with its piece, time and place") {
     const int before = line->minute();
     QTest::keyClick(line, Qt::Key_Right);
     CHECK(line->minute() == before + 1);
-    CHECK(i->text(QAccessible::Description).contains(
-        QString::fromStdString(day.clock(line->minute()).substr(11))));
+    CHECK(i->text(QAccessible::Description).contains(QString::fromStdString(day.clock(line->minute()).substr(11))));
 }
 
 TEST_CASE("a tile of the shelf says count, name, grams and verdict, an answer its sentence, the list its lines") {

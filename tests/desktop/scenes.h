@@ -36,8 +36,8 @@ inline std::vector<Scene> scenes() {
                    [](Program& p) -> QWidget* { return p.window.shape()->gallery(); }});
     all.push_back({"melt", [press](Program& p) { press(p, Qt::Key_F4); },
                    [](Program& p) -> QWidget* { return p.window.melt(); }});
-    all.push_back({"day", [press](Program& p) { press(p, Qt::Key_F5); },
-                   [](Program& p) -> QWidget* { return p.window.day(); }});
+    all.push_back(
+        {"day", [press](Program& p) { press(p, Qt::Key_F5); }, [](Program& p) -> QWidget* { return p.window.day(); }});
     const auto sheets = [&](const QString& name, std::function<void(Program&)> open) {
         all.push_back({name,
                        [press, open](Program& p) {

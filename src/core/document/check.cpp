@@ -81,7 +81,7 @@ void checkMaking(const Piece& p, const Plan& plan, const material::Library& lib,
                              const std::string& where) {
         if (!(m.value >= low && m.value <= high)) add({sentence, where});
     };
-    const bool cast = !p.wallFromCoats() && !p.alongMeridian();
+    const bool cast = !p.alongMeridian();  // of a coated compound some parts are cast
     size_t casts = 0, fills = 0;
     for (size_t i = 0; i < p.making.size(); ++i) {
         const std::string here = fmt::format("making/{}/", i);

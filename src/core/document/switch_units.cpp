@@ -9,9 +9,8 @@ namespace {
 
 using json = nlohmann::ordered_json;
 
-constexpr const char* kUs[]{"in",    "inch", "inches", "ft",   "oz",   "lb", "lbs", "pound",
-                            "pounds", "cup",  "cups",   "tsp", "tbsp", "f",  "\"",  "″",
-                            "'"};
+constexpr const char* kUs[]{"in",  "inch", "inches", "ft",   "oz", "lb", "lbs", "pound", "pounds",
+                            "cup", "cups", "tsp",    "tbsp", "f",  "\"", "″",   "'"};
 constexpr const char* kMetric[]{"mm", "cm", "m", "kg", "g", "gram", "grams", "ml", "cl", "dl", "l", "c"};
 
 /// Lower-case letters at the end of what was said: its last unit.

@@ -311,10 +311,9 @@ std::vector<const Family*> search(const std::string& words) {
     for (const auto& f : families()) {
         int score = asked.empty() ? 1 : 0;
         for (const auto& w : asked) {
-            if (lowered(f.name).find(w) != std::string::npos) score += 5;
-            if (lowered(f.search).find(w) != std::string::npos) score += 3;
-            if (lowered(f.when).find(w) != std::string::npos || lowered(f.group).find(w) != std::string::npos)
-                score += 1;
+            const auto says = [&](const std::string& text) { return lowered(text).find(w) != std::string::npos; };
+            // once a word, however often it is said: the plain bowl comes before the bowl with a bowl
+            score += says(f.name) ? 5 : says(f.search) ? 3 : says(f.when) || says(f.group) ? 1 : 0;
         }
         if (score > 0) found.emplace_back(score, &f);
     }

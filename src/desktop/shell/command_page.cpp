@@ -64,18 +64,21 @@ CommandPage::CommandPage(QList<QAction*> commands)
     list_->setMinimumHeight(6 * kLine);
     box->addWidget(words_);
     box->addWidget(list_, 1);
-    box->addWidget(wrapped(tr("In a field: any unit (5 1/2 in, 114 °F, 1 h 15) or words: falls in a ribbon, two spoons, "
-                              "count to thirty, finger wide. Turning a piece: arrows turn, Shift with arrows moves, plus "
-                              "and minus come nearer, 1 to 4 are standard views, 0 fits it in. On the cut piece: left and "
-                              "right choose a handle, up and down move it by a millimetre, with Shift by five. On a step's "
-                              "card: Alt with left or right moves it, Delete removes it. On the day: left and right move "
-                              "through time, with Shift by a quarter of an hour."),
-                           "small"));
+    box->addWidget(
+        wrapped(tr("In a field: any unit (5 1/2 in, 114 °F, 1 h 15) or words: falls in a ribbon, two spoons, "
+                   "count to thirty, finger wide. Turning a piece: arrows turn, Shift with arrows moves, plus "
+                   "and minus come nearer, 1 to 4 are standard views, 0 fits it in. On the cut piece: left and "
+                   "right choose a handle, up and down move it by a millimetre, with Shift by five. On a step's "
+                   "card: Alt with left or right moves it, Delete removes it. On the day: left and right move "
+                   "through time, with Shift by a quarter of an hour."),
+                "small"));
     setFocusProxy(words_);
     connect(words_, &QLineEdit::textChanged, this, &CommandPage::show);
     connect(list_, &QListWidget::itemClicked, this, &CommandPage::choose);
     connect(list_, &QListWidget::itemActivated, this, &CommandPage::choose);
-    const auto rank = [](const QAction* a) { return a->isEnabled() ? (a->property(kCommandHere).toBool() ? 0 : 1) : 2; };
+    const auto rank = [](const QAction* a) {
+        return a->isEnabled() ? (a->property(kCommandHere).toBool() ? 0 : 1) : 2;
+    };
     std::ranges::stable_sort(commands_, {}, rank);
     show();
 }
@@ -86,7 +89,8 @@ void CommandPage::show() {
     for (int i = 0; i < commands_.size(); ++i) {
         const QAction* a = commands_[i];
         const QString name = a->text();
-        if (!std::ranges::all_of(parts, [&](const QString& w) { return name.contains(w, Qt::CaseInsensitive); })) continue;
+        if (!std::ranges::all_of(parts, [&](const QString& w) { return name.contains(w, Qt::CaseInsensitive); }))
+            continue;
         auto* item = new QListWidgetItem(name, list_);
         item->setData(Qt::UserRole, i);
         item->setData(kKeyRole, a->shortcut().toString(QKeySequence::NativeText));

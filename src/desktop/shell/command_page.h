@@ -10,8 +10,8 @@ class CommandPage : public QWidget {
     Q_OBJECT
 
 public:
-    /// @param commands in the order they are shown: what can be done here and now comes first by itself; one that cannot
-    /// be done now is shown greyed
+    /// @param commands in the order they are shown: what can be done here and now comes first by itself; one that
+    /// cannot be done now is shown greyed
     explicit CommandPage(QList<QAction*> commands);
     QLineEdit* words() const { return words_; }
     QListWidget* list() const { return list_; }

@@ -28,10 +28,10 @@ std::optional<QDate> readDay(const QString& words, const QLocale& locale, const 
             if (said.compare(locale.dayName(day.dayOfWeek(), form), Qt::CaseInsensitive) == 0) return day;
     }
     const bool monthFirst = locale.dateFormat(QLocale::ShortFormat).startsWith(QLatin1Char('M'));
-    QStringList forms{QStringLiteral("yyyy-M-d"),     QStringLiteral("d.M.yyyy"),   QStringLiteral("d.M.yy"),
-                      QStringLiteral("d MMMM yyyy"),  QStringLiteral("d MMM yyyy"), QStringLiteral("MMMM d yyyy"),
-                      QStringLiteral("MMM d yyyy"),   QStringLiteral("dddd d MMMM yyyy"),
-                      QStringLiteral("ddd d MMM yyyy")};
+    QStringList forms{
+        QStringLiteral("yyyy-M-d"),    QStringLiteral("d.M.yyyy"),         QStringLiteral("d.M.yy"),
+        QStringLiteral("d MMMM yyyy"), QStringLiteral("d MMM yyyy"),       QStringLiteral("MMMM d yyyy"),
+        QStringLiteral("MMM d yyyy"),  QStringLiteral("dddd d MMMM yyyy"), QStringLiteral("ddd d MMM yyyy")};
     forms << (monthFirst ? QStringLiteral("M/d/yyyy") : QStringLiteral("d/M/yyyy"))
           << (monthFirst ? QStringLiteral("M/d/yy") : QStringLiteral("d/M/yy"));
     const auto read = [&](const QString& text) -> std::optional<QDate> {
@@ -43,7 +43,7 @@ std::optional<QDate> readDay(const QString& words, const QLocale& locale, const 
         return std::nullopt;
     };
     if (const auto day = read(said)) return day;
-    const QChar between = said.contains(QLatin1Char('/')) ? QLatin1Char('/')
+    const QChar between = said.contains(QLatin1Char('/'))   ? QLatin1Char('/')
                           : said.contains(QLatin1Char('.')) ? QLatin1Char('.')
                                                             : QLatin1Char(' ');
     for (int year = today.year(); year <= today.year() + 1; ++year) {
@@ -167,10 +167,10 @@ private:
     }
     void show() {
         const long at = now();
-        day_->setWords(locale_.toString(dateOf(at), QStringLiteral("dddd ") +
-                                                        (locale_.dateFormat(QLocale::LongFormat).startsWith("dddd, M")
-                                                             ? QStringLiteral("MMMM d, yyyy")
-                                                             : QStringLiteral("d MMMM yyyy"))));
+        day_->setWords(locale_.toString(
+            dateOf(at), QStringLiteral("dddd ") + (locale_.dateFormat(QLocale::LongFormat).startsWith("dddd, M")
+                                                       ? QStringLiteral("MMMM d, yyyy")
+                                                       : QStringLiteral("d MMMM yyyy"))));
         clock_->setWords(QTime(0, 0).addSecs(static_cast<int>(at % 1440) * 60).toString(QStringLiteral("HH:mm")));
         day_->setProblem(at < session_.now() ? tr("That time has passed. Choose another day.")
                                              : session_.problemAt("deadline"));
