@@ -115,7 +115,8 @@ TEST_CASE("no key of a command is one that a field needs for writing") {
     QStringList taken;
     for (const QAction* a : p.window.commands())
         for (const QKeySequence& keys : a->shortcuts()) {
-            if (keys == QKeySequence(QKeySequence::Undo) || keys == QKeySequence(QKeySequence::Redo)) continue;  // shared
+            if (keys == QKeySequence(QKeySequence::Undo) || keys == QKeySequence(QKeySequence::Redo))
+                continue;  // shared
             REQUIRE(keys.count() == 1);
             const auto k = keys[0];
             QKeyEvent asks(QEvent::ShortcutOverride, k.key(), k.keyboardModifiers());
@@ -192,8 +193,8 @@ TEST_CASE("borders between panes move and are remembered") {
         const QPoint at = handle->rect().center();
         QTest::mousePress(handle, Qt::LeftButton, {}, at);
         QTest::mouseMove(handle, at + QPoint(40, 0));
-        QMouseEvent move(QEvent::MouseMove, QPointF(at + QPoint(40, 0)), handle->mapToGlobal(QPointF(at + QPoint(40, 0))),
-                         Qt::LeftButton, Qt::LeftButton, {});
+        QMouseEvent move(QEvent::MouseMove, QPointF(at + QPoint(40, 0)),
+                         handle->mapToGlobal(QPointF(at + QPoint(40, 0))), Qt::LeftButton, Qt::LeftButton, {});
         QApplication::sendEvent(handle, &move);
         QTest::mouseRelease(handle, Qt::LeftButton, {}, at + QPoint(40, 0));
         CHECK(split->sizes().front() > was + 20);

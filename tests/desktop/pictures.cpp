@@ -153,6 +153,10 @@ TEST_CASE("every place and every sheet at UOVO_SIZE, to look at", "[.][sizes]") 
     const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral("/tmp/uovo-sizes"));
     REQUIRE(QDir().mkpath(folder));
     p.window.resize(size.at(0).toInt(), size.at(1).toInt());
+    if (qEnvironmentVariableIsSet("UOVO_DARK")) {
+        setDarkTheme(true);
+        emit p.session.answersChanged();
+    }
     QTest::qWait(500);
     const auto take = [&](const QString& name) {
         QTest::qWait(300);
@@ -167,4 +171,5 @@ TEST_CASE("every place and every sheet at UOVO_SIZE, to look at", "[.][sizes]") 
         take(scene.name);
         leave(p);
     }
+    setDarkTheme(false);
 }

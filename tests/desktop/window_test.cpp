@@ -411,24 +411,6 @@ TEST_CASE("the stage is painted: chocolate on the left, the wall's section on th
     CHECK(darkPixels(352, 520) > 300);   // but for its wall
 }
 
-TEST_CASE("text colours reach 4.5 to 1 on paper and card, light and dark") {
-    for (const Theme& t : {lightTheme(), darkTheme()})
-        for (const QColor& ground : {t.paper, t.card})
-            for (const QColor& words : {t.ink, t.quiet, t.coldText, t.harm, t.yolkText, t.good}) {
-                INFO(words.name().toStdString() << " on " << ground.name().toStdString());
-                CHECK(contrast(words, ground) >= 4.5);
-            }
-}
-
-TEST_CASE("what must be seen reaches 3 to 1 on paper and card, light and dark") {
-    for (const Theme& t : {lightTheme(), darkTheme()})
-        for (const QColor& ground : {t.paper, t.card})
-            for (const QColor& seen : {t.edge, t.ring, t.cold, t.harm}) {
-                INFO(seen.name().toStdString() << " on " << ground.name().toStdString());
-                CHECK(contrast(seen, ground) >= 3);
-            }
-}
-
 TEST_CASE("every control has an accessible name") {
     Program p;
     for (auto* w : p.window.findChildren<QWidget*>()) {

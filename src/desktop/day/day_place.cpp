@@ -98,7 +98,7 @@ protected:
                 p.drawPath((QTransform(-1, 0, 0, 1, 2 * m.dx(), 0)).map(f));
             }
             if (state.coats > 0) {
-                p.setPen(Qt::NoPen);
+                p.setPen(edgeOf(chocolateColour(piece->chocolate)));
                 p.setBrush(chocolateColour(piece->chocolate));
                 p.drawPath(report::wholeSection(curves, m));
             }

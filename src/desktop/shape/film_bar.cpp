@@ -103,7 +103,7 @@ FilmBar::FilmBar(Session& session, QWidget* parent)
     row->setSpacing(8);
     play_->setObjectName(QStringLiteral("playCoats"));
     play_->setProperty("tool", true);
-    play_->setMinimumWidth(124);
+    play_->setToolTip(tr("How its coats sag, are turned and lock, moment by moment"));
     done_->setObjectName(QStringLiteral("playDone"));
     done_->setProperty("tool", true);
     done_->setProperty("flat", true);
@@ -116,6 +116,7 @@ FilmBar::FilmBar(Session& session, QWidget* parent)
     progress_->setAccessibleName(tr("How much of the coats is computed"));
     progress_->hide();
     words_->setProperty("small", true);
+    words_->hide();
     auto* middle = new QVBoxLayout;
     middle->setSpacing(0);
     middle->addWidget(slider_);
@@ -167,6 +168,13 @@ void FilmBar::tellGrams() {
         grams_->set(in, std::max(0.0, gone - fell), fell, session_.units(), chocolateColour(shownChocolate(*piece)));
 }
 
+void FilmBar::setActive(bool active) {
+    if (active == active_) return;
+    active_ = active;
+    words_->setVisible(active);
+    emit activeChanged();
+}
+
 void FilmBar::close() {
     worker_.request_stop();
     ++generation_;
@@ -178,7 +186,8 @@ void FilmBar::close() {
     done_->hide();
     play_->setText(tr("watch the coats"));
     play_->setEnabled(true);
-    words_->setText(tr("how they sag, are turned and lock"));
+    words_->clear();
+    setActive(false);
     if (shown) emit filmChanged(std::nullopt);
     tellGrams();
 }
@@ -204,6 +213,7 @@ void FilmBar::compute() {
     progress_->show();
     slider_->hide();
     play_->setText(tr("stop"));
+    setActive(true);
     words_->setText(tr("the coats are computed on the piece's own triangles"));
     const int generation = ++generation_;
     worker_ = std::jthread([this, generation, piece = *piece, plan = session_.plan(), item = item_,
@@ -229,22 +239,23 @@ void FilmBar::compute() {
             slider_->setRange(0, static_cast<int>(history_->frames.size()) - 1);
             slider_->setValue(0);
             showFrame();
-            play();
+            if (history_) play();
         });
     });
 }
 
 void FilmBar::showFrame() {
-    if (!history_) return;
+    const auto history = history_;  // who is told of the frame may close the film
+    if (!history) return;
     const auto at = static_cast<size_t>(slider_->value());
-    const auto& f = history_->frames[at];
-    const form::Box box = form::bounds(history_->shape.surface);
+    const auto& f = history->frames[at];
+    const form::Box box = form::bounds(history->shape.surface);
     const form::Vec3 middle = (box.low + box.high) * 0.5;
-    SolidBody body = bodyOf(history_->at(at), held(f.up, middle), chocolateColour(piece_.chocolate));
+    SolidBody body = bodyOf(history->at(at), held(f.up, middle), chocolateColour(piece_.chocolate));
     double reach = 0;
-    for (const auto& p : history_->shape.surface.points) reach = std::max(reach, form::length(p - middle));
+    for (const auto& p : history->shape.surface.points) reach = std::max(reach, form::length(p - middle));
     body.name = qstring(piece_.name);
-    if (f.time < history_->starts[f.coat] + 1e-9) body.hatch.clear();
+    if (f.time < history->starts[f.coat] + 1e-9) body.hatch.clear();
     std::vector<SolidBody> bodies;
     bodies.push_back(std::move(body));
     SolidScene scene = sceneOf(std::move(bodies));
@@ -252,10 +263,11 @@ void FilmBar::showFrame() {
     scene.box = {middle - r, middle + r};  // nothing breathes while it is turned
     scene.fit = scene.fitApart = QSizeF(1.9 * reach, 1.9 * reach);
     emit filmChanged(scene);
+    if (history_ != history) return;
     const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, session_.units())); };
     words_->setText(tr("coat %1 · %2 · %3 · %4 % flows")
                         .arg(f.coat + 1)
-                        .arg(time(f.time - history_->starts[f.coat]), way(f.up))
+                        .arg(time(f.time - history->starts[f.coat]), way(f.up))
                         .arg(std::lround(100 * f.flows)));
     grams_->set(f.mass, std::max(0.0, f.dripped - f.fell), f.fell, session_.units(),
                 chocolateColour(shownChocolate(piece_)));

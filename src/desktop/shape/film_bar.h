@@ -20,7 +20,7 @@ class GramsBar : public QWidget {
 public:
     explicit GramsBar(QWidget* parent = nullptr);
     void set(double piece, double back, double fell, UnitSystem units, const QColor& chocolate);
-    QSize sizeHint() const override { return {228, 34}; }
+    QSize sizeHint() const override { return {252, 34}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -41,6 +41,8 @@ public:
     void refresh(size_t item);
     bool isComputing() const { return progress_->isVisible(); }
     bool isShowing() const { return history_ != nullptr; }
+    /// Computing or showing: it needs a line of its own then; else it is a button and the grams.
+    bool isActive() const { return active_; }
     QSlider* slider() const { return slider_; }
     QPushButton* button() const { return play_; }
     QString words() const { return words_->text(); }
@@ -49,10 +51,12 @@ public:
     void close();
 
 signals:
+    void activeChanged();
     /// A moment of the coats, turned as hands hold it; none when the finished piece is shown again.
     void filmChanged(const std::optional<uovo::desktop::SolidScene>& scene);
 
 private:
+    void setActive(bool active);
     void play();
     void compute();
     void showFrame();
@@ -68,6 +72,7 @@ private:
     std::shared_ptr<const FilmHistory> history_;
     Piece piece_;  ///< the history is of this
     size_t item_ = 0;
+    bool active_ = false;
     int generation_ = 0;
     std::jthread worker_;
 };

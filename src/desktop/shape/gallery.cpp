@@ -22,7 +22,7 @@ namespace {
 constexpr QSize kPicture(190, 116);
 
 /// A coated piece as the program would start it, with its computed wall.
-QImage coatedPicture(const QString& id, const QSize& pixels) {
+QImage coatedPicture(const QString& id, const QSize& pixels, QRgb rim) {
     Plan plan;
     Piece p = newPiece(plan, id.toStdString());
     if (p.family().former == form::Former::Cup) p.chocolate = "milk";
@@ -36,6 +36,7 @@ QImage coatedPicture(const QString& id, const QSize& pixels) {
     if (!answers || !answers->pieces[0]->made) return {};
     SolidView view;
     view.zoom = 1.12;
+    view.rim = rim;
     return paintSolid(sceneOf(p, *answers->pieces[0], false), view, pixels, true);
 }
 
@@ -158,14 +159,16 @@ void Gallery::open() {
     show();
     raise();
     words_->setFocus();
-    if (painter_.joinable()) return;  // the pictures are there, or on their way
-    painter_ = std::jthread([this](std::stop_token stop) {
+    if (painter_.joinable() && rim_ == rimLight()) return;  // the pictures are there, or on their way
+    rim_ = rimLight();
+    painter_ = std::jthread([this, rim = rim_](std::stop_token stop) {
         const QSize pixels = kPicture * 2;
         for (auto* tile : tiles_) {
             if (stop.stop_requested()) return;
             const QString id = tile->family();
-            const QImage picture = form::family(id.toStdString())->meridian ? coatedPicture(id, pixels)
-                                                                            : familyThumbnail(id.toStdString(), pixels);
+            const QImage picture = form::family(id.toStdString())->meridian
+                                       ? coatedPicture(id, pixels, rim)
+                                       : familyThumbnail(id.toStdString(), pixels, rim);
             QMetaObject::invokeMethod(tile, [tile, picture] { tile->setPicture(picture); });
         }
     });

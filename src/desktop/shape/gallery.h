@@ -56,6 +56,7 @@ private:
     class FlowLayout* flow_;
     class QLabel* none_;
     std::vector<GalleryTile*> tiles_;  ///< all of them, in their order
+    QRgb rim_ = 0;                     // of the pictures that are there
     std::jthread painter_;
 };
 

@@ -30,7 +30,7 @@ void fitWords(WordsField* f, const QString& words, int most) {
 }  // namespace
 
 RecipeLine::RecipeLine(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), flow_(new FlowLayout(6, 7)) {
+    : QWidget(parent), session_(session), flow_(new FlowLayout(6, 5)) {
     setObjectName(QStringLiteral("recipe"));
     setLayout(flow_);
     flow_->setContentsMargins(0, 0, 0, 0);

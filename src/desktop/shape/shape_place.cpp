@@ -1,5 +1,6 @@
 #include "desktop/shape/shape_place.h"
 
+#include <QApplication>
 #include <QHBoxLayout>
 #include <QScrollArea>
 #include <QVBoxLayout>
@@ -52,12 +53,13 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     stages_->addWidget(stage_);
     stages_->addWidget(solid_);
     middle->addWidget(stages_, 1);
-    middle->addWidget(tools());
+    middle->addWidget(tools_ = tools());
+    tools_->layout()->addWidget(film_);
     middle->addWidget(holds_);
     auto* making = new QVBoxLayout(making_);
     making->setContentsMargins(0, 0, 0, 0);
     making->setSpacing(8);
-    for (QWidget* w : std::initializer_list<QWidget*>{film_, items_, coats_}) making->addWidget(w);
+    for (QWidget* w : std::initializer_list<QWidget*>{items_, coats_}) making->addWidget(w);
     middle->addWidget(making_);
     inside->setMinimumSize(1, 1);    // what it needs hangs on its width: the layout says it
     auto* scroll = new QScrollArea;  // in a low window it is scrolled
@@ -90,6 +92,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
         solid_->setFilm(scene);
         if (begins || !scene) refresh();
     });
+    connect(film_, &FilmBar::activeChanged, this, &ShapePlace::placeFilm);
     holds_->hide();
     connect(holds_, &HoldsBar::snapWanted, this, &ShapePlace::snapWanted);
     connect(holds_, &HoldsBar::sceneChanged, this, [this](const std::optional<SolidScene>& scene) {
@@ -182,7 +185,7 @@ void ShapePlace::sliders(QLayout* row) {
         label->setProperty("small", true);
         auto* s = new QSlider(Qt::Horizontal);
         s->setRange(low, high);
-        s->setFixedSize(104, 24);
+        s->setFixedSize(90, 24);
         s->setAccessibleName(name);
         s->setToolTip(name);
         auto* both = new QWidget;
@@ -215,6 +218,22 @@ void ShapePlace::sliders(QLayout* row) {
     scale_->setObjectName(QStringLiteral("wallScale"));
     cut_->setObjectName(QStringLiteral("cutAway"));
     apart_->setObjectName(QStringLiteral("pullApart"));
+}
+
+void ShapePlace::placeFilm() {
+    QWidget* focus = QApplication::focusWidget();
+    const bool mine = focus && film_->isAncestorOf(focus);
+    const bool shown = !film_->isHidden();
+    auto* column = static_cast<QVBoxLayout*>(making_->layout());
+    if (film_->isActive()) {
+        tools_->layout()->removeWidget(film_);
+        column->insertWidget(0, film_);
+    } else {
+        column->removeWidget(film_);
+        tools_->layout()->addWidget(film_);
+    }
+    film_->setVisible(shown);
+    if (mine) focus->setFocus();
 }
 
 void ShapePlace::setTurning(bool turning) {
@@ -276,6 +295,7 @@ void ShapePlace::refresh() {
             if (QString::fromStdString(a->made->assembly.items[k].key) == items_->chosen()) item = k;
     }
     film_->refresh(item);
+    if (holding_) film_->hide();
     holds_->setVisible(holding_);
     making_->setVisible(!holding_);
     if (holding_) holds_->refresh();

@@ -71,6 +71,8 @@ protected:
 
 private:
     QWidget* tools();
+    /// Where the film stands: at rest among the tools, else on a line of its own.
+    void placeFilm();
     void sliders(class QLayout* row);
     void refresh();
     void refreshTools();
@@ -95,7 +97,7 @@ private:
     QPushButton* more_;
     bool beside_ = true, answersOpen_ = false, sheetBeside_ = false;
     int covered_ = 0;
-    QWidget* making_;  // its coats, and their film
+    QWidget *tools_, *making_;  // its coats
     int painting_ = -1;
     std::string shown_;  // the piece that is painted on
     QLabel *scaleLabel_, *cutLabel_, *apartLabel_;

@@ -85,10 +85,9 @@ void PieceTile::paintEvent(QPaintEvent*) {
         QTransform m;
         m.translate(icon.center().x(), icon.center().y() + s.height * scale / 2);
         m.scale(scale, -scale);
-        p.setPen(Qt::NoPen);
         const QColor fill = chocolateColour(piece_.chocolate);
         p.setBrush(fill);
-        if (fill.lightnessF() > 0.6) p.setPen(QPen(fill.darker(150), 0.8));
+        p.setPen(edgeOf(fill));
         p.drawPath(report::wholeSection(curves, m));
     } else {
         p.setPen(QPen(theme().balloon, 1.5, Qt::DashLine));

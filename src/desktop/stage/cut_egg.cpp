@@ -40,6 +40,7 @@ QImage paintCutEgg(const report::SectionCurves& curves, bool chocolateOutside, c
     const double k = view.fine ? 2 : 1;
     const auto [sectors, rows] = view.fine ? kFine : kDraft;
     Raster raster(static_cast<int>(view.size.width() * k), static_cast<int>(view.size.height() * k));
+    raster.setRim(view.rim, static_cast<int>(k));
     const QTransform map = view.map * QTransform::fromScale(k, k);
     const auto corner = [&](double r, double z, double nr, double nz, double angle) {
         const double c = std::cos(angle), s = std::sin(angle);  // s > 0 is away from the eye

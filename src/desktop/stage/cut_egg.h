@@ -15,6 +15,7 @@ struct CutEggView {
     QTransform map;  ///< (r, z) in metres of the frontal plane to pixels; no rotation
     QColor chocolate;
     QColor paper;      ///< the far inside behind the cut is veiled with it, so that the section stands out
+    QRgb rim = 0;      ///< the line round it; 0: none
     bool fine = true;  ///< twice the resolution, smoothed; off while dragging
 };
 

@@ -61,8 +61,12 @@ void PieceStage::refine() {
     const MeridianWall* s = stage();
     if (!s || dragging_ != Handle::None) return;
     const double ratio = devicePixelRatioF();
-    const CutEggView view{(QSizeF(size()) * ratio).toSize(), map() * QTransform::fromScale(ratio, ratio),
-                          chocolateColour(shownChocolate(piece_)), theme().paper, true};
+    const CutEggView view{(QSizeF(size()) * ratio).toSize(),
+                          map() * QTransform::fromScale(ratio, ratio),
+                          chocolateColour(shownChocolate(piece_)),
+                          theme().paper,
+                          rimLight(),
+                          true};
     painter_ = std::jthread([this, view, generation = generation_, outside = s->chocolateOutside,
                              curves = report::sectionCurves(s->profile, s->coats.wall, exaggeration_)] {
         QImage image = paintCutEgg(curves, outside, view);
@@ -476,7 +480,7 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
         const QTransform scaled = m * QTransform::fromScale(ratio, ratio);
         body_ = paintCutEgg(curves, s->chocolateOutside,
                             {(QSizeF(size()) * ratio).toSize(), scaled, chocolateColour(shownChocolate(piece_)),
-                             theme().paper, !interactive});
+                             theme().paper, rimLight(), !interactive});
         if (interactive) refine_.start();
     }
     p.drawImage(rect(), body_);

@@ -132,6 +132,15 @@ void Raster::setCutFace(const QVector3D& normal, const QColor& colour) {
     setSurface(s);
 }
 
+bool Raster::isRim(int x, int y) const {
+    const auto drawn = [&](int i, int j) {
+        return i >= 0 && j >= 0 && i < width_ && j < height_ &&
+               pixels_[static_cast<size_t>(j) * static_cast<size_t>(width_) + static_cast<size_t>(i)].triangle >= 0;
+    };
+    const int w = rimWidth_;
+    return drawn(x - w, y) || drawn(x + w, y) || drawn(x, y - w) || drawn(x, y + w);
+}
+
 QImage Raster::shaded() const {
     QImage image(width_, height_, QImage::Format_ARGB32_Premultiplied);
     std::vector<const LightTable*> tables;
@@ -145,7 +154,7 @@ QImage Raster::shaded() const {
             for (int x = 0; x < width_; ++x) {
                 const Pixel& p = from[x];
                 if (p.triangle < 0) {
-                    line[x] = 0;
+                    line[x] = rim_ && isRim(x, y) ? rim_ : 0;
                     continue;
                 }
                 const Seen& t = seen_[static_cast<size_t>(p.triangle)];

@@ -42,6 +42,11 @@ public:
     void setCulling(bool culling) { culling_ = culling; }
     /// Hatching lines so many pixels apart.
     void setHatch(int spacing) { hatch_ = spacing; }
+    /// A line of this colour round all that is drawn, so many pixels wide; 0: none.
+    void setRim(QRgb colour, int width) {
+        rim_ = colour;
+        rimWidth_ = width;
+    }
     QImage shaded() const;
 
 private:
@@ -61,6 +66,11 @@ private:
     std::vector<Pixel> pixels_;
     std::vector<Seen> seen_;
     bool culling_ = false;
+    /// Whether something is drawn within the rim's width of an empty pixel.
+    bool isRim(int x, int y) const;
+
+    QRgb rim_ = 0;
+    int rimWidth_ = 0;
     int hatch_ = 7;
     std::vector<Surface> surfaces_;
     int cutFace_ = -1;  // its surface

@@ -352,6 +352,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     const Section section(scene, view);
     raster.setCulling(!section.cutting);
     raster.setHatch(7 * k);
+    raster.setRim(view.rim, k);
     std::vector<QRgb> map;
     for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(i, 0, 63).rgb());
     if (section.cutting) {

@@ -63,6 +63,7 @@ struct SolidView {
     int cutAxis = 1;                      ///< 0 x, 1 y, 2 z
     double apart = 0;                     ///< 0 together, 1 pulled apart
     bool map = false;                     ///< wall map instead of chocolate's colour
+    QRgb rim = 0;                         ///< the line round it; 0: none
 };
 
 /// Projects points of a scene to a picture of the given size: parallel, true to scale.

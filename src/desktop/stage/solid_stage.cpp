@@ -100,6 +100,7 @@ void SolidStage::setPainting(bool painting, const std::vector<form::Vec3>& spots
 SolidView SolidStage::shownView() const {
     SolidView v = view_;
     v.map = mapShown();
+    v.rim = rimLight();
     if (film_) v.apart = 0;
     return v;
 }

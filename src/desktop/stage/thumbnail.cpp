@@ -19,9 +19,10 @@ struct Kept {
     std::shared_ptr<const void> of;  // keeps its address from being used again
     std::string chocolate;
     QSize size;
+    QRgb rim;
     QImage image;  // null while it is painted
     std::vector<QPointer<QWidget>> waiting;
-    bool is(const Kept& o) const { return of == o.of && size == o.size && chocolate == o.chocolate; }
+    bool is(const Kept& o) const { return of == o.of && size == o.size && rim == o.rim && chocolate == o.chocolate; }
 };
 
 /// The interface's thread only.
@@ -35,7 +36,7 @@ std::deque<Kept>& kept() {
 QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels,
                  QWidget* asks) {
     if (!answers || !answers->made) return {};
-    Kept wanted{answers->made, piece.chocolate, pixels, {}, {}};
+    Kept wanted{answers->made, piece.chocolate, pixels, rimLight(), {}, {}};
     const auto known = std::find_if(kept().begin(), kept().end(), [&](const Kept& k) { return k.is(wanted); });
     if (known != kept().end()) {
         if (asks && known->image.isNull() &&
@@ -45,13 +46,15 @@ QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& 
         kept().erase(known);  // wanted at once after all
     }
     SolidScene scene = sceneOf(piece, *answers, false);
+    SolidView view;
+    view.rim = wanted.rim;
     if (asks) wanted.waiting.emplace_back(asks);
-    else wanted.image = paintSolid(scene, SolidView{}, pixels, true);
+    else wanted.image = paintSolid(scene, view, pixels, true);
     kept().push_back(wanted);
     if (kept().size() > kKept) kept().pop_front();
     if (asks)
-        QThreadPool::globalInstance()->start([scene = std::move(scene), wanted, pixels] {
-            const QImage image = paintSolid(scene, SolidView{}, pixels, true);
+        QThreadPool::globalInstance()->start([scene = std::move(scene), view, wanted, pixels] {
+            const QImage image = paintSolid(scene, view, pixels, true);
             QMetaObject::invokeMethod(qApp, [wanted, image] {
                 for (auto& k : kept()) {
                     if (!k.is(wanted)) continue;
@@ -65,7 +68,7 @@ QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& 
     return wanted.image;
 }
 
-QImage familyThumbnail(const std::string& family, const QSize& pixels) {
+QImage familyThumbnail(const std::string& family, const QSize& pixels, QRgb rim) {
     form::Meshes meshes;
     form::Part part = form::usual(family);
     const form::Family& of = *form::family(family);
@@ -82,6 +85,7 @@ QImage familyThumbnail(const std::string& family, const QSize& pixels) {
     if (!built) return {};
     SolidView view;
     view.zoom = 1.12;
+    view.rim = rim;
     return paintSolid(sceneOf(*built, chocolateColour(of.drawn)), view, pixels, true);
 }
 

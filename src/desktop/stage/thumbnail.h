@@ -14,6 +14,6 @@ namespace uovo::desktop {
 QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels,
                  QWidget* asks = nullptr);
 /// The usual part of a family, for the gallery. Costly the first time; may be called from any thread.
-QImage familyThumbnail(const std::string& family, const QSize& pixels);
+QImage familyThumbnail(const std::string& family, const QSize& pixels, QRgb rim = 0);
 
 }  // namespace uovo::desktop

@@ -83,6 +83,15 @@ QColor chocolateColour(const std::string& id) {
     return c.isValid() ? c : QColor(0x4E, 0x2A, 0x1A);
 }
 
+QPen edgeOf(const QColor& chocolate) {
+    constexpr double kSeen = 3;  // WCAG 2.1, 1.4.11
+    const Theme& t = theme();
+    if (std::min(contrast(chocolate, t.paper), contrast(chocolate, t.card)) >= kSeen) return Qt::NoPen;
+    return QPen(t.dark ? t.chocEdge : t.edge, 1.2);
+}
+
+QRgb rimLight() { return theme().dark ? theme().chocEdge.rgb() : 0; }
+
 void setChocolateLooks(std::map<std::string, std::string> known) { looks() = std::move(known); }
 
 double contrast(const QColor& a, const QColor& b) {
@@ -139,8 +148,8 @@ QPushButton[flat="true"] { background: @ground; border: 1px solid transparent; p
 QPushButton[flat="true"]:hover { background: @hairline; }
 QPushButton[flat="true"]:disabled { background: transparent; }
 QPushButton[flat="true"]:focus { border: 2px solid @ring; padding: 3px 9px; }
-QPushButton[tool="true"] { font-size: 14px; padding: 2px 10px; border-radius: 10px; }
-QPushButton[tool="true"]:focus { padding: 1px 9px; }
+QPushButton[tool="true"] { font-size: 14px; padding: 2px 8px; border-radius: 10px; }
+QPushButton[tool="true"]:focus { padding: 1px 7px; }
 QPushButton[tool="true"]:checked { background: @hairline; font-weight: 600; border: 1px solid @ring; }
 QPushButton[tool="true"]:checked:focus { border: 2px solid @ring; }
 QPushButton[narrow="true"] { padding: 2px 5px; border-radius: 10px; }

@@ -4,6 +4,7 @@
 #include <QFont>
 #include <QIcon>
 #include <QPainter>
+#include <QPen>
 #include <QString>
 #include <map>
 #include <string>
@@ -29,6 +30,12 @@ Theme darkTheme();
 QColor chocolateColour(const std::string& id);
 /// Says which chocolates there are ("#RRGGBB" by id); the thread of the window only.
 void setChocolateLooks(std::map<std::string, std::string> looks);
+
+/// What is drawn round chocolate of this colour so that it stands out from paper and card; no pen where it does so by
+/// itself.
+QPen edgeOf(const QColor& chocolate);
+/// The line of light round pictures of pieces: dark chocolate on the dark ground; 0 in the light theme.
+QRgb rimLight();
 
 /// Contrast ratio of two colours, WCAG 2.1.
 double contrast(const QColor& a, const QColor& b);
