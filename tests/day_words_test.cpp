@@ -99,3 +99,33 @@ TEST_CASE("every state of the demo's day is one that its own tasks lead to", "[l
         CHECK(s.words != "not begun");
     }
 }
+
+TEST_CASE("cautions stand at the step where they matter, once") {
+    const auto& lib = io::library();
+    Plan plan = io::demoPlan(20669L * 1440);
+    std::map<std::string, std::string> text;
+    for (const auto& c : lib.cautions) text[c.id] = c.text;
+    const Piece& bowl = *plan.piece("crater-bowl");
+    std::vector<std::string> all;
+    for (size_t k = 0; k < bowl.making.size(); ++k) {
+        const auto here = cautionsAt(bowl, k, plan, lib);
+        const auto has = [&](const char* id) { return std::ranges::count(here, text.at(id)) == 1; };
+        if (k == 0) CHECK((has("balloon-hot") && has("balloon-oil")));
+        if (k == 1 && std::holds_alternative<PlannedCoat>(bowl.making[1])) CHECK(here.empty());
+        if (std::holds_alternative<ReleaseStep>(bowl.making[k])) CHECK((has("latex") && has("blade")));
+        if (std::holds_alternative<TrimStep>(bowl.making[k])) CHECK(has("warm-plate"));
+        all.insert(all.end(), here.begin(), here.end());
+    }
+    CHECK(std::ranges::count(all, text.at("latex")) == 1);
+    CHECK(cautionsAt(bowl, bowl.making.size(), plan, lib).empty());
+    // a filling with egg says so where it is filled
+    Plan eggs = plan;
+    Piece& filled = eggs.pieces[0];
+    REQUIRE(filled.fill());
+    eggs.filling(filled.fill()->filling)->egg = true;
+    for (size_t k = 0; k < filled.making.size(); ++k)
+        CHECK((std::ranges::count(cautionsAt(filled, k, eggs, lib), text.at("raw-egg")) == 1) ==
+              std::holds_alternative<FillStep>(filled.making[k]));
+    // each of them is one the plan knows
+    for (const auto& words : all) CHECK(std::ranges::count(cautionsOf(plan, lib), words) == 1);
+}

@@ -4,6 +4,7 @@
 
 #include "core/document/amount.h"
 #include "core/stages/shopping.h"
+#include "core/words/words.h"
 
 namespace uovo::report {
 namespace {
@@ -115,10 +116,9 @@ private:
     void say(const QString& words, double size = 4.3, const QColor& colour = kInk) {
         if (!words.isEmpty()) page_.paragraph(kMargin + kIndent, page_.width() - kIndent, words, size, colour);
     }
-    void caution(std::initializer_list<const char*> ids) {
-        for (const auto& c : lib_.cautions)
-            for (const char* id : ids)
-                if (c.id == id) say(qstring(c.text), 3.6, kHarm);
+    /// What to take care of at this step.
+    void caution() {
+        for (const auto& words : cautionsAt(piece_, at_, plan_, lib_)) say(qstring(words), 3.6, kHarm);
     }
     void done() { page_.y += 1.4; }
 
@@ -134,12 +134,11 @@ private:
                           .arg(time(t.lock), time(t.firm)),
                 4, kQuiet);
         }
-        if (coat_ == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
+        caution();
         if (const double nested = form::figure(piece_.shape, "nested");
             coat_ == 0 && nested > 1 && form::choice(piece_.shape, "mold") == "paper case")
             say(QStringLiteral("Nest %1 paper cases in each other: one alone spreads under the chocolate.")
                     .arg(nested));
-        if (coat_ == 0 && piece_.family().former == form::Former::Cup) caution({"paper"});
         ++coat_;
         done();
     }
@@ -209,7 +208,7 @@ private:
                              : QStringLiteral("; it does not set there: use a colder place.");
         }
         say(words);
-        if (work.tone == 0 && piece_.overBalloon()) caution({"balloon-hot", "balloon-oil"});
+        if (work.tone == 0) caution();
         done();
     }
 
@@ -354,7 +353,7 @@ private:
                                                                      : QStringLiteral("Let the air out"));
             say(when + QStringLiteral("Pinch the neck and snip it, let the air out slowly, and peel the skin off "
                                       "inwards; count every bit."));
-            caution({"latex", "blade"});
+            caution();
         } else if (piece_.family().former == form::Former::Cup) {
             head(QStringLiteral("Tear the cup off"));
             say(when + (form::choice(piece_.shape, "made") == "silicone"
@@ -382,7 +381,7 @@ private:
         say(
             QStringLiteral("Turn the rim on a warm plate, or take the edge off with a warm knife; chill it for five "
                            "minutes after it."));
-        caution({"warm-plate"});
+        caution();
         done();
     }
 
@@ -393,7 +392,7 @@ private:
             say(QStringLiteral("Warm both rims on a plate until they shine, set one on the other, and hold still until "
                                "it grips; let it bear nothing for %1.")
                     .arg(time(lib_.usual("glueBears"))));
-            caution({"warm-plate"});
+            caution();
             return done();
         }
         head(QStringLiteral("Put it together"));
@@ -463,9 +462,7 @@ private:
                           .arg(span(f->make), span(f->usableTo));
         if (step.chill.value > 0) words += QStringLiteral(" Then %1 in the fridge.").arg(span(step.chill));
         say(words, 4.4);
-        if (f->perishable) caution({"perishable"});
-        if (f->egg) caution({"raw-egg"});
-        if (f->isAlcoholic()) caution({"alcohol"});
+        caution();
         done();
     }
 
@@ -512,10 +509,10 @@ private:
                          qstring(format(s.amount.value * piece_.count, Dimension::Volume, u_))));
         } else if (s.how == How::Mallet) {
             head(QStringLiteral("Break it with a mallet"));
-            caution({"mallet"});
+            caution();
         } else {
             head(QStringLiteral("Light it"));
-            caution({"flame"});
+            caution();
         }
         done();
     }

@@ -1,4 +1,5 @@
-// What sharp and less sharp eyes see: contrast from the palette itself, WCAG 2.1 (1.4.3 text, 1.4.11 what must be seen).
+// What sharp and less sharp eyes see: contrast from the palette itself, WCAG 2.1 (1.4.3 text, 1.4.11 what must be
+// seen).
 #include <iostream>
 
 #include "desktop/stage/thumbnail.h"
@@ -46,8 +47,8 @@ std::vector<Pair> pairs(const Theme& t) {
 TEST_CASE("text reaches 4.5 to 1 and what must be seen 3 to 1, on every ground, light and dark") {
     for (const Theme& t : {lightTheme(), darkTheme()})
         for (const auto& p : pairs(t)) {
-            INFO((t.dark ? "dark: " : "light: ") << p.what << ", " << p.seen.name().toStdString() << " on "
-                                                 << p.ground.name().toStdString());
+            INFO((t.dark ? "dark: " : "light: ")
+                 << p.what << ", " << p.seen.name().toStdString() << " on " << p.ground.name().toStdString());
             CHECK(contrast(p.seen, p.ground) >= p.least);
         }
 }
@@ -82,7 +83,8 @@ TEST_CASE("a picture of dark chocolate has a line of light round it on the dark 
         for (int y = 0; y < picture.height(); ++y)
             for (int x = 1; x + 1 < picture.width(); ++x) {
                 const QColor c = picture.pixelColor(x, y);
-                const bool atEdge = picture.pixelColor(x - 1, y).alpha() < 40 || picture.pixelColor(x + 1, y).alpha() < 40;
+                const bool atEdge =
+                    picture.pixelColor(x - 1, y).alpha() < 40 || picture.pixelColor(x + 1, y).alpha() < 40;
                 bright += atEdge && c.alpha() > 60 && contrast(c, darkTheme().card) >= 3;
             }
         return bright;

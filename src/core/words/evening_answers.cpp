@@ -1,4 +1,4 @@
-// Sentences about the plan as a whole: its pots, and the cautions that concern it.
+// Sentences about the plan as a whole: its pots.
 #include <fmt/format.h>
 
 #include <map>
@@ -48,30 +48,6 @@ std::vector<Answer> potAnswers(const Plan& plan, const material::Library& lib, c
                      "Returned trim may be melted again, never trusted as seed.",
                      "Batch"};
         out.push_back(std::move(a));
-    }
-    return out;
-}
-
-std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& lib) {
-    std::vector<std::string> out;
-    for (const auto& caution : lib.cautions) {
-        bool relevant = false;
-        for (const auto& w : caution.when)
-            for (const auto& p : plan.pieces) {
-                bool perishable = false, egg = false, alcohol = false, mallet = false, flame = false;
-                for (const auto& step : p.making) {
-                    if (const auto* serve = std::get_if<ServeStep>(&step))
-                        mallet |= serve->how == ServeStep::How::Mallet, flame |= serve->how == ServeStep::How::Flame;
-                    if (const auto* fill = std::get_if<FillStep>(&step))
-                        if (const Filling* f = plan.filling(fill->filling))
-                            perishable |= f->perishable, egg |= f->egg, alcohol |= f->isAlcoholic();
-                }
-                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) ||
-                            (w == "cup" && p.family().former == form::Former::Cup) ||
-                            (w == "perishable" && perishable) || (w == "egg" && egg) || (w == "alcohol" && alcohol) ||
-                            (w == "mallet" && mallet) || (w == "flame" && flame) || w == "trim";
-            }
-        if (relevant) out.push_back(caution.text);
     }
     return out;
 }

@@ -23,6 +23,9 @@ std::optional<Answer> strengthAnswer(const StrengthStage& stage, const Plan& pla
 std::vector<Answer> potAnswers(const Plan& plan, const material::Library& library, const std::vector<batch::Pot>& pots);
 /// Texts of the cautions that concern something in the plan.
 std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& library);
+/// What to take care of at one step of a piece, as sentences; empty where there is nothing.
+std::vector<std::string> cautionsAt(const Piece& piece, size_t step, const Plan& plan,
+                                    const material::Library& library);
 /// Sentence and begin of the day as seen at `now` (local minutes): on time, or too late by how much.
 Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now);
 

@@ -5,9 +5,11 @@
 #include <QPainter>
 #include <QScrollArea>
 #include <QVBoxLayout>
+#include <QWhatsThis>
 #include <QWheelEvent>
 
 #include "desktop/theme/theme.h"
+#include "report/fonts.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
@@ -72,6 +74,39 @@ void ShortLabel::paintEvent(QPaintEvent*) {
     p.setPen(palette().color(foregroundRole()));
     p.drawText(contentsRect(), Qt::AlignVCenter | Qt::AlignLeft,
                fontMetrics().elidedText(text(), Qt::ElideRight, width()));
+}
+
+CautionLine::CautionLine() {
+    setObjectName(QStringLiteral("caution"));
+    setFocusPolicy(Qt::TabFocus);
+    setCursor(Qt::PointingHandCursor);
+    setFixedHeight(22);
+    setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+    QObject::connect(this, &QAbstractButton::clicked, this,
+                     [this] { QWhatsThis::showText(mapToGlobal(QPoint(0, height())), toolTip(), this); });
+}
+
+void CautionLine::setCautions(const QStringList& sentences) {
+    setVisible(!sentences.isEmpty());
+    setText(sentences.join(QLatin1Char(' ')));
+    setToolTip(sentences.join(QLatin1Char('\n')));
+    setAccessibleName(QObject::tr("Caution: %1").arg(text()));
+    update();
+}
+
+void CautionLine::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    if (hasFocus()) {
+        p.setPen(QPen(theme().ring, 2));
+        p.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), 6, 6);
+    }
+    paintGlyph(p, Glyph::Warning, QRectF(2, 3, 16, 16), theme().harm, theme().harm);
+    p.setFont(report::font(13));
+    p.setPen(theme().harm);
+    const QRect words = rect().adjusted(22, 0, -2, 0);
+    p.drawText(words, Qt::AlignVCenter | Qt::AlignLeft,
+               QFontMetrics(p.font()).elidedText(text(), Qt::ElideRight, words.width()));
 }
 
 QLabel* wrapped(const QString& text, const char* role) {

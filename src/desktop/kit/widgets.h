@@ -1,5 +1,6 @@
 // What pages, cards and lines of the window are put together from.
 #pragma once
+#include <QAbstractButton>
 #include <QComboBox>
 #include <QLabel>
 #include <QPushButton>
@@ -21,6 +22,16 @@ class ShortLabel : public QLabel {
 public:
     ShortLabel();
     QSize minimumSizeHint() const override { return {0, QLabel::minimumSizeHint().height()}; }
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+};
+/// A caution in one line, its first words; a press shows all of it.
+class CautionLine : public QAbstractButton {
+public:
+    CautionLine();
+    void setCautions(const QStringList& sentences);
+    QSize sizeHint() const override { return {60, 20}; }
 
 protected:
     void paintEvent(QPaintEvent*) override;

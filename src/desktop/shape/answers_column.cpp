@@ -103,6 +103,33 @@ AnswerView* AnswersColumn::view(const QString& id) const {
     return nullptr;
 }
 
+/// What makes a weak piece hold, where one click does it.
+void AnswersColumn::strengthWays(const Answer& a) {
+    const Piece* piece = session_.piece();
+    const auto mine = piece ? session_.pieceAnswers(piece->id) : nullptr;
+    if (!mine || !mine->strength || (a.tone != Tone::Weak && a.tone != Tone::Impossible)) return;
+    const auto times = [](double v) {
+        return std::isfinite(v) ? tr("%1 ×").arg(v, 0, 'f', v < 10 ? 1 : 0) : tr("no pull at all");
+    };
+    int shown = 0;
+    for (const auto& way : mine->strength->ways) {
+        if (shown == 3 || way.margin < 1.05 * a.figure.value) continue;
+        ++shown;
+        auto* b = new QPushButton(qstring(way.title) + QStringLiteral("\n→ ") + times(way.margin));
+        b->setObjectName(QStringLiteral("way"));
+        const bool does = taken(*piece, session_.library(), way.does).has_value();
+        b->setEnabled(does);
+        b->setAccessibleDescription(does ? tr("Applies this change; it can be undone.")
+                                         : tr("Advice: it is done by hand, not in the plan."));
+        connect(b, &QPushButton::clicked, this, [this, does = way.does, title = qstring(way.title)] {
+            session_.editPiece(title, [&](Piece& p) {
+                if (auto changed = taken(p, session_.library(), does)) p = std::move(*changed);
+            });
+        });
+        list_->insertWidget(list_->count() - 1, b);
+    }
+}
+
 void AnswersColumn::look() {
     if (!views_.empty()) views_.front()->setFocus(Qt::ShortcutFocusReason);
 }
@@ -133,6 +160,7 @@ void AnswersColumn::add(const Answer& a, bool former) {
         connect(b, &QPushButton::clicked, this, [this, way] { emit wayTaken(way); });
         list_->insertWidget(list_->count() - 1, b);
     }
+    if (a.id == "strength") strengthWays(a);
     if (a.id == "strength") {
         auto* show = new QPushButton(tr("Show what happens to it …"));
         show->setObjectName(QStringLiteral("showStrength"));

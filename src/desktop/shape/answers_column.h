@@ -48,6 +48,7 @@ signals:
 private:
     /// @param former of the plan before it had a problem: dimmed, without ways out
     void add(const Answer& answer, bool former = false);
+    void strengthWays(const Answer& answer);
     Session& session_;
     QWidget* page_;
     QVBoxLayout* list_;

@@ -6,6 +6,7 @@
 #include <QPainter>
 #include <QVBoxLayout>
 
+#include "core/words/words.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 #include "report/text.h"
@@ -79,6 +80,10 @@ void StepCard::refresh() {
         if (const Measure* m = f.of()) f.field->setMeasure(*m, session_.units());
         f.field->setProblem(session_.problemAt(at + f.field->place().toStdString()));
     }
+    if (!caution_) box_->addWidget(caution_ = new CautionLine);
+    QStringList cautions;
+    for (const auto& words : cautionsAt(*p, at_, session_.plan(), session_.library())) cautions << qstring(words);
+    caution_->setCautions(cautions);
     const auto breaks = orderBreaks(*p, session_.plan(), session_.library());
     const auto mine = std::find_if(breaks.begin(), breaks.end(), [&](const OrderBreak& b) { return b.step == at_; });
     if (mine == breaks.end()) {

@@ -7,6 +7,7 @@
 #include <functional>
 
 #include "desktop/kit/figure_field.h"
+#include "desktop/kit/widgets.h"
 #include "desktop/shell/session.h"
 
 namespace uovo::desktop {
@@ -87,6 +88,7 @@ protected:
 private:
     FigureField* newFigure(const QString& name, const QString& place, Dimension dimension, const char* unit);
 
+    CautionLine* caution_ = nullptr;
     QLabel* wrong_ = nullptr;
     QPushButton* repair_ = nullptr;
     QPoint pressed_;

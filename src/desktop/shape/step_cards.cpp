@@ -2,6 +2,7 @@
 
 #include <QMenu>
 
+#include "core/words/words.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/plain_card.h"
 #include "desktop/shell/sheet.h"
@@ -198,7 +199,10 @@ void StepCards::refresh() {
         piece && std::ranges::any_of(piece->coats(), [&](const auto& c) { return !coatExtras(c, session_).isEmpty(); });
     const bool parted = piece && std::ranges::any_of(piece->coats(), [](const auto& c) { return !c.item.empty(); });
     const int high = !coats_.empty() ? parted ? 234 : 212 : piece && piece->casts().size() > 1 ? 204 : 174;
-    setFixedHeight(high + (extras ? 18 : 0) + 12);  // a bar to scroll with lies under more than fit
+    bool care = false;  // a caution stands under what a step makes
+    for (size_t k = 0; piece && k < piece->making.size(); ++k)
+        care = care || !cautionsAt(*piece, k, session_.plan(), session_.library()).empty();
+    setFixedHeight(high + (extras ? 18 : 0) + (care ? 24 : 0) + 12);  // a bar to scroll with lies under more than fit
 }
 
 }  // namespace uovo::desktop

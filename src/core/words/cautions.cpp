@@ -1,0 +1,66 @@
+// Cautions: those that concern a plan, and those that belong to one step of a making.
+#include <algorithm>
+
+#include "core/words/words.h"
+
+namespace uovo {
+
+std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& lib) {
+    std::vector<std::string> out;
+    for (const auto& caution : lib.cautions) {
+        bool relevant = false;
+        for (const auto& w : caution.when)
+            for (const auto& p : plan.pieces) {
+                bool perishable = false, egg = false, alcohol = false, mallet = false, flame = false;
+                for (const auto& step : p.making) {
+                    if (const auto* serve = std::get_if<ServeStep>(&step))
+                        mallet |= serve->how == ServeStep::How::Mallet, flame |= serve->how == ServeStep::How::Flame;
+                    if (const auto* fill = std::get_if<FillStep>(&step))
+                        if (const Filling* f = plan.filling(fill->filling))
+                            perishable |= f->perishable, egg |= f->egg, alcohol |= f->isAlcoholic();
+                }
+                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) ||
+                            (w == "cup" && p.family().former == form::Former::Cup) ||
+                            (w == "perishable" && perishable) || (w == "egg" && egg) || (w == "alcohol" && alcohol) ||
+                            (w == "mallet" && mallet) || (w == "flame" && flame) || w == "trim";
+            }
+        if (relevant) out.push_back(caution.text);
+    }
+    return out;
+}
+
+std::vector<std::string> cautionsAt(const Piece& piece, size_t at, const Plan& plan, const material::Library& lib) {
+    if (at >= piece.making.size()) return {};
+    const Step& step = piece.making[at];
+    std::vector<const char*> ids;
+    const auto isFirst = [&](auto kind) {
+        using S = decltype(kind);
+        return std::none_of(piece.making.begin(), piece.making.begin() + static_cast<std::ptrdiff_t>(at),
+                            [](const Step& s) { return std::holds_alternative<S>(s); });
+    };
+    const bool coats = std::holds_alternative<PlannedCoat>(step) && isFirst(PlannedCoat{});
+    if ((coats || (std::holds_alternative<CastStep>(step) && isFirst(CastStep{}))) && piece.overBalloon())
+        ids = {"balloon-hot", "balloon-oil"};
+    if (coats && piece.family().former == form::Former::Cup) ids.push_back("paper");
+    if (std::holds_alternative<ReleaseStep>(step) && piece.overBalloon()) ids = {"latex", "blade"};
+    const bool halves = piece.family().body != form::Body::Compound && piece.shape.items.empty();
+    if (std::holds_alternative<TrimStep>(step) || (std::holds_alternative<JoinStep>(step) && halves))
+        ids = {"warm-plate"};
+    if (const auto* fill = std::get_if<FillStep>(&step))
+        if (const Filling* f = plan.filling(fill->filling)) {
+            if (f->perishable) ids.push_back("perishable");
+            if (f->egg) ids.push_back("raw-egg");
+            if (f->isAlcoholic()) ids.push_back("alcohol");
+        }
+    if (const auto* serve = std::get_if<ServeStep>(&step)) {
+        if (serve->how == ServeStep::How::Mallet) ids = {"mallet"};
+        if (serve->how == ServeStep::How::Flame) ids = {"flame"};
+    }
+    std::vector<std::string> out;
+    for (const char* id : ids)
+        for (const auto& c : lib.cautions)
+            if (c.id == id) out.push_back(c.text);
+    return out;
+}
+
+}  // namespace uovo
