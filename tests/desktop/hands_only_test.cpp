@@ -260,3 +260,48 @@ TEST_CASE("the calendar's arrows only turn the leaf; a day is chosen by a press,
     CHECK(p.session.plan().deadline == "2026-08-09T19:00");
     CHECK(clock->edit()->text() == "19:00");
 }
+
+TEST_CASE("a coat is copied, moved and left out, by its sheet's buttons and by keys on its card") {
+    Program p;
+    p.session.select("crater-bowl");
+    const Piece before = p.piece();
+    const auto coats = [&] { return p.piece().coats().size(); };
+    emit p.window.shape()->coatWanted(0);
+    const auto press = [&](const char* button) {
+        auto* b = p.window.sheet()->findChild<QPushButton*>(button);
+        REQUIRE(b);
+        QTest::mouseClick(b, Qt::LeftButton);
+    };
+    press("coatCopy");
+    CHECK(coats() == 3);
+    CHECK(p.piece().coats()[1].drain == before.coats()[0].drain);
+    p.session.editPiece("Mark it", [](Piece& q) { q.coats()[0].drain = Measure(11); });
+    press("coatLater");
+    CHECK(p.piece().coats()[1].drain.value == 11);
+    press("coatEarlier");
+    CHECK(p.piece().coats()[0].drain.value == 11);
+    press("coatRemove");
+    CHECK(coats() == 2);
+    CHECK_FALSE(p.window.sheet()->isVisible());
+    auto* card = p.window.shape()->coats()->cards().front();
+    card->setFocus();
+    QTest::keyClick(card, Qt::Key_Insert);
+    CHECK(coats() == 3);
+    QTest::keyClick(p.window.shape()->coats()->cards().front(), Qt::Key_Delete);
+    CHECK(coats() == 2);
+    while (p.session.document().canUndo()) p.session.document().undo();
+    CHECK(p.piece() == before);
+}
+
+TEST_CASE("what does not go into a bowl is told where it is written") {
+    Program p;
+    auto* each = p.window.shape()->recipe()->field("filling/each");
+    REQUIRE(each);
+    p.type(each, "9 l");
+    p.answered();
+    CHECK(each->complaint()->text().contains("do not fit"));
+    CHECK(each->complaint()->isVisible());
+    p.type(each, "150 ml");
+    p.answered();
+    CHECK(each->complaint()->text().isEmpty());
+}

@@ -111,6 +111,13 @@ TEST_CASE("the weakest case is told in the answers, and a way out is taken and c
     REQUIRE(answer);
     CHECK(QString::fromStdString(answer->answer().sentence).contains("Advice, not a guarantee"));
     CHECK(answer->answer().working.inputs.size() >= 4);
+    // it is weak, and says so beside its verdict, with what would help
+    REQUIRE(answer->answer().tone == Tone::Weak);
+    auto* way = p.window.shape()->answers()->findChild<QPushButton*>("holdWay");
+    REQUIRE(way);
+    CHECK(way->text().contains("→"));
+    auto* tile = p.window.findChild<PieceTile*>();
+    CHECK_FALSE(tile->accessibleDescription().isEmpty());
     QTest::mouseClick(p.window.shape()->answers()->findChild<QPushButton*>("showStrength"), Qt::LeftButton);
     auto* h = p.window.shape()->holds();
     REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->cards().empty(); }, 8000));

@@ -66,6 +66,7 @@ TEST_CASE("wrong input in every field of every place and sheet: told there, noth
                 ++figures;
                 refused("blub 9q");
                 refused("-999999999");
+                refused("1e15");
             } else {
                 ++words;
                 // words that name something may be any, but some must not be nothing

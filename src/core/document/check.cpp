@@ -250,8 +250,11 @@ void checkFilling(const Filling& f, std::vector<Problem>& out) {
                 here + "amount");
     }
     if (!(f.make.value >= 0 && f.make.value <= 6 * 3600)) add("Making the filling takes at most six hours.", "make");
-    if (!(f.usableFrom.value >= 0 && f.usableFrom.value <= f.usableTo.value && f.usableTo.value < 86400))
-        add("The filling's window ends before it begins.", "usableTo");
+    const bool ordered = f.usableFrom.value <= f.usableTo.value;  // each of the two is told: either may be mended
+    if (!(f.usableFrom.value >= 0 && ordered))
+        add("It is good before it is no longer: the other way round.", "usableFrom");
+    if (!(f.usableTo.value < 86400 && ordered))
+        add("The filling's window ends before it begins, or after a day.", "usableTo");
 }
 
 void checkTopping(const Topping& t, std::vector<Problem>& out) {

@@ -122,4 +122,22 @@ void removePart(Piece& piece, const std::string& item) {
     std::erase_if(piece.making, [&](const Step& s) { return !item.empty() && isFor(s, item); });
 }
 
+void copyStep(Piece& piece, size_t at) {
+    if (at >= piece.making.size()) return;
+    const Step again = piece.making[at];
+    piece.making.insert(piece.making.begin() + static_cast<std::ptrdiff_t>(at) + 1, again);
+}
+
+void removeStep(Piece& piece, size_t at) {
+    if (at < piece.making.size()) piece.making.erase(piece.making.begin() + static_cast<std::ptrdiff_t>(at));
+}
+
+void moveStep(Piece& piece, size_t at, int by) {
+    const auto to = static_cast<std::ptrdiff_t>(at) + by;
+    if (at >= piece.making.size() || to < 0 || to >= std::ssize(piece.making)) return;
+    const Step step = piece.making[at];
+    removeStep(piece, at);
+    piece.making.insert(piece.making.begin() + to, step);
+}
+
 }  // namespace uovo

@@ -201,7 +201,7 @@ std::optional<double> glyphFraction(Reader& r) {
     return std::nullopt;
 }
 
-/// A number: "5", "5.5", "5,5", "1/8", "5 1/2", "1½", "½". Nothing is consumed when there is none.
+/// A number: "5", "5.5", "5,5", "1/8", "5 1/2", "1½", "½", "1e3". Nothing is consumed when there is none.
 tl::expected<std::optional<double>, TypingProblem> number(Reader& r) {
     r.skipSpace();
     if (auto f = glyphFraction(r)) return f;
@@ -210,6 +210,14 @@ tl::expected<std::optional<double>, TypingProblem> number(Reader& r) {
     if (!r.wrong.empty()) return tl::unexpected(TypingProblem{r.wrong, begins});
     if (!whole) return std::optional<double>{};
     if (auto f = glyphFraction(r)) return std::optional<double>(*whole + *f);
+    if (Reader power = r; power.take("e") || power.take("E")) {  // "1e3", as calculators write it
+        const bool small = power.take("-");
+        if (!small) (void)power.take("+");
+        if (const auto tens = digits(power, false); tens && *tens <= 30) {
+            r = power;
+            return std::optional<double>(*whole * std::pow(10.0, small ? -*tens : *tens));
+        }
+    }
     auto fraction = [&](Reader& at, double top) -> tl::expected<std::optional<double>, TypingProblem> {
         const int place = at.character();
         at.skipSpace();

@@ -96,7 +96,9 @@ ShoppingPanel::ShoppingPanel(Session& session, QWidget* parent) : QWidget(parent
     amount_ = new FigureField(tr("Chocolate that is left"), QStringLiteral("melt/rest"),
                               session.typing(Dimension::Mass, "g", nullptr));
     amount_->setMeasure(kilograms_, session.units());
-    amount_->setRule([](const Measure& m) { return m.value > 0 ? QString() : tr("Ask for more than nothing."); });
+    amount_->setRule([](const Measure& m) {
+        return m.value > 0 && m.value <= 1000 ? QString() : tr("Ask for more than nothing, up to a tonne.");
+    });
     connect(amount_, &FigureField::measureTyped, this, [this](const Measure& m) {
         kilograms_ = m;
         refreshRest();

@@ -116,7 +116,7 @@ void AnswersColumn::strengthWays(const Answer& a) {
         if (shown == 3 || way.margin < 1.05 * a.figure.value) continue;
         ++shown;
         auto* b = new QPushButton(qstring(way.title) + QStringLiteral("\n→ ") + times(way.margin));
-        b->setObjectName(QStringLiteral("way"));
+        b->setObjectName(QStringLiteral("holdWay"));
         const bool does = taken(*piece, session_.library(), way.does).has_value();
         b->setEnabled(does);
         b->setAccessibleDescription(does ? tr("Applies this change; it can be undone.")

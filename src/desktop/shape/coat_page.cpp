@@ -1,5 +1,6 @@
 #include "desktop/shape/coat_page.h"
 
+#include "core/document/edits.h"
 #include "desktop/kit/page.h"
 #include "report/text.h"
 
@@ -24,6 +25,16 @@ public:
         chocolate();
         if (coat_.way != coat::Way::Brush && coat_.way != coat::Way::Press) motion();
         else if (coat_.where == coat::Where::Spots) strokes();
+        heading(tr("The coat itself"));
+        button(tr("copy it behind itself"), QStringLiteral("coatCopy"),
+               [this] { onStep(tr("Copy a coat"), [](Piece& p, size_t at) { copyStep(p, at); }); });
+        button(tr("do it a step earlier"), QStringLiteral("coatEarlier"), [this] { move(-1); });
+        button(tr("do it a step later"), QStringLiteral("coatLater"), [this] { move(1); });
+        button(tr("leave it out"), QStringLiteral("coatRemove"), [this] {
+            onStep(tr("Remove a coat"), [](Piece& p, size_t at) { removeStep(p, at); });
+            for (QWidget* w = parentWidget(); w; w = w->parentWidget())
+                if (w->objectName() == QStringLiteral("sheet")) w->hide();  // what it was about is gone
+        });
         end();
     }
 
@@ -40,6 +51,29 @@ private:
                       [this, name, member](const Measure& m) {
                           change(tr("Change %1").arg(name.toLower()), [&](PlannedCoat& c) { c.*member = m; });
                       });
+    }
+
+    /// Does something with the step that this coat is.
+    void onStep(const QString& label, const std::function<void(Piece&, size_t)>& does) {
+        const Piece* now = session_.piece();
+        if (!now || now->id != id_) return;
+        size_t coat = 0;
+        for (size_t k = 0; k < now->making.size(); ++k)
+            if (std::holds_alternative<PlannedCoat>(now->making[k]) && coat++ == index_) {
+                session_.editPiece(label, [&](Piece& p) { does(p, k); });
+                return;
+            }
+    }
+    void move(int by) {
+        const size_t before = index_;
+        onStep(tr("Move a coat"), [&](Piece& p, size_t at) {
+            moveStep(p, at, by);
+            size_t coat = 0;  // it may have changed places with another coat
+            const auto now = static_cast<size_t>(static_cast<std::ptrdiff_t>(at) + by);
+            for (size_t k = 0; k < std::min(now, p.making.size()); ++k)
+                coat += std::holds_alternative<PlannedCoat>(p.making[k]);
+            index_ = now < p.making.size() && std::holds_alternative<PlannedCoat>(p.making[now]) ? coat : before;
+        });
     }
 
     void chocolate() {

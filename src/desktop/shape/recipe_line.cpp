@@ -468,7 +468,13 @@ void RecipeLine::refresh() {
     const std::string at = "pieces/" + piece->id + "/";
     for (const auto& f : figures_) {
         if (const Measure* m = f.of(copy)) f.field->setMeasure(*m, session_.units());
-        f.field->setProblem(session_.problemAt(at + f.field->place().toStdString()));
+        QString wrong = session_.problemAt(at + f.field->place().toStdString());
+        // what does not go in is told where it is written, too
+        if (const auto mine = session_.pieceAnswers(piece->id);
+            wrong.isEmpty() && mine && f.field->place() == QStringLiteral("filling/each"))
+            for (const auto& a : mine->answers)
+                if (a.id == "holds" && a.tone == Tone::Impossible) wrong = qstring(a.sentence);
+        f.field->setProblem(wrong);
     }
     if (count_) {
         count_->setMeasure(Measure(piece->count), session_.units());

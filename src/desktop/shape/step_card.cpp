@@ -26,7 +26,7 @@ QString partName(const Session& session, const std::string& key) {
 StepCard::StepCard(Session& session, size_t at, const QString& name, int width, QWidget* parent)
     : QFrame(parent), session_(session), at_(at), box_(new QVBoxLayout(this)) {
     setAccessibleName(name);
-    setAccessibleDescription(tr("Alt with left or right moves it, Delete removes it."));
+    setAccessibleDescription(tr("Alt with left or right moves it, Insert copies it, Delete removes it."));
     setFocusPolicy(Qt::StrongFocus);
     setFixedWidth(width);
     setCursor(Qt::OpenHandCursor);
@@ -129,6 +129,7 @@ void StepCard::keyPressEvent(QKeyEvent* e) {
     if (e->modifiers() & Qt::AltModifier && (e->key() == Qt::Key_Left || e->key() == Qt::Key_Right))
         emit moved(at_, e->key() == Qt::Key_Left ? -1 : 1);
     else if (e->key() == Qt::Key_Delete) emit removed(at_);
+    else if (e->key() == Qt::Key_Insert) emit copied(at_);
     else QFrame::keyPressEvent(e);
 }
 

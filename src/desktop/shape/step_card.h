@@ -33,6 +33,7 @@ signals:
     /// The card was dragged and let go so many pixels aside.
     void dropped(size_t at, int pixels);
     void removed(size_t at);
+    void copied(size_t at);
 
 protected:
     void paintEvent(QPaintEvent*) override;

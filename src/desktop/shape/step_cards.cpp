@@ -2,6 +2,7 @@
 
 #include <QMenu>
 
+#include "core/document/edits.h"
 #include "core/words/words.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/plain_card.h"
@@ -155,11 +156,10 @@ void StepCards::build() {
                  static_cast<size_t>(std::clamp(static_cast<int>(at) + by, 0, static_cast<int>(steps_.size()) - 1)));
         });
         connect(card, &StepCard::dropped, this, &StepCards::drop);
-        connect(card, &StepCard::removed, this, [this](size_t at) {
-            session_.editPiece(tr("Remove a step"), [&](Piece& p) {
-                if (at < p.making.size()) p.making.erase(p.making.begin() + static_cast<std::ptrdiff_t>(at));
-            });
-        });
+        connect(card, &StepCard::removed, this,
+                [this](size_t at) { session_.editPiece(tr("Remove a step"), [&](Piece& p) { removeStep(p, at); }); });
+        connect(card, &StepCard::copied, this,
+                [this](size_t at) { session_.editPiece(tr("Copy a step"), [&](Piece& p) { copyStep(p, at); }); });
         row_->insertWidget(static_cast<int>(i), card);
         steps_.push_back(card);
     }
