@@ -129,8 +129,8 @@ public:
         p->setRenderHint(QPainter::Antialiasing);
         const bool chosen = option.state & QStyle::State_Selected;
         if (chosen) {
-            p->setPen(Qt::NoPen);
-            p->setBrush(theme().ring);
+            p->setPen(QPen(theme().ring, 1.5));
+            p->setBrush(theme().yolk);
             p->drawRoundedRect(QRectF(option.rect).adjusted(0, 1, -2, -1), 6, 6);
         }
         const QString words = index.data().toString();

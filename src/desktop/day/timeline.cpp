@@ -126,7 +126,10 @@ void Timeline::paintHours(QPainter& p) const {
 void Timeline::paintName(QPainter& p, double y, const QString& words) const {
     p.setFont(report::font(13.5, QFont::Medium));
     p.setPen(theme().quiet);
-    p.drawText(QRectF(0, y, kNames - 10, 34), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, words);
+    const QRectF box(0, y, kNames - 10, 34);
+    const int how = Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap;
+    const bool fits = QFontMetricsF(p.font()).boundingRect(box, how, words).height() <= box.height() + 4;
+    p.drawText(box, how, fits ? words : words.section(QStringLiteral(" ("), 0, 0));
 }
 
 void Timeline::paintBar(QPainter& p, const Bar& bar) const {

@@ -14,7 +14,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kLeastStage = 150;  // px
+constexpr int kLeastStage = 200;  // px
 // px of the place: in a narrower one the answers lie over the stage, when asked for
 constexpr int kAnswersBeside = 1090, kAnswersBesideWithoutShelf = 700;
 

@@ -44,10 +44,17 @@ namespace uovo::desktop {
 namespace {
 
 constexpr int kRail = 76, kHeader = 56, kMostRecent = 8;
-constexpr QSize kLeast(960, 640);   // in a smaller window all of it is scrolled
+constexpr QSize kLeast(950, 640);   // in a smaller window all of it is scrolled; ten px for the bar of a lower one
 constexpr int kSheetBeside = 1230;  // px of the window: in a narrower one a sheet lies over the place
 
 }  // namespace
+
+/// The places, each as large as the window lets it be: what a place needs more it scrolls itself.
+class Places : public QStackedWidget {
+public:
+    bool hasHeightForWidth() const override { return false; }
+    QSize minimumSizeHint() const override { return {0, 0}; }
+};
 
 /// A place on the rail: glyph over a word, a yolk mark when one is there.
 class RailButton : public QAbstractButton {
@@ -88,7 +95,7 @@ private:
 
 MainWindow::MainWindow(Session& session)
     : session_(session),
-      places_(new QStackedWidget),
+      places_(new Places),
       shape_(new ShapePlace(session)),
       melt_(new MeltPlace(session)),
       day_(new DayPlace(session)) {
