@@ -99,5 +99,41 @@ int main(int argc, char** argv) {
         "stage redraw, %zu triangles, 690 x 520: median %.0f ms, worst %.0f ms (asked: 30); fine, on another thread: "
         "%.0f ms\n",
         scene.triangles(), draft[10], draft.back(), fine[10]);
+    // frames as a hand turns a piece, or drags a handle, in a usual window and a large one
+    auto* shape = window.shape();
+    for (const QSize size : {QSize(1280, 800), QSize(2560, 1440)}) {
+        window.resize(size);
+        QApplication::processEvents();
+        for (const char* id : {"crater-bowl", "observatory", "moon"}) {
+            session.select(id);
+            shape->setTurning(true);
+            QApplication::processEvents();
+            std::vector<double> turned, dragged;
+            for (int i = 0; i < 21; ++i) {
+                desktop::SolidView view = shape->solid()->view();
+                view.yaw += 0.13;
+                QElapsedTimer t;
+                t.start();
+                shape->solid()->setView(view);
+                shape->solid()->repaint();
+                turned.push_back(double(t.nsecsElapsed()) * 1e-6);
+            }
+            shape->setTurning(false);
+            QApplication::processEvents();
+            for (int i = 0; i < 21 && session.piece()->alongMeridian(); ++i) {
+                QElapsedTimer t;
+                t.start();
+                shape->stage()->setExaggeration(1 + 0.05 * i);
+                shape->stage()->repaint();
+                dragged.push_back(double(t.nsecsElapsed()) * 1e-6);
+            }
+            std::sort(turned.begin(), turned.end());
+            std::sort(dragged.begin(), dragged.end());
+            std::printf("frame at %d x %d, %s: turned %.1f ms, worst %.1f", size.width(), size.height(), id, turned[10],
+                        turned.back());
+            if (!dragged.empty()) std::printf("; cut open %.1f ms, worst %.1f", dragged[10], dragged.back());
+            std::printf(" (asked: %d)\n", size.width() > 2000 ? 33 : 16);
+        }
+    }
     session.document().setPlan(Plan{}, {});
 }

@@ -75,7 +75,7 @@ Plan planOf(Piece piece) {
 
 }  // namespace
 
-TEST_CASE("a compound opens into the assembly that its recipe builds") {
+TEST_CASE("a compound opens into the assembly that its recipe builds", "[long]") {
     const std::string family = GENERATE(from_range(compounds()));
     INFO(family);
     std::mt19937 dice(7);
@@ -120,7 +120,7 @@ TEST_CASE("a turn in degrees gives the place it was read from") {
     CHECK(form::length(form::poseOf(quarter)({1, 0, 0}) - form::Vec3{0, 1, 0}) == 0);
 }
 
-TEST_CASE("an opened compound weighs, sets and holds as the compound does") {
+TEST_CASE("an opened compound weighs, sets and holds as the compound does", "[long]") {
     const std::string family = GENERATE(as<std::string>(), "basket", "cup-saucer", "hung-ball", "house");
     INFO(family);
     Plan plan = planOf(newPiece({}, family));

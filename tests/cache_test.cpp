@@ -71,7 +71,7 @@ TEST_CASE("three hundred kinds are remembered: a rename computes none of them ag
     }
 }
 
-TEST_CASE("a remembered piece says what a fresh one would, whatever changes around it", "[threads]") {
+TEST_CASE("a remembered piece says what a fresh one would, whatever changes around it", "[threads][long]") {
     Plan plan = test::demo();
     plan.pieces.resize(4);
     test::fill(plan, plan.pieces[1]);

@@ -78,7 +78,7 @@ std::vector<std::filesystem::path> plans() {
 
 }  // namespace
 
-TEST_CASE("plans of version 1 carry their walls, grams and strength over", "[carry-over]") {
+TEST_CASE("plans of version 1 carry their walls, grams and strength over", "[carry-over][long]") {
     const json known = json::parse(contents(kFolder / "figures.json"));
     const auto files = plans();
     REQUIRE(files.size() == known.size());

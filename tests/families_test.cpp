@@ -50,7 +50,8 @@ void everyWay(const std::function<void(const Plan&, const form::Family&, bool)>&
 
 }  // namespace
 
-TEST_CASE("every family, cast or coated, empty or filled: its grams add up in its pots, its wall lies in its room") {
+TEST_CASE("every family, cast or coated, empty or filled: its grams add up in its pots, its wall lies in its room",
+          "[long]") {
     std::set<std::string> seen;
     everyWay([&](const Plan& plan, const form::Family& family, bool coated) {
         const Answers all = test::answersOf(plan, test::withoutDay());

@@ -67,7 +67,7 @@ int count(const json& j) {
 
 }  // namespace
 
-TEST_CASE("fifteen models of twenty thousand triangles are saved and read back, each in under a megabyte") {
+TEST_CASE("fifteen models of twenty thousand triangles are saved and read back, each in under a megabyte", "[long]") {
     const Plan plan = withModels(15);
     CHECK_FALSE(tooLarge(plan));
     const std::string text = writePlan(plan);
@@ -198,7 +198,7 @@ TEST_CASE("two versions of a plan are told apart in words") {
     CHECK(all.size() == 5);
 }
 
-TEST_CASE("more kinds than a kitchen makes at once are reckoned more coarsely, and that is said") {
+TEST_CASE("more kinds than a kitchen makes at once are reckoned more coarsely, and that is said", "[long]") {
     const auto said = [](size_t kinds) {
         Plan plan;
         for (size_t i = 0; i < kinds; ++i) {

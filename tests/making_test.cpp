@@ -463,7 +463,8 @@ TEST_CASE("what is done after a piece is shaped changes neither its wall nor its
     CHECK(first->pieces[0]->made != third->pieces[0]->made);
 }
 
-TEST_CASE("every step of every making is in the day once a round or once in all, and nothing else is done to a piece") {
+TEST_CASE("every step of every making is in the day once a round or once in all, and nothing else is done to a piece",
+          "[long]") {
     storm::Random r(21);
     int days = 0;
     for (int n = 0; n < 120 && days < 25; ++n) {

@@ -56,7 +56,7 @@ TEST_CASE("the usual part of every family can be built, and its solid is waterti
     }
 }
 
-TEST_CASE("random shapes of every family: sound meshes, few needles, volume within half a percent") {
+TEST_CASE("random shapes of every family: sound meshes, few needles, volume within half a percent", "[long]") {
     std::mt19937 engine(11);
     const char* only = std::getenv("UOVO_FAMILY");
     for (const auto& f : families()) {

@@ -160,7 +160,8 @@ TEST_CASE("pieces put together are one shell, as weak at their joints as glue") 
     }
 }
 
-TEST_CASE("a basket full of almonds is on the edge when it is carried by its handle, and fears it least from below") {
+TEST_CASE("a basket full of almonds is on the edge when it is carried by its handle, and fears it least from below",
+          "[long]") {
     // Common practice, no source: carry a basket by its base; the handle is for show.
     Plan plan = part("basket");
     auto& p = plan.pieces[0];
@@ -476,7 +477,8 @@ TEST_CASE("a round bar bends, twists, weighs and gives way as bar theory says") 
 
 TEST_CASE(
     "legs, discs and round handles are in the shell: all of a pedestal and of a cup is weighed, a slim foot gives way "
-    "sooner") {
+    "sooner",
+    "[long]") {
     for (const char* family : {"pedestal", "cup-saucer", "upright"}) {
         INFO(family);
         const Plan plan = part(family);
@@ -595,7 +597,7 @@ TEST_CASE(
     CHECK(readPlan(writePlan(dry))->pieces[0].handling == dry.pieces[0].handling);
 }
 
-TEST_CASE("untempered, oiled and taken out early hold less, each as warm or as young as the book says") {
+TEST_CASE("untempered, oiled and taken out early hold less, each as warm or as young as the book says", "[long]") {
     Plan plan = bowls(1);
     const double usual = find(of(plan), "hand").margin;
     Plan raw = plan;
@@ -615,7 +617,8 @@ TEST_CASE("untempered, oiled and taken out early hold less, each as warm or as y
     CHECK(find(small("", 0.07), "hand").chosen);
 }
 
-TEST_CASE("a verdict does not hang on the net: fingers in a rim, a bowl glued on at one point, cups of any corner") {
+TEST_CASE("a verdict does not hang on the net: fingers in a rim, a bowl glued on at one point, cups of any corner",
+          "[long]") {
     const auto margins = [](const Piece& p, double triangles, const char* id) {
         Plan plan;
         plan.pieces = {p};

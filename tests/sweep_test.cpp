@@ -91,7 +91,7 @@ void sweep(const std::string& name, Plan plan, const std::function<void(Piece&, 
 
 }  // namespace
 
-TEST_CASE("sweeps of a bowl: no input makes a cliff") {
+TEST_CASE("sweeps of a bowl: no input makes a cliff", "[long]") {
     using V = std::function<void(Piece&, Plan&, double)>;
     const auto coats = [](auto member) {
         return V([member](Piece& p, Plan&, double v) {
@@ -115,7 +115,7 @@ TEST_CASE("sweeps of a bowl: no input makes a cliff") {
         "fridge", bowl(), [](Piece&, Plan& k, double v) { k.kitchen.fridge = Measure(v); }, 2, 10);
 }
 
-TEST_CASE("sweeps of a cup: no input makes a cliff, whichever way up") {
+TEST_CASE("sweeps of a cup: no input makes a cliff, whichever way up", "[long]") {
     using V = std::function<void(Piece&, Plan&, double)>;
     for (const auto rest : {coat::Rest::Upright, coat::Rest::Inverted}) {
         Plan plan = cup();
@@ -139,7 +139,7 @@ TEST_CASE("sweeps of a cup: no input makes a cliff, whichever way up") {
     }
 }
 
-TEST_CASE("sweeps of molded walls: fill, temperature and size, each family coated its usual way") {
+TEST_CASE("sweeps of molded walls: fill, temperature and size, each family coated its usual way", "[long]") {
     using V = std::function<void(Piece&, Plan&, double)>;
     const V temperature = [](Piece& p, Plan&, double v) {
         for (auto& c : p.coats()) c.temperature = Measure(v);

@@ -6,17 +6,6 @@
 using namespace uovo;
 using namespace uovo::desktop;
 
-namespace {
-
-void write(Field& f, const char* words, Qt::Key then = Qt::Key_Return) {
-    f.edit()->setFocus();
-    f.edit()->selectAll();
-    QTest::keyClicks(f.edit(), words);
-    QTest::keyClick(f.edit(), then);
-}
-
-}  // namespace
-
 TEST_CASE("a figure the plan cannot have stays in its field with a sentence, and nothing else changes") {
     Program p;
     p.answered();
@@ -25,7 +14,7 @@ TEST_CASE("a figure the plan cannot have stays in its field with a sentence, and
     REQUIRE(room);
     const QString before = room->edit()->text();
     const Plan was = p.session.plan();
-    write(*room, "300 °C");
+    p.type(room, "300 °C");
     CHECK(p.session.plan() == was);
     CHECK(room->edit()->text() == "300 °C");
     CHECK_FALSE(room->complaint()->text().isEmpty());
@@ -50,12 +39,12 @@ TEST_CASE("words that are no figure are told, and what was right goes on countin
     const int before = p.session.plan().kitchen.shelves;
     for (const char* wrong : {"many", "-2", "2.5", "0", "90"}) {
         INFO(wrong);
-        write(*shelves, wrong);
+        p.type(shelves, wrong);
         CHECK(p.session.plan().kitchen.shelves == before);
         CHECK_FALSE(shelves->complaint()->text().isEmpty());
         CHECK(shelves->edit()->accessibleDescription() == shelves->complaint()->text());
     }
-    write(*shelves, "3");
+    p.type(shelves, "3");
     CHECK(p.session.plan().kitchen.shelves == 3);
     CHECK(shelves->complaint()->text().isEmpty());
 }
@@ -64,15 +53,15 @@ TEST_CASE("an hour that is none is told beside its field") {
     Program p;
     p.answered();
     QTest::keyClick(&p.window, Qt::Key_Comma, Qt::ControlModifier);
-    write(*p.window.findChild<Field*>("kitchen/hands"), "2");
+    p.type(p.window.findChild<Field*>("kitchen/hands"), "2");
     auto* from = p.window.findChild<Field*>("kitchen/helpersFrom");
     REQUIRE(from);
     REQUIRE(from->isEnabled());
     const std::string was = p.session.plan().kitchen.helpersFrom;
-    write(*from, "soon");
+    p.type(from, "soon");
     CHECK(from->complaint()->text().contains("not a time of day"));
     CHECK(p.session.plan().kitchen.helpersFrom == was);
-    write(*from, "17:30");
+    p.type(from, "17:30");
     CHECK(p.session.plan().kitchen.helpersFrom == "17:30");
     CHECK(from->complaint()->text().isEmpty());
 }
@@ -85,9 +74,9 @@ TEST_CASE("what is wrong in a field goes when its figure changes by another way"
     auto* girth = recipe->findChild<FigureField*>("former/girth");
     REQUIRE(girth);
     const QString before = girth->edit()->text();
-    write(*girth, "52 cm");
+    p.type(girth, "52 cm");
     p.answered();
-    write(*girth, "9 m");
+    p.type(girth, "9 m");
     CHECK_FALSE(girth->complaint()->text().isEmpty());
     p.session.document().undo();
     p.answered();

@@ -18,14 +18,7 @@ QWidget* page(Program& p) {
 
 const Filling& filling(Program& p) { return *p.session.plan().fillingOf(p.piece()); }
 
-void write(QWidget* in, const char* name, const QString& words) {
-    auto* f = in->findChild<Field*>(name);
-    REQUIRE(f);
-    f->edit()->setFocus();
-    f->edit()->selectAll();
-    QTest::keyClicks(f->edit(), words);
-    QTest::keyClick(f->edit(), Qt::Key_Return);
-}
+void write(QWidget* in, const char* name, const QString& words) { Program::type(in->findChild<Field*>(name), words); }
 
 }  // namespace
 

@@ -244,19 +244,13 @@ TEST_CASE("the calendar's arrows only turn the leaf; a day is chosen by a press,
     auto* day = sheet->findChild<Field*>("deadline/day");
     REQUIRE(clock);
     REQUIRE(day);
-    const auto write = [](Field* f, const char* words) {
-        f->edit()->setFocus();
-        f->edit()->selectAll();
-        QTest::keyClicks(f->edit(), words);
-        QTest::keyClick(f->edit(), Qt::Key_Return);
-    };
-    write(day, "3 January 2020");
+    p.type(day, "3 January 2020");
     CHECK(day->complaint()->text().contains("passed"));
     CHECK(p.session.plan().deadline == before);
-    write(day, "9 August");
+    p.type(day, "9 August");
     CHECK(p.session.plan().deadline.starts_with("2026-08-09"));
     CHECK(day->edit()->text() == "Sunday 9 August 2026");
-    write(clock, "7 pm");
+    p.type(clock, "7 pm");
     CHECK(p.session.plan().deadline == "2026-08-09T19:00");
     CHECK(clock->edit()->text() == "19:00");
 }

@@ -56,12 +56,13 @@ struct Program {
         answered();
     }
 
-    void type(FigureField* field, const QString& words) {
+    static void type(Field* field, const QString& words, Qt::Key then = Qt::Key_Return) {
         REQUIRE(field);
         field->edit()->setFocus();
         field->edit()->selectAll();
+        if (words.isEmpty()) QTest::keyClick(field->edit(), Qt::Key_Delete);
         QTest::keyClicks(field->edit(), words);
-        QTest::keyClick(field->edit(), Qt::Key_Return);
+        QTest::keyClick(field->edit(), then);
     }
     /// Presses a handle, moves it, lets go.
     void drag(PieceStage::Handle handle, QPoint by) {

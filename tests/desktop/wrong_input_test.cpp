@@ -15,14 +15,6 @@ QList<QPointer<Field>> fieldsOf(QWidget* place) {
     return out;
 }
 
-void write(const QPointer<Field>& f, const QString& words) {
-    f->edit()->setFocus();
-    f->edit()->selectAll();
-    if (words.isEmpty()) QTest::keyClick(f->edit(), Qt::Key_Delete);
-    else QTest::keyClicks(f->edit(), words);
-    if (f) QTest::keyClick(f->edit(), Qt::Key_Return);
-}
-
 }  // namespace
 
 TEST_CASE("wrong input in every field of every place and sheet: told there, nothing lost, Escape restores") {
@@ -42,7 +34,7 @@ TEST_CASE("wrong input in every field of every place and sheet: told there, noth
             const QString before = f->edit()->text();
             const auto refused = [&](const QString& wrong) {
                 const Plan was = p.session.plan();
-                write(f, wrong);
+                p.type(f, wrong);
                 INFO("typed " << wrong.toStdString());
                 REQUIRE(f);
                 CHECK(p.session.plan() == was);
@@ -71,7 +63,7 @@ TEST_CASE("wrong input in every field of every place and sheet: told there, noth
                 ++words;
                 // words that name something may be any, but some must not be nothing
                 const Plan was = p.session.plan();
-                write(f, {});
+                p.type(f, {});
                 REQUIRE(f);
                 if (f->isRefused()) {
                     ++refusedWords;
@@ -124,7 +116,7 @@ TEST_CASE("the header counts what is wrong and leads to it") {
     auto* tile = p.window.findChild<PieceTile*>();
     CHECK(tile->accessibleDescription() == "not like this");
     p.type(p.window.shape()->recipe()->field("former/dip"), "60 mm");
-    p.type(qobject_cast<FigureField*>(shelves), "2");
+    p.type(shelves, "2");
     p.answered();
     CHECK_FALSE(button->isVisible());
 }

@@ -75,7 +75,7 @@ ShoppingPanel::ShoppingPanel(Session& session, QWidget* parent) : QWidget(parent
     button(tr("print"), tr("Print the shopping list"), "printShopping", [this] { print(); });
     box->addLayout(head);
     lines_ = new QVBoxLayout;
-    lines_->setSpacing(4);
+    lines_->setSpacing(2);
     box->addLayout(lines_);
     guestRow_ = new QWidget;
     auto* guestBox = new QHBoxLayout(guestRow_);
@@ -204,11 +204,17 @@ ShoppingPanel::StockFields ShoppingPanel::stockFields(const std::string& id, con
 }
 
 void ShoppingPanel::supplies(const Shopping& s) {
+    std::string group;  // what is for one thing stands together under it
     for (const auto& x : s.supplies) {
+        if (x.forWhat != group) {
+            group = x.forWhat;
+            auto* head = wrapped(tr("for %1").arg(qstring(group)), "small");
+            head->setContentsMargins(0, 8, 0, 0);
+            lines_->addWidget(head);
+        }
         auto* l = wrapped(tr("%1: %2").arg(qstring(x.name), qstring(x.amount)));
         l->setObjectName(QStringLiteral("supply"));
         lines_->addWidget(l);
-        lines_->addWidget(wrapped(tr("for %1").arg(qstring(x.forWhat)), "small"));
     }
 }
 

@@ -10,6 +10,7 @@
 #include <numbers>
 
 #include "desktop/stage/cut_egg.h"
+#include "desktop/stage/raster.h"
 #include "desktop/stage/shadow.h"
 #include "desktop/stage/solid_scene.h"
 #include "desktop/theme/theme.h"
@@ -477,10 +478,12 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
     paintGhost(p, m);
     const double ratio = p.device()->devicePixelRatioF();
     if (body_.isNull()) {  // a plain picture at once, the fine one from another thread when the hand rests
-        const QTransform scaled = m * QTransform::fromScale(ratio, ratio);
-        body_ = paintCutEgg(curves, s->chocolateOutside,
-                            {(QSizeF(size()) * ratio).toSize(), scaled, chocolateColour(shownChocolate(piece_)),
-                             theme().paper, rimLight(), !interactive});
+        const QSize whole = (QSizeF(size()) * ratio).toSize(), drawn = interactive ? draftSize(whole) : whole;
+        const double share = ratio * drawn.width() / std::max(1, whole.width());
+        const QTransform scaled = m * QTransform::fromScale(share, share);
+        body_ = paintCutEgg(
+            curves, s->chocolateOutside,
+            {drawn, scaled, chocolateColour(shownChocolate(piece_)), theme().paper, rimLight(), !interactive});
         if (interactive) refine_.start();
     }
     p.drawImage(rect(), body_);
@@ -510,9 +513,11 @@ void PieceStage::paintScene(QPainter& p, bool interactive) {
 
     paintDimensions(p, m);
     paintCallouts(p, m, curves);
-    // legend of the wall map
-    report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), qstring(format(thin, Dimension::Length, units_)),
-                            qstring(format(thick, Dimension::Length, units_)), theme().balloon, theme().quiet);
+    // legend of the wall map; a foot may be thicker than its end
+    QString end = qstring(format(thick, Dimension::Length, units_));
+    if (s->wall.thickest > thick) end = tr("%1 and more").arg(end);
+    report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9), qstring(format(thin, Dimension::Length, units_)), end,
+                            theme().balloon, theme().quiet);
     if (!interactive) return;
 
     paintHandles(p);

@@ -132,6 +132,12 @@ void Raster::setCutFace(const QVector3D& normal, const QColor& colour) {
     setSurface(s);
 }
 
+QSize draftSize(const QSize& pixels) {
+    constexpr double kMost = 0.3e6;  // pixels that are shaded in half a frame
+    const double share = std::sqrt(kMost / std::max(1.0, double(pixels.width()) * pixels.height()));
+    return share >= 1 ? pixels : QSize(int(pixels.width() * share), int(pixels.height() * share));
+}
+
 bool Raster::isRim(int x, int y) const {
     const auto drawn = [&](int i, int j) {
         return i >= 0 && j >= 0 && i < width_ && j < height_ &&

@@ -28,6 +28,10 @@ struct Surface {
 
 class LightTable;
 
+/// How large a picture is drawn while a hand moves it: as it is shown, or smaller in a large window, so that each frame
+/// is there in time. The fine one comes when the hand rests.
+QSize draftSize(const QSize& pixels);
+
 /// Collects triangles into a depth buffer first and shades each pixel once at the end.
 class Raster {
 public:

@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "desktop/stage/raster.h"
 #include "desktop/stage/shadow.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -214,6 +215,7 @@ void SolidStage::refine() {
         QMetaObject::invokeMethod(this, [this, image, generation] {
             if (generation != generation_) return;
             body_ = image;
+            bodyFor_ = image.size();
             update();
         });
     });
@@ -314,8 +316,9 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
         paintShadow(p, project(foot), half, std::max(4.0, half * std::sin(view_.pitch)));
     }
     const QSize pixels = (QSizeF(size()) * p.device()->devicePixelRatioF()).toSize();
-    if (body_.isNull() || body_.size() != pixels) {
-        body_ = paintSolid(scene(), shownView(), pixels, !interactive);
+    if (body_.isNull() || bodyFor_ != pixels) {
+        body_ = paintSolid(scene(), shownView(), interactive ? draftSize(pixels) : pixels, !interactive);
+        bodyFor_ = pixels;
         if (interactive) refine_.start();
     }
     p.drawImage(rect(), body_);
@@ -323,8 +326,9 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
     if (mapShown())
         report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9),
                                 scene().stress ? tr("no pull") : qstring(format(kMapThin, Dimension::Length, units_)),
-                                scene().stress ? tr("%1 MPa").arg(scene().mapHigh / 1e6, 0, 'g', 2)
-                                               : qstring(format(kMapThick, Dimension::Length, units_)),
+                                scene().stress
+                                    ? tr("%1 MPa").arg(scene().mapHigh / 1e6, 0, 'g', 2)
+                                    : tr("%1 and more").arg(qstring(format(kMapThick, Dimension::Length, units_))),
                                 theme().balloon, theme().quiet);
     paintLoads(p, project, interactive);
     if (interactive) {

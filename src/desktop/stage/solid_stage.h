@@ -87,6 +87,7 @@ private:
     bool egg_ = false, stale_ = false;
     QPointF last_;
     Qt::MouseButton held_ = Qt::NoButton;
+    QSize bodyFor_;  // pixels of the widget it was drawn for
     QImage body_;
     int generation_ = 0;
     QTimer refine_;
