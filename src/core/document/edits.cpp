@@ -63,6 +63,7 @@ void setChocolateOf(Piece& piece, const std::string& item, const std::string& ch
     if (!piece.hasOwnSteps(item)) {
         if (const auto coats = piece.coatsOn(*found); !coats.empty()) {
             std::vector<PlannedCoat> own;
+            own.reserve(coats.size());
             for (const size_t k : coats) own.push_back(piece.coats()[k]);
             for (auto& c : own) {
                 c.item = item;
@@ -71,6 +72,7 @@ void setChocolateOf(Piece& piece, const std::string& item, const std::string& ch
         } else {
             const auto casts = piece.castsOf(*found);
             std::vector<CastStep> own;
+            own.reserve(casts.size() + 1);
             for (const size_t k : casts) own.push_back(piece.casts()[k]);
             if (own.empty()) own.emplace_back();
             for (auto& c : own) {
