@@ -96,7 +96,7 @@ void AdvisorPage::wishChanged() {
     if (grams) value_ = Measure(std::round(kg * 1e3) * 1e-3);
     figure_->setMeasure(value_, session_.units());
     figure_->setRule([grams](const Measure& m) {
-        if (grams) return m.value > 0 && m.value <= 20 ? QString() : tr("A piece weighs between nothing and 20 kg.");
+        if (grams) return m.value > 0 && m.value <= 20 ? QString() : tr("Ask for more than nothing, up to 20 kg.");
         return m.value >= 0.0003 && m.value <= 0.05 ? QString() : tr("A wall is between 0.3 and 50 mm thick.");
     });
     connect(figure_, &FigureField::measureTyped, this, [this](const Measure& m) {
