@@ -20,7 +20,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr double kTop = 62, kBottom = 44, kSide = 132;  // pixels kept for dimensions and callouts
+constexpr double kTop = 62, kBottom = 44, kSide = 146;  // pixels kept for dimensions and callouts
 constexpr double kGrip = 16;                            // pixels round a handle that take it
 constexpr double kGhostShare = 0.42;                    // of the dip depth: how much balloon is drawn above it
 
