@@ -155,3 +155,15 @@ TEST_CASE("undo says what came back and where, and looks at it") {
     CHECK(told->text().startsWith("Done again"));
     CHECK(form::figure(p.piece().shape, "dip") == Approx(0.055));
 }
+
+TEST_CASE("what was good in another plan is not shown as what it was before") {
+    Program p;
+    p.session.select("crater-bowl");
+    p.answered();
+    REQUIRE(p.window.shape()->answers()->view("grams"));
+    Plan other = p.session.plan();
+    other.pieces[0].shape.values["dip"] = Measure(3);
+    p.session.document().setPlan(other, {});
+    p.answered();
+    CHECK(p.window.shape()->answers()->view("grams") == nullptr);
+}

@@ -134,12 +134,11 @@ void removeStep(Piece& piece, size_t at) {
     if (at < piece.making.size()) piece.making.erase(piece.making.begin() + static_cast<std::ptrdiff_t>(at));
 }
 
-void moveStep(Piece& piece, size_t at, int by) {
-    const auto to = static_cast<std::ptrdiff_t>(at) + by;
-    if (at >= piece.making.size() || to < 0 || to >= std::ssize(piece.making)) return;
+void moveStep(Piece& piece, size_t at, size_t to) {
+    if (at >= piece.making.size()) return;
     const Step step = piece.making[at];
     removeStep(piece, at);
-    piece.making.insert(piece.making.begin() + to, step);
+    piece.making.insert(piece.making.begin() + static_cast<std::ptrdiff_t>(std::min(to, piece.making.size())), step);
 }
 
 }  // namespace uovo

@@ -24,8 +24,8 @@ void removePart(Piece& piece, const std::string& item);
 /// A step of a making once more behind itself, elsewhere or not at all; nothing where there is no such step.
 void copyStep(Piece& piece, size_t at);
 void removeStep(Piece& piece, size_t at);
-/// @param by places later; earlier: negative. Beyond the ends it stays.
-void moveStep(Piece& piece, size_t at, int by);
+/// @param to where it stands afterwards; beyond the end: last
+void moveStep(Piece& piece, size_t at, size_t to);
 /// Whether words were said in the units of the other system: "5 1/2 in" where it is metric.
 bool isOfOther(const std::string& words, UnitSystem units);
 /// Switches a plan between metric and US. Figures stay; words said in the other system go, so that all is shown in the

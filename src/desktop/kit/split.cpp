@@ -12,7 +12,7 @@ int usual(const QWidget* pane) { return pane->property("paneWidth").toInt(); }
 
 }  // namespace
 
-Split::Split(const QString& name) : QSplitter(Qt::Horizontal), name_(name) {
+Split::Split(const QString& name) : QSplitter(Qt::Horizontal) {
     setObjectName(QStringLiteral("split/") + name);
     setChildrenCollapsible(false);
     setHandleWidth(kHandle);

@@ -23,7 +23,6 @@ protected:
 private:
     void remember();
 
-    QString name_;
     bool sharing_ = false;
 };
 

@@ -208,6 +208,8 @@ void AnswersColumn::refresh() {
         return;
     }
     const auto mine = session_.pieceAnswers(piece->id);
+    if (!session_.document().canUndo() && !session_.document().canRedo()) good_.clear();  // another plan
+    std::erase_if(good_, [&](const auto& known) { return !session_.plan().piece(known.first); });
     if (mine && !mine->problems.empty()) {
         for (const auto& p : mine->problems) {
             Answer a;

@@ -65,14 +65,11 @@ private:
             }
     }
     void move(int by) {
-        const size_t before = index_;
         onStep(tr("Move a coat"), [&](Piece& p, size_t at) {
-            moveStep(p, at, by);
-            size_t coat = 0;  // it may have changed places with another coat
-            const auto now = static_cast<size_t>(static_cast<std::ptrdiff_t>(at) + by);
-            for (size_t k = 0; k < std::min(now, p.making.size()); ++k)
-                coat += std::holds_alternative<PlannedCoat>(p.making[k]);
-            index_ = now < p.making.size() && std::holds_alternative<PlannedCoat>(p.making[now]) ? coat : before;
+            const size_t to = by < 0 ? at - std::min<size_t>(at, 1) : std::min(at + 1, p.making.size() - 1);
+            moveStep(p, at, to);
+            index_ = 0;  // it may have changed places with another coat
+            for (size_t k = 0; k < to; ++k) index_ += std::holds_alternative<PlannedCoat>(p.making[k]);
         });
     }
 

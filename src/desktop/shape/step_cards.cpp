@@ -115,12 +115,7 @@ void StepCards::add(const Step& step) {
 
 void StepCards::move(size_t at, size_t to) {
     if (at == to) return;
-    session_.editPiece(tr("Move a step"), [&](Piece& p) {
-        if (at >= p.making.size()) return;
-        Step step = p.making[at];
-        p.making.erase(p.making.begin() + static_cast<std::ptrdiff_t>(at));
-        p.making.insert(p.making.begin() + static_cast<std::ptrdiff_t>(std::min(to, p.making.size())), std::move(step));
-    });
+    session_.editPiece(tr("Move a step"), [&](Piece& p) { moveStep(p, at, to); });
 }
 
 void StepCards::drop(size_t at, int pixels) {

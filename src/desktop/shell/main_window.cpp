@@ -107,7 +107,7 @@ MainWindow::MainWindow(Session& session)
     auto* scroll = new QScrollArea;
     scroll->setWidgetResizable(true);
     scroll->setFocusPolicy(Qt::NoFocus);
-    auto* centre = centre_ = new QWidget;
+    auto* centre = new QWidget;
     centre->setObjectName(QStringLiteral("all"));
     centre->setMinimumSize(kLeast);
     scroll->setWidget(centre);

@@ -99,7 +99,6 @@ private:
 
     Session& session_;
     QSettings settings_;
-    QWidget* centre_;
     class QHBoxLayout* row_;
     QStackedWidget* places_;
     ShapePlace* shape_;
