@@ -87,3 +87,30 @@ TEST_CASE("a deadline of long ago is laid out with clocks that exist") {
     REQUIRE(a.day);
     for (const int start : a.day->layout.start) CHECK(a.day->clock(start).starts_with("1969-12-31T"));
 }
+
+TEST_CASE("a clock time is read as people write it, and said as they speak") {
+    CHECK(clockMinutes("18:30") == 18 * 60 + 30);
+    CHECK(clockMinutes("6:30 pm") == 18 * 60 + 30);
+    CHECK(clockMinutes("6pm") == 18 * 60);
+    CHECK(clockMinutes("12 am") == 0);
+    CHECK(clockMinutes("noon") == 12 * 60);
+    CHECK(clockMinutes("7.05") == 7 * 60 + 5);
+    CHECK(clockMinutes("9") == 9 * 60);
+    CHECK_FALSE(clockMinutes("24:00"));
+    CHECK_FALSE(clockMinutes("13 pm"));
+    CHECK_FALSE(clockMinutes("later"));
+    CHECK(clockMinutes("6.30 p.m.") == 18 * 60 + 30);
+    CHECK(clockMinutes("18h30") == 18 * 60 + 30);
+    CHECK(clockMinutes("18 h") == 18 * 60);
+    for (const char* wrong :
+         {"", ":", "7:", ":30", "7:5", "7:60", "7:30:10", "-7", "+7", "7 3", "0 pm", "am", "１８"}) {
+        INFO(wrong);
+        CHECK_FALSE(clockMinutes(wrong));
+    }
+    CHECK(clockInWords(0, UnitSystem::US) == "12:00 am");
+    CHECK(clockInWords(12 * 60 + 5, UnitSystem::US) == "12:05 pm");
+    CHECK(clockInWords(21 * 60 + 30, UnitSystem::US) == "9:30 pm");
+    CHECK(clockInWords(9 * 60 + 5, UnitSystem::Metric) == "09:05");
+    for (int m = 0; m < 1440; ++m)
+        for (const auto units : {UnitSystem::US, UnitSystem::Metric}) CHECK(clockMinutes(clockInWords(m, units)) == m);
+}

@@ -2,6 +2,10 @@
 
 #include <fmt/format.h>
 
+#include <cstdio>
+#include <fstream>
+#include <iostream>
+
 namespace uovo::cli {
 namespace {
 
@@ -51,6 +55,29 @@ tl::expected<Plan, Problem> casePlan(const nlohmann::json& given) {
     for (const char* key : {"kitchen", "own", "fillings", "toppings"})
         if (given.contains(key)) plan[key] = given.at(key);
     return readPlan(plan.dump());
+}
+
+int runCase(const std::vector<std::string>& args,
+            const std::function<tl::expected<nlohmann::json, Problem>(const nlohmann::json&)>& answer) {
+    if (args.empty()) {
+        std::fputs("uovo-cli: name a case file\n", stderr);
+        return 2;
+    }
+    std::ifstream file(args[0]);
+    std::istream& in = args[0] == "-" ? std::cin : file;
+    const nlohmann::json given = nlohmann::json::parse(in, nullptr, false);
+    if (given.is_discarded()) {
+        std::fprintf(stderr, "uovo-cli: %s is not a case in JSON\n", args[0].c_str());
+        return 1;
+    }
+    const auto out = answer(given);
+    if (!out) {
+        std::fprintf(stderr, "uovo-cli: %s%s%s\n", out.error().where.c_str(), out.error().where.empty() ? "" : ": ",
+                     out.error().sentence.c_str());
+        return 1;
+    }
+    std::puts(out->dump(1).c_str());
+    return std::fflush(stdout) == 0 && !std::ferror(stdout) ? 0 : 1;
 }
 
 }  // namespace uovo::cli

@@ -5,8 +5,10 @@
 #include <string>
 #include <vector>
 
+#include "cli/assembly_case.h"
 #include "cli/card.h"
 #include "cli/commands.h"
+#include "cli/nest_case.h"
 #include "cli/shell_case.h"
 
 namespace {
@@ -19,6 +21,8 @@ constexpr const char* kHelp =
     "  uovo-cli coat CASE.json            the wall of one shape, coat by coat, as JSON (docs/format.md, coat cases)\n"
     "  uovo-cli shell CASE.json           shifts and stresses of a shell under load, as JSON (docs/format.md, shell "
     "cases)\n"
+    "  uovo-cli assembly CASE.json        an order in which parts can be put together, as JSON (docs/format.md)\n"
+    "  uovo-cli nest CASE.json            outlines laid out on sheets, as JSON (docs/format.md)\n"
     "  uovo-cli demo                      the demo plan, as a file to begin with\n"
     "  uovo-cli --version\n\n"
     "FILE may be - for standard input.\n";
@@ -39,6 +43,8 @@ int main(int argc, char** argv) {
     if (command == "verify") return uovo::cli::verify(args);
     if (command == "coat") return uovo::cli::coatCase(args);
     if (command == "shell") return uovo::cli::shell(args);
+    if (command == "assembly") return uovo::cli::assembly(args);
+    if (command == "nest") return uovo::cli::nest(args);
     if (command == "demo") return uovo::cli::demo(args);
     if (command == "card") return uovo::cli::card(args, argc, argv);
     std::fprintf(stderr, "uovo-cli: “%s” is not a command; see uovo-cli --help\n", command.c_str());

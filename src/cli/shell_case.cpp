@@ -3,9 +3,7 @@
 #include <algorithm>
 #include <chrono>
 #include <cmath>
-#include <fstream>
 #include <functional>
-#include <iostream>
 #include <nlohmann/json.hpp>
 #include <numbers>
 #include <numeric>
@@ -326,35 +324,9 @@ json run(const json& given) {
 }  // namespace
 
 tl::expected<json, Problem> shellCase(const json& given) {
-    try {
-        return run(given);
-    } catch (const Problem& p) {
-        return tl::unexpected(p);
-    } catch (const json::exception& e) {
-        return tl::unexpected(Problem{inWords(e), "case"});
-    }
+    return guarded([&] { return run(given); });
 }
 
-int shell(const std::vector<std::string>& args) {
-    if (args.empty()) {
-        std::fputs("uovo-cli: name a case file\n", stderr);
-        return 2;
-    }
-    std::ifstream file(args[0]);
-    std::istream& in = args[0] == "-" ? std::cin : file;
-    const json given = json::parse(in, nullptr, false);
-    if (given.is_discarded()) {
-        std::fprintf(stderr, "uovo-cli: %s is not a case in JSON\n", args[0].c_str());
-        return 1;
-    }
-    const auto out = shellCase(given);
-    if (!out) {
-        std::fprintf(stderr, "uovo-cli: %s%s%s\n", out.error().where.c_str(), out.error().where.empty() ? "" : ": ",
-                     out.error().sentence.c_str());
-        return 1;
-    }
-    std::puts(out->dump(1).c_str());
-    return 0;
-}
+int shell(const std::vector<std::string>& args) { return runCase(args, shellCase); }
 
 }  // namespace uovo::cli

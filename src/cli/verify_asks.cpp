@@ -7,6 +7,7 @@
 
 #include <nlohmann/json.hpp>
 
+#include "cli/assembly_case.h"
 #include "cli/case_words.h"
 #include "cli/coat_case.h"
 #include "cli/practice.h"
@@ -342,6 +343,7 @@ const std::map<std::string, Ask>& asks() {
              const auto& value = out->at("answers").at(0).at("value");
              return value.is_null() ? std::nan("") : value.get<double>() * g.value("times", 1.0);
          }},
+        {"assembly.limit", [](const json& g) { return assemblyLimit(g); }},
         {"shell.bar",
          [](const json& g) -> tl::expected<double, Problem> {
              shell::Strength s;

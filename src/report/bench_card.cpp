@@ -222,11 +222,12 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
         page.y += 4;
         page.line(kMargin, QStringLiteral("The day"), 7, QFont::Bold);
         page.y += 10;
+        const double times = plan.units == UnitSystem::US ? 22 : 16;  // mm, the column of clock times
         for (const size_t i : byStart(*answers.day)) {
             const auto& t = answers.day->network.tasks[i];
             page.need(6.4);
-            page.clock(kMargin, qstring(answers.day->clock(answers.day->layout.start[i]).substr(11)), 4.4);
-            page.line(kMargin + 16, qstring(t.title), 4.4);
+            page.clock(kMargin, qstring(answers.day->said(answers.day->layout.start[i], plan.units)), 4.4);
+            page.line(kMargin + times, qstring(t.title), 4.4);
             page.right(kMargin + page.width(), QStringLiteral("%1 min").arg(t.minutes), 4);
             page.y += 6.2;
         }
@@ -260,7 +261,7 @@ QString benchCardText(const Plan& plan, const Answers& answers) {
         out += "\n";
         for (const size_t i : byStart(*answers.day))
             out += QStringLiteral("%1  %2 (%3 min)\n")
-                       .arg(qstring(answers.day->clock(answers.day->layout.start[i]).substr(11)),
+                       .arg(qstring(answers.day->said(answers.day->layout.start[i], plan.units)),
                             qstring(answers.day->network.tasks[i].title))
                        .arg(answers.day->network.tasks[i].minutes);
     }

@@ -6,6 +6,7 @@
 #include <QRegularExpression>
 
 #include "desktop/kit/painted_parts.h"
+#include "desktop/melt/temper_curve.h"
 #include "scenes.h"
 
 namespace {
@@ -157,4 +158,31 @@ TEST_CASE("a tile of the shelf says count, name, grams and verdict, an answer it
     REQUIRE(i->childCount() == list->count());
     CHECK(i->child(0)->text(QAccessible::Name).contains(list->item(0)->text()));
     CHECK(i->child(0)->state().selected);
+}
+
+TEST_CASE(
+    "each point of the tempering curve is told with its degrees and its minute, the thermometer with what it reads") {
+    Program p;
+    QTest::keyClick(&p.window, Qt::Key_F4);
+    QTest::qWait(40);
+    auto* curve = p.window.findChild<TemperCurve*>();
+    REQUIRE(curve);
+    auto* i = heard(curve);
+    REQUIRE(i);
+    const int points = i->childCount();
+    REQUIRE(points >= 2);
+    for (int k = 0; k < points; ++k) {
+        const QString value = i->child(k)->text(QAccessible::Value);
+        INFO(value.toStdString());
+        CHECK(i->child(k)->text(QAccessible::Name) == QStringLiteral("Point %1").arg(k + 1));
+        CHECK(value.contains(QRegularExpression("^-?[0-9.]+ °C at minute \\d+$")));
+        CHECK(curve->rect().intersects(curve->part(k).box));
+    }
+    curve->setLive({{0, 45}, {120, 33.5}});
+    REQUIRE(i->childCount() == points + 1);
+    CHECK(i->child(points)->text(QAccessible::Name) == "Thermometer");
+    CHECK(i->child(points)->text(QAccessible::Value) == "33.5 °C at minute 2");
+    QTest::keyClick(&p.window, Qt::Key_M, Qt::ControlModifier);
+    p.answered();
+    CHECK(i->child(0)->text(QAccessible::Value).contains("°F"));
 }

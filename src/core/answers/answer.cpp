@@ -111,7 +111,7 @@ private:
 /// How many of a piece fit at once where its last coat or its cast sets.
 int fitsAtOnce(const Piece& piece, const Plan& plan, const material::Library& lib, const Made& made) {
     constexpr double kOpen = 10;  // m over a table
-    const auto place = made.wall ? piece.coats().back().place : piece.cast().place;
+    const auto place = setsLastIn(piece, made);
     const auto& k = plan.kitchen;
     const auto& parts = made.parts;
     const double gap = lib.usual("pieceGap");

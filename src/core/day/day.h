@@ -15,6 +15,10 @@ struct DayPlan {
     std::string problem;  ///< why there is none; layout is empty then
     /// What a clock on the wall shows at a minute of the network, "2026-11-24T18:30".
     std::string clock(long minute) const { return localTimeAfter(end, minute); }
+    /// The same as it is said, without the day: "18:30", "6:30 pm".
+    std::string said(long minute, UnitSystem units) const {
+        return clockInWords(*clockMinutes(clock(minute).substr(11)), units);
+    }
     /// Minute of the network at a local time.
     long minuteOf(long local) const { return minutesBetween(end, local); }
 };

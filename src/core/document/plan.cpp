@@ -3,62 +3,10 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <chrono>
 #include <cmath>
-#include <cstdio>
-#include <ctime>
 #include <tuple>
 
 namespace uovo {
-
-std::optional<long> localMinutes(const std::string& deadline) {
-    int y = 0, mo = 0, d = 0, h = 0, mi = 0, used = 0;
-    if (std::sscanf(deadline.c_str(), "%4d-%2d-%2dT%2d:%2d%n", &y, &mo, &d, &h, &mi, &used) != 5) return std::nullopt;
-    const std::string rest = deadline.substr(static_cast<size_t>(used));
-    if (!rest.empty() && rest != ":00") return std::nullopt;
-    const std::chrono::year_month_day day{std::chrono::year(y), std::chrono::month(static_cast<unsigned>(mo)),
-                                          std::chrono::day(static_cast<unsigned>(d))};
-    if (!day.ok() || h < 0 || h > 23 || mi < 0 || mi > 59 || y < 1970) return std::nullopt;
-    return std::chrono::sys_days(day).time_since_epoch().count() * 1440L + h * 60 + mi;
-}
-
-std::optional<int> clockMinutes(const std::string& clock) {
-    int h = 0, m = 0, used = 0;
-    if (std::sscanf(clock.c_str(), "%2d:%2d%n", &h, &m, &used) != 2 || static_cast<size_t>(used) != clock.size())
-        return std::nullopt;
-    if (h < 0 || h > 23 || m < 0 || m > 59) return std::nullopt;
-    return h * 60 + m;
-}
-
-std::string localTime(long minutes) {
-    const std::chrono::sys_days day{std::chrono::floor<std::chrono::days>(std::chrono::minutes(minutes))};
-    const std::chrono::year_month_day ymd{day};
-    const long rest = minutes - day.time_since_epoch().count() * 1440L;
-    return fmt::format("{:04}-{:02}-{:02}T{:02}:{:02}", static_cast<int>(ymd.year()),
-                       static_cast<unsigned>(ymd.month()), static_cast<unsigned>(ymd.day()), rest / 60, rest % 60);
-}
-
-namespace {
-
-/// The instant at which clocks here show a local time.
-std::time_t instant(long local) {
-    const std::time_t naive = local * 60;
-    std::tm t{};
-    ::gmtime_r(&naive, &t);
-    t.tm_isdst = -1;
-    return std::mktime(&t);
-}
-
-}  // namespace
-
-std::string localTimeAfter(long local, long minutes) {
-    const std::time_t then = instant(local) + minutes * 60;
-    std::tm t{};
-    if (!::localtime_r(&then, &t)) return localTime(local + minutes);
-    return localTime((then + t.tm_gmtoff) / 60);
-}
-
-long minutesBetween(long from, long to) { return (instant(to) - instant(from)) / 60; }
 
 const form::Family& Piece::family() const {
     static const form::Family none;

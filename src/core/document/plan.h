@@ -9,6 +9,7 @@
 #include "core/form/part.h"
 #include "core/material/colour.h"
 #include "core/material/material.h"
+#include "core/quantity/clock.h"
 #include "core/shell/snap.h"
 #include "core/temper/temper_plan.h"
 
@@ -230,18 +231,6 @@ struct Plan {
     /// A new filling, "Filling" or "Filling 2". @returns its id
     std::string freshFilling();
 };
-
-/// Local minutes since 1970-01-01 of "2026-11-24T21:30"; empty when it is not a time.
-std::optional<long> localMinutes(const std::string& deadline);
-/// Minutes of the day of a clock time "16:00"; none when it is not one.
-std::optional<int> clockMinutes(const std::string& clock);
-/// The inverse.
-std::string localTime(long minutes);
-/// What a clock on the wall shows so many minutes after a local time, by this computer's time zone: the hours that
-/// summer time takes or gives lie between. @param minutes may be below 0
-std::string localTimeAfter(long local, long minutes);
-/// Minutes that pass from one local time to another, in the same sense.
-long minutesBetween(long from, long to);
 
 /// Reads a plan from the text of a file. Unknown keys are kept. A damaged, foreign or newer file is refused with the
 /// line and the reason.

@@ -29,12 +29,12 @@ enum class Tone { Plain, Good, Weak, Impossible };
 /// A change that would help, already computed.
 struct WayOut {
     std::string title;
-    Piece changed;
-    double thinnest = 0;  ///< m, after the change
-    double mass = 0;      ///< kg more in each piece
-    double seconds = 0;   ///< more from first coat to release
-    bool order = false;   ///< it only puts steps in their order: wall and grams stay
-    bool enough = false;  ///< reaches the wanted wall
+    Piece changed;           ///< the piece it is of, or another one of the plan
+    double thinnest = 0;     ///< m, after the change
+    double mass = 0;         ///< kg more in each piece
+    double seconds = 0;      ///< more from first coat to release
+    bool titleSays = false;  ///< it is not about the wall: its title says all there is to say
+    bool enough = false;     ///< reaches the wanted wall
 };
 
 /// One plain sentence with one number.

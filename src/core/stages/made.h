@@ -88,6 +88,11 @@ struct Made {
     double melted = 0;    ///< kg that a hole takes which is melted into it; they come back
 };
 
+/// Where it sets last: its last coat, else its cast.
+inline coat::Place setsLastIn(const Piece& piece, const Made& made) {
+    return made.wall ? piece.coats().back().place : piece.cast().place;
+}
+
 /// How finely a piece is made.
 struct MadeOptions {
     bool bands = true;

@@ -80,6 +80,9 @@ struct StrengthStage {
     std::string left;               ///< parts that are left out of it, in words
     std::string problem;            ///< why there is nothing of this; empty when there is
     double seconds = 0;
+
+    /// The ways worth telling: each better than the weakest case as it is, what one click does before advice.
+    std::vector<StrengthWay> helpfulWays() const;
 };
 
 struct StrengthOptions {

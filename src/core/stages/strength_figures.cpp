@@ -1,6 +1,7 @@
 // How strong a chocolate is, from the book, a person's figure or their bars; how a piece is handled, and what helps.
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <cmath>
 #include <map>
 
@@ -95,6 +96,18 @@ std::optional<Handling> handledAs(const Piece& piece, const std::string& id) {
     else if (id == "rim" || id == "handle") h.carry = id == "rim" ? Handling::Carry::Rim : Handling::Carry::Handle;
     else return std::nullopt;
     return h;
+}
+
+std::vector<StrengthWay> StrengthStage::helpfulWays() const {
+    constexpr double kBetter = 1.05;
+    constexpr size_t kMost = 3;
+    std::vector<StrengthWay> helps;
+    for (const auto& w : ways)
+        if (w.margin > kBetter * cases[weakest].margin) helps.push_back(w);
+    std::stable_partition(helps.begin(), helps.end(),
+                          [](const auto& w) { return w.does != StrengthWay::Does::Advice; });
+    if (helps.size() > kMost) helps.resize(kMost);
+    return helps;
 }
 
 std::optional<Piece> taken(const Piece& piece, const material::Library& lib, StrengthWay::Does does) {

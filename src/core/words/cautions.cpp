@@ -1,33 +1,10 @@
 // Cautions: those that concern a plan, and those that belong to one step of a making.
 #include <algorithm>
+#include <set>
 
 #include "core/words/words.h"
 
 namespace uovo {
-
-std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& lib) {
-    std::vector<std::string> out;
-    for (const auto& caution : lib.cautions) {
-        bool relevant = false;
-        for (const auto& w : caution.when)
-            for (const auto& p : plan.pieces) {
-                bool perishable = false, egg = false, alcohol = false, mallet = false, flame = false;
-                for (const auto& step : p.making) {
-                    if (const auto* serve = std::get_if<ServeStep>(&step))
-                        mallet |= serve->how == ServeStep::How::Mallet, flame |= serve->how == ServeStep::How::Flame;
-                    if (const auto* fill = std::get_if<FillStep>(&step))
-                        if (const Filling* f = plan.filling(fill->filling))
-                            perishable |= f->perishable, egg |= f->egg, alcohol |= f->isAlcoholic();
-                }
-                relevant |= w == "melt" || w == "allergen" || (w == "balloon" && p.overBalloon()) ||
-                            (w == "cup" && p.family().former == form::Former::Cup) ||
-                            (w == "perishable" && perishable) || (w == "egg" && egg) || (w == "alcohol" && alcohol) ||
-                            (w == "mallet" && mallet) || (w == "flame" && flame) || w == "trim";
-            }
-        if (relevant) out.push_back(caution.text);
-    }
-    return out;
-}
 
 std::vector<std::string> cautionsAt(const Piece& piece, size_t at, const Plan& plan, const material::Library& lib) {
     if (at >= piece.making.size()) return {};
@@ -60,6 +37,19 @@ std::vector<std::string> cautionsAt(const Piece& piece, size_t at, const Plan& p
     for (const char* id : ids)
         for (const auto& c : lib.cautions)
             if (c.id == id) out.push_back(c.text);
+    return out;
+}
+
+std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& lib) {
+    std::set<std::string> told;
+    for (const auto& p : plan.pieces)
+        for (size_t at = 0; at < p.making.size(); ++at)
+            for (auto& words : cautionsAt(p, at, plan, lib)) told.insert(std::move(words));
+    std::vector<std::string> out;
+    for (const auto& c : lib.cautions) {
+        const bool always = std::ranges::any_of(c.when, [](const auto& w) { return w == "melt" || w == "allergen"; });
+        if ((always && !plan.pieces.empty()) || told.contains(c.text)) out.push_back(c.text);
+    }
     return out;
 }
 

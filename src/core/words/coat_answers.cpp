@@ -35,12 +35,14 @@ public:
             a.figure = {0, 0, 0, Dimension::Duration};
             a.sentence = fmt::format("{} does not set at {}.{}", coating_.name, temperature(air()),
                                      last_.place == coat::Place::Fridge ? "" : " Use the fridge.");
+            if (last_.place != coat::Place::Fridge) a.ways.push_back(setsIn(coat::Place::Fridge));
         } else if (std::isnan(t.release)) {
             a.headline = time(t.set);
             a.after = "until it is set";
             a.tone = Tone::Weak;
             a.sentence = fmt::format(
                 "It sets {}, but is too warm there to shrink and let go. Give it a while in the fridge.", place);
+            a.ways.push_back(setsIn(coat::Place::Fridge));
         } else {
             const double needed = std::max(0.0, t.release - coat::beforeCold(last_));
             a.figure = {needed, needed / 1.4, needed * 1.4, Dimension::Duration};
@@ -53,16 +55,21 @@ public:
             if (needed > setting::kNeedsTheCold && last_.place == coat::Place::Table) {
                 a.tone = Tone::Weak;
                 a.sentence += " It needs the cold.";
+                a.ways.push_back(setsIn(coat::Place::Fridge));
             } else if (stays < needed - 30) {
                 a.tone = Tone::Weak;
                 a.sentence += fmt::format(" You take it out after {}: too soon.", time(stays));
+                a.ways.push_back(leftFor(piece_.coats().size() - 1, needed));
             } else if (last_.place == coat::Place::Freezer && stays > lib_.usual("freezerMost")) {
                 a.tone = Tone::Weak;
                 a.sentence +=
                     fmt::format(" {} in the freezer dull it, and may crack it where its former holds it.", time(stays));
+                if (needed <= lib_.usual("freezerMost")) a.ways.push_back(leftFor(piece_.coats().size() - 1, needed));
+                else a.ways.push_back(setsIn(coat::Place::Fridge));
             } else if (last_.place == coat::Place::Fridge && stays > lib_.usual("fridgeMost")) {
                 a.tone = Tone::Weak;
                 a.sentence += fmt::format(" {} in the fridge dulls it.", time(stays));
+                if (needed <= lib_.usual("fridgeMost")) a.ways.push_back(leftFor(piece_.coats().size() - 1, needed));
             }
         }
         a.working.title = "Setting";
@@ -238,6 +245,9 @@ public:
                     "Above {} the temper is lost: it sets slowly, dull and soft. Cool it and seed it again.",
                     temperature(c.loses));
             else continue;
+            const double cooler = piece_.overBalloon() ? std::min(bears, c.workHigh) : c.workHigh;
+            a.ways.push_back(way(fmt::format("Coat it at {}", temperature(cooler)),
+                                 [&](Piece& p) { p.coats()[i].temperature = Measure(cooler); }));
             a.working = {"Temperature of the bath",
                          "cautious limit of a balloon; temper lost where its crystals melt",
                          {{"limit of a balloon", temperature(bears), "33–38 °C", "from memory, cautious"},
@@ -259,6 +269,7 @@ public:
             a.after = std::isnan(firm) ? "" : fmt::format("for coat {} to be firm", i + 1);
             a.sentence = fmt::format("The next coat comes after {}: too soon, it would wash the first one off.",
                                      time(coat::inCold(c)));
+            if (std::isfinite(firm)) a.ways.push_back(leftFor(i, firm - lead));
             a.working = {"Firm before the next coat",
                          "firm when 45 % of the fat has crystallised on the whole",
                          {},
@@ -271,6 +282,13 @@ public:
     }
 
 private:
+    /// A coat that stays in the cold for so many seconds in all.
+    WayOut leftFor(size_t coat, double seconds) const {
+        const auto& c = piece_.coats()[coat];
+        constexpr double kSurely = 1.05;  // a coat that stays longer is a little thicker, and sets a little later
+        const Measure stay = wholeMinutes(kSurely * seconds - (coat::inCold(c) - c.stay.value));
+        return way(fmt::format("Leave it for {}", time(stay.value)), [&](Piece& p) { p.coats()[coat].stay = stay; });
+    }
     double air() const {
         return last_.place == coat::Place::Table    ? plan_.kitchen.room.value
                : last_.place == coat::Place::Fridge ? plan_.kitchen.fridge.value

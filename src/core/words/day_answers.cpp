@@ -9,11 +9,12 @@
 namespace uovo {
 namespace {
 
-std::string handsInWords(const Kitchen& k) {
+std::string handsInWords(const Kitchen& k, UnitSystem units) {
     if (k.hands <= 1) return "your hands";
     if (k.helpersFrom.empty()) return fmt::format("{} pairs of hands", k.hands);
     return fmt::format("your hands, {} from {}",
-                       k.hands == 2 ? "and a helper's" : fmt::format("and {} helpers'", k.hands - 1), k.helpersFrom);
+                       k.hands == 2 ? "and a helper's" : fmt::format("and {} helpers'", k.hands - 1),
+                       clockInWords(clockMinutes(k.helpersFrom).value_or(0), units));
 }
 
 }  // namespace
@@ -38,15 +39,16 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
         return a;
     }
     const long toDeadline = day.minuteOf(localMinutes(plan.deadline).value_or(0));
-    const std::string clock = day.clock(day.layout.begins).substr(11);
+    const std::string clock = day.said(day.layout.begins, plan.units);
     int hands = 0;
     for (const auto& t : day.network.tasks) hands += t.minutes;
     a.figure = {double(-day.layout.begins) * 60, 0, 0, Dimension::Duration};
     a.headline = clock;
     a.after = "start by";
-    a.sentence = fmt::format("{} from the first step to the deadline, {} of work for {}.",
-                             format(double(toDeadline - day.layout.begins) * 60, Dimension::Duration, plan.units),
-                             format(hands * 60.0, Dimension::Duration, plan.units), handsInWords(plan.kitchen));
+    a.sentence =
+        fmt::format("{} from the first step to the deadline, {} of work for {}.",
+                    format(double(toDeadline - day.layout.begins) * 60, Dimension::Duration, plan.units),
+                    format(hands * 60.0, Dimension::Duration, plan.units), handsInWords(plan.kitchen, plan.units));
     if (now && day.minuteOf(*now) > day.layout.begins) {
         a.tone = Tone::Impossible;
         a.sentence = day.minuteOf(*now) > toDeadline

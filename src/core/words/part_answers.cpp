@@ -300,7 +300,11 @@ public:
             a.sentence =
                 fmt::format("Melted {} across it is only {} deep, and the wall is {}. Melt it at least {} across.",
                             length(d), length(cap), length(t), length(std::ceil(1e3 * hole.least(t) + 1) * 1e-3));
-        } else {
+        }
+        if (const double wide = openingFor(scoop, t); clear < scoop && wide > 0)
+            a.ways.push_back(way(fmt::format("Melt it {} across", length(wide)),
+                                 [&](Piece& p) { p.shape.values[form::kOpening] = Measure(wide); }));
+        if (clear > 0) {
             a.sentence = fmt::format(
                 "The hole is {} across outside, melted on a warm plate once it has set; five minutes in the fridge "
                 "after it. {} {} melt away and come back.",
@@ -319,6 +323,16 @@ public:
                      "As wide as you melt it; the edge comes out rounded.",
                      "Parts"};
         return a;
+    }
+
+    /// m across that an opening is melted so that so much goes through it; 0 where the ball is too small for that.
+    double openingFor(double through, double wall) const {
+        form::Part ball = piece_.shape;
+        for (int mm = 1; mm < 900 * form::Opening(ball).radius * 2; ++mm) {
+            ball.values[form::kOpening] = Measure(mm * 1e-3);
+            if (form::Opening(ball).inside(wall) >= through) return mm * 1e-3;
+        }
+        return 0;
     }
 
     /// A mold of one's own, for a figure and an original.
@@ -371,6 +385,7 @@ public:
             a.sentence = fmt::format("{} does not set at {}.{}", known_.coating.name,
                                      temperature(stayIn(place, 0, plan_, lib_).air),
                                      place == coat::Place::Table ? " Use the fridge." : "");
+            if (place == coat::Place::Table) a.ways.push_back(setsIn(coat::Place::Fridge));
         } else {
             a.figure = {until, until / setting::kBand, until * setting::kBand, Dimension::Duration};
             a.headline = time(until);
@@ -380,10 +395,12 @@ public:
             if (t.release > setting::kNeedsTheCold && place == coat::Place::Table) {
                 a.tone = Tone::Weak;
                 a.sentence += " It needs the cold.";
+                a.ways.push_back(setsIn(coat::Place::Fridge));
             }
             if (place == coat::Place::Freezer && until > lib_.usual("freezerMost")) {
                 a.tone = Tone::Weak;
                 a.sentence += " So long in the freezer dulls it, and cracks it where a form holds it: use the fridge.";
+                a.ways.push_back(setsIn(coat::Place::Fridge));
             }
         }
         if (s_.wall) {
@@ -489,39 +506,6 @@ public:
         return a;
     }
 
-    Answer shelf() const {
-        Answer a;
-        a.id = "shelf";
-        a.figure = {double(known_.perShelf), double(known_.perShelf), double(known_.perShelf), Dimension::Count};
-        a.headline = std::to_string(known_.perShelf);
-        a.after = "fit on the shelf at once";
-        if (s_.shelfHeight > plan_.kitchen.shelfHeight.value) {
-            a.tone = Tone::Impossible;
-            a.headline = "Too tall";
-            a.after = "";
-            a.sentence = fmt::format("It stands {} tall; there is room for {}.", length(s_.shelfHeight),
-                                     length(plan_.kitchen.shelfHeight.value));
-        } else if (known_.perShelf == 0) {
-            a.tone = Tone::Impossible;
-            a.sentence = fmt::format("It is {} across: not one fits. Set it in parts, or measure the shelf.",
-                                     length(s_.shelfDiameter));
-        } else {
-            const int rounds = (known_.make + known_.perShelf - 1) / known_.perShelf;
-            a.sentence = rounds > 1         ? fmt::format("{} to make go in {} rounds.", known_.make, rounds)
-                         : known_.make == 1 ? std::string("It goes in at once.")
-                                            : fmt::format("All {} go in one round.", known_.make);
-        }
-        a.working = {"Room in the cold",
-                     "discs in rows or staggered, rectangles in rows either way round, the better one;  the parts of a "
-                     "compound together by area, a quarter of it lost between them",
-                     {{"diameter", length(s_.shelfDiameter), "", "largest part, geometry"},
-                      {"height", length(s_.shelfHeight), "", "largest part, geometry"}},
-                     a.headline,
-                     "Counts empty shelves; a compound sets in parts, each of which must fit by itself.",
-                     "Batch"};
-        return a;
-    }
-
 private:
     std::string how() const {
         return family_.byWater ? "volume from your water; area by two faces of the same volume"
@@ -565,7 +549,7 @@ std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const mate
     if (cast) out.push_back(t.cold());
     for (auto& a : {t.cutting(), t.stick()})
         if (a) out.push_back(*a);
-    if (!s.parts.empty()) out.push_back(t.shelf());  // what is shaped by hand takes no shelf
+    if (auto a = roomAnswer(piece, plan, lib, known)) out.push_back(std::move(*a));
     return out;
 }
 

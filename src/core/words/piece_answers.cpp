@@ -155,42 +155,6 @@ public:
         return a;
     }
 
-    std::optional<Answer> shelf() const {
-        if (last_.place == coat::Place::Table) return std::nullopt;
-        const bool freezer = last_.place == coat::Place::Freezer;
-        const double height = freezer ? plan_.kitchen.freezerHeight.value : plan_.kitchen.shelfHeight.value;
-        Answer a;
-        a.id = "shelf";
-        a.figure = {double(known_.perShelf), double(known_.perShelf), double(known_.perShelf), Dimension::Count};
-        a.headline = std::to_string(known_.perShelf);
-        a.after = freezer ? "fit in the freezer at once" : "fit on the shelf at once";
-        const char* thing = piece_.overBalloon() ? "balloon" : "cup";
-        if (made_.shelfHeight > height) {
-            a.tone = Tone::Impossible;
-            a.headline = "Too tall";
-            a.after = "";
-            a.sentence = fmt::format("With its {} it stands {} tall; there is room for {}.", thing,
-                                     length(made_.shelfHeight), length(height));
-        } else if (known_.perShelf == 0) {
-            a.tone = Tone::Impossible;
-            a.sentence = "Not one fits: measure the shelf.";
-        } else {
-            const int rounds = (known_.make + known_.perShelf - 1) / known_.perShelf;
-            a.sentence = rounds > 1 ? fmt::format("{} to make go in {} rounds.", known_.make, rounds)
-                                    : fmt::format("All {} go in one round.", known_.make);
-        }
-        a.working.title = "Room in the cold";
-        a.working.formula = "rows or staggered rows of discs, the better one";
-        a.working.inputs = {
-            {"diameter with its former", length(made_.shelfDiameter), "", "geometry"},
-            {"gap", length(lib_.usual("pieceGap")), "5–15 mm", "judgement"},
-            {"height with its former", length(made_.shelfHeight), "", "geometry, 15 mm for stand or hook"}};
-        a.working.result = a.headline;
-        a.working.trust = "Counts an empty shelf.";
-        a.working.section = "Batch";
-        return a;
-    }
-
 private:
     std::string area(double m2) const { return fmt::format("{:.0f} cm²", m2 * 1e4); }
     const PieceAnswers& known_;
@@ -209,7 +173,7 @@ std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const mat
     for (auto& a : coatAnswers(piece, plan, lib, known.coating, w, w.mean, w.thickest, w.blemishes,
                                known.made->meridian->height, {}))
         out.push_back(std::move(a));
-    for (auto& a : {std::optional(t.holds()), t.bath(), t.shelf()})
+    for (auto& a : {std::optional(t.holds()), t.bath(), roomAnswer(piece, plan, lib, known)})
         if (a) out.push_back(*a);
     return out;
 }

@@ -2,6 +2,9 @@
 #pragma once
 #include <fmt/format.h>
 
+#include <cmath>
+#include <optional>
+
 #include "core/quantity/words.h"
 #include "core/words/words.h"
 
@@ -18,6 +21,35 @@ protected:
     std::string volume(double v) const { return format(v, Dimension::Volume, plan_.units); }
     std::string temperature(double c) const { return format(c, Dimension::Temperature, plan_.units); }
     std::string time(double s) const { return format(s, Dimension::Duration, plan_.units); }
+    /// A change that puts an answer right and says so by its title. @param changed this piece or another of the plan
+    static WayOut wayTo(std::string title, Piece changed) {
+        WayOut way;
+        way.title = std::move(title);
+        way.changed = std::move(changed);
+        way.enough = way.titleSays = true;
+        return way;
+    }
+    /// The same by one change to this piece.
+    template <class Change>
+    WayOut way(std::string title, Change change) const {
+        Piece changed = piece_;
+        change(changed);
+        return wayTo(std::move(title), std::move(changed));
+    }
+    /// Its coats or casts set in another place, the last coat only.
+    WayOut setsIn(coat::Place place) const {
+        return way(place == coat::Place::Table    ? "Set it on the table"
+                   : place == coat::Place::Fridge ? "Set it in the fridge"
+                                                  : "Set it in the freezer",
+                   [&](Piece& p) {
+                       if (!p.coats().empty()) p.coats().back().place = place;
+                       for (auto& step : p.making)
+                           if (auto* cast = std::get_if<CastStep>(&step)) cast->place = place;
+                   });
+    }
+    /// A step takes whole minutes, at least so many seconds.
+    static Measure wholeMinutes(double seconds) { return Measure(60 * std::ceil(seconds / 60 - 1e-9)); }
+
     /// Capacity as an answer: how the filling fits, or `otherwise` where there is none.
     Answer held(double capacity, const PieceAnswers& known, const char* after, std::string otherwise) const {
         Answer a;
@@ -37,9 +69,11 @@ protected:
         if (each > capacity) {
             a.tone = Tone::Impossible;
             a.sentence = fmt::format("{} of {} do not fit.", volume(each), what);
+            a.ways.push_back(roomLeft(each, capacity));
             return a;
         }
         a.tone = each > 0.9 * capacity ? Tone::Weak : Tone::Plain;
+        if (a.tone == Tone::Weak) a.ways.push_back(roomLeft(each, capacity));
         a.sentence = fmt::format("{} of {} fill it to {}", volume(each), what,
                                  format(each / capacity, Dimension::Percent, plan_.units));
         a.sentence +=
@@ -50,6 +84,20 @@ protected:
                                                           format(known.capMass, Dimension::Mass, plan_.units))
                                             : " There is no room for a lid.";
         return a;
+    }
+
+    /// Its fillings in the same proportion, with room left at the top.
+    WayOut roomLeft(double each, double capacity) const {
+        constexpr double kFull = 0.85;  // of what it holds: judgement, a rim to carry it by
+        return way(
+            fmt::format("Fill it to {}: {}", format(kFull, Dimension::Percent, plan_.units), volume(kFull * capacity)),
+            [&](Piece& p) {
+                for (auto& step : p.making)
+                    if (auto* f = std::get_if<FillStep>(&step)) {
+                        Measure& amount = f->share.value > 0 ? f->share : f->each;
+                        amount = Measure(amount.value * kFull * capacity / each);
+                    }
+            });
     }
 
     static Working::Input constant(const std::string& name, const material::Constant& c) {
@@ -96,5 +144,8 @@ std::vector<Answer> coatAnswers(const Piece& piece, const Plan& plan, const mate
                                 const material::Coating& coating, const CoatTimes& times, double mean, double thickest,
                                 const std::vector<coat::Blemish>& blemishes, double height,
                                 const std::vector<std::string>& parts);
+/// How many find room where they set last; none for what is shaped by hand or sets on the table.
+std::optional<Answer> roomAnswer(const Piece& piece, const Plan& plan, const material::Library& library,
+                                 const PieceAnswers& known);
 
 }  // namespace uovo

@@ -32,12 +32,7 @@ public:
                          "Rules of the trade (common practice, no source).",
                          "Making"};
             if (!b.repaired.empty()) {
-                WayOut way;
-                way.title = "Put it right";
-                way.changed = piece_;
-                way.changed.making = b.repaired;
-                way.enough = way.order = true;
-                a.ways.push_back(std::move(way));
+                a.ways.push_back(way("Put it right", [&](Piece& p) { p.making = b.repaired; }));
             }
             out.push_back(std::move(a));
         }
@@ -85,8 +80,10 @@ public:
             }
             if (t.cover > 1) {
                 a.tone = Tone::Weak;
-                a.sentence += fmt::format(" One close layer all over takes {}: the rest falls off.",
-                                          mass(step.each.value / t.cover));
+                const double layer = step.each.value / t.cover;
+                a.sentence += fmt::format(" One close layer all over takes {}: the rest falls off.", mass(layer));
+                a.ways.push_back(way("Strew " + mass(layer),
+                                     [&](Piece& p) { std::get<TopStep>(p.making[t.step]).each = Measure(layer); }));
             } else if (std::isfinite(t.cover) && t.cover >= 0.005) {
                 a.sentence +=
                     fmt::format(" They lie close on {} of it.", format(t.cover, Dimension::Percent, plan_.units));
@@ -165,6 +162,12 @@ public:
             a.sentence = need > other->count ? fmt::format("Only {} {} planned: make {} more.", other->count,
                                                            other->count == 1 ? "is" : "are", need - other->count)
                                              : "They are made and set before they go in.";
+            if (need > other->count) {
+                Piece more = *other;
+                more.count = need;
+                a.ways.push_back(
+                    wayTo(fmt::format("Make {} {}", need, lowerFirst(plural(other->name))), std::move(more)));
+            }
             a.working = {"What stands in it",
                          "so many in each times how many pieces",
                          {{"in each", std::to_string(in->each), "", "your plan"}},
@@ -240,6 +243,12 @@ public:
                                       s->name.empty() ? "milk" : lowerFirst(s->name))
                         : fmt::format("Pour it on hot, and stir until it has melted; {} for all.",
                                       volume(s->amount.value * piece_.count));
+                if (a.tone == Tone::Weak) {
+                    const double fits = known_.made->mass / (perLitre < low ? low : high) * 1e-3;
+                    a.ways.push_back(way(fmt::format("Drink it in {}", volume(fits)), [&](Piece& p) {
+                        std::get<ServeStep>(p.making[size_t(&step - piece_.making.data())]).amount = Measure(fits);
+                    }));
+                }
                 a.working.inputs = {{"chocolate", mass(known_.made->mass), "", "computed"},
                                     constant("a full drink, kg a litre from", lib_.kitchen.at("drinkWeak")),
                                     constant("to", lib_.kitchen.at("drinkStrong"))};
@@ -262,18 +271,13 @@ public:
 
 private:
     WayOut changedTop(size_t step, TopStep::When when, const char* title) const {
-        WayOut way;
-        way.title = title;
-        way.changed = piece_;
-        std::get<TopStep>(way.changed.making[step]).when = when;
-        if (when == TopStep::When::Glued) {  // one by one is done when all else is
-            Step moved = way.changed.making[step];
-            way.changed.making.erase(way.changed.making.begin() + static_cast<std::ptrdiff_t>(step));
-            way.changed.making.insert(
-                way.changed.making.begin() + static_cast<std::ptrdiff_t>(way.changed.usualPlace(moved)), moved);
-        }
-        way.enough = way.order = true;
-        return way;
+        return way(title, [&](Piece& p) {
+            std::get<TopStep>(p.making[step]).when = when;
+            if (when != TopStep::When::Glued) return;  // one by one is done when all else is
+            Step moved = p.making[step];
+            p.making.erase(p.making.begin() + static_cast<std::ptrdiff_t>(step));
+            p.making.insert(p.making.begin() + static_cast<std::ptrdiff_t>(p.usualPlace(moved)), moved);
+        });
     }
     WayOut glued(size_t step) const { return changedTop(step, TopStep::When::Glued, "Glue them on"); }
     WayOut tacky(size_t step) const { return changedTop(step, TopStep::When::Tacky, "Strew when tacky"); }

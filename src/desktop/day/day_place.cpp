@@ -10,10 +10,13 @@
 #include <numeric>
 
 #include "core/words/words.h"
+#include "desktop/kit/finger.h"
+#include "desktop/kit/widgets.h"
 #include "desktop/stage/thumbnail.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/section.h"
+#include "report/text.h"
 
 namespace uovo::desktop {
 
@@ -190,10 +193,7 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     auto* left = new QVBoxLayout;
     moment_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600;"));
     left->addWidget(moment_);
-    auto* strip = new QScrollArea;
-    strip->setWidgetResizable(true);
-    strip->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    strip->setFocusPolicy(Qt::NoFocus);
+    auto* strip = scrolledDown();
     strip->setWidget(states_);
     left->addWidget(strip, 1);
     below->addLayout(left, 5);
@@ -201,6 +201,7 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     steps_->setStyleSheet(QStringLiteral("QListWidget { background: transparent; border: 0; outline: 0; }"));
     steps_->setItemDelegate(new StepDelegate(steps_));
     steps_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scrollByFinger(steps_);
     below->addWidget(steps_, 4);
     box->addLayout(below, 1);
     connect(timeline_, &Timeline::minuteChanged, this, &DayPlace::showMinute);
@@ -230,7 +231,7 @@ void DayPlace::refresh() {
         if (!a || a->problems.empty()) return;  // the old day stays until the new one is there
     }
     const auto due = localMinutes(session_.plan().deadline);  // none where it is no time: the last good day stays
-    timeline_->setDay(day ? a->day : nullptr, due.value_or(day ? a->day->end : 0), session_.now());
+    timeline_->setDay(day ? a->day : nullptr, due.value_or(day ? a->day->end : 0), session_.now(), session_.units());
     fitTimeline();
     steps_->clear();
     order_.clear();
@@ -242,10 +243,10 @@ void DayPlace::refresh() {
     const Answer answer = dayAnswer(session_.plan(), *a->day, session_.now());
     const bool bad = answer.tone == Tone::Impossible;
     const QString start = QString::fromStdString(answer.headline);
-    headline_->setText(
-        !a->day->problem.empty() ? tr("No day fits")
-        : due ? tr("Start by %1, ready at %2").arg(start, QString::fromStdString(localTime(*due).substr(11)))
-              : tr("Start by %1").arg(start));
+    headline_->setText(!a->day->problem.empty() ? tr("No day fits")
+                       : due                    ? tr("Start by %1, ready at %2")
+                                   .arg(start, qstring(clockInWords(static_cast<int>(*due % 1440), session_.units())))
+                             : tr("Start by %1").arg(start));
     const QString style =
         QStringLiteral("font-size: 27px; font-weight: 700; color: %1;").arg((bad ? theme().harm : theme().ink).name());
     if (style != headline_->styleSheet()) headline_->setStyleSheet(style);
@@ -257,9 +258,8 @@ void DayPlace::refresh() {
                          [&](size_t x, size_t y) { return a->day->layout.start[x] < a->day->layout.start[y]; });
         for (const size_t i : order_) {
             const auto& t = a->day->network.tasks[i];
-            auto* item = new QListWidgetItem(
-                QStringLiteral("%1   %2").arg(QString::fromStdString(a->day->clock(a->day->layout.start[i]).substr(11)),
-                                              QString::fromStdString(t.title)));
+            auto* item = new QListWidgetItem(QStringLiteral("%1   %2").arg(
+                qstring(a->day->said(a->day->layout.start[i], session_.units())), QString::fromStdString(t.title)));
             item->setData(Qt::UserRole, a->day->layout.start[i]);
             item->setToolTip(tr("%1 min").arg(t.minutes));
             steps_->addItem(item);
@@ -281,7 +281,7 @@ void DayPlace::showMinute() {
     const auto a = session_.answers();
     if (!a || !a->day || !a->day->problem.empty()) return;
     const int minute = timeline_->minute();
-    moment_->setText(tr("At %1").arg(QString::fromStdString(a->day->clock(minute).substr(11))));
+    moment_->setText(tr("At %1").arg(qstring(a->day->said(minute, session_.units()))));
     states_->setStates(statesAt(session_.plan(), *a->day, minute));
     int row = -1;
     for (size_t i = 0; i < order_.size(); ++i)

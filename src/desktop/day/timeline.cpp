@@ -36,7 +36,8 @@ Timeline::Timeline(QWidget* parent) : QWidget(parent) {
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
 }
 
-void Timeline::setDay(std::shared_ptr<const DayPlan> day, long deadline, long now) {
+void Timeline::setDay(std::shared_ptr<const DayPlan> day, long deadline, long now, UnitSystem units) {
+    units_ = units;
     day_ = std::move(day);
     deadline_ = day_ ? static_cast<int>(day_->minuteOf(deadline)) : 0;
     now_ = day_ ? static_cast<int>(day_->minuteOf(now)) : 0;
@@ -100,7 +101,7 @@ void Timeline::setMinute(int minute) {
     minute = std::clamp(minute, day_->layout.begins, deadline_);
     if (minute == minute_) return;
     minute_ = minute;
-    setAccessibleDescription(tr("At %1.").arg(qstring(day_->clock(minute_).substr(11))));
+    setAccessibleDescription(tr("At %1.").arg(clock(minute_)));
     update();
     emit minuteChanged(minute_);
 }
@@ -109,8 +110,7 @@ void Timeline::paintHours(QPainter& p) const {
     const double bottom = height() - 6;
     p.setFont(report::font(13));
     const int first = day_->layout.begins;
-    const auto clock = [this](int minute) { return qstring(day_->clock(minute).substr(11)); };
-    for (int hour = first + (60 - clock(first).right(2).toInt()) % 60; hour <= deadline_; hour += 60) {
+    for (int hour = first + (60 - qstring(day_->clock(first)).right(2).toInt()) % 60; hour <= deadline_; hour += 60) {
         const double x = xOf(hour);
         p.setPen(QPen(theme().hairline, 1));
         p.drawLine(QPointF(x, 24), QPointF(x, bottom));
@@ -161,7 +161,6 @@ std::vector<Timeline::Bar> Timeline::layBars() const {
     std::vector<Bar> bars;
     if (!day_ || !day_->problem.empty()) return bars;
     const auto& net = day_->network;
-    const auto clock = [this](int minute) { return qstring(day_->clock(minute).substr(11)); };
     for (size_t i = 0; i < net.tasks.size(); ++i) {
         const auto& t = net.tasks[i];
         const int begin = day_->layout.start[i];

@@ -14,7 +14,7 @@ class Timeline : public QWidget, public PaintedParts {
 public:
     explicit Timeline(QWidget* parent = nullptr);
     /// @param deadline local minutes @param now the same
-    void setDay(std::shared_ptr<const DayPlan> day, long deadline, long now);
+    void setDay(std::shared_ptr<const DayPlan> day, long deadline, long now, UnitSystem units);
     /// Minute looked at, counted back from the end of the day (0 or below).
     int minute() const { return minute_; }
     void setMinute(int minute);
@@ -53,6 +53,7 @@ private:
         int rows = 0;
         bool cold = false;
     };
+    QString clock(int minute) const { return QString::fromStdString(day_->said(minute, units_)); }
     double xOf(double minute) const;
     double minuteAt(double x) const;
     void layRows();
@@ -63,6 +64,7 @@ private:
     void paintBar(QPainter& p, const Bar& bar) const;
 
     std::shared_ptr<const DayPlan> day_;
+    UnitSystem units_ = UnitSystem::Metric;    // whose clock is read
     int deadline_ = 0, now_ = 0, minute_ = 0;  // of the network
     std::vector<HoldRow> lanes_;
     std::vector<Bar> bars_;

@@ -8,6 +8,7 @@
 #include <QWhatsThis>
 #include <QWheelEvent>
 
+#include "desktop/kit/finger.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/text.h"
@@ -49,6 +50,15 @@ protected:
 
 }  // namespace
 
+QScrollArea* scrolledDown() {
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scrollByFinger(scroll);
+    return scroll;
+}
+
 QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under) {
     auto* outer = new QVBoxLayout(in);
     outer->setContentsMargins(0, 0, 0, under);
@@ -56,6 +66,7 @@ QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under) {
     scroll->setWidgetResizable(true);
     scroll->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll->setFocusPolicy(Qt::NoFocus);
+    scrollByFinger(scroll);
     auto* inside = new QWidget;
     auto* row = new QHBoxLayout(inside);
     row->setContentsMargins(0, 0, 0, below);

@@ -7,6 +7,7 @@
 
 class QHBoxLayout;
 class QLayout;
+class QScrollArea;
 
 namespace uovo::desktop {
 
@@ -14,6 +15,8 @@ namespace uovo::desktop {
 void retire(QWidget* widget);
 /// Takes everything out of a layout but its last `keep` items; widgets go when the events that are under way are done.
 void emptyLayout(QLayout* layout, int keep = 0);
+/// An area that scrolls down, by wheel, bar and finger; it takes no focus.
+QScrollArea* scrolledDown();
 /// A row in a widget that has no layout yet; it scrolls sideways when more stands in it than fits.
 /// @param below px under its things @param under px under it
 QHBoxLayout* sidewaysRow(QWidget* in, int spacing, int below, int under);

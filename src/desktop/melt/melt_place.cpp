@@ -447,7 +447,7 @@ void MeltPlace::showSittings(const batch::Pot& pot) {
     QStringList times, titles;  // a line of clock times; what each is for under the cursor
     if (const auto answers = session_.answers(); answers->day)
         for (const auto& s : sittings(*answers->day, pot)) {
-            times << qstring(answers->day->clock(s.minute).substr(11));
+            times << qstring(answers->day->said(s.minute, session_.units()));
             titles << times.back() + QLatin1Char(' ') + qstring(s.title);
         }
     clock_->setVisible(!times.isEmpty());

@@ -52,6 +52,30 @@ QPointF TemperCurve::at(double seconds, double celsius) const {
             kAbove + (height() - kAbove - kBelow) * (high_ - celsius) / (high_ - low_)};
 }
 
+int TemperCurve::partCount() const {
+    return std::max(0, static_cast<int>(plan_.curve.size()) - 1) + (live_.empty() ? 0 : 1);
+}
+
+TemperCurve::Part TemperCurve::part(int index) const {
+    const auto boxOf = [this](double seconds, double celsius) {
+        const QPointF c = at(seconds, std::clamp(celsius, low_, high_));
+        return QRect(c.toPoint() - QPoint(9, 9), QSize(18, 18));
+    };
+    const auto value = [this](double seconds, double celsius) {
+        return tr("%1 at minute %2")
+            .arg(qstring(format(celsius, Dimension::Temperature, units_)))
+            .arg(std::lround(seconds / 60));
+    };
+    const auto number = static_cast<size_t>(index) + 1;
+    if (number < plan_.curve.size()) {
+        const auto& q = plan_.curve[number];
+        return {tr("Point %1").arg(index + 1), value(q.seconds, q.celsius), boxOf(q.seconds, q.celsius),
+                QAccessible::StaticText};
+    }
+    const QPointF& now = live_.back();
+    return {tr("Thermometer"), value(now.x(), now.y()), boxOf(now.x(), now.y()), QAccessible::StaticText};
+}
+
 void TemperCurve::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);

@@ -3,10 +3,11 @@
 #include <QWidget>
 
 #include "core/temper/temper_plan.h"
+#include "desktop/kit/painted_parts.h"
 
 namespace uovo::desktop {
 
-class TemperCurve : public QWidget {
+class TemperCurve : public QWidget, public PaintedParts {
     Q_OBJECT
 
 public:
@@ -17,6 +18,10 @@ public:
     QSize sizeHint() const override { return {460, 210}; }
     /// Where a moment of the plan lies in the picture, for tests.
     QPointF at(double seconds, double celsius) const;
+
+    /// Its numbered points, in their order, and what the thermometer reads.
+    int partCount() const override;
+    Part part(int index) const override;
 
 protected:
     void paintEvent(QPaintEvent*) override;

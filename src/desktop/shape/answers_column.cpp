@@ -5,6 +5,7 @@
 #include <QTextLayout>
 
 #include "core/words/words.h"
+#include "desktop/shape/holds_bar.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -84,10 +85,7 @@ AnswersColumn::AnswersColumn(Session& session, QWidget* parent) : QWidget(parent
     setMaximumWidth(kWidth + 150);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(8, 10, 4, 10);
-    auto* scroll = new QScrollArea;
-    scroll->setWidgetResizable(true);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFocusPolicy(Qt::NoFocus);
+    auto* scroll = scrolledDown();
     page_ = new QWidget;
     list_ = new QVBoxLayout(page_);
     list_->setContentsMargins(0, 0, 6, 0);
@@ -108,14 +106,8 @@ void AnswersColumn::strengthWays(const Answer& a) {
     const Piece* piece = session_.piece();
     const auto mine = piece ? session_.pieceAnswers(piece->id) : nullptr;
     if (!mine || !mine->strength || (a.tone != Tone::Weak && a.tone != Tone::Impossible)) return;
-    const auto times = [](double v) {
-        return std::isfinite(v) ? tr("%1 ×").arg(v, 0, 'f', v < 10 ? 1 : 0) : tr("no pull at all");
-    };
-    int shown = 0;
-    for (const auto& way : mine->strength->ways) {
-        if (shown == 3 || way.margin < 1.05 * a.figure.value) continue;
-        ++shown;
-        auto* b = new QPushButton(qstring(way.title) + QStringLiteral("\n→ ") + times(way.margin));
+    for (const auto& way : mine->strength->helpfulWays()) {
+        auto* b = new QPushButton(qstring(way.title) + QStringLiteral("\n→ ") + marginInWords(way.margin));
         b->setObjectName(QStringLiteral("holdWay"));
         const bool does = taken(*piece, session_.library(), way.does).has_value();
         b->setEnabled(does);
@@ -145,7 +137,7 @@ void AnswersColumn::add(const Answer& a, bool former) {
     if (a.id == "wall" && !looking) ways_ = a.ways;
     for (const auto& way : looking ? ways_ : a.ways) {
         QStringList gains;
-        if (!way.order) gains << tr("→ %1").arg(qstring(format(way.thinnest, Dimension::Length, session_.units())));
+        if (!way.titleSays) gains << tr("→ %1").arg(qstring(format(way.thinnest, Dimension::Length, session_.units())));
         if (std::abs(way.mass) >= 0.0005)
             gains << (way.mass > 0 ? QStringLiteral("+") : QString()) +
                          qstring(format(way.mass, Dimension::Mass, session_.units()));

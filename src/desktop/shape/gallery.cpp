@@ -9,6 +9,7 @@
 
 #include "core/form/family.h"
 #include "desktop/kit/flow_layout.h"
+#include "desktop/kit/widgets.h"
 #include "desktop/stage/solid_scene.h"
 #include "desktop/stage/thumbnail.h"
 #include "desktop/theme/glyph_button.h"
@@ -94,7 +95,7 @@ void GalleryTile::paintEvent(QPaintEvent*) {
 Gallery::Gallery(QWidget* parent)
     : QWidget(parent),
       words_(new QLineEdit),
-      scroll_(new QScrollArea),
+      scroll_(scrolledDown()),
       page_(new QWidget),
       flow_(new FlowLayout(6, 6)),
       none_(new QLabel) {
@@ -110,9 +111,7 @@ Gallery::Gallery(QWidget* parent)
     words_->setAccessibleName(tr("What you want to make"));
     words_->setFixedWidth(330);
     words_->installEventFilter(this);
-    auto* close = new GlyphButton(Glyph::Close);
-    close->setProperty("flat", true);
-    close->setAccessibleName(tr("Close the gallery"));
+    auto* close = GlyphButton::bare(Glyph::Close, tr("Close the gallery"));
     connect(close, &QPushButton::clicked, this, [this] {
         hide();
         emit closed();
@@ -131,9 +130,6 @@ Gallery::Gallery(QWidget* parent)
     box->addWidget(none_);
     page_->setLayout(flow_);
     flow_->setContentsMargins(0, 0, 0, 0);
-    scroll_->setWidgetResizable(true);
-    scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll_->setFocusPolicy(Qt::NoFocus);
     scroll_->setWidget(page_);
     box->addWidget(scroll_, 1);
     const auto add = [this](const QString& id, const QString& name, const QString& when) {

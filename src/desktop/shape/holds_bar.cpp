@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "desktop/kit/finger.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -30,6 +31,11 @@ double longestForce(const LoadCase& c) {
 }
 
 }  // namespace
+
+QString marginInWords(double margin) {
+    return std::isfinite(margin) ? QObject::tr("%1 ×").arg(margin, 0, 'f', margin < 10 ? 1 : 0)
+                                 : QObject::tr("no pull at all");
+}
 
 CaseCard::CaseCard(QWidget* parent) : QAbstractButton(parent) {
     setCheckable(true);
@@ -129,6 +135,7 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
     scroll->setWidgetResizable(true);
     scroll->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll->setFocusPolicy(Qt::NoFocus);
+    scrollByFinger(scroll);
     scroll->setWidget(inside);
     scroll->setFixedHeight(146);
     box->addWidget(scroll);
@@ -316,24 +323,14 @@ void HoldsBar::show(const StrengthStage& s) {
 void HoldsBar::tellWays(const StrengthStage& s) {
     emptyLayout(ways_);
     const LoadCase& weak = s.cases[s.weakest];
-    if (chosen_ != s.weakest || s.ways.empty()) return;
-    const auto times = [](double v) {
-        return std::isfinite(v) ? QObject::tr("%1 ×").arg(v, 0, 'f', v < 10 ? 1 : 0) : QObject::tr("no pull at all");
-    };
-    // what one click does comes before advice; of each the best
-    std::vector<const StrengthWay*> helps;
-    for (const auto& w : s.ways)
-        if (w.margin > 1.05 * weak.margin) helps.push_back(&w);
-    std::stable_partition(helps.begin(), helps.end(),
-                          [](const auto* w) { return w->does != StrengthWay::Does::Advice; });
-    if (helps.size() > 3) helps.resize(3);
-    for (const auto* way : helps) {
-        const auto& w = *way;
+    if (chosen_ != s.weakest) return;
+    for (const auto& w : s.helpfulWays()) {
         auto* line = new QWidget;
         auto* row = new QHBoxLayout(line);
         row->setContentsMargins(0, 0, 0, 0);
-        auto* words = new QLabel(
-            tr("%1: %2 → <b>%3</b>").arg(qstring(w.title).toHtmlEscaped(), times(weak.margin), times(w.margin)));
+        auto* words =
+            new QLabel(tr("%1: %2 → <b>%3</b>")
+                           .arg(qstring(w.title).toHtmlEscaped(), marginInWords(weak.margin), marginInWords(w.margin)));
         words->setObjectName(QStringLiteral("strengthWay"));
         row->addWidget(words);
         if (const Piece* piece = session_.piece(); piece && taken(*piece, session_.library(), w.does)) {

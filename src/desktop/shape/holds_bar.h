@@ -19,6 +19,9 @@
 
 namespace uovo::desktop {
 
+/// How many times its load something bears, after a way out.
+QString marginInWords(double margin);
+
 /// One load case: the piece in outline with its forces, and its verdict.
 class CaseCard : public QAbstractButton {
     Q_OBJECT

@@ -10,6 +10,7 @@
 #include "desktop/kit/flow_layout.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/theme/theme.h"
+#include "report/text.h"
 
 namespace uovo::desktop {
 namespace {
@@ -109,7 +110,14 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     connect(answers_, &AnswersColumn::strengthWanted, this, [this] { setHolding(true); });
     connect(answers_, &AnswersColumn::adviceWanted, this, &ShapePlace::adviceWanted);
     connect(answers_, &AnswersColumn::wayTaken, this, [this](const WayOut& way) {
-        session_.editPiece(QString::fromStdString(way.title), [&](Piece& p) { p.making = way.changed.making; });
+        session_.document().edit(qstring(way.title), [&](Plan& plan) {
+            for (auto& p : plan.pieces)
+                if (p.id == way.changed.id) {
+                    p.making = way.changed.making;
+                    p.shape = way.changed.shape;
+                    p.count = way.changed.count;
+                }
+        });
     });
     connect(&session_, &Session::planChanged, this, [this] {
         stage_->setStale(true);

@@ -122,10 +122,7 @@ ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), ses
     setMaximumWidth(340);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(8, 12, 8, 14);
-    auto* scroll = scroll_ = new QScrollArea;
-    scroll->setWidgetResizable(true);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFocusPolicy(Qt::NoFocus);
+    auto* scroll = scroll_ = scrolledDown();
     auto* inside = new QWidget;
     tiles_ = new QVBoxLayout(inside);
     tiles_->setContentsMargins(0, 0, 0, 0);
@@ -136,11 +133,8 @@ ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), ses
     auto* tools = new QHBoxLayout;
     tools->setSpacing(2);
     const auto tool = [&](Glyph glyph, const QString& name, const char* object, auto does) {
-        auto* b = new GlyphButton(glyph, {}, 18);
+        auto* b = GlyphButton::bare(glyph, name, {}, 18);
         b->setObjectName(QLatin1String(object));
-        b->setProperty("flat", true);
-        b->setAccessibleName(name);
-        b->setToolTip(name);
         connect(b, &QPushButton::clicked, this, does);
         tools->addWidget(b);
         return b;

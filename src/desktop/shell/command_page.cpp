@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "desktop/kit/finger.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -62,6 +63,7 @@ CommandPage::CommandPage(QList<QAction*> commands)
     list_->setItemDelegate(new CommandLine(list_));
     list_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     list_->setMinimumHeight(6 * kLine);
+    scrollByFinger(list_);
     box->addWidget(words_);
     box->addWidget(list_, 1);
     box->addWidget(

@@ -4,7 +4,6 @@
 #include <QCalendarWidget>
 #include <QCoreApplication>
 #include <QHBoxLayout>
-#include <QRegularExpression>
 #include <QTextCharFormat>
 
 #include "desktop/kit/page.h"
@@ -54,24 +53,6 @@ std::optional<QDate> readDay(const QString& words, const QLocale& locale, const 
     return std::nullopt;
 }
 
-std::optional<int> readClock(const QString& words) {
-    static const QRegularExpression form(QStringLiteral(R"(^(\d{1,2})(?:[:.h ](\d{2}))?\s*(am|pm|a\.m\.|p\.m\.|h)?$)"),
-                                         QRegularExpression::CaseInsensitiveOption);
-    const QString said = words.simplified().toLower();
-    if (said == QStringLiteral("noon")) return 12 * 60;
-    const auto m = form.match(said);
-    if (!m.hasMatch()) return std::nullopt;
-    int hour = m.captured(1).toInt();
-    const int minute = m.captured(2).toInt();
-    const QString half = m.captured(3);
-    if (half.startsWith(QLatin1Char('a')) || half.startsWith(QLatin1Char('p'))) {
-        if (hour < 1 || hour > 12) return std::nullopt;
-        hour = hour % 12 + (half.startsWith(QLatin1Char('p')) ? 12 : 0);
-    }
-    if (hour > 23 || minute > 59) return std::nullopt;
-    return hour * 60 + minute;
-}
-
 namespace {
 
 class DeadlinePage : public Page {
@@ -94,7 +75,7 @@ public:
             return set(*day, now() % 1440);
         });
         clock_ = words({tr("at"), QStringLiteral("deadline/clock")}, {}, [this](const QString& said) {
-            const auto minutes = readClock(said);
+            const auto minutes = clockMinutes(said.toStdString());
             if (!minutes) return tr("Not a time of day. Write it like 18:30 or 6:30 pm.");
             return set(dateOf(now()), *minutes);
         });
@@ -122,10 +103,7 @@ private:
         month_ = wrapped({});
         month_->setStyleSheet(QStringLiteral("font-weight: 600;"));
         const auto arrow = [&](Glyph glyph, const QString& name, void (QCalendarWidget::*turn)()) {
-            auto* b = new GlyphButton(glyph);
-            b->setProperty("flat", true);
-            b->setAccessibleName(name);
-            b->setToolTip(name);
+            auto* b = GlyphButton::bare(glyph, name);
             QObject::connect(b, &QPushButton::clicked, this, [this, turn] { (days_->*turn)(); });
             return b;
         };
@@ -171,7 +149,7 @@ private:
             dateOf(at), QStringLiteral("dddd ") + (locale_.dateFormat(QLocale::LongFormat).startsWith("dddd, M")
                                                        ? QStringLiteral("MMMM d, yyyy")
                                                        : QStringLiteral("d MMMM yyyy"))));
-        clock_->setWords(QTime(0, 0).addSecs(static_cast<int>(at % 1440) * 60).toString(QStringLiteral("HH:mm")));
+        clock_->setWords(qstring(clockInWords(static_cast<int>(at % 1440), session_.units())));
         day_->setProblem(at < session_.now() ? tr("That time has passed. Choose another day.")
                                              : session_.problemAt("deadline"));
         if (days_->selectedDate() != dateOf(at)) days_->setSelectedDate(dateOf(at));

@@ -13,9 +13,6 @@ QLocale dayLocale();
 /// A day as people write it: "29 August", "29.8.2026", "8/29/26" where months come first, "2026-08-29", "Saturday".
 /// @param today for days without a year, which are the next such day @returns nothing when it is no day
 std::optional<QDate> readDay(const QString& words, const QLocale& locale, const QDate& today);
-/// A time of day: "18:30", "18.30", "18", "6 pm", "6:30 pm", "noon". @returns minutes after midnight
-std::optional<int> readClock(const QString& words);
-
 QWidget* deadlinePage(Session& session);
 
 }  // namespace uovo::desktop

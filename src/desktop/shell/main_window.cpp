@@ -2,26 +2,18 @@
 
 #include <QAbstractButton>
 #include <QApplication>
-#include <QClipboard>
 #include <QCloseEvent>
-#include <QCryptographicHash>
-#include <QDir>
 #include <QDragEnterEvent>
-#include <QFileDialog>
 #include <QFileInfo>
 #include <QMenu>
-#include <QMessageBox>
 #include <QMimeData>
-#include <QPainter>
-#include <QPrintDialog>
-#include <QPrinter>
+#include <QPushButton>
 #include <QScreen>
 #include <QScrollArea>
-#include <QShortcut>
 #include <QTimer>
 #include <QVBoxLayout>
-#include <algorithm>
 
+#include "core/document/difference.h"
 #include "core/document/edits.h"
 #include "desktop/melt/colour_page.h"
 #include "desktop/shape/advisor_page.h"
@@ -32,18 +24,15 @@
 #include "desktop/shape/topping_page.h"
 #include "desktop/shell/command_page.h"
 #include "desktop/shell/deadline_page.h"
-#include "desktop/shell/difference_page.h"
 #include "desktop/shell/kitchen_page.h"
+#include "desktop/shell/rail_button.h"
 #include "desktop/theme/glyph_button.h"
-#include "io/data.h"
-#include "report/bench_card.h"
-#include "report/fonts.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
 namespace {
 
-constexpr int kRail = 76, kHeader = 56, kMostRecent = 8;
+constexpr int kHeader = 56;
 constexpr QSize kLeast(950, 640);   // in a smaller window all of it is scrolled; ten px for the bar of a lower one
 constexpr int kSheetBeside = 1230;  // px of the window: in a narrower one a sheet lies over the place
 
@@ -54,43 +43,6 @@ class Places : public QStackedWidget {
 public:
     bool hasHeightForWidth() const override { return false; }
     QSize minimumSizeHint() const override { return {0, 0}; }
-};
-
-/// A place on the rail: glyph over a word, a yolk mark when one is there.
-class RailButton : public QAbstractButton {
-public:
-    RailButton(Glyph glyph, const QString& word) : glyph_(glyph) {
-        setText(word);
-        setCheckable(true);
-        setAutoExclusive(true);
-        setFixedSize(kRail, 74);
-        setCursor(Qt::PointingHandCursor);
-        setAccessibleName(word);
-    }
-
-protected:
-    void paintEvent(QPaintEvent*) override {
-        QPainter p(this);
-        p.setRenderHint(QPainter::Antialiasing);
-        if (isChecked()) {
-            p.setPen(Qt::NoPen);
-            p.setBrush(theme().ring);
-            p.drawRoundedRect(QRectF(-5, 14, 10, height() - 28), 5, 5);
-        }
-        if (hasFocus()) {
-            p.setPen(QPen(theme().ring, 2));
-            p.setBrush(Qt::NoBrush);
-            p.drawRoundedRect(QRectF(rect()).adjusted(8, 4, -6, -4), 9, 9);
-        }
-        paintGlyph(p, glyph_, QRectF(width() / 2.0 - 13, 11, 26, 26), isChecked() ? theme().ink : theme().quiet,
-                   theme().yolk);
-        p.setFont(report::font(14, isChecked() ? QFont::DemiBold : QFont::Normal));
-        p.setPen(isChecked() ? theme().ink : theme().quiet);
-        p.drawText(QRectF(0, 42, width(), 20), Qt::AlignCenter, text());
-    }
-
-private:
-    Glyph glyph_;
 };
 
 MainWindow::MainWindow(Session& session)
@@ -211,150 +163,6 @@ void MainWindow::goTo(Place place) {
     (place == Place::Shape ? shapeButton_ : place == Place::Melt ? meltButton_ : dayButton_)->setChecked(true);
 }
 
-QAction* MainWindow::command(const QString& words, const QKeySequence& keys, std::function<void()> does,
-                             std::optional<Place> where) {
-    auto* a = new QAction(words, this);
-    a->setShortcut(keys);
-    if (where) a->setProperty(kCommandPlace, static_cast<int>(*where));
-    connect(a, &QAction::triggered, this, std::move(does));
-    addAction(a);
-    commands_ << a;
-    return a;
-}
-
-QAction* MainWindow::add(const QString& words, const QKeySequence& keys, std::function<void()> does) {
-    auto* a = command(words, keys, std::move(does));
-    menu_->addAction(a);
-    return a;
-}
-
-namespace {
-QKeySequence keys(const char* words) { return QKeySequence(QString::fromLatin1(words)); }
-}  // namespace
-
-void MainWindow::buildActions() {
-    menu_ = new QMenu(this);
-    add(tr("New plan"), QKeySequence::New, [this] { newPlan(); });
-    add(tr("Open …"), QKeySequence::Open, [this] { openDialog(); });
-    recent_ = menu_->addMenu(tr("Opened lately"));
-    connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
-    command(tr("Opened lately"), keys("Ctrl+Shift+O"),
-            [this] { recent_->popup(title_->mapToGlobal(QPoint(0, title_->height()))); });
-    add(tr("Open the demo evening"), keys("Ctrl+Shift+N"), [this] {
-        if (mayLeave()) session_.document().setPlan(io::demoPlanFor(session_.now(), 9 * 60), {});
-    });
-    save_ = add(tr("Save"), QKeySequence::Save, [this] {
-        session_.document().path().isEmpty() ? (void)saveDialog() : (void)saveTo(session_.document().path());
-    });
-    add(tr("Save in another place …"), keys("Ctrl+Shift+S"), [this] { saveDialog(); });
-    menu_->addSeparator();
-    addExports();
-    undo_ = add(tr("Undo"), QKeySequence::Undo, [this] { goBack(true); });
-    redo_ = add(tr("Redo"), QKeySequence::Redo, [this] { goBack(false); });
-    menu_->addSeparator();
-    add(tr("When it must be ready …"), keys("Ctrl+R"), [this] { showDeadline(); });
-    add(tr("Kitchen …"), keys("Ctrl+,"), [this] { showKitchen(); });
-    add(tr("Switch grams and ounces"), keys("Ctrl+M"), [this] { units_->click(); });
-    add(tr("Light or dark"), keys("Ctrl+L"), [this] {
-        setDarkTheme(!theme().dark);
-        settings_.setValue(QStringLiteral("dark"), theme().dark);
-        refreshHeader();
-        emit session_.answersChanged();
-    });
-    add(tr("Find a command, its key …"), QKeySequence(Qt::Key_F1), [this] { showCommands(); });
-    menu_->addSeparator();
-    add(tr("Quit"), QKeySequence::Quit, [this] { close(); });
-    addCommands();
-}
-
-/// What leaves the program and comes in.
-void MainWindow::addExports() {
-    add(tr("Bench card as PDF …"), keys("Ctrl+B"), [this] {
-        const QString path = QFileDialog::getSaveFileName(
-            this, tr("Bench card"), lastFolder() + "/" + qstring(session_.plan().name) + ".pdf", tr("PDF (*.pdf)"));
-        if (!path.isEmpty()) writeCard(path);
-    });
-    add(tr("Print the bench card …"), QKeySequence::Print, [this] { printCard(); });
-    add(tr("Copy the plan as text"), keys("Ctrl+Shift+C"), [this] {
-        if (const auto a = session_.answers())
-            QApplication::clipboard()->setText(report::benchCardText(session_.plan(), *a));
-    });
-    menu_->addSeparator();
-    const auto save = [this](const QString& title, const QString& ending, const QString& kinds, auto write) {
-        const Piece* piece = session_.piece();
-        const QString path = QFileDialog::getSaveFileName(
-            this, title, lastFolder() + "/" + (piece ? qstring(piece->name) : QString()) + ending, kinds);
-        if (!path.isEmpty()) write(path);
-    };
-    add(tr("Bring in a model or outline …"), keys("Ctrl+I"), [this] {
-        const QString path = QFileDialog::getOpenFileName(this, tr("A model or outline"), lastFolder(),
-                                                          tr("Models and outlines (*.stl *.obj *.ply *.3mf *.svg)"));
-        if (!path.isEmpty()) files_->bring(path);
-    });
-    add(tr("Export the shape …"), keys("Ctrl+Shift+E"), [this, save] {
-        save(tr("The shape"), QStringLiteral(".stl"), tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"),
-             [this](const QString& p) { files_->exportShape(p); });
-    });
-    add(tr("Export the former's surface …"), keys("Ctrl+Shift+F"), [this, save] {
-        save(tr("The former's surface"), QStringLiteral("-former.stl"),
-             tr("STL (*.stl);;3MF (*.3mf);;OBJ (*.obj);;PLY (*.ply)"),
-             [this](const QString& p) { files_->exportShape(p, false); });
-    });
-    add(tr("Flat pattern as SVG …"), keys("Ctrl+Shift+L"), [this, save] {
-        save(tr("Flat pattern"), QStringLiteral("-pattern.svg"), tr("SVG (*.svg)"),
-             [this](const QString& p) { files_->exportPattern(p); });
-    });
-    add(tr("Save the picture …"), keys("Ctrl+Shift+P"), [this, save] {
-        save(tr("The picture"), QStringLiteral(".png"), tr("PNG (*.png);;SVG (*.svg)"),
-             [this](const QString& p) { files_->exportPicture(p); });
-    });
-    add(tr("Copy the picture"), keys("Ctrl+Shift+I"),
-        [this] { QApplication::clipboard()->setImage(shape_->picture(2)); });
-    menu_->addSeparator();
-}
-
-/// What has its own control in the window, and a key. F-keys stand in the order of the places; F3, F6 and F7 are for
-/// those to come.
-void MainWindow::addCommands() {
-    command(tr("Go to Shape"), keys("F2"), [this] { goTo(Place::Shape); });
-    command(tr("Go to Melt"), keys("F4"), [this] { goTo(Place::Melt); });
-    command(tr("Go to Day"), keys("F5"), [this] { goTo(Place::Day); });
-    const auto onShape = [this](const QString& words, const char* key, auto does) {
-        return command(
-            words, keys(key),
-            [this, does] {
-                goTo(Place::Shape);
-                does();
-            },
-            Place::Shape);
-    };
-    onShape(tr("Cut it open, or turn it"), "F8", [this] { shape_->setTurning(!shape_->isTurning()); });
-    onShape(tr("Will it hold"), "F9", [this] { shape_->setHolding(!shape_->isHolding()); });
-    onShape(tr("The answers"), "F10", [this] { shape_->lookAtAnswers(); });
-    onShape(tr("Start a piece from the gallery"), "Ctrl+G", [this] { shape_->gallery()->open(); });
-    const auto presses = [this](const char* button) {
-        return [this, button] {
-            auto* b = findChild<QPushButton*>(QString::fromLatin1(button));
-            if (b && b->isEnabled()) b->click();
-        };
-    };
-    onShape(tr("Add a coat"), "Ctrl++", presses("addCoat"));
-    onShape(tr("Copy the piece beside it"), "Ctrl+Shift+D", presses("copyPiece"));
-    onShape(tr("Move the piece up the shelf"), "Alt+Shift+Up", presses("pieceUp"));
-    onShape(tr("Move the piece down the shelf"), "Alt+Shift+Down", presses("pieceDown"));
-    onShape(tr("Take the piece off the shelf"), "Ctrl+Shift+X", presses("removePiece"));
-    onShape(tr("Next piece on the shelf"), "Ctrl+PgDown", [this] { step(1); });
-    onShape(tr("Piece before it on the shelf"), "Ctrl+PgUp", [this] { step(-1); });
-    command(tr("Go to what is wrong"), keys("F12"), [this] {
-        if (problems_->count() > 0) problems_->click();
-    });
-    connect(new QShortcut(keys("Esc"), this), &QShortcut::activated, this, [this] {
-        if (shape_->gallery()->isVisible() && !sheet_->isVisible()) shape_->gallery()->hide();
-        else if (sheet_->isVisible()) sheet_->hide();
-        else shape_->setAnswersOpen(false);
-    });
-}
-
 void MainWindow::step(int by) {
     const auto& pieces = session_.plan().pieces;
     const auto at = std::ranges::find(pieces, session_.selected().toStdString(), &Piece::id) - pieces.begin() + by;
@@ -427,11 +235,13 @@ void MainWindow::refreshHeader() {
     if (const auto at = localMinutes(plan.deadline)) {
         const QDateTime when =
             QDateTime::fromString(qstring(plan.deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm"));
-        ready = tr("ready %1").arg(QLocale(QLocale::English).toString(when, QStringLiteral("dddd d MMMM, HH:mm")));
+        ready = tr("ready %1")
+                    .arg(QLocale(QLocale::English).toString(when, QStringLiteral("dddd d MMMM, ")) +
+                         qstring(clockInWords(static_cast<int>(*at % 1440), plan.units)));
         const auto a = session_.answers();
         if (session_.isComplete() && a && a->day && a->day->problem.empty()) {
             const bool late = a->day->minuteOf(session_.now()) > a->day->layout.begins;
-            ready += tr(" · start by %1").arg(qstring(a->day->clock(a->day->layout.begins).substr(11))) +
+            ready += tr(" · start by %1").arg(qstring(a->day->said(a->day->layout.begins, plan.units))) +
                      (late ? tr(" (too late)") : QString());
         }
     }
@@ -533,208 +343,6 @@ void MainWindow::lead(const QString& where) {
 }
 
 void MainWindow::say(const QString& sentence, bool harm) { notices_->say(sentence, harm); }
-
-void MainWindow::offerRecovered() {
-    const auto recovered = session_.document().findRecovered();
-    if (!recovered) return;
-    notices_->offer(
-        QStringLiteral("recovered"),
-        tr("Uovo ended before “%1” was saved. The plan was kept as it was.").arg(qstring(recovered->plan.name)),
-        {{tr("Take it back"), QStringLiteral("takeBack"),
-          [this, r = *recovered] {
-              if (mayLeave()) session_.document().takeRecovered(r);
-              else offerRecovered();
-          }},
-         {tr("Throw it away"), QStringLiteral("throwAway"),
-          [this, r = *recovered] { session_.document().discardRecovered(r); }}});
-}
-
-std::vector<NoticeBar::Answer> MainWindow::aboutFile() {
-    return {{tr("Take the file's"), QStringLiteral("takeTheirs"),
-             [this] {
-                 sheet_->hide();
-                 if (auto ok = session_.document().takeFromDisk(); !ok)
-                     say(tr("The file cannot be taken: %1").arg(qstring(ok.error().sentence)), true);
-             }},
-            {tr("Write mine over it"), QStringLiteral("writeMine"),
-             [this] {
-                 sheet_->hide();
-                 session_.document().keepMine();
-                 saveTo(session_.document().path());
-             }},
-            {tr("Save mine elsewhere …"), QStringLiteral("saveElsewhere"), [this] { saveDialog(); }, true}};
-}
-
-void MainWindow::askAboutFile(const QString& sentence) {
-    std::vector<NoticeBar::Answer> answers = aboutFile();
-    answers.insert(answers.begin(), {tr("Show both"), QStringLiteral("showBoth"), [this] { showDifferences(); }, true});
-    notices_->offer(QStringLiteral("others"), sentence, answers);
-}
-
-void MainWindow::showDifferences() {
-    const auto theirs = session_.document().onDisk();
-    if (!theirs) return say(tr("The file cannot be read: %1").arg(qstring(theirs.error().sentence)), true);
-    QWidget* page =
-        differencePage(differences(session_.plan(), *theirs), QFileInfo(session_.document().path()).fileName());
-    auto* grid = new QGridLayout;  // the page lies over the bar that asks
-    int n = 0;
-    for (const auto& answer : aboutFile()) {
-        auto* b = new QPushButton(answer.words);
-        b->setObjectName(QStringLiteral("page/") + answer.objectName);
-        connect(b, &QPushButton::clicked, this, answer.act);
-        grid->addWidget(b, n / 2, n % 2);
-        ++n;
-    }
-    static_cast<QVBoxLayout*>(page->layout())->insertLayout(1, grid);
-    sheet_->open(tr("Two versions"), page);
-}
-
-bool MainWindow::mayLeave() {
-    if (!session_.document().isModified()) return true;
-    QMessageBox box(this);
-    box.setWindowTitle(tr("Unsaved changes"));
-    box.setText(tr("“%1” has changes that are not saved.").arg(qstring(session_.plan().name)));
-    auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
-    auto* leave = box.addButton(tr("Leave them"), QMessageBox::DestructiveRole);
-    box.addButton(tr("Stay"), QMessageBox::RejectRole);
-    box.exec();
-    if (box.clickedButton() == save)
-        return session_.document().path().isEmpty() ? saveDialog() : saveTo(session_.document().path());
-    return box.clickedButton() == leave;
-}
-
-void MainWindow::newPlan() {
-    if (!mayLeave()) return;
-    Plan plan;
-    plan.units = session_.units();
-    plan.deadline = localTime(session_.now() / 1440 * 1440 + 1440 + 18 * 60);
-    session_.document().setPlan(plan, {});
-    goTo(Place::Shape);
-}
-
-QString MainWindow::lastFolder() const {
-    return settings_.value(QStringLiteral("folder"), QDir::homePath()).toString();
-}
-
-void MainWindow::openDialog() {
-    if (!mayLeave()) return;
-    const QString path = QFileDialog::getOpenFileName(this, tr("Open a plan"), lastFolder(),
-                                                      tr("Plans of Uovo (*.uovo);;All files (*)"));
-    if (!path.isEmpty()) openFile(path);
-}
-
-QString MainWindow::lockOf(const QString& path) const {
-    const QString folder = session_.dataFolder() + QStringLiteral("/open/");
-    QDir().mkpath(folder);
-    const QString key = QString::fromLatin1(
-        QCryptographicHash::hash(QFileInfo(path).canonicalFilePath().toUtf8(), QCryptographicHash::Sha1).toHex());
-    return folder + key;
-}
-
-bool MainWindow::reopen(const QString& path) {
-    QLockFile lock(lockOf(path));
-    lock.setStaleLockTime(0);
-    const bool died = settings_.value(QStringLiteral("openNow")).toString() == path && lock.tryLock(0);
-    if (!died) return openFile(path);
-    lock.unlock();
-    notices_->offer(
-        QStringLiteral("reopen"),
-        tr("Uovo ended while %1 was open, so it was not opened again by itself.").arg(QFileInfo(path).fileName()),
-        {{tr("Open it"), QStringLiteral("openAgain"),
-          [this, path] {
-              if (mayLeave()) openFile(path);
-          }},
-         {tr("Leave it"), {}, [] {}}});
-    return false;
-}
-
-bool MainWindow::openFile(const QString& path) {
-    settings_.setValue(QStringLiteral("openNow"), path);
-    settings_.sync();  // before it is reckoned: what ends the program must be known at its next start
-    if (auto ok = session_.document().open(path); !ok) {
-        say(tr("%1 was not opened. %2").arg(QFileInfo(path).fileName(), qstring(ok.error().sentence)), true);
-        return false;
-    }
-    notices_->hush();
-    lock_ = std::make_unique<QLockFile>(lockOf(path));
-    lock_->setStaleLockTime(0);
-    if (!lock_->tryLock(0))
-        say(tr("%1 is open in another window too: whichever saves second will be asked.")
-                .arg(QFileInfo(path).fileName()),
-            false);
-    remember(path);
-    return true;
-}
-
-bool MainWindow::saveDialog() {
-    QString path = QFileDialog::getSaveFileName(this, tr("Save the plan"),
-                                                lastFolder() + "/" + qstring(session_.plan().name) + ".uovo",
-                                                tr("Plans of Uovo (*.uovo)"));
-    if (path.isEmpty()) return false;
-    if (QFileInfo(path).suffix().isEmpty()) path += QStringLiteral(".uovo");
-    return saveTo(path);
-}
-
-bool MainWindow::saveTo(const QString& path, io::Fault fault) {
-    if (QFileInfo(path) == QFileInfo(session_.document().path()) && session_.document().changedOnDisk()) {
-        askAboutFile(tr("%1 was not saved: another program or window wrote it since you opened it.")
-                         .arg(QFileInfo(path).fileName()));
-        return false;
-    }
-    if (auto ok = session_.document().save(path, fault); !ok) {
-        say(qstring(ok.error().sentence), true);
-        return false;
-    }
-    notices_->hush();
-    remember(path);
-    return true;
-}
-
-bool MainWindow::writeCard(const QString& path) {
-    const auto a = session_.answers();
-    if (!a || session_.isStale()) {
-        say(tr("The answers are still being computed; try again in a moment."), false);
-        return false;
-    }
-    const auto pages = report::writeBenchCard(path, session_.plan(), session_.library(), *a);
-    if (!pages) {
-        say(qstring(pages.error().sentence), true);
-        return false;
-    }
-    say(tr("The bench card is in %1 (%2 pages).").arg(path).arg(*pages), false);
-    return true;
-}
-
-void MainWindow::printCard() {
-    const auto a = session_.answers();
-    if (!a || session_.isStale()) return say(tr("The answers are still being computed; try again in a moment."), false);
-    QPrinter printer(QPrinter::HighResolution);
-    QPrintDialog dialog(&printer, this);
-    if (dialog.exec() != QDialog::Accepted) return;
-    if (report::paintBenchCard(printer, session_.plan(), session_.library(), *a) == 0)
-        say(tr("The printer did not take the card."), true);
-}
-
-void MainWindow::remember(const QString& path) {
-    QStringList list = settings_.value(QStringLiteral("recent")).toStringList();
-    const QString full = QFileInfo(path).absoluteFilePath();
-    list.removeAll(full);
-    list.prepend(full);
-    while (list.size() > kMostRecent) list.removeLast();
-    settings_.setValue(QStringLiteral("recent"), list);
-    settings_.setValue(QStringLiteral("folder"), QFileInfo(path).absolutePath());
-}
-
-void MainWindow::fillRecent() {
-    recent_->clear();
-    const QStringList list = settings_.value(QStringLiteral("recent")).toStringList();
-    for (const QString& path : list)
-        recent_->addAction(QFileInfo(path).fileName() + QStringLiteral("   ") + QFileInfo(path).absolutePath(), this,
-                           [this, path] {
-                               if (mayLeave()) openFile(path);
-                           });
-    if (list.isEmpty()) recent_->addAction(tr("None yet"))->setEnabled(false);
-}
 
 void MainWindow::showWorking(const Answer& answer) {
     sheet_->open(qstring(answer.working.title), workingPage(answer.working));

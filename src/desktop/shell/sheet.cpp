@@ -8,6 +8,7 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "desktop/kit/finger.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
 #include "report/text.h"
@@ -22,10 +23,7 @@ Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new 
     title_->setFont(report::font(21, QFont::DemiBold));
     title_->setWordWrap(true);
     title_->setStyleSheet(QStringLiteral("font-size: 21px; font-weight: 600;"));
-    auto* close = new GlyphButton(Glyph::Close);
-    close->setProperty("flat", true);
-    close->setAccessibleName(tr("Close"));
-    close->setToolTip(tr("Close (Esc)"));
+    auto* close = GlyphButton::bare(Glyph::Close, tr("Close"), tr("Close (Esc)"));
     connect(close, &QPushButton::clicked, this, [this] {
         hide();
         if (before_) before_->setFocus();
@@ -35,6 +33,7 @@ Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new 
     box->addLayout(head);
     scroll_->setWidgetResizable(true);
     scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scrollByFinger(scroll_);
     box->addWidget(scroll_, 1);
     hide();
 }

@@ -21,7 +21,7 @@ namespace uovo::desktop {
 namespace {
 
 constexpr double kTop = 62, kBottom = 44, kSide = 146;  // pixels kept for dimensions and callouts
-constexpr double kGrip = 16;                            // pixels round a handle that take it
+constexpr double kGrip = 16, kFingerGrip = 26;          // pixels round a handle that take it
 constexpr double kGhostShare = 0.42;                    // of the dip depth: how much balloon is drawn above it
 
 }  // namespace
@@ -550,17 +550,17 @@ QImage PieceStage::picture(const QSize& at, double ratio) {
     return image;
 }
 
-PieceStage::Handle PieceStage::handleUnder(const QPointF& at) const {
+PieceStage::Handle PieceStage::handleUnder(const QPointF& at, bool finger) const {
     for (const Handle h : handles()) {
         const QPointF d = handleAt(h) - at;
-        if (std::hypot(d.x(), d.y()) < kGrip) return h;
+        if (std::hypot(d.x(), d.y()) < (finger ? kFingerGrip : kGrip)) return h;
     }
     return Handle::None;
 }
 
 void PieceStage::mousePressEvent(QMouseEvent* e) {
     if (e->button() != Qt::LeftButton) return;
-    const Handle h = handleUnder(e->position());
+    const Handle h = handleUnder(e->position(), e->pointerType() == QPointingDevice::PointerType::Finger);
     if (h == Handle::None) {
         for (const auto& label : labels_)
             if (label.box.contains(e->position())) emit dimensionClicked(label.place);

@@ -76,7 +76,7 @@ private:
     /// Anywhere on the section.
     void paintWallUnderCursor(QPainter& p, const QTransform& m, const report::SectionCurves& curves) const;
     double valueAt(Handle handle, const QPointF& at) const;
-    Handle handleUnder(const QPointF& at) const;
+    Handle handleUnder(const QPointF& at, bool finger = false) const;
     QString handleName(Handle handle) const;
     /// "62 mm"
     QString handleValue(Handle handle) const;

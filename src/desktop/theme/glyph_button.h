@@ -14,6 +14,15 @@ public:
         setIcon(glyphIcon(glyph_, size_));
     }
 
+    /// A flat one without words. @param name told to those who listen @param tip under the cursor; empty: its name
+    static GlyphButton* bare(Glyph glyph, const QString& name, const QString& tip = {}, int size = 20) {
+        auto* b = new GlyphButton(glyph, {}, size);
+        b->setProperty("flat", true);
+        b->setAccessibleName(name);
+        b->setToolTip(tip.isEmpty() ? name : tip);
+        return b;
+    }
+
 protected:
     void changeEvent(QEvent* e) override {
         if (e->type() == QEvent::PaletteChange) setIcon(glyphIcon(glyph_, size_));
