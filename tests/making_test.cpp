@@ -172,11 +172,11 @@ TEST_CASE("every step with every field is written and read back, and what a newe
     PlannedCoat coat;
     coat.chocolate = "milk";
     CastStep cast{"white", Measure(2), Measure(31), Measure(90), coat::Place::Freezer, {}, {}};
-    InsertStep insert{InsertStep::What::Biscuit, "Wafer", "", 3, Measure(0.004), "wheat", {}};
-    TopStep top{topping(plan, "crumbs", 0.002, 500), Measure(0.006), TopStep::When::Tacky, {}};
+    InsertStep insert{InsertStep::What::Biscuit, "Wafer", "", 3, Measure(0.004), "wheat", "dome", {}};
+    TopStep top{topping(plan, "crumbs", 0.002, 500), Measure(0.006), TopStep::When::Tacky, "dome", {}};
     SetStep set{coat::Place::Freezer, Measure(120), {}};
     FillStep fill{plan.freshFilling(), Measure(5e-5), Measure(0.5), Measure(600), {}};
-    DecorateStep decorate{DecorateStep::Way::Dust, "", "Gold powder", Measure(0.001), Measure(60), {}};
+    DecorateStep decorate{DecorateStep::Way::Dust, "", "Gold powder", Measure(0.001), Measure(60), "dome", {}};
     StoreStep store{StoreStep::Where::Fridge, {}};
     ServeStep serve{ServeStep::How::Drink, "Milk", Measure(2.5e-4), "{\"spoon\":\"long\"}"};
     p.making = {coat,       cast, insert,    top,      set,   ReleaseStep{}, TrimStep{},

@@ -11,7 +11,7 @@ inline Plan demo() { return io::demoPlan(20669L * 1440); }
 
 inline AnswerOptions withoutStrength() {
     AnswerOptions o;
-    o.strength = false;  // the dearest, and tested by itself
+    o.strength = o.together = false;  // the dearest, and tested by themselves
     return o;
 }
 
@@ -31,7 +31,7 @@ inline std::vector<std::string> sentences(const std::vector<Problem>& problems) 
 
 inline AnswerOptions withoutDay() {
     AnswerOptions o;
-    o.day = o.strength = false;
+    o.day = o.strength = o.together = false;
     return o;
 }
 

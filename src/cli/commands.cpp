@@ -57,7 +57,7 @@ int answers(const std::vector<std::string>& args) {
     if (!plan) return args.empty() ? 2 : 1;
     AnswerOptions options;
     options.day = std::find(args.begin(), args.end(), "--no-day") == args.end();
-    options.strength = options.day;
+    options.strength = options.together = options.day;
     Cache cache;
     const auto all = answer(*plan, io::library(), cache, options);
     if (!all) return 1;

@@ -3,7 +3,9 @@
 #include <cmath>
 
 #include "core/document/amount.h"
+#include "core/form/joint.h"
 #include "core/stages/shopping.h"
+#include "core/words/order_words.h"
 #include "core/words/words.h"
 
 namespace uovo::report {
@@ -121,6 +123,16 @@ private:
         for (const auto& words : cautionsAt(piece_, at_, plan_, lib_)) say(qstring(words), 3.6, kHarm);
     }
     void done() { page_.y += 1.4; }
+    /// A line of a list within a step; what stands at its end takes the room it needs.
+    void numbered(int n, const QString& words, const QString& end) {
+        page_.need(7);
+        page_.line(kMargin + kIndent, QStringLiteral("%1)").arg(n), 4.6, QFont::Bold);
+        const double top = page_.y, wide = page_.width() - kIndent - 8 - (end.isEmpty() ? 0 : 38);
+        if (!end.isEmpty()) page_.right(kMargin + page_.width(), end, 4.2);
+        page_.y = top;
+        page_.paragraph(kMargin + kIndent + 8, wide, words, 4.6);
+        page_.y = std::max(page_.y, top + 6.2);
+    }
 
     void paint(const PlannedCoat& c) {
         head(partOf(made_, c.item) + wayWords(c, u_), spoken(c.temperature, Dimension::Temperature, u_));
@@ -217,8 +229,8 @@ private:
         QString what = qstring(in.name).toLower();
         if (const Piece* other = in.what == InsertStep::What::Piece ? plan_.piece(in.piece) : nullptr)
             what = qstring(other->name).toLower();
-        head(in.each > 1 ? QStringLiteral("Stand in each: %1 × %2").arg(in.each).arg(what)
-                         : QStringLiteral("Stand in it: %1").arg(what));
+        head(partOf(made_, in.item) + (in.each > 1 ? QStringLiteral("Stand in each: %1 × %2").arg(in.each).arg(what)
+                                                   : QStringLiteral("Stand in it: %1").arg(what)));
         QString words =
             in.what == InsertStep::What::Stick && std::isfinite(made_.stickStands)
                 ? QStringLiteral("It stands by itself after %1 on the table; only then it goes into the cold.")
@@ -244,8 +256,9 @@ private:
     void paint(const TopStep& top) {
         const Topping* t = plan_.topping(top.topping);
         if (!t) return;
-        head(top.when == TopStep::When::Glued ? QStringLiteral("Glue %1 on").arg(qstring(t->name).toLower())
-                                              : QStringLiteral("Strew %1 on it").arg(qstring(t->name).toLower()),
+        head(partOf(made_, top.item) + (top.when == TopStep::When::Glued
+                                            ? QStringLiteral("Glue %1 on").arg(qstring(t->name).toLower())
+                                            : QStringLiteral("Strew %1 on it").arg(qstring(t->name).toLower())),
              grams(top.each.value));
         QString words;
         for (const auto& x : a_.toppings)
@@ -396,21 +409,32 @@ private:
             return done();
         }
         head(QStringLiteral("Put it together"));
-        say(QStringLiteral("Fit it dry first, and look from the front and from the side. Joints: %1. Hold each until "
-                           "it has set; let it bear nothing for %2.")
-                .arg(qstring(form::choice(piece_.shape, "glue")), time(lib_.usual("glueBears"))));
+        if (!a_.together || !a_.together->problem.empty()) {
+            say(QStringLiteral("Fit it dry first, and look from the front and from the side. Joints: %1. Hold each "
+                               "until it has set; let it bear nothing for %2.")
+                    .arg(qstring(joints.front().glue), time(lib_.usual("glueBears"))));
+            int n = 0;
+            for (const auto& j : joints)
+                numbered(++n, qstring(j.words), QStringLiteral("%1 of glue").arg(length(j.length)));
+            return done();
+        }
+        const bool alike = std::ranges::all_of(joints, [&](const auto& j) { return j.glue == joints.front().glue; });
+        const auto lines = orderLines(*a_.together, made_, u_);
+        say(QStringLiteral(
+                "Fit it dry first, mark the places, and look from the front and from the side.%1 A joint bears "
+                "after %2.")
+                .arg(alike ? QStringLiteral(" Joints: %1.").arg(qstring(joints.front().glue)) : QString(),
+                     time(form::jointTimes(lib_, joints.front().glue).bears)));
+        for (const auto& words : orderTroubles(*a_.together, made_, u_)) say(qstring(words), 4.3, kHarm);
         int n = 0;
-        for (size_t i = 0; i < joints.size();) {  // equal ones in a row are one line
-            const auto& j = joints[i];
-            size_t k = i;
-            while (k < joints.size() && joints[k].words == j.words && std::abs(joints[k].length - j.length) < 1e-6) ++k;
-            page_.need(7);
-            page_.line(kMargin + kIndent, QStringLiteral("%1)").arg(++n), 4.6, QFont::Bold);
-            page_.line(kMargin + kIndent + 8,
-                       (k - i > 1 ? QStringLiteral("%1 × ").arg(k - i) : QString()) + qstring(j.words), 4.6);
-            page_.right(kMargin + page_.width(), QStringLiteral("%1 of glue").arg(length(j.length)), 4.4);
-            page_.y += 6.4;
-            i = k;
+        for (const auto& line : lines) {
+            numbered(++n, qstring(line.what),
+                     line.length > 0
+                         ? QStringLiteral("%1 of %2")
+                               .arg(length(line.length), alike ? QStringLiteral("glue") : qstring(line.glue))
+                         : QString());
+            page_.paragraph(kMargin + kIndent + 8, page_.width() - kIndent - 8, qstring(line.how), 4.1,
+                            line.harm ? kHarm : kQuiet);
         }
         done();
     }
@@ -479,7 +503,7 @@ private:
         const auto* c = d.usesChocolate() ? lib_.find(piece_.chocolateOf(d)) : nullptr;
         const QString what = c ? qstring(c->name).toLower() : qstring(d.name).toLower();
         const char* names[]{"Drizzle it", "Paint it", "Spray it", "Dust it", "Stencil it", "Tie a ribbon round it"};
-        head(QString::fromLatin1(names[static_cast<int>(d.way)]),
+        head(partOf(made_, d.item) + QString::fromLatin1(names[static_cast<int>(d.way)]),
              d.way == Way::Ribbon ? QString() : grams(d.mass.value));
         say((what.isEmpty() ? QString() : QStringLiteral("With %1. ").arg(what)) +
             (d.dry.value > 0 ? QStringLiteral("Touch it after %1.").arg(spoken(d.dry, Dimension::Duration, u_))

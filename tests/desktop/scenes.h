@@ -34,6 +34,13 @@ inline std::vector<Scene> scenes() {
     }
     all.push_back({"gallery", [press](Program& p) { press(p, Qt::Key_G, Qt::ControlModifier); },
                    [](Program& p) -> QWidget* { return p.window.shape()->gallery(); }});
+    for (const char* id : {"observatory", "specimen-basket"})
+        all.push_back({"build-" + QString(id),
+                       [press, id](Program& p) {
+                           p.session.select(id);
+                           press(p, Qt::Key_F3);
+                       },
+                       [](Program& p) -> QWidget* { return p.window.build(); }});
     all.push_back({"melt", [press](Program& p) { press(p, Qt::Key_F4); },
                    [](Program& p) -> QWidget* { return p.window.melt(); }});
     all.push_back(

@@ -12,7 +12,9 @@
 #include "core/quantity/restate.h"
 #include "core/quantity/side_by_side.h"
 #include "core/schedule/solver.h"
+#include "core/stages/put_together.h"
 #include "core/stages/strength.h"
+#include "core/words/order_words.h"
 #include "core/words/words.h"
 
 namespace uovo {
@@ -250,6 +252,36 @@ bool addStrength(const Plan& plan, const material::Library& lib, const AnswerOpt
     return true;
 }
 
+/// In which order the parts of each piece are put together. @returns false when stopped
+bool addTogether(const Plan& plan, const material::Library& lib, Cache& cache, std::stop_token stop, Answers& out) {
+    for (size_t i = 0; i < plan.pieces.size(); ++i) {
+        const auto& now = out.pieces[i];
+        if (!now->made || !now->problems.empty() || now->made->assembly.joints.empty() || now->together) continue;
+        const std::string key = "together " + now->strengthKey;
+        auto together = std::static_pointer_cast<const PutTogether>(cache.find(key));
+        if (!together) {
+            auto found = guarded([&]() -> tl::expected<PutTogether, Problem> {
+                return putTogether(plan.pieces[i], plan, lib, *now->made, stop);
+            });
+            if (stop.stop_requested()) return false;
+            if (!found) {
+                found.emplace();
+                found->problem = "In which order it is put together cannot be reckoned for this shape.";
+            }
+            together = std::make_shared<const PutTogether>(std::move(*found));
+            cache.keep(key, together, bytesOf(*together));
+        }
+        auto with = std::make_shared<PieceAnswers>(*now);
+        with->together = together;
+        if (auto said = orderAnswer(*together, *now->made, plan.units)) {
+            const auto joints = std::ranges::find(with->answers, "joints", &Answer::id);
+            with->answers.insert(joints == with->answers.end() ? joints : joints + 1, std::move(*said));
+        }
+        out.pieces[i] = std::move(with);
+    }
+    return true;
+}
+
 /// Spares follow from what handling leaves: everything that hangs on how many are made is reckoned again, walls and
 /// strength are known.
 /// @returns false when stopped
@@ -352,6 +384,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         if (!spareWhatCracks(plan, library, options, cache, stop, out)) return std::nullopt;
         out.seconds = seconds();
     }
+    if (options.together && !isMany(plan) && !addTogether(plan, lib, cache, stop, out)) return std::nullopt;
     if (options.ways && !isMany(plan) && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
     out.seconds = seconds();
     if (options.day && complete && out.problems.empty()) {

@@ -22,6 +22,7 @@ struct AnswerOptions : MadeOptions {
     bool day = true;       ///< lay the day out as well
     bool ways = true;      ///< compute ways out of weak answers
     bool strength = true;  ///< reckon whether the pieces hold
+    bool together = true;  ///< find in which order parts are put together
 };
 
 /// Everything that follows from a plan. Pure: the same plan gives the same answers; only what changed is computed

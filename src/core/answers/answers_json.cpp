@@ -4,6 +4,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/answers/answers.h"
+#include "core/words/order_words.h"
 
 namespace uovo {
 namespace {
@@ -120,7 +121,20 @@ void addParts(json& p, const Made& s) {
         p["joints"].push_back({{"a", s.assembly.items[joint.a].key},
                                {"b", s.assembly.items[joint.b].key},
                                {"length", number(joint.length)},
-                               {"where", joint.words}});
+                               {"where", joint.words},
+                               {"glue", joint.glue}});
+}
+
+void addTogether(json& p, const PutTogether& t, const Made& made, UnitSystem units) {
+    json& j = p["together"];
+    j["stands"] = t.order.stands;
+    j["steps"] = json::array();
+    for (const auto& line : orderLines(t, made, units)) {
+        json step{{"what", line.what}, {"how", line.how}, {"hold", number(line.hold)}, {"bears", number(line.bears)}};
+        for (const size_t i : line.items) step["parts"].push_back(made.assembly.items[i].key);
+        j["steps"].push_back(std::move(step));
+    }
+    for (const auto& words : orderTroubles(t, made, units)) j["troubles"].push_back(words);
 }
 
 void addMade(json& p, const Made& s) {
@@ -153,6 +167,7 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
         if (a.bath)
             p["bath"] = {
                 {"pot", a.bath->pot}, {"chocolate", number(a.bath->chocolate)}, {"level", number(a.bath->level)}};
+        if (a.together && a.together->problem.empty()) addTogether(p, *a.together, *a.made, plan.units);
         p["perShelf"] = a.perShelf;
         p["answers"] = json::array();
         for (const auto& x : a.answers) p["answers"].push_back(of(x));

@@ -1,6 +1,7 @@
 #include "core/answers/cache.h"
 
 #include "core/day/day.h"
+#include "core/stages/put_together.h"
 #include "core/stages/strength.h"
 
 namespace uovo {
@@ -80,6 +81,14 @@ std::size_t bytesOf(const StrengthStage& stage) {
     std::size_t sum = sizeof stage + bytesOf(stage.mesh) + room(stage.thickness);
     for (const auto& c : stage.cases) sum += sizeof c + room(c.stress) + room(c.shift) + room(c.arrows);
     return sum;
+}
+
+std::size_t bytesOf(const PutTogether& together) {
+    std::size_t n = sizeof together;
+    for (const auto& b : together.bodies)
+        n += b.solid.points.size() * sizeof(form::Vec3) + b.solid.triangles.size() * sizeof(form::Triangle);
+    for (const auto& c : together.found.contacts) n += sizeof c + c.touches.size() * sizeof(assembly::Touch);
+    return n;
 }
 
 std::size_t bytesOf(const DayPlan& day) {

@@ -12,6 +12,7 @@ namespace uovo {
 
 struct DayPlan;
 struct Made;
+struct PutTogether;
 struct StrengthStage;
 struct WayOut;
 
@@ -49,6 +50,7 @@ private:
 /// About what a stage takes, bytes.
 std::size_t bytesOf(const Made& made);
 std::size_t bytesOf(const StrengthStage& stage);
+std::size_t bytesOf(const PutTogether& together);
 std::size_t bytesOf(const DayPlan& day);
 std::size_t bytesOf(const std::vector<WayOut>& ways);
 

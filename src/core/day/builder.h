@@ -89,7 +89,9 @@ private:
     std::string toppingName(const TopStep& top) const;
     /// What is dipped or bound in a round, by its name.
     static std::string coreOf(const Round& r);
-    std::string insertTitle(const Round& r, const InsertStep& in) const;
+    std::string insertTitle(const Round& r, const PieceAnswers& a, const InsertStep& in) const;
+    /// "the dome of ", where a step is for one part; else nothing.
+    static std::string partOf(const PieceAnswers& a, const std::string& item);
     /// Another piece goes in once it is finished.
     void standsIn(const InsertStep& in, int task);
 

@@ -18,11 +18,12 @@ int Builder::strew(const Round& r, const PieceAnswers& a, const std::vector<size
             const auto t =
                 std::find_if(a.toppings.begin(), a.toppings.end(), [&](const Topped& x) { return x.step == i; });
             if (top->when == TopStep::When::Tacky && t != a.toppings.end() && std::isfinite(t->from)) from = t->from;
-            now = task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who, "coat",
-                       minutes("strew", r.pieces), 0);
+            now =
+                task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + partOf(a, top->item) + r.who,
+                     "coat", minutes("strew", r.pieces), 0);
         } else if (const auto* in = std::get_if<InsertStep>(&step)) {
             if (in->what == InsertStep::What::Stick && std::isfinite(a.made->stickStands)) from = a.made->stickStands;
-            now = task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "coat",
+            now = task(r, fmt::format("insert-{}", i), insertTitle(r, a, *in), "coat",
                        minutes("insert", r.pieces * in->each), 0);
             standsIn(*in, now);
         }
@@ -50,12 +51,18 @@ std::string Builder::coreOf(const Round& r) {
     return "what is in " + r.who;
 }
 
-std::string Builder::insertTitle(const Round& r, const InsertStep& in) const {
+std::string Builder::partOf(const PieceAnswers& a, const std::string& item) {
+    for (const auto& i : a.made->assembly.items)
+        if (!item.empty() && i.key == item) return "the " + lowerFirst(i.name) + " of ";
+    return {};
+}
+
+std::string Builder::insertTitle(const Round& r, const PieceAnswers& a, const InsertStep& in) const {
     std::string what = lowerFirst(in.name);
     if (const Piece* other = in.what == InsertStep::What::Piece ? plan_.piece(in.piece) : nullptr)
         what = lowerFirst(other->name);
     if (in.each * r.pieces > 1) what = plural(what);
-    return fmt::format("Stand {} in {}", what, r.who);
+    return fmt::format("Stand {} in {}{}", what, partOf(a, in.item), r.who);
 }
 
 void Builder::standsIn(const InsertStep& in, int task) {
@@ -115,29 +122,30 @@ Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, c
     }
     if (const auto* top = std::get_if<TopStep>(&step)) {
         if (top->when != TopStep::When::Glued) {
-            const int strewn =
-                follow(since, task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + r.who, "finish",
-                                   minutes("strew", r.pieces), 0));
+            const int strewn = follow(since, task(r, fmt::format("top-{}", i),
+                                                  "Strew " + toppingName(*top) + " on " + partOf(a, top->item) + r.who,
+                                                  "finish", minutes("strew", r.pieces), 0));
             return {{strewn, since.front().wait, "it has set"}};
         }
         double grains = 1;
         for (const auto& t : a.toppings)
             if (t.step == i) grains = std::clamp(t.grains, 1.0, 500.0);
-        const int glued = task(r, fmt::format("top-{}", i), "Glue " + toppingName(*top) + " on " + r.who, "finish",
-                               minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
+        const int glued =
+            task(r, fmt::format("top-{}", i), "Glue " + toppingName(*top) + " on " + partOf(a, top->item) + r.who,
+                 "finish", minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
         withSmallPot(r, fmt::format("top-pot-{}", i), "Melt a little chocolate as glue for " + r.who, since, glued);
         glued_.insert(glued);
         return {{glued, bears(glued), "the glue bears"}};
     }
     if (const auto* in = std::get_if<InsertStep>(&step)) {
-        const int stood = follow(since, task(r, fmt::format("insert-{}", i), insertTitle(r, *in), "finish",
+        const int stood = follow(since, task(r, fmt::format("insert-{}", i), insertTitle(r, a, *in), "finish",
                                              minutes("insert", r.pieces * in->each), 0));
         standsIn(*in, stood);
         return {{stood, since.front().wait, since.front().why}};
     }
     if (const auto* d = std::get_if<DecorateStep>(&step)) {
-        const int done = task(r, fmt::format("decorate-{}", i), decorateTitle(*d) + r.who, "finish",
-                              minutes("decorate", r.pieces), 0);
+        const int done = task(r, fmt::format("decorate-{}", i), decorateTitle(*d) + partOf(a, d->item) + r.who,
+                              "finish", minutes("decorate", r.pieces), 0);
         if (d->usesChocolate())
             withSmallPot(r, fmt::format("decorate-pot-{}", i),
                          "Warm " + decorateChocolate(r.piece, *d) + " to decorate " + r.who, since, done);

@@ -101,12 +101,14 @@ void checkMaking(const Piece& p, const Plan& plan, const material::Library& lib,
         } else if (const auto* s = std::get_if<InsertStep>(&step)) {
             if (s->each < 1 || s->each > 100) add({"Between one and a hundred of them.", here + "each"});
             between(s->mass, 0, 5, "It weighs between nothing and five kilograms.", here + "mass");
+            if (!isPartOf(p, s->item)) add({"There is no such part for it to go into.", here + "item"});
             if (s->what != InsertStep::What::Piece) continue;
             if (s->piece == p.id) add({"A piece cannot stand in itself.", here + "piece"});
             else if (!plan.piece(s->piece)) add({"The piece that goes in is not in this plan.", here + "piece"});
         } else if (const auto* t = std::get_if<TopStep>(&step)) {
             if (!plan.topping(t->topping)) add({"There is no topping “" + t->topping + "” here.", here + "topping"});
             between(t->each, 0, 5, "A topping weighs between nothing and five kilograms.", here + "each");
+            if (!isPartOf(p, t->item)) add({"There is no such part for it to go on.", here + "item"});
         } else if (const auto* w = std::get_if<SetStep>(&step)) {
             between(w->stay, 0, 86400, "It sets between no time and a day.", here + "stay");
         } else if (const auto* f = std::get_if<FillStep>(&step)) {
@@ -120,6 +122,7 @@ void checkMaking(const Piece& p, const Plan& plan, const material::Library& lib,
             between(l->depth, 0, 0.02, "A lid of chocolate is at most 20 mm thick.", "filling/cap");
         } else if (const auto* d = std::get_if<DecorateStep>(&step)) {
             if (d->usesChocolate()) chocolate(*d, here);
+            if (!isPartOf(p, d->item)) add({"There is no such part to decorate.", here + "item"});
             between(d->mass, 0, 5, "A decoration weighs between nothing and five kilograms.", here + "mass");
             between(d->dry, 0, 86400, "It dries between no time and a day.", here + "dry");
         } else if (const auto* e = std::get_if<ServeStep>(&step)) {

@@ -44,7 +44,7 @@ std::string chocolateOf(const Piece& piece, const std::string& item) {
         if (!item.empty() && isFor(step, item))
             return std::visit(
                 [&](const auto& s) {
-                    if constexpr (requires { s.item; }) return piece.chocolateOf(s);
+                    if constexpr (requires { s.item, s.chocolate; }) return piece.chocolateOf(s);
                     else return std::string();
                 },
                 step);
@@ -121,7 +121,14 @@ void removeColour(Plan& plan, const std::string& colour) {
 
 void removePart(Piece& piece, const std::string& item) {
     form::removeItem(piece.shape, item);
-    std::erase_if(piece.making, [&](const Step& s) { return !item.empty() && isFor(s, item); });
+    std::erase_if(piece.making, [&](const Step& step) {
+        return !item.empty() && std::visit(
+                                    [&](const auto& s) {
+                                        if constexpr (requires { s.item; }) return s.item == item;
+                                        else return false;
+                                    },
+                                    step);
+    });
 }
 
 void copyStep(Piece& piece, size_t at) {

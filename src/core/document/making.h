@@ -43,6 +43,7 @@ struct InsertStep {
     int each = 1;                ///< so many in one
     Measure mass = 0.001;        ///< kg of one; of a piece its grams say
     std::string allergens;       ///< as a person says them
+    std::string item;            ///< key of the part of a compound that it goes into; empty: the whole
     std::string extra;
     bool operator==(const InsertStep&) const = default;
 };
@@ -53,6 +54,7 @@ struct TopStep {
     std::string topping;                    ///< id of a topping of the plan
     Measure each = 0.004;                   ///< kg on one piece
     When when = When::Wet;
+    std::string item;  ///< key of the part of a compound that it goes on; empty: the whole
     std::string extra;
     bool operator==(const TopStep&) const = default;
 };
@@ -103,6 +105,7 @@ struct DecorateStep {
     std::string name;       ///< of a powder or ribbon
     Measure mass = 0.003;   ///< kg on one piece
     Measure dry = 300;      ///< s until it may be touched
+    std::string item;       ///< key of the part of a compound that is decorated; empty: the whole
     std::string extra;
     bool usesChocolate() const { return way != Way::Dust && way != Way::Ribbon; }
     bool operator==(const DecorateStep&) const = default;

@@ -61,6 +61,7 @@ InsertStep readInsert(Object& o) {
     o.whole("each", s.each);
     o.measure("mass", s.mass);
     o.text("allergens", s.allergens);
+    o.text("item", s.item);
     s.extra = o.extra();
     return s;
 }
@@ -70,6 +71,7 @@ TopStep readTop(Object& o) {
     o.text("topping", s.topping);
     o.measure("each", s.each);
     o.word("when", s.when, kWhens);
+    o.text("item", s.item);
     s.extra = o.extra();
     return s;
 }
@@ -91,6 +93,7 @@ DecorateStep readDecorate(Object& o) {
     o.text("name", s.name);
     o.measure("mass", s.mass);
     o.measure("dry", s.dry);
+    o.text("item", s.item);
     s.extra = o.extra();
     return s;
 }

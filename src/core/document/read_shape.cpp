@@ -57,6 +57,7 @@ void readItems(Object& o, form::Part& p) {
         row.text("b", joint.b);
         row.measure("length", joint.length);
         row.text("words", joint.words);
+        row.text("glue", joint.glue);
         joint.extra = row.extra();
         p.joints.push_back(std::move(joint));
     });

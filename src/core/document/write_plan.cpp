@@ -77,11 +77,14 @@ json written(const InsertStep& s) {
     json k{{"what", wordOf(s.what, kInserts)}, {"name", s.name}, {"each", s.each}, {"mass", written(s.mass)}};
     if (!s.piece.empty()) k["piece"] = s.piece;
     if (!s.allergens.empty()) k["allergens"] = s.allergens;
+    if (!s.item.empty()) k["item"] = s.item;
     return k;
 }
 
 json written(const TopStep& s) {
-    return {{"topping", s.topping}, {"each", written(s.each)}, {"when", wordOf(s.when, kWhens)}};
+    json k{{"topping", s.topping}, {"each", written(s.each)}, {"when", wordOf(s.when, kWhens)}};
+    if (!s.item.empty()) k["item"] = s.item;
+    return k;
 }
 json written(const SetStep& s) { return {{"place", wordOf(s.place, kPlaces)}, {"stay", written(s.stay)}}; }
 json written(const ReleaseStep&) { return json::object(); }
@@ -101,6 +104,7 @@ json written(const DecorateStep& s) {
     json k{{"way", wordOf(s.way, kDecorations)}, {"mass", written(s.mass)}, {"dry", written(s.dry)}};
     if (!s.chocolate.empty()) k["chocolate"] = s.chocolate;
     if (!s.name.empty()) k["name"] = s.name;
+    if (!s.item.empty()) k["item"] = s.item;
     return k;
 }
 
@@ -180,6 +184,7 @@ json written(const form::Part& part, const std::string& extra) {
     for (const auto& g : part.joints) {
         json row{{"a", g.a}, {"b", g.b}, {"length", written(g.length)}};
         if (!g.words.empty()) row["words"] = g.words;
+        if (!g.glue.empty()) row["glue"] = g.glue;
         keepExtra(row, g.extra);
         shape["joints"].push_back(std::move(row));
     }

@@ -8,11 +8,19 @@ namespace uovo::form {
 namespace {
 
 struct Glue {
-    const char *words, *constant;
+    const char *words, *strength, *hold, *bears;
 };
-constexpr Glue kGlues[]{{"melted chocolate", "jointAsIs"},     {kScored, "jointScored"},
-                        {"melted edges", "jointMelted"},       {"glue and cold spray", "jointSprayed"},
-                        {"modeling chocolate", "jointCollar"}, {"icing or syrup", "jointIcing"}};
+constexpr Glue kGlues[]{{"melted chocolate", "jointAsIs", "holdAsIs", "glueBears"},
+                        {kScored, "jointScored", "holdScored", "glueBears"},
+                        {"melted edges", "jointMelted", "holdMelted", "glueBears"},
+                        {"glue and cold spray", "jointSprayed", "holdSprayed", "bearsSprayed"},
+                        {"modeling chocolate", "jointCollar", "holdCollar", "modeledRests"},
+                        {"icing or syrup", "jointIcing", "holdIcing", "bearsIcing"}};
+
+const Glue& glueOf(const std::string& words) {
+    const auto* g = std::find_if(std::begin(kGlues), std::end(kGlues), [&](const Glue& x) { return words == x.words; });
+    return g == std::end(kGlues) ? kGlues[0] : *g;
+}
 
 }  // namespace
 
@@ -22,9 +30,12 @@ std::vector<std::string> glues() {
     return out;
 }
 
+JointTimes jointTimes(const material::Library& library, const std::string& glue) {
+    return {library.usual(glueOf(glue).hold), library.usual(glueOf(glue).bears)};
+}
+
 JointStrength jointStrength(const material::Library& library, const std::string& glue, double set) {
-    const auto* g = std::find_if(std::begin(kGlues), std::end(kGlues), [&](const Glue& x) { return glue == x.words; });
-    const auto& c = library.strength.at((g == std::end(kGlues) ? kGlues[0] : *g).constant);
+    const auto& c = library.strength.at(glueOf(glue).strength);
     const double share = std::clamp(set, 0.0, 1.0);
     return {c.value * share, c.low * share, c.high * share};
 }

@@ -17,6 +17,11 @@ inline constexpr const char* kScored = "glue on scored faces";  ///< the stronge
 struct JointStrength {
     double value = 0, low = 0, high = 0;
 };
+/// How long a joint is held by hand, and until it may be loaded, s.
+struct JointTimes {
+    double hold = 0, bears = 0;
+};
+JointTimes jointTimes(const material::Library& library, const std::string& glue);
 JointStrength jointStrength(const material::Library& library, const std::string& glue, double set = 1);
 
 }  // namespace uovo::form

@@ -48,6 +48,7 @@ struct PartJoint {
     std::string a, b;       ///< keys of items
     Measure length = 0.02;  ///< m of glue line
     std::string words;      ///< "handle foot on the rim"
+    std::string glue;       ///< of `glues()`, where it is not as the whole's; empty: as the whole
     std::string extra;
     bool operator==(const PartJoint&) const = default;
 };
@@ -109,6 +110,7 @@ struct Joint {
     size_t a = 0, b = 0;  ///< items
     double length = 0;    ///< m of glue line
     std::string words;    ///< "handle foot on the rim"
+    std::string glue;     ///< of `glues()`
 };
 
 struct Assembly {

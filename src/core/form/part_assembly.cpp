@@ -5,6 +5,7 @@
 #include <cmath>
 #include <utility>
 
+#include "core/form/joint.h"
 #include "core/form/part_builders.h"
 #include "core/quantity/words.h"
 
@@ -111,6 +112,8 @@ tl::expected<void, Problem> checkItems(const Part& part) {
             return refuse("A joint is between two parts of the assembly.", fmt::format("joints/{}/b", i));
         if (!(j.length.value > 0 && j.length.value <= kLongest))
             return refuse("A joint is longer than nothing, and 10 m at the most.", fmt::format("joints/{}/length", i));
+        if (const auto known = glues(); !j.glue.empty() && std::ranges::find(known, j.glue) == known.end())
+            return refuse(fmt::format("A joint is not made by “{}”.", j.glue), fmt::format("joints/{}/glue", i));
     }
     return {};
 }
@@ -132,7 +135,9 @@ tl::expected<Assembly, Problem> buildAssembly(const Part& part, const Meshes& me
     const auto index = [&](const std::string& key) {
         return static_cast<size_t>(itemOf(part, key) - part.items.data());
     };
-    for (const auto& j : part.joints) out.joints.push_back({index(j.a), index(j.b), j.length.value, j.words});
+    for (const auto& j : part.joints)
+        out.joints.push_back(
+            {index(j.a), index(j.b), j.length.value, j.words, j.glue.empty() ? choice(part, "glue") : j.glue});
     out.enclosed = figure(part, "enclosed");
     return out;
 }

@@ -64,7 +64,7 @@ public:
         out_.items.push_back(std::move(item));
     }
     void joint(size_t a, size_t b, double length, std::string words) {
-        out_.joints.push_back({a, b, length, std::move(words)});
+        out_.joints.push_back({a, b, length, std::move(words), choice(whole_, "glue")});
     }
     void refuse(std::string sentence, std::string field) { problem_ = Problem{std::move(sentence), std::move(field)}; }
     Assembly& result() { return out_; }

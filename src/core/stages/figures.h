@@ -8,6 +8,7 @@
 
 namespace uovo {
 
+struct PutTogether;
 struct StrengthStage;
 
 /// What a filling step puts into one piece.
@@ -36,6 +37,7 @@ struct PieceAnswers {
     std::vector<Problem> problems;                  ///< when there are any, the rest is empty
     std::shared_ptr<const Made> made;               ///< null when there are problems
     std::shared_ptr<const StrengthStage> strength;  ///< of a wall, once it is reckoned; else null
+    std::shared_ptr<const PutTogether> together;    ///< of several parts, once their order is found; else null
     material::Coating coating;
     int make = 0;  ///< pieces with spares
     std::optional<batch::Bath> bath;

@@ -727,9 +727,9 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         }
         if (before.compound && !before.toJoint.empty()) {
             const double scored = form::jointStrength(lib, form::kScored).value;
-            if (scored > form::jointStrength(lib, form::choice(piece.shape, "glue")).value)
+            if (std::ranges::any_of(before.bears, [&](double share) { return share < scored; }))
                 tried("Score the joints, glue on both sides", StrengthWay::Does::Score,
-                      [&](StrengthWall& w) { weaken(w, scored, lib.strong("weibull")); });
+                      [&](StrengthWall& w) { weaken(w, lib.strong("weibull"), scored); });
             const double radius = lib.strong("glueRubbed"),
                          within = 0.5 * radius;  // half of a round fillet's leg thickens both faces on the average
             tried(fmt::format("A radius of {} at every joint", format(radius, Dimension::Length, plan.units)),

@@ -235,11 +235,13 @@ public:
                 if (mine[i]) corners_[n].push_back(static_cast<int>(i));
         }
         w_.glued.assign(m_.triangles.size(), 0.0);
+        w_.bears.assign(m_.triangles.size(), 1.0);
         w_.toJoint.assign(m_.points.size(), 1e300);
     }
 
     void join(const form::Joint& j) {
         if (isEmpty(j.a) || isEmpty(j.b)) return;
+        share_ = glued_.share(j.glue);
         const size_t before = w_.ties.size();
         glue(j.a, j.b, false);
         glue(j.b, j.a, false);
@@ -328,7 +330,9 @@ private:
                     toLines(lines, at(0) * (1 - x - y) + at(1) * x + at(2) * y, inside);
                     hit += inside;
                 }
+            if (!hit) continue;
             w_.glued[k] = std::max(w_.glued[k], double(hit) / (kSamples * (kSamples + 1) / 2));
+            w_.bears[k] = std::min(w_.bears[k], share_);
         }
     }
 
@@ -336,6 +340,7 @@ private:
     shell::Model& m_;
     Ranges range_;
     Glued glued_;
+    double share_ = 1;        // of the joint that is being made
     std::vector<bool> edge_;  // free edges of each part are what is glued
     std::vector<double> area_;
     std::vector<std::vector<int>> corners_;  // of each item
@@ -351,14 +356,16 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
             Problem{"Walls, sheets, discs, legs and round handles are reckoned: this piece has none of them."});
     Gluing gluing(w, std::move(range), glued);
     for (const auto& j : assembly.joints) gluing.join(j);
-    weaken(w, glued.share, glued.modulus);
+    weaken(w, glued.modulus);
     return {};
 }
 
-void weaken(StrengthWall& w, double share, double modulus) {
+void weaken(StrengthWall& w, double modulus, double least) {
     w.weak.assign(w.model.triangles.size(), 1.0);
     for (size_t k = 0; k < w.glued.size(); ++k)  // Weibull's sum over both shares of a triangle
-        if (w.glued[k] > 0) w.weak[k] = std::pow(w.glued[k] * std::pow(share, -modulus) + 1 - w.glued[k], -1 / modulus);
+        if (w.glued[k] > 0)
+            w.weak[k] =
+                std::pow(w.glued[k] * std::pow(std::max(least, w.bears[k]), -modulus) + 1 - w.glued[k], -1 / modulus);
 }
 
 }  // namespace uovo

@@ -115,6 +115,7 @@ std::optional<Piece> taken(const Piece& piece, const material::Library& lib, Str
     Piece out = piece;
     if (does == Does::Score) {
         out.shape.choices["glue"] = form::kScored;
+        for (auto& j : out.shape.joints) j.glue.clear();
         return out;
     }
     if (piece.coats().empty() || does == Does::Advice || (does == Does::Coat && piece.closes())) return std::nullopt;

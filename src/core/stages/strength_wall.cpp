@@ -163,9 +163,10 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
                                           : form::build(piece.shape, plan.meshes, detail);
         if (!rebuilt) return tl::unexpected(rebuilt.error());
         if (w.compound) {
-            if (auto ok = strengthCompound(w, *rebuilt,
-                                           {form::jointStrength(lib, form::choice(piece.shape, "glue")).value,
-                                            lib.strong("jointFillet"), lib.strong("weibull")});
+            if (auto ok =
+                    strengthCompound(w, *rebuilt,
+                                     {[&](const std::string& glue) { return form::jointStrength(lib, glue).value; },
+                                      lib.strong("jointFillet"), lib.strong("weibull")});
                 !ok)
                 return tl::unexpected(ok.error());
         } else {
@@ -220,7 +221,8 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
             for (const int i : m.triangles[k]) z += m.points[static_cast<size_t>(i)].z / 3;
             if (std::abs(z - 0.5 * (w.low + w.high)) < kSeam) w.glued[k] = 1;
         }
-        weaken(w, form::jointStrength(lib, form::choice(piece.shape, "glue")).value, lib.strong("weibull"));
+        w.bears.assign(m.triangles.size(), form::jointStrength(lib, form::choice(piece.shape, "glue")).value);
+        weaken(w, lib.strong("weibull"));
     }
     // The opening's edge.
     const std::vector<bool> edge = freeEdges(m);

@@ -16,8 +16,10 @@ struct StrengthWall {
     std::string left;              ///< parts that are not reckoned, in words
     std::vector<double> weak;      ///< of each triangle: multiple of the strength; empty: 1
     std::vector<double> glued;     ///< of each triangle: share of it that a joint takes; empty: none
-    std::vector<double> toJoint;   ///< of each corner: m to the nearest joint; empty: there is none
-    double low = 0, high = 0;      ///< m, z of its ends
+    std::vector<double>
+        bears;  ///< of each triangle that a joint takes some of: strength of the joint, of the whole wall's
+    std::vector<double> toJoint;  ///< of each corner: m to the nearest joint; empty: there is none
+    double low = 0, high = 0;     ///< m, z of its ends
     bool open = false, rimUp = false, hung = false, compound = false;
     double capacity = 0, fill = 0, level = 0;  ///< m³, m³, m; the level is NaN where it is not known
 };
@@ -27,9 +29,9 @@ struct StrengthWall {
 tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan& plan, const material::Library& library,
                                                  const PieceAnswers& answers, double triangles);
 
-/// Weakens the triangles that a joint runs through. @param share strength of the joint, of the whole wall's @param
-/// modulus Weibull's m
-void weaken(StrengthWall& wall, double share, double modulus);
+/// Weakens the triangles that a joint runs through. @param modulus Weibull's m @param least share of the wall's
+/// strength that every joint is taken to have at least
+void weaken(StrengthWall& wall, double modulus, double least = 0);
 /// Of each corner: it lies on an edge with one triangle only.
 std::vector<bool> freeEdges(const shell::Model& model);
 /// Adds the Wall triangles of a surface, moved to the middle of the wall. @param thickness m at each corner; bare
@@ -45,9 +47,9 @@ void addBar(StrengthWall& wall, const form::Pose& pose, double length,
 /// A joint as the shell knows it: each corner of an edge that is glued is held to a patch as wide as the edge and its
 /// fillet of glue.
 struct Glued {
-    double share = 0.5;     ///< strength of the joint, of the whole wall's
-    double fillet = 0.004;  ///< m, leg of the glue
-    double modulus = 8;     ///< Weibull's m: how a share of a triangle that is glued weakens the whole of it
+    std::function<double(const std::string& glue)> share;  ///< strength of a joint, of the whole wall's
+    double fillet = 0.004;                                 ///< m, leg of the glue
+    double modulus = 8;  ///< Weibull's m: how a share of a triangle that is glued weakens the whole of it
 };
 /// Adds every wall and sheet of an assembly, tied along its joints.
 tl::expected<void, Problem> strengthCompound(StrengthWall& wall, const form::Assembly& assembly, const Glued& glued);

@@ -245,7 +245,7 @@ public:
         std::string list;
         for (size_t i = 0; i < places.size() && i < 4; ++i) list += (i ? ", " : "") + places[i];
         a.sentence = fmt::format("{} of glue line in all: {}{}.", length(all), list, places.size() > 4 ? " …" : "");
-        for (const auto& j : joints) a.working.inputs.push_back({j.words, length(j.length), "", "geometry"});
+        for (const auto& j : joints) a.working.inputs.push_back({j.words, length(j.length), j.glue, "geometry"});
         a.working.title = "Joints";
         a.working.formula = "length of each line where two parts meet";
         a.working.result = length(all);

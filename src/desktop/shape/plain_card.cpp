@@ -155,6 +155,32 @@ WordsField* PlainCard::words(const QString& name, const QString& empty, const ch
     return f;
 }
 
+template <class S>
+void PlainCard::partChoice(const QString& name) {
+    QStringList words{tr("all of it")};
+    std::vector<std::string> keys{""};
+    const auto add = [&](const std::string& key, const std::string& called) {
+        words << qstring(called).toLower();
+        keys.push_back(key);
+    };
+    const Piece& piece = *session_.piece();
+    for (const auto& item : piece.shape.items) add(item.key, item.name);
+    const auto answers = session_.pieceAnswers(piece.id);
+    if (keys.size() == 1 && answers && answers->made && answers->made->assembly.items.size() > 1)
+        for (const auto& item : answers->made->assembly.items) add(item.key, item.name);
+    if (const S* s = as<S>(); s && std::ranges::find(keys, s->item) == keys.end()) add(s->item, s->item);
+    if (keys.size() == 1) return;
+    box_->addWidget(choice(
+        name, words,
+        [this, keys] {
+            const S* s = as<S>();
+            return s ? std::max(0, static_cast<int>(std::ranges::find(keys, s->item) - keys.begin())) : 0;
+        },
+        [this, keys, name](int i) {
+            change<S>(tr("Change %1").arg(name.toLower()), [&](S& s) { s.item = keys[static_cast<size_t>(i)]; });
+        }));
+}
+
 QPushButton* PlainCard::more(const QString& tip) {
     auto* b = toolButton(QStringLiteral("…"), tip);
     b->setObjectName(QStringLiteral("stepDetails"));
@@ -195,6 +221,7 @@ void PlainCard::build(const InsertStep& insert) {
     using What = InsertStep::What;
     head(stepWords(*step(), *session_.piece()));
     if (insert.what != What::Core) insertKind();
+    if (insert.what != What::Core) partChoice<InsertStep>(tr("The part it stands in"));
     if (insert.what != What::Piece) {
         row({}, words<InsertStep>(tr("Its name"), tr("what it is"), "name", &InsertStep::name),
             figure<InsertStep>(tr("Grams of one"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass, "",
@@ -267,6 +294,7 @@ void PlainCard::build(const TopStep&) {
                             [i](TopStep& s) { s.when = static_cast<TopStep::When>(i); });
         });
     box_->addWidget(when);
+    partChoice<TopStep>(tr("The part it goes on"));
 }
 
 void PlainCard::build(const SetStep&) {
@@ -374,6 +402,7 @@ void PlainCard::build(const DecorateStep& decorate) {
     row(tr("dry after"), nullptr,
         figure<DecorateStep>(tr("Dry after"), QStringLiteral("making/%1/dry").arg(at_), Dimension::Duration, "min",
                              &DecorateStep::dry));
+    partChoice<DecorateStep>(tr("The part that is decorated"));
 }
 
 void PlainCard::build(const StoreStep&) {

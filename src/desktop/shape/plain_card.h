@@ -44,6 +44,9 @@ private:
     /// A text of its step. @param key what it is called in the plan's file
     template <class S>
     WordsField* words(const QString& name, const QString& empty, const char* key, std::string S::*member);
+    /// Which part of a compound its step is for; nothing of a single part.
+    template <class S>
+    void partChoice(const QString& name);
     QPushButton* more(const QString& tip);
     QString result(const PieceAnswers& answers) const;
 

@@ -7,6 +7,7 @@
 #include <set>
 
 #include "core/document/edits.h"
+#include "core/form/joint.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/text.h"
@@ -289,6 +290,20 @@ void RecipeLine::place(const std::string& item) {
         word(tr("along"));
         figure(tr("Length of the joint"), QStringLiteral("former/joints/%1/length").arg(j), Dimension::Length, "mm",
                [j](Piece& p) -> Measure* { return j < p.shape.joints.size() ? &p.shape.joints[j].length : nullptr; });
+        QStringList ways{tr("as the whole")};
+        for (const auto& g : form::glues()) ways << qstring(g);
+        choice(
+            tr("How it is glued"), ways,
+            [j](const Piece& p) {
+                const auto known = form::glues();
+                if (j >= p.shape.joints.size()) return 0;
+                const auto at = std::ranges::find(known, p.shape.joints[j].glue);
+                return at == known.end() ? 0 : static_cast<int>(at - known.begin()) + 1;
+            },
+            [j](Piece& p, int i) {
+                if (j < p.shape.joints.size())
+                    p.shape.joints[j].glue = i == 0 ? std::string() : form::glues()[static_cast<size_t>(i) - 1];
+            });
         button(tr("unglue"), QStringLiteral("unglue/%1").arg(j), tr("Take this joint out"), [this, j] {
             session_.editPiece(tr("Take a joint out"), [j](Piece& p) {
                 if (j < p.shape.joints.size())

@@ -49,6 +49,7 @@ MainWindow::MainWindow(Session& session)
     : session_(session),
       places_(new Places),
       shape_(new ShapePlace(session)),
+      build_(new BuildPlace(session)),
       melt_(new MeltPlace(session)),
       day_(new DayPlace(session)) {
     setWindowTitle(QStringLiteral("Uovo"));
@@ -81,12 +82,15 @@ MainWindow::MainWindow(Session& session)
     railBox->setContentsMargins(0, 10, 0, 10);
     railBox->setSpacing(2);
     shapeButton_ = new RailButton(Glyph::Shape, tr("Shape"));
+    buildButton_ = new RailButton(Glyph::Build, tr("Build"));
+    buildButton_->setToolTip(tr("Parts put together, step by step (F3)"));
     meltButton_ = new RailButton(Glyph::Melt, tr("Melt"));
     dayButton_ = new RailButton(Glyph::Day, tr("Day"));
     meltButton_->setToolTip(tr("The pots: tempering, shopping (F4)"));
     shapeButton_->setToolTip(tr("One piece: former, coats, wall (F2)"));
     dayButton_->setToolTip(tr("The day: when to do what (F5)"));
     railBox->addWidget(shapeButton_);
+    railBox->addWidget(buildButton_);
     railBox->addWidget(meltButton_);
     railBox->addWidget(dayButton_);
     railBox->addStretch(1);
@@ -96,11 +100,13 @@ MainWindow::MainWindow(Session& session)
     rule->setObjectName(QStringLiteral("rule"));
     row->addWidget(rule);
     places_->addWidget(shape_);
+    places_->addWidget(build_);
     places_->addWidget(melt_);
     places_->addWidget(day_);
     row->addWidget(places_, 1);
     column->addLayout(row, 1);
     connect(shapeButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Shape); });
+    connect(buildButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Build); });
     connect(meltButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Melt); });
     connect(dayButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Day); });
     sheet_ = new Sheet(centre);
@@ -124,6 +130,7 @@ MainWindow::MainWindow(Session& session)
             [this](const QString& id) { sheet_->open(tr("A colour"), colourPage(session_, id.toStdString())); });
     connect(shape_, &ShapePlace::adviceWanted, this,
             [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
+    connect(build_, &BuildPlace::workingWanted, this, &MainWindow::showWorking);
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
     connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);
@@ -159,8 +166,9 @@ bool MainWindow::eventFilter(QObject* object, QEvent* event) {
 }
 
 void MainWindow::goTo(Place place) {
-    places_->setCurrentIndex(place == Place::Shape ? 0 : place == Place::Melt ? 1 : 2);
-    (place == Place::Shape ? shapeButton_ : place == Place::Melt ? meltButton_ : dayButton_)->setChecked(true);
+    places_->setCurrentIndex(static_cast<int>(place));
+    RailButton* const buttons[]{shapeButton_, buildButton_, meltButton_, dayButton_};
+    buttons[static_cast<size_t>(place)]->setChecked(true);
 }
 
 void MainWindow::step(int by) {

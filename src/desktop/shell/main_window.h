@@ -6,6 +6,7 @@
 #include <QPushButton>
 #include <QStackedWidget>
 
+#include "desktop/build/build_place.h"
 #include "desktop/day/day_place.h"
 #include "desktop/melt/melt_place.h"
 #include "desktop/shape/shape_files.h"
@@ -26,11 +27,12 @@ public:
     explicit MainWindow(Session& session);
 
     ShapePlace* shape() const { return shape_; }
+    BuildPlace* build() const { return build_; }
     DayPlace* day() const { return day_; }
     MeltPlace* melt() const { return melt_; }
     Sheet* sheet() const { return sheet_; }
     ShapeFiles* files() const { return files_; }
-    enum class Place { Shape, Melt, Day };
+    enum class Place { Shape, Build, Melt, Day };
     void goTo(Place place);
     const QList<QAction*>& commands() const { return commands_; }
     /// Leads to the field of a plan's path, "pieces/bowl/former/dip" or "kitchen/room": its place or sheet, its focus.
@@ -102,11 +104,12 @@ private:
     class QHBoxLayout* row_;
     QStackedWidget* places_;
     ShapePlace* shape_;
+    BuildPlace* build_;
     MeltPlace* melt_;
     DayPlace* day_;
     ShapeFiles* files_;
     Sheet* sheet_;
-    RailButton *shapeButton_, *meltButton_, *dayButton_;
+    RailButton *shapeButton_, *buildButton_, *meltButton_, *dayButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
     ProblemsButton* problems_;
     QLabel* told_;

@@ -118,10 +118,11 @@ void MainWindow::addExports() {
     menu_->addSeparator();
 }
 
-/// What has its own control in the window, and a key. F-keys stand in the order of the places; F3, F6 and F7 are for
+/// What has its own control in the window, and a key. F-keys stand in the order of the places; F6 and F7 are for
 /// those to come.
 void MainWindow::addCommands() {
     command(tr("Go to Shape"), keys("F2"), [this] { goTo(Place::Shape); });
+    command(tr("Go to Build"), keys("F3"), [this] { goTo(Place::Build); });
     command(tr("Go to Melt"), keys("F4"), [this] { goTo(Place::Melt); });
     command(tr("Go to Day"), keys("F5"), [this] { goTo(Place::Day); });
     const auto onShape = [this](const QString& words, const char* key, auto does) {

@@ -229,6 +229,14 @@ void paintGlyph(QPainter& p, Glyph glyph, const QRectF& square, const QColor& in
             p.drawLine(QPointF(12, 2.5), QPointF(12, 11));
             break;
         }
+        case Glyph::Build:  // two walls and what is set on them
+            p.drawLine(QPointF(5, 21), QPointF(5, 12));
+            p.drawLine(QPointF(19, 21), QPointF(19, 12));
+            p.drawLine(QPointF(3, 21), QPointF(21, 21));
+            p.setPen(bright);
+            p.drawLine(QPointF(2.5, 9), QPointF(12, 3));
+            p.drawLine(QPointF(12, 3), QPointF(21.5, 9));
+            break;
         case Glyph::Day:  // bars of a day, one line of time
             p.drawLine(QPointF(3, 6), QPointF(10, 6));
             p.drawLine(QPointF(7, 12), QPointF(19, 12));

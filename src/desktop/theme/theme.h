@@ -45,6 +45,7 @@ QString styleSheet();
 
 enum class Glyph {
     Shape,
+    Build,
     Melt,
     Day,
     Menu,

@@ -1,0 +1,240 @@
+#include "core/words/order_words.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cctype>
+#include <cmath>
+
+#include "core/quantity/words.h"
+
+namespace uovo {
+namespace {
+
+using assembly::kTable;
+using Way = assembly::OrderStep::Way;
+
+class OrderTeller {
+public:
+    OrderTeller(const PutTogether& t, const Made& made, UnitSystem units) : t_(t), made_(made), units_(units) {}
+
+    std::string name(size_t body) const {
+        const std::string n = lowerFirst(made_.assembly.items[t_.items[body]].name);
+        const bool numbered = !n.empty() && std::isdigit(static_cast<unsigned char>(n.back()));  // "wall 3"
+        return numbered ? n : "the " + n;
+    }
+    std::string length(double m) const { return format(m, Dimension::Length, units_); }
+    std::string time(double s) const { return format(s, Dimension::Duration, units_); }
+
+    std::string list(std::vector<std::string> names) const {
+        std::string out;
+        for (size_t i = 0; i < names.size(); ++i)
+            out += (i == 0 ? "" : i + 1 == names.size() ? " and " : ", ") + names[i];
+        return out;
+    }
+
+    OrderLine line(const assembly::Order& order, size_t k, bool beside) const {
+        const auto& s = order.steps[k];
+        OrderLine out;
+        std::vector<std::string> what;
+        for (const size_t p : s.parts) {
+            what.push_back(name(p));
+            out.items.push_back(t_.items[p]);
+        }
+        const std::string with =
+            s.parts.size() > 1 ? what.front() + " with " + list({what.begin() + 1, what.end()}) : what.front();
+        std::vector<std::string> onto;
+        bool on = false;
+        for (const size_t g : s.glues) {
+            const auto& glue = t_.glues[g];
+            const bool a = std::ranges::find(s.parts, glue.a) != s.parts.end();
+            onto.push_back(name(a ? glue.b : glue.a));
+            on = on || liesOn(a ? glue.a : glue.b, a ? glue.b : glue.a);
+            out.hold = std::max(out.hold, glue.hold);
+            out.bears = std::max(out.bears, glue.set);
+            const auto& joint = made_.assembly.joints[t_.joints[g]];
+            out.length += joint.length;
+            out.glue = joint.glue;
+        }
+        if (!s.possible) {
+            out.harm = true;
+            out.what = upperFirst(with);
+            out.how = "It touches nothing that is there, or falls whatever stands beside it.";
+            return out;
+        }
+        if (onto.empty())
+            out.what = k == 0 ? fmt::format("{} {}", s.way == Way::Prop ? "Stand up" : "Begin with", with)
+                              : fmt::format("Stand {} in its place", with);
+        else out.what = fmt::format("Glue {} {} {}", with, on ? "on" : "to", list(onto));
+        out.beside = beside;
+        if (beside) out.what += ", beside the rest";
+        std::string how;
+        if (s.waits) how += fmt::format("First let the glue before it bear: {}. ", time(lastBears(order, k)));
+        if (s.way != Way::Hold) out.hold = 0;
+        if (s.way == Way::Free)
+            how += onto.empty() ? "It stands by itself." : "It stands by itself while the glue sets.";
+        if (s.way == Way::Hold) how += fmt::format("Hold it for {}, until the glue grips.", time(out.hold));
+        if (s.way == Way::Prop) how += props(s, order.steps.size());
+        out.how = how;
+        return out;
+    }
+
+    /// The first lies on the second: it is pushed up by it.
+    bool liesOn(size_t a, size_t b) const {
+        for (const auto& c : t_.found.contacts) {
+            if (!((c.a == a && c.b == b) || (c.a == b && c.b == a))) continue;
+            double up = 0;
+            for (const auto& touch : c.touches) up += (c.a == a ? 1 : -1) * touch.normal.z / double(c.touches.size());
+            return up > 0.3;
+        }
+        return false;
+    }
+
+private:
+    double lastBears(const assembly::Order& order, size_t k) const {
+        double most = 0;
+        for (const size_t g : order.steps[k - 1].glues) most = std::max(most, t_.glues[g].set);
+        return most;
+    }
+    std::string props(const assembly::OrderStep& s, size_t steps) const {
+        std::vector<std::string> words;
+        int against = 0;
+        double high = 0;
+        size_t until = 0;
+        for (const auto& p : s.props) {
+            until = std::max(until, p.until);
+            if (p.below()) words.push_back(fmt::format("{} high under it", thing(p.height)));
+            else ++against, high = std::max(high, p.height);
+        }
+        if (against > 0)
+            words.push_back(fmt::format("something heavy against it {}, {} up",
+                                        against > 1 ? "on either side" : "on the open side", length(high)));
+        return fmt::format(
+            "Put {}{}.", list(words),
+            until >= steps ? ", until all of it has set" : fmt::format(", until step {} has set", until + 1));
+    }
+    std::string thing(double height) const {
+        const char* what = height < 0.012  ? "a folded cloth"
+                           : height < 0.06 ? "a block of foam"
+                           : height < 0.13 ? "a tin or cup"
+                                           : "a tall glass";
+        return fmt::format("{} {}", what, length(height));
+    }
+    static std::string upperFirst(std::string s) {
+        if (!s.empty()) s[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(s[0])));
+        return s;
+    }
+
+    const PutTogether& t_;
+    const Made& made_;
+    UnitSystem units_;
+};
+
+const char* sideWords(assembly::Side side) {
+    switch (side) {
+        case assembly::Side::Upright:
+            return "";
+        case assembly::Side::UpsideDown:
+            return "Build it upside down, and turn it over when all of it has set.";
+        default:
+            return "Build it lying on its side, and stand it up when all of it has set.";
+    }
+}
+
+}  // namespace
+
+std::vector<OrderLine> orderLines(const PutTogether& t, const Made& made, UnitSystem units) {
+    const OrderTeller teller(t, made, units);
+    std::vector<OrderLine> out;
+    std::vector<char> told(t.order.groups.size(), 0);
+    for (size_t k = 0; k < t.order.steps.size(); ++k) {
+        if (t.order.steps[k].parts.size() > 1)
+            for (size_t g = 0; g < t.order.groups.size(); ++g) {
+                const auto& group = t.order.groups[g];
+                if (told[g] || group.steps.empty() ||
+                    std::ranges::find(t.order.steps[k].parts, group.steps.front().parts.front()) ==
+                        t.order.steps[k].parts.end())
+                    continue;
+                told[g] = 1;
+                for (size_t j = 0; j < group.steps.size(); ++j) out.push_back(teller.line(group, j, true));
+            }
+        out.push_back(teller.line(t.order, k, false));
+    }
+    if (const std::string side = sideWords(t.order.side); !side.empty() && !out.empty())
+        out.front().how = side + " " + out.front().how;
+    return out;
+}
+
+std::vector<std::string> orderTroubles(const PutTogether& t, const Made& made, UnitSystem units) {
+    const OrderTeller teller(t, made, units);
+    std::vector<std::string> out;
+    const auto capital = [](std::string s) {
+        if (!s.empty()) s[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(s[0])));
+        return s;
+    };
+    for (const size_t p : t.found.afloat)
+        out.push_back(fmt::format("{} touches nothing: move it, nearer than {} glue takes it.", capital(teller.name(p)),
+                                  teller.length(5e-4)));
+    for (const size_t j : t.apart) {
+        const auto& joint = made.assembly.joints[j];
+        const size_t a = t.bodyOf(joint.a), b = t.bodyOf(joint.b);
+        if (std::ranges::find(t.found.afloat, a) != t.found.afloat.end() ||
+            std::ranges::find(t.found.afloat, b) != t.found.afloat.end())
+            continue;
+        out.push_back(
+            fmt::format("{} does not reach {}: they are to be glued.", capital(teller.name(a)), teller.name(b)));
+    }
+    for (const auto& c : t.found.cuts)
+        out.push_back(fmt::format("{} and {} cut {} into each other.", capital(teller.name(c.a)), teller.name(c.b),
+                                  teller.length(c.depth)));
+    if (!t.order.stands && t.order.stuck == kTable)
+        out.push_back(
+            t.order.beyond > 0
+                ? fmt::format("Finished, it tips over: its weight lies {} outside its foot. A foot wider that "
+                              "way by more than that, or something under {} for good.",
+                              teller.length(t.order.beyond), teller.name(t.order.tips))
+                : fmt::format("Finished, it does not stand on a table that leans a little: {} moves first.",
+                              teller.name(t.order.tips)));
+    return out;
+}
+
+std::optional<Answer> orderAnswer(const PutTogether& t, const Made& made, UnitSystem units) {
+    if (!t.problem.empty()) return std::nullopt;
+    const auto lines = orderLines(t, made, units);
+    const auto troubles = orderTroubles(t, made, units);
+    Answer a;
+    a.id = "together";
+    const double n = double(lines.size());
+    a.figure = {n, n, n, Dimension::Count};
+    a.headline = std::to_string(lines.size());
+    a.after = lines.size() == 1 ? "step to put it together" : "steps to put it together";
+    int held = 0, propped = 0;
+    for (const auto& s : t.order.steps) held += s.way == Way::Hold, propped += s.way == Way::Prop;
+    if (!troubles.empty()) {
+        a.tone = t.order.stands ? Tone::Weak : Tone::Impossible;
+        a.sentence = troubles.front();
+    } else {
+        a.sentence = lines.empty() ? "" : lines.front().what + ". ";
+        a.sentence += held == 0 && propped == 0 ? "Every part stands by itself while its glue sets."
+                      : propped == 0            ? fmt::format("{} held until the glue grips.",
+                                                   held == 1 ? "One is" : fmt::format("{} are", held))
+                                                : fmt::format("{} held until the glue grips, {} something beside it.",
+                                                   held == 1 ? "One is" : fmt::format("{} are", held),
+                                                   propped == 1 ? "one needs" : fmt::format("{} need", propped));
+    }
+    a.working = {
+        "Order of putting together",
+        "Σ f + m g = 0, Σ (x − c) × f = 0 for each part, f in friction cones and within what glue bears;  the "
+        "least wrench that is missing by a linear program, upright and leaning to eight sides",
+        {{"friction", "0.4", "0.3–0.6", "judgement"},
+         {"lean", "2°", "1–4°", "judgement"},
+         {"cut short by", format(1e-3, Dimension::Length, units), "0.5–2 mm", "judgement"},
+         {"glue fills", format(5e-4, Dimension::Length, units), "", "judgement"}},
+        a.headline,
+        "What is said to stand stands with these tolerances; what is said to be held may stand in a lucky hand. "
+        "Fit it dry first.",
+        "Putting together"};
+    return a;
+}
+
+}  // namespace uovo

@@ -1,0 +1,206 @@
+#include "desktop/build/build_place.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+#include "core/document/edits.h"
+#include "desktop/kit/split.h"
+#include "desktop/kit/widgets.h"
+#include "desktop/theme/theme.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+bool hasParts(const Piece& p) { return p.family().body == form::Body::Compound; }
+
+}  // namespace
+
+BuildPlace::BuildPlace(Session& session, QWidget* parent)
+    : QWidget(parent),
+      session_(session),
+      about_(new ShortLabel),
+      number_(new QLabel),
+      what_(new QLabel),
+      how_(new QLabel),
+      empty_(wrapped({}, "quiet")),
+      pieces_(choiceBox(tr("Which piece"), {})),
+      open_(new QPushButton(tr("Open it"))),
+      stage_(new BuildStage),
+      strip_(new OrderStrip),
+      slider_(new QSlider(Qt::Horizontal)),
+      joints_(new JointsColumn(session)) {
+    setObjectName(QStringLiteral("buildPlace"));
+    auto* outer = new QHBoxLayout(this);
+    outer->setContentsMargins(0, 0, 0, 0);
+    auto* split = new Split(QStringLiteral("build"));
+    outer->addWidget(split);
+    middle_ = new QWidget;
+    auto* column = new QVBoxLayout(middle_);
+    column->setContentsMargins(26, 14, 18, 12);
+    column->setSpacing(6);
+    column->addWidget(head());
+    column->addWidget(empty_);
+    column->addWidget(stage_, 1);
+    below_ = new QWidget;
+    auto* below = new QVBoxLayout(below_);
+    below->setContentsMargins(0, 0, 0, 0);
+    below->setSpacing(6);
+    auto* line = new QHBoxLayout;
+    line->setSpacing(14);
+    number_->setStyleSheet(QStringLiteral("font-size: 30px; font-weight: 700;"));
+    number_->setMinimumWidth(34);
+    auto* words = new QVBoxLayout;
+    words->setSpacing(1);
+    for (auto* l : {what_, how_}) l->setWordWrap(true);
+    how_->setProperty("quiet", true);
+    what_->setObjectName(QStringLiteral("stepWhat"));
+    what_->setStyleSheet(QStringLiteral("font-size: 17px; font-weight: 600;"));
+    how_->setObjectName(QStringLiteral("stepHow"));
+    words->addWidget(what_);
+    words->addWidget(how_);
+    line->addWidget(number_, 0, Qt::AlignTop);
+    line->addLayout(words, 1);
+    below->addLayout(line);
+    below->addWidget(strip_);
+    slider_->setObjectName(QStringLiteral("buildSlider"));
+    slider_->setAccessibleName(tr("Step of putting together"));
+    slider_->setPageStep(1);
+    slider_->setMinimumHeight(24);
+    below->addWidget(slider_);
+    column->addWidget(below_);
+    split->addPane(middle_, 0);
+    split->addPane(joints_, 310);
+    joints_->setAutoFillBackground(true);
+    connect(slider_, &QSlider::valueChanged, this, [this](int v) { setStep(static_cast<size_t>(v)); });
+    connect(strip_, &OrderStrip::stepChosen, this, &BuildPlace::setStep);
+    connect(joints_, &JointsColumn::stepWanted, this, &BuildPlace::setStep);
+    connect(joints_, &JointsColumn::workingWanted, this, &BuildPlace::workingWanted);
+    connect(pieces_, &QComboBox::activated, this, [this](int i) { session_.select(pieces_->itemData(i).toString()); });
+    connect(open_, &QPushButton::clicked, this,
+            [this] { session_.editPiece(tr("Open it"), [this](Piece& p) { (void)open(p, session_.plan().meshes); }); });
+    connect(&session_, &Session::planChanged, this, [this] { stage_->setStale(true); });
+    connect(&session_, &Session::answersChanged, this, &BuildPlace::refresh);
+    connect(&session_, &Session::selectionChanged, this, &BuildPlace::refresh);
+}
+
+QWidget* BuildPlace::head() {
+    auto* bar = new QWidget;
+    auto* row = new QHBoxLayout(bar);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(14);
+    pieces_->setObjectName(QStringLiteral("buildPiece"));
+    pieces_->setStyleSheet(QStringLiteral("font-size: 19px; font-weight: 700;"));
+    pieces_->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    pieces_->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
+    about_->setProperty("quiet", true);
+    about_->setObjectName(QStringLiteral("buildAbout"));
+    open_->setObjectName(QStringLiteral("openCompound"));
+    open_->setProperty("flat", true);
+    open_->setToolTip(
+        tr("It becomes an assembly of its own: parts and joints can be added, moved and taken out in Shape"));
+    row->addWidget(pieces_);
+    row->addWidget(about_, 1);
+    row->addWidget(open_);
+    return bar;
+}
+
+void BuildPlace::fillPieces() {
+    const QSignalBlocker quiet(pieces_);
+    pieces_->clear();
+    for (const auto& p : session_.plan().pieces)
+        if (hasParts(p)) pieces_->addItem(qstring(p.name), qstring(p.id));
+    pieces_->setCurrentIndex(pieces_->findData(session_.selected()));
+    pieces_->setVisible(pieces_->count() > 0);
+}
+
+void BuildPlace::showEvent(QShowEvent* e) {
+    QWidget::showEvent(e);
+    if (const Piece* p = session_.piece(); !p || !hasParts(*p))  // the first that has parts
+        for (const auto& other : session_.plan().pieces)
+            if (hasParts(other)) {
+                session_.select(qstring(other.id));
+                break;
+            }
+    refresh();
+}
+
+void BuildPlace::refresh() {
+    if (!isVisible()) return;  // done again when it is shown
+    fillPieces();
+    const Piece* piece = session_.piece();
+    const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
+    const bool parts = piece && hasParts(*piece);
+    const bool known = parts && answers && answers->made && answers->together && answers->together->problem.empty();
+    open_->setVisible(parts && piece->shape.family != form::kAssembly);
+    stage_->setVisible(known);
+    below_->setVisible(known);
+    empty_->setVisible(!known);
+    joints_->setVisible(parts);
+    if (!known) {
+        lines_.clear();
+        about_->clear();
+        const QString why = parts && answers && answers->together ? qstring(answers->together->problem)
+                            : parts && answers && !answers->problems.empty()
+                                ? qstring(answers->problems.front().sentence)
+                                : QString();
+        empty_->setText(!why.isEmpty() ? why
+                        : parts        ? tr("Finding the order …")
+                        : pieces_->count() > 0
+                            ? tr("This piece is made in one. Choose one that is put together.")
+                            : tr("Nothing on the shelf is put together yet. Start a basket, a house or parts of your "
+                                 "own in Shape, from the gallery under “Put together”."));
+        joints_->refresh(lines_, 0);
+        return;
+    }
+    answers_ = answers;
+    whole_ = sceneOf(*piece, *answers, false);
+    lines_ = orderLines(*answers->together, *answers->made, session_.units());
+    const auto& assembly = answers->made->assembly;
+    about_->setText(
+        tr("%1 parts, %2, %3")
+            .arg(assembly.items.size())
+            .arg(assembly.joints.size() == 1 ? tr("one joint") : tr("%1 joints").arg(assembly.joints.size()))
+            .arg(qstring(format(answers->made->mass, Dimension::Mass, session_.units()))));
+    if (piece->id != piece_) {
+        piece_ = piece->id;
+        step_ = lines_.size() > 1 ? 2 : lines_.size();
+    }
+    strip_->setOrder(whole_, answers->together, answers->made, lines_, session_.units());
+    {
+        const QSignalBlocker quiet(slider_);
+        slider_->setRange(1, std::max(1, static_cast<int>(lines_.size())));
+    }
+    stage_->setStale(session_.isStale());
+    show(std::clamp<size_t>(step_, 1, std::max<size_t>(1, lines_.size())));
+}
+
+void BuildPlace::setStep(size_t step) {
+    if (lines_.empty()) return;
+    show(std::clamp<size_t>(step, 1, lines_.size()));
+}
+
+void BuildPlace::show(size_t step) {
+    step_ = step;
+    if (lines_.empty() || !answers_) return;
+    const auto& line = lines_[step - 1];
+    number_->setText(QString::number(step));
+    what_->setText(qstring(line.what) + QLatin1Char('.'));
+    how_->setText(qstring(line.how));
+    how_->setStyleSheet(line.harm ? QStringLiteral("color: %1;").arg(theme().harm.name()) : QString());
+    stage_->setScene(sceneAt(whole_, *answers_->together, *answers_->made, lines_, step, true, session_.units()));
+    strip_->setStep(step);
+    const QSignalBlocker quiet(slider_);
+    slider_->setValue(static_cast<int>(step));
+    joints_->refresh(lines_, step);
+}
+
+void BuildPlace::keyPressEvent(QKeyEvent* e) {
+    if (e->key() == Qt::Key_PageDown) return setStep(step_ + 1);
+    if (e->key() == Qt::Key_PageUp) return setStep(step_ > 1 ? step_ - 1 : 1);
+    QWidget::keyPressEvent(e);
+}
+
+}  // namespace uovo::desktop

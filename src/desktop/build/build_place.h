@@ -1,0 +1,55 @@
+// Build: the parts of a piece pulled apart, in the order in which they are put together.
+#pragma once
+#include <QComboBox>
+#include <QLabel>
+#include <QSlider>
+#include <QWidget>
+
+#include "desktop/build/build_stage.h"
+#include "desktop/build/joints_column.h"
+#include "desktop/build/order_strip.h"
+#include "desktop/shell/session.h"
+
+namespace uovo::desktop {
+
+class BuildPlace : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit BuildPlace(Session& session, QWidget* parent = nullptr);
+    BuildStage* stage() const { return stage_; }
+    OrderStrip* strip() const { return strip_; }
+    JointsColumn* joints() const { return joints_; }
+    size_t step() const { return step_; }
+    void setStep(size_t step);
+
+signals:
+    void workingWanted(const uovo::Answer& answer);
+
+protected:
+    void showEvent(QShowEvent*) override;
+    void keyPressEvent(QKeyEvent*) override;
+
+private:
+    void refresh();
+    void show(size_t step);
+    void fillPieces();
+    QWidget* head();
+
+    Session& session_;
+    QLabel *about_, *number_, *what_, *how_, *empty_;
+    QComboBox* pieces_;
+    class QPushButton* open_;
+    QWidget *middle_, *below_;
+    BuildStage* stage_;
+    OrderStrip* strip_;
+    QSlider* slider_;
+    JointsColumn* joints_;
+    SolidScene whole_;
+    std::shared_ptr<const PieceAnswers> answers_;
+    std::vector<OrderLine> lines_;
+    size_t step_ = 0;
+    std::string piece_;
+};
+
+}  // namespace uovo::desktop

@@ -1,0 +1,150 @@
+#include "desktop/build/build_scene.h"
+
+#include <QCoreApplication>
+#include <algorithm>
+
+#include "desktop/theme/theme.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+using form::Vec3;
+
+QColor mixed(const QColor& a, const QColor& b, double share) {
+    return QColor::fromRgbF(float(a.redF() * (1 - share) + b.redF() * share),
+                            float(a.greenF() * (1 - share) + b.greenF() * share),
+                            float(a.blueF() * (1 - share) + b.blueF() * share));
+}
+
+form::Mesh block(const Vec3& low, const Vec3& high) {
+    form::Mesh m;
+    for (const double z : {low.z, high.z})
+        for (const auto& [x, y] : {std::pair{low.x, low.y}, {high.x, low.y}, {high.x, high.y}, {low.x, high.y}})
+            m.points.push_back({x, y, z});
+    m.triangles = {{0, 2, 1}, {0, 3, 2}, {4, 5, 6}, {4, 6, 7}, {0, 1, 5}, {0, 5, 4},
+                   {1, 2, 6}, {1, 6, 5}, {2, 3, 7}, {2, 7, 6}, {3, 0, 4}, {3, 4, 7}};
+    return m;
+}
+
+void shift(SolidBody& b, const Vec3& by) {
+    for (auto& p : b.mesh.points) p += by;
+}
+
+/// Flat shading of a body made here.
+SolidBody plain(form::Mesh mesh, const QColor& colour) {
+    SolidBody b;
+    for (const auto& t : mesh.triangles) {
+        const Vec3 n = form::unit(form::cross(mesh.points[size_t(t[1])] - mesh.points[size_t(t[0])],
+                                              mesh.points[size_t(t[2])] - mesh.points[size_t(t[0])]));
+        for (int k = 0; k < 3; ++k) b.normals.emplace_back(float(n.x), float(n.y), float(n.z));
+    }
+    b.mesh = std::move(mesh);
+    b.colour = colour;
+    return b;
+}
+
+/// Where a label points: the highest corner.
+Vec3 topOf(const form::Mesh& m) {
+    return *std::ranges::max_element(m.points, {}, [](const Vec3& p) { return p.z; });
+}
+
+}  // namespace
+
+BuildScene sceneAt(const SolidScene& whole, const PutTogether& together, const Made& made,
+                   const std::vector<OrderLine>& lines, size_t step, bool apart, UnitSystem units) {
+    BuildScene out;
+    const size_t items = std::min(whole.bodies.size(), made.assembly.items.size());
+    std::vector<When> when(items, When::Later);
+    std::vector<size_t> lineOf(items, lines.size());
+    for (size_t k = 0; k < lines.size(); ++k)
+        for (const size_t i : lines[k].items) {
+            if (i >= items) continue;
+            lineOf[i] = std::min(lineOf[i], k);
+            if (k + 1 < step) when[i] = lines[k].beside ? When::Beside : When::There;
+            if (k + 1 == step) when[i] = When::Now;
+        }
+    // the moves apart are upright ones; a piece that is built on another side is turned with them
+    form::Pose side = assembly::turnedTo(together.order.side);
+    const auto way = [&](const Vec3& v) { return side.x * v.x + side.y * v.y + side.z * v.z; };
+    std::vector<SolidBody> bodies, spread;
+    for (size_t i = 0; i < items; ++i) {
+        SolidBody b = whole.bodies[i];
+        b.apart = {};
+        const Vec3 move = way(made.assembly.items[i].apart);
+        b.mesh = form::placed(std::move(b.mesh), side);
+        for (auto& n : b.normals) {
+            const Vec3 turned = way({n.x(), n.y(), n.z()});
+            n = {float(turned.x), float(turned.y), float(turned.z)};
+        }
+        spread.push_back(b);
+        shift(spread.back(), move);
+        const double far = !apart ? 0 : when[i] == When::There ? 0 : when[i] == When::Now ? 0.3 : 1;
+        shift(b, move * far);
+        if (when[i] == When::Later) {
+            if (!apart) continue;  // small pictures show what is there
+            b.colour = mixed(b.colour, theme().paper, 0.62);
+            b.hatch.clear();
+        }
+        if (when[i] == When::Now) b.colour = mixed(b.colour, theme().yolk, 0.35);
+        if (when[i] == When::Now || when[i] == When::Later)
+            out.labels.push_back({topOf(b.mesh), qstring(made.assembly.items[i].name),
+                                  lineOf[i] < lines.size()
+                                      ? QCoreApplication::translate("Build", "step %1").arg(lineOf[i] + 1)
+                                      : QString(),
+                                  when[i]});
+        bodies.push_back(std::move(b));
+    }
+    // what stands beside it now
+    double low = 1e300;
+    for (const auto& b : spread) low = std::min(low, form::bounds(b.mesh).low.z);
+    double table = 1e300;
+    for (size_t i = 0; i < items; ++i)
+        table = std::min(table, form::bounds(form::placed(whole.bodies[i].mesh, side)).low.z);
+    const double size = std::max({whole.box.size().x, whole.box.size().y, whole.box.size().z});
+    size_t mine = 0;  // steps of the order itself, groups left out
+    for (size_t k = 0; k < lines.size() && k < step; ++k) {
+        if (lines[k].beside) continue;
+        const auto& s = together.order.steps[mine++];
+        for (const auto& p : s.props) {
+            if (p.until + 1 < mine && k + 1 != step) continue;
+            size_t steps = 0;  // until its own last step is done
+            for (size_t j = 0; j < step && j < lines.size(); ++j) steps += !lines[j].beside;
+            if (steps > p.until + 1) continue;
+            const double half = 0.09 * size;
+            const Vec3 at{p.at.x, p.at.y, p.at.z + table};
+            const Vec3 foot = p.below() ? Vec3{at.x, at.y, table} : Vec3{at.x, at.y, table} - p.push * half;
+            const double high = p.below() ? at.z : table + 1.15 * p.height;
+            SolidBody b =
+                plain(block({foot.x - half, foot.y - half, table}, {foot.x + half, foot.y + half, high}), theme().cold);
+            if (!p.below()) shift(b, p.push * -1e-4);
+            b.name = QCoreApplication::translate("Build", "prop");
+            const bool told = std::ranges::any_of(
+                s.props, [&](const auto& q) { return &q < &p && q.below() == p.below() && !p.below(); });
+            if (apart && !told)  // on either side: once
+                out.labels.push_back(
+                    {topOf(b.mesh),
+                     p.below() ? QCoreApplication::translate("Build", "%1 high")
+                                     .arg(qstring(format(p.height, Dimension::Length, units)))
+                               : QCoreApplication::translate("Build", "something heavy"),
+                     p.until >= together.order.steps.size()
+                         ? QCoreApplication::translate("Build", "until all has set")
+                         : QCoreApplication::translate("Build", "until step %1 has set").arg(p.until + 1),
+                     When::Beside});
+            bodies.push_back(std::move(b));
+        }
+    }
+    const SolidScene frame = sceneOf(std::move(spread));
+    out.scene = sceneOf(std::move(bodies));
+    if (apart) {  // the picture does not jump from step to step
+        out.scene.box = frame.box;
+        out.scene.fit = out.scene.fitApart = frame.fit;
+    } else {
+        SolidScene together_ = whole;
+        out.scene.fit = out.scene.fitApart = together_.fit;
+        if (together.order.side == assembly::Side::Upright) out.scene.box = whole.box;
+    }
+    return out;
+}
+
+}  // namespace uovo::desktop

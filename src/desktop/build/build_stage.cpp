@@ -1,0 +1,187 @@
+#include "desktop/build/build_stage.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QWheelEvent>
+#include <algorithm>
+#include <numeric>
+
+#include "desktop/stage/raster.h"
+#include "desktop/theme/theme.h"
+#include "report/fonts.h"
+
+namespace uovo::desktop {
+namespace {
+
+constexpr double kRow = 40, kGap = 12, kWide = 190;
+constexpr int kMostLabels = 9;
+
+}  // namespace
+
+BuildStage::BuildStage(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("buildStage"));
+    setAccessibleName(tr("The piece, pulled apart"));
+    setFocusPolicy(Qt::StrongFocus);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
+    view_.pitch = 0.34;
+}
+
+void BuildStage::setScene(BuildScene scene) {
+    scene_ = std::move(scene);
+    QStringList now;
+    for (const auto& l : scene_.labels)
+        if (l.when == When::Now) now << l.name;
+    setAccessibleDescription(now.isEmpty() ? QString() : tr("Now: %1").arg(now.join(QStringLiteral(", "))));
+    image_ = {};
+    update();
+}
+
+void BuildStage::setStale(bool stale) {
+    if (stale == stale_) return;
+    stale_ = stale;
+    update();
+}
+
+PaintedParts::Part BuildStage::part(int index) const {
+    const auto& l = scene_.labels.at(static_cast<size_t>(index));
+    const auto placed = placeLabels();
+    const QRectF box = static_cast<size_t>(index) < placed.size() ? placed[static_cast<size_t>(index)].box : QRectF();
+    return {l.name, l.words, box.toAlignedRect(), QAccessible::StaticText, l.when == When::Now};
+}
+
+/// Words on either side, each as high as its part where there is room, none on another.
+std::vector<BuildStage::Placed> BuildStage::placeLabels() const {
+    const Projection project(scene_.scene, view_, QSizeF(size()));
+    std::vector<Placed> out(scene_.labels.size());
+    for (const bool right : {true, false}) {
+        std::vector<size_t> mine;
+        for (size_t i = 0; i < out.size(); ++i) {
+            out[i].from = project(scene_.labels[i].at);
+            const bool here = scene_.labels[i].when == When::Beside ? false : true;
+            if (here == right) mine.push_back(i);
+        }
+        std::stable_sort(mine.begin(), mine.end(),
+                         [&](size_t a, size_t b) { return out[a].from.y() < out[b].from.y(); });
+        if (mine.size() > kMostLabels) {  // what comes first is named
+            std::stable_sort(mine.begin(), mine.end(),
+                             [&](size_t a, size_t b) { return scene_.labels[a].when < scene_.labels[b].when; });
+            mine.resize(kMostLabels);
+            std::stable_sort(mine.begin(), mine.end(),
+                             [&](size_t a, size_t b) { return out[a].from.y() < out[b].from.y(); });
+        }
+        double y = kGap;
+        const double most = height() - kGap;
+        for (size_t k = 0; k < mine.size(); ++k) {
+            const double left = double(mine.size() - k) * kRow;
+            const double wish = std::clamp(out[mine[k]].from.y() - 0.5 * kRow, y, std::max(y, most - left));
+            out[mine[k]].box = QRectF(right ? width() - kWide - kGap : kGap, wish, kWide, kRow);
+            y = wish + kRow;
+        }
+    }
+    return out;
+}
+
+void BuildStage::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    if (hasFocus()) {
+        p.setPen(QPen(theme().ring, 2));
+        p.drawRoundedRect(QRectF(rect()).adjusted(2, 2, -2, -2), 8, 8);
+    }
+    if (scene_.scene.bodies.empty()) return;
+    const double ratio = devicePixelRatioF();
+    const QSize pixels = (QSizeF(size()) * ratio).toSize();
+    if (image_.isNull() || imageFor_ != pixels || fine_ != !turning_) {
+        SolidView view = view_;
+        view.rim = rimLight();
+        image_ = paintSolid(scene_.scene, view, turning_ ? draftSize(pixels) : pixels, !turning_);
+        fine_ = !turning_;
+        imageFor_ = pixels;
+    }
+    p.setOpacity(stale_ ? 0.6 : 1);
+    p.drawImage(QRectF(rect()), image_);
+    const auto placed = placeLabels();
+    for (size_t i = 0; i < placed.size(); ++i) {
+        const auto& l = scene_.labels[i];
+        const QRectF box = placed[i].box;
+        if (box.isEmpty()) continue;
+        const bool right = box.left() > width() / 2.0;
+        p.setPen(QPen(l.when == When::Beside ? theme().coldText
+                      : l.when == When::Now  ? theme().ring
+                                             : theme().edge,
+                      l.when == When::Now ? 1.6 : 1, l.when == When::Later ? Qt::DotLine : Qt::SolidLine));
+        p.drawLine(placed[i].from, QPointF(right ? box.left() - 6 : box.left() + kWide * 0.62, box.top() + 13));
+        p.setFont(report::font(15, l.when == When::Now ? QFont::Bold : QFont::DemiBold));
+        p.setPen(l.when == When::Beside ? theme().coldText : theme().ink);
+        const auto words = [&](const QString& text, double y) {
+            p.drawText(QRectF(box.left(), box.top() + y, box.width(), 19), Qt::AlignLeft | Qt::AlignVCenter,
+                       QFontMetricsF(p.font()).elidedText(text, Qt::ElideRight, box.width()));
+        };
+        words(l.name, 2);
+        p.setFont(report::font(13.5));
+        if (l.when != When::Beside) p.setPen(theme().quiet);
+        words(l.when == When::Now ? tr("now") : l.words, 20);
+    }
+}
+
+void BuildStage::turn(double yaw, double pitch) {
+    view_.yaw += yaw;
+    view_.pitch = std::clamp(view_.pitch + pitch, -1.5, 1.5);
+    image_ = {};
+    update();
+}
+
+void BuildStage::mousePressEvent(QMouseEvent* e) {
+    last_ = e->position();
+    turning_ = e->button() == Qt::LeftButton;
+}
+
+void BuildStage::mouseMoveEvent(QMouseEvent* e) {
+    if (!turning_) return;
+    const QPointF by = e->position() - last_;
+    last_ = e->position();
+    turn(-by.x() * 0.008, by.y() * 0.008);
+}
+
+void BuildStage::mouseReleaseEvent(QMouseEvent*) {
+    turning_ = false;
+    update();
+}
+
+void BuildStage::wheelEvent(QWheelEvent* e) {
+    view_.zoom = std::clamp(view_.zoom * std::pow(1.0015, e->angleDelta().y()), 0.4, 6.0);
+    image_ = {};
+    update();
+}
+
+void BuildStage::keyPressEvent(QKeyEvent* e) {
+    constexpr double kTurn = 0.12;
+    switch (e->key()) {
+        case Qt::Key_Left:
+            return turn(kTurn, 0);
+        case Qt::Key_Right:
+            return turn(-kTurn, 0);
+        case Qt::Key_Up:
+            return turn(0, kTurn);
+        case Qt::Key_Down:
+            return turn(0, -kTurn);
+        case Qt::Key_Plus:
+        case Qt::Key_Minus:
+            view_.zoom = std::clamp(view_.zoom * (e->key() == Qt::Key_Plus ? 1.2 : 1 / 1.2), 0.4, 6.0);
+            return turn(0, 0);
+        case Qt::Key_0:
+            view_ = {};
+            view_.pitch = 0.34;
+            return turn(0, 0);
+        default:
+            QWidget::keyPressEvent(e);
+    }
+}
+
+void BuildStage::changeEvent(QEvent* e) {
+    if (e->type() == QEvent::PaletteChange) image_ = {};
+    QWidget::changeEvent(e);
+}
+
+}  // namespace uovo::desktop
