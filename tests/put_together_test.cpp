@@ -70,6 +70,18 @@ TEST_CASE("every compound is put together in an order that is told step by step,
     }
 }
 
+TEST_CASE("numbered parts are named together") {
+    const Plan plan = planOf("tower");
+    const Answers all = test::answersOf(plan, together());
+    const auto& a = only(all);
+    std::string words;
+    for (const auto& line : orderLines(*a.together, *a.made, plan.units)) words += line.what + "\n";
+    INFO(words);
+    CHECK(words.find("Glue the ceiling on walls 1 to 8\n") != std::string::npos);
+    CHECK(words.find("Glue wall 8 to wall 1 and wall 7\n") != std::string::npos);
+    CHECK(words.find("Glue the dome with the tube on the ceiling\n") != std::string::npos);
+}
+
 TEST_CASE("the joints' own glue is kept in the file, held its own time, and bears its own strength") {
     Plan plan = planOf("house");
     REQUIRE(open(plan.pieces[0], {}));

@@ -111,7 +111,7 @@ TEST_CASE("two halves are filled, then closed by their seam, and wait until it b
     Plan plan = one("halves");
     fill(plan, "Sweets");
     const QString text = card(plan);
-    CHECK(inOrder(text, {"Cast it", "Unmold it", "Fill it: Sweets", "Put it together", "seam of the halves", "of glue",
+    CHECK(inOrder(text, {"Cast it", "Unmold it", "Fill it: Sweets", "Put it together", "of glue", "Seam of the halves",
                          "Box it"}));
 }
 
@@ -120,7 +120,7 @@ TEST_CASE("strips, sheets, baskets, pressed shells and wraps have words of their
                   {"oiled balloon while they still bend", "bursts a balloon", "Let the air out", "Latex"}));
     CHECK(inOrder(card(one("sheet")), {"Spread or pipe it", "cut when it is tacky", "Lift it off"}));
     CHECK(
-        inOrder(card(one("basket", 1)), {"Basket", "Handle", "Cast it", "Put it together", "both feet of the handle"}));
+        inOrder(card(one("basket", 1)), {"Basket", "Handle", "Cast it", "Put it together", "Both feet of the handle"}));
     Plan pressed = one("pressed");
     fill(pressed, "Mousse");
     pressed.pieces[0].having<LidStep>();
@@ -172,7 +172,7 @@ TEST_CASE("the card of an opened compound says when each of its parts lets go, a
     setChocolateOf(p, "handle", "white", before->pieces[0]->made->assembly, plan, io::library());
     const QString text = card(plan);
     CHECK(inOrder(text, {"White couverture", "Fill and pour out", "Cast its handle", "what is coated lets go, after",
-                         "both feet of the handle on the rim"}));
+                         "Both feet of the handle on the rim"}));
     CHECK_FALSE(text.contains("cases in each other"));
 }
 

@@ -48,10 +48,11 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     if (auto* egg = shape->findChild<QPushButton*>("eggBeside")) egg->click();
     p.session.select("observatory");
     QTest::qWait(100);
-    v = shape->solid()->view();
-    v.apart = 0.6;
-    shape->solid()->setView(v);
-    take(p, "apart");
+    QTest::keyClick(&p.window, Qt::Key_F3);
+    p.window.build()->setStep(6);
+    QTest::qWait(400);
+    take(p, "build");
+    QTest::keyClick(&p.window, Qt::Key_F2);
     p.session.select("moon");
     QTest::qWait(100);
     v = shape->solid()->view();

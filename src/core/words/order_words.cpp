@@ -6,6 +6,7 @@
 #include <cctype>
 #include <cmath>
 
+#include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 
 namespace uovo {
@@ -26,7 +27,26 @@ public:
     std::string length(double m) const { return format(m, Dimension::Length, units_); }
     std::string time(double s) const { return format(s, Dimension::Duration, units_); }
 
+    /// "the dome, the tube and walls 1 to 8"
     std::string list(std::vector<std::string> names) const {
+        const auto split = [](const std::string& n) {
+            const size_t space = n.rfind(' ');
+            const bool number = space != std::string::npos && space + 1 < n.size() &&
+                                n.find_first_not_of("0123456789", space + 1) == std::string::npos;
+            return number ? std::pair{n.substr(0, space), std::stoi(n.substr(space + 1, 6))} : std::pair{n, -1};
+        };
+        std::ranges::sort(names, {}, split);
+        for (size_t i = 0; i < names.size(); ++i) {
+            const auto [word, first] = split(names[i]);
+            size_t k = i + 1;
+            while (first >= 0 && k < names.size() &&
+                   split(names[k]) == std::pair{word, first + static_cast<int>(k - i)})
+                ++k;
+            if (k - i < 3) continue;
+            names[i] = fmt::format("{} {} to {}", plural(word), first, first + static_cast<int>(k - i) - 1);
+            names.erase(names.begin() + static_cast<std::ptrdiff_t>(i) + 1,
+                        names.begin() + static_cast<std::ptrdiff_t>(k));
+        }
         std::string out;
         for (size_t i = 0; i < names.size(); ++i)
             out += (i == 0 ? "" : i + 1 == names.size() ? " and " : ", ") + names[i];
@@ -44,6 +64,7 @@ public:
         const std::string with =
             s.parts.size() > 1 ? what.front() + " with " + list({what.begin() + 1, what.end()}) : what.front();
         std::vector<std::string> onto;
+        std::vector<std::string> where;  // what the joints themselves say
         bool on = false;
         for (const size_t g : s.glues) {
             const auto& glue = t_.glues[g];
@@ -55,6 +76,8 @@ public:
             const auto& joint = made_.assembly.joints[t_.joints[g]];
             out.length += joint.length;
             out.glue = joint.glue;
+            if (joint.words.find(' ') != std::string::npos && std::ranges::find(where, joint.words) == where.end())
+                where.push_back(joint.words);
         }
         if (!s.possible) {
             out.harm = true;
@@ -69,6 +92,8 @@ public:
         out.beside = beside;
         if (beside) out.what += ", beside the rest";
         std::string how;
+        for (const auto& w : where) how += (how.empty() ? upperFirst(w) : ", " + w);
+        if (!how.empty()) how += ". ";
         if (s.waits) how += fmt::format("First let the glue before it bear: {}. ", time(lastBears(order, k)));
         if (s.way != Way::Hold) out.hold = 0;
         if (s.way == Way::Free)

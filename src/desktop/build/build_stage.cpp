@@ -16,6 +16,7 @@ namespace {
 
 constexpr double kRow = 40, kGap = 12, kWide = 190;
 constexpr int kMostLabels = 9;
+constexpr int kRoomy = 780, kAside = 130;  // px
 
 }  // namespace
 
@@ -50,9 +51,11 @@ PaintedParts::Part BuildStage::part(int index) const {
     return {l.name, l.words, box.toAlignedRect(), QAccessible::StaticText, l.when == When::Now};
 }
 
+QSize BuildStage::pictureSize() const { return {width() < kRoomy ? width() - kAside : width(), height()}; }
+
 /// Words on either side, each as high as its part where there is room, none on another.
 std::vector<BuildStage::Placed> BuildStage::placeLabels() const {
-    const Projection project(scene_.scene, view_, QSizeF(size()));
+    const Projection project(scene_.scene, view_, QSizeF(pictureSize()));
     std::vector<Placed> out(scene_.labels.size());
     for (const bool right : {true, false}) {
         std::vector<size_t> mine;
@@ -91,7 +94,7 @@ void BuildStage::paintEvent(QPaintEvent*) {
     }
     if (scene_.scene.bodies.empty()) return;
     const double ratio = devicePixelRatioF();
-    const QSize pixels = (QSizeF(size()) * ratio).toSize();
+    const QSize pixels = (QSizeF(pictureSize()) * ratio).toSize();
     if (image_.isNull() || imageFor_ != pixels || fine_ != !turning_) {
         SolidView view = view_;
         view.rim = rimLight();
@@ -100,7 +103,7 @@ void BuildStage::paintEvent(QPaintEvent*) {
         imageFor_ = pixels;
     }
     p.setOpacity(stale_ ? 0.6 : 1);
-    p.drawImage(QRectF(rect()), image_);
+    p.drawImage(QRectF(QPointF(), QSizeF(pictureSize())), image_);
     const auto placed = placeLabels();
     for (size_t i = 0; i < placed.size(); ++i) {
         const auto& l = scene_.labels[i];

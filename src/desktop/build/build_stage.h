@@ -35,6 +35,8 @@ private:
         QRectF box;    ///< its words
     };
     std::vector<Placed> placeLabels() const;
+    /// What the picture takes of the widget: words have their own room where it is narrow.
+    QSize pictureSize() const;
     void turn(double yaw, double pitch);
 
     BuildScene scene_;

@@ -133,8 +133,10 @@ void Raster::setCutFace(const QVector3D& normal, const QColor& colour) {
 }
 
 QSize draftSize(const QSize& pixels) {
-    constexpr double kMost = 0.3e6;  // pixels that are shaded in half a frame
-    const double share = std::sqrt(kMost / std::max(1.0, double(pixels.width()) * pixels.height()));
+    constexpr double kLarge = 1e6;  // pixels: of a larger picture putting it on the screen takes half of the time
+    const double whole = std::max(1.0, double(pixels.width()) * pixels.height());
+    const double most = whole > kLarge ? 0.16e6 : 0.3e6;  // pixels that are shaded in time
+    const double share = std::sqrt(most / whole);
     return share >= 1 ? pixels : QSize(int(pixels.width() * share), int(pixels.height() * share));
 }
 
