@@ -130,7 +130,7 @@ TEST_CASE("what a stage takes is counted with its meshes and stresses") {
     }
 }
 
-TEST_CASE("two workers share a store: each gets what it would get alone", "[threads]") {
+TEST_CASE("two workers share a store: each gets what it would get alone", "[threads][long]") {
     Plan one = test::demo(), other = test::demo();
     for (Plan* p : {&one, &other}) p->pieces.resize(3);
     other.pieces[0].coats()[0].drain = Measure(17);

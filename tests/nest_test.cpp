@@ -121,7 +121,7 @@ TEST_CASE("the panels of a house lie on one sheet, three quarters of the strip t
     CHECK(l->sheets.front().strip >= 0.75);
 }
 
-TEST_CASE("sixty mixed parts: shapes that are not convex, with holes, turned; two thirds of the strip at least") {
+TEST_CASE("sixty mixed parts: shapes that are not convex, with holes, turned, two thirds of the strip at least") {
     std::vector<CutPart> pieces{rectangle("panel", 0.08, 0.05, 15), rectangle("slat", 0.09, 0.012, 10)};
     for (const auto& [name, count] : {std::pair{"heart", 8}, {"star", 4}, {"leaf", 6}, {"round", 14}})
         pieces.push_back({name, {form::silhouette(name, 0.05, 0.045, 60)}, count});
@@ -180,7 +180,8 @@ TEST_CASE("random parts never overlap, however they are") {
     }
 }
 
-TEST_CASE("the window in which it can be cut fills a sheet before its area does; a cutter has no knife's way to go") {
+TEST_CASE(
+    "the window in which it can be cut fills a sheet before its area does, and a cutter has no knife's way to go") {
     // twelve panels of 6 × 4 cm: 200 mm each, 20 s at 10 mm/s, 15 of them in five minutes
     std::vector<CutPart> pieces{rectangle("panel", 0.06, 0.04, 32)};
     SheetOptions o;

@@ -3,6 +3,7 @@
 #include <numbers>
 
 #include "core/assembly/order.h"
+#include "core/form/block.h"
 #include "support.h"
 
 using namespace uovo;
@@ -10,16 +11,6 @@ using namespace uovo::assembly;
 using form::Vec3;
 
 namespace {
-
-form::Mesh box(const Vec3& size) {
-    form::Mesh m;
-    for (const double z : {0.0, size.z})
-        for (const auto& [x, y] : {std::pair{0.0, 0.0}, {size.x, 0.0}, {size.x, size.y}, {0.0, size.y}})
-            m.points.push_back({x, y, z});
-    m.triangles = {{0, 2, 1}, {0, 3, 2}, {4, 5, 6}, {4, 6, 7}, {0, 1, 5}, {0, 5, 4},
-                   {1, 2, 6}, {1, 6, 5}, {2, 3, 7}, {2, 7, 6}, {3, 0, 4}, {3, 4, 7}};
-    return m;
-}
 
 Body at(const char* name, form::Mesh mesh, const form::Pose& pose) {
     Body b;
@@ -32,7 +23,7 @@ Body at(const char* name, form::Mesh mesh, const form::Pose& pose) {
 Body boxAt(const char* name, const Vec3& low, const Vec3& size) {
     form::Pose p;
     p.at = low;
-    return at(name, box(size), p);
+    return at(name, form::block({}, size), p);
 }
 
 std::vector<Glue> gluesOf(const std::vector<Contact>& contacts, double strength = 20) {
@@ -107,7 +98,7 @@ TEST_CASE("the nearest place of a surface, with its sign, against a ball and a b
         CHECK(hit->smooth);
     }
     CHECK_FALSE(near.near(middle, 0.01));
-    const form::NearMesh block(box({0.02, 0.03, 0.04}));
+    const form::NearMesh block(form::block({}, {0.02, 0.03, 0.04}));
     CHECK(block.near({0.01, 0.015, 0.0395}, 0.01)->distance == Approx(-5e-4));
     CHECK(block.near({0.03, 0.04, 0.05}, 0.03)->distance == Approx(std::sqrt(3e-4)));
     CHECK_FALSE(block.near({0.03, 0.015, 0.02}, 0.02)->distance < 0);
@@ -115,7 +106,7 @@ TEST_CASE("the nearest place of a surface, with its sign, against a ball and a b
     CHECK(block.edge(1, 2).triangles.size() == 2);
 }
 
-TEST_CASE("what touches is found: a face, an edge, a ring, two feet, a seat; what floats and what cuts is told") {
+TEST_CASE("what touches is found: a face, an edge, a ring, two feet, a seat, and what floats and what cuts is told") {
     SECTION("a block on a block") {
         const auto c =
             contactsOf({boxAt("low", {0, 0, 0}, {0.06, 0.04, 0.02}), boxAt("up", {0.02, 0, 0.02}, {0.06, 0.04, 0.02})});
@@ -160,8 +151,8 @@ TEST_CASE("what touches is found: a face, an edge, a ring, two feet, a seat; wha
         const double s = std::sqrt(0.5);
         form::Pose left{{s, 0, s}, {0, 1, 0}, {-s, 0, s}, {-0.1 * s, 0, 0}};
         form::Pose right{{-s, 0, s}, {0, -1, 0}, {s, 0, s}, {0.1 * s, 0.06, 0}};
-        const auto c =
-            contactsOf({at("left", box({0.1, 0.06, 0.004}), left), at("right", box({0.1, 0.06, 0.004}), right)});
+        const auto c = contactsOf({at("left", form::block({}, {0.1, 0.06, 0.004}), left),
+                                   at("right", form::block({}, {0.1, 0.06, 0.004}), right)});
         const auto* ridge = between(c, 0, 1);
         REQUIRE(ridge);
         CHECK(ridge->length == Approx(0.06).epsilon(0.03));
@@ -282,7 +273,7 @@ TEST_CASE("what never stands is told with the edge it tips over and how far its 
 }
 
 TEST_CASE(
-    "an arm on one side needs something under it until its counterweight is on; glue that is young is waited for") {
+    "an arm on one side needs something under it until its counterweight is on, glue that is young is waited for") {
     const std::vector<Body> bodies{boxAt("post", {-0.01, 0, 0}, {0.02, 0.04, 0.06}),
                                    boxAt("left", {-0.11, 0, 0.06}, {0.11, 0.04, 0.01}),
                                    boxAt("right", {0, 0, 0.06}, {0.11, 0.04, 0.01})};

@@ -126,7 +126,7 @@ TEST_CASE("a weaker glue in one joint weakens the piece there, a stronger one el
     CHECK(one >= margin("icing or syrup", all) * 0.9999);
 }
 
-TEST_CASE("parts that float, do not reach or cut are told; what touches unglued is offered as joints") {
+TEST_CASE("parts that float, do not reach or cut are told, what touches unglued is offered as joints") {
     Plan plan = planOf("house");
     REQUIRE(open(plan.pieces[0], {}));
     auto& shape = plan.pieces[0].shape;

@@ -8,6 +8,7 @@
 #include "cli/case_words.h"
 #include "cli/commands.h"
 #include "core/assembly/order.h"
+#include "core/form/block.h"
 #include "core/form/part.h"
 #include "io/data.h"
 #include "io/model_reader.h"
@@ -32,16 +33,6 @@ Vec3 vectorOf(const json& j, const std::string& where) {
     return v;
 }
 
-form::Mesh boxMesh(const Vec3& size) {
-    form::Mesh m;
-    for (const double z : {0.0, size.z})
-        for (const auto& [x, y] : {std::pair{0.0, 0.0}, {size.x, 0.0}, {size.x, size.y}, {0.0, size.y}})
-            m.points.push_back({x, y, z});
-    m.triangles = {{0, 2, 1}, {0, 3, 2}, {4, 5, 6}, {4, 6, 7}, {0, 1, 5}, {0, 5, 4},
-                   {1, 2, 6}, {1, 6, 5}, {2, 3, 7}, {2, 7, 6}, {3, 0, 4}, {3, 4, 7}};
-    return m;
-}
-
 /// A part: a box by its size, a model file, or a piece with the keys of a plan, at its place.
 assembly::Body bodyOf(const json& p, const std::string& where) {
     assembly::Body b;
@@ -52,7 +43,7 @@ assembly::Body bodyOf(const json& p, const std::string& where) {
         const Vec3 size = vectorOf(p["box"], where + "/box");
         if (!(size.x > 0 && size.y > 0 && size.z > 0))
             refuse("A box has a size above nothing each way.", where + "/box");
-        mesh = boxMesh(size);
+        mesh = form::block({}, size);
     } else if (p.contains("mesh")) {
         auto read = io::readMeshFile(p["mesh"].get<std::string>());
         if (!read) throw read.error();

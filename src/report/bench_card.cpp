@@ -1,6 +1,8 @@
 #include "report/bench_card.h"
 
 #include <QBuffer>
+#include <QDate>
+#include <QLocale>
 #include <QPageSize>
 #include <QPagedPaintDevice>
 #include <QPainter>
@@ -194,27 +196,61 @@ std::vector<size_t> byStart(const DayPlan& day) {
 
 }  // namespace
 
+namespace {
+
+void paintHead(Page& page, const Plan& plan) {
+    QString ready = qstring(plan.deadline).replace('T', ' ');
+    if (const auto at = localMinutes(plan.deadline))
+        ready = QLocale(QLocale::English)
+                    .toString(QDate(1970, 1, 1).addDays(*at / 1440), QStringLiteral("dddd d MMMM yyyy, ")) +
+                qstring(clockInWords(static_cast<int>(*at % 1440), plan.units));
+    page.line(kMargin, qstring(plan.name), 5, QFont::DemiBold);
+    page.right(kMargin + page.width(), QStringLiteral("ready ") + ready, 4.2);
+    page.y += 8;
+    page.rule();
+    page.y += 3;
+}
+
+void paintOne(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Answers& answers,
+              size_t i) {
+    paintHead(page, plan);
+    answers.pieces[i]->made->meridian ? paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers)
+                                      : paintPart(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers);
+}
+
+/// How much smaller a piece's page is drawn so that it is one; as it is where that would be too small to read.
+double tightFor(const Plan& plan, const material::Library& lib, const Answers& answers, size_t i) {
+    for (const double share : {1.0, 0.94, 0.88}) {
+        QBuffer nowhere;
+        nowhere.open(QIODevice::WriteOnly);
+        QPdfWriter device(&nowhere);
+        QPainter p;
+        if (!beginPages(device, p, plan.units)) return 1;
+        Page page(device, p);
+        page.setTight(share);
+        paintOne(page, p, plan, lib, answers, i);
+        if (page.pages() == 1) return share;
+    }
+    return 1;
+}
+
+}  // namespace
+
 int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::Library& library,
                    const Answers& answers) {
     const material::Library lib = material::withColours(library, plan.colours);
     QPainter p;
     if (!beginPages(device, p, plan.units)) return 0;
     Page page(device, p);
-    const auto head = [&] {
-        page.line(kMargin, qstring(plan.name), 5, QFont::DemiBold);
-        page.right(kMargin + page.width(), QStringLiteral("ready ") + qstring(plan.deadline).replace('T', ' '), 4.2);
-        page.y += 8;
-        page.rule();
-        page.y += 3;
-    };
+    const auto head = [&] { paintHead(page, plan); };
     head();
     paintPots(page, plan, lib, answers);
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
         if (!answers.pieces[i]->made) continue;
         page.next();
-        head();
-        answers.pieces[i]->made->meridian ? paintPiece(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers)
-                                          : paintPart(page, p, plan, lib, plan.pieces[i], *answers.pieces[i], answers);
+        page.setTight(tightFor(plan, lib, answers, i));
+        paintOne(page, p, plan, lib, answers, i);
+        page.setTight(1);
     }
     page.next();
     head();

@@ -28,6 +28,12 @@ public:
     double width() const { return width_ - 2 * kMargin; }
     double y = 0;
 
+    /// Draws everything smaller from here on, at the top of a page: what is a little too long stays on one.
+    void setTight(double share) {
+        p_.scale(share / tight_, share / tight_);
+        tight_ = share;
+        begin();
+    }
     void next() {
         device_.newPage();
         ++pages_;
@@ -85,8 +91,8 @@ private:
     void begin() {
         y = kMargin;
         const QRectF full = device_.pageLayout().fullRect(QPageLayout::Millimeter);
-        width_ = full.width();
-        height_ = full.height();
+        width_ = full.width() / tight_;
+        height_ = full.height() / tight_;
     }
     void draw(double x, double top, const QString& words) {
         p_.save();
@@ -97,7 +103,7 @@ private:
     }
     QPagedPaintDevice& device_;
     QPainter& p_;
-    double width_ = 210, height_ = 297;
+    double width_ = 210, height_ = 297, tight_ = 1;
     int pages_ = 1;
 };
 

@@ -10,6 +10,8 @@
 #include <coin/CoinPackedMatrix.hpp>
 #include <numbers>
 
+#include "core/quantity/quantity.h"
+
 namespace uovo::assembly {
 namespace {
 
@@ -51,7 +53,7 @@ struct Statics::Program {
 };
 
 void Statics::Program::build(const Vec3& down) {
-    constexpr double g = 9.80665;
+    constexpr double g = kGravity;
     const size_t n = parts.size();
     double weight = 0, size = 1e-3;
     for (const auto& p : parts) weight += p.mass * g;

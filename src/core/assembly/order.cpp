@@ -6,6 +6,8 @@
 #include <numeric>
 #include <set>
 
+#include "core/quantity/quantity.h"
+
 namespace uovo::assembly {
 namespace {
 
@@ -21,10 +23,7 @@ constexpr double kTouches = 1.5;  // times the reach of a contact: nearer than t
 double costOf(const OrderStep& s, const std::vector<Glue>& glues) {
     double hold = 0;
     for (const size_t g : s.glues) hold = std::max(hold, glues[g].hold);
-    return (s.way == Way::Free   ? 0
-            : s.way == Way::Hold ? 1 + hold / 600
-                                 : 4 + double(s.props.size())) +
-           (s.waits ? 0.5 : 0);
+    return s.way == Way::Free ? 0 : s.way == Way::Hold ? 1 + hold / 600 : 4 + double(s.props.size());
 }
 
 /// The work of both: which parts are there, what holds them.
@@ -69,7 +68,6 @@ public:
         OrderStep s;
         s.parts = parts;
         for (const size_t p : parts) there_[p] = 1;
-        std::vector<size_t> young;
         for (size_t g = 0; g < glues_.size(); ++g) {
             const bool a = isNew(glues_[g].a, parts), b = isNew(glues_[g].b, parts);
             if (a == b || !there_[glues_[g].a] || !there_[glues_[g].b]) continue;
@@ -128,7 +126,7 @@ public:
 
     /// Whether what is there stands, upright and leaning a little to every side.
     bool stands(const std::vector<double>& share, const std::vector<Prop>& props, Balance* how = nullptr) const {
-        constexpr double g = 9.80665;
+        constexpr double g = kGravity;
         std::vector<Rigid> parts;
         for (const size_t i : list()) parts.push_back({bodies_[i].mass, bodies_[i].centre});
         Statics statics(std::move(parts), supportsOf(share, props));
@@ -362,6 +360,16 @@ void tellTip(Order& out, const Builder& builder, const Balance& b, const std::ve
     out.beyond = std::max(0.0, most);
 }
 
+/// The finished shape first: what never stands is said, whatever its order.
+void testWhole(Order& out, Builder& builder, const std::vector<Body>& bodies, const std::vector<Contact>& contacts,
+               const std::vector<Glue>& glues) {
+    builder.setThere(true);
+    Balance b;
+    out.stands = builder.stands(std::vector<double>(glues.size(), 1), {}, &b);
+    if (!out.stands) tellTip(out, builder, b, bodies, contacts);
+    builder.setThere(false);
+}
+
 /// Parts in the order that goes first where all else is equal: low, heavy, decorations last.
 std::vector<size_t> usualOrder(const std::vector<Body>& bodies, const Builder& builder) {
     std::vector<size_t> order(bodies.size());
@@ -379,11 +387,7 @@ Order greedy(const std::vector<Body>& bodies, const std::vector<Contact>& contac
              const std::vector<std::vector<size_t>>& units, const OrderOptions& options, std::stop_token stop) {
     Order out;
     Builder builder(bodies, contacts, glues, options, stop);
-    builder.setThere(true);
-    Balance b;
-    out.stands = builder.stands(std::vector<double>(glues.size(), 1), {}, &b);
-    if (!out.stands) tellTip(out, builder, b, bodies, contacts);
-    builder.setThere(false);
+    testWhole(out, builder, bodies, contacts, glues);
     std::vector<size_t> rank(bodies.size());
     const auto usual = usualOrder(bodies, builder);
     for (size_t i = 0; i < usual.size(); ++i) rank[usual[i]] = i;
@@ -617,11 +621,7 @@ Order judge(const std::vector<size_t>& wanted, const std::vector<Body>& bodies, 
             const std::vector<Glue>& glues, const OrderOptions& options, std::stop_token stop) {
     Order out;
     Builder builder(bodies, contacts, glues, options, stop);
-    builder.setThere(true);
-    Balance b;
-    out.stands = builder.stands(std::vector<double>(glues.size(), 1), {}, &b);
-    if (!out.stands) tellTip(out, builder, b, bodies, contacts);
-    builder.setThere(false);
+    testWhole(out, builder, bodies, contacts, glues);
     for (const size_t part : wanted) {
         if (stop.stop_requested()) break;
         auto s = builder.reaches({part}) ? builder.tried({part}, true) : std::nullopt;

@@ -27,7 +27,7 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
       how_(new QLabel),
       empty_(wrapped({}, "quiet")),
       pieces_(choiceBox(tr("Which piece"), {})),
-      open_(new QPushButton(tr("Open it"))),
+      open_(new QPushButton(tr("Open into its parts"))),
       stage_(new BuildStage),
       strip_(new OrderStrip),
       slider_(new QSlider(Qt::Horizontal)),
@@ -79,8 +79,9 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     connect(joints_, &JointsColumn::stepWanted, this, &BuildPlace::setStep);
     connect(joints_, &JointsColumn::workingWanted, this, &BuildPlace::workingWanted);
     connect(pieces_, &QComboBox::activated, this, [this](int i) { session_.select(pieces_->itemData(i).toString()); });
-    connect(open_, &QPushButton::clicked, this,
-            [this] { session_.editPiece(tr("Open it"), [this](Piece& p) { (void)open(p, session_.plan().meshes); }); });
+    connect(open_, &QPushButton::clicked, this, [this] {
+        session_.editPiece(tr("Open into its parts"), [this](Piece& p) { (void)open(p, session_.plan().meshes); });
+    });
     connect(&session_, &Session::planChanged, this, [this] { stage_->setStale(true); });
     connect(&session_, &Session::answersChanged, this, &BuildPlace::refresh);
     connect(&session_, &Session::selectionChanged, this, &BuildPlace::refresh);

@@ -3,6 +3,7 @@
 #include <QCoreApplication>
 #include <algorithm>
 
+#include "core/form/block.h"
 #include "desktop/theme/theme.h"
 #include "report/text.h"
 
@@ -15,16 +16,6 @@ QColor mixed(const QColor& a, const QColor& b, double share) {
     return QColor::fromRgbF(float(a.redF() * (1 - share) + b.redF() * share),
                             float(a.greenF() * (1 - share) + b.greenF() * share),
                             float(a.blueF() * (1 - share) + b.blueF() * share));
-}
-
-form::Mesh block(const Vec3& low, const Vec3& high) {
-    form::Mesh m;
-    for (const double z : {low.z, high.z})
-        for (const auto& [x, y] : {std::pair{low.x, low.y}, {high.x, low.y}, {high.x, high.y}, {low.x, high.y}})
-            m.points.push_back({x, y, z});
-    m.triangles = {{0, 2, 1}, {0, 3, 2}, {4, 5, 6}, {4, 6, 7}, {0, 1, 5}, {0, 5, 4},
-                   {1, 2, 6}, {1, 6, 5}, {2, 3, 7}, {2, 7, 6}, {3, 0, 4}, {3, 4, 7}};
-    return m;
 }
 
 void shift(SolidBody& b, const Vec3& by) {
@@ -115,8 +106,8 @@ BuildScene sceneAt(const SolidScene& whole, const PutTogether& together, const M
             const Vec3 at{p.at.x, p.at.y, p.at.z + table};
             const Vec3 foot = p.below() ? Vec3{at.x, at.y, table} : Vec3{at.x, at.y, table} - p.push * half;
             const double high = p.below() ? at.z : table + 1.15 * p.height;
-            SolidBody b =
-                plain(block({foot.x - half, foot.y - half, table}, {foot.x + half, foot.y + half, high}), theme().cold);
+            SolidBody b = plain(
+                form::block({foot.x - half, foot.y - half, table}, {foot.x + half, foot.y + half, high}), theme().cold);
             if (!p.below()) shift(b, p.push * -1e-4);
             b.name = QCoreApplication::translate("Build", "prop");
             const bool told = std::ranges::any_of(

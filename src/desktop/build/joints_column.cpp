@@ -12,30 +12,16 @@
 #include "report/text.h"
 
 namespace uovo::desktop {
-namespace {
-constexpr int kWidth = 292, kLeft = 16;
-}
 
 JointsColumn::JointsColumn(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("jointsColumn"));
     setAccessibleName(tr("Joints"));
-    setMinimumWidth(kWidth - 12);
-    setMaximumWidth(kWidth + 150);
-    auto* box = new QVBoxLayout(this);
-    box->setContentsMargins(8, 10, 4, 10);
-    auto* scroll = scrolledDown();
-    page_ = new QWidget;
-    list_ = new QVBoxLayout(page_);
-    list_->setContentsMargins(0, 0, 6, 0);
-    list_->setSpacing(4);
-    list_->addStretch(1);
-    scroll->setWidget(page_);
-    box->addWidget(scroll);
+    list_ = answerColumn(this, page_);
 }
 
 void JointsColumn::heading(const QString& words) {
     auto* l = wrapped(words, "small");
-    l->setContentsMargins(kLeft, 10, 0, 2);
+    l->setContentsMargins(kColumnLeft, 10, 0, 2);
     list_->insertWidget(list_->count() - 1, l);
 }
 
@@ -60,7 +46,7 @@ void JointsColumn::refresh(const std::vector<OrderLine>& lines, size_t step) {
         const auto troubles = orderTroubles(*mine->together, *mine->made, session_.units());
         for (size_t k = 1; k < troubles.size(); ++k) {  // the first is the answer's own sentence
             auto* l = wrapped(qstring(troubles[k]), "harm");
-            l->setContentsMargins(kLeft, 2, 0, 2);
+            l->setContentsMargins(kColumnLeft, 2, 0, 2);
             list_->insertWidget(list_->count() - 1, l);
         }
     }
@@ -91,7 +77,7 @@ void JointsColumn::joints(const Piece& piece, const PieceAnswers& answers, const
         }
         auto* line = new QWidget;
         auto* row = new QVBoxLayout(line);
-        row->setContentsMargins(kLeft, 3, 4, 3);
+        row->setContentsMargins(kColumnLeft, 3, 4, 3);
         row->setSpacing(1);
         auto* b = new QPushButton(QStringLiteral("%1 · %2").arg(qstring(assembly.items[joint.a].name).toLower(),
                                                                 qstring(assembly.items[joint.b].name).toLower()));

@@ -1,8 +1,10 @@
 #include "desktop/kit/answer_view.h"
 
 #include <QPainter>
+#include <QScrollArea>
 #include <QTextLayout>
 
+#include "desktop/kit/widgets.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/text.h"
@@ -10,7 +12,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kLeft = 16, kWidth = 292;
+constexpr int kLeft = kColumnLeft, kWidth = kColumnWidth;
 constexpr double kLine = 19;
 
 /// Lays the sentence out; paints it when `p` is given. @returns its height
@@ -72,6 +74,22 @@ void AnswerView::paintEvent(QPaintEvent*) {
                QFontMetricsF(p.font()).elidedText(qstring(answer_.after), Qt::ElideRight, width() - x - 6));
     p.setPen(theme().quiet);
     sentence(bound(answer_.sentence), width() - kLeft - 10, &p, QPointF(kLeft, 33));
+}
+
+QVBoxLayout* answerColumn(QWidget* in, QWidget*& page) {
+    in->setMinimumWidth(kWidth - 12);
+    in->setMaximumWidth(kWidth + 150);
+    auto* box = new QVBoxLayout(in);
+    box->setContentsMargins(8, 10, 4, 10);
+    auto* scroll = scrolledDown();
+    page = new QWidget;
+    auto* list = new QVBoxLayout(page);
+    list->setContentsMargins(0, 0, 6, 0);
+    list->setSpacing(4);
+    list->addStretch(1);
+    scroll->setWidget(page);
+    box->addWidget(scroll);
+    return list;
 }
 
 }  // namespace uovo::desktop

@@ -1,6 +1,7 @@
 // One plain sentence with one large figure; a press shows how it came about.
 #pragma once
 #include <QAbstractButton>
+#include <QVBoxLayout>
 
 #include "core/stages/answer.h"
 
@@ -26,5 +27,10 @@ private:
     UnitSystem units_;
     bool former_;
 };
+
+inline constexpr int kColumnWidth = 292, kColumnLeft = 16;  ///< px, of a column of answers and of the words in it
+
+/// A column of answers that scrolls: what is added stands before its last stretch. @param page gets the widget inside
+QVBoxLayout* answerColumn(QWidget* in, QWidget*& page);
 
 }  // namespace uovo::desktop

@@ -12,27 +12,10 @@
 #include "report/text.h"
 
 namespace uovo::desktop {
-namespace {
-
-constexpr int kLeft = 16, kWidth = 292;
-
-}  // namespace
-
 AnswersColumn::AnswersColumn(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("answers"));
     setAccessibleName(tr("Answers"));
-    setMinimumWidth(kWidth - 12);
-    setMaximumWidth(kWidth + 150);
-    auto* box = new QVBoxLayout(this);
-    box->setContentsMargins(8, 10, 4, 10);
-    auto* scroll = scrolledDown();
-    page_ = new QWidget;
-    list_ = new QVBoxLayout(page_);
-    list_->setContentsMargins(0, 0, 6, 0);
-    list_->setSpacing(4);
-    list_->addStretch(1);
-    scroll->setWidget(page_);
-    box->addWidget(scroll);
+    list_ = answerColumn(this, page_);
 }
 
 AnswerView* AnswersColumn::view(const QString& id) const {
@@ -129,7 +112,7 @@ void AnswersColumn::refresh() {
     views_.clear();
     const auto heading = [&](const QString& words) {
         auto* l = wrapped(words, "small");
-        l->setContentsMargins(kLeft, 10, 0, 2);
+        l->setContentsMargins(kColumnLeft, 10, 0, 2);
         list_->insertWidget(list_->count() - 1, l);
     };
     const Piece* piece = session_.piece();
@@ -172,7 +155,7 @@ void AnswersColumn::refresh() {
     for (const auto& a : answers->evening) add(a);
     for (const auto& c : answers->cautions) {
         auto* l = wrapped(qstring(c), "small");
-        l->setContentsMargins(kLeft, 3, 0, 3);
+        l->setContentsMargins(kColumnLeft, 3, 0, 3);
         list_->insertWidget(list_->count() - 1, l);
     }
     if (focused.isEmpty()) return;
