@@ -46,14 +46,14 @@ assembly::Body bodyOf(const json& p, const std::string& where) {
         mesh = form::block({}, size);
     } else if (p.contains("mesh")) {
         auto read = io::readMeshFile(p["mesh"].get<std::string>());
-        if (!read) throw read.error();
+        if (!read) throw Problem(read.error());
         mesh = std::move(read->mesh);
         if (const auto wrong = form::inWords(form::inspect(mesh)); !wrong.empty()) refuse(wrong, where + "/mesh");
     } else {
         auto plan = casePlan({{"piece", p.at("piece")}});
-        if (!plan) throw plan.error();
+        if (!plan) throw Problem(plan.error());
         const auto built = form::build(plan->pieces.front().shape, {}, assembly::kRigid);
-        if (!built) throw built.error();
+        if (!built) throw Problem(built.error());
         mesh = built->solid();
     }
     form::PartItem at;
@@ -141,9 +141,9 @@ private:
     /// The parts of a piece of a plan that is put together, on the table.
     void readPiece(const json& given) {
         auto plan = casePlan(given);
-        if (!plan) throw plan.error();
+        if (!plan) throw Problem(plan.error());
         const auto built = form::build(plan->pieces.front().shape, {}, assembly::kRigid);
-        if (!built) throw built.error();
+        if (!built) throw Problem(built.error());
         double low = 1e300;
         for (const auto& item : built->items) {
             assembly::Body b;

@@ -45,7 +45,7 @@ json run(const json& given) {
     o.window = given.value("window", o.window);
     o.orders = std::clamp(given.value("orders", o.orders), 1, 10000);
     const auto done = cutting::nest(pieces, o);
-    if (!done) throw done.error();
+    if (!done) throw Problem(done.error());
     json out{{"format", "uovo-nest-answers"}, {"sheets", json::array()}};
     for (const auto& s : done->sheets) {
         json one{{"used", s.used}, {"strip", s.strip}, {"cutting", s.cutting}, {"placements", json::array()}};

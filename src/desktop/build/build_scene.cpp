@@ -131,8 +131,7 @@ BuildScene sceneAt(const SolidScene& whole, const PutTogether& together, const M
         out.scene.box = frame.box;
         out.scene.fit = out.scene.fitApart = frame.fit;
     } else {
-        SolidScene together_ = whole;
-        out.scene.fit = out.scene.fitApart = together_.fit;
+        out.scene.fit = out.scene.fitApart = whole.fit;
         if (together.order.side == assembly::Side::Upright) out.scene.box = whole.box;
     }
     return out;
