@@ -29,7 +29,7 @@ json number(double v) { return std::isfinite(v) ? json(v) : json(nullptr); }
 /// What must not change when a file is carried over: of each piece its grams, walls, coats and what it bears.
 json figuresOf(const Plan& plan) {
     AnswerOptions options;
-    options.day = options.ways = options.bands = false;
+    options.day = options.ways = options.bands = options.together = false;
     const Answers all = test::answersOf(plan, options);
     json out = json::object();
     for (const auto& a : all.pieces) {
