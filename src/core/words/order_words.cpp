@@ -15,6 +15,11 @@ namespace {
 using assembly::kTable;
 using Way = assembly::OrderStep::Way;
 
+std::string upperFirst(std::string s) {
+    if (!s.empty()) s[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(s[0])));
+    return s;
+}
+
 class OrderTeller {
 public:
     OrderTeller(const PutTogether& t, const Made& made, UnitSystem units) : t_(t), made_(made), units_(units) {}
@@ -145,11 +150,6 @@ private:
                                            : "a tall glass";
         return fmt::format("{} {}", what, length(height));
     }
-    static std::string upperFirst(std::string s) {
-        if (!s.empty()) s[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(s[0])));
-        return s;
-    }
-
     const PutTogether& t_;
     const Made& made_;
     UnitSystem units_;
@@ -193,13 +193,10 @@ std::vector<OrderLine> orderLines(const PutTogether& t, const Made& made, UnitSy
 std::vector<std::string> orderTroubles(const PutTogether& t, const Made& made, UnitSystem units) {
     const OrderTeller teller(t, made, units);
     std::vector<std::string> out;
-    const auto capital = [](std::string s) {
-        if (!s.empty()) s[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(s[0])));
-        return s;
-    };
+    out.reserve(t.found.afloat.size() + t.apart.size() + t.found.cuts.size() + 1);
     for (const size_t p : t.found.afloat)
-        out.push_back(fmt::format("{} touches nothing: move it, nearer than {} glue takes it.", capital(teller.name(p)),
-                                  teller.length(5e-4)));
+        out.push_back(fmt::format("{} touches nothing: move it, nearer than {} glue takes it.",
+                                  upperFirst(teller.name(p)), teller.length(5e-4)));
     for (const size_t j : t.apart) {
         const auto& joint = made.assembly.joints[j];
         const size_t a = t.bodyOf(joint.a), b = t.bodyOf(joint.b);
@@ -207,10 +204,10 @@ std::vector<std::string> orderTroubles(const PutTogether& t, const Made& made, U
             std::ranges::find(t.found.afloat, b) != t.found.afloat.end())
             continue;
         out.push_back(
-            fmt::format("{} does not reach {}: they are to be glued.", capital(teller.name(a)), teller.name(b)));
+            fmt::format("{} does not reach {}: they are to be glued.", upperFirst(teller.name(a)), teller.name(b)));
     }
     for (const auto& c : t.found.cuts)
-        out.push_back(fmt::format("{} and {} cut {} into each other.", capital(teller.name(c.a)), teller.name(c.b),
+        out.push_back(fmt::format("{} and {} cut {} into each other.", upperFirst(teller.name(c.a)), teller.name(c.b),
                                   teller.length(c.depth)));
     if (!t.order.stands && t.order.stuck == kTable)
         out.push_back(

@@ -87,21 +87,18 @@ BuildScene sceneAt(const SolidScene& whole, const PutTogether& together, const M
         bodies.push_back(std::move(b));
     }
     // what stands beside it now
-    double low = 1e300;
-    for (const auto& b : spread) low = std::min(low, form::bounds(b.mesh).low.z);
     double table = 1e300;
     for (size_t i = 0; i < items; ++i)
         table = std::min(table, form::bounds(form::placed(whole.bodies[i].mesh, side)).low.z);
     const double size = std::max({whole.box.size().x, whole.box.size().y, whole.box.size().z});
-    size_t mine = 0;  // steps of the order itself, groups left out
+    size_t mine = 0, done = 0;  // steps of the order itself, groups left out: looked at, and done by now
+    for (size_t k = 0; k < step && k < lines.size(); ++k) done += !lines[k].beside;
     for (size_t k = 0; k < lines.size() && k < step; ++k) {
         if (lines[k].beside) continue;
         const auto& s = together.order.steps[mine++];
         for (const auto& p : s.props) {
             if (p.until + 1 < mine && k + 1 != step) continue;
-            size_t steps = 0;  // until its own last step is done
-            for (size_t j = 0; j < step && j < lines.size(); ++j) steps += !lines[j].beside;
-            if (steps > p.until + 1) continue;
+            if (done > p.until + 1) continue;  // it was taken away
             const double half = 0.09 * size;
             const Vec3 at{p.at.x, p.at.y, p.at.z + table};
             const Vec3 foot = p.below() ? Vec3{at.x, at.y, table} : Vec3{at.x, at.y, table} - p.push * half;
