@@ -1,0 +1,130 @@
+#include "core/assembly/arrange.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/assembly/contacts.h"
+#include "core/quantity/words.h"
+
+namespace uovo::assembly {
+namespace {
+
+using form::Box;
+using form::Part;
+using form::PartItem;
+using form::PartJoint;
+using form::Pose;
+using form::Vec3;
+
+constexpr double kShortest = 1e-3;             // m of a glue line
+constexpr double kAside = 0.6, kRaised = 0.5;  // of its place, so far a part moves when all is pulled apart
+constexpr double kLifted = 0.01;               // m more where it stands on something
+
+bool isPair(const PartJoint& j, const std::string& a, const std::string& b) {
+    return (j.a == a && j.b == b) || (j.a == b && j.b == a);
+}
+
+}  // namespace
+
+tl::expected<Placer, Problem> placerOf(const Part& assembly, const form::Meshes& meshes) {
+    const auto built = form::build(assembly, meshes, kPlacing);
+    if (!built) return tl::unexpected(built.error());
+    return Placer(*built);
+}
+
+void putAt(Part& assembly, size_t item, const Placer& placer, const Pose& pose) {
+    PartItem& p = assembly.items[item];
+    form::setPose(p, pose);
+    for (auto& m : p.at) m = Measure(std::round(m.value * 1e6) / 1e6 + 0.0);  // a thousandth of a millimetre
+    for (auto& m : p.turn) m = Measure(std::round(m.value * 1e6) / 1e6 + 0.0);
+    const Box mine = placer.boxAt(item, pose);
+    Box base = mine;  // the lowest and first
+    for (size_t j = 0; j < placer.size(); ++j)
+        if (j != item && placer.box(j).low.z < base.low.z + kLifted) {
+            base = placer.box(j);
+            break;
+        }
+    const Vec3 from = (base.low + base.high) * 0.5, to = (mine.low + mine.high) * 0.5;
+    const double up = mine.low.z - placer.table();
+    p.apart = {kAside * (to.x - from.x), kAside * (to.y - from.y), kRaised * up + (up > kShortest ? kLifted : 0)};
+}
+
+tl::expected<size_t, Problem> copyTo(Part& assembly, size_t item, const Placer& placer, const Pose& pose) {
+    if (assembly.items.size() >= kMostParts)
+        return tl::unexpected(
+            Problem{fmt::format("{} parts are as many as one piece takes.", kMostParts), "placeWords"});
+    PartItem copy = assembly.items[item];
+    // "wall-3" is the third of "wall"
+    std::string stem = copy.key;
+    if (const auto dash = stem.rfind('-');
+        dash != std::string::npos && dash + 1 < stem.size() &&
+        std::all_of(stem.begin() + long(dash) + 1, stem.end(), [](char c) { return c >= '0' && c <= '9'; }))
+        stem.resize(dash);
+    std::string name = copy.name;
+    if (const auto space = name.rfind(' ');
+        space != std::string::npos && space + 1 < name.size() &&
+        std::all_of(name.begin() + long(space) + 1, name.end(), [](char c) { return c >= '0' && c <= '9'; }))
+        name.resize(space);
+    int i = 2;
+    do copy.key = fmt::format("{}-{}", stem, i), copy.name = fmt::format("{} {}", name, i), ++i;
+    while (form::itemOf(assembly, copy.key) ||
+           std::ranges::any_of(assembly.items, [&](const PartItem& o) { return o.name == copy.name; }));
+    assembly.items.push_back(copy);
+    const size_t at = assembly.items.size() - 1;
+    // it has the shape of the one it is copied from: the same box
+    PartItem place = copy;
+    std::swap(assembly.items[item], place);
+    putAt(assembly, item, placer, pose);
+    std::swap(assembly.items[item], place);
+    assembly.items[at].at = place.at;
+    assembly.items[at].turn = place.turn;
+    assembly.items[at].apart = place.apart;
+    return at;
+}
+
+tl::expected<void, Problem> glueWhatTouches(Part& assembly, const std::vector<std::string>& keys,
+                                            const form::Meshes& meshes) {
+    const auto built = form::build(assembly, meshes, kRigid);
+    if (!built) return tl::unexpected(built.error());
+    std::vector<Body> bodies;
+    for (const auto& item : built->items) {
+        Body b;
+        b.name = item.name;
+        b.solid = form::placed(item.shape.solid(), item.pose);
+        bodies.push_back(std::move(b));
+    }
+    const auto mine = [&](const std::string& key) { return std::ranges::find(keys, key) != keys.end(); };
+    const auto found = contactsOf(bodies);
+    std::erase_if(assembly.joints, [&](const PartJoint& j) {
+        if (!mine(j.a) && !mine(j.b)) return false;
+        return std::ranges::none_of(found.contacts, [&](const Contact& c) {
+            return c.b != kTable && isPair(j, assembly.items[c.a].key, assembly.items[c.b].key);
+        });
+    });
+    for (const auto& c : found.contacts) {
+        if (c.b == kTable) continue;
+        const PartItem &a = assembly.items[c.a], &b = assembly.items[c.b];
+        if (!a.edible || !b.edible || (!mine(a.key) && !mine(b.key))) continue;
+        const double length = std::round(std::max(c.length, kShortest) * 1e3) / 1e3;
+        const auto has =
+            std::ranges::find_if(assembly.joints, [&](const PartJoint& j) { return isPair(j, a.key, b.key); });
+        if (has != assembly.joints.end()) {
+            if (has->length.typed.empty()) has->length = Measure(length);
+            continue;
+        }
+        // the upper one is on the lower one
+        const bool swap = form::bounds(bodies[c.a].solid).low.z < form::bounds(bodies[c.b].solid).low.z;
+        const PartItem &upper = swap ? b : a, &lower = swap ? a : b;
+        PartJoint joint;
+        joint.a = lower.key;
+        joint.b = upper.key;
+        joint.length = Measure(length);
+        joint.words = lowerFirst(upper.name) + (c.isPatch() ? " on " : " to ") + lowerFirst(lower.name);
+        assembly.joints.push_back(std::move(joint));
+    }
+    return {};
+}
+
+}  // namespace uovo::assembly
