@@ -84,6 +84,20 @@ tl::expected<size_t, Problem> copyTo(Part& assembly, size_t item, const Placer& 
     return at;
 }
 
+std::string addPart(Part& assembly, const Part& part, const std::string& name, const form::Meshes& meshes) {
+    if (assembly.items.size() >= kMostParts) return {};
+    const std::string key = form::addItem(assembly, part.family, meshes);
+    PartItem* item = form::itemOf(assembly, key);
+    if (!item) return {};
+    item->part = part;
+    if (!name.empty()) {
+        item->name = name;
+        for (int i = 2; std::ranges::count(assembly.items, item->name, &PartItem::name) > 1; ++i)
+            item->name = fmt::format("{} {}", name, i);
+    }
+    return key;
+}
+
 tl::expected<void, Problem> glueWhatTouches(Part& assembly, const std::vector<std::string>& keys,
                                             const form::Meshes& meshes) {
     const auto built = form::build(assembly, meshes, kRigid);

@@ -5,8 +5,8 @@
 
 namespace uovo::assembly {
 
-/// Parts of an assembly at the most: more is not looked through any more.
-inline constexpr size_t kMostParts = 60;
+/// Parts of an assembly at the most, as a file holds them.
+inline constexpr size_t kMostParts = 40;
 
 /// The assembly as it is put together by hand: fine enough for its parts to lie on each other.
 /// @returns it, or the sentence of what cannot be built
@@ -16,6 +16,10 @@ tl::expected<Placer, Problem> placerOf(const form::Part& assembly, const form::M
 void putAt(form::Part& assembly, size_t item, const Placer& placer, const form::Pose& pose);
 /// A part once more at another place, under a name of its own. @returns its number, or why not
 tl::expected<size_t, Problem> copyTo(form::Part& assembly, size_t item, const Placer& placer, const form::Pose& pose);
+
+/// A new part on top of what is there, glued to the last one. @param name empty: its family's @returns its key, empty
+/// where it cannot be one
+std::string addPart(form::Part& assembly, const form::Part& part, const std::string& name, const form::Meshes& meshes);
 
 /// Joints of these parts as what touches wants them: new ones are made where a part touches another, those that do not
 /// touch any more are dropped, all others stay as a person left them.

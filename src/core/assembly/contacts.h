@@ -46,6 +46,13 @@ struct Contact {
     form::Vec3 along, across;  ///< unit, in which it is longest, and across that; zero where it is a point
     double friction = -1;      ///< coefficient where it is known; below 0: the usual
     bool isPatch() const { return width > 0.5 * length / places; }  ///< rather a face than a line
+    bool between(size_t x, size_t y) const { return (a == x && b == y) || (a == y && b == x); }
+    /// How much of the push on one of its parts is upwards, −1 to 1: lies it on the other?
+    double lifts(size_t part) const {
+        double up = 0;
+        for (const auto& t : touches) up += (part == a ? 1 : -1) * t.normal.z / double(touches.size());
+        return up;
+    }
 };
 
 /// Two parts that cannot both be there.

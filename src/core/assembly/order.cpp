@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 #include <numbers>
 #include <numeric>
 #include <set>
@@ -57,9 +58,7 @@ public:
             if (c.b == kTable) return false;
             const bool a = isNew(c.a, parts), b = isNew(c.b, parts);
             if (a == b || there_[a ? c.b : c.a]) return false;
-            double up = 0;
-            for (const auto& t : c.touches) up += (a ? 1 : -1) * t.normal.z / double(c.touches.size());
-            return up > 0.5;
+            return c.lifts(a ? c.a : c.b) > 0.5;
         });
     }
 
@@ -84,6 +83,17 @@ public:
             }
         for (const size_t p : parts) there_[p] = 0;
         return out;
+    }
+
+    /// What is missing while these parts are there too, their glue gripped.
+    void with(const std::vector<size_t>& parts, const std::function<void(const Balance&)>& tell) {
+        OrderStep s;
+        for (const size_t p : parts) there_[p] = 1;
+        for (size_t g = 0; g < glues_.size(); ++g)
+            if (isNew(glues_[g].a, parts) != isNew(glues_[g].b, parts)) s.glues.push_back(g);
+        Balance b;
+        if (!stands(share(s, 1, 1), props_, &b)) tell(b);
+        for (const size_t p : parts) there_[p] = 0;
     }
 
     void place(OrderStep s, std::vector<OrderStep>& steps) {
@@ -180,8 +190,7 @@ private:
             double glue = 0;
             if (c.b != kTable)
                 for (size_t g = 0; g < glues_.size(); ++g)
-                    if ((glues_[g].a == c.a && glues_[g].b == c.b) || (glues_[g].a == c.b && glues_[g].b == c.a))
-                        glue += glues_[g].strength * share[g];
+                    if (glues_[g].between(c.a, c.b)) glue += glues_[g].strength * share[g];
             const double rubs = c.friction >= 0 ? c.friction : options_.friction;
             for (const auto& t : c.touches) {
                 Vec3 at = t.at;
@@ -624,13 +633,16 @@ Order judge(const std::vector<size_t>& wanted, const std::vector<Body>& bodies, 
     testWhole(out, builder, bodies, contacts, glues);
     for (const size_t part : wanted) {
         if (stop.stop_requested()) break;
-        auto s = builder.reaches({part}) ? builder.tried({part}, true) : std::nullopt;
+        const bool reaches = builder.reaches({part});
+        auto s = reaches ? builder.tried({part}, true) : std::nullopt;
         if (!s) {
             out.stuck = out.steps.size();
             out.tips = part;
+            if (reaches) builder.with({part}, [&](const Balance& b) { tellTip(out, builder, b, bodies, contacts); });
             OrderStep no;
             no.parts = {part};
             no.possible = false;
+            no.touches = reaches;
             out.steps.push_back(no);
             break;
         }

@@ -16,6 +16,7 @@ struct Glue {
     double strength = 10;  ///< N it bears when it has set
     double hold = 40;      ///< s it is held until it grips
     double set = 900;      ///< s until it bears all it can
+    bool between(size_t x, size_t y) const { return (a == x && b == y) || (a == y && b == x); }
 };
 
 struct OrderOptions {
@@ -46,6 +47,7 @@ struct OrderStep {
     std::vector<Prop> props;
     bool waits = false;    ///< the glue of the step before must bear first
     bool possible = true;  ///< it touches what is there, and stands
+    bool touches = true;   ///< something that is there, or the table
 };
 
 /// Which way up it is built.
@@ -69,7 +71,7 @@ Order orderOf(const std::vector<Body>& bodies, const std::vector<Contact>& conta
               const OrderOptions& options = {}, std::stop_token stop = {});
 
 /// Judges an order that a person wants: how each step stands; `stuck` is the first that touches nothing that is there
-/// or cannot stand even with props.
+/// or cannot stand even with props, and `tips` says which part moves then, and over which edge.
 /// @param wanted parts in their order, each once
 Order judge(const std::vector<size_t>& wanted, const std::vector<Body>& bodies, const std::vector<Contact>& contacts,
             const std::vector<Glue>& glues, const OrderOptions& options = {}, std::stop_token stop = {});

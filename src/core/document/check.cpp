@@ -37,6 +37,10 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     range(k.freezerWidth, 0.05, 2, Dimension::Length, "The freezer's width", "freezerWidth");
     range(k.freezerDepth, 0.05, 2, Dimension::Length, "The freezer's depth", "freezerDepth");
     range(k.freezerHeight, 0.02, 2, Dimension::Length, "The freezer's height", "freezerHeight");
+    range(k.sheetWidth, 0.05, 2, Dimension::Length, "The sheet's width", "sheetWidth");
+    range(k.sheetDepth, 0.05, 2, Dimension::Length, "The sheet's depth", "sheetDepth");
+    range(k.sheetGap, 0, 0.03, Dimension::Length, "The gap between parts", "sheetGap");
+    if (k.knife != Measure(0)) range(k.knife, 0.001, 0.2, Dimension::Length, "What a knife cuts in a second", "knife");
     if (k.shelves < 1 || k.shelves > 8)
         out.push_back({"Between one and eight free shelves in the fridge.", "kitchen/shelves"});
     if (k.hands < 1 || k.hands > 8) out.push_back({"Between one and eight pairs of hands.", "kitchen/hands"});

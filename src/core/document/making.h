@@ -75,7 +75,9 @@ struct TrimStep {  ///< the rim, with a knife or on a warm plate; a hole of its 
     std::string extra;
     bool operator==(const TrimStep&) const = default;
 };
-struct JoinStep {  ///< its parts are glued, in the order of its joints
+/// Its parts are glued.
+struct JoinStep {
+    std::vector<std::string> order;  ///< keys of its parts as a person wants them, each once; empty: one is found
     std::string extra;
     bool operator==(const JoinStep&) const = default;
 };

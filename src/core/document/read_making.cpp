@@ -76,6 +76,20 @@ TopStep readTop(Object& o) {
     return s;
 }
 
+JoinStep readJoin(Object& o) {
+    JoinStep s;
+    if (const json* order = o.find("order")) {
+        if (!order->is_array() || order->size() > limits::kItems)
+            Object::refuse(fmt::format("“order” must be a list of parts, at most {}.", limits::kItems), o.at("order"));
+        for (const auto& key : *order) {
+            if (!key.is_string()) Object::refuse("“order” names parts by their keys.", o.at("order"));
+            s.order.push_back(key.get<std::string>());
+        }
+    }
+    s.extra = o.extra();
+    return s;
+}
+
 FillStep readFill(Object& o) {
     FillStep s;
     o.text("filling", s.filling);
@@ -129,7 +143,7 @@ Step readStep(const json& j, const std::string& pointer) {
         case 6:
             return plain(TrimStep{});
         case 7:
-            return plain(JoinStep{});
+            return readJoin(o);
         case 8:
             return readFill(o);
         case 9: {

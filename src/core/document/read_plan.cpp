@@ -123,6 +123,10 @@ void readKitchen(Object& o, Kitchen& out) {
     k.measure("freezerWidth", out.freezerWidth);
     k.measure("freezerDepth", out.freezerDepth);
     k.measure("freezerHeight", out.freezerHeight);
+    k.measure("sheetWidth", out.sheetWidth);
+    k.measure("sheetDepth", out.sheetDepth);
+    k.measure("sheetGap", out.sheetGap);
+    k.measure("knife", out.knife);
     k.yesNo("fan", out.fan);
     k.whole("shelves", out.shelves);
     k.whole("hands", out.hands);

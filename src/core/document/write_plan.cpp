@@ -89,7 +89,7 @@ json written(const TopStep& s) {
 json written(const SetStep& s) { return {{"place", wordOf(s.place, kPlaces)}, {"stay", written(s.stay)}}; }
 json written(const ReleaseStep&) { return json::object(); }
 json written(const TrimStep&) { return json::object(); }
-json written(const JoinStep&) { return json::object(); }
+json written(const JoinStep& s) { return s.order.empty() ? json::object() : json{{"order", s.order}}; }
 
 json written(const FillStep& s) {
     json k{{"filling", s.filling}, {"each", written(s.each)}};
@@ -260,9 +260,13 @@ std::string writePlan(const Plan& p) {
                     {"freezerWidth", written(k.freezerWidth)},
                     {"freezerDepth", written(k.freezerDepth)},
                     {"freezerHeight", written(k.freezerHeight)},
+                    {"sheetWidth", written(k.sheetWidth)},
+                    {"sheetDepth", written(k.sheetDepth)},
+                    {"sheetGap", written(k.sheetGap)},
                     {"fan", k.fan},
                     {"shelves", k.shelves},
                     {"hands", k.hands}};
+    if (k.knife != Measure(0)) j["kitchen"]["knife"] = written(k.knife);
     if (!k.helpersFrom.empty()) j["kitchen"]["helpersFrom"] = k.helpersFrom;
     keepExtra(j["kitchen"], k.extra);
     if (!p.own.empty()) {

@@ -18,6 +18,13 @@ Field taped(Field f) {  // round things are measured by a tape
     f.unit = "cm";
     return f;
 }
+/// Degrees from square of a bevelled side.
+Field angle(const char* key, const char* name, const char* before) {
+    Field f{key, name, before, Dimension::Count, 0, -60, 60, false};
+    f.only = {"sides", {"bevelled sides"}};
+    return f;
+}
+
 Field number(const char* key, const char* name, const char* before, double value, double low, double high) {
     return {key, name, before, Dimension::Count, value, low, high};
 }
@@ -123,7 +130,8 @@ std::vector<Family> make() {
                  {len("span", "Span", "handle", 120, 15, 500), len("rise", "Rise", "wide and", 90, 8, 500), len("thickness", "Thickness", "high,", 10, 3, 60), len("hole", "Fill hole", "thick, fill hole", 8, 2, 40)}});
     // Sheets
     f.push_back({"sheet", "Sheet part cut by template", "Sheets and piping", Body::Sheet, false, "House panels, silhouettes, frames: poured between bars, cut while it is firm.", "sheet panel wall house silhouette frame template cut plate gable window", "Decide the size, or read an outline from an SVG file.",
-                 {len("length", "Width", "sheet", 100, 5, 600), len("width", "Height", "wide,", 80, 5, 600), bars}, {{"cut", "Shape", {"rectangle", "gable", "triangle", "trapezoid", "hexagon", "octagon", "frame", "silhouette", "points"}}, outlineChoice({"cut", {"silhouette"}}), {"spread", "How it is spread", {"between bars", "freehand"}}, {"tool", "Cut with", {"knife", "cutter"}}}, "outline"});
+                 {len("length", "Width", "sheet", 100, 5, 600), len("width", "Height", "wide,", 80, 5, 600), bars,
+                  angle("bevelLeft", "Left side", "sides at °: left"), angle("bevelRight", "Right side", "right"), angle("bevelTop", "Upper side", "top"), angle("bevelBottom", "Lower side", "bottom")}, {{"cut", "Shape", {"rectangle", "gable", "triangle", "trapezoid", "hexagon", "octagon", "frame", "silhouette", "points"}}, outlineChoice({"cut", {"silhouette"}}), {"spread", "How it is spread", {"between bars", "freehand"}}, {"tool", "Cut with", {"knife", "cutter"}}, {"sides", "Sides", {"square sides", "bevelled sides"}}}, "outline"});
     f.push_back({"lace", "Lace on flat acetate", "Sheets and piping", Body::Sheet, false, "Piped nets, with a thicker mound where a stick goes.", "lace net piped lattice filigree fan grille screen", "Decide the size; the line with a ruler on paper.",
                  {len("length", "Length", "lace", 90, 15, 400), len("width", "Width", "by", 60, 15, 400), len("lineWidth", "Width of a line", "lines", 3, 1, 20), len("thickness", "Height of a line", "wide and", 2, 0.6, 10), share("coverage", "Share that is covered", "high, covering", 0.45, 0.15, 0.9),
                   len("mound", "Mound for a stick", "mound", 14, 0, 60)}});
@@ -163,10 +171,10 @@ std::vector<Family> make() {
                   len("handleWidth", "Width of the handle", "high, section", 14, 4, 60), len("handleDepth", "Depth of the handle", "by", 10, 3, 60)}});
     f.push_back({"house", "Gabled house", "Put together", Body::Compound, false, "Four walls and two roof panels.", "house cottage gable roof hut chapel", "Decide length, width, wall and roof height.",
                  {len("length", "Length", "house", 100, 30, 500), len("width", "Width", "long,", 80, 30, 400), len("wallHeight", "Height of the wall", "wide, wall", 60, 15, 300), len("roofHeight", "Height of the roof", "high, roof", 40, 10, 300), len("overhang", "Overhang", "high, overhang", 6, 0, 60),
-                  len("thickness", "Thickness of the panels", ", panels", 4, 1.5, 15)}});
+                  len("thickness", "Thickness of the panels", ", panels", 4, 1.5, 15)}, {{"corners", "Corners", {"butted corners", "mitred corners", "lapped corners"}}}});
     f.push_back({"tower", "Many-sided house with a dome", "Put together", Body::Compound, false, "Wall panels round a polygon, a ceiling, a half ball, and a tube if you like: towers, observatories, pavilions.", "observatory tower pavilion dome house octagon hexagon rotunda telescope", "Decide sides, width of one side, height; dome and tube.",
                  {number("sides", "Sides", "house with", 8, 3, 16), len("side", "Width of a side", "sides,", 60, 15, 300), len("wallHeight", "Height of the wall", "wide each, wall", 80, 15, 400), len("thickness", "Thickness of the panels", "high, panels", 4, 1.5, 15),
-                  len("dome", "Diameter of the dome", "; dome", 120, 20, 400), wall, len("tube", "Diameter of the tube", "; tube", 24, 0, 120), len("tubeLength", "Length of the tube", "wide and", 60, 10, 300)}});
+                  len("dome", "Diameter of the dome", "; dome", 120, 20, 400), wall, len("tube", "Diameter of the tube", "; tube", 24, 0, 120), len("tubeLength", "Length of the tube", "wide and", 60, 10, 300)}, {{"corners", "Corners", {"mitred corners", "butted corners", "lapped corners"}}}});
     f.push_back({"pedestal", "Pedestal with a dome", "Put together", Body::Compound, false, "Foot, collar, disc and a dome on top: presents one small thing grandly.", "pedestal stand cloche dome foot cake stand trophy", "Decide the disc and the dome.",
                  {len("foot", "Diameter of the foot", "foot", 70, 20, 300), len("stem", "Height of the foot", "wide and", 35, 8, 200), len("disc", "Diameter of the disc", "high, disc", 127, 30, 400), len("thickness", "Thickness of the disc", "wide and", 5, 1.5, 30), len("dome", "Diameter of the dome", "thick, dome", 100, 15, 380), wall},
                  {{"footIs", "The foot", {"solid", "hollow"}}}});

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/form/bevel.h"
 #include "core/form/part_builders.h"
 
 namespace uovo::form {
@@ -124,22 +125,65 @@ void basket(Assembler& a, const Values& v) {
     a.joint(0, 1, 2 * 2 * (w + d), "both feet of the handle on the rim");
 }
 
+/// A panel whose sides are cut at angles, degrees; its larger face at z = 0.
+Part polygon(Loop loop, double thickness, const Bevel& bevel) {
+    Part p = polygon(std::move(loop), thickness);
+    if (!bevel.any()) return p;
+    p.choices["sides"] = "bevelled sides";
+    for (const auto& [key, degrees] : {std::pair{"bevelLeft", bevel.left}, {"bevelRight", bevel.right},
+                                       {"bevelTop", bevel.top}, {"bevelBottom", bevel.bottom}})
+        if (degrees != 0) p.values[key] = Measure(degrees);
+    return p;
+}
+
+/// An upright panel that looks outwards, its outer face so far from the middle, at z = 0 of the part.
+Pose facing(const Vec3& outwards, double distance) {
+    return standing(cross(outwards, {0, 0, 1}), outwards * distance);
+}
+
+constexpr double kSteepestCut = 60;  // degrees from square that a panel's side is cut at the most
+
+/// How the panels of a house meet (docs/models.md, "Corners"). A butt ends against the other's face; a lap runs past
+/// it; a mitre halves the angle.
 void house(Assembler& a, const Values& v) {
     const double L = v("length"), W = v("width"), h = v("wallHeight"), roof = v("roofHeight"), over = v("overhang"),
                  t = v("thickness");
-    const Loop gable{{-W / 2, 0}, {W / 2, 0}, {W / 2, h}, {0, h + roof}, {-W / 2, h}};
-    const double slant = std::hypot(W / 2, roof), apart = 0.35 * W;
-    a.add("front", "Front gable", polygon(gable, t), standing({0, 1, 0}, {L / 2 - t, 0, 0}), {apart, 0, 0});
-    a.add("back", "Back gable", polygon(gable, t), standing({0, 1, 0}, {-L / 2, 0, 0}), {-apart, 0, 0});
-    const Loop side{{-L / 2 + t, 0}, {L / 2 - t, 0}, {L / 2 - t, h}, {-L / 2 + t, h}};
-    a.add("left", "Left wall", polygon(side, t), standing({1, 0, 0}, {0, -W / 2 + t, 0}), {0, -apart, 0});
-    a.add("right", "Right wall", polygon(side, t), standing({1, 0, 0}, {0, W / 2, 0}), {0, apart, 0});
-    const Loop panel{{-L / 2 - over, -over}, {L / 2 + over, -over}, {L / 2 + over, slant}, {-L / 2 - over, slant}};
+    const bool mitre = v.choice("corners") == "mitred corners", lap = v.choice("corners") == "lapped corners";
+    const double slant = std::hypot(W / 2, roof), apart = 0.35 * W, slope = roof / (W / 2),
+                 pitch = std::min(kSteepestCut, std::atan(slope) * 180 / pi);
+    const double past = lap ? std::min(t, 0.5 * h / slope) : 0;  // the gables run past the walls
+    const Loop gable{{-W / 2 - past, 0},
+                     {W / 2 + past, 0},
+                     {W / 2 + past, h - past * slope},
+                     {0, h + roof},
+                     {-W / 2 - past, h - past * slope}};
+    const Bevel corner{mitre ? 45.0 : 0, mitre ? 45.0 : 0, 0, 0};
+    if (mitre) {
+        a.add("front", "Front gable", polygon(gable, t, corner), facing({1, 0, 0}, L / 2), {apart, 0, 0});
+        a.add("back", "Back gable", polygon(gable, t, corner), facing({-1, 0, 0}, L / 2), {-apart, 0, 0});
+        const Loop side{{-L / 2, 0}, {L / 2, 0}, {L / 2, h}, {-L / 2, h}};
+        const Bevel wall{45, 45, -pitch, 0};  // its top under the roof
+        a.add("left", "Left wall", polygon(side, t, wall), facing({0, -1, 0}, W / 2), {0, -apart, 0});
+        a.add("right", "Right wall", polygon(side, t, wall), facing({0, 1, 0}, W / 2), {0, apart, 0});
+    } else {
+        a.add("front", "Front gable", polygon(gable, t), standing({0, 1, 0}, {L / 2 - t, 0, 0}), {apart, 0, 0});
+        a.add("back", "Back gable", polygon(gable, t), standing({0, 1, 0}, {-L / 2, 0, 0}), {-apart, 0, 0});
+        const Loop side{{-L / 2 + t, 0}, {L / 2 - t, 0}, {L / 2 - t, h}, {-L / 2 + t, h}};
+        a.add("left", "Left wall", polygon(side, t), standing({1, 0, 0}, {0, -W / 2 + t, 0}), {0, -apart, 0});
+        a.add("right", "Right wall", polygon(side, t), standing({1, 0, 0}, {0, W / 2, 0}), {0, apart, 0});
+    }
     const double c = W / 2 / slant, s = roof / slant;
-    a.add("roof-left", "Left roof", polygon(panel, t), {{1, 0, 0}, {0, c, s}, {0, -s, c}, {0, -W / 2, h}},
-          {0, -apart, 0.8 * roof});
-    a.add("roof-right", "Right roof", polygon(panel, t), {{-1, 0, 0}, {0, -c, s}, {0, s, c}, {0, W / 2, h}},
-          {0, apart, 0.8 * roof});
+    // lapped, the right panel ends where its upper edge comes under the left one, which runs past it
+    const double down = lap ? std::max(0.0, t * (c * c - s * s) / (2 * s * c)) : 0,
+                 beyond = lap ? (t * s + down * c) / c + 0.5 * t : 0;
+    const auto panel = [&](double top) {
+        return Loop{{-L / 2 - over, -over}, {L / 2 + over, -over}, {L / 2 + over, top}, {-L / 2 - over, top}};
+    };
+    const Bevel ridge{0, 0, mitre ? -pitch : 0, 0};
+    a.add("roof-left", "Left roof", polygon(panel(slant + beyond), t, ridge),
+          {{1, 0, 0}, {0, c, s}, {0, -s, c}, {0, -W / 2, h}}, {0, -apart, 0.8 * roof});
+    a.add("roof-right", "Right roof", polygon(panel(slant - down), t, ridge),
+          {{-1, 0, 0}, {0, -c, s}, {0, s, c}, {0, W / 2, h}}, {0, apart, 0.8 * roof});
     for (const size_t gableAt : {0u, 1u}) {
         a.joint(gableAt, 2, h, "gable on the left wall");
         a.joint(gableAt, 3, h, "gable on the right wall");
@@ -158,13 +202,30 @@ void house(Assembler& a, const Values& v) {
 void tower(Assembler& a, const Values& v) {
     const int n = static_cast<int>(std::lround(v("sides")));
     const double side = v("side"), h = v("wallHeight"), t = v("thickness"), inradius = side / 2 / std::tan(pi / n),
-                 dome = v("dome");
+                 dome = v("dome"), turn = 2 * pi / n;
+    const std::string corners = v.choice("corners");
+    const bool mitre = corners == "mitred corners", lap = corners == "lapped corners";
+    // Mitred: each half of the angle. Butt: the inner edges meet, the groove outside is piped full. Lapped: each wall
+    // begins where it touches the inner face of the one before, which runs past it.
+    double from = -side / 2, to = side / 2;
+    if (lap) {
+        const double begins = t * (1 - std::min(0.0, std::cos(turn))) / std::sin(turn);
+        to = side / 2 - begins;
+        from = -side / 2 - std::max(0.0, begins * std::cos(turn)) - 0.5 * t;
+    } else if (!mitre) {
+        to -= t * std::tan(turn / 2);
+        from = -to;
+    }
+    if (to - from < 2 * t) return a.refuse("So narrow a wall has no face left inside: thinner panels, or wider.", "side");
+    const double half = mitre ? std::min(kSteepestCut, 180.0 / n) : 0;
+    if (mitre && side < 2 * t * std::tan(turn / 2) + t)
+        return a.refuse("So narrow a wall has no face left inside: thinner panels, or wider.", "side");
     for (int i = 0; i < n; ++i) {
-        const double angle = 2 * pi * i / n;
-        const Vec3 out{std::cos(angle), std::sin(angle), 0}, along{-out.y, out.x, 0};
-        const Loop panel{{-side / 2, 0}, {side / 2, 0}, {side / 2, h}, {-side / 2, h}};
-        a.add("wall-" + std::to_string(i + 1), "Wall " + std::to_string(i + 1), polygon(panel, t),
-              standing(along, out * (inradius - t)), out * (0.5 * side));
+        const double angle = turn * i;
+        const Vec3 out{std::cos(angle), std::sin(angle), 0};
+        const Loop panel{{from, 0}, {to, 0}, {to, h}, {from, h}};
+        a.add("wall-" + std::to_string(i + 1), "Wall " + std::to_string(i + 1),
+              polygon(panel, t, {half, half, 0, 0}), facing(out, inradius), out * (0.5 * side));
         if (i > 0) a.joint(static_cast<size_t>(i - 1), static_cast<size_t>(i), h, "corner");
     }
     a.joint(static_cast<size_t>(n - 1), 0, h, "corner");

@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "core/form/mend.h"
+#include "core/form/bevel.h"
 #include "core/form/part_builders.h"
 
 namespace uovo::form {
@@ -225,6 +226,18 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
         const auto loops = sheetLoops(v);
         if (!loops) return tl::unexpected(loops.error());
         Shape s = plateShape(*loops, v("thickness"), detail);
+        if (const Bevel bevel = bevelOf(v.part); bevel.any()) {
+            const double t = v("thickness");
+            const Loop top = bevelled((*loops)[0], bevel, t), middle = bevelled((*loops)[0], bevel, t / 2);
+            if (top.size() != (*loops)[0].size() || middle.size() != top.size())
+                return refuse("Cut so flat its sides meet: less of an angle.", "bevelLeft");
+            s.surface = bevelled(std::move(s.surface), (*loops)[0], bevel, t);
+            double holes = 0;
+            for (size_t i = 1; i < loops->size(); ++i) holes += std::abs(signedArea((*loops)[i]));
+            const double low = signedArea((*loops)[0]), high = signedArea(top);
+            s.volume = t * ((low + 4 * signedArea(middle) + high) / 6 - holes);  // Simpson: exact for a prismatoid
+            s.area = s.areaLow = s.areaHigh = area(s.surface);
+        }
         if (v.choice("spread") == "freehand") {  // a knife leaves it uneven: judgement
             s.wallLow = 0.7 * s.wall;
             s.wallHigh = 1.4 * s.wall;

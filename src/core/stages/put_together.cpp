@@ -64,6 +64,31 @@ assembly::ContactOptions contactOptions(const material::Library& lib) {
     return o;
 }
 
+namespace {
+
+assembly::OrderOptions orderOptions(const material::Library& lib) {
+    assembly::OrderOptions options;
+    options.friction = lib.usual("chocolateRubs");
+    options.lean = lib.usual("tableLean");
+    options.shortBy = lib.usual("footShort");
+    return options;
+}
+
+}  // namespace
+
+assembly::Order judged(const PutTogether& t, const form::Assembly& assembly, const std::vector<std::string>& keys,
+                       const material::Library& lib, std::stop_token stop) {
+    std::vector<size_t> wanted;
+    const auto add = [&](size_t body) {
+        if (body < t.bodies.size() && std::ranges::find(wanted, body) == wanted.end()) wanted.push_back(body);
+    };
+    for (const auto& key : keys)
+        add(t.bodyOf(static_cast<size_t>(std::ranges::find(assembly.items, key, &form::Item::key) -
+                                         assembly.items.begin())));
+    for (size_t body = 0; body < t.bodies.size(); ++body) add(body);  // what came since
+    return assembly::judge(wanted, t.bodies, t.found.contacts, t.glues, orderOptions(lib), stop);
+}
+
 PutTogether putTogether(const Piece& piece, const Plan& plan, const material::Library& lib, const Made& made,
                         std::stop_token stop) {
     PutTogether out;
@@ -85,7 +110,7 @@ PutTogether putTogether(const Piece& piece, const Plan& plan, const material::Li
         const size_t a = out.bodyOf(joint.a), b = out.bodyOf(joint.b);
         if (a == out.bodies.size() || b == out.bodies.size()) continue;
         const auto touch = std::ranges::find_if(out.found.contacts, [&](const assembly::Contact& c) {
-            return (c.a == a && c.b == b) || (c.a == b && c.b == a);
+            return c.between(a, b);
         });
         if (touch == out.found.contacts.end()) {
             out.apart.push_back(j);
@@ -97,11 +122,11 @@ PutTogether putTogether(const Piece& piece, const Plan& plan, const material::Li
             {a, b, strength * form::jointStrength(lib, joint.glue).value * area, times.hold, times.bears});
         out.joints.push_back(j);
     }
-    assembly::OrderOptions options;
-    options.friction = lib.usual("chocolateRubs");
-    options.lean = lib.usual("tableLean");
-    options.shortBy = lib.usual("footShort");
-    out.order = assembly::orderOf(out.bodies, out.found.contacts, out.glues, options, stop);
+    const auto* join = firstOf<JoinStep>(piece.making);
+    out.asked = join && !join->order.empty();
+    out.order = out.asked
+                    ? judged(out, *built, join->order, lib, stop)
+                    : assembly::orderOf(out.bodies, out.found.contacts, out.glues, orderOptions(lib), stop);
     if (piece.sits != Sits::Flat || form::isHung(piece.shape))
         out.order.stands = true;  // what carries it is not the table
     return out;

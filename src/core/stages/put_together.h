@@ -13,6 +13,7 @@ struct PutTogether {
     std::vector<size_t> joints;         ///< of the assembly, one for each glue
     std::vector<size_t> apart;          ///< joints of the assembly whose parts do not touch
     assembly::Order order;
+    bool asked = false;   ///< the order is a person's own, judged
     std::string problem;  ///< why there is nothing of this; empty when there is
 
     /// Number of the body of an item; as many as there are bodies where it has none.
@@ -22,6 +23,10 @@ struct PutTogether {
 /// @param made as it is made, of several parts
 PutTogether putTogether(const Piece& piece, const Plan& plan, const material::Library& library, const Made& made,
                         std::stop_token stop = {});
+/// A person's own order of the same, judged. @param keys of the parts in their order; others come after them
+assembly::Order judged(const PutTogether& together, const form::Assembly& assembly,
+                       const std::vector<std::string>& keys, const material::Library& library,
+                       std::stop_token stop = {});
 /// Joints of an assembly that would be made where parts touch and are not glued yet.
 std::vector<form::PartJoint> unglued(const PutTogether& together, const form::Assembly& assembly);
 /// What a piece's parts are as bodies, and what holds their tolerances; for those who move parts about.

@@ -87,7 +87,7 @@ public:
         if (!s.possible) {
             out.harm = true;
             out.what = upperFirst(with);
-            out.how = "It touches nothing that is there, or falls whatever stands beside it.";
+            out.how = why(order, k);
             return out;
         }
         if (onto.empty())
@@ -109,15 +109,25 @@ public:
         return out;
     }
 
+    /// Why a step cannot be made.
+    std::string why(const assembly::Order& order, size_t k) const {
+        if (!order.steps[k].touches) return "It touches nothing that is there yet.";
+        if (order.tips == kTable) return "It falls, whatever stands beside it.";
+        std::string out = fmt::format("{} tips", upperFirst(name(order.tips)));
+        if (order.tipsTo != form::Vec3{}) out += fmt::format(" {}", toWords(order.tipsTo));
+        return out + (order.beyond > 0 ? fmt::format(": the weight lies {} outside its foot.", length(order.beyond))
+                                       : ", whatever stands beside it.");
+    }
+    static const char* toWords(const form::Vec3& way) {
+        if (std::abs(way.x) > std::abs(way.y)) return way.x > 0 ? "to the right" : "to the left";
+        return way.y > 0 ? "to the back" : "to the front";
+    }
+
     /// The first lies on the second: it is pushed up by it.
     bool liesOn(size_t a, size_t b) const {
-        for (const auto& c : t_.found.contacts) {
-            if (!((c.a == a && c.b == b) || (c.a == b && c.b == a))) continue;
-            double up = 0;
-            for (const auto& touch : c.touches) up += (c.a == a ? 1 : -1) * touch.normal.z / double(c.touches.size());
-            return up > 0.3;
-        }
-        return false;
+        const auto& all = t_.found.contacts;
+        const auto c = std::ranges::find_if(all, [&](const auto& x) { return x.between(a, b); });
+        return c != all.end() && c->lifts(a) > 0.3;
     }
 
 private:
@@ -209,6 +219,9 @@ std::vector<std::string> orderTroubles(const PutTogether& t, const Made& made, U
     for (const auto& c : t.found.cuts)
         out.push_back(fmt::format("{} and {} cut {} into each other.", upperFirst(teller.name(c.a)), teller.name(c.b),
                                   teller.length(c.depth)));
+    if (t.asked && t.order.stuck != kTable)
+        out.push_back(fmt::format("In your order step {} cannot be made. {}", t.order.stuck + 1,
+                                  teller.why(t.order, t.order.stuck)));
     if (!t.order.stands && t.order.stuck == kTable)
         out.push_back(
             t.order.beyond > 0

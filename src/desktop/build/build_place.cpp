@@ -1,5 +1,6 @@
 #include "desktop/build/build_place.h"
 
+#include <QButtonGroup>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QPushButton>
@@ -28,6 +29,11 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
       empty_(wrapped({}, "quiet")),
       pieces_(choiceBox(tr("Which piece"), {})),
       open_(new QPushButton(tr("Open into its parts"))),
+      start_(new QPushButton(tr("+ from parts"))),
+      inOrder_(new QPushButton(tr("Step by step"))),
+      byHand_(new QPushButton(tr("By hand"))),
+      hand_(new HandStage),
+      bar_(new HandBar(session, hand_)),
       stage_(new BuildStage),
       strip_(new OrderStrip),
       slider_(new QSlider(Qt::Horizontal)),
@@ -44,6 +50,8 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     column->addWidget(head());
     column->addWidget(empty_);
     column->addWidget(stage_, 1);
+    column->addWidget(hand_, 1);
+    column->addWidget(bar_);
     below_ = new QWidget;
     auto* below = new QVBoxLayout(below_);
     below->setContentsMargins(0, 0, 0, 0);
@@ -80,8 +88,11 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     connect(joints_, &JointsColumn::workingWanted, this, &BuildPlace::workingWanted);
     connect(pieces_, &QComboBox::activated, this, [this](int i) { session_.select(pieces_->itemData(i).toString()); });
     connect(open_, &QPushButton::clicked, this, [this] {
+        byHand_->setChecked(true);
         session_.editPiece(tr("Open into its parts"), [this](Piece& p) { (void)open(p, session_.plan().meshes); });
     });
+    connect(start_, &QPushButton::clicked, this, &BuildPlace::start);
+    connect(byHand_, &QPushButton::toggled, this, &BuildPlace::refresh);
     connect(&session_, &Session::planChanged, this, [this] { stage_->setStale(true); });
     connect(&session_, &Session::answersChanged, this, &BuildPlace::refresh);
     connect(&session_, &Session::selectionChanged, this, &BuildPlace::refresh);
@@ -104,7 +115,25 @@ QWidget* BuildPlace::head() {
         tr("It becomes an assembly of its own: parts and joints can be added, moved and taken out in Shape"));
     row->addWidget(pieces_);
     row->addWidget(about_, 1);
+    for (auto* b : {inOrder_, byHand_}) {
+        b->setCheckable(true);
+        b->setProperty("flat", true);
+    }
+    inOrder_->setObjectName(QStringLiteral("buildInOrder"));
+    byHand_->setObjectName(QStringLiteral("buildByHand"));
+    inOrder_->setToolTip(tr("The order in which it is put together"));
+    byHand_->setToolTip(tr("Take its parts and put them where they belong"));
+    inOrder_->setChecked(true);
+    auto* either = new QButtonGroup(this);
+    either->addButton(inOrder_);
+    either->addButton(byHand_);
+    start_->setObjectName(QStringLiteral("startFromParts"));
+    start_->setProperty("flat", true);
+    start_->setToolTip(tr("A new piece, put together from parts of your choice"));
+    row->addWidget(inOrder_);
+    row->addWidget(byHand_);
     row->addWidget(open_);
+    row->addWidget(start_);
     return bar;
 }
 
@@ -128,6 +157,18 @@ void BuildPlace::showEvent(QShowEvent* e) {
     refresh();
 }
 
+bool BuildPlace::byHand() const { return byHand_->isChecked() && !byHand_->isHidden(); }
+
+void BuildPlace::start() {
+    QString id;
+    session_.document().edit(tr("Start from parts"), [&](Plan& plan) {
+        plan.pieces.push_back(newPiece(plan, form::kAssembly));
+        id = qstring(plan.pieces.back().id);
+    });
+    byHand_->setChecked(true);
+    session_.select(id);
+}
+
 void BuildPlace::refresh() {
     if (!isVisible()) return;  // done again when it is shown
     fillPieces();
@@ -135,10 +176,21 @@ void BuildPlace::refresh() {
     const auto answers = piece ? session_.pieceAnswers(piece->id) : nullptr;
     const bool parts = piece && hasParts(*piece);
     const bool known = parts && answers && answers->made && answers->together && answers->together->problem.empty();
-    open_->setVisible(parts && piece->shape.family != form::kAssembly);
-    stage_->setVisible(known);
-    below_->setVisible(known);
-    empty_->setVisible(!known);
+    const bool own = parts && piece->shape.family == form::kAssembly;
+    open_->setVisible(parts && !own);
+    inOrder_->setVisible(own);
+    byHand_->setVisible(own);
+    const bool hand = own && byHand_->isChecked() && answers && answers->made && answers->problems.empty();
+    hand_->setVisible(hand);
+    bar_->setVisible(hand);
+    stage_->setVisible(known && !hand);
+    below_->setVisible(known && !hand);
+    empty_->setVisible(!known && !hand);
+    if (hand && !session_.isStale()) {
+        hand_->setPiece(piece->id, piece->shape, session_.plan().meshes, sceneOf(*piece, *answers, false),
+                        answers->together, session_.units());
+        bar_->refresh();
+    }
     joints_->setVisible(parts);
     if (!known) {
         lines_.clear();
@@ -154,17 +206,13 @@ void BuildPlace::refresh() {
                             : tr("Nothing on the shelf is put together yet. Start a basket, a house or parts of your "
                                  "own in Shape, from the gallery under “Put together”."));
         joints_->refresh(lines_, 0);
+        if (hand) sayAbout(*answers->made);
         return;
     }
     answers_ = answers;
     whole_ = sceneOf(*piece, *answers, false);
     lines_ = orderLines(*answers->together, *answers->made, session_.units());
-    const auto& assembly = answers->made->assembly;
-    about_->setText(
-        tr("%1 parts, %2, %3")
-            .arg(assembly.items.size())
-            .arg(assembly.joints.size() == 1 ? tr("one joint") : tr("%1 joints").arg(assembly.joints.size()))
-            .arg(qstring(format(answers->made->mass, Dimension::Mass, session_.units()))));
+    sayAbout(*answers->made);
     if (piece->id != piece_) {
         piece_ = piece->id;
         step_ = lines_.size() > 1 ? 2 : lines_.size();
@@ -176,6 +224,15 @@ void BuildPlace::refresh() {
     }
     stage_->setStale(session_.isStale());
     show(std::clamp<size_t>(step_, 1, std::max<size_t>(1, lines_.size())));
+}
+
+void BuildPlace::sayAbout(const Made& made) {
+    const auto& assembly = made.assembly;
+    about_->setText(
+        tr("%1 parts, %2, %3")
+            .arg(assembly.items.size())
+            .arg(assembly.joints.size() == 1 ? tr("one joint") : tr("%1 joints").arg(assembly.joints.size()))
+            .arg(qstring(format(made.mass, Dimension::Mass, session_.units()))));
 }
 
 void BuildPlace::setStep(size_t step) {

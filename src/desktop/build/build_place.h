@@ -6,6 +6,7 @@
 #include <QWidget>
 
 #include "desktop/build/build_stage.h"
+#include "desktop/build/hand_bar.h"
 #include "desktop/build/joints_column.h"
 #include "desktop/build/order_strip.h"
 #include "desktop/shell/session.h"
@@ -20,6 +21,10 @@ public:
     BuildStage* stage() const { return stage_; }
     OrderStrip* strip() const { return strip_; }
     JointsColumn* joints() const { return joints_; }
+    HandStage* hand() const { return hand_; }
+    HandBar* bar() const { return bar_; }
+    /// Whether parts are put in their places by hand, or the order is walked through.
+    bool byHand() const;
     size_t step() const { return step_; }
     void setStep(size_t step);
 
@@ -33,14 +38,18 @@ protected:
 private:
     void refresh();
     void show(size_t step);
+    void start();
+    void sayAbout(const Made& made);
     void fillPieces();
     QWidget* head();
 
     Session& session_;
     QLabel *about_, *number_, *what_, *how_, *empty_;
     QComboBox* pieces_;
-    class QPushButton* open_;
+    QPushButton *open_, *start_, *inOrder_, *byHand_;
     QWidget *middle_, *below_;
+    HandStage* hand_;
+    HandBar* bar_;
     BuildStage* stage_;
     OrderStrip* strip_;
     QSlider* slider_;

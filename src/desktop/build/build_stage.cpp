@@ -25,7 +25,6 @@ BuildStage::BuildStage(QWidget* parent) : QWidget(parent) {
     setAccessibleName(tr("The piece, pulled apart"));
     setFocusPolicy(Qt::StrongFocus);
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
-    view_.pitch = 0.34;
 }
 
 void BuildStage::setScene(BuildScene scene) {
@@ -55,7 +54,7 @@ QSize BuildStage::pictureSize() const { return {width() < kRoomy ? width() - kAs
 
 /// Words on either side, each as high as its part where there is room, none on another.
 std::vector<BuildStage::Placed> BuildStage::placeLabels() const {
-    const Projection project(scene_.scene, view_, QSizeF(pictureSize()));
+    const Projection project(scene_.scene, *view_, QSizeF(pictureSize()));
     std::vector<Placed> out(scene_.labels.size());
     for (const bool right : {true, false}) {
         std::vector<size_t> mine;
@@ -96,7 +95,7 @@ void BuildStage::paintEvent(QPaintEvent*) {
     const double ratio = devicePixelRatioF();
     const QSize pixels = (QSizeF(pictureSize()) * ratio).toSize();
     if (image_.isNull() || imageFor_ != pixels || fine_ != !turning_) {
-        SolidView view = view_;
+        SolidView view = *view_;
         view.rim = rimLight();
         image_ = paintSolid(scene_.scene, view, turning_ ? draftSize(pixels) : pixels, !turning_);
         fine_ = !turning_;
@@ -128,9 +127,7 @@ void BuildStage::paintEvent(QPaintEvent*) {
     }
 }
 
-void BuildStage::turn(double yaw, double pitch) {
-    view_.yaw += yaw;
-    view_.pitch = std::clamp(view_.pitch + pitch, -1.5, 1.5);
+void BuildStage::turned() {
     image_ = {};
     update();
 }
@@ -144,7 +141,8 @@ void BuildStage::mouseMoveEvent(QMouseEvent* e) {
     if (!turning_) return;
     const QPointF by = e->position() - last_;
     last_ = e->position();
-    turn(-by.x() * 0.008, by.y() * 0.008);
+    view_.drag(by);
+    turned();
 }
 
 void BuildStage::mouseReleaseEvent(QMouseEvent*) {
@@ -153,33 +151,13 @@ void BuildStage::mouseReleaseEvent(QMouseEvent*) {
 }
 
 void BuildStage::wheelEvent(QWheelEvent* e) {
-    view_.zoom = std::clamp(view_.zoom * std::pow(1.0015, e->angleDelta().y()), 0.4, 6.0);
-    image_ = {};
-    update();
+    view_.wheel(e->angleDelta().y());
+    turned();
 }
 
 void BuildStage::keyPressEvent(QKeyEvent* e) {
-    constexpr double kTurn = 0.12;
-    switch (e->key()) {
-        case Qt::Key_Left:
-            return turn(kTurn, 0);
-        case Qt::Key_Right:
-            return turn(-kTurn, 0);
-        case Qt::Key_Up:
-            return turn(0, kTurn);
-        case Qt::Key_Down:
-            return turn(0, -kTurn);
-        case Qt::Key_Plus:
-        case Qt::Key_Minus:
-            view_.zoom = std::clamp(view_.zoom * (e->key() == Qt::Key_Plus ? 1.2 : 1 / 1.2), 0.4, 6.0);
-            return turn(0, 0);
-        case Qt::Key_0:
-            view_ = {};
-            view_.pitch = 0.34;
-            return turn(0, 0);
-        default:
-            QWidget::keyPressEvent(e);
-    }
+    if (view_.key(e->key()) || view_.arrow(e->key())) return turned();
+    QWidget::keyPressEvent(e);
 }
 
 void BuildStage::changeEvent(QEvent* e) {

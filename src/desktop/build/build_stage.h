@@ -4,6 +4,7 @@
 
 #include "desktop/build/build_scene.h"
 #include "desktop/kit/painted_parts.h"
+#include "desktop/stage/turned_view.h"
 
 namespace uovo::desktop {
 
@@ -37,10 +38,10 @@ private:
     std::vector<Placed> placeLabels() const;
     /// What the picture takes of the widget: words have their own room where it is narrow.
     QSize pictureSize() const;
-    void turn(double yaw, double pitch);
+    void turned();
 
     BuildScene scene_;
-    SolidView view_;
+    TurnedView view_{0.34};
     QImage image_;
     QSize imageFor_;
     bool fine_ = false, stale_ = false, turning_ = false;

@@ -111,7 +111,19 @@ void JointsColumn::joints(const Piece& piece, const PieceAnswers& answers, const
                         p.shape.joints[j].glue = i == 0 ? std::string() : form::glues()[static_cast<size_t>(i) - 1];
                 });
             });
-            row->addWidget(glue);
+            auto* drop = toolButton(tr("Not glued"), tr("Drop the joint of %1").arg(b->text()));
+            drop->setObjectName(QStringLiteral("jointDrop/%1").arg(j));
+            connect(drop, &QPushButton::clicked, this, [this, j] {
+                session_.editPiece(tr("Drop a joint"), [j](Piece& p) {
+                    if (j < p.shape.joints.size())
+                        p.shape.joints.erase(p.shape.joints.begin() + static_cast<std::ptrdiff_t>(j));
+                });
+            });
+            auto* how = new QHBoxLayout;
+            how->setSpacing(6);
+            how->addWidget(glue, 1);
+            how->addWidget(drop);
+            row->addLayout(how);
         }
         list_->insertWidget(list_->count() - 1, line);
     }

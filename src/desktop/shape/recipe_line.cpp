@@ -1,13 +1,12 @@
 #include "desktop/shape/recipe_line.h"
 
-#include <QMenu>
 #include <QPushButton>
 #include <algorithm>
-#include <map>
 #include <set>
 
 #include "core/document/edits.h"
 #include "core/form/joint.h"
+#include "desktop/shape/part_menu.h"
 #include "desktop/shell/sheet.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/text.h"
@@ -263,6 +262,7 @@ void RecipeLine::place(const std::string& item) {
             {tr("aside °"), tr("Tipped aside, degrees")},
             {tr("turned °"), tr("Turned round, degrees")}}},
           "turn", Dimension::Count, "", &form::PartItem::turn);
+    if (brief_) return;
     const Piece& piece = *session_.piece();
     for (size_t j = 0; j < piece.shape.joints.size(); ++j) {
         const form::PartJoint& joint = piece.shape.joints[j];
@@ -339,17 +339,7 @@ void RecipeLine::parts(const form::Part& part) {
     add->setObjectName(QStringLiteral("addPart"));
     add->setProperty("flat", true);
     add->setToolTip(tr("Another part, on top of what is there"));
-    auto* menu = new QMenu(add);
-    std::map<std::string, QMenu*> groups;
-    for (const auto& f : form::families()) {
-        if (f.body == form::Body::Compound || f.fromFile || f.former == form::Former::Itself) continue;
-        QMenu*& group = groups[f.group];
-        if (!group) group = menu->addMenu(qstring(f.group));
-        connect(group->addAction(qstring(f.name)), &QAction::triggered, this, [this, id = f.id] {
-            session_.editPiece(tr("Add a part"), [&](Piece& p) { form::addItem(p.shape, id, session_.plan().meshes); });
-        });
-    }
-    add->setMenu(menu);
+    add->setMenu(partMenu(add, session_));
     flow_->addWidget(add);
 }
 

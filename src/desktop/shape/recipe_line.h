@@ -20,6 +20,8 @@ public:
     FigureField* field(const QString& place) const;
     /// The part of a compound whose figures the sentence holds; empty: the whole.
     void setItem(const QString& key);
+    /// Of a part only its figures and its place: what it is glued to stands elsewhere.
+    void setBrief() { brief_ = true; }
 
 signals:
     /// A file is wanted for this part: a model, or an SVG outline or profile.
@@ -57,6 +59,7 @@ private:
     Session& session_;
     FlowLayout* flow_;
     QString item_;
+    bool brief_ = false;
     QString built_;  ///< which kind of sentence stands there
     struct Figure {
         FigureField* field;
