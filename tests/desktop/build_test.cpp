@@ -120,3 +120,236 @@ TEST_CASE("Build says what is wrong: a part that floats, a piece made in one, an
     QTest::qWait(30);
     CHECK_FALSE(place->stage()->isVisible());
 }
+
+namespace {
+
+/// A part from the menu of parts, as a mouse finds it: group, then family.
+void addPart(Program& p, const QString& group, const QString& family) {
+    auto* menu = p.window.build()->bar()->findChild<QPushButton*>("handAdd")->menu();
+    for (auto* g : menu->actions())
+        if (g->text() == group) {
+            emit g->menu()->aboutToShow();
+            for (auto* a : g->menu()->actions())
+                if (a->text() == family) {
+                    a->trigger();
+                    p.answered();
+                    return;
+                }
+        }
+    FAIL("no " + family.toStdString());
+}
+
+/// Types into one of the figures of the chosen part.
+void typed(Program& p, const QString& field, const QString& words) {
+    auto* bar = p.window.build()->bar();
+    const QString place = QStringLiteral("former/items/%1/%2").arg(p.window.build()->hand()->chosen(), field);
+    auto* f = bar->findChild<FigureField*>(place);
+    REQUIRE(f);
+    f->edit()->setFocus();
+    f->edit()->selectAll();
+    QTest::keyClicks(f->edit(), words);
+    QTest::keyClick(f->edit(), Qt::Key_Return);
+    INFO(place.toStdString());
+    CHECK(!f->isRefused());
+    p.answered();
+    QTest::qWait(20);
+}
+
+void say(Program& p, const QString& words) {
+    auto* where = p.window.build()->bar()->where();
+    where->edit()->setFocus();
+    where->edit()->clear();
+    QTest::keyClicks(where->edit(), words);
+    QTest::keyClick(where->edit(), Qt::Key_Return);
+    INFO(words.toStdString() << ": " << where->complaint()->text().toStdString());
+    CHECK(!where->isRefused());
+    p.answered();
+}
+
+/// A press on a part, a way with the mouse, and let go.
+void drag(Program& p, const QString& key, const QPoint& by, Qt::KeyboardModifiers with = {}) {
+    auto* stage = p.window.build()->hand();
+    const QPoint from = stage->placeOf(key);
+    QTest::mousePress(stage, Qt::LeftButton, with, from);
+    for (int k = 1; k <= 5; ++k) {
+        QMouseEvent e(QEvent::MouseMove, from + by * k / 5, stage->mapToGlobal(from + by * k / 5), Qt::NoButton,
+                      Qt::LeftButton, with);
+        QApplication::sendEvent(stage, &e);
+    }
+    QTest::mouseRelease(stage, Qt::LeftButton, with, from + by);
+    p.answered();
+}
+
+form::Part shapeOf(Program& p) { return p.session.piece()->shape; }
+const form::PartItem& itemOf(Program& p, const QString& key) {
+    static form::Part kept;
+    kept = shapeOf(p);
+    const auto* item = form::itemOf(kept, key.toStdString());
+    REQUIRE(item);
+    return *item;
+}
+
+void startFromParts(Program& p) {
+    QTest::keyClick(&p.window, Qt::Key_F3);
+    p.answered();
+    p.window.build()->findChild<QPushButton*>("startFromParts")->click();
+    p.answered();
+    REQUIRE(p.window.build()->byHand());
+    REQUIRE(shapeOf(p).items.size() == 2);  // a disc and a half ball to begin with
+}
+
+bool everyStateStands(Program& p) {
+    const auto answers = p.session.pieceAnswers(p.session.piece()->id);
+    REQUIRE(answers);
+    REQUIRE(answers->together);
+    CHECK(answers->together->found.afloat.empty());
+    CHECK(answers->together->found.cuts.empty());
+    CHECK(answers->together->order.stuck == assembly::kTable);
+    return answers->together->order.stands;
+}
+
+}  // namespace
+
+TEST_CASE("a bowl with leaves round its rim is built by hand: menu, words, mouse and keys") {
+    Program p;
+    startFromParts(p);
+    auto* stage = p.window.build()->hand();
+    // the half ball opens upwards on the disc; leaves go round its rim
+    stage->choose("disc");
+    typed(p, "diameter", "110 mm");
+    stage->choose("half-ball");
+    say(p, "on the disc");
+    addPart(p, "Sheets and piping", "Sheet part cut by template");
+    REQUIRE(stage->chosen() == "sheet");
+    typed(p, "length", "16 mm");
+    typed(p, "width", "10 mm");
+    say(p, "on the rim of the half ball, repeat 6 round the rim");
+    CHECK(shapeOf(p).items.size() == 8);
+    CHECK(shapeOf(p).joints.size() == 7);  // the half ball on its disc and six leaves
+    CHECK(everyStateStands(p));
+    // one of them is taken by the mouse and put on the disc
+    const auto before = itemOf(p, "sheet-2").at;
+    drag(p, "sheet-2", QPoint(90, 60));
+    const auto after = itemOf(p, "sheet-2").at;
+    CHECK(std::abs(after[0].value - before[0].value) + std::abs(after[1].value - before[1].value) > 5e-3);
+    CHECK(after[2].value < before[2].value);  // it lies lower than on the rim
+    // undone, redone
+    QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
+    p.answered();
+    CHECK(itemOf(p, "sheet-2").at == before);
+    // keys: 1 mm, 10 mm, up; turned; taken out
+    stage->setFocus();
+    stage->choose("disc");
+    const double x = itemOf(p, "disc").at[0].value;
+    QTest::keyClick(stage, Qt::Key_Right, Qt::ShiftModifier);
+    p.answered();
+    const auto& disc = itemOf(p, "disc");
+    CHECK(std::hypot(disc.at[0].value - x, disc.at[1].value) == Approx(0.01).margin(1e-5));
+    stage->choose("sheet-3");
+    QTest::keyClick(stage, Qt::Key_Delete);
+    p.answered();
+    CHECK(!form::itemOf(shapeOf(p), "sheet-3"));
+    CHECK(shapeOf(p).items.size() == 7);
+}
+
+TEST_CASE("a stand of two walls and a shelf is built by hand, and its order is found") {
+    Program p;
+    startFromParts(p);
+    auto* stage = p.window.build()->hand();
+    stage->choose("half-ball");
+    p.window.build()->bar()->findChild<QPushButton*>("hand/Take out")->click();
+    p.answered();
+    stage->choose("disc");
+    typed(p, "diameter", "160 mm");
+    addPart(p, "Sheets and piping", "Sheet part cut by template");
+    typed(p, "length", "60 mm");
+    typed(p, "width", "50 mm");
+    typed(p, "thickness", "6 mm");
+    say(p, "on the disc, standing, turned 90°, 30 mm to the left, mirror left to right");
+    CHECK(shapeOf(p).items.size() == 3);
+    CHECK(itemOf(p, "sheet").at[0].value == Approx(-itemOf(p, "sheet-2").at[0].value).margin(7e-3));
+    addPart(p, "Sheets and piping", "Sheet part cut by template");
+    const QString shelf = stage->chosen();
+    typed(p, "length", "90 mm");
+    typed(p, "width", "60 mm");
+    say(p, "centred on the disc");  // it comes down on the walls
+    CHECK(itemOf(p, shelf).at[2].value == Approx(0.005 + 0.05).margin(2e-3));
+    CHECK(shapeOf(p).joints.size() == 4);
+    CHECK(everyStateStands(p));
+    p.window.build()->findChild<QPushButton*>("buildInOrder")->click();
+    CHECK(p.window.build()->strip()->pictures().size() == 4);
+    // what is said wrongly is told beside the field and changes nothing
+    p.window.build()->findChild<QPushButton*>("buildByHand")->click();
+    auto* where = p.window.build()->bar()->where();
+    const auto was = shapeOf(p);
+    QTest::keyClicks(where->edit(), "on the chimney");
+    QTest::keyClick(where->edit(), Qt::Key_Return);
+    CHECK(where->complaint()->text().contains("no part “chimney”"));
+    CHECK(shapeOf(p) == was);
+}
+
+TEST_CASE("an opened basket is built on: a figure of the plan beside it, lifted with Shift, joints dropped by hand") {
+    Program p;
+    auto* place = build(p, "specimen-basket");
+    place->findChild<QPushButton*>("openCompound")->click();
+    p.answered();
+    REQUIRE(place->byHand());
+    auto* stage = place->hand();
+    addPart(p, "From this plan", "Crater bowl");
+    const QString bowl = stage->chosen();
+    CHECK(itemOf(p, bowl).name == "Crater bowl");
+    say(p, "right of the basket");
+    CHECK(itemOf(p, bowl).at[2].value == Approx(0).margin(0.2));
+    const double up = itemOf(p, bowl).at[2].value;
+    drag(p, bowl, QPoint(0, -60), Qt::ShiftModifier);
+    CHECK(itemOf(p, bowl).at[2].value > up + 0.005);
+    const auto answers = p.session.pieceAnswers("specimen-basket");
+    REQUIRE(answers->together);
+    CHECK(answers->together->found.afloat.size() == 1);  // and it is told
+    const size_t joints = shapeOf(p).joints.size();
+    QTest::qWait(20);
+    place->joints()->findChild<QPushButton*>("jointDrop/0")->click();
+    p.answered();
+    CHECK(shapeOf(p).joints.size() == joints - 1);
+}
+
+TEST_CASE("steps are dragged to another order, a bad one is refused with the part that falls, and one is found again") {
+    Program p;
+    auto* place = build(p, "observatory");
+    const auto order = [&] { return firstOf<JoinStep>(p.session.piece()->making)->order; };
+    REQUIRE(order().empty());
+    const size_t n = place->strip()->pictures().size();
+    // the dome before the walls: it would lie on nothing
+    auto* last = place->strip()->pictures()[n - 2];
+    last->setFocus();
+    const auto drop = [&](StepPicture* picture, int by) {
+        const QPoint at = picture->rect().center();
+        QTest::mousePress(picture, Qt::LeftButton, {}, at);
+        for (int k = 1; k <= 4; ++k) {
+            QMouseEvent e(QEvent::MouseMove, at + QPoint(by / 4, 0), picture->mapToGlobal(at), Qt::NoButton,
+                          Qt::LeftButton, {});
+            QApplication::sendEvent(picture, &e);
+        }
+        QTest::mouseRelease(picture, Qt::LeftButton, {}, at);
+        p.answered();
+    };
+    drop(last, -2000);
+    CHECK(order().empty());
+    CHECK(words(place, "stepWhat").startsWith("Not in this order"));
+    CHECK(words(place, "stepHow").contains("stays"));
+    // two walls change their places by the keys: that stands
+    QTest::qWait(20);
+    auto* third = place->strip()->pictures()[2];
+    third->setFocus();
+    QTest::keyClick(third, Qt::Key_Right, Qt::ControlModifier);
+    p.answered();
+    REQUIRE(order().size() == 11);
+    CHECK(p.session.pieceAnswers("observatory")->together->asked);
+    CHECK(p.session.pieceAnswers("observatory")->together->order.stuck == assembly::kTable);
+    auto* find = place->findChild<QPushButton*>("findOrder");
+    REQUIRE(find->isVisible());
+    find->click();
+    p.answered();
+    CHECK(order().empty());
+    CHECK_FALSE(find->isVisible());
+}

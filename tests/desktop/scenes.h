@@ -1,5 +1,6 @@
 // Every place and every sheet of the window, each opened as a person opens it, in turn.
 #pragma once
+#include "desktop/build/build_place.h"
 #include "program.h"
 
 struct Scene {
@@ -71,6 +72,17 @@ inline std::vector<Scene> scenes() {
     sheets("colour", [](Program& p) {
         emit p.window.melt()->colourWanted(QString::fromStdString(p.session.plan().colours.at(0).id));
     });
+    all.push_back({"build-by-hand",  // the last: it changes the plan
+                   [press](Program& p) {
+                       p.session.select("observatory");
+                       press(p, Qt::Key_F3);
+                       p.answered();
+                       auto* open = p.window.build()->findChild<QPushButton*>("openCompound");
+                       if (open->isVisible()) open->click();
+                       p.answered();
+                       p.window.build()->hand()->choose("dome");
+                   },
+                   [](Program& p) -> QWidget* { return p.window.build(); }});
     return all;
 }
 

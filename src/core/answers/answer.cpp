@@ -257,7 +257,9 @@ bool addTogether(const Plan& plan, const material::Library& lib, Cache& cache, s
     for (size_t i = 0; i < plan.pieces.size(); ++i) {
         const auto& now = out.pieces[i];
         if (!now->made || !now->problems.empty() || now->made->assembly.joints.empty() || now->together) continue;
-        const std::string key = "together " + now->strengthKey;
+        std::string key = "together " + now->strengthKey;
+        if (const auto* join = firstOf<JoinStep>(plan.pieces[i].making))
+            for (const auto& part : join->order) key += '/' + part;
         auto together = std::static_pointer_cast<const PutTogether>(cache.find(key));
         if (!together) {
             auto found = guarded([&]() -> tl::expected<PutTogether, Problem> {

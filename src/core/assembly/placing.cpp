@@ -365,6 +365,11 @@ Placing Placer::rested(size_t item, const Pose& from) const {
     return out;
 }
 
+std::pair<double, size_t> Placer::below(size_t item) const {
+    const auto [gap, on] = inside_->fall(item, inside_->parts[item].placed, kSeat);
+    return {gap < kTouch ? 0 : gap, on};
+}
+
 std::optional<Pose> Placer::pushed(size_t item, const Pose& from, const Way& way) const {
     const Mesh mesh = solid(item, from);
     double least = way == kDown ? form::bounds(mesh).low.z - inside_->table : std::numeric_limits<double>::infinity();

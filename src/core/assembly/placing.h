@@ -66,6 +66,8 @@ public:
     Placing moved(size_t item, const form::Vec3& by, double reach) const;
     /// Let down until it rests; raised first where it is in the way of others.
     Placing rested(size_t item, const form::Pose& pose) const;
+    /// What is right below it where it is, and how far, m; 0 where it stands on it.
+    std::pair<double, size_t> below(size_t item) const;
     /// Pushed until it touches something; none where nothing is in the way.
     std::optional<form::Pose> pushed(size_t item, const form::Pose& pose, const Way& way) const;
     /// Whether it sits in another.

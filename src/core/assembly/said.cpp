@@ -647,14 +647,11 @@ tl::expected<Said, Problem> saidOf(const Part& assembly, const std::string& key,
 }
 
 std::string whereabouts(const Placer& placer, const Part& assembly, size_t item, UnitSystem units) {
-    const auto rests = placer.rested(item, placer.pose(item));
+    const auto [gap, on] = placer.below(item);
     const Box mine = placer.box(item);
     const auto lengthOf = [&](double v) { return format(std::abs(v) < 5e-5 ? 0 : v, Dimension::Length, units); };
-    const double up = placer.pose(item).at.z - rests.pose.at.z;
-    const size_t on = rests.snaps.front().other;
-    std::string out;
-    if (std::abs(up) > 5e-4) out = fmt::format("{} over the table", lengthOf(mine.low.z - placer.table()));
-    else out = on == kOnTable ? "on the table" : "on " + lowerFirst(assembly.items[on].name);
+    const std::string what = on == kOnTable ? "the table" : lowerFirst(assembly.items[on].name);
+    std::string out = gap > 0 ? fmt::format("{} over {}", lengthOf(gap), what) : "on " + what;
     if (on == kOnTable || on >= placer.size()) return out;
     const Vec3 mid = (mine.low + mine.high) * 0.5;
     if (const auto ring = placer.ring(on)) {
@@ -667,12 +664,12 @@ std::string whereabouts(const Placer& placer, const Part& assembly, size_t item,
     const bool wide = std::abs(mid.x - 0.5 * (theirs.low.x + theirs.high.x)) < kOnAxis,
                deep = std::abs(mid.y - 0.5 * (theirs.low.y + theirs.high.y)) < kOnAxis;
     if (wide && deep) return out + ", centred";
-    if (!wide) {
+    if (!wide && mine.low.x >= theirs.low.x && mine.high.x <= theirs.high.x) {
         const double left = mine.low.x - theirs.low.x, right = theirs.high.x - mine.high.x;
         out += left < right ? fmt::format(", {} from its left edge", lengthOf(left))
                             : fmt::format(", {} from its right edge", lengthOf(right));
     }
-    if (!deep) {
+    if (!deep && mine.low.y >= theirs.low.y && mine.high.y <= theirs.high.y) {
         const double front = mine.low.y - theirs.low.y, back = theirs.high.y - mine.high.y;
         out += front < back ? fmt::format(", {} from its front edge", lengthOf(front))
                             : fmt::format(", {} from its back edge", lengthOf(back));

@@ -288,7 +288,7 @@ const Choice* Family::choice(const std::string& key) const {
 }
 
 std::string Family::shortName() const {
-    const std::string until = name.substr(0, name.find(" in a "));
+    const std::string until = name.substr(0, std::min(name.find(" in a "), name.find(" cut by ")));
     return until.substr(0, until.find(','));
 }
 

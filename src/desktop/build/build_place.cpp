@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 
 #include "core/document/edits.h"
+#include "core/quantity/words.h"
 #include "desktop/kit/split.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/theme/theme.h"
@@ -30,8 +31,9 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
       pieces_(choiceBox(tr("Which piece"), {})),
       open_(new QPushButton(tr("Open into its parts"))),
       start_(new QPushButton(tr("+ from parts"))),
-      inOrder_(new QPushButton(tr("Step by step"))),
-      byHand_(new QPushButton(tr("By hand"))),
+      inOrder_(toolButton(tr("Step by step"))),
+      byHand_(toolButton(tr("By hand"))),
+      found_(toolButton(tr("Find an order"), tr("Yours is dropped, and one is found in which every state stands"))),
       hand_(new HandStage),
       bar_(new HandBar(session, hand_)),
       stage_(new BuildStage),
@@ -71,6 +73,8 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     words->addWidget(how_);
     line->addWidget(number_, 0, Qt::AlignTop);
     line->addLayout(words, 1);
+    found_->setObjectName(QStringLiteral("findOrder"));
+    line->addWidget(found_, 0, Qt::AlignTop);
     below->addLayout(line);
     below->addWidget(strip_);
     slider_->setObjectName(QStringLiteral("buildSlider"));
@@ -84,6 +88,10 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     joints_->setAutoFillBackground(true);
     connect(slider_, &QSlider::valueChanged, this, [this](int v) { setStep(static_cast<size_t>(v)); });
     connect(strip_, &OrderStrip::stepChosen, this, &BuildPlace::setStep);
+    connect(strip_, &OrderStrip::moveWanted, this, &BuildPlace::reorder);
+    connect(found_, &QPushButton::clicked, this, [this] {
+        session_.editPiece(tr("Find an order"), [](Piece& p) { p.having<JoinStep>().order.clear(); });
+    });
     connect(joints_, &JointsColumn::stepWanted, this, &BuildPlace::setStep);
     connect(joints_, &JointsColumn::workingWanted, this, &BuildPlace::workingWanted);
     connect(pieces_, &QComboBox::activated, this, [this](int i) { session_.select(pieces_->itemData(i).toString()); });
@@ -115,10 +123,7 @@ QWidget* BuildPlace::head() {
         tr("It becomes an assembly of its own: parts and joints can be added, moved and taken out in Shape"));
     row->addWidget(pieces_);
     row->addWidget(about_, 1);
-    for (auto* b : {inOrder_, byHand_}) {
-        b->setCheckable(true);
-        b->setProperty("flat", true);
-    }
+    for (auto* b : {inOrder_, byHand_}) b->setCheckable(true);
     inOrder_->setObjectName(QStringLiteral("buildInOrder"));
     byHand_->setObjectName(QStringLiteral("buildByHand"));
     inOrder_->setToolTip(tr("The order in which it is put together"));
@@ -240,9 +245,42 @@ void BuildPlace::setStep(size_t step) {
     show(std::clamp<size_t>(step, 1, lines_.size()));
 }
 
+void BuildPlace::reorder(size_t from, size_t to) {
+    if (!answers_ || session_.isStale() || from == to) return;
+    const auto& assembly = answers_->made->assembly;
+    auto lines = lines_;
+    const auto moved = lines[from - 1];
+    lines.erase(lines.begin() + static_cast<std::ptrdiff_t>(from) - 1);
+    lines.insert(lines.begin() + static_cast<std::ptrdiff_t>(to) - 1, moved);
+    std::vector<std::string> keys;
+    for (const auto& l : lines)
+        for (const size_t i : l.items) {
+            const auto& key = assembly.items[i].key;
+            if (std::ranges::find(keys, key) == keys.end()) keys.push_back(key);
+        }
+    auto wanted = std::make_shared<PutTogether>(*answers_->together);
+    wanted->asked = true;
+    wanted->order = judged(*wanted, assembly, keys, session_.library());
+    if (wanted->order.stuck == assembly::kTable) {
+        step_ = to;
+        session_.editPiece(tr("Another order"), [&](Piece& p) { p.having<JoinStep>().order = keys; });
+        return;
+    }
+    refused_ = std::move(wanted);
+    const auto as = orderLines(*refused_, *answers_->made, session_.units());
+    const auto& line = as.back();  // the one that cannot be made
+    number_->setText(QString::number(as.size()));
+    what_->setText(tr("Not in this order: %1.").arg(qstring(lowerFirst(line.what))));
+    how_->setText(qstring(line.how) + QLatin1Char(' ') + tr("The order before it stays."));
+    how_->setStyleSheet(QStringLiteral("color: %1;").arg(theme().harm.name()));
+    stage_->setScene(sceneAt(whole_, *refused_, *answers_->made, as, as.size(), true, session_.units()));
+}
+
 void BuildPlace::show(size_t step) {
     step_ = step;
+    refused_.reset();
     if (lines_.empty() || !answers_) return;
+    found_->setVisible(answers_->together->asked);
     const auto& line = lines_[step - 1];
     number_->setText(QString::number(step));
     what_->setText(qstring(line.what) + QLatin1Char('.'));

@@ -39,6 +39,8 @@ private:
     void refresh();
     void show(size_t step);
     void start();
+    /// Another order is wanted: made where every state stands, else refused with the reason drawn.
+    void reorder(size_t from, size_t to);
     void sayAbout(const Made& made);
     void fillPieces();
     QWidget* head();
@@ -46,7 +48,7 @@ private:
     Session& session_;
     QLabel *about_, *number_, *what_, *how_, *empty_;
     QComboBox* pieces_;
-    QPushButton *open_, *start_, *inOrder_, *byHand_;
+    QPushButton *open_, *start_, *inOrder_, *byHand_, *found_;
     QWidget *middle_, *below_;
     HandStage* hand_;
     HandBar* bar_;
@@ -56,6 +58,7 @@ private:
     JointsColumn* joints_;
     SolidScene whole_;
     std::shared_ptr<const PieceAnswers> answers_;
+    std::shared_ptr<const PutTogether> refused_;  ///< an order that was wanted and does not stand, while it is shown
     std::vector<OrderLine> lines_;
     size_t step_ = 0;
     std::string piece_;

@@ -122,6 +122,10 @@ BuildScene sceneAt(const SolidScene& whole, const PutTogether& together, const M
             bodies.push_back(std::move(b));
         }
     }
+    const auto& order = together.order;
+    const bool falls = step >= 1 && step <= lines.size() && (lines[step - 1].harm || (step == lines.size() && !order.stands));
+    if (falls && order.tipsTo != Vec3{})
+        out.tip = Tip{{order.tipsOver.x, order.tipsOver.y, order.tipsOver.z + table}, order.tipsTo, 0.35 * size};
     const SolidScene frame = sceneOf(std::move(spread));
     out.scene = sceneOf(std::move(bodies));
     if (apart) {  // the picture does not jump from step to step

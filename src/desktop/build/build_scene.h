@@ -16,8 +16,15 @@ struct BuildLabel {
     When when = When::Later;
 };
 
+/// How something falls: over which edge, to which side.
+struct Tip {
+    form::Vec3 over, to;  ///< m in the scene; unit, level
+    double size = 0.05;   ///< m, how long it is drawn
+};
+
 struct BuildScene {
     SolidScene scene;
+    std::optional<Tip> tip;  ///< of a step that cannot be made, of a piece that does not stand
     std::vector<BuildLabel> labels;  ///< of what comes now and later, and of props
 };
 

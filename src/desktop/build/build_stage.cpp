@@ -3,6 +3,7 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
+#include <QPainterPath>
 #include <QWheelEvent>
 #include <algorithm>
 #include <numeric>
@@ -103,6 +104,7 @@ void BuildStage::paintEvent(QPaintEvent*) {
     }
     p.setOpacity(stale_ ? 0.6 : 1);
     p.drawImage(QRectF(QPointF(), QSizeF(pictureSize())), image_);
+    drawTip(p);
     const auto placed = placeLabels();
     for (size_t i = 0; i < placed.size(); ++i) {
         const auto& l = scene_.labels[i];
@@ -125,6 +127,30 @@ void BuildStage::paintEvent(QPaintEvent*) {
         if (l.when != When::Beside) p.setPen(theme().quiet);
         words(l.when == When::Now ? tr("now") : l.words, 20);
     }
+}
+
+/// The edge it tips over, and an arrow the way it falls.
+void BuildStage::drawTip(QPainter& p) const {
+    if (!scene_.tip) return;
+    const Tip& t = *scene_.tip;
+    const Projection project(scene_.scene, *view_, QSizeF(pictureSize()));
+    const form::Vec3 across{-t.to.y * 0.5 * t.size, t.to.x * 0.5 * t.size, 0};
+    p.setPen(QPen(theme().harm, 3, Qt::SolidLine, Qt::RoundCap));
+    p.drawLine(project(t.over - across), project(t.over + across));
+    QPainterPath way;  // a quarter of a round from above the edge to the side
+    for (int k = 0; k <= 20; ++k) {
+        const double a = k * 0.07;
+        const form::Vec3 at = t.over + t.to * (t.size * std::sin(a)) + form::Vec3{0, 0, t.size * std::cos(a)};
+        k ? way.lineTo(project(at)) : way.moveTo(project(at));
+    }
+    p.setBrush(Qt::NoBrush);
+    p.drawPath(way);
+    const QPointF end = way.currentPosition(), before = way.pointAtPercent(0.88);
+    const QPointF along = (end - before) / std::max(1.0, std::hypot(end.x() - before.x(), end.y() - before.y()));
+    const QPointF side(-along.y(), along.x());
+    p.setBrush(theme().harm);
+    p.drawPolygon(QPolygonF{end + along * 5, end - along * 9 + side * 7, end - along * 9 - side * 7});
+    p.setBrush(Qt::NoBrush);
 }
 
 void BuildStage::turned() {

@@ -36,6 +36,7 @@ private:
         QRectF box;    ///< its words
     };
     std::vector<Placed> placeLabels() const;
+    void drawTip(QPainter& p) const;
     /// What the picture takes of the widget: words have their own room where it is narrow.
     QSize pictureSize() const;
     void turned();

@@ -43,7 +43,8 @@ HandBar::HandBar(Session& session, HandStage* stage, QWidget* parent)
     : QWidget(parent),
       session_(session),
       stage_(stage),
-      name_(new QLabel),
+      name_(new WordsField(tr("Name of the part"), QStringLiteral("partName"),
+                           [this](const QString& said) { return rename(said); })),
       place_(new ShortLabel),
       where_(new WordsField(tr("Where it goes"), QStringLiteral("placeWords"),
                             [this](const QString& words) { return say(words); })),
@@ -56,8 +57,9 @@ HandBar::HandBar(Session& session, HandStage* stage, QWidget* parent)
     column->setSpacing(5);
     auto* line = new QHBoxLayout;
     line->setSpacing(10);
-    name_->setObjectName(QStringLiteral("handName"));
-    name_->setStyleSheet(QStringLiteral("font-size: 17px; font-weight: 600;"));
+    name_->edit()->setMaxLength(60);
+    name_->edit()->setFixedWidth(180);
+    name_->edit()->setStyleSheet(QStringLiteral("font-weight: 600;"));
     place_->setObjectName(QStringLiteral("handPlace"));
     place_->setProperty("quiet", true);
     glue_->setObjectName(QStringLiteral("glueTouches"));
@@ -94,7 +96,8 @@ HandBar::HandBar(Session& session, HandStage* stage, QWidget* parent)
 void HandBar::refresh() {
     const Piece* piece = session_.piece();
     const auto* item = piece ? form::itemOf(piece->shape, stage_->chosen().toStdString()) : nullptr;
-    name_->setText(item ? qstring(item->name) : tr("No part yet"));
+    name_->setWords(item ? qstring(item->name) : QString());
+    name_->setEnabled(item);
     place_->clear();
     if (item)
         if (const auto* places = stage_->placer())
@@ -124,6 +127,20 @@ QString HandBar::say(const QString& words) {
     const auto* item = form::itemOf(piece->shape, stage_->chosen().toStdString());
     commit(tr("Put %1: %2").arg(item ? qstring(lowerFirst(item->name)) : QString(), words), said->assembly, said->keys);
     where_->edit()->clear();
+    return {};
+}
+
+QString HandBar::rename(const QString& name) {
+    if (name.isEmpty()) return tr("A part needs a name.");
+    const Piece* piece = session_.piece();
+    const std::string key = stage_->chosen().toStdString();
+    if (piece && std::ranges::any_of(piece->shape.items, [&](const form::PartItem& i) {
+            return i.key != key && qstring(i.name).compare(name, Qt::CaseInsensitive) == 0;
+        }))
+        return tr("Another part is called so.");
+    session_.editPiece(tr("Rename a part"), [&](Piece& p) {
+        if (auto* item = form::itemOf(p.shape, key)) item->name = name.toStdString();
+    });
     return {};
 }
 

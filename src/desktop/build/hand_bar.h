@@ -29,10 +29,12 @@ private:
     void edit(int key);
     void commit(const QString& label, const form::Part& assembly, const std::vector<std::string>& keys);
     void takeOut();
+    QString rename(const QString& name);
 
     Session& session_;
     HandStage* stage_;
-    QLabel *name_, *place_;
+    WordsField* name_;
+    QLabel* place_;
     WordsField* where_;
     QCheckBox* glue_;
     QWidget* buttons_;

@@ -422,6 +422,7 @@ void HandStage::paintEvent(QPaintEvent*) {
     }
     const Projection project(scene_, *view_, QSizeF(size()));
     drawBoard(p, project);
+    p.setRenderHint(QPainter::SmoothPixmapTransform);  // of a draft
     p.drawImage(QRectF(rect()), image_);
     drawSnaps(p, project);
     drawName(p, project);

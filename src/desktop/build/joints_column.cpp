@@ -83,6 +83,7 @@ void JointsColumn::joints(const Piece& piece, const PieceAnswers& answers, const
                                                                 qstring(assembly.items[joint.b].name).toLower()));
         b->setObjectName(QStringLiteral("joint/%1").arg(j));
         b->setProperty("flat", true);
+        b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);  // long names do not widen the column
         b->setStyleSheet(
             made == step && made > 0
                 ? QStringLiteral("text-align: left; font-weight: 700; padding: 0; background: transparent; border: 0;")

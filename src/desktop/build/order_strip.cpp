@@ -2,6 +2,7 @@
 
 #include <QEvent>
 #include <QHBoxLayout>
+#include <QMouseEvent>
 #include <QPainter>
 #include <QScrollArea>
 #include <QScrollBar>
@@ -14,6 +15,7 @@
 namespace uovo::desktop {
 namespace {
 constexpr QSize kPicture(104, 78);
+constexpr int kDragged = 12;  // px: less is a press
 }
 
 StepPicture::StepPicture(QWidget* parent) : QAbstractButton(parent) {
@@ -61,6 +63,35 @@ void StepPicture::paintEvent(QPaintEvent*) {
         p.drawImage(QRectF(QPointF((width() - kPicture.width()) / 2.0, 32), QSizeF(kPicture)), image_);
 }
 
+void StepPicture::mousePressEvent(QMouseEvent* e) {
+    pressed_ = e->pos();
+    dragged_ = false;
+    QAbstractButton::mousePressEvent(e);
+}
+
+void StepPicture::mouseMoveEvent(QMouseEvent* e) {
+    if (pressed_ && !dragged_ && (e->pos() - *pressed_).manhattanLength() > kDragged) {
+        dragged_ = true;
+        setDown(false);
+        raise();
+    }
+    if (dragged_) move(x() + e->pos().x() - pressed_->x(), y());
+}
+
+void StepPicture::mouseReleaseEvent(QMouseEvent* e) {
+    pressed_.reset();
+    if (!dragged_) return QAbstractButton::mouseReleaseEvent(e);
+    dragged_ = false;
+    emit dropped();
+}
+
+void StepPicture::keyPressEvent(QKeyEvent* e) {
+    const bool with = e->modifiers() & Qt::ControlModifier;
+    if (with && (e->key() == Qt::Key_Left || e->key() == Qt::Key_Right))
+        emit moveWanted(e->key() == Qt::Key_Left ? -1 : 1);
+    else QAbstractButton::keyPressEvent(e);
+}
+
 OrderStrip::OrderStrip(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("orderStrip"));
     row_ = sidewaysRow(this, 8, 0, 0);
@@ -86,12 +117,28 @@ void OrderStrip::setOrder(const SolidScene& whole, std::shared_ptr<const PutToge
     while (pictures_.size() < lines.size()) {
         auto* b = new StepPicture;
         connect(b, &QAbstractButton::clicked, this, [this, k = pictures_.size() + 1] { emit stepChosen(k); });
+        connect(b, &StepPicture::dropped, this, [this, k = pictures_.size() + 1] { drop(k); });
+        connect(b, &StepPicture::moveWanted, this, [this, k = pictures_.size() + 1](int by) {
+            const size_t to = by < 0 ? k - 1 : k + 1;
+            if (to >= 1 && to <= pictures_.size()) emit moveWanted(k, to);
+        });
         row_->insertWidget(static_cast<int>(pictures_.size()), b);
         pictures_.push_back(b);
     }
     for (size_t k = 0; k < lines.size(); ++k) pictures_[k]->set(k + 1, lines[k], units);
     next_ = 0;
     lines_.empty() ? timer_.stop() : timer_.start();
+}
+
+/// Where a picture was let go: before the first whose middle lies further on.
+void OrderStrip::drop(size_t step) {
+    const int middle = pictures_[step - 1]->geometry().center().x();
+    size_t to = 1;
+    for (size_t k = 0; k < pictures_.size(); ++k)
+        if (k + 1 != step && pictures_[k]->geometry().center().x() < middle) ++to;
+    row_->invalidate();
+    row_->activate();
+    if (to != step) emit moveWanted(step, to);
 }
 
 void OrderStrip::setStep(size_t step) {

@@ -3,6 +3,7 @@
 #include <QAbstractButton>
 #include <QTimer>
 #include <QWidget>
+#include <optional>
 
 #include "desktop/build/build_scene.h"
 
@@ -18,14 +19,26 @@ public:
     void setPicture(const QImage& image);
     QSize sizeHint() const override { return {116, 118}; }
 
+signals:
+    /// Dragged along the strip and let go; the strip knows where it lies.
+    void dropped();
+    /// By the keys, one place back or on.
+    void moveWanted(int by);
+
 protected:
     void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+    void mouseMoveEvent(QMouseEvent*) override;
+    void mouseReleaseEvent(QMouseEvent*) override;
+    void keyPressEvent(QKeyEvent*) override;
 
 private:
     size_t number_ = 0;
     QString time_, way_;
     bool harm_ = false, beside_ = false;
     QImage image_;
+    std::optional<QPoint> pressed_;
+    bool dragged_ = false;
 };
 
 class OrderStrip : public QWidget {
@@ -40,6 +53,8 @@ public:
 
 signals:
     void stepChosen(size_t step);
+    /// A step is wanted elsewhere. @param from, to numbers of steps, 1 the first
+    void moveWanted(size_t from, size_t to);
 
 protected:
     void changeEvent(QEvent*) override;
@@ -47,6 +62,7 @@ protected:
 private:
     /// One picture at a time, when nothing else is to be done: the window is not held up.
     void paintNext();
+    void drop(size_t step);
 
     class QHBoxLayout* row_;
     std::vector<StepPicture*> pictures_;

@@ -388,16 +388,28 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
     // The figures of one item of a compound are the compound's until a person changes them.
     form::Part part = whole;
     if (!item.empty()) {
-        const auto answers = session_.pieceAnswers(session_.piece()->id);
-        if (!answers || !answers->made) return;
-        const auto& items = answers->made->assembly.items;
-        const auto it = std::find_if(items.begin(), items.end(), [&](const form::Item& i) { return i.key == item; });
-        if (it == items.end()) return;
-        part = it->part;
-        auto* name = lineWord(QString::fromStdString(it->name) + QStringLiteral(":"));
-        name->setStyleSheet(QStringLiteral("font-weight: 600;"));
-        flow_->addWidget(name);
-        if (it->edible) ownChocolate(item);
+        std::string called;
+        bool edible = true;
+        if (const auto* own = form::itemOf(whole, item)) {
+            part = own->part;
+            called = own->name;
+            edible = own->edible;
+        } else {  // of a ready-made compound the recipe knows
+            const auto answers = session_.pieceAnswers(session_.piece()->id);
+            if (!answers || !answers->made) return;
+            const auto& items = answers->made->assembly.items;
+            const auto it = std::ranges::find(items, item, &form::Item::key);
+            if (it == items.end()) return;
+            part = it->part;
+            called = it->name;
+            edible = it->edible;
+        }
+        if (!brief_) {
+            auto* name = lineWord(qstring(called) + QStringLiteral(":"));
+            name->setStyleSheet(QStringLiteral("font-weight: 600;"));
+            flow_->addWidget(name);
+        }
+        if (edible) ownChocolate(item);
     }
     const bool free = !item.empty() && whole.family == form::kAssembly;  // its figures are its own
     const form::Family* family = form::family(part.family);
