@@ -167,8 +167,8 @@ private:
         g.a = of(j.at("a"), where + "/a");
         g.b = of(j.at("b"), where + "/b");
         if (g.a == g.b) refuse("A joint is between two parts.", where);
-        const auto touching = std::ranges::find_if(
-            contacts.contacts, [&](const auto& c) { return c.between(g.a, g.b); });
+        const auto touching =
+            std::ranges::find_if(contacts.contacts, [&](const auto& c) { return c.between(g.a, g.b); });
         if (touching == contacts.contacts.end())
             refuse(bodies[g.a].name + " and " + bodies[g.b].name + " do not touch.", where);
         const auto usual = usualGlue(*touching);

@@ -17,6 +17,7 @@ constexpr const char* kHelp =
     "  uovo-cli answers FILE [--no-day]   every answer as JSON (docs/format.md)\n"
     "  uovo-cli check FILE                what is wrong with a plan, a line each; exit 1 when something is\n"
     "  uovo-cli card FILE -o CARD.pdf     the bench card\n"
+    "  uovo-cli templates FILE -o T.pdf   what is cut from sheets, at true scale; --svg SHEET, --mirrored, --spare\n"
     "  uovo-cli verify [DIR]              runs verification/ and prints case, source, reference, ours, error\n"
     "  uovo-cli coat CASE.json            the wall of one shape, coat by coat, as JSON (docs/format.md, coat cases)\n"
     "  uovo-cli shell CASE.json           shifts and stresses of a shell under load, as JSON (docs/format.md, shell "
@@ -46,6 +47,7 @@ int main(int argc, char** argv) {
     if (command == "assembly") return uovo::cli::assembly(args);
     if (command == "nest") return uovo::cli::nest(args);
     if (command == "demo") return uovo::cli::demo(args);
+    if (command == "templates") return uovo::cli::templates(args, argc, argv);
     if (command == "card") return uovo::cli::card(args, argc, argv);
     std::fprintf(stderr, "uovo-cli: “%s” is not a command; see uovo-cli --help\n", command.c_str());
     return 2;

@@ -407,7 +407,9 @@ double boxArea(const Loop& loop) {
     return (high[0] - low[0]) * (high[1] - low[1]);
 }
 
-std::string header(double width, double height, const std::string& name) {
+}  // namespace
+
+std::string svgHeader(double width, double height, const std::string& name) {
     std::string title;
     for (const char c : name) title += c == '<' ? "&lt;" : c == '&' ? "&amp;" : c == '>' ? "&gt;" : std::string(1, c);
     return fmt::format(
@@ -416,15 +418,13 @@ std::string header(double width, double height, const std::string& name) {
         width, height, title);
 }
 
-std::string ruler(double x, double y) {
+std::string svgRuler(double x, double y) {
     return fmt::format(
         "<g id=\"ruler\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.2\"><path d=\"M{0:.4f} {1:.4f}h100M{0:.4f} "
         "{2:.4f}v4M{3:.4f} {2:.4f}v4\"/></g>\n<text x=\"{0:.4f}\" y=\"{4:.4f}\" font-size=\"4\" "
         "font-family=\"sans-serif\">Measure this line: 100 mm. Print at 100 %.</text>\n",
         x, y, y - 2, x + 100, y + 6);
 }
-
-}  // namespace
 
 tl::expected<std::vector<Loop>, Problem> readSvgOutline(const std::string& text) {
     const auto lines = linesOf(text);
@@ -483,7 +483,7 @@ std::string patternSvg(const form::FlatPattern& p, const std::string& name) {
     std::string s;
     if (p.outer <= 0) {
         const double w = mm(p.width), h = mm(p.height);
-        s = header(std::max(w, 110.0) + 20, h + 36, name);
+        s = svgHeader(std::max(w, 110.0) + 20, h + 36, name);
         s += fmt::format(
             "<path id=\"pattern\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.3\" d=\"M10 "
             "10h{:.5f}v{:.5f}h{:.5f}Z\"/>\n",
@@ -493,7 +493,7 @@ std::string patternSvg(const form::FlatPattern& p, const std::string& name) {
                 "<path id=\"overlap\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.2\" stroke-dasharray=\"2 2\" "
                 "d=\"M{:.5f} 10v{:.5f}\"/>\n",
                 10 + w - mm(p.overlap), h);
-        return s + ruler(10, h + 20) + "</svg>\n";
+        return s + svgRuler(10, h + 20) + "</svg>\n";
     }
     // The sector opens downwards from its centre, symmetric about the vertical.
     const double R = mm(p.outer), r = mm(p.inner), half = p.angle / 2;
@@ -504,7 +504,7 @@ std::string patternSvg(const form::FlatPattern& p, const std::string& name) {
                  dy = 10 - std::min(highest, half > pi / 2 ? R * std::cos(half) : highest);
     const Point2 a = at(R, -half), b = at(R, half), c = at(r, half), d = at(r, -half);
     const int large = p.angle > pi ? 1 : 0;
-    s = header(2 * dx, lowest + dy + 30, name);
+    s = svgHeader(2 * dx, lowest + dy + 30, name);
     s += fmt::format(
         "<path id=\"pattern\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.3\" d=\"M{:.5f} {:.5f}A{:.5f} {:.5f} 0 {} "
         "0 {:.5f} {:.5f}L{:.5f} {:.5f}",
@@ -519,7 +519,7 @@ std::string patternSvg(const form::FlatPattern& p, const std::string& name) {
             "d=\"M{:.5f} {:.5f}L{:.5f} {:.5f}\"/>\n",
             e[0] + dx, e[1] + dy, f[0] + dx, f[1] + dy);
     }
-    return s + ruler(dx - 50, lowest + dy + 14) + "</svg>\n";
+    return s + svgRuler(dx - 50, lowest + dy + 14) + "</svg>\n";
 }
 
 std::string outlineSvg(const std::vector<Loop>& loops, const std::string& name) {
@@ -531,14 +531,14 @@ std::string outlineSvg(const std::vector<Loop>& loops, const std::string& name) 
             y0 = std::min(y0, p[1]);
             y1 = std::max(y1, p[1]);
         }
-    std::string s = header(std::max((x1 - x0) * 1e3, 110.0) + 20, (y1 - y0) * 1e3 + 36, name);
+    std::string s = svgHeader(std::max((x1 - x0) * 1e3, 110.0) + 20, (y1 - y0) * 1e3 + 36, name);
     s += "<path id=\"pattern\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.3\" fill-rule=\"evenodd\" d=\"";
     for (const auto& l : loops) {
         for (size_t i = 0; i < l.size(); ++i)
             s += fmt::format("{}{:.5f} {:.5f}", i ? "L" : "M", (l[i][0] - x0) * 1e3 + 10, (y1 - l[i][1]) * 1e3 + 10);
         s += "Z";
     }
-    return s + "\"/>\n" + ruler(10, (y1 - y0) * 1e3 + 20) + "</svg>\n";
+    return s + "\"/>\n" + svgRuler(10, (y1 - y0) * 1e3 + 20) + "</svg>\n";
 }
 
 }  // namespace uovo::io

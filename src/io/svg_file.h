@@ -20,6 +20,9 @@ tl::expected<form::Loop, Problem> readSvgProfile(const std::string& text);
 
 /// A flat pattern at true scale (1 unit = 1 mm), with a check ruler of 100 mm.
 std::string patternSvg(const form::FlatPattern& pattern, const std::string& name);
+/// The begin of a file of so many mm, and a check ruler of 100 mm with its words.
+std::string svgHeader(double width, double height, const std::string& name);
+std::string svgRuler(double x, double y);
 /// Loops at true scale, with a check ruler.
 std::string outlineSvg(const std::vector<form::Loop>& loops, const std::string& name);
 

@@ -72,6 +72,15 @@ inline std::vector<Scene> scenes() {
     sheets("colour", [](Program& p) {
         emit p.window.melt()->colourWanted(QString::fromStdString(p.session.plan().colours.at(0).id));
     });
+    all.push_back({"build-templates",
+                   [press](Program& p) {
+                       press(p, Qt::Key_F3);
+                       p.answered();
+                       auto* place = p.window.build();
+                       place->findChild<QPushButton*>("buildTemplates")->click();
+                       (void)QTest::qWaitFor([&] { return !place->templates()->isLaying(); }, 10000);
+                   },
+                   [](Program& p) -> QWidget* { return p.window.build(); }});
     all.push_back({"build-by-hand",  // the last: it changes the plan
                    [press](Program& p) {
                        p.session.select("observatory");
@@ -79,6 +88,7 @@ inline std::vector<Scene> scenes() {
                        p.answered();
                        auto* open = p.window.build()->findChild<QPushButton*>("openCompound");
                        if (open->isVisible()) open->click();
+                       p.window.build()->findChild<QPushButton*>("buildByHand")->click();
                        p.answered();
                        p.window.build()->hand()->choose("dome");
                    },

@@ -82,8 +82,8 @@ Loop bevelled(const Loop& loop, const Bevel& bevel, double height) {
     }
     for (size_t i = 0; i < n; ++i) {  // a side that is used up has turned round
         const size_t j = (i + 1) % n;
-        const double was = (loop[j][0] - loop[i][0]) * (out[j][0] - out[i][0]) +
-                           (loop[j][1] - loop[i][1]) * (out[j][1] - out[i][1]);
+        const double was =
+            (loop[j][0] - loop[i][0]) * (out[j][0] - out[i][0]) + (loop[j][1] - loop[i][1]) * (out[j][1] - out[i][1]);
         if (was <= 0) return {};
     }
     return out;

@@ -17,8 +17,8 @@ struct Bevel {
 Bevel bevelOf(const Part& part);
 
 /// The outline so far over the lower face: each bevelled side moved in by height · tan(angle), its neighbours longer or
-/// shorter; as many corners as before. @param loop counter-clockwise @returns it, fewer than three corners where nothing
-/// is left
+/// shorter; as many corners as before. @param loop counter-clockwise @returns it, fewer than three corners where
+/// nothing is left
 Loop bevelled(const Loop& loop, const Bevel& bevel, double height);
 
 /// The plate with its upper face as bevelled: what lies between follows by mean value coordinates (Floater 2003).

@@ -130,16 +130,16 @@ Part polygon(Loop loop, double thickness, const Bevel& bevel) {
     Part p = polygon(std::move(loop), thickness);
     if (!bevel.any()) return p;
     p.choices["sides"] = "bevelled sides";
-    for (const auto& [key, degrees] : {std::pair{"bevelLeft", bevel.left}, {"bevelRight", bevel.right},
-                                       {"bevelTop", bevel.top}, {"bevelBottom", bevel.bottom}})
+    for (const auto& [key, degrees] : {std::pair{"bevelLeft", bevel.left},
+                                       {"bevelRight", bevel.right},
+                                       {"bevelTop", bevel.top},
+                                       {"bevelBottom", bevel.bottom}})
         if (degrees != 0) p.values[key] = Measure(degrees);
     return p;
 }
 
 /// An upright panel that looks outwards, its outer face so far from the middle, at z = 0 of the part.
-Pose facing(const Vec3& outwards, double distance) {
-    return standing(cross(outwards, {0, 0, 1}), outwards * distance);
-}
+Pose facing(const Vec3& outwards, double distance) { return standing(cross(outwards, {0, 0, 1}), outwards * distance); }
 
 constexpr double kSteepestCut = 60;  // degrees from square that a panel's side is cut at the most
 
@@ -216,7 +216,8 @@ void tower(Assembler& a, const Values& v) {
         to -= t * std::tan(turn / 2);
         from = -to;
     }
-    if (to - from < 2 * t) return a.refuse("So narrow a wall has no face left inside: thinner panels, or wider.", "side");
+    if (to - from < 2 * t)
+        return a.refuse("So narrow a wall has no face left inside: thinner panels, or wider.", "side");
     const double half = mitre ? std::min(kSteepestCut, 180.0 / n) : 0;
     if (mitre && side < 2 * t * std::tan(turn / 2) + t)
         return a.refuse("So narrow a wall has no face left inside: thinner panels, or wider.", "side");
@@ -224,8 +225,8 @@ void tower(Assembler& a, const Values& v) {
         const double angle = turn * i;
         const Vec3 out{std::cos(angle), std::sin(angle), 0};
         const Loop panel{{from, 0}, {to, 0}, {to, h}, {from, h}};
-        a.add("wall-" + std::to_string(i + 1), "Wall " + std::to_string(i + 1),
-              polygon(panel, t, {half, half, 0, 0}), facing(out, inradius), out * (0.5 * side));
+        a.add("wall-" + std::to_string(i + 1), "Wall " + std::to_string(i + 1), polygon(panel, t, {half, half, 0, 0}),
+              facing(out, inradius), out * (0.5 * side));
         if (i > 0) a.joint(static_cast<size_t>(i - 1), static_cast<size_t>(i), h, "corner");
     }
     a.joint(static_cast<size_t>(n - 1), 0, h, "corner");

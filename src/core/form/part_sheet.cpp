@@ -2,8 +2,8 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/form/mend.h"
 #include "core/form/bevel.h"
+#include "core/form/mend.h"
 #include "core/form/part_builders.h"
 
 namespace uovo::form {

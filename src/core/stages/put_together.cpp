@@ -83,8 +83,8 @@ assembly::Order judged(const PutTogether& t, const form::Assembly& assembly, con
         if (body < t.bodies.size() && std::ranges::find(wanted, body) == wanted.end()) wanted.push_back(body);
     };
     for (const auto& key : keys)
-        add(t.bodyOf(static_cast<size_t>(std::ranges::find(assembly.items, key, &form::Item::key) -
-                                         assembly.items.begin())));
+        add(t.bodyOf(
+            static_cast<size_t>(std::ranges::find(assembly.items, key, &form::Item::key) - assembly.items.begin())));
     for (size_t body = 0; body < t.bodies.size(); ++body) add(body);  // what came since
     return assembly::judge(wanted, t.bodies, t.found.contacts, t.glues, orderOptions(lib), stop);
 }
@@ -109,9 +109,8 @@ PutTogether putTogether(const Piece& piece, const Plan& plan, const material::Li
         const auto& joint = built->joints[j];
         const size_t a = out.bodyOf(joint.a), b = out.bodyOf(joint.b);
         if (a == out.bodies.size() || b == out.bodies.size()) continue;
-        const auto touch = std::ranges::find_if(out.found.contacts, [&](const assembly::Contact& c) {
-            return c.between(a, b);
-        });
+        const auto touch =
+            std::ranges::find_if(out.found.contacts, [&](const assembly::Contact& c) { return c.between(a, b); });
         if (touch == out.found.contacts.end()) {
             out.apart.push_back(j);
             continue;
@@ -124,9 +123,8 @@ PutTogether putTogether(const Piece& piece, const Plan& plan, const material::Li
     }
     const auto* join = firstOf<JoinStep>(piece.making);
     out.asked = join && !join->order.empty();
-    out.order = out.asked
-                    ? judged(out, *built, join->order, lib, stop)
-                    : assembly::orderOf(out.bodies, out.found.contacts, out.glues, orderOptions(lib), stop);
+    out.order = out.asked ? judged(out, *built, join->order, lib, stop)
+                          : assembly::orderOf(out.bodies, out.found.contacts, out.glues, orderOptions(lib), stop);
     if (piece.sits != Sits::Flat || form::isHung(piece.shape))
         out.order.stands = true;  // what carries it is not the table
     return out;

@@ -5,6 +5,7 @@
 #include "core/form/opening.h"
 #include "core/mold/box_pour.h"
 #include "core/setting/stick.h"
+#include "core/stages/sheets.h"
 #include "core/words/speaker.h"
 
 namespace uovo {
@@ -433,16 +434,13 @@ public:
             }
         }
         if (!sheet) return std::nullopt;
-        const auto& c = known_.coating;
-        const auto t = setting::settle(castOf(*sheet, sheet->shape.chocolate(), piece_.cast(), plan_, lib_, c),
-                                       heat::CrystalLaw(c, lib_.physics), settingEvents(lib_),
-                                       {stayIn(coat::Place::Table, 0, plan_, lib_)});
+        const auto t = cuttingWindow(*sheet, piece_, plan_, lib_, known_.coating);
         Answer a;
         a.id = "cutting";
-        if (std::isnan(t.set)) return std::nullopt;
+        if (std::isnan(t.firm)) return std::nullopt;
         const bool cutter = form::choice(sheet->part, "tool") == "cutter";
         const double window = t.firm - t.lock,
-                     each = cutter ? outlines * lib_.usual("cutterPress") : edges / lib_.usual("knifeSpeed"),
+                     each = cutter ? outlines * lib_.usual("cutterPress") : edges / knifeSpeed(plan_, lib_),
                      all = each * known_.make;
         a.figure = {window, window / setting::kBand, window * setting::kBand, Dimension::Duration};
         a.headline = time(window);
@@ -468,7 +466,7 @@ public:
             "perimeters / its speed;  cutter: so long for each shape;  all pieces of a sheet within one window",
             {{"thickness", length(sheet->shape.wall), "", "your plan"},
              {"room", temperature(plan_.kitchen.room.value), "", "your kitchen"},
-             {"knife", format(lib_.usual("knifeSpeed"), Dimension::Length, plan_.units) + " in a second", "5–20 mm",
+             {"knife", format(knifeSpeed(plan_, lib_), Dimension::Length, plan_.units) + " in a second", "5–20 mm",
               "judgement"},
              {"cutter", time(lib_.usual("cutterPress")) + " for a shape", "2–6 s", "judgement"}},
             a.headline,

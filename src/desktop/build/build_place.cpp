@@ -33,9 +33,11 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
       start_(new QPushButton(tr("+ from parts"))),
       inOrder_(toolButton(tr("Step by step"))),
       byHand_(toolButton(tr("By hand"))),
+      cut_(toolButton(tr("Templates"))),
       found_(toolButton(tr("Find an order"), tr("Yours is dropped, and one is found in which every state stands"))),
       hand_(new HandStage),
       bar_(new HandBar(session, hand_)),
+      templates_(new TemplatesView(session)),
       stage_(new BuildStage),
       strip_(new OrderStrip),
       slider_(new QSlider(Qt::Horizontal)),
@@ -54,6 +56,7 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     column->addWidget(stage_, 1);
     column->addWidget(hand_, 1);
     column->addWidget(bar_);
+    column->addWidget(templates_, 1);
     below_ = new QWidget;
     auto* below = new QVBoxLayout(below_);
     below->setContentsMargins(0, 0, 0, 0);
@@ -89,9 +92,8 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     connect(slider_, &QSlider::valueChanged, this, [this](int v) { setStep(static_cast<size_t>(v)); });
     connect(strip_, &OrderStrip::stepChosen, this, &BuildPlace::setStep);
     connect(strip_, &OrderStrip::moveWanted, this, &BuildPlace::reorder);
-    connect(found_, &QPushButton::clicked, this, [this] {
-        session_.editPiece(tr("Find an order"), [](Piece& p) { p.having<JoinStep>().order.clear(); });
-    });
+    connect(found_, &QPushButton::clicked, this,
+            [this] { session_.editPiece(tr("Find an order"), [](Piece& p) { p.having<JoinStep>().order.clear(); }); });
     connect(joints_, &JointsColumn::stepWanted, this, &BuildPlace::setStep);
     connect(joints_, &JointsColumn::workingWanted, this, &BuildPlace::workingWanted);
     connect(pieces_, &QComboBox::activated, this, [this](int i) { session_.select(pieces_->itemData(i).toString()); });
@@ -100,7 +102,8 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
         session_.editPiece(tr("Open into its parts"), [this](Piece& p) { (void)open(p, session_.plan().meshes); });
     });
     connect(start_, &QPushButton::clicked, this, &BuildPlace::start);
-    connect(byHand_, &QPushButton::toggled, this, &BuildPlace::refresh);
+    for (auto* b : {byHand_, cut_}) connect(b, &QPushButton::toggled, this, &BuildPlace::refresh);
+    connect(templates_, &TemplatesView::said, this, &BuildPlace::said);
     connect(&session_, &Session::planChanged, this, [this] { stage_->setStale(true); });
     connect(&session_, &Session::answersChanged, this, &BuildPlace::refresh);
     connect(&session_, &Session::selectionChanged, this, &BuildPlace::refresh);
@@ -123,7 +126,9 @@ QWidget* BuildPlace::head() {
         tr("It becomes an assembly of its own: parts and joints can be added, moved and taken out in Shape"));
     row->addWidget(pieces_);
     row->addWidget(about_, 1);
-    for (auto* b : {inOrder_, byHand_}) b->setCheckable(true);
+    for (auto* b : {inOrder_, byHand_, cut_}) b->setCheckable(true);
+    cut_->setObjectName(QStringLiteral("buildTemplates"));
+    cut_->setToolTip(tr("What all pieces of the plan are cut from: sheets, and patterns of acetate"));
     inOrder_->setObjectName(QStringLiteral("buildInOrder"));
     byHand_->setObjectName(QStringLiteral("buildByHand"));
     inOrder_->setToolTip(tr("The order in which it is put together"));
@@ -132,11 +137,13 @@ QWidget* BuildPlace::head() {
     auto* either = new QButtonGroup(this);
     either->addButton(inOrder_);
     either->addButton(byHand_);
+    either->addButton(cut_);
     start_->setObjectName(QStringLiteral("startFromParts"));
     start_->setProperty("flat", true);
     start_->setToolTip(tr("A new piece, put together from parts of your choice"));
     row->addWidget(inOrder_);
     row->addWidget(byHand_);
+    row->addWidget(cut_);
     row->addWidget(open_);
     row->addWidget(start_);
     return bar;
@@ -183,20 +190,22 @@ void BuildPlace::refresh() {
     const bool known = parts && answers && answers->made && answers->together && answers->together->problem.empty();
     const bool own = parts && piece->shape.family == form::kAssembly;
     open_->setVisible(parts && !own);
-    inOrder_->setVisible(own);
     byHand_->setVisible(own);
+    const bool cut = cut_->isChecked();
+    templates_->setVisible(cut);
+    if (cut) templates_->refresh();
     const bool hand = own && byHand_->isChecked() && answers && answers->made && answers->problems.empty();
     hand_->setVisible(hand);
     bar_->setVisible(hand);
-    stage_->setVisible(known && !hand);
-    below_->setVisible(known && !hand);
-    empty_->setVisible(!known && !hand);
+    stage_->setVisible(known && !hand && !cut);
+    below_->setVisible(known && !hand && !cut);
+    empty_->setVisible(!known && !hand && !cut);
     if (hand && !session_.isStale()) {
         hand_->setPiece(piece->id, piece->shape, session_.plan().meshes, sceneOf(*piece, *answers, false),
                         answers->together, session_.units());
         bar_->refresh();
     }
-    joints_->setVisible(parts);
+    joints_->setVisible(parts && !cut);
     if (!known) {
         lines_.clear();
         about_->clear();

@@ -9,6 +9,7 @@
 #include "desktop/build/hand_bar.h"
 #include "desktop/build/joints_column.h"
 #include "desktop/build/order_strip.h"
+#include "desktop/build/templates_view.h"
 #include "desktop/shell/session.h"
 
 namespace uovo::desktop {
@@ -23,6 +24,7 @@ public:
     JointsColumn* joints() const { return joints_; }
     HandStage* hand() const { return hand_; }
     HandBar* bar() const { return bar_; }
+    TemplatesView* templates() const { return templates_; }
     /// Whether parts are put in their places by hand, or the order is walked through.
     bool byHand() const;
     size_t step() const { return step_; }
@@ -30,6 +32,7 @@ public:
 
 signals:
     void workingWanted(const uovo::Answer& answer);
+    void said(const QString& words, bool wrong);
 
 protected:
     void showEvent(QShowEvent*) override;
@@ -48,10 +51,11 @@ private:
     Session& session_;
     QLabel *about_, *number_, *what_, *how_, *empty_;
     QComboBox* pieces_;
-    QPushButton *open_, *start_, *inOrder_, *byHand_, *found_;
+    QPushButton *open_, *start_, *inOrder_, *byHand_, *cut_, *found_;
     QWidget *middle_, *below_;
     HandStage* hand_;
     HandBar* bar_;
+    TemplatesView* templates_;
     BuildStage* stage_;
     OrderStrip* strip_;
     QSlider* slider_;

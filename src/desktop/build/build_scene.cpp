@@ -123,7 +123,8 @@ BuildScene sceneAt(const SolidScene& whole, const PutTogether& together, const M
         }
     }
     const auto& order = together.order;
-    const bool falls = step >= 1 && step <= lines.size() && (lines[step - 1].harm || (step == lines.size() && !order.stands));
+    const bool falls =
+        step >= 1 && step <= lines.size() && (lines[step - 1].harm || (step == lines.size() && !order.stands));
     if (falls && order.tipsTo != Vec3{})
         out.tip = Tip{{order.tipsOver.x, order.tipsOver.y, order.tipsOver.z + table}, order.tipsTo, 0.35 * size};
     const SolidScene frame = sceneOf(std::move(spread));

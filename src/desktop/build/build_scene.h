@@ -24,7 +24,7 @@ struct Tip {
 
 struct BuildScene {
     SolidScene scene;
-    std::optional<Tip> tip;  ///< of a step that cannot be made, of a piece that does not stand
+    std::optional<Tip> tip;          ///< of a step that cannot be made, of a piece that does not stand
     std::vector<BuildLabel> labels;  ///< of what comes now and later, and of props
 };
 

@@ -22,7 +22,8 @@ struct Act {
 };
 // what each button says of the part, as a person could write it
 constexpr Act kActs[] = {
-    {Qt::Key_T, QT_TRANSLATE_NOOP("HandBar", "Turn"), "turned 15°", QT_TRANSLATE_NOOP("HandBar", "15° to the left (T)")},
+    {Qt::Key_T, QT_TRANSLATE_NOOP("HandBar", "Turn"), "turned 15°",
+     QT_TRANSLATE_NOOP("HandBar", "15° to the left (T)")},
     {-Qt::Key_T, QT_TRANSLATE_NOOP("HandBar", "Turn back"), "turned -15°",
      QT_TRANSLATE_NOOP("HandBar", "15° to the right (Shift T)")},
     {Qt::Key_S, QT_TRANSLATE_NOOP("HandBar", "Stand up"), "standing",

@@ -7,8 +7,8 @@
 #include <numbers>
 
 #include "core/assembly/arrange.h"
-#include "core/stages/put_together.h"
 #include "core/quantity/words.h"
+#include "core/stages/put_together.h"
 #include "desktop/stage/raster.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -20,13 +20,13 @@ namespace {
 using assembly::Snap;
 using form::Vec3;
 
-constexpr double kReach = 9;        // px: so near a part holds on
-constexpr double kMoved = 5e-5;     // m: less is no move
-constexpr double kFrame = 1.18;     // of the parts, what the picture shows
-constexpr double kShrunk = 0.5;     // of the frame: parts that take less are looked at from nearer
-constexpr double kSteep = 0.15;     // of the pitch's sine: seen flatter a part moves only aside
+constexpr double kReach = 9;                    // px: so near a part holds on
+constexpr double kMoved = 5e-5;                 // m: less is no move
+constexpr double kFrame = 1.18;                 // of the parts, what the picture shows
+constexpr double kShrunk = 0.5;                 // of the frame: parts that take less are looked at from nearer
+constexpr double kSteep = 0.15;                 // of the pitch's sine: seen flatter a part moves only aside
 constexpr double kStep = 1e-3, kStride = 1e-2;  // m a key moves a part
-constexpr double kBoard = 0.62;     // radius of the board, of the frame's diagonal
+constexpr double kBoard = 0.62;                 // radius of the board, of the frame's diagonal
 
 QColor mixed(const QColor& a, const QColor& b, float share) {
     return QColor::fromRgbF(a.redF() * (1 - share) + b.redF() * share, a.greenF() * (1 - share) + b.greenF() * share,
@@ -35,7 +35,9 @@ QColor mixed(const QColor& a, const QColor& b, float share) {
 
 /// A body moved from one pose to another.
 void shift(SolidBody& b, const form::Pose& from, const form::Pose& to) {
-    const auto back = [&](const Vec3& d) { return Vec3{form::dot(d, from.x), form::dot(d, from.y), form::dot(d, from.z)}; };
+    const auto back = [&](const Vec3& d) {
+        return Vec3{form::dot(d, from.x), form::dot(d, from.y), form::dot(d, from.z)};
+    };
     for (auto& p : b.mesh.points) p = to(back(p - from.at));
     for (auto& n : b.normals) {
         const Vec3 v = to(back({n.x(), n.y(), n.z()})) - to.at;
@@ -227,8 +229,7 @@ void HandStage::lay(const assembly::Placing& placing) {
         body.solid = placer()->solid(k, placing.pose);
         finder_->move(k, std::move(body));
         touching_ = 0;
-        for (const auto& c : finder_->find().contacts)
-            touching_ += c.b != assembly::kTable && (c.a == k || c.b == k);
+        for (const auto& c : finder_->find().contacts) touching_ += c.b != assembly::kTable && (c.a == k || c.b == k);
     }
     setAccessibleDescription(holds_);
     emit inHand();
@@ -254,7 +255,8 @@ void HandStage::letGo() {
 
 void HandStage::mousePressEvent(QMouseEvent* e) {
     pressed_ = last_ = e->position();
-    const auto hit = e->button() == Qt::LeftButton ? under(scene_, *view_, QSizeF(size()), e->position()) : std::nullopt;
+    const auto hit =
+        e->button() == Qt::LeftButton ? under(scene_, *view_, QSizeF(size()), e->position()) : std::nullopt;
     if (!hit || hit->body >= assembly_.items.size()) {
         turning_ = true;
         return;

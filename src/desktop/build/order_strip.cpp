@@ -16,7 +16,7 @@ namespace uovo::desktop {
 namespace {
 constexpr QSize kPicture(104, 78);
 constexpr int kDragged = 12;  // px: less is a press
-}
+}  // namespace
 
 StepPicture::StepPicture(QWidget* parent) : QAbstractButton(parent) {
     setCheckable(true);

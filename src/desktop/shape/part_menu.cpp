@@ -11,9 +11,8 @@ QMenu* partMenu(QWidget* parent, Session& session, std::function<void(const QStr
     auto* menu = new QMenu(parent);
     const auto add = [&session, added = std::move(added)](const form::Part& part, const std::string& name) {
         std::string key;
-        session.editPiece(QObject::tr("Add a part"), [&](Piece& p) {
-            key = assembly::addPart(p.shape, part, name, session.plan().meshes);
-        });
+        session.editPiece(QObject::tr("Add a part"),
+                          [&](Piece& p) { key = assembly::addPart(p.shape, part, name, session.plan().meshes); });
         if (added && !key.empty()) added(qstring(key));
     };
     std::map<std::string, QMenu*> groups;

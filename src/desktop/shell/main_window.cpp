@@ -131,6 +131,7 @@ MainWindow::MainWindow(Session& session)
     connect(shape_, &ShapePlace::adviceWanted, this,
             [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
     connect(build_, &BuildPlace::workingWanted, this, &MainWindow::showWorking);
+    connect(build_, &BuildPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
     connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);
