@@ -318,7 +318,7 @@ void paintSheet(QPainter& p, const SheetPlan& sheets, size_t group, size_t numbe
         p.setBrush(fill);
         p.drawPath(path);
         const QRectF box = path.boundingRect();
-        const double size = std::clamp(0.3 * std::min(box.width(), box.height()), 8 * line, 26 * line);
+        const double size = std::clamp(0.3 * std::min(box.width(), box.height()), 13 * line, 44 * line);
         p.setPen(ink);
         write(box.center(), size, QFont::Bold, QString::number(t.number));
         if (0.5 * box.height() > 2.4 * size && box.width() > 3 * size)

@@ -56,7 +56,8 @@ PaintedParts::Part SheetPicture::part(int index) const {
     const auto& place = it == placements.end() ? placements[static_cast<size_t>(index)] : *it;
     const Template& t = sheets_->templates[g.templates[place.piece]];
     double x0 = 1e9, x1 = -1e9, y0 = 1e9, y1 = -1e9;
-    for (const auto& q : cutting::placedLoops(t.cut, place).front()) {
+    const auto loops = cutting::placedLoops(t.cut, place);
+    for (const auto& q : loops.front()) {
         x0 = std::min(x0, q[0]);
         x1 = std::max(x1, q[0]);
         y0 = std::min(y0, q[1]);
@@ -272,16 +273,15 @@ void TemplatesView::build() {
             column->addWidget(picture);
             flow->addWidget(one);
         }
+    const auto times = [](int n) { return n == 1 ? tr("cut once") : tr("cut %1 times").arg(n); };
     QStringList parts;
     for (const auto& t : sheets_->templates)
-        parts << tr("%1  %2 of %3, cut %4 times")
+        parts << tr("%1  %2 of %3, %4")
                      .arg(t.number)
-                     .arg(qstring(t.name), qstring(t.pieceName))
-                     .arg(t.cut.count);
+                     .arg(qstring(t.name), qstring(t.pieceName), times(t.cut.count));
     for (const auto& a : sheets_->acetate)
-        parts << tr("film  %1, cut %2 times of acetate")
-                     .arg(qstring(a.name.empty() ? a.piece : a.piece + ": " + a.name))
-                     .arg(a.count);
+        parts << tr("film  %1, %2 of acetate")
+                     .arg(qstring(a.name.empty() ? a.piece : a.piece + ": " + a.name), times(a.count));
     add(wrapped(parts.join(QLatin1Char('\n'))));
     add(wrapped(tr("Small parts first, near the edge, where it sets first. The same letter on two parts is one joint. "
                    "A knife is sharp: cut away from the hand that holds."),
