@@ -10,6 +10,7 @@
 #include "core/quantity/words.h"
 #include "desktop/kit/split.h"
 #include "desktop/kit/widgets.h"
+#include "desktop/shape/recipe_line.h"
 #include "desktop/theme/theme.h"
 #include "report/text.h"
 
@@ -103,6 +104,7 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     });
     connect(start_, &QPushButton::clicked, this, &BuildPlace::start);
     for (auto* b : {byHand_, cut_}) connect(b, &QPushButton::toggled, this, &BuildPlace::refresh);
+    connect(bar_->figures(), &RecipeLine::outlineWanted, this, &BuildPlace::outlineWanted);
     connect(templates_, &TemplatesView::said, this, &BuildPlace::said);
     connect(&session_, &Session::planChanged, this, [this] { stage_->setStale(true); });
     connect(&session_, &Session::answersChanged, this, &BuildPlace::refresh);

@@ -33,6 +33,8 @@ public:
 signals:
     void workingWanted(const uovo::Answer& answer);
     void said(const QString& words, bool wrong);
+    /// An outline from a picture or of letters is wanted for a part.
+    void outlineWanted(const QString& item);
 
 protected:
     void showEvent(QShowEvent*) override;

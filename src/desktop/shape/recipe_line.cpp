@@ -434,6 +434,10 @@ void RecipeLine::buildPart(const form::Part& whole, const std::string& item) {
                                              : tr("Outline from an SVG file …"),
                QStringLiteral("partFile"), {}, [this] { emit fileWanted(); });
     }
+    if ((item.empty() || free) && family->points == "outline")
+        button(tr("Picture or letters …"), QStringLiteral("outlineFrom"),
+               tr("An outline traced from a photo or scan, or a letter or word"),
+               [this, item] { emit outlineWanted(qstring(item)); });
     if (free) place(item);
     if (item.empty() && family->body == form::Body::Compound) parts(part);
     if (!item.empty() && whole.own.contains(item)) {

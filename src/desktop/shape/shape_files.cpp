@@ -30,6 +30,11 @@ ShapeFiles::ShapeFiles(Session& session, ShapePlace& place, QWidget* window,
 bool ShapeFiles::isModel(const QString& path) { return io::isModelEnding(io::extensionOf(path.toStdString())); }
 bool ShapeFiles::isOutline(const QString& path) { return suffixOf(path) == QStringLiteral("svg"); }
 
+bool ShapeFiles::isPicture(const QString& path) {
+    const QString ending = suffixOf(path);
+    return ending == QStringLiteral("png") || ending == QStringLiteral("jpg") || ending == QStringLiteral("jpeg");
+}
+
 void ShapeFiles::bringAsked() {
     const Piece* piece = session_.piece();
     if (!piece) return;

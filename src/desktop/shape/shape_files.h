@@ -21,6 +21,7 @@ public:
 
     static bool isModel(const QString& path);
     static bool isOutline(const QString& path);
+    static bool isPicture(const QString& path);
 
     /// Asks for a file that the selected part wants, and brings it in.
     void bringAsked();

@@ -106,6 +106,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     connect(recipe_, &RecipeLine::fileWanted, this, &ShapePlace::fileWanted);
     connect(recipe_, &RecipeLine::fillingWanted, this, &ShapePlace::fillingWanted);
     connect(recipe_, &RecipeLine::drawingWanted, this, &ShapePlace::drawingWanted);
+    connect(recipe_, &RecipeLine::outlineWanted, this, &ShapePlace::outlineWanted);
     connect(answers_, &AnswersColumn::workingWanted, this, &ShapePlace::workingWanted);
     connect(answers_, &AnswersColumn::strengthWanted, this, [this] { setHolding(true); });
     connect(answers_, &AnswersColumn::adviceWanted, this, &ShapePlace::adviceWanted);

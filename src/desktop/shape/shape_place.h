@@ -65,6 +65,7 @@ signals:
     void snapWanted();
     void fileWanted();
     void drawingWanted();
+    void outlineWanted(const QString& item);
 
 protected:
     void resizeEvent(QResizeEvent*) override;

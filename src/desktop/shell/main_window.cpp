@@ -16,6 +16,7 @@
 #include "core/document/difference.h"
 #include "core/document/edits.h"
 #include "desktop/melt/colour_page.h"
+#include "desktop/shape/outline_page.h"
 #include "desktop/shape/advisor_page.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/filling_page.h"
@@ -112,6 +113,9 @@ MainWindow::MainWindow(Session& session)
     sheet_ = new Sheet(centre);
     connect(sheet_, &Sheet::openChanged, this, &MainWindow::placeSheet);
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
+    const auto outline = [this](const QString& item) { sheet_->open(tr("An outline"), outlinePage(session_, item)); };
+    connect(shape_, &ShapePlace::outlineWanted, this, outline);
+    connect(build_, &BuildPlace::outlineWanted, this, outline);
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
     connect(shape_, &ShapePlace::coatWanted, this,
             [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
@@ -436,7 +440,11 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
 }
 
 void MainWindow::dropEvent(QDropEvent* e) {
-    const QString path = e->mimeData()->urls().front().toLocalFile();
+    bringFile(e->mimeData()->urls().front().toLocalFile());
+}
+
+void MainWindow::bringFile(const QString& path) {
+    if (ShapeFiles::isPicture(path)) return sheet_->open(tr("An outline"), outlinePage(session_, {}, path));
     if (ShapeFiles::isModel(path) || ShapeFiles::isOutline(path)) return files_->bring(path);
     if (mayLeave()) openFile(path);
 }

@@ -30,6 +30,8 @@ public:
     BuildPlace* build() const { return build_; }
     DayPlace* day() const { return day_; }
     MeltPlace* melt() const { return melt_; }
+    /// What a dropped file becomes: a plan that is opened, a model, an outline or a picture that is traced.
+    void bringFile(const QString& path);
     Sheet* sheet() const { return sheet_; }
     ShapeFiles* files() const { return files_; }
     enum class Place { Shape, Build, Melt, Day };

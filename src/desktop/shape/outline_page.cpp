@@ -1,0 +1,280 @@
+#include "desktop/shape/outline_page.h"
+
+#include <QCoreApplication>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QImageReader>
+#include <QPainter>
+#include <QPainterPath>
+#include <QSlider>
+#include <thread>
+
+#include "core/cutting/narrow.h"
+#include "desktop/kit/page.h"
+#include "desktop/shape/letters.h"
+#include "desktop/theme/theme.h"
+#include "io/trace.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+constexpr int kSide = 2200;  // px that a larger picture is read at
+constexpr QSize kShown(400, 300);
+
+struct OutlinePageWords {
+    Q_DECLARE_TR_FUNCTIONS(OutlinePage)
+};
+
+/// Reads a picture in grey, larger ones smaller. @returns it, or why not
+tl::expected<QImage, QString> readPicture(const QString& path) {
+    QImageReader reader(path);
+    reader.setAutoTransform(true);
+    const QSize size = reader.size();
+    if (!size.isValid()) return tl::unexpected(OutlinePageWords::tr("%1 is no picture: take a PNG or JPEG file.").arg(QFileInfo(path).fileName()));
+    if (std::max(size.width(), size.height()) > kSide) reader.setScaledSize(size.scaled(kSide, kSide, Qt::KeepAspectRatio));
+    const QImage image = reader.read();
+    if (image.isNull())
+        return tl::unexpected(OutlinePageWords::tr("%1 cannot be opened: %2. A smaller copy of it may do.")
+                                  .arg(QFileInfo(path).fileName(), reader.errorString()));
+    // what is clear in a picture is paper
+    QImage flat(image.size(), QImage::Format_RGB32);
+    flat.fill(Qt::white);
+    QPainter(&flat).drawImage(0, 0, image);
+    return flat.convertToFormat(QImage::Format_Grayscale8);
+}
+
+io::GreyPicture greyOf(const QImage& image) {
+    io::GreyPicture p{image.width(), image.height(), {}};
+    p.pixels.reserve(static_cast<size_t>(p.width) * static_cast<size_t>(p.height));
+    for (int y = 0; y < p.height; ++y) p.pixels.insert(p.pixels.end(), image.constScanLine(y), image.constScanLine(y) + p.width);
+    return p;
+}
+
+class OutlinePage : public Page {
+    Q_DECLARE_TR_FUNCTIONS(OutlinePage)
+
+public:
+    OutlinePage(Session& session, QString item, const QString& picture)
+        : Page(session, "outlinePage"), item_(std::move(item)), piece_(session.selected()) {
+        wishes_.longest = 0.12;
+        button(tr("A picture …"), QStringLiteral("choosePicture"), [this] {
+            const QString path = QFileDialog::getOpenFileName(this, tr("A picture of a silhouette"), {},
+                                                              tr("Pictures (*.png *.jpg *.jpeg)"));
+            if (!path.isEmpty()) open(path);
+        });
+        note(tr("A photo or scan of one figure, dark on light or light on dark, from straight above, a ruler beside it "
+                "to measure by."));
+        shown_ = new QLabel;
+        shown_->setObjectName(QStringLiteral("tracedPicture"));
+        shown_->setFixedSize(kShown);
+        shown_->setAlignment(Qt::AlignCenter);
+        shown_->setAccessibleName(tr("The outline"));
+        box_->addWidget(shown_);
+        longest_ = figure({tr("Its longer side"), "outlineLongest"}, session.typing(Dimension::Length, "mm", nullptr),
+                          Measure(wishes_.longest), [this](const Measure& m) {
+                              wishes_.longest = m.value;
+                              trace();
+                          });
+        shade_ = new QSlider(Qt::Horizontal);
+        shade_->setRange(1, 255);
+        shade_->setValue(128);
+        shade_->setObjectName(QStringLiteral("outlineShade"));
+        shade_->setAccessibleName(tr("Shade that parts the figure from its ground"));
+        row(tr("Shade"), shade_);
+        connect(shade_, &QSlider::valueChanged, this, [this](int v) {
+            wishes_.threshold = v;
+            trace();
+        });
+        tick(tr("with its holes"), QStringLiteral("outlineHoles"), true, [this](bool on) {
+            wishes_.holes = on;
+            trace();
+        });
+        heading(tr("Or letters"));
+        text_ = words({tr("Letter or word"), "outlineLetters"}, {}, [this](const QString& said) {
+            word_ = said;
+            return set();
+        });
+        figure({tr("Height of a capital"), "outlineCapital"}, session.typing(Dimension::Length, "mm", nullptr),
+               Measure(capital_), [this](const Measure& m) {
+                   capital_ = m.value;
+                   text_->setProblem(set());
+               });
+        tick(tr("joined by a bar at their foot"), QStringLiteral("outlineBar"), bar_, [this](bool on) {
+            bar_ = on;
+            text_->setProblem(set());
+        });
+        said_ = wrapped({});
+        said_->setObjectName(QStringLiteral("outlineSaid"));
+        box_->addWidget(said_);
+        use_ = button(tr("Cut this"), QStringLiteral("outlineUse"), [this] { use(); });
+        use_->setEnabled(false);
+        end();
+        draw();
+        if (!picture.isEmpty()) open(picture);
+    }
+    ~OutlinePage() override {
+        if (worker_.joinable()) worker_.join();
+    }
+
+    void open(const QString& path) {
+        const auto read = readPicture(path);
+        if (!read) return tell(read.error(), true);
+        image_ = *read;
+        picture_ = greyOf(image_);
+        wishes_.threshold = -1;
+        word_.clear();
+        trace();
+    }
+
+private:
+    /// In the background: a large picture takes longer than a frame.
+    void trace() {
+        if (picture_.pixels.empty()) return;
+        const int number = ++asked_;
+        if (worker_.joinable()) worker_.join();
+        worker_ = std::jthread([this, number, picture = picture_, wishes = wishes_] {
+            auto traced = io::trace(picture, wishes);
+            QMetaObject::invokeMethod(this, [this, number, traced = std::move(traced)] {
+                if (number != asked_) return;
+                if (!traced) {
+                    loops_.clear();
+                    draw();
+                    use_->setEnabled(false);
+                    return tell(qstring(traced.error().sentence), true);
+                }
+                traced_ = *traced;
+                const QSignalBlocker quiet(shade_);
+                shade_->setValue(traced->threshold);
+                take(traced->loops, traced->others > 0 ? tr("%1 other figures in the picture are left out. ").arg(traced->others)
+                                                       : QString());
+            });
+        });
+    }
+
+    /// The word as it is written now. @returns why it cannot be
+    QString set() {
+        if (word_.trimmed().isEmpty()) return {};
+        const auto made = letters(word_, capital_, bar_);
+        if (!made) return qstring(made.error().sentence);
+        image_ = {};
+        picture_ = {};
+        ++asked_;
+        take(*made, {});
+        return {};
+    }
+
+    void take(const std::vector<form::Loop>& loops, const QString& before) {
+        loops_ = loops;
+        size_t corners = 0;
+        for (const auto& l : loops_) corners += l.size();
+        const auto length = [&](double m) { return qstring(format(m, Dimension::Length, session_.units())); };
+        QString words = before + tr("%1 corners, %2 to cut. ").arg(corners).arg(length(form::perimeter(loops_.front())));
+        if (const auto n = cutting::narrowest(loops_))
+            words += tr("Its narrowest place is %1 wide, marked in the picture.").arg(length(n->width));
+        tell(words, false);
+        use_->setEnabled(true);
+        draw();
+    }
+
+    void tell(const QString& words, bool wrong) {
+        said_->setText(words);
+        said_->setStyleSheet(wrong ? QStringLiteral("color: %1;").arg(theme().harm.name()) : QString());
+    }
+
+    void draw() {
+        QPixmap pixmap(kShown * devicePixelRatioF());
+        pixmap.setDevicePixelRatio(devicePixelRatioF());
+        pixmap.fill(theme().card);
+        QPainter p(&pixmap);
+        p.setRenderHint(QPainter::Antialiasing);
+        p.setRenderHint(QPainter::SmoothPixmapTransform);
+        const QRectF box(QRect(QPoint(), kShown));
+        std::function<QPointF(const form::Point2&)> at;
+        if (!image_.isNull()) {
+            const QSizeF size = QSizeF(image_.size()).scaled(box.size(), Qt::KeepAspectRatio);
+            const QRectF where(QPointF((box.width() - size.width()) / 2, (box.height() - size.height()) / 2), size);
+            p.setOpacity(0.55);
+            p.drawImage(where, image_);
+            p.setOpacity(1);
+            const double scale = size.width() / image_.width();
+            at = [=, this](const form::Point2& q) {
+                return QPointF(where.left() + (traced_.left + q[0] / traced_.pixel) * scale,
+                               where.top() + (traced_.top - q[1] / traced_.pixel) * scale);
+            };
+        } else if (!loops_.empty()) {
+            double x = 0, y = 0;
+            for (const auto& q : loops_.front()) x = std::max(x, std::abs(q[0])), y = std::max(y, std::abs(q[1]));
+            const double scale = 0.46 * std::min(box.width() / x, box.height() / y);
+            at = [=](const form::Point2& q) { return box.center() + QPointF(q[0] * scale, -q[1] * scale); };
+        }
+        if (at && !loops_.empty()) {
+            QPainterPath path;
+            for (const auto& l : loops_) {
+                for (size_t i = 0; i < l.size(); ++i) i ? path.lineTo(at(l[i])) : path.moveTo(at(l[i]));
+                path.closeSubpath();
+            }
+            QColor fill = chocolateColour("dark");
+            fill.setAlphaF(image_.isNull() ? 0.75f : 0.25f);
+            p.setBrush(fill);
+            p.setPen(QPen(theme().ring, 2));
+            p.drawPath(path);
+            if (const auto n = cutting::narrowest(loops_)) {
+                p.setBrush(Qt::NoBrush);
+                p.setPen(QPen(theme().harm, 2));
+                p.drawEllipse(at(n->at), 10, 10);
+            }
+        }
+        p.end();
+        shown_->setPixmap(pixmap);
+    }
+
+    void use() {
+        if (loops_.empty()) return;
+        const auto give = [this](form::Part& part) {
+            part.choices["cut"] = "points";
+            part.points = loops_;
+        };
+        const Piece* piece = session_.plan().piece(piece_.toStdString());
+        if (piece && piece_ == session_.selected()) {
+            if (item_.isEmpty() ? piece->family().points == "outline" : form::itemOf(piece->shape, item_.toStdString()) != nullptr) {
+                session_.editPiece(tr("Another outline"), [&](Piece& p) {
+                    if (item_.isEmpty()) give(p.shape);
+                    else if (auto* item = form::itemOf(p.shape, item_.toStdString())) give(item->part);
+                });
+                return tell(tr("It is cut so now."), false);
+            }
+        }
+        Piece fresh = newPiece(session_.plan(), "sheet");
+        give(fresh.shape);
+        if (!word_.isEmpty()) fresh.name = word_.toStdString();
+        piece_ = qstring(fresh.id);
+        session_.document().edit(tr("Bring in an outline"), [&](Plan& plan) { plan.pieces.push_back(fresh); });
+        session_.select(piece_);
+        tell(tr("It stands on the shelf as a piece of its own."), false);
+    }
+
+    QString item_, piece_, word_;
+    io::TraceWishes wishes_;
+    io::GreyPicture picture_;
+    io::Traced traced_;
+    QImage image_;
+    std::vector<form::Loop> loops_;
+    double capital_ = 0.05;
+    bool bar_ = true;
+    int asked_ = 0;
+    QLabel *shown_, *said_;
+    FigureField* longest_;
+    QSlider* shade_;
+    WordsField* text_;
+    QPushButton* use_;
+    std::jthread worker_;
+};
+
+}  // namespace
+
+QWidget* outlinePage(Session& session, const QString& item, const QString& picture) {
+    return new OutlinePage(session, item, picture);
+}
+
+}  // namespace uovo::desktop
