@@ -113,9 +113,11 @@ TEST_CASE("a ring keeps its hole, a light figure on dark ground is a figure, spo
     CHECK_FALSE(t->darkOnLight);
     CHECK(t->loops.size() == 2);
     // a second figure is counted, dust is not
-    t = trace(drawn(400, 300, [&](double x, double y) {
-                  return ring(x, y) || std::hypot(x - 360, y - 40) < 20 || std::hypot(x - 20, y - 20) < 1.5;
-              }), {0.06});
+    t = trace(drawn(400, 300,
+                    [&](double x, double y) {
+                        return ring(x, y) || std::hypot(x - 360, y - 40) < 20 || std::hypot(x - 20, y - 20) < 1.5;
+                    }),
+              {0.06});
     REQUIRE(t);
     CHECK(t->others == 1);
 }
@@ -158,8 +160,9 @@ TEST_CASE("what is no figure is said") {
 TEST_CASE("the narrowest place of an outline is found, with what hangs on it") {
     using cutting::narrowest;
     // two squares with a bridge of 5 × 8 mm between them
-    const form::Loop dumbbell{{0, 0},         {0.04, 0},     {0.04, 0.0175}, {0.048, 0.0175}, {0.048, 0.01}, {0.078, 0.01},
-                              {0.078, 0.03},  {0.048, 0.03}, {0.048, 0.0225}, {0.04, 0.0225}, {0.04, 0.04},  {0, 0.04}};
+    const form::Loop dumbbell{{0, 0},          {0.04, 0},      {0.04, 0.0175}, {0.048, 0.0175},
+                              {0.048, 0.01},   {0.078, 0.01},  {0.078, 0.03},  {0.048, 0.03},
+                              {0.048, 0.0225}, {0.04, 0.0225}, {0.04, 0.04},   {0, 0.04}};
     const auto n = narrowest({dumbbell});
     REQUIRE(n);
     CHECK(n->width == Approx(0.005).epsilon(0.06));
@@ -171,14 +174,16 @@ TEST_CASE("the narrowest place of an outline is found, with what hangs on it") {
     CHECK_FALSE(narrowest({form::silhouette("round", 0.06, 0.06)}));
     CHECK_FALSE(narrowest({form::silhouette("square", 0.06, 0.05)}));
     // a frame: the border between hole and edge
-    const form::Loop outer{{0, 0}, {0.06, 0}, {0.06, 0.06}, {0, 0.06}}, hole{{0.008, 0.008}, {0.008, 0.052}, {0.052, 0.052}, {0.052, 0.008}};
+    const form::Loop outer{{0, 0}, {0.06, 0}, {0.06, 0.06}, {0, 0.06}},
+        hole{{0.008, 0.008}, {0.008, 0.052}, {0.052, 0.052}, {0.052, 0.008}};
     const auto frame = narrowest({outer, hole});
     REQUIRE(frame);
     CHECK(frame->width == Approx(0.008).epsilon(0.06));
 }
 
 TEST_CASE("outlines that overlap become one, holes stay holes") {
-    const form::Loop a{{0, 0}, {0.03, 0}, {0.03, 0.03}, {0, 0.03}}, b{{0.02, 0.01}, {0.06, 0.01}, {0.06, 0.02}, {0.02, 0.02}};
+    const form::Loop a{{0, 0}, {0.03, 0}, {0.03, 0.03}, {0, 0.03}},
+        b{{0.02, 0.01}, {0.06, 0.01}, {0.06, 0.02}, {0.02, 0.02}};
     const auto one = cutting::united({a, b});
     REQUIRE(one.size() == 1);
     CHECK(form::signedArea(one[0]) == Approx(9e-4 + 3e-4).epsilon(1e-6));

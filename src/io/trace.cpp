@@ -15,15 +15,13 @@ namespace {
 using form::Loop;
 using form::Point2;
 
-constexpr double kFlat = 0.1;       // pixels between a curve and its chords
-constexpr double kCorners = 0.9;    // potrace's alphamax: tips stay tips
+constexpr double kFlat = 0.1;         // pixels between a curve and its chords
+constexpr double kCorners = 0.9;      // potrace's alphamax: tips stay tips
 constexpr double kMostFilled = 0.97;  // of a picture: a figure that takes more is its ground
-constexpr double kWorked = 4.2e6;   // pixels that a small picture is enlarged to, about
-constexpr int kMostCorners = 2000;  // of an outline
+constexpr double kWorked = 4.2e6;     // pixels that a small picture is enlarged to, about
+constexpr int kMostCorners = 2000;    // of an outline
 
-tl::unexpected<Problem> refuse(std::string sentence) {
-    return tl::unexpected(Problem{std::move(sentence), "picture"});
-}
+tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "picture"}); }
 
 struct Freed {
     void operator()(potrace_param_t* p) const { potrace_param_free(p); }
@@ -47,8 +45,9 @@ Loop flattened(const potrace_curve_t& curve) {
             const int n = std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * bend / kFlat))), 1, 60);
             for (int k = 1; k <= n; ++k) {
                 const double t = double(k) / n, s = 1 - t;
-                out.push_back({s * s * s * from[0] + 3 * s * s * t * c[0].x + 3 * s * t * t * c[1].x + t * t * t * c[2].x,
-                               s * s * s * from[1] + 3 * s * s * t * c[0].y + 3 * s * t * t * c[1].y + t * t * t * c[2].y});
+                out.push_back(
+                    {s * s * s * from[0] + 3 * s * s * t * c[0].x + 3 * s * t * t * c[1].x + t * t * t * c[2].x,
+                     s * s * s * from[1] + 3 * s * s * t * c[0].y + 3 * s * t * t * c[1].y + t * t * t * c[2].y});
             }
         }
         from = {c[2].x, c[2].y};
@@ -109,9 +108,9 @@ GreyPicture enlarged(const GreyPicture& p, int by) {
             const double u = (x + 0.5) / by - 0.5, v = (y + 0.5) / by - 0.5;
             const int i = static_cast<int>(std::floor(u)), j = static_cast<int>(std::floor(v));
             const double a = u - i, b = v - j;
-            out.pixels.push_back(static_cast<std::uint8_t>(
-                std::lround((1 - b) * ((1 - a) * at(i, j) + a * at(i + 1, j)) +
-                            b * ((1 - a) * at(i, j + 1) + a * at(i + 1, j + 1)))));
+            out.pixels.push_back(
+                static_cast<std::uint8_t>(std::lround((1 - b) * ((1 - a) * at(i, j) + a * at(i + 1, j)) +
+                                                      b * ((1 - a) * at(i, j + 1) + a * at(i + 1, j + 1)))));
         }
     return out;
 }
@@ -140,7 +139,8 @@ int otsu(const GreyPicture& picture) {
 tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishes& wishes) {
     const int w = picture.width, h = picture.height;
     if (w < 8 || h < 8) return refuse("The picture is smaller than 8 pixels.");
-    if (static_cast<long>(w) * h > kMostPixels) return refuse("The picture has more than 40 million pixels: save it smaller.");
+    if (static_cast<long>(w) * h > kMostPixels)
+        return refuse("The picture has more than 40 million pixels: save it smaller.");
     if (picture.pixels.size() != static_cast<size_t>(w) * static_cast<size_t>(h))
         return refuse("The picture is damaged.");
     if (!(wishes.longest >= 5e-3 && wishes.longest <= 0.6))
@@ -216,7 +216,8 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
         }
     const auto add = [&](Loop loop, bool hole) {
         loop = simplified(loop, wishes.follows / out.pixel);
-        for (double by = 2 * wishes.follows / out.pixel; loop.size() > kMostCorners; by *= 2) loop = simplified(loop, by);
+        for (double by = 2 * wishes.follows / out.pixel; loop.size() > kMostCorners; by *= 2)
+            loop = simplified(loop, by);
         if (loop.size() < 3) return;
         for (auto& p : loop) p = {(p[0] - out.left) * out.pixel, (p[1] - (h - out.top)) * out.pixel};
         if ((form::signedArea(loop) > 0) == hole) std::reverse(loop.begin(), loop.end());

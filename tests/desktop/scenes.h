@@ -72,6 +72,21 @@ inline std::vector<Scene> scenes() {
     sheets("colour", [](Program& p) {
         emit p.window.melt()->colourWanted(QString::fromStdString(p.session.plan().colours.at(0).id));
     });
+    sheets("outline", [](Program& p) {
+        QImage image(640, 480, QImage::Format_RGB32);
+        image.fill(QColor(244, 240, 230));
+        QPainter painter(&image);
+        painter.setBrush(QColor(60, 34, 22));
+        painter.drawEllipse(QPoint(300, 180), 120, 100);
+        painter.drawRect(QRect(270, 260, 60, 140));
+        painter.drawEllipse(QPoint(300, 420), 90, 34);
+        painter.end();
+        const QString path = QDir::temp().filePath(QStringLiteral("uovo-scene.png"));
+        image.save(path);
+        p.window.bringFile(path);
+        auto* use = p.window.sheet()->findChild<QPushButton*>("outlineUse");
+        (void)QTest::qWaitFor([&] { return use->isEnabled(); }, 5000);
+    });
     all.push_back({"build-templates",
                    [press](Program& p) {
                        press(p, Qt::Key_F3);

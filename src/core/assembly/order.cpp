@@ -7,6 +7,7 @@
 #include <numeric>
 #include <set>
 
+#include "core/assembly/way_in.h"
 #include "core/quantity/quantity.h"
 
 namespace uovo::assembly {
@@ -32,7 +33,12 @@ class Builder {
 public:
     Builder(const std::vector<Body>& bodies, const std::vector<Contact>& contacts, const std::vector<Glue>& glues,
             const OrderOptions& options, std::stop_token stop)
-        : bodies_(bodies), contacts_(contacts), glues_(glues), options_(options), stop_(std::move(stop)) {
+        : bodies_(bodies),
+          contacts_(contacts),
+          glues_(glues),
+          options_(options),
+          stop_(std::move(stop)),
+          ways_(bodies) {
         there_.assign(bodies.size(), 0);
         age_.assign(glues.size(), -1);
         for (const auto& b : bodies) boxes_.push_back(form::bounds(b.solid));
@@ -50,6 +56,21 @@ public:
             if (c.b == kTable) return mine(c.a);
             return (mine(c.a) && there_[c.b]) || (mine(c.b) && there_[c.a]);
         });
+    }
+
+    /// A part that is there and closes over the place of one of these; `kTable` where none does.
+    size_t shutBy(const std::vector<size_t>& parts) const {
+        for (const size_t inner : parts)
+            for (size_t outer = 0; outer < bodies_.size(); ++outer)
+                if (there_[outer] && ways_.closesOver(outer, inner)) return outer;
+        return kTable;
+    }
+    /// It would close over the place of a part that is not there yet.
+    bool waitsForInside(const std::vector<size_t>& parts) const {
+        for (const size_t outer : parts)
+            for (size_t inner = 0; inner < bodies_.size(); ++inner)
+                if (!there_[inner] && !isNew(inner, parts) && ways_.closesOver(outer, inner)) return true;
+        return false;
     }
 
     /// Something that would carry it from below is not there yet.
@@ -308,6 +329,7 @@ private:
     const std::vector<Glue>& glues_;
     const OrderOptions& options_;
     std::stop_token stop_;
+    WaysIn ways_;
     std::vector<form::Box> boxes_;
     double table_ = 0;
     std::vector<char> there_;
@@ -414,7 +436,9 @@ Order greedy(const std::vector<Body>& bodies, const std::vector<Contact>& contac
         size_t which = 0;
         for (const auto& [inTurn, withProps] : {std::pair{true, false}, {false, false}, {true, true}, {false, true}}) {
             for (size_t i = 0; i < left.size(); ++i) {
-                if (!builder.reaches(left[i]) || (inTurn && builder.waitsForBelow(left[i]))) continue;
+                if (!builder.reaches(left[i]) || builder.waitsForInside(left[i]) ||
+                    (inTurn && builder.waitsForBelow(left[i])))
+                    continue;
                 auto s = builder.tried(left[i], withProps);
                 if (!s || (best && costOf(*s, glues) >= costOf(*best, glues) - 1e-9)) continue;
                 best = std::move(s);
@@ -634,15 +658,18 @@ Order judge(const std::vector<size_t>& wanted, const std::vector<Body>& bodies, 
     for (const size_t part : wanted) {
         if (stop.stop_requested()) break;
         const bool reaches = builder.reaches({part});
-        auto s = reaches ? builder.tried({part}, true) : std::nullopt;
+        const size_t shut = builder.shutBy({part});
+        auto s = reaches && shut == kTable ? builder.tried({part}, true) : std::nullopt;
         if (!s) {
             out.stuck = out.steps.size();
             out.tips = part;
-            if (reaches) builder.with({part}, [&](const Balance& b) { tellTip(out, builder, b, bodies, contacts); });
+            if (reaches && shut == kTable)
+                builder.with({part}, [&](const Balance& b) { tellTip(out, builder, b, bodies, contacts); });
             OrderStep no;
             no.parts = {part};
             no.possible = false;
             no.touches = reaches;
+            no.shutBy = shut;
             out.steps.push_back(no);
             break;
         }

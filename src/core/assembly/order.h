@@ -45,9 +45,10 @@ struct OrderStep {
     std::vector<size_t> glues;            ///< that come with it
     Way way = Way::Free;
     std::vector<Prop> props;
-    bool waits = false;    ///< the glue of the step before must bear first
-    bool possible = true;  ///< it touches what is there, and stands
-    bool touches = true;   ///< something that is there, or the table
+    bool waits = false;      ///< the glue of the step before must bear first
+    bool possible = true;    ///< it touches what is there, and stands
+    bool touches = true;     ///< something that is there, or the table
+    size_t shutBy = kTable;  ///< part that is there and closes over its place
 };
 
 /// Which way up it is built.

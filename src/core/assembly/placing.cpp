@@ -121,6 +121,29 @@ struct Placer::Inside {
         return Ring{c, least < 0.5 * most ? most : 0.5 * (inner + most), least < 0.5 * most ? 2 * most : most - least};
     }
 
+    /// Whether a place lies inside, by the faces over it.
+    static bool contains(const form::NearMesh& other, const Vec3& at) {
+        const Box all = other.box();
+        const Vec3 p{at.x + 1.3e-7, at.y + 0.7e-7, at.z};  // beside the edges of what is round
+        if (p.x < all.low.x || p.x > all.high.x || p.y < all.low.y || p.y > all.high.y || p.z < all.low.z ||
+            p.z > all.high.z)
+            return false;
+        const auto& m = other.mesh();
+        int over = 0;
+        for (const size_t k : other.trianglesIn({{p.x, p.y, p.z}, {p.x, p.y, all.high.z + 1}})) {
+            const auto& t = m.triangles[k];
+            const Vec3 &a = m.points[size_t(t[0])], &b = m.points[size_t(t[1])], &c = m.points[size_t(t[2])];
+            const double det = (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
+            if (std::abs(det) < 1e-18) continue;
+            const double u = ((p.x - a.x) * (c.y - a.y) - (p.y - a.y) * (c.x - a.x)) / det,
+                         v = ((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / det;
+            if (u < 0 || v < 0 || u + v > 1) continue;
+            over += a.z + u * (b.z - a.z) + v * (c.z - a.z) > p.z;
+        }
+        const auto hit = other.near(p, kTouch);
+        return over % 2 == 1 && !hit;
+    }
+
     /// Whether corners of a mesh, or places along its edges, lie in another.
     static bool sitsIn(const Mesh& mesh, const form::NearMesh& other) {
         const Box box = other.box();
@@ -129,10 +152,11 @@ struct Placer::Inside {
             if (p.x < box.low.x || p.x > box.high.x || p.y < box.low.y || p.y > box.high.y || p.z < box.low.z ||
                 p.z > box.high.z || ++asked > kProbes)
                 return false;
-            for (double within = 4 * kTouch; within < 1; within *= 4)
-                if (const auto hit = other.near(p, within)) return hit->distance < -kTouch;
-            return false;
+            // an edge that goes in passes places near the surface
+            const auto hit = other.near(p, 2 * kProbeStep);
+            return hit && hit->distance < -kTouch;
         };
+        if (!mesh.points.empty() && contains(other, mesh.points.front())) return true;
         if (mesh.triangles.empty()) return std::ranges::any_of(mesh.points, in);
         for (const auto& t : mesh.triangles)
             for (size_t i = 0; i < 3; ++i) {
@@ -366,8 +390,15 @@ Placing Placer::rested(size_t item, const Pose& from) const {
 }
 
 std::pair<double, size_t> Placer::below(size_t item) const {
-    const auto [gap, on] = inside_->fall(item, inside_->parts[item].placed, kSeat);
-    return {gap < kTouch ? 0 : gap, on};
+    const auto& me = inside_->parts[item];
+    double least = me.box.low.z - inside_->table;
+    size_t on = kOnTable;
+    for (size_t j = 0; j < size(); ++j) {  // what it stands on, rather than what sits in it
+        if (j == item || !nearby(me.box, inside_->parts[j].box, 0)) continue;
+        const double gap = freeWay(me.placed, inside_->parts[j].near(), kDown, kSeat);
+        if (std::abs(gap) < std::abs(least)) least = gap, on = j;
+    }
+    return {std::abs(least) < kTouch ? 0 : std::max(0.0, least), on};
 }
 
 std::optional<Pose> Placer::pushed(size_t item, const Pose& from, const Way& way) const {

@@ -11,11 +11,11 @@ using ClipperLib::Path;
 using ClipperLib::Paths;
 using form::Loop;
 
-constexpr double kUnit = 1e7;         // units a metre: a tenth of a micrometre
-constexpr double kArc = 2e-6 * kUnit;  // of round joins
-constexpr double kMeant = 0.6;        // of its width squared: what is lost at corners and tips is less
+constexpr double kUnit = 1e7;                   // units a metre: a tenth of a micrometre
+constexpr double kArc = 2e-6 * kUnit;           // of round joins
+constexpr double kMeant = 0.6;                  // of its width squared: what is lost at corners and tips is less
 constexpr double kFirst = 5e-4, kWider = 1.12;  // m that is looked for first, and how much more each time
-constexpr double kAgain = 1.02;       // opened a little wider than closed, so that round corners do not count
+constexpr double kAgain = 1.02;                 // opened a little wider than closed, so that round corners do not count
 
 Paths toPaths(const std::vector<Loop>& loops) {
     Paths out;

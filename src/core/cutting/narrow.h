@@ -9,10 +9,10 @@ namespace uovo::cutting {
 
 /// A narrow place of a plate.
 struct Narrow {
-    double width = 0;     ///< m
-    form::Point2 at{};    ///< its middle
-    double beyond = 0;    ///< m² of plate that hangs on it: the smaller of what it holds together
-    double lever = 0;     ///< m from it to the middle of that
+    double width = 0;   ///< m
+    form::Point2 at{};  ///< its middle
+    double beyond = 0;  ///< m² of plate that hangs on it: the smaller of what it holds together
+    double lever = 0;   ///< m from it to the middle of that
 };
 
 /// The narrowest place up to a width, found by opening the outline with ever larger discs; none where all of it is

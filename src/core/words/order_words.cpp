@@ -112,6 +112,8 @@ public:
     /// Why a step cannot be made.
     std::string why(const assembly::Order& order, size_t k) const {
         if (!order.steps[k].touches) return "It touches nothing that is there yet.";
+        if (const size_t outer = order.steps[k].shutBy; outer != kTable)
+            return fmt::format("It does not come to its place any more: {} closes over it.", name(outer));
         if (order.tips == kTable) return "It falls, whatever stands beside it.";
         std::string out = fmt::format("{} tips", upperFirst(name(order.tips)));
         if (order.tipsTo != form::Vec3{}) out += fmt::format(" {}", toWords(order.tipsTo));

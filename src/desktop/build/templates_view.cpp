@@ -276,9 +276,7 @@ void TemplatesView::build() {
     const auto times = [](int n) { return n == 1 ? tr("cut once") : tr("cut %1 times").arg(n); };
     QStringList parts;
     for (const auto& t : sheets_->templates)
-        parts << tr("%1  %2 of %3, %4")
-                     .arg(t.number)
-                     .arg(qstring(t.name), qstring(t.pieceName), times(t.cut.count));
+        parts << tr("%1  %2 of %3, %4").arg(t.number).arg(qstring(t.name), qstring(t.pieceName), times(t.cut.count));
     for (const auto& a : sheets_->acetate)
         parts << tr("film  %1, %2 of acetate")
                      .arg(qstring(a.name.empty() ? a.piece : a.piece + ": " + a.name), times(a.count));

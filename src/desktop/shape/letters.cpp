@@ -10,9 +10,9 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr double kSet = 400;                  // px that letters are set at before they are scaled
+constexpr double kSet = 400;                     // px that letters are set at before they are scaled
 constexpr double kBarLow = 0.16, kBarUp = 0.05;  // of a capital: the bar reaches under and over the foot of the letters
-constexpr int kMost = 40;                     // letters
+constexpr int kMost = 40;                        // letters
 
 }  // namespace
 
@@ -35,8 +35,7 @@ tl::expected<std::vector<form::Loop>, Problem> letters(const QString& text, doub
             left = std::min(left, q[0]);
             right = std::max(right, q[0]);
         }
-        if (loop.size() > 1 &&
-            std::hypot(loop.front()[0] - loop.back()[0], loop.front()[1] - loop.back()[1]) < 1e-6)
+        if (loop.size() > 1 && std::hypot(loop.front()[0] - loop.back()[0], loop.front()[1] - loop.back()[1]) < 1e-6)
             loop.pop_back();
         if (loop.size() >= 3) loops.push_back(std::move(loop));
     }
@@ -52,8 +51,7 @@ tl::expected<std::vector<form::Loop>, Problem> letters(const QString& text, doub
                          {right, kBarUp * capital},
                          {left, kBarUp * capital}});
     auto joined = cutting::united(loops);
-    const auto outlines =
-        std::ranges::count_if(joined, [](const form::Loop& l) { return form::signedArea(l) > 0; });
+    const auto outlines = std::ranges::count_if(joined, [](const form::Loop& l) { return form::signedArea(l) > 0; });
     if (outlines != 1)
         return refuse(bar ? "A part of these letters, a dot or an accent, does not reach the bar: leave it out."
                           : "These letters do not hold together: join them by a bar, or cut them one by one.");

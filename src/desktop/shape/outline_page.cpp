@@ -31,8 +31,11 @@ tl::expected<QImage, QString> readPicture(const QString& path) {
     QImageReader reader(path);
     reader.setAutoTransform(true);
     const QSize size = reader.size();
-    if (!size.isValid()) return tl::unexpected(OutlinePageWords::tr("%1 is no picture: take a PNG or JPEG file.").arg(QFileInfo(path).fileName()));
-    if (std::max(size.width(), size.height()) > kSide) reader.setScaledSize(size.scaled(kSide, kSide, Qt::KeepAspectRatio));
+    if (!size.isValid())
+        return tl::unexpected(
+            OutlinePageWords::tr("%1 is no picture: take a PNG or JPEG file.").arg(QFileInfo(path).fileName()));
+    if (std::max(size.width(), size.height()) > kSide)
+        reader.setScaledSize(size.scaled(kSide, kSide, Qt::KeepAspectRatio));
     const QImage image = reader.read();
     if (image.isNull())
         return tl::unexpected(OutlinePageWords::tr("%1 cannot be opened: %2. A smaller copy of it may do.")
@@ -47,7 +50,8 @@ tl::expected<QImage, QString> readPicture(const QString& path) {
 io::GreyPicture greyOf(const QImage& image) {
     io::GreyPicture p{image.width(), image.height(), {}};
     p.pixels.reserve(static_cast<size_t>(p.width) * static_cast<size_t>(p.height));
-    for (int y = 0; y < p.height; ++y) p.pixels.insert(p.pixels.end(), image.constScanLine(y), image.constScanLine(y) + p.width);
+    for (int y = 0; y < p.height; ++y)
+        p.pixels.insert(p.pixels.end(), image.constScanLine(y), image.constScanLine(y) + p.width);
     return p;
 }
 
@@ -63,8 +67,9 @@ public:
                                                               tr("Pictures (*.png *.jpg *.jpeg)"));
             if (!path.isEmpty()) open(path);
         });
-        note(tr("A photo or scan of one figure, dark on light or light on dark, from straight above, a ruler beside it "
-                "to measure by."));
+        note(
+            tr("A photo or scan of one figure, dark on light or light on dark, from straight above, a ruler beside it "
+               "to measure by."));
         shown_ = new QLabel;
         shown_->setObjectName(QStringLiteral("tracedPicture"));
         shown_->setFixedSize(kShown);
@@ -146,8 +151,9 @@ private:
                 traced_ = *traced;
                 const QSignalBlocker quiet(shade_);
                 shade_->setValue(traced->threshold);
-                take(traced->loops, traced->others > 0 ? tr("%1 other figures in the picture are left out. ").arg(traced->others)
-                                                       : QString());
+                take(traced->loops, traced->others > 0
+                                        ? tr("%1 other figures in the picture are left out. ").arg(traced->others)
+                                        : QString());
             });
         });
     }
@@ -169,7 +175,8 @@ private:
         size_t corners = 0;
         for (const auto& l : loops_) corners += l.size();
         const auto length = [&](double m) { return qstring(format(m, Dimension::Length, session_.units())); };
-        QString words = before + tr("%1 corners, %2 to cut. ").arg(corners).arg(length(form::perimeter(loops_.front())));
+        QString words =
+            before + tr("%1 corners, %2 to cut. ").arg(corners).arg(length(form::perimeter(loops_.front())));
         if (const auto n = cutting::narrowest(loops_))
             words += tr("Its narrowest place is %1 wide, marked in the picture.").arg(length(n->width));
         tell(words, false);
@@ -237,7 +244,8 @@ private:
         };
         const Piece* piece = session_.plan().piece(piece_.toStdString());
         if (piece && piece_ == session_.selected()) {
-            if (item_.isEmpty() ? piece->family().points == "outline" : form::itemOf(piece->shape, item_.toStdString()) != nullptr) {
+            if (item_.isEmpty() ? piece->family().points == "outline"
+                                : form::itemOf(piece->shape, item_.toStdString()) != nullptr) {
                 session_.editPiece(tr("Another outline"), [&](Piece& p) {
                     if (item_.isEmpty()) give(p.shape);
                     else if (auto* item = form::itemOf(p.shape, item_.toStdString())) give(item->part);

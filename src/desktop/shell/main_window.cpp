@@ -16,10 +16,10 @@
 #include "core/document/difference.h"
 #include "core/document/edits.h"
 #include "desktop/melt/colour_page.h"
-#include "desktop/shape/outline_page.h"
 #include "desktop/shape/advisor_page.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/filling_page.h"
+#include "desktop/shape/outline_page.h"
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shape/snap_page.h"
 #include "desktop/shape/topping_page.h"
@@ -439,9 +439,7 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
         e->acceptProposedAction();
 }
 
-void MainWindow::dropEvent(QDropEvent* e) {
-    bringFile(e->mimeData()->urls().front().toLocalFile());
-}
+void MainWindow::dropEvent(QDropEvent* e) { bringFile(e->mimeData()->urls().front().toLocalFile()); }
 
 void MainWindow::bringFile(const QString& path) {
     if (ShapeFiles::isPicture(path)) return sheet_->open(tr("An outline"), outlinePage(session_, {}, path));

@@ -1,0 +1,30 @@
+#include "core/assembly/way_in.h"
+
+#include <cmath>
+#include <optional>
+
+#include "core/assembly/slide.h"
+
+namespace uovo::assembly {
+
+WaysIn::WaysIn(const std::vector<Body>& bodies, double seat) : n_(bodies.size()), over_(n_ * n_, 0) {
+    std::vector<form::Box> boxes;
+    for (const auto& b : bodies) boxes.push_back(form::bounds(b.solid));
+    for (size_t o = 0; o < n_; ++o) {
+        std::optional<form::NearMesh> outer;
+        for (size_t i = 0; i < n_; ++i) {
+            const auto &a = boxes[o], &b = boxes[i];
+            // only what reaches beyond it to all sides and above can close over it
+            if (o == i || a.low.x > b.low.x || a.high.x < b.high.x || a.low.y > b.low.y || a.high.y < b.high.y ||
+                a.high.z < b.high.z || a.low.z > b.high.z)
+                continue;
+            if (!outer) outer.emplace(bodies[o].solid);
+            bool closed = true;
+            for (const Way& way : {kUp, kRight, kLeft, kBack, kFront})
+                closed = closed && std::isfinite(freeWay(bodies[i].solid, *outer, way, seat));
+            over_[o * n_ + i] = closed;
+        }
+    }
+}
+
+}  // namespace uovo::assembly
