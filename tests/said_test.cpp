@@ -136,7 +136,7 @@ TEST_CASE("a part goes where it is said to go") {
 TEST_CASE("copies go round a rim, in a row and to the other side") {
     auto whole = tell(stand(), "ring", "on the base").whole;
     SECTION("round the rim") {
-        const auto t = tell(whole, "leaf", "on the rim at 0°, repeat 8 round the rim");
+        const auto t = tell(whole, "leaf", "on the rim at 0°, repeat 8 round it");
         CHECK(t.keys.size() == 8);
         CHECK(t.whole.items.size() == 11);
         for (size_t k = 0; k < 8; ++k) {

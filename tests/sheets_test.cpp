@@ -186,3 +186,61 @@ TEST_CASE("wraps have their pattern: an outline as long as its arcs, with the li
     const auto line = cutting::overlapLine(strip);
     CHECK(line[0][0] == Approx(0.09));
 }
+
+TEST_CASE("a narrow place says what hangs on it, and how often it holds that") {
+    Plan plan = planWith("sheet", 1);
+    auto& shape = plan.pieces[0].shape;
+    shape.choices["cut"] = "points";
+    // two plates of 40 × 40 mm with a bridge 4 mm wide
+    shape.points = {{{0, 0},
+                     {0.04, 0},
+                     {0.04, 0.018},
+                     {0.05, 0.018},
+                     {0.05, 0},
+                     {0.09, 0},
+                     {0.09, 0.04},
+                     {0.05, 0.04},
+                     {0.05, 0.022},
+                     {0.04, 0.022},
+                     {0.04, 0.04},
+                     {0, 0.04}}};
+    shape.values["thickness"] = Measure(0.002);
+    const auto told = [&]() -> std::optional<Answer> {
+        Cache cache;
+        AnswerOptions options;
+        options.day = options.ways = false;
+        const auto all = answer(plan, lib(), cache, options);
+        REQUIRE(all);
+        for (const auto& a : all->pieces[0]->answers)
+            if (a.id == "narrow") return a;
+        return std::nullopt;
+    };
+    const auto thin = told();
+    REQUIRE(thin);
+    CHECK(thin->figure.value == Approx(0.004).epsilon(0.06));
+    CHECK(thin->tone == Tone::Weak);
+    shape.values["thickness"] = Measure(0.012);  // six times as thick: as much heavier, a section 36 times as strong
+    const auto thick = told();
+    REQUIRE(thick);
+    CHECK(thick->tone != Tone::Weak);
+    shape.choices["cut"] = "rectangle";
+    CHECK_FALSE(told());
+}
+
+TEST_CASE("many parts get no spare of the whole, few do") {
+    Plan plan = planWith("house", 2);
+    plan.pieces[0].survives = 0.8;
+    Cache cache;
+    AnswerOptions options;
+    options.day = options.ways = false;
+    auto all = answer(plan, lib(), cache, options);
+    REQUIRE(all);
+    CHECK(all->pieces[0]->make == 2);
+    const auto grams = std::ranges::find(all->pieces[0]->answers, "grams", &Answer::id);
+    CHECK_THAT(grams->sentence, Contains("No spare of the whole"));
+    Plan few = planWith("basket", 2);
+    few.pieces[0].survives = 0.8;
+    all = answer(few, lib(), cache, options);
+    REQUIRE(all);
+    CHECK(all->pieces[0]->make > 2);
+}

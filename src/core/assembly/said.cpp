@@ -328,7 +328,7 @@ Reader::Did Reader::copies(std::string& s) {
         return add(poses);
     }
     takeOne(s, {"round", "around"});
-    if (takeOne(s, {"the rim of", "its rim", "the rim", "rim of", "rim"})) {
+    if (takeOne(s, {"the rim of", "its rim", "the rim", "rim of", "rim", "it"})) {
     }
     const auto about = rim_ && s.empty() ? tl::expected<size_t, Problem>(*rim_) : partOrBelow(s);
     if (!about) return tl::unexpected(about.error());

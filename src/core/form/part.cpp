@@ -109,7 +109,7 @@ Part usual(const std::string& id) {
 tl::expected<void, Problem> checkFigure(const Field& field, double v) {
     const auto text = [&](double x) { return format(x, field.dimension, UnitSystem::Metric); };
     if (!std::isfinite(v)) return refuse(field.name + " is not a number.", field.key);
-    if (v < field.low * (1 - 1e-9) || v > field.high * (1 + 1e-9))
+    if (v < field.low - 1e-9 * std::abs(field.low) || v > field.high + 1e-9 * std::abs(field.high))
         return refuse(field.name + " is " + text(v) + "; it must be between " + text(field.low) + " and " +
                           text(field.high) + ".",
                       field.key);

@@ -2,14 +2,19 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/cutting/narrow.h"
 #include "core/form/opening.h"
 #include "core/mold/box_pour.h"
 #include "core/setting/stick.h"
 #include "core/stages/sheets.h"
+#include "core/stages/strength.h"
 #include "core/words/speaker.h"
 
 namespace uovo {
 namespace {
+
+constexpr size_t kDrawn = 8;        // corners: an outline with fewer is a panel
+constexpr double kNarrowHolds = 3;  // times what it feels: less breaks in a hand now and then
 
 constexpr double kLump = 0.008;  // m: a thicker place than three walls is worth a word
 
@@ -147,6 +152,8 @@ public:
                                        spares == 1  ? " and 1 spare"
                                        : spares > 1 ? fmt::format(" and {} spares", spares)
                                                     : "");
+        if (spares == 0 && piece_.survives < 1 && double(s_.parts.size()) >= lib_.usual("sparedInParts"))
+            a.sentence += "No spare of the whole: make one part more of each that breaks easily. ";
         if (s_.massHigh > 1.01 * s_.massLow)
             a.sentence += fmt::format("Likely {} to {} each. ", mass(s_.massLow), mass(s_.massHigh));
         std::vector<std::pair<std::string, double>> named;  // walls 1–8 are told as one
@@ -475,6 +482,44 @@ public:
         return a;
     }
 
+    /// Where an outline of one's own is narrow, and what hangs on it there.
+    std::optional<Answer> narrow() const {
+        for (size_t k = 0; k < s_.assembly.items.size(); ++k) {
+            const auto& i = s_.assembly.items[k];
+            if (!i.edible || i.shape.body != form::Body::Sheet || form::choice(i.part, "cut") != "points") continue;
+            if (i.part.points.empty() || i.part.points.front().size() < kDrawn) continue;  // a panel of a house
+            const auto n = cutting::narrowest(i.part.points);
+            if (!n) continue;
+            const double t = i.shape.wall, mean = strengthOf(plan_, lib_, piece_.chocolate).strength.mean,
+                         hangs = s_.items[k] / std::max(s_.volumes[k], 1e-12) * n->beyond * t,
+                         tension = 6 * lib_.usual("jerk") * hangs * kGravity * n->lever / (n->width * t * t),
+                         bears = mean / std::max(tension, 1e-9);
+            Answer a;
+            a.id = "narrow";
+            a.figure = {n->width, n->width, n->width, Dimension::Length};
+            a.headline = length(n->width);
+            a.after = "at its narrowest";
+            a.sentence =
+                fmt::format("{} hang on it: lifted flat by a hand it bears {:.1f} times that.", mass(hangs), bears);
+            if (bears < kNarrowHolds) {
+                a.tone = Tone::Weak;
+                a.sentence += " Make it wider or the sheet thicker, or lift it with a card under it.";
+            }
+            a.working = {"Where an outline is narrow",
+                         "the outline opened by a disc;  σ = 6 F d / (w t²), F the weight beyond it, jerked",
+                         {{"width w", length(n->width), "", "your outline"},
+                          {"to the middle of what hangs on it, d", length(n->lever), "", "your outline"},
+                          {"thickness t", length(t), "", "your plan"},
+                          {"jerk", "2 times its weight", "1.5–3", "judgement"},
+                          {"strength", fmt::format("{:.1f} MPa", mean * 1e-6), "", "snap test or judgement"}},
+                         a.headline,
+                         "Within a factor of two, as its strength is. A tip that only tapers is not counted.",
+                         "Templates"};
+            return a;
+        }
+        return std::nullopt;
+    }
+
     /// When a stick stands by itself in what is cast, and how long it still goes in.
     std::optional<Answer> stick() const {
         const setting::Stick stick = stickFor(s_);
@@ -545,7 +590,7 @@ std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const mate
     for (size_t k = 0; k < s.assembly.items.size(); ++k)
         cast = cast || (s.assembly.items[k].edible && !(s.wall && s.wall->covers(k)));
     if (cast) out.push_back(t.cold());
-    for (auto& a : {t.cutting(), t.stick()})
+    for (auto& a : {t.cutting(), t.narrow(), t.stick()})
         if (a) out.push_back(*a);
     if (auto a = roomAnswer(piece, plan, lib, known)) out.push_back(std::move(*a));
     return out;

@@ -8,6 +8,7 @@
 
 #include "core/document/edits.h"
 #include "core/quantity/words.h"
+#include "desktop/kit/flow_layout.h"
 #include "desktop/kit/split.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/shape/recipe_line.h"
@@ -113,9 +114,12 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
 
 QWidget* BuildPlace::head() {
     auto* bar = new QWidget;
-    auto* row = new QHBoxLayout(bar);
-    row->setContentsMargins(0, 0, 0, 0);
+    auto* column = new QVBoxLayout(bar);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(4);
+    auto* row = new QHBoxLayout;
     row->setSpacing(14);
+    column->addLayout(row);
     pieces_->setObjectName(QStringLiteral("buildPiece"));
     pieces_->setStyleSheet(QStringLiteral("font-size: 19px; font-weight: 700;"));
     pieces_->setSizeAdjustPolicy(QComboBox::AdjustToContents);
@@ -143,11 +147,11 @@ QWidget* BuildPlace::head() {
     start_->setObjectName(QStringLiteral("startFromParts"));
     start_->setProperty("flat", true);
     start_->setToolTip(tr("A new piece, put together from parts of your choice"));
-    row->addWidget(inOrder_);
-    row->addWidget(byHand_);
-    row->addWidget(cut_);
-    row->addWidget(open_);
-    row->addWidget(start_);
+    auto* ways = new QWidget;
+    auto* flow = new FlowLayout(8, 4);
+    ways->setLayout(flow);
+    for (auto* b : {inOrder_, byHand_, cut_, open_, start_}) flow->addWidget(b);
+    column->addWidget(ways);
     return bar;
 }
 

@@ -70,11 +70,16 @@ HandBar::HandBar(Session& session, HandStage* stage, QWidget* parent)
     line->addWidget(place_, 1);
     line->addWidget(glue_);
     column->addLayout(line);
-    where_->edit()->setPlaceholderText(
-        tr("Say where it goes: on the rim at 30° · 12 mm from the left edge · standing · repeat 8 round the rim"));
-    where_->edit()->setMinimumWidth(360);
+    where_->edit()->setPlaceholderText(tr("on the rim at 30°, repeat 8 round it"));
+    where_->edit()->setToolTip(tr(
+        "Say where it goes: on the base, under the lid, right of the tub, against the wall, on the rim of the bowl at "
+        "30°; 12 mm from the left edge, flush with the base on the back, 5 mm up, 40 mm high; standing, lying, upside "
+        "down, turned 45°, leaning 10° back; repeat 8 round the rim, repeat 3 every 40 mm to the right, mirror left "
+        "to right"));
+    where_->edit()->setMinimumWidth(200);
     column->addWidget(where_);
     figures_->setBrief();
+    figures_->setObjectName(QStringLiteral("partFigures"));
     column->addWidget(figures_);
     auto* flow = new FlowLayout(6, 4);
     buttons_->setLayout(flow);

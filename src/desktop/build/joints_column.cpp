@@ -120,6 +120,8 @@ void JointsColumn::joints(const Piece& piece, const PieceAnswers& answers, const
                         p.shape.joints.erase(p.shape.joints.begin() + static_cast<std::ptrdiff_t>(j));
                 });
             });
+            glue->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+            glue->setMinimumContentsLength(6);
             auto* how = new QHBoxLayout;
             how->setSpacing(6);
             how->addWidget(glue, 1);

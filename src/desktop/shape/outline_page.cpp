@@ -81,6 +81,7 @@ public:
                               wishes_.longest = m.value;
                               trace();
                           });
+        longest_->setRule(between(5e-3, 0.6));
         shade_ = new QSlider(Qt::Horizontal);
         shade_->setRange(1, 255);
         shade_->setValue(128);
@@ -101,10 +102,12 @@ public:
             return set();
         });
         figure({tr("Height of a capital"), "outlineCapital"}, session.typing(Dimension::Length, "mm", nullptr),
-               Measure(capital_), [this](const Measure& m) {
+               Measure(capital_),
+               [this](const Measure& m) {
                    capital_ = m.value;
                    text_->setProblem(set());
-               });
+               })
+            ->setRule(between(5e-3, 0.4));
         tick(tr("joined by a bar at their foot"), QStringLiteral("outlineBar"), bar_, [this](bool on) {
             bar_ = on;
             text_->setProblem(set());
@@ -133,6 +136,14 @@ public:
     }
 
 private:
+    std::function<QString(const Measure&)> between(double low, double high) const {
+        return [this, low, high](const Measure& m) {
+            const auto length = [&](double v) { return qstring(format(v, Dimension::Length, session_.units())); };
+            return m.value >= low && m.value <= high ? QString()
+                                                     : tr("Between %1 and %2.").arg(length(low), length(high));
+        };
+    }
+
     /// In the background: a large picture takes longer than a frame.
     void trace() {
         if (picture_.pixels.empty()) return;
