@@ -38,8 +38,6 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     v.map = false;
     shape->solid()->setView(v);
     shape->setTurning(false);
-    p.session.select("lens-cup");
-    take(p, "shape-cup");
     p.session.select("specimen-basket");
     QTest::qWait(100);
     if (auto* egg = shape->findChild<QPushButton*>("eggBeside")) egg->click();
@@ -52,6 +50,17 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     p.window.build()->setStep(6);
     QTest::qWait(400);
     take(p, "build");
+    auto* place = p.window.build();
+    place->findChild<QPushButton*>("buildTemplates")->click();
+    (void)QTest::qWaitFor([&] { return !place->templates()->isLaying(); }, 10000);
+    take(p, "templates");
+    place->findChild<QPushButton*>("openCompound")->click();
+    p.answered();
+    place->hand()->choose("tube");
+    take(p, "build-by-hand");
+    QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
+    p.answered();
+    place->findChild<QPushButton*>("buildInOrder")->click();
     QTest::keyClick(&p.window, Qt::Key_F2);
     p.session.select("moon");
     QTest::qWait(100);

@@ -86,7 +86,7 @@ tl::expected<size_t, Problem> copyTo(Part& assembly, size_t item, const Placer& 
 
 std::string addPart(Part& assembly, const Part& part, const std::string& name, const form::Meshes& meshes) {
     if (assembly.items.size() >= kMostParts) return {};
-    const std::string key = form::addItem(assembly, part.family, meshes);
+    std::string key = form::addItem(assembly, part.family, meshes);
     PartItem* item = form::itemOf(assembly, key);
     if (!item) return {};
     item->part = part;

@@ -237,7 +237,7 @@ private:
             if (best) return *best;
             return refuse("Nothing here has a round rim.");
         }
-        const auto k = partOrBelow(words);
+        auto k = partOrBelow(words);
         if (!k) return k;
         if (*k == kOnTable || !placer_.ring(*k))
             return refuse(fmt::format("{} has no round rim.", *k == kOnTable ? "The table" : name(*k)));

@@ -9,6 +9,7 @@ namespace uovo::assembly {
 
 WaysIn::WaysIn(const std::vector<Body>& bodies, double seat) : n_(bodies.size()), over_(n_ * n_, 0) {
     std::vector<form::Box> boxes;
+    boxes.reserve(n_);
     for (const auto& b : bodies) boxes.push_back(form::bounds(b.solid));
     for (size_t o = 0; o < n_; ++o) {
         std::optional<form::NearMesh> outer;

@@ -50,7 +50,8 @@ public:
                 part.values[figure] = value;
                 const Field* field = f.field(figure);
                 if (auto ok = field ? checkFigure(*field, value.value) : tl::expected<void, Problem>{}; !ok) {
-                    problem_ = Problem{name + ": " + ok.error().sentence, "own/" + key + "/" + figure};
+                    problem_ = Problem{fmt::format("{}: {}", name, ok.error().sentence),
+                                       fmt::format("own/{}/{}", key, figure)};
                     return;
                 }
             }

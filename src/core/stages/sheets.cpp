@@ -188,6 +188,7 @@ SheetPlan sheetPlan(const Plan& plan, const material::Library& lib, const PlanFi
         group.options.speed = knifeSpeed(plan, lib);
         group.options.window = std::isnan(group.firm) ? 1e9 : group.firm - group.lock;
         std::vector<cutting::CutPart> parts;
+        parts.reserve(group.templates.size());
         for (const size_t k : group.templates) parts.push_back(out.templates[k].cut);
         const double before = double(g) / double(out.groups.size());
         auto laid = cutting::nest(parts, group.options, stop, [&](const cutting::Layout& best, double share) {
