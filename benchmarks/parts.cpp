@@ -3,6 +3,10 @@
 #include <cstdio>
 #include <filesystem>
 
+#include "core/assembly/contacts.h"
+#include "core/assembly/order.h"
+#include "core/assembly/placing.h"
+#include "core/cutting/nest.h"
 #include "core/form/decimate.h"
 #include "core/form/part.h"
 #include "core/form/rock.h"
@@ -25,9 +29,59 @@ double best(int runs, const F& f) {
     return least;
 }
 
+/// A part in hand: its place and what it touches, each time it is moved by a hair (asked: a frame, 16 ms).
+void inHand() {
+    std::puts("a part in hand, ms: its place, and all contacts again (asked 16 together)");
+    for (const char* id : {"house", "tower", "basket"}) {
+        const auto whole = build(usual(id), {}, assembly::kPlacing);
+        assembly::Placer placer(*whole);
+        const size_t last = whole->items.size() - 1;
+        std::vector<assembly::Body> bodies(placer.size());
+        for (size_t k = 0; k < bodies.size(); ++k) bodies[k].solid = placer.solid(k, placer.pose(k));
+        assembly::ContactFinder finder(bodies);
+        (void)finder.find();
+        double by = 0;
+        const double place = best(20, [&] { (void)placer.moved(last, {by += 1e-4, 0, 0}, 2e-3); });
+        const double touch = best(20, [&] {
+            assembly::Body b = bodies[last];
+            Pose p = placer.pose(last);
+            p.at.x += by += 1e-4;
+            b.solid = placer.solid(last, p);
+            finder.move(last, std::move(b));
+            (void)finder.find();
+        });
+        std::printf("  %-8s %2zu parts  %6.2f  %6.2f\n", id, placer.size(), place, touch);
+    }
+}
+
+/// Stacks of slabs, glued: the order of so many parts (asked: 12 in 100 ms, 25 in 600).
+void orders() {
+    std::puts("an order of putting together, ms, contacts known");
+    for (const size_t n : {6u, 12u, 25u}) {
+        std::vector<assembly::Body> bodies;
+        std::vector<assembly::Glue> glues;
+        const double thick = figure(usual("sheet"), "thickness");
+        for (size_t k = 0; k < n; ++k) {
+            assembly::Body b;
+            const double z = 0.01 * double(k), x = 1e-3 * double(k % 3);
+            b.solid = build(usual("sheet"), {}, assembly::kRigid)->items.front().shape.surface;
+            for (auto& p : b.solid.points) p = {p.x * 0.5 + x, p.y * 0.5, z + p.z / thick * 0.01};
+            b.mass = 0.03;
+            b.centre = centroid(b.solid);
+            bodies.push_back(std::move(b));
+            if (k > 0) glues.push_back({k - 1, k});
+        }
+        const auto found = assembly::contactsOf(bodies);
+        std::printf("  %2zu parts %7.1f\n", n,
+                    best(3, [&] { (void)assembly::orderOf(bodies, found.contacts, glues); }));
+    }
+}
+
 }  // namespace
 
 int main() {
+    inHand();
+    orders();
     std::puts("default mesh of each family, ms (asked: part 10, compound 50)");
     double worstPart = 0, worstCompound = 0;
     for (const auto& f : families()) {

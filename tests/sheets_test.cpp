@@ -244,3 +244,15 @@ TEST_CASE("many parts get no spare of the whole, few do") {
     REQUIRE(all);
     CHECK(all->pieces[0]->make > 2);
 }
+
+TEST_CASE("a ribbon goes round where a piece is widest") {
+    Plan plan = planWith("disc", 1);
+    plan.pieces[0].shape.values["diameter"] = Measure(0.1);
+    const auto made = madeOf(plan.pieces[0], plan, lib());
+    REQUIRE(made);
+    CHECK(ribbonRound(*made) == Approx(0.1 * M_PI).epsilon(2e-3));
+    Plan box = planWith("sheet", 1);
+    box.pieces[0].shape.values = {{"length", 0.1}, {"width", 0.06}, {"thickness", 0.005}};
+    CHECK(ribbonRound(*madeOf(box.pieces[0], box, lib())) == Approx(0.32).epsilon(1e-6));
+    CHECK(ribbonRound(*made, "nobody") == 0);
+}

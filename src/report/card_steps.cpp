@@ -4,6 +4,7 @@
 
 #include "core/document/amount.h"
 #include "core/form/joint.h"
+#include "core/stages/sheets.h"
 #include "core/stages/shopping.h"
 #include "core/words/order_words.h"
 #include "core/words/words.h"
@@ -505,7 +506,11 @@ private:
         const char* names[]{"Drizzle it", "Paint it", "Spray it", "Dust it", "Stencil it", "Tie a ribbon round it"};
         head(partOf(made_, d.item) + QString::fromLatin1(names[static_cast<int>(d.way)]),
              d.way == Way::Ribbon ? QString() : grams(d.mass.value));
+        const double lap = lib_.usual("ribbonLap");
         say((what.isEmpty() ? QString() : QStringLiteral("With %1. ").arg(what)) +
+            (d.way == Way::Ribbon ? QStringLiteral("Cut it %1 long, %2 of it to lap over, the seam at the back. ")
+                                        .arg(length(ribbonRound(made_, d.item) + lap), length(lap))
+                                  : QString()) +
             (d.dry.value > 0 ? QStringLiteral("Touch it after %1.").arg(spoken(d.dry, Dimension::Duration, u_))
                              : QString()));
         done();

@@ -2,6 +2,7 @@
 #include <QSlider>
 
 #include "desktop/build/build_place.h"
+#include "desktop/shell/sheet.h"
 #include "program.h"
 
 namespace {
@@ -352,4 +353,21 @@ TEST_CASE("steps are dragged to another order, a bad one is refused with the par
     p.answered();
     CHECK(order().empty());
     CHECK_FALSE(find->isVisible());
+}
+
+TEST_CASE("what broke is looked up: a part, its ways, minutes and grams") {
+    Program p;
+    auto* place = build(p, "specimen-basket");
+    place->joints()->findChild<QPushButton*>("mend")->click();
+    auto* page = p.window.sheet()->findChild<QWidget*>("mendPage");
+    REQUIRE(page);
+    CHECK(page->findChild<QLabel*>("mendWay/0")->text().startsWith("Score both faces"));
+    const int before = int(page->findChildren<QLabel*>().size());
+    auto* part = page->findChild<QComboBox*>("mendPart");
+    REQUIRE(part->count() == 2);
+    part->setCurrentIndex(1);
+    emit part->activated(1);
+    QTest::qWait(20);
+    CHECK(page->findChild<QLabel*>("mendWay/2"));
+    CHECK(page->findChildren<QLabel*>().size() >= before);  // the handle can have pegs
 }

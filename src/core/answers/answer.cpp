@@ -283,10 +283,12 @@ bool addTogether(const Plan& plan, const material::Library& lib, Cache& cache, s
         }
         auto with = std::make_shared<PieceAnswers>(*now);
         with->together = together;
-        if (auto said = orderAnswer(*together, *now->made, plan.units)) {
-            const auto joints = std::ranges::find(with->answers, "joints", &Answer::id);
-            with->answers.insert(joints == with->answers.end() ? joints : joints + 1, std::move(*said));
-        }
+        for (auto& said :
+             {orderAnswer(*together, *now->made, plan.units), coverAnswer(*together, *now->made, plan.units)})
+            if (said) {
+                const auto joints = std::ranges::find(with->answers, "joints", &Answer::id);
+                with->answers.insert(joints == with->answers.end() ? joints : joints + 1, *said);
+            }
         out.pieces[i] = std::move(with);
     }
     return true;

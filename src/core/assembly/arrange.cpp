@@ -34,8 +34,10 @@ tl::expected<Placer, Problem> placerOf(const Part& assembly, const form::Meshes&
     return Placer(*built);
 }
 
-void putAt(Part& assembly, size_t item, const Placer& placer, const Pose& pose) {
-    PartItem& p = assembly.items[item];
+namespace {
+
+/// Sets where an item lies, and how far it moves when all is pulled apart. @param item number of a part of its shape
+void setPlace(PartItem& p, size_t item, const Placer& placer, const Pose& pose) {
     form::setPose(p, pose);
     for (auto& m : p.at) m = Measure(std::round(m.value * 1e6) / 1e6 + 0.0);  // a thousandth of a millimetre
     for (auto& m : p.turn) m = Measure(std::round(m.value * 1e6) / 1e6 + 0.0);
@@ -51,37 +53,32 @@ void putAt(Part& assembly, size_t item, const Placer& placer, const Pose& pose) 
     p.apart = {kAside * (to.x - from.x), kAside * (to.y - from.y), kRaised * up + (up > kShortest ? kLifted : 0)};
 }
 
+}  // namespace
+
+void putAt(Part& assembly, size_t item, const Placer& placer, const Pose& pose) {
+    setPlace(assembly.items[item], item, placer, pose);
+}
+
 tl::expected<size_t, Problem> copyTo(Part& assembly, size_t item, const Placer& placer, const Pose& pose) {
     if (assembly.items.size() >= kMostParts)
         return tl::unexpected(
             Problem{fmt::format("{} parts are as many as one piece takes.", kMostParts), "placeWords"});
     PartItem copy = assembly.items[item];
     // "wall-3" is the third of "wall"
-    std::string stem = copy.key;
-    if (const auto dash = stem.rfind('-');
-        dash != std::string::npos && dash + 1 < stem.size() &&
-        std::all_of(stem.begin() + long(dash) + 1, stem.end(), [](char c) { return c >= '0' && c <= '9'; }))
-        stem.resize(dash);
-    std::string name = copy.name;
-    if (const auto space = name.rfind(' ');
-        space != std::string::npos && space + 1 < name.size() &&
-        std::all_of(name.begin() + long(space) + 1, name.end(), [](char c) { return c >= '0' && c <= '9'; }))
-        name.resize(space);
+    const auto withoutNumber = [](const std::string& s, char before) {
+        const auto at = s.rfind(before);
+        const bool number = at != std::string::npos && at + 1 < s.size() &&
+                            s.find_first_not_of("0123456789", at + 1) == std::string::npos;
+        return number ? s.substr(0, at) : s;
+    };
+    const std::string stem = withoutNumber(copy.key, '-'), name = withoutNumber(copy.name, ' ');
     int i = 2;
     do copy.key = fmt::format("{}-{}", stem, i), copy.name = fmt::format("{} {}", name, i), ++i;
     while (form::itemOf(assembly, copy.key) ||
            std::ranges::any_of(assembly.items, [&](const PartItem& o) { return o.name == copy.name; }));
-    assembly.items.push_back(copy);
-    const size_t at = assembly.items.size() - 1;
-    // it has the shape of the one it is copied from: the same box
-    PartItem place = copy;
-    std::swap(assembly.items[item], place);
-    putAt(assembly, item, placer, pose);
-    std::swap(assembly.items[item], place);
-    assembly.items[at].at = place.at;
-    assembly.items[at].turn = place.turn;
-    assembly.items[at].apart = place.apart;
-    return at;
+    setPlace(copy, item, placer, pose);
+    assembly.items.push_back(std::move(copy));
+    return assembly.items.size() - 1;
 }
 
 std::string addPart(Part& assembly, const Part& part, const std::string& name, const form::Meshes& meshes) {

@@ -1,13 +1,15 @@
 #include "core/assembly/way_in.h"
 
+#include <algorithm>
 #include <cmath>
+#include <limits>
 #include <optional>
 
 #include "core/assembly/slide.h"
 
 namespace uovo::assembly {
 
-WaysIn::WaysIn(const std::vector<Body>& bodies, double seat) : n_(bodies.size()), over_(n_ * n_, 0) {
+WaysIn::WaysIn(const std::vector<Body>& bodies, double seat) : n_(bodies.size()), over_(n_ * n_, 0), room_(n_ * n_) {
     std::vector<form::Box> boxes;
     boxes.reserve(n_);
     for (const auto& b : bodies) boxes.push_back(form::bounds(b.solid));
@@ -20,10 +22,16 @@ WaysIn::WaysIn(const std::vector<Body>& bodies, double seat) : n_(bodies.size())
                 a.high.z < b.high.z || a.low.z > b.high.z)
                 continue;
             if (!outer) outer.emplace(bodies[o].solid);
-            bool closed = true;
-            for (const Way& way : {kUp, kRight, kLeft, kBack, kFront})
-                closed = closed && std::isfinite(freeWay(bodies[i].solid, *outer, way, seat));
+            Room room{freeWay(bodies[i].solid, *outer, kUp, seat), std::numeric_limits<double>::infinity()};
+            bool closed = std::isfinite(room.above);
+            for (const Way& way : {kRight, kLeft, kBack, kFront}) {
+                if (!closed) break;
+                const double gap = freeWay(bodies[i].solid, *outer, way, seat);
+                closed = std::isfinite(gap);
+                room.beside = std::min(room.beside, gap);
+            }
             over_[o * n_ + i] = closed;
+            room_[o * n_ + i] = {std::max(0.0, room.above), std::max(0.0, room.beside)};
         }
     }
 }

@@ -121,6 +121,10 @@ PutTogether putTogether(const Piece& piece, const Plan& plan, const material::Li
             {a, b, strength * form::jointStrength(lib, joint.glue).value * area, times.hold, times.bears});
         out.joints.push_back(j);
     }
+    const assembly::WaysIn ways(out.bodies, lib.usual("seatDeep"));
+    for (size_t o = 0; o < out.bodies.size(); ++o)
+        for (size_t i = 0; i < out.bodies.size(); ++i)
+            if (ways.closesOver(o, i)) out.covers.push_back({o, i, ways.room(o, i)});
     const auto* join = firstOf<JoinStep>(piece.making);
     out.asked = join && !join->order.empty();
     out.order = out.asked ? judged(out, *built, join->order, lib, stop)

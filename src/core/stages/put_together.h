@@ -1,9 +1,16 @@
 // How the parts of a piece are put together: what touches, what is glued, in which order every state stands.
 #pragma once
 #include "core/assembly/order.h"
+#include "core/assembly/way_in.h"
 #include "core/stages/figures.h"
 
 namespace uovo {
+
+/// A part that closes over another, with the room it leaves.
+struct Cover {
+    size_t outer = 0, inner = 0;  ///< bodies
+    assembly::Room room;
+};
 
 struct PutTogether {
     std::vector<size_t> items;  ///< of the assembly, in the order of the bodies; what is not eaten is left out
@@ -12,6 +19,7 @@ struct PutTogether {
     std::vector<assembly::Glue> glues;  ///< between bodies
     std::vector<size_t> joints;         ///< of the assembly, one for each glue
     std::vector<size_t> apart;          ///< joints of the assembly whose parts do not touch
+    std::vector<Cover> covers;
     assembly::Order order;
     bool asked = false;   ///< the order is a person's own, judged
     std::string problem;  ///< why there is nothing of this; empty when there is

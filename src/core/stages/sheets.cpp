@@ -91,6 +91,18 @@ std::string jointLetter(size_t joint) {
     return out;
 }
 
+double ribbonRound(const Made& made, const std::string& item) {
+    Loop all;
+    for (const auto& i : made.assembly.items) {
+        if (!i.edible || (!item.empty() && i.key != item)) continue;
+        for (const auto& p : i.shape.surface.points) {
+            const form::Vec3 q = i.pose(p);
+            all.push_back({q.x, q.y});
+        }
+    }
+    return all.size() < 3 ? 0 : form::perimeter(form::convexHull(std::move(all)));
+}
+
 double knifeSpeed(const Plan& plan, const material::Library& lib) {
     return plan.kitchen.knife.value > 0 ? plan.kitchen.knife.value : lib.usual("knifeSpeed");
 }

@@ -71,6 +71,9 @@ struct CuttingWindow {
 };
 CuttingWindow cuttingWindow(const form::Item& sheet, const Piece& piece, const Plan& plan,
                             const material::Library& library, const material::Coating& coating);
+/// m of ribbon round a piece, or round one of its parts (key; empty: all of it), where it is widest; its lap not
+/// counted.
+double ribbonRound(const Made& made, const std::string& item = {});
 /// m/s of the kitchen's knife.
 double knifeSpeed(const Plan& plan, const material::Library& library);
 

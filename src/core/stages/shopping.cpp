@@ -8,6 +8,7 @@
 
 #include "core/document/amount.h"
 #include "core/quantity/words.h"
+#include "core/stages/sheets.h"
 
 namespace uovo {
 namespace {
@@ -61,7 +62,11 @@ void unite(std::vector<std::string>& all, const std::vector<std::string>& more) 
 namespace {
 
 /// Toppings, what stands in pieces, powders and ribbons: amounts of each, with what they cost and whom they may harm.
-void onTop(const Plan& plan, const PlanFigures& answers, Shopping& out) {
+void onTop(const Plan& plan, const material::Library& lib, const PlanFigures& answers, Shopping& out) {
+    const auto ofLength = [&](const Made* made, const std::string& item) {
+        return made ? " of " + format(ribbonRound(*made, item) + lib.usual("ribbonLap"), Dimension::Length, plan.units)
+                    : std::string();
+    };
     const auto add = [&](const std::string& name, std::string amount, const std::string& forWhat) {
         out.supplies.push_back({name, std::move(amount), forWhat});
     };
@@ -98,7 +103,8 @@ void onTop(const Plan& plan, const PlanFigures& answers, Shopping& out) {
                 add(d->name.empty() ? d->way == DecorateStep::Way::Dust ? "Powder to dust with" : "Ribbon" : d->name,
                     d->way == DecorateStep::Way::Dust
                         ? format(d->mass.value * answers.pieces[i]->make, Dimension::Mass, plan.units)
-                        : fmt::format("{} pieces", answers.pieces[i]->make),
+                        : fmt::format("{} pieces{}", answers.pieces[i]->make,
+                                      ofLength(answers.pieces[i]->made.get(), d->item)),
                     piece.name);
             if (const auto* s = std::get_if<ServeStep>(&step);
                 s && !s->name.empty() && (s->how == ServeStep::How::Sauce || s->how == ServeStep::How::Drink))
@@ -209,7 +215,7 @@ Shopping shopping(const Plan& plan, const material::Library& library, const Plan
             unite(out.warnings, {fmt::format("{} contains raw egg: keep it cold, and not for everyone.", f.name)});
         }
     }
-    onTop(plan, answers, out);
+    onTop(plan, lib, answers, out);
     formers(plan, answers, out);
     return out;
 }

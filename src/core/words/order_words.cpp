@@ -235,6 +235,40 @@ std::vector<std::string> orderTroubles(const PutTogether& t, const Made& made, U
     return out;
 }
 
+std::optional<Answer> coverAnswer(const PutTogether& t, const Made& made, UnitSystem units) {
+    if (!t.problem.empty() || t.covers.empty()) return std::nullopt;
+    constexpr double kLetDown = 0.002;  // m: less is touched when it is let down
+    const OrderTeller teller(t, made, units);
+    const auto least = [](const Cover& c) { return std::min(c.room.above, c.room.beside); };
+    const auto tight = std::ranges::min_element(t.covers, {}, least);
+    Answer a;
+    a.id = "cover";
+    const double room = least(*tight);
+    a.figure = {room, room, room, Dimension::Length};
+    a.headline = teller.length(room);
+    a.after = "free under " + teller.name(tight->outer);
+    for (const auto& c : t.covers) {
+        if (&c != &*tight && a.working.inputs.size() > 8) break;
+        if (&c == &*tight)
+            a.sentence = fmt::format("{} leaves {} beside and {} above {}, which goes to its place first.",
+                                     upperFirst(teller.name(c.outer)), teller.length(c.room.beside),
+                                     teller.length(c.room.above), teller.name(c.inner));
+        a.working.inputs.push_back({teller.name(c.outer) + " over " + teller.name(c.inner),
+                                    teller.length(c.room.beside) + " beside, " + teller.length(c.room.above) + " above",
+                                    "", "geometry"});
+    }
+    if (room < kLetDown) {
+        a.tone = Tone::Weak;
+        a.sentence += " So little is touched when it is let down: two millimetres all round are easier.";
+    }
+    a.working.title = "Room under a cover";
+    a.working.formula = "the least way of what is inside, up and to four sides, before it touches what closes over it";
+    a.working.result = a.headline;
+    a.working.trust = "As exact as your ruler and the wall; walls differ by a third.";
+    a.working.section = "Putting together";
+    return a;
+}
+
 std::optional<Answer> orderAnswer(const PutTogether& t, const Made& made, UnitSystem units) {
     if (!t.problem.empty()) return std::nullopt;
     const auto lines = orderLines(t, made, units);

@@ -21,6 +21,8 @@ std::vector<OrderLine> orderLines(const PutTogether& together, const Made& made,
 /// What of the whole does not stand, floats or cuts; empty where all is well.
 std::vector<std::string> orderTroubles(const PutTogether& together, const Made& made, UnitSystem units);
 /// As an answer of the piece's column; none where there is nothing to put together.
+/// What a cover, dome or lid leaves free over what it closes over; none where nothing does.
+std::optional<Answer> coverAnswer(const PutTogether& together, const Made& made, UnitSystem units);
 std::optional<Answer> orderAnswer(const PutTogether& together, const Made& made, UnitSystem units);
 
 }  // namespace uovo

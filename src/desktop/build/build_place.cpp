@@ -31,8 +31,8 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
       how_(new QLabel),
       empty_(wrapped({}, "quiet")),
       pieces_(choiceBox(tr("Which piece"), {})),
-      open_(new QPushButton(tr("Open into its parts"))),
-      start_(new QPushButton(tr("+ from parts"))),
+      open_(toolButton(tr("Open into its parts"))),
+      start_(toolButton(tr("+ from parts"))),
       inOrder_(toolButton(tr("Step by step"))),
       byHand_(toolButton(tr("By hand"))),
       cut_(toolButton(tr("Templates"))),
@@ -97,6 +97,8 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     connect(found_, &QPushButton::clicked, this,
             [this] { session_.editPiece(tr("Find an order"), [](Piece& p) { p.having<JoinStep>().order.clear(); }); });
     connect(joints_, &JointsColumn::stepWanted, this, &BuildPlace::setStep);
+    connect(joints_, &JointsColumn::mendWanted, this,
+            [this] { emit mendWanted(byHand() ? hand_->chosen() : QString()); });
     connect(joints_, &JointsColumn::workingWanted, this, &BuildPlace::workingWanted);
     connect(pieces_, &QComboBox::activated, this, [this](int i) { session_.select(pieces_->itemData(i).toString()); });
     connect(open_, &QPushButton::clicked, this, [this] {
@@ -127,7 +129,6 @@ QWidget* BuildPlace::head() {
     about_->setProperty("quiet", true);
     about_->setObjectName(QStringLiteral("buildAbout"));
     open_->setObjectName(QStringLiteral("openCompound"));
-    open_->setProperty("flat", true);
     open_->setToolTip(
         tr("It becomes an assembly of its own: parts and joints can be added, moved and taken out in Shape"));
     row->addWidget(pieces_);
@@ -145,7 +146,6 @@ QWidget* BuildPlace::head() {
     either->addButton(byHand_);
     either->addButton(cut_);
     start_->setObjectName(QStringLiteral("startFromParts"));
-    start_->setProperty("flat", true);
     start_->setToolTip(tr("A new piece, put together from parts of your choice"));
     auto* ways = new QWidget;
     auto* flow = new FlowLayout(8, 4);

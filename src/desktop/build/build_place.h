@@ -35,6 +35,7 @@ signals:
     void said(const QString& words, bool wrong);
     /// An outline from a picture or of letters is wanted for a part.
     void outlineWanted(const QString& item);
+    void mendWanted(const QString& item);
 
 protected:
     void showEvent(QShowEvent*) override;

@@ -35,7 +35,7 @@ void JointsColumn::refresh(const std::vector<OrderLine>& lines, size_t step) {
         heading(piece ? tr("Computing …") : tr("Nothing on the shelf yet."));
         return;
     }
-    for (const char* id : {"together", "strength", "joints"})
+    for (const char* id : {"together", "cover", "strength", "joints"})
         for (const auto& a : mine->answers) {
             if (a.id != id) continue;
             auto* v = new AnswerView(a, session_.units());
@@ -51,6 +51,11 @@ void JointsColumn::refresh(const std::vector<OrderLine>& lines, size_t step) {
         }
     }
     joints(*piece, *mine, lines, step);
+    auto* broke = new QPushButton(tr("Something broke …"));
+    broke->setObjectName(QStringLiteral("mend"));
+    broke->setProperty("flat", true);
+    connect(broke, &QPushButton::clicked, this, &JointsColumn::mendWanted);
+    list_->insertWidget(list_->count() - 1, broke);
     if (focused.isEmpty()) return;
     for (auto* w : page_->findChildren<QWidget*>(focused))
         if (!w->isHidden()) w->setFocus();
@@ -90,6 +95,12 @@ void JointsColumn::joints(const Piece& piece, const PieceAnswers& answers, const
                 : QStringLiteral("text-align: left; padding: 0; background: transparent; border: 0;"));
         b->setToolTip(qstring(joint.words));
         QStringList said{qstring(format(joint.length, Dimension::Length, session_.units())), qstring(joint.glue)};
+        const auto times = form::jointTimes(session_.library(), joint.glue);
+        const double leg = session_.library().strong("jointFillet");
+        const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, session_.units())); };
+        said << qstring(format(joint.length * leg * leg / 2 * answers.coating.densityMelt, Dimension::Mass,
+                               session_.units()))
+             << tr("hold %1").arg(time(times.hold)) << tr("bears after %1").arg(time(times.bears));
         if (made > 0) said << tr("step %1").arg(made);
         auto* about = wrapped(said.join(QStringLiteral(", ")), "small");
         b->setAccessibleDescription(about->text());

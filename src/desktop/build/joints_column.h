@@ -20,6 +20,8 @@ signals:
     void workingWanted(const uovo::Answer& answer);
     /// A joint was pressed: the step it is made in.
     void stepWanted(size_t step);
+    /// Something of the piece broke.
+    void mendWanted();
 
 private:
     void joints(const Piece& piece, const PieceAnswers& answers, const std::vector<OrderLine>& lines, size_t step);

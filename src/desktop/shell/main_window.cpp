@@ -15,6 +15,7 @@
 
 #include "core/document/difference.h"
 #include "core/document/edits.h"
+#include "desktop/build/mend_page.h"
 #include "desktop/melt/colour_page.h"
 #include "desktop/shape/advisor_page.h"
 #include "desktop/shape/coat_page.h"
@@ -116,6 +117,8 @@ MainWindow::MainWindow(Session& session)
     const auto outline = [this](const QString& item) { sheet_->open(tr("An outline"), outlinePage(session_, item)); };
     connect(shape_, &ShapePlace::outlineWanted, this, outline);
     connect(build_, &BuildPlace::outlineWanted, this, outline);
+    connect(build_, &BuildPlace::mendWanted, this,
+            [this](const QString& item) { sheet_->open(tr("Something broke"), mendPage(session_, item)); });
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
     connect(shape_, &ShapePlace::coatWanted, this,
             [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
