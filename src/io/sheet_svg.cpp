@@ -44,9 +44,7 @@ std::string sheetSvg(const SheetPlan& sheets, size_t group, size_t number, bool 
         for (const auto& q : loops.front())
             middle = {middle[0] + q[0] / double(loops.front().size()), middle[1] + q[1] / double(loops.front().size())};
         text(middle, 6, std::to_string(t.number));
-        const double c = std::cos(p.angle), d = std::sin(p.angle);
-        for (const auto& m : t.marksOf(p.copy))
-            text({c * m.at[0] - d * m.at[1] + p.at[0], d * m.at[0] + c * m.at[1] + p.at[1]}, 3.5, m.letter);
+        for (const auto& m : t.marksOf(p.copy)) text(cutting::placedAt(p, m.at), 3.5, m.letter);
     }
     return s + svgRuler(left, h + 20) + "</svg>\n";
 }

@@ -9,6 +9,8 @@
 #include <cmath>
 #include <memory>
 
+#include "core/form/outline_box.h"
+
 namespace uovo::io {
 namespace {
 
@@ -198,16 +200,10 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
         if (p->sign == '+' && (!best || p->area > best->area)) best = p;
     if (!best) return refuse("There is no figure in the picture: take another shade.");
     Loop outer = flattened(best->curve);
-    double x0 = 1e300, x1 = -1e300, y0 = 1e300, y1 = -1e300;
-    for (const auto& p : outer) {
-        x0 = std::min(x0, p[0]);
-        x1 = std::max(x1, p[0]);
-        y0 = std::min(y0, p[1]);
-        y1 = std::max(y1, p[1]);
-    }
-    out.pixel = wishes.longest / std::max(x1 - x0, y1 - y0);
-    out.left = 0.5 * (x0 + x1);
-    out.top = h - 0.5 * (y0 + y1);
+    const auto box = form::boxOf(outer);
+    out.pixel = wishes.longest / std::max(box.width(), box.height());
+    out.left = box.middle()[0];
+    out.top = h - box.middle()[1];
     const double least2 = std::pow(wishes.speckle / out.pixel, 2);
     for (const auto* p = state->plist; p; p = p->next)
         if (p != best && p->sign == '+' && p->area > least2) {

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/cutting/pattern.h"
+#include "core/form/outline_box.h"
 
 namespace uovo::report {
 namespace {
@@ -32,17 +33,6 @@ QPainterPath pathOf(const std::vector<form::Loop>& loops, const std::function<QP
         path.closeSubpath();
     }
     return path;
-}
-
-QRectF boundsOf(const std::vector<form::Loop>& loops) {
-    double x0 = 1e9, x1 = -1e9, y0 = 1e9, y1 = -1e9;
-    for (const auto& p : loops.front()) {
-        x0 = std::min(x0, p[0]);
-        x1 = std::max(x1, p[0]);
-        y0 = std::min(y0, p[1]);
-        y1 = std::max(y1, p[1]);
-    }
-    return {x0, y0, x1 - x0, y1 - y0};
 }
 
 QString bevelWords(const form::Bevel& b, double thickness, UnitSystem units) {
@@ -74,7 +64,7 @@ public:
         std::vector<cutting::CutPart> small;
         std::vector<size_t> which;
         for (size_t i = 0; i < all.size(); ++i) {
-            const QRectF b = boundsOf(all[i].loops);
+            const auto b = form::boxOf(all[i].loops.front());
             const double w = b.width() * 1e3, h = b.height() * 1e3;
             const bool fits =
                 (w <= area_.width() && h <= area_.height()) || (h <= area_.width() && w <= area_.height());
@@ -84,7 +74,7 @@ public:
             }
             // its box, so that words beside an outline do not lie on another
             cutting::CutPart part;
-            part.loops = {{{b.left(), b.top()}, {b.right(), b.top()}, {b.right(), b.bottom()}, {b.left(), b.bottom()}}};
+            part.loops = {{b.low, {b.high[0], b.low[1]}, b.high, {b.low[0], b.high[1]}}};
             part.cutLength = 0;
             small.push_back(std::move(part));
             which.push_back(i);
@@ -108,7 +98,6 @@ private:
         if (begun_) device_.newPage();
         begun_ = true;
         ++pages;
-        const double wide = area_.width();
         write(QPointF(kEdge, kEdge), QStringLiteral("Templates, true scale"), 5, QFont::Bold);
         write(QPointF(kEdge, kEdge + 7),
               words.isEmpty() ? QStringLiteral("Print at 100 %, measure the line below, cut out, lay on the sheet%1.")
@@ -125,7 +114,6 @@ private:
                         QPointF(x, y + (k % (us ? 4 : 10) ? 1.2 : 2.5)));
         }
         write(QPointF(kEdge + ruler + 4, y - 2.2), us ? QStringLiteral("4 in") : QStringLiteral("100 mm"), 3.6);
-        Q_UNUSED(wide);
     }
 
     void write(const QPointF& at, const QString& words, double size, int weight = QFont::Normal,
@@ -178,16 +166,15 @@ private:
     }
 
     void one(const Drawing& d, const cutting::Placement& place) {
-        const double c = std::cos(place.angle), s = std::sin(place.angle);
         lay(d, [&](const form::Point2& q) {
-            const double x = c * q[0] - s * q[1] + place.at[0], y = s * q[0] + c * q[1] + place.at[1];
+            const auto [x, y] = cutting::placedAt(place, q);
             const double left = paper_.mirrored ? area_.width() - x * 1e3 : x * 1e3;
             return QPointF(area_.left() + left, area_.bottom() - y * 1e3);
         });
     }
 
     void tiled(const Drawing& d) {
-        const QRectF b = boundsOf(d.loops);
+        const auto b = form::boxOf(d.loops.front());
         const double w = b.width() * 1e3, h = b.height() * 1e3;
         const double stepX = area_.width() - kOverlap, stepY = area_.height() - kOverlap;
         const int across = std::max(1, static_cast<int>(std::ceil((w - kOverlap) / stepX))),
@@ -205,9 +192,9 @@ private:
                 p_.save();
                 p_.setClipRect(area_);
                 lay(d, [&](const form::Point2& q) {
-                    double x = (q[0] - b.left()) * 1e3;
+                    double x = (q[0] - b.low[0]) * 1e3;
                     if (paper_.mirrored) x = w - x;
-                    const double y = (b.top() + b.height() - q[1]) * 1e3;  // the upper end first
+                    const double y = (b.high[1] - q[1]) * 1e3;  // the upper end first
                     return QPointF(area_.left() + x - dx, area_.top() + y - dy);
                 });
                 p_.restore();
@@ -241,7 +228,7 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         if (t.items.size() == 1) d.marks = t.marks.front();
         d.number = QString::number(t.number);
         d.name = qstring(t.pieceName.empty() || t.pieceName == t.name ? t.name : t.pieceName + ": " + t.name);
-        const QRectF b = boundsOf(t.cut.loops);
+        const auto b = form::boxOf(t.cut.loops.front());
         d.words = QStringLiteral("cut %1 ×, %2 × %3, %4 thick")
                       .arg(t.cut.count)
                       .arg(qstring(format(b.width(), Dimension::Length, units)),
@@ -325,9 +312,8 @@ void paintSheet(QPainter& p, const SheetPlan& sheets, size_t group, size_t numbe
             write(box.center() + QPointF(0, 0.95 * size), 0.55 * size, QFont::Normal,
                   QStringLiteral("cut %1").arg(place.order + 1));
         if (std::min(box.width(), box.height()) < 60 * line) continue;
-        const double c = std::cos(place.angle), s = std::sin(place.angle);
         for (const auto& m : t.marksOf(place.copy)) {
-            QPointF q = at({c * m.at[0] - s * m.at[1] + place.at[0], s * m.at[0] + c * m.at[1] + place.at[1]});
+            QPointF q = at(cutting::placedAt(place, m.at));
             const QPointF in = box.center() - q;
             const double far = std::hypot(in.x(), in.y());
             if (far > 1e-9) q += in * (std::min(0.5 * size, far) / far);

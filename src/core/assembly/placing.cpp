@@ -25,8 +25,6 @@ constexpr double kProbeStep = 1.5e-3;  // m from one to the next along an edge
 constexpr size_t kAlike = 600;         // corners that are looked at for it
 constexpr double kLike = 4e-4;         // m: so near to its mirror image each corner of a part lies that has one
 
-Vec3 level(const Vec3& v) { return form::unit({v.x, v.y, 0}); }
-
 struct Extent {
     double low = 0, high = 0;
     double middle() const { return 0.5 * (low + high); }
@@ -47,13 +45,6 @@ bool nearby(const Box& a, const Box& b, double by) {
 
 Vec3 middleOf(const Box& b) { return (b.low + b.high) * 0.5; }
 
-/// Where an axis of a part is level: the way its sides run.
-Vec3 sideOf(const Pose& p) {
-    for (const Vec3& axis : {p.x, p.y, p.z})
-        if (std::abs(axis.z) < kLevel) return level(axis);
-    return {1, 0, 0};
-}
-
 /// A way that it could be moved so that something is in line.
 struct Candidate {
     Vec3 by;
@@ -63,6 +54,25 @@ struct Candidate {
 };
 
 }  // namespace
+
+Vec3 sideOf(const Pose& p) {
+    for (const Vec3& axis : {p.x, p.y, p.z})
+        if (std::abs(axis.z) < kLevel) return form::unit({axis.x, axis.y, 0});
+    return {1, 0, 0};
+}
+
+Pose turnedAbout(const Pose& pose, const Vec3& through, const Vec3& axis, double degrees) {
+    const double a = degrees * std::numbers::pi / 180, c = std::cos(a), s = std::sin(a);
+    const auto rotate = [&](const Vec3& v) {  // Rodrigues
+        return v * c + form::cross(axis, v) * s + axis * (form::dot(axis, v) * (1 - c));
+    };
+    Pose out;
+    out.x = rotate(pose.x);
+    out.y = rotate(pose.y);
+    out.z = rotate(pose.z);
+    out.at = through + rotate(pose.at - through);
+    return out;
+}
 
 struct Placer::Inside {
     struct Part {
@@ -417,15 +427,7 @@ bool Placer::isInTheWay(size_t item, const Pose& pose) const {
 }
 
 Pose Placer::turned(const Pose& pose, const Vec3& axis, double degrees) {
-    const double a = degrees * std::numbers::pi / 180, c = std::cos(a), s = std::sin(a);
-    const auto rotate = [&](const Vec3& v) { return Vec3{c * v.x - s * v.y, s * v.x + c * v.y, v.z}; };
-    Pose out;
-    out.x = rotate(pose.x);
-    out.y = rotate(pose.y);
-    out.z = rotate(pose.z);
-    const Vec3 from{pose.at.x - axis.x, pose.at.y - axis.y, 0}, to = rotate(from);
-    out.at = {axis.x + to.x, axis.y + to.y, pose.at.z};
-    return out;
+    return turnedAbout(pose, axis, {0, 0, 1}, degrees);
 }
 
 std::optional<Pose> Placer::mirrored(size_t item, const Vec3& at, int axis) const {

@@ -42,6 +42,11 @@ struct Ring {
     double width = 0;   ///< m across the rim; of a plate all of it
 };
 
+/// Turned about an axis (unit) through a place, by the right hand.
+form::Pose turnedAbout(const form::Pose& pose, const form::Vec3& through, const form::Vec3& axis, double degrees);
+/// Unit: the first of its axes that is level, the way its sides run.
+form::Vec3 sideOf(const form::Pose& pose);
+
 /// Parts at their places, one of which is moved. Knows parts by their numbers in the assembly.
 class Placer {
 public:

@@ -27,11 +27,6 @@ tl::unexpected<Problem> refuse(std::string sentence) {
     return tl::unexpected(Problem{std::move(sentence), "placeWords"});
 }
 
-std::string lower(std::string s) {
-    for (char& c : s) c = static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
-    return s;
-}
-
 std::string trimmed(std::string s) {
     const auto space = [](char c) { return std::isspace(static_cast<unsigned char>(c)) || c == '.'; };
     while (!s.empty() && space(s.back())) s.pop_back();
@@ -70,7 +65,7 @@ std::vector<std::string> phrases(const std::string& words) {
             }
         if (!joined) out.back() += words[i];
     }
-    for (auto& p : out) p = trimmed(lower(p));
+    for (auto& p : out) p = trimmed(lowered(p));
     std::erase(out, "");
     return out;
 }
@@ -105,20 +100,6 @@ std::optional<Direction> direction(std::string& s) {
 
 double& at(Vec3& v, int axis) { return axis == 0 ? v.x : axis == 1 ? v.y : v.z; }
 double at(const Vec3& v, int axis) { return axis == 0 ? v.x : axis == 1 ? v.y : v.z; }
-
-/// Turned about a level axis through a place.
-Pose tilted(const Pose& pose, const Vec3& through, const Vec3& axis, double degrees) {
-    const double a = degrees * std::numbers::pi / 180;
-    const auto rotate = [&](const Vec3& v) {  // Rodrigues
-        return v * std::cos(a) + form::cross(axis, v) * std::sin(a) + axis * (form::dot(axis, v) * (1 - std::cos(a)));
-    };
-    Pose out;
-    out.x = rotate(pose.x);
-    out.y = rotate(pose.y);
-    out.z = rotate(pose.z);
-    out.at = through + rotate(pose.at - through);
-    return out;
-}
 
 class Reader {
 public:
@@ -189,8 +170,8 @@ private:
         for (size_t k = 0; k < said_.assembly.items.size(); ++k) {
             if (k == item_) continue;
             const auto& i = said_.assembly.items[k];
-            const std::string full = lower(i.name);
-            if (full == words || lower(i.key) == words) return k;
+            const std::string full = lowered(i.name);
+            if (full == words || lowered(i.key) == words) return k;
             if (!words.empty() && full.find(words) != std::string::npos && words.size() > best) {
                 found = k;
                 best = words.size();
@@ -343,23 +324,18 @@ Reader::Did Reader::copies(std::string& s) {
 }
 
 Reader::Did Reader::turns(std::string& s) {
-    const auto side = [&] {  // a level axis of its own
-        for (const Vec3& axis : {pose_.x, pose_.y, pose_.z})
-            if (std::abs(axis.z) < 0.2) return form::unit({axis.x, axis.y, 0});
-        return Vec3{1, 0, 0};
-    };
     if (take(s, "upside down")) {
-        pose_ = tilted(pose_, middle(), side(), 180);
+        pose_ = turnedAbout(pose_, middle(), sideOf(pose_), 180);
         settle();
         return true;
     }
     if (takeOne(s, {"standing", "upright", "on edge", "on its edge"})) {
-        if (std::abs(pose_.z.z) > 0.7) pose_ = tilted(pose_, middle(), side(), 90);
+        if (std::abs(pose_.z.z) > 0.7) pose_ = turnedAbout(pose_, middle(), sideOf(pose_), 90);
         settle();
         return true;
     }
     if (takeOne(s, {"lying", "flat"})) {
-        if (std::abs(pose_.z.z) < 0.7) pose_ = tilted(pose_, middle(), side(), -90);
+        if (std::abs(pose_.z.z) < 0.7) pose_ = turnedAbout(pose_, middle(), sideOf(pose_), -90);
         settle();
         return true;
     }
@@ -382,7 +358,7 @@ Reader::Did Reader::turns(std::string& s) {
         // its top goes the way it is said
         const Vec3 axis = d.axis == 0 ? Vec3{0, d.sign, 0} : Vec3{-d.sign, 0, 0};
         const Box b = box();
-        pose_ = tilted(pose_, {middle().x, middle().y, b.low.z}, axis, *a);
+        pose_ = turnedAbout(pose_, {middle().x, middle().y, b.low.z}, axis, *a);
         settle();
         return true;
     }

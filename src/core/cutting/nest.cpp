@@ -391,6 +391,11 @@ tl::expected<void, Problem> sound(const std::vector<CutPart>& pieces, const Shee
 
 }  // namespace
 
+form::Point2 placedAt(const Placement& placement, const form::Point2& p) {
+    const double c = std::cos(placement.angle), s = std::sin(placement.angle);
+    return {c * p[0] - s * p[1] + placement.at[0], s * p[0] + c * p[1] + placement.at[1]};
+}
+
 std::vector<Loop> placedLoops(const CutPart& piece, const Placement& placement) {
     std::vector<Loop> out;
     for (const auto& loop : piece.loops) {

@@ -51,6 +51,8 @@ struct Layout {
     std::vector<size_t> tooLong;   ///< pieces that take longer to cut than the window
 };
 
+/// Where a place of a piece lies on the sheet.
+form::Point2 placedAt(const Placement& placement, const form::Point2& place);
 /// A piece's outlines where they are placed.
 std::vector<form::Loop> placedLoops(const CutPart& piece, const Placement& placement);
 /// s to cut one.

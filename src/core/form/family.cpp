@@ -5,6 +5,7 @@
 #include <algorithm>
 
 #include "core/form/outline.h"
+#include "core/quantity/words.h"
 
 namespace uovo::form {
 namespace {
@@ -266,11 +267,6 @@ std::vector<Family> make() {
         if (g.body == Body::Cast && g.former != Former::Itself && !g.field("insert"))
             g.fields.push_back({"core", "Core inside", "; core of", Dimension::Volume, 0, 0, 2000 * ml});
     return f;
-}
-
-std::string lowered(std::string s) {
-    std::transform(s.begin(), s.end(), s.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
-    return s;
 }
 
 }  // namespace

@@ -11,4 +11,10 @@ inline std::string lowerFirst(std::string s) {
     return s;
 }
 
+/// All of it in small letters; what is not ASCII stays.
+inline std::string lowered(std::string s) {
+    for (char& c : s) c = static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+    return s;
+}
+
 }  // namespace uovo

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/document/edits.h"
+#include "core/form/outline_box.h"
 #include "core/quantity/words.h"
 
 namespace uovo {
@@ -77,11 +78,6 @@ std::vector<JointMark> marksOf(const PieceAnswers& known, size_t item) {
     }
     return out;
 }
-
-struct Key {
-    std::string chocolate;
-    double thickness;
-};
 
 }  // namespace
 
@@ -212,21 +208,17 @@ SheetPlan sheetPlan(const Plan& plan, const material::Library& lib, const PlanFi
         if (!laid) continue;  // an outline that crosses itself is told at its part
         group.layout = std::move(*laid);
         for (const auto& sheet : group.layout.sheets) {
-            double low = 1e300, high = -1e300, left = 1e300, right = -1e300, mass = 0, area = 0;
+            double mass = 0, area = 0;
+            form::OutlineBox all;
             for (const auto& p : sheet.placements) {
                 const auto& t = out.templates[group.templates[p.piece]];
                 mass += t.mass;
                 const auto loops = cutting::placedLoops(t.cut, p);
                 for (const auto& loop : loops) area += form::signedArea(loop);
-                for (const auto& q : loops.front()) {
-                    left = std::min(left, q[0]);
-                    right = std::max(right, q[0]);
-                    low = std::min(low, q[1]);
-                    high = std::max(high, q[1]);
-                }
+                all.add(loops.front());
             }
             const double border = 2 * group.options.border;
-            const double spread = (right - left + border) * (high - low + border);
+            const double spread = (all.width() + border) * (all.height() + border);
             group.parts.push_back(mass);
             group.pour.push_back(area > 0 ? mass * spread / area : 0);
         }
@@ -241,17 +233,11 @@ std::vector<std::string> sheetTroubles(const SheetPlan& sheets, UnitSystem units
     for (const auto& g : sheets.groups) {
         for (const size_t k : g.layout.tooLarge) {
             const auto& t = sheets.templates[g.templates[k]];
-            double x0 = 1e9, x1 = -1e9, y0 = 1e9, y1 = -1e9;
-            for (const auto& p : t.cut.loops.front()) {
-                x0 = std::min(x0, p[0]);
-                x1 = std::max(x1, p[0]);
-                y0 = std::min(y0, p[1]);
-                y1 = std::max(y1, p[1]);
-            }
+            const auto box = form::boxOf(t.cut.loops.front());
             out.push_back(
                 fmt::format("{} of {}, {} × {}, fits on no sheet of {} × {}: spread a larger one, or make it "
                             "of two parts.",
-                            t.name, t.pieceName, length(x1 - x0), length(y1 - y0), length(g.options.width),
+                            t.name, t.pieceName, length(box.width()), length(box.height()), length(g.options.width),
                             length(g.options.height)));
         }
         for (const size_t k : g.layout.tooLong) {

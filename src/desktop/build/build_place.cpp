@@ -230,13 +230,14 @@ void BuildPlace::refresh() {
         return;
     }
     answers_ = answers;
-    whole_ = sceneOf(*piece, *answers, false);
     lines_ = orderLines(*answers->together, *answers->made, session_.units());
     sayAbout(*answers->made);
     if (piece->id != piece_) {
         piece_ = piece->id;
         step_ = lines_.size() > 1 ? 2 : lines_.size();
     }
+    if (hand || cut) return joints_->refresh(lines_, step_);  // what is hidden is drawn when it is shown again
+    whole_ = sceneOf(*piece, *answers, false);
     strip_->setOrder(whole_, answers->together, answers->made, lines_, session_.units());
     {
         const QSignalBlocker quiet(slider_);

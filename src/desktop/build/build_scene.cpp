@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "core/form/block.h"
+#include "desktop/theme/mixed.h"
 #include "desktop/theme/theme.h"
 #include "report/text.h"
 
@@ -11,12 +12,6 @@ namespace uovo::desktop {
 namespace {
 
 using form::Vec3;
-
-QColor mixed(const QColor& a, const QColor& b, double share) {
-    return QColor::fromRgbF(float(a.redF() * (1 - share) + b.redF() * share),
-                            float(a.greenF() * (1 - share) + b.greenF() * share),
-                            float(a.blueF() * (1 - share) + b.blueF() * share));
-}
 
 void shift(SolidBody& b, const Vec3& by) {
     for (auto& p : b.mesh.points) p += by;

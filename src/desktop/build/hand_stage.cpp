@@ -10,6 +10,7 @@
 #include "core/quantity/words.h"
 #include "core/stages/put_together.h"
 #include "desktop/stage/raster.h"
+#include "desktop/theme/mixed.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/text.h"
@@ -27,11 +28,6 @@ constexpr double kShrunk = 0.5;                 // of the frame: parts that take
 constexpr double kSteep = 0.15;                 // of the pitch's sine: seen flatter a part moves only aside
 constexpr double kStep = 1e-3, kStride = 1e-2;  // m a key moves a part
 constexpr double kBoard = 0.62;                 // radius of the board, of the frame's diagonal
-
-QColor mixed(const QColor& a, const QColor& b, float share) {
-    return QColor::fromRgbF(a.redF() * (1 - share) + b.redF() * share, a.greenF() * (1 - share) + b.greenF() * share,
-                            a.blueF() * (1 - share) + b.blueF() * share);
-}
 
 /// A body moved from one pose to another.
 void shift(SolidBody& b, const form::Pose& from, const form::Pose& to) {
@@ -415,10 +411,12 @@ void HandStage::paintEvent(QPaintEvent*) {
     if (image_.isNull() || imageFor_ != pixels || fine_ == quick) {
         SolidView view = *view_;
         view.rim = rimLight();
-        SolidScene drawn = scene_;
-        if (const size_t k = index(); k < drawn.bodies.size())
-            drawn.bodies[k].colour = mixed(drawn.bodies[k].colour, theme().yolk, 0.35f);
-        image_ = paintSolid(drawn, view, quick ? draftSize(pixels) : pixels, !quick);
+        // only while it is painted, the chosen one is of another colour
+        QColor* chosen = index() < scene_.bodies.size() ? &scene_.bodies[index()].colour : nullptr;
+        const QColor own = chosen ? *chosen : QColor();
+        if (chosen) *chosen = mixed(own, theme().yolk, 0.35);
+        image_ = paintSolid(scene_, view, quick ? draftSize(pixels) : pixels, !quick);
+        if (chosen) *chosen = own;
         fine_ = !quick;
         imageFor_ = pixels;
     }

@@ -9,8 +9,10 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "core/form/outline_box.h"
 #include "desktop/kit/flow_layout.h"
 #include "desktop/kit/widgets.h"
+#include "desktop/theme/mixed.h"
 #include "desktop/theme/theme.h"
 #include "io/plan_file.h"
 #include "io/sheet_svg.h"
@@ -55,19 +57,13 @@ PaintedParts::Part SheetPicture::part(int index) const {
     const auto it = std::ranges::find(placements, index, &cutting::Placement::order);
     const auto& place = it == placements.end() ? placements[static_cast<size_t>(index)] : *it;
     const Template& t = sheets_->templates[g.templates[place.piece]];
-    double x0 = 1e9, x1 = -1e9, y0 = 1e9, y1 = -1e9;
     const auto loops = cutting::placedLoops(t.cut, place);
-    for (const auto& q : loops.front()) {
-        x0 = std::min(x0, q[0]);
-        x1 = std::max(x1, q[0]);
-        y0 = std::min(y0, q[1]);
-        y1 = std::max(y1, q[1]);
-    }
+    const auto box = form::boxOf(loops.front());
     const double scale = std::min(area().width() / g.options.width, area().height() / g.options.height);
-    const double left = mirrored_ ? g.options.width - x1 : x0;
+    const double left = mirrored_ ? g.options.width - box.high[0] : box.low[0];
     return {tr("%1: %2").arg(t.number).arg(qstring(t.nameOf(place.copy))), tr("cut %1").arg(place.order + 1),
-            QRectF(area().left() + left * scale, area().top() + (g.options.height - y1) * scale, (x1 - x0) * scale,
-                   (y1 - y0) * scale)
+            QRectF(area().left() + left * scale, area().top() + (g.options.height - box.high[1]) * scale,
+                   box.width() * scale, box.height() * scale)
                 .toAlignedRect(),
             QAccessible::ListItem, false};
 }
@@ -76,12 +72,8 @@ void SheetPicture::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const auto& g = sheets_->groups[group_];
-    QColor fill = chocolateColour(g.chocolate);
     const QColor ground = theme().dark ? theme().card : QColor(Qt::white);
-    const double share = theme().dark ? 0.45 : 0.2;
-    fill = QColor::fromRgbF(float(share * fill.redF() + (1 - share) * ground.redF()),
-                            float(share * fill.greenF() + (1 - share) * ground.greenF()),
-                            float(share * fill.blueF() + (1 - share) * ground.blueF()));
+    const QColor fill = mixed(ground, chocolateColour(g.chocolate), theme().dark ? 0.45 : 0.2);
     report::paintSheet(p, *sheets_, group_, sheet_, area(), mirrored_, theme().ink, fill, ground);
 }
 

@@ -5,6 +5,7 @@
 #include <algorithm>
 
 #include "core/cutting/narrow.h"
+#include "core/form/outline_box.h"
 #include "report/fonts.h"
 
 namespace uovo::desktop {
@@ -55,15 +56,9 @@ tl::expected<std::vector<form::Loop>, Problem> letters(const QString& text, doub
     if (outlines != 1)
         return refuse(bar ? "A part of these letters, a dot or an accent, does not reach the bar: leave it out."
                           : "These letters do not hold together: join them by a bar, or cut them one by one.");
-    double x0 = 1e9, x1 = -1e9, y0 = 1e9, y1 = -1e9;
-    for (const auto& p : joined.front()) {
-        x0 = std::min(x0, p[0]);
-        x1 = std::max(x1, p[0]);
-        y0 = std::min(y0, p[1]);
-        y1 = std::max(y1, p[1]);
-    }
+    const auto middle = form::boxOf(joined.front()).middle();
     for (auto& l : joined)
-        for (auto& p : l) p = {p[0] - 0.5 * (x0 + x1), p[1] - 0.5 * (y0 + y1)};
+        for (auto& p : l) p = {p[0] - middle[0], p[1] - middle[1]};
     return joined;
 }
 

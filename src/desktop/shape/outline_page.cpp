@@ -188,8 +188,8 @@ private:
         const auto length = [&](double m) { return qstring(format(m, Dimension::Length, session_.units())); };
         QString words =
             before + tr("%1 corners, %2 to cut. ").arg(corners).arg(length(form::perimeter(loops_.front())));
-        if (const auto n = cutting::narrowest(loops_))
-            words += tr("Its narrowest place is %1 wide, marked in the picture.").arg(length(n->width));
+        narrow_ = cutting::narrowest(loops_);
+        if (narrow_) words += tr("Its narrowest place is %1 wide, marked in the picture.").arg(length(narrow_->width));
         tell(words, false);
         use_->setEnabled(true);
         draw();
@@ -237,10 +237,10 @@ private:
             p.setBrush(fill);
             p.setPen(QPen(theme().ring, 2));
             p.drawPath(path);
-            if (const auto n = cutting::narrowest(loops_)) {
+            if (narrow_) {
                 p.setBrush(Qt::NoBrush);
                 p.setPen(QPen(theme().harm, 2));
-                p.drawEllipse(at(n->at), 10, 10);
+                p.drawEllipse(at(narrow_->at), 10, 10);
             }
         }
         p.end();
@@ -279,6 +279,7 @@ private:
     io::Traced traced_;
     QImage image_;
     std::vector<form::Loop> loops_;
+    std::optional<cutting::Narrow> narrow_;  ///< of them
     double capital_ = 0.05;
     bool bar_ = true;
     int asked_ = 0;
