@@ -9,10 +9,6 @@ if [ ${#files[@]} -eq 0 ]; then
     mapfile -t files < <(git diff --name-only --diff-filter=d HEAD~1 -- 'src/*.cpp' | head -n 6)
 fi
 [ ${#files[@]} -gt 0 ] || exit 0
-# clang does not read what g++ has compiled beforehand: it gets the same headers as they stand
-mkdir -p build/tidy
-sed -E 's#-include [^ ]*/([A-Za-z_-]+)\.dir/cmake_pch\.hxx#-include '"$PWD"'/build/tidy/\1.hxx#g; s#-Winvalid-pch##g' build/compile_commands.json >build/tidy/compile_commands.json
-find build -path build/tidy -prune -o -name cmake_pch.hxx -print | while read -r header; do
-    cp "$header" "build/tidy/$(basename "$(dirname "$header")" .dir).hxx"
-done
+# File by file, and without what g++ has compiled beforehand, which clang does not read: it gets the same headers as they stand.
+cmake --preset release -B build/tidy -DCMAKE_UNITY_BUILD=OFF >/dev/null
 printf '%s\n' "${files[@]}" | xargs -P "$(nproc)" -n 1 clang-tidy-19 -p build/tidy --quiet --extra-arg=-Wno-unknown-warning-option --extra-arg=-Wno-error 2>/dev/null

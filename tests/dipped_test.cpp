@@ -8,6 +8,7 @@
 #include "support_coats.h"
 
 using namespace uovo;
+using test::find;
 
 namespace {
 
@@ -33,12 +34,6 @@ form::Shape shapeOf(const Plan& plan) {
     const auto built = form::build(plan.pieces[0].shape, plan.meshes);
     REQUIRE(built);
     return built->items.front().shape;
-}
-
-const Answer* find(const PieceAnswers& a, const std::string& id) {
-    for (const auto& x : a.answers)
-        if (x.id == id) return &x;
-    return nullptr;
 }
 
 InsertStep& core(Piece& p) { return *firstOf<InsertStep>(p.making); }

@@ -9,9 +9,9 @@
 
 using namespace uovo;
 
-namespace {
+using std::numbers::pi;
 
-constexpr double kPi = std::numbers::pi;
+namespace {
 
 /// A straight cup of 30 mm radius and 50 mm height with a filling.
 Plan cupPlan() {
@@ -54,13 +54,12 @@ TEST_CASE("what a cup holds agrees with its closed form: a cylinder less its wal
     const auto a = test::answersOf(cupPlan(), test::withoutDay());
     const Made& made = *a.pieces[0]->made;
     const auto& s = *made.meridian;
-    const double fillet =
-        (1 - kPi / 4) * 0.002 * 0.002 * 2 * kPi * (0.03 - 0.002 * (10 - 3 * kPi) / (12 - 3 * kPi) * 0.5);
-    CHECK(s.formerVolume == Approx(kPi * 0.03 * 0.03 * 0.05 - fillet).epsilon(2e-3));
+    const double fillet = (1 - pi / 4) * 0.002 * 0.002 * 2 * pi * (0.03 - 0.002 * (10 - 3 * pi) / (12 - 3 * pi) * 0.5);
+    CHECK(s.formerVolume == Approx(pi * 0.03 * 0.03 * 0.05 - fillet).epsilon(2e-3));
     CHECK(made.capacity == Approx(s.formerVolume - s.coats.mass / a.pieces[0]->coating.densitySolid).epsilon(1e-9));
     const double t = s.wall.mean;
     CHECK(made.capacity ==
-          Approx(kPi * std::pow(0.03 - t, 2) * (0.05 - t)).epsilon(0.04));  // wall and floor on the whole
+          Approx(pi * std::pow(0.03 - t, 2) * (0.05 - t)).epsilon(0.04));  // wall and floor on the whole
     CHECK(volumeAtLevel(made, 0.05) == Approx(made.capacity).epsilon(3e-4));
     CHECK(volumeAtLevel(made, 0) == 0);
     CHECK(levelOfVolume(made, 0.5 * made.capacity) ==
@@ -76,7 +75,7 @@ TEST_CASE("a lid is the chocolate between two levels: by hand in a straight cup,
     plan.pieces[0].having<LidStep>().depth = Measure(0.003);
     const auto shut = test::answersOf(plan, test::withoutDay());
     const auto& piece = *shut.pieces[0];
-    const double r = 0.03 - piece.made->wall->mean, hand = kPi * r * r * 0.003 * piece.coating.densitySolid;
+    const double r = 0.03 - piece.made->wall->mean, hand = pi * r * r * 0.003 * piece.coating.densitySolid;
     CHECK(piece.capMass == Approx(hand).epsilon(0.06));
     CHECK(shut.pots[0].pieces - open.pots[0].pieces == Approx(piece.capMass * piece.make));
     CHECK(shut.pots[0].late - open.pots[0].late == Approx(piece.capMass * plan.pieces[0].count));

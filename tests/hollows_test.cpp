@@ -12,9 +12,9 @@
 using namespace uovo;
 using form::Vec3;
 
-namespace {
+using std::numbers::pi;
 
-constexpr double kPi = std::numbers::pi;
+namespace {
 
 /// A sheet of triangles over a square of half width `half`, n by n cells, at the heights of f; corners that `in` leaves
 /// out are gone.
@@ -78,7 +78,7 @@ TEST_CASE("a pool in a ball stands as high as the cap formula says, held any way
             [&](double x, double y) { return x * x + y * y < 0.078 * 0.078; });
     };
     for (const double h : {0.012, 0.0213, 0.035}) {
-        const double volume = kPi * h * h * (R - h / 3), spans = std::sqrt(2 * R * h - h * h);
+        const double volume = pi * h * h * (R - h / 3), spans = std::sqrt(2 * R * h - h * h);
         for (const int n : {32, 64, 128}) {
             INFO(h << " on " << n);
             if (2 * spans < 12 * 0.16 / n) continue;
@@ -88,7 +88,7 @@ TEST_CASE("a pool in a ball stands as high as the cap formula says, held any way
             CHECK(p.lost == 0);
         }
     }
-    const double h = 0.02, volume = kPi * h * h * (R - h / 3);
+    const double h = 0.02, volume = pi * h * h * (R - h / 3);
     for (const double lean : {0.1, 0.2}) {
         const Vec3 up{std::sin(lean), 0, std::cos(lean)};
         // the lowest place of a tilted ball lies R under its centre
@@ -102,7 +102,7 @@ TEST_CASE("a pool in a cone, a gutter round a ring and a tilted cup, by closed f
         0.06, 72, [](double x, double y) { return std::hypot(x, y); },
         [](double x, double y) { return std::hypot(x, y) < 0.058; });
     const double h = 0.03;
-    CHECK(pour(cone, kPi * h * h * h / 3).level == Approx(h).epsilon(0.005));
+    CHECK(pour(cone, pi * h * h * h / 3).level == Approx(h).epsilon(0.005));
     // torus: a segment of a circle of radius r, h high, whose centre goes round at R (Pappus–Guldin)
     const double R = 0.05, r = 0.015, depth = 0.008;
     const double angle = 2 * std::acos(1 - depth / r), segment = r * r / 2 * (angle - std::sin(angle));
@@ -110,14 +110,14 @@ TEST_CASE("a pool in a cone, a gutter round a ring and a tilted cup, by closed f
         0.066, 132,
         [&](double x, double y) { return r - std::sqrt(std::max(0.0, r * r - std::pow(std::hypot(x, y) - R, 2))); },
         [&](double x, double y) { return std::abs(std::hypot(x, y) - R) < 0.97 * r; });
-    CHECK(pour(torus, 2 * kPi * R * segment).level == Approx(depth).epsilon(0.005));
+    CHECK(pour(torus, 2 * pi * R * segment).level == Approx(depth).epsilon(0.005));
     // a cylinder tilted by a: while its floor is covered the liquid reaches V/πR² up its axis
     const double cylinder = 0.03, up = 0.05, lean = 0.25;
     const auto cup = form::meridian(form::Cup{2 * cylinder, 2 * cylinder, 0.1, 0.0005, 0.1});
     REQUIRE(cup);
     const auto former = form::roundFormer(*cup, 8000);
     const Vec3 way{std::sin(lean), 0, std::cos(lean)};
-    const auto p = pour(coat::surfaceOf(former.surface, false), kPi * cylinder * cylinder * up, way);
+    const auto p = pour(coat::surfaceOf(former.surface, false), pi * cylinder * cylinder * up, way);
     CHECK(p.level == Approx(up * std::cos(lean)).epsilon(0.005));
 }
 

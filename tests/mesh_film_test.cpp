@@ -2,6 +2,7 @@
 #include <fmt/format.h>
 #include <unistd.h>
 #include <catch2/catch.hpp>
+#include <numbers>
 
 #include <cmath>
 #include <filesystem>
@@ -21,23 +22,22 @@ using namespace uovo::coat;
 using form::Vec3;
 using nlohmann::json;
 
-namespace {
+using std::numbers::pi;
 
-constexpr double kPi = 3.14159265358979;
+namespace {
 
 form::Mesh sphere(double R, double edge) {
     form::LatheOptions o;
     o.edge = o.along = edge;
     o.onSurface = true;
     return form::lathe(
-        {form::Stretch{
-            [=](double u) {
-                const double t = kPi * u;
-                return form::CurvePoint{
-                    R * std::sin(t), R - R * std::cos(t), kPi * R * std::cos(t), kPi * R * std::sin(t), 0, 0};
-            },
-            form::Mark::Wall,
-            {}}},
+        {form::Stretch{[=](double u) {
+                           const double t = pi * u;
+                           return form::CurvePoint{
+                               R * std::sin(t), R - R * std::cos(t), pi * R * std::cos(t), pi * R * std::sin(t), 0, 0};
+                       },
+                       form::Mark::Wall,
+                       {}}},
         o);
 }
 
@@ -89,9 +89,9 @@ TEST_CASE("a sphere's surface: area, curvature and normals, outside and inside")
             CHECK(form::dot(s.normal[i], out) * (outside ? 1 : -1) > 0.995);
             CHECK(form::length(s.edge[i]) == 0);
         }
-        CHECK(area == Approx(4 * kPi * R * R).epsilon(0.01));
+        CHECK(area == Approx(4 * pi * R * R).epsilon(0.01));
         CHECK(mean / area == Approx((outside ? 1 : -1) / R).epsilon(0.01));
-        CHECK(gauss == Approx(4 * kPi).epsilon(0.02));  // Gauss–Bonnet
+        CHECK(gauss == Approx(4 * pi).epsilon(0.02));  // Gauss–Bonnet
     }
 }
 
@@ -136,7 +136,7 @@ TEST_CASE("a pool lies level, holds what was poured, and moves when the ball is 
     const Surface s = surfaceOf(sphere(R, 0.005), false);
     const MeshJob job = jobOn(s);
     MeshFilm film(s, job.coating, job.law, job.lockFraction, job.former, {}, 21);
-    const double poured = 4.0 / 3 * kPi * R * R * R / 4;
+    const double poured = 4.0 / 3 * pi * R * R * R / 4;
     film.pour(poured, 33, 0.05, {0, 0, 1});
     CHECK(film.volume() == Approx(poured).epsilon(1e-9));
     // depth of a spherical cap of a quarter of the ball: h²(3R − h) = R³

@@ -25,7 +25,7 @@ Mesh cube(double a) {
     return m;
 }
 
-Mesh sphere(double R, double edge) {
+Mesh lathedSphere(double R, double edge) {
     Stretch s{[=](double u) {
                   const double t = pi * u;
                   return CurvePoint{
@@ -63,13 +63,13 @@ TEST_CASE("volume below a level: a cube and a sphere") {
     CHECK(volumeBelow(m, 1) == Approx(1e-3));
     CHECK(levelOf(m, 0.25e-3) == Approx(0.025));
     CHECK(std::isnan(levelOf(m, 2e-3)));
-    const Mesh s = sphere(0.05, 0.002);
+    const Mesh s = lathedSphere(0.05, 0.002);
     for (const double h : {0.01, 0.04, 0.05, 0.08})  // spherical cap: pi h² (3R - h)/3
         CHECK(volumeBelow(s, h) == Approx(pi * h * h * (0.15 - h) / 3).epsilon(3e-3));
 }
 
 TEST_CASE("a sphere's mesh has its volume to a thousandth and no needles but at its poles") {
-    const Mesh s = sphere(0.05, 0.0025);
+    const Mesh s = lathedSphere(0.05, 0.0025);
     const MeshReport r = inspect(s);
     CHECK(r.sound());
     CHECK(r.shells == 1);
@@ -79,11 +79,12 @@ TEST_CASE("a sphere's mesh has its volume to a thousandth and no needles but at 
 
 TEST_CASE("a shell on a sphere weighs the difference of two balls, on either side") {
     const double R = 0.05, t = 0.004;
-    const Mesh s = sphere(R, 0.0015);
-    CHECK(volume(shell(s, t, false)) == Approx(4 * pi / 3 * (R * R * R - std::pow(R - t, 3))).epsilon(4e-3));
-    CHECK(volume(shell(s, t, true)) == Approx(4 * pi / 3 * (std::pow(R + t, 3) - R * R * R)).epsilon(4e-3));
-    CHECK(inspect(shell(s, t, false)).sound());
-    CHECK(inspect(shell(s, t, false)).shells == 2);
+    const Mesh s = lathedSphere(R, 0.0015);
+    CHECK(volume(uovo::form::shell(s, t, false)) ==
+          Approx(4 * pi / 3 * (R * R * R - std::pow(R - t, 3))).epsilon(4e-3));
+    CHECK(volume(uovo::form::shell(s, t, true)) == Approx(4 * pi / 3 * (std::pow(R + t, 3) - R * R * R)).epsilon(4e-3));
+    CHECK(inspect(uovo::form::shell(s, t, false)).sound());
+    CHECK(inspect(uovo::form::shell(s, t, false)).shells == 2);
 }
 
 TEST_CASE("a shell inside a box is mitred: its wall is as thick at the corners as told") {
@@ -91,24 +92,24 @@ TEST_CASE("a shell inside a box is mitred: its wall is as thick at the corners a
     box.marks.assign(12, Mark::Wall);
     box.marks[2] = box.marks[3] = Mark::Lid;  // the face at the top, z = 0.1: open
     const double t = 0.005;
-    const Mesh s = shell(box, t, false);
+    const Mesh s = uovo::form::shell(box, t, false);
     CHECK(inspect(s).sound());
     CHECK(inspect(s).shells == 1);
     CHECK(volume(s) == Approx(0.1 * 0.1 * 0.1 - 0.09 * 0.09 * 0.095).epsilon(0.02));
 }
 
 TEST_CASE("a varying wall weighs its mean") {
-    const Mesh s = sphere(0.05, 0.002);
+    const Mesh s = lathedSphere(0.05, 0.002);
     std::vector<double> t;
     for (const auto& p : s.points) t.push_back(0.002 + 0.001 * (p.z - 0.05) / 0.05);
-    CHECK(volume(shell(s, t, true)) == Approx(volume(shell(s, 0.002, true))).epsilon(0.02));
+    CHECK(volume(uovo::form::shell(s, t, true)) == Approx(volume(uovo::form::shell(s, 0.002, true))).epsilon(0.02));
 }
 
 TEST_CASE("fans that only touch at a corner make a sound solid") {
     Mesh bow;  // two triangles that share one corner
     bow.points = {{0, 0, 0}, {1, 0, 0}, {0, 1, 0}, {-1, 0, 0}, {0, -1, 0}};
     bow.triangles = {{0, 1, 2}, {0, 3, 4}};
-    const Mesh s = shell(bow, 0.1, true);
+    const Mesh s = uovo::form::shell(bow, 0.1, true);
     CHECK(inspect(s).sound());
     CHECK(inspect(s).shells == 2);
     CHECK(volume(s) == Approx(0.1).epsilon(0.01));

@@ -12,9 +12,9 @@ using test::find;
 using test::only;
 using test::planOf;
 
-namespace {
+using std::numbers::pi;
 
-constexpr double kPi = 3.14159265358979;
+namespace {
 
 coat::Surface ball(double R, double triangles) {
     form::Part p = form::usual("ball");
@@ -83,7 +83,7 @@ TEST_CASE("a planned motion becomes turns that last as long as planned, in unit 
 TEST_CASE("a ball a quarter full keeps every gram, and spinning it leaves no bare patch") {
     const auto s = ball(0.05, 1500);
     const double room = coat::roomIn(s);
-    CHECK(room == Approx(4.0 / 3 * kPi * std::pow(0.05, 3)).epsilon(0.02));
+    CHECK(room == Approx(4.0 / 3 * pi * std::pow(0.05, 3)).epsilon(0.02));
     const Plan plan = ballPlan(0.25, coat::Motion::Spin, 600);
     const auto job = meshJob(plan.pieces[0], plan, io::library(), s, false);
     REQUIRE(job);
@@ -387,7 +387,7 @@ TEST_CASE("bare patches are found with their area, one each, the largest first")
     CHECK(found[0].kind == coat::Blemish::Kind::Bare);
     CHECK(found[0].area == Approx(large));
     CHECK(found[1].area == Approx(small));
-    CHECK(found[0].area == Approx(2 * kPi * R * 0.010).epsilon(0.1));  // a cap, 2π R h
+    CHECK(found[0].area == Approx(2 * pi * R * 0.010).epsilon(0.1));  // a cap, 2π R h
     CHECK(found[0].at.z > 2 * R - 0.010);
     CHECK(std::hypot(found[0].at.x, found[0].at.y) < 0.002);
     CHECK_FALSE(found[0].corners.empty());

@@ -9,6 +9,7 @@
 
 using namespace uovo;
 using std::numbers::pi;
+using test::find;
 
 namespace {
 
@@ -24,12 +25,6 @@ Plan planOf(const std::string& family, std::initializer_list<std::pair<const cha
         part.mesh = "stone";
     }
     return plan;
-}
-
-const Answer* find(const PieceAnswers& a, const std::string& id) {
-    for (const auto& x : a.answers)
-        if (x.id == id) return &x;
-    return nullptr;
 }
 
 Answers answersOf(const Plan& plan) { return test::answersOf(plan, test::withoutDay()); }

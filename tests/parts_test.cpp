@@ -62,7 +62,8 @@ TEST_CASE("random shapes of every family: sound meshes, few needles, volume with
     for (const auto& f : families()) {
         if (fromFile(usual(f.id)) || f.meridian || (only && f.id != only)) continue;
         int built = 0, refused = 0;
-        for (int k = 0; k < (f.body == Body::Compound ? std::max(4, shapesAFamily() / 5) : shapesAFamily()); ++k) {
+        for (int k = 0; k < (f.body == form::Body::Compound ? std::max(4, shapesAFamily() / 5) : shapesAFamily());
+             ++k) {
             const Part p = random(f, engine);
             const auto a = build(p);
             if (!a) {
@@ -79,12 +80,12 @@ TEST_CASE("random shapes of every family: sound meshes, few needles, volume with
                 REQUIRE(r.sound());
                 REQUIRE(r.shells == 1);
                 // parts of a compound get fewer triangles; the net of a sharp wave ends at its budget
-                const bool coarse = f.body == Body::Compound || f.id == "wave";
+                const bool coarse = f.body == form::Body::Compound || f.id == "wave";
                 CHECK(double(r.slivers) <= 0.01 * double(r.triangles) + 2);
                 CHECK(volume(s.surface) == Approx(s.volume).epsilon(coarse ? 0.01 : 0.005));
                 CHECK(std::abs(bounds(s.surface).low.z) < 0.3);
                 if (s.coverage == 1 && s.exact && s.areaLow == s.areaHigh) {
-                    const double meshArea = s.body == Body::Wall
+                    const double meshArea = s.body == form::Body::Wall
                                                 ? area(s.surface)
                                                 : area(s.surface, Mark::Wall) + area(s.surface, Mark::Lid);
                     CHECK(meshArea == Approx(s.area).epsilon(f.field("flutes") ? 0.03 : 0.012));

@@ -81,4 +81,11 @@ inline material::Coating coating(const char* id, material::Temper temper = mater
     return *material::coating(*io::library().find(id), temper, material::Thinner::None, 0, {}, io::library().physics);
 }
 
+/// The answer of a piece with this id, or none.
+inline const Answer* find(const PieceAnswers& a, const std::string& id) {
+    for (const auto& x : a.answers)
+        if (x.id == id) return &x;
+    return nullptr;
+}
+
 }  // namespace uovo::test

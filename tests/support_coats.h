@@ -41,12 +41,6 @@ inline std::shared_ptr<const PieceAnswers> only(const Plan& plan) {
     return a.pieces[0];
 }
 
-inline const Answer* find(const PieceAnswers& a, const std::string& id) {
-    for (const auto& x : a.answers)
-        if (x.id == id) return &x;
-    return nullptr;
-}
-
 inline double sum(const std::vector<double>& v) {
     double s = 0;
     for (const double x : v) s += x;

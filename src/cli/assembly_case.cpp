@@ -22,10 +22,6 @@ using nlohmann::json;
 
 constexpr size_t kMostParts = 200;
 
-[[noreturn]] void refuse(std::string sentence, std::string where) {
-    throw Problem{std::move(sentence), std::move(where)};
-}
-
 Vec3 vectorOf(const json& j, const std::string& where) {
     if (!j.is_array() || j.size() != 3) refuse("A direction or place has three numbers.", where);
     const Vec3 v{j[0].get<double>(), j[1].get<double>(), j[2].get<double>()};
@@ -221,7 +217,7 @@ json stepsOf(const assembly::Order& order, const Case& c) {
     return out;
 }
 
-json run(const json& given) {
+json ordered(const json& given) {
     const auto began = std::chrono::steady_clock::now();
     const Case c(given);
     const auto order = c.wanted ? assembly::judge(*c.wanted, c.bodies, c.contacts.contacts, c.glues, c.options)
@@ -259,7 +255,7 @@ json run(const json& given) {
 }  // namespace
 
 tl::expected<json, Problem> assemblyCase(const json& given) {
-    return guarded([&] { return run(given); });
+    return guarded([&] { return ordered(given); });
 }
 
 tl::expected<double, Problem> assemblyLimit(const json& given) {

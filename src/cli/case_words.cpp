@@ -28,6 +28,8 @@ std::string kind(const std::string& type) {
 
 }  // namespace
 
+void refuse(std::string sentence, std::string where) { throw Problem{std::move(sentence), std::move(where)}; }
+
 std::string inWords(const nlohmann::json::exception& e) {
     const std::string words = e.what();
     switch (e.id) {

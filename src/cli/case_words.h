@@ -16,6 +16,9 @@ std::string inWords(const nlohmann::json::exception& e);
 /// The plan of a case: its piece with the keys of a plan of either version, and "kitchen" and "own" where it has them.
 tl::expected<Plan, Problem> casePlan(const nlohmann::json& given);
 
+/// Ends the answering of a case with what is wrong with it: to be called within guarded().
+[[noreturn]] void refuse(std::string sentence, std::string where);
+
 /// Answers a case: what it throws, problems and errors of the library, becomes what is wrong with the case.
 template <class Run>
 auto guarded(Run run) -> tl::expected<decltype(run()), Problem> {

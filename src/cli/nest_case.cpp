@@ -31,7 +31,7 @@ cutting::CutPart pieceOf(const json& p) {
     return out;
 }
 
-json run(const json& given) {
+json nested(const json& given) {
     const auto began = std::chrono::steady_clock::now();
     std::vector<cutting::CutPart> pieces;
     for (const auto& p : given.at("parts")) pieces.push_back(pieceOf(p));
@@ -67,7 +67,7 @@ json run(const json& given) {
 }  // namespace
 
 tl::expected<json, Problem> nestCase(const json& given) {
-    return guarded([&] { return run(given); });
+    return guarded([&] { return nested(given); });
 }
 
 int nest(const std::vector<std::string>& args) { return runCase(args, nestCase); }

@@ -21,10 +21,6 @@ namespace {
 using form::Vec3;
 using nlohmann::json;
 
-[[noreturn]] void refuse(std::string sentence, std::string where) {
-    throw Problem{std::move(sentence), std::move(where)};
-}
-
 Vec3 vectorOf(const json& j, const char* where) {
     if (!j.is_array() || j.size() != 3) refuse("A direction or place has three numbers.", where);
     return {j[0].get<double>(), j[1].get<double>(), j[2].get<double>()};
@@ -255,7 +251,7 @@ double asked(const json& ask, const shell::System& system, const shell::Faces& f
     refuse("What is “" + what + "”?", "ask/what");
 }
 
-json run(const json& given) {
+json shellAnswers(const json& given) {
     const auto began = std::chrono::steady_clock::now();
     const form::Mesh mesh = meshOf(given);
     shell::Model m;
@@ -324,7 +320,7 @@ json run(const json& given) {
 }  // namespace
 
 tl::expected<json, Problem> shellCase(const json& given) {
-    return guarded([&] { return run(given); });
+    return guarded([&] { return shellAnswers(given); });
 }
 
 int shell(const std::vector<std::string>& args) { return runCase(args, shellCase); }

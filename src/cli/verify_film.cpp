@@ -11,19 +11,6 @@
 namespace uovo::cli::film {
 namespace {
 
-constexpr double g = kGravity;
-
-/// A fluid without heat: Casson with constant figures (Newton when tau0 = 0).
-material::Coating fluid(double rho, double eta, double tau0) {
-    material::Coating c;
-    c.densityMelt = c.densitySolid = rho;
-    c.viscosity40 = eta;
-    c.yield40 = tau0;
-    c.heatCapacity = 1600;
-    c.conductivity = 0.25;
-    return c;
-}
-
 /// A flat strip one metre wide from `top` downwards at `slope` (z falls by slope per length); n·up = `up`.
 form::Profile strip(int cells, double length, double slope, double up) {
     form::Profile p;
@@ -76,6 +63,16 @@ std::vector<double> hemisphere(int cells, bool curvature, double h0, double seco
 
 }  // namespace
 
+material::Coating fluid(double rho, double eta, double tau0) {
+    material::Coating c;
+    c.densityMelt = c.densitySolid = rho;
+    c.viscosity40 = eta;
+    c.yield40 = tau0;
+    c.heatCapacity = 1600;
+    c.conductivity = 0.25;
+    return c;
+}
+
 double fluxError(bool casson, double G, double h, double tau0, double eta) {
     // q = (1/G²) ∫ s gammadot(s) ds from tau0 to G h, with s = w² so that Casson's root is smooth; Gauss–Legendre, 3
     // points on 2000 panels.
@@ -108,7 +105,8 @@ double jeffreysError(int cells) {
     for (size_t i = 0; i < h.size(); ++i) {
         // cell average of √(eta z/rho g t)
         const double a = p.arc[i] - p.step / 2, b = p.arc[i] + p.step / 2;
-        const double exact = std::sqrt(eta / (rho * g * t)) * (std::pow(b, 1.5) - std::pow(a, 1.5)) / 1.5 / p.step;
+        const double exact =
+            std::sqrt(eta / (rho * kGravity * t)) * (std::pow(b, 1.5) - std::pow(a, 1.5)) / 1.5 / p.step;
         error += std::abs(h[i] - exact);
         total += exact;
     }
@@ -141,7 +139,7 @@ double hemisphereProfileError() {
         for (int k = 0; k < parts; ++k)
             integral += std::cbrt(std::sin(last + (theta - last) * (k + 0.5) / parts)) * (theta - last) / parts;
         last = theta;
-        const double exact = std::sqrt(mu * R / (rho * g * t) * std::pow(std::sin(theta), -4.0 / 3) * integral);
+        const double exact = std::sqrt(mu * R / (rho * kGravity * t) * std::pow(std::sin(theta), -4.0 / 3) * integral);
         if (theta > 80 * std::numbers::pi / 180) break;
         error += std::abs(h[i] - exact) * p.area[i];
         total += exact * p.area[i];
@@ -161,7 +159,7 @@ double puddleError() {
         if (p.arc[i] < 0.03) start[i] = 0.012;
     film.deposit(start, 40, 0);
     film.run(2e5, {});
-    const double k = std::sqrt(2 * tau0 / (rho * g));
+    const double k = std::sqrt(2 * tau0 / (rho * kGravity));
     const double X = std::pow(1.5 * film.volume() / k, 2.0 / 3);
     const auto h = film.thickness();
     double error = 0, total = 0;

@@ -4,6 +4,9 @@
 
 namespace uovo::cli::film {
 
+/// A fluid without heat: Casson with constant figures (Newton when tau0 = 0).
+material::Coating fluid(double rho, double eta, double tau0);
+
 double fluxError(bool casson, double G, double h, double tau0, double eta);  ///< relative, against quadrature
 double jeffreysError(int cells);                                             ///< relative L1 on a draining plate
 double cassonPlateMiddle();             ///< m, thickness at the middle of the plate

@@ -6,6 +6,7 @@
 #include <numeric>
 #include <random>
 
+#include "cli/verify_film.h"
 #include "core/answers/answers.h"
 #include "core/coat/mesh_coats.h"
 #include "core/form/former.h"
@@ -17,18 +18,6 @@ namespace {
 
 using form::Vec3;
 using std::numbers::pi;
-
-constexpr double g = kGravity;
-
-material::Coating fluid(double rho, double eta, double tau0) {
-    material::Coating c;
-    c.densityMelt = c.densitySolid = rho;
-    c.viscosity40 = eta;
-    c.yield40 = tau0;
-    c.heatCapacity = 1600;
-    c.conductivity = 0.25;
-    return c;
-}
 
 coat::FilmOptions cold() {
     coat::FilmOptions o;
@@ -88,7 +77,7 @@ struct Cylinder {
 
 /// Two turns of a cylinder that carries the film given in Moffatt's units; fluxes over the last of them.
 Cylinder spun(const std::function<double(double)>& start, int around) {
-    const double R = 0.03, rho = 1270, mu = 3, unit = 0.0008, omega = unit * unit * rho * g / (mu * R);
+    const double R = 0.03, rho = 1270, mu = 3, unit = 0.0008, omega = unit * unit * rho * kGravity / (mu * R);
     const form::Mesh mesh = tube(around, 2, R);
     const coat::Surface s = coat::surfaceOf(mesh, true);
     auto o = cold();

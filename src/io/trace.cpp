@@ -17,7 +17,7 @@ namespace {
 using form::Loop;
 using form::Point2;
 
-constexpr double kFlat = 0.1;         // pixels between a curve and its chords
+constexpr double kFlatPixels = 0.1;   // pixels between a curve and its chords
 constexpr double kCorners = 0.9;      // potrace's alphamax: tips stay tips
 constexpr double kMostFilled = 0.97;  // of a picture: a figure that takes more is its ground
 constexpr double kWorked = 4.2e6;     // pixels that a small picture is enlarged to, about
@@ -44,7 +44,7 @@ Loop flattened(const potrace_curve_t& curve) {
             // as many chords as the curve's second differences ask for
             const double bend = std::max(std::hypot(from[0] - 2 * c[0].x + c[1].x, from[1] - 2 * c[0].y + c[1].y),
                                          std::hypot(c[0].x - 2 * c[1].x + c[2].x, c[0].y - 2 * c[1].y + c[2].y));
-            const int n = std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * bend / kFlat))), 1, 60);
+            const int n = std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * bend / kFlatPixels))), 1, 60);
             for (int k = 1; k <= n; ++k) {
                 const double t = double(k) / n, s = 1 - t;
                 out.push_back(

@@ -5,14 +5,14 @@
 namespace uovo::report {
 namespace {
 
-constexpr double kIndent = 8;  // mm
+constexpr double kPotIndent = 8;  // mm
 
 void paintSteps(Page& page, const MeltPlan& m, UnitSystem u) {
     int n = 0;
     for (const auto& s : m.temper.steps) {
         page.need(14);
         page.line(kMargin, QString::number(++n), 5, QFont::Bold);
-        page.line(kMargin + kIndent, qstring(s.title), 5, QFont::DemiBold);
+        page.line(kMargin + kPotIndent, qstring(s.title), 5, QFont::DemiBold);
         if (!m.choice.byLook && std::isfinite(s.celsius))
             page.right(kMargin + page.width(), qstring(format(s.celsius, Dimension::Temperature, u)), 6, QFont::Bold);
         page.y += 6.8;
@@ -22,7 +22,7 @@ void paintSteps(Page& page, const MeltPlan& m, UnitSystem u) {
                          .arg(qstring(format(s.low, Dimension::Temperature, u)),
                               qstring(format(s.high, Dimension::Temperature, u)));
         if (!s.look.empty()) words += QStringLiteral(" Look: %1.").arg(qstring(s.look));
-        page.paragraph(kMargin + kIndent, page.width() - kIndent, words.trimmed(), 4.2);
+        page.paragraph(kMargin + kPotIndent, page.width() - kIndent, words.trimmed(), 4.2);
         page.y += 1.2;
     }
 }

@@ -18,9 +18,9 @@ using form::PartJoint;
 using form::Pose;
 using form::Vec3;
 
-constexpr double kShortest = 1e-3;             // m of a glue line
-constexpr double kAside = 0.6, kRaised = 0.5;  // of its place, so far a part moves when all is pulled apart
-constexpr double kLifted = 0.01;               // m more where it stands on something
+constexpr double kShortest = 1e-3;              // m of a glue line
+constexpr double kPulled = 0.6, kRaised = 0.5;  // of its place, so far a part moves when all is pulled apart
+constexpr double kLifted = 0.01;                // m more where it stands on something
 
 bool isPair(const PartJoint& j, const std::string& a, const std::string& b) {
     return (j.a == a && j.b == b) || (j.a == b && j.b == a);
@@ -50,7 +50,7 @@ void setPlace(PartItem& p, size_t item, const Placer& placer, const Pose& pose) 
         }
     const Vec3 from = (base.low + base.high) * 0.5, to = (mine.low + mine.high) * 0.5;
     const double up = mine.low.z - placer.table();
-    p.apart = {kAside * (to.x - from.x), kAside * (to.y - from.y), kRaised * up + (up > kShortest ? kLifted : 0)};
+    p.apart = {kPulled * (to.x - from.x), kPulled * (to.y - from.y), kRaised * up + (up > kShortest ? kLifted : 0)};
 }
 
 }  // namespace

@@ -14,7 +14,6 @@ namespace uovo::assembly {
 namespace {
 
 using form::Vec3;
-using Way = OrderStep::Way;
 
 constexpr int kLeans = 8;          // directions a table may be out of true
 constexpr double kPropAt = 0.66;   // of a part's height: where something leans against it
@@ -25,7 +24,9 @@ constexpr double kTouches = 1.5;  // times the reach of a contact: nearer than t
 double costOf(const OrderStep& s, const std::vector<Glue>& glues) {
     double hold = 0;
     for (const size_t g : s.glues) hold = std::max(hold, glues[g].hold);
-    return s.way == Way::Free ? 0 : s.way == Way::Hold ? 1 + hold / 600 : 4 + double(s.props.size());
+    return s.way == OrderStep::Way::Free   ? 0
+           : s.way == OrderStep::Way::Hold ? 1 + hold / 600
+                                           : 4 + double(s.props.size());
 }
 
 /// The work of both: which parts are there, what holds them.
@@ -94,11 +95,12 @@ public:
             s.glues.push_back(g);
         }
         std::optional<OrderStep> out;
-        if (stands(share(s, 0, 1), props_)) s.way = Way::Free, out = s;
-        else if (!s.glues.empty() && mayHold(parts) && stands(share(s, 1, 1), props_)) s.way = Way::Hold, out = s;
+        if (stands(share(s, 0, 1), props_)) s.way = OrderStep::Way::Free, out = s;
+        else if (!s.glues.empty() && mayHold(parts) && stands(share(s, 1, 1), props_))
+            s.way = OrderStep::Way::Hold, out = s;
         else if (withProps)
             if (auto props = propsFor(parts, share(s, 1, 1))) {
-                s.way = Way::Prop;
+                s.way = OrderStep::Way::Prop;
                 s.props = std::move(*props);
                 out = s;
             }
@@ -122,7 +124,7 @@ public:
         if (step_ > 0) {  // whether what was glued last may still be young
             std::vector<Prop> all = props_;
             all.insert(all.end(), s.props.begin(), s.props.end());
-            const double fresh = s.way == Way::Free ? 0 : 1;
+            const double fresh = s.way == OrderStep::Way::Free ? 0 : 1;
             s.waits = !stands(share(s, fresh, options_.young), all);
         }
         for (const size_t g : s.glues) age_[g] = step_;
@@ -629,8 +631,9 @@ Order orderOf(const std::vector<Body>& bodies, const std::vector<Contact>& conta
             for (const size_t p : options.untouched)
                 if (number[p] != kTable) within.untouched.push_back(number[p]);
             Order alone = best(t.bodies, t.contacts, glued, single(own.size()), within, stop);
-            const bool easy = alone.stands && alone.stuck == kTable &&
-                              std::ranges::none_of(alone.steps, [](const auto& s) { return s.way == Way::Prop; });
+            const bool easy =
+                alone.stands && alone.stuck == kTable &&
+                std::ranges::none_of(alone.steps, [](const auto& s) { return s.way == OrderStep::Way::Prop; });
             if (!easy) continue;
             for (auto& s : alone.steps) {
                 for (auto& p : s.parts) p = side[p];

@@ -11,8 +11,8 @@ using ClipperLib::Path;
 using ClipperLib::Paths;
 using form::Loop;
 
-constexpr double kUnit = 1e7;                   // units a metre: a tenth of a micrometre
-constexpr double kArc = 2e-6 * kUnit;           // of round joins
+constexpr double kPerMetre = 1e7;               // units a metre: a tenth of a micrometre
+constexpr double kArc = 2e-6 * kPerMetre;       // of round joins
 constexpr double kMeant = 0.6;                  // of its width squared: what is lost at corners and tips is less
 constexpr double kFirst = 5e-4, kWider = 1.12;  // m that is looked for first, and how much more each time
 constexpr double kAgain = 1.02;                 // opened a little wider than closed, so that round corners do not count
@@ -21,7 +21,7 @@ Paths toPaths(const std::vector<Loop>& loops) {
     Paths out;
     for (const auto& l : loops) {
         Path p;
-        for (const auto& q : l) p.emplace_back(std::llround(q[0] * kUnit), std::llround(q[1] * kUnit));
+        for (const auto& q : l) p.emplace_back(std::llround(q[0] * kPerMetre), std::llround(q[1] * kPerMetre));
         out.push_back(std::move(p));
     }
     return out;
@@ -31,7 +31,7 @@ Paths offset(const Paths& paths, double by) {
     ClipperLib::ClipperOffset o(2, kArc);
     o.AddPaths(paths, ClipperLib::jtRound, ClipperLib::etClosedPolygon);
     Paths out;
-    o.Execute(out, by * kUnit);
+    o.Execute(out, by * kPerMetre);
     return out;
 }
 
@@ -60,10 +60,10 @@ std::vector<Paths> pieces(const Paths& paths) {
     return out;
 }
 
-double areaOf(const Paths& paths) {
+double sizeOf(const Paths& paths) {
     double a = 0;
     for (const auto& p : paths) a += ClipperLib::Area(p);
-    return std::abs(a) / (kUnit * kUnit);
+    return std::abs(a) / (kPerMetre * kPerMetre);
 }
 
 form::Point2 middleOf(const Paths& paths) {
@@ -71,8 +71,8 @@ form::Point2 middleOf(const Paths& paths) {
     for (const auto& p : paths)
         for (size_t i = 0; i < p.size(); ++i) {
             const auto &u = p[i], &v = p[(i + 1) % p.size()];
-            const double ux = double(u.X) / kUnit, uy = double(u.Y) / kUnit, vx = double(v.X) / kUnit,
-                         vy = double(v.Y) / kUnit, k = ux * vy - vx * uy;
+            const double ux = double(u.X) / kPerMetre, uy = double(u.Y) / kPerMetre, vx = double(v.X) / kPerMetre,
+                         vy = double(v.Y) / kPerMetre, k = ux * vy - vx * uy;
             a += k;
             x += (ux + vx) * k;
             y += (uy + vy) * k;
@@ -85,7 +85,7 @@ std::vector<Paths> lost(const Paths& all, double width) {
     const Paths opened = offset(offset(all, -width / 2), width / 2 * kAgain);
     std::vector<Paths> out;
     for (auto& piece : pieces(combined(ClipperLib::ctDifference, all, opened)))
-        if (areaOf(piece) > kMeant * width * width) out.push_back(std::move(piece));
+        if (sizeOf(piece) > kMeant * width * width) out.push_back(std::move(piece));
     return out;
 }
 
@@ -107,18 +107,18 @@ std::optional<Narrow> narrowest(const std::vector<Loop>& loops, double most) {
     }
     const auto places = lost(all, high);
     if (places.empty()) return std::nullopt;
-    const auto& place = *std::ranges::max_element(places, {}, [](const Paths& p) { return areaOf(p); });
+    const auto& place = *std::ranges::max_element(places, {}, [](const Paths& p) { return sizeOf(p); });
     Narrow out;
     out.width = high;
     out.at = middleOf(place);
     // what it holds together: the plate without it, a little wider than it is
     const auto rest = pieces(combined(ClipperLib::ctDifference, all, offset(place, 0.02 * high)));
     double largest = 0;
-    for (const auto& r : rest) largest = std::max(largest, areaOf(r));
+    for (const auto& r : rest) largest = std::max(largest, sizeOf(r));
     bool skipped = false;
     form::Point2 sum{0, 0};
     for (const auto& r : rest) {
-        const double a = areaOf(r);
+        const double a = sizeOf(r);
         if (a == largest && !skipped) {
             skipped = true;
             continue;
@@ -127,7 +127,7 @@ std::optional<Narrow> narrowest(const std::vector<Loop>& loops, double most) {
         out.beyond += a;
         sum = {sum[0] + a * m[0], sum[1] + a * m[1]};
     }
-    const double own = areaOf(place);  // a leg that ends in nothing: itself hangs there
+    const double own = sizeOf(place);  // a leg that ends in nothing: itself hangs there
     const form::Point2 middle = out.beyond > 0 ? form::Point2{sum[0] / out.beyond, sum[1] / out.beyond} : out.at;
     if (out.beyond > 0) {
         out.lever = std::hypot(middle[0] - out.at[0], middle[1] - out.at[1]);
@@ -143,7 +143,7 @@ std::vector<Loop> united(const std::vector<Loop>& loops) {
     for (const auto& piece : pieces(combined(ClipperLib::ctUnion, toPaths(loops), {})))
         for (size_t i = 0; i < piece.size(); ++i) {
             Loop l;
-            for (const auto& p : piece[i]) l.push_back({double(p.X) / kUnit, double(p.Y) / kUnit});
+            for (const auto& p : piece[i]) l.push_back({double(p.X) / kPerMetre, double(p.Y) / kPerMetre});
             if ((form::signedArea(l) > 0) != (i == 0)) std::reverse(l.begin(), l.end());
             out.push_back(std::move(l));
         }

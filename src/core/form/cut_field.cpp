@@ -5,15 +5,6 @@
 #include "core/form/mend.h"
 
 namespace uovo::form {
-namespace {
-
-using Key = unsigned long long;
-Key edgeKey(int a, int b) {
-    const auto lo = static_cast<Key>(std::min(a, b)), hi = static_cast<Key>(std::max(a, b));
-    return lo << 32 | hi;
-}
-
-}  // namespace
 
 Mesh cutByField(Mesh m, const std::function<double(const Vec3&)>& field) {
     constexpr double kNear = 0.22;  // share of an edge within which its end moves onto the line
@@ -35,7 +26,7 @@ Mesh cutByField(Mesh m, const std::function<double(const Vec3&)>& field) {
         }
     Mesh out;
     out.points = std::move(m.points);
-    std::unordered_map<Key, int> crossing;
+    std::unordered_map<EdgeKey, int> crossing;
     const auto cross = [&](int a, int b) {
         auto [it, fresh] = crossing.try_emplace(edgeKey(a, b), static_cast<int>(out.points.size()));
         if (fresh) {

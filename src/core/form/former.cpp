@@ -8,7 +8,7 @@ namespace {
 
 using std::numbers::pi;
 
-std::string mm(double m) { return format(m, Dimension::Length, UnitSystem::Metric); }
+std::string inMm(double m) { return format(m, Dimension::Length, UnitSystem::Metric); }
 
 tl::unexpected<Problem> refuse(std::string sentence, std::string field) {
     return tl::unexpected(Problem{std::move(sentence), std::move(field)});
@@ -17,8 +17,9 @@ tl::unexpected<Problem> refuse(std::string sentence, std::string field) {
 tl::expected<void, Problem> within(double v, double low, double high, const char* what, const char* field) {
     if (!std::isfinite(v)) return refuse(std::string(what) + " is not a number.", field);
     if (v < low || v > high)
-        return refuse(std::string(what) + " is " + mm(v) + "; it must be between " + mm(low) + " and " + mm(high) + ".",
-                      field);
+        return refuse(
+            std::string(what) + " is " + inMm(v) + "; it must be between " + inMm(low) + " and " + inMm(high) + ".",
+            field);
     return {};
 }
 
@@ -44,7 +45,7 @@ tl::expected<void, Problem> check(const Balloon& b) {
         return refuse("Pear-shape goes from 0 % (an even egg) to 30 %.", "pear");
     const double wide = b.girth.value / pi;
     if (b.length.value < 0.6 * wide || b.length.value > 3.5 * wide)
-        return refuse("A balloon " + mm(wide) + " wide and " + mm(b.length.value) +
+        return refuse("A balloon " + inMm(wide) + " wide and " + inMm(b.length.value) +
                           " long does not exist; check girth and length.",
                       "length");
     return {};
@@ -65,11 +66,11 @@ tl::expected<Meridian, Problem> meridian(const Balloon& b) {
     if (!std::isfinite(dip)) return refuse("The dip depth is not a number.", "dip");
     if (dip < 0.005) return refuse("Dip at least 5 mm deep.", "dip");
     if (dip >= b.length.value)
-        return refuse("The dip is " + mm(dip) + " deep, but the balloon is only " + mm(b.length.value) +
+        return refuse("The dip is " + inMm(dip) + " deep, but the balloon is only " + inMm(b.length.value) +
                           " long; keep the knot out of the chocolate.",
                       "dip");
     if (dip > 0.9 * b.length.value)
-        return refuse("Dip at most " + mm(0.9 * b.length.value) + " deep, so that there is an end to hold.", "dip");
+        return refuse("Dip at most " + inMm(0.9 * b.length.value) + " deep, so that there is an end to hold.", "dip");
     return pear(pearRadius(b.girth.value, b.pear.value), a, b.pear.value, std::acos(1 - dip / a), Side::Outside);
 }
 
@@ -97,7 +98,7 @@ tl::expected<Meridian, Problem> meridian(const Cup& c) {
     const double fill = c.fillLine.value;
     if (!std::isfinite(fill)) return refuse("The fill line is not a number.", "fillLine");
     if (fill > h * (1 + 1e-9))
-        return refuse("The fill line is above the rim, which is " + mm(h) + " high.", "fillLine");
+        return refuse("The fill line is above the rim, which is " + inMm(h) + " high.", "fillLine");
     const double cornerTop = tangent * std::cos(slope);
     if (fill < cornerTop + 0.003) return refuse("Coat the wall at least a little above the corner.", "fillLine");
     Meridian m(Side::Inside);

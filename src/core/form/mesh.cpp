@@ -12,12 +12,6 @@
 namespace uovo::form {
 namespace {
 
-using Key = unsigned long long;
-
-Key edgeKey(int a, int b) {
-    return (static_cast<Key>(static_cast<unsigned>(std::min(a, b))) << 32) | static_cast<unsigned>(std::max(a, b));
-}
-
 const Vec3& at(const Mesh& m, int i) { return m.points[static_cast<size_t>(i)]; }
 
 Vec3 crossOf(const Mesh& m, const Triangle& t) { return cross(at(m, t[1]) - at(m, t[0]), at(m, t[2]) - at(m, t[0])); }
@@ -120,7 +114,7 @@ MeshReport inspect(const Mesh& m) {
     struct Edge {
         int uses = 0, balance = 0;
     };
-    std::unordered_map<Key, Edge> edges;
+    std::unordered_map<EdgeKey, Edge> edges;
     edges.reserve(m.triangles.size() * 2);
     std::vector<int> root(m.points.size());
     std::iota(root.begin(), root.end(), 0);
@@ -239,7 +233,7 @@ public:
 
 private:
     std::vector<int> root_;
-    std::unordered_map<Key, std::pair<int, int>> open_;  // edge → triangle and its first corner on it
+    std::unordered_map<EdgeKey, std::pair<int, int>> open_;  // edge → triangle and its first corner on it
 };
 
 Fans::Fans(const Mesh& surface) {
@@ -256,7 +250,7 @@ Fans::Fans(const Mesh& surface) {
         if (surface.mark(i) != Mark::Wall) continue;
         const auto& t = surface.triangles[i];
         for (size_t k = 0; k < 3; ++k) {
-            const Key key = edgeKey(t[k], t[(k + 1) % 3]);
+            const EdgeKey key = edgeKey(t[k], t[(k + 1) % 3]);
             if (const auto it = open_.find(key); it != open_.end()) {
                 const auto [j, m] = it->second;  // the neighbour runs the other way: its first corner is our second
                 root_[static_cast<size_t>(find(static_cast<int>(3 * i + k)))] = find(3 * j + (m + 1) % 3);
@@ -386,7 +380,7 @@ Mesh placed(Mesh m, const Pose& pose) {
 }
 
 double rimLength(const Mesh& m) {
-    std::unordered_map<Key, int> balance;
+    std::unordered_map<EdgeKey, int> balance;
     for (size_t i = 0; i < m.triangles.size(); ++i)
         if (m.mark(i) == Mark::Wall)
             for (size_t k = 0; k < 3; ++k) ++balance[edgeKey(m.triangles[i][k], m.triangles[i][(k + 1) % 3])];

@@ -1,7 +1,9 @@
 // Triangle meshes: what a shape weighs, holds and measures, and whether it is sound.
 #pragma once
+#include <algorithm>
 #include <array>
 #include <cmath>
+#include <cstdint>
 #include <string>
 #include <vector>
 
@@ -43,6 +45,13 @@ struct Mesh {
 
     Mark mark(size_t triangle) const { return marks.empty() ? Mark::Wall : marks[triangle]; }
 };
+
+/// One number for an edge between two points of a mesh, whichever is named first.
+using EdgeKey = std::uint64_t;
+inline EdgeKey edgeKey(int a, int b) {
+    return static_cast<EdgeKey>(static_cast<std::uint32_t>(std::min(a, b))) << 32 |
+           static_cast<std::uint32_t>(std::max(a, b));
+}
 
 struct Box {
     Vec3 low, high;

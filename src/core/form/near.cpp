@@ -17,10 +17,6 @@ using Bounds = bg::model::box<Point>;
 using Entry = std::pair<Bounds, unsigned>;
 constexpr double kOnePlane = 0.94;  // cosine between a face and the mean of those that meet: 20°
 
-std::uint64_t edgeKey(int a, int b) {
-    return (static_cast<std::uint64_t>(std::min(a, b)) << 32) | static_cast<std::uint32_t>(std::max(a, b));
-}
-
 struct Direction {
     Vec3 outward;
     bool smooth = true;

@@ -12,10 +12,10 @@
 namespace uovo::form {
 namespace {
 
-constexpr double kFarOff = 2;    // m: a part further from the middle is a slip of the pen
-constexpr double kLongest = 10;  // m of one joint
-constexpr double kBeyond = 4;    // times: a compound gives its parts lengths a little beyond their families' limits
-constexpr size_t kFine = 24;     // items; the triangles of more are shared out
+constexpr double kFarOff = 2;      // m: a part further from the middle is a slip of the pen
+constexpr double kLongest = 10;    // m of one joint
+constexpr double kBeyond = 4;      // times: a compound gives its parts lengths a little beyond their families' limits
+constexpr size_t kItemsFine = 24;  // items; the triangles of more are shared out
 constexpr double kUsualJoint = 0.03;  // m
 
 /// Sine and cosine of degrees, exact at quarter turns.
@@ -83,7 +83,7 @@ void setPose(PartItem& item, const Pose& p) {
 Detail detailOfItem(const Detail& whole, Body body, size_t items) {
     Detail detail = whole;
     detail.triangles *= body == Body::Sheet ? 0.08 : 0.5;
-    if (items > kFine) detail.triangles *= double(kFine) / double(items);
+    if (items > kItemsFine) detail.triangles *= double(kItemsFine) / double(items);
     return detail;
 }
 

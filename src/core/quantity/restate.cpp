@@ -9,15 +9,15 @@
 namespace uovo {
 namespace {
 
-struct Unit {
+struct SaidUnit {
     std::string_view word;
     Dimension dimension;
     double si;
 };
-constexpr std::array kUnits{Unit{"mm", Dimension::Length, 1e-3},   Unit{"cm", Dimension::Length, 1e-2},
-                            Unit{"ml", Dimension::Volume, 1e-6},   Unit{"kg", Dimension::Mass, 1},
-                            Unit{"°C", Dimension::Temperature, 1}, Unit{"m", Dimension::Length, 1},
-                            Unit{"l", Dimension::Volume, 1e-3},    Unit{"g", Dimension::Mass, 1e-3}};
+constexpr std::array kSaidUnits{SaidUnit{"mm", Dimension::Length, 1e-3},   SaidUnit{"cm", Dimension::Length, 1e-2},
+                                SaidUnit{"ml", Dimension::Volume, 1e-6},   SaidUnit{"kg", Dimension::Mass, 1},
+                                SaidUnit{"°C", Dimension::Temperature, 1}, SaidUnit{"m", Dimension::Length, 1},
+                                SaidUnit{"l", Dimension::Volume, 1e-3},    SaidUnit{"g", Dimension::Mass, 1e-3}};
 
 /// Takes what stands first, where it does.
 bool take(std::string_view& text, std::string_view what) {
@@ -40,8 +40,8 @@ std::optional<double> takeNumber(std::string_view& text) {
 }
 
 /// A unit that is not the beginning of a longer one: "m" but not "m²", "g" but not "g/ml".
-const Unit* takeUnit(std::string_view& text) {
-    for (const auto& unit : kUnits) {
+const SaidUnit* takeUnit(std::string_view& text) {
+    for (const auto& unit : kSaidUnits) {
         std::string_view rest = text;
         if (!take(rest, unit.word)) continue;
         const bool longer = !rest.empty() && (std::isalnum(static_cast<unsigned char>(rest[0])) || rest[0] == '/' ||
@@ -71,7 +71,7 @@ std::string restated(const std::string& metric, UnitSystem system) {
                         rest = on;
                         break;
                     }
-            if (const Unit* unit = take(rest, " ") ? takeUnit(rest) : nullptr) {
+            if (const SaidUnit* unit = take(rest, " ") ? takeUnit(rest) : nullptr) {
                 out += format(*first * unit->si, unit->dimension, system);
                 if (second) out.append(word).append(format(*second * unit->si, unit->dimension, system));
                 left = rest;

@@ -10,7 +10,6 @@ namespace uovo {
 namespace {
 
 constexpr form::Detail kCoated{2600, 28, true};  // a coat on it takes about 30 ms
-constexpr form::Detail kTurned{750, 20, true};   // a pool that is turned about costs more
 
 double loopArea(const std::vector<std::array<double, 2>>& hull) { return std::abs(form::signedArea(hull)); }
 

@@ -13,6 +13,8 @@
 
 namespace uovo {
 
+inline constexpr form::Detail kTurned{750, 20, true};  ///< of a mesh whose pool is turned about: it costs more
+
 /// What the coats of a piece do in time, at its thickest place.
 struct CoatTimes {
     std::vector<setting::Times> setting;  ///< after each coat, s

@@ -10,8 +10,7 @@
 namespace uovo {
 namespace {
 
-constexpr double kPlug = 4;                     // times the mean: thicker in a tip is a plug
-constexpr form::Detail kTurned{750, 20, true};  // a pool that is turned about costs more
+constexpr double kPlug = 4;  // times the mean: thicker in a tip is a plug
 constexpr double kCornerFills =
     0.25;  // H times the mean wall: a tip or corner as sharp as this fills, its cell says nothing of the wall
 
