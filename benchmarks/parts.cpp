@@ -33,12 +33,12 @@ double best(int runs, const F& f) {
 void inHand() {
     std::puts("a part in hand, ms: its place, and all contacts again (asked 16 together)");
     for (const char* id : {"house", "tower", "basket"}) {
-        const auto whole = build(usual(id), {}, assembly::kPlacing);
+        const auto whole = build(usual(id), {}, assembly::kInHand);
         assembly::Placer placer(*whole);
         const size_t last = whole->items.size() - 1;
         std::vector<assembly::Body> bodies(placer.size());
         for (size_t k = 0; k < bodies.size(); ++k) bodies[k].solid = placer.solid(k, placer.pose(k));
-        assembly::ContactFinder finder(bodies);
+        assembly::ContactFinder finder(bodies, assembly::ContactOptions::inHand());
         (void)finder.find();
         double by = 0;
         const double place = best(20, [&] { (void)placer.moved(last, {by += 1e-4, 0, 0}, 2e-3); });

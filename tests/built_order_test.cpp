@@ -1,46 +1,14 @@
 // Pieces that people put together from parts of their own, and the order that is found for them.
 #include <catch2/catch.hpp>
 
-#include "core/assembly/arrange.h"
 #include "core/words/order_words.h"
-#include "support.h"
+#include "support_assembly.h"
 
 using namespace uovo;
 using namespace uovo::assembly;
+using test::Assembled;
 
 namespace {
-
-/// Puts parts together as a person does: a part, its figures, and where it goes.
-class Builder {
-public:
-    Builder() { whole_.family = form::kAssembly; }
-    Builder& add(const std::string& name, const std::string& family, form::Figures figures, const std::string& words,
-                 std::map<std::string, std::string> choices = {}) {
-        form::PartItem item;
-        item.key = item.name = name;
-        item.part.family = family;
-        for (const auto& [k, v] : figures) item.part.values[k] = v;
-        item.part.choices = std::move(choices);
-        if (!whole_.items.empty()) item.at[0] = Measure(0.5);  // beside all else, then to its place
-        whole_.items.push_back(item);
-        if (!words.empty()) {
-            auto said = saidOf(whole_, name, words, UnitSystem::Metric, {});
-            INFO(name << ": " << words << ": " << (said ? std::string() : said.error().sentence));
-            REQUIRE(said);
-            whole_ = std::move(said->assembly);
-        }
-        return *this;
-    }
-    const form::Part& part() {
-        std::vector<std::string> keys;
-        for (const auto& i : whole_.items) keys.push_back(i.key);
-        REQUIRE(glueWhatTouches(whole_, keys, {}));
-        return whole_;
-    }
-
-private:
-    form::Part whole_;
-};
 
 struct Found {
     PutTogether together;
@@ -92,7 +60,7 @@ form::Figures sheet(double w, double h, double t) { return {{"length", w}, {"wid
 }  // namespace
 
 TEST_CASE("an upright of six parts: the base first, then what stands on it, the leaves last") {
-    Builder b;
+    Assembled b;
     b.add("Base", "disc", kPlate, "");
     b.add("Stem", "leg", {{"length", 0.07}, {"bottom", 0.03}, {"top", 0.024}}, "on the base");
     b.add("Disc", "disc", {{"diameter", 0.07}, {"thickness", 0.006}}, "on the stem");
@@ -108,7 +76,7 @@ TEST_CASE("an upright of six parts: the base first, then what stands on it, the 
 }
 
 TEST_CASE("a gate of sheets between posts on a base, with braces: eight to fifteen joints, every state stands") {
-    Builder b;
+    Assembled b;
     b.add("Base", "sheet", sheet(0.2, 0.09, 0.008), "");
     b.add("Post", "bar", {{"length", 0.018}, {"width", 0.018}, {"height", 0.06}, {"draft", 0}},
           "on the base, 20 mm from the left edge, mirror left to right");
@@ -129,7 +97,7 @@ TEST_CASE("a gate of sheets between posts on a base, with braces: eight to fifte
 }
 
 TEST_CASE("a stand with its cover: the cover comes last and is let down on what stands") {
-    Builder b;
+    Assembled b;
     b.add("Plate", "disc", {{"diameter", 0.16}, {"thickness", 0.008}}, "");
     b.add("Pillar", "leg", {{"length", 0.03}, {"bottom", 0.05}, {"top", 0.05}}, "on the plate");
     b.add("Cover", "half-ball", {{"diameter", 0.14}, {"depth", 0.07}}, "on the plate, upside down");
@@ -146,7 +114,7 @@ TEST_CASE("a stand with its cover: the cover comes last and is let down on what 
 }
 
 TEST_CASE("a shelf of three bowls: posts, board, bowls on it") {
-    Builder b;
+    Assembled b;
     b.add("Foot", "sheet", sheet(0.26, 0.09, 0.008), "");
     b.add("Side", "sheet", sheet(0.08, 0.05, 0.008),
           "on the foot, standing, turned 90°, 10 mm from the left edge, mirror left to right");
@@ -165,16 +133,12 @@ TEST_CASE("a shelf of three bowls: posts, board, bowls on it") {
 }
 
 TEST_CASE("a tub with its lid and knob, and one with a flag in two parts") {
-    Builder tub;
     const form::Figures pot{
         {"baseDiameter", 0.05}, {"topDiameter", 0.06}, {"height", 0.05}, {"flutes", 0}, {"fluteDepth", 0}};
-    tub.add("Tub", "case", pot, "");
-    tub.add("Lid", "disc", {{"diameter", 0.066}, {"thickness", 0.004}}, "on the tub");
-    tub.add("Knob", "ball-solid", {{"diameter", 0.016}}, "on the lid");
-    const auto f = orderOf(tub.part());
+    const auto f = orderOf(test::lidded());
     sound(f, 3, 2);
     CHECK(lineOf(f, "Tub") < lineOf(f, "Lid"));
-    Builder flag;
+    Assembled flag;
     flag.add("Tub", "case", pot, "");
     flag.add("Lid", "disc", {{"diameter", 0.066}, {"thickness", 0.006}}, "on the tub");
     flag.add("Pole", "leg", {{"length", 0.06}, {"bottom", 0.008}, {"top", 0.008}}, "on the lid, 12 mm to the left");
@@ -197,7 +161,7 @@ TEST_CASE("a hung figure of two bought halves needs no table to stand on") {
 }
 
 TEST_CASE("what floats, cuts or can never stand is said first, and does not stop the rest") {
-    Builder b;
+    Assembled b;
     b.add("Base", "disc", kPlate, "");
     b.add("Stem", "leg", {{"length", 0.07}, {"bottom", 0.03}, {"top", 0.024}}, "on the base");
     form::Part part = b.part();
@@ -207,7 +171,7 @@ TEST_CASE("what floats, cuts or can never stand is said first, and does not stop
     form::itemOf(part, "Stem")->at[2] = Measure(0.001);
     const auto cuts = orderOf(part);
     CHECK(cuts.told.find("into each other") != std::string::npos);
-    Builder c;
+    Assembled c;
     c.add("Foot", "leg", {{"length", 0.02}, {"bottom", 0.02}, {"top", 0.02}}, "");
     c.add("Board", "sheet", sheet(0.2, 0.1, 0.008), "on the foot, 60 mm to the right");
     const auto tips = orderOf(c.part());

@@ -176,7 +176,7 @@ TEST_CASE("every step with every field is written and read back, and what a newe
     TopStep top{topping(plan, "crumbs", 0.002, 500), Measure(0.006), TopStep::When::Tacky, "dome", {}};
     SetStep set{coat::Place::Freezer, Measure(120), {}};
     FillStep fill{plan.freshFilling(), Measure(5e-5), Measure(0.5), Measure(600), {}};
-    DecorateStep decorate{DecorateStep::Way::Dust, "", "Gold powder", Measure(0.001), Measure(60), "dome", {}};
+    DecorateStep decorate{DecorateStep::Way::Dust, "", "Gold powder", Measure(0.001), Measure(60), 0, "dome", {}};
     StoreStep store{StoreStep::Where::Fridge, {}};
     ServeStep serve{ServeStep::How::Drink, "Milk", Measure(2.5e-4), "{\"spoon\":\"long\"}"};
     p.making = {coat,       cast, insert,    top,      set,   ReleaseStep{}, TrimStep{},

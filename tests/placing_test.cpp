@@ -179,6 +179,26 @@ TEST_CASE("a small part holds on to a round rim and keeps facing out of it") {
     CHECK(std::abs(on.pose.x.x * std::cos(75 * M_PI / 180) + on.pose.x.y * std::sin(75 * M_PI / 180)) < 1e-6);
 }
 
+TEST_CASE("round a rim a part finds the place evenly among its like: five, seven, nine times") {
+    for (const int n : {2, 3, 5, 7, 9}) {
+        form::Part whole = empty();
+        const double r = 0.053;
+        whole.items = {item("bowl", "collar", {{"inside", 0.1}, {"width", 0.006}, {"height", 0.03}})};
+        const auto at = [&](int k) { return 2 * M_PI * k / n + 0.1; };  // no whole part of 15 degrees
+        for (int k = 0; k < n; ++k) {
+            whole.items.push_back(item("ball" + std::to_string(k), "ball-solid", {{"diameter", 0.006}},
+                                       {r * std::cos(at(k)), r * std::sin(at(k)), 0.03}));
+        }
+        auto p = placer(whole);
+        const size_t last = size_t(n);
+        const double off = 0.02, a = at(n - 1), b = a + off;  // a hand that is a little beside it
+        const auto put = p.moved(last, {r * (std::cos(b) - std::cos(a)), r * (std::sin(b) - std::sin(a)), 0}, 0.003);
+        INFO(n << ": " << put.snaps.front().angle);
+        REQUIRE(put.snaps.front().kind == Snap::Kind::Angle);
+        CHECK(std::abs(std::remainder(put.snaps.front().angle - a * 180 / M_PI, 360)) < 0.05);
+    }
+}
+
 // Source: a ball of radius R in a round hole of radius a sinks until its middle is sqrt(R² - a²) over the edge
 // (Pythagoras).
 TEST_CASE("a ball sinks into a ring as far as Pythagoras says") {

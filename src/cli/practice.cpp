@@ -83,7 +83,7 @@ tl::expected<double, Problem> practiceSetting(const json& g) {
         wall.coatTemperature = T;
         wall.shellTemperature = cold;
         wall.crystals = X;
-        wall.former = formerHeat(piece, lib);
+        wall.former = formerHeat(piece.shape, lib);
         if (g.contains("core")) wall.former = {g.at("core"), g.value("contact", 0.0), 0};
         wall.tray = g.value("tray", 0.0);
         wall.shut = g.value("shut", false);

@@ -14,6 +14,7 @@
 #include <functional>
 #include <numeric>
 
+#include "core/stages/spares.h"
 #include "report/card_pots.h"
 #include "report/card_steps.h"
 #include "report/fonts.h"
@@ -30,6 +31,13 @@ QString said(const Answer& a) {
     return qstring(a.headline + (a.after.empty() ? "" : " " + a.after) + ". " + a.sentence);
 }
 
+/// "12 to make, 10 wanted", "1 to make, with 1 spare wall".
+QString countWords(const Piece& piece, const PieceAnswers& a) {
+    const std::string spares = sparePartWords(*a.made, a.spareParts);
+    return spares.empty() ? QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count)
+                          : QStringLiteral("%1 to make, with %2").arg(a.make).arg(qstring(spares));
+}
+
 void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece,
                 const PieceAnswers& a, const Answers& answers) {
     const auto u = plan.units;
@@ -37,8 +45,7 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
     const CoatedWall& wall = *a.made->wall;
     page.y += 2;
     page.line(kMargin, qstring(piece.name), 9, QFont::Bold);
-    page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4,
-               QFont::Medium);
+    page.right(kMargin + page.width(), countWords(piece, a), 4.4, QFont::Medium);
     page.y += 12;
     QString what = qstring(a.coating.name) + (a.coating.tempered   ? QStringLiteral(", tempered")
                                               : a.coating.compound ? QString()
@@ -105,8 +112,7 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
     const Made& s = *a.made;
     page.y += 2;
     page.line(kMargin, qstring(piece.name), 9, QFont::Bold);
-    page.right(kMargin + page.width(), QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count), 4.4,
-               QFont::Medium);
+    page.right(kMargin + page.width(), countWords(piece, a), 4.4, QFont::Medium);
     page.y += 12;
     page.paragraph(kMargin, page.width(),
                    qstring(a.coating.name) +

@@ -22,7 +22,7 @@ void paintSteps(Page& page, const MeltPlan& m, UnitSystem u) {
                          .arg(qstring(format(s.low, Dimension::Temperature, u)),
                               qstring(format(s.high, Dimension::Temperature, u)));
         if (!s.look.empty()) words += QStringLiteral(" Look: %1.").arg(qstring(s.look));
-        page.paragraph(kMargin + kPotIndent, page.width() - kIndent, words.trimmed(), 4.2);
+        page.paragraph(kMargin + kPotIndent, page.width() - kPotIndent, words.trimmed(), 4.2);
         page.y += 1.2;
     }
 }

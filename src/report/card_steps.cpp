@@ -4,6 +4,7 @@
 
 #include "core/document/amount.h"
 #include "core/form/joint.h"
+#include "core/stages/rim_ring.h"
 #include "core/stages/sheets.h"
 #include "core/stages/shopping.h"
 #include "core/words/order_words.h"
@@ -427,6 +428,8 @@ private:
                 .arg(alike ? QStringLiteral(" Joints: %1.").arg(qstring(joints.front().glue)) : QString(),
                      time(form::jointTimes(lib_, joints.front().glue).bears)));
         for (const auto& words : orderTroubles(*a_.together, made_, u_)) say(qstring(words), 4.3, kHarm);
+        if (a_.make > 1 && lines.size() > 1)
+            say(qstring(eachBeforeTheNext(gluings(made_, a_.together.get(), lib_), a_.make)));
         int n = 0;
         for (const auto& line : lines) {
             numbered(++n, qstring(line.what),
@@ -511,9 +514,21 @@ private:
             (d.way == Way::Ribbon ? QStringLiteral("Cut it %1 long, %2 of it to lap over, the seam at the back. ")
                                         .arg(length(ribbonRound(made_, d.item) + lap), length(lap))
                                   : QString()) +
+            repeats(d) +
             (d.dry.value > 0 ? QStringLiteral("Touch it after %1.").arg(spoken(d.dry, Dimension::Duration, u_))
                              : QString()));
         done();
+    }
+
+    /// "12 round the rim, 21 mm from one to the next. "
+    QString repeats(const DecorateStep& d) const {
+        const auto ring = rimRing(piece_, d, made_);
+        return ring ? QStringLiteral(
+                          "%1 round the rim, %2 from one to the next: the rim ring among the templates "
+                          "has their places. ")
+                          .arg(ring->times())
+                          .arg(length(ring->spacing))
+                    : QString();
     }
 
     void paint(const StoreStep& s) {

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/cutting/pattern.h"
+#include "core/form/beside.h"
 #include "core/form/outline_box.h"
 
 namespace uovo::report {
@@ -21,6 +22,7 @@ const QColor kCut(0x1A, 0x10, 0x0A);
 struct Drawing {
     std::vector<form::Loop> loops;  ///< m
     form::Loop dashed;              ///< m, a line
+    std::vector<form::Loop> ticks;  ///< m, lines
     std::vector<JointMark> marks;
     QString number, name, words;
 };
@@ -142,6 +144,8 @@ private:
             p_.setPen(dashes);
             p_.drawLine(at(d.dashed[0]), at(d.dashed[1]));
         }
+        p_.setPen(QPen(kInk, 0.25));
+        for (const auto& t : d.ticks) p_.drawLine(at(t[0]), at(t[1]));
         const QRectF box = path.boundingRect();
         const QPointF middle = box.center();
         for (const auto& m : d.marks) {  // a little inside the edge
@@ -247,6 +251,27 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         d.name = qstring(a.name.empty() ? a.piece : a.piece + ": " + a.name);
         d.words = QStringLiteral("acetate, cut %1 ×").arg(a.count);
         if (a.pattern.overlap > 0) d.words += QStringLiteral("\nlap to the dashed line, the seam at the back");
+        out.push_back(std::move(d));
+    }
+    for (size_t k = 0; k < sheets.rings.size(); ++k) {
+        const RimRing& r = sheets.rings[k];
+        Drawing d;
+        d.loops = {r.outer, r.inner};
+        const auto middle = form::circleRound(r.inner).at;
+        for (size_t m = 0; m < r.marks.size(); ++m) {
+            const auto& p = r.marks[m];
+            const double far = std::hypot(p[0] - middle[0], p[1] - middle[1]);
+            const auto outwards = [&](double by) {
+                return form::Point2{p[0] + by * (p[0] - middle[0]) / far, p[1] + by * (p[1] - middle[1]) / far};
+            };
+            d.ticks.push_back({p, outwards(0.005)});
+            d.marks.push_back({outwards(0.013), std::to_string(m + 1)});
+        }
+        d.number = QStringLiteral("ring %1").arg(k + 1);
+        d.name = qstring(r.piece);
+        d.words = QStringLiteral("card, laid round the rim: %1 marks, %2 from one to the next")
+                      .arg(r.times())
+                      .arg(qstring(format(r.spacing, Dimension::Length, units)));
         out.push_back(std::move(d));
     }
     return out;
@@ -382,7 +407,8 @@ tl::expected<int, Problem> writeTemplates(const QString& path, const SheetPlan& 
                                           const material::Library& library, const TemplatePaper& paper) {
     if (sheets.empty())
         return tl::unexpected(
-            Problem{"Nothing here is cut from a sheet or wrapped in acetate: there are no templates."});
+            Problem{"Nothing here is cut from a sheet or wrapped in acetate, nothing comes back round a rim: there are "
+                    "no templates."});
     return writePdf(path, QStringLiteral("Templates"),
                     [&](QPdfWriter& pdf) { return paintTemplates(pdf, sheets, library, paper); });
 }

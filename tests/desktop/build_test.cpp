@@ -314,6 +314,41 @@ TEST_CASE("an opened basket is built on: a figure of the plan beside it, lifted 
     CHECK(shapeOf(p).joints.size() == joints - 1);
 }
 
+TEST_CASE("a hung figure of two bought halves is built by hand: one turned over on the other, the cord, the order") {
+    Program p;
+    startFromParts(p);
+    auto* stage = p.window.build()->hand();
+    for (const char* key : {"half-ball", "disc"}) {
+        stage->choose(key);
+        p.window.build()->bar()->findChild<QPushButton*>("hand/Take out")->click();
+        p.answered();
+        QTest::qWait(20);
+        if (shapeOf(p).items.size() == 1) break;
+    }
+    addPart(p, "In a mold", "Bought mold without a file");
+    const QString lower = stage->chosen();
+    addPart(p, "In a mold", "Bought mold without a file");
+    const QString upper = stage->chosen();
+    REQUIRE(upper != lower);
+    const QString rest = shapeOf(p).items.front().key == lower.toStdString() ? QString() : "disc";
+    if (!rest.isEmpty() && form::itemOf(shapeOf(p), "disc")) {
+        stage->choose(rest);
+        p.window.build()->bar()->findChild<QPushButton*>("hand/Take out")->click();
+        p.answered();
+    }
+    REQUIRE(shapeOf(p).items.size() == 2);
+    stage->choose(upper);
+    say(p, "upside down, on the " + QString::fromStdString(itemOf(p, lower).name).toLower());
+    CHECK(itemOf(p, upper).at[2].value > itemOf(p, lower).at[2].value);
+    CHECK(shapeOf(p).joints.size() == 1);
+    p.session.editPiece("hung", [](Piece& piece) { piece.shape.choices["carried"] = "hung from its cord"; });
+    p.answered();
+    CHECK(everyStateStands(p));
+    const auto answers = p.session.pieceAnswers(p.session.piece()->id);
+    CHECK(answers->together->order.steps.size() == 2);
+    CHECK(answers->together->glues.size() == 1);
+}
+
 TEST_CASE("steps are dragged to another order, a bad one is refused with the part that falls, and one is found again") {
     Program p;
     auto* place = build(p, "observatory");

@@ -158,3 +158,31 @@ TEST_CASE("a part of an assembly is cut as a letter, from its own line") {
     CHECK(item->part.points.size() >= 1);
     CHECK(p.session.pieceAnswers(p.session.piece()->id)->problems.empty());
 }
+
+TEST_CASE("a narrow place is judged while it is traced: what hangs on it, and how often it bears that") {
+    Program p;
+    QTemporaryDir folder;
+    QImage image(800, 400, QImage::Format_RGB32);  // two balls on a thread
+    image.fill(Qt::white);
+    QPainter paint(&image);
+    paint.setBrush(QColor(50, 30, 20));
+    paint.setPen(Qt::NoPen);
+    paint.drawEllipse(QPointF(200, 200), 150, 150);
+    paint.drawEllipse(QPointF(600, 200), 150, 150);
+    paint.drawRect(QRectF(200, 192, 400, 16));
+    paint.end();
+    const QString path = folder.filePath("dumbbell.png");
+    REQUIRE(image.save(path));
+    p.window.bringFile(path);
+    auto* page = p.window.sheet()->findChild<QWidget*>("outlinePage");
+    REQUIRE(page);
+    REQUIRE(traced(page));
+    type(page, "outlineLongest", "160 mm");
+    REQUIRE(QTest::qWaitFor([&] { return said(page).contains("bears"); }, 5000));
+    INFO(said(page).toStdString());
+    CHECK(said(page).contains("Make it wider"));  // 34 g on a thread of 3.7 × 4 mm
+    const QString large = said(page);
+    type(page, "outlineLongest", "50 mm");
+    REQUIRE(QTest::qWaitFor([&] { return said(page) != large && said(page).contains("bears"); }, 5000));
+    CHECK_FALSE(said(page).contains("Make it wider"));
+}

@@ -98,6 +98,27 @@ TEST_CASE("outlines on paper are true within 0.1 mm, and so is the ruler: popple
                   1e3 * (f.outer - f.inner * std::cos(f.angle / 2))));
 }
 
+TEST_CASE("a rim ring on paper is as wide as the rim and its band, with a number at each mark") {
+    Program p;
+    QTemporaryDir folder;
+    const QString path = folder.filePath("t.pdf");
+    Plan plan = one("cup", {{"topDiameter", 0.1}, {"height", 0.06}, {"fillLine", 0.06}});
+    DecorateStep drips;
+    drips.every = Measure(0.026);
+    plan.pieces[0].making.push_back(drips);
+    const auto sheets = sheetsOf(plan);
+    REQUIRE(sheets.rings.size() == 1);
+    CHECK(sheets.rings[0].times() == 12);  // π · 100 mm over 26 mm
+    REQUIRE(report::writeTemplates(path, sheets, io::library()));
+    CHECK(has(strokes(path, 1), 100 + 28, 100 + 28));
+    QProcess read;
+    read.start("pdftotext", {"-layout", path, "-"});
+    REQUIRE(read.waitForFinished());
+    const QString text = QString::fromUtf8(read.readAllStandardOutput());
+    CHECK(text.contains("12 marks, 26 mm from one to the next"));
+    CHECK(text.contains(QRegularExpression("\\b11\\b")));
+}
+
 TEST_CASE("what is larger than a page goes over several that lap over each other") {
     Program p;
     QTemporaryDir folder;

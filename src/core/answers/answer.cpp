@@ -13,20 +13,13 @@
 #include "core/quantity/side_by_side.h"
 #include "core/schedule/solver.h"
 #include "core/stages/put_together.h"
+#include "core/stages/spares.h"
 #include "core/stages/strength.h"
 #include "core/words/order_words.h"
 #include "core/words/words.h"
 
 namespace uovo {
 namespace {
-
-/// Pieces with their spares. What is put together from many parts is not made twice: a part of it is.
-int toMake(const Piece& piece, const Made& made, double survives, const material::Library& lib) {
-    const auto parts = std::ranges::count_if(made.assembly.items, [](const form::Item& i) { return i.edible; });
-    return double(parts) >= lib.usual("sparedInParts")
-               ? piece.count
-               : batch::piecesToMake(piece.count, survives, lib.usual("sparesSure"));
-}
 
 /// A library may throw where a shape is beyond it: that is this piece's problem, the others go on.
 template <class Stage>
@@ -166,6 +159,7 @@ std::shared_ptr<const Said> saidOf(const Piece& piece, const Plan& plan, const m
     if (stop.stop_requested()) return nullptr;
     a->coating = *coatingOf(piece, plan, lib);
     a->make = toMake(piece, *a->made, piece.survives, lib);
+    a->spareParts = spareParts(piece, *a->made, piece.survives, lib);
     addSteps(piece, plan, lib, *a);
     said->found = a->problems;
     said->demands = demandsOf(piece, plan, lib, *a);
@@ -307,7 +301,8 @@ bool spareWhatCracks(const Plan& plan, const material::Library& library, const A
         if (!now->strength || !now->strength->problem.empty() || now->answers.empty()) continue;
         auto& survives = handled.pieces[i].survives;
         survives = std::max(std::min(kLeast, survives), survives * now->strength->survives);
-        more = more || toMake(plan.pieces[i], *now->made, survives, library) != now->make;
+        more = more || toMake(plan.pieces[i], *now->made, survives, library) != now->make ||
+               spareParts(plan.pieces[i], *now->made, survives, library) != now->spareParts;
     }
     if (!more) return true;
     AnswerOptions rest = options;

@@ -164,6 +164,7 @@ std::string answersJson(const Plan& plan, const Answers& answers) {
         const auto& a = *answers.pieces[i];
         json p{{"id", a.id}, {"count", plan.pieces[i].count}, {"make", a.make}};
         if (a.made) addMade(p, *a.made);
+        if (!a.spareParts.empty()) p["spareParts"] = a.spareParts;
         if (a.bath)
             p["bath"] = {
                 {"pot", a.bath->pot}, {"chocolate", number(a.bath->chocolate)}, {"level", number(a.bath->level)}};

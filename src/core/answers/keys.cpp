@@ -46,8 +46,12 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     essence.kitchen = plan.kitchen;
     essence.kitchen.hands = 1;
     essence.kitchen.helpersFrom.clear();
-    for (Measure* m : {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight,
-                       &essence.kitchen.freezerWidth, &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight})
+    for (Measure* m :
+         {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight,
+          &essence.kitchen.freezerWidth, &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight,
+          &essence.kitchen.sheetWidth, &essence.kitchen.sheetDepth, &essence.kitchen.sheetGap, &essence.kitchen.knife,
+          &essence.kitchen.boxLength, &essence.kitchen.boxWidth, &essence.kitchen.boxHeight, &essence.kitchen.plate,
+          &essence.kitchen.mug, &essence.kitchen.mugDepth})
         *m = 0;
     essence.own = plan.own;
     Piece p = uncoloured(piece, plan);

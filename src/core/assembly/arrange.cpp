@@ -28,8 +28,8 @@ bool isPair(const PartJoint& j, const std::string& a, const std::string& b) {
 
 }  // namespace
 
-tl::expected<Placer, Problem> placerOf(const Part& assembly, const form::Meshes& meshes) {
-    const auto built = form::build(assembly, meshes, kPlacing);
+tl::expected<Placer, Problem> placerOf(const Part& assembly, const form::Meshes& meshes, const form::Detail& detail) {
+    const auto built = form::build(assembly, meshes, detail);
     if (!built) return tl::unexpected(built.error());
     return Placer(*built);
 }

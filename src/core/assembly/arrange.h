@@ -10,7 +10,8 @@ inline constexpr size_t kMostParts = 40;
 
 /// The assembly as it is put together by hand: fine enough for its parts to lie on each other.
 /// @returns it, or the sentence of what cannot be built
-tl::expected<Placer, Problem> placerOf(const form::Part& assembly, const form::Meshes& meshes);
+tl::expected<Placer, Problem> placerOf(const form::Part& assembly, const form::Meshes& meshes,
+                                       const form::Detail& detail = kPlacing);
 
 /// Puts a part elsewhere; how far it moves when all is pulled apart follows.
 void putAt(form::Part& assembly, size_t item, const Placer& placer, const form::Pose& pose);

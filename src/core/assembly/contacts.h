@@ -68,6 +68,13 @@ struct ContactOptions {
     double table = 0;      ///< m, height of the table
     double finest = 7e-4;  ///< m between samples of a face, at the least
     int samples = 800;     ///< of the faces that may touch, about
+    /// For parts that a hand moves: which touch, not how.
+    static ContactOptions inHand() {
+        ContactOptions o;
+        o.finest = 2e-3;
+        o.samples = 100;
+        return o;
+    }
 };
 
 struct Contacts {

@@ -20,6 +20,7 @@ constexpr double kRound = 0.03;        // of a radius: rims that differ less are
 constexpr double kRimBand = 5e-4;      // m under the highest place
 constexpr int kRimCorners = 12;        // at least, to be called round
 constexpr double kAngles = 15;         // degrees: whole parts of the way round
+constexpr double kEvenly = 0.02;       // of a part of the way round: so near to a whole number of them
 constexpr size_t kProbes = 4000;       // places that are asked whether they are inside another, at the most
 constexpr double kProbeStep = 1.5e-3;  // m from one to the next along an edge
 constexpr size_t kAlike = 600;         // corners that are looked at for it
@@ -212,6 +213,9 @@ struct Placer::Inside {
         return {least, on};
     }
 
+    /// Where it would stand evenly among parts of its kind that are round this rim already, the place nearest to an
+    /// angle: in the largest gaps between them, or one step on from the last. Degrees.
+    std::optional<double> evenly(size_t item, const Ring& ring, double angle) const;
     std::vector<Candidate> alignments(size_t item, const Mesh& mesh, double reach) const;
     std::optional<Candidate> onRim(size_t item, const Mesh& mesh, double reach) const;
     std::optional<Candidate> level(size_t item, const Mesh& mesh, double reach) const;
@@ -248,6 +252,37 @@ std::vector<Candidate> Placer::Inside::alignments(size_t item, const Mesh& mesh,
     return out;
 }
 
+std::optional<double> Placer::Inside::evenly(size_t item, const Ring& ring, double angle) const {
+    const Vec3 mine = form::bounds(parts[item].local).size();
+    std::vector<double> at;  // degrees of those that are there, in their order
+    for (size_t j = 0; j < parts.size(); ++j) {
+        if (j == item || form::length(form::bounds(parts[j].local).size() - mine) > kTouch) continue;
+        const Vec3 m = middleOf(parts[j].box) - ring.centre;
+        const double r = std::hypot(m.x, m.y);
+        if (r < kTouch || r > ring.radius + kNearby) continue;
+        at.push_back(std::atan2(m.y, m.x) * 180 / std::numbers::pi);
+    }
+    if (at.empty()) return {};
+    std::ranges::sort(at);
+    std::vector<double> places;
+    double least = 360;
+    for (size_t i = 0; i < at.size(); ++i) {
+        const double gap = i + 1 < at.size() ? at[i + 1] - at[i] : at.front() + 360 - at.back();
+        places.push_back(at[i] + gap / 2);
+        if (gap > 1e-3) least = std::min(least, gap);
+    }
+    const double folds = 360 / least;
+    if (at.size() > 1 && std::abs(folds - std::round(folds)) < kEvenly)
+        for (const double a : at)
+            for (const double step : {least, -least}) places.push_back(a + step);
+    std::erase_if(places, [&](double p) {
+        return std::ranges::any_of(at,
+                                   [&](double a) { return std::abs(std::remainder(p - a, 360)) < 0.5 * least - 1e-6; });
+    });
+    if (places.empty()) return {};
+    return *std::ranges::min_element(places, {}, [&](double p) { return std::abs(std::remainder(p - angle, 360)); });
+}
+
 std::optional<Candidate> Placer::Inside::onRim(size_t item, const Mesh& mesh, double reach) const {
     std::optional<Candidate> best;
     const Box box = form::bounds(mesh);
@@ -263,9 +298,13 @@ std::optional<Candidate> Placer::Inside::onRim(size_t item, const Mesh& mesh, do
         if (ring->width > ring->radius) wanted -= 0.5 * std::min(box.size().x, box.size().y);  // inside a plate's edge
         if (std::abs(r - wanted) > reach) continue;
         double angle = std::atan2(out.y, out.x) * 180 / std::numbers::pi;
-        const double whole = std::round(angle / kAngles) * kAngles;
         Candidate c;
-        const bool round = std::abs(angle - whole) * std::numbers::pi / 180 * wanted < reach;
+        const auto near = [&](double a) {
+            return std::abs(std::remainder(angle - a, 360)) * std::numbers::pi / 180 * wanted < reach;
+        };
+        const auto even = evenly(item, *ring, angle);
+        const double whole = even && near(*even) ? *even : std::round(angle / kAngles) * kAngles;
+        const bool round = near(whole);
         if (round) angle = whole;
         const double a = angle * std::numbers::pi / 180;
         const Vec3 to{ring->centre.x + wanted * std::cos(a), ring->centre.y + wanted * std::sin(a), mid.z};

@@ -12,6 +12,9 @@ namespace uovo::assembly {
 
 /// How fine parts are built to be put in their places.
 inline constexpr form::Detail kPlacing{6000, 96};
+/// … and while a hand moves them, so that each place and what touches there come within a frame; where it lets go is
+/// computed as finely as all else.
+inline constexpr form::Detail kInHand{800, 36};
 
 /// What a part holds on to while it is moved.
 struct Snap {

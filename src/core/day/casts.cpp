@@ -31,11 +31,12 @@ int Builder::releaseCasts(const Round& r, bool walled, int many) {
 
 void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) {
     const auto& stage = *a.made;
-    int edible = 0, sheets = 0;
+    int edible = 0, sheets = 0, spares = 0;
     for (size_t k = 0; k < stage.assembly.items.size(); ++k) {
         const auto& item = stage.assembly.items[k];
         if (stage.wall && stage.wall->covers(k)) continue;
         edible += item.edible;
+        if (!a.spareParts.empty()) spares += a.spareParts[k];
         sheets += item.edible && item.shape.body == form::Body::Sheet;
     }
     if (edible == 0) return;
@@ -52,7 +53,7 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
     const size_t end = together(piece.making);
     int before = -1;
     for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
-        const int many = r.pieces * std::max(1, edible);
+        const int many = r.pieces * std::max(1, edible) + (r.number == 1 ? spares : 0);
         const int prepare = prepareCasts(r, many);
         if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
         before = prepare;
@@ -120,7 +121,13 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
     const std::string who = work.name.empty() ? r.who : partOf(r, work.name, edible);
     PotState& pot = potOfCast(piece, c);
     const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
-    const int n = r.pieces, many = n * std::max(1, edible);
+    int spares = 0, spareSheets = 0;  // made with the first round
+    if (r.number == 1 && !a.spareParts.empty())
+        for (const size_t i : work.items) {
+            spares += a.spareParts[i];
+            if (stage.assembly.items[i].shape.body == form::Body::Sheet) spareSheets += a.spareParts[i];
+        }
+    const int n = r.pieces, many = n * std::max(1, edible) + spares, spread = n * sheets + spareSheets;
     const bool last = work.last;
     const auto id = [&](const char* what) { return k == 0 ? std::string(what) : fmt::format("{}-{}", what, k + 1); };
     const int ready =
@@ -139,8 +146,7 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
               : stage.wall && work.name.empty() ? "Cast the other parts of "
                                                 : "Cast ") +
                  who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")),
-             "coat",
-             minutes("cast", many - n * sheets) * (edible > sheets) + minutes("spread", n * sheets) * (sheets > 0), 1);
+             "coat", minutes("cast", many - spread) * (edible > sheets) + minutes("spread", spread) * (sheets > 0), 1);
     const int lasts = static_cast<int>(pot.life) - length(poured);
     after(ready, poured, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))),
           "the chocolate stays usable");

@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/day/builder.h"
+#include "core/stages/gluing.h"
 
 namespace uovo::day {
 
@@ -76,20 +77,37 @@ bool Builder::joinsAtLast(const Piece& piece, const Made& made) {
 }
 
 int Builder::join(const Round& r, const PieceAnswers& a, const Since& since) {
-    const auto& items = a.made->assembly.items;
-    if (items.size() < 2) {
-        const int joined =
-            task(r, "join", "Warm the rims and close " + r.who, "finish", minutes("join", r.pieces), 0, {"warm-plate"});
+    if (a.made->assembly.items.size() < 2) {
+        const int joined = task(r, "join", "Warm the rims and close " + r.who, "finish", minutes("close", r.pieces), 0,
+                                {"warm-plate"});
         follow(since, joined);
         glued_.insert(joined);
         return joined;
     }
-    const int glue = task(r, "glue-pot", "Melt a little chocolate as glue for " + r.who, "melt", minutes("patchPot", 1),
-                          0, {"hot-bowl"});
-    const int joined = task(r, "join", "Put together " + r.who, "finish",
-                            minutes("join", r.pieces * static_cast<int>(items.size() - 1)), 0);
-    follow(since, glue);
-    after(glue, joined, 0, 6, "the glue is warm");
+    const auto goes = gluings(*a.made, a.together.get(), lib_);
+    int joined = -1;
+    for (size_t k = 0; k < goes.size(); ++k) {
+        const auto id = [&](const char* what) {
+            return k == 0 ? std::string(what) : fmt::format("{}-{}", what, k + 1);
+        };
+        const std::string steps = goes.size() == 1 ? ""
+                                  : goes[k].first == goes[k].last
+                                      ? fmt::format(": step {}", goes[k].first + 1)
+                                      : fmt::format(": steps {}–{}", goes[k].first + 1, goes[k].last + 1);
+        const int now = task(r, id("join"), "Put together " + r.who + steps, "finish",
+                             std::max(1, static_cast<int>(std::ceil(goes[k].hands * r.pieces / 60))), 0);
+        const int wait = k == 0 ? 0 : static_cast<int>(std::ceil(waitBetween(goes[k - 1], goes[k], r.pieces) / 60));
+        if (k == 0 || wait > 0) {
+            const int glue =
+                task(r, id("glue-pot"),
+                     (k == 0 ? "Melt a little chocolate as glue for " : "Warm the glue again for ") + r.who, "melt",
+                     minutes("patchPot", 1), 0, {"hot-bowl"});
+            if (k == 0) follow(since, glue);
+            after(glue, now, 0, 6, "the glue is warm");
+        }
+        if (k > 0) after(joined, now, wait, -1, "the glue before it bears");
+        joined = now;
+    }
     glued_.insert(joined);
     return joined;
 }

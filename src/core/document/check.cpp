@@ -40,6 +40,12 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     range(k.sheetWidth, 0.05, 2, Dimension::Length, "The sheet's width", "sheetWidth");
     range(k.sheetDepth, 0.05, 2, Dimension::Length, "The sheet's depth", "sheetDepth");
     range(k.sheetGap, 0, 0.03, Dimension::Length, "The gap between parts", "sheetGap");
+    range(k.boxLength, 0.03, 2, Dimension::Length, "The box's length", "boxLength");
+    range(k.boxWidth, 0.03, 2, Dimension::Length, "The box's width", "boxWidth");
+    range(k.boxHeight, 0.02, 2, Dimension::Length, "The box's height", "boxHeight");
+    range(k.plate, 0.03, 1, Dimension::Length, "The plate", "plate");
+    range(k.mug, 0.03, 0.5, Dimension::Length, "The mug's width", "mug");
+    range(k.mugDepth, 0.02, 0.5, Dimension::Length, "The mug's depth", "mugDepth");
     if (k.knife != Measure(0)) range(k.knife, 0.001, 0.2, Dimension::Length, "What a knife cuts in a second", "knife");
     if (k.shelves < 1 || k.shelves > 8)
         out.push_back({"Between one and eight free shelves in the fridge.", "kitchen/shelves"});
@@ -129,6 +135,8 @@ void checkMaking(const Piece& p, const Plan& plan, const material::Library& lib,
             if (!isPartOf(p, d->item)) add({"There is no such part to decorate.", here + "item"});
             between(d->mass, 0, 5, "A decoration weighs between nothing and five kilograms.", here + "mass");
             between(d->dry, 0, 86400, "It dries between no time and a day.", here + "dry");
+            if (d->every != Measure(0))
+                between(d->every, 0.002, 0.5, "From one to the next are between 2 and 500 mm.", here + "every");
         } else if (const auto* e = std::get_if<ServeStep>(&step)) {
             between(e->amount, 0, 0.02, "Between nothing and 20 l for one.", here + "amount");
         }

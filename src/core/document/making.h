@@ -107,6 +107,7 @@ struct DecorateStep {
     std::string name;       ///< of a powder or ribbon
     Measure mass = 0.003;   ///< kg on one piece
     Measure dry = 300;      ///< s until it may be touched
+    Measure every = 0;      ///< m along the rim from one to the next; 0: as it comes. Not of a ribbon
     std::string item;       ///< key of the part of a compound that is decorated; empty: the whole
     std::string extra;
     bool usesChocolate() const { return way != Way::Dust && way != Way::Ribbon; }

@@ -107,6 +107,7 @@ DecorateStep readDecorate(Object& o) {
     o.text("name", s.name);
     o.measure("mass", s.mass);
     o.measure("dry", s.dry);
+    o.measure("every", s.every);
     o.text("item", s.item);
     s.extra = o.extra();
     return s;

@@ -127,6 +127,12 @@ void readKitchen(Object& o, Kitchen& out) {
     k.measure("sheetDepth", out.sheetDepth);
     k.measure("sheetGap", out.sheetGap);
     k.measure("knife", out.knife);
+    k.measure("boxLength", out.boxLength);
+    k.measure("boxWidth", out.boxWidth);
+    k.measure("boxHeight", out.boxHeight);
+    k.measure("plate", out.plate);
+    k.measure("mug", out.mug);
+    k.measure("mugDepth", out.mugDepth);
     k.yesNo("fan", out.fan);
     k.whole("shelves", out.shelves);
     k.whole("hands", out.hands);

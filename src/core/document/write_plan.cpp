@@ -105,6 +105,7 @@ json written(const DecorateStep& s) {
     if (!s.chocolate.empty()) k["chocolate"] = s.chocolate;
     if (!s.name.empty()) k["name"] = s.name;
     if (!s.item.empty()) k["item"] = s.item;
+    if (s.every != Measure(0)) k["every"] = written(s.every);
     return k;
 }
 
@@ -263,6 +264,12 @@ std::string writePlan(const Plan& p) {
                     {"sheetWidth", written(k.sheetWidth)},
                     {"sheetDepth", written(k.sheetDepth)},
                     {"sheetGap", written(k.sheetGap)},
+                    {"boxLength", written(k.boxLength)},
+                    {"boxWidth", written(k.boxWidth)},
+                    {"boxHeight", written(k.boxHeight)},
+                    {"plate", written(k.plate)},
+                    {"mug", written(k.mug)},
+                    {"mugDepth", written(k.mugDepth)},
                     {"fan", k.fan},
                     {"shelves", k.shelves},
                     {"hands", k.hands}};

@@ -2,6 +2,7 @@
 #pragma once
 #include <cctype>
 #include <string>
+#include <vector>
 
 namespace uovo {
 
@@ -15,6 +16,18 @@ inline std::string lowerFirst(std::string s) {
 inline std::string lowered(std::string s) {
     for (char& c : s) c = static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
     return s;
+}
+
+/// "Wall 3" → "Wall"
+inline std::string unnumbered(const std::string& name) {
+    return name.substr(0, name.find_last_not_of(" 0123456789") + 1);
+}
+
+/// "the dome, the tube and the ceiling"
+inline std::string listed(const std::vector<std::string>& names) {
+    std::string out;
+    for (size_t i = 0; i < names.size(); ++i) out += (i == 0 ? "" : i + 1 == names.size() ? " and " : ", ") + names[i];
+    return out;
 }
 
 }  // namespace uovo

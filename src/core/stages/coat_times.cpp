@@ -14,6 +14,8 @@ setting::Events settingEvents(const material::Library& lib) {
 
 heat::Former formerHeat(const form::Part& part, const material::Library& lib) {
     const form::Family* family = form::family(part.family);
+    if (family && family->former == form::Former::Balloon)
+        return {lib.former("balloonHeatCapacity"), 0, lib.former("balloonBack")};
     if (family && family->body == form::Body::Sheet) return {lib.former("trayHeatCapacity"), 0, -1};
     if (family && family->former == form::Former::Itself && family->body == form::Body::Wall) {
         // heat that half of it takes up, by the area that is covered
@@ -35,11 +37,6 @@ heat::Former formerHeat(const form::Part& part, const material::Library& lib) {
                                 : is("plastic") ? "thinPlasticHeatCapacity"
                                                 : "cupHeatCapacity"),
             0, -1};
-}
-
-heat::Former formerHeat(const Piece& piece, const material::Library& lib) {
-    if (piece.overBalloon()) return {lib.former("balloonHeatCapacity"), 0, lib.former("balloonBack")};
-    return formerHeat(piece.shape, lib);
 }
 
 setting::Stay stayIn(coat::Place place, double seconds, const Plan& plan, const material::Library& lib) {
@@ -71,7 +68,7 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
         wall.coatTemperature = step.temperature.value;
         wall.shellTemperature = part.shell;
         wall.crystals = material::crystalsAt(coating, step.temperature.value);
-        wall.former = job.former;
+        wall.former = slow[k].former.value_or(job.former);
         wall.shut = job.shut || step.way == coat::Way::Turn;
         const double before = coat::beforeCold(step);
         const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, before, plan, lib),

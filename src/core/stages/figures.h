@@ -39,7 +39,8 @@ struct PieceAnswers {
     std::shared_ptr<const StrengthStage> strength;  ///< of a wall, once it is reckoned; else null
     std::shared_ptr<const PutTogether> together;    ///< of several parts, once their order is found; else null
     material::Coating coating;
-    int make = 0;  ///< pieces with spares
+    int make = 0;                 ///< pieces with spares
+    std::vector<int> spareParts;  ///< of each item, told at the first of those that are alike; empty: none
     std::optional<batch::Bath> bath;
     std::vector<Answer> answers;
     double fillEach = 0;             ///< m³ of all that is filled into one; 0 without filling

@@ -2,6 +2,7 @@
 #pragma once
 #include <algorithm>
 #include <memory>
+#include <optional>
 #include <stop_token>
 
 #include "core/coat/band.h"
@@ -112,15 +113,14 @@ double wallAt(const MeridianWall& wall, const form::Vec3& place);
 coat::Uncertainty coatUncertainty(const Piece& piece, const material::Library& library);
 /// Crystal fractions at which a wall locks, is firm, set, and lets go.
 setting::Events settingEvents(const material::Library& library);
-/// What a piece's former is to the chocolate: heat it takes and lets through.
-heat::Former formerHeat(const Piece& piece, const material::Library& library);
-/// What an item of a part or compound is made in or on.
+/// What a part is made in or on is to the chocolate: heat it takes and lets through.
 heat::Former formerHeat(const form::Part& part, const material::Library& library);
 /// Air of a place: °C and W/m²K; the last of a list of stays goes on.
 setting::Stay stayIn(coat::Place place, double seconds, const Plan& plan, const material::Library& library);
 /// How long what its coats leave takes to set, and what the cold does to it.
 struct SlowPlace : coat::SlowPlace {
-    double shellTemperature = 21;  ///< °C of the piece at the coat's end
+    double shellTemperature = 21;             ///< °C of the piece at the coat's end
+    std::optional<heat::Former> former = {};  ///< that it lies on, where parts have molds of their own
 };
 /// @param slow where each coat sets last @param mean m of the whole wall @param rim m of the last coat at the rim, 0:
 /// no rim

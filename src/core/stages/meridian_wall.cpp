@@ -109,7 +109,7 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
             job.melts.push_back({*own, heat::CrystalLaw(*own, lib.physics)});
         }
     const bool balloon = piece.overBalloon();
-    static_cast<heat::Former&>(job.former) = formerHeat(piece, lib);
+    static_cast<heat::Former&>(job.former) = formerHeat(piece.shape, lib);
     job.former.dripCap = lib.former(balloon ? "balloonDripCap" : "moldDripCap");
     job.former.rimBead = lib.former("rimBead");
     job.former.dripTime = lib.former("dripTime");

@@ -38,8 +38,6 @@ std::vector<Loop> cutLoops(const form::Part& part) {
     return loops;
 }
 
-std::string stem(const std::string& name) { return name.substr(0, name.find_last_not_of(" 0123456789") + 1); }
-
 /// m from a place to the nearest outline.
 double fromOutline(const form::Point2& p, const std::vector<Loop>& loops) {
     double nearest = 1e300;
@@ -122,11 +120,15 @@ SheetPlan sheetPlan(const Plan& plan, const material::Library& lib, const PlanFi
         const auto& items = now.made->assembly.items;
         const int make = std::max(1, now.make);
         const size_t first = out.templates.size();
+        for (const auto& d : StepsOf<const DecorateStep>(piece.making))
+            if (auto ring = rimRing(piece, d, *now.made)) out.rings.push_back(std::move(*ring));
         for (size_t k = 0; k < items.size(); ++k) {
             const auto& item = items[k];
             if (!item.edible) continue;
+            const int spares = k < now.spareParts.size() ? now.spareParts[k] : 0;
             if (item.shape.pattern) {
-                AcetatePattern a{piece.name, items.size() > 1 ? item.name : std::string(), *item.shape.pattern, make};
+                AcetatePattern a{piece.name, items.size() > 1 ? item.name : std::string(), *item.shape.pattern,
+                                 make + spares};
                 out.acetate.push_back(std::move(a));
             }
             const auto* family = form::family(item.part.family);
@@ -166,14 +168,14 @@ SheetPlan sheetPlan(const Plan& plan, const material::Library& lib, const PlanFi
             if (twin != out.templates.end()) {
                 twin->items.push_back(item.name);
                 twin->marks.push_back(marksOf(now, k));
-                twin->cut.count += make;
-                if (twin->name != item.name) twin->name = stem(twin->name);
+                twin->cut.count += make + spares;
+                if (twin->name != item.name) twin->name = unnumbered(twin->name);
                 continue;
             }
             t.name = item.name;
             t.items = {item.name};
             t.marks = {marksOf(now, k)};
-            t.cut.count = make;
+            t.cut.count = make + spares;
             if (t.cutter) {
                 t.cut.cutLength = 0;
                 t.cut.each = lib.usual("cutterPress") * static_cast<double>(t.cut.loops.size());

@@ -3,6 +3,7 @@
 #include "core/cutting/nest.h"
 #include "core/form/bevel.h"
 #include "core/stages/put_together.h"
+#include "core/stages/rim_ring.h"
 
 namespace uovo {
 
@@ -47,10 +48,11 @@ struct AcetatePattern {
 };
 
 struct SheetPlan {
+    std::vector<RimRing> rings;
     std::vector<Template> templates;
     std::vector<SheetGroup> groups;
     std::vector<AcetatePattern> acetate;
-    bool empty() const { return templates.empty() && acetate.empty(); }
+    bool empty() const { return templates.empty() && acetate.empty() && rings.empty(); }
 };
 
 struct SheetWishes {

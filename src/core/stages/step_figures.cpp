@@ -54,7 +54,7 @@ setting::Cast filmOf(const Piece& piece, const Made& made, size_t coat, const Pl
     wall.coatTemperature = piece.coats()[coat].temperature.value;
     wall.shellTemperature = plan.kitchen.room.value;
     wall.crystals = material::crystalsAt(own, wall.coatTemperature);
-    wall.former = formerHeat(piece, lib);
+    wall.former = formerHeat(piece.shape, lib);
     return setting::cast(wall, own);
 }
 

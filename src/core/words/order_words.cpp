@@ -52,10 +52,7 @@ public:
             names.erase(names.begin() + static_cast<std::ptrdiff_t>(i) + 1,
                         names.begin() + static_cast<std::ptrdiff_t>(k));
         }
-        std::string out;
-        for (size_t i = 0; i < names.size(); ++i)
-            out += (i == 0 ? "" : i + 1 == names.size() ? " and " : ", ") + names[i];
-        return out;
+        return listed(names);
     }
 
     OrderLine line(const assembly::Order& order, size_t k, bool beside) const {
@@ -183,23 +180,20 @@ const char* sideWords(assembly::Side side) {
 std::vector<OrderLine> orderLines(const PutTogether& t, const Made& made, UnitSystem units) {
     const OrderTeller teller(t, made, units);
     std::vector<OrderLine> out;
-    std::vector<char> told(t.order.groups.size(), 0);
-    for (size_t k = 0; k < t.order.steps.size(); ++k) {
-        if (t.order.steps[k].parts.size() > 1)
-            for (size_t g = 0; g < t.order.groups.size(); ++g) {
-                const auto& group = t.order.groups[g];
-                if (told[g] || group.steps.empty() ||
-                    std::ranges::find(t.order.steps[k].parts, group.steps.front().parts.front()) ==
-                        t.order.steps[k].parts.end())
-                    continue;
-                told[g] = 1;
-                for (size_t j = 0; j < group.steps.size(); ++j) out.push_back(teller.line(group, j, true));
-            }
-        out.push_back(teller.line(t.order, k, false));
-    }
+    for (const auto& s : toldSteps(t.order)) out.push_back(teller.line(*s.order, s.step, s.beside));
     if (const std::string side = sideWords(t.order.side); !side.empty() && !out.empty())
         out.front().how = side + " " + out.front().how;
     return out;
+}
+
+std::string eachBeforeTheNext(const std::vector<Gluing>& goes, int pieces) {
+    bool waits = false, spared = false;
+    for (size_t k = 1; k < goes.size(); ++k) {
+        waits = waits || waitBetween(goes[k - 1], goes[k], pieces) > 0;
+        spared = spared || goes[k].wait > 0;
+    }
+    return fmt::format("Do each step on all {} before the next one{}.", pieces,
+                       spared && !waits ? ": what was glued first bears by then" : "");
 }
 
 std::vector<std::string> orderTroubles(const PutTogether& t, const Made& made, UnitSystem units) {

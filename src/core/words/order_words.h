@@ -1,6 +1,6 @@
 // How parts are put together, in words.
 #pragma once
-#include "core/stages/put_together.h"
+#include "core/stages/gluing.h"
 
 namespace uovo {
 
@@ -20,9 +20,11 @@ struct OrderLine {
 std::vector<OrderLine> orderLines(const PutTogether& together, const Made& made, UnitSystem units);
 /// What of the whole does not stand, floats or cuts; empty where all is well.
 std::vector<std::string> orderTroubles(const PutTogether& together, const Made& made, UnitSystem units);
-/// As an answer of the piece's column; none where there is nothing to put together.
+/// How several are put together at once.
+std::string eachBeforeTheNext(const std::vector<Gluing>& goes, int pieces);
 /// What a cover, dome or lid leaves free over what it closes over; none where nothing does.
 std::optional<Answer> coverAnswer(const PutTogether& together, const Made& made, UnitSystem units);
+/// As an answer of the piece's column; none where there is nothing to put together.
 std::optional<Answer> orderAnswer(const PutTogether& together, const Made& made, UnitSystem units);
 
 }  // namespace uovo

@@ -2,19 +2,19 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/cutting/narrow.h"
 #include "core/form/opening.h"
 #include "core/mold/box_pour.h"
 #include "core/setting/stick.h"
+#include "core/stages/narrow_place.h"
 #include "core/stages/sheets.h"
+#include "core/stages/spares.h"
 #include "core/stages/strength.h"
 #include "core/words/speaker.h"
 
 namespace uovo {
 namespace {
 
-constexpr size_t kDrawn = 8;        // corners: an outline with fewer is a panel
-constexpr double kNarrowHolds = 3;  // times what it feels: less breaks in a hand now and then
+constexpr size_t kDrawn = 8;  // corners: an outline with fewer is a panel
 
 constexpr double kLump = 0.008;  // m: a thicker place than three walls is worth a word
 
@@ -152,16 +152,14 @@ public:
                                        spares == 1  ? " and 1 spare"
                                        : spares > 1 ? fmt::format(" and {} spares", spares)
                                                     : "");
-        if (spares == 0 && piece_.survives < 1 && double(s_.parts.size()) >= lib_.usual("sparedInParts"))
-            a.sentence += "No spare of the whole: make one part more of each that breaks easily. ";
+        if (const auto parts = sparePartWords(s_, known_.spareParts); !parts.empty())
+            a.sentence += fmt::format("No spare of the whole; {}, because some break. ", parts);
         if (s_.massHigh > 1.01 * s_.massLow)
             a.sentence += fmt::format("Likely {} to {} each. ", mass(s_.massLow), mass(s_.massHigh));
         std::vector<std::pair<std::string, double>> named;  // walls 1–8 are told as one
         for (size_t i = 0; i < s_.items.size(); ++i) {
             if (!s_.assembly.items[i].edible) continue;
-            std::string name = s_.assembly.items[i].name;
-            while (!name.empty() && (std::isdigit(static_cast<unsigned char>(name.back())) || name.back() == ' '))
-                name.pop_back();
+            const std::string name = unnumbered(s_.assembly.items[i].name);
             if (named.empty() || named.back().first != name) named.emplace_back(name, 0);
             named.back().second += s_.items[i];
             a.working.inputs.push_back({s_.assembly.items[i].name, mass(s_.items[i]), "", "geometry × density"});
@@ -490,18 +488,16 @@ public:
             if (i.part.points.empty() || i.part.points.front().size() < kDrawn) continue;  // a panel of a house
             const auto n = cutting::narrowest(i.part.points);
             if (!n) continue;
-            const double t = i.shape.wall, mean = strengthOf(plan_, lib_, piece_.chocolate).strength.mean,
-                         hangs = s_.items[k] / std::max(s_.volumes[k], 1e-12) * n->beyond * t,
-                         tension = 6 * lib_.usual("jerk") * hangs * kGravity * n->lever / (n->width * t * t),
-                         bears = mean / std::max(tension, 1e-9);
+            const double t = i.shape.wall;
+            const NarrowPlace place = narrowPlace(*n, t, piece_.chocolate, plan_, lib_);
             Answer a;
             a.id = "narrow";
             a.figure = {n->width, n->width, n->width, Dimension::Length};
             a.headline = length(n->width);
             a.after = "at its narrowest";
-            a.sentence =
-                fmt::format("{} hang on it: lifted flat by a hand it bears {:.1f} times that.", mass(hangs), bears);
-            if (bears < kNarrowHolds) {
+            a.sentence = fmt::format("{} hang on it: lifted flat by a hand it bears {:.1f} times that.",
+                                     mass(place.hangs), place.bears);
+            if (!place.holds()) {
                 a.tone = Tone::Weak;
                 a.sentence += " Make it wider or the sheet thicker, or lift it with a card under it.";
             }
@@ -511,7 +507,7 @@ public:
                           {"to the middle of what hangs on it, d", length(n->lever), "", "your outline"},
                           {"thickness t", length(t), "", "your plan"},
                           {"jerk", "2 times its weight", "1.5–3", "judgement"},
-                          {"strength", fmt::format("{:.1f} MPa", mean * 1e-6), "", "snap test or judgement"}},
+                          {"strength", fmt::format("{:.1f} MPa", place.mean * 1e-6), "", "snap test or judgement"}},
                          a.headline,
                          "Within a factor of two, as its strength is. A tip that only tapers is not counted.",
                          "Templates"};
@@ -592,7 +588,8 @@ std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const mate
     if (cast) out.push_back(t.cold());
     for (auto& a : {t.cutting(), t.narrow(), t.stick()})
         if (a) out.push_back(*a);
-    if (auto a = roomAnswer(piece, plan, lib, known)) out.push_back(std::move(*a));
+    for (auto& a : {roomAnswer(piece, plan, lib, known), besideAnswer(piece, plan, lib, known)})
+        if (a) out.push_back(*a);
     return out;
 }
 

@@ -173,7 +173,8 @@ std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const mat
     for (auto& a : coatAnswers(piece, plan, lib, known.coating, w, w.mean, w.thickest, w.blemishes,
                                known.made->meridian->height, {}))
         out.push_back(std::move(a));
-    for (auto& a : {std::optional(t.holds()), t.bath(), roomAnswer(piece, plan, lib, known)})
+    for (auto& a : {std::optional(t.holds()), t.bath(), roomAnswer(piece, plan, lib, known),
+                    besideAnswer(piece, plan, lib, known)})
         if (a) out.push_back(*a);
     return out;
 }

@@ -10,6 +10,10 @@ namespace uovo {
 std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
                                 const PieceAnswers& known);
 
+/// What a box, a plate and a mug leave free; none where nothing is eaten.
+std::optional<Answer> besideAnswer(const Piece& piece, const Plan& plan, const material::Library& library,
+                                   const PieceAnswers& known);
+
 /// Sentences about the steps besides the wall: order, toppings, what stands in it, how it is served.
 std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
                                 const PieceAnswers& known);

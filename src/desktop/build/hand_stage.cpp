@@ -93,6 +93,7 @@ void HandStage::setPiece(const std::string& id, const form::Part& assembly, cons
     if (!(assembly == assembly_)) {
         placer_.reset();
         finder_.reset();
+        inHand_.reset();
         cannot_ = false;
     }
     const bool other = id != id_;
@@ -222,7 +223,7 @@ void HandStage::lay(const assembly::Placing& placing) {
     holds_ = wordsOf(placing.snaps, assembly_);
     if (finder_ && k < finder_->bodies().size()) {
         assembly::Body body = finder_->bodies()[k];
-        body.solid = placer()->solid(k, placing.pose);
+        body.solid = inHand_->solid(k, placing.pose);
         finder_->move(k, std::move(body));
         touching_ = 0;
         for (const auto& c : finder_->find().contacts) touching_ += c.b != assembly::kTable && (c.a == k || c.b == k);
@@ -235,7 +236,9 @@ void HandStage::lay(const assembly::Placing& placing) {
 void HandStage::letGo() {
     dragging_ = false;
     finder_.reset();
+    inHand_.reset();
     if (!placing_) return;
+    if (index() < assembly_.items.size()) placing_ = placer()->moved(index(), by_, reach_);
     const form::Pose pose = placing_->pose;
     placing_.reset();
     holds_.clear();
@@ -259,10 +262,13 @@ void HandStage::mousePressEvent(QMouseEvent* e) {
     }
     choose(qstring(assembly_.items[hit->body].key));
     if (!placer()) return;
+    auto coarse = assembly::placerOf(assembly_, meshes_, assembly::kInHand);
+    if (!coarse) return;
+    inHand_.emplace(std::move(*coarse));
     dragging_ = true;
     std::vector<assembly::Body> bodies(assembly_.items.size());
-    for (size_t k = 0; k < bodies.size(); ++k) bodies[k].solid = placer()->solid(k, placer()->pose(k));
-    finder_.emplace(std::move(bodies));
+    for (size_t k = 0; k < bodies.size(); ++k) bodies[k].solid = inHand_->solid(k, inHand_->pose(k));
+    finder_.emplace(std::move(bodies), assembly::ContactOptions::inHand());
 }
 
 void HandStage::mouseMoveEvent(QMouseEvent* e) {
@@ -278,7 +284,9 @@ void HandStage::mouseMoveEvent(QMouseEvent* e) {
     const bool lift = e->modifiers() & Qt::ShiftModifier;
     Vec3 by = moved(e->position() - pressed_, lift);
     if (lift && by.z == 0) by.z = 1e-9;
-    lay(placer()->moved(k, by, e->modifiers() & Qt::ControlModifier ? 0 : kReach / project.scale()));
+    by_ = by;
+    reach_ = e->modifiers() & Qt::ControlModifier ? 0 : kReach / project.scale();
+    lay(inHand_->moved(k, by_, reach_));
 }
 
 void HandStage::mouseReleaseEvent(QMouseEvent*) {

@@ -75,6 +75,9 @@ private:
     QString chosen_, holds_;
     mutable std::optional<assembly::Placer> placer_;
     mutable bool cannot_ = false;
+    std::optional<assembly::Placer> inHand_;  ///< coarser, while a part is in hand
+    form::Vec3 by_;                           ///< m that it was moved by last, and how near it held on then
+    double reach_ = 0;
     std::optional<assembly::ContactFinder> finder_;  ///< while a part is in hand
     std::optional<assembly::Placing> placing_;       ///< of the part in hand
     size_t touching_ = 0;

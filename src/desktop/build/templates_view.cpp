@@ -272,6 +272,11 @@ void TemplatesView::build() {
     for (const auto& a : sheets_->acetate)
         parts << tr("film  %1, %2 of acetate")
                      .arg(qstring(a.name.empty() ? a.piece : a.piece + ": " + a.name), times(a.count));
+    for (const auto& r : sheets_->rings)
+        parts << tr("ring  %1, %2 marks, %3 from one to the next")
+                     .arg(qstring(r.piece))
+                     .arg(r.times())
+                     .arg(qstring(format(r.spacing, Dimension::Length, session_.units())));
     add(wrapped(parts.join(QLatin1Char('\n'))));
     add(wrapped(tr("Small parts first, near the edge, where it sets first. The same letter on two parts is one joint. "
                    "A knife is sharp: cut away from the hand that holds."),

@@ -9,7 +9,7 @@
 #include <QSlider>
 #include <thread>
 
-#include "core/cutting/narrow.h"
+#include "core/stages/narrow_place.h"
 #include "desktop/kit/page.h"
 #include "desktop/shape/letters.h"
 #include "desktop/theme/theme.h"
@@ -189,10 +189,33 @@ private:
         QString words =
             before + tr("%1 corners, %2 to cut. ").arg(corners).arg(length(form::perimeter(loops_.front())));
         narrow_ = cutting::narrowest(loops_);
-        if (narrow_) words += tr("Its narrowest place is %1 wide, marked in the picture.").arg(length(narrow_->width));
-        tell(words, false);
+        bool holds = true;
+        if (narrow_) {
+            const auto place = narrowPlace(*narrow_, thickness(), chocolate(), session_.plan(), session_.library());
+            holds = place.holds();
+            words += tr("Its narrowest place is %1 wide, marked in the picture; %2 thick, it bears %3 times what hangs "
+                        "on it, lifted flat by a hand.")
+                         .arg(length(narrow_->width), length(thickness()))
+                         .arg(place.bears, 0, 'f', 1);
+            if (!holds) words += tr(" Make it wider or the sheet thicker, or lift it with a card under it.");
+        }
+        tell(words, !holds);
         use_->setEnabled(true);
         draw();
+    }
+
+    /// Of the part that gets the outline, or of a new sheet as it comes.
+    const form::Part* part() const {
+        const Piece* piece = session_.plan().piece(piece_.toStdString());
+        if (!piece || piece_ != session_.selected()) return nullptr;
+        if (item_.isEmpty()) return piece->family().points == "outline" ? &piece->shape : nullptr;
+        const auto* item = form::itemOf(piece->shape, item_.toStdString());
+        return item ? &item->part : nullptr;
+    }
+    double thickness() const { return form::figure(part() ? *part() : form::usual("sheet"), "thickness"); }
+    std::string chocolate() const {
+        return part() ? session_.plan().piece(piece_.toStdString())->chocolate
+                      : newPiece(session_.plan(), "sheet").chocolate;
     }
 
     void tell(const QString& words, bool wrong) {
@@ -253,16 +276,12 @@ private:
             part.choices["cut"] = "points";
             part.points = loops_;
         };
-        const Piece* piece = session_.plan().piece(piece_.toStdString());
-        if (piece && piece_ == session_.selected()) {
-            if (item_.isEmpty() ? piece->family().points == "outline"
-                                : form::itemOf(piece->shape, item_.toStdString()) != nullptr) {
-                session_.editPiece(tr("Another outline"), [&](Piece& p) {
-                    if (item_.isEmpty()) give(p.shape);
-                    else if (auto* item = form::itemOf(p.shape, item_.toStdString())) give(item->part);
-                });
-                return tell(tr("It is cut so now."), false);
-            }
+        if (part()) {
+            session_.editPiece(tr("Another outline"), [&](Piece& p) {
+                if (item_.isEmpty()) give(p.shape);
+                else if (auto* item = form::itemOf(p.shape, item_.toStdString())) give(item->part);
+            });
+            return tell(tr("It is cut so now."), false);
         }
         Piece fresh = newPiece(session_.plan(), "sheet");
         give(fresh.shape);

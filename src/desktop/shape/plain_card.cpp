@@ -399,6 +399,10 @@ void PlainCard::build(const DecorateStep& decorate) {
         row(tr("on each"), nullptr,
             figure<DecorateStep>(tr("Decoration on each"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass,
                                  "", &DecorateStep::mass));
+    if (decorate.way != DecorateStep::Way::Ribbon)
+        row(tr("one every"), nullptr,
+            figure<DecorateStep>(tr("Along the rim from one to the next"), QStringLiteral("making/%1/every").arg(at_),
+                                 Dimension::Length, "mm", &DecorateStep::every));
     row(tr("dry after"), nullptr,
         figure<DecorateStep>(tr("Dry after"), QStringLiteral("making/%1/dry").arg(at_), Dimension::Duration, "min",
                              &DecorateStep::dry));

@@ -46,6 +46,13 @@ private:
         kitchenFigure(tr("Width of the freezer"), "freezerWidth", Dimension::Length, "cm", &Kitchen::freezerWidth);
         kitchenFigure(tr("Depth of the freezer"), "freezerDepth", Dimension::Length, "cm", &Kitchen::freezerDepth);
         kitchenFigure(tr("Height of the freezer"), "freezerHeight", Dimension::Length, "cm", &Kitchen::freezerHeight);
+        heading(tr("What pieces go into"));
+        kitchenFigure(tr("Length of the box inside"), "boxLength", Dimension::Length, "cm", &Kitchen::boxLength);
+        kitchenFigure(tr("Width of the box inside"), "boxWidth", Dimension::Length, "cm", &Kitchen::boxWidth);
+        kitchenFigure(tr("Height of the box inside"), "boxHeight", Dimension::Length, "cm", &Kitchen::boxHeight);
+        kitchenFigure(tr("Plate, its flat"), "plate", Dimension::Length, "cm", &Kitchen::plate);
+        kitchenFigure(tr("Mug across inside"), "mug", Dimension::Length, "cm", &Kitchen::mug);
+        kitchenFigure(tr("Depth of the mug"), "mugDepth", Dimension::Length, "cm", &Kitchen::mugDepth);
     }
 
     void hands() {

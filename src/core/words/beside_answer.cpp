@@ -1,0 +1,95 @@
+// What the kitchen's box, plate and mug leave free beside and over a piece.
+#include "core/form/beside.h"
+#include "core/words/speaker.h"
+
+namespace uovo {
+namespace {
+
+class BesideTeller : Speaker {
+public:
+    BesideTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const Made& made)
+        : Speaker(piece, plan, lib), made_(made), outside_(form::outsideOf(made.assembly)) {}
+
+    std::optional<Answer> tell() {
+        if (outside_.hull.size() < 3) return std::nullopt;
+        const auto& k = plan_.kitchen;
+        const auto in = form::inBox(outside_, k.boxLength.value, k.boxWidth.value, k.boxHeight.value);
+        const double air = lib_.usual("packAir"), least = std::min(in.beside, in.above);
+        const std::string box =
+            fmt::format("{} × {} × {}", length(k.boxLength.value), length(k.boxWidth.value), length(k.boxHeight.value));
+        Answer a;
+        a.id = "beside";
+        a.figure = {least, least, least, Dimension::Length};
+        if (least < 0) {
+            a.tone = Tone::Weak;
+            a.headline = "Too large";
+            a.after = "for the box";
+            a.sentence = fmt::format("It needs one of {} × {} × {} inside, {} of air counted; yours has {}.",
+                                     length(up(in.length + 2 * air)), length(up(in.width + 2 * air)),
+                                     length(up(outside_.height + air)), length(air), box);
+        } else {
+            a.tone = least < air ? Tone::Weak : Tone::Plain;
+            a.headline = length(least);
+            a.after = "free in the box";
+            a.sentence = fmt::format("In a box of {} it has {} beside it and {} above.", box, length(in.beside),
+                                     length(in.above));
+            if (least < air) a.sentence += fmt::format(" Hands and a folded cloth want {} all round.", length(air));
+            else if (const int many = together(in); many > 1 && piece_.count > 1)
+                a.sentence += fmt::format(" {} go into one, {} between them.", many, length(air));
+        }
+        plate(a);
+        mug(a);
+        a.working = {"Box, plate and mug",
+                     "box: the turn about the upright that leaves most, by half degrees;  plate and mug: the smallest "
+                     "circle round what stands on it, and round all of it",
+                     {{"tall", length(outside_.height), "", "geometry"},
+                      {"across", length(2 * form::circleRound(outside_.hull).radius), "", "geometry"},
+                      {"air round it in a box", length(air), "5–20 mm", "judgement"}},
+                     a.headline,
+                     "As exact as your ruler; boxes are measured inside. Another in the settings of the kitchen.",
+                     "Box, plate and mug"};
+        return a;
+    }
+
+private:
+    static double up(double m) { return std::ceil(m * 200 - 1e-6) / 200; }  // whole half centimetres
+
+    int together(const form::InBox& in) const {
+        const bool round = std::abs(in.length - in.width) < 1e-3;
+        const auto& k = plan_.kitchen;
+        return batch::fitOnShelves(k.boxLength.value, k.boxWidth.value, k.boxHeight.value, 1,
+                                   {{in.length, in.width, outside_.height, round}}, lib_.usual("packAir"));
+    }
+
+    void plate(Answer& a) const {
+        if (outside_.foot.size() < 3 || piece_.sits != Sits::Flat) return;
+        const double d = plan_.kitchen.plate.value, free = form::inRound(outside_.foot, d),
+                     all = form::inRound(outside_.hull, d);
+        if (free < 0) a.sentence += fmt::format(" Its foot does not stand on a plate of {}.", length(d));
+        else if (all < 0)
+            a.sentence += fmt::format(" On a plate of {} it reaches {} over the edge.", length(d), length(-all));
+        else a.sentence += fmt::format(" A plate of {} keeps {} free all round.", length(d), length(all));
+    }
+
+    /// Of what is made to go into one: small, and round or closed.
+    void mug(Answer& a) const {
+        const auto& k = plan_.kitchen;
+        const double free = form::inRound(outside_.hull, k.mug.value);
+        if (free < 0) return;
+        const double over = outside_.height - k.mugDepth.value;
+        a.sentence += fmt::format(" It goes into a mug of {}, {} free all round{}.", length(k.mug.value), length(free),
+                                  over > 0 ? fmt::format(" and {} over its rim", length(over)) : std::string());
+    }
+
+    const Made& made_;
+    const form::Outside outside_;
+};
+
+}  // namespace
+
+std::optional<Answer> besideAnswer(const Piece& piece, const Plan& plan, const material::Library& lib,
+                                   const PieceAnswers& known) {
+    return BesideTeller(piece, plan, lib, *known.made).tell();
+}
+
+}  // namespace uovo
