@@ -74,6 +74,8 @@ TEST_CASE("every family, cast or coated, empty or filled: its grams add up in it
         CHECK(made.thickest <= std::max({size.x, size.y, size.z}) * (1 + 1e-6));
         double items = 0, pots = 0;
         for (const double kg : made.items) items += kg;
+        double spares = 0;  // kg of spare parts
+        for (size_t k = 0; k < a.spareParts.size(); ++k) spares += a.spareParts[k] * made.items[k];
         for (const auto& pot : all.pots) {
             CHECK(std::isfinite(pot.melt));
             CHECK(pot.melt >= pot.pieces);
@@ -81,7 +83,7 @@ TEST_CASE("every family, cast or coated, empty or filled: its grams add up in it
             pots += pot.pieces;
         }
         CHECK(made.mass == Approx(items).epsilon(1e-9));
-        CHECK(pots == Approx((items + a.capMass) * a.make).epsilon(1e-6));
+        CHECK(pots == Approx((items + a.capMass) * a.make + spares).epsilon(1e-6));
         if (coated) {
             REQUIRE(made.wall);
             CHECK(made.wall->thinnest <= made.wall->mean * (1 + 1e-6));
