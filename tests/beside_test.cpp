@@ -61,6 +61,8 @@ TEST_CASE("a ball in a mug, a bowl on a plate, a house in its box: said as they 
     plan.pieces = {newPiece(plan, "ball"), newPiece(plan, "cup"), newPiece(plan, "house")};
     plan.pieces[0].shape.values["diameter"] = Measure(0.06);
     plan.pieces[2].shape.values["length"] = Measure(0.3);
+    plan.kitchen.boxLength = plan.kitchen.boxWidth = Measure(0.2);
+    plan.kitchen.boxHeight = Measure(0.15);
     const auto a = test::answersOf(plan, test::withoutDay());
     const auto said = [&](size_t piece) {
         const Answer* x = nullptr;
@@ -83,7 +85,7 @@ TEST_CASE("a ball in a mug, a bowl on a plate, a house in its box: said as they 
     CHECK(house.headline == "Too large");
     CHECK(house.tone == Tone::Weak);
     // the box it asks for holds it, with its air
-    const auto outside = form::outsideOf(a.pieces[2]->made->assembly);
+    const auto& outside = a.pieces[2]->made->outside;
     const auto in = form::inBox(outside, 0.2, 0.2, 0.15);
     const auto again = form::inBox(outside, in.length + 0.02, in.width + 0.02, outside.height + 0.01);
     CHECK(again.beside >= 0.01 - 1e-9);
@@ -91,5 +93,27 @@ TEST_CASE("a ball in a mug, a bowl on a plate, a house in its box: said as they 
     plan.kitchen.boxLength = plan.kitchen.boxWidth = plan.kitchen.boxHeight = Measure(0.5);
     const auto larger = test::answersOf(plan, test::withoutDay());
     for (const auto& x : larger.pieces[2]->answers)
+        if (x.id == "beside") CHECK(x.tone == Tone::Plain);
+}
+
+TEST_CASE("where no box is said nothing is warned of: the box that a piece needs is told, and holds it") {
+    Plan plan = test::demo();
+    plan.pieces = {newPiece(plan, "ball"), newPiece(plan, "house")};
+    plan.pieces[0].shape.values["diameter"] = Measure(0.062);
+    REQUIRE_FALSE(plan.kitchen.hasBox());
+    const auto a = test::answersOf(plan, test::withoutDay());
+    for (const auto& piece : a.pieces)
+        for (const auto& x : piece->answers)
+            if (x.id == "beside") {
+                INFO(x.headline << ". " << x.sentence);
+                CHECK(x.tone == Tone::Plain);
+                CHECK(x.headline.find(" × ") != std::string::npos);
+            }
+    for (const auto& x : a.pieces[0]->answers)
+        if (x.id == "beside") CHECK(x.headline == "85 mm × 85 mm × 75 mm");  // 62 and two or one times 10, rounded up
+    plan.kitchen.boxLength = plan.kitchen.boxWidth = Measure(0.085);
+    plan.kitchen.boxHeight = Measure(0.075);
+    const auto said = test::answersOf(plan, test::withoutDay());
+    for (const auto& x : said.pieces[0]->answers)
         if (x.id == "beside") CHECK(x.tone == Tone::Plain);
 }

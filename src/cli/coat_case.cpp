@@ -22,10 +22,6 @@ namespace {
 
 using nlohmann::json;
 
-tl::unexpected<Problem> refused(std::string sentence, std::string where) {
-    return tl::unexpected(Problem{std::move(sentence), std::move(where)});
-}
-
 /// Wall, places and times of either path, told alike.
 struct Told {
     std::vector<form::Vec3> at;  // of each cell; a profile's lie in the plane y = 0
@@ -53,15 +49,14 @@ tl::expected<std::pair<form::Mesh, bool>, Problem> meshOf(const json& on, const 
         if (!read) return tl::unexpected(read.error());
         const std::string unit = on.value("unit", "mm");
         const double scale = unit == "mm" ? 1e-3 : unit == "cm" ? 1e-2 : unit == "in" ? 0.0254 : unit == "m" ? 1 : 0;
-        if (scale == 0) return refused("Models are in mm, cm, in or m; “" + unit + "” is none of them.", "on/unit");
+        if (scale == 0) refuse("Models are in mm, cm, in or m; “" + unit + "” is none of them.", "on/unit");
         for (auto& p : read->mesh.points) p = p * scale;
         if (const auto report = form::inspect(read->mesh); report.crowdedEdges || report.flipped || report.degenerate)
-            return refused(form::inWords(report), "on/file");
+            refuse(form::inWords(report), "on/file");
         return std::pair{std::move(read->mesh), on.value("outside", true)};
     }
     const double triangles = on.at("triangles").get<double>();
-    if (!(triangles >= 200 && triangles <= 400000))
-        return refused("Between 200 and 400 000 triangles.", "on/triangles");
+    if (!(triangles >= 200 && triangles <= 400000)) refuse("Between 200 and 400 000 triangles.", "on/triangles");
     if (!piece.alongMeridian()) {
         form::Detail detail;
         detail.triangles = 0.75 * triangles;  // rows and rings are rounded up
@@ -70,7 +65,7 @@ tl::expected<std::pair<form::Mesh, bool>, Problem> meshOf(const json& on, const 
         auto built = form::build(piece.shape, {}, detail);
         if (!built) return tl::unexpected(built.error());
         const auto& shape = built->items.front().shape;
-        if (shape.body != form::Body::Wall) return refused("This part has no wall to coat.", "piece/former");
+        if (shape.body != form::Body::Wall) refuse("This part has no wall to coat.", "piece/former");
         return std::pair{shape.surface, on.value("outside", shape.outside)};
     }
     const auto meridian = form::meridian(piece.shape);
@@ -92,7 +87,7 @@ tl::expected<coat::MeshStep, Problem> stepOf(const coat::CoatStep& plain, const 
     if (const auto it = more.find("turns"); it != more.end())
         for (const auto& t : *it) {
             const form::Vec3 up = form::unit(vectorOf(t.at("up")));
-            if (form::length(up) == 0) return refused("A turn has no direction.", where + "/turns");
+            if (form::length(up) == 0) refuse("A turn has no direction.", where + "/turns");
             s.turns.push_back({up, t.at("seconds").get<double>()});
         }
     if (const auto it = more.find("spin"); it != more.end())
@@ -135,9 +130,9 @@ tl::expected<Told, Problem> onMesh(const json& j, const Piece& piece, const coat
 
 tl::expected<Told, Problem> onProfile(const json& j, const Piece& piece, const Plan& plan) {
     const int cells = j.at("on").at("cells").get<int>();
-    if (cells < 10 || cells > 2000) return refused("Between 10 and 2000 cells.", "on/cells");
+    if (cells < 10 || cells > 2000) refuse("Between 10 and 2000 cells.", "on/cells");
     if (!piece.alongMeridian())
-        return refused("Only bowls over balloons and cups have a profile; ask for triangles.", "on/cells");
+        refuse("Only bowls over balloons and cups have a profile; ask for triangles.", "on/cells");
     const auto job = coatJob(piece, plan, io::library(), cells);
     if (!job) return tl::unexpected(job.error());
     const auto done = coat::coat(*job);
@@ -156,10 +151,10 @@ tl::expected<Told, Problem> onProfile(const json& j, const Piece& piece, const P
     return t;
 }
 
-tl::expected<CaseAnswer, Problem> asked(const json& ask, const Told& t, const std::string& where) {
+CaseAnswer asked(const json& ask, const Told& t, const std::string& where) {
     const std::string what = ask.at("what");
     const size_t number = ask.value("coat", t.coats.size());
-    if (number < 1 || number > t.coats.size()) return refused("There is no such coat.", where + "/coat");
+    if (number < 1 || number > t.coats.size()) refuse("There is no such coat.", where + "/coat");
     const auto& c = t.coats[number - 1];
     CaseAnswer a{ask.value("name", what), "m", 0};
     const auto sorted = [&] {
@@ -205,7 +200,7 @@ tl::expected<CaseAnswer, Problem> asked(const json& ask, const Told& t, const st
                 a.value += c.wall[i] * t.area[i] * near;
                 weight += t.area[i] * near;
             }
-            if (!(weight > 0)) return refused("Nothing of the wall lies at this height.", where + "/height");
+            if (!(weight > 0)) refuse("Nothing of the wall lies at this height.", where + "/height");
             a.value /= weight;
         } else {
             const form::Vec3 p = vectorOf(ask.at("at"));
@@ -215,47 +210,40 @@ tl::expected<CaseAnswer, Problem> asked(const json& ask, const Told& t, const st
             a.value = c.wall[best];
         }
     } else {
-        return refused("“" + what + "” is nothing that is asked of a wall.", where + "/what");
+        refuse("“" + what + "” is nothing that is asked of a wall.", where + "/what");
     }
     return a;
+}
+
+CaseAnswers answered(const json& j) {
+    const auto read = casePlan(j);
+    if (!read) throw Problem(read.error());
+    for (const auto& p : problems(*read, io::library()))
+        if (!p.where.starts_with("pieces/case/coats") || read->pieces.front().alongMeridian()) throw Problem(p);
+    const Piece& only = read->pieces.front();
+    const auto setting = coatSetting(only, *read, io::library());
+    if (!setting) throw Problem(setting.error());
+    for (size_t i = 0; i < only.coats().size(); ++i)
+        if (auto ok = coat::checkStep(only.coats()[i], setting->coating,
+                                      only.overBalloon() ? io::library().former("balloonBears") : 1e3);
+            !ok)
+            refuse(ok.error().sentence, "piece/coats/" + std::to_string(i) + "/" + ok.error().where);
+    const auto began = std::chrono::steady_clock::now();
+    const auto told = j.at("on").contains("cells") ? onProfile(j, only, *read) : onMesh(j, only, *setting);
+    if (!told) throw Problem(told.error());
+    CaseAnswers out;
+    out.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+    out.cells = told->at.size();
+    out.triangles = told->triangles;
+    size_t k = 0;
+    for (const auto& ask : j.at("ask")) out.answers.push_back(asked(ask, *told, "ask/" + std::to_string(k++)));
+    return out;
 }
 
 }  // namespace
 
 tl::expected<CaseAnswers, Problem> answerCase(const json& j) {
-    try {
-        const auto read = casePlan(j);
-        if (!read) return tl::unexpected(read.error());
-        for (const auto& p : problems(*read, io::library()))
-            if (!p.where.starts_with("pieces/case/coats") || read->pieces.front().alongMeridian())
-                return tl::unexpected(p);
-        const Piece& only = read->pieces.front();
-        const auto setting = coatSetting(only, *read, io::library());
-        if (!setting) return tl::unexpected(setting.error());
-        for (size_t i = 0; i < only.coats().size(); ++i)
-            if (auto ok = coat::checkStep(only.coats()[i], setting->coating,
-                                          only.overBalloon() ? io::library().former("balloonBears") : 1e3);
-                !ok)
-                return refused(ok.error().sentence, "piece/coats/" + std::to_string(i) + "/" + ok.error().where);
-        const auto began = std::chrono::steady_clock::now();
-        const auto told = j.at("on").contains("cells") ? onProfile(j, only, *read) : onMesh(j, only, *setting);
-        if (!told) return tl::unexpected(told.error());
-        CaseAnswers out;
-        out.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
-        out.cells = told->at.size();
-        out.triangles = told->triangles;
-        size_t k = 0;
-        for (const auto& ask : j.at("ask")) {
-            auto a = asked(ask, *told, "ask/" + std::to_string(k++));
-            if (!a) return tl::unexpected(a.error());
-            out.answers.push_back(std::move(*a));
-        }
-        return out;
-    } catch (const Problem& p) {
-        return tl::unexpected(p);
-    } catch (const json::exception& e) {
-        return refused(inWords(e), "case");
-    }
+    return guarded([&] { return answered(j); });
 }
 
 int coatCase(const std::vector<std::string>& args) {

@@ -155,8 +155,9 @@ private:
             if (far > 1) q += in * (std::min(4.0, far) / far);
             write(q, qstring(m.letter), 4, QFont::DemiBold, Qt::AlignHCenter | Qt::AlignVCenter);
         }
-        const double room = box.width();
-        const double size = std::clamp(room / 12, 2.6, 4.2);
+        const bool ring = !d.ticks.empty();  // its words stand in its hole
+        const double room = ring ? pathOf({d.loops.back()}, at).boundingRect().width() : box.width();
+        const double size = ring ? std::clamp(room / 20, 2.2, 4.2) : std::clamp(room / 12, 2.6, 4.2);
         write(middle - QPointF(0, 1.5 * size), d.number, 1.8 * size, QFont::Bold, Qt::AlignHCenter | Qt::AlignVCenter);
         QStringList lines{d.name};
         if (!d.words.isEmpty()) lines << d.words.split(QLatin1Char('\n'));
@@ -269,7 +270,7 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         }
         d.number = QStringLiteral("ring %1").arg(k + 1);
         d.name = qstring(r.piece);
-        d.words = QStringLiteral("card, laid round the rim: %1 marks, %2 from one to the next")
+        d.words = QStringLiteral("card, laid round the rim\n%1 marks, %2 from one to the next")
                       .arg(r.times())
                       .arg(qstring(format(r.spacing, Dimension::Length, units)));
         out.push_back(std::move(d));

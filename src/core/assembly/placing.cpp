@@ -78,12 +78,13 @@ Pose turnedAbout(const Pose& pose, const Vec3& through, const Vec3& axis, double
 struct Placer::Inside {
     struct Part {
         Mesh local;
+        Vec3 size;  // of it
         Pose pose;
         Mesh placed;
         Box box;
         std::optional<Ring> ring;
 
-        Part(Mesh mesh, const Pose& at) : local(std::move(mesh)) { put(at); }
+        Part(Mesh mesh, const Pose& at) : local(std::move(mesh)), size(form::bounds(local).size()) { put(at); }
         void put(const Pose& at) {
             pose = at;
             placed = form::placed(local, pose);
@@ -253,10 +254,9 @@ std::vector<Candidate> Placer::Inside::alignments(size_t item, const Mesh& mesh,
 }
 
 std::optional<double> Placer::Inside::evenly(size_t item, const Ring& ring, double angle) const {
-    const Vec3 mine = form::bounds(parts[item].local).size();
     std::vector<double> at;  // degrees of those that are there, in their order
     for (size_t j = 0; j < parts.size(); ++j) {
-        if (j == item || form::length(form::bounds(parts[j].local).size() - mine) > kTouch) continue;
+        if (j == item || form::length(parts[j].size - parts[item].size) > kTouch) continue;
         const Vec3 m = middleOf(parts[j].box) - ring.centre;
         const double r = std::hypot(m.x, m.y);
         if (r < kTouch || r > ring.radius + kNearby) continue;

@@ -36,7 +36,7 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
         const auto& item = stage.assembly.items[k];
         if (stage.wall && stage.wall->covers(k)) continue;
         edible += item.edible;
-        if (!a.spareParts.empty()) spares += a.spareParts[k];
+        spares += a.sparesOf(k);
         sheets += item.edible && item.shape.body == form::Body::Sheet;
     }
     if (edible == 0) return;
@@ -122,10 +122,10 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
     PotState& pot = potOfCast(piece, c);
     const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
     int spares = 0, spareSheets = 0;  // made with the first round
-    if (r.number == 1 && !a.spareParts.empty())
+    if (r.number == 1)
         for (const size_t i : work.items) {
-            spares += a.spareParts[i];
-            if (stage.assembly.items[i].shape.body == form::Body::Sheet) spareSheets += a.spareParts[i];
+            spares += a.sparesOf(i);
+            if (stage.assembly.items[i].shape.body == form::Body::Sheet) spareSheets += a.sparesOf(i);
         }
     const int n = r.pieces, many = n * std::max(1, edible) + spares, spread = n * sheets + spareSheets;
     const bool last = work.last;

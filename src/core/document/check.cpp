@@ -40,9 +40,10 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     range(k.sheetWidth, 0.05, 2, Dimension::Length, "The sheet's width", "sheetWidth");
     range(k.sheetDepth, 0.05, 2, Dimension::Length, "The sheet's depth", "sheetDepth");
     range(k.sheetGap, 0, 0.03, Dimension::Length, "The gap between parts", "sheetGap");
-    range(k.boxLength, 0.03, 2, Dimension::Length, "The box's length", "boxLength");
-    range(k.boxWidth, 0.03, 2, Dimension::Length, "The box's width", "boxWidth");
-    range(k.boxHeight, 0.02, 2, Dimension::Length, "The box's height", "boxHeight");
+    const Measure none(0);
+    if (k.boxLength != none) range(k.boxLength, 0.03, 2, Dimension::Length, "The box's length", "boxLength");
+    if (k.boxWidth != none) range(k.boxWidth, 0.03, 2, Dimension::Length, "The box's width", "boxWidth");
+    if (k.boxHeight != none) range(k.boxHeight, 0.02, 2, Dimension::Length, "The box's height", "boxHeight");
     range(k.plate, 0.03, 1, Dimension::Length, "The plate", "plate");
     range(k.mug, 0.03, 0.5, Dimension::Length, "The mug's width", "mug");
     range(k.mugDepth, 0.02, 0.5, Dimension::Length, "The mug's depth", "mugDepth");

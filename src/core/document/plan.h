@@ -176,12 +176,14 @@ struct Kitchen {
     int shelves = 1;  ///< free shelves of that size in the fridge
     bool fan = false;
     int hands = 1;
-    Measure sheetWidth = 0.30, sheetDepth = 0.26;                 ///< m that a sheet is spread on: a tray, a film
-    Measure sheetGap = 0.003;                                     ///< m of knife and waste between parts of a sheet
-    Measure knife = 0;                                            ///< m/s it cuts; 0: the usual
-    Measure boxLength = 0.20, boxWidth = 0.20, boxHeight = 0.15;  ///< m inside, of the box that pieces travel in
-    Measure plate = 0.21;                                         ///< m across, of what lies flat
-    Measure mug = 0.08, mugDepth = 0.09;                          ///< m inside
+    Measure sheetWidth = 0.30, sheetDepth = 0.26;  ///< m that a sheet is spread on: a tray, a film
+    Measure sheetGap = 0.003;                      ///< m of knife and waste between parts of a sheet
+    Measure knife = 0;                             ///< m/s it cuts; 0: the usual
+    Measure boxLength = 0, boxWidth = 0,
+            boxHeight = 0;                ///< m inside, of the box that pieces travel in; 0: none is said
+    Measure plate = 0.21;                 ///< m across, of what lies flat
+    Measure mug = 0.08, mugDepth = 0.09;  ///< m inside
+    bool hasBox() const { return boxLength.value > 0 && boxWidth.value > 0 && boxHeight.value > 0; }
     std::string helpersFrom;  ///< clock time at which all but one pair of hands arrive, "16:00"; empty: all day
     std::string extra;
     bool operator==(const Kitchen&) const = default;

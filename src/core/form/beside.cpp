@@ -48,25 +48,9 @@ Circle circleRound(const Loop& points) {
     return c;
 }
 
-Outside outsideOf(const Assembly& assembly) {
-    constexpr double kTouches = 5e-4;  // m over the lowest point
-    Outside out;
-    Loop all;
-    std::vector<Vec3> points;
-    for (const auto& item : assembly.items) {
-        if (!item.edible) continue;
-        for (const auto& p : item.shape.solid().points) points.push_back(item.pose(p));
-    }
-    if (points.empty()) return out;
-    const auto [low, high] = std::ranges::minmax(points, {}, &Vec3::z);
-    out.height = high.z - low.z;
-    for (const auto& p : points) {
-        all.push_back({p.x, p.y});
-        if (p.z < low.z + kTouches) out.foot.push_back({p.x, p.y});
-    }
-    out.hull = convexHull(std::move(all));
-    out.foot = convexHull(std::move(out.foot));
-    return out;
+Outside outsideOf(const Mesh& solid) {
+    const Vec3 size = bounds(solid).size();
+    return {footprint(solid, size.z + 1), footprint(solid), size.z};
 }
 
 InBox inBox(const Outside& piece, double length, double width, double height) {

@@ -1,7 +1,6 @@
 // What things leave free that a piece is put into or onto: a box, a plate, a mug.
 #pragma once
 #include "core/form/outline.h"
-#include "core/form/part.h"
 
 namespace uovo::form {
 
@@ -19,8 +18,8 @@ struct Outside {
     Loop foot;  ///< convex, of what touches the table
     double height = 0;
 };
-/// @param assembly as it is put together; what is not eaten is left out
-Outside outsideOf(const Assembly& assembly);
+/// @param solid all of it as it is put together
+Outside outsideOf(const Mesh& solid);
 
 /// What a box leaves free of a piece that is turned in it as is best. m; below nothing: so much does not go in.
 struct InBox {
@@ -28,8 +27,5 @@ struct InBox {
     double length = 0, width = 0;  ///< of the piece, turned so, along the box's length and width
 };
 InBox inBox(const Outside& piece, double length, double width, double height);
-
-/// What a round thing leaves free all round what stands in it. m; below nothing: so much does not go in.
-inline double inRound(const Loop& outline, double diameter) { return diameter / 2 - circleRound(outline).radius; }
 
 }  // namespace uovo::form

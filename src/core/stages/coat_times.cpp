@@ -68,7 +68,7 @@ CoatTimes coatTimes(const Piece& piece, const Plan& plan, const material::Librar
         wall.coatTemperature = step.temperature.value;
         wall.shellTemperature = part.shell;
         wall.crystals = material::crystalsAt(coating, step.temperature.value);
-        wall.former = slow[k].former.value_or(job.former);
+        wall.former = job.former;
         wall.shut = job.shut || step.way == coat::Way::Turn;
         const double before = coat::beforeCold(step);
         const std::vector<setting::Stay> stays{stayIn(coat::Place::Table, before, plan, lib),

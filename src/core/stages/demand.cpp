@@ -46,7 +46,7 @@ private:
         for (size_t k = 0; k < made_.items.size(); ++k) {
             if (wall && wall->covers(k)) continue;
             const auto& item = made_.assembly.items[k];
-            const double spares = k < a_.spareParts.size() ? double(a_.spareParts[k]) / std::max(1, a_.make) : 0;
+            const double spares = double(a_.sparesOf(k)) / std::max(1, a_.make);
             const auto take = [&](const std::string& chocolate, double part) {
                 part *= 1 + spares;
                 share(chocolate).each += part * made_.items[k];

@@ -41,6 +41,8 @@ struct PieceAnswers {
     material::Coating coating;
     int make = 0;                 ///< pieces with spares
     std::vector<int> spareParts;  ///< of each item, told at the first of those that are alike; empty: none
+    /// Spares told at an item.
+    int sparesOf(size_t item) const { return item < spareParts.size() ? spareParts[item] : 0; }
     std::optional<batch::Bath> bath;
     std::vector<Answer> answers;
     double fillEach = 0;             ///< m³ of all that is filled into one; 0 without filling

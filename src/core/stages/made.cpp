@@ -112,7 +112,8 @@ void measure(Made& s, const std::vector<double>& coated, const material::Coating
     }
     s.box = form::bounds(all);
     s.centre = form::centroid(all);
-    s.foot = loopArea(form::footprint(all));
+    s.outside = form::outsideOf(all);
+    s.foot = loopArea(s.outside.foot);
 }
 
 /// A balloon takes its own room on the shelf, a cup its former's.

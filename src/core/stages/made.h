@@ -2,7 +2,6 @@
 #pragma once
 #include <algorithm>
 #include <memory>
-#include <optional>
 #include <stop_token>
 
 #include "core/coat/band.h"
@@ -10,6 +9,7 @@
 #include "core/coat/mesh_coats.h"
 #include "core/coat/slow_place.h"
 #include "core/document/plan.h"
+#include "core/form/beside.h"
 #include "core/setting/stick.h"
 
 namespace uovo {
@@ -78,6 +78,7 @@ struct Made {
     double mass = 0, massLow = 0, massHigh = 0;    ///< kg of one
     form::Box box;                                 ///< m, put together
     form::Vec3 centre;                             ///< of mass
+    form::Outside outside;                         ///< from above, put together
     double foot = 0;                               ///< m², of what it stands on
     double capacity = 0;                           ///< m³ that its hollow holds; 0 for solids
     double area = 0;                               ///< m²
@@ -119,8 +120,7 @@ heat::Former formerHeat(const form::Part& part, const material::Library& library
 setting::Stay stayIn(coat::Place place, double seconds, const Plan& plan, const material::Library& library);
 /// How long what its coats leave takes to set, and what the cold does to it.
 struct SlowPlace : coat::SlowPlace {
-    double shellTemperature = 21;             ///< °C of the piece at the coat's end
-    std::optional<heat::Former> former = {};  ///< that it lies on, where parts have molds of their own
+    double shellTemperature = 21;  ///< °C of the piece at the coat's end
 };
 /// @param slow where each coat sets last @param mean m of the whole wall @param rim m of the last coat at the rim, 0:
 /// no rim

@@ -80,7 +80,6 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
             auto job = meshJob(withCoats(piece, mine), plan, lib, surface, shape.outside);
             if (!job) return tl::unexpected(job.error());
             job->shut = closes;
-            static_cast<heat::Former&>(job->former) = formerHeat(assembly.items[part].part, lib);
             auto coated = coat::coat(*job, stop);
             if (!coated) return tl::unexpected(coated.error());
             last = std::move(*coated);
@@ -103,10 +102,7 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
                 volumes[k] += (c.wall[i] - (j ? done->coats[j - 1].wall[i] : 0)) * surface.area[i];
             const auto place =
                 coat::slowPlace(surface, j ? done->coats[j - 1].perArea : std::vector<double>{}, c.perArea);
-            if (place.fresh > slow[k].fresh) {
-                static_cast<coat::SlowPlace&>(slow[k]) = place;
-                slow[k].former = formerHeat(assembly.items[part].part, lib);
-            }
+            if (place.fresh > slow[k].fresh) static_cast<coat::SlowPlace&>(slow[k]) = place;
             slow[k].shellTemperature = std::min(slow[k].shellTemperature, c.shellTemperature);
         }
         kilograms[part] = done->mass;

@@ -2,9 +2,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
-
-#include "core/quantity/words.h"
 
 namespace uovo {
 namespace {
@@ -36,28 +33,16 @@ Loop wider(const Loop& loop, double by) {
 
 Loop rimOf(const Made& made, const std::string& item) {
     if (made.meridian && item.empty()) {
-        const double wall = made.meridian->chocolateOutside ? made.wall ? made.wall->mean : 0 : 0,
-                     r = made.meridian->rimRadius + wall;
-        Loop circle;
-        for (int i = 0; i < kCircle; ++i) {
-            const double a = 2 * std::numbers::pi * i / kCircle;
-            circle.push_back({r * std::cos(a), r * std::sin(a)});
-        }
-        return circle;
+        const double wall = made.meridian->chocolateOutside ? made.wall->mean : 0,
+                     across = 2 * (made.meridian->rimRadius + wall);
+        return form::silhouette("round", across, across, kCircle);
     }
-    std::vector<form::Vec3> points;
-    double high = -1e9;
-    for (const auto& i : made.assembly.items) {
-        if (!i.edible || (!item.empty() && i.key != item)) continue;
-        for (const auto& p : i.shape.solid().points) {
-            points.push_back(i.pose(p));
-            high = std::max(high, points.back().z);
-        }
-    }
-    Loop rim;
-    for (const auto& p : points)
-        if (p.z > high - kUpperEdge) rim.push_back({p.x, p.y});
-    rim = form::convexHull(std::move(rim));
+    form::Mesh upsideDown;
+    for (const auto& i : made.assembly.items)
+        if (i.edible && (item.empty() || i.key == item))
+            form::append(upsideDown, form::placed(i.shape.solid(), i.pose));
+    for (auto& p : upsideDown.points) p.z = -p.z;
+    Loop rim = form::footprint(upsideDown, kUpperEdge);
     return rim.size() < 3 ? Loop{} : rim;
 }
 

@@ -125,7 +125,7 @@ SheetPlan sheetPlan(const Plan& plan, const material::Library& lib, const PlanFi
         for (size_t k = 0; k < items.size(); ++k) {
             const auto& item = items[k];
             if (!item.edible) continue;
-            const int spares = k < now.spareParts.size() ? now.spareParts[k] : 0;
+            const int spares = now.sparesOf(k);
             if (item.shape.pattern) {
                 AcetatePattern a{piece.name, items.size() > 1 ? item.name : std::string(), *item.shape.pattern,
                                  make + spares};

@@ -48,10 +48,10 @@ struct AcetatePattern {
 };
 
 struct SheetPlan {
-    std::vector<RimRing> rings;
     std::vector<Template> templates;
     std::vector<SheetGroup> groups;
     std::vector<AcetatePattern> acetate;
+    std::vector<RimRing> rings;
     bool empty() const { return templates.empty() && acetate.empty() && rings.empty(); }
 };
 

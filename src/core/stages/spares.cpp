@@ -18,7 +18,7 @@ bool sparesParts(const Made& made, const material::Library& lib) {
 
 /// How much sooner it breaks than a cube of the same chocolate: its length over its thickness.
 double slender(const form::Item& item) {
-    const auto size = form::bounds(item.shape.solid()).size();
+    const auto size = form::bounds(item.shape.surface).size();
     const double least = std::min({size.x, size.y, size.z}), most = std::max({size.x, size.y, size.z});
     return least > 0 ? most / least : 1;
 }

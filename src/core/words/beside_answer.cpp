@@ -1,5 +1,4 @@
 // What the kitchen's box, plate and mug leave free beside and over a piece.
-#include "core/form/beside.h"
 #include "core/words/speaker.h"
 
 namespace uovo {
@@ -8,43 +7,21 @@ namespace {
 class BesideTeller : Speaker {
 public:
     BesideTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const Made& made)
-        : Speaker(piece, plan, lib), made_(made), outside_(form::outsideOf(made.assembly)) {}
+        : Speaker(piece, plan, lib), outside_(made.outside), radius_(form::circleRound(made.outside.hull).radius) {}
 
     std::optional<Answer> tell() {
         if (outside_.hull.size() < 3) return std::nullopt;
-        const auto& k = plan_.kitchen;
-        const auto in = form::inBox(outside_, k.boxLength.value, k.boxWidth.value, k.boxHeight.value);
-        const double air = lib_.usual("packAir"), least = std::min(in.beside, in.above);
-        const std::string box =
-            fmt::format("{} × {} × {}", length(k.boxLength.value), length(k.boxWidth.value), length(k.boxHeight.value));
         Answer a;
         a.id = "beside";
-        a.figure = {least, least, least, Dimension::Length};
-        if (least < 0) {
-            a.tone = Tone::Weak;
-            a.headline = "Too large";
-            a.after = "for the box";
-            a.sentence = fmt::format("It needs one of {} × {} × {} inside, {} of air counted; yours has {}.",
-                                     length(up(in.length + 2 * air)), length(up(in.width + 2 * air)),
-                                     length(up(outside_.height + air)), length(air), box);
-        } else {
-            a.tone = least < air ? Tone::Weak : Tone::Plain;
-            a.headline = length(least);
-            a.after = "free in the box";
-            a.sentence = fmt::format("In a box of {} it has {} beside it and {} above.", box, length(in.beside),
-                                     length(in.above));
-            if (least < air) a.sentence += fmt::format(" Hands and a folded cloth want {} all round.", length(air));
-            else if (const int many = together(in); many > 1 && piece_.count > 1)
-                a.sentence += fmt::format(" {} go into one, {} between them.", many, length(air));
-        }
+        plan_.kitchen.hasBox() ? box(a) : boxWanted(a);
         plate(a);
         mug(a);
         a.working = {"Box, plate and mug",
                      "box: the turn about the upright that leaves most, by half degrees;  plate and mug: the smallest "
                      "circle round what stands on it, and round all of it",
                      {{"tall", length(outside_.height), "", "geometry"},
-                      {"across", length(2 * form::circleRound(outside_.hull).radius), "", "geometry"},
-                      {"air round it in a box", length(air), "5–20 mm", "judgement"}},
+                      {"across", length(2 * radius_), "", "geometry"},
+                      {"air round it in a box", length(lib_.usual("packAir")), "5–20 mm", "judgement"}},
                      a.headline,
                      "As exact as your ruler; boxes are measured inside. Another in the settings of the kitchen.",
                      "Box, plate and mug"};
@@ -52,6 +29,49 @@ public:
     }
 
 private:
+    /// No box is said: the one that it needs.
+    void boxWanted(Answer& a) const {
+        constexpr double kLarge = 3;  // m: any piece goes in
+        const auto in = form::inBox(outside_, kLarge, kLarge, kLarge);
+        const double longer = std::max(in.length, in.width);
+        a.figure = {longer, longer, longer, Dimension::Length};
+        a.headline = boxFor(in);
+        a.after = "of box hold one";
+        a.sentence = fmt::format("Inside, with {} of air round it.", length(lib_.usual("packAir")));
+    }
+
+    void box(Answer& a) const {
+        const auto& k = plan_.kitchen;
+        const auto in = form::inBox(outside_, k.boxLength.value, k.boxWidth.value, k.boxHeight.value);
+        const double air = lib_.usual("packAir"), least = std::min(in.beside, in.above);
+        const std::string box =
+            fmt::format("{} × {} × {}", length(k.boxLength.value), length(k.boxWidth.value), length(k.boxHeight.value));
+        a.figure = {least, least, least, Dimension::Length};
+        if (least < 0) {
+            a.tone = Tone::Weak;
+            a.headline = "Too large";
+            a.after = "for the box";
+            a.sentence = fmt::format("It needs one of {} inside, {} of air counted; yours has {}.", boxFor(in),
+                                     length(air), box);
+            return;
+        }
+        a.tone = least < air ? Tone::Weak : Tone::Plain;
+        a.headline = length(least);
+        a.after = "free in the box";
+        a.sentence =
+            fmt::format("In a box of {} it has {} beside it and {} above.", box, length(in.beside), length(in.above));
+        if (least < air) a.sentence += fmt::format(" Hands and a folded cloth want {} all round.", length(air));
+        else if (const int many = together(in); many > 1 && piece_.count > 1)
+            a.sentence += fmt::format(" {} go into one, {} between them.", many, length(air));
+    }
+
+    /// The box that holds it, with air beside and above.
+    std::string boxFor(const form::InBox& in) const {
+        const double air = lib_.usual("packAir");
+        return fmt::format("{} × {} × {}", length(up(in.length + 2 * air)), length(up(in.width + 2 * air)),
+                           length(up(outside_.height + air)));
+    }
+
     static double up(double m) { return std::ceil(m * 200 - 1e-6) / 200; }  // whole half centimetres
 
     int together(const form::InBox& in) const {
@@ -63,9 +83,9 @@ private:
 
     void plate(Answer& a) const {
         if (outside_.foot.size() < 3 || piece_.sits != Sits::Flat) return;
-        const double d = plan_.kitchen.plate.value, free = form::inRound(outside_.foot, d),
-                     all = form::inRound(outside_.hull, d);
-        if (free < 0) a.sentence += fmt::format(" Its foot does not stand on a plate of {}.", length(d));
+        const double d = plan_.kitchen.plate.value, all = d / 2 - radius_;
+        if (form::circleRound(outside_.foot).radius > d / 2)
+            a.sentence += fmt::format(" Its foot does not stand on a plate of {}.", length(d));
         else if (all < 0)
             a.sentence += fmt::format(" On a plate of {} it reaches {} over the edge.", length(d), length(-all));
         else a.sentence += fmt::format(" A plate of {} keeps {} free all round.", length(d), length(all));
@@ -74,15 +94,15 @@ private:
     /// Of what is made to go into one: small, and round or closed.
     void mug(Answer& a) const {
         const auto& k = plan_.kitchen;
-        const double free = form::inRound(outside_.hull, k.mug.value);
+        const double free = k.mug.value / 2 - radius_;
         if (free < 0) return;
         const double over = outside_.height - k.mugDepth.value;
         a.sentence += fmt::format(" It goes into a mug of {}, {} free all round{}.", length(k.mug.value), length(free),
                                   over > 0 ? fmt::format(" and {} over its rim", length(over)) : std::string());
     }
 
-    const Made& made_;
-    const form::Outside outside_;
+    const form::Outside& outside_;
+    const double radius_;  // m, of the smallest circle round all of it
 };
 
 }  // namespace

@@ -238,7 +238,8 @@ void HandStage::letGo() {
     finder_.reset();
     inHand_.reset();
     if (!placing_) return;
-    if (index() < assembly_.items.size()) placing_ = placer()->moved(index(), by_, reach_);
+    if (const auto* fine = placer(); fine && index() < assembly_.items.size())
+        placing_ = fine->moved(index(), by_, reach_);
     const form::Pose pose = placing_->pose;
     placing_.reset();
     holds_.clear();
@@ -261,7 +262,6 @@ void HandStage::mousePressEvent(QMouseEvent* e) {
         return;
     }
     choose(qstring(assembly_.items[hit->body].key));
-    if (!placer()) return;
     auto coarse = assembly::placerOf(assembly_, meshes_, assembly::kInHand);
     if (!coarse) return;
     inHand_.emplace(std::move(*coarse));
@@ -278,7 +278,7 @@ void HandStage::mouseMoveEvent(QMouseEvent* e) {
         return turned();
     }
     const size_t k = index();
-    if (!dragging_ || k >= assembly_.items.size() || !placer()) return;
+    if (!dragging_ || k >= assembly_.items.size()) return;
     if (!placing_ && (e->position() - pressed_).manhattanLength() < 4) return;  // a press is no drag yet
     const Projection project(scene_, *view_, QSizeF(size()));
     const bool lift = e->modifiers() & Qt::ShiftModifier;

@@ -47,6 +47,7 @@ private:
         kitchenFigure(tr("Depth of the freezer"), "freezerDepth", Dimension::Length, "cm", &Kitchen::freezerDepth);
         kitchenFigure(tr("Height of the freezer"), "freezerHeight", Dimension::Length, "cm", &Kitchen::freezerHeight);
         heading(tr("What pieces go into"));
+        note(tr("A box of 0 is none: the answers then say which one a piece needs."));
         kitchenFigure(tr("Length of the box inside"), "boxLength", Dimension::Length, "cm", &Kitchen::boxLength);
         kitchenFigure(tr("Width of the box inside"), "boxWidth", Dimension::Length, "cm", &Kitchen::boxWidth);
         kitchenFigure(tr("Height of the box inside"), "boxHeight", Dimension::Length, "cm", &Kitchen::boxHeight);
