@@ -4,8 +4,8 @@
 #include "core/words/order_words.h"
 #include "support_assembly.h"
 
-using namespace uovo;
-using namespace uovo::assembly;
+namespace uovo::assembly {
+
 using test::Assembled;
 
 namespace {
@@ -178,3 +178,5 @@ TEST_CASE("what floats, cuts or can never stand is said first, and does not stop
     CHECK(tips.told.find("tips over") != std::string::npos);
     CHECK_FALSE(tips.together.order.stands);
 }
+
+}  // namespace uovo::assembly

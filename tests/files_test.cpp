@@ -17,8 +17,8 @@
 #include "support_command.h"
 #include "support_files.h"
 
-using namespace uovo;
-using namespace uovo::form;
+namespace uovo::form {
+
 using std::numbers::pi;
 
 namespace {
@@ -329,3 +329,5 @@ TEST_CASE("sheet outlines go out and come back the same") {
             CHECK(std::abs(signedArea((*back)[i])) == Approx(std::abs(signedArea(loops[i]))).epsilon(1e-5));
     }
 }
+
+}  // namespace uovo::form

@@ -17,8 +17,8 @@
 #include "io/model_reader.h"
 #include "support.h"
 
-using namespace uovo;
-using namespace uovo::coat;
+namespace uovo::coat {
+
 using form::Vec3;
 using nlohmann::json;
 
@@ -348,3 +348,5 @@ TEST_CASE("coat cases that cannot be are refused with a sentence") {
     CHECK_FALSE(with("/steps", json::array({{{"turns", {{{"up", {0, 0}}, {"seconds", 5}}}}}})).empty());
     CHECK_FALSE(refusal(json::object()).empty());
 }
+
+}  // namespace uovo::coat

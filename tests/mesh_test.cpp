@@ -9,7 +9,8 @@
 #include "core/form/outline.h"
 #include "core/form/rock.h"
 
-using namespace uovo::form;
+namespace uovo::form {
+
 using std::numbers::pi;
 
 namespace {
@@ -228,3 +229,5 @@ TEST_CASE("turning and moving changes no volume") {
         CHECK(area(m) == Approx(area(r)).epsilon(1e-9));
     }
 }
+
+}  // namespace uovo::form

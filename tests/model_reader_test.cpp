@@ -13,8 +13,7 @@
 #include "io/plan_file.h"
 #include "support_files.h"
 
-using namespace uovo;
-using namespace uovo::form;
+namespace uovo::form {
 
 namespace {
 
@@ -235,3 +234,5 @@ TEST_CASE("a model of more than two million triangles is refused within the read
     }
     CHECK(has(why(io::readMeshFile(folder.write("many.stl", stl))), "two million"));
 }
+
+}  // namespace uovo::form

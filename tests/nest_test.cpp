@@ -7,8 +7,8 @@
 #include "core/form/part.h"
 #include "support.h"
 
-using namespace uovo;
-using namespace uovo::cutting;
+namespace uovo::cutting {
+
 using form::Loop;
 using form::Point2;
 
@@ -265,3 +265,5 @@ TEST_CASE("a layout is the same each time, is never worse with more orders, and 
     CHECK(told == 3);
     checkLayout(pieces, o, *stopped);
 }
+
+}  // namespace uovo::cutting

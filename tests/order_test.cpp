@@ -6,8 +6,8 @@
 #include "core/form/block.h"
 #include "support.h"
 
-using namespace uovo;
-using namespace uovo::assembly;
+namespace uovo::assembly {
+
 using form::Vec3;
 
 namespace {
@@ -351,3 +351,5 @@ TEST_CASE("moving one part finds its contacts again and keeps the others") {
     for (size_t i = 0; i < fresh.contacts.size(); ++i)
         CHECK(fresh.contacts[i].length == Approx(now.contacts[i].length));
 }
+
+}  // namespace uovo::assembly

@@ -5,8 +5,7 @@
 
 #include "core/form/part.h"
 
-using namespace uovo;
-using namespace uovo::form;
+namespace uovo::form {
 
 namespace {
 
@@ -198,3 +197,5 @@ TEST_CASE("a wall in a mold ends in the plane of its opening, and stays as thick
     CHECK(volume(cone->items[0].shape.solid()) ==
           Approx(3.14159265358979 / 3 * (R * R * h - r * r * inner)).epsilon(0.004));
 }
+
+}  // namespace uovo::form

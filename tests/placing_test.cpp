@@ -8,8 +8,8 @@
 #include "core/assembly/contacts.h"
 #include "core/form/block.h"
 
-using namespace uovo;
-using namespace uovo::assembly;
+namespace uovo::assembly {
+
 using form::Vec3;
 
 namespace {
@@ -259,3 +259,5 @@ TEST_CASE("a mirror image lies where the reflected part would be") {
     odd.items = {item("base", "sheet", {}), item("heap", "cluster", {})};
     CHECK_FALSE(placer(odd).mirrored(1, {}, 0));
 }
+
+}  // namespace uovo::assembly

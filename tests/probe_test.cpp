@@ -10,8 +10,7 @@
 #include "core/probe/reader.h"
 #include "support.h"
 
-using namespace uovo;
-using namespace uovo::probe;
+namespace uovo::probe {
 
 namespace {
 
@@ -263,3 +262,5 @@ TEST_CASE("too hot is said in red, too cool with the seconds that help, and a re
     hold(31.5, 30);
     CHECK(cool.now().tone == Prompt::Tone::Ready);
 }
+
+}  // namespace uovo::probe

@@ -6,8 +6,8 @@
 #include "core/assembly/arrange.h"
 #include "core/form/part.h"
 
-using namespace uovo;
-using namespace uovo::assembly;
+namespace uovo::assembly {
+
 using Catch::Matchers::Contains;
 using form::Vec3;
 
@@ -230,3 +230,5 @@ TEST_CASE("glue follows what touches") {
     REQUIRE(glueWhatTouches(away, {"panel"}, {}));
     CHECK(away.joints.empty());
 }
+
+}  // namespace uovo::assembly

@@ -6,8 +6,7 @@
 #include "core/schedule/solver.h"
 #include "support.h"
 
-using namespace uovo;
-using namespace uovo::schedule;
+namespace uovo::schedule {
 
 namespace {
 
@@ -213,3 +212,5 @@ TEST_CASE("helpers are not counted on before they come") {
     net.helpers = 400;  // there before the day begins
     CHECK(layOut(net, {})->begins == -60);
 }
+
+}  // namespace uovo::schedule

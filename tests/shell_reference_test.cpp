@@ -7,8 +7,7 @@
 #include "support_ccx.h"
 #include "support_shell.h"
 
-using namespace uovo;
-using namespace uovo::shell;
+namespace uovo::shell {
 
 namespace {
 
@@ -61,3 +60,5 @@ TEST_CASE("a cup of uneven wall that is bent sideways gives way as CalculiX says
     const auto [ours, theirs] = work(m, held, load, "cup");
     CHECK(ours == Approx(theirs).epsilon(0.04));
 }
+
+}  // namespace uovo::shell

@@ -5,8 +5,8 @@
 #include "core/shell/balance.h"
 #include "support_shell.h"
 
-using namespace uovo;
-using namespace uovo::shell;
+namespace uovo::shell {
+
 using form::Vec3;
 using test::dotOf;
 
@@ -598,3 +598,5 @@ TEST_CASE("the greatest stress in a fillet with a waist is there on few triangle
                  bar = 6 * arm / (w * t * t) + 1 / (w * t);
     CHECK(fine == Approx(bar).epsilon(0.15));
 }
+
+}  // namespace uovo::shell

@@ -5,8 +5,7 @@
 #include "core/setting/stick.h"
 #include "support.h"
 
-using namespace uovo;
-using namespace uovo::setting;
+namespace uovo::setting {
 
 namespace {
 
@@ -66,3 +65,5 @@ TEST_CASE("heavier, shallower and steeper sticks wait longer, a cooler room, a s
     c.celsius = c.air = 38;  // never
     CHECK(std::isnan(minutes(c)));
 }
+
+}  // namespace uovo::setting

@@ -6,8 +6,7 @@
 #include "core/stages/shopping.h"
 #include "support_coats.h"
 
-using namespace uovo;
-using namespace uovo::temper;
+namespace uovo::temper {
 
 namespace {
 
@@ -314,3 +313,5 @@ TEST_CASE(
                     }
     CHECK(inWater > 0);
 }
+
+}  // namespace uovo::temper

@@ -7,8 +7,8 @@
 
 #include "core/cutting/narrow.h"
 
-using namespace uovo;
-using namespace uovo::io;
+namespace uovo::io {
+
 using Catch::Matchers::Contains;
 
 namespace {
@@ -192,3 +192,5 @@ TEST_CASE("outlines that overlap become one, holes stay holes") {
     REQUIRE(with.size() == 2);
     CHECK(form::signedArea(with[1]) == Approx(-5e-5).epsilon(1e-6));
 }
+
+}  // namespace uovo::io
