@@ -6,7 +6,7 @@
 #include "core/stages/advisor.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::advisor_test {
 
 namespace {
 
@@ -199,3 +199,5 @@ TEST_CASE("where a wall is thin at its rim a brush there is among the ways", "[l
     }
     CHECK(brushed);
 }
+
+}  // namespace uovo::advisor_test

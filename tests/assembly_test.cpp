@@ -8,7 +8,8 @@
 #include "core/stages/strength.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::assembly_test {
+
 using Catch::Matchers::Contains;
 
 namespace {
@@ -390,3 +391,5 @@ TEST_CASE("a chocolate measured anew is heard by the part that is cast in it") {
     CHECK(lets(cache) == lets(fresh));
     CHECK(lets(cache) > before);
 }
+
+}  // namespace uovo::assembly_test

@@ -3,7 +3,7 @@
 
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::batch_test {
 
 TEST_CASE("a pot's volume and level are inverse, and match a cylinder by hand") {
     const material::Pot pan{"p", "Pan", 0.2, 0.2, 0.1};
@@ -87,3 +87,5 @@ TEST_CASE(
     CHECK(fit(house, 2) == 3);
     CHECK(fit({}) == 0);
 }
+
+}  // namespace uovo::batch_test

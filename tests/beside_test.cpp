@@ -7,7 +7,8 @@
 
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::beside_test {
+
 using form::Loop;
 using form::Point2;
 
@@ -117,3 +118,5 @@ TEST_CASE("where no box is said nothing is warned of: the box that a piece needs
     for (const auto& x : said.pieces[0]->answers)
         if (x.id == "beside") CHECK(x.tone == Tone::Plain);
 }
+
+}  // namespace uovo::beside_test

@@ -7,7 +7,8 @@
 #include "core/stages/shopping.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::blend_test {
+
 using material::Colour;
 
 namespace {
@@ -179,3 +180,5 @@ TEST_CASE("the size of a packet is the person's") {
     plan.own["dark"].values[material::kPacket] = -1;
     CHECK(problems(plan, io::library()).size() >= 1);
 }
+
+}  // namespace uovo::blend_test

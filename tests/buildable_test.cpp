@@ -6,7 +6,7 @@
 
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::buildable_test {
 
 namespace {
 
@@ -124,3 +124,5 @@ TEST_CASE(
     }
     CHECK(built > all / 4);
 }
+
+}  // namespace uovo::buildable_test

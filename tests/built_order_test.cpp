@@ -4,7 +4,7 @@
 #include "core/words/order_words.h"
 #include "support_assembly.h"
 
-namespace uovo::assembly {
+namespace uovo::assembly::built_order_test {
 
 using test::Assembled;
 
@@ -179,4 +179,4 @@ TEST_CASE("what floats, cuts or can never stand is said first, and does not stop
     CHECK_FALSE(tips.together.order.stands);
 }
 
-}  // namespace uovo::assembly
+}  // namespace uovo::assembly::built_order_test

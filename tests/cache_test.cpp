@@ -7,7 +7,7 @@
 #include "core/stages/strength.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::cache_test {
 
 namespace {
 
@@ -168,3 +168,5 @@ TEST_CASE("what throws beside is thrown here, and both are done by then", "[thre
     CHECK_THROWS_AS(sideBySide([] { throw std::bad_alloc(); }, [&] { there = 7; }), std::bad_alloc);
     CHECK(there == 7);
 }
+
+}  // namespace uovo::cache_test

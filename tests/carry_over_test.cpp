@@ -10,7 +10,8 @@
 #include "core/stages/strength.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::carry_over_test {
+
 using json = nlohmann::ordered_json;
 
 namespace {
@@ -103,3 +104,5 @@ TEST_CASE("figures of version 1 plans are written", "[.write]") {
     for (const auto& file : plans()) all[file.stem().string()] = figuresOf(*readPlan(contents(file)));
     std::ofstream(kFolder / "figures.json") << all.dump(1) << "\n";
 }
+
+}  // namespace uovo::carry_over_test

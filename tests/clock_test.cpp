@@ -5,7 +5,7 @@
 
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::clock_test {
 
 namespace {
 
@@ -114,3 +114,5 @@ TEST_CASE("a clock time is read as people write it, and said as they speak") {
     for (int m = 0; m < 1440; ++m)
         for (const auto units : {UnitSystem::US, UnitSystem::Metric}) CHECK(clockMinutes(clockInWords(m, units)) == m);
 }
+
+}  // namespace uovo::clock_test

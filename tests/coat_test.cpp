@@ -5,7 +5,7 @@
 #include "core/coat/flux.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::coat_test {
 
 namespace {
 
@@ -154,3 +154,5 @@ TEST_CASE("what a coat may not be is refused with its field") {
           }).first == "brushMass");
     CHECK(says([](auto&) {}).first.empty());
 }
+
+}  // namespace uovo::coat_test

@@ -5,7 +5,8 @@
 #include "core/setting/cold_stress.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::coat_times_test {
+
 using test::bowlPlan;
 using test::find;
 using test::only;
@@ -251,3 +252,5 @@ TEST_CASE("what is cast waits on the table and sets where the cook says, in the 
     cast.table = Measure(-1);
     CHECK(problems(plan, io::library()).size() == 1);
 }
+
+}  // namespace uovo::coat_times_test

@@ -4,7 +4,7 @@
 
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::coated_part_test {
 
 using test::only;
 using test::planOf;
@@ -145,3 +145,5 @@ TEST_CASE("only a change of coats or chocolate coats a part anew, wrong coats ar
     CHECK(again->pieces[0].wallFromCoats());
     CHECK(*again == plan);
 }
+
+}  // namespace uovo::coated_part_test

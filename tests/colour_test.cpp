@@ -5,7 +5,8 @@
 #include "core/stages/shopping.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::colour_test {
+
 using material::Colour;
 
 namespace {
@@ -158,3 +159,5 @@ TEST_CASE("colours that cannot be mixed are said in words, and kept in the file 
     plan.colours.push_back(plan.colours[0]);
     CHECK_FALSE(problems(plan, io::library()).empty());
 }
+
+}  // namespace uovo::colour_test

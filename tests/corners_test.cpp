@@ -5,7 +5,8 @@
 #include "core/assembly/contacts.h"
 #include "core/form/bevel.h"
 
-using namespace uovo;
+namespace uovo::corners_test {
+
 using form::Vec3;
 
 namespace {
@@ -176,3 +177,5 @@ TEST_CASE("houses and towers close at their corners in all three ways") { CHECK(
 TEST_CASE("a thousand random houses close within 0.2 mm at every corner", "[long]") {
     CHECK(closeWithin(1000, 17) == 1000);
 }
+
+}  // namespace uovo::corners_test

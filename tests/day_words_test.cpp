@@ -4,7 +4,8 @@
 #include "core/words/words.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::day_words_test {
+
 using Catch::Matchers::Contains;
 
 namespace {
@@ -129,3 +130,5 @@ TEST_CASE("cautions stand at the step where they matter, once") {
     // each of them is one the plan knows
     for (const auto& words : all) CHECK(std::ranges::count(cautionsOf(plan, lib), words) == 1);
 }
+
+}  // namespace uovo::day_words_test

@@ -7,7 +7,8 @@
 #include "core/stages/strength.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::dipped_test {
+
 using test::find;
 
 namespace {
@@ -315,3 +316,5 @@ TEST_CASE("figures are asked for only where they say something") {
         }
     }
 }
+
+}  // namespace uovo::dipped_test

@@ -8,7 +8,7 @@
 #include "core/schedule/network.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::families_test {
 
 namespace {
 
@@ -193,3 +193,5 @@ TEST_CASE("a strip over a balloon is as wide everywhere: near its rim, where a p
     CHECK(widest > 0.004);
     CHECK(widest < 0.014);
 }
+
+}  // namespace uovo::families_test

@@ -17,7 +17,7 @@
 #include "support_command.h"
 #include "support_files.h"
 
-namespace uovo::form {
+namespace uovo::form::files_test {
 
 using std::numbers::pi;
 
@@ -330,4 +330,4 @@ TEST_CASE("sheet outlines go out and come back the same") {
     }
 }
 
-}  // namespace uovo::form
+}  // namespace uovo::form::files_test

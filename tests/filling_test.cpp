@@ -7,7 +7,7 @@
 #include "core/stages/shopping.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::filling_test {
 
 using std::numbers::pi;
 
@@ -171,3 +171,5 @@ TEST_CASE("fillings that cannot be are said beside their field") {
     CHECK(wrong([](Piece&, Filling& f) { f.recipe[0].by = Ingredient::By::Count; }) ==
           "fillings/custard/recipe/0/amount");
 }
+
+}  // namespace uovo::filling_test

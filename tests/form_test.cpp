@@ -3,7 +3,7 @@
 
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::form_test {
 
 TEST_CASE("a profile's cells add up to the exact area and length") {
     const auto m = *form::meridian(form::Balloon{});
@@ -88,3 +88,5 @@ TEST_CASE("a cup narrower than its wall is closed, and said to hold nothing") {
     for (const auto& x : a.pieces[0]->answers) said |= x.tone == Tone::Impossible;
     CHECK(said);
 }
+
+}  // namespace uovo::form_test

@@ -7,7 +7,7 @@
 #include "core/words/order_words.h"
 #include "support_assembly.h"
 
-using namespace uovo;
+namespace uovo::gluing_test {
 
 namespace {
 
@@ -133,3 +133,5 @@ TEST_CASE("twenty lidded tubs: every step on all of them before the next, and no
     CHECK(eachBeforeTheNext(long_, 20).find("bears by then") != std::string::npos);
     CHECK(eachBeforeTheNext(long_, 2).find("bears by then") == std::string::npos);
 }
+
+}  // namespace uovo::gluing_test

@@ -9,7 +9,8 @@
 #include "core/coat/mesh_film.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::hollows_test {
+
 using form::Vec3;
 
 using std::numbers::pi;
@@ -361,3 +362,5 @@ TEST_CASE("a film at rest above a pool is as thick as its yield stress holds it,
         CHECK(coat::filmAbove(0, H, tangent, far) == Approx(h).epsilon(2e-3));
     }
 }
+
+}  // namespace uovo::hollows_test

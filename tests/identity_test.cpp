@@ -5,7 +5,7 @@
 
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::identity_test {
 
 namespace {
 
@@ -162,3 +162,5 @@ TEST_CASE("nothing goes into a ball that closes as it is coated, unless a hole i
     ball.coats().clear();  // two halves, joined over what is in them
     CHECK(holds().tone != Tone::Impossible);
 }
+
+}  // namespace uovo::identity_test

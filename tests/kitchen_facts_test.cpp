@@ -7,7 +7,7 @@
 #include "core/temper/temper_plan.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::kitchen_facts_test {
 
 namespace {
 
@@ -256,3 +256,5 @@ TEST_CASE("spares follow what handling leaves") {
     const double survives = std::max(0.2, p.survives * rough.pieces[0]->strength->survives);
     CHECK(rough.pieces[0]->make == batch::piecesToMake(10, survives, io::library().usual("sparesSure")));
 }
+
+}  // namespace uovo::kitchen_facts_test

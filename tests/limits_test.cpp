@@ -8,7 +8,8 @@
 #include "core/form/rock.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::limits_test {
+
 using json = nlohmann::ordered_json;
 
 namespace {
@@ -232,3 +233,5 @@ TEST_CASE("answers of a model are of this model, wherever in memory one was befo
         CHECK(kept == answer(plan, io::library(), fresh, test::withoutDay())->pieces[0]->made->mass);
     }
 }
+
+}  // namespace uovo::limits_test

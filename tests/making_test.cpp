@@ -11,7 +11,7 @@
 #include "storm/storm.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::making_test {
 
 namespace {
 
@@ -599,3 +599,5 @@ TEST_CASE("nothing is done to chocolate before there is any, and one move puts i
         for (const auto& b : orderBreaks(wrong, plan, io::library())) CHECK(b.id != "nothing-yet");
     }
 }
+
+}  // namespace uovo::making_test

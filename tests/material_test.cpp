@@ -7,7 +7,7 @@
 #include "io/embedded_data.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::material_test {
 
 TEST_CASE("every constant of data/ has a range round its value, a unit and a source") {
     const auto& lib = io::library();
@@ -275,3 +275,5 @@ TEST_CASE("radiation warms a cold wall but carries no vapour") {
           Approx(heat::drySurfaceTime(cold, 22, 0.6, 11)).epsilon(0.02));  // closed form without condensation
     CHECK_FALSE(heat::condensation({0.003, 1300, 1650, 15, 2}, 22, 0.5, 11, 5).wet);  // dew point 11.1 °C
 }
+
+}  // namespace uovo::material_test

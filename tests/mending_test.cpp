@@ -9,7 +9,8 @@
 #include "core/words/mend_words.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::mending_test {
+
 using Catch::Matchers::Contains;
 
 namespace {
@@ -139,3 +140,5 @@ TEST_CASE("a cover says the room it leaves, exact for a cylinder under a half ba
     REQUIRE(cover != all->pieces[0]->answers.end());
     CHECK_THAT(cover->sentence, Contains("the pillar, which goes to its place first"));
 }
+
+}  // namespace uovo::mending_test

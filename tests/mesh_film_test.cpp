@@ -17,7 +17,7 @@
 #include "io/model_reader.h"
 #include "support.h"
 
-namespace uovo::coat {
+namespace uovo::coat::mesh_film_test {
 
 using form::Vec3;
 using nlohmann::json;
@@ -349,4 +349,4 @@ TEST_CASE("coat cases that cannot be are refused with a sentence") {
     CHECK_FALSE(refusal(json::object()).empty());
 }
 
-}  // namespace uovo::coat
+}  // namespace uovo::coat::mesh_film_test

@@ -9,7 +9,7 @@
 #include "core/form/outline.h"
 #include "core/form/rock.h"
 
-namespace uovo::form {
+namespace uovo::form::mesh_test {
 
 using std::numbers::pi;
 
@@ -230,4 +230,4 @@ TEST_CASE("turning and moving changes no volume") {
     }
 }
 
-}  // namespace uovo::form
+}  // namespace uovo::form::mesh_test

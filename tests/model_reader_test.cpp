@@ -13,7 +13,7 @@
 #include "io/plan_file.h"
 #include "support_files.h"
 
-namespace uovo::form {
+namespace uovo::form::model_reader_test {
 
 namespace {
 
@@ -235,4 +235,4 @@ TEST_CASE("a model of more than two million triangles is refused within the read
     CHECK(has(why(io::readMeshFile(folder.write("many.stl", stl))), "two million"));
 }
 
-}  // namespace uovo::form
+}  // namespace uovo::form::model_reader_test

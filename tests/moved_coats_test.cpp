@@ -6,7 +6,8 @@
 #include "core/stages/film_history.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::moved_coats_test {
+
 using test::bowlPlan;
 using test::find;
 using test::only;
@@ -506,3 +507,5 @@ TEST_CASE("rim and minutes do not follow the grid: forty to two hundred cells") 
         }
     }
 }
+
+}  // namespace uovo::moved_coats_test

@@ -7,7 +7,7 @@
 #include "core/form/part.h"
 #include "support.h"
 
-namespace uovo::cutting {
+namespace uovo::cutting::nest_test {
 
 using form::Loop;
 using form::Point2;
@@ -266,4 +266,4 @@ TEST_CASE("a layout is the same each time, is never worse with more orders, and 
     checkLayout(pieces, o, *stopped);
 }
 
-}  // namespace uovo::cutting
+}  // namespace uovo::cutting::nest_test

@@ -9,7 +9,8 @@
 #include "core/stages/strength.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::opening_test {
+
 using test::find;
 using test::only;
 using test::planOf;
@@ -109,3 +110,5 @@ TEST_CASE("the day melts the holes once the balls are off their molds, with its 
     const auto whole = test::answersOf(plan);
     for (const auto& t : whole.day->network.tasks) CHECK_FALSE(t.id.ends_with("/open"));
 }
+
+}  // namespace uovo::opening_test

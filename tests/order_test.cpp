@@ -6,7 +6,7 @@
 #include "core/form/block.h"
 #include "support.h"
 
-namespace uovo::assembly {
+namespace uovo::assembly::order_test {
 
 using form::Vec3;
 
@@ -352,4 +352,4 @@ TEST_CASE("moving one part finds its contacts again and keeps the others") {
         CHECK(fresh.contacts[i].length == Approx(now.contacts[i].length));
 }
 
-}  // namespace uovo::assembly
+}  // namespace uovo::assembly::order_test

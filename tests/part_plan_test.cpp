@@ -7,7 +7,8 @@
 #include "core/mold/box_pour.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::part_plan_test {
+
 using std::numbers::pi;
 using test::find;
 
@@ -321,3 +322,5 @@ TEST_CASE("only the part that changed is built again") {
     CHECK(third.pieces[3]->made == second.pieces[3]->made);
     CHECK(third.pieces[3]->make > second.pieces[3]->make);
 }
+
+}  // namespace uovo::part_plan_test

@@ -5,7 +5,7 @@
 
 #include "core/form/part.h"
 
-namespace uovo::form {
+namespace uovo::form::parts_test {
 
 namespace {
 
@@ -198,4 +198,4 @@ TEST_CASE("a wall in a mold ends in the plane of its opening, and stays as thick
           Approx(3.14159265358979 / 3 * (R * R * h - r * r * inner)).epsilon(0.004));
 }
 
-}  // namespace uovo::form
+}  // namespace uovo::form::parts_test

@@ -8,7 +8,7 @@
 #include "core/assembly/contacts.h"
 #include "core/form/block.h"
 
-namespace uovo::assembly {
+namespace uovo::assembly::placing_test {
 
 using form::Vec3;
 
@@ -260,4 +260,4 @@ TEST_CASE("a mirror image lies where the reflected part would be") {
     CHECK_FALSE(placer(odd).mirrored(1, {}, 0));
 }
 
-}  // namespace uovo::assembly
+}  // namespace uovo::assembly::placing_test

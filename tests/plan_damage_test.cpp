@@ -6,7 +6,8 @@
 
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::plan_damage_test {
+
 using json = nlohmann::ordered_json;
 
 namespace {
@@ -141,3 +142,5 @@ TEST_CASE("bytes changed anywhere are refused or read, and what is read writes i
     }
     CHECK(read > 20);  // a letter of a name does no harm
 }
+
+}  // namespace uovo::plan_damage_test

@@ -11,7 +11,7 @@
 #include "io/plan_file.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::plan_test {
 
 namespace {
 
@@ -240,3 +240,5 @@ TEST_CASE("a verification case nobody can answer is a failure, not a pass") {
     CHECK(cli::verify({folder.string()}) == 1);
     std::filesystem::remove_all(folder);
 }
+
+}  // namespace uovo::plan_test

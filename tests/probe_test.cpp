@@ -10,7 +10,7 @@
 #include "core/probe/reader.h"
 #include "support.h"
 
-namespace uovo::probe {
+namespace uovo::probe::probe_test {
 
 namespace {
 
@@ -263,4 +263,4 @@ TEST_CASE("too hot is said in red, too cool with the seconds that help, and a re
     CHECK(cool.now().tone == Prompt::Tone::Ready);
 }
 
-}  // namespace uovo::probe
+}  // namespace uovo::probe::probe_test

@@ -7,7 +7,7 @@
 #include "core/words/order_words.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::put_together_test {
 
 namespace {
 
@@ -236,3 +236,5 @@ TEST_CASE("toppings, inserts and decorations may be for one part of a compound")
         if (auto* t = std::get_if<TopStep>(&s)) t->item = "chimney";
     CHECK_FALSE(problems(plan, io::library()).empty());
 }
+
+}  // namespace uovo::put_together_test

@@ -7,7 +7,7 @@
 #include "core/quantity/restate.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::quantity_test {
 
 namespace {
 
@@ -230,3 +230,5 @@ TEST_CASE("a packet is as large as the chocolate is bought, a bar as it is sold"
     CHECK(parseMeasure("half a packet", c)->value == Approx(1.25));
     CHECK(parseMeasure("3 bars", c)->value == Approx(0.3));
 }
+
+}  // namespace uovo::quantity_test

@@ -7,7 +7,7 @@
 #include "support.h"
 #include "support_shell.h"
 
-using namespace uovo;
+namespace uovo::relations_test {
 
 namespace {
 
@@ -257,3 +257,5 @@ TEST_CASE("more support, more stiffness: nothing that is held in addition moves 
     CHECK(all < two);
     CHECK(all > 0);
 }
+
+}  // namespace uovo::relations_test

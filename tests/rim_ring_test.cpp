@@ -7,7 +7,8 @@
 #include "core/stages/sheets.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::rim_ring_test {
+
 using std::numbers::pi;
 
 namespace {
@@ -82,3 +83,5 @@ TEST_CASE("a ring is among the templates, and kept in the file") {
     REQUIRE_FALSE(found.empty());
     CHECK(found[0].where.ends_with("every"));
 }
+
+}  // namespace uovo::rim_ring_test

@@ -6,7 +6,7 @@
 #include "core/assembly/arrange.h"
 #include "core/form/part.h"
 
-namespace uovo::assembly {
+namespace uovo::assembly::said_test {
 
 using Catch::Matchers::Contains;
 using form::Vec3;
@@ -231,4 +231,4 @@ TEST_CASE("glue follows what touches") {
     CHECK(away.joints.empty());
 }
 
-}  // namespace uovo::assembly
+}  // namespace uovo::assembly::said_test

@@ -6,7 +6,7 @@
 #include "core/schedule/solver.h"
 #include "support.h"
 
-namespace uovo::schedule {
+namespace uovo::schedule::schedule_test {
 
 namespace {
 
@@ -213,4 +213,4 @@ TEST_CASE("helpers are not counted on before they come") {
     CHECK(layOut(net, {})->begins == -60);
 }
 
-}  // namespace uovo::schedule
+}  // namespace uovo::schedule::schedule_test

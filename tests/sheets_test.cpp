@@ -7,7 +7,8 @@
 #include "core/cutting/pattern.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::sheets_test {
+
 using Catch::Matchers::Contains;
 
 namespace {
@@ -257,3 +258,5 @@ TEST_CASE("a ribbon goes round where a piece is widest") {
     CHECK(ribbonRound(*madeOf(box.pieces[0], box, lib())) == Approx(0.32).epsilon(1e-6));
     CHECK(ribbonRound(*made, "nobody") == 0);
 }
+
+}  // namespace uovo::sheets_test

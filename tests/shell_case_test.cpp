@@ -6,7 +6,8 @@
 
 #include "cli/shell_case.h"
 
-using namespace uovo;
+namespace uovo::shell_case_test {
+
 using nlohmann::json;
 
 namespace {
@@ -159,3 +160,5 @@ TEST_CASE("wrong cases are refused in words") {
     file["file"] = "/nowhere/at/all.stl";
     CHECK_FALSE(refused(file).empty());
 }
+
+}  // namespace uovo::shell_case_test

@@ -7,7 +7,7 @@
 #include "support_ccx.h"
 #include "support_shell.h"
 
-namespace uovo::shell {
+namespace uovo::shell::shell_reference_test {
 
 namespace {
 
@@ -61,4 +61,4 @@ TEST_CASE("a cup of uneven wall that is bent sideways gives way as CalculiX says
     CHECK(ours == Approx(theirs).epsilon(0.04));
 }
 
-}  // namespace uovo::shell
+}  // namespace uovo::shell::shell_reference_test

@@ -5,7 +5,7 @@
 #include "core/shell/balance.h"
 #include "support_shell.h"
 
-namespace uovo::shell {
+namespace uovo::shell::shell_test {
 
 using form::Vec3;
 using test::dotOf;
@@ -599,4 +599,4 @@ TEST_CASE("the greatest stress in a fillet with a waist is there on few triangle
     CHECK(fine == Approx(bar).epsilon(0.15));
 }
 
-}  // namespace uovo::shell
+}  // namespace uovo::shell::shell_test

@@ -7,7 +7,7 @@
 #include "core/stages/sheets.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::spares_test {
 
 namespace {
 
@@ -98,3 +98,5 @@ TEST_CASE("few parts are spared as a whole, and what never breaks not at all") {
     else CHECK(a.pieces[0]->make == 4);
     CHECK(spareParts(plan.pieces[0], *a.pieces[0]->made, 1, io::library()).empty());
 }
+
+}  // namespace uovo::spares_test

@@ -5,7 +5,7 @@
 #include "core/setting/stick.h"
 #include "support.h"
 
-namespace uovo::setting {
+namespace uovo::setting::stick_test {
 
 namespace {
 
@@ -66,4 +66,4 @@ TEST_CASE("heavier, shallower and steeper sticks wait longer, a cooler room, a s
     CHECK(std::isnan(minutes(c)));
 }
 
-}  // namespace uovo::setting
+}  // namespace uovo::setting::stick_test

@@ -8,7 +8,7 @@
 #include "core/words/words.h"
 #include "support_coats.h"
 
-using namespace uovo;
+namespace uovo::strength_test {
 
 namespace {
 
@@ -648,3 +648,5 @@ TEST_CASE("a verdict does not hang on the net: fingers in a rim, a bowl glued on
               Approx(coarse).epsilon(corner < 0.002 ? 0.2 : 0.04));  // a sharp corner is seen by few corners of the net
     }
 }
+
+}  // namespace uovo::strength_test

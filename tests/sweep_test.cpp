@@ -6,7 +6,7 @@
 #include "core/stages/strength.h"
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::sweep_test {
 
 namespace {
 
@@ -248,3 +248,5 @@ TEST_CASE("a thinner wall is never stronger") {
         before = peel;
     }
 }
+
+}  // namespace uovo::sweep_test

@@ -4,7 +4,7 @@
 #include "core/document/edits.h"
 #include "io/data.h"
 
-using namespace uovo;
+namespace uovo::switch_units_test {
 
 TEST_CASE("words of the other system are told by their last unit") {
     for (const char* us : {"5 1/2 in", "3 tbsp", "2 cups", "114 °F", "1 lb", "7\"", "3 oz."})
@@ -47,3 +47,5 @@ TEST_CASE("switching units keeps every figure and drops what was said in the old
     switchUnits(same, UnitSystem::Metric);
     CHECK(same == plan);  // it speaks metric already: words said in inches stay
 }
+
+}  // namespace uovo::switch_units_test

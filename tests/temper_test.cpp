@@ -6,7 +6,7 @@
 #include "core/stages/shopping.h"
 #include "support_coats.h"
 
-namespace uovo::temper {
+namespace uovo::temper::temper_test {
 
 namespace {
 
@@ -314,4 +314,4 @@ TEST_CASE(
     CHECK(inWater > 0);
 }
 
-}  // namespace uovo::temper
+}  // namespace uovo::temper::temper_test

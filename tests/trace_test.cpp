@@ -7,7 +7,7 @@
 
 #include "core/cutting/narrow.h"
 
-namespace uovo::io {
+namespace uovo::io::trace_test {
 
 using Catch::Matchers::Contains;
 
@@ -193,4 +193,4 @@ TEST_CASE("outlines that overlap become one, holes stay holes") {
     CHECK(form::signedArea(with[1]) == Approx(-5e-5).epsilon(1e-6));
 }
 
-}  // namespace uovo::io
+}  // namespace uovo::io::trace_test

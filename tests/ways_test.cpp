@@ -3,7 +3,7 @@
 
 #include "support.h"
 
-using namespace uovo;
+namespace uovo::ways_test {
 
 namespace {
 
@@ -173,3 +173,5 @@ TEST_CASE("what sets on the table asks nothing of the fridge") {
     const Answers all = test::answersOf(plan, test::withoutDay());
     for (const char* id : {"crater-bowl", "tall"}) CHECK_FALSE(find(all, id, "shelf"));
 }
+
+}  // namespace uovo::ways_test
