@@ -5,6 +5,8 @@
 #include "desktop/shape/advisor_page.h"
 #include "program.h"
 
+namespace advisor_test {
+
 namespace {
 
 AdvisorPage* opened(Program& p) {
@@ -104,3 +106,5 @@ TEST_CASE("a part's wall is computed from its coats at a click, shown on the sta
     CHECK_FALSE(p.session.pieceAnswers("moon")->made->wall);
     CHECK(p.window.shape()->recipe()->field("former/wall"));
 }
+
+}  // namespace advisor_test

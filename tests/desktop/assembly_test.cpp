@@ -6,6 +6,8 @@
 
 #include "program.h"
 
+namespace assembly_test {
+
 namespace {
 
 QPushButton* button(Program& p, const char* name) { return p.window.findChild<QPushButton*>(QLatin1String(name)); }
@@ -117,3 +119,5 @@ TEST_CASE("a part is added from the families and gets a chocolate of its own") {
     p.answered();
     CHECK(p.piece().casts().size() == 1);
 }
+
+}  // namespace assembly_test

@@ -5,6 +5,8 @@
 #include "desktop/shell/sheet.h"
 #include "program.h"
 
+namespace build_test {
+
 namespace {
 
 BuildPlace* build(Program& p, const char* id) {
@@ -406,3 +408,5 @@ TEST_CASE("what broke is looked up: a part, its ways, minutes and grams") {
     CHECK(page->findChild<QLabel*>("mendWay/2"));
     CHECK(page->findChildren<QLabel*>().size() >= before);  // the handle can have pegs
 }
+
+}  // namespace build_test

@@ -7,6 +7,8 @@
 #include "program.h"
 #include "report/bench_card.h"
 
+namespace card_test {
+
 namespace {
 
 /// The words of a plan's card, page after page.
@@ -191,3 +193,5 @@ TEST_CASE("the card tells how each kind comes about: shells are tipped out, soli
     CHECK(inOrder(card(one("balloon-lace")), {"its lines are dull", "Let the air out"}));
     CHECK_FALSE(card(one("rope")).contains("fit on the shelf"));  // it stands on the table until it keeps its shape
 }
+
+}  // namespace card_test

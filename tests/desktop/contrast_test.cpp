@@ -6,6 +6,8 @@
 #include "desktop/theme/theme.h"
 #include "program.h"
 
+namespace contrast_test {
+
 namespace {
 
 struct Pair {
@@ -94,3 +96,5 @@ TEST_CASE("a picture of dark chocolate has a line of light round it on the dark 
     CHECK(with > 60);
     CHECK(with > 3 * without);
 }
+
+}  // namespace contrast_test

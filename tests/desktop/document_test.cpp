@@ -13,6 +13,8 @@
 #include "report/bench_card.h"
 #include "report/text.h"
 
+namespace document_test {
+
 using namespace uovo;
 using namespace uovo::desktop;
 
@@ -277,3 +279,5 @@ TEST_CASE("the command line says when its output does not arrive, and knows its 
     CHECK(code({"answers", plan, "--no-days"}, there) == 2);
     CHECK(code({"check", plan, "--quick"}, there) == 2);
 }
+
+}  // namespace document_test

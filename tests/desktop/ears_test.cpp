@@ -9,6 +9,8 @@
 #include "desktop/melt/temper_curve.h"
 #include "scenes.h"
 
+namespace ears_test {
+
 namespace {
 
 QAccessibleInterface* heard(QWidget* w) { return QAccessible::queryAccessibleInterface(w); }
@@ -186,3 +188,5 @@ TEST_CASE(
     p.answered();
     CHECK(i->child(0)->text(QAccessible::Value).contains("°F"));
 }
+
+}  // namespace ears_test

@@ -3,6 +3,8 @@
 #include "desktop/kit/page.h"
 #include "program.h"
 
+namespace field_test {
+
 using namespace uovo;
 using namespace uovo::desktop;
 
@@ -84,3 +86,5 @@ TEST_CASE("what is wrong in a field goes when its figure changes by another way"
     CHECK(girth->edit()->text() == before);
     CHECK(girth->complaint()->text().isEmpty());
 }
+
+}  // namespace field_test

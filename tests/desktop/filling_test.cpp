@@ -4,6 +4,8 @@
 
 #include "program.h"
 
+namespace filling_test {
+
 namespace {
 
 QWidget* page(Program& p) {
@@ -89,3 +91,5 @@ TEST_CASE("pictures of a filling", "[.][pictures]") {
     QTest::qWait(200);
     REQUIRE(p.window.grab().save(qEnvironmentVariable("UOVO_PICTURES") + "/filling.png"));
 }
+
+}  // namespace filling_test

@@ -5,6 +5,8 @@
 
 #include "program.h"
 
+namespace film_test {
+
 namespace {
 
 PlannedCoat turnedCoat(double fill) {
@@ -288,3 +290,5 @@ TEST_CASE("pictures of the coats in time", "[.][pictures]") {
     QTest::qWait(700);
     REQUIRE(p.window.grab().save(folder + "/x-moon.png"));
 }
+
+}  // namespace film_test

@@ -9,6 +9,8 @@
 #include "desktop/shell/deadline_page.h"
 #include "scenes.h"
 
+namespace hands_only_test {
+
 namespace {
 
 void key(Qt::Key k, Qt::KeyboardModifiers with = {}) {
@@ -289,3 +291,5 @@ TEST_CASE("what does not go into a bowl is told where it is written") {
     p.answered();
     CHECK(each->complaint()->text().isEmpty());
 }
+
+}  // namespace hands_only_test

@@ -3,6 +3,8 @@
 #include "program.h"
 #include "support.h"
 
+namespace holds_test {
+
 namespace {
 
 HoldsBar* holds(Program& p) {
@@ -310,3 +312,5 @@ TEST_CASE("pictures of what happens to a piece", "[.][pictures]") {
     QTest::qWait(800);
     REQUIRE(p.window.grab().save(folder + "/holds_cone.png"));
 }
+
+}  // namespace holds_test

@@ -11,6 +11,8 @@
 
 #include "scenes.h"
 
+namespace layout_test {
+
 namespace {
 
 bool isShown(const QWidget* w) { return w->isVisible() && w->width() > 0 && w->height() > 0; }
@@ -255,3 +257,5 @@ TEST_CASE("the tabulator reaches every field of a recipe, in the order it is rea
     }
     CHECK(turnsBack == 0);
 }
+
+}  // namespace layout_test

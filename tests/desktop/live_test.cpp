@@ -10,6 +10,8 @@
 
 #include "program.h"
 
+namespace live_test {
+
 namespace {
 
 MeltPlace* melt(Program& p) {
@@ -236,3 +238,5 @@ TEST_CASE("pictures of tempering", "[.][pictures]") {
     QTest::qWait(300);
     REQUIRE(p.window.grab().save(folder + "/tempering.png"));
 }
+
+}  // namespace live_test

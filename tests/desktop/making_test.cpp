@@ -5,6 +5,8 @@
 #include "desktop/shape/plain_card.h"
 #include "program.h"
 
+namespace making_test {
+
 namespace {
 
 StepCards* cards(Program& p) { return p.window.shape()->coats(); }
@@ -160,3 +162,5 @@ TEST_CASE("where a piece is kept is chosen on its card") {
     p.session.document().undo();
     CHECK(std::get<StoreStep>(p.piece().making[at]).where == StoreStep::Where::Box);
 }
+
+}  // namespace making_test

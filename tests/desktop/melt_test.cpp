@@ -6,6 +6,8 @@
 
 #include "program.h"
 
+namespace melt_test {
+
 namespace {
 
 MeltPlace* melt(Program& p) {
@@ -281,3 +283,5 @@ TEST_CASE("in a kitchen warmer than the chocolate is worked, the pots are still 
     CHECK(said);
     CHECK(m->isVisible());
 }
+
+}  // namespace melt_test

@@ -7,6 +7,8 @@
 #include "io/model_reader.h"
 #include "program.h"
 
+namespace others_test {
+
 namespace {
 
 void rename(Document& d, const char* name) {
@@ -198,3 +200,5 @@ TEST_CASE("writing the recovery copy does not hold the hands, and the newest pla
     CHECK(io::loadPlan(folder.filePath(copies.front()).toStdString())->name == "version 29");
     CHECK(QDir(folder.path()).entryList({"*writing*"}, QDir::Files).isEmpty());
 }
+
+}  // namespace others_test

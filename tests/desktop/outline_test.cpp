@@ -8,6 +8,8 @@
 #include "desktop/shell/sheet.h"
 #include "program.h"
 
+namespace outline_test {
+
 namespace {
 
 QString heart(const QTemporaryDir& folder, const char* name = "heart.png", QSize size = {600, 500}) {
@@ -186,3 +188,5 @@ TEST_CASE("a narrow place is judged while it is traced: what hangs on it, and ho
     REQUIRE(QTest::qWaitFor([&] { return said(page) != large && said(page).contains("bears"); }, 5000));
     CHECK_FALSE(said(page).contains("Make it wider"));
 }
+
+}  // namespace outline_test

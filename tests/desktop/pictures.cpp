@@ -6,6 +6,8 @@
 #include "report/fonts.h"
 #include "scenes.h"
 
+namespace pictures {
+
 namespace {
 
 void take(Program& p, const QString& name) {
@@ -183,3 +185,5 @@ TEST_CASE("every place and every sheet at UOVO_SIZE, to look at", "[.][sizes]") 
     }
     setDarkTheme(false);
 }
+
+}  // namespace pictures

@@ -11,6 +11,8 @@
 #include "io/model_reader.h"
 #include "program.h"
 
+namespace shape_test {
+
 namespace {
 
 double partGrams(Program& p) { return p.session.pieceAnswers(p.session.selected().toStdString())->made->mass; }
@@ -418,3 +420,5 @@ TEST_CASE("a profile is drawn point by point, with mouse and keys, one that cros
     for (const auto& q : part(p).points[0]) CHECK(q[1] >= 0);
     CHECK(form::build(part(p)));
 }
+
+}  // namespace shape_test

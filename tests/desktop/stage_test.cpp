@@ -10,6 +10,8 @@
 #include "desktop/stage/thumbnail.h"
 #include "report/section.h"
 
+namespace stage_test {
+
 using namespace uovo;
 using namespace uovo::desktop;
 
@@ -273,3 +275,5 @@ TEST_CASE("every family has its picture in the gallery, those of a model too") {
         CHECK(drawn > 60);  // a rope is thin
     }
 }
+
+}  // namespace stage_test

@@ -10,6 +10,8 @@
 #include "program.h"
 #include "report/template_pages.h"
 
+namespace templates_test {
+
 namespace {
 
 SheetPlan sheetsOf(const Plan& plan) {
@@ -232,3 +234,5 @@ TEST_CASE("the window lays the sheets out, by other sizes anew, and writes them"
     REQUIRE(ready());
     CHECK(parts() == 9);  // nine walls
 }
+
+}  // namespace templates_test

@@ -4,6 +4,8 @@
 
 #include "program.h"
 
+namespace touch_test {
+
 namespace {
 
 QPointingDevice* screen() {
@@ -82,3 +84,5 @@ TEST_CASE("a finger scrolls the answers, a list in a sheet and the gallery, and 
     QTest::mouseRelease(area->viewport(), Qt::LeftButton, {}, QPoint(4, 100));
     CHECK(area->verticalScrollBar()->value() == before);
 }
+
+}  // namespace touch_test

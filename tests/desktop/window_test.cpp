@@ -13,6 +13,8 @@
 #include "report/bench_card.h"
 #include "report/fonts.h"
 
+namespace window_test {
+
 namespace {
 
 double dip(const Piece& p) { return form::figure(p.shape, "dip"); }
@@ -477,3 +479,5 @@ TEST_CASE("a sentence can be selected and copied, and never dragged: answers may
     QTest::mouseRelease(label, Qt::LeftButton, Qt::NoModifier, word + QPoint(120, 0));
     CHECK(label->selectedText().size() > 4);  // it selects from there on instead
 }
+
+}  // namespace window_test

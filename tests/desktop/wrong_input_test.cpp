@@ -5,6 +5,8 @@
 
 #include "scenes.h"
 
+namespace wrong_input_test {
+
 namespace {
 
 /// Fields a person can write in now.
@@ -167,3 +169,5 @@ TEST_CASE("what was good in another plan is not shown as what it was before") {
     p.answered();
     CHECK(p.window.shape()->answers()->view("grams") == nullptr);
 }
+
+}  // namespace wrong_input_test
