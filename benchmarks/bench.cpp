@@ -80,9 +80,14 @@ int main() {
     const auto all = *answer(whole, lib, cache);
     row("tempering and batches of every pot of the evening", median(21, [&] { (void)meltPlans(whole, lib, all.pots); }),
         10);
-    std::printf("day of %zu steps: first solution after %ld failures, %ld restarts\n", all.day->network.tasks.size(),
-                all.day->layout.failures, all.day->layout.restarts);
-    row("day plan, first solution", median(5, [&] { (void)schedule::layOut(all.day->network); }), 400);
+    const auto& net = all.day->asked;
+    std::printf("day of %zu tasks, %zu pots; windows broken: %zu\n", net.tasks.size(), net.pots.size(),
+                all.day->found.layout.broken.size());
+    schedule::Effort first;
+    first.starts = first.decodes = 20;
+    row("day plan, 20 layouts", median(5, [&] { (void)schedule::layOut(net, first); }), 100);
+    row("day plan, as much as is waited for",
+        median(5, [&] { (void)schedule::layOut(net, schedule::Effort::quick(net)); }), 1000);
     std::puts("\ncells   two coats, ms");
     for (const int cells : {25, 50, 100, 200, 400, 800}) {
         const auto j = *coatJob(plan.pieces[0], plan, lib, cells);

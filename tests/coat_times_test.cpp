@@ -193,8 +193,8 @@ TEST_CASE("the day of coated parts: coat after coat, what is cast beside it, joi
     REQUIRE(b.day->problem.empty());
     CHECK(schedule::check(b.day->network, b.day->layout).empty());
     CHECK(titled(b.day->network, "Fill and turn about"));
-    CHECK(has(b.day->network, "melt/dark"));
-    CHECK(has(b.day->network, "melt/milk"));
+    CHECK(has(b.day->network, "pot-dark/1/melt"));
+    CHECK(has(b.day->network, "pot-milk/1/melt"));
     // hands stay on it while it is turned: a quarter of an hour a piece and coat
     for (const auto& t : b.day->network.tasks)
         if (t.id == "p/1/coat-1") CHECK(t.minutes >= 15);

@@ -579,7 +579,9 @@ TEST_CASE("steps out of order never break a day: each is done once, its tasks ha
             INFO(t.id);
             CHECK(ids.insert(t.id).second);
         }
-        if (a.day->problem.empty()) CHECK(schedule::check(a.day->network, a.day->layout).empty());
+        const auto wrong = schedule::check(a.day->network, a.day->layout);
+        INFO((wrong.empty() ? std::string() : wrong.front().sentence));
+        if (a.day->problem.empty()) CHECK(wrong.empty());
     }
     CHECK(days > 20);
 }

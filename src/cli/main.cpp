@@ -9,6 +9,7 @@
 #include "cli/card.h"
 #include "cli/commands.h"
 #include "cli/nest_case.h"
+#include "cli/schedule_case.h"
 #include "cli/shell_case.h"
 
 namespace {
@@ -24,6 +25,7 @@ constexpr const char* kHelp =
     "cases)\n"
     "  uovo-cli assembly CASE.json        an order in which parts can be put together, as JSON (docs/format.md)\n"
     "  uovo-cli nest CASE.json            outlines laid out on sheets, as JSON (docs/format.md)\n"
+    "  uovo-cli schedule CASE.json        tasks laid out over people, places and pots, as JSON (docs/format.md)\n"
     "  uovo-cli demo                      the demo plan, as a file to begin with\n"
     "  uovo-cli --version\n\n"
     "FILE may be - for standard input.\n";
@@ -46,6 +48,7 @@ int main(int argc, char** argv) {
     if (command == "shell") return uovo::cli::shell(args);
     if (command == "assembly") return uovo::cli::assembly(args);
     if (command == "nest") return uovo::cli::nest(args);
+    if (command == "schedule") return uovo::cli::schedule(args);
     if (command == "demo") return uovo::cli::demo(args);
     if (command == "templates") return uovo::cli::templates(args, argc, argv);
     if (command == "card") return uovo::cli::card(args, argc, argv);

@@ -326,17 +326,19 @@ bool spareWhatCracks(const Plan& plan, const material::Library& library, const A
 std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library& lib, const Answers& answers,
                                       Cache& cache, std::stop_token stop) {
     auto day = std::make_shared<DayPlan>();
-    day->network = dayNetwork(plan, lib, answers);
+    day->asked = dayNetwork(plan, lib, answers);
     day->end = localMinutes(plan.deadline).value_or(0) - std::lround(lib.usual("reserve") / 60);
     // The layout counts back from the end, so the same network keeps its layout when only the deadline moves.
-    const std::string key = dayKey(day->network);
+    const std::string key = dayKey(day->asked);
     if (const auto known = std::static_pointer_cast<const DayPlan>(cache.find(key))) {
-        day->layout = known->layout;
+        day->found = known->found;
         day->problem = known->problem;
-        return day;
+    } else if (auto found = schedule::layOut(day->asked, schedule::Effort::quick(day->asked), stop)) {
+        day->found = std::move(*found);
+    } else {
+        day->problem = found.error().sentence;
     }
-    if (auto layout = schedule::layOut(day->network, {}, stop)) day->layout = std::move(*layout);
-    else day->problem = layout.error().sentence;
+    if (day->problem.empty()) realise(*day, plan.units);
     if (stop.stop_requested()) return nullptr;
     cache.keep(key, day, bytesOf(*day));
     return day;

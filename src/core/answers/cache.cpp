@@ -95,7 +95,8 @@ std::size_t bytesOf(const DayPlan& day) {
     constexpr std::size_t kWords = 200;  // of a task or lag
     return sizeof day + day.network.tasks.size() * (sizeof(schedule::Task) + kWords) +
            day.network.lags.size() * (sizeof(schedule::Lag) + kWords) + room(day.network.holds) +
-           room(day.layout.start);
+           3 * room(day.layout.start) + day.asked.tasks.size() * (sizeof(schedule::Task) + kWords) +
+           day.asked.lags.size() * (sizeof(schedule::Lag) + kWords);
 }
 
 std::size_t bytesOf(const std::vector<WayOut>& ways) {

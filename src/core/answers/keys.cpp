@@ -135,26 +135,43 @@ std::string strengthKey(const Piece& piece, const Plan& plan, double fillEach, c
 
 std::string dayKey(const schedule::Network& network) {
     std::string key = "day" + std::to_string(kModelVersion);
-    const auto put = [&](int v) { key.append(reinterpret_cast<const char*>(&v), sizeof v); };
+    const auto put = [&](auto v) { key.append(reinterpret_cast<const char*>(&v), sizeof v); };
+    const auto spans = [&](const std::vector<schedule::Span>& all) {
+        put(all.size());
+        for (const auto& s : all) put(s.from), put(s.to);
+    };
     for (const auto& t : network.tasks) {
-        put(t.minutes);
-        put(t.hands);
+        for (const int v : {t.minutes, t.hands, t.pot, int(t.small), int(t.skills), t.choice, t.mode,
+                            t.pin.value_or(INT_MAX), t.earliest, t.latest})
+            put(v);
+        put(t.draw), put(t.bath);
+        spans(t.forbidden);
+        key += t.piece + '\n';  // whose it is prices a change of work
     }
-    for (const auto& l : network.lags) {
-        put(l.from);
-        put(l.to);
-        put(l.min);
-        put(l.max);
+    for (const auto& l : network.lags)
+        for (const int v : {l.from, l.to, l.min, l.max, l.choice, l.mode}) put(v);
+    for (const auto& h : network.holds)
+        for (const int v : {h.resource, h.from, h.to, h.amount, h.choice, h.mode}) put(v);
+    for (const auto& r : network.resources) {
+        put(r.capacity);
+        for (const auto& t : r.taken) put(t.when.from), put(t.when.to), put(t.amount);
     }
-    for (const auto& h : network.holds) {
-        put(h.resource);
-        put(h.from);
-        put(h.to);
-        put(h.amount);
+    for (const auto& p : network.people) put(p.skills), put(int(p.rests)), spans(p.there);
+    for (const auto& p : network.pots) {
+        for (const double v : {p.meltMinutes, p.meltPerKilogram, p.temperMinutes, p.temperPerKilogram, p.windowMinutes,
+                               p.windowPerKilogram, p.vessel})
+            put(v);
+        for (const int v : {int(p.tempered), p.base, p.small, p.mixMinutes, p.idle, p.length, p.firstUse,
+                            p.temperAfterMelt, int(p.keepsWarm)})
+            put(v);
+        for (const int b : p.before) put(b);
     }
-    for (const auto& r : network.resources) put(r.capacity);
-    put(network.hands);
-    put(network.helpers);
+    for (const auto& c : network.choices)
+        for (const double v : c.cost) put(v);
+    spans(network.closed);
+    const auto& w = network.wish;
+    for (const double v : {w.start, w.sitting, w.hands, w.change, w.burst}) put(v);
+    for (const int v : {network.restEvery, network.restMinutes, network.horizon}) put(v);
     return key;
 }
 

@@ -13,31 +13,33 @@ namespace uovo::day {
 class Builder {
 public:
     Builder(const Plan& plan, const material::Library& lib, const PlanFigures& known)
-        : plan_(plan), lib_(lib), known_(known) {
-        net_.hands = plan.kitchen.hands;
-        const auto end = localMinutes(plan.deadline);
-        if (const auto from = clockMinutes(plan.kitchen.helpersFrom); from && end && net_.hands > 1)
-            net_.helpers = (static_cast<int>(*end % 1440) - *from + 1440) % 1440;
-    }
+        : plan_(plan), lib_(lib), known_(known) {}
     schedule::Network build();
 
 private:
     /// A piece, after those that stand in it.
     void build(const Piece& piece);
-    struct PotState {
-        int resource = 0, melt = 0;  ///< melt: the task after which it is molten, divided and coloured
-        double life = 0;             // min of usable chocolate after tempering
-    };
+    /// Those who work, and when they are there.
+    void people();
     int minutes(const char* task, int pieces) const;
+    int reserve() const;  ///< min kept free before the deadline
     int addResource(schedule::Resource::Kind kind, const std::string& name, double squareMetres);
     int add(schedule::Task task);
     int length(int task) const { return net_.tasks[static_cast<size_t>(task)].minutes; }
     /// `min`..`max` minutes lie between the end of `from` and the start of `to`; max < 0: none.
     void after(int from, int to, int min, int max, std::string why);
-    /// By its grams, the microwave's watts or the bath, and the bowl. @param index of the pot
-    int meltMinutes(size_t index, double mass) const;
-    /// The pot of a piece's chocolate: melted once a day, tempered again before each sitting.
-    PotState& potFor(const Piece& piece, const std::string& chocolate, const material::Coating& coating);
+    /// The pot of a piece's chocolate, with its small twin; sittings are found by who lays out the day.
+    /// @param molten it need not be tempered: kneaded, not eaten as it sets
+    int potFor(const Piece& piece, const std::string& chocolate, bool molten = false);
+    /// A pot as it is melted, tempered and kept. @param known index of it among the plan's pots
+    schedule::Pot potOfKind(const batch::PotKey& key, size_t known, bool molten) const;
+    void chop(int pot, const std::string& name);
+    /// A task draws from a pot. @param bath whether it needs the depth of a dip
+    void draws(int task, int pot, bool bath = false);
+    /// A spoonful from what is warm, or from a cup of its own.
+    void drawsLittle(int task, int pot);
+    /// Each piece's grams of a pot over the tasks that draw them, by their minutes.
+    void shareGrams();
     /// What a step waits for: a task, and minutes after its end.
     struct Waits {
         int task = 0, wait = 0;
@@ -79,7 +81,6 @@ private:
     };
     /// One coat of a round: chocolate, coat, what is strewn on it, the cold, a look.
     void coat(const Round& r, const PieceAnswers& a, size_t index, const std::vector<size_t>& strewn, SoFar& now);
-    PotState& potOfCoat(const Piece& piece, const PlannedCoat& c);
 
     // steps.cpp
     /// What is strewn on or stood into fresh chocolate. @param steps of the making @param onto the task that leaves it
@@ -104,7 +105,6 @@ private:
     void casts(const Piece& piece, const PieceAnswers& a, Since& finished);
     /// Shaped by hand: the chocolate is kneaded, all pieces are made at one go, and stand until they keep their shape.
     void model(const Piece& piece, const PieceAnswers& a, int edible, Since& finished);
-    PotState& potOfCast(const Piece& piece, const CastStep& c);
     /// One tone of a round: chocolate, cast, what is stood in it, then the cold, where it is the last; else until it
     /// takes the next. @returns its last task
     /// @param k number of the cast @param since what this part of the piece waits for
@@ -123,13 +123,10 @@ private:
     Waits joined(const Round& r, const PieceAnswers& a, const Since& since);
     /// Minutes until what this task has made may be loaded.
     int bears(int task) const;
-    /// A small pot for glue, lids and dots, and the task that needs it while it is warm.
-    void withSmallPot(const Round& r, const std::string& pot, std::string title, const Since& since, int needs);
     /// Every step that is neither coat, cast, release nor trim, wherever it stands. @returns what the next step waits
     /// for
     Since other(const Round& r, const PieceAnswers& a, size_t i, const Since& since);
     std::string decorateTitle(const DecorateStep& d) const;
-    std::string decorateChocolate(const Piece& piece, const DecorateStep& d) const;
     /// Some minutes in a place of their own.
     Since rests(const Round& r, const PieceAnswers& a, size_t i, const SetStep& s, const Since& since);
     /// Fills what is finished; a filling is made once for all that it goes into.
@@ -157,8 +154,13 @@ private:
     const PlanFigures& known_;
     schedule::Network net_;
     std::map<coat::Place, int> places_;
-    std::map<std::string, PotState> pots_;
-    std::map<std::string, int> molten_;                    // task that melts a base for all of its colours
+    struct Draw {
+        int task = 0, pot = 0;
+        bool bath = false, small = false;
+    };
+    std::map<std::string, int> pots_;  // by id
+    std::vector<batch::PotKey> potKeys_;
+    std::vector<Draw> draws_;
     std::map<std::string, int> fillings_;                  // task that makes a filling
     std::map<std::string, std::vector<int>> finished_;     // last tasks of each piece
     std::vector<std::pair<int, std::string>> perishable_;  // tasks that fill in what does not keep, and their pieces

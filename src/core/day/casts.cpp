@@ -46,13 +46,9 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
     const bool joins = has<JoinStep>(piece.making) && !joinsAtLast(piece, stage);
     std::vector<CastStep> steps(piece.casts().begin(), piece.casts().end());
     if (steps.empty()) steps.emplace_back();
-    double life = 1e9;
-    for (const auto& c : steps) life = std::min(life, potOfCast(piece, c).life);
-    const double each = std::max(1, edible) * lib_.tasks.at("cast").seconds.value / 60;
-    const int byLife = std::max(1, static_cast<int>((life - 1) / each));
     const size_t end = together(piece.making);
     int before = -1;
-    for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
+    for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min(a.perShelf, a.make)))) {
         const int many = r.pieces * std::max(1, edible) + (r.number == 1 ? spares : 0);
         const int prepare = prepareCasts(r, many);
         if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
@@ -102,14 +98,10 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
 void Builder::model(const Piece& piece, const PieceAnswers& a, int edible, Since& finished) {
     const Round r{piece, 1, a.make, whose(piece, 1, 1, a.make), ""};
     const int knead = task(r, "knead", "Knead the modeling chocolate for " + r.who, "prepare", minutes("rewarm", 1), 0);
-    after(potOfCast(piece, piece.cast()).melt, knead, 0, -1, "it is made");
+    draws(knead, potFor(piece, piece.chocolateOf(piece.cast()), true));
     const int shape = task(r, "cast", "Shape " + r.who + " by hand", "coat", minutes("model", r.pieces * edible), 1);
     after(knead, shape, 0, 60, "it is warm from the hands");
     finished.push_back({shape, static_cast<int>(std::ceil(lib_.usual("modeledRests") / 60)), "it keeps its shape"});
-}
-
-Builder::PotState& Builder::potOfCast(const Piece& piece, const CastStep& c) {
-    return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c.chocolate, plan_, lib_));
 }
 
 int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastStep& c, const CastWork& work,
@@ -119,8 +111,6 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
     const int edible = static_cast<int>(work.items.size()), sheets = work.sheets;
     const size_t layer = work.tone;
     const std::string who = work.name.empty() ? r.who : partOf(r, work.name, edible);
-    PotState& pot = potOfCast(piece, c);
-    const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
     int spares = 0, spareSheets = 0;  // made with the first round
     if (r.number == 1)
         for (const size_t i : work.items) {
@@ -129,17 +119,8 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
         }
     const int n = r.pieces, many = n * std::max(1, edible) + spares, spread = n * sheets + spareSheets;
     const bool last = work.last;
-    const auto id = [&](const char* what) { return k == 0 ? std::string(what) : fmt::format("{}-{}", what, k + 1); };
-    const int ready =
-        coating.tempered
-            ? task(r, id("cast-temper"),
-                   (r.number == 1 ? "Temper " : "Temper again: ") + lowerFirst(coating.name) + " for " + who, "melt",
-                   minutes(r.number == 1 ? "temper" : "rewarm", 1), 1, {"hot-bowl"})
-            : task(r, id("cast-warm"), "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1), 1,
-                   {"hot-bowl"});
-    after(pot.melt, ready, 0, -1, "the chocolate is melted");
     const int poured =
-        task(r, id("cast"),
+        task(r, k == 0 ? std::string("cast") : fmt::format("cast-{}", k + 1),
              (piece.overBalloon()               ? laceVerb(piece)
               : piece.roundSomething()          ? "Stir and spoon "
               : sheets == edible                ? "Spread and cut "
@@ -147,9 +128,7 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
                                                 : "Cast ") +
                  who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")),
              "coat", minutes("cast", many - spread) * (edible > sheets) + minutes("spread", spread) * (sheets > 0), 1);
-    const int lasts = static_cast<int>(pot.life) - length(poured);
-    after(ready, poured, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))),
-          "the chocolate stays usable");
+    draws(poured, potFor(piece, piece.chocolateOf(c)));
     const auto times = stage.casts[k];
     if (layer == 0) {
         follow(since, poured, 240);
@@ -161,7 +140,6 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
             after(s.task, poured, std::max(0, lock - length(s.task)), std::max(lock, firm) + 30,
                   "the tone under it no longer runs");
     }
-    net_.holds.push_back({pot.resource, ready, poured, 1});
     const int stood = strew(r, a, strewn, poured, times.lock);
     if (!last) return stood;
     const coat::Place where = c.place;

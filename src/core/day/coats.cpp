@@ -9,16 +9,11 @@
 namespace uovo::day {
 
 void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) {
-    const bool balloon = piece.overBalloon(), around = piece.roundSomething();
+    const bool around = piece.roundSomething();
     const int walls = static_cast<int>(a.made->wall->items.size());
-    double life = 1e9;
-    for (const auto& c : piece.coats()) life = std::min(life, potOfCoat(piece, c).life);
-    // A sitting must fit the place, the chocolate's life and the hands.
-    const double each = walls * lib_.tasks.at(balloon ? "dip" : "pour").seconds.value / 60;
-    const int byLife = std::max(1, static_cast<int>((life - 1) / each));
     const size_t end = together(piece.making);
     int firstPrepare = -1;
-    for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min({std::max(1, a.perShelf), byLife, a.make})))) {
+    for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min(a.perShelf, a.make)))) {
         const int n = r.pieces;
         const int prepare = readyFormer(r, walls);
         if (firstPrepare < 0) firstPrepare = prepare;
@@ -104,12 +99,10 @@ int Builder::offItsFormer(const Round& r, int walls) {
 }
 
 Builder::Since Builder::patch(const Round& r, const Since& since) {
-    const int warm = task(r, "patch-pot", "Warm a little chocolate to patch " + r.who, "melt", minutes("patchPot", 1),
-                          0, {"hot-bowl"});
     const int done =
         task(r, "patch", "Patch bare spots on " + r.who, "coat", minutes("patch", std::max(1, r.pieces / 3)), 0);
-    follow(since, warm);
-    after(warm, done, 0, 6, "the small pot is warm");
+    drawsLittle(done, potFor(r.piece, r.piece.chocolateOf(r.piece.coats().front())));
+    follow(since, done);
     return {{done, 3, "the patch is firm"}};
 }
 
@@ -121,18 +114,9 @@ void Builder::coat(const Round& r, const PieceAnswers& a, size_t index, const st
     if (walled.empty()) return;
     const int k = now.coats++;
     const int number = static_cast<int>(index) + 1, n = r.pieces, walls = static_cast<int>(walled.size());
-    const bool balloon = piece.overBalloon(), first = r.number == 1 && index == 0;
+    const bool balloon = piece.overBalloon();
     const std::string who = c.item.empty() ? r.who : partOf(r, a.made->assembly.items[walled.front()].name, walls);
-    PotState& pot = potOfCoat(piece, c);
-    const auto coating = *coatingOf(piece, c.chocolate, plan_, lib_);
     const auto coatId = [&](const char* what) { return fmt::format("{}-{}", what, number); };
-    const int ready = coating.tempered
-                          ? task(r, coatId("temper"),
-                                 first ? "Temper " + lowerFirst(coating.name) : "Warm and temper again for " + who,
-                                 "melt", minutes(first ? "temper" : "rewarm", 1), number, {"hot-bowl"})
-                          : task(r, coatId("warm"), "Stir and warm the pot for " + who, "melt", minutes("rewarm", 1),
-                                 number, {"hot-bowl"});
-    after(pot.melt, ready, 0, -1, "the chocolate is melted");
     const char* verb = c.way == coat::Way::Dip     ? "Dip "
                        : c.way == coat::Way::Pour  ? "Fill and pour out "
                        : c.way == coat::Way::Turn  ? "Fill and turn about "
@@ -152,10 +136,7 @@ void Builder::coat(const Round& r, const PieceAnswers& a, size_t index, const st
                                        : ""),
                          "coat", minutes(time, n * walls) + moving, number,
                          balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});
-    const int lasts = static_cast<int>(pot.life) - (length(dip) - moving);
-    after(ready, dip, 0, std::max(0, std::min(lasts, static_cast<int>(lib_.usual("latestWarm") / 60))),
-          "the chocolate stays usable");
-    net_.holds.push_back({pot.resource, ready, dip, 1});
+    draws(dip, potFor(piece, piece.chocolateOf(c)), c.way == coat::Way::Dip);
     after(now.before, dip, 0, k == 0 ? 120 : 30, k == 0 ? "a balloon slowly shrinks" : "the shell is still cold");
     const int strewnLast = strew(r, a, strewn, dip, times.setting[index].lock);
     const int carry =
@@ -187,10 +168,6 @@ void Builder::coat(const Round& r, const PieceAnswers& a, size_t index, const st
     net_.holds.push_back({place, inside, out,
                           std::min(capacity, static_cast<int>(std::floor(double(capacity) / std::max(1, fit))) * n)});
     now.before = out;
-}
-
-Builder::PotState& Builder::potOfCoat(const Piece& piece, const PlannedCoat& c) {
-    return potFor(piece, piece.chocolateOf(c), *coatingOf(piece, c.chocolate, plan_, lib_));
 }
 
 }  // namespace uovo::day

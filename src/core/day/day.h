@@ -2,17 +2,19 @@
 #pragma once
 #include <optional>
 
-#include "core/schedule/network.h"
+#include "core/schedule/solver.h"
 #include "core/stages/figures.h"
 
 namespace uovo {
 
 /// The day, laid out before the deadline.
 struct DayPlan {
-    schedule::Network network;
-    schedule::Layout layout;
-    long end = 0;         ///< local minutes of the network's time 0 (deadline minus the reserve)
-    std::string problem;  ///< why there is none; layout is empty then
+    schedule::Network asked;    ///< what was laid out: the tasks of the makings, pots whose sittings are to be found
+    schedule::Found found;      ///< its layout, and what a next one begins with
+    schedule::Network network;  ///< all that is done: those tasks, and melting, tempering, warming, rests
+    schedule::Layout layout;    ///< of `network`
+    long end = 0;               ///< local minutes of the network's time 0 (deadline minus the reserve)
+    std::string problem;        ///< why there is none; layout is empty then
     /// What a clock on the wall shows at a minute of the network, "2026-11-24T18:30".
     std::string clock(long minute) const { return localTimeAfter(end, minute); }
     /// The same as it is said, without the day: "18:30", "6:30 pm".
@@ -25,6 +27,9 @@ struct DayPlan {
 
 /// The task network of a plan from its answers (docs/models.md, "Day").
 schedule::Network dayNetwork(const Plan& plan, const material::Library& library, const PlanFigures& known);
+
+/// Gives a laid out day the tasks that its pots and people need, in words.
+void realise(DayPlan& day, UnitSystem units);
 
 /// When the day melts, tempers and warms a pot again, in order of time. Empty without a day.
 struct Sitting {

@@ -5,11 +5,11 @@
 #include <cmath>
 
 #include "core/day/builder.h"
-#include "core/heat/pot.h"
 
 namespace uovo::day {
 
 schedule::Network Builder::build() {
+    people();
     const int shelf =
         addResource(schedule::Resource::Kind::Shelf, "fridge shelf",
                     plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value * plan_.kitchen.shelves);
@@ -22,9 +22,7 @@ schedule::Network Builder::build() {
         add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
     for (const auto& piece : plan_.pieces) build(piece);
     keepCold();
-    if (serve_ >= 0) net_.order.push_back(serve_);
-    for (int i = static_cast<int>(net_.tasks.size()); i-- > 0;)
-        if (i != serve_) net_.order.push_back(i);
+    shareGrams();
     return std::move(net_);
 }
 
@@ -53,81 +51,38 @@ int Builder::addResource(schedule::Resource::Kind kind, const std::string& name,
     return static_cast<int>(net_.resources.size()) - 1;
 }
 
+void Builder::people() {
+    const int hands = std::max(1, plan_.kitchen.hands);
+    net_.people.push_back({"you", {}, schedule::kEverySkill, true});
+    const auto end = localMinutes(plan_.deadline);
+    const auto from = clockMinutes(plan_.kitchen.helpersFrom);
+    for (int k = 1; k < hands; ++k) {
+        schedule::Person helper{
+            hands == 2 ? "the helper" : fmt::format("helper {}", k), {}, schedule::kEverySkill, true};
+        if (from && end) {  // the day ends before its deadline
+            const int before = (static_cast<int>(*end % 1440) - *from + 1440) % 1440;
+            helper.there.push_back({std::min(-1, -before + reserve()), 0});
+        }
+        net_.people.push_back(std::move(helper));
+    }
+    net_.restEvery = static_cast<int>(std::lround(lib_.usual("restEvery") / 60));
+    net_.restMinutes = static_cast<int>(std::lround(lib_.usual("rest") / 60));
+}
+
+int Builder::reserve() const { return static_cast<int>(std::lround(lib_.usual("reserve") / 60)); }
+
 int Builder::add(schedule::Task task) {
     task.step = task.id.substr(task.id.rfind('/') + 1);
+    for (const auto& c : task.cautions) {
+        if (c == "hot-bowl" || c == "warm-plate" || c == "balloon-hot") task.skills |= schedule::kHot;
+        if (c == "blade") task.skills |= schedule::kKnife;
+    }
     net_.tasks.push_back(std::move(task));
     return static_cast<int>(net_.tasks.size()) - 1;
 }
 
 void Builder::after(int from, int to, int min, int max, std::string why) {
     net_.lags.push_back({from, to, length(from) + min, max < 0 ? -1 : length(from) + max, std::move(why)});
-}
-
-int Builder::meltMinutes(size_t index, double mass) const {
-    const MeltPlan& m = known_.melts[index];
-    if (m.problem.empty() && !m.temper.steps.empty() && m.each > 0)
-        return std::max(2, static_cast<int>(std::ceil(m.temper.steps.front().seconds * mass / m.each / 60)));
-    return minutes("melt", 1);
-}
-
-Builder::PotState& Builder::potFor(const Piece& piece, const std::string& chocolate, const material::Coating& coating) {
-    const batch::PotKey key = potOf(piece, chocolate, lib_);
-    const auto [it, fresh] = pots_.try_emplace(key.id());
-    PotState& pot = it->second;
-    if (!fresh) return pot;
-    const auto found =
-        std::find_if(known_.pots.begin(), known_.pots.end(), [&](const batch::Pot& p) { return p.key == key; });
-    const auto index = static_cast<size_t>(found - known_.pots.begin());
-    const double mass = found->melt, together = known_.melts[index].together;
-    const auto* bought = lib_.find(chocolate);
-    const auto* base = together > 0 ? lib_.find(bought->boughtAs()) : nullptr;
-    const auto grams = [&](double kg) { return format(kg, Dimension::Mass, plan_.units); };
-    const auto meltAll = [&](batch::PotKey of, const std::string& what, double kg) {
-        const int chop =
-            add({"chop/" + of.id(), "Chop " + lowerFirst(what), "", "prepare", minutes("chop", 1), 1, 0, 0, {}});
-        const int melt = add({"melt/" + of.id(),
-                              "Melt " + grams(kg) + " of " + lowerFirst(what),
-                              "",
-                              "melt",
-                              meltMinutes(index, kg),
-                              1,
-                              0,
-                              0,
-                              {"hot-bowl"}});
-        after(chop, melt, 0, -1, "it is chopped");
-        return melt;
-    };
-    if (base) {  // one melt for all of its colours, divided then
-        batch::PotKey plain = key;
-        plain.chocolate = base->id;
-        const auto [one, first] = molten_.try_emplace(plain.id(), 0);
-        if (first) one->second = meltAll(plain, base->name, together);
-        pot.melt = one->second;
-        if (bought != base) {
-            pot.melt = add({"colour/" + key.id(),
-                            "Divide off " + grams(mass) + " and colour it: " + lowerFirst(bought->name),
-                            "",
-                            "melt",
-                            minutes("colour", 1),
-                            1,
-                            0,
-                            0,
-                            {}});
-            after(one->second, pot.melt, 0, 60, "it is molten");
-        }
-    } else {
-        pot.melt = meltAll(key, found->name, mass);
-    }
-    net_.resources.push_back({"pot of " + lowerFirst(found->name), 1, "pot", schedule::Resource::Kind::Pot, key.id()});
-    pot.resource = static_cast<int>(net_.resources.size()) - 1;
-    pot.life = 90;
-    if (coating.tempered)  // hands re-warm it as they work
-        pot.life =
-            std::max(heat::batchWindow(coating, lib_.physics, mass, 0, std::min(coating.workHigh, coating.loses - 0.5),
-                                       plan_.kitchen.room.value),
-                     known_.melts[index].temper.keeps) /
-            60;
-    return pot;
 }
 
 int Builder::follow(const Since& since, int task, int most) {

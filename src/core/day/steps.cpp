@@ -97,14 +97,8 @@ int Builder::join(const Round& r, const PieceAnswers& a, const Since& since) {
         const int now = task(r, id("join"), "Put together " + r.who + steps, "finish",
                              std::max(1, static_cast<int>(std::ceil(goes[k].hands * r.pieces / 60))), 0);
         const int wait = k == 0 ? 0 : static_cast<int>(std::ceil(waitBetween(goes[k - 1], goes[k], r.pieces) / 60));
-        if (k == 0 || wait > 0) {
-            const int glue =
-                task(r, id("glue-pot"),
-                     (k == 0 ? "Melt a little chocolate as glue for " : "Warm the glue again for ") + r.who, "melt",
-                     minutes("patchPot", 1), 0, {"hot-bowl"});
-            if (k == 0) follow(since, glue);
-            after(glue, now, 0, 6, "the glue is warm");
-        }
+        if (k == 0) follow(since, now);
+        drawsLittle(now, potFor(r.piece, r.piece.chocolate));
         if (k > 0) after(joined, now, wait, -1, "the glue before it bears");
         joined = now;
     }
@@ -121,12 +115,6 @@ int Builder::bears(int task) const {
     return glued_.contains(task) ? static_cast<int>(std::ceil(lib_.usual("glueBears") / 60)) : 0;
 }
 
-void Builder::withSmallPot(const Round& r, const std::string& pot, std::string title, const Since& since, int needs) {
-    const int warm = task(r, pot, std::move(title), "melt", minutes("patchPot", 1), 0, {"hot-bowl"});
-    follow(since, needs);
-    after(warm, needs, 0, 6, "the small pot is warm");
-}
-
 Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, const Since& since) {
     const Step& step = r.piece.making[i];
     if (const auto* f = std::get_if<FillStep>(&step)) return fill(r, *f, i, since);
@@ -135,7 +123,7 @@ Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, c
     }
     if (std::holds_alternative<LidStep>(step)) {
         const int lid = task(r, "lid", "Pour lids on " + r.who, "coat", minutes("patch", r.pieces), 0);
-        withSmallPot(r, "lid-pot", "Melt a little chocolate for the lids of " + r.who, since, lid);
+        drawsLittle(follow(since, lid), potFor(r.piece, r.piece.chocolate));
         return {{lid, static_cast<int>(std::ceil(lib_.usual("lidSets") / 60)), "the lid has set"}};
     }
     if (const auto* top = std::get_if<TopStep>(&step)) {
@@ -151,7 +139,7 @@ Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, c
         const int glued =
             task(r, fmt::format("top-{}", i), "Glue " + toppingName(*top) + " on " + partOf(a, top->item) + r.who,
                  "finish", minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
-        withSmallPot(r, fmt::format("top-pot-{}", i), "Melt a little chocolate as glue for " + r.who, since, glued);
+        drawsLittle(follow(since, glued), potFor(r.piece, r.piece.chocolate));
         glued_.insert(glued);
         return {{glued, bears(glued), "the glue bears"}};
     }
@@ -164,10 +152,8 @@ Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, c
     if (const auto* d = std::get_if<DecorateStep>(&step)) {
         const int done = task(r, fmt::format("decorate-{}", i), decorateTitle(*d) + partOf(a, d->item) + r.who,
                               "finish", minutes("decorate", r.pieces), 0);
-        if (d->usesChocolate())
-            withSmallPot(r, fmt::format("decorate-pot-{}", i),
-                         "Warm " + decorateChocolate(r.piece, *d) + " to decorate " + r.who, since, done);
-        else follow(since, done);
+        follow(since, done);
+        if (d->usesChocolate()) drawsLittle(done, potFor(r.piece, r.piece.chocolateOf(*d)));
         return {{done, static_cast<int>(std::ceil(d->dry.value / 60)), "it is dry"}};
     }
     if (const auto* s = std::get_if<SetStep>(&step)) return rests(r, a, i, *s, since);
@@ -204,11 +190,6 @@ std::string Builder::decorateTitle(const DecorateStep& d) const {
             return with.empty() ? "Tie a ribbon round " : "Tie " + with + " round ";
     }
     return {};
-}
-
-std::string Builder::decorateChocolate(const Piece& piece, const DecorateStep& d) const {
-    const auto* c = lib_.find(piece.chocolateOf(d));
-    return c ? "a little " + lowerFirst(c->name) : std::string("a little chocolate");
 }
 
 Builder::Since Builder::rests(const Round& r, const PieceAnswers& a, size_t i, const SetStep& s, const Since& since) {

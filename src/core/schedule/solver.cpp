@@ -1,141 +1,273 @@
 #include "core/schedule/solver.h"
 
 #include <algorithm>
-#include <chrono>
-#include <gecode/int.hh>
-#include <gecode/minimodel.hh>
-#include <gecode/search.hh>
-#include <memory>
-#include <random>
+#include <cmath>
+#include <numeric>
+
+#include "core/schedule/rests.h"
 
 namespace uovo::schedule {
 namespace {
 
-using namespace Gecode;
+constexpr int kMostDelay = 240;  // min
 
-/// Starts in mirrored time: m = -(start + minutes), so that 0 is the end of the day and time grows backwards.
-class Day : public Space {
+/// The same numbers everywhere (xorshift64*, Vigna 2016).
+class Random {
 public:
-    IntVarArray mirrored;
+    explicit Random(unsigned seed) : state_(0x9E3779B97F4A7C15ULL * (seed + 1)) {}
+    int below(int n) { return n <= 1 ? 0 : static_cast<int>((next() >> 33) % static_cast<uint64_t>(n)); }
+    double share() { return static_cast<double>(next() >> 11) * 0x1p-53; }
 
-    enum class Search { ByChain, Shuffled };
-
-    Day(const Network& net, unsigned seed, Search search)
-        : mirrored(*this, static_cast<int>(net.tasks.size()), 0, net.horizon) {
-        const auto duration = [&](int i) { return net.tasks[static_cast<size_t>(i)].minutes; };
-        const int n = mirrored.size();
-        for (int i = 0; i < n; ++i) rel(*this, mirrored[i] <= net.horizon - duration(i));
-        for (const auto& lag : net.lags) {
-            // start(to) - start(from) = (m_from + d_from) - (m_to + d_to)
-            const int shift = duration(lag.from) - duration(lag.to);
-            rel(*this, mirrored[lag.from] - mirrored[lag.to] >= lag.min - shift);
-            if (lag.max >= 0) rel(*this, mirrored[lag.from] - mirrored[lag.to] <= lag.max - shift);
-        }
-        IntVarArgs starts;
-        IntArgs lengths, use;
-        for (int i = 0; i < n; ++i)
-            if (net.tasks[static_cast<size_t>(i)].hands > 0) {
-                starts << mirrored[i];
-                lengths << duration(i);
-                use << net.tasks[static_cast<size_t>(i)].hands;
-            }
-        if (net.hands > 1 && net.helpers >= 0 &&
-            net.helpers < net.horizon) {  // until they come, the helpers' hands are busy elsewhere
-            starts << IntVar(*this, net.helpers, net.helpers);
-            lengths << net.horizon - net.helpers;
-            use << net.hands - 1;
-        }
-        if (starts.size() > 0) {
-            if (net.hands == 1) unary(*this, starts, lengths);
-            else cumulative(*this, net.hands, starts, lengths, use);
-        }
-        for (size_t r = 0; r < net.resources.size(); ++r) {
-            IntVarArgs s, p, e;
-            IntArgs u;
-            for (const auto& hold : net.holds) {
-                if (hold.resource != static_cast<int>(r)) continue;
-                // mirrored, the hold runs from m(to) to m(from) + d(from)
-                IntVar end(*this, 0, net.horizon), length(*this, 0, net.horizon);
-                rel(*this, end == mirrored[hold.from] + duration(hold.from));
-                rel(*this, length == end - mirrored[hold.to]);
-                s << mirrored[hold.to];
-                p << length;
-                e << end;
-                u << hold.amount;
-            }
-            if (s.size() > 0) cumulative(*this, net.resources[r].capacity, s, p, e, u);
-        }
-        if (!net.order.empty() && search != Search::Shuffled) {
-            IntVarArgs chains;
-            for (const int i : net.order) chains << mirrored[i];
-            branch(*this, chains, INT_VAR_NONE(), INT_VAL_MIN());
-        } else {
-            // Ties are broken by the order in the array: shuffled by hand, since Gecode's own INT_VAR_RND leaks its
-            // generator.
-            std::mt19937 random(seed);
-            IntVarArgs shuffled(mirrored);
-            for (int i = shuffled.size() - 1; i > 0; --i)
-                std::swap(shuffled[i], shuffled[static_cast<int>(random() % static_cast<unsigned>(i + 1))]);
-            branch(*this, shuffled, INT_VAR_MIN_MIN(), INT_VAL_MIN());
-        }
+private:
+    uint64_t next() {
+        state_ ^= state_ >> 12;
+        state_ ^= state_ << 25;
+        state_ ^= state_ >> 27;
+        return state_ * 0x2545F4914F6CDD1DULL;
     }
-    Day(Day& other) : Space(other) { mirrored.update(*this, other.mirrored); }
-    Space* copy() override { return new Day(*this); }
+    uint64_t state_;
 };
 
-/// Ends a try after a number of failures, at the deadline, or when asked to.
-class Limit : public Gecode::Search::Stop {
+class Search {
 public:
-    Limit(unsigned long fails, std::chrono::steady_clock::time_point until, std::stop_token stop)
-        : fails_(fails), until_(until), stop_(std::move(stop)) {}
-    bool stop(const Gecode::Search::Statistics& s, const Gecode::Search::Options&) override {
-        return s.fail > fails_ || stop_.stop_requested() || std::chrono::steady_clock::now() > until_;
+    Search(const Network& net, const Effort& effort, std::stop_token stop, const Progress& progress)
+        : net_(net), effort_(effort), stop_(std::move(stop)), progress_(progress), decoder_(net), random_(effort.seed) {
+        const auto& blocks = decoder_.blocks();
+        for (size_t b = 0; b < blocks.tasks.size(); ++b) {
+            const auto& t = net.tasks[blocks.tasks[b].front()];
+            piece_.push_back(t.piece);
+            int pot = -1;
+            for (const int i : blocks.tasks[b])
+                if (net.tasks[i].pot >= 0 && !net.tasks[i].small) pot = net.tasks[i].pot;
+            pot_.push_back(pot);
+        }
+        for (size_t t = 0; t < net.tasks.size(); ++t) {
+            if (net.tasks[t].small && net.tasks[t].pot >= 0 && net.pots[net.tasks[t].pot].small >= 0)
+                small_.push_back(static_cast<int>(t));
+        }
+    }
+
+    Found run(const Genes* from) {
+        if (from && fits(*from)) tryOut(*from);
+        starts();
+        for (int length = 3000; decodes_ < effort_.decodes && !stop_.stop_requested(); length = length * 5 / 2)
+            anneal(best_.genes, std::min(length, effort_.decodes - decodes_), 12, 0.3);
+        decoder_.decode(best_.genes);
+        best_.layout = decoder_.layout();
+        addRests(net_, best_.layout);
+        return std::move(best_);
     }
 
 private:
-    unsigned long fails_;
-    std::chrono::steady_clock::time_point until_;
+    bool fits(const Genes& g) const {
+        return g.order.size() == decoder_.blocks().tasks.size() && g.delay.size() == net_.tasks.size() &&
+               g.modes.size() == net_.choices.size();
+    }
+
+    Decoder::Price tryOut(const Genes& genes) {
+        ++decodes_;
+        const auto price = decoder_.decode(genes);
+        if (!any_ || price.betterThan(best_.price)) {
+            any_ = true;
+            best_.genes = genes;
+            best_.price = price;
+        }
+        if (progress_ && decodes_ % 500 == 0)
+            progress_(std::min(1.0, double(decodes_) / std::max(1, effort_.decodes)), best_);
+        return price;
+    }
+
+    /// Blocks by rules: as they were built, by how long what follows takes, pot by pot, piece by piece.
+    void starts() {
+        const int n = static_cast<int>(decoder_.blocks().tasks.size());
+        const auto tails = tailsOf();
+        for (int k = 0; k < effort_.starts && decodes_ < effort_.decodes && !stop_.stop_requested(); ++k) {
+            Genes g = decoder_.plainGenes();
+            std::vector<double> key(static_cast<size_t>(n));
+            std::vector<double> ofPot(net_.pots.size() + 1), noise(static_cast<size_t>(n));
+            for (auto& p : ofPot) p = random_.share();
+            for (auto& x : noise) x = k < 4 ? 0 : 0.25 * random_.share();
+            std::vector<std::pair<std::string, double>> ofPiece;
+            for (int b = 0; b < n; ++b) {
+                const double asBuilt = 1 - double(b) / n;
+                double x = 0;
+                switch (k % 4) {
+                    case 0:
+                        x = -asBuilt;
+                        break;
+                    case 1:
+                        x = tails[b];
+                        break;
+                    case 2:
+                        x = 10 * ofPot[pot_[b] + 1] - asBuilt;
+                        break;
+                    default: {
+                        auto it = std::find_if(ofPiece.begin(), ofPiece.end(),
+                                               [&](const auto& p) { return p.first == piece_[b]; });
+                        if (it == ofPiece.end())
+                            ofPiece.emplace_back(piece_[b], random_.share()), it = ofPiece.end() - 1;
+                        x = 10 * it->second + tails[b];
+                    }
+                }
+                key[b] = x + noise[b];
+            }
+            std::stable_sort(g.order.begin(), g.order.end(), [&](int a, int b) { return key[a] < key[b]; });
+            for (const int t : small_) g.small[t] = static_cast<char>(k % 8 >= 4);
+            if (k >= 8)
+                for (size_t c = 0; c < g.modes.size(); ++c)
+                    g.modes[c] = random_.below(static_cast<int>(net_.choices[c].cost.size()));
+            tryOut(g);
+        }
+    }
+
+    /// Of each block the length of what must follow it, as a share of the longest.
+    std::vector<double> tailsOf() const {
+        const size_t n = net_.tasks.size();
+        std::vector<int> tail(n, 0);
+        for (size_t round = 0; round <= n; ++round) {
+            bool changed = false;
+            for (const auto& l : net_.lags) {
+                const int t = std::min(1 << 20, tail[l.to] + l.min);
+                if (t > tail[l.from]) tail[l.from] = t, changed = true;
+            }
+            if (!changed) break;
+        }
+        std::vector<double> out;
+        double most = 1;
+        for (const auto& tasks : decoder_.blocks().tasks) {
+            int least = 1 << 20;
+            for (const int t : tasks) least = std::min(least, tail[t]);
+            out.push_back(least);
+            most = std::max(most, double(least));
+        }
+        for (auto& x : out) x /= most;
+        return out;
+    }
+
+    void anneal(Genes now, int decodes, double hot, double cool) {
+        auto price = decoder_.decode(now);
+        last_ = decoder_.broken();
+        double share = 0;
+        for (int k = 0; k < decodes && !stop_.stop_requested(); ++k) {
+            share = double(k) / decodes;
+            const double temperature = hot * std::pow(cool / hot, share);
+            Genes next = now;
+            if (!(price.broken > 0 && random_.below(8) == 0 ? repair(next) : move(next)) || next == now) {
+                ++decodes_;  // an effort all the same, so that it ends
+                continue;
+            }
+            const auto other = tryOut(next);
+            const double gain = price.energy(share) - other.energy(share);
+            if (gain >= 0 || random_.share() < std::exp(gain / temperature)) {
+                now = std::move(next);
+                price = other;
+                last_ = decoder_.broken();
+            }
+        }
+    }
+
+    int position(const Genes& g, int block) const {
+        return static_cast<int>(std::find(g.order.begin(), g.order.end(), block) - g.order.begin());
+    }
+    static void shift(std::vector<int>& order, int from, int to) {
+        if (from < to) std::rotate(order.begin() + from, order.begin() + from + 1, order.begin() + to + 1);
+        else std::rotate(order.begin() + to, order.begin() + from, order.begin() + from + 1);
+    }
+
+    bool move(Genes& g) {
+        const int n = static_cast<int>(g.order.size());
+        const auto near = [&](int at, int reach) {
+            return std::clamp(at + random_.below(2 * reach + 1) - reach, 0, n - 1);
+        };
+        const int kind = random_.below(100);
+        if (kind < 22) {
+            const int a = random_.below(n), b = near(a, 6);
+            std::swap(g.order[a], g.order[b]);
+        } else if (kind < 46) {
+            const int a = random_.below(n);
+            shift(g.order, a, near(a, 10));
+        } else if (kind < 56) {
+            shift(g.order, random_.below(n), random_.below(n));
+        } else if (kind < 62) {
+            gather(g, [piece = piece_[random_.below(n)], this](int b) { return piece_[b] == piece; });
+        } else if (kind < 67) {
+            const int pot = pot_[random_.below(n)];
+            if (pot < 0) return false;
+            gather(g, [pot, this](int b) { return pot_[b] == pot; });
+        } else if (kind < 72) {
+            if (small_.empty()) return false;
+            char& bit = g.small[small_[random_.below(static_cast<int>(small_.size()))]];
+            bit = !bit;
+        } else if (kind < 86) {
+            int& d = g.delay[random_.below(static_cast<int>(g.delay.size()))];
+            d = random_.below(3) == 0 ? 0 : std::clamp(d + random_.below(41) - (d > 0 ? 20 : 0), 0, kMostDelay);
+        } else if (kind < 92) {
+            if (g.modes.empty()) return false;
+            const int c = random_.below(static_cast<int>(g.modes.size()));
+            g.modes[c] = random_.below(static_cast<int>(net_.choices[c].cost.size()));
+        } else {
+            const int a = random_.below(n), length = std::min(n - a, 5);
+            for (int k = length - 1; k > 0; --k) std::swap(g.order[a + k], g.order[a + random_.below(k + 1)]);
+        }
+        return true;
+    }
+
+    /// Brings blocks together at a place, in their order.
+    template <class Wanted>
+    void gather(Genes& g, const Wanted& wanted) {
+        std::vector<int> these, others;
+        for (const int b : g.order) (wanted(b) ? these : others).push_back(b);
+        const auto at = others.begin() + random_.below(static_cast<int>(others.size()) + 1);
+        others.insert(at, these.begin(), these.end());
+        g.order = std::move(others);
+    }
+
+    /// What a broken window ties is brought nearer, or its later end laid earlier.
+    bool repair(Genes& g) {
+        if (last_.empty()) return false;
+        const auto& b = last_[random_.below(static_cast<int>(last_.size()))];
+        if (b.kind != Broken::Kind::Lag) return move(g);
+        const auto& lag = net_.lags[b.of];
+        const auto& blocks = decoder_.blocks();
+        const int from = blocks.of[lag.from], to = blocks.of[lag.to];
+        if (from == to || random_.below(2) == 0) {
+            g.delay[lag.to] = std::min(kMostDelay, g.delay[lag.to] + b.minutes);
+        } else {
+            const int a = position(g, from), c = position(g, to);
+            shift(g.order, a, std::min<int>(static_cast<int>(g.order.size()) - 1, a > c ? c + 1 : c));
+        }
+        return true;
+    }
+
+    const Network& net_;
+    Effort effort_;
     std::stop_token stop_;
+    const Progress& progress_;
+    Decoder decoder_;
+    Random random_;
+    std::vector<std::string> piece_;
+    std::vector<int> pot_, small_;
+    std::vector<Broken> last_;
+    bool any_ = false;
+    int decodes_ = 0;
+    Found best_;
 };
 
 }  // namespace
 
-tl::expected<Layout, Problem> layOut(const Network& net, const SolveOptions& options, std::stop_token stop) {
-    if (net.tasks.empty()) return Layout{};
-    if (const auto why = reasons(net); !why.empty()) return tl::unexpected(Problem{why.front(), "day"});
-    const auto began = std::chrono::steady_clock::now();
-    const auto until = began + std::chrono::milliseconds(static_cast<long>(options.mostSeconds * 1e3));
-    Layout out;
-    unsigned long fails = 400;
-    for (int attempt = 0;; ++attempt) {
-        Day day(net, options.seed + static_cast<unsigned>(attempt),
-                attempt % 2 == 0 && attempt < 6 ? Day::Search::ByChain : Day::Search::Shuffled);
-        Limit limit(fails, until, stop);
-        Gecode::Search::Options o;
-        o.stop = &limit;
-        DFS<Day> search(&day, o);
-        const std::unique_ptr<Day> found(search.next());
-        out.failures += static_cast<long>(search.statistics().fail);
-        if (found) {
-            for (int i = 0; i < found->mirrored.size(); ++i)
-                out.start.push_back(-(found->mirrored[i].val() + net.tasks[static_cast<size_t>(i)].minutes));
-            break;
-        }
-        if (!search.stopped())
-            return tl::unexpected(
-                Problem{"No order of the steps fits the hands, the fridge and the times the chocolate allows.", "day"});
-        if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
-        if (std::chrono::steady_clock::now() > until)
-            return tl::unexpected(
-                Problem{"No day plan was found in the time allowed; there may be one all the same.", "day"});
-        ++out.restarts;
-        fails = std::min<unsigned long>(fails * 3 / 2, 5000);
-    }
-    out.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
-    out.begins = *std::min_element(out.start.begin(), out.start.end());
-    out.ends = -net.horizon;
-    for (size_t i = 0; i < out.start.size(); ++i) out.ends = std::max(out.ends, out.start[i] + net.tasks[i].minutes);
+Effort Effort::quick(const Network& network) {
+    const int n = static_cast<int>(network.tasks.size());
+    Effort out;
+    out.starts = std::clamp(2 * n, 8, 120);
+    out.decodes = std::clamp(n * n, 200, 8000);
     return out;
+}
+
+tl::expected<Found, Problem> layOut(const Network& net, const Effort& effort, std::stop_token stop, const Genes* from,
+                                    const Progress& progress) {
+    if (net.tasks.empty()) return Found{};
+    if (const auto why = reasons(net); !why.empty()) return tl::unexpected(Problem{why.front(), "day"});
+    return Search(net, effort, std::move(stop), progress).run(from);
 }
 
 }  // namespace uovo::schedule

@@ -30,6 +30,9 @@ std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& l
 /// What to take care of at one step of a piece, as sentences; empty where there is nothing.
 std::vector<std::string> cautionsAt(const Piece& piece, size_t step, const Plan& plan,
                                     const material::Library& library);
+/// Windows that a day could not keep, a sentence each.
+std::vector<std::string> brokenWindows(const DayPlan& day, UnitSystem units);
+
 /// Sentence and begin of the day as seen at `now` (local minutes): on time, or too late by how much.
 Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now);
 
