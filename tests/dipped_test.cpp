@@ -252,7 +252,7 @@ TEST_CASE("halves of two molds whose rims meet close over the room of both, rims
     CHECK(problems(plan, io::library())[0].where == "pieces/p/former/other");
 }
 
-TEST_CASE("half of a model is a cavity with its flat side for an opening, whichever way up the file has it") {
+TEST_CASE("half of a model is a cavity with its flat side for an opening, whichever way up the file has it", "[long]") {
     const double R = 0.03, room = 2.0 / 3 * M_PI * R * R * R, wallArea = 2 * M_PI * R * R;
     for (const bool back : {false, true}) {
         Plan plan = one("mesh-half");

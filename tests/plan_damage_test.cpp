@@ -55,7 +55,7 @@ std::string said(const json& j) {
 
 }  // namespace
 
-TEST_CASE("each value of another kind is refused with words, or kept as a stranger's") {
+TEST_CASE("each value of another kind is refused with words, or kept as a stranger's", "[long]") {
     const json whole = json::parse(writePlan(small()));
     size_t refused = 0, kept = 0;
     for (const auto& at : leavesOf(whole)) {

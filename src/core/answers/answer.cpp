@@ -369,6 +369,7 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
         out.pieces.push_back(said->answers);
     }
     std::vector<double> packets;
+    packets.reserve(demands.size());
     for (const auto& d : demands) packets.push_back(packetOf(plan, lib, d.pot.chocolate));
     out.pots = batch::pots(demands, packets, lib.usual("bowlLoss"), lib.usual("spatulaLoss"), lib.usual("trimShare"));
     out.melts = meltPlans(plan, lib, out.pots);

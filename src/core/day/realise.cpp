@@ -154,8 +154,9 @@ private:
             if (ready[s] < 0 || sitting.uses.empty()) continue;
             if (resource[p] < 0) {
                 resource[p] = static_cast<int>(day_.network.resources.size());
-                day_.network.resources.push_back(
-                    {"pot of " + asked_.pots[p].name, 1, "pot", schedule::Resource::Kind::Pot, asked_.pots[p].id});
+                const bool cup = asked_.pots[p].base < 0 && asked_.pots[p].meltMinutes <= 0;
+                day_.network.resources.push_back({(cup ? "cup of " : "pot of ") + asked_.pots[p].name, 1, "pot",
+                                                  schedule::Resource::Kind::Pot, asked_.pots[p].id});
             }
             const int first = at_[static_cast<size_t>(sitting.uses.front())], last = lastOf(sitting.uses);
             day_.network.holds.push_back({resource[p], ready[s], last, 1});
