@@ -258,8 +258,9 @@ private:
 Effort Effort::quick(const Network& network) {
     const int n = static_cast<int>(network.tasks.size());
     Effort out;
-    out.starts = std::clamp(2 * n, 8, 120);
-    out.decodes = std::clamp(n * n, 200, 8000);
+    out.decodes =
+        n <= 113 ? std::clamp(n * n, 200, 8000) : std::max(60, 8000 * 113 / n * 113 / n);  // each takes longer
+    out.starts = std::clamp(out.decodes / 4, 8, 120);
     return out;
 }
 
