@@ -333,7 +333,10 @@ std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library&
     if (const auto known = std::static_pointer_cast<const DayPlan>(cache.find(key))) {
         day->found = known->found;
         day->problem = known->problem;
-    } else if (auto found = schedule::layOut(day->asked, schedule::Effort::quick(day->asked), stop)) {
+        if (day->problem.empty()) realise(*day, plan.units);
+        return day;
+    }
+    if (auto found = schedule::layOut(day->asked, schedule::Effort::quick(day->asked), stop)) {
         day->found = std::move(*found);
     } else {
         day->problem = found.error().sentence;

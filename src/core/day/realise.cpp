@@ -49,29 +49,7 @@ private:
         at_.assign(asked_.tasks.size(), -1);
         for (size_t i = 0; i < asked_.tasks.size(); ++i)
             if (found_.isDone(static_cast<int>(i))) at_[i] = add(asked_.tasks[i], found_.start[i], found_.who[i]);
-        const auto isOn = [&](int choice, int mode) {
-            return choice < 0 || found_.modes[static_cast<size_t>(choice)] == mode;
-        };
-        std::vector<int> lagAt(asked_.lags.size(), -1);
-        for (size_t i = 0; i < asked_.lags.size(); ++i) {
-            schedule::Lag lag = asked_.lags[i];
-            lag.from = at_[static_cast<size_t>(lag.from)];
-            lag.to = at_[static_cast<size_t>(lag.to)];
-            if (!isOn(lag.choice, lag.mode) || lag.from < 0 || lag.to < 0) continue;
-            lag.choice = -1;
-            lagAt[i] = static_cast<int>(day_.network.lags.size());
-            day_.network.lags.push_back(std::move(lag));
-        }
-        std::vector<int> holdAt(asked_.holds.size(), -1);
-        for (size_t i = 0; i < asked_.holds.size(); ++i) {
-            schedule::Hold hold = asked_.holds[i];
-            hold.from = at_[static_cast<size_t>(hold.from)];
-            hold.to = at_[static_cast<size_t>(hold.to)];
-            if (!isOn(hold.choice, hold.mode) || hold.from < 0 || hold.to < 0) continue;
-            hold.choice = -1;
-            holdAt[i] = static_cast<int>(day_.network.holds.size());
-            day_.network.holds.push_back(hold);
-        }
+        const auto lagAt = carried(asked_.lags, day_.network.lags), holdAt = carried(asked_.holds, day_.network.holds);
         for (auto b : found_.broken) {                                // those that a plain network has too
             if (b.kind == schedule::Broken::Kind::Horizon) continue;  // told of all that is done, below
             if (b.kind == schedule::Broken::Kind::Lag) b.of = lagAt[static_cast<size_t>(b.of)];
@@ -82,8 +60,22 @@ private:
         }
     }
 
-    /// "246 g", or nothing for a spoonful.
-    std::string grams(double kg) const { return format(kg, Dimension::Mass, units_); }
+    /// Lags or holds between tasks that are done, in the modes taken. @returns of each its index among those, or -1
+    template <class T>
+    std::vector<int> carried(const std::vector<T>& all, std::vector<T>& out) const {
+        std::vector<int> index(all.size(), -1);
+        for (size_t i = 0; i < all.size(); ++i) {
+            T one = all[i];
+            one.from = at_[static_cast<size_t>(one.from)];
+            one.to = at_[static_cast<size_t>(one.to)];
+            const bool off = one.choice >= 0 && found_.modes[static_cast<size_t>(one.choice)] != one.mode;
+            if (off || one.from < 0 || one.to < 0) continue;
+            one.choice = -1;
+            index[i] = static_cast<int>(out.size());
+            out.push_back(std::move(one));
+        }
+        return index;
+    }
 
     schedule::Task potTask(const PotWork& w, const std::string& step, std::string title, int number) const {
         schedule::Task t;
@@ -102,49 +94,33 @@ private:
     void pots() {
         std::vector<int> resource(asked_.pots.size(), -1), ready(found_.sittings.size(), -1),
             molten(found_.sittings.size(), -1);
-        std::vector<std::vector<int>> bursts(found_.sittings.size());
         std::vector<std::map<std::string, int>> numbers(asked_.pots.size());
         for (const auto& w : found_.potWork) {
             const auto& pot = asked_.pots[static_cast<size_t>(w.pot)];
             const auto sitting = static_cast<size_t>(w.sitting);
             auto& number = numbers[static_cast<size_t>(w.pot)];
-            const unsigned who = w.interrupts ? 0 : 1U << w.who;
-            const auto again = [&](const std::string& step) { return ++number[step] > 1 ? " again" : ""; };
+            const auto doIt = [&](const std::string& step, std::string title, bool tellAgain = false) {
+                const int count = ++number[step];
+                if (tellAgain && count > 1) title += " again";
+                return add(potTask(w, step, std::move(title), count), w.start, w.interrupts ? 0 : 1U << w.who);
+            };
+            const std::string much = format(w.mass, Dimension::Mass, units_);
             switch (w.kind) {
-                case PotWork::Kind::Melt: {
-                    const char* more = again("melt");
-                    const int t = add(potTask(w, "melt", fmt::format("Melt {} of {}{}", grams(w.mass), pot.name, more),
-                                              number["melt"]),
-                                      w.start, who);
-                    (pot.tempered ? molten : ready)[sitting] = t;
+                case PotWork::Kind::Melt:
+                    (pot.tempered ? molten : ready)[sitting] =
+                        doIt("melt", fmt::format("Melt {} of {}", much, pot.name), true);
                     break;
-                }
-                case PotWork::Kind::Temper: {
-                    const char* more = again("temper");
-                    ready[sitting] =
-                        add(potTask(w, "temper", fmt::format("Temper {} of {}{}", grams(w.mass), pot.name, more),
-                                    number["temper"]),
-                            w.start, who);
+                case PotWork::Kind::Temper:
+                    ready[sitting] = doIt("temper", fmt::format("Temper {} of {}", much, pot.name), true);
                     break;
-                }
                 case PotWork::Kind::Mix:
-                    again("colour");
-                    ready[sitting] = add(
-                        potTask(w, "colour", fmt::format("Divide off {} and colour it: {}", grams(w.mass), pot.name),
-                                number["colour"]),
-                        w.start, who);
+                    ready[sitting] = doIt("colour", fmt::format("Divide off {} and colour it: {}", much, pot.name));
                     break;
                 case PotWork::Kind::Warm:
-                    again("warm");
-                    ready[sitting] =
-                        add(potTask(w, "warm", "Melt and temper a little " + pot.name + " in a cup", number["warm"]),
-                            w.start, who);
+                    ready[sitting] = doIt("warm", "Melt and temper a little " + pot.name + " in a cup");
                     break;
                 case PotWork::Kind::Burst:
-                    again("burst");
-                    bursts[sitting].push_back(add(
-                        potTask(w, "burst", "Warm the " + pot.name + " for a few seconds and stir", number["burst"]),
-                        w.start, who));
+                    doIt("burst", "Warm the " + pot.name + " for a few seconds and stir");
                     break;
             }
         }
@@ -163,12 +139,9 @@ private:
             lag(ready[s], first, "the chocolate is ready");
             if (molten[s] >= 0) lag(molten[s], ready[s], "it is molten");
         }
-        for (size_t p = 0; p < asked_.pots.size(); ++p)
-            for (const int b : asked_.pots[p].before)
-                for (size_t t = 0; t < day_.network.tasks.size(); ++t)
-                    if (day_.network.tasks[t].step == "melt" &&
-                        day_.network.tasks[t].id.starts_with("pot-" + asked_.pots[p].id + "/"))
-                        lag(at_[static_cast<size_t>(b)], static_cast<int>(t), "it is chopped");
+        for (size_t s = 0; s < found_.sittings.size(); ++s)
+            for (const int b : asked_.pots[static_cast<size_t>(found_.sittings[s].pot)].before)
+                lag(at_[static_cast<size_t>(b)], molten[s] >= 0 ? molten[s] : ready[s], "it is chopped");
     }
 
     int lastOf(const std::vector<int>& uses) const {

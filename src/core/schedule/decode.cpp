@@ -10,7 +10,6 @@ Decoder::Decoder(const Network& net)
     : net_(net),
       blocks_(blocksOf(net)),
       lagsFrom_(net.tasks.size()),
-      lagsTo_(net.tasks.size()),
       holdsFrom_(net.tasks.size()),
       holdsTo_(net.tasks.size()),
       wanted_(blocks_.tasks.size()),
@@ -21,10 +20,7 @@ Decoder::Decoder(const Network& net)
     for (const auto& p : net.pots) longest += static_cast<int>(p.meltMinutes + p.temperMinutes) + 60;
     for (const auto& s : net.closed) longest += std::max(0, s.to - s.from);
     minutes_ = std::min(longest + 600, net.horizon + 7 * 24 * 60);
-    for (size_t i = 0; i < net.lags.size(); ++i) {
-        lagsFrom_[net.lags[i].from].push_back(static_cast<int>(i));
-        lagsTo_[net.lags[i].to].push_back(static_cast<int>(i));
-    }
+    for (size_t i = 0; i < net.lags.size(); ++i) lagsFrom_[net.lags[i].from].push_back(static_cast<int>(i));
     holdLength_.resize(net.holds.size());
     for (size_t i = 0; i < net.holds.size(); ++i) {
         const auto& h = net.holds[i];
@@ -95,9 +91,7 @@ Decoder::Price Decoder::decode(const Genes& genes) {
         for (int p = 0; p < people(); ++p)
             if (hands.who >> p & 1) state_.busy.take(p, at, at + task.minutes);
     }
-    std::vector<int>& waits = waits_;
-    waits.resize(blocks_.tasks.size());
-    std::vector<int> rank(blocks_.tasks.size());
+    std::vector<int> waits(blocks_.tasks.size()), rank(blocks_.tasks.size());
     for (size_t i = 0; i < genes.order.size(); ++i) rank[genes.order[i]] = static_cast<int>(i);
     std::priority_queue<int, std::vector<int>, std::greater<>> ready;
     for (size_t b = 0; b < waits.size(); ++b) {

@@ -39,7 +39,7 @@ public:
     Price decode(const Genes& genes);
     /// The day decoded last.
     Layout layout() const;
-    /// Lags broken by the day decoded last.
+    /// Windows broken by the day decoded last.
     const std::vector<Broken>& broken() const { return broken_; }
 
 private:
@@ -97,6 +97,8 @@ private:
     void fill(int resource, int from, int to, int amount);
     void unfill(size_t back);
     Seen findHands(int from, int minutes, int hands, unsigned skills, int task) const;
+    /// Hands for work on a pot, in minutes in which nothing else is done with it. @param row of the pot
+    Seen findPotHands(int from, int minutes, int row) const;
     int outsideForbidden(int task, int at) const;
 
     // pots, decode_pots.cpp
@@ -104,10 +106,11 @@ private:
     void lift(int pot);
     void settle(int pot);
     void settleSitting(int sitting);
-    void melt(int sitting);
     int lastSitting(int pot) const;
     /// @returns the sitting that a use may join there, -1 where it opens one, or -2: try again at `next`
     int sittingFor(const Use& use, int pot, int& next);
+    /// The ends of the uses beside a place in a sitting, mirrored; -1: there is none.
+    std::pair<int, int> beside(int sitting, int at, int end) const;
     bool joins(const Use& use, const Sitting& sitting, int index) const;
     /// Whether hands are free to make a sitting ready soon enough before a use of it.
     /// @returns where to try else; the use's own place when they are
@@ -123,9 +126,10 @@ private:
         bool interrupts = false;
     };
     Warmer warmer(int minute) const;
+    /// 2: hands are free for it in that minute, 1: somebody is there, 0: nobody.
+    int canWarm(int minute) const;
     bool warmable(int from, int to, const Sitting& sitting) const;
     void keepWarm(int from, int to, int sitting);
-    int window(const Sitting& sitting, double more = 0, double bath = 0) const;
     void drop(int sitting, bool fromBase);
 
     void price();
@@ -133,8 +137,8 @@ private:
 
     const Network& net_;
     Blocks blocks_;
-    std::vector<std::vector<int>> lagsFrom_, lagsTo_, holdsFrom_, holdsTo_, wanted_;
-    std::vector<int> waits_, holdLength_;
+    std::vector<std::vector<int>> lagsFrom_, holdsFrom_, holdsTo_, wanted_;
+    std::vector<int> holdLength_;
     std::vector<std::vector<int>> meltsFor_;  // of a task: pots before whose melt it is done
     Minutes empty_;
     int minutes_ = 0;

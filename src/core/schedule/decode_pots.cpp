@@ -112,6 +112,16 @@ void Decoder::settle(int pot) {
     if (const int base = net_.pots[pot].base; base >= 0) settle(base);
 }
 
+Decoder::Seen Decoder::findPotHands(int from, int minutes, int row) const {
+    for (int at = from;;) {
+        const Seen hands = findHands(at, minutes, 1, kHot, -1);
+        if (hands.at == Minutes::kNone) return {at, 0, -1};
+        const int free = state_.busy.firstFree(row, hands.at, minutes);
+        if (free == hands.at || free == Minutes::kNone) return hands;
+        at = free;
+    }
+}
+
 void Decoder::settleSitting(int sitting) {
     const int potIndex = state_.sittings[sitting].pot;
     const auto& pot = net_.pots[potIndex];
@@ -119,14 +129,9 @@ void Decoder::settleSitting(int sitting) {
     int at = state_.sittings[sitting].hi;
     if (pot.base >= 0) {
         for (;;) {
-            const Seen hands = findHands(at, pot.mixMinutes, 1, kHot, -1);
-            if (hands.at == Minutes::kNone) break;
+            const Seen hands = findPotHands(at, pot.mixMinutes, potRow(pot.base));
+            if (hands.person < 0) break;
             at = hands.at;
-            const int free = state_.busy.firstFree(potRow(pot.base), at, pot.mixMinutes);
-            if (free != at && free != Minutes::kNone) {
-                at = free;
-                continue;
-            }
             Use use{-1, -1, sitting, at, pot.mixMinutes, mass(), 0};
             int next = at + 1;
             const int joined = sittingFor(use, pot.base, next);
@@ -148,13 +153,8 @@ void Decoder::settleSitting(int sitting) {
     const bool tempers = pot.tempered, melts = pot.meltMinutes > 0;
     const int minutes = tempers ? temperMinutes(pot, mass()) : meltMinutes(pot, mass());
     const auto place = [&](int from, int length) {
-        for (int t = from;;) {
-            const Seen hands = findHands(t, length, 1, kHot, -1);
-            if (hands.at == Minutes::kNone) return Seen{std::min(t, minutes_ - length - 1), 0, -1};
-            const int free = state_.busy.firstFree(potRow(potIndex), hands.at, length);
-            if (free == hands.at || free == Minutes::kNone) return hands;
-            t = free;
-        }
+        const Seen hands = findPotHands(from, length, potRow(potIndex));
+        return hands.person < 0 ? Seen{std::min(hands.at, minutes_ - length - 1), 0, -1} : hands;
     };
     const auto take = [&](PotWork::Kind kind, const Seen& hands, int length) {
         if (hands.person >= 0) state_.busy.take(hands.person, hands.at, hands.at + length);
@@ -176,6 +176,16 @@ void Decoder::settleSitting(int sitting) {
     state_.sittings[sitting].end = molten.at + length;
 }
 
+std::pair<int, int> Decoder::beside(int sitting, int at, int end) const {
+    int before = -1, after = -1;
+    for (const auto& u : state_.uses) {
+        if (u.sitting != sitting) continue;
+        if (u.at + u.minutes <= at) before = std::max(before, u.at + u.minutes);
+        else if (u.at >= end && (after < 0 || u.at < after)) after = u.at;
+    }
+    return {before, after};
+}
+
 bool Decoder::joins(const Use& use, const Sitting& s, int index) const {
     const auto& pot = net_.pots[s.pot];
     const int end = use.at + use.minutes;
@@ -187,12 +197,7 @@ bool Decoder::joins(const Use& use, const Sitting& s, int index) const {
     }
     if (s.draw + use.draw + std::max(s.bath, use.bath) > pot.vessel + 1e-9) return false;
     if (std::max(s.hi, end) - std::min(s.lo, use.at) > pot.length) return false;
-    int before = -1, after = -1;  // the uses beside it, mirrored
-    for (const auto& u : state_.uses) {
-        if (u.sitting != index) continue;
-        if (u.at + u.minutes <= use.at) before = std::max(before, u.at + u.minutes);
-        else if (u.at >= end && (after < 0 || u.at < after)) after = u.at;
-    }
+    const auto [before, after] = beside(index, use.at, end);
     const int later = after >= 0 ? after : s.settled() ? s.readyAt : -1;
     if (before >= 0 && use.at - before > pot.idle) return false;
     if (later >= 0 && later - end > (after >= 0 ? pot.idle : pot.firstUse)) return false;
@@ -216,18 +221,10 @@ int Decoder::readyFits(const Use& use, int potIndex, int sitting) const {
     const int minutes = pot.base >= 0  ? pot.mixMinutes
                         : pot.tempered ? temperMinutes(pot, grown.mass())
                                        : meltMinutes(pot, grown.mass());
-    for (int at = end;;) {
-        const Seen hands = findHands(at, minutes, 1, kHot, -1);
-        if (hands.at == Minutes::kNone) return use.at;
-        const int free = state_.busy.firstFree(row, hands.at, minutes);
-        if (free != hands.at && free != Minutes::kNone) {
-            at = free;
-            continue;
-        }
-        if (hands.at - end <= pot.firstUse && warmable(end, hands.at, grown)) return use.at;
-        const int calm = std::min(pot.firstUse, usableMinutes(pot, grown.draw, grown.bath) * 3 / 5);
-        return std::max(use.at + 1, hands.at - use.minutes - calm);
-    }
+    const Seen hands = findPotHands(end, minutes, row);
+    if (hands.person < 0 || (hands.at - end <= pot.firstUse && warmable(end, hands.at, grown))) return use.at;
+    const int calm = std::min(pot.firstUse, usableMinutes(pot, grown.draw, grown.bath) * 3 / 5);
+    return std::max(use.at + 1, hands.at - use.minutes - calm);
 }
 
 int Decoder::sittingFor(const Use& use, int pot, int& next) {
@@ -272,12 +269,7 @@ void Decoder::addUse(const Use& use, int pot, int sitting) {
     }
     auto& s = state_.sittings[sitting];
     const int end = use.at + use.minutes;
-    int before = -1, after = -1;
-    for (const auto& u : state_.uses) {
-        if (u.sitting != sitting) continue;
-        if (u.at + u.minutes <= use.at) before = std::max(before, u.at + u.minutes);
-        else if (u.at >= end && (after < 0 || u.at < after)) after = u.at;
-    }
+    auto [before, after] = beside(sitting, use.at, end);
     if (after < 0 && s.settled()) after = s.readyAt;
     state_.uses.push_back(use);
     state_.uses.back().sitting = sitting;
@@ -289,10 +281,6 @@ void Decoder::addUse(const Use& use, int pot, int sitting) {
     state_.busy.take(potRow(pot), use.at, end);
     if (before >= 0) keepWarm(before, use.at, sitting);
     if (after >= 0) keepWarm(end, after, sitting);
-}
-
-int Decoder::window(const Sitting& s, double draw, double bath) const {
-    return usableMinutes(net_.pots[s.pot], s.draw + draw, std::max(s.bath, bath));
 }
 
 namespace {
@@ -330,20 +318,21 @@ Decoder::Warmer Decoder::warmer(int minute) const {
     return out;
 }
 
+int Decoder::canWarm(int minute) const {
+    const Warmer w = warmer(minute);
+    return w.person < 0 ? 0 : w.interrupts ? 1 : 2;
+}
+
 bool Decoder::warmable(int from, int to, const Sitting& s) const {
     const int usable = usableMinutes(net_.pots[s.pot], s.draw, s.bath);
     if (to - from <= usable * 3 / 5) return true;
     return burstsBetween(
-        from, to, usable,
-        [&](int m) {
-            const Warmer w = warmer(m);
-            return w.person < 0 ? 0 : w.interrupts ? 1 : 2;
-        },
-        [](int) {});
+        from, to, usable, [&](int m) { return canWarm(m); }, [](int) {});
 }
 
 void Decoder::keepWarm(int from, int to, int sitting) {
-    const int usable = window(state_.sittings[sitting]);
+    const auto& s = state_.sittings[sitting];
+    const int usable = usableMinutes(net_.pots[s.pot], s.draw, s.bath);
     int earliest = to;
     std::erase_if(state_.work, [&](const Work& w) {  // those there were, for other gaps
         if (w.sitting != sitting || w.kind != PotWork::Kind::Burst || w.at < from || w.at >= to) return false;
@@ -351,11 +340,7 @@ void Decoder::keepWarm(int from, int to, int sitting) {
         return true;
     });
     const bool kept = burstsBetween(
-        from, to, usable,
-        [&](int m) {
-            const Warmer w = warmer(m);
-            return w.person < 0 ? 0 : w.interrupts ? 1 : 2;
-        },
+        from, to, usable, [&](int m) { return canWarm(m); },
         [&](int m) {
             const Warmer w = warmer(m);
             if (!w.interrupts) state_.busy.take(w.person, m, m + 1);

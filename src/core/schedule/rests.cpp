@@ -7,6 +7,18 @@
 namespace uovo::schedule {
 namespace {
 
+/// What one person does, in order of time.
+std::vector<Span> workOf(const Network& net, const Layout& day, size_t person) {
+    std::vector<Span> out;
+    for (size_t i = 0; i < net.tasks.size(); ++i)
+        if (day.isDone(static_cast<int>(i)) && (day.who[i] >> person & 1))
+            out.push_back({day.start[i], day.start[i] + net.tasks[i].minutes});
+    for (const auto& w : day.potWork)
+        if (static_cast<size_t>(w.who) == person && !w.interrupts) out.push_back({w.start, w.start + w.minutes});
+    std::sort(out.begin(), out.end(), [](const Span& a, const Span& b) { return a.from < b.from; });
+    return out;
+}
+
 class Pauses {
 public:
     Pauses(const Network& net, Layout& day) : net_(net), day_(day), pause_(net.restMinutes) {}
@@ -22,15 +34,8 @@ public:
 private:
     /// Work of a person at a stretch, over gaps shorter than a rest.
     std::vector<Span> stretches(size_t person) const {
-        std::vector<Span> busy;
-        for (size_t i = 0; i < net_.tasks.size(); ++i)
-            if (day_.isDone(static_cast<int>(i)) && (day_.who[i] >> person & 1))
-                busy.push_back({day_.start[i], day_.start[i] + net_.tasks[i].minutes});
-        for (const auto& w : day_.potWork)
-            if (static_cast<size_t>(w.who) == person && !w.interrupts) busy.push_back({w.start, w.start + w.minutes});
-        std::sort(busy.begin(), busy.end(), [](const Span& a, const Span& b) { return a.from < b.from; });
         std::vector<Span> out;
-        for (const auto& b : busy)
+        for (const auto& b : workOf(net_, day_, person))
             if (!out.empty() && b.from - out.back().to < pause_) out.back().to = std::max(out.back().to, b.to);
             else out.push_back(b);
         return out;
@@ -196,13 +201,7 @@ std::vector<Layout::Rest> restsOf(const Network& net, const Layout& day) {
     if (net.restEvery <= 0) return out;
     for (size_t p = 0; p < net.people.size(); ++p) {
         if (!net.people[p].rests) continue;
-        std::vector<Span> busy;
-        for (size_t i = 0; i < net.tasks.size(); ++i)
-            if (day.isDone(static_cast<int>(i)) && (day.who[i] >> p & 1))
-                busy.push_back({day.start[i], day.start[i] + net.tasks[i].minutes});
-        for (const auto& w : day.potWork)
-            if (static_cast<size_t>(w.who) == p && !w.interrupts) busy.push_back({w.start, w.start + w.minutes});
-        std::sort(busy.begin(), busy.end(), [](const Span& a, const Span& b) { return a.from < b.from; });
+        const auto busy = workOf(net, day, p);
         const auto away = [&](int from, int to) {
             for (const auto& c : net.closed)
                 if (from < c.to && to > c.from) return true;
