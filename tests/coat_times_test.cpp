@@ -164,7 +164,7 @@ TEST_CASE("every molded wall of a compound is coated, and only those") {
 
 TEST_CASE("the day of coated parts: coat after coat, what is cast beside it, joined when all is there") {
     Plan plan = planOf("basket");
-    plan.kitchen.hands = 2;
+    plan.kitchen.helpers.resize(1);
     const auto a = test::answersOf(plan);
     REQUIRE(a.day);
     REQUIRE(a.day->problem.empty());

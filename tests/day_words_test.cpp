@@ -66,12 +66,14 @@ TEST_CASE("without a day the reason stands where the time would") {
 
 TEST_CASE("helping hands are told with the hour they come") {
     Evening e;
-    e.plan.kitchen.hands = 2;
-    CHECK_THAT(dayAnswer(e.plan, e.day, std::nullopt).sentence, Contains("2 pairs of hands"));
-    e.plan.kitchen.helpersFrom = "16:00";
-    CHECK_THAT(dayAnswer(e.plan, e.day, std::nullopt).sentence, Contains("your hands, and a helper's from 16:00"));
-    e.plan.kitchen.hands = 3;
-    CHECK_THAT(dayAnswer(e.plan, e.day, std::nullopt).sentence, Contains("and 2 helpers' from 16:00"));
+    auto& helpers = e.plan.kitchen.helpers;
+    helpers.resize(1);
+    CHECK_THAT(dayAnswer(e.plan, e.day, std::nullopt).sentence, Contains("for your hands and a helper's."));
+    helpers[0].from = "16:00";
+    CHECK_THAT(dayAnswer(e.plan, e.day, std::nullopt).sentence, Contains("your hands and a helper's from 16:00"));
+    helpers.push_back({"Nele", "17:00", "", true, true, ""});
+    CHECK_THAT(dayAnswer(e.plan, e.day, std::nullopt).sentence,
+               Contains("your hands, a helper's from 16:00 and Nele's from 17:00"));
 }
 
 TEST_CASE("a piece is not begun, worked on, then on the bench") {

@@ -112,7 +112,7 @@ TEST_CASE("what does not touch a wall leaves it alone, to the last bit") {
     same([](Plan& p) { p.pieces[0].name = "Another"; });
     same([](Plan& p) { p.pieces[0].count = 40; });
     same([](Plan& p) { p.pieces[0].survives = 0.5; });
-    same([](Plan& p) { p.kitchen.hands = 3; });
+    same([](Plan& p) { p.kitchen.helpers.resize(2); });
     same([](Plan& p) { p.kitchen.shelfWidth = Measure(0.9); });
     same([](Plan& p) { p.deadline = "2026-12-24T18:00"; });
     same([](Plan& p) { p.pieces[0].loads["fingers"] = Measure(4.0); });

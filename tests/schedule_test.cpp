@@ -51,7 +51,7 @@ Effort some(int decodes = 600) {
 Plan oneCook() {
     Plan plan = test::demo();
     plan.pieces.resize(2);
-    plan.kitchen.hands = 1;
+    plan.kitchen.helpers.clear();
     return plan;
 }
 
@@ -250,6 +250,31 @@ TEST_CASE("a colour is divided off its base, which is melted once") {
     CHECK(works(l, PotWork::Kind::Temper) == 1);
     CHECK(works(l, PotWork::Kind::Mix) == 1);
     CHECK(std::any_of(l.sittings.begin(), l.sittings.end(), [](const PotSitting& s) { return s.mixes.size() == 1; }));
+}
+
+TEST_CASE("three colours are divided off one sitting of their base, whichever is laid first") {
+    Network net;
+    net.people = {{"you", {}, kEverySkill, false}};
+    Pot white;
+    white.id = white.name = "white";
+    net.pots = {white};
+    for (int k = 0; k < 3; ++k) {
+        Pot tint;
+        tint.id = tint.name = "tint " + std::to_string(k);
+        tint.base = 0;
+        net.pots.push_back(tint);
+        Task cast = test::task("cast-" + std::to_string(k), 4);
+        cast.piece = "case-" + std::to_string(k);
+        cast.pot = k + 1;
+        cast.draw = 0.08;
+        cast.skills = kHot;
+        net.tasks.push_back(cast);
+    }
+    const auto found = layOut(net);
+    REQUIRE(found);
+    CHECK(check(net, found->layout).empty());
+    CHECK(works(found->layout, PotWork::Kind::Temper) == 1);
+    CHECK(works(found->layout, PotWork::Kind::Mix) == 3);
 }
 
 TEST_CASE("a spoonful comes from what is warm; else from a cup of its own, not from a pot tempered for it") {

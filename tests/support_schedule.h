@@ -6,6 +6,13 @@
 
 namespace uovo::test {
 
+inline schedule::Task task(std::string id, int minutes) {
+    schedule::Task t;
+    t.id = t.title = std::move(id);
+    t.minutes = minutes;
+    return t;
+}
+
 struct RandomDay {
     int chains = 6, most = 6;  ///< tasks of a chain, at most
     bool pots = true, choices = true, people = true, pins = true;

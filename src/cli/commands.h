@@ -12,6 +12,8 @@ int answers(const std::vector<std::string>& args);
 int check(const std::vector<std::string>& args);
 int verify(const std::vector<std::string>& args);
 int coatCase(const std::vector<std::string>& args);
+/// The day as a list; --person N, --calendar OUT.ics
+int day(const std::vector<std::string>& args);
 int demo(const std::vector<std::string>& args);
 
 /// Loads the plan named by the first argument (- is standard input) and says on standard error what is wrong.

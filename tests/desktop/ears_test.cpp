@@ -120,11 +120,17 @@ TEST_CASE("every block of the day is told with its piece, time and place") {
     Program p;
     QTest::keyClick(&p.window, Qt::Key_F5);
     QTest::qWait(40);
-    auto* line = p.window.day()->timeline();
+    auto* line = p.window.day()->board();
     auto* i = heard(line);
     REQUIRE(i);
     const auto& day = *p.session.answers()->day;
-    CHECK(i->childCount() == static_cast<int>(day.network.tasks.size() + day.network.holds.size()));
+    QString all;
+    for (int k = 0; k < i->childCount(); ++k) all += i->child(k)->text(QAccessible::Name) + "; ";
+    for (size_t t = 0; t < day.network.tasks.size(); ++t)
+        if (day.network.tasks[t].step != "burst") {
+            INFO(day.network.tasks[t].title);
+            CHECK(all.contains(QString::fromStdString(day.network.tasks[t].title)));
+        }
     QSet<QString> places;
     bool bowl = false;
     for (int k = 0; k < i->childCount(); ++k) {

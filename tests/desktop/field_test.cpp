@@ -56,15 +56,15 @@ TEST_CASE("an hour that is none is told beside its field") {
     p.answered();
     QTest::keyClick(&p.window, Qt::Key_Comma, Qt::ControlModifier);
     p.type(p.window.findChild<Field*>("kitchen/hands"), "2");
-    auto* from = p.window.findChild<Field*>("kitchen/helpersFrom");
+    auto* from = p.window.findChild<Field*>("kitchen/helpers/0/from");
     REQUIRE(from);
     REQUIRE(from->isEnabled());
-    const std::string was = p.session.plan().kitchen.helpersFrom;
+    const std::string was = p.session.plan().kitchen.helpers.at(0).from;
     p.type(from, "soon");
     CHECK(from->complaint()->text().contains("not a time of day"));
-    CHECK(p.session.plan().kitchen.helpersFrom == was);
+    CHECK(p.session.plan().kitchen.helpers.at(0).from == was);
     p.type(from, "17:30");
-    CHECK(p.session.plan().kitchen.helpersFrom == "17:30");
+    CHECK(p.session.plan().kitchen.helpers.at(0).from == "17:30");
     CHECK(from->complaint()->text().isEmpty());
 }
 

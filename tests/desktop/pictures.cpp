@@ -97,7 +97,7 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     p.session.document().undo();
     p.answered();
     QTest::keyClick(&p.window, Qt::Key_F5);
-    auto* line = p.window.day()->timeline();
+    auto* line = p.window.day()->board();
     line->setMinute(line->minute() * 2 / 5);
     take(p, "day");
     QTest::keyClick(&p.window, Qt::Key_F2);

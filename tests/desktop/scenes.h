@@ -46,6 +46,21 @@ inline std::vector<Scene> scenes() {
                    [](Program& p) -> QWidget* { return p.window.melt(); }});
     all.push_back(
         {"day", [press](Program& p) { press(p, Qt::Key_F5); }, [](Program& p) -> QWidget* { return p.window.day(); }});
+    all.push_back({"day-ways",
+                   [press](Program& p) {
+                       press(p, Qt::Key_F5);
+                       const auto ways = [&] { return p.window.day()->findChild<QWidget*>("dayWays"); };
+                       (void)QTest::qWaitFor([&] { return !ways()->findChildren<QPushButton*>().empty(); }, 60'000);
+                       p.window.day()->board()->setMinute(p.window.day()->board()->minute() / 2);
+                   },
+                   [](Program& p) -> QWidget* { return p.window.day(); }});
+    all.push_back({"wishes",
+                   [press](Program& p) {
+                       press(p, Qt::Key_F5);
+                       p.window.day()->findChild<QPushButton*>("compareWishes")->click();
+                       (void)QTest::qWaitFor([&] { return !p.window.day()->looker()->busy(); }, 60'000);
+                   },
+                   sheet, true});
     const auto sheets = [&](const QString& name, std::function<void(Program&)> open) {
         all.push_back({name,
                        [press, open](Program& p) {

@@ -311,8 +311,8 @@ TEST_CASE("units switch and go back") {
 TEST_CASE("the day shows each round and moves with the keys") {
     Program p;
     QTest::keyClick(&p.window, Qt::Key_F5);
-    auto* line = p.window.day()->timeline();
-    CHECK(p.window.day()->headline()->text().startsWith("Start by"));
+    auto* line = p.window.day()->board();
+    CHECK(p.window.day()->headline()->text().startsWith("Begin by"));
     line->setFocus();
     QTest::keyClick(line, Qt::Key_Home);
     const int begin = line->minute();
@@ -333,7 +333,9 @@ TEST_CASE("the day shows each round and moves with the keys") {
     for (const auto& t : p.session.answers()->day->network.tasks)
         if (t.piece == "crater-bowl" && t.round > 0) rounds.insert(t.round);
     CHECK(bowls == static_cast<int>(rounds.size()));
-    CHECK(p.window.day()->steps()->count() == static_cast<int>(p.session.answers()->day->network.tasks.size()));
+    int shown = 0;
+    for (const auto& t : p.session.answers()->day->network.tasks) shown += t.step != "burst";
+    CHECK(p.window.day()->steps()->list()->count() == shown);
     QTest::mouseClick(line, Qt::LeftButton, {}, QPoint(line->width() / 2, 60));
     CHECK(line->minute() < 0);
     CHECK(line->minute() > begin);
@@ -455,7 +457,7 @@ TEST_CASE("a plan whose deadline is no time leaves the last good day on the scre
         CHECK_FALSE(p.window.grab().isNull());
         bool said = false;
         for (const auto* l : p.window.findChildren<QLabel*>())
-            said = said || (l->isVisible() && (l->text().startsWith("Start by") || l->text().startsWith("No day yet")));
+            said = said || (l->isVisible() && (l->text().startsWith("Begin by") || l->text().startsWith("No day yet")));
         CHECK(said);
         CHECK_FALSE(p.session.problemAt("deadline").isEmpty());
     }

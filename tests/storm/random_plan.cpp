@@ -266,9 +266,18 @@ Plan randomPlan(Random& r) {
     strange(r, k.shelfWidth, 0.05, 2, 0.3);
     strange(r, k.shelfDepth, 0.05, 2, 0.2);
     strange(r, k.shelfHeight, 0.02, 2, 0.2);
-    if (chance(r, 0.2)) k.hands = 1 + below(r, 9);
+    if (chance(r, 0.2)) k.helpers.resize(below(r, 9));
     if (chance(r, 0.2)) k.shelves = below(r, 10);
-    if (chance(r, 0.1)) k.helpersFrom = any<std::string>(r, {"16:00", "25:00", "00:00"});
+    for (auto& h : k.helpers) {
+        if (chance(r, 0.3)) h.from = any<std::string>(r, {"16:00", "25:00", "00:00"});
+        if (chance(r, 0.3)) h.until = any<std::string>(r, {"20:00", "00:00", "soon"});
+        h.hot = chance(r, 0.7), h.knife = chance(r, 0.7);
+    }
+    if (chance(r, 0.1)) k.cook.from = any<std::string>(r, {"08:00", "15:30"});
+    auto& d = plan.day;
+    if (chance(r, 0.3)) d.aim = static_cast<DayWish::Aim>(below(r, 6));
+    if (chance(r, 0.1)) d.chance = any(r, std::vector<double>{0.5, 0.8, 0.99, 2});
+    if (chance(r, 0.1)) d.free.push_back({below(r, 3000) - 1500, below(r, 3000) - 1500});
     if (chance(r, 0.1))
         plan.pantry.push_back({any(r, io::library().chocolates).id, Measure(figure(r, 0, 5)), "2027-03-01", 12, {}});
     if (chance(r, 0.1))

@@ -323,31 +323,32 @@ bool spareWhatCracks(const Plan& plan, const material::Library& library, const A
     return true;
 }
 
-std::shared_ptr<const DayPlan> layDay(const Plan& plan, const material::Library& lib, const Answers& answers,
-                                      Cache& cache, std::stop_token stop) {
-    auto day = std::make_shared<DayPlan>();
-    day->asked = dayNetwork(plan, lib, answers);
-    day->end = localMinutes(plan.deadline).value_or(0) - std::lround(lib.usual("reserve") / 60);
-    // The layout counts back from the end, so the same network keeps its layout when only the deadline moves.
-    const std::string key = dayKey(day->asked);
-    if (const auto known = std::static_pointer_cast<const DayPlan>(cache.find(key))) {
-        day->found = known->found;
-        day->problem = known->problem;
-        if (day->problem.empty()) realise(*day, plan.units);
-        return day;
-    }
-    if (auto found = schedule::layOut(day->asked, schedule::Effort::quick(day->asked), stop)) {
-        day->found = std::move(*found);
-    } else {
-        day->problem = found.error().sentence;
-    }
-    if (day->problem.empty()) realise(*day, plan.units);
-    if (stop.stop_requested()) return nullptr;
-    cache.keep(key, day, bytesOf(*day));
-    return day;
-}
+/// A layout that was found, as it is remembered.
+struct Remembered {
+    tl::expected<schedule::Found, Problem> found;
+};
 
 }  // namespace
+
+// The layout counts back from the end, so the same network keeps its layout when only the deadline moves.
+Solve rememberedSolve(Cache& cache, std::stop_token stop) {
+    return [&cache, stop](const schedule::Network& net,
+                          const schedule::Genes* from) -> tl::expected<schedule::Found, Problem> {
+        const std::string key = dayKey(net);
+        if (const auto known = std::static_pointer_cast<const Remembered>(cache.find(key))) return known->found;
+        auto effort = schedule::Effort::quick(net);
+        if (from && !net.before.empty()) effort.starts = 4, effort.decodes = std::max(60, effort.decodes / 3);
+        Remembered now{schedule::layOut(net, effort, stop, from)};
+        if (!stop.stop_requested())
+            cache.keep(key, std::make_shared<const Remembered>(now), now.found ? bytesOf(*now.found) : key.size());
+        return now.found;
+    };
+}
+
+void remember(Cache& cache, const schedule::Network& net, schedule::Found found) {
+    const std::size_t bytes = bytesOf(found);
+    cache.keep(dayKey(net), std::make_shared<const Remembered>(Remembered{std::move(found)}), bytes);
+}
 
 std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache,
                               const AnswerOptions& options, std::stop_token stop,
@@ -401,9 +402,13 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     if (options.ways && !isMany(plan) && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
     out.seconds = seconds();
     if (options.day && complete && out.problems.empty()) {
-        out.day = layDay(plan, lib, out, cache, stop);
+        out.day =
+            std::make_shared<const DayPlan>(layDay(plan, lib, out, rememberedSolve(cache, stop), options.before.get()));
         if (stop.stop_requested()) return std::nullopt;
         out.seconds = seconds();
+        if (options.chance && early) early(out);
+        if (options.chance) out.chance = std::make_shared<const Chance>(chanceOf(plan, out, lib, *out.day, stop));
+        if (stop.stop_requested()) return std::nullopt;
     }
     return out;
 }

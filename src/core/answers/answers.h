@@ -5,24 +5,27 @@
 #include <stop_token>
 
 #include "core/answers/cache.h"
-#include "core/day/day.h"
+#include "core/day/chance.h"
 #include "core/stages/figures.h"
 
 namespace uovo {
 
 struct Answers : PlanFigures {
-    std::vector<Answer> evening;         ///< about the plan as a whole
-    std::shared_ptr<const DayPlan> day;  ///< null while it is being laid out
-    std::vector<Problem> problems;       ///< of the whole plan
+    std::vector<Answer> evening;           ///< about the plan as a whole
+    std::shared_ptr<const DayPlan> day;    ///< null while it is being laid out
+    std::shared_ptr<const Chance> chance;  ///< of the day; null while it is not known
+    std::vector<Problem> problems;         ///< of the whole plan
     std::vector<std::string> cautions;
     double seconds = 0;
 };
 
 struct AnswerOptions : MadeOptions {
-    bool day = true;       ///< lay the day out as well
-    bool ways = true;      ///< compute ways out of weak answers
-    bool strength = true;  ///< reckon whether the pieces hold
-    bool together = true;  ///< find in which order parts are put together
+    bool day = true;                             ///< lay the day out as well
+    bool ways = true;                            ///< compute ways out of weak answers
+    bool strength = true;                        ///< reckon whether the pieces hold
+    bool chance = false;                         ///< … and play it, to say how likely it is ready
+    std::shared_ptr<const DayPlan> before = {};  ///< the day before an edit, which the new one stays near to
+    bool together = true;                        ///< find in which order parts are put together
 };
 
 /// Everything that follows from a plan. Pure: the same plan gives the same answers; only what changed is computed
@@ -33,6 +36,12 @@ struct AnswerOptions : MadeOptions {
 std::optional<Answers> answer(const Plan& plan, const material::Library& library, Cache& cache,
                               const AnswerOptions& options = {}, std::stop_token stop = {},
                               const std::function<void(const Answers&)>& early = {});
+
+/// Lays out networks, each once: a day that was found before comes back as it was.
+Solve rememberedSolve(Cache& cache, std::stop_token stop = {});
+
+/// Puts a layout in the place of the one that is remembered of a network.
+void remember(Cache& cache, const schedule::Network& network, schedule::Found found);
 
 /// The same answers as JSON (docs/format.md, "Answers").
 std::string answersJson(const Plan& plan, const Answers& answers);

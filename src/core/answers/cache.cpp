@@ -91,12 +91,12 @@ std::size_t bytesOf(const PutTogether& together) {
     return n;
 }
 
-std::size_t bytesOf(const DayPlan& day) {
-    constexpr std::size_t kWords = 200;  // of a task or lag
-    return sizeof day + day.network.tasks.size() * (sizeof(schedule::Task) + kWords) +
-           day.network.lags.size() * (sizeof(schedule::Lag) + kWords) + room(day.network.holds) +
-           3 * room(day.layout.start) + day.asked.tasks.size() * (sizeof(schedule::Task) + kWords) +
-           day.asked.lags.size() * (sizeof(schedule::Lag) + kWords);
+std::size_t bytesOf(const schedule::Found& found) {
+    const auto& l = found.layout;
+    std::size_t sum =
+        sizeof found + 3 * room(l.start) + room(l.potWork) + room(l.sittings) + 2 * room(found.genes.delay);
+    for (const auto& s : l.sittings) sum += room(s.uses) + room(s.mixes);
+    return sum;
 }
 
 std::size_t bytesOf(const std::vector<WayOut>& ways) {

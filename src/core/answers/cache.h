@@ -10,6 +10,10 @@
 
 namespace uovo {
 
+namespace schedule {
+struct Found;
+}
+
 struct DayPlan;
 struct Made;
 struct PutTogether;
@@ -51,7 +55,7 @@ private:
 std::size_t bytesOf(const Made& made);
 std::size_t bytesOf(const StrengthStage& stage);
 std::size_t bytesOf(const PutTogether& together);
-std::size_t bytesOf(const DayPlan& day);
+std::size_t bytesOf(const schedule::Found& found);
 std::size_t bytesOf(const std::vector<WayOut>& ways);
 
 }  // namespace uovo

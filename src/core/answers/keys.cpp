@@ -44,8 +44,8 @@ std::vector<material::Colour> blends(const Plan& plan) {
 std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& options) {
     Plan essence;
     essence.kitchen = plan.kitchen;
-    essence.kitchen.hands = 1;
-    essence.kitchen.helpersFrom.clear();
+    essence.kitchen.cook = {};
+    essence.kitchen.helpers.clear();
     for (Measure* m :
          {&essence.kitchen.shelfWidth, &essence.kitchen.shelfDepth, &essence.kitchen.shelfHeight,
           &essence.kitchen.freezerWidth, &essence.kitchen.freezerDepth, &essence.kitchen.freezerHeight,
@@ -170,7 +170,7 @@ std::string dayKey(const schedule::Network& network) {
         for (const double v : c.cost) put(v);
     spans(network.closed);
     const auto& w = network.wish;
-    for (const double v : {w.start, w.sitting, w.hands, w.change, w.burst}) put(v);
+    for (const double v : {w.start, w.sitting, w.hands, w.change, w.burst, w.interruption}) put(v);
     for (const int v : {network.restEvery, network.restMinutes, network.horizon}) put(v);
     return key;
 }

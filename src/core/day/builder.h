@@ -12,17 +12,14 @@ namespace uovo::day {
 /// Builds the network piece by piece: a public face of one call; the rest is in three files by what is done.
 class Builder {
 public:
-    Builder(const Plan& plan, const material::Library& lib, const PlanFigures& known)
-        : plan_(plan), lib_(lib), known_(known) {}
+    Builder(const Plan& plan, const material::Library& lib, const PlanFigures& known, const DayFrame& frame)
+        : plan_(plan), lib_(lib), known_(known), frame_(frame) {}
     schedule::Network build();
 
 private:
     /// A piece, after those that stand in it.
     void build(const Piece& piece);
-    /// Those who work, and when they are there.
-    void people();
     int minutes(const char* task, int pieces) const;
-    int reserve() const;  ///< min kept free before the deadline
     int addResource(schedule::Resource::Kind kind, const std::string& name, double squareMetres);
     int add(schedule::Task task);
     int length(int task) const { return net_.tasks[static_cast<size_t>(task)].minutes; }
@@ -56,7 +53,8 @@ private:
     };
     int task(const Round& r, const std::string& what, std::string title, const char* lane, int length_, int coat,
              std::vector<std::string> cautions = {});
-    std::vector<Round> roundsOf(const Piece& piece, int make, int perRound) const;
+    /// As many at once as the shelf holds, and the person wishes.
+    std::vector<Round> roundsOf(const Piece& piece, const PieceAnswers& a) const;
     /// The first step that is done once, for all rounds together: behind the last that shapes, releases or trims.
     static size_t together(const Making& making);
     /// The toppings and inserts that follow a coat or cast at once, before step `end`.
@@ -65,6 +63,20 @@ private:
     static bool has(const Making& making) {
         return firstOf<S>(making) != nullptr;
     }
+
+    // wishes.cpp
+    /// The network's minute of a local time, in minutes from the midnight before the deadline.
+    int minuteAt(int fromMidnight) const;
+    /// Those who work, when they are there, and the rests they may take.
+    void people();
+    std::vector<schedule::Span> hoursOf(const Worker& worker) const;
+    void rests(int person);
+    /// Nights of a day that is several, hours kept free.
+    void closed();
+    /// Tasks that stand because of an earlier day: ended by its evening. @param first of them
+    void madeBefore(const Piece& piece, size_t first);
+    /// Pins, and what is wished of the whole.
+    void wishes();
 
     // coats.cpp
     /// Everything that is coated, coat after coat: bowls, cups and the molded walls of parts.
@@ -152,6 +164,7 @@ private:
     const Plan& plan_;
     const material::Library& lib_;
     const PlanFigures& known_;
+    const DayFrame& frame_;
     schedule::Network net_;
     std::map<coat::Place, int> places_;
     struct Draw {

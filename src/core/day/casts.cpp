@@ -48,7 +48,7 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
     if (steps.empty()) steps.emplace_back();
     const size_t end = together(piece.making);
     int before = -1;
-    for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min(a.perShelf, a.make)))) {
+    for (const Round& r : roundsOf(piece, a)) {
         const int many = r.pieces * std::max(1, edible) + (r.number == 1 ? spares : 0);
         const int prepare = prepareCasts(r, many);
         if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");

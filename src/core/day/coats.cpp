@@ -13,7 +13,7 @@ void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) 
     const int walls = static_cast<int>(a.made->wall->items.size());
     const size_t end = together(piece.making);
     int firstPrepare = -1;
-    for (const Round& r : roundsOf(piece, a.make, std::max(1, std::min(a.perShelf, a.make)))) {
+    for (const Round& r : roundsOf(piece, a)) {
         const int n = r.pieces;
         const int prepare = readyFormer(r, walls);
         if (firstPrepare < 0) firstPrepare = prepare;

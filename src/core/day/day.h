@@ -13,6 +13,7 @@ struct DayPlan {
     schedule::Found found;      ///< its layout, and what a next one begins with
     schedule::Network network;  ///< all that is done: those tasks, and melting, tempering, warming, rests
     schedule::Layout layout;    ///< of `network`
+    int reserve = 0;            ///< min kept free between its end and the deadline
     long end = 0;               ///< local minutes of the network's time 0 (deadline minus the reserve)
     std::string problem;        ///< why there is none; layout is empty then
     /// What a clock on the wall shows at a minute of the network, "2026-11-24T18:30".
@@ -25,8 +26,23 @@ struct DayPlan {
     long minuteOf(long local) const { return minutesBetween(end, local); }
 };
 
+/// What frames a day besides its plan.
+struct DayFrame {
+    int reserve = 0;            ///< min kept free before the deadline
+    std::optional<int> doneBy;  ///< minute by which all is done but what must be fresh
+};
+
 /// The task network of a plan from its answers (docs/models.md, "Day").
-schedule::Network dayNetwork(const Plan& plan, const material::Library& library, const PlanFigures& known);
+schedule::Network dayNetwork(const Plan& plan, const material::Library& library, const PlanFigures& known,
+                             const DayFrame& frame);
+
+/// Finds a layout of a network. @param from genes to begin with; may be null
+using Solve = std::function<tl::expected<schedule::Found, Problem>(const schedule::Network&, const schedule::Genes*)>;
+
+/// Lays out the day of a plan as its person wishes it. @param before the day before an edit, which it stays near to;
+/// may be null
+DayPlan layDay(const Plan& plan, const material::Library& library, const PlanFigures& known, const Solve& solve,
+               const DayPlan* before = nullptr);
 
 /// Gives a laid out day the tasks that its pots and people need, in words.
 void realise(DayPlan& day, UnitSystem units);
@@ -45,6 +61,7 @@ struct PieceState {
     std::string which;  ///< "1–6", empty when all go in one round
     int coats = 0;      ///< coats on it
     std::string words;  ///< "in the fridge", "ready", "not begun"
+    int next = -1;      ///< task of the day that is done with them next; -1: none
     bool cold = false, released = false, filled = false;
 };
 std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minute);

@@ -9,6 +9,7 @@
 namespace uovo::day {
 
 schedule::Network Builder::build() {
+    closed();
     people();
     const int shelf =
         addResource(schedule::Resource::Kind::Shelf, "fridge shelf",
@@ -23,6 +24,7 @@ schedule::Network Builder::build() {
     for (const auto& piece : plan_.pieces) build(piece);
     keepCold();
     shareGrams();
+    wishes();
     return std::move(net_);
 }
 
@@ -36,8 +38,10 @@ void Builder::build(const Piece& piece) {
     const PieceAnswers& a = *known_.piece(piece.id);
     const Made& made = *a.made;
     Since finished;
+    const size_t first = net_.tasks.size();
     if (made.wall) coats(piece, a, finished);
     if (!made.wall || made.wall->items.size() < made.assembly.items.size()) casts(piece, a, finished);
+    madeBefore(piece, first);
     finish(piece, a, std::move(finished), plural(lowerFirst(piece.name)));
 }
 
@@ -50,26 +54,6 @@ int Builder::addResource(schedule::Resource::Kind kind, const std::string& name,
     net_.resources.push_back({name, static_cast<int>(squareMetres * 1e4), "cm²", kind});
     return static_cast<int>(net_.resources.size()) - 1;
 }
-
-void Builder::people() {
-    const int hands = std::max(1, plan_.kitchen.hands);
-    net_.people.push_back({"you", {}, schedule::kEverySkill, true});
-    const auto end = localMinutes(plan_.deadline);
-    const auto from = clockMinutes(plan_.kitchen.helpersFrom);
-    for (int k = 1; k < hands; ++k) {
-        schedule::Person helper{
-            hands == 2 ? "the helper" : fmt::format("helper {}", k), {}, schedule::kEverySkill, true};
-        if (from && end) {  // the day ends before its deadline
-            const int before = (static_cast<int>(*end % 1440) - *from + 1440) % 1440;
-            helper.there.push_back({std::min(-1, -before + reserve()), 0});
-        }
-        net_.people.push_back(std::move(helper));
-    }
-    net_.restEvery = static_cast<int>(std::lround(lib_.usual("restEvery") / 60));
-    net_.restMinutes = static_cast<int>(std::lround(lib_.usual("rest") / 60));
-}
-
-int Builder::reserve() const { return static_cast<int>(std::lround(lib_.usual("reserve") / 60)); }
 
 int Builder::add(schedule::Task task) {
     task.step = task.id.substr(task.id.rfind('/') + 1);
@@ -97,7 +81,11 @@ int Builder::task(const Round& r, const std::string& what, std::string title, co
         {id, std::move(title), r.piece.id, lane, length_, 1, coat, r.number, std::move(cautions), r.which, {}, r.who});
 }
 
-std::vector<Builder::Round> Builder::roundsOf(const Piece& piece, int make, int perRound) const {
+std::vector<Builder::Round> Builder::roundsOf(const Piece& piece, const PieceAnswers& a) const {
+    const auto wished = plan_.day.rounds.find(piece.id);
+    const int make = a.make,
+              perRound =
+                  std::max(1, std::min({a.perShelf, make, wished == plan_.day.rounds.end() ? make : wished->second}));
     const int rounds = (make + perRound - 1) / perRound;
     std::vector<Round> out;
     for (int r = 0; r < rounds; ++r) {
@@ -167,8 +155,9 @@ std::string Builder::placeName(coat::Place p) {
 
 namespace uovo {
 
-schedule::Network dayNetwork(const Plan& plan, const material::Library& lib, const PlanFigures& known) {
-    return day::Builder(plan, lib, known).build();
+schedule::Network dayNetwork(const Plan& plan, const material::Library& lib, const PlanFigures& known,
+                             const DayFrame& frame) {
+    return day::Builder(plan, lib, known, frame).build();
 }
 
 }  // namespace uovo

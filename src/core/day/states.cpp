@@ -37,7 +37,14 @@ std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minut
         for (size_t i = 0; i < day.layout.start.size(); ++i) {
             const auto& t = day.network.tasks[i];
             const int begin = day.layout.start[i];
-            if (t.piece != piece.id || begin > minute || t.step == "make-filling") continue;
+            if (t.piece != piece.id || t.step == "make-filling") continue;
+            if (begin > minute) {
+                for (auto& [round, entry] : rounds)
+                    if (int& next = entry.first.next; (t.round == 0 || t.round == round) &&
+                                                      (next < 0 || begin < day.layout.start[static_cast<size_t>(next)]))
+                        next = static_cast<int>(i);
+                continue;
+            }
             const bool done = begin + t.minutes <= minute;
             for (auto& [round, entry] : rounds) {
                 if (t.round != 0 && t.round != round) continue;

@@ -13,6 +13,19 @@ namespace {
 
 constexpr int kMostPieces = 500;
 
+void checkWorker(const Worker& w, const std::string& field, std::vector<Problem>& out) {
+    const auto time = [&](const std::string& said, const char* what) -> std::optional<int> {
+        const auto at = clockMinutes(said);
+        if (!said.empty() && !at)
+            out.push_back({fmt::format("“{}” is not a time of day; write 16:00.", said),
+                           fmt::format("kitchen/{}/{}", field, what)});
+        return at;
+    };
+    const auto from = time(w.from, "from"), until = time(w.until, "until");
+    if (from && until && *until <= *from)
+        out.push_back({"Hours end after they begin.", fmt::format("kitchen/{}/until", field)});
+}
+
 void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     const auto range = [&](const Measure& m, double low, double high, Dimension d, const char* what,
                            const char* field) {
@@ -50,9 +63,26 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     if (k.knife != Measure(0)) range(k.knife, 0.001, 0.2, Dimension::Length, "What a knife cuts in a second", "knife");
     if (k.shelves < 1 || k.shelves > 8)
         out.push_back({"Between one and eight free shelves in the fridge.", "kitchen/shelves"});
-    if (k.hands < 1 || k.hands > 8) out.push_back({"Between one and eight pairs of hands.", "kitchen/hands"});
-    if (!k.helpersFrom.empty() && !clockMinutes(k.helpersFrom))
-        out.push_back({fmt::format("“{}” is not a time of day; write 16:00.", k.helpersFrom), "kitchen/helpersFrom"});
+    checkWorker(k.cook, "cook", out);
+    for (size_t i = 0; i < k.helpers.size(); ++i) checkWorker(k.helpers[i], fmt::format("helpers/{}", i), out);
+}
+
+void checkDay(const DayWish& d, std::vector<Problem>& out) {
+    if (!(d.chance == 0 || (d.chance >= 0.5 && d.chance <= 0.99)))
+        out.push_back({"A chance lies between 50 and 99 %.", "day/chance"});
+    constexpr int kWeek = 7 * 1440;
+    const auto near = [](int at) { return at >= -kWeek && at <= kWeek; };
+    for (size_t i = 0; i < d.pins.size(); ++i)
+        if (!near(d.pins[i].at))
+            out.push_back({"A step is pinned within a week before the deadline.", fmt::format("day/pins/{}", i)});
+    for (size_t i = 0; i < d.free.size(); ++i)
+        if (!near(d.free[i].from) || !near(d.free[i].to) || d.free[i].to <= d.free[i].from)
+            out.push_back({"What is kept free begins before it ends, within a week.", fmt::format("day/free/{}", i)});
+    for (const auto& [piece, days] : d.ahead)
+        if (days < 0 || days > 6) out.push_back({"Made between 0 and 6 days before.", "day/ahead/" + piece});
+    for (const auto& [piece, most] : d.rounds)
+        if (most < 1 || most > kMostPieces)
+            out.push_back({fmt::format("A round has between 1 and {} pieces.", kMostPieces), "day/rounds/" + piece});
 }
 
 /// Whether its shape can be built; the last shapes asked for are remembered, for fields ask at each key.
@@ -296,6 +326,7 @@ std::vector<Problem> problems(const Plan& plan, const material::Library& library
     }
     if (!localMinutes(plan.deadline)) out.push_back({"The time it must be ready is not a date and time.", "deadline"});
     checkKitchen(plan.kitchen, out);
+    checkDay(plan.day, out);
     for (const auto& [id, figures] : plan.own) {
         const auto* chocolate = lib.find(id);
         if (!chocolate) out.push_back({"There is no chocolate “" + id + "” here.", "own/" + id});

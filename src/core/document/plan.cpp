@@ -62,7 +62,7 @@ bool Filling::isAlcoholic() const {
 bool Plan::operator==(const Plan& o) const {
     const auto rest = [](const Plan& p) {
         return std::tie(p.name, p.deadline, p.units, p.metricCup, p.kitchen, p.own, p.melting, p.pantry, p.fillings,
-                        p.toppings, p.colours, p.snaps, p.guests, p.pieces, p.meshExtras, p.extra);
+                        p.toppings, p.colours, p.snaps, p.guests, p.pieces, p.day, p.meshExtras, p.extra);
     };
     if (rest(*this) != rest(o) || meshes.size() != o.meshes.size()) return false;
     for (auto a = meshes.begin(), b = o.meshes.begin(); a != meshes.end(); ++a, ++b)

@@ -5,6 +5,7 @@
 #include <optional>
 
 #include "core/batch/batch.h"
+#include "core/document/day_wish.h"
 #include "core/document/making.h"
 #include "core/form/part.h"
 #include "core/material/colour.h"
@@ -175,7 +176,8 @@ struct Kitchen {
     Measure freezerWidth = 0.40, freezerDepth = 0.28, freezerHeight = 0.14;
     int shelves = 1;  ///< free shelves of that size in the fridge
     bool fan = false;
-    int hands = 1;
+    Worker cook;
+    std::vector<Worker> helpers;
     Measure sheetWidth = 0.30, sheetDepth = 0.26;  ///< m that a sheet is spread on: a tray, a film
     Measure sheetGap = 0.003;                      ///< m of knife and waste between parts of a sheet
     Measure knife = 0;                             ///< m/s it cuts; 0: the usual
@@ -184,7 +186,6 @@ struct Kitchen {
     Measure plate = 0.21;                 ///< m across, of what lies flat
     Measure mug = 0.08, mugDepth = 0.09;  ///< m inside
     bool hasBox() const { return boxLength.value > 0 && boxWidth.value > 0 && boxHeight.value > 0; }
-    std::string helpersFrom;  ///< clock time at which all but one pair of hands arrive, "16:00"; empty: all day
     std::string extra;
     bool operator==(const Kitchen&) const = default;
 };
@@ -215,6 +216,7 @@ struct Plan {
     std::vector<material::Colour> colours;  ///< chocolates mixed from others; pieces name them like any chocolate
     int guests = 0;                         ///< for the cost of each; 0: not said
     std::vector<Piece> pieces;
+    DayWish day;
     form::Meshes meshes;                            ///< figures read from files, by name; kept in the plan
     std::map<std::string, std::string> meshExtras;  ///< keys of theirs that this version does not know
     std::string extra;

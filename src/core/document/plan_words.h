@@ -63,6 +63,12 @@ constexpr Word<ServeStep::How> kServings[]{{ServeStep::How::Sauce, "sauce"},
                                            {ServeStep::How::Drink, "drink"},
                                            {ServeStep::How::Mallet, "mallet"},
                                            {ServeStep::How::Flame, "flame"}};
+constexpr Word<DayWish::Aim> kAims[]{{DayWish::Aim::Late, "late"},
+                                     {DayWish::Aim::Early, "early"},
+                                     {DayWish::Aim::FewTemperings, "few temperings"},
+                                     {DayWish::Aim::Calm, "calm"},
+                                     {DayWish::Aim::ShortSpells, "short spells"},
+                                     {DayWish::Aim::FreeEvening, "free evening"}};
 constexpr Word<UnitSystem> kUnits[]{{UnitSystem::Metric, "metric"}, {UnitSystem::US, "US"}};
 
 /// What a step is called in a file, in the order of `Step`.

@@ -109,6 +109,15 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
     return p;
 }
 
+void readWorker(Object& o, Worker& out) {
+    o.text("name", out.name);
+    o.text("from", out.from);
+    o.text("until", out.until);
+    o.yesNo("hot", out.hot);
+    o.yesNo("knife", out.knife);
+    out.extra = o.extra();
+}
+
 void readKitchen(Object& o, Kitchen& out) {
     const json* kitchen = o.find("kitchen");
     if (!kitchen) return;
@@ -135,9 +144,57 @@ void readKitchen(Object& o, Kitchen& out) {
     k.measure("mugDepth", out.mugDepth);
     k.yesNo("fan", out.fan);
     k.whole("shelves", out.shelves);
-    k.whole("hands", out.hands);
-    k.text("helpersFrom", out.helpersFrom);
+    if (const json* cook = k.find("cook")) {
+        Object c(*cook, k.at("cook"));
+        readWorker(c, out.cook);
+    }
+    k.rows("helpers", limits::kHelpers, [&](Object& h) { readWorker(h, out.helpers.emplace_back()); });
+    int hands = 1;  // as files said it before each helper had hours of its own
+    Worker helper;
+    k.whole("hands", hands);
+    k.text("helpersFrom", helper.from);
+    if (hands < 1 || hands > 1 + static_cast<int>(limits::kHelpers))
+        Object::refuse("Between one and eight pairs of hands.", k.at("hands"));
+    if (out.helpers.empty()) out.helpers.assign(static_cast<size_t>(hands - 1), helper);
     out.extra = k.extra();
+}
+
+/// Whole numbers by name.
+void readCounts(Object& o, const char* key, std::map<std::string, int>& out) {
+    const json* all = o.find(key);
+    if (!all) return;
+    Object list(*all, o.at(key));
+    if (all->size() > limits::kPieces) Object::refuse(fmt::format("“{}” names too many pieces.", key), o.at(key));
+    for (const auto& [id, value] : all->items()) list.whole(id.c_str(), out[id]);
+}
+
+void readDay(Object& o, DayWish& out) {
+    const json* day = o.find("day");
+    if (!day) return;
+    Object d(*day, "/day");
+    d.word("aim", out.aim, kAims);
+    d.number("chance", out.chance);
+    d.rows("pins", limits::kPins, [&](Object& p) {
+        auto& pin = out.pins.emplace_back();
+        p.text("step", pin.step);
+        p.whole("at", pin.at);
+    });
+    d.rows("free", limits::kPins, [&](Object& f) {
+        auto& free = out.free.emplace_back();
+        f.whole("from", free.from);
+        f.whole("to", free.to);
+    });
+    if (const json* done = d.find("done")) {
+        if (!done->is_array() || done->size() > limits::kSteps * limits::kPieces)
+            Object::refuse("“done” must be a list of steps.", d.at("done"));
+        for (const auto& id : *done) {
+            if (!id.is_string()) Object::refuse("“done” must be a list of steps.", d.at("done"));
+            out.done.push_back(id.get<std::string>());
+        }
+    }
+    readCounts(d, "ahead", out.ahead);
+    readCounts(d, "rounds", out.rounds);
+    out.extra = d.extra();
 }
 
 /// A person's own figures of each chocolate.
@@ -230,6 +287,7 @@ Plan readPlanObject(const json& root) {
     o.word("units", p.units, kUnits);
     o.yesNo("metricCup", p.metricCup);
     readKitchen(o, p.kitchen);
+    readDay(o, p.day);
     readOwn(o, p);
     o.whole("guests", p.guests);
     readMelting(o, p);

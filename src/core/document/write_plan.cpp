@@ -245,6 +245,29 @@ void write(const form::Mesh& mesh, const std::map<std::string, std::string>& ext
     else text += "," + printed(more).substr(1);
 }
 
+json written(const Worker& w) {
+    json j = json::object();
+    if (!w.name.empty()) j["name"] = w.name;
+    if (!w.from.empty()) j["from"] = w.from;
+    if (!w.until.empty()) j["until"] = w.until;
+    if (!w.hot) j["hot"] = false;
+    if (!w.knife) j["knife"] = false;
+    keepExtra(j, w.extra);
+    return j;
+}
+
+json written(const DayWish& d) {
+    json j{{"aim", wordOf(d.aim, kAims)}};
+    if (d.chance > 0) j["chance"] = d.chance;
+    for (const auto& p : d.pins) j["pins"].push_back({{"step", p.step}, {"at", p.at}});
+    for (const auto& f : d.free) j["free"].push_back({{"from", f.from}, {"to", f.to}});
+    if (!d.done.empty()) j["done"] = d.done;
+    if (!d.ahead.empty()) j["ahead"] = d.ahead;
+    if (!d.rounds.empty()) j["rounds"] = d.rounds;
+    keepExtra(j, d.extra);
+    return j;
+}
+
 }  // namespace
 
 std::string writePlan(const Plan& p) {
@@ -271,11 +294,12 @@ std::string writePlan(const Plan& p) {
                     {"mug", written(k.mug)},
                     {"mugDepth", written(k.mugDepth)},
                     {"fan", k.fan},
-                    {"shelves", k.shelves},
-                    {"hands", k.hands}};
+                    {"shelves", k.shelves}};
     if (k.knife != Measure(0)) j["kitchen"]["knife"] = written(k.knife);
-    if (!k.helpersFrom.empty()) j["kitchen"]["helpersFrom"] = k.helpersFrom;
+    if (k.cook != Worker{}) j["kitchen"]["cook"] = written(k.cook);
+    for (const auto& h : k.helpers) j["kitchen"]["helpers"].push_back(written(h));
     keepExtra(j["kitchen"], k.extra);
+    if (p.day != DayWish{}) j["day"] = written(p.day);
     if (!p.own.empty()) {
         j["own"] = json::object();
         for (const auto& [id, figures] : p.own) j["own"][id] = figures.values;

@@ -36,6 +36,14 @@ Decoder::Decoder(const Network& net)
     for (size_t p = 0; p < net.pots.size(); ++p)
         for (const int t : net.pots[p].before) meltsFor_[t].push_back(static_cast<int>(p));
 
+    std::vector<int> known;
+    for (size_t i = 0; i < net.before.size(); ++i)
+        if (net.before[i] != kLeftOut) known.push_back(static_cast<int>(i));
+    std::stable_sort(known.begin(), known.end(), [&](int a, int b) { return net.before[a] < net.before[b]; });
+    for (size_t i = 0; i < known.size(); ++i)
+        for (size_t k = i + 1; k < std::min(known.size(), i + 4); ++k)
+            near_.push_back({known[i], known[k], net.before[known[k]] - net.before[known[i]]});
+
     empty_ = Minutes(people() + static_cast<int>(net.pots.size()), minutes_);
     minutes_ = empty_.minutes();
     for (int p = 0; p < people(); ++p) {
@@ -416,6 +424,12 @@ void Decoder::price() {
                 d[k].task >= 0 && d[k - 1].task >= 0 && net_.tasks[d[k].task].piece != net_.tasks[d[k - 1].task].piece;
     price_.cost = cost + net_.wish.start * longest + net_.wish.hands * hands + net_.wish.change * changes +
                   net_.wish.burst * bursts + net_.wish.interruption * interruptions;
+    for (const auto& n : near_) {
+        if (at_[n.first] < 0 || at_[n.second] < 0) continue;
+        const int apart = at_[n.first] + net_.tasks[n.first].minutes - at_[n.second] - net_.tasks[n.second].minutes;
+        if (apart < 0 && n.apart > 0) price_.cost += net_.wish.turned;
+        else if (std::abs(apart - n.apart) > 15) price_.cost += net_.wish.moved;
+    }
     for (size_t c = 0; c < net_.choices.size(); ++c) price_.cost += net_.choices[c].cost[genes_->modes[c]];
     price_.broken = static_cast<int>(broken_.size()) + 1000 * stuck_;
     price_.late = 0;

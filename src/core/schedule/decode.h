@@ -155,6 +155,10 @@ private:
         int from, to, task;
     };
     std::vector<std::vector<Busy>> busyOf_;  // of each person: mirrored, sorted, one after the other
+    struct Near {
+        int first, second, apart;  // tasks, and minutes between their starts
+    };
+    std::vector<Near> near_;  // in the day before an edit
     std::vector<Broken> broken_;
     Price price_;
 };

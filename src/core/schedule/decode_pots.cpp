@@ -37,8 +37,8 @@ int Decoder::lastSitting(int pot) const {
 /// Takes back what makes the earliest sitting of the day ready, so that it may grow.
 void Decoder::lift(int pot) {
     const int last = lastSitting(pot);
-    if (last < 0 || !state_.sittings[last].settled()) return;
-    drop(last, true);
+    if (last >= 0 && state_.sittings[last].settled()) drop(last, true);
+    if (const int base = net_.pots[pot].base; base >= 0) lift(base);  // takes what is divided off it
 }
 
 /// Takes its work back; hands are free again. @param fromBase also what was divided off for it

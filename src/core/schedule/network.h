@@ -17,8 +17,13 @@ struct Span {
 };
 
 /// What a person must be allowed to do, as bits.
-enum Skill : unsigned { kAnything = 0, kHot = 1, kKnife = 2 };
+enum Skill : unsigned { kAnything = 0, kHot = 1, kKnife = 2, kOwn = 256 };
+/// Skill that only one person has: for what is their own, as a rest.
+constexpr unsigned ownSkill(int person) { return kOwn << person; }
 inline constexpr unsigned kEverySkill = ~0U;
+
+/// Not done, or not known.
+inline constexpr int kLeftOut = INT_MIN;
 
 /// A short attended task. Whole minutes.
 struct Task {
@@ -108,6 +113,8 @@ struct Choice {
 struct Wish {
     double start = 1, sitting = 15, hands = 0.3, change = 1, burst = 0.5;
     double interruption = 2;  ///< a burst of warmth while those hands do something else
+    double turned = 4;        ///< two steps that were near each other and are now in the other order
+    double moved = 1;         ///< … or whose distance has changed by more than a quarter of an hour
 };
 
 struct Network {
@@ -120,6 +127,9 @@ struct Network {
     std::vector<Choice> choices;
     std::vector<Span> closed;  ///< nobody works
     Wish wish;
+    /// Of each task where it began in the day before an edit, or kLeftOut; empty: there was none. What was near each
+    /// other stays in its order where that costs little.
+    std::vector<int> before;
     int restEvery = 0, restMinutes = 15;  ///< min of work wished between two rests, and of one; 0: none are looked for
     int horizon = 16 * 60;                ///< minutes wished for; what begins before them is a broken window
 };
@@ -151,8 +161,6 @@ struct Broken {
     int of = 0;       ///< index of the lag, the hold, the task or the sitting
     int minutes = 0;  ///< too late or too early; of a hold: how much too much, in its unit
 };
-
-inline constexpr int kLeftOut = INT_MIN;
 
 /// Starts in minutes before the end of the day (0 or below).
 struct Layout {

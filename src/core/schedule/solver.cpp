@@ -4,29 +4,13 @@
 #include <cmath>
 #include <numeric>
 
+#include "core/schedule/random.h"
 #include "core/schedule/rests.h"
 
 namespace uovo::schedule {
 namespace {
 
 constexpr int kMostDelay = 240;  // min
-
-/// The same numbers everywhere (xorshift64*, Vigna 2016).
-class Random {
-public:
-    explicit Random(unsigned seed) : state_(0x9E3779B97F4A7C15ULL * (seed + 1)) {}
-    int below(int n) { return n <= 1 ? 0 : static_cast<int>((next() >> 33) % static_cast<uint64_t>(n)); }
-    double share() { return static_cast<double>(next() >> 11) * 0x1p-53; }
-
-private:
-    uint64_t next() {
-        state_ ^= state_ >> 12;
-        state_ ^= state_ << 25;
-        state_ ^= state_ >> 27;
-        return state_ * 0x2545F4914F6CDD1DULL;
-    }
-    uint64_t state_;
-};
 
 class Search {
 public:
@@ -258,8 +242,10 @@ private:
 Effort Effort::quick(const Network& network) {
     const int n = static_cast<int>(network.tasks.size());
     Effort out;
-    out.decodes =
-        n <= 113 ? std::clamp(n * n, 200, 8000) : std::max(60, 8000 * 113 / n * 113 / n);  // each takes longer
+    // small days are tried often enough, those of a hundred steps for about a second, larger ones less: each takes
+    // longer
+    out.decodes = n <= 113 ? std::clamp(std::min(3 * n * n, 904'000 / std::max(1, n)), 200, 18'000)
+                           : std::max(60, 8000 * 113 / n * 113 / n);
     out.starts = std::clamp(out.decodes / 4, 8, 120);
     return out;
 }

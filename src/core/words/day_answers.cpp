@@ -4,17 +4,23 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/words.h"
 #include "core/words/words.h"
 
 namespace uovo {
 namespace {
 
+constexpr int kMovedBy = 15;  // min from which a step counts as moved
+
 std::string handsInWords(const Kitchen& k, UnitSystem units) {
-    if (k.hands <= 1) return "your hands";
-    if (k.helpersFrom.empty()) return fmt::format("{} pairs of hands", k.hands);
-    return fmt::format("your hands, {} from {}",
-                       k.hands == 2 ? "and a helper's" : fmt::format("and {} helpers'", k.hands - 1),
-                       clockInWords(clockMinutes(k.helpersFrom).value_or(0), units));
+    if (k.helpers.empty()) return "your hands";
+    std::vector<std::string> words{"your hands"};
+    for (const auto& h : k.helpers) {
+        const auto from = clockMinutes(h.from);
+        words.push_back((h.name.empty() ? "a helper's" : h.name + "'s") +
+                        (from ? " from " + clockInWords(*from, units) : ""));
+    }
+    return listed(words);
 }
 
 /// One window that could not be kept, a sentence.
@@ -82,6 +88,59 @@ std::vector<std::string> brokenWindows(const DayPlan& day, UnitSystem units) {
     return out;
 }
 
+std::string inTen(double share) {
+    constexpr const char* kWords[]{"None", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine"};
+    if (share >= 0.95) return "Nearly all";
+    if (share < 0.05) return "Hardly any";
+    return fmt::format("{} in ten", kWords[std::clamp(static_cast<int>(std::lround(share * 10)), 1, 9)]);
+}
+
+std::string chanceWords(const Plan& plan, const DayPlan& day, const Chance& chance) {
+    const std::string ready = inTen(chance.onTime);
+    std::string out = fmt::format("{} such days are ready by {}.", ready,
+                                  day.said(day.minuteOf(localMinutes(plan.deadline).value_or(0)), plan.units));
+    for (const auto& e : chance.earlier)
+        if (inTen(e.onTime) != ready) {
+            out += fmt::format(" Begun {} earlier, {}.", format(e.minutes * 60.0, Dimension::Duration, plan.units),
+                               lowerFirst(inTen(e.onTime)));
+            break;
+        }
+    if (chance.asPlanned.risk >= 0 && chance.onTime < 0.9)
+        out += fmt::format(" What most often makes it late: “{}”.",
+                           day.network.tasks[static_cast<size_t>(chance.asPlanned.risk)].title);
+    if (chance.whole < 0.8)
+        out += fmt::format(" Enough pieces are left whole in {} of them.", lowerFirst(inTen(chance.whole)));
+    return out;
+}
+
+std::string movedWords(const DayPlan& before, const DayPlan& now, UnitSystem units) {
+    int moved = 0, fresh = 0, most = 0;
+    const schedule::Task* which = nullptr;
+    size_t at = 0;
+    long was = 0;
+    for (size_t i = 0; i < now.asked.tasks.size(); ++i) {
+        const auto& t = now.asked.tasks[i];
+        if (t.step == "rest" || !now.found.layout.isDone(static_cast<int>(i))) continue;
+        const auto old = std::find_if(before.asked.tasks.begin(), before.asked.tasks.end(),
+                                      [&](const schedule::Task& o) { return o.id == t.id; });
+        const auto k = old - before.asked.tasks.begin();
+        if (old == before.asked.tasks.end() || !before.found.layout.isDone(static_cast<int>(k))) {
+            ++fresh;
+            continue;
+        }
+        const long from = before.found.layout.start[static_cast<size_t>(k)] - minutesBetween(before.end, now.end);
+        const int by = static_cast<int>(std::abs(now.found.layout.start[i] - from));
+        moved += by > kMovedBy;
+        if (by > most && by > kMovedBy) most = by, which = &t, at = i, was = from;
+    }
+    if (moved == 0) return fresh > 0 ? fmt::format("{} new steps; nothing else has moved.", fresh) : "";
+    std::string out = moved == 1 ? "One step has moved" : fmt::format("{} steps have moved", moved);
+    if (which)
+        out += fmt::format(", “{}” most: from {} to {}", which->title, now.said(was, units),
+                           now.said(now.found.layout.start[at], units));
+    return out + (fresh > 0 ? fmt::format("; {} are new.", fresh) : ".");
+}
+
 Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) {
     Answer a;
     a.id = "day";
@@ -108,7 +167,7 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
         if (t.step != "rest") hands += t.minutes * t.hands;
     a.figure = {double(-day.layout.begins) * 60, 0, 0, Dimension::Duration};
     a.headline = clock;
-    a.after = "start by";
+    a.after = "begin by";
     a.sentence =
         fmt::format("{} from the first step to the deadline, {} of work for {}.",
                     format(double(toDeadline - day.layout.begins) * 60, Dimension::Duration, plan.units),

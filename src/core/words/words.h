@@ -1,6 +1,6 @@
 // Every sentence about figures.
 #pragma once
-#include "core/day/day.h"
+#include "core/day/chance.h"
 #include "core/stages/figures.h"
 #include "core/stages/strength.h"
 
@@ -32,6 +32,17 @@ std::vector<std::string> cautionsAt(const Piece& piece, size_t step, const Plan&
                                     const material::Library& library);
 /// Windows that a day could not keep, a sentence each.
 std::vector<std::string> brokenWindows(const DayPlan& day, UnitSystem units);
+
+/// "Six in ten", of a share of days.
+std::string inTen(double share);
+/// How likely the day is ready, what an earlier begin buys, and which step is the risk.
+std::string chanceWords(const Plan& plan, const DayPlan& day, const Chance& chance);
+/// What an edit has moved; empty where it moved nothing.
+std::string movedWords(const DayPlan& before, const DayPlan& now, UnitSystem units);
+
+/// The day as a list of lines, with its chance and what it breaks. @param chance may be null @param person whose; none:
+/// everybody's
+std::string dayText(const Plan& plan, const DayPlan& day, const Chance* chance, std::optional<size_t> person);
 
 /// Sentence and begin of the day as seen at `now` (local minutes): on time, or too late by how much.
 Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now);

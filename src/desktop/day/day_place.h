@@ -1,10 +1,15 @@
-// Day: the plan of the day, and the state of every piece at any moment of it.
+// Day: the plan of the day over the whole kitchen, the state of every piece at any moment of it, its steps, its wishes.
 #pragma once
 #include <QLabel>
-#include <QListWidget>
+#include <QScrollArea>
+#include <QTimer>
 #include <QWidget>
 
-#include "desktop/day/timeline.h"
+#include "desktop/day/board.h"
+#include "desktop/day/looker.h"
+#include "desktop/day/step_list.h"
+#include "desktop/day/take_along.h"
+#include "desktop/day/wish_bar.h"
 #include "desktop/shell/session.h"
 
 namespace uovo::desktop {
@@ -16,29 +21,57 @@ class DayPlace : public QWidget {
 
 public:
     explicit DayPlace(Session& session, QWidget* parent = nullptr);
-    Timeline* timeline() const { return timeline_; }
+    Board* board() const { return board_; }
     QLabel* headline() const { return headline_; }
-    QListWidget* steps() const { return steps_; }
+    StepList* steps() const { return steps_; }
+    WishBar* wishes() const { return wishes_; }
+    TakeAlong* takeAlong() const { return along_; }
+    Looker* looker() { return &looker_; }
 
 signals:
     void workingWanted(const uovo::Answer& answer);
+    void compareWanted();
+    /// A line for the foot of the window. @param wrong it could not be done
+    void said(const QString& words, bool wrong);
 
 protected:
     void resizeEvent(QResizeEvent*) override;
     void showEvent(QShowEvent*) override;
+    void hideEvent(QHideEvent*) override;
 
 private:
-    void fitTimeline();
+    void layOut();
+    void fitBoard();
     void refresh();
+    void tell(const DayPlan& day, std::optional<long> due);
     void showMinute();
+    void showWays(const std::vector<DayWay>& ways);
+    void look();
+    void lookLonger();
+    void offer(const schedule::Found& found);
+    void letBe();
+    void move(int task, int minute);
+    void keepFree(int from, int to);
+    /// Minutes from the midnight before the deadline of a minute of the day.
+    int fromMidnight(int minute) const;
 
     Session& session_;
-    QLabel *headline_, *sentence_, *moment_;
-    Timeline* timeline_;
+    Looker looker_;
+    QTimer wait_;
+    QLabel *headline_, *sentence_, *notice_, *moment_;
+    Board* board_;
+    QScrollArea* scroll_;
+    QWidget *ways_, *right_ = nullptr;
     StatesStrip* states_;
-    class QScrollArea* timelineScroll_;
-    QListWidget* steps_;
-    std::vector<size_t> order_;
+    StepList* steps_;
+    WishBar* wishes_;
+    TakeAlong* along_;
+    QPushButton* better_ = nullptr;
+    std::shared_ptr<const schedule::Found> found_;  // better than what is shown
+    std::shared_ptr<const DayPlan> looked_;         // whose ways are known or looked for
 };
+
+/// The day under each wish, side by side, as a page.
+QWidget* comparePage(Session& session, Looker& looker);
 
 }  // namespace uovo::desktop

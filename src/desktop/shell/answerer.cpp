@@ -16,10 +16,11 @@ Answerer::~Answerer() {
     wake_.notify_all();
 }
 
-void Answerer::ask(const Plan& plan) {
+void Answerer::ask(const Plan& plan, std::shared_ptr<const DayPlan> before) {
     {
         const std::lock_guard lock(mutex_);
         next_ = plan;
+        before_ = std::move(before);
         ++asked_;
         current_.request_stop();
     }
@@ -31,6 +32,8 @@ void Answerer::ask(const Plan& plan) {
 void Answerer::work(std::stop_token quit) {
     while (!quit.stop_requested()) {
         Plan plan;
+        AnswerOptions options;
+        options.chance = true;
         std::stop_source stop;
         quint64 number = 0;
         {
@@ -38,6 +41,7 @@ void Answerer::work(std::stop_token quit) {
             if (!wake_.wait(lock, quit, [this] { return next_.has_value(); })) return;
             plan = std::move(*next_);
             next_.reset();
+            options.before = std::move(before_);
             current_ = stop;
             number = asked_;
         }
@@ -53,8 +57,8 @@ void Answerer::work(std::stop_token quit) {
                 },
                 Qt::QueuedConnection);
         };
-        const auto answers =
-            answer(plan, library_, cache_, {}, stop.get_token(), [&](const Answers& early) { publish(early, false); });
+        const auto answers = answer(plan, library_, cache_, options, stop.get_token(),
+                                    [&](const Answers& early) { publish(early, false); });
         if (answers) publish(*answers, true);
     }
 }

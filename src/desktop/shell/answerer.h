@@ -21,7 +21,10 @@ public:
     ~Answerer() override;
 
     /// Asks for answers; what is being computed for an older plan is stopped.
-    void ask(const Plan& plan);
+    /// @param before the day to stay near to; may be null
+    void ask(const Plan& plan, std::shared_ptr<const DayPlan> before = nullptr);
+    /// What was computed, for others who ask beside it; may be used from any thread.
+    Cache& cache() { return cache_; }
     bool busy() const { return pending_ > 0; }
 
 signals:
@@ -37,6 +40,7 @@ private:
     std::mutex mutex_;
     std::condition_variable_any wake_;
     std::optional<Plan> next_;
+    std::shared_ptr<const DayPlan> before_;
     std::stop_source current_;
     quint64 asked_ = 0;
     int pending_ = 0;

@@ -1,5 +1,6 @@
 #include "desktop/shell/kitchen_page.h"
 
+#include "core/document/limits.h"
 #include "desktop/kit/page.h"
 #include "report/text.h"
 
@@ -56,25 +57,78 @@ private:
         kitchenFigure(tr("Depth of the mug"), "mugDepth", Dimension::Length, "cm", &Kitchen::mugDepth);
     }
 
-    void hands() {
-        heading(tr("Hands"));
-        const Kitchen& now = session_.plan().kitchen;
-        auto* pairs = count({tr("Pairs of hands"), QStringLiteral("kitchen/hands")}, 1, 8, now.hands, [this](int n) {
-            session_.document().edit(tr("Change the hands"), [&](Plan& p) { p.kitchen.hands = n; });
-        });
-        auto* from = words({tr("Helpers come at"), QStringLiteral("kitchen/helpersFrom")}, qstring(now.helpersFrom),
-                           [this](const QString& said) {
-                               return session_.typed("kitchen/helpersFrom", [&] {
-                                   session_.document().edit(tr("Change when helpers come"), [&](Plan& p) {
-                                       p.kitchen.helpersFrom = said.toStdString();
-                                   });
-                               });
-                           });
-        from->edit()->setPlaceholderText(tr("there all day"));
-        from->setMaximumWidth(190);
-        from->setEnabled(now.hands > 1);
-        connect(pairs, &FigureField::measureTyped, from, [from](const Measure& m) { from->setEnabled(m.value > 1); });
+    /// A clock time or nothing. @param at where of the plan's kitchen it stands
+    WordsField* clock(const QString& name, const std::string& at, const std::string& now, const QString& none,
+                      std::function<std::string&(Kitchen&)> member) {
+        auto* field = words({name, QStringLiteral("kitchen/") + qstring(at)}, qstring(now),
+                            [this, at, member](const QString& said) {
+                                return session_.typed("kitchen/" + at, [&] {
+                                    session_.document().edit(tr("Change the hours"),
+                                                             [&](Plan& p) { member(p.kitchen) = said.toStdString(); });
+                                });
+                            });
+        field->edit()->setPlaceholderText(none);
+        field->setMaximumWidth(190);
+        return field;
     }
+
+    void hands() {
+        heading(tr("Who works, and when"));
+        const Kitchen& now = session_.plan().kitchen;
+        clock(tr("You begin no sooner than"), "cook/from", now.cook.from, tr("whenever it is needed"),
+              [](Kitchen& k) -> std::string& { return k.cook.from; });
+        clock(tr("You leave at"), "cook/until", now.cook.until, tr("when it is ready"),
+              [](Kitchen& k) -> std::string& { return k.cook.until; });
+        const int helpers = static_cast<int>(now.helpers.size());
+        auto* pairs = count({tr("Pairs of hands"), QStringLiteral("kitchen/hands")}, 1,
+                            static_cast<int>(limits::kHelpers) + 1, helpers + 1, [this](int n) {
+                                session_.document().edit(tr("Change the hands"), [&](Plan& p) {
+                                    p.kitchen.helpers.resize(static_cast<size_t>(n - 1));
+                                });
+                            });
+        for (size_t i = 0; i < limits::kHelpers; ++i) helper(i, i < now.helpers.size() ? now.helpers[i] : Worker{});
+        showHelpers(helpers);
+        connect(pairs, &FigureField::measureTyped, this,
+                [this](const Measure& m) { showHelpers(static_cast<int>(m.value) - 1); });
+    }
+
+    void helper(size_t i, const Worker& now) {
+        const std::string at = "helpers/" + std::to_string(i) + "/";
+        const QString object = QStringLiteral("kitchen/") + qstring(at);
+        const QString who = tr("Helper %1").arg(i + 1);
+        auto* name = words({who + tr(" is called"), object + QStringLiteral("name")}, qstring(now.name),
+                           [this, i](const QString& said) {
+                               session_.document().edit(tr("Name a helper"), [&](Plan& p) {
+                                   p.kitchen.helpers.at(i).name = said.toStdString();
+                               });
+                               return QString();
+                           });
+        name->edit()->setMaxLength(40);
+        name->edit()->setPlaceholderText(tr("a helper"));
+        auto* from = clock(who + tr(" comes at"), at + "from", now.from, tr("there all day"),
+                           [i](Kitchen& k) -> std::string& { return k.helpers.at(i).from; });
+        auto* until = clock(who + tr(" leaves at"), at + "until", now.until, tr("stays to the end"),
+                            [i](Kitchen& k) -> std::string& { return k.helpers.at(i).until; });
+        const auto may = [&](const QString& words, const char* key, bool is, bool Worker::*member) {
+            auto* box = tick(words, object + QLatin1String(key), is, [this, i, member](bool on) {
+                session_.document().edit(tr("Change what a helper does"),
+                                         [&](Plan& p) { p.kitchen.helpers.at(i).*member = on; });
+            });
+            return box;
+        };
+        auto* hot = may(tr("%1 may work with warm chocolate").arg(who), "hot", now.hot, &Worker::hot);
+        auto* knife = may(tr("%1 may use a knife").arg(who), "knife", now.knife, &Worker::knife);
+        rows_.push_back({name, from, until, hot, knife});
+    }
+
+    void showHelpers(int many) {
+        for (size_t i = 0; i < rows_.size(); ++i)
+            for (QWidget* field : rows_[i])
+                if (qobject_cast<QCheckBox*>(field)) field->setVisible(static_cast<int>(i) < many);
+                else showRow(field, static_cast<int>(i) < many);
+    }
+
+    std::vector<std::vector<QWidget*>> rows_;  // of each helper
 
     void own(const material::Chocolate& chocolate) {
         heading(tr("Figures of your own chocolate"));

@@ -140,6 +140,9 @@ MainWindow::MainWindow(Session& session)
     connect(build_, &BuildPlace::workingWanted, this, &MainWindow::showWorking);
     connect(build_, &BuildPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
+    connect(day_, &DayPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
+    connect(day_, &DayPlace::compareWanted, this,
+            [this] { sheet_->open(tr("Under each wish"), comparePage(session_, *day_->looker())); });
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
     connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);
     connect(&session_.document(), &Document::fileChanged, this, &MainWindow::refreshHeader);
@@ -257,7 +260,7 @@ void MainWindow::refreshHeader() {
         const auto a = session_.answers();
         if (session_.isComplete() && a && a->day && a->day->problem.empty()) {
             const bool late = a->day->minuteOf(session_.now()) > a->day->layout.begins;
-            ready += tr(" · start by %1").arg(qstring(a->day->said(a->day->layout.begins, plan.units))) +
+            ready += tr(" · begin by %1").arg(qstring(a->day->said(a->day->layout.begins, plan.units))) +
                      (late ? tr(" (too late)") : QString());
         }
     }

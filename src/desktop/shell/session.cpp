@@ -1,6 +1,7 @@
 #include "desktop/shell/session.h"
 
 #include <algorithm>
+#include <tuple>
 
 #include "core/stages/melting.h"
 #include "desktop/theme/theme.h"
@@ -24,6 +25,13 @@ Session::Session(const material::Library& library, QString dataFolder, std::func
         answers_ = std::move(a);
         stale_ = false;
         complete_ = complete;
+        if (complete && answers_->day && answers_->day != laid_) {
+            const bool same = laid_ && laid_->found.layout.start == answers_->day->found.layout.start &&
+                              laid_->end == answers_->day->end;
+            if (!same) dayBefore_ = dayToStayNear();
+            laid_ = answers_->day;
+            laidFor_ = plan();
+        }
         emit answersChanged();
     });
 }
@@ -38,8 +46,26 @@ void Session::ask() {
     if (!piece() && !plan().pieces.empty()) selected_ = QString::fromStdString(plan().pieces.front().id);
     stale_ = true;
     complete_ = false;
-    answerer_.ask(plan());
+    answerer_.ask(plan(), dayToStayNear());
     emit planChanged();
+}
+
+/// After an edit of what is made or of one step, the day stays near to what it was; another kitchen, deadline or wish
+/// is laid out anew, and so is another plan.
+std::shared_ptr<const DayPlan> Session::dayToStayNear() const {
+    if (!laid_ || !laid_->problem.empty()) return nullptr;
+    const auto frame = [](const Plan& p) {
+        return std::tie(p.kitchen, p.deadline, p.day.aim, p.day.chance, p.day.ahead, p.day.rounds);
+    };
+    const bool some = std::any_of(plan().pieces.begin(), plan().pieces.end(),
+                                  [&](const Piece& p) { return laidFor_.piece(p.id) != nullptr; });
+    return some && frame(plan()) == frame(laidFor_) ? laid_ : nullptr;
+}
+
+void Session::takeDay(const schedule::Found& found) {
+    if (!answers_ || !answers_->day || stale_) return;
+    remember(answerer_.cache(), answers_->day->asked, found);
+    ask();
 }
 
 void Session::select(const QString& id) {

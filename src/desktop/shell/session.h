@@ -25,6 +25,12 @@ public:
     const Plan& plan() const { return document_.plan(); }
     UnitSystem units() const { return plan().units; }
     long now() const { return now_(); }
+    /// The day before the last edit that moved it; null where there was none.
+    std::shared_ptr<const DayPlan> dayBefore() const { return dayBefore_; }
+    /// Takes another layout of the day that is shown.
+    void takeDay(const schedule::Found& found);
+    Cache& cache() { return answerer_.cache(); }
+    const material::Library& plainLibrary() const { return library_; }
     /// Where the program keeps what is its own: recovery copies, which plans are open.
     const QString& dataFolder() const { return folder_; }
 
@@ -62,6 +68,7 @@ signals:
 
 private:
     void ask();
+    std::shared_ptr<const DayPlan> dayToStayNear() const;
 
     const QString folder_;
     const material::Library& library_;
@@ -73,6 +80,8 @@ private:
     std::vector<Problem> problems_;
     QString selected_;
     bool stale_ = true, complete_ = false;
+    Plan laidFor_;  // the plan whose day is known
+    std::shared_ptr<const DayPlan> laid_, dayBefore_;
 };
 
 }  // namespace uovo::desktop

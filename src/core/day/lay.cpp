@@ -1,0 +1,156 @@
+// Lays out a day as it is wished: where a wish hangs on the day itself, it is laid out again.
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+#include "core/day/chance.h"
+
+namespace uovo {
+namespace {
+
+constexpr int kDay = 24 * 60;
+
+/// Where the tasks of a network stood before an edit, and the genes of that day for those that are still there.
+schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
+    const auto& old = before.asked;
+    std::map<std::string, int> known;
+    for (size_t i = 0; i < old.tasks.size(); ++i) known[old.tasks[i].id] = static_cast<int>(i);
+    std::map<std::string, int> modes;
+    for (size_t c = 0; c < old.choices.size(); ++c) modes[old.choices[c].id] = before.found.genes.modes[c];
+    const schedule::Decoder plain(net), was(old);
+    schedule::Genes genes = plain.plainGenes();
+    std::vector<double> rank(old.tasks.size(), 0);
+    for (size_t k = 0; k < before.found.genes.order.size(); ++k)
+        for (const int t : was.blocks().tasks[static_cast<size_t>(before.found.genes.order[k])])
+            rank[static_cast<size_t>(t)] = static_cast<double>(k);
+    net.before.assign(net.tasks.size(), schedule::kLeftOut);
+    constexpr double kNew = 1e9;
+    std::vector<double> place(net.tasks.size(), kNew);
+    for (size_t i = 0; i < net.tasks.size(); ++i) {
+        const auto it = known.find(net.tasks[i].id);
+        if (it == known.end()) continue;
+        const auto at = static_cast<size_t>(it->second);
+        net.before[i] = before.found.layout.start[at];
+        genes.delay[i] = before.found.genes.delay[at];
+        genes.small[i] = before.found.genes.small[at];
+        place[i] = rank[at];
+    }
+    for (size_t c = 0; c < net.choices.size(); ++c)
+        if (const auto it = modes.find(net.choices[c].id); it != modes.end()) genes.modes[c] = it->second;
+    // What is new comes where what follows it stands.
+    for (size_t pass = 0; pass < net.tasks.size(); ++pass) {
+        bool changed = false;
+        for (const auto& l : net.lags) {
+            auto& from = place[static_cast<size_t>(l.from)];
+            const double to = place[static_cast<size_t>(l.to)];
+            if (from == kNew && to != kNew) from = to + 1e-3, changed = true;
+        }
+        if (!changed) break;
+    }
+    const auto& blocks = plain.blocks();
+    std::vector<double> key(blocks.tasks.size(), kNew);
+    for (size_t b = 0; b < key.size(); ++b)
+        for (const int t : blocks.tasks[b]) key[b] = std::min(key[b], place[static_cast<size_t>(t)]);
+    std::stable_sort(genes.order.begin(), genes.order.end(),
+                     [&](int a, int b) { return key[static_cast<size_t>(a)] < key[static_cast<size_t>(b)]; });
+    return genes;
+}
+
+class Layer {
+public:
+    Layer(const Plan& plan, const material::Library& lib, const PlanFigures& known, const Solve& solve,
+          const DayPlan* before)
+        : plan_(plan), lib_(lib), known_(known), solve_(solve), before_(before) {}
+
+    DayPlan run() {
+        using Aim = DayWish::Aim;
+        frame_.reserve = static_cast<int>(std::lround(lib_.usual("reserve") / 60));
+        if (plan_.day.aim == Aim::FreeEvening) doneByClock(lib_.usual("evening"));
+        DayPlan day = plan_.day.aim == Aim::FewTemperings || plan_.day.aim == Aim::Calm ? fromLate() : lay();
+        if (plan_.day.aim == Aim::Early && day.problem.empty()) {
+            const int morning =
+                clockAt(clockMinutes(plan_.kitchen.cook.from).value_or(static_cast<int>(lib_.usual("morning") / 60)));
+            if (morning < day.layout.begins) day = early(std::move(day), morning);
+        }
+        if (plan_.day.chance > 0 && day.problem.empty()) {
+            const int wanted = reserveFor(chanceOf(plan_, known_, lib_, day), plan_.day.chance);
+            if (std::abs(wanted - frame_.reserve) > 3) {
+                if (frame_.doneBy) *frame_.doneBy += wanted - frame_.reserve;
+                frame_.reserve = wanted;
+                day = lay(&day);
+            }
+        }
+        return day;
+    }
+
+private:
+    /// The network's minute of a clock time on the day of the deadline.
+    int clockAt(int minutes) const {
+        const long deadline = localMinutes(plan_.deadline).value_or(0);
+        return static_cast<int>(minutesBetween(deadline, deadline - deadline % kDay + minutes)) + frame_.reserve;
+    }
+    void doneByClock(double seconds) {
+        if (const int at = clockAt(static_cast<int>(seconds / 60)); at < 0) frame_.doneBy = at;
+    }
+
+    /// Begun with the day that begins late: a wish that weighs things otherwise is never worse off by its own measure.
+    DayPlan fromLate() const {
+        Plan late = plan_;
+        late.day.aim = DayWish::Aim::Late;
+        Layer plain(late, lib_, known_, solve_, nullptr);
+        plain.frame_ = frame_;
+        const DayPlan day = plain.lay();
+        return day.problem.empty() ? lay(&day) : day;
+    }
+
+    /// Begun in the morning, and done so much sooner; what that does not fit into ends later.
+    DayPlan early(DayPlan late, int morning) {
+        frame_.doneBy = std::min(0, morning - late.layout.begins);
+        DayPlan day;
+        for (int again = 0; again < 3; ++again) {
+            day = lay(&late);
+            if (!day.problem.empty() || day.layout.begins >= morning) return day;
+            // half the way: with more helpers about it all takes less
+            frame_.doneBy = std::min(0, *frame_.doneBy + (morning - day.layout.begins) / 2);
+        }
+        return day.layout.begins < late.layout.begins ? day : late;
+    }
+
+    /// @param begin the day that it begins with, not to stay near to but to be quick
+    DayPlan lay(const DayPlan* begin = nullptr) const {
+        DayPlan day;
+        day.asked = dayNetwork(plan_, lib_, known_, frame_);
+        day.reserve = frame_.reserve;
+        day.end = localMinutes(plan_.deadline).value_or(0) - frame_.reserve;
+        std::optional<schedule::Genes> genes;
+        if (begin) {
+            genes = carried(*begin, day.asked);
+            day.asked.before.clear();
+        } else if (before_ && before_->problem.empty() && !before_->asked.tasks.empty()) {
+            genes = carried(*before_, day.asked);
+        }
+        if (auto found = solve_(day.asked, genes ? &*genes : nullptr)) {
+            day.found = std::move(*found);
+            realise(day, plan_.units);
+        } else {
+            day.problem = found.error().sentence;
+        }
+        return day;
+    }
+
+    const Plan& plan_;
+    const material::Library& lib_;
+    const PlanFigures& known_;
+    const Solve& solve_;
+    const DayPlan* before_;
+    DayFrame frame_;
+};
+
+}  // namespace
+
+DayPlan layDay(const Plan& plan, const material::Library& lib, const PlanFigures& known, const Solve& solve,
+               const DayPlan* before) {
+    return Layer(plan, lib, known, solve, before).run();
+}
+
+}  // namespace uovo

@@ -1,0 +1,36 @@
+// The day as a list of lines.
+#include <fmt/format.h>
+
+#include "core/day/lanes.h"
+#include "core/words/words.h"
+
+namespace uovo {
+
+std::string dayText(const Plan& plan, const DayPlan& day, const Chance* chance, std::optional<size_t> person) {
+    if (!day.problem.empty()) return plan.name + "\n" + day.problem + "\n";
+    const auto said = [&](int minute) { return day.said(minute, plan.units); };
+    std::string out = fmt::format("{}: begin by {}, ready at {}\n", plan.name, said(day.layout.begins),
+                                  said(static_cast<int>(day.minuteOf(localMinutes(plan.deadline).value_or(0)))));
+    if (chance) out += chanceWords(plan, day, *chance) + "\n";
+    for (const auto& b : brokenWindows(day, plan.units)) out += "! " + b + "\n";
+    const auto order = stepsInOrder(day);
+    const auto bursts = burstsAfter(day, order);
+    std::string date;
+    for (size_t i = 0; i < order.size(); ++i) {
+        const size_t t = order[i];
+        if (person && (day.layout.who[t] >> *person & 1) == 0) continue;
+        const std::string clock = day.clock(day.layout.start[t]);
+        if (const std::string today = clock.substr(0, 10); today != date) out += "\n" + (date = today) + "\n";
+        const auto& task = day.network.tasks[t];
+        out += fmt::format("{}  {} ({} min{})\n", said(day.layout.start[t]), task.title, task.minutes,
+                           day.network.people.size() > 1 && !person ? ", " + whoInWords(day, t) : "");
+        for (const auto& b : bursts[i]) {
+            std::string at;
+            for (const int m : b.minutes) at += (at.empty() ? "" : ", ") + said(m);
+            out += fmt::format("       warm the {} for a few seconds at {}\n", b.pot, at);
+        }
+    }
+    return out;
+}
+
+}  // namespace uovo
