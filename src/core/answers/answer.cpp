@@ -337,7 +337,7 @@ Solve rememberedSolve(Cache& cache, std::stop_token stop) {
         const std::string key = dayKey(net);
         if (const auto known = std::static_pointer_cast<const Remembered>(cache.find(key))) return known->found;
         auto effort = schedule::Effort::quick(net);
-        if (from && !net.before.empty()) effort.starts = 4, effort.decodes = std::max(60, effort.decodes / 3);
+        if (from && !net.before.empty()) effort.starts = 1, effort.decodes = std::max(60, effort.decodes / 3);
         Remembered now{schedule::layOut(net, effort, stop, from)};
         if (!stop.stop_requested())
             cache.keep(key, std::make_shared<const Remembered>(now), now.found ? bytesOf(*now.found) : key.size());

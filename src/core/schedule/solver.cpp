@@ -10,7 +10,8 @@
 namespace uovo::schedule {
 namespace {
 
-constexpr int kMostDelay = 240;  // min
+constexpr int kMostDelay = 240;       // min
+constexpr double kCoolAfterEdit = 4;  // what stands near to where it was is not stirred up first
 
 class Search {
 public:
@@ -35,7 +36,8 @@ public:
         if (from && fits(*from)) tryOut(*from);
         starts();
         for (int length = 3000; decodes_ < effort_.decodes && !stop_.stop_requested(); length = length * 5 / 2)
-            anneal(best_.genes, std::min(length, effort_.decodes - decodes_), 12, 0.3);
+            anneal(best_.genes, std::min(length, effort_.decodes - decodes_), net_.before.empty() ? 12 : kCoolAfterEdit,
+                   0.3);
         decoder_.decode(best_.genes);
         best_.layout = decoder_.layout();
         addRests(net_, best_.layout);
