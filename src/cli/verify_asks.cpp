@@ -36,7 +36,7 @@ using Ask = std::function<tl::expected<double, Problem>(const json&)>;
 double num(const json& j, const char* key) { return j.at(key).get<double>(); }
 
 /// Case files hold a piece with the keys of a plan; the plan's own reader reads it.
-tl::expected<Piece, Problem> pieceOf(const json& given) {
+tl::expected<Piece, Problem> askedPiece(const json& given) {
     auto read = casePlan(given);
     if (!read) return tl::unexpected(read.error());
     return read->pieces.front();
@@ -45,7 +45,7 @@ tl::expected<Piece, Problem> pieceOf(const json& given) {
 tl::expected<form::Meridian, Problem> meridianOf(const json& given) {
     if (given.contains("cap"))
         return form::sphereCap(num(given["cap"], "radius"), num(given["cap"], "height"), form::Side::Outside);
-    auto piece = pieceOf(given);
+    auto piece = askedPiece(given);
     if (!piece) return tl::unexpected(piece.error());
     if (!piece->alongMeridian()) return tl::unexpected(Problem{"This case needs a balloon or a cup."});
     return given.value("whole", false) ? form::wholeMeridian(form::balloonOf(piece->shape))
@@ -70,7 +70,7 @@ tl::expected<Answers, Problem> answersOf(const json& given) {
 /// "patternOuter", "patternAngle", "patternWidth", "fillHeight", or "mesh": volume of the exported mesh against the
 /// part's own, relative.
 tl::expected<double, Problem> partMeasure(const json& g) {
-    const auto piece = pieceOf(g);
+    const auto piece = askedPiece(g);
     if (!piece) return tl::unexpected(piece.error());
     const form::Part* part = &piece->shape;
     const std::string what = g.at("what");

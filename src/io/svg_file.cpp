@@ -40,7 +40,7 @@ struct Matrix {
     double size() const { return std::sqrt(std::abs(a * d - b * c)); }
 };
 
-struct Refusal {
+struct Broken {
     std::string sentence;
 };
 
@@ -59,13 +59,13 @@ public:
         skip();
         double v = 0;
         const char* end = more() ? numberAt(s_, v) : s_;
-        if (end == s_ || std::abs(v) > 1e7) throw Refusal{"The SVG file has a path with a number missing."};
+        if (end == s_ || std::abs(v) > 1e7) throw Broken{"The SVG file has a path with a number missing."};
         s_ = end;
         return v;
     }
     bool flag() {
         skip();
-        if (*s_ != '0' && *s_ != '1') throw Refusal{"The SVG file has an arc that is not well formed."};
+        if (*s_ != '0' && *s_ != '1') throw Broken{"The SVG file has an arc that is not well formed."};
         return *s_++ == '1';
     }
     char letter() {
@@ -122,7 +122,7 @@ public:
     explicit Reader(double unit) : unit_(unit) {}
 
     void node(const pugi::xml_node& n, const Matrix& above, int depth) {
-        if (depth > 60) throw Refusal{"The SVG file is nested too deeply."};
+        if (depth > 60) throw Broken{"The SVG file is nested too deeply."};
         const Matrix m = above * transformOf(n.attribute("transform").value());
         const char* name = n.name();
         if (const char* colon = std::strchr(name, ':')) name = colon + 1;
@@ -172,8 +172,8 @@ private:
     void add(double x, double y) {
         const Point2 p = m_(x, y);
         if (!std::isfinite(p[0]) || !std::isfinite(p[1]) || std::abs(p[0] * unit_) > 10 || std::abs(p[1] * unit_) > 10)
-            throw Refusal{"A point of the SVG file lies more than ten metres away."};
-        if (++count_ > kMostPoints) throw Refusal{"The SVG file has more than 20 000 points; draw it more simply."};
+            throw Broken{"A point of the SVG file lies more than ten metres away."};
+        if (++count_ > kMostPoints) throw Broken{"The SVG file has more than 20 000 points; draw it more simply."};
         const Point2 q{p[0] * unit_, -p[1] * unit_};
         auto& points = lines.back().points;
         if (points.empty() || std::hypot(points.back()[0] - q[0], points.back()[1] - q[1]) > 1e-7) points.push_back(q);
@@ -247,7 +247,7 @@ private:
         };
         while (!n.done()) {
             if (const char letter = n.letter()) command = letter;
-            else if (!n.more() || command == 0) throw Refusal{"The SVG file has a path that is not well formed."};
+            else if (!n.more() || command == 0) throw Broken{"The SVG file has a path that is not well formed."};
             const bool relative = std::islower(static_cast<unsigned char>(command));
             const double bx = relative ? x : 0, by = relative ? y : 0;
             const char upper = static_cast<char>(std::toupper(static_cast<unsigned char>(command)));
@@ -332,7 +332,7 @@ private:
                     y = startY;
                     break;
                 default:
-                    throw Refusal{"The SVG file has a path that is not well formed."};
+                    throw Broken{"The SVG file has a path that is not well formed."};
             }
             last = upper;
         }
@@ -392,7 +392,7 @@ tl::expected<std::vector<Reader::Line>, Problem> linesOf(const std::string& text
         for (const auto& child : root.children())
             if (child.type() == pugi::node_element) reader.node(child, view, 0);
         return std::move(reader.lines);
-    } catch (const Refusal& r) {
+    } catch (const Broken& r) {
         return refuse(r.sentence);
     }
 }

@@ -23,7 +23,9 @@ constexpr double kMostFilled = 0.97;  // of a picture: a figure that takes more 
 constexpr double kWorked = 4.2e6;     // pixels that a small picture is enlarged to, about
 constexpr int kMostCorners = 2000;    // of an outline
 
-tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "picture"}); }
+tl::unexpected<Problem> refusePicture(std::string sentence) {
+    return tl::unexpected(Problem{std::move(sentence), "picture"});
+}
 
 struct Freed {
     void operator()(potrace_param_t* p) const { potrace_param_free(p); }
@@ -140,13 +142,13 @@ int otsu(const GreyPicture& picture) {
 
 tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishes& wishes) {
     const int w = picture.width, h = picture.height;
-    if (w < 8 || h < 8) return refuse("The picture is smaller than 8 pixels.");
+    if (w < 8 || h < 8) return refusePicture("The picture is smaller than 8 pixels.");
     if (static_cast<long>(w) * h > kMostPixels)
-        return refuse("The picture has more than 40 million pixels: save it smaller.");
+        return refusePicture("The picture has more than 40 million pixels: save it smaller.");
     if (picture.pixels.size() != static_cast<size_t>(w) * static_cast<size_t>(h))
-        return refuse("The picture is damaged.");
+        return refusePicture("The picture is damaged.");
     if (!(wishes.longest >= 5e-3 && wishes.longest <= 0.6))
-        return refuse("The figure's longer side is between 5 and 600 mm.");
+        return refusePicture("The figure's longer side is between 5 and 600 mm.");
     // soft edges tell where a line runs within a pixel: a small picture is drawn larger first
     const int larger = std::clamp(static_cast<int>(std::sqrt(kWorked / (double(w) * h))), 1, 4);
     if (larger > 1) {
@@ -159,7 +161,7 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
     }
     Traced out;
     const auto [least, most] = std::ranges::minmax(picture.pixels);
-    if (most - least < 16) return refuse("The picture is of one shade: there is no figure in it.");
+    if (most - least < 16) return refusePicture("The picture is of one shade: there is no figure in it.");
     out.threshold = wishes.threshold > 0 ? std::min(wishes.threshold, 255) : otsu(picture);
     // what most of the border is, is ground
     long dark = 0, border = 0;
@@ -186,19 +188,19 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
             words[static_cast<size_t>(h - 1 - y) * static_cast<size_t>(bitmap.dy) + static_cast<size_t>(x / kBits)] |=
                 potrace_word(1) << (kBits - 1 - x % kBits);
         }
-    if (figure == 0) return refuse("There is no figure in the picture: take another shade.");
+    if (figure == 0) return refusePicture("There is no figure in the picture: take another shade.");
     if (double(figure) > kMostFilled * w * h)
-        return refuse("Nearly all of the picture is figure: take another shade, or more of the ground.");
+        return refusePicture("Nearly all of the picture is figure: take another shade, or more of the ground.");
     std::unique_ptr<potrace_param_t, Freed> params(potrace_param_default());
-    if (!params) return refuse("There is not enough memory for this picture.");
+    if (!params) return refusePicture("There is not enough memory for this picture.");
     params->turdsize = 2;
     params->alphamax = kCorners;
     std::unique_ptr<potrace_state_t, Freed> state(potrace_trace(params.get(), &bitmap));
-    if (!state || state->status != POTRACE_STATUS_OK) return refuse("The picture cannot be traced.");
+    if (!state || state->status != POTRACE_STATUS_OK) return refusePicture("The picture cannot be traced.");
     const potrace_path_t* best = nullptr;
     for (const auto* p = state->plist; p; p = p->next)
         if (p->sign == '+' && (!best || p->area > best->area)) best = p;
-    if (!best) return refuse("There is no figure in the picture: take another shade.");
+    if (!best) return refusePicture("There is no figure in the picture: take another shade.");
     Loop outer = flattened(best->curve);
     const auto box = form::boxOf(outer);
     out.pixel = wishes.longest / std::max(box.width(), box.height());
@@ -220,12 +222,12 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
         out.loops.push_back(std::move(loop));
     };
     add(outer, false);
-    if (out.loops.empty()) return refuse("The figure is too small to be cut.");
+    if (out.loops.empty()) return refusePicture("The figure is too small to be cut.");
     if (wishes.holes)
         for (const auto* p = best->childlist; p; p = p->sibling)
             if (p->sign == '-' && p->area > least2) add(flattened(p->curve), true);
     if (form::crossesItself(out.loops))  // smoothing brought two sides across each other
-        return refuse("The outline crosses itself where it is narrow: take another shade.");
+        return refusePicture("The outline crosses itself where it is narrow: take another shade.");
     return out;
 }
 

@@ -14,7 +14,7 @@ namespace {
 
 using form::Vec3;
 
-constexpr double kLeastSlope = 0.1;  // sin of the wall's slope: nearer to level a dip takes the most it can
+constexpr double kLevelSlope = 0.1;  // sin of the wall's slope: nearer to level a dip takes the most it can
 constexpr double kDay = 24 * 3600;   // s
 constexpr size_t kMostCoats = 100;
 constexpr double kRoll = 10;     // s in which hands roll it once round before they set it on its next side
@@ -64,7 +64,7 @@ std::vector<double> fresh(const MeshJob& job, const MeshStep& step, const materi
         const double tau = yieldStress(c, T, crystals), eta = viscosity(c, T, crystals);
         for (size_t i = 0; i < s.size(); ++i) {
             if (!pressed.empty() && pressed[i] <= 0) continue;
-            const double slope = std::max(kLeastSlope, std::sqrt(std::max(0.0, 1 - s.normal[i].z * s.normal[i].z)));
+            const double slope = std::max(kLevelSlope, std::sqrt(std::max(0.0, 1 - s.normal[i].z * s.normal[i].z)));
             add[i] = dipThickness(job.dipSpeed / slope, c.densityMelt * kGravity * slope, tau, eta, job.dipMost);
         }
     } else if (step.coat.way == Way::Pour) {

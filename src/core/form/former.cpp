@@ -10,14 +10,14 @@ using std::numbers::pi;
 
 std::string inMm(double m) { return format(m, Dimension::Length, UnitSystem::Metric); }
 
-tl::unexpected<Problem> refuse(std::string sentence, std::string field) {
+tl::unexpected<Problem> refuseFormer(std::string sentence, std::string field) {
     return tl::unexpected(Problem{std::move(sentence), std::move(field)});
 }
 
 tl::expected<void, Problem> within(double v, double low, double high, const char* what, const char* field) {
-    if (!std::isfinite(v)) return refuse(std::string(what) + " is not a number.", field);
+    if (!std::isfinite(v)) return refuseFormer(std::string(what) + " is not a number.", field);
     if (v < low || v > high)
-        return refuse(
+        return refuseFormer(
             std::string(what) + " is " + inMm(v) + "; it must be between " + inMm(low) + " and " + inMm(high) + ".",
             field);
     return {};
@@ -42,12 +42,12 @@ tl::expected<void, Problem> check(const Balloon& b) {
     if (auto ok = within(b.girth.value, 0.05, 2.0, "The girth", "girth"); !ok) return ok;
     if (auto ok = within(b.length.value, 0.02, 0.8, "The length", "length"); !ok) return ok;
     if (!(b.pear.value >= 0 && b.pear.value <= 0.3))
-        return refuse("Pear-shape goes from 0 % (an even egg) to 30 %.", "pear");
+        return refuseFormer("Pear-shape goes from 0 % (an even egg) to 30 %.", "pear");
     const double wide = b.girth.value / pi;
     if (b.length.value < 0.6 * wide || b.length.value > 3.5 * wide)
-        return refuse("A balloon " + inMm(wide) + " wide and " + inMm(b.length.value) +
-                          " long does not exist; check girth and length.",
-                      "length");
+        return refuseFormer("A balloon " + inMm(wide) + " wide and " + inMm(b.length.value) +
+                                " long does not exist; check girth and length.",
+                            "length");
     return {};
 }
 
@@ -63,14 +63,15 @@ double pearRadius(double girth, double e) {
 tl::expected<Meridian, Problem> meridian(const Balloon& b) {
     if (auto ok = check(b); !ok) return tl::unexpected(ok.error());
     const double dip = b.dip.value, a = b.length.value / 2;
-    if (!std::isfinite(dip)) return refuse("The dip depth is not a number.", "dip");
-    if (dip < 0.005) return refuse("Dip at least 5 mm deep.", "dip");
+    if (!std::isfinite(dip)) return refuseFormer("The dip depth is not a number.", "dip");
+    if (dip < 0.005) return refuseFormer("Dip at least 5 mm deep.", "dip");
     if (dip >= b.length.value)
-        return refuse("The dip is " + inMm(dip) + " deep, but the balloon is only " + inMm(b.length.value) +
-                          " long; keep the knot out of the chocolate.",
-                      "dip");
+        return refuseFormer("The dip is " + inMm(dip) + " deep, but the balloon is only " + inMm(b.length.value) +
+                                " long; keep the knot out of the chocolate.",
+                            "dip");
     if (dip > 0.9 * b.length.value)
-        return refuse("Dip at most " + inMm(0.9 * b.length.value) + " deep, so that there is an end to hold.", "dip");
+        return refuseFormer("Dip at most " + inMm(0.9 * b.length.value) + " deep, so that there is an end to hold.",
+                            "dip");
     return pear(pearRadius(b.girth.value, b.pear.value), a, b.pear.value, std::acos(1 - dip / a), Side::Outside);
 }
 
@@ -86,21 +87,21 @@ tl::expected<Meridian, Problem> meridian(const Cup& c) {
         return tl::unexpected(ok.error());
     if (auto ok = within(c.height.value, 0.005, 0.4, "The height", "height"); !ok) return tl::unexpected(ok.error());
     if (c.topDiameter.value < c.baseDiameter.value)
-        return refuse("The cup is narrower at the top than at the base; the chocolate would be trapped in it.",
-                      "topDiameter");
+        return refuseFormer("The cup is narrower at the top than at the base; the chocolate would be trapped in it.",
+                            "topDiameter");
     const double rb = c.baseDiameter.value / 2, rt = c.topDiameter.value / 2, h = c.height.value;
     const double slope = std::atan2(rt - rb, h);  // from the vertical
     const double turn = pi / 2 - slope;           // floor to wall
     const double rc = std::isfinite(c.corner.value) ? c.corner.value : 0;
     const double tangent = rc * std::tan(turn / 2);  // length the fillet takes from floor and wall
     if (rc < 0 || tangent > 0.8 * rb || tangent > 0.5 * h)
-        return refuse("The corner radius does not fit into this cup.", "corner");
+        return refuseFormer("The corner radius does not fit into this cup.", "corner");
     const double fill = c.fillLine.value;
-    if (!std::isfinite(fill)) return refuse("The fill line is not a number.", "fillLine");
+    if (!std::isfinite(fill)) return refuseFormer("The fill line is not a number.", "fillLine");
     if (fill > h * (1 + 1e-9))
-        return refuse("The fill line is above the rim, which is " + inMm(h) + " high.", "fillLine");
+        return refuseFormer("The fill line is above the rim, which is " + inMm(h) + " high.", "fillLine");
     const double cornerTop = tangent * std::cos(slope);
-    if (fill < cornerTop + 0.003) return refuse("Coat the wall at least a little above the corner.", "fillLine");
+    if (fill < cornerTop + 0.003) return refuseFormer("Coat the wall at least a little above the corner.", "fillLine");
     Meridian m(Side::Inside);
     const double floorEnd = rb - tangent;
     m.add([=](double u) { return CurvePoint{floorEnd * u, 0, floorEnd, 0, 0, 0}; });

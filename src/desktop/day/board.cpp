@@ -17,8 +17,6 @@
 
 namespace uovo::desktop {
 
-using namespace board;
-
 Board::Board(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("board"));
     setAccessibleName(tr("The day; left and right move through it, up and down from block to block"));
@@ -44,20 +42,20 @@ void Board::setZoom(double zoom) {
 
 void Board::setOpening(int width) {
     opening_ = width;
-    setMinimumWidth(zoom_ > 1 ? static_cast<int>(kNames + (width - kNames) * zoom_) : 300);
+    setMinimumWidth(zoom_ > 1 ? static_cast<int>(board::kNames + (width - board::kNames) * zoom_) : 300);
     lay();
 }
 
 QString Board::clock(double minute) const { return qstring(day_->said(std::lround(minute), session_.units())); }
 
 double Board::xOf(double minute) const {
-    const double from = day_->layout.begins - kBefore, to = deadline_;
-    return kNames + (minute - from) / std::max(1.0, to - from) * (width() - kNames - kRight);
+    const double from = day_->layout.begins - board::kBefore, to = deadline_;
+    return board::kNames + (minute - from) / std::max(1.0, to - from) * (width() - board::kNames - board::kRight);
 }
 
 double Board::minuteAt(double x) const {
-    const double from = day_->layout.begins - kBefore, to = deadline_;
-    return from + (x - kNames) / (width() - kNames - kRight) * (to - from);
+    const double from = day_->layout.begins - board::kBefore, to = deadline_;
+    return from + (x - board::kNames) / (width() - board::kNames - board::kRight) * (to - from);
 }
 
 std::shared_ptr<const PieceAnswers> Board::answersOf(const std::string& piece) const {
@@ -85,7 +83,7 @@ void Board::lay() {
     bench_.clear();
     kept_.clear();
     marks_.clear();
-    bottom_ = kTop;
+    bottom_ = board::kTop;
     if (hasDay()) {
         layHands();
         layPots();
@@ -109,8 +107,8 @@ void Board::layHands() {
     const auto& people = day_->network.people;
     for (size_t p = 0; p < people.size(); ++p) {
         Hands h;
-        h.flows = flowsOf(*day_, p, minutes(kLeastBlock), minutes(kWordsBlock));
-        h.lane = {bottom_, kHandsHigh, qstring(people[p].name), {}};
+        h.flows = flowsOf(*day_, p, minutes(board::kLeastBlock), minutes(board::kWordsBlock));
+        h.lane = {bottom_, board::kHandsHigh, qstring(people[p].name), {}};
         if (!people[p].there.empty()) {
             const auto& first = people[p].there.front();
             h.lane.note = first.from < -day_->network.horizon ? tr("not there today")
@@ -119,20 +117,20 @@ void Board::layHands() {
         }
         for (size_t i = 0; i < h.flows.size(); ++i) {
             const Flow& f = h.flows[i];
-            double right = std::max(xOf(f.to), xOf(f.from) + kLeastBlock);
+            double right = std::max(xOf(f.to), xOf(f.from) + board::kLeastBlock);
             if (i + 1 < h.flows.size()) right = std::min(right, std::max(xOf(f.to), xOf(h.flows[i + 1].from)));
             QStringList all;
             for (const int t : f.tasks)
                 all << clock(day_->layout.start[static_cast<size_t>(t)]) + QLatin1Char(' ') +
                            qstring(day_->network.tasks[static_cast<size_t>(t)].title);
             marks_.push_back({Mark::Kind::Hands, static_cast<int>(i),
-                              QRectF(xOf(f.from) + 0.5, bottom_ + 4, right - xOf(f.from) - 2, kHandsHigh - 8),
+                              QRectF(xOf(f.from) + 0.5, bottom_ + 4, right - xOf(f.from) - 2, board::kHandsHigh - 8),
                               all.join(QLatin1Char('\n')), h.lane.name});
         }
         hands_.push_back(std::move(h));
-        bottom_ += kHandsHigh;
+        bottom_ += board::kHandsHigh;
     }
-    bottom_ += kBetween;
+    bottom_ += board::kBetween;
 }
 
 /// Without what a colour is made of.
@@ -160,7 +158,7 @@ void Board::layPots() {
         until[row] = xOf(b.melt) + potWidth(b);
         potRows_.push_back(static_cast<int>(row));
     }
-    potLane_ = {bottom_, kPotHigh * double(until.size()), tr("pots"), tr("T: tempered\ndots: warmed")};
+    potLane_ = {bottom_, board::kPotHigh * double(until.size()), tr("pots"), tr("T: tempered\ndots: warmed")};
     for (size_t i = 0; i < pots_.size(); ++i) {
         const auto& b = pots_[i];
         QString name =
@@ -172,11 +170,11 @@ void Board::layPots() {
             name += tr(", warmed for a few seconds at %1").arg(at.join(QStringLiteral(", ")));
         }
         marks_.push_back({Mark::Kind::Pot, static_cast<int>(i),
-                          QRectF(xOf(b.melt), bottom_ + potRows_[i] * kPotHigh, std::max(8.0, xOf(b.to) - xOf(b.melt)),
-                                 kPotHigh - 4),
+                          QRectF(xOf(b.melt), bottom_ + potRows_[i] * board::kPotHigh,
+                                 std::max(8.0, xOf(b.to) - xOf(b.melt)), board::kPotHigh - 4),
                           name, potLane_.name});
     }
-    bottom_ += potLane_.high + kBetween;
+    bottom_ += potLane_.high + board::kBetween;
 }
 
 void Board::layPlaces() {
@@ -188,12 +186,13 @@ void Board::layPlaces() {
         place.resource = r;
         place.stays = staysIn(*day_, r);
         if (place.stays.empty()) continue;
-        place.lane = {bottom_, kPlaceHigh, qstring(net.resources[r].name), tr("height: how full")};
+        place.lane = {bottom_, board::kPlaceHigh, qstring(net.resources[r].name), tr("height: how full")};
         for (size_t i = 0; i < place.stays.size(); ++i) {
             const Stay& s = place.stays[i];
             const auto& from = net.tasks[static_cast<size_t>(net.holds[static_cast<size_t>(s.hold)].from)];
-            const double inside = kPlaceHigh - 10, high = std::max(kLeastStay, s.share * inside);
-            const double low = std::min(bottom_ + kPlaceHigh - 2 - s.at * inside, bottom_ + kPlaceHigh - 2);
+            const double inside = board::kPlaceHigh - 10, high = std::max(board::kLeastStay, s.share * inside);
+            const double low =
+                std::min(bottom_ + board::kPlaceHigh - 2 - s.at * inside, bottom_ + board::kPlaceHigh - 2);
             marks_.push_back({Mark::Kind::Place, static_cast<int>(i),
                               QRectF(xOf(s.from) + 0.5, std::max(bottom_ + 4, low - high),
                                      std::max(6.0, xOf(s.to) - xOf(s.from) - 1), high),
@@ -202,7 +201,7 @@ void Board::layPlaces() {
                                   .arg(std::lround(100 * s.share)),
                               place.lane.name});
         }
-        bottom_ += kPlaceHigh + kBetween;
+        bottom_ += board::kPlaceHigh + board::kBetween;
         places_.push_back(std::move(place));
     }
 }
@@ -234,18 +233,18 @@ void Board::layBench() {
         until[row] = std::max(xOf(b.to), xOf(b.from) + words) + 10;
         b.row = static_cast<int>(row);
     }
-    benchLane_ = {bottom_, kBenchHigh * double(until.size()), tr("bench"), {}};
+    benchLane_ = {bottom_, board::kBenchHigh * double(until.size()), tr("bench"), {}};
     bench_ = std::move(all);
     for (size_t i = 0; i < bench_.size(); ++i) {
         const auto& b = bench_[i];
         const Piece* piece = session_.plan().piece(b.piece);
-        marks_.push_back(
-            {Mark::Kind::Bench, static_cast<int>(i),
-             QRectF(xOf(b.from), bottom_ + b.row * kBenchHigh, std::max(10.0, xOf(b.to) - xOf(b.from)), kBenchHigh - 2),
-             tr("%1–%2 %3").arg(clock(b.from), clock(b.to), piece ? qstring(piece->name) : QString()),
-             benchLane_.name});
+        marks_.push_back({Mark::Kind::Bench, static_cast<int>(i),
+                          QRectF(xOf(b.from), bottom_ + b.row * board::kBenchHigh,
+                                 std::max(10.0, xOf(b.to) - xOf(b.from)), board::kBenchHigh - 2),
+                          tr("%1–%2 %3").arg(clock(b.from), clock(b.to), piece ? qstring(piece->name) : QString()),
+                          benchLane_.name});
     }
-    bottom_ += benchLane_.high + kBetween;
+    bottom_ += benchLane_.high + board::kBetween;
 }
 
 QSize Board::sizeHint() const { return {600, static_cast<int>(bottom_) + 4}; }
@@ -283,11 +282,11 @@ void Board::mousePressEvent(QMouseEvent* e) {
     pressed_ = at_ = e->position();
     block_ = -1;
     for (const auto& k : kept_)
-        if (at_.y() < kTop && at_.x() >= xOf(k.from) && at_.x() <= xOf(k.to)) {
+        if (at_.y() < board::kTop && at_.x() >= xOf(k.from) && at_.x() <= xOf(k.to)) {
             emit freeDropped(k.index);
             return;
         }
-    if (at_.y() < kTop && std::abs(at_.x() - xOf(minute_)) > 9) {
+    if (at_.y() < board::kTop && std::abs(at_.x() - xOf(minute_)) > 9) {
         drag_ = Drag::Hours;
         return;
     }
@@ -302,14 +301,14 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
     if (!hasDay()) return;
     if (drag_ == Drag::Line) setMinute(static_cast<int>(std::lround(minuteAt(at_.x()))));
     else if (drag_ != Drag::None) update();
-    else setCursor(at_.y() < kTop && at_.x() > kNames ? Qt::IBeamCursor : Qt::ArrowCursor);
+    else setCursor(at_.y() < board::kTop && at_.x() > board::kNames ? Qt::IBeamCursor : Qt::ArrowCursor);
 }
 
 void Board::mouseReleaseEvent(QMouseEvent* e) {
     at_ = e->position();
     const Drag was = std::exchange(drag_, Drag::None);
     if (!hasDay() || e->button() != Qt::LeftButton) return;
-    const bool moved = (at_ - pressed_).manhattanLength() >= kDragFrom;
+    const bool moved = (at_ - pressed_).manhattanLength() >= board::kDragFrom;
     const auto fives = [](double minute) { return 5 * static_cast<int>(std::lround(minute / 5)); };
     if (was == Drag::Hours && moved) {
         const int a = fives(minuteAt(std::min(at_.x(), pressed_.x()))),

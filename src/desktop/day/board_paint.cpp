@@ -15,10 +15,8 @@
 
 namespace uovo::desktop {
 
-using namespace board;
-
 void Board::paintHours(QPainter& p) const {
-    const int first = day_->layout.begins - kBefore;
+    const int first = day_->layout.begins - board::kBefore;
     const double hourWide = xOf(60) - xOf(0);
     const int every = hourWide < 26 ? 240 : hourWide < 52 ? 120 : hourWide > 260 ? 15 : hourWide > 150 ? 30 : 60;
     const auto clockOf = [&](int minute) { return *clockMinutes(day_->clock(minute).substr(11)); };
@@ -28,7 +26,7 @@ void Board::paintHours(QPainter& p) const {
         const double x = xOf(t);
         const bool midnight = clockOf(t) == 0;
         p.setPen(QPen(midnight ? theme().edge : theme().hairline, 1));
-        p.drawLine(QPointF(x, kTop - 6), QPointF(x, bottom_));
+        p.drawLine(QPointF(x, board::kTop - 6), QPointF(x, bottom_));
         QString words = clock(t);
         p.setFont(report::font(13, midnight ? QFont::DemiBold : QFont::Normal));
         if (midnight) {
@@ -36,7 +34,7 @@ void Board::paintHours(QPainter& p) const {
             words = dayLocale().toString(day, QStringLiteral("dddd d MMMM"));
         }
         const double wide = QFontMetricsF(p.font()).horizontalAdvance(words) + 10;
-        const double left = std::max(x - wide / 2, kNames - 20);
+        const double left = std::max(x - wide / 2, board::kNames - 20);
         if (left < last || left + wide > width() + 2) continue;
         last = left + wide;
         p.setPen(midnight ? theme().ink : theme().quiet);
@@ -44,19 +42,19 @@ void Board::paintHours(QPainter& p) const {
     }
     const double ready = xOf(deadline_);
     p.setPen(QPen(theme().ink, 2));
-    p.drawLine(QPointF(ready, kTop - 8), QPointF(ready, bottom_));
+    p.drawLine(QPointF(ready, board::kTop - 8), QPointF(ready, bottom_));
 }
 
 void Board::paintKept(QPainter& p) const {
     const auto band = [&](double from, double to, const QString& words) {
-        from = std::max(from, double(day_->layout.begins - kBefore));
+        from = std::max(from, double(day_->layout.begins - board::kBefore));
         to = std::min(to, double(deadline_));
         if (to <= from) return;
-        const QRectF box(xOf(from), kTop - 8, xOf(to) - xOf(from), bottom_ - kTop + 8);
+        const QRectF box(xOf(from), board::kTop - 8, xOf(to) - xOf(from), bottom_ - board::kTop + 8);
         p.fillRect(box, QBrush(theme().hairline, Qt::BDiagPattern));
         p.setFont(report::font(12.5));
         p.setPen(theme().quiet);
-        const QRectF at(box.left(), kTop - 10, box.width(), 16);
+        const QRectF at(box.left(), board::kTop - 10, box.width(), 16);
         if (QFontMetricsF(p.font()).horizontalAdvance(words) + 6 < box.width()) {
             p.fillRect(at, theme().paper);
             p.drawText(at, Qt::AlignCenter, words);
@@ -202,7 +200,7 @@ void Board::paintPot(QPainter& p, const PotBand& b, const QRectF& box) const {
 
 void Board::paintPlace(QPainter& p, const Place& place) {
     const Theme& c = theme();
-    const QRectF all(kNames, place.lane.top + 4, width() - kNames - kRight, place.lane.high - 6);
+    const QRectF all(board::kNames, place.lane.top + 4, width() - board::kNames - board::kRight, place.lane.high - 6);
     QColor ground = c.coldFill;
     ground.setAlphaF(0.4F);
     p.fillRect(all, ground);
@@ -212,7 +210,7 @@ void Board::paintPlace(QPainter& p, const Place& place) {
     p.drawLine(all.topLeft(), all.topRight());
     p.setFont(report::font(12));
     p.setPen(c.coldText);
-    p.drawText(QRectF(all.right() + 3, all.top() - 8, kRight, 16), Qt::AlignLeft | Qt::AlignVCenter, tr("full"));
+    p.drawText(QRectF(all.right() + 3, all.top() - 8, board::kRight, 16), Qt::AlignLeft | Qt::AlignVCenter, tr("full"));
     for (const auto& m : marks_) {
         if (m.kind != Mark::Kind::Place || m.lane != place.lane.name) continue;
         const Stay& s = place.stays[static_cast<size_t>(m.index)];
@@ -257,15 +255,15 @@ void Board::paintBench(QPainter& p, const OnBench& b, const QRectF& box) {
 
 void Board::paintNames(QPainter& p) const {
     const double left = std::max(0, -pos().x());
-    p.fillRect(QRectF(left, 0, kNames - 8, height()), theme().paper);
+    p.fillRect(QRectF(left, 0, board::kNames - 8, height()), theme().paper);
     const auto name = [&](const Lane& lane) {
         p.setFont(report::font(13.5, QFont::DemiBold));
         p.setPen(theme().ink);
-        p.drawText(QRectF(left, lane.top + 8, kNames - 12, 20), Qt::AlignLeft | Qt::AlignTop,
-                   QFontMetricsF(p.font()).elidedText(lane.name, Qt::ElideRight, kNames - 12));
+        p.drawText(QRectF(left, lane.top + 8, board::kNames - 12, 20), Qt::AlignLeft | Qt::AlignTop,
+                   QFontMetricsF(p.font()).elidedText(lane.name, Qt::ElideRight, board::kNames - 12));
         p.setFont(report::font(12));
         p.setPen(theme().quiet);
-        p.drawText(QRectF(left, lane.top + 25, kNames - 10, 34), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
+        p.drawText(QRectF(left, lane.top + 25, board::kNames - 10, 34), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
                    lane.note);
     };
     for (const auto& h : hands_) name(h.lane);
@@ -299,15 +297,15 @@ void Board::paintEvent(QPaintEvent*) {
     }
     if (now_ >= day_->layout.begins && now_ <= deadline_) {
         p.setPen(QPen(theme().harm, 1.4, Qt::DashLine));
-        p.drawLine(QPointF(xOf(now_), kTop - 8), QPointF(xOf(now_), bottom_));
+        p.drawLine(QPointF(xOf(now_), board::kTop - 8), QPointF(xOf(now_), bottom_));
     }
     const double x = xOf(minute_);
     p.setPen(QPen(theme().ring, 2.4));
-    p.drawLine(QPointF(x, kTop - 4), QPointF(x, bottom_));
+    p.drawLine(QPointF(x, board::kTop - 4), QPointF(x, bottom_));
     p.setBrush(theme().card);
-    p.drawEllipse(QPointF(x, kTop - 4), hasFocus() ? 8 : 6.5, hasFocus() ? 8 : 6.5);
-    if (drag_ == Drag::Hours || (drag_ == Drag::Block && (at_ - pressed_).manhattanLength() >= kDragFrom)) {
-        QRectF ghost(QPointF(std::min(pressed_.x(), at_.x()), kTop - 8),
+    p.drawEllipse(QPointF(x, board::kTop - 4), hasFocus() ? 8 : 6.5, hasFocus() ? 8 : 6.5);
+    if (drag_ == Drag::Hours || (drag_ == Drag::Block && (at_ - pressed_).manhattanLength() >= board::kDragFrom)) {
+        QRectF ghost(QPointF(std::min(pressed_.x(), at_.x()), board::kTop - 8),
                      QPointF(std::max(pressed_.x(), at_.x()), bottom_));
         double said = minuteAt(at_.x());
         if (drag_ == Drag::Block) {

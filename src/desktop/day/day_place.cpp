@@ -267,7 +267,7 @@ void DayPlace::keepFree(int from, int to) {
 void DayPlace::fitBoard() {
     board_->setOpening(scroll_->viewport()->width());
     const int bar = board_->zoom() > 1 ? scroll_->horizontalScrollBar()->sizeHint().height() : 0;
-    scroll_->setFixedHeight(std::min(board_->sizeHint().height() + 4 + bar, std::max(220, height() * 3 / 5)));
+    scroll_->setFixedHeight(std::min(board_->sizeHint().height() + 4 + bar, std::max(220, height() * 2 / 3)));
 }
 
 void DayPlace::resizeEvent(QResizeEvent* e) {

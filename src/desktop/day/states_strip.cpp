@@ -12,12 +12,12 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr double kCell = 148, kHigh = 152, kGap = 10;
+constexpr double kCardCell = 148, kCardHigh = 152, kBetweenCards = 10;
 
 }  // namespace
 
 StatesStrip::StatesStrip(Session& session) : session_(session) {
-    setMinimumHeight(static_cast<int>(kHigh));
+    setMinimumHeight(static_cast<int>(kCardHigh));
     setObjectName(QStringLiteral("states"));
 }
 
@@ -36,12 +36,12 @@ void StatesStrip::setStates(std::vector<PieceState> states, std::shared_ptr<cons
     update();
 }
 
-int StatesStrip::columns() const { return std::max(1, static_cast<int>((width() + kGap) / kCell)); }
+int StatesStrip::columns() const { return std::max(1, static_cast<int>((width() + kBetweenCards) / kCardCell)); }
 
 /// As high as its rows need; it scrolls.
 void StatesStrip::fit() {
     const int rows = (static_cast<int>(states_.size()) + columns() - 1) / columns();
-    setMinimumHeight(static_cast<int>(std::max(1, rows) * kHigh));
+    setMinimumHeight(static_cast<int>(std::max(1, rows) * kCardHigh));
 }
 
 void StatesStrip::resizeEvent(QResizeEvent* e) {
@@ -117,7 +117,8 @@ void StatesStrip::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     for (size_t i = 0; i < states_.size(); ++i) {
         const int row = static_cast<int>(i) / columns(), column = static_cast<int>(i) % columns();
-        paintState(p, states_[i], QRectF(column * kCell, row * kHigh, kCell - kGap, kHigh - kGap));
+        paintState(p, states_[i],
+                   QRectF(column * kCardCell, row * kCardHigh, kCardCell - kBetweenCards, kCardHigh - kBetweenCards));
     }
 }
 

@@ -16,7 +16,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kLine = 560;  // px: some 75 letters, as long as a line is read without losing it
+constexpr int kReadWidth = 560;  // px: some 75 letters, as long as a line is read without losing it
 
 /// Text that can be selected and copied, and not dragged away: answers come while a drag is under way, and take the
 /// label that it began in out of the window.
@@ -125,7 +125,7 @@ QLabel* wrapped(const QString& text, const char* role) {
     l->setWordWrap(true);
     l->setTextFormat(Qt::PlainText);
     l->setTextInteractionFlags(Qt::TextSelectableByMouse);
-    l->setMaximumWidth(kLine);
+    l->setMaximumWidth(kReadWidth);
     if (*role) l->setProperty(role, true);
     return l;
 }
