@@ -131,6 +131,7 @@ std::vector<PotBand> potBandsOf(const DayPlan& day) {
             }
         }
         std::vector<std::pair<int, double>> draws;
+        draws.reserve(sitting.uses.size() + sitting.mixes.size());
         for (const int u : sitting.uses)
             draws.emplace_back(l.start[static_cast<size_t>(u)] + day.asked.tasks[static_cast<size_t>(u)].minutes,
                                day.asked.tasks[static_cast<size_t>(u)].draw);

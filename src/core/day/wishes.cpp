@@ -52,11 +52,10 @@ std::vector<schedule::Span> Builder::hoursOf(const Worker& w) const {
 }
 
 void Builder::people() {
-    const auto add = [&](const Worker& w, std::string name) {
+    const auto add = [&](const Worker& w, const std::string& name) {
         const int index = static_cast<int>(net_.people.size());
         const unsigned skills = (w.hot ? schedule::kHot : 0U) | (w.knife ? schedule::kKnife : 0U);
-        net_.people.push_back(
-            {w.name.empty() ? std::move(name) : w.name, hoursOf(w), skills | schedule::ownSkill(index), false});
+        net_.people.push_back({w.name.empty() ? name : w.name, hoursOf(w), skills | schedule::ownSkill(index), false});
         rests(index);
     };
     const auto& k = plan_.kitchen;

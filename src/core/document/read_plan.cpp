@@ -205,7 +205,7 @@ void readOwn(Object& o, Plan& p) {
             Object f(figures, "/own/" + id);
             for (const auto& [name, value] : figures.items()) {
                 if (!value.is_number())
-                    Object::refuse(fmt::format("“{}” must be a number.", name), "/own/" + id + "/" + name);
+                    Object::refuse(fmt::format("“{}” must be a number.", name), fmt::format("/own/{}/{}", id, name));
                 p.own[id].values[name] = value.get<double>();
             }
         }
