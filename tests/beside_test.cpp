@@ -1,6 +1,8 @@
 // What a box, a plate and a mug leave free.
 #include "core/form/beside.h"
 
+#include "core/stages/scoop.h"
+
 #include <catch2/catch.hpp>
 #include <numbers>
 #include <random>
@@ -95,6 +97,66 @@ TEST_CASE("a ball in a mug, a bowl on a plate, a house in its box: said as they 
     const auto larger = test::answersOf(plan, test::withoutDay());
     for (const auto& x : larger.pieces[2]->answers)
         if (x.id == "beside") CHECK(x.tone == Tone::Plain);
+}
+
+TEST_CASE("a scoop in a cup and in a bowl lies where compasses put it") {
+    // a straight cup: the ball stands on the floor, as much free on each side
+    Plan plan = test::demo();
+    plan.pieces = {newPiece(plan, "cup")};
+    for (const auto& [name, m] : std::map<std::string, double>{
+             {"baseDiameter", 0.07}, {"topDiameter", 0.07}, {"height", 0.06}, {"corner", 0}, {"fillLine", 0.06}})
+        plan.pieces[0].shape.values[name] = Measure(m);
+    const Answers a = test::answersOf(plan, test::withoutDay());
+    REQUIRE(a.problems.empty());
+    const Made& made = *a.pieces[0]->made;
+    const auto& walls = made.meridian->coats.wall;
+    double thickest = 0;  // of the side above the ball's middle
+    for (size_t i = 0; i < walls.size(); ++i)
+        if (made.meridian->profile.faceZ[i] > 0.03) thickest = std::max(thickest, walls[i]);
+    REQUIRE(thickest > 5e-4);
+    const auto in = scoopIn(made, 0.05);
+    REQUIRE(in);
+    CHECK(in->free == Approx(0.035 - thickest - 0.025).margin(4e-4));
+    // It stands on what has run down and lies on the floor: all that is not on the side above.
+    const double floor = in->over + 0.06 - 0.05;
+    double side = 0;
+    for (size_t i = 0; i < walls.size(); ++i)
+        if (made.meridian->profile.faceZ[i] > floor)
+            side += made.meridian->profile.area[i] * made.meridian->coats.coats.back().perArea[i];
+    CHECK(floor > walls.front());
+    CHECK(floor * std::numbers::pi * 0.035 * 0.035 ==
+          Approx(made.meridian->formerVolume - made.capacity - side).epsilon(0.05));
+    const auto wide = scoopIn(made, 0.09);  // it lies on the rim
+    CHECK(wide->free == Approx(0.035 - walls.back() - 0.045).margin(1e-3));
+    CHECK(wide->over == Approx(std::sqrt(0.045 * 0.045 - std::pow(0.035 - walls.back(), 2)) + 0.045).margin(2e-3));
+    const auto* said = [&]() -> const Answer* {
+        for (const auto& x : a.pieces[0]->answers)
+            if (x.id == "beside") return &x;
+        return nullptr;
+    }();
+    REQUIRE(said);
+    CHECK(said->sentence.find("A scoop of 50 mm goes in") != std::string::npos);
+
+    // over a balloon: two balls that touch inside each other at the bottom, of radii R and r
+    plan = test::demo();
+    plan.pieces.resize(1);
+    REQUIRE(plan.pieces[0].shape.family == "balloon");
+    const Answers b = test::answersOf(plan, test::withoutDay());
+    const Made& hollow = *b.pieces[0]->made;
+    const auto& face = hollow.meridian->profile;
+    const double rim = face.faceZ.back(), small = 0.02;
+    const auto ball = scoopIn(hollow, small);
+    REQUIRE(ball);
+    double at = 0;  // radius of the former at the height of the ball's middle, from its outline
+    for (size_t i = 0; i + 1 < face.faceZ.size(); ++i)
+        if (face.faceZ[i] <= small / 2 && face.faceZ[i + 1] > small / 2)
+            at = face.faceR[i] + (face.faceR[i + 1] - face.faceR[i]) * (small / 2 - face.faceZ[i]) /
+                                     (face.faceZ[i + 1] - face.faceZ[i]);
+    CHECK(ball->free == Approx(at - small / 2).margin(1.5e-3));
+    CHECK(ball->over == Approx(small - rim).margin(1e-3));
+    CHECK_FALSE(scoopIn(hollow, 0));
+    plan.pieces = {newPiece(plan, "ball")};  // closed
+    CHECK_FALSE(scoopIn(*test::answersOf(plan, test::withoutDay()).pieces[0]->made, small));
 }
 
 TEST_CASE("where no box is said nothing is warned of: the box that a piece needs is told, and holds it") {

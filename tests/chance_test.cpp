@@ -4,7 +4,7 @@
 #include "core/day/chance.h"
 #include "core/schedule/random.h"
 #include "core/words/words.h"
-#include "support.h"
+#include "support_day.h"
 #include "support_schedule.h"
 
 namespace uovo::chance_test {
@@ -15,6 +15,7 @@ using schedule::Layout;
 using schedule::Network;
 using schedule::Replay;
 using schedule::Scatter;
+using test::bowls;
 
 constexpr int kMany = 40'000;
 
@@ -41,15 +42,6 @@ Layout oneAfterAnother(const Network& net) {
         at += t.minutes;
     }
     return l;
-}
-
-/// Bowls of the demo alone, for one cook.
-Plan bowls(int count) {
-    Plan plan = test::demo();
-    plan.pieces.resize(1);
-    plan.pieces[0].count = count;
-    plan.kitchen.helpers.clear();
-    return plan;
 }
 
 const Scatter kCookOnly{0.2, 0, 0, 0, 0};

@@ -3,20 +3,14 @@
 
 #include "core/day/lanes.h"
 #include "core/day/ways.h"
+#include "core/document/difference.h"
 #include "core/words/words.h"
-#include "support.h"
+#include "support_day.h"
 
 namespace uovo::day_wish_test {
 namespace {
 
-/// Bowls of the demo alone, for one cook.
-Plan bowls(int count) {
-    Plan plan = test::demo();
-    plan.pieces.resize(1);
-    plan.pieces[0].count = count;
-    plan.kitchen.helpers.clear();
-    return plan;
-}
+using test::bowls;
 
 std::shared_ptr<const DayPlan> dayOf(const Plan& plan) {
     const auto a = test::answersOf(plan);
@@ -263,6 +257,41 @@ TEST_CASE("after an edit the day stays near to what it was, and says what moved"
     CHECK(movedWords(*before, *before, UnitSystem::Metric).empty());
     plan.pieces[0].count -= 4;  // undone: the day is what it was
     CHECK(answer(plan, io::library(), cache, options(more))->day->found.layout.start == before->found.layout.start);
+}
+
+TEST_CASE("a plan opens with the day that its file keeps, however it came about, as long as its steps are the same") {
+    for (const auto aim : {DayWish::Aim::Late, DayWish::Aim::Early, DayWish::Aim::Calm}) {
+        Plan plan = test::bowls(12);
+        plan.day.aim = aim;
+        Cache cache;
+        AnswerOptions options = test::asTheProgram();
+        options.before = answer(plan, io::library(), cache, options)->day;
+        plan.pieces[0].count = 15;
+        const auto edited = *answer(plan, io::library(), cache, options)->day;
+        REQUIRE(edited.problem.empty());
+        plan.day.laid = laidOf(edited);
+        CHECK(plan.day.laid.steps.size() == edited.asked.tasks.size());
+        const auto back = readPlan(writePlan(plan));
+        REQUIRE(back);
+        CHECK(*back == plan);
+        const auto opened = *test::answersOf(*back).day;
+        CHECK(opened.layout.start == edited.layout.start);
+        CHECK(opened.end == edited.end);
+        CHECK(opened.found.genes == edited.found.genes);
+        CHECK(schedule::check(opened.network, opened.layout).empty());
+        Plan other = *back;  // of other steps it is no day
+        other.pieces[0].count = 40;
+        const auto anew = *test::answersOf(other).day;
+        other.day.laid = {};
+        CHECK(anew.layout.start == test::answersOf(other).day->layout.start);
+        CHECK(differences(plan,
+                          [&] {
+                              Plan bare = plan;
+                              bare.day.laid = {};
+                              return bare;
+                          }())
+                  .empty());
+    }
 }
 
 TEST_CASE("what would help is laid out, and does what it says") {

@@ -478,10 +478,14 @@ TEST_CASE("every step of every making is in the day once a round or once in all,
         if (plan.pieces.empty() || !problems(plan, io::library()).empty()) continue;
         const Answers a = test::answersOf(plan);
         if (!a.day) continue;
+        if (!a.day->problem.empty()) {  // a filling that may not wait as long as what comes after it dries
+            CHECK(a.day->problem.find("contradict") != std::string::npos);
+            continue;
+        }
         ++days;
         std::set<std::string> ids;
         for (const auto& t : a.day->network.tasks) CHECK(ids.insert(t.id).second);
-        CHECK((!a.day->problem.empty() || schedule::check(a.day->network, a.day->layout).empty()));
+        CHECK(schedule::check(a.day->network, a.day->layout).empty());
         for (const auto& p : plan.pieces) {
             INFO(p.shape.family);
             std::string steps;  // in the order they are done

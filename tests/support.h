@@ -12,6 +12,14 @@ inline Plan demo() { return io::demoPlan(20669L * 1440); }
 inline AnswerOptions withoutStrength() {
     AnswerOptions o;
     o.strength = o.together = false;  // the dearest, and tested by themselves
+    o.effort = 0.1;                   // a day, not the best one
+    return o;
+}
+
+/// The same with a day as the program finds it.
+inline AnswerOptions asTheProgram() {
+    AnswerOptions o = withoutStrength();
+    o.effort = 1;
     return o;
 }
 

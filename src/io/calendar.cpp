@@ -5,6 +5,8 @@
 
 #include <memory>
 
+#include "core/quantity/words.h"
+
 namespace uovo::io {
 namespace {
 
@@ -29,11 +31,6 @@ icalcomponent* alarm(const std::string& words) {
                                icalproperty_new_description(words.c_str()), icalproperty_new_trigger(trigger), nullptr);
 }
 
-std::string capital(std::string words) {
-    if (!words.empty() && words[0] >= 'a' && words[0] <= 'z') words[0] = static_cast<char>(words[0] - 'a' + 'A');
-    return words;
-}
-
 }  // namespace
 
 std::string calendarOf(const Plan& plan, const DayPlan& day, std::optional<size_t> person, long now) {
@@ -45,7 +42,7 @@ std::string calendarOf(const Plan& plan, const DayPlan& day, std::optional<size_
         if (person && *person != p) continue;
         int number = 0;
         for (const auto& f : flowsOf(day, p, kLeast, kWords)) {
-            std::string title = capital(f.rest ? "rest" : f.verb + (f.who.empty() ? "" : " " + f.who)), notes;
+            std::string title = upperFirst(f.rest ? "rest" : f.verb + (f.who.empty() ? "" : " " + f.who)), notes;
             if (!person && day.network.people.size() > 1) title += " (" + day.network.people[p].name + ")";
             for (const int t : f.tasks)
                 notes += day.said(day.layout.start[static_cast<size_t>(t)], plan.units) + " " +

@@ -15,8 +15,15 @@ constexpr int kLeast = 15, kWords = 25;  // min of a block
 
 class DaySheet {
 public:
-    DaySheet(Page& page, QPainter& painter, const Plan& plan, const Answers& answers, std::optional<size_t> person)
-        : page_(page), p_(painter), plan_(plan), answers_(answers), day_(*answers.day), person_(person) {}
+    DaySheet(Page& page, QPainter& painter, const Plan& plan, const material::Library& library, const Answers& answers,
+             std::optional<size_t> person)
+        : page_(page),
+          p_(painter),
+          plan_(plan),
+          lib_(library),
+          answers_(answers),
+          day_(*answers.day),
+          person_(person) {}
 
     void sheet() {
         title();
@@ -33,14 +40,14 @@ public:
     }
 
     void cards() {
-        constexpr double kGap = 6, kInner = 4, kLine = 5.2;
+        constexpr double kGap = 6, kInner = 4, kStep = 5.2;
         const double wide = (page_.width() - kGap) / 2;
         double column = 0, rowTop = page_.y, rowHigh = 0;
         for (size_t who = 0; who < day_.network.people.size(); ++who) {
             if (person_ && *person_ != who) continue;
             for (const auto& f : flowsOf(day_, who, kLeast, kWords)) {
                 if (f.rest) continue;
-                const double high = 22 + kLine * double(f.tasks.size());
+                const double high = 22 + kStep * double(f.tasks.size());
                 if (column == 0) {
                     page_.y = rowTop;
                     page_.need(std::min(high, 240.0));
@@ -52,7 +59,7 @@ public:
                     rowHigh = column = 0;
                 }
                 const double x = kMargin + column * (wide + kGap);
-                QPen cut(kLine_, 0.3, Qt::DashLine);
+                QPen cut(kLine, 0.3, Qt::DashLine);
                 p_.setPen(cut);
                 p_.setBrush(Qt::NoBrush);
                 p_.drawRoundedRect(QRectF(x, rowTop, wide, high), 2, 2);
@@ -68,7 +75,7 @@ public:
                     page_.line(x + kInner, said(start(at)), 3.6);
                     page_.line(x + kInner + 13,
                                fitted(qstring(day_.network.tasks[at].title), 3.6, wide - 2 * kInner - 13), 3.6);
-                    page_.y += kLine;
+                    page_.y += kStep;
                 }
                 rowHigh = std::max(rowHigh, high);
                 column = column == 0 ? 1 : 0;
@@ -78,8 +85,6 @@ public:
     }
 
 private:
-    static inline const QColor kLine_{0xCD, 0xBE, 0xA8};
-
     int start(size_t t) const { return day_.layout.start[t]; }
     bool mine(size_t t) const { return !person_ || (day_.layout.who[t] >> *person_ & 1) != 0; }
     QString said(int minute) const { return qstring(day_.said(minute, plan_.units)); }
@@ -134,30 +139,31 @@ private:
         page_.line(x, fitted(qstring(task.title), 4.4, page_.width() - x + kMargin - 40), 4.4, QFont::DemiBold);
         page_.y += 5.9;
         for (const auto& b : bursts) {
-            QStringList at;
-            for (const int m : b.minutes) at << said(m);
             page_.paragraph(x, page_.width() - x + kMargin,
                             QStringLiteral("warm the %1 for a few seconds at %2")
-                                .arg(qstring(b.pot), at.join(QStringLiteral(", "))),
+                                .arg(qstring(b.pot), qstring(clocksInWords(day_, b.minutes, plan_.units))),
                             3.5, kQuiet);
         }
+        for (const auto& words : cautionsOf(task, lib_))
+            page_.paragraph(x, page_.width() - x + kMargin, qstring(words), 3.5, kHarm);
         page_.y += 0.6;
     }
 
     Page& page_;
     QPainter& p_;
     const Plan& plan_;
+    const material::Library& lib_;
     const Answers& answers_;
     const DayPlan& day_;
     std::optional<size_t> person_;
 };
 
-int paint(QPagedPaintDevice& device, const Plan& plan, const Answers& answers, std::optional<size_t> person,
-          void (DaySheet::*what)()) {
+int paint(QPagedPaintDevice& device, const Plan& plan, const material::Library& library, const Answers& answers,
+          std::optional<size_t> person, void (DaySheet::*what)()) {
     QPainter p;
     if (!answers.day || !answers.day->problem.empty() || !beginPages(device, p, plan.units)) return 0;
     Page page(device, p);
-    DaySheet sheet(page, p, plan, answers, person);
+    DaySheet sheet(page, p, plan, library, answers, person);
     (sheet.*what)();
     p.end();
     return page.pages();
@@ -165,24 +171,26 @@ int paint(QPagedPaintDevice& device, const Plan& plan, const Answers& answers, s
 
 }  // namespace
 
-int paintDaySheet(QPagedPaintDevice& device, const Plan& plan, const Answers& answers, std::optional<size_t> person) {
-    return paint(device, plan, answers, person, &DaySheet::sheet);
+int paintDaySheet(QPagedPaintDevice& device, const Plan& plan, const material::Library& library, const Answers& answers,
+                  std::optional<size_t> person) {
+    return paint(device, plan, library, answers, person, &DaySheet::sheet);
 }
 
-int paintTaskCards(QPagedPaintDevice& device, const Plan& plan, const Answers& answers, std::optional<size_t> person) {
-    return paint(device, plan, answers, person, &DaySheet::cards);
+int paintTaskCards(QPagedPaintDevice& device, const Plan& plan, const material::Library& library,
+                   const Answers& answers, std::optional<size_t> person) {
+    return paint(device, plan, library, answers, person, &DaySheet::cards);
 }
 
-tl::expected<int, Problem> writeDaySheet(const QString& path, const Plan& plan, const Answers& answers,
-                                         std::optional<size_t> person) {
+tl::expected<int, Problem> writeDaySheet(const QString& path, const Plan& plan, const material::Library& library,
+                                         const Answers& answers, std::optional<size_t> person) {
     return writePdf(path, qstring(plan.name),
-                    [&](QPdfWriter& pdf) { return paintDaySheet(pdf, plan, answers, person); });
+                    [&](QPdfWriter& pdf) { return paintDaySheet(pdf, plan, library, answers, person); });
 }
 
-tl::expected<int, Problem> writeTaskCards(const QString& path, const Plan& plan, const Answers& answers,
-                                          std::optional<size_t> person) {
+tl::expected<int, Problem> writeTaskCards(const QString& path, const Plan& plan, const material::Library& library,
+                                          const Answers& answers, std::optional<size_t> person) {
     return writePdf(path, qstring(plan.name),
-                    [&](QPdfWriter& pdf) { return paintTaskCards(pdf, plan, answers, person); });
+                    [&](QPdfWriter& pdf) { return paintTaskCards(pdf, plan, library, answers, person); });
 }
 
 }  // namespace uovo::report

@@ -15,7 +15,7 @@ AdvisorPage* opened(Program& p) {
     QTest::mouseClick(button, Qt::LeftButton);
     auto* page = p.window.sheet()->findChild<AdvisorPage*>("advisor");
     REQUIRE(page);
-    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, kPatience));
     return page;
 }
 
@@ -43,18 +43,19 @@ TEST_CASE("an impossible wish is said in words, another wish is looked for at on
     field->edit()->selectAll();
     QTest::keyClicks(field->edit(), "25 mm");
     QTest::keyClick(field->edit(), Qt::Key_Return);
-    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking() && page->findChild<QLabel*>("advisorImpossible"); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking() && page->findChild<QLabel*>("advisorImpossible"); },
+                            kPatience));
     CHECK(page->findChild<QLabel*>("advisorImpossible")->text().contains("cannot leave"));
     auto* wish = page->findChild<QComboBox*>("advisorWish");
     wish->setCurrentIndex(3);
     emit wish->activated(3);
-    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, kPatience));
     CHECK(page->findChildren<QPushButton*>("adviceTake").size() >= 1);
     auto* now = page->findChildren<FigureField*>().back();
     now->edit()->selectAll();
     QTest::keyClicks(now->edit(), "0 g");
     QTest::keyClick(now->edit(), Qt::Key_Return);
-    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return !page->isLooking(); }, kPatience));
     CHECK(now->complaint()->text().contains("more than nothing"));
 }
 

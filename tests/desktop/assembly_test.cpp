@@ -62,7 +62,7 @@ TEST_CASE("a compound is opened, and one of its parts moved, glued elsewhere and
     p.type(recipe->field("former/items/handle/width"), "900 mm");
     REQUIRE(QTest::qWaitFor(
         [&] { return !p.session.piece() || recipe->field("former/items/handle/width")->complaint()->isVisible(); },
-        3000));
+        kPatience));
     CHECK(recipe->field("former/items/handle/width")->complaint()->text().contains("must be between"));
     p.session.document().undo();
     p.answered();

@@ -1,6 +1,8 @@
 // The day in the window: moved through, searched, ticked, pinned, dragged, kept free, wished otherwise.
 #include <QClipboard>
 #include <QProcess>
+#include <map>
+#include <set>
 
 #include "desktop/day/day_place.h"
 #include "program.h"
@@ -11,7 +13,7 @@ namespace {
 using uovo::desktop::Board;
 
 struct Day : Program {
-    Day() {
+    Day() : Program(demoKnown(), 1) {
         session.document().edit("One kind", [](Plan& p) {
             p.pieces.resize(1);
             p.pieces[0].count = 8;
@@ -49,6 +51,25 @@ TEST_CASE("every block of hands shows a sign and stands in its lane") {
         CHECK(m.box.right() <= p.board()->width() + 1);
     }
     CHECK(hands >= 5);
+}
+
+TEST_CASE("two helpers of one name have lanes of their own") {
+    Program p;
+    p.session.document().edit("Two of a name", [](Plan& plan) {
+        plan.kitchen.helpers = {{"Ida", "16:00", "", true, true, ""}, {"Ida", "20:00", "", true, true, ""}};
+    });
+    p.answered();
+    QTest::keyClick(&p.window, Qt::Key_F5);
+    p.window.day()->board()->grab();
+    std::map<size_t, double> tops;
+    const auto& day = *p.session.answers()->day;
+    for (const auto& m : p.window.day()->board()->marks()) {
+        if (m.kind != Board::Mark::Kind::Hands) continue;
+        CHECK(m.lane == QString::fromStdString(day.network.people[m.of].name));
+        tops.insert({m.of, m.box.top()});
+    }
+    CHECK(tops.size() == 3);  // a height each: nobody is drawn in another's lane
+    CHECK(std::set<double>{tops[0], tops[1], tops[2]}.size() == 3);
 }
 
 TEST_CASE("a step is searched and ticked, and both can be undone") {
@@ -90,6 +111,62 @@ TEST_CASE("a step is pinned by its key, and let go again") {
     QTest::keyClick(p.list(), Qt::Key_P);
     p.answered();
     CHECK(p.session.plan().day.pins.empty());
+}
+
+TEST_CASE("shells go to the day before and back, rounds are split and joined, from the menu of a step") {
+    Day p;
+    auto* steps = p.window.day()->steps();
+    const auto rounds = [&] {
+        int most = 0;
+        for (const auto& t : p.session.answers()->day->network.tasks) most = std::max(most, t.round);
+        return most;
+    };
+    const auto choose = [&](const char* words) {
+        const std::unique_ptr<QMenu> menu(steps->menuOf(p.rowOf("Dip")));
+        for (auto* action : menu->actions())
+            if (action->text().contains(words)) {
+                action->trigger();
+                return p.answered();
+            }
+        FAIL("no such entry: " << words);
+    };
+    const int before = rounds();
+    choose("smaller rounds");
+    CHECK(rounds() == before + 1);
+    choose("as fit");
+    CHECK(rounds() == before);
+    choose("the day before");
+    const auto& day = *p.session.answers()->day;
+    CHECK(day.clock(day.layout.begins).substr(0, 10) < p.session.plan().deadline.substr(0, 10));
+    choose("on the day itself");
+    CHECK(p.session.plan().day.ahead.empty());
+    const QPoint at = steps->list()->visualItemRect(steps->list()->item(0)).center();
+    QContextMenuEvent asked(QContextMenuEvent::Mouse, at, steps->list()->viewport()->mapToGlobal(at));
+    QApplication::sendEvent(steps->list()->viewport(), &asked);
+    auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+    REQUIRE(menu);
+    CHECK(menu->actions().front()->text() == "Tick it off");
+    menu->close();
+}
+
+TEST_CASE("what was fixed by hand and how the rest gave way is there again when the file is opened") {
+    Day p;
+    p.window.day()->steps()->pin(p.rowOf("Dip"));
+    p.answered();
+    p.session.editPiece("Two more", [](Piece& x) { x.count += 2; });
+    p.answered();
+    const auto starts = p.session.answers()->day->layout.start;
+    const QString path = p.folder.filePath("kept.uovo");
+    REQUIRE(p.session.document().save(path));
+    CHECK_FALSE(p.session.plan().day.laid.steps.empty());
+    Program other;
+    REQUIRE(other.session.document().open(path));
+    other.answered();
+    CHECK(other.session.answers()->day->layout.start == starts);
+    other.session.document().edit("Another name", [](Plan& plan) { plan.name = "Another"; });
+    CHECK(other.session.plan().day.laid.steps.empty());  // only a file holds it
+    other.answered();
+    CHECK(other.session.answers()->day->layout.start == starts);
 }
 
 TEST_CASE("a block is dragged: its first step is pinned there, the rest gives way, and it is said what moved") {
@@ -171,7 +248,7 @@ TEST_CASE("wishes are pressed, compared side by side, and taken") {
     p.window.day()->findChild<QPushButton*>("compareWishes")->click();
     auto* page = p.window.findChild<QWidget*>("comparePage");
     REQUIRE(page);
-    REQUIRE(QTest::qWaitFor([&] { return page->findChildren<QPushButton*>().size() == 6; }, 60'000));
+    REQUIRE(QTest::qWaitFor([&] { return page->findChildren<QPushButton*>().size() == 6; }, kPatience));
     page->findChildren<QPushButton*>().front()->click();
     p.answered();
     CHECK(p.session.plan().day.aim == DayWish::Aim::Late);
@@ -183,7 +260,7 @@ TEST_CASE("what would help is found beside the window and planned by a press") {
     p.session.document().edit("Many", [](Plan& plan) { plan.pieces[0].count = 30; });
     p.answered();
     auto* ways = p.window.day()->findChild<QWidget*>("dayWays");
-    REQUIRE(QTest::qWaitFor([&] { return !ways->findChildren<QPushButton*>().empty(); }, 60'000));
+    REQUIRE(QTest::qWaitFor([&] { return !ways->findChildren<QPushButton*>().empty(); }, kPatience));
     auto* way = ways->findChildren<QPushButton*>().front();
     const QString then = way->text().section(QStringLiteral(": "), -1);
     way->click();
@@ -198,7 +275,7 @@ TEST_CASE("a longer look is offered, not imposed") {
     const auto before = p.session.answers()->day->found.layout.start;
     longer->click();
     CHECK_FALSE(longer->isEnabled());
-    REQUIRE(QTest::qWaitFor([&] { return !p.window.day()->looker()->busy(); }, 90'000));
+    REQUIRE(QTest::qWaitFor([&] { return !p.window.day()->looker()->busy(); }, kPatience));
     CHECK(p.session.answers()->day->found.layout.start == before);
     if (longer->isEnabled()) {  // there was a better one
         const double cost = p.session.answers()->day->found.layout.cost;

@@ -268,7 +268,7 @@ TEST_CASE("the command line says when its output does not arrive, and knows its 
         QProcess p;
         p.setStandardOutputFile(out);
         p.start(UOVO_CLI, words);
-        REQUIRE(p.waitForFinished(60000));
+        REQUIRE(p.waitForFinished(300000));
         return p.exitCode();
     };
     const QString there = folder.filePath("out");

@@ -24,7 +24,7 @@ void waitForFilm(Program& p) {
     auto* film = p.window.shape()->film();
     REQUIRE(film->isVisible());
     QTest::mouseClick(film->button(), Qt::LeftButton);
-    REQUIRE(QTest::qWaitFor([&] { return film->isShowing(); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return film->isShowing(); }, kPatience));
 }
 
 int reddish(const QImage& image) {
@@ -47,7 +47,7 @@ TEST_CASE("the coats of a bowl play in time, can be scrubbed, and give way to th
     CHECK(shape->solid()->isVisible());
     CHECK(shape->solid()->showsFilm());
     const int first = film->slider()->value();
-    REQUIRE(QTest::qWaitFor([&] { return film->slider()->value() > first + 3; }, 4000));  // it plays by itself
+    REQUIRE(QTest::qWaitFor([&] { return film->slider()->value() > first + 3; }, kPatience));  // it plays by itself
     QTest::mouseClick(film->button(), Qt::LeftButton);
     const int paused = film->slider()->value();
     QTest::qWait(250);

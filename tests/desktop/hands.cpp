@@ -186,7 +186,7 @@ TEST_CASE("random hands", "[.][hands]") {
     storm::Random r(seed + 1);
     QApplication::setQuitOnLastWindowClosed(false);
     // A small store of answers is full soon: what grows after that is not remembered on purpose.
-    Program p(Cache(48'000'000));
+    Program p(Cache(48'000'000), 1);
     QDir::setCurrent(p.folder.path());
     Hostile probe(seed);
     Heartbeat heart;
@@ -300,10 +300,10 @@ TEST_CASE("random hands", "[.][hands]") {
                 plan.pieces.resize(1);
                 plan.pieces[0].coats()[0].drain = Measure(20 + k);
                 p.session.document().setPlan(plan, {});
-                CHECK(QTest::qWaitFor([&] { return p.session.isComplete(); }, 60000));
+                CHECK(QTest::qWaitFor([&] { return p.session.isComplete(); }, kPatience));
             }
             p.session.document().setPlan(io::demoPlan(kNow), {});
-            CHECK(QTest::qWaitFor([&] { return p.session.isComplete(); }, 60000));
+            CHECK(QTest::qWaitFor([&] { return p.session.isComplete(); }, kPatience));
             QTest::qWait(300);
             if (i + 1 < actions) {
                 first = megabytes();

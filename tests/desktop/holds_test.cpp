@@ -10,7 +10,7 @@ namespace {
 HoldsBar* holds(Program& p) {
     QTest::keyClick(&p.window, Qt::Key_F9);
     auto* h = p.window.shape()->holds();
-    REQUIRE(QTest::qWaitFor([&] { return !h->cards().empty() && h->isVisible(); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return !h->cards().empty() && h->isVisible(); }, kPatience));
     return h;
 }
 
@@ -122,7 +122,7 @@ TEST_CASE("the weakest case is told in the answers, and a way out is taken and c
     CHECK_FALSE(tile->accessibleDescription().isEmpty());
     QTest::mouseClick(p.window.shape()->answers()->findChild<QPushButton*>("showStrength"), Qt::LeftButton);
     auto* h = p.window.shape()->holds();
-    REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->cards().empty(); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->cards().empty(); }, kPatience));
     const double before = shown(p).margin;
     QPushButton* more = nullptr;  // the one that is shown: what it was before goes with the next events
     REQUIRE(QTest::qWaitFor(
@@ -245,7 +245,7 @@ TEST_CASE("pieces that are not reckoned say so") {
     p.session.select("meteorite");
     QTest::keyClick(&p.window, Qt::Key_F9);
     auto* h = p.window.shape()->holds();
-    REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->sentence().contains("Reckoning"); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return h->isVisible() && !h->sentence().contains("Reckoning"); }, kPatience));
     CHECK(h->cards().empty());
     CHECK(h->sentence().contains("Only walls"));
 }

@@ -149,7 +149,7 @@ void sweepAt(const char* scale, const char* sizes) {
     child.setProcessEnvironment(env);
     child.setProcessChannelMode(QProcess::MergedChannels);
     child.start(QCoreApplication::applicationFilePath(), {"[sweep-at-a-scale]", "-r", "compact"});
-    REQUIRE(child.waitForFinished(180000));
+    REQUIRE(child.waitForFinished(2 * kPatience));
     INFO(child.readAll().toStdString());
     CHECK(child.exitCode() == 0);
 }

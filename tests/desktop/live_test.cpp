@@ -29,7 +29,7 @@ struct Practice {
     void start(const QStringList& more) {
         process.start(UOVO_PROBE_SIM, QStringList{"--socket", path, "--grams", "2420", "--room", "21"} + more);
         REQUIRE(process.waitForStarted());
-        REQUIRE(process.waitForReadyRead(5000));
+        REQUIRE(process.waitForReadyRead(kPatience));
     }
     void stop() {
         process.kill();
@@ -46,12 +46,12 @@ struct Serial {
     explicit Serial(LivePanel* panel) : live(panel) {
         REQUIRE(openpty(&host, &device, name, nullptr, nullptr) == 0);
         live->listen(QString::fromLocal8Bit(name));
-        REQUIRE(QTest::qWaitFor([&] { return live->link().isOpen(); }, 5000));
+        REQUIRE(QTest::qWaitFor([&] { return live->link().isOpen(); }, kPatience));
     }
     bool send(const std::string& words) const { return write(host, words.data(), words.size()) > 0; }
     void unplug() {
         close(host);
-        REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
+        REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, kPatience));
         close(device);
     }
 };
@@ -63,15 +63,15 @@ TEST_CASE("the practice probe is heard, its curve drawn, and the prompts lead to
     auto* live = melt(p)->live();
     Practice probe;
     live->listen(probe.path);
-    REQUIRE(QTest::qWaitFor([&] { return live->link().isOpen(); }, 5000));
-    REQUIRE(QTest::qWaitFor([&] { return !live->digits().isEmpty(); }, 5000));
+    REQUIRE(QTest::qWaitFor([&] { return live->link().isOpen(); }, kPatience));
+    REQUIRE(QTest::qWaitFor([&] { return !live->digits().isEmpty(); }, kPatience));
     QStringList said;
     QObject::connect(live, &LivePanel::curveChanged, live, [&] {
         if (said.isEmpty() || said.back() != live->prompt()) said << live->prompt();
     });
     QTest::mouseClick(live->findChild<QPushButton*>("temperNow"), Qt::LeftButton);
     REQUIRE(live->isRunning());
-    REQUIRE(QTest::qWaitFor([&] { return live->prompt().startsWith("Ready"); }, 30000));
+    REQUIRE(QTest::qWaitFor([&] { return live->prompt().startsWith("Ready"); }, kPatience));
     CHECK(said.join('|').contains("portion 1"));
     CHECK(said.join('|').contains("portion 3"));
     CHECK(live->curve().size() > 100);
@@ -88,19 +88,19 @@ TEST_CASE("an unplugged probe is waited for, and heard again when it is back") {
     auto* live = melt(p)->live();
     Practice probe({"--speed", "50"});
     live->listen(probe.path);
-    REQUIRE(QTest::qWaitFor([&] { return !live->digits().isEmpty(); }, 5000));
+    REQUIRE(QTest::qWaitFor([&] { return !live->digits().isEmpty(); }, kPatience));
     live->begin();
     probe.stop();
     auto* state = live->findChild<QLabel*>("probeState");
-    REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, 5000));
+    REQUIRE(QTest::qWaitFor([&] { return !live->link().isOpen(); }, kPatience));
     CHECK(state->text().contains("unplugged"));
     CHECK(live->isRunning());  // what was begun goes on
     probe.start({"--speed", "50"});
-    REQUIRE(QTest::qWaitFor([&] { return live->link().isOpen(); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return live->link().isOpen(); }, kPatience));
     CHECK(state->text().contains("listening"));
     live->link().close();
     live->listen(QStringLiteral("/dev/no-such-thermometer"));
-    CHECK(QTest::qWaitFor([&] { return state->text().contains("cannot be opened"); }, 3000));
+    CHECK(QTest::qWaitFor([&] { return state->text().contains("cannot be opened"); }, kPatience));
 }
 
 TEST_CASE("a serial line is read: a probe in Fahrenheit, garbage between its lines") {
@@ -108,7 +108,7 @@ TEST_CASE("a serial line is read: a probe in Fahrenheit, garbage between its lin
     auto* live = melt(p)->live();
     Serial line(live);
     REQUIRE(line.send("uovo-probe 1 bench probe\r\nT 9\x02!\r\nT 88.7 F\r\nM 412 g\r\nT 300 C\r\n"));
-    REQUIRE(QTest::qWaitFor([&] { return live->digits().startsWith("31.5"); }, 3000));
+    REQUIRE(QTest::qWaitFor([&] { return live->digits().startsWith("31.5"); }, kPatience));
     CHECK(live->link().garbage() == 2);
     CHECK(live->findChild<QLabel*>("probeState")->text().contains("bench probe"));
     line.unplug();
@@ -120,7 +120,7 @@ TEST_CASE("a thermometer whose clock leaps is heard on, and the curve stays draw
     Serial line(live);
     live->begin();
     REQUIRE(line.send("T 30 @10\nT 31 @12\nT 32 @1800000000\nT 33 @1800000003\nT 34 @5\nT 35 @8\n"));
-    REQUIRE(QTest::qWaitFor([&] { return live->curve().size() >= 6; }, 3000));
+    REQUIRE(QTest::qWaitFor([&] { return live->curve().size() >= 6; }, kPatience));
     for (size_t i = 1; i < live->curve().size(); ++i) CHECK(live->curve()[i].x() > live->curve()[i - 1].x());
     CHECK(live->curve().back().x() < 60);
     QElapsedTimer drawn;
@@ -211,7 +211,7 @@ TEST_CASE(
     auto* button = live->findChild<QPushButton*>("temperNow");
     CHECK(button->text() == "stop");
     REQUIRE(line.send("T 40 @0\nT 39 @4\nT 38 @8\n"));
-    REQUIRE(QTest::qWaitFor([&] { return live->curve().size() >= 3; }, 3000));
+    REQUIRE(QTest::qWaitFor([&] { return live->curve().size() >= 3; }, kPatience));
     const size_t before = live->curve().size();
     QTest::mouseClick(m->pots().at(1), Qt::LeftButton);
     CHECK(live->isRunning());
@@ -219,7 +219,7 @@ TEST_CASE(
     CHECK(button->text().startsWith("stop tempering "));
     CHECK(button->text().contains(QString::fromStdString(p.session.answers()->pots[0].name).toLower()));
     REQUIRE(line.send("T 37 @12\nT 37 @16\nT 37 @20\n"));
-    REQUIRE(QTest::qWaitFor([&] { return live->digits().startsWith("37"); }, 3000));
+    REQUIRE(QTest::qWaitFor([&] { return live->digits().startsWith("37"); }, kPatience));
     QTest::mouseClick(m->pots().at(0), Qt::LeftButton);
     CHECK(live->curve().size() > before);
     CHECK(button->text() == "stop");
@@ -233,7 +233,7 @@ TEST_CASE("pictures of tempering", "[.][pictures]") {
     Practice probe({"--speed", "200"});
     live->listen(probe.path);
     live->begin();
-    REQUIRE(QTest::qWaitFor([&] { return live->prompt().contains("portion 2"); }, 30000));
+    REQUIRE(QTest::qWaitFor([&] { return live->prompt().contains("portion 2"); }, kPatience));
     probe.stop();
     QTest::qWait(300);
     REQUIRE(p.window.grab().save(folder + "/tempering.png"));

@@ -233,7 +233,7 @@ TEST_CASE("what the packet says is typed beside its pot, and a contradiction is 
     p.answered();
     // the day says when each pot is wanted
     auto* sittings = m->findChild<QLabel*>("sittings");
-    REQUIRE(QTest::qWaitFor([&] { return !sittings->isHidden(); }, 8000));
+    REQUIRE(QTest::qWaitFor([&] { return !sittings->isHidden(); }, kPatience));
     CHECK(sittings->text().contains(':'));
     CHECK(sittings->toolTip().contains("emper"));
 }

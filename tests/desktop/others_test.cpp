@@ -96,10 +96,10 @@ TEST_CASE("a file that others write is noticed while the plan is open, its own s
     QTest::qWait(600);
     CHECK(noticed.isEmpty());
     writtenByOthers(p.path, "theirs");
-    REQUIRE(QTest::qWaitFor([&] { return noticed.size() == 1; }, 5000));
+    REQUIRE(QTest::qWaitFor([&] { return noticed.size() == 1; }, kPatience));
     CHECK(button(p, "takeTheirs"));
     writtenByOthers(p.path, "theirs again");  // a file that was written anew is watched on
-    CHECK(QTest::qWaitFor([&] { return noticed.size() == 2; }, 5000));
+    CHECK(QTest::qWaitFor([&] { return noticed.size() == 2; }, kPatience));
     REQUIRE(QFile::remove(p.path));
     QTest::qWait(600);
     CHECK(noticed.size() == 2);
@@ -147,12 +147,12 @@ TEST_CASE("a second model of the same name takes no other piece's model away") {
         REQUIRE(io::writeMeshFile(path.toStdString(), form::rock(0.06, seed, 3)));
         p.session.select("crater-bowl");  // not a model's piece: a new one is made
         p.window.files()->bring(path);
-        REQUIRE(QTest::qWaitFor([&] { return !p.window.files()->isReading(); }, 20000));
+        REQUIRE(QTest::qWaitFor([&] { return !p.window.files()->isReading(); }, kPatience));
         QPushButton* mm = nullptr;
         REQUIRE(QTest::qWaitFor([&] { return (mm = p.window.findChild<QPushButton*>("unit/millimetres")) != nullptr; },
-                                3000));
+                                kPatience));
         QTest::mouseClick(mm, Qt::LeftButton);
-        REQUIRE(QTest::qWaitFor([&] { return !p.window.findChild<QPushButton*>("unit/millimetres"); }, 3000));
+        REQUIRE(QTest::qWaitFor([&] { return !p.window.findChild<QPushButton*>("unit/millimetres"); }, kPatience));
         return p.session.piece()->shape.mesh;
     };
     const std::string first = bring(1, "a"), second = bring(2, "b");

@@ -21,7 +21,7 @@ void take(Program& p, const QString& name) {
 }  // namespace
 
 TEST_CASE("pictures of each main view", "[.][pictures]") {
-    Program p;
+    Program p(demoKnown(), 1);
     auto* shape = p.window.shape();
     take(p, "shape-bowl");
     QTest::mouseClick(shape->answers()->view("wall"), Qt::LeftButton);
@@ -54,7 +54,7 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     take(p, "build");
     auto* place = p.window.build();
     place->findChild<QPushButton*>("buildTemplates")->click();
-    (void)QTest::qWaitFor([&] { return !place->templates()->isLaying(); }, 10000);
+    (void)QTest::qWaitFor([&] { return !place->templates()->isLaying(); }, kPatience);
     take(p, "templates");
     place->findChild<QPushButton*>("openCompound")->click();
     p.answered();
@@ -109,7 +109,7 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
 }
 
 TEST_CASE("a sheet of the shape place with each family in turn, to look at", "[.][families]") {
-    Program p;
+    Program p(demoKnown(), 1);
     constexpr int kAcross = 2, kDown = 3, kWidth = 760, kHeight = 475;
     QImage sheet(kAcross * kWidth, kDown * kHeight, QImage::Format_RGB32);
     const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral("/tmp/uovo-families"));
@@ -139,7 +139,7 @@ TEST_CASE("a sheet of the shape place with each family in turn, to look at", "[.
 }
 
 TEST_CASE("a picture of each piece of the plan UOVO_LOOK, to look at", "[.][look]") {
-    Program p;
+    Program p(demoKnown(), 1);
     QFile file(qEnvironmentVariable("UOVO_LOOK"));
     REQUIRE(file.open(QIODevice::ReadOnly));
     const auto plan = readPlan(file.readAll().toStdString());
@@ -149,7 +149,7 @@ TEST_CASE("a picture of each piece of the plan UOVO_LOOK, to look at", "[.][look
     p.session.document().setPlan(*plan, {});
     for (const auto& piece : plan->pieces) {
         p.session.select(QString::fromStdString(piece.id));
-        REQUIRE(QTest::qWaitFor([&] { return p.session.isComplete(); }, 60000));
+        REQUIRE(QTest::qWaitFor([&] { return p.session.isComplete(); }, kPatience));
         QTest::qWait(400);
         REQUIRE(p.window.grab().save(folder + "/" + QString::fromStdString(piece.id) + ".png"));
         if (piece.shape.items.empty()) continue;
@@ -160,7 +160,7 @@ TEST_CASE("a picture of each piece of the plan UOVO_LOOK, to look at", "[.][look
 }
 
 TEST_CASE("every place and every sheet at UOVO_SIZE, to look at", "[.][sizes]") {
-    Program p;
+    Program p(demoKnown(), 1);
     const QStringList size = qEnvironmentVariable("UOVO_SIZE", QStringLiteral("1280x800")).split('x');
     const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral("/tmp/uovo-sizes"));
     REQUIRE(QDir().mkpath(folder));

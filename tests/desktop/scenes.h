@@ -50,7 +50,7 @@ inline std::vector<Scene> scenes() {
                    [press](Program& p) {
                        press(p, Qt::Key_F5);
                        const auto ways = [&] { return p.window.day()->findChild<QWidget*>("dayWays"); };
-                       (void)QTest::qWaitFor([&] { return !ways()->findChildren<QPushButton*>().empty(); }, 60'000);
+                       (void)QTest::qWaitFor([&] { return !ways()->findChildren<QPushButton*>().empty(); }, kPatience);
                        p.window.day()->board()->setMinute(p.window.day()->board()->minute() / 2);
                    },
                    [](Program& p) -> QWidget* { return p.window.day(); }});
@@ -58,7 +58,7 @@ inline std::vector<Scene> scenes() {
                    [press](Program& p) {
                        press(p, Qt::Key_F5);
                        p.window.day()->findChild<QPushButton*>("compareWishes")->click();
-                       (void)QTest::qWaitFor([&] { return !p.window.day()->looker()->busy(); }, 60'000);
+                       (void)QTest::qWaitFor([&] { return !p.window.day()->looker()->busy(); }, kPatience);
                    },
                    sheet, true});
     const auto sheets = [&](const QString& name, std::function<void(Program&)> open) {
@@ -100,7 +100,7 @@ inline std::vector<Scene> scenes() {
         image.save(path);
         p.window.bringFile(path);
         auto* use = p.window.sheet()->findChild<QPushButton*>("outlineUse");
-        (void)QTest::qWaitFor([&] { return use->isEnabled(); }, 5000);
+        (void)QTest::qWaitFor([&] { return use->isEnabled(); }, kPatience);
     });
     all.push_back({"build-templates",
                    [press](Program& p) {
@@ -108,7 +108,7 @@ inline std::vector<Scene> scenes() {
                        p.answered();
                        auto* place = p.window.build();
                        place->findChild<QPushButton*>("buildTemplates")->click();
-                       (void)QTest::qWaitFor([&] { return !place->templates()->isLaying(); }, 10000);
+                       (void)QTest::qWaitFor([&] { return !place->templates()->isLaying(); }, kPatience);
                    },
                    [](Program& p) -> QWidget* { return p.window.build(); }});
     all.push_back({"build-by-hand",  // the last: it changes the plan

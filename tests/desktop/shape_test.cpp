@@ -96,7 +96,7 @@ TEST_CASE("every family of the gallery can be started, answers, and fits into th
                 plan.pieces.back().count = 1;
             }
     });
-    REQUIRE(QTest::qWaitFor([&] { return p.session.answers() && !p.session.isStale(); }, 30000));
+    REQUIRE(QTest::qWaitFor([&] { return p.session.answers() && !p.session.isStale(); }, kPatience));
     for (const auto& a : p.session.answers()->pieces) {
         INFO(a->id << (a->problems.empty() ? "" : ": " + a->problems[0].sentence));
         CHECK(a->problems.empty());
@@ -172,7 +172,7 @@ TEST_CASE("flutes deeper than the pan, and their like, are refused in words and 
     p.answered();
     const Plan before = p.session.plan();
     p.type(p.window.shape()->recipe()->field("former/fluteDepth"), "20 mm");
-    REQUIRE(QTest::qWaitFor([&] { return !p.session.isStale(); }, 10000));
+    REQUIRE(QTest::qWaitFor([&] { return !p.session.isStale(); }, kPatience));
     CHECK(p.window.shape()->recipe()->field("former/fluteDepth")->complaint()->text().contains("flutes"));
     QTest::keyClick(&p.window, Qt::Key_Z, Qt::ControlModifier);
     p.answered();
@@ -328,9 +328,9 @@ TEST_CASE("a model file is read, its unit asked, and it becomes a figure that is
     REQUIRE(io::writeMeshFile(path.toStdString(), form::rock(0.06, 8, 4)));
     p.session.select("crater-bowl");
     p.window.files()->bring(path);
-    REQUIRE(QTest::qWaitFor([&] { return !p.window.files()->isReading(); }, 20000));
+    REQUIRE(QTest::qWaitFor([&] { return !p.window.files()->isReading(); }, kPatience));
     QMessageBox* box = nullptr;
-    REQUIRE(QTest::qWaitFor([&] { return (box = p.window.findChild<QMessageBox*>()) != nullptr; }, 3000));
+    REQUIRE(QTest::qWaitFor([&] { return (box = p.window.findChild<QMessageBox*>()) != nullptr; }, kPatience));
     CHECK(box->text().contains("In what unit"));
     auto* mm = box->findChild<QPushButton*>("unit/millimetres");
     REQUIRE(mm);
@@ -363,7 +363,7 @@ TEST_CASE("bad files are told and leave the plan unharmed") {
           {"cake.txt", QByteArray("flour"), "neither"}}) {
         INFO(name);
         p.window.files()->bring(write(name, bytes));
-        REQUIRE(QTest::qWaitFor([&] { return !p.window.files()->isReading(); }, 10000));
+        REQUIRE(QTest::qWaitFor([&] { return !p.window.files()->isReading(); }, kPatience));
         CHECK(p.window.saying().contains(says));
         CHECK(p.session.plan() == before);
     }

@@ -188,7 +188,7 @@ TEST_CASE("the window lays the sheets out, by other sizes anew, and writes them"
     auto* place = p.window.build();
     place->findChild<QPushButton*>("buildTemplates")->click();
     auto* view = place->templates();
-    const auto ready = [&] { return QTest::qWaitFor([&] { return view->sheets() && !view->isLaying(); }, 10000); };
+    const auto ready = [&] { return QTest::qWaitFor([&] { return view->sheets() && !view->isLaying(); }, kPatience); };
     REQUIRE(ready());
     const auto parts = [&] {
         size_t n = 0;

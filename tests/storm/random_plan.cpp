@@ -2,6 +2,7 @@
 
 #include <cmath>
 
+#include "core/document/limits.h"
 #include "core/form/family.h"
 #include "core/form/rock.h"
 #include "io/data.h"
@@ -266,7 +267,7 @@ Plan randomPlan(Random& r) {
     strange(r, k.shelfWidth, 0.05, 2, 0.3);
     strange(r, k.shelfDepth, 0.05, 2, 0.2);
     strange(r, k.shelfHeight, 0.02, 2, 0.2);
-    if (chance(r, 0.2)) k.helpers.resize(below(r, 9));
+    if (chance(r, 0.2)) k.helpers.resize(below(r, limits::kHelpers + 1));
     if (chance(r, 0.2)) k.shelves = below(r, 10);
     for (auto& h : k.helpers) {
         if (chance(r, 0.3)) h.from = any<std::string>(r, {"16:00", "25:00", "00:00"});
@@ -278,6 +279,8 @@ Plan randomPlan(Random& r) {
     if (chance(r, 0.3)) d.aim = static_cast<DayWish::Aim>(below(r, 6));
     if (chance(r, 0.1)) d.chance = any(r, std::vector<double>{0.5, 0.8, 0.99, 2});
     if (chance(r, 0.1)) d.free.push_back({below(r, 3000) - 1500, below(r, 3000) - 1500});
+    if (chance(r, 0.1))
+        d.laid = {{{"ready", below(r, 3000) - 900, chance(r, 0.5)}, {"x", 0, true}}, {{"x", 3}}, 20, -9};
     if (chance(r, 0.1))
         plan.pantry.push_back({any(r, io::library().chocolates).id, Measure(figure(r, 0, 5)), "2027-03-01", 12, {}});
     if (chance(r, 0.1))

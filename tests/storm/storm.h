@@ -22,7 +22,7 @@ const T& any(Random& r, const std::vector<T>& of) {
 
 /// Bounds that every trial keeps: docs/models.md, "Limits".
 struct Bounds {
-    double checkSeconds = 1, answerSeconds = 20;  ///< of computing, on one core
+    double checkSeconds = 1, answerSeconds = 60;  ///< of computing, on one core; beyond it hangs
     double megabytes = 1000;
 };
 

@@ -78,6 +78,7 @@ public:
         Plan around = plan;
         around.pieces.clear();
         around.name.clear();
+        around.day = {};  // nothing of a piece hangs on it
         around_ = std::make_shared<const Plan>(std::move(around));
         for (const auto& p : plan.pieces)
             for (const auto& in : StepsOf<const InsertStep>(p.making))
@@ -331,13 +332,14 @@ struct Remembered {
 }  // namespace
 
 // The layout counts back from the end, so the same network keeps its layout when only the deadline moves.
-Solve rememberedSolve(Cache& cache, std::stop_token stop) {
-    return [&cache, stop](const schedule::Network& net,
-                          const schedule::Genes* from) -> tl::expected<schedule::Found, Problem> {
+Solve rememberedSolve(Cache& cache, std::stop_token stop, double share) {
+    return [&cache, stop, share](const schedule::Network& net,
+                                 const schedule::Genes* from) -> tl::expected<schedule::Found, Problem> {
         const std::string key = dayKey(net);
         if (const auto known = std::static_pointer_cast<const Remembered>(cache.find(key))) return known->found;
         auto effort = schedule::Effort::quick(net);
         if (from && !net.before.empty()) effort.starts = 1, effort.decodes = std::max(60, effort.decodes / 3);
+        if (share < 1) effort.decodes = std::max(10, static_cast<int>(effort.decodes * share));
         Remembered now{schedule::layOut(net, effort, stop, from)};
         if (!stop.stop_requested())
             cache.keep(key, std::make_shared<const Remembered>(now), now.found ? bytesOf(*now.found) : key.size());
@@ -402,9 +404,11 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     if (options.ways && !isMany(plan) && !addWays(plan, lib, options, cache, stop, out)) return std::nullopt;
     out.seconds = seconds();
     if (options.day && complete && out.problems.empty()) {
-        out.day =
-            std::make_shared<const DayPlan>(layDay(plan, lib, out, rememberedSolve(cache, stop), options.before.get()));
+        out.day = std::make_shared<const DayPlan>(
+            layDay(plan, lib, out, rememberedSolve(cache, stop, options.effort), options.before.get()));
         if (stop.stop_requested()) return std::nullopt;
+        if (!options.before && !plan.day.laid.steps.empty() && out.day->problem.empty())
+            remember(cache, out.day->asked, out.day->found);  // as the file keeps it: an edit that is undone finds it
         out.seconds = seconds();
         if (options.chance && early) early(out);
         if (options.chance) out.chance = std::make_shared<const Chance>(chanceOf(plan, out, lib, *out.day, stop));

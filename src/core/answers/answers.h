@@ -26,6 +26,7 @@ struct AnswerOptions : MadeOptions {
     bool chance = false;                         ///< … and play it, to say how likely it is ready
     std::shared_ptr<const DayPlan> before = {};  ///< the day before an edit, which the new one stays near to
     bool together = true;                        ///< find in which order parts are put together
+    double effort = 1;                           ///< share of the usual layouts of a day that are tried
 };
 
 /// Everything that follows from a plan. Pure: the same plan gives the same answers; only what changed is computed
@@ -38,7 +39,8 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
                               const std::function<void(const Answers&)>& early = {});
 
 /// Lays out networks, each once: a day that was found before comes back as it was.
-Solve rememberedSolve(Cache& cache, std::stop_token stop = {});
+/// @param share of the usual effort
+Solve rememberedSolve(Cache& cache, std::stop_token stop = {}, double share = 1);
 
 /// Puts a layout in the place of the one that is remembered of a network.
 void remember(Cache& cache, const schedule::Network& network, schedule::Found found);

@@ -14,7 +14,6 @@ namespace schedule {
 struct Found;
 }
 
-struct DayPlan;
 struct Made;
 struct PutTogether;
 struct StrengthStage;

@@ -32,11 +32,16 @@ constexpr double kBrim = 0.008;  // m free below the pot's brim
 
 }  // namespace
 
+double enough(int made, int needed, double p) {
+    if (needed <= 0) return 1;
+    // P(X ≥ k) of m tries is the incomplete beta function I_p(k, m − k + 1).
+    return made < needed ? 0 : boost::math::ibeta(double(needed), made - needed + 1.0, p);
+}
+
 int piecesToMake(int needed, double p, double sure) {
     if (needed <= 0) return 0;
     if (p >= 1) return needed;
-    // P(X ≥ k) of m tries is the incomplete beta function I_p(k, m − k + 1).
-    return smallest(needed, sure, [&](int m) { return boost::math::ibeta(double(needed), m - needed + 1.0, p); });
+    return smallest(needed, sure, [&](int m) { return enough(m, needed, p); });
 }
 
 int piecesToMakeFromLog(int needed, int good, int bad, double sure, double a, double b) {

@@ -9,6 +9,8 @@
 
 namespace uovo::batch {
 
+/// P(Bin(made, p) >= needed); p in [0, 1].
+double enough(int made, int needed, double p);
 /// Smallest m with P(Bin(m, p) >= needed) >= sure; p in (0, 1].
 int piecesToMake(int needed, double p, double sure = 0.95);
 /// The same when p is known only from `good` and `bad` pieces and a Beta(a, b) prior (beta-binomial).

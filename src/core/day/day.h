@@ -14,6 +14,7 @@ struct DayPlan {
     schedule::Network network;  ///< all that is done: those tasks, and melting, tempering, warming, rests
     schedule::Layout layout;    ///< of `network`
     int reserve = 0;            ///< min kept free between its end and the deadline
+    std::optional<int> doneBy;  ///< minute by which all was to be done but what must be fresh
     long end = 0;               ///< local minutes of the network's time 0 (deadline minus the reserve)
     std::string problem;        ///< why there is none; layout is empty then
     /// What a clock on the wall shows at a minute of the network, "2026-11-24T18:30".
@@ -32,6 +33,12 @@ struct DayFrame {
     std::optional<int> doneBy;  ///< minute by which all is done but what must be fresh
 };
 
+/// The minute, in a network that ends `reserve` minutes before the deadline, of what a plan keeps in minutes from the
+/// midnight before its deadline: pins, hours kept free.
+int minuteOfDay(const Plan& plan, int reserve, int fromMidnight);
+/// Back from a minute of a day.
+int fromMidnight(const Plan& plan, const DayPlan& day, int minute);
+
 /// The task network of a plan from its answers (docs/models.md, "Day").
 schedule::Network dayNetwork(const Plan& plan, const material::Library& library, const PlanFigures& known,
                              const DayFrame& frame);
@@ -39,10 +46,14 @@ schedule::Network dayNetwork(const Plan& plan, const material::Library& library,
 /// Finds a layout of a network. @param from genes to begin with; may be null
 using Solve = std::function<tl::expected<schedule::Found, Problem>(const schedule::Network&, const schedule::Genes*)>;
 
-/// Lays out the day of a plan as its person wishes it. @param before the day before an edit, which it stays near to;
-/// may be null
+/// Lays out the day of a plan as its person wishes it, or as its file keeps it. @param before the day before an edit,
+/// which it stays near to; may be null
 DayPlan layDay(const Plan& plan, const material::Library& library, const PlanFigures& known, const Solve& solve,
                const DayPlan* before = nullptr);
+
+/// What of a day goes into the file of its plan, which is then opened with it: a plan that holds one is laid out so, as
+/// long as its steps are the same.
+LaidDay laidOf(const DayPlan& day);
 
 /// Gives a laid out day the tasks that its pots and people need, in words.
 void realise(DayPlan& day, UnitSystem units);

@@ -199,6 +199,18 @@ std::vector<std::vector<Bursts>> burstsAfter(const DayPlan& day, const std::vect
     return out;
 }
 
+std::string clocksInWords(const DayPlan& day, const std::vector<int>& minutes, UnitSystem units) {
+    std::string out;
+    for (const int m : minutes) out += (out.empty() ? "" : ", ") + day.said(m, units);
+    return out;
+}
+
+bool isOwn(const DayPlan& day, int task) {
+    const auto& t = taskOf(day, task);
+    return t.step != "rest" && std::any_of(day.asked.tasks.begin(), day.asked.tasks.end(),
+                                           [&](const schedule::Task& a) { return a.id == t.id; });
+}
+
 std::string whoInWords(const DayPlan& day, size_t task) {
     std::vector<std::string> names;
     for (size_t p = 0; p < day.network.people.size(); ++p)

@@ -48,6 +48,10 @@ struct Bursts {
 std::vector<std::vector<Bursts>> burstsAfter(const DayPlan& day, const std::vector<size_t>& order);
 /// All steps but bursts, in order of time.
 std::vector<size_t> stepsInOrder(const DayPlan& day);
+/// "15:31, 15:40"
+std::string clocksInWords(const DayPlan& day, const std::vector<int>& minutes, UnitSystem units);
+/// Whether a step is one of the makings' own: it may be pinned. Melting, tempering and rests follow from others.
+bool isOwn(const DayPlan& day, int task);
 /// Which people do a step, in words: "you", "you and the helper".
 std::string whoInWords(const DayPlan& day, size_t task);
 

@@ -1,14 +1,58 @@
 // Lays out a day as it is wished: where a wish hangs on the day itself, it is laid out again.
 #include <algorithm>
 #include <cmath>
+#include <limits>
 #include <map>
+#include <numeric>
 
 #include "core/day/chance.h"
+#include "core/document/limits.h"
 
 namespace uovo {
 namespace {
 
-constexpr int kDay = 24 * 60;
+/// For each task of a network how early its block comes in genes.
+std::vector<size_t> rankOf(const schedule::Decoder& decoder, const schedule::Genes& genes, size_t tasks) {
+    std::vector<size_t> rank(tasks, 0);
+    for (size_t k = 0; k < genes.order.size(); ++k)
+        for (const int t : decoder.blocks().tasks[static_cast<size_t>(genes.order[k])])
+            rank[static_cast<size_t>(t)] = k;
+    return rank;
+}
+
+/// Puts blocks in the order of the first of their tasks.
+void sortBlocks(const schedule::Blocks& blocks, const std::vector<double>& place, std::vector<int>& order) {
+    std::vector<double> key(blocks.tasks.size(), std::numeric_limits<double>::infinity());
+    for (size_t b = 0; b < key.size(); ++b)
+        for (const int t : blocks.tasks[b]) key[b] = std::min(key[b], place[static_cast<size_t>(t)]);
+    std::stable_sort(order.begin(), order.end(),
+                     [&](int a, int b) { return key[static_cast<size_t>(a)] < key[static_cast<size_t>(b)]; });
+}
+
+/// The genes of a day that was kept; none when its steps are not those of the network.
+std::optional<schedule::Genes> keptGenes(const LaidDay& kept, const schedule::Network& net) {
+    if (kept.steps.size() != net.tasks.size()) return std::nullopt;
+    std::map<std::string, size_t> at;
+    for (size_t i = 0; i < kept.steps.size(); ++i) at[kept.steps[i].step] = i;
+    const schedule::Decoder plain(net);
+    schedule::Genes genes = plain.plainGenes();
+    std::vector<double> place(net.tasks.size());
+    for (size_t t = 0; t < net.tasks.size(); ++t) {
+        const auto it = at.find(net.tasks[t].id);
+        if (it == at.end()) return std::nullopt;
+        const auto& step = kept.steps[it->second];
+        place[t] = static_cast<double>(it->second);
+        genes.delay[t] = std::clamp(step.sooner, 0, 7 * 1440);
+        genes.small[t] = step.small && net.tasks[t].small;
+    }
+    for (size_t c = 0; c < net.choices.size(); ++c) {
+        const auto it = kept.ways.find(net.choices[c].id);
+        if (it == kept.ways.end()) return std::nullopt;
+        genes.modes[c] = std::clamp(it->second, 0, static_cast<int>(net.choices[c].cost.size()) - 1);
+    }
+    sortBlocks(plain.blocks(), place, genes.order);
+    return genes;
+}
 
 /// Where the tasks of a network stood before an edit, and the genes of that day for those that are still there.
 schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
@@ -19,10 +63,7 @@ schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
     for (size_t c = 0; c < old.choices.size(); ++c) modes[old.choices[c].id] = before.found.genes.modes[c];
     const schedule::Decoder plain(net), was(old);
     schedule::Genes genes = plain.plainGenes();
-    std::vector<double> rank(old.tasks.size(), 0);
-    for (size_t k = 0; k < before.found.genes.order.size(); ++k)
-        for (const int t : was.blocks().tasks[static_cast<size_t>(before.found.genes.order[k])])
-            rank[static_cast<size_t>(t)] = static_cast<double>(k);
+    const auto rank = rankOf(was, before.found.genes, old.tasks.size());
     net.before.assign(net.tasks.size(), schedule::kLeftOut);
     constexpr double kNew = 1e9;
     std::vector<double> place(net.tasks.size(), kNew);
@@ -33,7 +74,7 @@ schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
         net.before[i] = before.found.layout.start[at];
         genes.delay[i] = before.found.genes.delay[at];
         genes.small[i] = before.found.genes.small[at];
-        place[i] = rank[at];
+        place[i] = static_cast<double>(rank[at]);
     }
     for (size_t c = 0; c < net.choices.size(); ++c)
         if (const auto it = modes.find(net.choices[c].id); it != modes.end()) genes.modes[c] = it->second;
@@ -47,12 +88,7 @@ schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
         }
         if (!changed) break;
     }
-    const auto& blocks = plain.blocks();
-    std::vector<double> key(blocks.tasks.size(), kNew);
-    for (size_t b = 0; b < key.size(); ++b)
-        for (const int t : blocks.tasks[b]) key[b] = std::min(key[b], place[static_cast<size_t>(t)]);
-    std::stable_sort(genes.order.begin(), genes.order.end(),
-                     [&](int a, int b) { return key[static_cast<size_t>(a)] < key[static_cast<size_t>(b)]; });
+    sortBlocks(plain.blocks(), place, genes.order);
     return genes;
 }
 
@@ -64,6 +100,8 @@ public:
 
     DayPlan run() {
         using Aim = DayWish::Aim;
+        if (!before_ && !plan_.day.laid.steps.empty())
+            if (auto kept = asKept()) return std::move(*kept);
         frame_.reserve = static_cast<int>(std::lround(lib_.usual("reserve") / 60));
         if (plan_.day.aim == Aim::FreeEvening) doneByClock(lib_.usual("evening"));
         DayPlan day = plan_.day.aim == Aim::FewTemperings || plan_.day.aim == Aim::Calm ? fromLate() : lay();
@@ -84,11 +122,33 @@ public:
     }
 
 private:
-    /// The network's minute of a clock time on the day of the deadline.
-    int clockAt(int minutes) const {
-        const long deadline = localMinutes(plan_.deadline).value_or(0);
-        return static_cast<int>(minutesBetween(deadline, deadline - deadline % kDay + minutes)) + frame_.reserve;
+    /// The day that the file keeps, not looked for again.
+    std::optional<DayPlan> asKept() const {
+        const DayFrame frame{plan_.day.laid.reserve, plan_.day.laid.doneBy};
+        DayPlan day = framed(frame);
+        const auto genes = keptGenes(plan_.day.laid, day.asked);
+        if (!genes) return std::nullopt;
+        schedule::Effort once;
+        once.decodes = 1;
+        auto found = schedule::layOut(day.asked, once, {}, &*genes);
+        if (!found) return std::nullopt;
+        day.found = std::move(*found);
+        realise(day, plan_.units);
+        return day;
     }
+
+    /// What is to be laid out, and when it ends.
+    DayPlan framed(const DayFrame& frame) const {
+        DayPlan day;
+        day.asked = dayNetwork(plan_, lib_, known_, frame);
+        day.reserve = frame.reserve;
+        day.doneBy = frame.doneBy;
+        day.end = localMinutes(plan_.deadline).value_or(0) - frame.reserve;
+        return day;
+    }
+
+    /// The network's minute of a clock time on the day of the deadline.
+    int clockAt(int minutes) const { return minuteOfDay(plan_, frame_.reserve, minutes); }
     void doneByClock(double seconds) {
         if (const int at = clockAt(static_cast<int>(seconds / 60)); at < 0) frame_.doneBy = at;
     }
@@ -118,10 +178,7 @@ private:
 
     /// @param begin the day that it begins with, not to stay near to but to be quick
     DayPlan lay(const DayPlan* begin = nullptr) const {
-        DayPlan day;
-        day.asked = dayNetwork(plan_, lib_, known_, frame_);
-        day.reserve = frame_.reserve;
-        day.end = localMinutes(plan_.deadline).value_or(0) - frame_.reserve;
+        DayPlan day = framed(frame_);
         std::optional<schedule::Genes> genes;
         if (begin) {
             genes = carried(*begin, day.asked);
@@ -147,6 +204,22 @@ private:
 };
 
 }  // namespace
+
+LaidDay laidOf(const DayPlan& day) {
+    LaidDay out;
+    const auto& net = day.asked;
+    const auto& genes = day.found.genes;
+    if (!day.problem.empty() || net.tasks.empty() || net.tasks.size() > limits::kTasks) return out;
+    out.reserve = day.reserve;
+    out.doneBy = day.doneBy;
+    const auto rank = rankOf(schedule::Decoder(net), genes, net.tasks.size());
+    std::vector<size_t> order(net.tasks.size());
+    std::iota(order.begin(), order.end(), size_t{0});
+    std::stable_sort(order.begin(), order.end(), [&](size_t a, size_t b) { return rank[a] < rank[b]; });
+    for (const size_t t : order) out.steps.push_back({net.tasks[t].id, genes.delay[t], genes.small[t] != 0});
+    for (size_t c = 0; c < net.choices.size(); ++c) out.ways[net.choices[c].id] = genes.modes[c];
+    return out;
+}
 
 DayPlan layDay(const Plan& plan, const material::Library& lib, const PlanFigures& known, const Solve& solve,
                const DayPlan* before) {

@@ -13,10 +13,7 @@ constexpr int kDay = 24 * 60;
 
 }  // namespace
 
-int Builder::minuteAt(int fromMidnight) const {
-    const long deadline = localMinutes(plan_.deadline).value_or(0), midnight = deadline - deadline % kDay;
-    return static_cast<int>(minutesBetween(deadline, midnight + fromMidnight)) + frame_.reserve;
-}
+int Builder::minuteAt(int fromMidnight) const { return minuteOfDay(plan_, frame_.reserve, fromMidnight); }
 
 void Builder::closed() {
     int days = 0;
@@ -140,3 +137,22 @@ void Builder::wishes() {
 }
 
 }  // namespace uovo::day
+
+namespace uovo {
+namespace {
+
+long midnightBefore(long local) { return local - local % (24 * 60L); }
+
+}  // namespace
+
+int minuteOfDay(const Plan& plan, int reserve, int fromMidnight) {
+    const long deadline = localMinutes(plan.deadline).value_or(0);
+    return static_cast<int>(minutesBetween(deadline, midnightBefore(deadline) + fromMidnight)) + reserve;
+}
+
+int fromMidnight(const Plan& plan, const DayPlan& day, int minute) {
+    const long deadline = localMinutes(plan.deadline).value_or(0);
+    return static_cast<int>(localMinutes(day.clock(minute)).value_or(deadline) - midnightBefore(deadline));
+}
+
+}  // namespace uovo

@@ -183,6 +183,7 @@ std::vector<Difference> differences(const Plan& mine, const Plan& theirs) {
     Compare compare(mine.units);
     const auto bare = [](Plan plan) {
         plan.meshes.clear();
+        plan.day.laid = {};  // follows from the rest
         return json::parse(writePlan(plan));
     };
     json a = bare(mine), b = bare(theirs);

@@ -19,6 +19,7 @@ std::optional<Problem> tooLarge(const Plan& plan) {
     if (auto p = more(plan.fillings.size(), limits::kFillings, "fillings", "fillings")) return p;
     if (auto p = more(plan.toppings.size(), limits::kFillings, "toppings", "toppings")) return p;
     if (auto p = more(plan.kitchen.helpers.size(), limits::kHelpers, "helpers", "kitchen/helpers")) return p;
+    if (auto p = more(plan.day.laid.steps.size(), limits::kTasks, "steps of a day", "day/laid")) return p;
     if (auto p = more(plan.day.pins.size(), limits::kPins, "pinned steps", "day/pins")) return p;
     if (auto p = more(plan.day.free.size(), limits::kPins, "hours kept free", "day/free")) return p;
     for (const auto& f : plan.fillings)

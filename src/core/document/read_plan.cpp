@@ -160,11 +160,11 @@ void readKitchen(Object& o, Kitchen& out) {
 }
 
 /// Whole numbers by name.
-void readCounts(Object& o, const char* key, std::map<std::string, int>& out) {
+void readCounts(Object& o, const char* key, std::map<std::string, int>& out, size_t most = limits::kPieces) {
     const json* all = o.find(key);
     if (!all) return;
     Object list(*all, o.at(key));
-    if (all->size() > limits::kPieces) Object::refuse(fmt::format("“{}” names too many pieces.", key), o.at(key));
+    if (all->size() > most) Object::refuse(fmt::format("“{}” names more than {}.", key, most), o.at(key));
     for (const auto& [id, value] : all->items()) list.whole(id.c_str(), out[id]);
 }
 
@@ -194,6 +194,19 @@ void readDay(Object& o, DayWish& out) {
     }
     readCounts(d, "ahead", out.ahead);
     readCounts(d, "rounds", out.rounds);
+    if (const json* laid = d.find("laid")) {
+        Object l(*laid, "/day/laid");
+        l.rows("steps", limits::kTasks, [&](Object& s) {
+            auto& step = out.laid.steps.emplace_back();
+            s.text("step", step.step);
+            s.whole("sooner", step.sooner);
+            s.yesNo("small", step.small);
+        });
+        readCounts(l, "ways", out.laid.ways, limits::kTasks);
+        l.whole("reserve", out.laid.reserve);
+        if (l.find("doneBy")) l.whole("doneBy", out.laid.doneBy.emplace());
+        if (out.laid.steps.empty()) out.laid = {};
+    }
     out.extra = d.extra();
 }
 

@@ -256,6 +256,18 @@ json written(const Worker& w) {
     return j;
 }
 
+json written(const LaidDay& d) {
+    json j{{"reserve", d.reserve}};
+    if (d.doneBy) j["doneBy"] = *d.doneBy;
+    if (!d.ways.empty()) j["ways"] = d.ways;
+    for (const auto& s : d.steps) {
+        auto& row = j["steps"].emplace_back(json{{"step", s.step}});
+        if (s.sooner != 0) row["sooner"] = s.sooner;
+        if (s.small) row["small"] = true;
+    }
+    return j;
+}
+
 json written(const DayWish& d) {
     json j{{"aim", wordOf(d.aim, kAims)}};
     if (d.chance > 0) j["chance"] = d.chance;
@@ -264,6 +276,7 @@ json written(const DayWish& d) {
     if (!d.done.empty()) j["done"] = d.done;
     if (!d.ahead.empty()) j["ahead"] = d.ahead;
     if (!d.rounds.empty()) j["rounds"] = d.rounds;
+    if (!d.laid.steps.empty()) j["laid"] = written(d.laid);
     keepExtra(j, d.extra);
     return j;
 }

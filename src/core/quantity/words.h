@@ -23,6 +23,12 @@ inline std::string unnumbered(const std::string& name) {
     return name.substr(0, name.find_last_not_of(" 0123456789") + 1);
 }
 
+/// "the lid" → "The lid"
+inline std::string upperFirst(std::string s) {
+    if (!s.empty() && s[0] >= 'a' && s[0] <= 'z') s[0] = static_cast<char>(s[0] - 'a' + 'A');
+    return s;
+}
+
 /// "the dome, the tube and the ceiling"
 inline std::string listed(const std::vector<std::string>& names) {
     std::string out;

@@ -1,4 +1,5 @@
 // What the kitchen's box, plate and mug leave free beside and over a piece.
+#include "core/stages/scoop.h"
 #include "core/words/speaker.h"
 
 namespace uovo {
@@ -7,7 +8,11 @@ namespace {
 class BesideTeller : Speaker {
 public:
     BesideTeller(const Piece& piece, const Plan& plan, const material::Library& lib, const Made& made)
-        : Speaker(piece, plan, lib), outside_(made.outside), radius_(form::circleRound(made.outside.hull).radius) {}
+
+        : Speaker(piece, plan, lib),
+          made_(made),
+          outside_(made.outside),
+          radius_(form::circleRound(made.outside.hull).radius) {}
 
     std::optional<Answer> tell() {
         if (outside_.hull.size() < 3) return std::nullopt;
@@ -16,11 +21,13 @@ public:
         plan_.kitchen.hasBox() ? box(a) : boxWanted(a);
         plate(a);
         mug(a);
+        scoop(a);
         a.working = {"Box, plate and mug",
                      "box: the turn about the upright that leaves most, by half degrees;  plate and mug: the smallest "
-                     "circle round what stands on it, and round all of it",
+                     "circle round what stands on it, and round all of it;  scoop: a ball let down until it touches",
                      {{"tall", length(outside_.height), "", "geometry"},
                       {"across", length(2 * radius_), "", "geometry"},
+                      {"scoop", length(lib_.usual("scoop")), "40–60 mm", "common practice, no source"},
                       {"air round it in a box", length(lib_.usual("packAir")), "5–20 mm", "judgement"}},
                      a.headline,
                      "As exact as your ruler; boxes are measured inside. Another in the settings of the kitchen.",
@@ -101,6 +108,21 @@ private:
                                   over > 0 ? fmt::format(" and {} over its rim", length(over)) : std::string());
     }
 
+    /// In what is open at the top and rests on something.
+    void scoop(Answer& a) const {
+        const double across = lib_.usual("scoop");
+        const auto in = scoopIn(made_, across);
+        if (!in) return;
+        if (in->free < 0)
+            a.sentence += fmt::format(" A scoop of {} lies on its rim: it is {} too narrow.", length(across),
+                                      length(-2 * in->free));
+        else
+            a.sentence +=
+                fmt::format(" A scoop of {} goes in, {} free all round, and stands {} {} the rim.", length(across),
+                            length(in->free), length(std::abs(in->over)), in->over > 0 ? "over" : "under");
+    }
+
+    const Made& made_;
     const form::Outside& outside_;
     const double radius_;  // m, of the smallest circle round all of it
 };

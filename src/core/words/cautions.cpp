@@ -40,6 +40,15 @@ std::vector<std::string> cautionsAt(const Piece& piece, size_t at, const Plan& p
     return out;
 }
 
+std::vector<std::string> cautionsOf(const schedule::Task& task, const material::Library& lib) {
+    std::vector<std::string> out;
+    for (const auto& c : lib.cautions)
+        if (std::ranges::find(task.cautions, c.id) != task.cautions.end() &&
+            (c.id != "hot-bowl" || task.step == "melt"))  // not again at each burst of warmth
+            out.push_back(c.text);
+    return out;
+}
+
 std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& lib) {
     std::set<std::string> told;
     for (const auto& p : plan.pieces)

@@ -148,7 +148,8 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
                  "laid out backwards from the deadline some thousand times, each a little other, the best kept; every "
                  "window, hand, shelf and pot is checked by a second program",
                  {{"steps", std::to_string(day.network.tasks.size()), "", "from the plan"},
-                  {"kept free before the deadline", "20 min", "10–40 min", "judgement"},
+                  {"kept free before the deadline", fmt::format("{} min", day.reserve), "10–40 min",
+                   plan.day.chance > 0 ? "from the chance that is wished for" : "judgement"},
                   {"times a step takes", "", "", "common practice, no source; data/tasks.json"}},
                  "",
                  "The order is a good one, not the best one. Hands differ: see after the first evening.",

@@ -24,11 +24,9 @@ std::string dayText(const Plan& plan, const DayPlan& day, const Chance* chance, 
         const auto& task = day.network.tasks[t];
         out += fmt::format("{}  {} ({} min{})\n", said(day.layout.start[t]), task.title, task.minutes,
                            day.network.people.size() > 1 && !person ? ", " + whoInWords(day, t) : "");
-        for (const auto& b : bursts[i]) {
-            std::string at;
-            for (const int m : b.minutes) at += (at.empty() ? "" : ", ") + said(m);
-            out += fmt::format("       warm the {} for a few seconds at {}\n", b.pot, at);
-        }
+        for (const auto& b : bursts[i])
+            out += fmt::format("       warm the {} for a few seconds at {}\n", b.pot,
+                               clocksInWords(day, b.minutes, plan.units));
     }
     return out;
 }

@@ -15,11 +15,6 @@ namespace {
 using assembly::kTable;
 using Way = assembly::OrderStep::Way;
 
-std::string upperFirst(std::string s) {
-    if (!s.empty()) s[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(s[0])));
-    return s;
-}
-
 class OrderTeller {
 public:
     OrderTeller(const PutTogether& t, const Made& made, UnitSystem units) : t_(t), made_(made), units_(units) {}

@@ -25,6 +25,8 @@ std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const mat
 std::optional<Answer> strengthAnswer(const StrengthStage& stage, const Plan& plan, const material::Library& library);
 /// What is to be melted, used up and bought.
 std::vector<Answer> potAnswers(const Plan& plan, const material::Library& library, const std::vector<batch::Pot>& pots);
+/// Texts of the cautions of a step of the day.
+std::vector<std::string> cautionsOf(const schedule::Task& task, const material::Library& library);
 /// Texts of the cautions that concern something in the plan.
 std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& library);
 /// What to take care of at one step of a piece, as sentences; empty where there is nothing.

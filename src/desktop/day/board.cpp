@@ -89,11 +89,10 @@ void Board::lay() {
         layPots();
         layPlaces();
         layBench();
-        const long midnight = localMinutes(session_.plan().deadline).value_or(0) / 1440 * 1440;
         int index = 0;
         for (const auto& f : session_.plan().day.free) {
-            kept_.push_back({static_cast<int>(day_->minuteOf(midnight + f.from)),
-                             static_cast<int>(day_->minuteOf(midnight + f.to)), index});
+            kept_.push_back({minuteOfDay(session_.plan(), day_->reserve, f.from),
+                             minuteOfDay(session_.plan(), day_->reserve, f.to), index});
             ++index;
         }
     }
@@ -123,7 +122,7 @@ void Board::layHands() {
             for (const int t : f.tasks)
                 all << clock(day_->layout.start[static_cast<size_t>(t)]) + QLatin1Char(' ') +
                            qstring(day_->network.tasks[static_cast<size_t>(t)].title);
-            marks_.push_back({Mark::Kind::Hands, static_cast<int>(i),
+            marks_.push_back({Mark::Kind::Hands, p, static_cast<int>(i),
                               QRectF(xOf(f.from) + 0.5, bottom_ + 4, right - xOf(f.from) - 2, board::kHandsHigh - 8),
                               all.join(QLatin1Char('\n')), h.lane.name});
         }
@@ -164,12 +163,10 @@ void Board::layPots() {
         QString name =
             tr("%1–%2 %3").arg(clock(b.melt), clock(b.to), b.cup ? tr("a cup of %1").arg(plainName(b)) : potWords(b));
         if (b.tempered && !b.cup) name += tr(", tempered by %1").arg(clock(b.ready));
-        if (!b.bursts.empty()) {
-            QStringList at;
-            for (const int m : b.bursts) at << clock(m);
-            name += tr(", warmed for a few seconds at %1").arg(at.join(QStringLiteral(", ")));
-        }
-        marks_.push_back({Mark::Kind::Pot, static_cast<int>(i),
+        if (!b.bursts.empty())
+            name +=
+                tr(", warmed for a few seconds at %1").arg(qstring(clocksInWords(*day_, b.bursts, session_.units())));
+        marks_.push_back({Mark::Kind::Pot, 0, static_cast<int>(i),
                           QRectF(xOf(b.melt), bottom_ + potRows_[i] * board::kPotHigh,
                                  std::max(8.0, xOf(b.to) - xOf(b.melt)), board::kPotHigh - 4),
                           name, potLane_.name});
@@ -193,7 +190,7 @@ void Board::layPlaces() {
             const double inside = board::kPlaceHigh - 10, high = std::max(board::kLeastStay, s.share * inside);
             const double low =
                 std::min(bottom_ + board::kPlaceHigh - 2 - s.at * inside, bottom_ + board::kPlaceHigh - 2);
-            marks_.push_back({Mark::Kind::Place, static_cast<int>(i),
+            marks_.push_back({Mark::Kind::Place, places_.size(), static_cast<int>(i),
                               QRectF(xOf(s.from) + 0.5, std::max(bottom_ + 4, low - high),
                                      std::max(6.0, xOf(s.to) - xOf(s.from) - 1), high),
                               tr("%1–%2 %3, %4 % of it")
@@ -238,7 +235,7 @@ void Board::layBench() {
     for (size_t i = 0; i < bench_.size(); ++i) {
         const auto& b = bench_[i];
         const Piece* piece = session_.plan().piece(b.piece);
-        marks_.push_back({Mark::Kind::Bench, static_cast<int>(i),
+        marks_.push_back({Mark::Kind::Bench, 0, static_cast<int>(i),
                           QRectF(xOf(b.from), bottom_ + b.row * board::kBenchHigh,
                                  std::max(10.0, xOf(b.to) - xOf(b.from)), board::kBenchHigh - 2),
                           tr("%1–%2 %3").arg(clock(b.from), clock(b.to), piece ? qstring(piece->name) : QString()),
@@ -318,10 +315,7 @@ void Board::mouseReleaseEvent(QMouseEvent* e) {
         setMinute(static_cast<int>(std::lround(minuteAt(at_.x()))));
     } else if (was == Drag::Block && block_ >= 0) {
         const Mark& m = marks_[static_cast<size_t>(block_)];
-        const Flow* flow = nullptr;
-        for (const auto& h : hands_)
-            if (h.lane.name == m.lane) flow = &h.flows[static_cast<size_t>(m.index)];
-        if (!flow) return;
+        const Flow* flow = &flowOf(m);
         if (!moved) setMinute(flow->from);
         else if (!flow->rest)
             emit stepMoved(heldBy(*flow), fives(day_->layout.start[static_cast<size_t>(heldBy(*flow))] +
@@ -331,11 +325,7 @@ void Board::mouseReleaseEvent(QMouseEvent* e) {
 }
 
 int Board::heldBy(const Flow& flow) const {
-    const auto own = [&](int t) {
-        const auto& id = day_->network.tasks[static_cast<size_t>(t)].id;
-        return std::any_of(day_->asked.tasks.begin(), day_->asked.tasks.end(),
-                           [&](const schedule::Task& a) { return a.id == id; });
-    };
+    const auto own = [&](int t) { return isOwn(*day_, t); };
     if (own(flow.main)) return flow.main;
     const auto it = std::find_if(flow.tasks.begin(), flow.tasks.end(), own);
     return it == flow.tasks.end() ? flow.main : *it;

@@ -37,6 +37,7 @@ public:
     /// A block, a pot, a stay or a line of the bench.
     struct Mark {
         enum class Kind { Hands, Pot, Place, Bench } kind = Kind::Hands;
+        size_t of = 0;  ///< which person or place
         int index = 0;  ///< into what it is of
         QRectF box;
         QString name, lane;
@@ -98,6 +99,7 @@ private:
     double potWidth(const PotBand& band) const;
     QString potWords(const PotBand& band) const;
     static QString plainName(const PotBand& band);
+    const Flow& flowOf(const Mark& m) const { return hands_[m.of].flows[static_cast<size_t>(m.index)]; }
     /// The step that a block is pinned by: the one it is named by, unless that follows from others, as melting does.
     int heldBy(const Flow& flow) const;
     const Mark* markAt(const QPointF& at) const;
@@ -108,7 +110,7 @@ private:
     void paintKept(QPainter& p) const;
     void paintFlow(QPainter& p, const Flow& flow, const QRectF& box);
     void paintPot(QPainter& p, const PotBand& band, const QRectF& box) const;
-    void paintPlace(QPainter& p, const Place& place);
+    void paintPlace(QPainter& p, size_t number);
     void paintBench(QPainter& p, const OnBench& line, const QRectF& box);
     void paintNames(QPainter& p) const;
 

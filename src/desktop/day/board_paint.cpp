@@ -198,7 +198,8 @@ void Board::paintPot(QPainter& p, const PotBand& b, const QRectF& box) const {
     p.drawText(QPointF(end + 8, foot - 2), potWords(b));
 }
 
-void Board::paintPlace(QPainter& p, const Place& place) {
+void Board::paintPlace(QPainter& p, size_t number) {
+    const Place& place = places_[number];
     const Theme& c = theme();
     const QRectF all(board::kNames, place.lane.top + 4, width() - board::kNames - board::kRight, place.lane.high - 6);
     QColor ground = c.coldFill;
@@ -212,7 +213,7 @@ void Board::paintPlace(QPainter& p, const Place& place) {
     p.setPen(c.coldText);
     p.drawText(QRectF(all.right() + 3, all.top() - 8, board::kRight, 16), Qt::AlignLeft | Qt::AlignVCenter, tr("full"));
     for (const auto& m : marks_) {
-        if (m.kind != Mark::Kind::Place || m.lane != place.lane.name) continue;
+        if (m.kind != Mark::Kind::Place || m.of != number) continue;
         const Stay& s = place.stays[static_cast<size_t>(m.index)];
         const auto& hold = day_->network.holds[static_cast<size_t>(s.hold)];
         const auto& task = day_->network.tasks[static_cast<size_t>(hold.from)];
@@ -278,12 +279,11 @@ void Board::paintEvent(QPaintEvent*) {
     if (!hasDay()) return;
     paintHours(p);
     paintKept(p);
-    for (const auto& place : places_) paintPlace(p, place);
+    for (size_t i = 0; i < places_.size(); ++i) paintPlace(p, i);
     for (const auto& m : marks_) {
         switch (m.kind) {
             case Mark::Kind::Hands:
-                for (const auto& h : hands_)
-                    if (h.lane.name == m.lane) paintFlow(p, h.flows[static_cast<size_t>(m.index)], m.box);
+                paintFlow(p, flowOf(m), m.box);
                 break;
             case Mark::Kind::Pot:
                 paintPot(p, pots_[static_cast<size_t>(m.index)], m.box);

@@ -4,7 +4,6 @@
 #include <QProgressBar>
 #include <QPushButton>
 
-#include "core/words/words.h"
 #include "desktop/day/day_place.h"
 #include "desktop/kit/widgets.h"
 #include "report/text.h"
@@ -52,9 +51,7 @@ private:
         auto* take = toolButton(aimWords(f.aim));
         take->setCheckable(true);
         take->setChecked(session_.plan().day.aim == f.aim);
-        QObject::connect(take, &QPushButton::clicked, this, [this, aim = f.aim] {
-            session_.document().edit(tr("Wish: %1").arg(aimWords(aim)), [&](Plan& p) { p.day.aim = aim; });
-        });
+        QObject::connect(take, &QPushButton::clicked, this, [this, aim = f.aim] { takeAim(session_, aim); });
         grid_->addWidget(take, row, 0);
         const QString hands = tr("%1 h").arg(f.hands / 60.0, 0, 'f', 1);
         const QStringList words = f.known ? QStringList{f.begins,

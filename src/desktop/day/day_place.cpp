@@ -23,7 +23,7 @@ constexpr int kListWide = 300, kWithList = 860, kLookAfter = 700;  // px; ms of 
 DayPlace::DayPlace(Session& session, QWidget* parent)
     : QWidget(parent),
       session_(session),
-      looker_(session.plainLibrary(), session.cache()),
+      looker_(session.plainLibrary(), session.answerer()),
       headline_(new QLabel),
       sentence_(wrapped({}, "quiet")),
       notice_(wrapped({}, "quiet")),
@@ -58,6 +58,7 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     });
     connect(steps_, &StepList::minuteWanted, board_, &Board::setMinute);
     connect(along_, &TakeAlong::said, this, &DayPlace::said);
+    connect(steps_, &StepList::refused, this, [this](const QString& why) { emit said(why, true); });
     connect(wishes_, &WishBar::compareWanted, this, &DayPlace::compareWanted);
     connect(&session_, &Session::answersChanged, this, &DayPlace::refresh);
     connect(&session_, &Session::planChanged, this, [this] {
@@ -246,13 +247,6 @@ void DayPlace::showWays(const std::vector<DayWay>& ways) {
     fitBoard();
 }
 
-int DayPlace::fromMidnight(int minute) const {
-    const auto a = session_.answers();
-    const long deadline = localMinutes(session_.plan().deadline).value_or(0);
-    const auto local = a && a->day ? localMinutes(a->day->clock(minute)) : std::nullopt;
-    return static_cast<int>(local.value_or(deadline) - deadline / 1440 * 1440);
-}
-
 void DayPlace::move(int task, int minute) {
     const auto a = session_.answers();
     if (!a || !a->day || session_.isStale()) return;
@@ -260,7 +254,9 @@ void DayPlace::move(int task, int minute) {
 }
 
 void DayPlace::keepFree(int from, int to) {
-    const DayWish::Free free{fromMidnight(from), fromMidnight(to)};
+    const auto a = session_.answers();
+    if (!a || !a->day) return;
+    const DayWish::Free free{fromMidnight(session_.plan(), *a->day, from), fromMidnight(session_.plan(), *a->day, to)};
     session_.document().edit(tr("Keep hours free"), [&](Plan& p) { p.day.free.push_back(free); });
 }
 

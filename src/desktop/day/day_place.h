@@ -52,8 +52,6 @@ private:
     void letBe();
     void move(int task, int minute);
     void keepFree(int from, int to);
-    /// Minutes from the midnight before the deadline of a minute of the day.
-    int fromMidnight(int minute) const;
 
     Session& session_;
     Looker looker_;

@@ -1,14 +1,12 @@
 #include "desktop/day/looker.h"
 
-#include <set>
-
 #include "core/day/chance.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
 
-Looker::Looker(const material::Library& library, Cache& cache, QObject* parent)
-    : QObject(parent), library_(library), cache_(cache) {}
+Looker::Looker(const material::Library& library, Answerer& answerer, QObject* parent)
+    : QObject(parent), library_(library), answerer_(answerer) {}
 
 Looker::~Looker() { stop(); }
 
@@ -43,7 +41,7 @@ void Looker::start(Work work) {
 void Looker::lookForWays(const Plan& plan, std::shared_ptr<const Answers> answers) {
     start([this, plan, answers](std::stop_token quit, const auto& tell) {
         const auto lib = material::withColours(library_, plan.colours);
-        const auto ways = dayWays(plan, lib, *answers, *answers->day, rememberedSolve(cache_, quit), quit,
+        const auto ways = dayWays(plan, lib, *answers, *answers->day, answerer_.solve(quit), quit,
                                   [&](int done, int all) { tell([=, this] { emit progressed(0.99 * done / all); }); });
         if (!quit.stop_requested()) tell([this, ways] { emit waysFound(ways); });
     });
@@ -76,7 +74,7 @@ void Looker::compare(const Plan& plan, std::shared_ptr<const Answers> answers) {
         constexpr int kAims = 6;
         for (int aim = 0; aim < kAims && !quit.stop_requested(); ++aim) {
             other.day.aim = static_cast<DayWish::Aim>(aim);
-            const DayPlan day = layDay(other, lib, *answers, rememberedSolve(cache_, quit));
+            const DayPlan day = layDay(other, lib, *answers, answerer_.solve(quit));
             if (quit.stop_requested()) return;
             DayFigures f;
             f.aim = other.day.aim;

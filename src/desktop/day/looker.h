@@ -3,8 +3,8 @@
 #include <QObject>
 #include <thread>
 
-#include "core/answers/answers.h"
 #include "core/day/ways.h"
+#include "desktop/shell/answerer.h"
 
 namespace uovo::desktop {
 
@@ -21,7 +21,7 @@ class Looker : public QObject {
     Q_OBJECT
 
 public:
-    Looker(const material::Library& library, Cache& cache, QObject* parent = nullptr);
+    Looker(const material::Library& library, Answerer& answerer, QObject* parent = nullptr);
     ~Looker() override;
 
     /// Looks for ways out of a day; what was looked for before is dropped.
@@ -45,7 +45,7 @@ private:
     void start(Work work);
 
     const material::Library& library_;
-    Cache& cache_;
+    Answerer& answerer_;
     quint64 number_ = 0;
     bool busy_ = false;
     std::jthread thread_;

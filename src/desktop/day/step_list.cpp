@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "core/words/words.h"
 #include "desktop/kit/finger.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -15,13 +16,20 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kRowHigh = 45, kTickWide = 32;
+constexpr int kRowHigh = 45, kTickWide = 32, kCareRight = 12;  // without what to be careful with
+constexpr double kSmall = 12.5;
 
 /// A step: whether it is done, its words, its clock.
 class StepDelegate : public QStyledItemDelegate {
 public:
     StepDelegate(StepList* list, QObject* parent) : QStyledItemDelegate(parent), steps_(list) {}
-    QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const override { return {200, kRowHigh}; }
+    QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex& index) const override {
+        const QString& care = steps_->rowOf(index.row()).care;
+        if (care.isEmpty()) return {200, kRowHigh};
+        const QRect room(0, 0, steps_->list()->viewport()->width() - kTickWide - kCareRight, 1000);
+        const int high = QFontMetrics(report::font(kSmall)).boundingRect(room, Qt::TextWordWrap, care).height();
+        return {200, kRowHigh + high + 2};
+    }
     void paint(QPainter* p, const QStyleOptionViewItem& option, const QModelIndex& index) const override {
         const auto& row = steps_->rowOf(index.row());
         const Theme& c = theme();
@@ -55,10 +63,12 @@ public:
         const double room = box.width() - kTickWide - clockWide - 16;
         p->drawText(QPointF(box.left() + kTickWide, box.top() + 19),
                     QFontMetricsF(p->font()).elidedText(row.title, Qt::ElideRight, room));
-        p->setFont(report::font(12.5));
+        p->setFont(report::font(kSmall));
         p->setPen(c.quiet);
         p->drawText(QPointF(box.left() + kTickWide, box.top() + 36),
                     QFontMetricsF(p->font()).elidedText(row.more, Qt::ElideRight, box.width() - kTickWide - 22));
+        p->setPen(c.harm);
+        p->drawText(QRectF(option.rect).adjusted(kTickWide, kRowHigh - 3, -kCareRight, 0), Qt::TextWordWrap, row.care);
         p->restore();
     }
 
@@ -70,15 +80,9 @@ private:
 
 QString pinStep(Session& session, const DayPlan& day, int task, int minute) {
     const auto& t = day.network.tasks[static_cast<size_t>(task)];
-    const bool asked = std::any_of(day.asked.tasks.begin(), day.asked.tasks.end(),
-                                   [&](const schedule::Task& a) { return a.id == t.id; });
-    if (!asked || t.step == "rest")
-        return StepList::tr("“%1” follows from what it is for: pin that.").arg(qstring(t.title));
-    const auto local = localMinutes(day.clock(minute));
-    const long deadline = localMinutes(session.plan().deadline).value_or(0);
-    if (!local) return {};
-    if (*local < session.now()) return StepList::tr("That time has passed.");
-    const DayWish::Pin pin{t.id, static_cast<int>(*local - deadline / 1440 * 1440)};
+    if (!isOwn(day, task)) return StepList::tr("“%1” follows from what it is for: pin that.").arg(qstring(t.title));
+    if (minute < day.minuteOf(session.now())) return StepList::tr("That time has passed.");
+    const DayWish::Pin pin{t.id, fromMidnight(session.plan(), day, minute)};
     session.document().edit(StepList::tr("Pin a step"), [&](Plan& p) {
         std::erase_if(p.day.pins, [&](const DayWish::Pin& x) { return x.step == pin.step; });
         p.day.pins.push_back(pin);
@@ -100,12 +104,21 @@ StepList::StepList(Session& session) : session_(session), search_(new QLineEdit)
     list_->setStyleSheet(QStringLiteral("QListWidget { background: transparent; border: 0; outline: 0; }"));
     list_->setItemDelegate(new StepDelegate(this, list_));
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    list_->setResizeMode(QListView::Adjust);
     list_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     list_->setMouseTracking(true);
     scrollByFinger(list_);
     list_->installEventFilter(this);
     list_->viewport()->installEventFilter(this);
     box->addWidget(list_, 1);
+    list_->setContextMenuPolicy(Qt::CustomContextMenu);
+    connect(list_, &QWidget::customContextMenuRequested, this, [this](const QPoint& at) {
+        const auto* item = list_->itemAt(at);
+        if (!item) return;
+        auto* menu = menuOf(list_->row(item));
+        menu->setAttribute(Qt::WA_DeleteOnClose);
+        menu->popup(list_->viewport()->mapToGlobal(at));
+    });
     connect(search_, &QLineEdit::textChanged, this, [this] { filter(); });
     const auto go = [this](QListWidgetItem* item) { emit minuteWanted(rowOf(list_->row(item)).minute); };
     connect(list_, &QListWidget::itemActivated, this, go);
@@ -122,33 +135,34 @@ void StepList::setDay(std::shared_ptr<const DayPlan> day) {
     const auto order = stepsInOrder(*day_);
     const auto bursts = burstsAfter(*day_, order);
     const auto& wish = session_.plan().day;
-    const auto clock = [&](int minute) { return qstring(day_->said(minute, session_.units())); };
     const bool alone = day_->network.people.size() == 1;
     for (size_t i = 0; i < order.size(); ++i) {
         const auto& t = day_->network.tasks[order[i]];
         Row row;
         row.step = qstring(t.id);
         row.minute = day_->layout.start[order[i]];
-        row.clock = clock(row.minute);
+        row.task = static_cast<int>(order[i]);
+        row.clock = qstring(day_->said(row.minute, session_.units()));
         row.title = qstring(t.title);
         QStringList more{tr("%1 min").arg(t.minutes)};
         if (!alone && t.step != "rest") more << qstring(whoInWords(*day_, order[i]));
-        for (const auto& b : bursts[i]) {
-            QStringList at;
-            for (const int m : b.minutes) at << clock(m);
+        for (const auto& b : bursts[i])
             more << tr("warm the %1 at %2")
-                        .arg(qstring(b.pot).section(QStringLiteral(" ("), 0, 0), at.join(QStringLiteral(", ")));
-        }
+                        .arg(qstring(b.pot).section(QStringLiteral(" ("), 0, 0),
+                             qstring(clocksInWords(*day_, b.minutes, session_.units())));
         row.more = more.join(QStringLiteral(" · "));
+        QStringList care;
+        for (const auto& words : cautionsOf(t, session_.library())) care << qstring(words);
+        row.care = care.join(QLatin1Char(' '));
         row.done = std::find(wish.done.begin(), wish.done.end(), t.id) != wish.done.end();
         row.pinned =
             std::any_of(wish.pins.begin(), wish.pins.end(), [&](const DayWish::Pin& p) { return p.step == t.id; });
         auto* item = new QListWidgetItem(row.clock + QStringLiteral("   ") + row.title, list_);
         item->setToolTip(row.title + QLatin1Char('\n') + row.more);
         item->setData(Qt::AccessibleTextRole,
-                      QStringLiteral("%1 %2, %3%4%5")
+                      QStringLiteral("%1 %2, %3%4%5. %6")
                           .arg(row.clock, row.title, row.more, row.done ? tr(", done") : QString(),
-                               row.pinned ? tr(", pinned") : QString()));
+                               row.pinned ? tr(", pinned") : QString(), row.care));
         rows_.push_back(std::move(row));
     }
     if (kept >= 0 && kept < list_->count()) list_->setCurrentRow(kept);
@@ -191,9 +205,46 @@ void StepList::pin(int row) {
         });
         return;
     }
-    for (size_t i = 0; day_ && i < day_->network.tasks.size(); ++i)
-        if (day_->network.tasks[i].id == now.step.toStdString())
-            pinStep(session_, *day_, static_cast<int>(i), now.minute);
+    if (const QString why = pinStep(session_, *day_, now.task, now.minute); !why.isEmpty()) emit refused(why);
+}
+
+void StepList::setAhead(const std::string& piece, int days) {
+    session_.document().edit(tr("Choose the day it is made"), [&](Plan& p) {
+        if (days > 0) p.day.ahead[piece] = days;
+        else p.day.ahead.erase(piece);
+    });
+}
+
+void StepList::splitRounds(const std::string& piece) {
+    const auto answers = session_.pieceAnswers(piece);
+    if (!answers || !day_) return;
+    int rounds = 1;
+    for (const auto& t : day_->network.tasks)
+        if (t.piece == piece) rounds = std::max(rounds, t.round);
+    const int most = (answers->make + rounds) / (rounds + 1);  // as many in each of one round more
+    session_.document().edit(tr("Split into smaller rounds"),
+                             [&](Plan& p) { p.day.rounds[piece] = std::max(1, most); });
+}
+
+void StepList::joinRounds(const std::string& piece) {
+    session_.document().edit(tr("Join the rounds"), [&](Plan& p) { p.day.rounds.erase(piece); });
+}
+
+QMenu* StepList::menuOf(int row) {
+    const Row now = rowOf(row);
+    auto* menu = new QMenu(this);
+    menu->addAction(now.done ? tr("Take the tick off") : tr("Tick it off"), this, [this, row] { tick(row); });
+    menu->addAction(now.pinned ? tr("Let it go") : tr("Pin it here"), this, [this, row] { pin(row); });
+    const std::string id = day_->network.tasks[static_cast<size_t>(now.task)].piece;
+    const Piece* piece = session_.plan().piece(id);
+    if (!piece) return menu;
+    const auto& wish = session_.plan().day;
+    menu->addSection(qstring(piece->name));
+    if (wish.ahead.contains(id)) menu->addAction(tr("Shells on the day itself"), this, [this, id] { setAhead(id, 0); });
+    else menu->addAction(tr("Shells the day before"), this, [this, id] { setAhead(id, 1); });
+    menu->addAction(tr("In smaller rounds"), this, [this, id] { splitRounds(id); });
+    if (wish.rounds.contains(id)) menu->addAction(tr("As many at once as fit"), this, [this, id] { joinRounds(id); });
+    return menu;
 }
 
 bool StepList::eventFilter(QObject* watched, QEvent* event) {

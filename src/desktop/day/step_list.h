@@ -2,6 +2,7 @@
 #pragma once
 #include <QLineEdit>
 #include <QListWidget>
+#include <QMenu>
 #include <memory>
 
 #include "core/day/lanes.h"
@@ -23,16 +24,25 @@ public:
     void tick(int row);
     /// Pins it where it stands, or lets it go.
     void pin(int row);
+    /// Makes the walls and parts of a piece so many days before; 0: on the day.
+    void setAhead(const std::string& piece, int days);
+    /// One round more than there are, or as few as the shelf allows.
+    void splitRounds(const std::string& piece);
+    void joinRounds(const std::string& piece);
+    /// What can be done with a row, and with the piece it is of; the caller's.
+    QMenu* menuOf(int row);
     /// What a row shows.
     struct Row {
-        QString step, clock, title, more;
-        int minute = 0;
-        bool done = false, pinned = false, pinnable = false;
+        QString step, clock, title, more, care;  ///< care: what to be careful with, whole
+        int minute = 0, task = -1;
+        bool done = false, pinned = false;
     };
     const Row& rowOf(int row) const { return rows_[static_cast<size_t>(row)]; }
 
 signals:
     void minuteWanted(int minute);
+    /// Why a step was not pinned.
+    void refused(const QString& why);
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;

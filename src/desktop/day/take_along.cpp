@@ -75,8 +75,8 @@ bool TakeAlong::save(const QString& path, bool cards) {
         return pages.has_value();
     };
     if (path.endsWith(QLatin1String(".pdf"), Qt::CaseInsensitive))
-        return done(cards ? report::writeTaskCards(path, session_.plan(), *a, person())
-                          : report::writeDaySheet(path, session_.plan(), *a, person()));
+        return done(cards ? report::writeTaskCards(path, session_.plan(), session_.library(), *a, person())
+                          : report::writeDaySheet(path, session_.plan(), session_.library(), *a, person()));
     const bool calendar = path.endsWith(QLatin1String(".ics"), Qt::CaseInsensitive);
     const std::string words =
         calendar ? io::calendarOf(session_.plan(), *a->day, person(), session_.now()) : text().toStdString();
@@ -90,7 +90,8 @@ void TakeAlong::print(bool cards) {
     QPrintDialog dialog(&printer, window());
     dialog.setWindowTitle(cards ? tr("Print the cards") : tr("Print the day"));
     if (dialog.exec() != QDialog::Accepted) return;
-    if ((cards ? report::paintTaskCards : report::paintDaySheet)(printer, session_.plan(), *a, person()) == 0)
+    if ((cards ? report::paintTaskCards : report::paintDaySheet)(printer, session_.plan(), session_.library(), *a,
+                                                                 person()) == 0)
         emit said(tr("The printer took nothing."), true);
 }
 

@@ -35,11 +35,16 @@ QString aimWords(DayWish::Aim aim) {
     return {};
 }
 
+void takeAim(Session& session, DayWish::Aim aim) {
+    session.document().edit(WishBar::tr("Wish: %1").arg(aimWords(aim)), [&](Plan& p) { p.day.aim = aim; });
+}
+
 WishBar::WishBar(Session& session)
     : session_(session),
-      sure_(choiceBox(tr("Sure to be ready"),
-                      {tr("20 minutes kept free"), tr("ready 5 days in 10"), tr("ready 7 days in 10"),
-                       tr("ready 8 days in 10"), tr("ready 9 days in 10"), tr("ready 19 days in 20")})) {
+      sure_(choiceBox(
+          tr("Sure to be ready"),
+          {tr("%1 minutes kept free").arg(session.library().usual("reserve") / 60), tr("ready 5 days in 10"),
+           tr("ready 7 days in 10"), tr("ready 8 days in 10"), tr("ready 9 days in 10"), tr("ready 19 days in 20")})) {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 4, 0, 0);
     box->setSpacing(6);
@@ -60,7 +65,7 @@ WishBar::WishBar(Session& session)
         b->setCheckable(true);
         b->setObjectName(QStringLiteral("aim%1").arg(a));
         connect(b, &QPushButton::clicked, this, [this, aim] {
-            session_.document().edit(tr("Wish: %1").arg(aimWords(aim)), [&](Plan& p) { p.day.aim = aim; });
+            takeAim(session_, aim);
             refresh();
         });
         flow->addWidget(b);

@@ -9,6 +9,8 @@ namespace uovo::desktop {
 
 /// "begin late", "few temperings"
 QString aimWords(DayWish::Aim aim);
+/// Takes a wish, as one edit.
+void takeAim(Session& session, DayWish::Aim aim);
 
 class WishBar : public QWidget {
     Q_OBJECT

@@ -148,6 +148,7 @@ private:
     void trace() {
         if (picture_.pixels.empty()) return;
         const int number = ++asked_;
+        use_->setEnabled(false);  // until what is shown is what is wished
         if (worker_.joinable()) worker_.join();
         worker_ = std::jthread([this, number, picture = picture_, wishes = wishes_] {
             auto traced = io::trace(picture, wishes);

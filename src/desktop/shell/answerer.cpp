@@ -34,6 +34,7 @@ void Answerer::work(std::stop_token quit) {
         Plan plan;
         AnswerOptions options;
         options.chance = true;
+        options.effort = effort_;
         std::stop_source stop;
         quint64 number = 0;
         {

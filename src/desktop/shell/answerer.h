@@ -1,6 +1,7 @@
 // Computes answers beside the window; the newest plan wins.
 #pragma once
 #include <QObject>
+#include <atomic>
 #include <condition_variable>
 #include <memory>
 #include <mutex>
@@ -25,6 +26,11 @@ public:
     void ask(const Plan& plan, std::shared_ptr<const DayPlan> before = nullptr);
     /// What was computed, for others who ask beside it; may be used from any thread.
     Cache& cache() { return cache_; }
+    /// From the next question on, days are tried this share of the usual times: what is not about the day is answered
+    /// sooner.
+    void setEffort(double share) { effort_ = share; }
+    /// Lays out days as the answers do, remembered with them; may be used from any thread.
+    Solve solve(std::stop_token stop) { return rememberedSolve(cache_, std::move(stop), effort_); }
     bool busy() const { return pending_ > 0; }
 
 signals:
@@ -42,6 +48,7 @@ private:
     std::optional<Plan> next_;
     std::shared_ptr<const DayPlan> before_;
     std::stop_source current_;
+    std::atomic<double> effort_ = 1;
     quint64 asked_ = 0;
     int pending_ = 0;
     /// Two: the newest plan does not wait until the older one has stopped, which may take a factorisation.

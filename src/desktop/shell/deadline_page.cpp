@@ -80,7 +80,12 @@ public:
             return set(dateOf(now()), *minutes);
         });
         calendar();
-        note(tr("The day is laid out backwards from here, with twenty minutes in hand."));
+        const auto& day = session.answers() ? session.answers()->day : nullptr;
+        const int usual = static_cast<int>(session.library().usual("reserve") / 60);
+        note(
+            tr("The day is laid out backwards from here, with %1 minutes in hand. How sure you want to be is a wish in "
+               "Day.")
+                .arg(day ? day->reserve : usual));
         end();
         QObject::connect(&session_, &Session::planChanged, this, [this] { show(); });
         show();

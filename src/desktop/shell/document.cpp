@@ -65,6 +65,7 @@ void Document::edit(const QString& label, const std::function<void(Plan&)>& chan
     change(next);
     pruneModels(next);
     if (next == plan_) return;
+    next.day.laid = {};  // it was of the plan before
     if (const auto problem = tooLarge(next)) {
         emit refused(QString::fromStdString(problem->sentence));
         return;
@@ -116,6 +117,7 @@ void Document::redo() {
 
 void Document::setPlan(Plan plan, const QString& path) {
     forgetAutosave();
+    emit replaced();
     plan_ = std::move(plan);
     path_ = path;
     history_ = {{plan_, {}, {}, 0}};
@@ -182,7 +184,10 @@ tl::expected<void, Problem> Document::takeFromDisk() {
 void Document::keepMine() { seen_ = asked_ = fingerprint(); }
 
 tl::expected<void, Problem> Document::save(const QString& path, io::Fault fault) {
-    if (auto ok = io::savePlan(path.toStdString(), plan_, fault); !ok) return ok;
+    Plan finished = plan_;
+    if (finish_) finish_(finished);
+    if (auto ok = io::savePlan(path.toStdString(), finished, fault); !ok) return ok;
+    plan_ = history_[static_cast<size_t>(at_)].plan = std::move(finished);
     path_ = path;
     savedAt_ = at_;
     seen_ = asked_ = fingerprint();
@@ -194,7 +199,13 @@ tl::expected<void, Problem> Document::save(const QString& path, io::Fault fault)
 
 void Document::autosave(bool wait) {
     autosaveTimer_.stop();
-    isModified() ? keeper_.keep(plan_, path_) : keeper_.forget();
+    if (isModified()) {
+        Plan finished = plan_;
+        if (finish_) finish_(finished);
+        keeper_.keep(finished, path_);
+    } else {
+        keeper_.forget();
+    }
     if (!wait) return;
     keeper_.wait();
     QCoreApplication::sendPostedEvents(this);  // its word about a failure

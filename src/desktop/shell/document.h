@@ -38,6 +38,9 @@ public:
     void undo();
     void redo();
 
+    /// What is added to the plan as its file is written.
+    void setFinish(std::function<void(Plan&)> finish) { finish_ = std::move(finish); }
+
     /// Replaces the document. @param path empty for a plan without a file
     void setPlan(Plan plan, const QString& path);
     tl::expected<void, Problem> open(const QString& path);
@@ -67,6 +70,8 @@ signals:
     /// The work cannot be kept against a crash; said once until it can again.
     void recoveryFailed(const QString& reason);
     void planChanged();
+    /// The plan that follows is another one.
+    void replaced();
     void fileChanged();
     /// Another program or window wrote the plan's file.
     void changedByOthers();
@@ -85,6 +90,7 @@ private:
     Plan plan_;
     QString path_, folder_;
     std::function<bool(const Plan&)> rule_;
+    std::function<void(Plan&)> finish_;
     std::vector<State> history_;
     int at_ = 0, savedAt_ = 0;
     void wantAutosave();

@@ -18,6 +18,10 @@ Session::Session(const material::Library& library, QString dataFolder, std::func
       document_(folder_ + QStringLiteral("/recovery")),
       answerer_(library, std::move(known)) {
     connect(&document_, &Document::planChanged, this, &Session::ask);
+    connect(&document_, &Document::replaced, this, [this] { laid_ = dayBefore_ = nullptr; });
+    document_.setFinish([this](Plan& plan) {
+        if (const auto day = dayToStayNear()) plan.day.laid = laidOf(*day);
+    });
     connect(&document_, &Document::refused, this, [this] {  // what would have been made is not there to be looked at
         if (!piece() && !plan().pieces.empty()) select(QString::fromStdString(plan().pieces.front().id));
     });

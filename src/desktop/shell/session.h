@@ -29,7 +29,7 @@ public:
     std::shared_ptr<const DayPlan> dayBefore() const { return dayBefore_; }
     /// Takes another layout of the day that is shown.
     void takeDay(const schedule::Found& found);
-    Cache& cache() { return answerer_.cache(); }
+    Answerer& answerer() { return answerer_; }
     const material::Library& plainLibrary() const { return library_; }
     /// Where the program keeps what is its own: recovery copies, which plans are open.
     const QString& dataFolder() const { return folder_; }
