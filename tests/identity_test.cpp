@@ -1,6 +1,7 @@
 // Ids say what a thing is; words are for a person.
 #include <catch2/catch.hpp>
 
+#include <cstring>
 #include <set>
 
 #include "support.h"
@@ -80,6 +81,37 @@ TEST_CASE("the tasks of a day have ids of their own, whatever pieces and chocola
         CHECK_FALSE(t.step.empty());
         CHECK(t.id.ends_with(t.step));
     }
+}
+
+TEST_CASE("a step that takes nothing from a pot melts none: only pots that hold grams are in the day") {
+    int without = 0;
+    for (const char* family : {"ball", "disc", "spoon", "egg-half", "basket", "tart"}) {
+        INFO(family);
+        Plan plan = test::demo();
+        Piece p = newPiece(plan, family);
+        const std::string own = p.chocolate;
+        for (const auto& c : io::library().chocolates)  // all of it from another than its own
+            if (c.id != own && c.kind == "couverture") {
+                for (auto& step : p.making)
+                    if (auto* cast = std::get_if<CastStep>(&step)) cast->chocolate = c.id;
+                for (auto& coat : p.coats()) coat.chocolate = c.id;
+                break;
+            }
+        p.making.emplace_back(LidStep{});
+        plan.pieces = {p};
+        const Answers a = test::answersOf(plan);
+        if (!a.day || !a.day->problem.empty()) continue;
+        std::set<std::string> held;
+        for (const auto& pot : a.pots) held.insert(pot.key.id());
+        for (const auto& pot : a.day->asked.pots) {
+            std::string id = pot.id;
+            for (const char* twin : {"-cup", "-molten"})
+                if (id.ends_with(twin)) id.resize(id.size() - std::strlen(twin));
+            CHECK(held.contains(id));
+        }
+        for (const auto& t : a.day->asked.tasks) without += t.step == "lid" && t.pot < 0;
+    }
+    CHECK(without >= 1);
 }
 
 TEST_CASE("places and pots of a day are told by what they are") {

@@ -27,6 +27,7 @@ private:
     void after(int from, int to, int min, int max, std::string why);
     /// The pot of a piece's chocolate, with its small twin; sittings are found by who lays out the day.
     /// @param molten it need not be tempered: kneaded, not eaten as it sets
+    /// @returns -1 when no piece asks for a gram of it
     int potFor(const Piece& piece, const std::string& chocolate, bool molten = false);
     /// A pot as it is melted, tempered and kept. @param known index of it among the plan's pots
     schedule::Pot potOfKind(const batch::PotKey& key, size_t known, bool molten) const;

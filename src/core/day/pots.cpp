@@ -20,6 +20,7 @@ int Builder::potFor(const Piece& piece, const std::string& chocolate, bool molte
     if (const auto at = pots_.find(id); at != pots_.end()) return at->second;
     const auto found =
         std::find_if(known_.pots.begin(), known_.pots.end(), [&](const batch::Pot& p) { return p.key == key; });
+    if (found == known_.pots.end()) return -1;  // a step that asks for none of it, as a lid over what is shut
     const auto known = static_cast<size_t>(found - known_.pots.begin());
     const auto* bought = lib_.find(chocolate);
     const auto* base = known_.melts[known].together > 0 ? lib_.find(bought->boughtAs()) : nullptr;
@@ -107,12 +108,14 @@ void Builder::chop(int pot, const std::string& name) {
 }
 
 void Builder::draws(int task, int pot, bool bath) {
+    if (pot < 0) return;
     net_.tasks[static_cast<size_t>(task)].pot = pot;
     net_.tasks[static_cast<size_t>(task)].skills |= schedule::kHot;
     draws_.push_back({task, pot, bath, false});
 }
 
 void Builder::drawsLittle(int task, int pot) {
+    if (pot < 0) return;
     auto& t = net_.tasks[static_cast<size_t>(task)];
     t.pot = pot;
     t.small = true;
