@@ -233,8 +233,12 @@ void StepList::joinRounds(const std::string& piece) {
 QMenu* StepList::menuOf(int row) {
     const Row now = rowOf(row);
     auto* menu = new QMenu(this);
-    menu->addAction(now.done ? tr("Take the tick off") : tr("Tick it off"), this, [this, row] { tick(row); });
-    menu->addAction(now.pinned ? tr("Let it go") : tr("Pin it here"), this, [this, row] { pin(row); });
+    const auto act = [this, step = now.step](void (StepList::*what)(int)) {  // its row may move while the menu is open
+        for (int i = 0; i < list_->count(); ++i)
+            if (rowOf(i).step == step) return (this->*what)(i);
+    };
+    menu->addAction(now.done ? tr("Take the tick off") : tr("Tick it off"), this, [act] { act(&StepList::tick); });
+    menu->addAction(now.pinned ? tr("Let it go") : tr("Pin it here"), this, [act] { act(&StepList::pin); });
     const std::string id = day_->network.tasks[static_cast<size_t>(now.task)].piece;
     const Piece* piece = session_.plan().piece(id);
     if (!piece) return menu;

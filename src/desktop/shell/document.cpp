@@ -33,6 +33,12 @@ bool writerLives(const QString& copy) {
     return !lock.tryLock(0);
 }
 
+/// A plan as it is written.
+Plan finishedBy(const std::function<void(Plan&)>& finish, Plan plan) {
+    if (finish) finish(plan);
+    return plan;
+}
+
 }  // namespace
 
 Document::Document(QString recoveryFolder, QObject* parent)
@@ -184,8 +190,7 @@ tl::expected<void, Problem> Document::takeFromDisk() {
 void Document::keepMine() { seen_ = asked_ = fingerprint(); }
 
 tl::expected<void, Problem> Document::save(const QString& path, io::Fault fault) {
-    Plan finished = plan_;
-    if (finish_) finish_(finished);
+    Plan finished = finishedBy(finish_, plan_);
     if (auto ok = io::savePlan(path.toStdString(), finished, fault); !ok) return ok;
     plan_ = history_[static_cast<size_t>(at_)].plan = std::move(finished);
     path_ = path;
@@ -199,13 +204,7 @@ tl::expected<void, Problem> Document::save(const QString& path, io::Fault fault)
 
 void Document::autosave(bool wait) {
     autosaveTimer_.stop();
-    if (isModified()) {
-        Plan finished = plan_;
-        if (finish_) finish_(finished);
-        keeper_.keep(finished, path_);
-    } else {
-        keeper_.forget();
-    }
+    isModified() ? keeper_.keep(finishedBy(finish_, plan_), path_) : keeper_.forget();
     if (!wait) return;
     keeper_.wait();
     QCoreApplication::sendPostedEvents(this);  // its word about a failure
