@@ -7,6 +7,8 @@
 
 #include "core/answers/answers.h"
 #include "core/coat/band.h"
+#include "core/material/colour.h"
+#include "core/run/rehearse.h"
 #include "core/schedule/solver.h"
 #include "io/data.h"
 
@@ -88,6 +90,22 @@ int main() {
     row("day plan, 20 layouts", median(5, [&] { (void)schedule::layOut(net, first); }), 100);
     row("day plan, as much as is waited for",
         median(5, [&] { (void)schedule::layOut(net, schedule::Effort::quick(net)); }), 1000);
+    const auto coloured = material::withColours(lib, whole.colours);
+    const long begins = *localMinutes(all.day->clock(all.day->layout.begins));
+    const int length = -all.day->layout.begins;
+    int moment = 0;
+    row("the rest of the day laid out anew, at a moment of it",
+        median(21,
+               [&] {
+                   DayNow now = asPlanned(*all.day, begins + (moment += 37) % length);
+                   now.minute += 15;
+                   for (auto& [person, until] : now.busy) until = std::max(until, now.minute);
+                   (void)layRest(whole, coloured, all, now, *all.day);
+               }),
+        300);
+    unsigned seed = 0;
+    row("the whole day rehearsed", median(5, [&] { (void)run::rehearse(whole, coloured, all, *all.day, ++seed); }),
+        20000);
     std::puts("\ncells   two coats, ms");
     for (const int cells : {25, 50, 100, 200, 400, 800}) {
         const auto j = *coatJob(plan.pieces[0], plan, lib, cells);

@@ -1,18 +1,18 @@
 #!/usr/bin/env bash
-# Fuzzes the readers of plans, plans with models, quantities, models, 3MF packages, SVG files and probe lines, a minute each unless told otherwise:
-# scripts/fuzz.sh [SECONDS] [plan|meshplan|quantity|mesh|3mf|svg|probe ...]
+# Fuzzes the readers of plans, plans with models, quantities, models, 3MF packages, SVG files, probe lines and logs of days, a minute each unless told otherwise:
+# scripts/fuzz.sh [SECONDS] [plan|meshplan|quantity|mesh|3mf|svg|probe|run ...]
 set -euo pipefail
 cd "$(dirname "$0")/.."
 . scripts/packages.sh
-uovo_need_packages "$UOVO_BUILD clang libclang-rt-14-dev"
+uovo_need_packages "$UOVO_BUILD clang-19 libclang-rt-19-dev"
 seconds=${1:-60}
 shift || true
-[ $# -gt 0 ] || set -- plan meshplan quantity mesh 3mf svg probe
+[ $# -gt 0 ] || set -- plan meshplan quantity mesh 3mf svg probe run
 cmake --preset fuzz >/dev/null
 log=$(mktemp)
 cmake --build build/fuzz --target "${@/#/fuzz-}" >"$log" 2>&1 || { tail -n 30 "$log" >&2; echo "The fuzzers did not build." >&2; exit 1; }
 rm -f "$log"
-mkdir -p build/fuzz/{plan,meshplan,quantity,mesh,3mf,svg,probe,found}
+mkdir -p build/fuzz/{plan,meshplan,quantity,mesh,3mf,svg,probe,run,found}
 printf '{"points":[0,0,0,0.03,0,0,0,0.03,0,0,0,0.03],"triangles":[0,2,1,0,1,3,1,2,3,0,3,2]}' >build/fuzz/meshplan/a
 cp data/demo/*.uovo build/fuzz/plan/
 printf 'A5 1/2 in' >build/fuzz/quantity/a; printf 'D114 \302\260F' >build/fuzz/quantity/b; printf 'E1 h 15' >build/fuzz/quantity/c
@@ -23,6 +23,7 @@ printf '\1<?xml version="1.0"?><model unit="millimeter" xmlns="http://schemas.mi
 printf '\1<model><resources><object id="1"><mesh><vertices><vertex x="0" y="0" z="0"/><vertex x="9" y="0" z="0"/><vertex x="0" y="9" z="1"/></vertices><triangles><triangle v1="0" v2="1" v3="2"/></triangles></mesh></object><object id="2"><components><component objectid="1" transform="1 0 0 0 1 0 0 0 1 5 0 0"/><component objectid="1"/></components></object></resources><build><item objectid="2"/></build></model>' >build/fuzz/3mf/b
 printf "<svg width='100mm' viewBox='0 0 100 100'><g transform='rotate(9)'><path d='M0 0C9 9 8 7 60 50Q1 2 3 4A5 5 0 1 0 9 9Z'/><rect width='9' height='9'/></g></svg>" >build/fuzz/svg/a
 printf 'uovo-probe 1 a\nT 31.6 C @2\nM 412 g\n! low\n' >build/fuzz/probe/a
+printf '{"uovoRun":1}\n{"at":0,"is":"begun","begun":"2026-11-24T10:00","pieces":[{"piece":"a","name":"A","wanted":2,"made":3}]}\n{"at":1,"is":"laid","steps":[{"id":"x","title":"X","at":3,"minutes":4,"pot":"d","makes":1,"ready":true,"waits":[{"after":"y","min":3,"max":9}]},{"id":"y","title":"Y","at":1,"minutes":2}]}\n{"at":2,"is":"done","step":"y"}\n{"at":3,"is":"happened","what":"broke","piece":"a","count":1}\n{"at":4,"is":"undone"}\n' >build/fuzz/run/a
 for f in "$@"; do
     echo "fuzzing $f for $seconds s"
     leaks=1

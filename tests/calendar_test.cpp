@@ -79,14 +79,22 @@ TEST_CASE("the day as text has every step once, the day before under its date, a
     plan.pieces.resize(2);
     plan.day.ahead = {{plan.pieces[0].id, 1}};
     const auto a = test::answersOf(plan);
-    const std::string all = dayText(plan, *a.day, nullptr, std::nullopt), mine = dayText(plan, *a.day, nullptr, 0);
+    const std::string all = dayText(plan, io::library(), *a.day, nullptr, std::nullopt),
+                      mine = dayText(plan, io::library(), *a.day, nullptr, 0);
     CHECK(all.find(a.day->clock(a.day->layout.begins).substr(0, 10)) != std::string::npos);
     CHECK(all.find(plan.deadline.substr(0, 10)) != std::string::npos);
     for (const auto& t : a.day->network.tasks)
         if (t.step != "burst") CHECK(all.find(t.title) != std::string::npos);
     CHECK(mine.size() < all.size());
+    for (const auto& t : a.day->network.tasks)  // its cautions too, each once
+        for (const auto& caution : cautionsOf(t, io::library())) {
+            const size_t at = all.find(caution);
+            REQUIRE(at != std::string::npos);
+            CHECK(all.find(caution, at + 1) == std::string::npos);
+        }
     plan.units = UnitSystem::US;
-    CHECK(dayText(plan, *test::answersOf(plan).day, nullptr, std::nullopt).find(" pm") != std::string::npos);
+    CHECK(dayText(plan, io::library(), *test::answersOf(plan).day, nullptr, std::nullopt).find(" pm") !=
+          std::string::npos);
 }
 
 TEST_CASE("the command prints the day, writes a calendar, and says what is wrong") {

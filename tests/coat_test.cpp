@@ -55,6 +55,21 @@ TEST_CASE("mass in the piece is the volume of its wall") {
     CHECK(r.coats[0].added + r.coats[1].added == Approx(r.mass));
 }
 
+TEST_CASE("what runs down an upright wall lies at its foot: no cell of it takes it all") {
+    for (const double corner : {0.001, 0.002, 0.004, 0.008}) {
+        INFO(corner);
+        Plan plan = test::demo();
+        Piece p = newPiece(plan, "cup");
+        p.shape = test::cup(0.065, 0.065, 0.05, corner, 0.05);
+        const auto j = *coatJob(p, plan, io::library(), 80);
+        const auto r = *coat::coat(j);
+        CHECK(r.error < 1e-10);
+        CHECK(*std::ranges::max_element(r.wall) < 0.012);
+        for (size_t i = 1; i + 1 < r.wall.size(); ++i)  // no needle between its neighbours
+            CHECK(r.wall[i] < 3 * std::max(r.wall[i - 1], r.wall[i + 1]) + 1e-4);
+    }
+}
+
 TEST_CASE("more coats, cooler chocolate and a shorter wait make a thicker wall") {
     auto p = bowl();
     const auto base = job(p);

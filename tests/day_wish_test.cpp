@@ -4,6 +4,7 @@
 #include "core/day/lanes.h"
 #include "core/day/ways.h"
 #include "core/document/difference.h"
+#include "core/material/colour.h"
 #include "core/words/words.h"
 #include "support_day.h"
 
@@ -298,7 +299,7 @@ TEST_CASE("what would help is laid out, and does what it says") {
     Plan plan = bowls(30);
     const auto a = test::answersOf(plan);
     Cache cache;
-    const auto solve = rememberedSolve(cache);
+    const auto solve = rememberedSolve(cache, {}, test::withoutStrength().effort);
     int told = 0;
     const auto ways = dayWays(plan, io::library(), a, *a.day, solve, {}, [&](int, int) { ++told; });
     CHECK(told >= 2);
@@ -315,6 +316,31 @@ TEST_CASE("what would help is laid out, and does what it says") {
     std::stop_source stop;
     stop.request_stop();
     CHECK(dayWays(plan, io::library(), a, *a.day, solve, stop.get_token()).empty());
+}
+
+TEST_CASE("castings left on the bench: their longer times are computed, and the day is the one that is promised",
+          "[long]") {
+    Plan plan = test::demo();
+    plan.kitchen.shelfDepth = Measure(0.16);
+    const auto a = test::answersOf(plan);
+    REQUIRE(a.day->problem.empty());
+    const auto lib = material::withColours(io::library(), plan.colours);
+    Cache cache;
+    const auto solve = rememberedSolve(cache, {}, test::withoutStrength().effort);
+    const auto refigure = [](const Plan& other) {
+        return std::make_shared<const PlanFigures>(test::answersOf(other, test::withoutDay()));
+    };
+    const auto without = dayWays(plan, lib, a, *a.day, solve);
+    CHECK(std::ranges::find(without, "bench", &DayWay::id) == without.end());
+    const auto ways = dayWays(plan, lib, a, *a.day, solve, {}, {}, refigure);
+    const auto way = std::ranges::find(ways, "bench", &DayWay::id);
+    REQUIRE(way != ways.end());
+    Plan other = plan;
+    way->change(other);
+    for (const auto& p : other.pieces)
+        for (const auto& c : p.casts()) CHECK(c.place != coat::Place::Fridge);
+    const auto b = test::answersOf(other);
+    CHECK(b.day->layout.begins == way->begins);
 }
 
 TEST_CASE("blocks hold every step of a person once, in order, none too narrow where there is room") {

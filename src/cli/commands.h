@@ -14,6 +14,8 @@ int verify(const std::vector<std::string>& args);
 int coatCase(const std::vector<std::string>& args);
 /// The day as a list; --person N, --calendar OUT.ics
 int day(const std::vector<std::string>& args);
+/// A day played through: its events and its outcome as JSON; --seed N, --script ANSWERS.json, --no-mishaps
+int rehearse(const std::vector<std::string>& args);
 int demo(const std::vector<std::string>& args);
 
 /// Loads the plan named by the first argument (- is standard input) and says on standard error what is wrong.

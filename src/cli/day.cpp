@@ -45,7 +45,7 @@ int day(const std::vector<std::string>& args) {
         if (!done) std::fprintf(stderr, "uovo-cli: %s\n", done.error().sentence.c_str());
         return done ? 0 : 1;
     }
-    std::fputs(dayText(*plan, *all->day, all->chance.get(), person).c_str(), stdout);
+    std::fputs(dayText(*plan, io::library(), *all->day, all->chance.get(), person).c_str(), stdout);
     return all->day->problem.empty() && all->day->found.layout.broken.empty() ? 0 : 1;
 }
 

@@ -27,6 +27,8 @@ constexpr const char* kHelp =
     "  uovo-cli nest CASE.json            outlines laid out on sheets, as JSON (docs/format.md)\n"
     "  uovo-cli schedule CASE.json        tasks laid out over people, places and pots, as JSON (docs/format.md)\n"
     "  uovo-cli day FILE                  the day as a list; --person N, --calendar OUT.ics\n"
+    "  uovo-cli rehearse FILE --seed N    the day played through with plausible mishaps, as JSON; --script "
+    "ANSWERS.json\n"
     "  uovo-cli demo                      the demo plan, as a file to begin with\n"
     "  uovo-cli --version\n\n"
     "FILE may be - for standard input.\n";
@@ -51,6 +53,7 @@ int main(int argc, char** argv) {
     if (command == "nest") return uovo::cli::nest(args);
     if (command == "schedule") return uovo::cli::schedule(args);
     if (command == "day") return uovo::cli::day(args);
+    if (command == "rehearse") return uovo::cli::rehearse(args);
     if (command == "demo") return uovo::cli::demo(args);
     if (command == "templates") return uovo::cli::templates(args, argc, argv);
     if (command == "card") return uovo::cli::card(args, argc, argv);

@@ -40,14 +40,19 @@ public:
     }
 
     void cards() {
-        constexpr double kGap = 6, kInner = 4, kStep = 5.2;
+        constexpr double kGap = 6, kInner = 4, kStep = 5.2, kSmall = 3.3;
         const double wide = (page_.width() - kGap) / 2;
         double column = 0, rowTop = page_.y, rowHigh = 0;
         for (size_t who = 0; who < day_.network.people.size(); ++who) {
             if (person_ && *person_ != who) continue;
             for (const auto& f : flowsOf(day_, who, kLeast, kWords)) {
                 if (f.rest) continue;
-                const double high = 22 + kStep * double(f.tasks.size());
+                QStringList cautions;
+                for (const int t : f.tasks)
+                    for (const auto& words : cautionsOf(day_.network.tasks[static_cast<size_t>(t)], lib_))
+                        if (!cautions.contains(qstring(words))) cautions << qstring(words);
+                double high = 22 + kStep * double(f.tasks.size());
+                for (const auto& c : cautions) high += page_.paragraphHigh(wide - 2 * kInner, c, kSmall) + 0.8;
                 if (column == 0) {
                     page_.y = rowTop;
                     page_.need(std::min(high, 240.0));
@@ -76,6 +81,11 @@ public:
                     page_.line(x + kInner + 13,
                                fitted(qstring(day_.network.tasks[at].title), 3.6, wide - 2 * kInner - 13), 3.6);
                     page_.y += kStep;
+                }
+                page_.y += 1;
+                for (const auto& c : cautions) {
+                    page_.paragraph(x + kInner, wide - 2 * kInner, c, kSmall, kHarm);
+                    page_.y += 0.8;
                 }
                 rowHigh = std::max(rowHigh, high);
                 column = column == 0 ? 1 : 0;

@@ -81,6 +81,18 @@ public:
             y += size * 1.32;
         }
     }
+    /// How high a paragraph is, mm.
+    double paragraphHigh(double w, const QString& words, double size) const {
+        QTextLayout layout(words, font(size * kFine));
+        layout.beginLayout();
+        double high = 0;
+        for (QTextLine l = layout.createLine(); l.isValid(); l = layout.createLine()) {
+            l.setLineWidth(w * kFine);
+            high += size * 1.32;
+        }
+        layout.endLayout();
+        return high;
+    }
     void rule() {
         p_.setPen(QPen(kLine, 0.2));
         p_.drawLine(QPointF(kMargin, y), QPointF(kMargin + width(), y));

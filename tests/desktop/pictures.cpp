@@ -100,6 +100,10 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     auto* line = p.window.day()->board();
     line->setMinute(line->minute() * 2 / 5);
     take(p, "day");
+    for (const auto& s : scenes())
+        if (s.name == "bench-step") s.open(p);
+    take(p, "bench");
+    p.window.bench()->keeper()->close();
     QTest::keyClick(&p.window, Qt::Key_F2);
     p.session.select("crater-bowl");
     setDarkTheme(true);

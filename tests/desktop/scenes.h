@@ -1,5 +1,6 @@
 // Every place and every sheet of the window, each opened as a person opens it, in turn.
 #pragma once
+#include "desktop/bench/mishap_panel.h"
 #include "desktop/build/build_place.h"
 #include "program.h"
 
@@ -61,6 +62,35 @@ inline std::vector<Scene> scenes() {
                        (void)QTest::qWaitFor([&] { return !p.window.day()->looker()->busy(); }, kPatience);
                    },
                    sheet, true});
+    const auto bench = [](Program& p) -> QWidget* { return p.window.bench(); };
+    all.push_back({"bench", [press](Program& p) { press(p, Qt::Key_F6); }, bench});
+    const auto works = [press](Program& p, int steps) {
+        press(p, Qt::Key_F6);
+        p.answered();
+        auto* keeper = p.window.bench()->keeper();
+        auto now = std::make_shared<run::Stamp>(run::Stamp{1'000'000, 100, "scene"});
+        keeper->setClock([now] { return *now; });
+        keeper->rehearse(1, 3);
+        for (int k = 0; k < steps && keeper->runs(); ++k) {
+            (void)QTest::qWaitFor([&] { return !keeper->isLaying(); }, kPatience);
+            const run::Step* s = keeper->run()->step(p.window.bench()->shown());
+            if (!s) break;
+            const double at = std::max(keeper->run()->due(*s), (s->at + s->minutes) * run::kMinute);
+            now->up += std::max(0.0, at - keeper->second());
+            p.window.bench()->doneTarget()->click();
+            keeper->answered();
+            emit p.window.bench()->mishaps()->closed();
+        }
+        emit keeper->ticked();
+    };
+    all.push_back({"bench-step", [works](Program& p) { works(p, 21); }, bench});
+    all.push_back({"bench-trouble",
+                   [works](Program& p) {
+                       works(p, 21);
+                       p.window.bench()->troubleTarget()->click();
+                   },
+                   bench});
+    all.push_back({"bench-over", [works](Program& p) { works(p, 400); }, bench});
     const auto sheets = [&](const QString& name, std::function<void(Program&)> open) {
         all.push_back({name,
                        [press, open](Program& p) {

@@ -11,6 +11,7 @@ namespace {
 
 constexpr double kConverged = 3e-8;   // m; the mass is exact whatever is left
 constexpr double kLevel = 1e-6;       // m: no higher is as high
+constexpr double kFull = 0.6;         // of what the fillet of a corner holds
 constexpr double kFilletSlope = 0.4;  // of the wedge beside the foot: thickness lost per arc length
 
 /// Tridiagonal solve in place; the answer is left in d.
@@ -260,6 +261,12 @@ bool Film::flow(double dt, const Surroundings& around) {
             const bool lowest = hollowOf(i) >= 0 && lean_[i] > 0 && height_[i] <= height_[left] + kLevel &&
                                 height_[i] <= height_[right] + kLevel;
             arrived_[i] = lowest ? std::max(0.0, v_[i] - 0.5 * (v_[left] + v_[right])) : 0;
+            // An upright wall at a pool, or at a corner that is full, holds no more than the film above it: its depth
+            // is no head, nothing else would take what runs down there.
+            const size_t foot = height_[left] < height_[right] ? left : right, above = foot == left ? right : left;
+            if (lowest || hollowOf(i) < 0 || std::abs(lean_[i]) > kFillet || above == i || foot == i) continue;
+            const bool full = std::isfinite(criticalOf(foot)) && h_[foot] > kFull * criticalOf(foot);
+            if (full || (stands(foot) && levels()[foot] >= height_[i])) arrived_[i] = std::max(0.0, v_[i] - v_[above]);
         }
         levelPools(arrived_);
     }

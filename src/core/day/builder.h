@@ -54,7 +54,9 @@ private:
     };
     int task(const Round& r, const std::string& what, std::string title, const char* lane, int length_, int coat,
              std::vector<std::string> cautions = {});
-    /// As many at once as the shelf holds, and the person wishes.
+    /// Molds that a piece is made in round after round; 0: as many as are needed.
+    static int moldsOf(const Piece& piece) { return piece.usesMolds() ? piece.molds : 0; }
+    /// As many at once as the shelf holds, there are molds for, and the person wishes.
     std::vector<Round> roundsOf(const Piece& piece, const PieceAnswers& a) const;
     /// The first step that is done once, for all rounds together: behind the last that shapes, releases or trims.
     static size_t together(const Making& making);
@@ -147,7 +149,11 @@ private:
     /// The steps that are done once, for all rounds together, up to the table.
     void finish(const Piece& piece, const PieceAnswers& a, Since since, const std::string& things);
     /// What does not keep stands no longer than its time: until it is back in the fridge, or until it is eaten.
-    void keepCold();
+    void keepCold(const Round& r, const PieceAnswers& a, const Since& since);
+    /// Once no step draws from a pot any more.
+    void washUp();
+    /// What is looked at last is looked at last: at the end of the hours in which somebody is there.
+    void serveLast();
     /// The end of the work: a task of one minute that everything leads to.
     int serving();
     /// Which pieces a step is about: "crater bowls 1–6", "moon to break 2", "all 4 meteorites", "the moon to break".

@@ -47,12 +47,13 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
     std::vector<CastStep> steps(piece.casts().begin(), piece.casts().end());
     if (steps.empty()) steps.emplace_back();
     const size_t end = together(piece.making);
-    int before = -1;
+    int before = -1, emptied = -1;
     for (const Round& r : roundsOf(piece, a)) {
         const int many = r.pieces * std::max(1, edible) + (r.number == 1 ? spares : 0);
         const int prepare = prepareCasts(r, many);
         if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
         before = prepare;
+        if (emptied >= 0) after(emptied, prepare, 0, -1, "the molds are empty again");
         Since since{{prepare, 0, "the molds are ready"}};
         std::map<std::string, Since> parts;  // those that have casts of their own; else one
         size_t layer = 0;
@@ -79,6 +80,7 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
                 follow(since, release);
                 since = {{release, 0, "it is off its former"}};
                 released = true;
+                if (moldsOf(piece) > 0) emptied = release;
             } else if (!stage.wall && released && std::holds_alternative<TrimStep>(step)) {
                 const int trim =
                     task(r, "trim", "Trim " + r.who, "finish", minutes("trim", r.pieces), 0, {"warm-plate"});
@@ -110,7 +112,9 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
     const auto& stage = *a.made;
     const int edible = static_cast<int>(work.items.size()), sheets = work.sheets;
     const size_t layer = work.tone;
-    const std::string who = work.name.empty() ? r.who : partOf(r, work.name, edible);
+    const std::string who = !work.name.empty() ? partOf(r, work.name, edible)
+                            : stage.wall       ? "the other parts of " + r.who
+                                               : r.who;
     int spares = 0, spareSheets = 0;  // made with the first round
     if (r.number == 1)
         for (const size_t i : work.items) {
@@ -121,11 +125,10 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
     const bool last = work.last;
     const int poured =
         task(r, k == 0 ? std::string("cast") : fmt::format("cast-{}", k + 1),
-             (piece.overBalloon()               ? laceVerb(piece)
-              : piece.roundSomething()          ? "Stir and spoon "
-              : sheets == edible                ? "Spread and cut "
-              : stage.wall && work.name.empty() ? "Cast the other parts of "
-                                                : "Cast ") +
+             (piece.overBalloon()      ? laceVerb(piece)
+              : piece.roundSomething() ? "Stir and spoon "
+              : sheets == edible       ? "Spread and cut "
+                                       : "Cast ") +
                  who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")),
              "coat", minutes("cast", many - spread) * (edible > sheets) + minutes("spread", spread) * (sheets > 0), 1);
     draws(poured, potFor(piece, piece.chocolateOf(c)));

@@ -12,11 +12,12 @@ void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) 
     const bool around = piece.roundSomething();
     const int walls = static_cast<int>(a.made->wall->items.size());
     const size_t end = together(piece.making);
-    int firstPrepare = -1;
+    int firstPrepare = -1, emptied = -1;
     for (const Round& r : roundsOf(piece, a)) {
         const int n = r.pieces;
         const int prepare = readyFormer(r, walls);
         if (firstPrepare < 0) firstPrepare = prepare;
+        if (emptied >= 0) after(emptied, prepare, 0, -1, "the molds are empty again");
         std::map<std::string, SoFar> parts;  // those that have coats of their own; else one
         size_t coatNumber = 0;
         bool patched = around;  // what is in it needs no patch
@@ -44,6 +45,7 @@ void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) 
             if (std::holds_alternative<ReleaseStep>(step)) {
                 const int release = offItsFormer(r, walls);
                 follow(since, release, static_cast<int>(lib_.usual("latestRelease") / 60));
+                if (moldsOf(piece) > 0) emptied = release;
                 since = {{release, 0, "it is off its former"}};
             } else if (std::holds_alternative<TrimStep>(step)) {
                 const int trim =

@@ -22,7 +22,8 @@ schedule::Network Builder::build() {
     clear_ =
         add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
     for (const auto& piece : plan_.pieces) build(piece);
-    keepCold();
+    washUp();
+    serveLast();
     shareGrams();
     wishes();
     return std::move(net_);
@@ -85,7 +86,8 @@ std::vector<Builder::Round> Builder::roundsOf(const Piece& piece, const PieceAns
     const auto wished = plan_.day.rounds.find(piece.id);
     const int make = a.make,
               perRound =
-                  std::max(1, std::min({a.perShelf, make, wished == plan_.day.rounds.end() ? make : wished->second}));
+                  std::max(1, std::min({a.perShelf, make, wished == plan_.day.rounds.end() ? make : wished->second,
+                                        moldsOf(piece) > 0 ? moldsOf(piece) : make}));
     const int rounds = (make + perRound - 1) / perRound;
     std::vector<Round> out;
     for (int r = 0; r < rounds; ++r) {

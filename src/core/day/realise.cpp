@@ -30,12 +30,16 @@ public:
         pots();
         rests();
         for (size_t i = 0; i < day_.layout.start.size(); ++i)
-            if (const int early = -asked_.horizon - day_.layout.start[i]; early > 0)
+            if (const int early = -asked_.horizon - day_.layout.start[i]; early > 0 && !day_.network.tasks[i].done)
                 day_.layout.broken.push_back({schedule::Broken::Kind::Horizon, static_cast<int>(i), early});
     }
 
 private:
     int add(schedule::Task task, int start, unsigned who) {
+        if (task.pot >= 0) {
+            task.potId = asked_.pots[static_cast<size_t>(task.pot)].id;
+            task.takes = task.draw;
+        }
         task.pot = task.choice = -1;
         task.small = false;
         task.pin.reset();
@@ -88,6 +92,8 @@ private:
         t.skills = schedule::kHot;
         t.step = step;
         t.cautions.emplace_back("hot-bowl");
+        t.potId = pot.id;
+        t.makes = w.kind == PotWork::Kind::Burst ? 0 : w.mass;
         return t;
     }
 
@@ -127,6 +133,7 @@ private:
         for (size_t s = 0; s < found_.sittings.size(); ++s) {
             const auto& sitting = found_.sittings[s];
             const auto p = static_cast<size_t>(sitting.pot);
+            if (sitting.standing) ready[s] = at_[static_cast<size_t>(sitting.uses.front())];
             if (ready[s] < 0 || sitting.uses.empty()) continue;
             if (resource[p] < 0) {
                 resource[p] = static_cast<int>(day_.network.resources.size());

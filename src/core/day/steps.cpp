@@ -2,12 +2,19 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <climits>
 #include <cmath>
 
 #include "core/day/builder.h"
 #include "core/stages/gluing.h"
 
 namespace uovo::day {
+namespace {
+
+constexpr int kLook = 10;         // min at the end within which all is looked at
+constexpr double kColdAgain = 3;  // min of starting later that carrying there and back is worth
+
+}  // namespace
 
 int Builder::strew(const Round& r, const PieceAnswers& a, const std::vector<size_t>& steps, int onto, double lock) {
     int last = onto, before = onto;
@@ -257,17 +264,79 @@ void Builder::finish(const Piece& piece, const PieceAnswers& a, Since since, con
         after(s.task, serving(), s.wait, -1, s.why);
         finished_[piece.id].push_back(s.task);
     }
+    keepCold(wanted, a, since);
 }
 
-void Builder::keepCold() {
-    for (const auto& [task, piece] : perishable_) {
-        int until = serving();
-        if (stored_.contains(piece))
-            for (size_t i = 0; i < net_.tasks.size(); ++i)
-                if (net_.tasks[i].piece == piece && net_.tasks[i].step == "store") until = static_cast<int>(i);
-        after(task, until, 0, static_cast<int>(lib_.usual("fillingMost") / 60),
-              "a perishable filling does not wait long");
+void Builder::keepCold(const Round& r, const PieceAnswers& a, const Since& since) {
+    std::vector<int> filled;
+    for (const auto& [task, piece] : perishable_)
+        if (piece == r.piece.id) filled.push_back(task);
+    if (filled.empty()) return;
+    const int most = static_cast<int>(lib_.usual("fillingMost") / 60);
+    const char* why = "a perishable filling does not wait long";
+    const auto waits = [&](int until) {
+        for (const int task : filled) {
+            after(task, until, 0, most, why);
+            net_.lags.back().soft = true;
+        }
+    };
+    if (stored_.contains(r.piece.id)) {
+        for (size_t i = 0; i < net_.tasks.size(); ++i)
+            if (net_.tasks[i].piece == r.piece.id && net_.tasks[i].step == "store") waits(static_cast<int>(i));
+        return;
     }
+    // Eaten within its time, or back in the cold until it is: whichever the day likes better.
+    const int choice = static_cast<int>(net_.choices.size());
+    net_.choices.push_back({r.piece.id + "/cold", {0, kColdAgain}});
+    const size_t first = net_.lags.size();
+    waits(serving());
+    for (size_t i = first; i < net_.lags.size(); ++i) net_.lags[i].choice = choice;
+    const size_t cold = net_.lags.size();
+    const int in = task(r, "chill-in", "Back into the fridge: " + r.who, "cold", minutes("carry", r.pieces), 0);
+    const int out =
+        task(r, "chill-out", "Out of the fridge for the table: " + r.who, "look", minutes("carry", r.pieces), 0);
+    for (const int t : {in, out})
+        net_.tasks[static_cast<size_t>(t)].choice = choice, net_.tasks[static_cast<size_t>(t)].mode = 1;
+    for (const auto& s : since) {  // at once, or when it is dry
+        after(s.task, in, s.wait, s.wait + static_cast<int>(lib_.usual("servedWithin") / 60), s.why);
+        net_.lags.back().soft = true;
+    }
+    waits(in);
+    after(clear_, in, 0, -1, "the shelf is clear");
+    after(in, out, 0, -1, "it stays cold");
+    after(out, serving(), 0, static_cast<int>(lib_.usual("servedWithin") / 60), "it comes cold to the table");
+    net_.lags.back().soft = true;
+    for (size_t i = cold; i < net_.lags.size(); ++i) net_.lags[i].choice = choice, net_.lags[i].mode = 1;
+    takePlace(coat::Place::Fridge, in, out, a, r.pieces);
+    net_.holds.back().choice = choice;
+    net_.holds.back().mode = 1;
+}
+
+void Builder::washUp() {
+    if (serve_ < 0 || draws_.empty()) return;
+    const int wash =
+        add({"wash-up", "Pour what is left out to set, wash up", "", "finish", minutes("washUp", 1), 1, 0, 0, {}});
+    std::set<int> using_;
+    for (const auto& d : draws_)
+        if (using_.insert(d.task).second) after(d.task, wash, 0, -1, "the pots are no longer needed");
+    after(wash, serving(), 0, -1, "the kitchen is clean");
+}
+
+void Builder::serveLast() {
+    if (serve_ < 0 || perishable_.empty()) return;
+    int last = INT_MIN;
+    for (const auto& p : net_.people) {
+        int there = p.there.empty() ? 0 : INT_MIN;
+        for (const auto& s : p.there) there = std::max(there, s.to);
+        for (bool moved = true; moved;) {
+            moved = false;
+            for (const auto& c : net_.closed)
+                if (there > c.from && there <= c.to) there = c.from, moved = true;
+        }
+        last = std::max(last, there);
+    }
+    auto& t = net_.tasks[static_cast<size_t>(serve_)];
+    t.earliest = std::max(t.earliest, last - kLook);
 }
 
 int Builder::serving() {

@@ -32,7 +32,7 @@ PlanFigures onMoreShelves(const Plan& plan, const PlanFigures& known) {
 
 std::vector<DayWay> dayWays(const Plan& plan, const material::Library& lib, const PlanFigures& known,
                             const DayPlan& day, const Solve& solve, std::stop_token stop,
-                            const std::function<void(int, int)>& told) {
+                            const std::function<void(int, int)>& told, const Refigure& refigure) {
     struct Trial {
         DayWay way;
         Plan plan;
@@ -60,6 +60,20 @@ std::vector<DayWay> dayWays(const Plan& plan, const material::Library& lib, cons
                 for (auto& h : p.kitchen.helpers) h.from.clear();
             },
             known);
+    const bool cold = std::ranges::any_of(plan.pieces, [](const Piece& p) {
+        return std::ranges::any_of(p.casts(), [](const CastStep& c) { return c.place == coat::Place::Fridge; });
+    });
+    if (cold && refigure) {
+        const auto onBench = [](Plan& p) {
+            for (auto& piece : p.pieces)
+                for (auto& step : piece.making)
+                    if (auto* c = std::get_if<CastStep>(&step); c && c->place == coat::Place::Fridge)
+                        c->place = coat::Place::Table;
+        };
+        Plan other = plan;
+        onBench(other);
+        if (const auto figures = refigure(other)) add("bench", "castings left to set on the bench", onBench, *figures);
+    }
     if (plan.pieces.size() > 1) {  // without what takes most hands, unless something else stands in it
         std::string heaviest;
         int most = 0;

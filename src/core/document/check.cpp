@@ -213,6 +213,7 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
     if (p.count > kMostPieces)
         add({fmt::format("{} pieces are more than a kitchen makes in a day; {} at most.", p.count, kMostPieces),
              "count"});
+    if (p.molds < 0) add({"Without a mold there is no piece: one at least, or as many as are needed.", "molds"});
     if (p.survives < 0.2 || p.survives > 1 || !std::isfinite(p.survives))
         add({"The share that comes out whole lies between 20 % and 100 %.", "survives"});
     const auto coating = coatingOf(p, plan, lib);

@@ -24,6 +24,15 @@ bool Piece::couldBeCoated() const {
            });
 }
 
+bool Piece::usesMolds() const {
+    using enum form::Former;
+    const auto& of = family();
+    if (of.former == Cup) return form::choice(shape, "made") == "silicone";
+    if (of.former == Parts) return !of.flat;
+    return of.former == Closed || of.former == Wrap ||
+           (of.former == Mold && form::choice(shape, "mold") != "paper case");
+}
+
 bool Piece::hasOwnSteps(const std::string& item) const {
     return !item.empty() && (std::ranges::any_of(coats(), [&](const auto& c) { return c.item == item; }) ||
                              std::ranges::any_of(casts(), [&](const auto& c) { return c.item == item; }));

@@ -95,13 +95,17 @@ struct Piece {
     double thinnerShare = 0;
     Making making;  ///< its steps, in order
     Handling handling;
-    Measure wantedWall = 0.0015;           ///< m, thinnest place a person accepts
-    std::string pot;                       ///< id, empty: the one that needs least
-    double survives = 0.9;                 ///< share that comes out whole
+    Measure wantedWall = 0.0015;  ///< m, thinnest place a person accepts
+    std::string pot;              ///< id, empty: the one that needs least
+    int molds = 0;                ///< its molds that are there, used round after round; 0: as many as are needed
+    double survives = 0.9;        ///< share that comes out whole
     std::map<std::string, Measure> loads;  ///< of a load case by its id: N, kg, J or h, where it is not the usual
     Sits sits = Sits::Flat;
     std::string extra;
     bool operator==(const Piece&) const = default;
+
+    /// Made in what is used again: a mold, a silicone cup, acetate.
+    bool usesMolds() const;
 
     StepsOf<PlannedCoat> coats() { return StepsOf<PlannedCoat>(making); }
     StepsOf<const PlannedCoat> coats() const { return StepsOf<const PlannedCoat>(making); }

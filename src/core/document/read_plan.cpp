@@ -82,6 +82,7 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
     o.number("thinnerShare", p.thinnerShare);
     o.measure("wantedWall", p.wantedWall);
     o.text("pot", p.pot);
+    o.whole("molds", p.molds);
     o.number("survives", p.survives);
     if (const json* loads = o.find("loads")) {
         Object l(*loads, o.at("loads"));

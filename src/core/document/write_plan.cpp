@@ -204,6 +204,7 @@ json written(const Piece& p) {
     for (const auto& step : p.making) j["making"].push_back(written(step));
     j["wantedWall"] = written(p.wantedWall);
     if (!p.pot.empty()) j["pot"] = p.pot;
+    if (p.molds > 0) j["molds"] = p.molds;
     j["survives"] = p.survives;
     for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
     if (!(p.handling == Handling{})) {

@@ -84,7 +84,8 @@ Blocks blocksOf(const Network& net, int window) {
     const size_t n = net.tasks.size();
     Joined joined(n);
     for (const auto& l : net.lags)
-        if (l.max >= 0 && l.max - l.min <= window) joined.join(l.from, l.to);
+        if (l.max >= 0 && !net.tasks[static_cast<size_t>(l.from)].done && l.max - l.min <= window)
+            joined.join(l.from, l.to);
     const auto waits = waitsOf(net);
     while (joinRings(joined, n, waits)) {
     }

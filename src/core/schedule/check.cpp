@@ -47,6 +47,11 @@ private:
         const Task& t = of(i);
         if (isDone(i) != isOn(t.choice, t.mode)) return wrong("“{}” is done or left out against its choice.", t.title);
         if (!isDone(i)) return;
+        if (t.done) {
+            if (startOf(i) != *t.pin || day_.who[static_cast<size_t>(i)] != 0)
+                wrong("“{}” was done otherwise.", t.title);
+            return;
+        }
         if (endOf(i) > std::min(0, t.latest)) wrong("“{}” ends too late.", t.title);
         if (!said(Broken::Kind::Horizon, i, -net_.horizon - startOf(i))) wrong("“{}” lies before the day.", t.title);
         if (t.earliest != INT_MIN && !said(Broken::Kind::Earliest, i, t.earliest - startOf(i)))
@@ -71,7 +76,7 @@ private:
         const int gap = startOf(l.to) - startOf(l.from);
         if (gap < l.min)
             wrong("“{}” begins {} min after “{}”; {} are needed.", of(l.to).title, gap, of(l.from).title, l.min);
-        if (l.max >= 0 && !said(Broken::Kind::Lag, i, gap - l.max))
+        if (l.max >= 0 && !of(l.to).done && !said(Broken::Kind::Lag, i, gap - l.max))
             wrong("“{}” begins {} min after “{}”; at most {} are allowed.", of(l.to).title, gap, of(l.from).title,
                   l.max);
     }
@@ -204,6 +209,7 @@ private:
             wrong("A sitting of {} says other grams than its uses.", pot.name);
         if (draw + bath > pot.vessel + 1e-6 && !said(Broken::Kind::Vessel, index, 1))
             wrong("A sitting of {} does not fit its bowl.", pot.name);
+        if (s.standing) return standing(s, pot);
         if (spans.back().to - spans.front().from > pot.length) wrong("A sitting of {} is too long.", pot.name);
         for (size_t i = 1; i < spans.size(); ++i)
             if (!said(Broken::Kind::Idle, index, spans[i].from - spans[i - 1].to - pot.idle))
@@ -254,6 +260,14 @@ private:
                     !said(Broken::Kind::Crossed, static_cast<int>(k), 1))
                     return wrong("Two sittings of {} cross.", pot.name);
         }
+    }
+
+    /// What was ready before has a task that was done, and no more than stands is taken of it.
+    void standing(const PotSitting& s, const Pot& pot) {
+        if (std::none_of(s.uses.begin(), s.uses.end(), [&](int t) { return of(t).done; }))
+            wrong("A pot of {} is taken for ready.", pot.name);
+        if (s.uses.size() > 1 && s.draw + s.bath > pot.standing + 1e-6)
+            wrong("More {} is drawn than stands.", pot.name);
     }
 
     const Network& net_;

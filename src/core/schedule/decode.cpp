@@ -20,6 +20,8 @@ Decoder::Decoder(const Network& net)
     for (const auto& p : net.pots) longest += static_cast<int>(p.meltMinutes + p.temperMinutes) + 60;
     for (const auto& s : net.closed) longest += std::max(0, s.to - s.from);
     minutes_ = std::min(longest + 600, net.horizon + 7 * 24 * 60);
+    for (const auto& t : net.tasks)
+        if (t.done) minutes_ = std::max(minutes_, std::min(-*t.pin + 600, net.horizon + 14 * 24 * 60));
     for (size_t i = 0; i < net.lags.size(); ++i) lagsFrom_[net.lags[i].from].push_back(static_cast<int>(i));
     holdLength_.resize(net.holds.size());
     for (size_t i = 0; i < net.holds.size(); ++i) {
@@ -87,7 +89,7 @@ Decoder::Price Decoder::decode(const Genes& genes) {
     bound_.assign(net_.tasks.size(), 0);
     for (size_t t = 0; t < net_.tasks.size(); ++t) {  // what is pinned has its hands before anyone
         const auto& task = net_.tasks[t];
-        if (!task.pin || isOff(static_cast<int>(t))) continue;
+        if (!task.pin || task.done || isOff(static_cast<int>(t))) continue;
         const int at = -*task.pin - task.minutes;
         const int pot = potOf(static_cast<int>(t));
         if (at < -task.latest || outsideForbidden(static_cast<int>(t), at) != at) continue;
@@ -173,7 +175,27 @@ int Decoder::lowerBound(int task) const {
     for (const int p : meltsFor_[task])
         for (const auto& s : state_.sittings)
             if (s.uses > 0 && s.pot == p) from = std::max(from, s.end);
-    return from + genes_->delay[task];
+    // no delay leads before the day begins
+    const int most = std::max(0, net_.horizon - t.minutes - from);
+    if (wished_.empty()) return from + std::min(genes_->delay[task], most);
+    delays_[task] = std::clamp(wished_[task] - from, 0, most);
+    return from + delays_[task];
+}
+
+Genes Decoder::near(const std::vector<int>& start, Genes genes) {
+    const size_t n = net_.tasks.size();
+    wished_.assign(n, 0);
+    delays_.assign(n, 0);
+    for (size_t t = 0; t < n; ++t)
+        if (start[t] != kLeftOut) wished_[t] = -start[t] - net_.tasks[t].minutes;
+    std::vector<int> last(blocks_.tasks.size(), minutes_);
+    for (size_t b = 0; b < last.size(); ++b)
+        for (const int t : blocks_.tasks[b]) last[b] = std::min(last[b], wished_[t]);
+    std::ranges::stable_sort(genes.order, {}, [&](int b) { return last[b]; });
+    decode(genes);
+    genes.delay = std::move(delays_);
+    wished_.clear();
+    return genes;
 }
 
 int Decoder::outsideForbidden(int task, int at) const {
@@ -241,8 +263,26 @@ int Decoder::holdFits(int task, int at) const {
     return at;
 }
 
+bool Decoder::layDone(int task, bool accept) {
+    const auto& t = net_.tasks[task];
+    at_[task] = std::clamp(-*t.pin - t.minutes, 0, minutes_ - t.minutes - 1);
+    who_[task] = 0;
+    if (t.pot >= 0) {
+        lift(t.pot);
+        const Use use{-1, task, -1, at_[task], t.minutes, t.draw, t.bath};
+        const int last = lastSitting(t.pot);
+        const bool joined = last >= 0 && joins(use, state_.sittings[last], last) &&
+                            state_.sittings[last].mass() <= net_.pots[t.pot].standing + 1e-9;
+        addUse(use, t.pot, joined ? last : -1);
+        state_.sittings[joined ? last : state_.sittings.size() - 1].standing = true;
+        settle(t.pot);
+    }
+    return keepsWindows(task, accept) && takeHolds(task, accept);
+}
+
 bool Decoder::layTask(int task, bool accept) {
     const auto& t = net_.tasks[task];
+    if (t.done) return layDone(task, accept);
     const int pot = potOf(task);
     int at = lowerBound(task);
     if (pot >= 0) lift(pot);  // what makes it ready makes room for one more use, and is laid again behind it
@@ -314,7 +354,7 @@ bool Decoder::keepsWindows(int task, bool accept) {
     const auto& t = net_.tasks[task];
     for (const int l : lagsFrom_[task]) {
         const auto& lag = net_.lags[l];
-        if (lag.max < 0 || isOff(lag.choice, lag.mode) || at_[lag.to] < 0) continue;
+        if (lag.max < 0 || t.done || isOff(lag.choice, lag.mode) || at_[lag.to] < 0) continue;
         const int latest = at_[lag.to] + net_.tasks[lag.to].minutes - t.minutes + lag.max;
         if (at_[task] <= latest || blocks_.of[lag.to] != blocks_.of[task]) continue;
         bound_[lag.to] = std::max(bound_[lag.to], at_[lag.to] + at_[task] - latest);
@@ -369,6 +409,7 @@ void Decoder::price() {
         if (at_[i] < 0) continue;
         const auto& t = net_.tasks[i];
         const int end = at_[i] + t.minutes, task = static_cast<int>(i);
+        if (t.done) continue;
         longest = std::max(longest, end);
         hands += t.minutes * t.hands;
         breaks(Broken::Kind::Horizon, task, end - net_.horizon);
@@ -378,6 +419,7 @@ void Decoder::price() {
     for (size_t i = 0; i < net_.lags.size(); ++i) {
         const auto& lag = net_.lags[i];
         if (lag.max < 0 || isOff(lag.choice, lag.mode) || at_[lag.from] < 0 || at_[lag.to] < 0) continue;
+        if (net_.tasks[lag.to].done) continue;
         const int gap = at_[lag.from] + net_.tasks[lag.from].minutes - at_[lag.to] - net_.tasks[lag.to].minutes;
         breaks(Broken::Kind::Lag, static_cast<int>(i), gap - lag.max);
     }
@@ -388,6 +430,7 @@ void Decoder::price() {
         if (s.uses == 0) continue;
         const auto& pot = net_.pots[s.pot];
         const int sitting = static_cast<int>(i);
+        if (s.standing) continue;
         if (pot.base < 0 && pot.meltMinutes > 0) cost += net_.wish.sitting;
         longest = std::max(longest, s.end);
         breaks(Broken::Kind::FirstUse, sitting, s.readyAt - s.hi - pot.firstUse);
@@ -402,6 +445,7 @@ void Decoder::price() {
             crossed = std::max(crossed, a.end - b.lo);
         }
         breaks(Broken::Kind::Crossed, static_cast<int>(i), crossed);
+        if (state_.sittings[i].standing) continue;
         breaks(Broken::Kind::Idle, static_cast<int>(i),
                longestIdle(static_cast<int>(i)) - net_.pots[state_.sittings[i].pot].idle);
     }
@@ -469,7 +513,7 @@ Layout Decoder::layout() const {
         const auto& s = state_.sittings[i];
         if (s.uses == 0) continue;
         index[i] = static_cast<int>(out.sittings.size());
-        PotSitting now{s.pot, -s.hi, -s.lo, s.draw, s.bath, {}, {}};
+        PotSitting now{s.pot, -s.hi, -s.lo, s.draw, s.bath, {}, {}, s.standing};
         for (const auto& u : state_.uses)
             if (u.sitting == static_cast<int>(i) && u.task >= 0) now.uses.push_back(u.task);
             else if (u.sitting == static_cast<int>(i)) now.mixes.push_back(u.mixes);
@@ -480,6 +524,8 @@ Layout Decoder::layout() const {
         for (int& m : s.mixes) m = index[m];
     for (const auto& w : state_.work) {
         if (index[w.sitting] < 0 || w.person < 0) continue;
+        const bool past = w.at + w.minutes > net_.horizon;  // has been done
+        if (past && w.kind == PotWork::Kind::Burst && state_.sittings[w.sitting].standing) continue;
         out.potWork.push_back({w.kind, state_.sittings[w.sitting].pot, index[w.sitting], -w.at - w.minutes, w.minutes,
                                w.person, state_.sittings[w.sitting].mass(), w.interrupts});
         seen(out.potWork.back().start, w.minutes);

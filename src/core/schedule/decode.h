@@ -37,6 +37,9 @@ public:
         }
     };
     Price decode(const Genes& genes);
+    /// Genes whose day has its tasks about where they were. @param start of each task, or kLeftOut @param genes cups
+    /// and modes
+    Genes near(const std::vector<int>& start, Genes genes);
     /// The day decoded last.
     Layout layout() const;
     /// Windows broken by the day decoded last.
@@ -54,6 +57,7 @@ private:
         int pot = 0, lo = 0, hi = 0;  // of the uses
         int uses = 0;
         double draw = 0, bath = 0;
+        bool standing = false;                      // made ready already
         int readyAt = -1, readyEnd = -1, end = -1;  // tempered, warmed or mixed; end: molten before it
         bool settled() const { return readyAt >= 0; }
         double mass() const { return draw + bath; }
@@ -92,6 +96,8 @@ private:
     int nextTask(const std::vector<int>& tasks) const;
     int lowerBound(int task) const;
     bool keepsWindows(int task, bool accept);
+    /// A task that has been done stands where it was.
+    bool layDone(int task, bool accept);
     bool takeHolds(int task, bool accept);
     int holdFits(int task, int at) const;
     void fill(int resource, int from, int to, int amount);
@@ -145,6 +151,8 @@ private:
     int stuck_ = 0;  // tasks without any hands
 
     const Genes* genes_ = nullptr;
+    std::vector<int> wished_;          // mirrored, of each task; empty: its delay says
+    mutable std::vector<int> delays_;  // that lead there
     State state_, kept_;
     std::vector<int> at_;  // of each task, mirrored; -1: not laid
     std::vector<unsigned> who_, pinned_;

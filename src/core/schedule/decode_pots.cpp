@@ -125,6 +125,10 @@ Decoder::Seen Decoder::findPotHands(int from, int minutes, int row) const {
 void Decoder::settleSitting(int sitting) {
     const int potIndex = state_.sittings[sitting].pot;
     const auto& pot = net_.pots[potIndex];
+    if (auto& s = state_.sittings[sitting]; s.standing) {  // has been made ready
+        s.readyAt = s.readyEnd = s.end = s.hi;
+        return;
+    }
     const auto mass = [&] { return state_.sittings[sitting].mass(); };
     int at = state_.sittings[sitting].hi;
     if (pot.base >= 0) {
@@ -195,7 +199,8 @@ bool Decoder::joins(const Use& use, const Sitting& s, int index) const {
         if (temperMinutes(pot, more) > temperMinutes(pot, s.mass())) return false;
         if (meltMinutes(pot, more) > meltMinutes(pot, s.mass())) return false;
     }
-    if (s.draw + use.draw + std::max(s.bath, use.bath) > pot.vessel + 1e-9) return false;
+    const double holds = s.standing ? pot.standing : pot.vessel;
+    if (s.draw + use.draw + std::max(s.bath, use.bath) > holds + 1e-9) return false;
     if (std::max(s.hi, end) - std::min(s.lo, use.at) > pot.length) return false;
     const auto [before, after] = beside(index, use.at, end);
     const int later = after >= 0 ? after : s.settled() ? s.readyAt : -1;
@@ -265,7 +270,7 @@ int Decoder::sittingFor(const Use& use, int pot, int& next) {
 void Decoder::addUse(const Use& use, int pot, int sitting) {
     if (sitting < 0) {
         sitting = static_cast<int>(state_.sittings.size());
-        state_.sittings.push_back({pot, use.at, use.at + use.minutes, 0, 0, 0, -1, -1, -1});
+        state_.sittings.push_back({pot, use.at, use.at + use.minutes, 0, 0, 0, false, -1, -1, -1});
     }
     auto& s = state_.sittings[sitting];
     const int end = use.at + use.minutes;

@@ -206,8 +206,9 @@ int lengthBound(const Network& net) {
 
 Proof shortest(const Network& net, const Layout* known, long nodes, std::stop_token stop) {
     Proof out;
-    const bool pots = std::any_of(net.tasks.begin(), net.tasks.end(), [](const Task& t) { return t.pot >= 0; });
-    if (pots || !net.choices.empty() || net.restEvery > 0 || net.tasks.empty()) return out;
+    const bool other =
+        std::any_of(net.tasks.begin(), net.tasks.end(), [](const Task& t) { return t.pot >= 0 || t.done; });
+    if (other || !net.choices.empty() || net.restEvery > 0 || net.tasks.empty()) return out;
     out.possible = true;
     out.bound = lengthBound(net);
     int most = net.horizon;

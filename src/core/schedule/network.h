@@ -47,6 +47,11 @@ struct Task {
     std::optional<int> pin = {};         ///< starts at this minute
     int earliest = INT_MIN, latest = 0;  ///< starts no earlier; ends no later
     std::vector<Span> forbidden = {};    ///< does not overlap these
+    /// Of a day as it is done: the pot it takes from, or that it makes molten or ready with so many kg.
+    std::string potId = {};
+    double takes = 0, makes = 0;
+    /// Has been done, at its pin: it stands there whatever it breaks, and takes nobody's hands.
+    bool done = false;
 };
 
 /// `min <= start(to) - start(from) <= max`, minutes, min >= 0; max < 0: none.
@@ -55,6 +60,7 @@ struct Lag {
     int min = 0, max = -1;
     std::string why;  ///< "the first coat is firm", completes "…, because …"
     int choice = -1, mode = 0;
+    bool soft = false;  ///< its max contradicts nothing: where it cannot be kept the day is laid out and says so
 };
 
 /// `amount` of a resource is in use from the start of `from` to the end of `to`.
@@ -100,7 +106,9 @@ struct Pot {
     double vessel = 1e9;                                               ///< kg
     int idle = 40, length = 240, firstUse = 40, temperAfterMelt = 60;  ///< min, most
     bool keepsWarm = false;                                            ///< a melter: no bursts
-    std::vector<int> before = {};                                      ///< tasks that end before it is melted: chopping
+    /// kg of it that stand ready since the end of a task of it that is done: what follows may join that sitting.
+    double standing = 0;
+    std::vector<int> before = {};  ///< tasks that end before it is melted: chopping
 };
 
 /// Tasks, lags and holds that belong to one of several ways; the solver takes one.
@@ -151,6 +159,7 @@ struct PotSitting {
     double draw = 0, bath = 0;
     std::vector<int> uses;   ///< tasks
     std::vector<int> mixes;  ///< sittings whose colour is divided off this one
+    bool standing = false;   ///< was ready before the day's first minute
 };
 
 /// A window that could not be kept.

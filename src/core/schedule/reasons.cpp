@@ -16,7 +16,7 @@ LongestPath longestPath(const Network& net) {
     for (const auto& lag : net.lags) {
         if (lag.choice >= 0) continue;
         edges.push_back({lag.from, lag.to, lag.min});
-        if (lag.max >= 0) edges.push_back({lag.to, lag.from, -lag.max});
+        if (lag.max >= 0 && !lag.soft) edges.push_back({lag.to, lag.from, -lag.max});
     }
     const size_t n = net.tasks.size();
     std::vector<int> at(n, 0), before(n, -1);
@@ -76,7 +76,7 @@ std::vector<std::string> reasons(const Network& net) {
     for (const auto& t : net.tasks) {
         int many = 0;
         for (const auto& p : net.people) many += (t.skills & ~p.skills) == 0;
-        if (t.hands <= many || t.choice >= 0) continue;
+        if (t.hands <= many || t.choice >= 0 || t.done) continue;
         out.push_back(many == 0 ? fmt::format("Nobody who is there may do “{}”.", t.title)
                                 : fmt::format("“{}” needs {} pairs of hands; {} may do it.", t.title, t.hands, many));
         break;

@@ -78,7 +78,7 @@ private:
         for (size_t i = 0; i < net_.tasks.size(); ++i) {
             const auto& task = net_.tasks[i];
             const int start = day_.start[i];
-            if (start == kLeftOut || start >= t) continue;
+            if (start == kLeftOut || start >= t || task.done) continue;
             const int from = start - pause_, to = from + task.minutes;
             if (task.pin || from < -net_.horizon || (task.earliest != INT_MIN && from < task.earliest)) return -1;
             for (const auto& f : task.forbidden)
@@ -164,8 +164,8 @@ private:
     void stop(int t) {
         std::vector<PotWork> more;
         for (size_t s = 0; s < day_.sittings.size(); ++s) mindedBy(static_cast<int>(s), t, &more);
-        for (auto& start : day_.start)
-            if (start != kLeftOut && start < t) start -= pause_;
+        for (size_t i = 0; i < day_.start.size(); ++i)
+            if (int& start = day_.start[i]; start != kLeftOut && start < t && !net_.tasks[i].done) start -= pause_;
         for (auto& w : day_.potWork)
             if (w.start < t) w.start -= pause_;
         for (size_t i = 0; i < day_.sittings.size(); ++i) {

@@ -11,6 +11,9 @@ namespace uovo::schedule {
 namespace {
 
 constexpr int kMostDelay = 240;       // min
+constexpr int kSpell = 2000;          // layouts of one annealing, each from the best so far
+constexpr double kHot = 6;            // min: hotter, or in longer spells, days come out worse and further apart
+constexpr int kMostRepair = 1440;     // min
 constexpr double kCoolAfterEdit = 4;  // what stands near to where it was is not stirred up first
 
 class Search {
@@ -35,9 +38,9 @@ public:
     Found run(const Genes* from) {
         if (from && fits(*from)) tryOut(*from);
         starts();
-        for (int length = 3000; decodes_ < effort_.decodes && !stop_.stop_requested(); length = length * 5 / 2)
-            anneal(best_.genes, std::min(length, effort_.decodes - decodes_), net_.before.empty() ? 12 : kCoolAfterEdit,
-                   0.3);
+        while (decodes_ < effort_.decodes && !stop_.stop_requested())
+            anneal(best_.genes, std::min(kSpell, effort_.decodes - decodes_),
+                   net_.before.empty() ? kHot : kCoolAfterEdit, 0.3);
         decoder_.decode(best_.genes);
         best_.layout = decoder_.layout();
         addRests(net_, best_.layout);
@@ -217,7 +220,7 @@ private:
         const auto& blocks = decoder_.blocks();
         const int from = blocks.of[lag.from], to = blocks.of[lag.to];
         if (from == to || random_.below(2) == 0) {
-            g.delay[lag.to] = std::min(kMostDelay, g.delay[lag.to] + b.minutes);
+            g.delay[lag.to] = std::min(kMostRepair, g.delay[lag.to] + b.minutes);
         } else {
             const int a = position(g, from), c = position(g, to);
             shift(g.order, a, std::min<int>(static_cast<int>(g.order.size()) - 1, a > c ? c + 1 : c));

@@ -1,12 +1,15 @@
 // The day as a list of lines.
 #include <fmt/format.h>
 
+#include <set>
+
 #include "core/day/lanes.h"
 #include "core/words/words.h"
 
 namespace uovo {
 
-std::string dayText(const Plan& plan, const DayPlan& day, const Chance* chance, std::optional<size_t> person) {
+std::string dayText(const Plan& plan, const material::Library& lib, const DayPlan& day, const Chance* chance,
+                    std::optional<size_t> person) {
     if (!day.problem.empty()) return plan.name + "\n" + day.problem + "\n";
     const auto said = [&](int minute) { return day.said(minute, plan.units); };
     std::string out = fmt::format("{}: begin by {}, ready at {}\n", plan.name, said(day.layout.begins),
@@ -16,6 +19,7 @@ std::string dayText(const Plan& plan, const DayPlan& day, const Chance* chance, 
     const auto order = stepsInOrder(day);
     const auto bursts = burstsAfter(day, order);
     std::string date;
+    std::set<std::string> told;
     for (size_t i = 0; i < order.size(); ++i) {
         const size_t t = order[i];
         if (person && (day.layout.who[t] >> *person & 1) == 0) continue;
@@ -24,6 +28,8 @@ std::string dayText(const Plan& plan, const DayPlan& day, const Chance* chance, 
         const auto& task = day.network.tasks[t];
         out += fmt::format("{}  {} ({} min{})\n", said(day.layout.start[t]), task.title, task.minutes,
                            day.network.people.size() > 1 && !person ? ", " + whoInWords(day, t) : "");
+        for (const auto& caution : cautionsOf(task, lib))  // each where it matters first
+            if (told.insert(caution).second) out += "       ! " + caution + "\n";
         for (const auto& b : bursts[i])
             out += fmt::format("       warm the {} for a few seconds at {}\n", b.pot,
                                clocksInWords(day, b.minutes, plan.units));

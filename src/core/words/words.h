@@ -44,7 +44,8 @@ std::string movedWords(const DayPlan& before, const DayPlan& now, UnitSystem uni
 
 /// The day as a list of lines, with its chance and what it breaks. @param chance may be null @param person whose; none:
 /// everybody's
-std::string dayText(const Plan& plan, const DayPlan& day, const Chance* chance, std::optional<size_t> person);
+std::string dayText(const Plan& plan, const material::Library& library, const DayPlan& day, const Chance* chance,
+                    std::optional<size_t> person);
 
 /// Sentence and begin of the day as seen at `now` (local minutes): on time, or too late by how much.
 Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now);

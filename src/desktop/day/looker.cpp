@@ -41,8 +41,16 @@ void Looker::start(Work work) {
 void Looker::lookForWays(const Plan& plan, std::shared_ptr<const Answers> answers) {
     start([this, plan, answers](std::stop_token quit, const auto& tell) {
         const auto lib = material::withColours(library_, plan.colours);
-        const auto ways = dayWays(plan, lib, *answers, *answers->day, answerer_.solve(quit), quit,
-                                  [&](int done, int all) { tell([=, this] { emit progressed(0.99 * done / all); }); });
+        const auto refigure = [&](const Plan& other) -> std::shared_ptr<const PlanFigures> {
+            Cache cache;
+            AnswerOptions o;
+            o.day = o.strength = o.together = o.ways = o.bands = false;
+            const auto all = answer(other, library_, cache, o, quit);
+            return all ? std::make_shared<const PlanFigures>(*all) : nullptr;
+        };
+        const auto ways = dayWays(
+            plan, lib, *answers, *answers->day, answerer_.solve(quit), quit,
+            [&](int done, int all) { tell([=, this] { emit progressed(0.99 * done / all); }); }, refigure);
         if (!quit.stop_requested()) tell([this, ways] { emit waysFound(ways); });
     });
 }

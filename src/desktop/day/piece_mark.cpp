@@ -45,6 +45,47 @@ bool paintPieceMark(QPainter& p, const QRectF& box, const Piece& piece,
     return true;
 }
 
+void paintPieceState(QPainter& p, const QRectF& box, const Piece& piece,
+                     const std::shared_ptr<const PieceAnswers>& answers, int coats, bool released, QWidget* asks) {
+    if (!answers || !answers->made) return;
+    p.save();
+    if (!answers->made->meridian) {
+        const QSizeF size = QSizeF(4, 3).scaled(box.size(), Qt::KeepAspectRatio);
+        const QRectF icon(box.center() - QPointF(size.width(), size.height()) / 2, size);
+        p.setRenderHint(QPainter::SmoothPixmapTransform);
+        p.setOpacity(coats > 0 ? 1 : 0.22);  // not cast yet
+        p.drawImage(icon, thumbnail(piece, answers, (icon.size() * 2).toSize(), asks));
+        p.restore();
+        return;
+    }
+    const auto& s = *answers->made->meridian;
+    const double wide = 2 * *std::max_element(s.profile.r.begin(), s.profile.r.end());
+    const double scale = std::min(box.width() * 0.7 / wide, box.height() * 0.81 / s.height);
+    QTransform m;
+    m.translate(box.center().x(), box.bottom() - box.height() * 0.08);
+    m.scale(scale, -scale);
+    std::vector<double> wall(s.profile.size(), 0.0);
+    if (coats > 0) wall = s.coats.coats[std::min(static_cast<size_t>(coats), s.coats.coats.size()) - 1].wall;
+    const double times = std::max(1.0, box.height() / 22 / (s.wall.mean * scale));  // thick enough to be seen
+    const auto curves = report::sectionCurves(s.profile, wall, times);
+    if (!released) {  // the former is still there
+        QPen dashed(theme().balloon, std::clamp(box.height() / 90, 1.3, 2.5));
+        dashed.setDashPattern({4, 3});
+        p.setPen(dashed);
+        p.setBrush(Qt::NoBrush);
+        QPolygonF half;
+        for (const auto& at : curves.former) half << m.map(at);
+        p.drawPolyline(half);
+        p.drawPolyline(QTransform(-1, 0, 0, 1, 2 * m.dx(), 0).map(half));
+    }
+    if (coats > 0) {
+        p.setPen(edgeOf(chocolateColour(piece.chocolate)));
+        p.setBrush(chocolateColour(piece.chocolate));
+        p.drawPath(report::wholeSection(curves, m));
+    }
+    p.restore();
+}
+
 void paintKitchenMark(QPainter& p, const QRectF& box, const QColor& chocolate) {
     p.save();
     const double side = std::min(box.width(), box.height()) * 0.8;

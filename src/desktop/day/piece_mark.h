@@ -11,6 +11,9 @@ namespace uovo::desktop {
 /// @returns false where nothing is known of it
 bool paintPieceMark(QPainter& painter, const QRectF& box, const Piece& piece,
                     const std::shared_ptr<const PieceAnswers>& answers, QWidget* asks);
+/// Paints a piece as it stands after so many coats, in its former until it is released.
+void paintPieceState(QPainter& painter, const QRectF& box, const Piece& piece,
+                     const std::shared_ptr<const PieceAnswers>& answers, int coats, bool released, QWidget* asks);
 /// A pot or a cup, for steps that are about chocolate; something else of the kitchen without a colour.
 void paintKitchenMark(QPainter& painter, const QRectF& box, const QColor& chocolate);
 

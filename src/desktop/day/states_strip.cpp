@@ -3,10 +3,9 @@
 #include <QPainter>
 #include <algorithm>
 
-#include "desktop/stage/thumbnail.h"
+#include "desktop/day/piece_mark.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
-#include "report/section.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
@@ -76,40 +75,8 @@ void StatesStrip::paintState(QPainter& p, const PieceState& state, const QRectF&
          qstring(piece->name) + (state.which.empty() ? QString() : QLatin1Char(' ') + qstring(state.which)));
     line(report::font(12.5), state.cold ? theme().coldText : theme().quiet, 102, qstring(state.words));
     line(report::font(12.5), theme().quiet, 118, nextWords(state));
-    if (!answers->made->meridian) {
-        const QRectF icon(box.center().x() - 48, box.top() + 6, 96, 74);
-        p.setOpacity(state.coats > 0 ? 1 : 0.22);  // not cast yet
-        p.drawImage(icon, thumbnail(*piece, answers, (icon.size() * 2).toSize(), this));
-        p.setOpacity(1);
-        return;
-    }
-    const auto& s = *answers->made->meridian;
-    const double wide = 2 * *std::max_element(s.profile.r.begin(), s.profile.r.end());
-    const double scale = std::min(96 / wide, 60 / s.height);
-    QTransform m;
-    m.translate(box.center().x(), box.top() + 14 + 60);
-    m.scale(scale, -scale);
-    std::vector<double> wall(s.profile.size(), 0.0);
-    if (state.coats > 0)
-        wall = s.coats.coats[std::min<size_t>(static_cast<size_t>(state.coats), s.coats.coats.size()) - 1].wall;
-    const double times = std::max(1.0, 3.4 / (s.wall.mean * scale));
-    const auto curves = report::sectionCurves(s.profile, wall, times);
-    if (!state.released) {  // the former is still there
-        QPen dashed(theme().balloon, 1.3);
-        dashed.setDashPattern({4, 3});
-        p.setPen(dashed);
-        p.setBrush(Qt::NoBrush);
-        QPainterPath f;
-        for (size_t k = 0; k < curves.former.size(); ++k)
-            k ? f.lineTo(m.map(curves.former[k])) : f.moveTo(m.map(curves.former[k]));
-        p.drawPath(f);
-        p.drawPath((QTransform(-1, 0, 0, 1, 2 * m.dx(), 0)).map(f));
-    }
-    if (state.coats > 0) {
-        p.setPen(edgeOf(chocolateColour(piece->chocolate)));
-        p.setBrush(chocolateColour(piece->chocolate));
-        p.drawPath(report::wholeSection(curves, m));
-    }
+    paintPieceState(p, QRectF(box.left() + 6, box.top() + 6, box.width() - 12, 74), *piece, answers, state.coats,
+                    state.released, this);
 }
 
 void StatesStrip::paintEvent(QPaintEvent*) {

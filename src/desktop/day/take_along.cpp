@@ -64,7 +64,8 @@ std::optional<size_t> TakeAlong::person() const {
 
 QString TakeAlong::text() const {
     const auto a = session_.answers();
-    return a && a->day ? qstring(dayText(session_.plan(), *a->day, a->chance.get(), person())) : QString();
+    return a && a->day ? qstring(dayText(session_.plan(), session_.library(), *a->day, a->chance.get(), person()))
+                       : QString();
 }
 
 bool TakeAlong::save(const QString& path, bool cards) {

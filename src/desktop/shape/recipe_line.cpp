@@ -21,6 +21,8 @@ QStringList chocolateNames(const material::Library& library) {
     return out;
 }
 
+constexpr int kMoldsOffered = 24;
+
 /// As wide as its words.
 void fitWords(WordsField* f, const QString& words, int most) {
     f->setWords(words);
@@ -151,6 +153,16 @@ void RecipeLine::build() {
                [](Piece& p) { return &p.wantedWall; });
     }
     if (hollow) filling(*piece);
+    if (piece->usesMolds()) molds(*piece);
+}
+
+void RecipeLine::molds(const Piece& piece) {
+    QStringList words{tr("molds enough")};
+    for (int n = 1; n <= std::max(piece.molds, kMoldsOffered); ++n)
+        words << (n == 1 ? tr("one mold") : tr("%1 molds").arg(n));
+    choice(
+        tr("Molds that are there"), words, [](const Piece& p) { return p.molds; },
+        [](Piece& p, int i) { p.molds = i; });
 }
 
 void RecipeLine::filling(const Piece& piece) {
@@ -478,6 +490,7 @@ void RecipeLine::refresh() {
                (piece->shape.own.contains(item_.toStdString()) ? "+" : "") +
                (chocolate ? QString::fromStdString(chocolate->kind) : QString()) +
                (piece->wallFromCoats() ? QStringLiteral("/coats") : QString()) +
+               (piece->molds > kMoldsOffered ? QString::number(piece->molds) : QString()) +
                (session_.plan().fillingOf(*piece) ? qstring(session_.plan().fillingOf(*piece)->name) : QString());
     }
     if (kind != built_) {

@@ -41,6 +41,8 @@ private:
     void partFigure(const form::Field& field, const Measure& usual, const std::string& item, bool free);
     /// What the whole is made of: chocolate, temper, thinner.
     void chocolate(const Piece& piece);
+    /// How many molds there are: with fewer than pieces they are used round after round.
+    void molds(const Piece& piece);
     /// What goes into it.
     void filling(const Piece& piece);
     /// Which chocolate a part of a compound is of.

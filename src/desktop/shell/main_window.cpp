@@ -45,6 +45,7 @@ class Places : public QStackedWidget {
 public:
     bool hasHeightForWidth() const override { return false; }
     QSize minimumSizeHint() const override { return {0, 0}; }
+    QSize sizeHint() const override { return {0, 0}; }
 };
 
 MainWindow::MainWindow(Session& session)
@@ -53,7 +54,8 @@ MainWindow::MainWindow(Session& session)
       shape_(new ShapePlace(session)),
       build_(new BuildPlace(session)),
       melt_(new MeltPlace(session)),
-      day_(new DayPlace(session)) {
+      day_(new DayPlace(session)),
+      bench_(new BenchPlace(session)) {
     setWindowTitle(QStringLiteral("Uovo"));
     files_ =
         new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
@@ -90,11 +92,14 @@ MainWindow::MainWindow(Session& session)
     dayButton_ = new RailButton(Glyph::Day, tr("Day"));
     meltButton_->setToolTip(tr("The pots: tempering, shopping (F4)"));
     shapeButton_->setToolTip(tr("One piece: former, coats, wall (F2)"));
+    benchButton_ = new RailButton(Glyph::Bench, tr("Bench"));
+    benchButton_->setToolTip(tr("Make it now, step by step; rehearse it first (F6)"));
     dayButton_->setToolTip(tr("The day: when to do what (F5)"));
     railBox->addWidget(shapeButton_);
     railBox->addWidget(buildButton_);
     railBox->addWidget(meltButton_);
     railBox->addWidget(dayButton_);
+    railBox->addWidget(benchButton_);
     railBox->addStretch(1);
     row->addWidget(rail);
     auto* rule = new QFrame;
@@ -105,12 +110,14 @@ MainWindow::MainWindow(Session& session)
     places_->addWidget(build_);
     places_->addWidget(melt_);
     places_->addWidget(day_);
+    places_->addWidget(bench_);
     row->addWidget(places_, 1);
     column->addLayout(row, 1);
     connect(shapeButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Shape); });
     connect(buildButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Build); });
     connect(meltButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Melt); });
     connect(dayButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Day); });
+    connect(benchButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Bench); });
     sheet_ = new Sheet(centre);
     connect(sheet_, &Sheet::openChanged, this, &MainWindow::placeSheet);
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
@@ -140,6 +147,7 @@ MainWindow::MainWindow(Session& session)
     connect(build_, &BuildPlace::workingWanted, this, &MainWindow::showWorking);
     connect(build_, &BuildPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
+    connect(bench_, &BenchPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
     connect(day_, &DayPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
     connect(day_, &DayPlace::compareWanted, this,
             [this] { sheet_->open(tr("Under each wish"), comparePage(session_, *day_->looker())); });
@@ -178,7 +186,7 @@ bool MainWindow::eventFilter(QObject* object, QEvent* event) {
 
 void MainWindow::goTo(Place place) {
     places_->setCurrentIndex(static_cast<int>(place));
-    RailButton* const buttons[]{shapeButton_, buildButton_, meltButton_, dayButton_};
+    RailButton* const buttons[]{shapeButton_, buildButton_, meltButton_, dayButton_, benchButton_};
     buttons[static_cast<size_t>(place)]->setChecked(true);
 }
 

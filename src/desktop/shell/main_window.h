@@ -6,6 +6,7 @@
 #include <QPushButton>
 #include <QStackedWidget>
 
+#include "desktop/bench/bench_place.h"
 #include "desktop/build/build_place.h"
 #include "desktop/day/day_place.h"
 #include "desktop/melt/melt_place.h"
@@ -30,11 +31,12 @@ public:
     BuildPlace* build() const { return build_; }
     DayPlace* day() const { return day_; }
     MeltPlace* melt() const { return melt_; }
+    BenchPlace* bench() const { return bench_; }
     /// What a dropped file becomes: a plan that is opened, a model, an outline or a picture that is traced.
     void bringFile(const QString& path);
     Sheet* sheet() const { return sheet_; }
     ShapeFiles* files() const { return files_; }
-    enum class Place { Shape, Build, Melt, Day };
+    enum class Place { Shape, Build, Melt, Day, Bench };
     void goTo(Place place);
     const QList<QAction*>& commands() const { return commands_; }
     /// Leads to the field of a plan's path, "pieces/bowl/former/dip" or "kitchen/room": its place or sheet, its focus.
@@ -109,9 +111,10 @@ private:
     BuildPlace* build_;
     MeltPlace* melt_;
     DayPlace* day_;
+    BenchPlace* bench_;
     ShapeFiles* files_;
     Sheet* sheet_;
-    RailButton *shapeButton_, *buildButton_, *meltButton_, *dayButton_;
+    RailButton *shapeButton_, *buildButton_, *meltButton_, *dayButton_, *benchButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
     ProblemsButton* problems_;
     QLabel* told_;

@@ -118,13 +118,24 @@ void MainWindow::addExports() {
     menu_->addSeparator();
 }
 
-/// What has its own control in the window, and a key. F-keys stand in the order of the places; F6 and F7 are for
-/// those to come.
+/// What has its own control in the window, and a key. F-keys stand in the order of the places; F7 is for one
+/// to come.
 void MainWindow::addCommands() {
     command(tr("Go to Shape"), keys("F2"), [this] { goTo(Place::Shape); });
     command(tr("Go to Build"), keys("F3"), [this] { goTo(Place::Build); });
     command(tr("Go to Melt"), keys("F4"), [this] { goTo(Place::Melt); });
     command(tr("Go to Day"), keys("F5"), [this] { goTo(Place::Day); });
+    command(tr("Go to Bench"), keys("F6"), [this] { goTo(Place::Bench); });
+    const auto atBench = [this](const char* button) {
+        return [this, button] {
+            goTo(Place::Bench);
+            auto* b = findChild<QPushButton*>(QString::fromLatin1(button));
+            if (b && b->isEnabled() && !b->isHidden()) b->click();
+        };
+    };
+    command(tr("Begin the day at the bench"), {}, atBench("benchBegin"), Place::Bench);
+    command(tr("Rehearse the day"), {}, atBench("benchRehearse"), Place::Bench);
+    command(tr("Something happened"), {}, atBench("benchTrouble"), Place::Bench);
     const auto onShape = [this](const QString& words, const char* key, auto does) {
         return command(
             words, keys(key),

@@ -144,6 +144,17 @@ QPushButton { background: @ground; border: 1px solid @edge; border-radius: 13px;
 QPushButton:hover { background: @hairline; }
 QPushButton:focus { border: 2px solid @ring; padding: 4px 13px; }
 QPushButton:disabled { color: @quiet; }
+QPushButton[bench="true"] { background: @card; border: 1px solid @edge; border-radius: 12px; padding: 6px 14px; font-size: 21px; font-weight: 600; text-align: center; }
+QPushButton[bench="true"]:hover { border-color: @ink; }
+QPushButton[bench="true"]:focus { border: 3px solid @ring; padding: 4px 12px; }
+QPushButton[bench="true"]:disabled { color: @quiet; background: transparent; }
+QPushButton[bench="main"] { background: @ink; color: @paper; border: 1px solid @ink; border-radius: 12px; padding: 6px 14px; font-size: 26px; font-weight: 600; text-align: center; }
+QPushButton[bench="main"]:focus { border: 3px solid @ring; padding: 4px 12px; }
+QPushButton[bench="main"]:disabled { background: @ground; color: @quiet; }
+QLabel[benchLine="look"], QLabel[benchLine="wrong"], QLabel[benchLine="caution"] { font-size: 19px; padding: 2px 0 2px 12px; border: 0; }
+QLabel[benchLine="wrong"] { border-left: 4px solid @edge; }
+QLabel[benchLine="look"] { border-left: 4px solid @cold; }
+QLabel[benchLine="caution"] { border-left: 4px solid @harm; }
 QPushButton[flat="true"] { background: @ground; border: 1px solid transparent; padding: 4px 10px; }
 QPushButton[flat="true"]:hover { background: @hairline; }
 QPushButton[flat="true"]:disabled { background: transparent; }
@@ -192,6 +203,7 @@ QMessageBox, QDialog { background: @paper; }
         .replace("@ring", name(t.ring))
         .replace("@edge", name(t.edge))
         .replace("@harm", name(t.harm))
+        .replace("@cold", name(t.cold))
         .replace("@ink", name(t.ink));
     return s;
 }
@@ -243,6 +255,12 @@ void paintGlyph(QPainter& p, Glyph glyph, const QRectF& square, const QColor& in
             p.drawLine(QPointF(12, 18), QPointF(21, 18));
             p.setPen(bright);
             p.drawLine(QPointF(15, 2.5), QPointF(15, 21.5));
+            break;
+        case Glyph::Bench:  // a whisk over a bowl
+            p.drawArc(QRectF(3, 6, 18, 15), 180 * 16, 180 * 16);
+            p.drawLine(QPointF(2, 13.5), QPointF(22, 13.5));
+            p.setPen(bright);
+            p.drawLine(QPointF(13, 10.5), QPointF(18, 2.5));
             break;
         case Glyph::Menu:
             for (const double y : {7.0, 12.0, 17.0}) p.drawLine(QPointF(4, y), QPointF(y == 17 ? 14 : 20, y));

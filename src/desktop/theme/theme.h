@@ -48,6 +48,7 @@ enum class Glyph {
     Build,
     Melt,
     Day,
+    Bench,
     Menu,
     Close,
     Plus,

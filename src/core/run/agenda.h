@@ -1,0 +1,36 @@
+// What a run is begun with and goes on with: the steps of a laid out day, how far it has come, what is left laid out
+// anew.
+#pragma once
+#include <stop_token>
+
+#include "core/day/from_now.h"
+#include "core/run/run.h"
+
+namespace uovo::run {
+
+/// The run of a plan's day begins. @param local minutes of the clock on the wall
+Event begin(const Plan& plan, const PlanFigures& known, long local);
+
+/// The steps of a day that are still to be done, as an event. @param begun local minutes at second 0 of the run @param
+/// at s of the run
+Event laid(const DayPlan& day, long begun, double at);
+
+/// Local minutes at a second of a run.
+long localAt(const Run& run, double second);
+
+/// How far a run has come, for whoever lays out the rest.
+DayNow nowOf(const Run& run, double second);
+
+/// What is left of a run, laid out anew (by a library with the plan's colours): its plan as it is wanted now, what is
+/// made again, steps that no plan knew.
+struct Anew {
+    DayPlan day;
+    Event event;                     ///< Laid
+    int later = 0;                   ///< min that it is ready later than the deadline; below 0: sooner
+    std::vector<std::string> moved;  ///< what is done more than a quarter of an hour later than it was to be, by titles
+    std::vector<std::string> atRisk;  ///< windows that are lost, in words
+};
+tl::expected<Anew, Problem> layAnew(const Run& run, double second, const Plan& plan, const material::Library& library,
+                                    const PlanFigures& known, const DayPlan& before, std::stop_token stop = {});
+
+}  // namespace uovo::run

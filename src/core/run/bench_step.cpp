@@ -1,0 +1,252 @@
+#include "core/run/bench_step.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <charconv>
+#include <cmath>
+
+#include "core/quantity/plural.h"
+#include "core/quantity/words.h"
+
+namespace uovo::run {
+namespace {
+
+/// Number behind the last dash of a kind: "coat-2" → 2; 1 where there is none.
+size_t numberOf(const std::string& kind) {
+    const size_t dash = kind.rfind('-');
+    size_t out = 1;
+    if (dash != std::string::npos) std::from_chars(kind.data() + dash + 1, kind.data() + kind.size(), out);
+    return std::max<size_t>(1, out);
+}
+
+class Reader {
+public:
+    Reader(const Run& run, const Step& step, const Plan& plan, const material::Library& lib, const PlanFigures& known)
+        : run_(run), s_(step), plan_(plan), lib_(lib), known_(known), piece_(find()) {}
+
+    BenchStep read() {
+        if (piece_) {
+            out_.about = piece_->name;
+            if (!s_.which.empty()) out_.about = plural(piece_->name) + " " + s_.which;
+        }
+        out_.title = s_.title;
+        for (const auto& id : s_.cautions)
+            for (const auto& c : lib_.cautions)
+                if (c.id == id) out_.cautions.push_back(c.text);
+        const std::string& k = s_.kind;
+        if (k.starts_with("coat-")) coat(numberOf(k) - 1);
+        else if (k.starts_with("cast") && s_.lane == "coat") cast(k == "cast" ? 0 : numberOf(k) - 1);
+        else if (k == "melt") melt();
+        else if (k == "temper" || k == "warm") temper();
+        else if (k == "colour") colour();
+        else if (s_.lane == "cold") cold();
+        else if (s_.lane == "look") look();
+        else if (s_.lane == "release") release();
+        else if (k.starts_with("fill")) fill();
+        else if (k.starts_with("join")) join();
+        else if (k.starts_with("top-")) topping();
+        else others();
+        if (out_.figures.size() < 3 && s_.makes <= 0 && s_.takes > 0 && !k.starts_with("coat-"))
+            big(mass(s_.takes), "from the pot");
+        if (out_.figures.size() < 3 && s_.lane != "look") big(fmt::format("{} min", s_.minutes), "about");
+        return std::move(out_);
+    }
+
+private:
+    const Piece* find() const {
+        const std::string id = s_.piece.substr(0, s_.piece.find('~'));
+        return plan_.piece(id);
+    }
+    const PieceAnswers* answers() const { return piece_ ? known_.piece(piece_->id) : nullptr; }
+    std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
+    std::string degrees(double c) const { return format(c, Dimension::Temperature, plan_.units); }
+    void big(std::string figure, std::string label) {
+        if (out_.figures.size() < 3) out_.figures.push_back({std::move(figure), std::move(label)});
+    }
+    static std::string seconds(double s) {
+        return s < 120 ? fmt::format("{:.0f} s", s) : fmt::format("{:.0f} min", s / 60);
+    }
+
+    void coat(size_t n) {
+        const auto* a = answers();
+        if (!piece_ || n >= piece_->coats().size()) return;
+        const PlannedCoat c = piece_->coats()[n];
+        big(degrees(c.temperature.value), "in the bowl");
+        const bool stays = c.way == coat::Way::Dip || c.way == coat::Way::Pour;
+        if (stays && c.drain.value > 0)
+            big(seconds(c.drain.value), c.way == coat::Way::Dip ? "let it drip off" : "pour out and drain");
+        if (a && a->made && a->made->wall && n < a->made->wall->coats.size())
+            big(mass(a->made->wall->coats[n].added), n == 0 ? "stay on each" : "more on each");
+        out_.look.emplace_back("Even and wet up to the rim, no pale patch.");
+        if (n > 0)
+            out_.look.emplace_back(
+                "The coat below is matt and cold; this one turns matt quickly. Work without a stop.");
+        if (c.way == coat::Way::Pour)
+            out_.wrong.emplace_back(
+                "A thick bottom: it was turned over too late. Pour out at once, tap, scrape the rim.");
+        if (c.way == coat::Way::Dip)
+            out_.wrong.emplace_back(
+                "It drags and comes out thick: the bath has cooled. Warm it for some seconds, stir, go on.");
+        if (c.way == coat::Way::Brush)
+            out_.wrong.emplace_back("Strokes stay to be seen: the chocolate is too cool or the shell too cold.");
+    }
+
+    void cast(size_t n) {
+        const auto* a = answers();
+        if (!piece_) return;
+        const auto casts = piece_->casts();
+        if (a && n < casts.size())
+            big(degrees(casts[n].temperature.value > 0 ? casts[n].temperature.value : a->coating.workedAt()),
+                "as it is poured");
+        if (a && a->made) {
+            const CastWork work = castWork(*a->made, *piece_, n);
+            if (work.mass > 0) big(mass(work.mass), "for one piece");
+            if (work.sheets > 0) {
+                out_.look.emplace_back(
+                    "Spread to the height of the bars. Cut when it is matt and gives without sticking to a finger.");
+                out_.wrong.emplace_back(
+                    "It breaks along the cut: it has set too far. Warm the knife, cut with long strokes.");
+                return;
+            }
+        }
+        out_.look.emplace_back("Level, without bubbles: tap the mold until none rise.");
+        out_.wrong.emplace_back("It stands up in ridges: it is too cool. Scrape it back into the pot and warm it.");
+    }
+
+    const MeltPlan* pot(std::string* name = nullptr) const {
+        for (size_t i = 0; i < known_.pots.size(); ++i) {
+            const std::string id = known_.pots[i].key.id();
+            if (s_.pot == id || s_.pot == id + "-cup" || s_.pot == id + "-molten") {
+                if (name) *name = known_.pots[i].name;
+                return &known_.melts[i];
+            }
+        }
+        return nullptr;
+    }
+
+    void melt() {
+        const auto* m = pot();
+        big(mass(s_.makes), "all in all");
+        if (m && m->problem.empty() && !m->temper.steps.empty()) {
+            const auto& first = m->temper.steps.front();
+            if (std::isfinite(first.celsius) && first.celsius > 0 && !m->choice.byLook)
+                big(degrees(first.celsius), "and not above");
+            if (m->temper.seed > 0 && m->temper.melt > 0)
+                big(mass(s_.makes * m->temper.seed / (m->temper.melt + m->temper.seed)), "kept back to seed it");
+            if (!first.look.empty()) out_.look.push_back(first.look);
+        }
+        out_.look.emplace_back("Smooth and flowing, no lump left. Short bursts, stirred between.");
+        out_.wrong.emplace_back(
+            "Thick and grainy: a drop of water, or too hot. It makes a filling now, never a shell.");
+    }
+
+    void temper() {
+        const auto* m = pot();
+        big(mass(s_.makes), s_.kind == "warm" ? "in a cup" : "in the bowl");
+        if (m) {
+            if (!m->choice.byLook) big(degrees(m->coating.workedAt()), "ready to use");
+            if (m->problem.empty() && !m->temper.steps.empty()) {
+                const auto& last = m->temper.steps.back();
+                if (!last.look.empty()) out_.look.push_back(last.look);
+            }
+        }
+        out_.look.emplace_back("Dip a knife tip, lay it on the bench: it must be matt and firm within five minutes.");
+        out_.wrong.emplace_back("It does not set, or in streaks: too warm. Stir in more seed, test again.");
+    }
+
+    void colour() {
+        const auto* m = pot();
+        if (m)
+            for (const auto& line : m->mixing) out_.look.push_back(line);
+        out_.wrong.emplace_back("It thickens at once: the colour holds water. Only colours made for chocolate go in.");
+    }
+
+    void cold() {
+        for (const auto& next : run_.steps())
+            for (const auto& w : next.waits)
+                if (w.after == s_.id && w.min > 1 && next.lane == "look") {
+                    big(fmt::format("{} min", w.min), "until you look");
+                    if (w.max > w.min) big(fmt::format("{} min", w.max), "at most");
+                    return;
+                }
+    }
+
+    void look() {
+        if (s_.kind.starts_with("chill")) {
+            out_.look.emplace_back("Take it out just before it is eaten.");
+            return;
+        }
+        out_.look.emplace_back("Matt all over, and drawn away from the wall at the rim.");
+        out_.look.emplace_back("Through a clear mold it looks frosted; a dark spot still holds on: wait.");
+        out_.wrong.emplace_back("Wet with drops: it was too cold or too long. Leave it in the cool room, do not wipe.");
+    }
+
+    void release() {
+        out_.look.emplace_back("Cool hands, slowly, all round; it lets go by itself.");
+        out_.wrong.emplace_back("It holds on: back into the cold for five minutes, never by force.");
+        out_.wrong.emplace_back("It cracks: too cold or too thin. Let it stand a while first; the next one.");
+    }
+
+    void fill() {
+        const auto* a = answers();
+        if (a)
+            for (const auto& f : a->fills) {
+                big(format(f.each, Dimension::Volume, plan_.units), "into each");
+                break;
+            }
+        out_.look.emplace_back("Cool to the hand: a warm filling melts the wall.");
+    }
+
+    void join() {
+        out_.look.emplace_back("Fit it dry first and mark the place. Score both faces, glue, set, hold still.");
+        out_.wrong.emplace_back("It slides: too much glue, or too warm. Hold it, cool the place with a cold spoon.");
+    }
+
+    void topping() {
+        out_.look.emplace_back("They stick without sinking in.");
+        out_.wrong.emplace_back("They roll off: it has set. Glue them with a dot of chocolate.");
+    }
+
+    void others() {
+        if (s_.kind == "chop") out_.look.emplace_back("In even crumbs as small as peas: they melt at one time.");
+        if (s_.kind == "inflate") out_.look.emplace_back("All to one size, by the tape. A thin film of oil, wiped.");
+        if (s_.kind == "mold") out_.look.emplace_back("Dry, dust-free, at room temperature, polished with cotton.");
+        if (s_.kind == "wash-up") out_.look.emplace_back("Wipe bowls with paper first; no chocolate down the drain.");
+    }
+
+    const Run& run_;
+    const Step& s_;
+    const Plan& plan_;
+    const material::Library& lib_;
+    const PlanFigures& known_;
+    const Piece* piece_;
+    BenchStep out_;
+};
+
+}  // namespace
+
+BenchStep benchStep(const Run& run, const Step& step, const Plan& plan, const material::Library& lib,
+                    const PlanFigures& known) {
+    return Reader(run, step, plan, lib, known).read();
+}
+
+std::string timerWords(const Run& run, const Timer& timer, const Plan&, const material::Library&,
+                       const PlanFigures& known) {
+    if (!timer.pot.empty()) {
+        for (const auto& p : known.pots)
+            if (timer.pot.starts_with(p.key.id())) return p.name + " wants warmth";
+        return "The pot wants warmth";
+    }
+    const Step* s = run.step(timer.step);
+    return s ? s->title : std::string();
+}
+
+std::string spokenStep(const BenchStep& step) {
+    std::string out = step.title + ".";
+    for (const auto& f : step.figures) out += " " + f.figure + " " + f.label + ".";
+    if (!step.cautions.empty()) out += " " + step.cautions.front();
+    return out;
+}
+
+}  // namespace uovo::run

@@ -1,0 +1,336 @@
+#include "core/run/run.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <bit>
+#include <cmath>
+#include <set>
+
+namespace uovo::run {
+namespace {
+
+tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Problem{std::move(sentence), "run"}); }
+
+constexpr double kWarmAt = 0.6;  // of the minutes that a pot stays usable: it is warmed then
+constexpr int kMostPieces = 1000;
+
+bool isOf(const Step& s, int person) { return person < 0 ? s.who != 0 : (s.who >> person & 1) != 0; }
+
+constexpr size_t kMostSteps = 20'000;
+
+}  // namespace
+
+bool isOwn(Kind kind) {
+    switch (kind) {
+        case Kind::Begun:
+        case Kind::Laid:
+        case Kind::Undone:
+        case Kind::Ended:
+        case Kind::Read:
+            return false;
+        default:
+            return true;
+    }
+}
+
+const Step* Run::step(const std::string& id) const {
+    const auto it = std::ranges::find(steps_, id, &Step::id);
+    return it == steps_.end() ? nullptr : &*it;
+}
+
+const StepState& Run::state(const std::string& id) const {
+    static const StepState kNone;
+    const auto it = states_.find(id);
+    return it == states_.end() ? kNone : it->second;
+}
+
+PieceState* Run::find(const std::string& piece) {
+    const auto it = std::ranges::find_if(pieces_, [&](const auto& p) { return p.count.piece == piece; });
+    return it == pieces_.end() ? nullptr : &*it;
+}
+const PieceState* Run::piece(const std::string& id) const { return const_cast<Run*>(this)->find(id); }
+
+tl::expected<void, Problem> Run::take(const Event& e) {
+    if (!std::isfinite(e.at) || e.at < 0) return refuse("An event needs a time after the run began.");
+    if (!events_.empty() && e.at < now_) return refuse("An event cannot lie before the one before it.");
+    if (e.kind == Kind::Begun ? begun_ : !begun_)
+        return refuse(begun_ ? "This day has begun already." : "This day has not begun.");
+    if (ended_ && e.kind != Kind::Undone) return refuse("This day is over.");
+    if (e.kind == Kind::Undone) {
+        if (!canUndo()) return refuse("There is nothing to take back.");
+        while (!holds_.empty()) {  // what was laid out because of it goes with it
+            const Kind last = events_[holds_.back()].kind;
+            holds_.pop_back();
+            if (isOwn(last) || last == Kind::Ended) break;
+        }
+        events_.push_back(e);
+        again();
+        now_ = e.at;
+        return {};
+    }
+    if (auto ok = change(e); !ok) return ok;
+    now_ = e.at;
+    holds_.push_back(events_.size());
+    events_.push_back(e);
+    return {};
+}
+
+bool Run::canUndo() const {
+    return std::ranges::any_of(holds_,
+                               [&](size_t i) { return isOwn(events_[i].kind) || events_[i].kind == Kind::Ended; });
+}
+
+void Run::again() {
+    begun_ = ended_ = false;
+    steps_.clear();
+    states_.clear();
+    pots_.clear();
+    pieces_.clear();
+    free_.clear();
+    for (const size_t i : holds_)
+        if (!change(events_[i])) break;  // each was taken once, after the same ones
+}
+
+tl::expected<void, Problem> Run::change(const Event& e) {
+    switch (e.kind) {
+        case Kind::Begun: {
+            std::set<std::string> known;
+            for (const auto& c : e.counts)
+                if (c.wanted < 0 || c.made < 0 || c.made > kMostPieces || !known.insert(c.piece).second)
+                    return refuse("The pieces of this run do not add up.");
+            begun_ = true;
+            plan_ = e.plan;
+            deadline_ = e.deadline;
+            begunAt_ = e.begun;
+            for (const auto& c : e.counts) pieces_.push_back({c, 0, 0, 0});
+            return {};
+        }
+        case Kind::Laid:
+            return lay(e);
+        case Kind::Done:
+            return done(e);
+        case Kind::NotYet: {
+            const Step* s = step(e.step);
+            if (!s || !isOpen(e.step)) return refuse("This step is not open.");
+            if (e.minutes < 1 || e.minutes > 24 * 60) return refuse("Look again in one minute at least.");
+            states_[e.step].again = e.at + e.minutes * kMinute;
+            return {};
+        }
+        case Kind::LeftOut: {
+            if (!step(e.step) || !isOpen(e.step)) return refuse("This step is not open.");
+            auto& s = states_[e.step];
+            s.is = StepState::Is::LeftOut;
+            s.from = s.to = e.at;
+            return {};
+        }
+        case Kind::Happened:
+            switch (e.mishap) {
+                case Mishap::Broke: {
+                    PieceState* p = find(e.piece);
+                    if (!p) return refuse("There is no such piece in this day.");
+                    if (e.count < 1 || e.count > p->whole())
+                        return refuse(fmt::format("{} can have broken at most.", p->whole()));
+                    p->broken += e.count;
+                    return {};
+                }
+                case Mishap::PotSet:
+                case Mishap::TooHot:
+                    if (!pots_.contains(e.pot)) return refuse("This pot is not in use.");
+                    pots_[e.pot].ready = false;
+                    pots_[e.pot].since = e.at;
+                    return {};
+                case Mishap::Seized:
+                case Mishap::RanOut:
+                    if (!pots_.contains(e.pot)) return refuse("This pot is not in use.");
+                    pots_[e.pot].kilograms = 0;
+                    pots_[e.pot].ready = false;
+                    return {};
+                default:
+                    return {};
+            }
+        case Kind::Again: {
+            PieceState* p = find(e.piece);
+            if (!p) return refuse("There is no such piece in this day.");
+            if (e.count < 1 || p->again + e.count > kMostPieces) return refuse("One more at least.");
+            p->again += e.count;
+            return {};
+        }
+        case Kind::Fewer: {
+            PieceState* p = find(e.piece);
+            if (!p) return refuse("There is no such piece in this day.");
+            if (e.count == 0 || p->fewer + e.count < -kMostPieces || e.count > p->wanted())
+                return refuse("So many are not wanted.");
+            p->fewer += e.count;
+            return {};
+        }
+        case Kind::Mended: {
+            PieceState* p = find(e.piece);
+            if (!p) return refuse("There is no such piece in this day.");
+            if (e.count < 1 || e.count > p->broken) return refuse("So many have not broken.");
+            p->broken -= e.count;
+            return {};
+        }
+        case Kind::Extra: {
+            if (e.laid.size() != 1) return refuse("A step of one's own is one step.");
+            const Step& s = e.laid.front();
+            if (s.id.empty() || step(s.id) || s.minutes < 1) return refuse("This step is there already.");
+            steps_.push_back(s);
+            states_[s.id];
+            sort();
+            return {};
+        }
+        case Kind::Weighed:
+            if (!(e.figure > 0 && e.figure < 100)) return refuse("A weight lies above nothing and below 100 kg.");
+            return {};
+        case Kind::Read:
+            if (!(e.figure > -40 && e.figure < 300)) return refuse("A reading lies between −40 and 300 °C.");
+            if (const auto it = pots_.find(e.pot); it != pots_.end()) it->second.celsius = e.figure;
+            return {};
+        case Kind::Warmed: {
+            const auto it = pots_.find(e.pot);
+            if (it == pots_.end() || !it->second.ready) return refuse("This pot is not in use.");
+            it->second.since = e.at;
+            return {};
+        }
+        case Kind::Ended:
+            return end(e);
+        case Kind::Undone:
+            return {};
+    }
+    return {};
+}
+
+std::vector<std::string> Run::missing(const Step& s) const {
+    std::vector<std::string> out;
+    for (const auto& w : s.waits)
+        if (step(w.after) && isOpen(w.after)) out.push_back(w.after);
+    return out;
+}
+
+tl::expected<void, Problem> Run::done(const Event& e) {
+    const Step* s = step(e.step);
+    if (!s) return refuse("There is no such step in this day.");
+    if (!isOpen(e.step)) return refuse(fmt::format("“{}” is done already.", s->title));
+    if (const auto open = missing(*s); !open.empty())
+        return refuse(fmt::format("“{}” comes first.", step(open.front())->title));
+    auto& state = states_[e.step];
+    state.is = StepState::Is::Done;
+    state.to = e.at;
+    double from = s->at * kMinute;  // begun as planned, or when what its hands did before was done
+    for (int p = 0; p < 32; ++p)
+        if (s->who >> p & 1) {
+            if (const auto it = free_.find(p); it != free_.end()) from = std::max(from, it->second);
+            free_[p] = e.at;
+        }
+    state.from = std::clamp(from, 0.0, e.at);
+    if (s->pot.empty()) return {};
+    if (s->makes > 0) {
+        auto& pot = pots_[s->pot];
+        pot.kilograms = s->makes;
+        pot.ready = s->ready;
+        pot.usable = s->usable;
+        pot.since = e.at;
+    } else if (const auto it = pots_.find(s->pot); it != pots_.end()) {
+        it->second.kilograms = std::max(0.0, it->second.kilograms - s->takes);
+        it->second.since = e.at;
+    }
+    return {};
+}
+
+tl::expected<void, Problem> Run::lay(const Event& e) {
+    if (e.laid.size() > kMostSteps) return refuse("These are more steps than a day has.");
+    std::set<std::string> ids;
+    for (const auto& s : e.laid) {
+        if (s.id.empty() || !ids.insert(s.id).second) return refuse("Each step needs an id of its own.");
+        if (s.minutes < 1 || s.minutes > 7 * 24 * 60) return refuse("A step takes a minute at least.");
+        if (step(s.id) && !isOpen(s.id)) return refuse(fmt::format("“{}” is done already.", s.title));
+    }
+    std::erase_if(steps_, [&](const Step& s) { return isOpen(s.id); });
+    std::erase_if(states_,
+                  [&](const auto& s) { return s.second.is == StepState::Is::Waits && !ids.contains(s.first); });
+    for (const auto& s : e.laid) {
+        steps_.push_back(s);
+        states_[s.id];
+    }
+    sort();
+    return {};
+}
+
+void Run::sort() {
+    std::ranges::stable_sort(steps_, {}, [](const Step& s) { return s.at; });
+}
+
+tl::expected<void, Problem> Run::end(const Event& e) {
+    const auto open = std::ranges::find_if(steps_, [&](const Step& s) { return isOpen(s.id); });
+    if (open != steps_.end() && e.count == 0)  // a person says so twice
+        return refuse(fmt::format("“{}” is neither done nor left out.", open->title));
+    for (const auto& s : steps_)
+        if (isOpen(s.id)) {
+            auto& state = states_[s.id];
+            state.is = StepState::Is::LeftOut;
+            state.from = state.to = e.at;
+        }
+    ended_ = true;
+    return {};
+}
+
+double Run::due(const Step& s) const {
+    double out = std::max(0.0, state(s.id).again);
+    bool any = false;
+    for (const auto& w : s.waits)
+        if (const auto it = states_.find(w.after); it != states_.end() && it->second.is == StepState::Is::Done)
+            out = std::max(out, it->second.to + w.min * kMinute), any = true;
+    return any || out > 0 ? out : s.at * kMinute;
+}
+
+double Run::latest(const Step& s) const {
+    double out = -1;
+    for (const auto& w : s.waits)
+        if (const auto it = states_.find(w.after);
+            w.max >= 0 && it != states_.end() && it->second.is == StepState::Is::Done)
+            out = out < 0 ? it->second.to + w.max * kMinute : std::min(out, it->second.to + w.max * kMinute);
+    return out;
+}
+
+const Step* Run::next(int person) const {
+    for (const auto& s : steps_)
+        if (isOf(s, person) && isOpen(s.id) && missing(s).empty()) return &s;
+    return nullptr;
+}
+
+std::vector<const Step*> Run::after(int person, size_t many) const {
+    std::vector<const Step*> out;
+    const Step* now = next(person);
+    for (const auto& s : steps_)
+        if (out.size() < many && &s != now && isOf(s, person) && isOpen(s.id)) out.push_back(&s);
+    return out;
+}
+
+std::vector<Timer> Run::timers() const {
+    std::vector<Timer> out;
+    for (const auto& s : steps_) {
+        if (!isOpen(s.id) || !missing(s).empty()) continue;
+        const bool waits = state(s.id).again > 0 || std::ranges::any_of(s.waits, [&](const Wait& w) {
+                               const auto it = states_.find(w.after);
+                               return w.min > 0 && it != states_.end() && it->second.is == StepState::Is::Done;
+                           });
+        if (waits) out.push_back({s.id, "", due(s), latest(s)});
+    }
+    for (const auto& [id, pot] : pots_) {
+        if (!pot.ready || pot.usable <= 0 || pot.kilograms <= 0) continue;
+        if (std::ranges::none_of(steps_, [&](const Step& s) { return s.pot == id && s.takes > 0 && isOpen(s.id); }))
+            continue;
+        out.push_back({"", id, pot.since + pot.usable * kMinute * kWarmAt, pot.since + pot.usable * kMinute});
+    }
+    std::ranges::stable_sort(out, {}, [](const Timer& t) { return t.due; });
+    return out;
+}
+
+double Run::late(double second) const {
+    for (const auto& s : steps_)
+        if (isOpen(s.id) && missing(s).empty()) return std::max(second, due(s)) / kMinute - s.at;
+    return 0;
+}
+
+}  // namespace uovo::run

@@ -1,0 +1,251 @@
+#include "desktop/bench/run_keeper.h"
+
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+
+#include "core/answers/answers.h"
+#include "core/material/colour.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+
+/// A run that is nowhere on the disk, by a clock of its own.
+struct RunKeeper::Rehearsal {
+    run::Run run;
+    run::Fate fate;
+    run::Stamp last;  // of this machine, when `at` was
+    double at = 0;    // s of the run
+    double away = 0;  // s that whoever was called away is not there
+};
+
+RunKeeper::RunKeeper(Session& session, QObject* parent) : QObject(parent), session_(session), clock_(io::stampNow) {
+    tick_.setInterval(1000);
+    connect(&tick_, &QTimer::timeout, this, &RunKeeper::ticked);
+    connect(&session_, &Session::answersChanged, this, &RunKeeper::followPlan);
+    connect(&session_.document(), &Document::replaced, this, &RunKeeper::close);
+}
+
+RunKeeper::~RunKeeper() { ++number_; }
+
+const run::Run* RunKeeper::run() const {
+    if (rehearsal_) return &rehearsal_->run;
+    return file_ ? &file_->run() : nullptr;
+}
+
+double RunKeeper::second() const {
+    if (rehearsal_) return rehearsal_->at + speed_ * run::elapsed(rehearsal_->last, clock_());
+    return file_ ? file_->second(clock_()) : 0;
+}
+
+long RunKeeper::local() const { return runs() || isOver() ? run::localAt(*run(), second()) : session_.now(); }
+
+QString RunKeeper::path() const {
+    const QString plan = session_.document().path();
+    return plan.isEmpty() ? session_.dataFolder() + QStringLiteral("/unsaved.uovo-day")
+                          : QString::fromStdString(io::runPathOf(plan.toStdString()));
+}
+
+bool RunKeeper::canGoOn() const {
+    QFile f(path());
+    if (file_ || !f.open(QIODevice::ReadOnly)) return false;
+    const auto log = run::readLog(f.readAll().toStdString());
+    return log && log->run.hasBegun() && !log->run.hasEnded();
+}
+
+void RunKeeper::begin() {
+    const auto answers = session_.answers();
+    if (!answers || !answers->day || !answers->day->problem.empty()) return;
+    close();
+    QDir().mkpath(QFileInfo(path()).absolutePath());
+    if (QFile::exists(path())) {  // an older day is kept beside it
+        QString kept;
+        for (int k = 1; kept.isEmpty() || QFile::exists(kept); ++k) kept = QStringLiteral("%1.%2").arg(path()).arg(k);
+        QFile::rename(path(), kept);
+    }
+    auto file = io::RunFile::open(path().toStdString());
+    if (!file) {
+        emit said(qstring(file.error().sentence), true);
+        return;
+    }
+    file_ = std::move(*file);
+    start(0);
+}
+
+void RunKeeper::start(double at) {
+    const auto answers = session_.answers();
+    day_ = answers->day;
+    laidFor_ = session_.plan();
+    run::Event begin = run::begin(session_.plan(), *answers, session_.now());
+    begin.at = at;
+    tick_.start();
+    if (!take(begin)) return;
+    // it is begun when it is begun: what is planned for later waits, what is late is laid out anew
+    if (session_.now() > *localMinutes(day_->clock(day_->layout.begins)) + 1) return layAnew();
+    take(run::laid(*day_, *localMinutes(run()->begun()), 0));
+}
+
+void RunKeeper::goOn() {
+    const auto answers = session_.answers();
+    auto file = io::RunFile::open(path().toStdString());
+    if (!file) {
+        emit said(qstring(file.error().sentence), true);
+        return;
+    }
+    close();
+    file_ = std::move(*file);
+    day_ = answers ? answers->day : nullptr;
+    if (file_->wasTorn())
+        emit said(tr("The last event of this day was not whole on the disk, and is left out."), false);
+    tick_.start();
+    layAnew();
+    emit changed();
+}
+
+void RunKeeper::rehearse(double speed, unsigned seed) {
+    const auto answers = session_.answers();
+    if (!answers || !answers->day || !answers->day->problem.empty()) return;
+    close();
+    rehearsal_.reset(new Rehearsal{{}, run::Fate(seed, {}), clock_(), 0, 0});
+    day_ = answers->day;
+    laidFor_ = session_.plan();
+    const long begins = *localMinutes(day_->clock(day_->layout.begins));
+    tick_.start();
+    take(run::begin(session_.plan(), *answers, begins));
+    take(run::laid(*day_, begins, 0));
+    setSpeed(speed);
+}
+
+void RunKeeper::setSpeed(double speed) {
+    if (!rehearsal_) return;
+    rehearsal_->at = second();
+    rehearsal_->last = clock_();
+    speed_ = std::clamp(speed, 1.0, 240.0);
+    tick_.setInterval(speed_ > 1 ? 100 : 1000);
+    emit changed();
+}
+
+void RunKeeper::close() {
+    ++number_;
+    if (thread_.joinable()) thread_ = {};
+    laying_ = false;
+    tick_.stop();
+    tick_.setInterval(1000);
+    rehearsal_.reset();
+    file_.reset();
+    trouble_.reset();
+    news_.clear();
+    speed_ = 1;
+    emit changed();
+}
+
+bool RunKeeper::take(run::Event event) {
+    event.at = std::max(second(), run() ? run()->now() : 0.0);
+    tl::expected<void, Problem> ok;
+    if (rehearsal_) {
+        ok = rehearsal_->run.take(event);
+    } else if (file_) {
+        const auto before = file_->run().events().size();
+        ok = file_->take(event, clock_());
+        if (!ok && file_->run().events().size() > before) {  // taken, and not on the disk yet
+            emit said(qstring(ok.error().sentence), true);
+            ok = {};
+        }
+    } else {
+        return false;
+    }
+    if (!ok) emit said(qstring(ok.error().sentence), true);
+    emit changed();
+    return ok.has_value();
+}
+
+void RunKeeper::done(const std::string& id) {
+    if (!run() || !run()->step(id)) return;
+    const run::Step step = *run()->step(id);
+    if (rehearsal_) {
+        if (const auto e = rehearsal_->fate.notYet(*run(), step, second())) {
+            take(*e);
+            emit said(tr("Not yet: it has not set. Look again in %1 min.").arg(e->minutes), false);
+            return;
+        }
+    }
+    run::Event e;
+    e.kind = run::Kind::Done;
+    e.step = id;
+    e.who = step.who;
+    news_.clear();
+    if (!take(e)) return;
+    const auto answers = session_.answers();
+    if (rehearsal_ && answers) {
+        if (auto m = rehearsal_->fate.mishap(*run(), step, session_.plan(), *answers, second()); m && take(*m)) {
+            m->at = run()->now();
+            if (m->mishap == run::Mishap::Interrupted) {
+                rehearsal_->at = second() + m->minutes * run::kMinute;
+                rehearsal_->last = clock_();
+            }
+            trouble_ = *m;
+            emit changed();
+        }
+    }
+    constexpr double kLate = 10;  // min behind that are laid out anew
+    if (runs() && run()->late(second()) > kLate) layAnew();
+}
+
+void RunKeeper::layAnew() {
+    const auto answers = session_.answers();
+    if (!run() || !answers || !answers->day || !day_) return;
+    ++number_;
+    if (thread_.joinable()) thread_ = {};
+    laying_ = true;
+    laidFor_ = session_.plan();
+    thread_ = std::jthread([this, number = number_, state = *run(), at = second(), plan = session_.plan(), answers,
+                            before = day_, lib = session_.library()](std::stop_token stop) {
+        auto anew = run::layAnew(state, at, plan, lib, *answers, *before, stop);
+        if (stop.stop_requested()) return;
+        QMetaObject::invokeMethod(
+            this,
+            [this, number, anew = std::move(anew)] {
+                if (number != number_) return;
+                laying_ = false;
+                if (anew) taken(*anew);
+                else emit said(qstring(anew.error().sentence), true);
+            },
+            Qt::QueuedConnection);
+    });
+}
+
+void RunKeeper::taken(const run::Anew& anew) {
+    run::Event laid = anew.event;
+    // what was done while it was laid out is done
+    std::erase_if(laid.laid, [&](const run::Step& s) { return run()->step(s.id) && !run()->isOpen(s.id); });
+    if (!take(laid)) return;
+    const int before = day_ ? -day_->reserve : 0;
+    day_ = std::make_shared<const DayPlan>(anew.day);
+    QStringList words;
+    if (anew.later > 0)
+        words << tr("Ready at %1, %n min late.", nullptr, anew.later)
+                     .arg(qstring(clockInWords(
+                         *clockMinutes(localTimeAfter(*localMinutes(session_.plan().deadline), anew.later).substr(11)),
+                         session_.units())));
+    else if (anew.later - before > 2) words << tr("%n min less in hand.", nullptr, anew.later - before);
+    if (!anew.moved.empty())
+        words << (anew.moved.size() > 2
+                      ? tr("%1 and %n more steps move.", nullptr, static_cast<int>(anew.moved.size()) - 1)
+                            .arg(qstring(anew.moved.front()))
+                      : tr("Later: %1.").arg(qstring(anew.moved.front())));
+    for (size_t i = 0; i < anew.atRisk.size() && i < 2; ++i) words << tr("At risk: %1").arg(qstring(anew.atRisk[i]));
+    news_ = words.join(QLatin1Char(' '));
+    emit changed();
+}
+
+/// The plan was edited while its day runs: what is done stays done, the rest follows.
+void RunKeeper::followPlan() {
+    if (!runs() || !session_.isComplete() || isRehearsal()) return;
+    Plan now = session_.plan(), was = laidFor_;
+    now.day.done = was.day.done = {};
+    now.day.laid = was.day.laid = {};
+    if (now == was) return;
+    layAnew();
+}
+
+}  // namespace uovo::desktop

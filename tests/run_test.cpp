@@ -1,0 +1,392 @@
+// A day while it is worked through: its log of events, the state they make, what a mishap offers, rehearsals.
+#include "core/run/run.h"
+
+#include <random>
+#include <set>
+
+#include "core/material/colour.h"
+#include "core/run/rehearse.h"
+#include "core/run/run_json.h"
+#include "support_day.h"
+
+namespace uovo::run_test {
+namespace {
+
+using namespace run;
+using run::PieceState;
+using run::Step;
+
+struct Evening {
+    Plan plan;
+    Answers answers;
+    material::Library lib;
+    const DayPlan& day() const { return *answers.day; }
+    long begins() const { return *localMinutes(day().clock(day().layout.begins)); }
+};
+
+Evening eveningOf(Plan plan) {
+    Evening e{std::move(plan), {}, {}};
+    e.lib = material::withColours(io::library(), e.plan.colours);
+    e.answers = test::answersOf(e.plan);
+    REQUIRE(e.answers.day->problem.empty());
+    return e;
+}
+
+const Evening& small() {
+    static const Evening e = eveningOf(test::bowls(4));
+    return e;
+}
+
+Run begun(const Evening& e) {
+    Run run;
+    REQUIRE(run.take(begin(e.plan, e.answers, e.begins())));
+    REQUIRE(run.take(laid(e.day(), e.begins(), 0)));
+    return run;
+}
+
+Event done(const std::string& step, double at) {
+    Event e;
+    e.step = step;
+    e.at = at;
+    return e;
+}
+
+Event of(Kind kind, double at) {
+    Event e;
+    e.kind = kind;
+    e.at = at;
+    return e;
+}
+
+Event happened(Mishap m, double at) {
+    Event e = of(Kind::Happened, at);
+    e.mishap = m;
+    return e;
+}
+
+/// Does the next steps of the cook, each when it is planned to end, until none is left or a step of a kind is next.
+void work(Run& run, const std::string& until = {}) {
+    for (int k = 0; k < 1000; ++k) {
+        const Step* s = run.next(0);
+        if (!s || s->kind == until) return;
+        REQUIRE(run.take(done(s->id, std::max(run.now(), (s->at + s->minutes) * 60.0))));
+    }
+    FAIL("no end of steps");
+}
+
+/// What holds of every state.
+void invariants(const Run& run) {
+    std::set<std::string> ids;
+    for (const auto& s : run.steps()) {
+        CHECK(ids.insert(s.id).second);
+        const auto& state = run.state(s.id);
+        if (state.is != StepState::Is::Waits) {
+            CHECK(state.from <= state.to);
+            CHECK(state.to <= run.now());
+        }
+    }
+    for (const auto& t : run.timers()) {
+        CHECK(t.due >= 0);
+        if (!t.step.empty()) CHECK(run.isOpen(t.step));
+    }
+    for (const auto& [id, pot] : run.pots()) CHECK(pot.kilograms >= 0);
+    for (const auto& p : run.pieces()) {
+        CHECK(p.whole() >= 0);
+        CHECK(p.broken <= p.count.made + p.again);
+        CHECK(p.missing() >= 0);
+    }
+}
+
+}  // namespace
+
+TEST_CASE("a day is worked through step by step: each once, in an order that its waits allow, to its end") {
+    Run run = begun(small());
+    work(run);
+    for (const auto& s : run.steps())
+        if (s.who & 1) CHECK(run.state(s.id).is == StepState::Is::Done);
+    CHECK(run.take(of(Kind::Ended, run.now() + 1)));
+    CHECK(run.hasEnded());
+    CHECK_FALSE(run.take(done("more", run.now())));
+}
+
+TEST_CASE("what cannot be is refused, with its reason, and changes nothing") {
+    Run run;
+    CHECK_FALSE(run.take(done("x", 0)));  // not begun
+    run = begun(small());
+    const auto events = run.events().size();
+    const Step* first = run.next(0);
+    REQUIRE(first);
+    CHECK_FALSE(run.take(begin(small().plan, small().answers, 0)));
+    CHECK_FALSE(run.take(done("no such step", 1)));
+    CHECK_FALSE(run.take(of(Kind::Ended, 1)));  // all is open
+    CHECK_FALSE(run.take(of(Kind::Undone, 1)));
+    const std::string last = run.steps().back().id;
+    const auto early = run.take(done(last, 1));
+    REQUIRE_FALSE(early);
+    CHECK(early.error().sentence.find("comes first") != std::string::npos);
+    CHECK(run.events().size() == events);
+    REQUIRE(run.take(done(first->id, 60)));
+    CHECK_FALSE(run.take(done(first->id, 61)));        // twice
+    CHECK_FALSE(run.take(done(run.next(0)->id, 59)));  // before what was last
+    Event broke = happened(Mishap::Broke, 62);
+    broke.piece = small().plan.pieces[0].id;
+    broke.count = 1000;
+    CHECK_FALSE(run.take(broke));
+}
+
+TEST_CASE("what was done last is taken back, as an event too, and the same steps are open again") {
+    Run run = begun(small());
+    const std::string first = run.next(0)->id;
+    REQUIRE(run.take(done(first, 100)));
+    const std::string second = run.next(0)->id;
+    REQUIRE(run.take(done(second, 200)));
+    REQUIRE(run.take(of(Kind::Undone, 210)));
+    CHECK(run.next(0)->id == second);
+    CHECK_FALSE(run.isOpen(first));
+    CHECK(run.events().size() == 5);
+    REQUIRE(run.take(of(Kind::Undone, 220)));
+    CHECK(run.next(0)->id == first);
+    CHECK_FALSE(run.canUndo());
+}
+
+TEST_CASE("what is in the cold is a timer, due when its wait is over, and “not yet” puts it off") {
+    Run run = begun(small());
+    work(run, "out-1");
+    const auto timers = run.timers();
+    const auto it = std::ranges::find_if(timers, [](const Timer& t) { return t.step.ends_with("out-1"); });
+    REQUIRE(it != timers.end());
+    const Step& look = *run.step(it->step);
+    int wait = 0;
+    double since = 0;
+    for (const auto& w : look.waits)
+        if (w.min > wait) wait = w.min, since = run.state(w.after).to;
+    REQUIRE(wait > 3);
+    CHECK(it->due == Approx(since + wait * 60));
+    CHECK(it->latest > it->due);
+    Event notYet = of(Kind::NotYet, it->due + 10);
+    notYet.step = it->step;
+    notYet.minutes = 4;
+    REQUIRE(run.take(notYet));
+    CHECK(run.due(*run.step(it->step)) == Approx(notYet.at + 240));
+}
+
+TEST_CASE("a pot is filled by what makes it ready, drawn from, and wants warmth before it goes cold") {
+    Run run = begun(small());
+    work(run, "coat-1");
+    REQUIRE(run.pots().size() >= 1);
+    const auto [id, pot] = *std::ranges::find_if(run.pots(), [](const auto& p) { return p.second.ready; });
+    CHECK(pot.usable > 2);
+    const Step coat = *run.next(0);
+    REQUIRE(coat.pot == id);
+    REQUIRE(coat.takes > 0);
+    const auto timers = run.timers();
+    const auto warm = std::ranges::find_if(timers, [&](const Timer& t) { return t.pot == id; });
+    REQUIRE(warm != timers.end());
+    CHECK(warm->latest == Approx(pot.since + pot.usable * 60));
+    REQUIRE(run.take(done(coat.id, run.now() + 60)));
+    CHECK(run.pots().at(id).kilograms == Approx(pot.kilograms - coat.takes));
+    Event burst = of(Kind::Warmed, run.now() + 100);
+    burst.pot = id;
+    REQUIRE(run.take(burst));
+    CHECK(run.pots().at(id).since == burst.at);
+}
+
+TEST_CASE("a log is read as it was written; cut anywhere it is read up to its last whole line") {
+    const Evening& e = small();
+    std::string text = headLine();
+    Run run = begun(e);
+    work(run);
+    std::vector<size_t> ends;
+    for (const auto& event : run.events()) {
+        text += lineOf(event, {1'700'000'000, 5, "a"});
+        ends.push_back(text.size());
+    }
+    const auto whole = readLog(text);
+    REQUIRE(whole);
+    CHECK(whole->run.events() == run.events());
+    CHECK_FALSE(whole->torn);
+    CHECK(whole->last.start == "a");
+    std::mt19937 random(3);
+    for (int k = 0; k < 60; ++k) {
+        const size_t cut = headLine().size() + random() % (text.size() - headLine().size());
+        const auto part = readLog(std::string_view(text).substr(0, cut));
+        REQUIRE(part);
+        const auto wholeLines = std::ranges::count_if(ends, [&](size_t end) { return end <= cut; });
+        CHECK(std::ssize(part->run.events()) == wholeLines);
+        Run replayed;  // the same events give the same state
+        for (const auto& event : part->run.events()) REQUIRE(replayed.take(event));
+        CHECK(replayed.steps() == part->run.steps());
+    }
+}
+
+TEST_CASE("a log that is damaged, foreign or newer is refused with its line") {
+    const std::string head = headLine();
+    const auto why = [](const std::string& text) {
+        const auto read = readLog(text);
+        REQUIRE_FALSE(read);
+        return read.error();
+    };
+    CHECK(why("").sentence.find("not the log") != std::string::npos);
+    CHECK(why("{\"uovo\": 2}\n").sentence.find("not the log") != std::string::npos);
+    CHECK(why("{\"uovoRun\": 99}\n").sentence.find("newer") != std::string::npos);
+    CHECK(why(head + "{\"at\": 0, \"is\"\n").line == 2);
+    CHECK(why(head + "{\"at\": 0, \"is\": \"dance\"}\n").line == 2);
+    CHECK(why(head + "{\"at\": 0, \"is\": \"begun\", \"begun\": \"noon\"}\n").line == 2);
+    CHECK(why(head + "{\"at\": 0, \"is\": \"done\", \"step\": \"x\"}\n").sentence.find("does not follow") !=
+          std::string::npos);
+    CHECK(why(head + "{\"at\": -5, \"is\": \"begun\", \"begun\": \"2026-11-24T10:00\"}\n").line == 2);
+}
+
+TEST_CASE("seconds of a run come from what nobody sets; after another start of the machine from its clock") {
+    const Stamp before{1'000'000, 500, "first"};
+    CHECK(elapsed(before, {900'000, 560, "first"}) == 60);     // the clock was set back
+    CHECK(elapsed(before, {1'003'600, 560, "first"}) == 60);   // summer time, or set forward
+    CHECK(elapsed(before, {1'000'300, 10, "second"}) == 300);  // a power cut of five minutes
+    CHECK(elapsed(before, {999'000, 10, "second"}) == 0);      // and a clock that lost its time
+}
+
+TEST_CASE("each mishap offers ways, with minutes and grams, that a run can take") {
+    const Evening& e = small();
+    const auto& piece = e.plan.pieces[0].id;
+    for (const Mishap m : mishaps()) {
+        INFO(wordOf(m));
+        Run run = begun(e);
+        work(run, "coat-2");
+        Event what = happened(m, run.now() + 5);
+        if (asks(m) == Asks::Piece) what.piece = piece, what.count = 1;
+        if (asks(m) == Asks::Pot) what.pot = run.next(0)->pot;
+        if (asks(m) == Asks::Minutes) what.minutes = 20;
+        if (m == Mishap::NotSet) what.step = run.next(0)->id;
+        REQUIRE(run.take(what));
+        const auto offered = ways(run, what, e.plan, e.lib, e.answers, e.day());
+        REQUIRE_FALSE(offered.empty());
+        for (const auto& way : offered) {
+            INFO(way.words);
+            Run now = run;
+            for (Event next : way.events) {
+                next.at = what.at;
+                const auto ok = now.take(next);
+                INFO((ok ? "" : ok.error().sentence));
+                CHECK(ok);
+            }
+            invariants(now);
+            CHECK(way.minutes >= 0);
+            CHECK(way.kilograms < 10);
+            const auto anew = layAnew(now, what.at, e.plan, e.lib, e.answers, e.day());
+            REQUIRE(anew);
+            for (const auto& v : schedule::check(anew->day.asked, anew->day.found.layout)) FAIL_CHECK(v.sentence);
+            const auto ok = now.take(anew->event);
+            INFO((ok ? "" : ok.error().sentence));
+            REQUIRE(ok);
+            work(now);
+            CHECK(now.next(0) == nullptr);
+        }
+    }
+}
+
+TEST_CASE("a broken bowl with no spare left is made again, or is not wanted, and the numbers add up") {
+    const Evening& e = small();
+    Run run = begun(e);
+    work(run, "release");
+    const auto piece = [&]() -> const PieceState& { return *run.piece(e.plan.pieces[0].id); };
+    Event broke = happened(Mishap::Broke, run.now() + 1);
+    broke.piece = e.plan.pieces[0].id;
+    broke.count = piece().whole() - piece().wanted() + 1;  // one more than there are spares
+    REQUIRE(run.take(broke));
+    CHECK(piece().missing() == 1);
+    const auto offered = ways(run, broke, e.plan, e.lib, e.answers, e.day());
+    const auto find = [&](const char* id) {
+        const auto it = std::ranges::find(offered, id, &Way::id);
+        REQUIRE(it != offered.end());
+        return *it;
+    };
+    const Way again = find("again");
+    CHECK(again.minutes > 0);
+    CHECK(again.kilograms == Approx(e.answers.pieces[0]->made->mass));
+    for (const char* id : {"again", "fewer"}) {
+        Run now = run;
+        for (Event next : find(id).events) {
+            next.at = run.now();
+            REQUIRE(now.take(next));
+        }
+        CHECK(now.piece(broke.piece)->missing() == 0);
+        const auto anew = layAnew(now, now.now(), e.plan, e.lib, e.answers, e.day());
+        REQUIRE(anew);
+        const bool more = std::ranges::any_of(
+            anew->event.laid, [](const Step& s) { return s.piece.find("~again") != std::string::npos; });
+        CHECK(more == (std::string(id) == "again"));
+    }
+}
+
+TEST_CASE("any events in any order keep every state sound: what does not fit is refused") {
+    const Evening& e = small();
+    const auto steps = begun(e).steps();
+    std::mt19937 random(17);
+    const auto below = [&](size_t n) { return static_cast<size_t>(random()) % std::max<size_t>(1, n); };
+    for (int round = 0; round < 40; ++round) {
+        Run run = begun(e);
+        double at = 0;
+        for (int k = 0; k < 60; ++k) {
+            Event next;
+            next.kind = static_cast<Kind>(below(static_cast<size_t>(Kind::Ended) + 1));
+            next.at = at += static_cast<double>(below(900));
+            if (below(9) == 0) next.at -= 500;
+            next.step = below(3) == 0 && run.next(0) ? run.next(0)->id : steps[below(steps.size())].id;
+            next.piece = e.plan.pieces[0].id;
+            next.pot = run.pots().empty() ? "dark" : run.pots().begin()->first;
+            next.minutes = static_cast<int>(below(40)) - 2;
+            next.count = static_cast<int>(below(9)) - 2;
+            next.figure = static_cast<double>(below(400)) - 60;
+            next.mishap = static_cast<Mishap>(below(11));
+            if (next.kind == Kind::Laid) next.laid = {steps[below(steps.size())], steps[below(steps.size())]};
+            if (next.kind == Kind::Extra) next.laid = {steps[below(steps.size())]};
+            const auto before = run.events().size();
+            if (!run.take(next)) CHECK(run.events().size() == before);
+            else CHECK(run.events().size() == before + 1);
+            invariants(run);
+        }
+        Run replayed;
+        for (const auto& event : run.events()) REQUIRE(replayed.take(event));
+        CHECK(replayed.steps() == run.steps());
+        CHECK(replayed.now() == run.now());
+    }
+}
+
+TEST_CASE("a rehearsal is the same for the same seed, ends, and leaves nothing open unsaid") {
+    const Evening& e = small();
+    const auto once = rehearse(e.plan, e.lib, e.answers, e.day(), 4);
+    const auto again = rehearse(e.plan, e.lib, e.answers, e.day(), 4);
+    const auto other = rehearse(e.plan, e.lib, e.answers, e.day(), 5);
+    REQUIRE(once);
+    REQUIRE(again);
+    REQUIRE(other);
+    CHECK(once->run.events() == again->run.events());
+    CHECK_FALSE(once->run.events() == other->run.events());
+    CHECK(once->run.hasEnded());
+    for (const auto& s : once->run.steps()) CHECK_FALSE(once->run.isOpen(s.id));
+    Run replayed;
+    for (const auto& event : once->run.events()) REQUIRE(replayed.take(event));
+    invariants(replayed);
+    Luck calm;
+    calm.mishaps = false;
+    calm.scatter = {0, 0, 0, 0, 0};
+    const auto planned = rehearse(e.plan, e.lib, e.answers, e.day(), 4, calm);
+    REQUIRE(planned);
+    CHECK(planned->late == Approx(-e.day().reserve).margin(2));  // nothing scatters: ready as planned
+    CHECK(planned->whole == planned->wanted);
+}
+
+TEST_CASE("many evenings of the demo are rehearsed to their end", "[long]") {
+    const Evening e = eveningOf(test::demo());
+    for (unsigned seed = 0; seed < 20; ++seed) {
+        INFO(seed);
+        const auto played = rehearse(e.plan, e.lib, e.answers, e.day(), seed);
+        REQUIRE(played);
+        CHECK(played->run.hasEnded());
+        CHECK(played->late > -300);
+        CHECK(played->late < 600);
+        invariants(played->run);
+    }
+}
+
+}  // namespace uovo::run_test
