@@ -25,10 +25,19 @@
 // own order. 'P' progress (a double), 'R' refused (a sentence), 'H' head, 'V' corners, 'T' triangles, 'W' remarks, 'E'
 // end.
 
+// g++ says so by a macro, clang by a feature.
+#if defined(__SANITIZE_ADDRESS__)
+#define UOVO_ADDRESS_SANITIZER 1
+#elif defined(__has_feature)
+#if __has_feature(address_sanitizer)
+#define UOVO_ADDRESS_SANITIZER 1
+#endif
+#endif
+
 namespace uovo::io {
 namespace {
 
-#if defined(__SANITIZE_ADDRESS__)
+#if defined(UOVO_ADDRESS_SANITIZER)
 constexpr bool kSanitized = true;  // its shadow takes terabytes of address space
 #else
 constexpr bool kSanitized = false;
