@@ -22,7 +22,8 @@ namespace uovo::desktop {
 namespace {
 
 constexpr int kTarget = 84, kSmallTarget = 64, kSide = 330;  // px; 22 mm are 55 px on 24 inches of 1280
-constexpr int kSoon = 60;                                    // s before its time in which a step is as good as due
+constexpr QSize kLeastPage(1060, 640);
+constexpr int kSoon = 60;  // s before its time in which a step is as good as due
 
 QLabel* big(const QString& text, int pixels, int weight, const char* name) {
     auto* l = wrapped(text);
@@ -45,14 +46,6 @@ QString minutesLeft(double seconds) {
 }
 
 }  // namespace
-
-/// As large as the window lets it be, whatever is on its pages.
-class Loose : public QStackedWidget {
-public:
-    bool hasHeightForWidth() const override { return false; }
-    QSize minimumSizeHint() const override { return {0, 0}; }
-    QSize sizeHint() const override { return {400, 300}; }
-};
 
 /// The piece as it stands when the step is done, or the pot.
 class BenchPicture : public QWidget {
@@ -102,14 +95,20 @@ private:
 };
 
 BenchPlace::BenchPlace(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), keeper_(session), pages_(new Loose) {
+    : QWidget(parent), session_(session), keeper_(session), pages_(new QStackedWidget) {
     setObjectName(QStringLiteral("bench"));
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     pages_->addWidget(restPage());
     pages_->addWidget(stepPage());
     pages_->addWidget(overPage());
-    all->addWidget(pages_);
+    auto* scroll = new QScrollArea;  // in a window that is too small for letters of this size
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setWidgetResizable(true);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    pages_->setMinimumSize(kLeastPage);
+    scroll->setWidget(pages_);
+    all->addWidget(scroll);
     addKeys();
     connect(&keeper_, &RunKeeper::changed, this, &BenchPlace::refresh);
     connect(&keeper_, &RunKeeper::ticked, this, &BenchPlace::tick);
@@ -175,7 +174,7 @@ QWidget* BenchPlace::stepPage() {
     news_ = big({}, 17, 600, "benchNews");
     left->addWidget(news_);
 
-    middle_ = new Loose;
+    middle_ = new QStackedWidget;
     auto* step = new QWidget;
     auto* stepColumn = new QVBoxLayout(step);
     stepColumn->setContentsMargins(0, 0, 0, 0);
@@ -334,7 +333,7 @@ bool BenchPlace::allDone() const {
 }
 
 void BenchPlace::doneNow() {
-    if (!keeper_.runs()) return;
+    if (!keeper_.runs() || middle_->currentIndex() == 1) return;  // what happened is answered first
     if (!shown_.empty()) keeper_.done(shown_);
     if (keeper_.trouble()) {
         mishaps_->offer(*keeper_.trouble());
@@ -351,7 +350,7 @@ void BenchPlace::doneNow() {
 }
 
 void BenchPlace::later() {
-    if (!keeper_.runs() || shown_.empty()) return;
+    if (!keeper_.runs() || shown_.empty() || middle_->currentIndex() == 1) return;
     run::Event e;
     e.kind = run::Kind::NotYet;
     e.step = shown_;

@@ -19,7 +19,6 @@ MishapPanel::MishapPanel(Session& session, RunKeeper& keeper, QWidget* parent)
     : QWidget(parent), session_(session), keeper_(keeper), box_(new QVBoxLayout(this)) {
     setObjectName(QStringLiteral("mishaps"));
     box_->setContentsMargins(0, 0, 0, 0);
-    setFocusPolicy(Qt::StrongFocus);
 }
 
 void MishapPanel::clear(const QString& heading, const QString& note) {

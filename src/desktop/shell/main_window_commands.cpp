@@ -133,9 +133,9 @@ void MainWindow::addCommands() {
             if (b && b->isEnabled() && !b->isHidden()) b->click();
         };
     };
-    command(tr("Begin the day at the bench"), {}, atBench("benchBegin"), Place::Bench);
-    command(tr("Rehearse the day"), {}, atBench("benchRehearse"), Place::Bench);
-    command(tr("Something happened"), {}, atBench("benchTrouble"), Place::Bench);
+    command(tr("Begin the day at the bench"), keys("Ctrl+F6"), atBench("benchBegin"), Place::Bench);
+    command(tr("Rehearse the day"), keys("Shift+F6"), atBench("benchRehearse"), Place::Bench);
+    command(tr("Something happened"), keys("Alt+F6"), atBench("benchTrouble"), Place::Bench);
     const auto onShape = [this](const QString& words, const char* key, auto does) {
         return command(
             words, keys(key),
