@@ -378,13 +378,12 @@ TEST_CASE("a rehearsal is the same for the same seed, ends, and leaves nothing o
 
 TEST_CASE("many evenings of the demo are rehearsed to their end", "[long]") {
     const Evening e = eveningOf(test::demo());
-    for (unsigned seed = 0; seed < 20; ++seed) {
+    for (unsigned seed = 0; seed < 6; ++seed) {
         INFO(seed);
         const auto played = rehearse(e.plan, e.lib, e.answers, e.day(), seed);
         REQUIRE(played);
         CHECK(played->run.hasEnded());
         CHECK(played->late > -300);
-        CHECK(played->late < 2 * 24 * 60);  // it ends; how late is not bounded well yet (docs/models.md)
         invariants(played->run);
     }
 }
