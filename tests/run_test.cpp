@@ -318,6 +318,36 @@ TEST_CASE("a broken bowl with no spare left is made again, or is not wanted, and
     }
 }
 
+TEST_CASE("a pot that has set is tempered once, is ready then, and is tempered again when it sets again") {
+    const Evening& e = small();
+    Run run = begun(e);
+    work(run, "coat-1");
+    const std::string pot = run.next(0)->pot;
+    DayPlan day = e.day();
+    const auto tempers = [&] {
+        const auto anew = layAnew(run, run.now(), e.plan, e.lib, e.answers, day);
+        REQUIRE(anew);
+        REQUIRE(run.take(anew->event));
+        day = anew->day;
+        return std::ranges::count_if(run.steps(), [&](const Step& s) {
+            return s.kind == "temper" && s.pot == pot && run.isOpen(s.id) && s.id.starts_with("temper/");
+        });
+    };
+    for (int time = 0; time < 2; ++time) {
+        Event set = happened(Mishap::PotSet, run.now() + 60);
+        set.pot = pot;
+        REQUIRE(run.take(set));
+        CHECK_FALSE(run.pots().at(pot).ready);
+        const double kilograms = run.pots().at(pot).kilograms;
+        CHECK(tempers() == 1);
+        work(run, "temper");
+        REQUIRE(run.take(done(run.next(0)->id, run.now() + 600)));
+        CHECK(run.pots().at(pot).ready);
+        CHECK(run.pots().at(pot).kilograms == Approx(kilograms));
+        CHECK(tempers() == 0);
+    }
+}
+
 TEST_CASE("any events in any order keep every state sound: what does not fit is refused") {
     const Evening& e = small();
     const auto steps = begun(e).steps();

@@ -206,7 +206,7 @@ private:
             lengths_.push_back(1);
             if (!p.ready) {  // tempered before anything takes from it
                 schedule::Task temper;
-                temper.id = "temper/" + p.id;
+                temper.id = "temper/" + p.id + "/" + std::to_string(p.since);  // each time it has set is one of its own
                 temper.title = "Temper the " + it->name;
                 temper.lane = "melt";
                 temper.step = "temper";
@@ -214,6 +214,7 @@ private:
                 temper.cautions.emplace_back("hot-bowl");
                 temper.pot = index;
                 temper.minutes = schedule::temperMinutes(*it, p.kilograms);
+                temper.makes = p.kilograms;
                 first = static_cast<int>(net.tasks.size());
                 net.tasks.push_back(temper);
                 lengths_.push_back(temper.minutes);
