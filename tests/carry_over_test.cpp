@@ -9,6 +9,7 @@
 
 #include "core/stages/strength.h"
 #include "support.h"
+#include "support_files.h"
 
 namespace uovo::carry_over_test {
 
@@ -17,13 +18,6 @@ using json = nlohmann::ordered_json;
 namespace {
 
 const std::filesystem::path kFolder = UOVO_SOURCE "/tests/v1";
-
-std::string contents(const std::filesystem::path& file) {
-    std::ifstream in(file, std::ios::binary);
-    std::ostringstream all;
-    all << in.rdbuf();
-    return all.str();
-}
 
 json number(double v) { return std::isfinite(v) ? json(v) : json(nullptr); }
 
@@ -80,12 +74,12 @@ std::vector<std::filesystem::path> plans() {
 }  // namespace
 
 TEST_CASE("plans of version 1 carry their walls, grams and strength over", "[carry-over][long]") {
-    const json known = json::parse(contents(kFolder / "figures.json"));
+    const json known = json::parse(test::contents(kFolder / "figures.json"));
     const auto files = plans();
     REQUIRE(files.size() == known.size());
     for (const auto& file : files) {
         INFO(file);
-        const auto plan = readPlan(contents(file));
+        const auto plan = readPlan(test::contents(file));
         REQUIRE(plan);
         std::vector<std::string> differences;
         compare(known.at(file.stem().string()), figuresOf(*plan), "", differences);
@@ -101,7 +95,7 @@ TEST_CASE("plans of version 1 carry their walls, grams and strength over", "[car
 TEST_CASE("figures of version 1 plans are written", "[.write]") {
     if (!std::getenv("UOVO_WRITE_FIGURES")) return;  // whatever runs all tests, the hidden ones too, leaves them alone
     json all;
-    for (const auto& file : plans()) all[file.stem().string()] = figuresOf(*readPlan(contents(file)));
+    for (const auto& file : plans()) all[file.stem().string()] = figuresOf(*readPlan(test::contents(file)));
     std::ofstream(kFolder / "figures.json") << all.dump(1) << "\n";
 }
 

@@ -10,25 +10,13 @@
 #include <filesystem>
 #include <fstream>
 #include <random>
-#include <sstream>
+
+#include "support_files.h"
 
 namespace uovo::run_file_test {
 namespace {
 
 namespace fs = std::filesystem;
-
-fs::path fresh(const char* name) {
-    const fs::path p = fs::temp_directory_path() / ("uovo-" + std::to_string(::getpid()) + "-" + name);
-    fs::remove(p);
-    return p;
-}
-
-std::string textOf(const fs::path& p) {
-    std::ifstream in(p);
-    std::ostringstream out;
-    out << in.rdbuf();
-    return out.str();
-}
 
 run::Event begins() {
     run::Event e;
@@ -53,7 +41,8 @@ run::Event weighs(int k) {
 }  // namespace
 
 TEST_CASE("a log is on the disk event by event, read again, and written on") {
-    const fs::path p = fresh("log");
+    const test::Folder folder("run-log");
+    const fs::path p = folder("log");
     {
         auto file = io::RunFile::open(p.string());
         REQUIRE(file);
@@ -63,7 +52,7 @@ TEST_CASE("a log is on the disk event by event, read again, and written on") {
         CHECK(file->second({500, 12, "a"}) == Approx(11));
         CHECK_FALSE(file->take(begins(), {102, 3, "a"}));  // refused, and not written
     }
-    const std::string text = textOf(p);
+    const std::string text = test::contents(p);
     CHECK(std::ranges::count(text, '\n') == 3);
     {
         auto again = io::RunFile::open(p.string());
@@ -72,7 +61,7 @@ TEST_CASE("a log is on the disk event by event, read again, and written on") {
         CHECK_FALSE(io::RunFile::open(p.string()));  // one at a time
         REQUIRE(again->take(weighs(2), {103, 4, "a"}));
     }
-    CHECK(textOf(p).starts_with(text));
+    CHECK(test::contents(p).starts_with(text));
     std::ofstream(p, std::ios::app) << R"({"at": 9, "is": "wei)";  // a power cut
     {
         auto torn = io::RunFile::open(p.string());
@@ -81,26 +70,26 @@ TEST_CASE("a log is on the disk event by event, read again, and written on") {
         CHECK(torn->run().events().size() == 3);
         REQUIRE(torn->take(weighs(5), {104, 5, "a"}));
     }
-    CHECK(run::readLog(textOf(p))->run.events().size() == 4);
-    fs::remove(p);
+    CHECK(run::readLog(test::contents(p))->run.events().size() == 4);
 }
 
 TEST_CASE("what is no log is refused in words, and left as it is") {
-    const fs::path p = fresh("foreign");
+    const test::Folder folder("run-foreign");
+    const fs::path p = folder("log");
     for (const char* text : {"hello\n", "{\"format\": \"uovo-plan\"}\n", "{\"uovoRun\": 9}\n"}) {
         std::ofstream(p) << text;
         const auto file = io::RunFile::open(p.string());
         REQUIRE_FALSE(file);
         CHECK(file.error().sentence.size() > 20);
-        CHECK(textOf(p) == text);
+        CHECK(test::contents(p) == text);
     }
-    fs::remove(p);
     CHECK_FALSE(io::RunFile::open("/no/such/folder/log"));
 }
 
 TEST_CASE("a disk that is full: the reason is said, and what was not written is written next") {
     if (::access("/dev/full", W_OK) != 0) return;
-    const fs::path p = fresh("full");
+    const test::Folder folder("run-full");
+    const fs::path p = folder("log");
     auto file = io::RunFile::open(p.string());
     REQUIRE(file);
     REQUIRE(file->take(begins(), {1, 1, "a"}));
@@ -114,14 +103,14 @@ TEST_CASE("a disk that is full: the reason is said, and what was not written is 
     ::setrlimit(RLIMIT_FSIZE, &before);
     REQUIRE_FALSE(refused);
     CHECK(file->run().events().size() == 2);  // it was done, whatever the disk says
-    CHECK(run::readLog(textOf(p))->run.events().size() == 1);
+    CHECK(run::readLog(test::contents(p))->run.events().size() == 1);
     REQUIRE(file->take(weighs(2), {3, 3, "a"}));
-    CHECK(run::readLog(textOf(p))->run.events().size() == 3);
-    fs::remove(p);
+    CHECK(run::readLog(test::contents(p))->run.events().size() == 3);
 }
 
 TEST_CASE("killed at any moment, three hundred times: at most the event being typed is lost") {
-    const fs::path p = fresh("killed");
+    const test::Folder folder("run-killed");
+    const fs::path p = folder("log");
     std::mt19937 random(9);
     for (int round = 0; round < 300; ++round) {
         fs::remove(p);
@@ -153,7 +142,6 @@ TEST_CASE("killed at any moment, three hundred times: at most the event being ty
         INFO("round " << round);
         CHECK(static_cast<int>(file->run().events().size()) >= last + 2);  // all that were said to be there
     }
-    fs::remove(p);
 }
 
 }  // namespace uovo::run_file_test

@@ -3,6 +3,7 @@
 #include <unistd.h>
 #include <filesystem>
 #include <fstream>
+#include <sstream>
 #include <string>
 
 namespace uovo::test {
@@ -25,5 +26,13 @@ struct Folder {
         return (*this)(name);
     }
 };
+
+/// All that stands in a file.
+inline std::string contents(const std::filesystem::path& file) {
+    std::ifstream in(file, std::ios::binary);
+    std::ostringstream all;
+    all << in.rdbuf();
+    return all.str();
+}
 
 }  // namespace uovo::test

@@ -19,6 +19,11 @@ long nowMinutes() {
     return (static_cast<long>(t) + local.tm_gmtoff) / 60;
 }
 
+const std::string* valueAfter(const std::vector<std::string>& args, const char* option) {
+    const auto at = std::find(args.begin(), args.end(), option);
+    return at == args.end() || at + 1 == args.end() ? nullptr : &*(at + 1);
+}
+
 std::optional<Plan> planFrom(const std::vector<std::string>& args) {
     if (args.empty()) {
         std::fputs("uovo-cli: name a plan file\n", stderr);

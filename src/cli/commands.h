@@ -18,6 +18,8 @@ int day(const std::vector<std::string>& args);
 int rehearse(const std::vector<std::string>& args);
 int demo(const std::vector<std::string>& args);
 
+/// What stands behind an option; null where it is not there.
+const std::string* valueAfter(const std::vector<std::string>& args, const char* option);
 /// Loads the plan named by the first argument (- is standard input) and says on standard error what is wrong.
 std::optional<Plan> planFrom(const std::vector<std::string>& args);
 /// Local minutes now, from the system clock.

@@ -12,12 +12,8 @@
 namespace uovo::cli {
 
 int day(const std::vector<std::string>& args) {
-    const auto after = [&](const char* option) -> const std::string* {
-        const auto at = std::find(args.begin(), args.end(), option);
-        return at == args.end() || at + 1 == args.end() ? nullptr : &*(at + 1);
-    };
     std::optional<size_t> person;
-    if (const auto* said = after("--person")) {
+    if (const auto* said = valueAfter(args, "--person")) {
         size_t number = 0;
         const auto [end, error] = std::from_chars(said->data(), said->data() + said->size(), number);
         if (error != std::errc() || number < 1) {
@@ -40,7 +36,7 @@ int day(const std::vector<std::string>& args) {
         std::fprintf(stderr, "uovo-cli: there are %zu people\n", all->day->network.people.size());
         return 2;
     }
-    if (const auto* path = after("--calendar"); path && all->day->problem.empty()) {
+    if (const auto* path = valueAfter(args, "--calendar"); path && all->day->problem.empty()) {
         const auto done = io::writeWhole(*path, io::calendarOf(*plan, *all->day, person, nowMinutes()));
         if (!done) std::fprintf(stderr, "uovo-cli: %s\n", done.error().sentence.c_str());
         return done ? 0 : 1;

@@ -39,19 +39,15 @@ tl::expected<Script, std::string> readScript(const std::string& path) {
 }  // namespace
 
 int rehearse(const std::vector<std::string>& args) {
-    const auto after = [&](const char* option) -> const std::string* {
-        const auto at = std::ranges::find(args, option);
-        return at == args.end() || at + 1 == args.end() ? nullptr : &*(at + 1);
-    };
     unsigned seed = 1;
-    if (const auto* said = after("--seed"))
+    if (const auto* said = valueAfter(args, "--seed"))
         if (const auto [end, error] = std::from_chars(said->data(), said->data() + said->size(), seed);
             error != std::errc() || end != said->data() + said->size()) {
             std::fputs("uovo-cli: --seed wants a number\n", stderr);
             return 2;
         }
     Script script;
-    if (const auto* path = after("--script")) {
+    if (const auto* path = valueAfter(args, "--script")) {
         auto read = readScript(*path);
         if (!read) {
             std::fprintf(stderr, "uovo-cli: %s\n", read.error().c_str());

@@ -14,9 +14,9 @@
 namespace uovo::cli {
 
 int templates(const std::vector<std::string>& args, int argc, char** argv) {
-    const auto after = [&](const char* option) -> std::string {
-        const auto it = std::find(args.begin(), args.end(), option);
-        return it == args.end() || it + 1 == args.end() ? std::string() : *(it + 1);
+    const auto after = [&](const char* option) {
+        const auto* value = valueAfter(args, option);
+        return value ? *value : std::string();
     };
     const std::string pdf = after("-o"), svg = after("--svg");
     if (args.empty() || (pdf.empty() && svg.empty())) {

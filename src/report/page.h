@@ -18,7 +18,8 @@
 namespace uovo::report {
 
 inline const QColor kInk(0x2A, 0x1A, 0x12), kQuiet(0x6E, 0x5F, 0x52), kLine(0xCD, 0xBE, 0xA8), kHarm(0xB3, 0x29, 0x3E);
-inline constexpr double kMargin = 14;  // mm
+inline constexpr double kMargin = 14;      // mm
+inline constexpr double kLineHigh = 1.32;  // of the size of its letters
 
 /// A page in millimetres with a pen that moves down.
 class Page {
@@ -64,34 +65,19 @@ public:
     }
     void paragraph(double x, double w, const QString& words, double size, const QColor& colour = kInk) {
         QTextLayout layout(words, font(size * kFine));
-        layout.beginLayout();
-        std::vector<QTextLine> lines;
-        while (true) {
-            QTextLine l = layout.createLine();
-            if (!l.isValid()) break;
-            l.setLineWidth(w * kFine);
-            lines.push_back(l);
-        }
-        layout.endLayout();
+        const auto lines = linesOf(layout, w);
         p_.setPen(colour);
         for (const auto& l : lines) {
             need(size * 1.3);
             p_.setFont(font(size * kFine));
             draw(x, y, words.mid(l.textStart(), l.textLength()));
-            y += size * 1.32;
+            y += size * kLineHigh;
         }
     }
     /// How high a paragraph is, mm.
     double paragraphHigh(double w, const QString& words, double size) const {
         QTextLayout layout(words, font(size * kFine));
-        layout.beginLayout();
-        double high = 0;
-        for (QTextLine l = layout.createLine(); l.isValid(); l = layout.createLine()) {
-            l.setLineWidth(w * kFine);
-            high += size * 1.32;
-        }
-        layout.endLayout();
-        return high;
+        return size * kLineHigh * double(linesOf(layout, w).size());
     }
     void rule() {
         p_.setPen(QPen(kLine, 0.2));
@@ -99,6 +85,17 @@ public:
     }
 
 private:
+    /// The lines of a paragraph; they live as long as its layout.
+    static std::vector<QTextLine> linesOf(QTextLayout& layout, double w) {
+        std::vector<QTextLine> lines;
+        layout.beginLayout();
+        for (QTextLine l = layout.createLine(); l.isValid(); l = layout.createLine()) {
+            l.setLineWidth(w * kFine);
+            lines.push_back(l);
+        }
+        layout.endLayout();
+        return lines;
+    }
     static constexpr double kFine = 20;  // fonts are set in twentieths of a millimetre: sizes in mm are too coarse
     void begin() {
         y = kMargin;

@@ -19,7 +19,11 @@ class Rest {
 public:
     Rest(const Plan& plan, const material::Library& lib, const PlanFigures& known, const DayNow& now,
          const DayPlan& before)
-        : plan_(plan), lib_(lib), known_(known), now_(now), before_(before) {}
+        : plan_(plan), lib_(lib), known_(known), now_(now), before_(before) {
+        for (size_t i = 0; i < before.asked.tasks.size(); ++i)
+            if (const int start = before.found.layout.start[i]; start != schedule::kLeftOut)
+                began_[before.asked.tasks[i].id] = *localMinutes(before.clock(start));
+    }
 
     DayPlan run(int decodes, std::stop_token stop) {
         // the end lies in front of us, whatever the hour
@@ -139,14 +143,13 @@ private:
             if (!from.done) continue;
             auto& to = net.tasks[static_cast<size_t>(l.to)];
             // it was planned from its start; it really ended later or sooner
-            const int planned = dayLength(l.from), more = from.minutes - planned;
+            const int more = from.minutes - lengths_[static_cast<size_t>(l.from)];
             to.earliest = std::max(to.earliest, *from.pin + l.min + more);
             if (l.max >= 0) l.max = std::max(0, l.max + more);
             l.min = 0;
             l.soft = true;  // when it is lost it is lost
         }
     }
-    int dayLength(int task) const { return lengths_[static_cast<size_t>(task)]; }
 
     void extra(schedule::Network& net) const {
         const auto find = [&](const std::string& id) {
@@ -186,8 +189,8 @@ private:
             const auto it = std::find_if(net.pots.begin(), net.pots.end(), [&](const auto& x) { return x.id == p.id; });
             if (it == net.pots.end() || p.kilograms <= 0) continue;
             const int index = static_cast<int>(it - net.pots.begin());
-            const int at0 = static_cast<int>(day.minuteOf(p.since)), since = std::min(minute, at0),
-                      wait = at0 - since + 1;         // min from the start of what stands for it
+            const int ends = static_cast<int>(day.minuteOf(p.since)), since = std::min(minute, ends),
+                      wait = ends - since + 1;        // min from the start of what stands for it
             if (minute - since > it->idle) continue;  // it has gone cold: melted again like any other
             it->standing = p.kilograms;
             schedule::Task ready;
@@ -231,15 +234,10 @@ private:
     void serve(DayPlan& day, int pot, double kilograms, int minute) const {
         auto& net = day.asked;
         std::vector<std::pair<int, schedule::Task*>> next;  // by when they were to begin
-        for (size_t i = 0; i < before_.asked.tasks.size(); ++i) {
-            if (before_.found.layout.start[i] == schedule::kLeftOut || now_.done.contains(before_.asked.tasks[i].id))
-                continue;
-            for (auto& t : net.tasks)
-                if (t.id == before_.asked.tasks[i].id && t.pot == pot && !t.small)
-                    next.emplace_back(
-                        static_cast<int>(day.minuteOf(*localMinutes(before_.clock(before_.found.layout.start[i])))),
-                        &t);
-        }
+        for (auto& t : net.tasks)
+            if (const auto it = began_.find(t.id);
+                it != began_.end() && t.pot == pot && !t.small && !now_.done.contains(t.id))
+                next.emplace_back(static_cast<int>(day.minuteOf(it->second)), &t);
         std::ranges::stable_sort(next, {}, [](const auto& n) { return n.first; });
         double taken = 0, bath = 0;
         int end = minute;
@@ -272,8 +270,9 @@ private:
     const PlanFigures& known_;
     const DayNow& now_;
     const DayPlan& before_;
-    std::vector<int> lengths_;  // of each task as planned
-    bool relaxed_ = false;      // pots that stand may go cold
+    std::map<std::string, long> began_;  // when each step was to begin in the day before, local minutes
+    std::vector<int> lengths_;           // of each task as planned
+    bool relaxed_ = false;               // pots that stand may go cold
 };
 
 }  // namespace

@@ -9,6 +9,13 @@ struct Word {
     E value;
     const char* word;
 };
+template <class E, size_t N>
+const char* wordOf(E value, const Word<E> (&words)[N]) {
+    for (const auto& w : words)
+        if (w.value == value) return w.word;
+    return "";
+}
+
 constexpr Word<coat::Way> kWays[]{{coat::Way::Dip, "dip"},
                                   {coat::Way::Pour, "pour"},
                                   {coat::Way::Brush, "brush"},

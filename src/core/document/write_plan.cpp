@@ -33,13 +33,6 @@ json written(const Measure& m) {
     return j;
 }
 
-template <class E, size_t N>
-const char* wordOf(E value, const Word<E> (&words)[N]) {
-    for (const auto& w : words)
-        if (w.value == value) return w.word;
-    return "";
-}
-
 json written(const PlannedCoat& c) {
     json k{{"way", wordOf(c.way, kWays)}, {"temperature", written(c.temperature)}, {"drain", written(c.drain)}};
     if (!c.chocolate.empty()) k["chocolate"] = c.chocolate;

@@ -126,6 +126,14 @@ Event laid(const DayPlan& day, long begun, double at) {
     return e;
 }
 
+std::optional<size_t> potNumber(const PlanFigures& known, const std::string& pot) {
+    for (size_t i = 0; i < known.pots.size(); ++i) {
+        const std::string id = known.pots[i].key.id();
+        if (pot == id || pot == id + "-cup" || pot == id + "-molten") return i;
+    }
+    return std::nullopt;
+}
+
 DayNow nowOf(const Run& run, double second) {
     DayNow now;
     now.minute = localAt(run, second);

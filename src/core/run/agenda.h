@@ -18,6 +18,9 @@ Event laid(const DayPlan& day, long begun, double at);
 /// Local minutes at a second of a run.
 long localAt(const Run& run, double second);
 
+/// Number of the plan's pot that a run's pot is of, its cup or what is only molten; none: of none of them.
+std::optional<size_t> potNumber(const PlanFigures& known, const std::string& pot);
+
 /// How far a run has come, for whoever lays out the rest.
 DayNow nowOf(const Run& run, double second);
 

@@ -23,7 +23,7 @@ size_t numberOf(const std::string& kind) {
 class Reader {
 public:
     Reader(const Run& run, const Step& step, const Plan& plan, const material::Library& lib, const PlanFigures& known)
-        : run_(run), s_(step), plan_(plan), lib_(lib), known_(known), piece_(find()) {}
+        : run_(run), s_(step), plan_(plan), lib_(lib), known_(known), piece_(plan.piece(step.madeOf())) {}
 
     BenchStep read() {
         if (piece_) {
@@ -54,10 +54,6 @@ public:
     }
 
 private:
-    const Piece* find() const {
-        const std::string id = s_.piece.substr(0, s_.piece.find('~'));
-        return plan_.piece(id);
-    }
     const PieceAnswers* answers() const { return piece_ ? known_.piece(piece_->id) : nullptr; }
     std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
     std::string degrees(double c) const { return format(c, Dimension::Temperature, plan_.units); }
@@ -114,15 +110,9 @@ private:
         out_.wrong.emplace_back("It stands up in ridges: it is too cool. Scrape it back into the pot and warm it.");
     }
 
-    const MeltPlan* pot(std::string* name = nullptr) const {
-        for (size_t i = 0; i < known_.pots.size(); ++i) {
-            const std::string id = known_.pots[i].key.id();
-            if (s_.pot == id || s_.pot == id + "-cup" || s_.pot == id + "-molten") {
-                if (name) *name = known_.pots[i].name;
-                return &known_.melts[i];
-            }
-        }
-        return nullptr;
+    const MeltPlan* pot() const {
+        const auto at = potNumber(known_, s_.pot);
+        return at ? &known_.melts[*at] : nullptr;
     }
 
     void melt() {
@@ -231,12 +221,10 @@ BenchStep benchStep(const Run& run, const Step& step, const Plan& plan, const ma
     return Reader(run, step, plan, lib, known).read();
 }
 
-std::string timerWords(const Run& run, const Timer& timer, const Plan&, const material::Library&,
-                       const PlanFigures& known) {
+std::string timerWords(const Run& run, const Timer& timer, const PlanFigures& known) {
     if (!timer.pot.empty()) {
-        for (const auto& p : known.pots)
-            if (timer.pot.starts_with(p.key.id())) return p.name + " wants warmth";
-        return "The pot wants warmth";
+        const auto at = potNumber(known, timer.pot);
+        return (at ? known.pots[*at].name : "The pot") + " wants warmth";
     }
     const Step* s = run.step(timer.step);
     return s ? s->title : std::string();

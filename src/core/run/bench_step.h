@@ -21,8 +21,7 @@ BenchStep benchStep(const Run& run, const Step& step, const Plan& plan, const ma
                     const PlanFigures& known);
 
 /// What a timer waits for, in a line: "Crater bowls 1–6: look, before they dull", "The dark couverture wants warmth".
-std::string timerWords(const Run& run, const Timer& timer, const Plan& plan, const material::Library& library,
-                       const PlanFigures& known);
+std::string timerWords(const Run& run, const Timer& timer, const PlanFigures& known);
 
 /// What is said aloud of a step.
 std::string spokenStep(const BenchStep& step);

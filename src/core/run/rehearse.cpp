@@ -91,20 +91,8 @@ private:
     void begins() {
         for (size_t p = 0; p < busy_.size(); ++p) {
             if (!busy_[p].step.empty()) continue;
-            const Step* s = nullptr;
-            for (const auto& x : out_.run.steps())  // the first that is theirs and nobody is at
-                if ((x.who >> p & 1) && out_.run.isOpen(x.id) && out_.run.missing(x).empty() && !isBegun(x.id)) {
-                    s = &x;
-                    break;
-                }
-            if (!s) {
-                for (const auto& x : out_.run.steps())  // work that is nobody's, as standing steps of older plans
-                    if (x.who == 0 && p == 0 && out_.run.isOpen(x.id) && out_.run.missing(x).empty() &&
-                        !isBegun(x.id)) {
-                        s = &x;
-                        break;
-                    }
-            }
+            const Step* s = firstFree([&](const Step& x) { return (x.who >> p & 1) != 0; });
+            if (!s && p == 0) s = firstFree([](const Step& x) { return x.who == 0; });  // for which nobody was found
             if (!s) continue;
             double start = std::max({now_, out_.run.due(*s), s->at * kMinute});
             std::vector<size_t> hands;
@@ -117,6 +105,13 @@ private:
                 if (busy_[q].step.empty()) busy_[q] = {s->id, start + took};
             slow_[s->kind] += took / kMinute - s->minutes;
         }
+    }
+    /// The first step of some that may be done and that nobody is at.
+    template <class Wanted>
+    const Step* firstFree(const Wanted& wanted) const {
+        for (const auto& x : out_.run.steps())
+            if (wanted(x) && out_.run.isOpen(x.id) && out_.run.missing(x).empty() && !isBegun(x.id)) return &x;
+        return nullptr;
     }
     bool isBegun(const std::string& id) const {
         return std::ranges::any_of(busy_, [&](const Busy& b) { return b.step == id; });

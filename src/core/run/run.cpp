@@ -3,7 +3,6 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <bit>
 #include <cmath>
 #include <set>
 
@@ -14,10 +13,9 @@ tl::unexpected<Problem> refuse(std::string sentence) { return tl::unexpected(Pro
 
 constexpr double kWarmAt = 0.6;  // of the minutes that a pot stays usable: it is warmed then
 constexpr int kMostPieces = 1000;
+constexpr size_t kMostSteps = 20'000;
 
 bool isOf(const Step& s, int person) { return person < 0 ? s.who != 0 : (s.who >> person & 1) != 0; }
-
-constexpr size_t kMostSteps = 20'000;
 
 }  // namespace
 
@@ -119,21 +117,13 @@ tl::expected<void, Problem> Run::change(const Event& e) {
         }
         case Kind::LeftOut: {
             if (!step(e.step) || !isOpen(e.step)) return refuse("This step is not open.");
-            auto& s = states_[e.step];
-            s.is = StepState::Is::LeftOut;
-            s.from = s.to = e.at;
+            leaveOut(e.step, e.at);
             return {};
         }
         case Kind::Happened:
             switch (e.mishap) {
-                case Mishap::Broke: {
-                    PieceState* p = find(e.piece);
-                    if (!p) return refuse("There is no such piece in this day.");
-                    if (e.count < 1 || e.count > p->whole())
-                        return refuse(fmt::format("{} can have broken at most.", p->whole()));
-                    p->broken += e.count;
-                    return {};
-                }
+                case Mishap::Broke:
+                    return count(e);
                 case Mishap::PotSet:
                 case Mishap::TooHot:
                     if (!pots_.contains(e.pot)) return refuse("This pot is not in use.");
@@ -149,28 +139,10 @@ tl::expected<void, Problem> Run::change(const Event& e) {
                 default:
                     return {};
             }
-        case Kind::Again: {
-            PieceState* p = find(e.piece);
-            if (!p) return refuse("There is no such piece in this day.");
-            if (e.count < 1 || p->again + e.count > kMostPieces) return refuse("One more at least.");
-            p->again += e.count;
-            return {};
-        }
-        case Kind::Fewer: {
-            PieceState* p = find(e.piece);
-            if (!p) return refuse("There is no such piece in this day.");
-            if (e.count == 0 || p->fewer + e.count < -kMostPieces || e.count > p->wanted())
-                return refuse("So many are not wanted.");
-            p->fewer += e.count;
-            return {};
-        }
-        case Kind::Mended: {
-            PieceState* p = find(e.piece);
-            if (!p) return refuse("There is no such piece in this day.");
-            if (e.count < 1 || e.count > p->broken) return refuse("So many have not broken.");
-            p->broken -= e.count;
-            return {};
-        }
+        case Kind::Again:
+        case Kind::Fewer:
+        case Kind::Mended:
+            return count(e);
         case Kind::Extra: {
             if (e.laid.size() != 1) return refuse("A step of one's own is one step.");
             const Step& s = e.laid.front();
@@ -199,6 +171,37 @@ tl::expected<void, Problem> Run::change(const Event& e) {
             return {};
     }
     return {};
+}
+
+tl::expected<void, Problem> Run::count(const Event& e) {
+    PieceState* p = find(e.piece);
+    if (!p) return refuse("There is no such piece in this day.");
+    switch (e.kind) {
+        case Kind::Again:
+            if (e.count < 1 || p->again + e.count > kMostPieces) return refuse("One more at least.");
+            p->again += e.count;
+            return {};
+        case Kind::Fewer:
+            if (e.count == 0 || p->fewer + e.count < -kMostPieces || e.count > p->wanted())
+                return refuse("So many are not wanted.");
+            p->fewer += e.count;
+            return {};
+        case Kind::Mended:
+            if (e.count < 1 || e.count > p->broken) return refuse("So many have not broken.");
+            p->broken -= e.count;
+            return {};
+        default:
+            if (e.count < 1 || e.count > p->whole())
+                return refuse(fmt::format("{} can have broken at most.", p->whole()));
+            p->broken += e.count;
+            return {};
+    }
+}
+
+void Run::leaveOut(const std::string& id, double at) {
+    auto& state = states_[id];
+    state.is = StepState::Is::LeftOut;
+    state.from = state.to = at;
 }
 
 std::vector<std::string> Run::missing(const Step& s) const {
@@ -266,11 +269,7 @@ tl::expected<void, Problem> Run::end(const Event& e) {
     if (open != steps_.end() && e.count == 0)  // a person says so twice
         return refuse(fmt::format("“{}” is neither done nor left out.", open->title));
     for (const auto& s : steps_)
-        if (isOpen(s.id)) {
-            auto& state = states_[s.id];
-            state.is = StepState::Is::LeftOut;
-            state.from = state.to = e.at;
-        }
+        if (isOpen(s.id)) leaveOut(s.id, e.at);
     ended_ = true;
     return {};
 }

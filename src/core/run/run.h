@@ -34,6 +34,8 @@ struct Step {
     std::vector<std::string> cautions;
     std::vector<Wait> waits;
     bool operator==(const Step&) const = default;
+    /// Id of the plan's piece that it is about, also where that is made again.
+    std::string madeOf() const { return piece.substr(0, piece.find('~')); }
 };
 
 /// How many of a piece are wanted and made.
@@ -165,6 +167,8 @@ private:
     tl::expected<void, Problem> change(const Event& event);
     tl::expected<void, Problem> done(const Event& event);
     tl::expected<void, Problem> lay(const Event& event);
+    tl::expected<void, Problem> count(const Event& event);  ///< broke, mended, again, fewer
+    void leaveOut(const std::string& step, double at);
     tl::expected<void, Problem> end(const Event& event);
     PieceState* find(const std::string& piece);
     void sort();

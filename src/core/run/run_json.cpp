@@ -40,6 +40,13 @@ json written(const Step& s) {
     return j;
 }
 
+/// People, as bits.
+void readWho(Object& o, unsigned& out) {
+    int who = 1;
+    o.whole("who", who);
+    out = static_cast<unsigned>(std::max(0, who));
+}
+
 Step readStepOf(Object& o) {
     Step s;
     o.text("id", s.id);
@@ -50,9 +57,7 @@ Step readStepOf(Object& o) {
     o.text("kind", s.kind);
     o.whole("at", s.at);
     o.whole("minutes", s.minutes);
-    int who = 1;
-    o.whole("who", who);
-    s.who = static_cast<unsigned>(std::max(0, who));
+    readWho(o, s.who);
     o.text("pot", s.pot);
     o.number("takes", s.takes);
     o.number("makes", s.makes);
@@ -108,9 +113,7 @@ Event readEvent(Object& o) {
     o.whole("minutes", e.minutes);
     o.whole("count", e.count);
     o.number("figure", e.figure);
-    int who = 1;
-    o.whole("who", who);
-    e.who = static_cast<unsigned>(std::max(0, who));
+    readWho(o, e.who);
     o.text("plan", e.plan);
     o.text("deadline", e.deadline);
     o.text("begun", e.begun);
@@ -128,13 +131,6 @@ Event readEvent(Object& o) {
     return e;
 }
 
-template <class E, size_t N>
-std::string named(E value, const Word<E> (&words)[N]) {
-    for (const auto& w : words)
-        if (w.value == value) return w.word;
-    return {};
-}
-
 tl::unexpected<Problem> wrong(std::string sentence, int line) {
     Problem p{std::move(sentence), "run"};
     p.line = line;
@@ -143,8 +139,8 @@ tl::unexpected<Problem> wrong(std::string sentence, int line) {
 
 }  // namespace
 
-std::string wordOf(Kind kind) { return named(kind, kKinds); }
-std::string wordOf(Mishap mishap) { return named(mishap, kMishaps); }
+std::string wordOf(Kind kind) { return uovo::wordOf(kind, kKinds); }
+std::string wordOf(Mishap mishap) { return uovo::wordOf(mishap, kMishaps); }
 std::optional<Mishap> mishapOf(const std::string& word) {
     for (const auto& w : kMishaps)
         if (w.word == word) return w.value;

@@ -4,15 +4,14 @@
 #include <QDBusConnection>
 #include <QDBusInterface>
 #include <QDBusReply>
-#include <QPainter>
 #include <QScrollArea>
 #include <QShortcut>
 #include <QSignalBlocker>
 #include <algorithm>
 #include <cmath>
 
+#include "desktop/bench/bench_picture.h"
 #include "desktop/bench/mishap_panel.h"
-#include "desktop/day/piece_mark.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -40,59 +39,12 @@ QPushButton* target(const QString& words, const char* name, int high) {
     return b;
 }
 
-QString minutesLeft(double seconds) {
-    const int m = static_cast<int>(std::ceil(seconds / run::kMinute));
-    return m >= 60 ? BenchPlace::tr("in %1 h %2 min").arg(m / 60).arg(m % 60) : BenchPlace::tr("in %1 min").arg(m);
+QString hoursAndMinutes(long minutes) {
+    return minutes >= 60 ? BenchPlace::tr("%1 h %2 min").arg(minutes / 60).arg(minutes % 60)
+                         : BenchPlace::tr("%1 min").arg(minutes);
 }
 
 }  // namespace
-
-/// The piece as it stands when the step is done, or the pot.
-class BenchPicture : public QWidget {
-public:
-    explicit BenchPicture(Session& session) : session_(session) {
-        setMinimumSize(220, 150);
-        setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
-    }
-    void show(const run::Run& run, const run::Step& step) {
-        piece_ = step.piece.substr(0, step.piece.find('~'));
-        coats_ = 0;
-        released_ = false;
-        for (const auto& s : run.steps()) {  // of the same pieces, up to this one
-            if (s.piece != step.piece || (!s.which.empty() && !step.which.empty() && s.which != step.which)) continue;
-            const bool before = !run.isOpen(s.id) || s.id == step.id;
-            if (before && s.lane == "coat") ++coats_;
-            if (before && s.lane == "release") released_ = true;
-        }
-        pot_ = QColor();
-        const auto answers = session_.answers();
-        if (piece_.empty() && answers)
-            for (const auto& p : answers->pots)
-                if (!step.pot.empty() && step.pot.starts_with(p.key.id())) pot_ = chocolateColour(p.key.chocolate);
-        update();
-    }
-
-protected:
-    void paintEvent(QPaintEvent*) override {
-        QPainter p(this);
-        p.setRenderHint(QPainter::Antialiasing);
-        const QRectF box = QRectF(rect()).adjusted(14, 10, -14, -22);
-        const Piece* piece = session_.plan().piece(piece_);
-        if (piece) paintPieceState(p, box, *piece, session_.pieceAnswers(piece_), coats_, released_, this);
-        else
-            paintKitchenMark(
-                p, box.adjusted(box.width() * 0.2, box.height() * 0.2, -box.width() * 0.2, -box.height() * 0.2), pot_);
-        p.setPen(QPen(theme().hairline, 2));  // the bench
-        p.drawLine(QPointF(30, height() - 12), QPointF(width() - 30, height() - 12));
-    }
-
-private:
-    Session& session_;
-    std::string piece_;
-    int coats_ = 0;
-    bool released_ = false;
-    QColor pot_;
-};
 
 BenchPlace::BenchPlace(Session& session, QWidget* parent)
     : QWidget(parent), session_(session), keeper_(session), pages_(new QStackedWidget) {
@@ -538,9 +490,8 @@ void BenchPlace::showTimers() {
     }
     for (size_t i = 0; i < all.size(); ++i) {
         const run::Step* s = run.step(all[i].step);
-        timers_[i]->setWords(
-            answers ? qstring(run::timerWords(run, all[i], session_.plan(), session_.library(), *answers)) : QString(),
-            s ? TimerCard::Tone::Cold : TimerCard::Tone::Warm, s && s->lane == "look");
+        timers_[i]->setWords(answers ? qstring(run::timerWords(run, all[i], *answers)) : QString(),
+                             s ? TimerCard::Tone::Cold : TimerCard::Tone::Warm, s && s->lane == "look");
     }
     quiet_->setVisible(all.empty());
 }
@@ -565,8 +516,7 @@ void BenchPlace::showOver() {
     const run::Run& run = *keeper_.run();
     const long ready = run::localAt(run, run.now()), due = localMinutes(run.deadline()).value_or(ready);
     const long late = minutesBetween(due, ready);
-    const long m = std::abs(late);
-    const QString by = m >= 60 ? tr("%1 h %2 min").arg(m / 60).arg(m % 60) : tr("%1 min").arg(m);
+    const QString by = hoursAndMinutes(std::abs(late));
     overWords_->setText(late > 0 ? tr("Done, %1 after the time").arg(by) : tr("Done, %1 before the time").arg(by));
     QStringList lines;
     for (const auto& p : run.pieces()) {
@@ -600,7 +550,9 @@ void BenchPlace::tick() {
     if (clock_->text() != clock) clock_->setText(clock);
     if (const run::Step* s = run.step(shown_)) {
         const double due = s->lane == "look" ? run.due(*s) : std::max(run.due(*s), s->at * run::kMinute);
-        when_->setText(due - now > kSoon ? minutesLeft(due - now) : QString());
+        when_->setText(due - now > kSoon
+                           ? tr("in %1").arg(hoursAndMinutes(std::lround(std::ceil((due - now) / run::kMinute))))
+                           : QString());
         when_->setVisible(due - now > kSoon);
         done_->setText(due - now > kSoon ? tr("Done already") : s->lane == "look" ? tr("It is") : tr("Done"));
     }

@@ -58,7 +58,7 @@ void MishapPanel::keyPressEvent(QKeyEvent* e) {
 
 void MishapPanel::open(const run::Step* step) {
     step_ = step ? step->id : std::string();
-    piece_ = step ? step->piece.substr(0, step->piece.find('~')) : std::string();
+    piece_ = step ? step->madeOf() : std::string();
     pot_ = step ? step->pot : std::string();
     clear(tr("What happened?"));
     for (const run::Mishap m : run::mishaps()) {
@@ -116,10 +116,8 @@ void MishapPanel::askPot(run::Event e) {
     clear(qstring(run::told(e.mishap)), tr("Which pot?"));
     const auto answers = session_.answers();
     for (const auto& [id, pot] : pots) {
-        QString name = qstring(id);
-        if (answers)
-            for (const auto& p : answers->pots)
-                if (id.starts_with(p.key.id())) name = qstring(p.name);
+        const auto at = answers ? run::potNumber(*answers, id) : std::nullopt;
+        const QString name = at ? qstring(answers->pots[*at].name) : qstring(id);
         target(name, qstring(format(pot.kilograms, Dimension::Mass, session_.units())), [this, e, id = id]() mutable {
             e.pot = id;
             happened(e);

@@ -4,8 +4,6 @@
 #include <QFile>
 #include <QFileInfo>
 
-#include "core/answers/answers.h"
-#include "core/material/colour.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
@@ -16,7 +14,6 @@ struct RunKeeper::Rehearsal {
     run::Fate fate;
     run::Stamp last;  // of this machine, when `at` was
     double at = 0;    // s of the run
-    double away = 0;  // s that whoever was called away is not there
 };
 
 RunKeeper::RunKeeper(Session& session, QObject* parent) : QObject(parent), session_(session), clock_(io::stampNow) {
@@ -69,17 +66,15 @@ void RunKeeper::begin() {
         return;
     }
     file_ = std::move(*file);
-    start(0);
+    start();
 }
 
-void RunKeeper::start(double at) {
+void RunKeeper::start() {
     const auto answers = session_.answers();
     day_ = answers->day;
     laidFor_ = session_.plan();
-    run::Event begin = run::begin(session_.plan(), *answers, session_.now());
-    begin.at = at;
     tick_.start();
-    if (!take(begin)) return;
+    if (!take(run::begin(session_.plan(), *answers, session_.now()))) return;
     // it is begun when it is begun: what is planned for later waits, what is late is laid out anew
     if (session_.now() > *localMinutes(day_->clock(day_->layout.begins)) + 1) return layAnew();
     take(run::laid(*day_, *localMinutes(run()->begun()), 0));
@@ -106,7 +101,7 @@ void RunKeeper::rehearse(double speed, unsigned seed) {
     const auto answers = session_.answers();
     if (!answers || !answers->day || !answers->day->problem.empty()) return;
     close();
-    rehearsal_.reset(new Rehearsal{{}, run::Fate(seed, {}), clock_(), 0, 0});
+    rehearsal_.reset(new Rehearsal{{}, run::Fate(seed, {}), clock_(), 0});
     day_ = answers->day;
     laidFor_ = session_.plan();
     const long begins = *localMinutes(day_->clock(day_->layout.begins));

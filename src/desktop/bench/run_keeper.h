@@ -70,7 +70,7 @@ signals:
 private:
     struct Rehearsal;
     QString path() const;
-    void start(double at);
+    void start();
     void taken(const run::Anew& anew);
     void followPlan();
 

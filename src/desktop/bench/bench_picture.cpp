@@ -1,0 +1,45 @@
+#include "desktop/bench/bench_picture.h"
+
+#include <QPainter>
+
+#include "core/run/agenda.h"
+#include "desktop/day/piece_mark.h"
+#include "desktop/theme/theme.h"
+
+namespace uovo::desktop {
+
+BenchPicture::BenchPicture(Session& session) : session_(session) {
+    setMinimumSize(220, 150);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
+}
+
+void BenchPicture::show(const run::Run& run, const run::Step& step) {
+    piece_ = step.madeOf();
+    coats_ = 0;
+    released_ = false;
+    for (const auto& s : run.steps()) {  // of the same pieces, up to this one
+        if (s.piece != step.piece || (!s.which.empty() && !step.which.empty() && s.which != step.which)) continue;
+        const bool before = !run.isOpen(s.id) || s.id == step.id;
+        if (before && s.lane == "coat") ++coats_;
+        if (before && s.lane == "release") released_ = true;
+    }
+    pot_ = QColor();
+    if (const auto answers = session_.answers(); piece_.empty() && answers)
+        if (const auto at = run::potNumber(*answers, step.pot))
+            pot_ = chocolateColour(answers->pots[*at].key.chocolate);
+    update();
+}
+
+void BenchPicture::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const QRectF box = QRectF(rect()).adjusted(14, 10, -14, -22);
+    const double x = box.width() * 0.2, y = box.height() * 0.2;
+    const Piece* piece = session_.plan().piece(piece_);
+    if (piece) paintPieceState(p, box, *piece, session_.pieceAnswers(piece_), coats_, released_, this);
+    else paintKitchenMark(p, box.adjusted(x, y, -x, -y), pot_);
+    p.setPen(QPen(theme().hairline, 2));  // the bench
+    p.drawLine(QPointF(30, height() - 12), QPointF(width() - 30, height() - 12));
+}
+
+}  // namespace uovo::desktop
