@@ -59,4 +59,72 @@ schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
     return genes;
 }
 
+schedule::Layout laidBefore(const DayPlan& before, const DayPlan& day, const std::vector<int>& modes) {
+    const auto &old = before.asked, &net = day.asked;
+    const auto& was = before.found.layout;
+    const int later = static_cast<int>(day.minuteOf(before.end));  // min from the one day's time 0 to the other's
+    const auto minute = [&](int m) { return m + later; };
+    std::map<std::string, size_t> tasks;
+    for (size_t i = 0; i < net.tasks.size(); ++i) tasks[net.tasks[i].id] = i;
+    std::map<std::string, int> pots;
+    for (size_t p = 0; p < net.pots.size(); ++p) pots[net.pots[p].id] = static_cast<int>(p);
+    schedule::Layout out;
+    out.modes = modes;
+    out.cost = was.cost;
+    out.start.assign(net.tasks.size(), schedule::kLeftOut);
+    out.who.assign(net.tasks.size(), 0);
+    std::vector<int> at(old.tasks.size(), -1);  // of each task, where it is still to be done
+    for (size_t i = 0; i < old.tasks.size(); ++i) {
+        const auto it = tasks.find(old.tasks[i].id);
+        if (it == tasks.end() || net.tasks[it->second].done || was.start[i] == schedule::kLeftOut) continue;
+        at[i] = static_cast<int>(it->second);
+        out.start[it->second] = minute(was.start[i]);
+        out.who[it->second] = was.who[i] & ((1U << net.people.size()) - 1);
+    }
+    // sittings from which something is still to be taken; a colour that stands has been divided off
+    const size_t many = was.sittings.size();
+    std::vector<std::vector<int>> uses(many), mixes(many);
+    for (size_t s = 0; s < many; ++s)
+        for (const int t : was.sittings[s].uses)
+            if (const int now = at[static_cast<size_t>(t)]; now >= 0) uses[s].push_back(now);
+    std::map<int, size_t> first;  // of each pot
+    for (size_t s = 0; s < many; ++s)
+        if (!uses[s].empty())
+            if (const auto [it, fresh] = first.try_emplace(was.sittings[s].pot, s);
+                !fresh && was.sittings[s].from < was.sittings[it->second].from)
+                it->second = s;
+    const auto potOf = [&](size_t s) {
+        const auto it = pots.find(old.pots[static_cast<size_t>(was.sittings[s].pot)].id);
+        return it == pots.end() ? -1 : it->second;
+    };
+    for (size_t s = 0; s < many; ++s)
+        for (const int m : was.sittings[s].mixes) {
+            const auto mixed = static_cast<size_t>(m);
+            const int pot = potOf(mixed);
+            const bool stands =
+                pot >= 0 && net.pots[static_cast<size_t>(pot)].standing > 0 && first[was.sittings[mixed].pot] == mixed;
+            if (!uses[mixed].empty() && !stands) mixes[s].push_back(m);
+        }
+    std::vector<int> index(many, -1);
+    for (size_t s = 0; s < many; ++s) {
+        if ((uses[s].empty() && mixes[s].empty()) || potOf(s) < 0) continue;
+        index[s] = static_cast<int>(out.sittings.size());
+        out.sittings.push_back(
+            {potOf(s), minute(was.sittings[s].from), minute(was.sittings[s].to), 0, 0, uses[s], {}, false});
+    }
+    for (size_t s = 0; s < many; ++s)
+        for (const int m : mixes[s])
+            if (index[s] >= 0 && index[static_cast<size_t>(m)] >= 0)
+                out.sittings[static_cast<size_t>(index[s])].mixes.push_back(index[static_cast<size_t>(m)]);
+    for (auto w : was.potWork) {
+        const int sitting = index[static_cast<size_t>(w.sitting)];
+        if (sitting < 0 || w.kind == schedule::PotWork::Kind::Burst) continue;
+        w.pot = out.sittings[static_cast<size_t>(sitting)].pot;
+        w.sitting = sitting;
+        w.start = minute(w.start);
+        out.potWork.push_back(w);
+    }
+    return out;
+}
+
 }  // namespace uovo::day

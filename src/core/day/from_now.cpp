@@ -4,6 +4,7 @@
 #include <climits>
 
 #include "core/day/carry.h"
+#include "core/schedule/keep_order.h"
 
 namespace uovo {
 namespace {
@@ -12,8 +13,10 @@ constexpr int kMostLater = 3 * 24 * 60;  // min that a day may end after its dea
 constexpr int kClose = 6;                // min: the end is not looked for more closely
 constexpr int kAbout = 12;               // min that a use of a pot that stands may be later than it was planned
 constexpr int kStrict = 8;               // times that the end is moved before pots that stand may go cold
+constexpr double kNothing = 1e-3;        // kg that nobody takes for a pot
 constexpr double kTaken = 1e6;           // cost of the ways that were not taken
-constexpr int kNoMatter = 3;             // min that nobody looks for
+constexpr int kEnds = 6;                 // times that the end is moved for a day in its old order
+constexpr int kShifts = 60;              // times that the end is moved in all
 
 class Rest {
 public:
@@ -30,30 +33,25 @@ public:
         const long left = minutesBetween(now_.minute, localMinutes(plan_.deadline).value_or(0));
         const int wished = std::min(before_.reserve, static_cast<int>(left) - 1);
         int reserve = wished;
-        DayPlan day;
-        for (int k = 0; k < 4; ++k) {
-            if (k > 0) reserve -= late(day);
-            day = lay(reserve, k == 0 ? decodes / 2 : decodes / 4, nullptr, stop);
-            if (!day.problem.empty() || stop.stop_requested() || late(day) == 0 || late(day) > kMostLater) break;
-        }
-        // the same order, ended later until nothing of it lies behind us, or sooner where it can be
-        for (int k = 0; k < 60 && day.problem.empty() && !stop.stop_requested(); ++k) {
-            const int by = late(day) > 0 ? late(day) + k / 4 : 0, early = by > 0 ? 0 : spare(day, wished - reserve);
-            if (by > kMostLater || (by == 0 && early < kNoMatter)) break;
-            const schedule::Genes genes = day.found.genes;
-            relaxed_ = relaxed_ || k > kStrict;
-            DayPlan moved = lay(reserve - by + early, 1, &genes, stop);
-            if (by == 0 && (!moved.problem.empty() || late(moved) > 0)) break;
-            reserve += early - by;
-            day = std::move(moved);
-        }
+        std::optional<DayPlan> same = sameOrder(reserve, stop);
+        const auto lost = [](const DayPlan& d) { return d.found.layout.broken.size(); };
+        if (same && wished - reserve <= kClose && lost(*same) <= lost(before_)) return *std::move(same);
+        DayPlan day = same ? *same : kept(reserve, stop);
         if (!day.problem.empty()) return day;
-        for (int least = reserve, most = wished;
-             most - least > kClose && !stop.stop_requested();) {  // no later than it must
-            const int middle = least + (most - least) / 2;
-            DayPlan sooner = lay(middle, decodes / 8, nullptr, stop);
-            if (sooner.problem.empty() && late(sooner) == 0) day = std::move(sooner), least = middle;
-            else most = middle;
+        relaxed_ = false;
+        const auto better = [&](int at, int effort) {  // another order, with this end
+            const schedule::Genes genes = day.found.genes;
+            DayPlan other = lay(at, effort, &genes, stop);
+            const bool can = other.problem.empty() && late(other) == 0;
+            if (!can || (same && lost(other) > lost(day))) return false;
+            if (at == reserve && same && lost(other) == lost(day)) return true;  // what is known is as good
+            day = std::move(other), reserve = at;
+            return true;
+        };
+        better(reserve, decodes / 2);
+        for (int most = wished; most - reserve > kClose && !stop.stop_requested();) {  // no later than it must
+            const int middle = reserve + (most - reserve + 1) / 2;
+            if (!better(middle, decodes / 8)) most = middle - 1;
         }
         std::erase_if(day.found.layout.rests, [&](const auto& r) { return r.start < -day.asked.horizon; });
         realise(day, plan_.units);
@@ -71,15 +69,41 @@ private:
         return late;
     }
 
-    /// Minutes that a day begins later than it must and that it could end sooner, at most so many.
-    static int spare(const DayPlan& day, int most) {
-        int begins = 0;
-        const auto& net = day.asked;
-        for (size_t i = 0; i < net.tasks.size(); ++i)
-            if (!net.tasks[i].done && day.found.layout.isDone(static_cast<int>(i)))
-                begins = std::min(begins, day.found.layout.start[i]);
-        for (const auto& w : day.found.layout.potWork) begins = std::min(begins, w.start);
-        return std::clamp(begins + net.horizon, 0, std::max(0, most));
+    /// The day before in its order, each step as it was planned or as soon as it can be.
+    /// @param reserve of the end wished for; of the end that it got
+    std::optional<DayPlan> sameOrder(int& reserve, const std::stop_token& stop) {
+        relaxed_ = true;
+        for (int k = 0, at = reserve; k < kEnds && !stop.stop_requested(); ++k) {
+            DayPlan day = framed(at);
+            const schedule::Genes genes = day::carried(before_, day.asked);
+            const schedule::Layout was = day::laidBefore(before_, day, genes.modes);
+            auto kept = schedule::keepOrder(day.asked, was, static_cast<int>(day.minuteOf(now_.minute)));
+            if (!kept) return std::nullopt;
+            if (kept->ends > 0) {
+                at -= kept->ends;
+                continue;
+            }
+            day.found.layout = *std::move(kept);
+            day.found.genes = schedule::Decoder(day.asked).near(day.found.layout.start, genes);
+            realise(day, plan_.units);
+            reserve = at;
+            return day;
+        }
+        return std::nullopt;
+    }
+
+    /// The order of the day before, ended later until nothing of it lies behind us.
+    /// @param reserve of the end wished for; of the end that it got
+    DayPlan kept(int& reserve, const std::stop_token& stop) {
+        DayPlan day;
+        for (int k = 0; k < kShifts && !stop.stop_requested(); ++k) {
+            relaxed_ = k > kStrict;
+            day = lay(reserve, 1, nullptr, stop);
+            const int by = day.problem.empty() ? late(day) : 0;
+            if (by == 0 || by > kMostLater) break;
+            reserve -= by + k / 4;
+        }
+        return day;
     }
 
     /// @param begin genes to begin with; null: those of the day before
@@ -144,9 +168,9 @@ private:
             auto& to = net.tasks[static_cast<size_t>(l.to)];
             // it was planned from its start; it really ended later or sooner
             const int more = from.minutes - lengths_[static_cast<size_t>(l.from)];
-            to.earliest = std::max(to.earliest, *from.pin + l.min + more);
+            to.earliest = std::max(to.earliest, *from.pin + std::max(0, l.min + more));
             if (l.max >= 0) l.max = std::max(0, l.max + more);
-            l.min = 0;
+            l.min = std::max(0, l.min + more);
             l.soft = true;  // when it is lost it is lost
         }
     }
@@ -180,6 +204,18 @@ private:
         }
     }
 
+    static bool isSpoonfulOf(const schedule::Network& net, const schedule::Task& t, int twin) {
+        return t.small && t.pot >= 0 && net.pots[static_cast<size_t>(t.pot)].small == twin;
+    }
+    /// Whether a task takes from a pot, or from a colour that is divided off it.
+    static bool takes(const schedule::Network& net, const schedule::Task& t, int pot) {
+        return t.pot >= 0 &&
+               (t.pot == pot || net.pots[static_cast<size_t>(t.pot)].base == pot || isSpoonfulOf(net, t, pot));
+    }
+    static bool isTwin(const schedule::Network& net, int pot) {
+        return std::ranges::any_of(net.pots, [&](const schedule::Pot& p) { return p.small == pot; });
+    }
+
     /// Pots that are warm: what follows may take from them.
     void standing(DayPlan& day, int minute) {
         auto& net = day.asked;
@@ -187,11 +223,15 @@ private:
         for (const auto& t : net.tasks) lengths_.push_back(t.minutes);
         for (const auto& p : now_.pots) {
             const auto it = std::find_if(net.pots.begin(), net.pots.end(), [&](const auto& x) { return x.id == p.id; });
-            if (it == net.pots.end() || p.kilograms <= 0) continue;
+            if (it == net.pots.end() || p.kilograms < kNothing) continue;
             const int index = static_cast<int>(it - net.pots.begin());
             const int ends = static_cast<int>(day.minuteOf(p.since)), since = std::min(minute, ends),
-                      wait = ends - since + 1;        // min from the start of what stands for it
-            if (minute - since > it->idle) continue;  // it has gone cold: melted again like any other
+                      wait = ends - since + 1;             // min from the start of what stands for it
+            if (minute - since > it->idle) continue;       // it has gone cold: melted again like any other
+            if (!p.ready && isTwin(net, index)) continue;  // a few spoonfuls are warmed anew
+            if (std::ranges::none_of(net.tasks,
+                                     [&](const auto& t) { return !now_.done.contains(t.id) && takes(net, t, index); }))
+                continue;  // nobody wants it any more
             it->standing = p.kilograms;
             schedule::Task ready;
             ready.id = "standing/" + p.id;
@@ -224,7 +264,8 @@ private:
                 net.lags.push_back({at, first, wait, -1, "it is molten"});
             }
             for (int t = 0; t < at; ++t)
-                if (const auto& of = net.tasks[static_cast<size_t>(t)]; of.pot == index && !now_.done.contains(of.id))
+                if (const auto& of = net.tasks[static_cast<size_t>(t)];
+                    (of.pot == index || isSpoonfulOf(net, of, index)) && !now_.done.contains(of.id))
                     net.lags.push_back({first, t, p.ready ? wait : lengths_[static_cast<size_t>(first)], -1,
                                         "the chocolate is ready"});
         }

@@ -46,10 +46,10 @@ Wanted wantedOf(const Run& run, const Plan& plan, const PlanFigures& known) {
 }
 
 /// Pots and rests are numbered by their day: what is numbered as something that is done gets a name of its own.
-void nameAnew(const Run& run, std::vector<Step>& steps) {
+void nameAnew(const Run& run, const UnderWay& underWay, std::vector<Step>& steps) {
     std::map<std::string, std::string> names;
     for (auto& s : steps) {
-        if (!run.step(s.id) || run.isOpen(s.id)) continue;
+        if (!run.step(s.id) || (run.isOpen(s.id) && !underWay.contains(s.id))) continue;
         int k = 2;
         while (run.step(fmt::format("{}~{}", s.id, k))) ++k;
         s.id = names[s.id] = fmt::format("{}~{}", s.id, k);
@@ -134,7 +134,21 @@ std::optional<size_t> potNumber(const PlanFigures& known, const std::string& pot
     return std::nullopt;
 }
 
-DayNow nowOf(const Run& run, double second) {
+UnderWay underWay(const Run& run, double second, unsigned but) {
+    UnderWay out;
+    unsigned people = 0;
+    for (const auto& s : run.steps()) people |= s.who;
+    for (int p = 0; p < 32; ++p) {
+        if (!((people & ~but) >> p & 1)) continue;
+        const Step* s = run.next(p);
+        if (!s || (s->who & but)) continue;
+        const double from = std::max({s->at * kMinute, run.due(*s), run.free(p)});
+        if (from < second) out[s->id] = {from, std::max(second, from + s->minutes * kMinute)};
+    }
+    return out;
+}
+
+DayNow nowOf(const Run& run, double second, const UnderWay& underWay) {
     DayNow now;
     now.minute = localAt(run, second);
     for (const auto& s : run.steps()) {
@@ -143,7 +157,17 @@ DayNow nowOf(const Run& run, double second) {
         const long from = localAt(run, state.from);
         now.done[s.id] = {from, std::max(from + 1, localAt(run, state.to))};
     }
-    for (const auto& [id, pot] : run.pots())
+    auto pots = run.pots();
+    for (const auto& [id, at] : underWay) {
+        const Step* s = run.step(id);
+        if (!s) continue;
+        const long until = std::max(localAt(run, at.from) + 1, localAt(run, at.to));
+        now.done[id] = {localAt(run, at.from), until};
+        for (int p = 0; p < 32; ++p)
+            if (s->who >> p & 1) now.busy[p] = std::max(now.busy.contains(p) ? now.busy[p] : until, until);
+        useOf(*s, at.to, pots);
+    }
+    for (const auto& [id, pot] : pots)
         if (pot.kilograms > 0) now.pots.push_back({id, pot.ready, localAt(run, pot.since), pot.kilograms});
     for (const auto& e : run.events())  // those that still hold are among the steps
         if (e.kind == Kind::Extra && run.step(e.laid.front().id) && run.isOpen(e.laid.front().id)) {
@@ -161,13 +185,16 @@ DayNow nowOf(const Run& run, double second) {
 }
 
 tl::expected<Anew, Problem> layAnew(const Run& run, double second, const Plan& plan, const material::Library& lib,
-                                    const PlanFigures& known, const DayPlan& before, std::stop_token stop) {
+                                    const PlanFigures& known, const DayPlan& before, const UnderWay& underWay,
+                                    std::stop_token stop) {
     const Wanted wanted = wantedOf(run, plan, known);
     Anew out;
-    out.day = layRest(wanted.plan, lib, wanted.known, nowOf(run, second), before, 1200, std::move(stop));
+    out.day = layRest(wanted.plan, lib, wanted.known, nowOf(run, second, underWay), before, 1200, std::move(stop));
     if (!out.day.problem.empty()) return tl::unexpected(Problem{out.day.problem, "day"});
     out.event = laid(out.day, localMinutes(run.begun()).value_or(0), second);
-    nameAnew(run, out.event.laid);
+    nameAnew(run, underWay, out.event.laid);
+    for (const auto& [id, at] : underWay)
+        if (const Step* s = run.step(id)) out.event.laid.push_back(*s);
     out.later = -out.day.reserve;
     for (const auto& s : out.event.laid)
         if (const Step* was = run.step(s.id); was && s.at - was->at > kMoved) out.moved.push_back(s.title);

@@ -21,11 +21,21 @@ long localAt(const Run& run, double second);
 /// Number of the plan's pot that a run's pot is of, its cup or what is only molten; none: of none of them.
 std::optional<size_t> potNumber(const PlanFigures& known, const std::string& pot);
 
+/// Steps that somebody is at: by their id, from when and until when, s of the run.
+struct AtIt {
+    double from = 0, to = 0;
+};
+using UnderWay = std::map<std::string, AtIt>;
+
+/// What others are at in a second, as far as the plan says: the step before them, where its time has come.
+/// @param but people, as bits, who are at nothing
+UnderWay underWay(const Run& run, double second, unsigned but);
+
 /// How far a run has come, for whoever lays out the rest.
-DayNow nowOf(const Run& run, double second);
+DayNow nowOf(const Run& run, double second, const UnderWay& underWay = {});
 
 /// What is left of a run, laid out anew (by a library with the plan's colours): its plan as it is wanted now, what is
-/// made again, steps that no plan knew.
+/// made again, steps that no plan knew. What somebody is at stays as it is.
 struct Anew {
     DayPlan day;
     Event event;                     ///< Laid
@@ -34,6 +44,7 @@ struct Anew {
     std::vector<std::string> atRisk;  ///< windows that are lost, in words
 };
 tl::expected<Anew, Problem> layAnew(const Run& run, double second, const Plan& plan, const material::Library& library,
-                                    const PlanFigures& known, const DayPlan& before, std::stop_token stop = {});
+                                    const PlanFigures& known, const DayPlan& before, const UnderWay& underWay,
+                                    std::stop_token stop = {});
 
 }  // namespace uovo::run

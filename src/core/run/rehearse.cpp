@@ -48,7 +48,8 @@ public:
 private:
     struct Busy {
         std::string step;
-        double until = 0;
+        double from = 0, until = 0;  // s of the run
+        double over = 0;             // min that it takes more than planned
     };
 
     bool take(const Event& e) {
@@ -72,6 +73,7 @@ private:
         if (!found || !out_.run.isOpen(now.step)) return true;  // gone with what was laid out anew
         const Step s = *found;
         if (notYet(s)) return true;
+        slow_[s.kind] += now.over;
         Event e;
         e.kind = Kind::Done;
         e.step = s.id;
@@ -102,8 +104,7 @@ private:
                 if (!busy_[q].step.empty()) start = std::max(start, busy_[q].until);
             const double took = s->minutes * kMinute * fate_.factor(*s);
             for (const size_t q : hands)
-                if (busy_[q].step.empty()) busy_[q] = {s->id, start + took};
-            slow_[s->kind] += took / kMinute - s->minutes;
+                if (busy_[q].step.empty()) busy_[q] = {s->id, start, start + took, took / kMinute - s->minutes};
         }
     }
     /// The first step of some that may be done and that nobody is at.
@@ -146,12 +147,15 @@ private:
     }
 
     void anew() {
-        auto next = layAnew(out_.run, now_, plan_, lib_, known_, day_, stop_);
+        UnderWay underWay;
+        for (const auto& b : busy_)
+            if (!b.step.empty() && b.from < now_) underWay[b.step] = {b.from, b.until};
+        auto next = layAnew(out_.run, now_, plan_, lib_, known_, day_, underWay, stop_);
         if (!next) return;
         if (!take(next->event)) return;
         day_ = std::move(next->day);
-        for (auto& b : busy_)  // what is being done stays, where it is still wanted
-            if (!b.step.empty() && !out_.run.step(b.step)) b = {};
+        for (auto& b : busy_)  // what was not begun yet may come at another time
+            if (b.from >= now_) b = {};
         lateThen_ = std::max(0.0, out_.run.late(now_));
     }
 

@@ -19,6 +19,20 @@ bool isOf(const Step& s, int person) { return person < 0 ? s.who != 0 : (s.who >
 
 }  // namespace
 
+void useOf(const Step& s, double second, Pots& pots) {
+    if (s.pot.empty()) return;
+    if (s.makes > 0) {
+        auto& pot = pots[s.pot];
+        pot.kilograms = s.makes;
+        pot.ready = s.ready;
+        pot.usable = s.usable;
+        pot.since = second;
+    } else if (const auto it = pots.find(s.pot); it != pots.end()) {
+        it->second.kilograms = std::max(0.0, it->second.kilograms - s.takes);
+        it->second.since = second;
+    }
+}
+
 bool isOwn(Kind kind) {
     switch (kind) {
         case Kind::Begun:
@@ -223,21 +237,11 @@ tl::expected<void, Problem> Run::done(const Event& e) {
     double from = s->at * kMinute;  // begun as planned, or when what its hands did before was done
     for (int p = 0; p < 32; ++p)
         if (s->who >> p & 1) {
-            if (const auto it = free_.find(p); it != free_.end()) from = std::max(from, it->second);
+            from = std::max(from, free(p));
             free_[p] = e.at;
         }
     state.from = std::clamp(from, 0.0, e.at);
-    if (s->pot.empty()) return {};
-    if (s->makes > 0) {
-        auto& pot = pots_[s->pot];
-        pot.kilograms = s->makes;
-        pot.ready = s->ready;
-        pot.usable = s->usable;
-        pot.since = e.at;
-    } else if (const auto it = pots_.find(s->pot); it != pots_.end()) {
-        it->second.kilograms = std::max(0.0, it->second.kilograms - s->takes);
-        it->second.since = e.at;
-    }
+    useOf(*s, e.at, pots_);
     return {};
 }
 
@@ -290,6 +294,11 @@ double Run::latest(const Step& s) const {
             w.max >= 0 && it != states_.end() && it->second.is == StepState::Is::Done)
             out = out < 0 ? it->second.to + w.max * kMinute : std::min(out, it->second.to + w.max * kMinute);
     return out;
+}
+
+double Run::free(int person) const {
+    const auto it = free_.find(person);
+    return it == free_.end() ? 0 : it->second;
 }
 
 const Step* Run::next(int person) const {

@@ -38,6 +38,18 @@ struct Step {
     std::string madeOf() const { return piece.substr(0, piece.find('~')); }
 };
 
+struct PotState {
+    double kilograms = 0;
+    bool ready = false;  ///< else only molten
+    double since = 0;    ///< s of the run: made ready, warmed or used last
+    int usable = 0;      ///< min it stays so without warmth; 0: as long as it likes
+    std::optional<double> celsius;
+};
+using Pots = std::map<std::string, PotState>;  ///< by their id
+
+/// What a step that is done at a second of the run makes of its pot.
+void useOf(const Step& step, double second, Pots& pots);
+
 /// How many of a piece are wanted and made.
 struct Count {
     std::string piece, name;
@@ -99,14 +111,6 @@ struct StepState {
     double again = 0;         ///< s of the run before which it is not looked at again
 };
 
-struct PotState {
-    double kilograms = 0;
-    bool ready = false;  ///< else only molten
-    double since = 0;    ///< s of the run: made ready, warmed or used last
-    int usable = 0;      ///< min it stays so without warmth; 0: as long as it likes
-    std::optional<double> celsius;
-};
-
 struct PieceState {
     Count count;
     int broken = 0, again = 0, fewer = 0;  ///< made anew; no longer wanted
@@ -155,7 +159,10 @@ public:
     /// All that time has to do for, the most urgent first: waits of a minute and more that have begun.
     std::vector<Timer> timers() const;
 
-    const std::map<std::string, PotState>& pots() const { return pots_; }
+    /// The second from which a person's hands are free; 0: they have done nothing yet.
+    double free(int person) const;
+
+    const Pots& pots() const { return pots_; }
     const std::vector<PieceState>& pieces() const { return pieces_; }
     const PieceState* piece(const std::string& id) const;
     /// Minutes that the run is behind what is planned, at a second; below 0: ahead.
@@ -181,7 +188,7 @@ private:
     std::string plan_, deadline_, begunAt_;
     std::vector<Step> steps_;
     std::map<std::string, StepState> states_;
-    std::map<std::string, PotState> pots_;
+    Pots pots_;
     std::vector<PieceState> pieces_;
     std::map<int, double> free_;  // of a person: when what they did last was done
 };

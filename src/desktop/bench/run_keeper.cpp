@@ -70,6 +70,7 @@ void RunKeeper::begin() {
 }
 
 void RunKeeper::start() {
+    told_ = 1;
     const auto answers = session_.answers();
     day_ = answers->day;
     laidFor_ = session_.plan();
@@ -88,6 +89,7 @@ void RunKeeper::goOn() {
         return;
     }
     close();
+    told_ = 1;
     file_ = std::move(*file);
     day_ = answers ? answers->day : nullptr;
     if (file_->wasTorn())
@@ -101,6 +103,7 @@ void RunKeeper::rehearse(double speed, unsigned seed) {
     const auto answers = session_.answers();
     if (!answers || !answers->day || !answers->day->problem.empty()) return;
     close();
+    told_ = 1;
     rehearsal_.reset(new Rehearsal{{}, run::Fate(seed, {}), clock_(), 0});
     day_ = answers->day;
     laidFor_ = session_.plan();
@@ -170,6 +173,7 @@ void RunKeeper::done(const std::string& id) {
     e.who = step.who;
     news_.clear();
     if (!take(e)) return;
+    told_ = step.who;
     const auto answers = session_.answers();
     if (rehearsal_ && answers) {
         if (auto m = rehearsal_->fate.mishap(*run(), step, session_.plan(), *answers, second()); m && take(*m)) {
@@ -194,8 +198,8 @@ void RunKeeper::layAnew() {
     laying_ = true;
     laidFor_ = session_.plan();
     thread_ = std::jthread([this, number = number_, state = *run(), at = second(), plan = session_.plan(), answers,
-                            before = day_, lib = session_.library()](std::stop_token stop) {
-        auto anew = run::layAnew(state, at, plan, lib, *answers, *before, stop);
+                            before = day_, lib = session_.library(), mine = told_](std::stop_token stop) {
+        auto anew = run::layAnew(state, at, plan, lib, *answers, *before, run::underWay(state, at, mine), stop);
         if (stop.stop_requested()) return;
         QMetaObject::invokeMethod(
             this,

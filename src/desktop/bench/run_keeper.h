@@ -80,6 +80,7 @@ private:
     std::unique_ptr<Rehearsal> rehearsal_;
     std::shared_ptr<const DayPlan> day_;
     Plan laidFor_;
+    unsigned told_ = 1;  // people, as bits, who were the last to say that something is done
     double speed_ = 1;
     QTimer tick_;
     QString news_;
