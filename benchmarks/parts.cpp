@@ -77,11 +77,51 @@ void orders() {
     }
 }
 
+cutting::CutPart cut(const char* name, std::vector<Loop> loops, int count) {
+    cutting::CutPart p;
+    p.name = name;
+    p.loops = std::move(loops);
+    p.count = count;
+    return p;
+}
+Loop rectangle(double w, double h) { return {{0, 0}, {w, 0}, {w, h}, {0, h}}; }
+
+/// Panels of two houses, and sixty parts that are not convex and have holes, on sheets (asked: 300 ms, 1500 ms).
+void sheets() {
+    std::vector<cutting::CutPart> panels,
+        mixed{cut("panel", {rectangle(0.08, 0.05)}, 15), cut("slat", {rectangle(0.09, 0.012)}, 10)};
+    const auto house = build(usual("house"));
+    for (const auto& item : house->items) panels.push_back(cut(item.key.c_str(), sheetOutline(item.part), 2));
+    for (const auto& [name, count] : {std::pair{"heart", 8}, {"star", 4}, {"leaf", 6}, {"round", 14}})
+        mixed.push_back(cut(name, {silhouette(name, 0.05, 0.045, 60)}, count));
+    mixed.push_back(
+        cut("frame", {rectangle(0.09, 0.09), {{0.015, 0.015}, {0.015, 0.075}, {0.075, 0.075}, {0.075, 0.015}}}, 3));
+    std::puts("laid out on sheets, ms until the first layout, until the best one; strip used");
+    for (const auto* parts : {&panels, &mixed}) {
+        cutting::SheetOptions o;
+        o.width = parts == &panels ? 0.3 : 0.7;
+        o.height = parts == &panels ? 0.4 : 0.5;
+        o.window = 1e6;
+        int many = 0;
+        for (const auto& p : *parts) many += p.count;
+        const auto begun = std::chrono::steady_clock::now();
+        const auto since = [&] {
+            return std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - begun).count();
+        };
+        double first = 0;
+        const auto laid = cutting::nest(*parts, o, {}, [&](const cutting::Layout&, double) {
+            if (first == 0) first = since();
+        });
+        std::printf("  %2d parts %7.0f %7.0f   %.2f\n", many, first, since(), laid->sheets.front().strip);
+    }
+}
+
 }  // namespace
 
 int main() {
     inHand();
     orders();
+    sheets();
     std::puts("default mesh of each family, ms (asked: part 10, compound 50)");
     double worstPart = 0, worstCompound = 0;
     for (const auto& f : families()) {

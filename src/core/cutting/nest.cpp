@@ -16,6 +16,8 @@
 namespace uovo::cutting {
 namespace {
 
+constexpr int kFewOrders = 6, kPartsInAll = 600;  // orders that are tried at least; parts that are laid in all
+
 using ClipperLib::Path;
 using ClipperLib::Paths;
 using form::Loop;
@@ -431,8 +433,10 @@ tl::expected<Layout, Problem> nest(const std::vector<CutPart>& pieces, const She
     Layout best = nester.lay(order, Nester::Rule::LowTop);
     std::mt19937 dice(1);  // the same layout on every machine
     std::vector<size_t> now = order;
-    for (int k = 1; k < options.orders && !stop.stop_requested() && order.size() > 2; ++k) {
-        if (progress) progress(best, double(k) / options.orders);
+    const int orders = std::min(
+        options.orders, std::max(kFewOrders, kPartsInAll / static_cast<int>(std::max<size_t>(1, order.size()))));
+    for (int k = 1; k < orders && !stop.stop_requested() && order.size() > 2; ++k) {
+        if (progress) progress(best, double(k) / orders);
         std::vector<size_t> other = now;
         const auto rule = Nester::kRules[static_cast<size_t>(k) % std::size(Nester::kRules)];
         if (static_cast<size_t>(k) >= std::size(Nester::kRules))  // first each rule with the order as it is

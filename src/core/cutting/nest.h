@@ -27,7 +27,7 @@ struct SheetOptions {
     double border = 3e-3;               ///< m to the sheet's edge, where it is thinner
     double speed = 0.01;                ///< m/s of knife
     double window = 300;                ///< s in which it can be cut
-    int orders = 24;                    ///< orders of parts that are tried; more never lays them worse
+    int orders = 24;  ///< orders of parts that are tried, fewer of more than 30 parts; more never lays them worse
 };
 
 struct Placement {
