@@ -14,7 +14,7 @@ namespace uovo::assembly {
 inline constexpr form::Detail kPlacing{6000, 96};
 /// … and while a hand moves them, so that each place and what touches there come within a frame; where it lets go is
 /// computed as finely as all else.
-inline constexpr form::Detail kInHand{800, 36};
+inline constexpr form::Detail kInHand{560, 32};
 
 /// What a part holds on to while it is moved.
 struct Snap {
