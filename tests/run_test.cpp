@@ -349,15 +349,17 @@ TEST_CASE("a pot that has set is tempered once, is ready then, and is tempered a
     }
 }
 
-TEST_CASE("any events in any order keep every state sound: what does not fit is refused") {
+namespace {
+/// Days of events as they come, most of which do not fit.
+void anyEvents(unsigned seed, int days, int many) {
     const Evening& e = small();
     const auto steps = begun(e).steps();
-    std::mt19937 random(17);
+    std::mt19937 random(seed);
     const auto below = [&](size_t n) { return static_cast<size_t>(random()) % std::max<size_t>(1, n); };
-    for (int round = 0; round < 40; ++round) {
+    for (int round = 0; round < days; ++round) {
         Run run = begun(e);
         double at = 0;
-        for (int k = 0; k < 60; ++k) {
+        for (int k = 0; k < many; ++k) {
             Event next;
             next.kind = static_cast<Kind>(below(static_cast<size_t>(Kind::Ended) + 1));
             next.at = at += static_cast<double>(below(900));
@@ -382,6 +384,11 @@ TEST_CASE("any events in any order keep every state sound: what does not fit is 
         CHECK(replayed.now() == run.now());
     }
 }
+}  // namespace
+
+TEST_CASE("any events in any order keep every state sound: what does not fit is refused") { anyEvents(17, 40, 60); }
+
+TEST_CASE("ten thousand days of any events", "[long]") { anyEvents(18, 10'000, 12); }
 
 TEST_CASE("a rehearsal is the same for the same seed, ends, and leaves nothing open unsaid") {
     const Evening& e = small();

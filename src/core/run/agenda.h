@@ -8,6 +8,8 @@
 
 namespace uovo::run {
 
+inline constexpr double kBehind = 12;  ///< min behind from which the rest is laid out anew
+
 /// The run of a plan's day begins. @param local minutes of the clock on the wall
 Event begin(const Plan& plan, const PlanFigures& known, long local);
 

@@ -9,7 +9,6 @@
 namespace uovo::run {
 namespace {
 
-constexpr int kLate = 12;         // min behind from which the rest is laid out anew
 constexpr size_t kMost = 20'000;  // events: no rehearsal is that long
 
 class Player {
@@ -85,7 +84,7 @@ private:
             return true;
         }
         happens(s);
-        if (const double late = out_.run.late(now_); late > kLate && late - lateThen_ > kLate) anew();
+        if (const double late = out_.run.late(now_); late > kBehind && late - lateThen_ > kBehind) anew();
         return true;
     }
 

@@ -2,7 +2,7 @@
 
 #include <QApplication>
 #include <QDBusConnection>
-#include <QDBusInterface>
+#include <QDBusMessage>
 #include <QDBusReply>
 #include <QScrollArea>
 #include <QShortcut>
@@ -196,6 +196,11 @@ QWidget* BenchPlace::stepPage() {
     quiet_ = big(tr("Nothing is waiting."), 17, 400, "benchQuiet");
     quiet_->setProperty("quiet", true);
     right->addWidget(quiet_);
+    dark_ = big(tr("Nothing here keeps the screen awake for Uovo: see to it that it does not go dark."), 15, 400,
+                "benchDark");
+    dark_->setProperty("quiet", true);
+    dark_->hide();
+    right->addWidget(dark_);
     auto* scroll = scrolledDown();
     scroll->setFrameShape(QFrame::NoFrame);
     auto* inside = new QWidget;
@@ -572,21 +577,25 @@ void BenchPlace::tick() {
     alarmed_ = due;
 }
 
-/// Asks the session to leave the screen on, where it understands that.
+/// Asks the session to leave the screen on, and says so where it does not.
 void BenchPlace::keepAwake(bool awake) {
-    if (awake == (awake_ != 0)) return;
-    if (!QDBusConnection::sessionBus().isConnected()) return;
-    QDBusInterface saver(QStringLiteral("org.freedesktop.ScreenSaver"), QStringLiteral("/org/freedesktop/ScreenSaver"),
-                         QStringLiteral("org.freedesktop.ScreenSaver"));
-    if (!saver.isValid()) return;
+    if (awake == wantsAwake_) return;
+    wantsAwake_ = awake;
+    constexpr int kPatience = 300;  // ms: a session that does not answer holds nobody up
+    const auto bus = QDBusConnection::sessionBus();
+    auto call = QDBusMessage::createMethodCall(
+        QStringLiteral("org.freedesktop.ScreenSaver"), QStringLiteral("/org/freedesktop/ScreenSaver"),
+        QStringLiteral("org.freedesktop.ScreenSaver"), awake ? QStringLiteral("Inhibit") : QStringLiteral("UnInhibit"));
     if (awake) {
-        const QDBusReply<uint> cookie =
-            saver.call(QStringLiteral("Inhibit"), QStringLiteral("Uovo"), tr("A day is being worked through"));
-        if (cookie.isValid()) awake_ = std::max(1U, cookie.value());
-    } else {
-        saver.call(QStringLiteral("UnInhibit"), awake_);
-        awake_ = 0;
+        call.setArguments({QStringLiteral("Uovo"), tr("A day is being worked through")});
+        const QDBusReply<uint> cookie = bus.isConnected() ? bus.call(call, QDBus::Block, kPatience) : QDBusMessage();
+        awake_ = cookie.isValid() ? std::optional(cookie.value()) : std::nullopt;
+    } else if (awake_) {
+        call.setArguments({*awake_});
+        bus.call(call, QDBus::NoBlock);
+        awake_.reset();
     }
+    dark_->setVisible(awake && !awake_);
 }
 
 }  // namespace uovo::desktop

@@ -7,6 +7,7 @@
 #include <QStackedWidget>
 #include <QVBoxLayout>
 #include <QWidget>
+#include <optional>
 
 #include "core/run/bench_step.h"
 #include "desktop/bench/run_keeper.h"
@@ -74,10 +75,12 @@ private:
     QVBoxLayout *timerBox_, *thenBox_;
     std::vector<TimerCard*> timers_;
     QLabel* quiet_;  // where nothing is waited for
+    QLabel* dark_;   // where nobody keeps the screen on
     // over
     QLabel *overWords_, *overList_;
     std::string shown_;
-    uint awake_ = 0;
+    bool wantsAwake_ = false;
+    std::optional<uint> awake_;  // by which the session keeps the screen on
     bool alarmed_ = false, comes_ = false;
 };
 

@@ -8,6 +8,10 @@
 
 namespace uovo::desktop {
 
+namespace {
+constexpr int kTick = 500, kFast = 100;  // ms: an alarm is half a second late at most; while it is rehearsed faster
+}  // namespace
+
 /// A run that is nowhere on the disk, by a clock of its own.
 struct RunKeeper::Rehearsal {
     run::Run run;
@@ -17,7 +21,7 @@ struct RunKeeper::Rehearsal {
 };
 
 RunKeeper::RunKeeper(Session& session, QObject* parent) : QObject(parent), session_(session), clock_(io::stampNow) {
-    tick_.setInterval(1000);
+    tick_.setInterval(kTick);
     connect(&tick_, &QTimer::timeout, this, &RunKeeper::ticked);
     connect(&session_, &Session::answersChanged, this, &RunKeeper::followPlan);
     connect(&session_.document(), &Document::replaced, this, &RunKeeper::close);
@@ -119,7 +123,7 @@ void RunKeeper::setSpeed(double speed) {
     rehearsal_->at = second();
     rehearsal_->last = clock_();
     speed_ = std::clamp(speed, 1.0, 240.0);
-    tick_.setInterval(speed_ > 1 ? 100 : 1000);
+    tick_.setInterval(speed_ > 1 ? kFast : kTick);
     emit changed();
 }
 
@@ -128,7 +132,7 @@ void RunKeeper::close() {
     if (thread_.joinable()) thread_ = {};
     laying_ = false;
     tick_.stop();
-    tick_.setInterval(1000);
+    tick_.setInterval(kTick);
     rehearsal_.reset();
     file_.reset();
     trouble_.reset();
@@ -186,8 +190,7 @@ void RunKeeper::done(const std::string& id) {
             emit changed();
         }
     }
-    constexpr double kLate = 10;  // min behind that are laid out anew
-    if (runs() && run()->late(second()) > kLate) layAnew();
+    if (runs() && run()->late(second()) > run::kBehind) layAnew();
 }
 
 void RunKeeper::layAnew() {

@@ -63,7 +63,7 @@ public:
 
 signals:
     void changed();
-    /// A second has passed.
+    /// Time has passed: twice a second, oftener in a fast rehearsal.
     void ticked();
     void said(const QString& words, bool wrong);
 
