@@ -50,11 +50,7 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
     QString what = qstring(a.coating.name) + (a.coating.tempered   ? QStringLiteral(", tempered")
                                               : a.coating.compound ? QString()
                                                                    : QStringLiteral(", untempered"));
-    const auto figure = [&](const char* key) {
-        return spoken(
-            piece.shape.values.contains(key) ? piece.shape.values.at(key) : Measure(form::figure(piece.shape, key)),
-            Dimension::Length, u);
-    };
+    const auto figure = [&](const char* key) { return spokenLength(piece.shape, key, u); };
     if (piece.overBalloon())
         what += QStringLiteral(". Balloon %1 round, %2 long; dip %3 deep.")
                     .arg(figure("girth"), figure("length"), figure("dip"));

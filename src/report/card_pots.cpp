@@ -61,9 +61,11 @@ void paintPots(Page& page, const Plan& plan, const material::Library& lib, const
         }
         if (m.batches > 1)
             page.paragraph(kMargin, page.width(),
-                           QStringLiteral("In %1 batches, %2 in the bowl each time; the steps are those of one.")
+                           QStringLiteral("In %1 batches, %2 in the bowl each time%3; the steps are those of one.")
                                .arg(m.batches)
-                               .arg(g(m.each)),
+                               .arg(g(m.each), m.batches * m.each > pot.melt * 1.001
+                                                   ? QStringLiteral(", what is left of one in the next")
+                                                   : QString()),
                            4.4);
         if (!m.dividing.empty()) page.paragraph(kMargin, page.width(), qstring(m.dividing), 4.4);
         for (const auto& w : m.mixing) page.paragraph(kMargin, page.width(), qstring(w), 4.4);

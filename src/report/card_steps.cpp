@@ -2,6 +2,7 @@
 
 #include <cmath>
 
+#include "core/day/former.h"
 #include "core/document/amount.h"
 #include "core/form/joint.h"
 #include "core/stages/rim_ring.h"
@@ -98,6 +99,7 @@ public:
           u_(plan.units) {}
 
     void all() {
+        ready();
         for (at_ = 0; at_ < piece_.making.size(); ++at_)
             std::visit([this](const auto& s) { paint(s); }, piece_.making[at_]);
     }
@@ -134,6 +136,49 @@ private:
         page_.y = top;
         page_.paragraph(kMargin + kIndent + 8, wide, words, 4.6);
         page_.y = std::max(page_.y, top + 6.2);
+    }
+
+    /// What is made ready before the chocolate is.
+    void ready() {
+        using day::Former;
+        const Former former = day::formerOf(piece_);
+        const bool strips = former == Former::Balloon && form::choice(piece_.shape, "pattern") == "strips";
+        if (former == Former::Core || (piece_.coats().empty() && !strips)) return;  // what is cast says so itself
+        const QString many = QString::number(a_.make);
+        switch (former) {
+            case Former::Balloon:
+                head(QStringLiteral("Blow up the balloons"), many);
+                say(QStringLiteral(
+                        "Each to %1 round, by the tape, one like the other. Wash and dry them, wipe a trace of "
+                        "oil on where chocolate comes, and stand them knot down in glasses.")
+                        .arg(spokenLength(piece_.shape, "girth", u_)));
+                break;
+            case Former::Acetate:
+                head(QStringLiteral("Cut and roll the acetate"), many);
+                say(
+                    QStringLiteral("By the flat pattern below. Wipe the inside, roll it, tape the overlap outside, and "
+                                   "stand it so that nothing leans."));
+                break;
+            case Former::PaperCase:
+            case Former::NestedPaperCases:
+                head(QStringLiteral("Set out the paper cases"), many);
+                break;
+            case Former::SiliconeCup:
+                head(QStringLiteral("Wash and dry the cups"), many);
+                say(QStringLiteral("To the last drop: water makes chocolate seize."));
+                break;
+            case Former::Cup:
+                head(QStringLiteral("Snip the cups"), many);
+                say(QStringLiteral(
+                    "Two short cuts into the rim, a finger apart, to tear a strip open later. Dry inside."));
+                break;
+            default:
+                head(QStringLiteral("Polish the molds"), many);
+                say(QStringLiteral(
+                    "With a soft cloth, dry to the last drop, at the warmth of the room: a cold mold makes "
+                    "streaks, a warm one lets go late."));
+        }
+        done();
     }
 
     void paint(const PlannedCoat& c) {
@@ -577,6 +622,11 @@ private:
 
 QString spoken(const Measure& m, Dimension d, UnitSystem u) {
     return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(m.typed);
+}
+
+QString spokenLength(const form::Part& shape, const char* key, UnitSystem u) {
+    const auto it = shape.values.find(key);
+    return spoken(it != shape.values.end() ? it->second : Measure(form::figure(shape, key)), Dimension::Length, u);
 }
 
 void paintMaking(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece,

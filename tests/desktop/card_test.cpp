@@ -71,16 +71,19 @@ TEST_CASE("a bowl's card: coats, air, trim, filling with its recipe for all, all
     CHECK(inOrder(text, {"The pots",
                          "Thing",
                          "1 ",
-                         "Dip",
-                         "bursts a balloon",
+                         "Blow up the balloons",
+                         "round, by the tape",
                          "2 ",
                          "Dip",
+                         "bursts a balloon",
                          "3 ",
+                         "Dip",
+                         "4 ",
                          "Let the air out",
                          "Latex",
-                         "4 ",
-                         "Trim the rim",
                          "5 ",
+                         "Trim the rim",
+                         "6 ",
                          "Fill it: Custard",
                          "50 ml",
                          "Cream",
@@ -138,10 +141,11 @@ TEST_CASE("strips, sheets, baskets, pressed shells and wraps have words of their
     Plan nested = one("case");
     nested.pieces[0].coatWith(usualCoats(nested.pieces[0], nested, io::library()));
     nested.pieces[0].shape.values["nested"] = Measure(2);
-    CHECK(card(nested).contains("Nest 2 paper cases in each other"));
+    CHECK(inOrder(card(nested), {"Set out the paper cases", "Nest 2 paper cases in each other"}));
     Plan cone = one("wrap-cone");
     cone.pieces[0].coatWith(usualCoats(cone.pieces[0], cone, io::library()));
-    CHECK(inOrder(card(cone), {"Fill and pour out", "Peel the acetate off", "flat pattern"}));
+    CHECK(
+        inOrder(card(cone), {"Cut and roll the acetate", "Fill and pour out", "Peel the acetate off", "flat pattern"}));
 }
 
 TEST_CASE("what is strewn, glued, drizzled, dusted and served stands on the card with its grams") {
@@ -158,8 +162,9 @@ TEST_CASE("what is strewn, glued, drizzled, dusted and served stands on the card
     flame.how = ServeStep::How::Flame;
     plan.pieces[0].insert(flame);
     const QString text = card(plan);
-    CHECK(inOrder(text, {"Glue hazelnuts on", "each with a dot of chocolate", "Contains nuts", "Drizzle it",
-                         "white couverture", "Box it", "Light it", "never leave it", "Hazelnuts", "Allergens:"}));
+    CHECK(inOrder(text,
+                  {"Snip the cups", "Glue hazelnuts on", "each with a dot of chocolate", "Contains nuts", "Drizzle it",
+                   "white couverture", "Box it", "Light it", "never leave it", "Hazelnuts", "Allergens:"}));
 }
 
 TEST_CASE("the card of an opened compound says when each of its parts lets go, and which step is for which") {

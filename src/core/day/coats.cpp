@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/day/builder.h"
+#include "core/day/former.h"
 
 namespace uovo::day {
 
@@ -68,22 +69,31 @@ void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) 
 }
 
 int Builder::readyFormer(const Round& r, int walls) {
-    const bool balloon = r.piece.overBalloon(), mold = !r.piece.alongMeridian(), around = r.piece.roundSomething();
     const int n = r.pieces;
-    const bool silicone = form::choice(r.piece.shape, "made") == "silicone";
-    return around     ? task(r, "core", "Dry and lay out " + coreOf(r), "prepare", minutes("insert", n), 0)
-           : balloon  ? task(r, "inflate", "Blow up and oil " + r.who, "prepare",
-                             std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"})
-           : mold     ? task(r, "mold",
-                             (r.piece.family().former == form::Former::Wrap ? "Cut and roll the acetate for "
-                              : form::choice(r.piece.shape, "mold") == "paper case"
-                                  ? form::figure(r.piece.shape, "nested") > 1 ? "Nest the paper cases for "
-                                                                              : "Set out the paper cases for "
-                                  : "Polish the molds for ") +
-                                 r.who,
-                             "prepare", minutes("prepareMold", n * walls), 0)
-           : silicone ? task(r, "snip", "Wash and dry the cups for " + r.who, "prepare", minutes("prepareMold", n), 0)
-                      : task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
+    const auto care = [&](const char* step, const std::string& title, const char* minutesOf, int many,
+                          std::vector<std::string> cautions = {}) {
+        return task(r, step, title + r.who, "prepare", minutes(minutesOf, many), 0, std::move(cautions));
+    };
+    switch (formerOf(r.piece)) {
+        case Former::Core:
+            return task(r, "core", "Dry and lay out " + coreOf(r), "prepare", minutes("insert", n), 0);
+        case Former::Balloon:
+            return task(r, "inflate", "Blow up and oil " + r.who, "prepare",
+                        std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"});
+        case Former::Acetate:
+            return care("mold", "Cut and roll the acetate for ", "prepareMold", n * walls);
+        case Former::PaperCase:
+            return care("mold", "Set out the paper cases for ", "prepareMold", n * walls);
+        case Former::NestedPaperCases:
+            return care("mold", "Nest the paper cases for ", "prepareMold", n * walls);
+        case Former::Mold:
+            return care("mold", "Polish the molds for ", "prepareMold", n * walls);
+        case Former::SiliconeCup:
+            return care("snip", "Wash and dry the cups for ", "prepareMold", n);
+        case Former::Cup:
+            break;
+    }
+    return task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
 }
 
 int Builder::offItsFormer(const Round& r, int walls) {

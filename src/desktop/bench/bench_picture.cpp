@@ -31,6 +31,7 @@ void BenchPicture::show(const run::Run& run, const run::Step& step) {
 }
 
 void BenchPicture::paintEvent(QPaintEvent*) {
+    if (!session_.plan().piece(piece_) && !pot_.isValid()) return;  // a rest, a shelf to be cleared
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const QRectF box = QRectF(rect()).adjusted(14, 10, -14, -22);
