@@ -1,19 +1,13 @@
 // A day at the bench: what it costs while nobody touches it, how late an alarm is, whether memory grows over twelve
 // hours.
-#include <QApplication>
 #include <QElapsedTimer>
-#include <QTemporaryDir>
 #include <cstdio>
 #include <ctime>
 #include <fstream>
 
 #include "desktop/bench/bench_place.h"
 #include "desktop/bench/run_keeper.h"
-#include "desktop/shell/main_window.h"
-#include "desktop/shell/memory.h"
-#include "desktop/theme/theme.h"
-#include "io/data.h"
-#include "report/fonts.h"
+#include "program.h"
 
 using namespace uovo;
 
@@ -36,17 +30,10 @@ double megabytes() {
 }  // namespace
 
 int main(int argc, char** argv) {
-    desktop::steadyMemory();
-    QApplication app(argc, argv);
-    report::loadFonts();
-    app.setStyle(QStringLiteral("fusion"));
-    desktop::setDarkTheme(false);
-    QTemporaryDir folder;
-    desktop::Session session(io::library(), folder.path(), [] { return 20669L * 1440; });
-    desktop::MainWindow window(session);
-    session.document().setPlan(io::demoPlan(20669L * 1440), {});
-    window.resize(1280, 800);
-    window.show();
+    Program program(argc, argv);
+    QApplication& app = program.app;
+    desktop::Session& session = program.session;
+    desktop::MainWindow& window = program.window;
     while (session.isStale() || !session.isComplete()) app.processEvents(QEventLoop::WaitForMoreEvents);
     auto* keeper = window.bench()->keeper();
     QElapsedTimer real;

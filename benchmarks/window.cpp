@@ -1,32 +1,19 @@
 // From an edit to its answers painted in the window, in milliseconds.
-#include <QApplication>
 #include <QElapsedTimer>
-#include <QTemporaryDir>
 #include <algorithm>
 #include <cstdio>
 #include <vector>
 
-#include "desktop/shell/main_window.h"
-#include "desktop/shell/memory.h"
 #include "desktop/stage/solid_scene.h"
-#include "desktop/theme/theme.h"
-#include "io/data.h"
-#include "report/fonts.h"
+#include "program.h"
 
 using namespace uovo;
 
 int main(int argc, char** argv) {
-    desktop::steadyMemory();
-    QApplication app(argc, argv);
-    report::loadFonts();
-    app.setStyle(QStringLiteral("fusion"));
-    desktop::setDarkTheme(false);
-    QTemporaryDir folder;
-    desktop::Session session(io::library(), folder.path(), [] { return 20669L * 1440; });
-    desktop::MainWindow window(session);
-    session.document().setPlan(io::demoPlan(20669L * 1440), {});
-    window.resize(1280, 800);
-    window.show();
+    Program program(argc, argv);
+    QApplication& app = program.app;
+    desktop::Session& session = program.session;
+    desktop::MainWindow& window = program.window;
     const auto answered = [&] {
         while (session.isStale()) app.processEvents(QEventLoop::WaitForMoreEvents);
         window.repaint();
@@ -34,7 +21,7 @@ int main(int argc, char** argv) {
     };
     answered();
     // Each piece of the demo: one of its figures changed a little, again and again, until its answers are painted.
-    for (const auto& piece : io::demoPlan(20669L * 1440).pieces) {
+    for (const auto& piece : io::demoPlan(Program::kNow).pieces) {
         session.select(QString::fromStdString(piece.id));
         answered();
         const form::Family& family = *form::family(piece.shape.family);
