@@ -34,7 +34,7 @@ void Board::paintHours(QPainter& p) const {
             words = dayLocale().toString(day, QStringLiteral("dddd d MMMM"));
         }
         const double wide = QFontMetricsF(p.font()).horizontalAdvance(words) + 10;
-        const double left = std::max(x - wide / 2, board::kNames - 20);
+        const double left = std::max(x - wide / 2, board::kNames - 8);  // the names lie over what is further left
         if (left < last || left + wide > width() + 2) continue;
         last = left + wide;
         p.setPen(midnight ? theme().ink : theme().quiet);
