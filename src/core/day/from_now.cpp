@@ -168,9 +168,9 @@ private:
             auto& to = net.tasks[static_cast<size_t>(l.to)];
             // it was planned from its start; it really ended later or sooner
             const int more = from.minutes - lengths_[static_cast<size_t>(l.from)];
-            to.earliest = std::max(to.earliest, *from.pin + std::max(0, l.min + more));
-            if (l.max >= 0) l.max = std::max(0, l.max + more);
             l.min = std::max(0, l.min + more);
+            to.earliest = std::max(to.earliest, *from.pin + l.min);
+            if (l.max >= 0) l.max = std::max(0, l.max + more);
             l.soft = true;  // when it is lost it is lost
         }
     }

@@ -3,7 +3,7 @@
 #include <cmath>
 
 #include "core/schedule/decode.h"
-#include "core/schedule/warmth.h"
+#include "core/schedule/pot_work.h"
 
 namespace uovo::schedule {
 namespace {
@@ -155,8 +155,8 @@ void Decoder::settleSitting(int sitting) {
         keepWarm(s.hi, at, sitting);
         return;
     }
-    const bool tempers = pot.tempered, melts = pot.meltMinutes > 0;
-    const int minutes = tempers ? temperMinutes(pot, mass()) : meltMinutes(pot, mass());
+    const auto makes = readyBy(pot);
+    const int minutes = readyMinutes(pot, mass());
     const auto place = [&](int from, int length) {
         const Seen hands = findPotHands(from, length, potRow(potIndex));
         return hands.person < 0 ? Seen{std::min(hands.at, minutes_ - length - 1), 0, -1} : hands;
@@ -167,14 +167,14 @@ void Decoder::settleSitting(int sitting) {
         state_.work.push_back({kind, sitting, hands.at, length, std::max(0, hands.person)});
     };
     const Seen ready = place(at, minutes);
-    take(!tempers ? PotWork::Kind::Melt : melts ? PotWork::Kind::Temper : PotWork::Kind::Warm, ready, minutes);
+    take(makes, ready, minutes);
     {
         auto& s = state_.sittings[sitting];
         s.readyAt = ready.at;
         s.readyEnd = s.end = ready.at + minutes;
     }
     keepWarm(at, ready.at, sitting);
-    if (!tempers || !melts) return;
+    if (makes != PotWork::Kind::Temper) return;
     const int length = meltMinutes(pot, mass());
     const Seen molten = place(ready.at + minutes, length);
     take(PotWork::Kind::Melt, molten, length);
@@ -224,9 +224,7 @@ int Decoder::readyFits(const Use& use, int potIndex, int sitting) const {
     grown.draw += use.draw;
     grown.bath = std::max(grown.bath, use.bath);
     const int row = potRow(pot.base >= 0 ? pot.base : potIndex);
-    const int minutes = pot.base >= 0  ? pot.mixMinutes
-                        : pot.tempered ? temperMinutes(pot, grown.mass())
-                                       : meltMinutes(pot, grown.mass());
+    const int minutes = readyMinutes(pot, grown.mass());
     const Seen hands = findPotHands(end, minutes, row);
     if (hands.person < 0 || (hands.at - end <= pot.firstUse && warmable(end, hands.at, grown))) return use.at;
     const int calm = std::min(pot.firstUse, usableMinutes(pot, grown.draw, grown.bath) * 3 / 5);

@@ -6,8 +6,8 @@
 #include <set>
 #include <tuple>
 
+#include "core/schedule/pot_work.h"
 #include "core/schedule/rests.h"
-#include "core/schedule/warmth.h"
 
 namespace uovo::schedule {
 namespace {
@@ -253,30 +253,15 @@ private:
         auto& s = sittings_[static_cast<size_t>(index)];
         const auto& pot = net_.pots[static_cast<size_t>(s.pot)];
         std::tie(s.draw, s.bath) = taken(s);
-        int first = INT_MAX;
-        for (const int t : s.uses) {
-            if (of(t).done) continue;
-            node(nodeOf(t)).pot = s.pot;
-            first = std::min(first, node(nodeOf(t)).old);
-        }
-        if (s.standing) return s.uses.size() <= 1 || s.draw + s.bath <= pot.standing + 1e-9;
-        if (s.draw + s.bath > pot.vessel + 1e-9) return false;
-        first = std::min(first, begins(s));
-        using Kind = PotWork::Kind;
-        const Kind kind = pot.base >= 0         ? Kind::Mix
-                          : !pot.tempered       ? Kind::Melt
-                          : pot.meltMinutes > 0 ? Kind::Temper
-                                                : Kind::Warm;
+        for (const int t : s.uses)
+            if (!of(t).done) node(nodeOf(t)).pot = s.pot;
+        if (!hasRoom(index, -1) && !(s.standing && s.uses.size() <= 1)) return false;
+        if (s.standing) return true;
         const double mass = s.draw + s.bath;
-        const auto minutesOf = [&](Kind k) {
-            return k == Kind::Mix    ? pot.mixMinutes
-                   : k == Kind::Melt ? meltMinutes(pot, mass)
-                                     : temperMinutes(pot, mass);
-        };
-        const auto add = [&](Kind k, int before) {
-            PotWork w{k, s.pot, index, before - minutesOf(k), minutesOf(k), -1, mass, false};
+        const auto add = [&](PotWork::Kind kind, int minutes, int before) {
+            PotWork w{kind, s.pot, index, before - minutes, minutes, -1, mass, false};
             for (const auto& old : was_.potWork)
-                if (old.sitting == index && old.kind == k) w.start = old.start, w.who = old.who;
+                if (old.sitting == index && old.kind == kind) w.start = old.start, w.who = old.who;
             Node x;
             x.work = static_cast<int>(work_.size());
             x.minutes = w.minutes;
@@ -288,22 +273,22 @@ private:
             work_.push_back(w);
             return static_cast<int>(nodes_.size()) - 1;
         };
-        const int ready = add(kind, first);
+        const auto kind = readyBy(pot);
+        const int ready = add(kind, readyMinutes(pot, mass), begins(s));
         readyOf_[index] = ready;
         for (const int t : s.uses) arcs_.push_back({ready, nodeOf(t), node(ready).minutes});
-        if (kind != Kind::Temper) {
-            for (const int b : pot.before) waitsFor(ready, b, kind == Kind::Melt);
-            return true;
+        int melt = kind == PotWork::Kind::Melt ? ready : -1;
+        if (kind == PotWork::Kind::Temper) {
+            melt = meltOf_[index] = add(PotWork::Kind::Melt, meltMinutes(pot, mass), node(ready).old);
+            arcs_.push_back({melt, ready, node(melt).minutes});
+            windows_.push_back({melt, ready, node(melt).minutes + pot.temperAfterMelt});
         }
-        const int melt = add(Kind::Melt, node(ready).old);
-        meltOf_[index] = melt;
-        arcs_.push_back({melt, ready, node(melt).minutes});
-        windows_.push_back({melt, ready, node(melt).minutes + pot.temperAfterMelt});
-        for (const int b : pot.before) waitsFor(melt, b, true);
+        for (const int b : pot.before)
+            if (melt >= 0) waitsFor(melt, b);
         return true;
     }
-    void waitsFor(int n, int task, bool melts) {
-        if (!melts || !isIn(task)) return;
+    void waitsFor(int n, int task) {
+        if (!isIn(task)) return;
         if (of(task).done) node(n).least = std::max(node(n).least, *of(task).pin + of(task).minutes);
         else arcs_.push_back({nodeOf(task), n, of(task).minutes});
     }
@@ -482,7 +467,8 @@ private:
             if (const auto it = readyOf_.find(static_cast<int>(s)); it != readyOf_.end() && !all.empty())
                 later(it->second, all.front().start - pot.firstUse - node(it->second).minutes);
         }
-        if (const auto full = overfull(); !changed && !full.empty())
+        if (changed) return true;
+        if (const auto full = overfull(); !full.empty())
             if (const auto& h = net_.holds[static_cast<size_t>(full.front().hold)]; !of(h.from).done)
                 later(nodeOf(h.from), full.front().until);
         return changed;

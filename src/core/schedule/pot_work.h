@@ -1,8 +1,20 @@
-// When a pot that stands is warmed by a burst.
+// What is done to a pot: how it is made ready, and when one that stands is warmed by a burst.
 #pragma once
 #include <algorithm>
 
+#include "core/schedule/network.h"
+
 namespace uovo::schedule {
+
+/// The work after which a pot may be taken from.
+inline PotWork::Kind readyBy(const Pot& pot) {
+    using Kind = PotWork::Kind;
+    return pot.base >= 0 ? Kind::Mix : !pot.tempered ? Kind::Melt : pot.meltMinutes > 0 ? Kind::Temper : Kind::Warm;
+}
+/// Minutes of it. @param mass kg in the pot
+inline int readyMinutes(const Pot& pot, double mass) {
+    return pot.base >= 0 ? pot.mixMinutes : pot.tempered ? temperMinutes(pot, mass) : meltMinutes(pot, mass);
+}
 
 /// Minutes between from and to, mirrored, at which a pot is warmed; the chocolate was warm at `to`. Where hands are
 /// free near the middle of its window, then; else somebody leaves what he does for it.
