@@ -197,6 +197,7 @@ private:
     /// No sitting of a pot is begun before the one before it is over.
     void oneByOne() {
         std::vector<int> order;
+        order.reserve(readyOf_.size() + sittings_.size());
         for (const auto& [s, ready] : readyOf_) order.push_back(s);
         for (size_t s = 0; s < sittings_.size(); ++s)
             if (sittings_[s].standing) order.push_back(static_cast<int>(s));
