@@ -4,7 +4,7 @@
 set -euo pipefail
 cd "$(dirname "$0")/.."
 . scripts/packages.sh
-uovo_need_packages "$UOVO_BUILD clang-19 libclang-rt-19-dev"
+uovo_need_packages "$UOVO_BUILD libclang-rt-19-dev"
 seconds=${1:-60}
 shift || true
 [ $# -gt 0 ] || set -- plan meshplan quantity mesh 3mf svg probe run

@@ -9,6 +9,6 @@ if [ ${#files[@]} -eq 0 ]; then
     mapfile -t files < <(git diff --name-only --diff-filter=d HEAD~1 -- 'src/*.cpp' | head -n 6)
 fi
 [ ${#files[@]} -gt 0 ] || exit 0
-# File by file, and without what g++ has compiled beforehand, which clang does not read: it gets the same headers as they stand.
-cmake --preset release -B build/tidy -DCMAKE_UNITY_BUILD=OFF >/dev/null
+# File by file, and as for g++: then a source gets what is compiled beforehand as the headers that it is.
+cmake --preset release -B build/tidy -DCMAKE_UNITY_BUILD=OFF -DCMAKE_CXX_COMPILER=g++ >/dev/null
 printf '%s\n' "${files[@]}" | xargs -P "$(nproc)" -n 1 clang-tidy-19 -p build/tidy --quiet --extra-arg=-Wno-unknown-warning-option --extra-arg=-Wno-error 2>/dev/null

@@ -62,12 +62,11 @@ TEST_CASE("a house is cut from its templates: gables twice, walls twice, roofs t
     REQUIRE(s.groups.size() == 1);
     CHECK(s.groups[0].thickness == Approx(0.004));
     const auto& g = s.groups[0];
-    double pour = 0, parts = 0;
+    double parts = 0;
     for (size_t k = 0; k < g.layout.sheets.size(); ++k) {
         CHECK(g.pour[k] > g.parts[k]);        // off-cuts go back
         CHECK(g.pour[k] < 2.2 * g.parts[k]);  // but not most of it
         CHECK(g.layout.sheets[k].cutting <= g.options.window * (1 + 1e-9));
-        pour += g.pour[k];
         parts += g.parts[k];
     }
     double mass = 0;

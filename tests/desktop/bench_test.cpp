@@ -1,6 +1,10 @@
 // The bench: a day worked through by keyboard alone, something that happens, a program that is started again.
+#include <QPointer>
 #include <QPushButton>
 
+#include "desktop/bench/aids_panel.h"
+#include "desktop/bench/figure_pad.h"
+#include "desktop/bench/lesson_page.h"
 #include "desktop/bench/mishap_panel.h"
 #include "desktop/theme/theme.h"
 #include "program.h"
@@ -9,6 +13,20 @@ namespace bench_test {
 namespace {
 
 constexpr double kPitch = 24 * 25.4 * 16 / 18.868 / 1280;  // mm a px on 24 inches of 1280 by 800
+
+/// Keeps what would be heard.
+struct Heard : Loud {
+    std::vector<std::pair<Sound, double>> sounds;
+    QStringList words;
+    void play(Sound sound, double volume) override { sounds.emplace_back(sound, volume); }
+    void say(const QString& what, double) override { words << what; }
+    void hush() override {}
+    void look() override {}
+    void lacks() {
+        loudspeaker_ = voice_ = Known::No;
+        emit found();
+    }
+};
 
 /// Two cups, their day at the bench, a clock that the test turns.
 struct Kitchen : Program {
@@ -188,6 +206,224 @@ TEST_CASE("the step is read from a metre away, and its targets are met with stic
         CHECK_FALSE(b->text().isEmpty());
     }
     for (const Theme& t : {lightTheme(), darkTheme()}) CHECK(contrast(t.ink, t.paper) >= 7);
+}
+
+TEST_CASE("a piece is weighed by big digits on the keyboard, compared, and kept as an event of the day") {
+    Kitchen k;
+    k.press(Qt::Key_Space);
+    k.work("release");
+    k.press(Qt::Key_W);
+    auto* pad = k.bench()->pad();
+    REQUIRE(pad->isVisible());
+    CHECK_FALSE(k.bench()->doneTarget()->isVisible());
+    k.press(Qt::Key_Return);  // nothing yet
+    CHECK(pad->problem()->text().contains("Type the figure"));
+    for (const auto key : {Qt::Key_9, Qt::Key_9, Qt::Key_9, Qt::Key_9, Qt::Key_9, Qt::Key_9}) k.press(key);
+    k.press(Qt::Key_Return);
+    CHECK(pad->problem()->text().contains("between"));
+    REQUIRE(pad->isVisible());
+    for (int i = 0; i < 6; ++i) k.press(Qt::Key_Backspace);
+    for (const auto key : {Qt::Key_6, Qt::Key_0}) k.press(key);
+    CHECK(pad->figure() == "60");
+    const auto before = k.run().events().size();
+    k.press(Qt::Key_Return);
+    CHECK_FALSE(pad->isVisible());
+    REQUIRE(k.run().events().size() == before + 1);
+    const auto& e = k.run().events().back();
+    CHECK(e.kind == run::Kind::Weighed);
+    CHECK(e.figure == Approx(0.06));
+    CHECK(e.piece == k.run().step(e.step)->piece);
+    CHECK(k.window.saying().contains("60 g"));
+    CHECK(k.window.saying().contains("planned"));
+    CHECK(k.bench()->doneTarget()->hasFocus());
+    k.press(Qt::Key_W);  // and left again, nothing lost
+    k.press(Qt::Key_Escape);
+    CHECK_FALSE(pad->isVisible());
+    k.press(Qt::Key_Backspace);  // taken back
+    CHECK(k.run().events().back().kind == run::Kind::Undone);
+}
+
+TEST_CASE("what the thermometer reads is typed, judged for the pot in use, and kept") {
+    Kitchen k;
+    k.press(Qt::Key_Space);
+    k.work("coat-1");
+    REQUIRE_FALSE(k.bench()->watch()->pot().empty());
+    auto* reading = k.bench()->findChild<QLabel*>("benchReading");
+    CHECK_FALSE(reading->isVisible());
+    k.press(Qt::Key_T);
+    for (const auto key : {Qt::Key_2, Qt::Key_8}) k.press(key);
+    k.press(Qt::Key_Return);
+    CHECK(reading->isVisible());
+    CHECK(reading->text().contains("28"));
+    CHECK(reading->text().contains("Too cool: warm it for"));
+    const auto& pots = k.run().pots();
+    const auto at = pots.find(k.bench()->watch()->pot());
+    REQUIRE(at != pots.end());
+    CHECK(*at->second.celsius == Approx(28));
+}
+
+TEST_CASE("a due timer rings once, louder things in their own way, and nothing in quiet hours") {
+    Kitchen k;
+    auto heard = std::make_unique<Heard>();
+    auto& ears = *heard;
+    k.bench()->announcer().setLoud(std::move(heard));
+    run::Aloud aloud;
+    aloud.reads = true;
+    k.bench()->announcer().setAloud(aloud);
+    k.press(Qt::Key_Space);
+    k.work("in-1");
+    CHECK_FALSE(ears.words.isEmpty());  // steps were read as they came
+    k.press(Qt::Key_Space);
+    emit k.bench()->keeper()->ticked();
+    ears.sounds.clear();
+    ears.words.clear();
+    k.wait(9);
+    emit k.bench()->keeper()->ticked();
+    REQUIRE(ears.sounds.size() == 1);
+    CHECK(ears.sounds[0].second == Approx(0.7));
+    CHECK_FALSE(ears.words.isEmpty());
+    k.wait(0.3);
+    emit k.bench()->keeper()->ticked();
+    CHECK(ears.sounds.size() == 1);
+    k.wait(1);
+    emit k.bench()->keeper()->ticked();
+    CHECK(ears.sounds.size() == 2);  // nobody answered
+    aloud.hours = true;
+    aloud.from = 0;
+    aloud.to = 24 * 60 - 1;
+    k.bench()->announcer().setAloud(aloud);
+    k.wait(2);
+    emit k.bench()->keeper()->ticked();
+    CHECK(ears.sounds.size() == 2);
+    ears.words.clear();
+    k.press(Qt::Key_R);  // asked for, it is read all the same
+    CHECK(ears.words.size() == 1);
+    k.bench()->announcer().setAloud({});
+}
+
+TEST_CASE("how it is heard is set in large targets, kept, and what is lacking is said") {
+    Kitchen k;
+    auto heard = std::make_unique<Heard>();
+    auto& ears = *heard;
+    k.bench()->announcer().setLoud(std::move(heard));
+    k.press(Qt::Key_Space);
+    k.settled();
+    k.press(Qt::Key_S);
+    auto* aids = k.bench()->aids();
+    REQUIRE(aids->isVisible());
+    const auto press = [&](const char* name) {
+        auto* b = aids->findChild<QPushButton*>(name);
+        REQUIRE(b);
+        CHECK(b->height() * kPitch >= 22);
+        b->click();
+    };
+    press("aidsLouder");
+    CHECK(aids->findChild<QLabel*>("aidsVolume")->text() == "8 of 10");
+    for (int i = 0; i < 10; ++i) press("aidsQuieter");
+    CHECK(aids->findChild<QLabel*>("aidsVolume")->text() == "silent");
+    CHECK(k.bench()->announcer().isSilent(12 * 60));
+    for (int i = 0; i < 5; ++i) press("aidsLouder");
+    press("aidsReads");
+    press("aidsHours");
+    CHECK(aids->findChild<QPushButton*>("aidsFrom")->isVisible());
+    press("aidsTry");
+    CHECK(ears.sounds.size() == 1);
+    CHECK(aids->lacking()->text().isEmpty());
+    ears.lacks();
+    CHECK(aids->lacking()->text().contains("seen, not heard"));
+    const Announcer again;  // as the next start has it
+    CHECK(again.aloud() == k.bench()->announcer().aloud());
+    k.press(Qt::Key_Escape);
+    CHECK_FALSE(aids->isVisible());
+    k.bench()->announcer().setAloud({});
+}
+
+TEST_CASE("who helps has a window with their steps alone; what is done in one is done in both") {
+    Kitchen k;
+    Plan plan = k.session.plan();
+    plan.kitchen.helpers = io::demoPlan(kNow).kitchen.helpers;
+    REQUIRE_FALSE(plan.kitchen.helpers.empty());
+    plan.pieces[0].count = 6;
+    k.session.document().setPlan(plan, {});
+    k.answered();
+    k.bench()->keeper()->begin();
+    k.settled();
+    auto* who = k.bench()->findChild<QComboBox*>("benchWho");
+    REQUIRE(who->count() >= 3);
+    who->setCurrentIndex(2);
+    emit who->activated(2);
+    k.press(Qt::Key_N);
+    BenchPlace* theirs = nullptr;
+    for (auto* w : QApplication::topLevelWidgets())
+        if (auto* b = qobject_cast<BenchPlace*>(w)) theirs = b;
+    REQUIRE(theirs);
+    CHECK(theirs->windowTitle().contains(who->currentText()));
+    CHECK(k.bench()->openFor(who->currentText()) == theirs);  // not twice
+    who->setCurrentIndex(0);
+    emit who->activated(0);
+    for (int i = 0; i < 200 && k.bench()->keeper()->runs(); ++i) {
+        k.settled();
+        const run::Step* mine = theirs->shown().empty() ? nullptr : k.run().step(theirs->shown());
+        if (mine) CHECK((mine->who >> 1 & 1));  // theirs, by whose hands it is
+        const run::Step* s = k.run().step(k.bench()->shown());
+        if (!s) break;
+        const double at = std::max(k.run().due(*s), (s->at + s->minutes) * run::kMinute);
+        if (const double left = at - k.bench()->keeper()->second(); left > 0) k.wait(left / 60);
+        const auto done = s->id;
+        if (mine && mine->id == s->id) theirs->doneTarget()->click();
+        else k.bench()->doneTarget()->click();
+        if (k.bench()->keeper()->run()) CHECK_FALSE(k.run().isOpen(done));
+    }
+    const QPointer<BenchPlace> gone(theirs);
+    k.bench()->keeper()->close();
+    CHECK(QTest::qWaitFor([&] { return gone.isNull(); }, kPatience));
+}
+
+TEST_CASE("a lesson is taken by keyboard alone, from the choice to what it taught") {
+    Kitchen k;
+    k.press(Qt::Key_P);
+    auto* lessons = k.bench()->lessons();
+    REQUIRE(lessons->isVisible());
+    k.press(Qt::Key_Space);  // the first
+    REQUIRE(lessons->lesson());
+    lessons->stop();
+    k.press(Qt::Key_Escape);
+    CHECK_FALSE(lessons->lesson());
+    lessons->open("gluing");
+    lessons->stop();
+    for (int i = 0; i < 3; ++i) {
+        k.press(Qt::Key_1);  // score
+        k.press(Qt::Key_1);  // glue
+        k.press(Qt::Key_1);  // set it on
+        lessons->pass(300);
+        k.press(Qt::Key_2);  // let go
+        INFO(lessons->words()->text().toStdString());
+        REQUIRE(lessons->lesson()->rounds().size() == size_t(i + 1));
+        CHECK(lessons->lesson()->rounds().back().good);
+        k.press(Qt::Key_1);
+    }
+    CHECK(lessons->lesson()->isOver());
+    CHECK(lessons->words()->text().contains("3 of 3"));
+    for (auto* b : lessons->acts()) CHECK(b->height() * kPitch >= 22);
+    k.press(Qt::Key_Escape);
+    k.press(Qt::Key_Escape);
+    CHECK_FALSE(lessons->isVisible());
+    CHECK(k.bench()->findChild<QPushButton*>("benchPractise")->hasFocus());
+}
+
+TEST_CASE("time passes in a lesson by itself, stands still while a try is told and while nobody looks") {
+    Kitchen k;
+    k.press(Qt::Key_P);
+    auto* lessons = k.bench()->lessons();
+    lessons->open("keeping");
+    const QString before = lessons->findChildren<QLabel*>("lessonFigure").front()->text();
+    CHECK(QTest::qWaitFor([&] { return lessons->findChildren<QLabel*>("lessonFigure").front()->text() != before; },
+                          kPatience));
+    k.window.goTo(MainWindow::Place::Day);
+    QTest::qWait(150);
+    const QString there = lessons->findChildren<QLabel*>("lessonFigure").front()->text();
+    QTest::qWait(400);
+    CHECK(lessons->findChildren<QLabel*>("lessonFigure").front()->text() == there);
 }
 
 }  // namespace bench_test

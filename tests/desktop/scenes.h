@@ -1,5 +1,6 @@
 // Every place and every sheet of the window, each opened as a person opens it, in turn.
 #pragma once
+#include "desktop/bench/lesson_page.h"
 #include "desktop/bench/mishap_panel.h"
 #include "desktop/build/build_place.h"
 #include "program.h"
@@ -89,6 +90,39 @@ inline std::vector<Scene> scenes() {
                    [works](Program& p) {
                        works(p, 21);
                        p.window.bench()->troubleTarget()->click();
+                   },
+                   bench});
+    all.push_back({"bench-weigh",
+                   [works](Program& p) {
+                       works(p, 21, "coat");
+                       p.window.bench()->findChild<QPushButton*>("benchWeigh")->click();
+                   },
+                   bench});
+    all.push_back({"bench-hear",
+                   [works](Program& p) {
+                       works(p, 3);
+                       p.window.bench()->findChild<QPushButton*>("benchHear")->click();
+                   },
+                   bench});
+    all.push_back({"lessons",
+                   [press](Program& p) {
+                       press(p, Qt::Key_F6);
+                       p.window.bench()->findChild<QPushButton*>("benchPractise")->click();
+                   },
+                   bench});
+    all.push_back({"lesson",
+                   [press](Program& p) {
+                       press(p, Qt::Key_F6);
+                       p.window.bench()->findChild<QPushButton*>("benchPractise")->click();
+                       auto* lessons = p.window.bench()->lessons();
+                       lessons->open("tempering");
+                       lessons->stop();
+                       for (int i = 0; i < 4; ++i) {
+                           lessons->acts()[0]->click();
+                           lessons->pass(30);
+                       }
+                       lessons->acts()[2]->click();
+                       lessons->pass(90);
                    },
                    bench});
     all.push_back({"bench-over", [works](Program& p) { works(p, 400); }, bench});

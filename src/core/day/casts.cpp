@@ -31,13 +31,12 @@ int Builder::releaseCasts(const Round& r, bool walled, int many) {
 
 void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) {
     const auto& stage = *a.made;
-    int edible = 0, sheets = 0, spares = 0;
+    int edible = 0, spares = 0;
     for (size_t k = 0; k < stage.assembly.items.size(); ++k) {
         const auto& item = stage.assembly.items[k];
         if (stage.wall && stage.wall->covers(k)) continue;
         edible += item.edible;
         spares += a.sparesOf(k);
-        sheets += item.edible && item.shape.body == form::Body::Sheet;
     }
     if (edible == 0) return;
     const bool modeled = std::all_of(stage.assembly.items.begin(), stage.assembly.items.end(),

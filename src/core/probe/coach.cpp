@@ -17,6 +17,8 @@ constexpr double kStirred = 25;     // s a portion has at least
 constexpr double kTrend = 16;       // s of readings that tell where it is now
 constexpr double kLag = 3;     // s that a kitchen's probe is behind the bowl (judgement: a thin metal stem, stirred)
 constexpr double kWild = 0.8;  // K from the trend: not believed
+constexpr double kUse = 60;    // s after which the minutes that are left are said anew
+constexpr double kLost = 10;   // s above where its crystals melt before that is said: a reading or two tell nothing
 constexpr double kAgain = 30;  // s between two changes of the same advice
 }  // namespace
 
@@ -24,6 +26,13 @@ Coach::Coach(const temper::TemperPlan& plan, const material::Coating& coating, c
              double mass, double watts, double room, UnitSystem units)
     : plan_(plan), coating_(coating), physics_(physics), mass_(mass), watts_(watts), room_(room), units_(units) {
     now_ = {Prompt::Tone::Wait, plan_.steps.empty() ? "" : plan_.steps.front().title, 0};
+}
+
+Coach Coach::ofUse(const material::Coating& coating, const material::Constants& physics, double mass, double watts,
+                   double room, UnitSystem units) {
+    Coach out({}, coating, physics, mass, watts, room, units);
+    out.ready_ = out.used_ = true;
+    return out;
 }
 
 double Coach::celsius() const {
@@ -95,9 +104,9 @@ Prompt Coach::think(double seconds) {
                 fmt::format("Too hot: {} scorches above {}. Take it off the heat.", coating_.name,
                             degrees(coating_.scorch)),
                 step_};
-    if (plan_.steps.empty()) return now_;
+    if (plan_.steps.empty() && !used_) return now_;
     // the steps that ask for a temperature, in their order
-    while (step_ + 1 < plan_.steps.size()) {
+    while (!used_ && step_ + 1 < plan_.steps.size()) {
         const auto& s = plan_.steps[step_];
         const bool first = step_ == 0;
         const bool next = std::isnan(s.celsius) ? seconds - began_ >= s.seconds
@@ -136,7 +145,21 @@ Prompt Coach::think(double seconds) {
                                                      (watts_ * physics_.at("microwaveShare").value)));
         return {Prompt::Tone::Now, fmt::format("Too cool: warm it for {}", time(burst)), step_};
     }
-    if (warm) {
+    if (used_ && coating_.tempered) {
+        if (T <= coating_.loses) lost_.reset();
+        else if (!lost_) lost_ = seconds;
+        if (lost_ && seconds - *lost_ >= kLost)
+            return {
+                Prompt::Tone::Harm,
+                fmt::format("Above {} its crystals melt: off the warmth, stir in seed, test a smear before you go on",
+                            degrees(coating_.loses)),
+                step_};
+        const bool high = bowl > coating_.workHigh + kNear || (warm_ && bowl > coating_.workHigh);
+        warm_ = high;
+        if (high)
+            return {Prompt::Tone::Now,
+                    fmt::format("Too warm: off the warmth, stir down to {}", degrees(coating_.workHigh)), step_};
+    } else if (warm) {
         if (std::abs(rate) < kStill && !(warm_ && seconds - advised_ < kAgain)) {
             warm_ = true;
             advised_ = seconds;
@@ -149,13 +172,14 @@ Prompt Coach::think(double seconds) {
         }
         return now_;
     }
-    warm_ = false;
-    if (now_.tone == Prompt::Tone::Ready) return now_;
+    if (!used_) warm_ = false;
+    if (now_.tone == Prompt::Tone::Ready && !(used_ && seconds - advised_ >= kUse)) return now_;
+    if (used_) advised_ = seconds;
     const double use = heat::batchWindow(coating_, physics_, mass_, 0, std::min(bowl, coating_.loses - 0.3), room_);
-    return {
-        Prompt::Tone::Ready,
-        fmt::format("Ready: {}, about {} of use", degrees(std::round(10 * bowl) / 10), time(60 * std::round(use / 60))),
-        step_};
+    return {Prompt::Tone::Ready,
+            fmt::format(fmt::runtime(used_ ? "{}: as it should be, about {} of use" : "Ready: {}, about {} of use"),
+                        degrees(std::round(10 * bowl) / 10), time(60 * std::round(use / 60))),
+            step_};
 }
 
 }  // namespace uovo::probe

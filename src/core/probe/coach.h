@@ -20,6 +20,10 @@ public:
     Coach(const temper::TemperPlan& plan, const material::Coating& coating, const material::Constants& physics,
           double mass, double watts, double room, UnitSystem units);
 
+    /// Watches a pot that is ready and in use: nothing is left to be done but to keep it in its band.
+    static Coach ofUse(const material::Coating& coating, const material::Constants& physics, double mass, double watts,
+                       double room, UnitSystem units);
+
     /// @param seconds since the start, rising @param celsius as read
     /// @returns what to do when that has changed
     std::optional<Prompt> read(double seconds, double celsius);
@@ -43,8 +47,9 @@ private:
     std::deque<std::pair<double, double>> last_;  // seconds, °C as read, of half a minute
     size_t step_ = 0;
     double began_ = 0, hottest_ = -1e9;
-    bool ready_ = false, cool_ = false, warm_ = false;
-    double advised_ = -1e9;  ///< s, when too cool or too warm was last put in figures
+    bool ready_ = false, used_ = false, cool_ = false, warm_ = false;
+    std::optional<double> lost_;  ///< s, since when it is too warm to keep its temper
+    double advised_ = -1e9;       ///< s, when too cool or too warm was last put in figures
     Prompt now_;
 };
 

@@ -3,22 +3,14 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <charconv>
 #include <cmath>
 
 #include "core/quantity/plural.h"
+#include "core/quantity/spoken.h"
 #include "core/quantity/words.h"
 
 namespace uovo::run {
 namespace {
-
-/// Number behind the last dash of a kind: "coat-2" → 2; 1 where there is none.
-size_t numberOf(const std::string& kind) {
-    const size_t dash = kind.rfind('-');
-    size_t out = 1;
-    if (dash != std::string::npos) std::from_chars(kind.data() + dash + 1, kind.data() + kind.size(), out);
-    return std::max<size_t>(1, out);
-}
 
 class Reader {
 public:
@@ -35,8 +27,8 @@ public:
             for (const auto& c : lib_.cautions)
                 if (c.id == id) out_.cautions.push_back(c.text);
         const std::string& k = s_.kind;
-        if (k.starts_with("coat-")) coat(numberOf(k) - 1);
-        else if (k.starts_with("cast") && s_.lane == "coat") cast(k == "cast" ? 0 : numberOf(k) - 1);
+        if (k.starts_with("coat-")) coat(s_.number() - 1);
+        else if (k.starts_with("cast") && s_.lane == "coat") cast(s_.number() - 1);
         else if (k == "melt") melt();
         else if (k == "temper" || k == "warm") temper();
         else if (k == "colour") colour();
@@ -234,7 +226,7 @@ std::string spokenStep(const BenchStep& step) {
     std::string out = step.title + ".";
     for (const auto& f : step.figures) out += " " + f.figure + " " + f.label + ".";
     if (!step.cautions.empty()) out += " " + step.cautions.front();
-    return out;
+    return spoken(out);
 }
 
 }  // namespace uovo::run

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <map>
 
+#include "core/run/habit.h"
 #include "core/run/run_json.h"
 
 namespace uovo::run {
@@ -183,19 +184,9 @@ private:
     /// What costs most and can be practised.
     std::string habit() const {
         std::map<std::string, double> by;
-        const auto of = [](const std::string& kind) -> std::string {
-            if (kind == "temper" || kind == "warm" || kind == "melt" || kind == "colour") return "tempering";
-            if (kind.starts_with("coat") || kind.starts_with("cast")) return "pouring";
-            if (kind == "release" || kind == "unmold" || kind == "uncast") return "releasing";
-            if (kind.starts_with("join") || kind.starts_with("top")) return "gluing";
-            return "pace";
-        };
         for (const auto& [kind, minutes] : slow_)
-            if (minutes > 0) by[of(kind)] += minutes;
-        for (const auto& [cause, t] : costs_) {
-            if (cause == "pot-set" || cause == "seized" || cause == "too-hot") by["tempering"] += t.minutes;
-            if (cause == "broke") by["releasing"] += t.minutes;
-        }
+            if (minutes > 0) by[lessonOf(kind)] += minutes;
+        for (const auto& h : habits(out_.run, known_)) by[h.lesson] += h.minutes;
         std::string best;
         for (const auto& [name, minutes] : by)
             if (minutes > 2 && (best.empty() || minutes > by[best])) best = name;

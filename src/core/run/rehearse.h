@@ -24,7 +24,7 @@ struct Rehearsal {
     double late = 0;            ///< min after the deadline; below 0: before it
     int wanted = 0, whole = 0;  ///< pieces
     std::vector<Told> costs;    ///< the dearest first
-    std::string habit;  ///< what to practise: "tempering", "pouring", "releasing", "gluing", "pace"; empty: nothing
+    std::string habit;          ///< what to practise: id of a lesson, or "pace"; empty: nothing
 };
 
 /// Plays a whole day. @param library with the plan's colours. The same seed and answers give the same events. @param

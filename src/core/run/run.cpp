@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <charconv>
 #include <cmath>
 #include <set>
 
@@ -31,6 +32,13 @@ void useOf(const Step& s, double second, Pots& pots) {
         it->second.kilograms = std::max(0.0, it->second.kilograms - s.takes);
         it->second.since = second;
     }
+}
+
+size_t Step::number() const {
+    const size_t dash = kind.rfind('-');
+    size_t out = 1;
+    if (dash != std::string::npos) std::from_chars(kind.data() + dash + 1, kind.data() + kind.size(), out);
+    return std::max<size_t>(1, out);
 }
 
 bool isOwn(Kind kind) {

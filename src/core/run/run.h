@@ -36,6 +36,8 @@ struct Step {
     bool operator==(const Step&) const = default;
     /// Id of the plan's piece that it is about, also where that is made again.
     std::string madeOf() const { return piece.substr(0, piece.find('~')); }
+    /// Number behind the last dash of its kind: "coat-2" → 2; 1 where there is none.
+    size_t number() const;
 };
 
 struct PotState {

@@ -4,13 +4,20 @@
 #include <QDBusConnection>
 #include <QDBusMessage>
 #include <QDBusReply>
+#include <QKeyEvent>
 #include <QScrollArea>
-#include <QShortcut>
 #include <QSignalBlocker>
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/spoken.h"
+#include "core/quantity/words.h"
+#include "core/run/habit.h"
+#include "core/run/weighing.h"
+#include "desktop/bench/aids_panel.h"
 #include "desktop/bench/bench_picture.h"
+#include "desktop/bench/figure_pad.h"
+#include "desktop/bench/lesson_page.h"
 #include "desktop/bench/mishap_panel.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/theme/theme.h"
@@ -20,24 +27,10 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kTarget = 84, kSmallTarget = 64, kSide = 330;  // px; 22 mm are 55 px on 24 inches of 1280
 constexpr QSize kLeastPage(1060, 640);
+constexpr double kHeard = 10;  // times as fast: up to there a rehearsal is heard
+constexpr double kLeastWeight = 0.001, kMostWeight = 20, kLeastDegrees = -20, kMostDegrees = 200;  // kg, °C
 constexpr int kSoon = 60;  // s before its time in which a step is as good as due
-
-QLabel* big(const QString& text, int pixels, int weight, const char* name) {
-    auto* l = wrapped(text);
-    l->setObjectName(QString::fromLatin1(name));
-    l->setStyleSheet(QStringLiteral("font-size: %1px; font-weight: %2;").arg(pixels).arg(weight));
-    return l;
-}
-
-QPushButton* target(const QString& words, const char* name, int high) {
-    auto* b = new QPushButton(words);
-    b->setObjectName(QString::fromLatin1(name));
-    b->setProperty("bench", true);
-    b->setMinimumHeight(high);
-    return b;
-}
 
 QString hoursAndMinutes(long minutes) {
     return minutes >= 60 ? BenchPlace::tr("%1 h %2 min").arg(minutes / 60).arg(minutes % 60)
@@ -46,14 +39,39 @@ QString hoursAndMinutes(long minutes) {
 
 }  // namespace
 
-BenchPlace::BenchPlace(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), keeper_(session), pages_(new QStackedWidget) {
+BenchPlace::BenchPlace(Session& session, ProbeLink& probe, QWidget* parent)
+    : BenchPlace(session, probe, nullptr, parent) {}
+
+BenchPlace::BenchPlace(BenchPlace& other, const QString& whose)
+    : BenchPlace(other.session_, other.probe_, &other.keeper_, nullptr) {
+    whose_ = whose;
+    setWindowTitle(tr("Uovo, for %1").arg(whose));
+    setAttribute(Qt::WA_DeleteOnClose);
+    connect(&other, &QObject::destroyed, this, &QWidget::close);
+}
+
+BenchPlace::BenchPlace(Session& session, ProbeLink& probe, RunKeeper* shared, QWidget* parent)
+    : QWidget(parent),
+      session_(session),
+      probe_(probe),
+      own_(shared ? nullptr : std::make_unique<RunKeeper>(session)),
+      keeper_(shared ? *shared : *own_),
+      watch_(new PotWatch(session, keeper_, probe, this)),
+      second_(shared != nullptr),
+      pages_(new QStackedWidget) {
     setObjectName(QStringLiteral("bench"));
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     pages_->addWidget(restPage());
     pages_->addWidget(stepPage());
     pages_->addWidget(overPage());
+    lessons_ = new LessonPage(session_);
+    pages_->addWidget(lessons_);
+    connect(lessons_, &LessonPage::closed, this, [this] {
+        pages_->setCurrentIndex(Rest);
+        refresh();
+        if (pages_->currentIndex() == Rest) practise_->setFocus();
+    });
     auto* scroll = new QScrollArea;  // in a window that is too small for letters of this size
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setWidgetResizable(true);
@@ -68,219 +86,69 @@ BenchPlace::BenchPlace(Session& session, QWidget* parent)
     connect(&session_, &Session::answersChanged, this, [this] {
         if (isVisible()) refresh();
     });
-}
-
-QWidget* BenchPlace::restPage() {
-    auto* page = new QWidget;
-    auto* column = new QVBoxLayout(page);
-    column->setContentsMargins(60, 50, 60, 40);
-    column->setSpacing(18);
-    restWords_ = big({}, 40, 700, "benchRest");
-    restNote_ = big({}, 20, 400, "benchRestNote");
-    column->addWidget(restWords_);
-    column->addWidget(restNote_);
-    auto* row = new QHBoxLayout;
-    row->setSpacing(14);
-    begin_ = target(tr("Begin the day"), "benchBegin", kTarget);
-    begin_->setProperty("bench", "main");
-    goOn_ = target(tr("Go on where it was left"), "benchGoOn", kTarget);
-    rehearse_ = target(tr("Rehearse it"), "benchRehearse", kTarget);
-    for (auto* b : {goOn_, begin_, rehearse_}) row->addWidget(b);
-    column->addLayout(row);
-    auto* how = big(
-        tr("A rehearsal runs by a quicker clock, with the mishaps that a day like this brings. Nothing of it is kept."),
-        17, 400, "benchHow");
-    column->addWidget(how);
-    column->addStretch(1);
-    connect(begin_, &QPushButton::clicked, this, [this] { keeper_.begin(); });
-    connect(goOn_, &QPushButton::clicked, this, [this] { keeper_.goOn(); });
-    connect(rehearse_, &QPushButton::clicked, this,
-            [this] { keeper_.rehearse(60, static_cast<unsigned>(session_.now() & 0xFFFF)); });
-    return page;
-}
-
-QWidget* BenchPlace::stepPage() {
-    auto* page = new QWidget;
-    auto* columns = new QHBoxLayout(page);
-    columns->setContentsMargins(34, 14, 18, 16);
-    columns->setSpacing(22);
-    auto* left = new QVBoxLayout;
-    left->setSpacing(8);
-    auto* head = new QHBoxLayout;
-    progress_ = big({}, 17, 400, "benchProgress");
-    progress_->setProperty("quiet", true);
-    head->addWidget(progress_, 1);
-    speed_ = choiceBox(tr("How quickly the rehearsal's clock runs"),
-                       {tr("as it is"), tr("10 times"), tr("60 times"), tr("240 times")});
-    speed_->setObjectName(QStringLiteral("benchSpeed"));
-    connect(speed_, &QComboBox::activated, this, [this](int i) {
-        constexpr double kSpeeds[]{1, 10, 60, 240};
-        keeper_.setSpeed(kSpeeds[std::clamp(i, 0, 3)]);
+    connect(watch_, &PotWatch::changed, this, &BenchPlace::showProbe);
+    connect(watch_, &PotWatch::prompted, this, [this](const QString& words, probe::Prompt::Tone tone) {
+        if (!second_ && tone == probe::Prompt::Tone::Harm) announcer_.ring(true, words, minuteOfDay());
+        else if (!second_ && tone == probe::Prompt::Tone::Now) announcer_.step(words, minuteOfDay());
     });
-    head->addWidget(speed_);
-    who_ = choiceBox(tr("Whose steps are shown"), {});
-    who_->setObjectName(QStringLiteral("benchWho"));
-    connect(who_, &QComboBox::activated, this, &BenchPlace::refresh);
-    head->addWidget(who_);
-    left->addLayout(head);
-    news_ = big({}, 17, 600, "benchNews");
-    left->addWidget(news_);
+}
 
-    middle_ = new QStackedWidget;
-    auto* step = new QWidget;
-    auto* stepColumn = new QVBoxLayout(step);
-    stepColumn->setContentsMargins(0, 0, 0, 0);
-    stepColumn->setSpacing(8);
-    auto* top = new QHBoxLayout;
-    top->setSpacing(18);
-    auto* words = new QVBoxLayout;
-    words->setSpacing(4);
-    when_ = big({}, 20, 600, "benchWhen");
-    about_ = big({}, 20, 400, "benchAbout");
-    title_ = big({}, 42, 700, "benchTitle");
-    words->addWidget(when_);
-    words->addWidget(about_);
-    words->addWidget(title_);
-    figures_ = new QWidget;
-    figures_->setLayout(new QHBoxLayout);
-    figures_->layout()->setContentsMargins(0, 6, 0, 0);
-    words->addWidget(figures_);
-    words->addStretch(1);
-    top->addLayout(words, 3);
-    picture_ = new BenchPicture(session_);
-    top->addWidget(picture_, 2);
-    stepColumn->addLayout(top, 1);
-    lines_ = new QWidget;
-    lines_->setLayout(new QVBoxLayout);
-    lines_->layout()->setContentsMargins(0, 0, 0, 0);
-    stepColumn->addWidget(lines_);
-    middle_->addWidget(step);
-    mishaps_ = new MishapPanel(session_, keeper_);
-    connect(mishaps_, &MishapPanel::closed, this, [this] {
-        keeper_.answered();
-        middle_->setCurrentIndex(0);
+int BenchPlace::minuteOfDay() const {
+    constexpr long kDay = 24 * 60;
+    return static_cast<int>(((keeper_.local() % kDay) + kDay) % kDay);
+}
+
+void BenchPlace::turnTo(Middle middle) {
+    middle_->setCurrentIndex(middle);
+    for (auto* targets : {stepTargets_, smallTargets_}) targets->setVisible(middle == Step);
+    if (middle == Step) {
         refresh();
         done_->setFocus();
-    });
-    middle_->addWidget(mishaps_);
-    left->addWidget(middle_, 1);
-
-    auto* targets = new QHBoxLayout;
-    targets->setSpacing(12);
-    done_ = target(tr("Done"), "benchDone", kTarget);
-    done_->setProperty("bench", "main");
-    done_->setToolTip(tr("Space, Return, or a foot switch that types one of them"));
-    later_ = target(tr("One more minute"), "benchLater", kTarget);
-    later_->setToolTip(tr("M"));
-    trouble_ = target(tr("Something happened"), "benchTrouble", kTarget);
-    trouble_->setToolTip(tr("H"));
-    back_ = target(tr("Take back"), "benchBack", kTarget);
-    back_->setToolTip(tr("Backspace"));
-    targets->addWidget(done_, 4);
-    targets->addWidget(later_, 3);
-    targets->addWidget(trouble_, 3);
-    targets->addWidget(back_, 2);
-    left->addLayout(targets);
-    columns->addLayout(left, 1);
-
-    auto* side = new QWidget;
-    side->setFixedWidth(kSide);
-    auto* right = new QVBoxLayout(side);
-    right->setContentsMargins(0, 0, 0, 0);
-    right->setSpacing(10);
-    clock_ = new QLabel;
-    clock_->setObjectName(QStringLiteral("benchClock"));
-    clock_->setStyleSheet(QStringLiteral("font-size: 44px; font-weight: 700;"));
-    clock_->setAlignment(Qt::AlignRight);
-    right->addWidget(clock_);
-    quiet_ = big(tr("Nothing is waiting."), 17, 400, "benchQuiet");
-    quiet_->setProperty("quiet", true);
-    right->addWidget(quiet_);
-    dark_ = big(tr("Nothing here keeps the screen awake for Uovo: see to it that it does not go dark."), 15, 400,
-                "benchDark");
-    dark_->setProperty("quiet", true);
-    dark_->hide();
-    right->addWidget(dark_);
-    auto* scroll = scrolledDown();
-    scroll->setFrameShape(QFrame::NoFrame);
-    auto* inside = new QWidget;
-    timerBox_ = new QVBoxLayout(inside);
-    timerBox_->setContentsMargins(0, 0, 8, 0);
-    timerBox_->setSpacing(8);
-    timerBox_->addStretch(1);
-    scroll->setWidget(inside);
-    right->addWidget(scroll, 1);
-    thenBox_ = new QVBoxLayout;
-    thenBox_->setSpacing(2);
-    right->addLayout(thenBox_);
-    columns->addWidget(side);
-    connect(done_, &QPushButton::clicked, this, &BenchPlace::doneNow);
-    connect(later_, &QPushButton::clicked, this, &BenchPlace::later);
-    connect(back_, &QPushButton::clicked, this, &BenchPlace::takeBack);
-    connect(trouble_, &QPushButton::clicked, this, [this] {
-        if (!keeper_.runs()) return;
-        mishaps_->open(keeper_.run()->step(shown_));
-        middle_->setCurrentIndex(1);
-    });
-    return page;
+    }
 }
 
-QWidget* BenchPlace::overPage() {
-    auto* page = new QWidget;
-    auto* column = new QVBoxLayout(page);
-    column->setContentsMargins(60, 50, 60, 40);
-    column->setSpacing(16);
-    overWords_ = big({}, 40, 700, "benchOver");
-    overList_ = big({}, 21, 400, "benchOverList");
-    overList_->setTextFormat(Qt::PlainText);
-    column->addWidget(overWords_);
-    column->addWidget(overList_);
-    column->addStretch(1);
-    auto* row = new QHBoxLayout;
-    auto* back = target(tr("Take back the end"), "benchOverBack", kSmallTarget);
-    auto* close = target(tr("Put it away"), "benchClose", kSmallTarget);
-    connect(back, &QPushButton::clicked, this, &BenchPlace::takeBack);
-    connect(close, &QPushButton::clicked, this, [this] { keeper_.close(); });
-    row->addWidget(close);
-    row->addWidget(back);
-    row->addStretch(1);
-    column->addLayout(row);
-    return page;
+BenchPlace* BenchPlace::openFor(const QString& whose) {
+    for (auto* w : QApplication::topLevelWidgets())
+        if (auto* there = qobject_cast<BenchPlace*>(w); there && there->second_ && there->whose_ == whose) {
+            there->raise();
+            there->activateWindow();
+            return there;
+        }
+    auto* place = new BenchPlace(*this, whose);
+    place->resize(window()->size());
+    place->show();
+    return place;
 }
 
-void BenchPlace::addKeys() {
-    const auto key = [&](const QKeySequence& keys, auto does) {
-        auto* s = new QShortcut(keys, this);
-        s->setContext(Qt::WidgetWithChildrenShortcut);
-        connect(s, &QShortcut::activated, this, does);
-    };
-    const auto onStep = [this] { return pages_->currentIndex() == 1 && middle_->currentIndex() == 0; };
-    for (const auto k : {Qt::Key_Return, Qt::Key_Enter})
-        key(k, [this, onStep] {
-            auto* pressed = qobject_cast<QPushButton*>(focusWidget());
-            if (onStep() && (!pressed || pressed == done_)) doneNow();
-            else if (pressed) pressed->click();
-        });
-    key(Qt::Key_M, [this, onStep] {
-        if (onStep()) later();
-    });
-    key(Qt::Key_H, [this, onStep] {
-        if (onStep()) trouble_->click();
-    });
-    key(Qt::Key_Backspace, [this] {
-        if (pages_->currentIndex() == 1 && middle_->currentIndex() == 1) emit mishaps_->closed();
-        else takeBack();
-    });
-    key(Qt::Key_Escape, [this] {
-        if (pages_->currentIndex() == 1 && middle_->currentIndex() == 1) emit mishaps_->closed();
-    });
+bool BenchPlace::asks() const {
+    return pages_->currentIndex() == Lessons || (pages_->currentIndex() == Working && middle_->currentIndex() != Step);
+}
+
+void BenchPlace::back() {
+    if (pages_->currentIndex() == Lessons) lessons_->lesson() ? lessons_->open() : emit lessons_->closed();
+    else if (middle_->currentIndex() == Trouble) emit mishaps_->closed();
+    else turnTo(Step);
+}
+
+/// Escape belongs to what is asked here before it is a shortcut of the window.
+bool BenchPlace::event(QEvent* e) {
+    if (e->type() == QEvent::ShortcutOverride && static_cast<QKeyEvent*>(e)->key() == Qt::Key_Escape && asks()) {
+        e->accept();
+        return true;
+    }
+    return QWidget::event(e);
+}
+
+void BenchPlace::keyPressEvent(QKeyEvent* e) {
+    if (e->key() == Qt::Key_Escape && asks()) back();
+    else QWidget::keyPressEvent(e);
 }
 
 void BenchPlace::showEvent(QShowEvent* e) {
     QWidget::showEvent(e);
     refresh();
-    if (pages_->currentIndex() == 1) done_->setFocus();
-    else if (pages_->currentIndex() == 0) (!goOn_->isHidden() ? goOn_ : begin_)->setFocus();
+    if (pages_->currentIndex() == Working) done_->setFocus();
+    else if (pages_->currentIndex() == Rest) (!goOn_->isHidden() ? goOn_ : begin_)->setFocus();
 }
 
 bool BenchPlace::allDone() const {
@@ -290,12 +158,11 @@ bool BenchPlace::allDone() const {
 }
 
 void BenchPlace::doneNow() {
-    if (!keeper_.runs() || middle_->currentIndex() == 1) return;  // what happened is answered first
+    if (!keeper_.runs() || middle_->currentIndex() != Step) return;  // what is asked is answered first
     if (!shown_.empty()) keeper_.done(shown_);
     if (keeper_.trouble()) {
         mishaps_->offer(*keeper_.trouble());
-        middle_->setCurrentIndex(1);
-        return;
+        return turnTo(Trouble);
     }
     if (keeper_.runs() && allDone()) {
         run::Event end;
@@ -307,7 +174,7 @@ void BenchPlace::doneNow() {
 }
 
 void BenchPlace::later() {
-    if (!keeper_.runs() || shown_.empty() || middle_->currentIndex() == 1) return;
+    if (!keeper_.runs() || shown_.empty() || middle_->currentIndex() != Step) return;
     run::Event e;
     e.kind = run::Kind::NotYet;
     e.step = shown_;
@@ -323,10 +190,14 @@ void BenchPlace::takeBack() {
 }
 
 void BenchPlace::refresh() {
-    keepAwake(keeper_.runs() && !keeper_.isRehearsal());
+    if (!second_) keepAwake(keeper_.runs() && !keeper_.isRehearsal());
+    if (second_ && !keeper_.run()) {
+        close();
+        return;
+    }
     if (keeper_.runs()) {
-        comes_ = comes_ || pages_->currentIndex() != 1;
-        pages_->setCurrentIndex(1);
+        comes_ = comes_ || pages_->currentIndex() != Working;
+        pages_->setCurrentIndex(Working);
         showStep();
         showTimers();
         showThen();
@@ -337,12 +208,13 @@ void BenchPlace::refresh() {
         }
         return;
     }
+    if (pages_->currentIndex() == Lessons) return;
     if (keeper_.isOver()) {
-        pages_->setCurrentIndex(2);
+        pages_->setCurrentIndex(Over);
         showOver();
         return;
     }
-    pages_->setCurrentIndex(0);
+    pages_->setCurrentIndex(Rest);
     const auto answers = session_.answers();
     const bool day = answers && answers->day && answers->day->problem.empty() && !session_.plan().pieces.empty();
     begin_->setEnabled(day);
@@ -368,10 +240,8 @@ void BenchPlace::refresh() {
 
 int BenchPlace::whose() const { return who_->count() > 1 ? who_->currentIndex() - 1 : -1; }
 
-void BenchPlace::showStep() {
-    const run::Run& run = *keeper_.run();
-    const auto answers = session_.answers();
-    // whose
+/// Whose steps can be shown.
+void BenchPlace::showPeople() {
     QStringList people;
     if (const auto day = keeper_.day())
         for (const auto& p : day->asked.people) people << qstring(p.name);
@@ -380,10 +250,19 @@ void BenchPlace::showStep() {
     for (int i = 0; i < who_->count(); ++i) now << who_->itemText(i);
     if (now != people) {
         const QSignalBlocker quiet(who_);
+        const QString chosen = whose_.isEmpty() ? who_->currentText() : whose_;
         who_->clear();
         who_->addItems(people);
+        who_->setCurrentIndex(std::max(0, static_cast<int>(people.indexOf(chosen))));
     }
     who_->setVisible(people.size() > 1);
+    window_->setVisible(!second_ && people.size() > 1 && who_->currentIndex() > 0);
+}
+
+void BenchPlace::showStep() {
+    const run::Run& run = *keeper_.run();
+    const auto answers = session_.answers();
+    showPeople();
     speed_->setVisible(keeper_.isRehearsal());
     if (keeper_.isRehearsal()) {
         const QSignalBlocker quiet(speed_);
@@ -410,6 +289,10 @@ void BenchPlace::showStep() {
     if (!step) done_->setText(tr("End the day"));
     back_->setEnabled(run.canUndo());
     picture_->setVisible(step != nullptr);
+    watch_->follow(step);
+    for (auto* b : {again_, weigh_, degrees_}) b->setEnabled(step != nullptr);
+    if (step) weigh_->setEnabled(!step->piece.empty());
+    degrees_->setEnabled(!watch_->pot().empty());
     if (!step || !answers) {
         about_->clear();
         when_->clear();
@@ -425,11 +308,16 @@ void BenchPlace::showStep() {
     about_->setText(qstring(bench.about));
     about_->setVisible(!bench.about.empty());
     title_->setText(qstring(bench.title));
-    title_->setAccessibleDescription(qstring(run::spokenStep(bench)));
+    const QString spoken = qstring(run::spokenStep(bench));
+    title_->setAccessibleDescription(spoken);
+    if (said_ != step->id) {
+        said_ = step->id;
+        if (!second_ && keeper_.speed() <= kHeard) announcer_.step(spoken, minuteOfDay());
+    }
     for (const auto& f : bench.figures) {
         auto* cell = new QWidget;
         auto* column = new QVBoxLayout(cell);
-        column->setContentsMargins(0, 0, 28, 0);
+        column->setContentsMargins(0, 0, 18, 0);
         column->setSpacing(0);
         auto* figure = new QLabel(qstring(f.figure));
         figure->setObjectName(QStringLiteral("benchFigure"));
@@ -452,6 +340,78 @@ void BenchPlace::showStep() {
     for (size_t i = 0; i < bench.wrong.size() && i < 2 - std::min<size_t>(1, bench.cautions.size()); ++i)
         line(bench.wrong[i], "wrong");
     picture_->show(run, *step);
+}
+
+/// What the thermometer and the scale say.
+void BenchPlace::showProbe() {
+    if (middle_->currentIndex() == Figure) {
+        if (asked_.empty()) pad_->setLive(watch_->celsius());
+        else pad_->setLive(watch_->scale());
+    }
+    const auto at = watch_->celsius();
+    reading_->setVisible(at.has_value());
+    if (!at) return;
+    const auto prompt = watch_->prompt();
+    const QString degrees = qstring(format(std::round(10 * *at) / 10, Dimension::Temperature, session_.units()));
+    reading_->setText(prompt.words.empty() ? degrees : degrees + QStringLiteral(" · ") + qstring(prompt.words));
+    const QColor ink = prompt.tone == probe::Prompt::Tone::Harm    ? theme().harm
+                       : prompt.tone == probe::Prompt::Tone::Ready ? theme().good
+                                                                   : theme().ink;
+    reading_->setStyleSheet(QStringLiteral("font-size: 24px; font-weight: 600; color: %1;").arg(ink.name()));
+}
+
+void BenchPlace::weigh() {
+    const run::Step* step = keeper_.runs() ? keeper_.run()->step(shown_) : nullptr;
+    const auto answers = session_.answers();
+    const Piece* piece = step ? session_.plan().piece(step->madeOf()) : nullptr;
+    if (!piece || !answers || middle_->currentIndex() != Step) return;
+    asked_ = step->id;
+    const auto planned = run::plannedWeight(*keeper_.run(), *step, session_.plan(), *answers);
+    pad_->open(tr("What does one weigh? %1").arg(qstring(piece->name)),
+               planned ? tr("About %1 of chocolate are on each by now; what it hangs on weighs too.")
+                             .arg(qstring(format(*planned, Dimension::Mass, session_.units())))
+                       : QString(),
+               Dimension::Mass, session_.units(), kLeastWeight, kMostWeight);
+    pad_->setLive(watch_->scale());
+    turnTo(Figure);
+}
+
+void BenchPlace::typeDegrees() {
+    if (!keeper_.runs() || watch_->pot().empty() || middle_->currentIndex() != Step) return;
+    asked_.clear();
+    const auto answers = session_.answers();
+    const auto at = answers ? run::potNumber(*answers, watch_->pot()) : std::nullopt;
+    pad_->open(tr("What does the thermometer read?"), at ? qstring(answers->pots[*at].name) : QString(),
+               Dimension::Temperature, session_.units(), kLeastDegrees, kMostDegrees);
+    pad_->setLive(watch_->celsius());
+    turnTo(Figure);
+}
+
+void BenchPlace::keepFigure(double value) {
+    turnTo(Step);
+    if (!keeper_.runs()) return;
+    if (asked_.empty()) return watch_->typed(value);
+    const run::Step* step = keeper_.run()->step(asked_);
+    if (!step) return;
+    run::Event e;
+    e.kind = run::Kind::Weighed;
+    e.step = step->id;
+    e.piece = step->piece;
+    e.figure = value;
+    const auto answers = session_.answers();
+    const auto planned = answers ? run::plannedWeight(*keeper_.run(), *step, session_.plan(), *answers) : std::nullopt;
+    if (!keeper_.take(e)) return;
+    const QString compared = qstring(run::comparedWeight(value, planned, session_.units()));
+    const QString kept =
+        tr("%1 are kept with this day.").arg(qstring(format(value, Dimension::Mass, session_.units())));
+    emit said(compared.isEmpty() ? kept : kept + QLatin1Char(' ') + compared + QLatin1Char('.'), false);
+}
+
+void BenchPlace::readAgain() {
+    if (!keeper_.runs() || shown_.empty()) return;
+    if (announcer_.loud().voice() == Loud::Known::No) emit said(announcer_.lacking(), false);
+    announcer_.loud().look();
+    announcer_.readAgain(title_->accessibleDescription());
 }
 
 void BenchPlace::showTimers() {
@@ -542,7 +502,16 @@ void BenchPlace::showOver() {
                     if (id == p.key.id())
                         lines << tr("About %1 of %2 is left: pour it out to set, it can be melted again.")
                                      .arg(qstring(format(pot.kilograms, Dimension::Mass, session_.units())),
-                                          qstring(p.name));
+                                          qstring(lowerFirst(p.name)));
+    toPractise_.clear();
+    if (const auto answers = session_.answers(); keeper_.isRehearsal() && answers)
+        for (const auto& h : run::habits(run, *answers)) {
+            lines << qstring(run::habitWords(h, session_.units()));
+            if (toPractise_.empty()) toPractise_ = h.lesson;
+        }
+    overPractise_->setVisible(!toPractise_.empty());
+    for (const auto& k : lesson::kinds())
+        if (k.id == toPractise_) overPractise_->setText(tr("Practise it: %1").arg(qstring(k.title)));
     overList_->setText(lines.join(QLatin1Char('\n')));
 }
 
@@ -562,7 +531,6 @@ void BenchPlace::tick() {
         done_->setText(due - now > kSoon ? tr("Done already") : s->lane == "look" ? tr("It is") : tr("Done"));
     }
     const auto all = run.timers();
-    bool due = false;
     for (size_t i = 0; i < all.size() && i < timers_.size(); ++i) {
         double whole = 600;
         if (const run::Step* s = run.step(all[i].step)) {
@@ -571,10 +539,16 @@ void BenchPlace::tick() {
             whole = it->second.usable * run::kMinute;
         }
         timers_[i]->setTime(all[i].due - now, whole, all[i].latest < 0 ? std::nan("") : all[i].latest - now);
-        due = due || all[i].due <= now;
     }
-    if (due && !alarmed_ && isVisible()) QApplication::beep();
-    alarmed_ = due;
+    sound(all);
+}
+
+/// Rings for what is due, whichever place is looked at; not while a rehearsal's clock flies.
+void BenchPlace::sound(const std::vector<run::Timer>& timers) {
+    const auto ring = alarm_.pass(timers, keeper_.second());
+    const auto answers = session_.answers();
+    if (!ring || second_ || keeper_.speed() > kHeard || !answers) return;
+    announcer_.ring(ring->late, qstring(spoken(run::timerWords(*keeper_.run(), ring->timer, *answers))), minuteOfDay());
 }
 
 /// Asks the session to leave the screen on, and says so where it does not.

@@ -118,7 +118,7 @@ void MishapPanel::askPot(run::Event e) {
     for (const auto& [id, pot] : pots) {
         const auto at = answers ? run::potNumber(*answers, id) : std::nullopt;
         const QString name = at ? qstring(answers->pots[*at].name) : qstring(id);
-        target(name, qstring(format(pot.kilograms, Dimension::Mass, session_.units())), [this, e, id = id]() mutable {
+        target(name, qstring(format(pot.kilograms, Dimension::Mass, session_.units())), [this, e, id]() mutable {
             e.pot = id;
             happened(e);
         });

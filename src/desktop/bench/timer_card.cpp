@@ -89,7 +89,7 @@ void TimerCard::paintEvent(QPaintEvent*) {
                band);
     p.setFont(report::font(34, QFont::DemiBold));
     p.setPen(ink);
-    report::drawTabular(p, QPointF(42, 44), figure());
+    p.drawText(QPointF(42, 44), figure());
     p.setFont(report::font(16.5));
     p.setPen(t.ink);
     p.drawText(QRectF(42, 52, width() - 52, 24), Qt::AlignLeft | Qt::AlignVCenter,

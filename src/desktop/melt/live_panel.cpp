@@ -18,7 +18,8 @@ constexpr double kThin = 1;            // s between two points that are drawn
 constexpr double kLeap = 600;          // s: a device's clock that goes further at once was set anew, not waited for
 }  // namespace
 
-LivePanel::LivePanel(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+LivePanel::LivePanel(Session& session, ProbeLink& link, QWidget* parent)
+    : QWidget(parent), session_(session), link_(link) {
     setObjectName(QStringLiteral("live"));
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 4, 0, 4);

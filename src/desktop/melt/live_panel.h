@@ -8,8 +8,8 @@
 #include <optional>
 
 #include "core/probe/coach.h"
+#include "desktop/device/probe_link.h"
 #include "desktop/kit/figure_field.h"
-#include "desktop/melt/probe_link.h"
 #include "desktop/shell/session.h"
 
 namespace uovo::desktop {
@@ -18,7 +18,7 @@ class LivePanel : public QWidget {
     Q_OBJECT
 
 public:
-    explicit LivePanel(Session& session, QWidget* parent = nullptr);
+    LivePanel(Session& session, ProbeLink& link, QWidget* parent = nullptr);
     /// The pot that is looked at and would be tempered next. What is under way goes on as it was planned, whichever pot
     /// is looked at.
     void setPot(const QString& key, const QString& name, const temper::TemperPlan& plan,
@@ -46,7 +46,7 @@ private:
     void tellWhose();
 
     Session& session_;
-    ProbeLink link_;
+    ProbeLink& link_;
     QString key_, name_, runs_, runsName_;  ///< the pot that is looked at, and that of the run
     temper::TemperPlan plan_;
     material::Coating coating_;

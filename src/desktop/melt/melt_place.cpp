@@ -116,7 +116,7 @@ QString summary(const batch::Pot& pot, const MeltPlan& m, UnitSystem u) {
 
 }  // namespace
 
-MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+MeltPlace::MeltPlace(Session& session, ProbeLink& probe, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("melt"));
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
@@ -156,7 +156,7 @@ MeltPlace::MeltPlace(Session& session, QWidget* parent) : QWidget(parent), sessi
     box->addWidget(clock_);
     curve_ = new TemperCurve;
     box->addWidget(curve_);
-    live_ = new LivePanel(session);
+    live_ = new LivePanel(session, probe);
     box->addWidget(live_);
     connect(live_, &LivePanel::curveChanged, this, [this] { curve_->setLive(live_->curve()); });
     summary_ = wrapped({});

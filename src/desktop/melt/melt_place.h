@@ -18,7 +18,7 @@ class MeltPlace : public QWidget {
     Q_OBJECT
 
 public:
-    explicit MeltPlace(Session& session, QWidget* parent = nullptr);
+    MeltPlace(Session& session, ProbeLink& probe, QWidget* parent = nullptr);
     void refresh();
     const std::vector<PotCard*>& pots() const { return cards_; }
     TemperCurve* curve() const { return curve_; }

@@ -20,7 +20,7 @@ namespace uovo::desktop {
 namespace {
 
 constexpr int kSide = 2200;  // px that a larger picture is read at
-constexpr QSize kShown(400, 300);
+constexpr QSize kPictureShown(400, 300);
 
 struct OutlinePageWords {
     Q_DECLARE_TR_FUNCTIONS(OutlinePage)
@@ -72,7 +72,7 @@ public:
                "to measure by."));
         shown_ = new QLabel;
         shown_->setObjectName(QStringLiteral("tracedPicture"));
-        shown_->setFixedSize(kShown);
+        shown_->setFixedSize(kPictureShown);
         shown_->setAlignment(Qt::AlignCenter);
         shown_->setAccessibleName(tr("The outline"));
         box_->addWidget(shown_);
@@ -225,13 +225,13 @@ private:
     }
 
     void draw() {
-        QPixmap pixmap(kShown * devicePixelRatioF());
+        QPixmap pixmap(kPictureShown * devicePixelRatioF());
         pixmap.setDevicePixelRatio(devicePixelRatioF());
         pixmap.fill(theme().card);
         QPainter p(&pixmap);
         p.setRenderHint(QPainter::Antialiasing);
         p.setRenderHint(QPainter::SmoothPixmapTransform);
-        const QRectF box(QRect(QPoint(), kShown));
+        const QRectF box(QRect(QPoint(), kPictureShown));
         std::function<QPointF(const form::Point2&)> at;
         if (!image_.isNull()) {
             const QSizeF size = QSizeF(image_.size()).scaled(box.size(), Qt::KeepAspectRatio);

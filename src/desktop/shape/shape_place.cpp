@@ -168,7 +168,7 @@ QWidget* ShapePlace::tools() {
                                            {tr("front"), tr("From the front (2)"), Side::Front},
                                            {tr("side"), tr("From the right (3)"), Side::Right},
                                            {tr("top"), tr("From above (4)"), Side::Top}})
-        sides_.push_back(button(words, tip, [this, side = side] { solid_->look(side); }));
+        sides_.push_back(button(words, tip, [this, side] { solid_->look(side); }));
     map_ = button(tr("wall map"), tr("Colour the wall by its thickness"), [this] {
         SolidView v = solid_->view();
         v.map = map_->isChecked();

@@ -50,12 +50,13 @@ public:
 
 MainWindow::MainWindow(Session& session)
     : session_(session),
+      probe_(new ProbeLink(this)),
       places_(new Places),
       shape_(new ShapePlace(session)),
       build_(new BuildPlace(session)),
-      melt_(new MeltPlace(session)),
+      melt_(new MeltPlace(session, *probe_)),
       day_(new DayPlace(session)),
-      bench_(new BenchPlace(session)) {
+      bench_(new BenchPlace(session, *probe_)) {
     setWindowTitle(QStringLiteral("Uovo"));
     files_ =
         new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
@@ -340,7 +341,8 @@ void MainWindow::lead(Field* field) {
 
 void MainWindow::lead(const QString& where) {
     const QStringList parts = where.split(QLatin1Char('/'));
-    const QString of = parts.front(), rest = parts.mid(of == QStringLiteral("pieces") ? 2 : 0).join(QLatin1Char('/'));
+    const QString& of = parts.front();
+    const QString rest = parts.mid(of == QStringLiteral("pieces") ? 2 : 0).join(QLatin1Char('/'));
     if (of == QStringLiteral("pieces") && parts.size() > 1) {
         goTo(Place::Shape);
         session_.select(parts[1]);

@@ -106,6 +106,7 @@ private:
     Session& session_;
     QSettings settings_;
     class QHBoxLayout* row_;
+    ProbeLink* probe_;
     QStackedWidget* places_;
     ShapePlace* shape_;
     BuildPlace* build_;

@@ -48,7 +48,7 @@ QImage paintCutEgg(const report::SectionCurves& curves, bool chocolateOutside, c
         return Corner{QVector3D(float(flat.x()), float(flat.y()), float(r * s - 0.3 * z)),
                       QVector3D(float(nr * c), float(nz), float(-nr * s))};
     };
-    const auto revolve = [&, sectors = sectors](const Shell& shell, Surface surface) {
+    const auto revolve = [&](const Shell& shell, Surface surface) {
         surface.veil = view.paper;
         bool veiled = false;
         for (int i = 0; i < sectors; ++i) {

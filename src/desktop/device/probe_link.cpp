@@ -1,4 +1,4 @@
-#include "desktop/melt/probe_link.h"
+#include "desktop/device/probe_link.h"
 
 #include <QDir>
 #include <QFile>
