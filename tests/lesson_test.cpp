@@ -314,8 +314,7 @@ TEST_CASE("whatever is done in whatever order, every lesson ends, and what is se
                 else l->pass(1 + random() % 90);
                 CHECK_FALSE(l->act("no such thing"));
                 const auto look = l->look();
-                for (const double share :
-                     {look.ribbon, look.lumps, look.streaks, look.tacky, look.off, look.dew, look.glue}) {
+                for (const double share : {look.ribbon, look.lumps, look.streaks, look.tacky, look.off, look.glue}) {
                     CHECK(share >= 0);
                     CHECK(share <= 1);
                 }

@@ -441,6 +441,82 @@ TEST_CASE("what has to set is a timer still when the rest is laid out anew, and 
             if (w.after == next->id) CHECK(s.at * kMinute >= to - kMinute);
 }
 
+TEST_CASE("a mold that is broken too makes the rounds that are left smaller; those that were poured stay as they are") {
+    Plan plan = test::demo();
+    std::erase_if(plan.pieces, [](const Piece& p) { return !p.usesMolds() || p.coats().empty(); });
+    REQUIRE_FALSE(plan.pieces.empty());
+    plan.pieces.resize(1);
+    plan.pieces[0].count = 11;
+    plan.pieces[0].molds = 4;
+    const std::string id = plan.pieces[0].id;
+    const Evening e = eveningOf(plan);
+    Run run = begun(e);
+    const auto poured = [](const Run& r) {  // rounds by what is poured of them: first piece → last
+        std::map<int, int> out;
+        for (const auto& s : r.steps())
+            if (s.lane == "coat" && !s.which.empty()) {
+                const int from = std::stoi(s.which);
+                const size_t dash = s.which.find("–");
+                out[from] = dash == std::string::npos ? from : std::stoi(s.which.substr(dash + 3));
+            }
+        return out;
+    };
+    const auto before = poured(run);
+    REQUIRE(before.size() >= 3);
+    CHECK(std::ranges::all_of(before, [](const auto& r) { return r.second - r.first < 4; }));
+    int released = 0;
+    while (released < 1) {  // the first round is out of its molds
+        const Step* s = run.next(-1);
+        REQUIRE(s);
+        released += s->lane == "release";
+        REQUIRE(run.take(done(s->id, std::max(run.now(), run.due(*s)))));
+    }
+    Event dropped = of(Kind::Happened, run.now());
+    dropped.mishap = Mishap::MoldDropped;
+    dropped.piece = id;
+    dropped.count = 1;
+    REQUIRE(run.take(dropped));
+    const auto offered = ways(run, dropped, e.plan, e.lib, e.answers, e.day());
+    const auto way = std::ranges::find(offered, "mold", &Way::id);
+    REQUIRE(way != offered.end());
+    CHECK(way->words.find("go on with 3") != std::string::npos);
+    for (Event next : way->events) {
+        next.at = run.now();
+        REQUIRE(run.take(next));
+    }
+    CHECK(run.piece(id)->moldsGone == 1);
+    const auto anew = layAnew(run, run.now(), e.plan, e.lib, e.answers, e.day(), {});
+    REQUIRE(anew);
+    Event laid = anew->event;
+    laid.at = run.now();
+    REQUIRE(run.take(laid));
+    const auto after = poured(run);
+    int last = 0, begunTo = 0;
+    for (const auto& s : run.steps())
+        if (s.lane == "coat" && !run.isOpen(s.id) && s.piece == id) begunTo = std::max(begunTo, std::stoi(s.which));
+    for (const auto& [from, to] : after) {
+        if (from <= begunTo) CHECK(before.at(from) == to);
+        else CHECK(to - from < 3);
+        last = std::max(last, to);
+    }
+    CHECK(last >= 11);
+    // it can be worked to its end
+    for (int k = 0; k < 500 && run.next(-1); ++k) {
+        const Step* s = run.next(-1);
+        REQUIRE(run.take(done(s->id, std::max(run.now(), run.due(*s)))));
+    }
+    CHECK_FALSE(run.next(-1));
+    CHECK(std::ranges::none_of(run.steps(), [&](const Step& s) { return run.isOpen(s.id); }));
+    // the only mold that is left is not taken away
+    for (int k = 0; k < 3; ++k) {
+        Event gone = of(Kind::MoldGone, run.now());
+        gone.piece = id;
+        REQUIRE(run.take(gone));
+    }
+    const auto offers = ways(run, dropped, e.plan, e.lib, e.answers, e.day());
+    CHECK(std::ranges::find(offers, "mold", &Way::id) == offers.end());
+}
+
 TEST_CASE("an evening without mishaps is as late in a rehearsal as its chance says") {
     const Evening& e = small();
     schedule::Replay replay(e.day().network, e.day().layout);

@@ -205,7 +205,16 @@ TEST_CASE("the step is read from a metre away, and its targets are met with stic
         CHECK(b->width() * kPitch >= 22);
         CHECK_FALSE(b->text().isEmpty());
     }
-    for (const Theme& t : {lightTheme(), darkTheme()}) CHECK(contrast(t.ink, t.paper) >= 7);
+    for (const Theme& t : {lightTheme(), darkTheme()})
+        for (const auto& ground : {t.paper, t.card, t.coldFill, t.harmFill}) CHECK(contrast(t.ink, ground) >= 7);
+    int seen = 0;
+    for (auto* l : k.bench()->findChildren<QLabel*>()) {
+        if (!l->isVisible() || l->text().isEmpty()) continue;
+        ++seen;
+        INFO(l->text().toStdString());
+        CHECK(contrast(l->palette().color(l->foregroundRole()), theme().paper) >= 7);
+    }
+    CHECK(seen >= 8);
 }
 
 TEST_CASE("a piece is weighed by big digits on the keyboard, compared, and kept as an event of the day") {

@@ -31,6 +31,8 @@ struct DayPlan {
 struct DayFrame {
     int reserve = 0;            ///< min kept free before the deadline
     std::optional<int> doneBy;  ///< minute by which all is done but what must be fresh
+    /// Of a piece: how many go together in each round that has begun; what is left goes by the molds that there are.
+    std::map<std::string, std::vector<int>> rounds = {};
 };
 
 /// The minute, in a network that ends `reserve` minutes before the deadline, of what a plan keeps in minutes from the

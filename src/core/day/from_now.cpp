@@ -121,7 +121,7 @@ private:
 
     DayPlan framed(int reserve) {
         DayPlan day;
-        const DayFrame frame{reserve, std::nullopt};
+        const DayFrame frame{reserve, std::nullopt, now_.rounds};
         day.asked = dayNetwork(plan_, lib_, known_, frame);
         day.reserve = reserve;
         day.end = localMinutes(plan_.deadline).value_or(0) - reserve;

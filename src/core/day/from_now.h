@@ -22,6 +22,7 @@ struct DayNow {
         double kilograms = 0;  ///< in it
     };
     std::vector<Pot> pots;
+    std::map<std::string, std::vector<int>> rounds;  ///< as of DayFrame, of pieces whose molds have become fewer
     /// A step that no making asks for, as a patch. @param after, before ids of steps; empty: whenever
     struct Extra {
         std::string id, title, piece;

@@ -88,10 +88,15 @@ std::vector<Builder::Round> Builder::roundsOf(const Piece& piece, const PieceAns
               perRound =
                   std::max(1, std::min({a.perShelf, make, wished == plan_.day.rounds.end() ? make : wished->second,
                                         moldsOf(piece) > 0 ? moldsOf(piece) : make}));
-    const int rounds = (make + perRound - 1) / perRound;
+    std::vector<int> ends;  // number of the last piece of each round
+    if (const auto begun = frame_.rounds.find(piece.id); begun != frame_.rounds.end())
+        for (const int n : begun->second) ends.push_back(std::min(make, (ends.empty() ? 0 : ends.back()) + n));
+    const int gone = ends.empty() ? 0 : ends.back(), left = (make - gone + perRound - 1) / perRound;
+    for (int r = 1; r <= left; ++r) ends.push_back(gone + (make - gone) * r / left);
+    const int rounds = static_cast<int>(ends.size());
     std::vector<Round> out;
-    for (int r = 0; r < rounds; ++r) {
-        const int from = make * r / rounds + 1, to = make * (r + 1) / rounds;
+    for (int r = 0, from = 1; r < rounds; from = ends[static_cast<size_t>(r++)] + 1) {
+        const int to = ends[static_cast<size_t>(r)];
         out.push_back({piece, r + 1, to - from + 1, whose(piece, rounds, from, to), numbers(rounds, from, to)});
     }
     return out;

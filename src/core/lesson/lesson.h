@@ -20,7 +20,6 @@ struct Look {
     bool poured = false;            ///< of a cavity: it is turned over
     double tacky = 0;               ///< of its rim: 0 wet, 1 hard
     double off = 0;                 ///< of a wall in a clear mold: share that has let go and looks frosted
-    double dew = 0;                 ///< drops on it
     bool scored = false, glued = false, set = false;  ///< of a joint
     double glue = 0;                                  ///< of its glue: 0 wet, 1 firm
     double slid = 0;                                  ///< m that the part has slid

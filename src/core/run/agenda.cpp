@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <charconv>
 #include <cmath>
 
 #include "core/words/words.h"
@@ -26,6 +27,7 @@ Wanted wantedOf(const Run& run, const Plan& plan, const PlanFigures& known) {
         for (auto& x : out.plan.pieces)
             if (x.id == p.count.piece) piece = &x;
         if (!piece) continue;
+        if (piece->molds > 0) piece->molds = std::max(1, piece->molds - p.moldsGone);
         if (p.again > 0) {
             Piece more = *piece;
             more.id += kAgain;
@@ -148,6 +150,30 @@ UnderWay underWay(const Run& run, double second, unsigned but) {
     return out;
 }
 
+namespace {
+
+/// How many of a piece go together in its rounds up to the last that anything was poured of.
+std::vector<int> roundsBegun(const Run& run, const std::string& piece, const UnderWay& underWay) {
+    std::map<int, int> ends;  // number of a round's first piece → of its last
+    int begun = 0;
+    for (const auto& s : run.steps()) {
+        int from = 0, to = 0;
+        const char* const end = s.which.data() + s.which.size();
+        if (s.piece != piece || std::from_chars(s.which.data(), end, from).ec != std::errc()) continue;
+        const size_t dash = s.which.find("–");
+        if (dash == std::string::npos) to = from;
+        else std::from_chars(s.which.data() + dash + std::string_view("–").size(), end, to);
+        ends[from] = std::max(ends[from], to);
+        if (s.lane == "coat" && (!run.isOpen(s.id) || underWay.contains(s.id))) begun = std::max(begun, to);
+    }
+    std::vector<int> out;
+    for (int next = 1; next <= begun && ends.contains(next); next = ends[next] + 1)
+        out.push_back(ends[next] - next + 1);
+    return out;
+}
+
+}  // namespace
+
 DayNow nowOf(const Run& run, double second, const UnderWay& underWay) {
     DayNow now;
     now.minute = localAt(run, second);
@@ -169,6 +195,10 @@ DayNow nowOf(const Run& run, double second, const UnderWay& underWay) {
     }
     for (const auto& [id, pot] : pots)
         if (pot.kilograms > 0) now.pots.push_back({id, pot.ready, localAt(run, pot.since), pot.kilograms});
+    for (const auto& p : run.pieces())
+        if (p.moldsGone > 0)
+            for (const std::string& id : {p.count.piece, p.count.piece + kAgain})
+                if (auto rounds = roundsBegun(run, id, underWay); !rounds.empty()) now.rounds[id] = std::move(rounds);
     for (const auto& e : run.events())  // those that still hold are among the steps
         if (e.kind == Kind::Extra && run.step(e.laid.front().id) && run.isOpen(e.laid.front().id)) {
             const Step& s = e.laid.front();

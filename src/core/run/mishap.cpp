@@ -25,6 +25,7 @@ public:
                 break;
             case Mishap::MoldDropped:
                 if (whole() > 0) broke(1);
+                moldGone();
                 break;
             case Mishap::BareSpots:
                 patch();
@@ -109,6 +110,18 @@ private:
         s.takes = kilograms;
         e.laid.push_back(std::move(s));
         return e;
+    }
+
+    /// The mold itself is broken: what is left goes in smaller rounds.
+    void moldGone() {
+        const Piece* p = piece();
+        const auto* state = run_.piece(e_.piece);
+        if (!p || !state || p->molds - state->moldsGone < 2) return;  // as many as are needed, or the only one
+        const Way base = out_.empty() ? Way{} : out_.front();
+        Way& w = add("mold", fmt::format("The mold is broken too: go on with {}", p->molds - state->moldsGone - 1),
+                     base.minutes, base.kilograms);
+        w.events = base.events;
+        w.events.push_back(event(Kind::MoldGone, e_.piece, 1));
     }
 
     void broke(int n) {

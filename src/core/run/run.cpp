@@ -123,7 +123,7 @@ tl::expected<void, Problem> Run::change(const Event& e) {
             plan_ = e.plan;
             deadline_ = e.deadline;
             begunAt_ = e.begun;
-            for (const auto& c : e.counts) pieces_.push_back({c, 0, 0, 0});
+            for (const auto& c : e.counts) pieces_.push_back({c, 0, 0, 0, 0});
             return {};
         }
         case Kind::Laid:
@@ -185,6 +185,13 @@ tl::expected<void, Problem> Run::change(const Event& e) {
             const auto it = pots_.find(e.pot);
             if (it == pots_.end() || !it->second.ready) return refuse("This pot is not in use.");
             it->second.since = e.at;
+            return {};
+        }
+        case Kind::MoldGone: {
+            PieceState* p = find(e.piece);
+            if (!p) return refuse("There is no such piece in this day.");
+            if (p->moldsGone >= kMostPieces) return refuse("So many molds there are not.");
+            ++p->moldsGone;
             return {};
         }
         case Kind::Ended:

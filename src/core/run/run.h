@@ -88,6 +88,7 @@ enum class Kind {
     Weighed,   ///< a piece at a step, `figure` kg
     Read,      ///< a pot, `figure` °C
     Warmed,    ///< a pot, for some seconds
+    MoldGone,  ///< one of a piece's molds is broken
     Undone,    ///< the last thing a person did is taken back
     Ended,
 };
@@ -116,6 +117,7 @@ struct StepState {
 struct PieceState {
     Count count;
     int broken = 0, again = 0, fewer = 0;  ///< made anew; no longer wanted
+    int moldsGone = 0;
     int whole() const { return count.made + again - broken; }
     int wanted() const { return count.wanted - fewer; }
     int missing() const { return wanted() > whole() ? wanted() - whole() : 0; }

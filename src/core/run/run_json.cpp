@@ -8,11 +8,11 @@ namespace {
 constexpr int kVersion = 1;
 constexpr size_t kMostLine = 8'000'000;
 
-constexpr Word<Kind> kKinds[]{{Kind::Begun, "begun"},    {Kind::Laid, "laid"},        {Kind::Done, "done"},
-                              {Kind::NotYet, "not-yet"}, {Kind::LeftOut, "left-out"}, {Kind::Happened, "happened"},
-                              {Kind::Again, "again"},    {Kind::Fewer, "fewer"},      {Kind::Mended, "mended"},
-                              {Kind::Extra, "extra"},    {Kind::Weighed, "weighed"},  {Kind::Read, "read"},
-                              {Kind::Warmed, "warmed"},  {Kind::Undone, "undone"},    {Kind::Ended, "ended"}};
+constexpr Word<Kind> kKinds[]{
+    {Kind::Begun, "begun"},      {Kind::Laid, "laid"},          {Kind::Done, "done"},       {Kind::NotYet, "not-yet"},
+    {Kind::LeftOut, "left-out"}, {Kind::Happened, "happened"},  {Kind::Again, "again"},     {Kind::Fewer, "fewer"},
+    {Kind::Mended, "mended"},    {Kind::Extra, "extra"},        {Kind::Weighed, "weighed"}, {Kind::Read, "read"},
+    {Kind::Warmed, "warmed"},    {Kind::MoldGone, "mold-gone"}, {Kind::Undone, "undone"},   {Kind::Ended, "ended"}};
 constexpr Word<Mishap> kMishaps[]{
     {Mishap::Broke, "broke"},      {Mishap::BareSpots, "bare-spots"},    {Mishap::TooThick, "too-thick"},
     {Mishap::NotSet, "not-set"},   {Mishap::TooHot, "too-hot"},          {Mishap::PotSet, "pot-set"},

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "desktop/bench/large.h"
 #include "desktop/kit/widgets.h"
 #include "report/text.h"
 
@@ -22,8 +23,7 @@ AidsPanel::AidsPanel(Announcer& announcer, ProbeLink& link, QWidget* parent)
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(8);
-    auto* head = wrapped(tr("What is heard, and what is listened to"));
-    head->setStyleSheet(QStringLiteral("font-size: 32px; font-weight: 700;"));
+    auto* head = letters(tr("What is heard, and what is listened to"), 32, 700);
     column->addWidget(head);
     const auto line = [&] {
         auto* row = new QHBoxLayout;
@@ -32,7 +32,7 @@ AidsPanel::AidsPanel(Announcer& announcer, ProbeLink& link, QWidget* parent)
         return row;
     };
     auto* sound = line();
-    target(sound, tr("Quieter"), "aidsQuieter", [this] {
+    addTarget(sound, tr("Quieter"), "aidsQuieter", [this] {
         change([](run::Aloud& a) { a.volume = std::max(0.0, std::round(10 * (a.volume - kLouderBy)) / 10); });
     });
     volume_ = new QLabel;
@@ -40,47 +40,39 @@ AidsPanel::AidsPanel(Announcer& announcer, ProbeLink& link, QWidget* parent)
     volume_->setAlignment(Qt::AlignCenter);
     volume_->setStyleSheet(QStringLiteral("font-size: 24px; font-weight: 600;"));
     sound->addWidget(volume_, 1);
-    target(sound, tr("Louder"), "aidsLouder", [this] {
+    addTarget(sound, tr("Louder"), "aidsLouder", [this] {
         change([](run::Aloud& a) { a.volume = std::min(1.0, std::round(10 * (a.volume + kLouderBy)) / 10); });
     });
-    target(sound, tr("Let me hear it"), "aidsTry", [this] {
+    addTarget(sound, tr("Let me hear it"), "aidsTry", [this] {
         announcer_.loud().play(Loud::Sound::Due, announcer_.aloud().volume);
         if (announcer_.aloud().reads) announcer_.readAgain(tr("This is how a step is read."));
     });
     auto* voice = line();
-    reads_ = target(voice, {}, "aidsReads", [this] { change([](run::Aloud& a) { a.reads = !a.reads; }); });
+    reads_ = addTarget(voice, {}, "aidsReads", [this] { change([](run::Aloud& a) { a.reads = !a.reads; }); });
     auto* quiet = line();
-    hours_ = target(quiet, {}, "aidsHours", [this] { change([](run::Aloud& a) { a.hours = !a.hours; }); });
-    from_ = target(quiet, {}, "aidsFrom",
-                   [this] { change([](run::Aloud& a) { a.from = (a.from + kAidHour) % kMinutesADay; }); });
-    to_ =
-        target(quiet, {}, "aidsTo", [this] { change([](run::Aloud& a) { a.to = (a.to + kAidHour) % kMinutesADay; }); });
-    lacking_ = wrapped({});
-    lacking_->setObjectName(QStringLiteral("aidsLacking"));
-    lacking_->setStyleSheet(QStringLiteral("font-size: 18px;"));
+    hours_ = addTarget(quiet, {}, "aidsHours", [this] { change([](run::Aloud& a) { a.hours = !a.hours; }); });
+    from_ = addTarget(quiet, {}, "aidsFrom",
+                      [this] { change([](run::Aloud& a) { a.from = (a.from + kAidHour) % kMinutesADay; }); });
+    to_ = addTarget(quiet, {}, "aidsTo",
+                    [this] { change([](run::Aloud& a) { a.to = (a.to + kAidHour) % kMinutesADay; }); });
+    lacking_ = letters({}, 18, 400, QStringLiteral("aidsLacking"));
     column->addWidget(lacking_);
-    auto* probes = wrapped(tr("Thermometer and scale"));
-    probes->setStyleSheet(QStringLiteral("font-size: 22px; font-weight: 600;"));
+    auto* probes = letters(tr("Thermometer and scale"), 22, 600);
     column->addWidget(probes);
     devices_ = new QVBoxLayout;
     column->addLayout(devices_);
-    state_ = wrapped({});
-    state_->setObjectName(QStringLiteral("aidsState"));
-    state_->setStyleSheet(QStringLiteral("font-size: 18px;"));
+    state_ = letters({}, 18, 400, QStringLiteral("aidsState"));
     column->addWidget(state_);
     column->addStretch(1);
     auto* last = line();
-    close_ = target(last, tr("Back to the step"), "aidsClose", [this] { emit closed(); });
+    close_ = addTarget(last, tr("Back to the step"), "aidsClose", [this] { emit closed(); });
     close_->setProperty("bench", "main");
     connect(&announcer_, &Announcer::changed, this, &AidsPanel::tell);
     connect(&link_, &ProbeLink::stateChanged, this, [this](const QString& words, bool) { state_->setText(words); });
 }
 
-QPushButton* AidsPanel::target(QBoxLayout* row, const QString& words, const char* name, std::function<void()> does) {
-    auto* b = new QPushButton(words);
-    b->setObjectName(QString::fromLatin1(name));
-    b->setProperty("bench", true);
-    b->setMinimumHeight(kAidHigh);
+QPushButton* AidsPanel::addTarget(QBoxLayout* row, const QString& words, const char* name, std::function<void()> does) {
+    auto* b = target(words, QString::fromLatin1(name), kAidHigh);
     connect(b, &QPushButton::clicked, this, std::move(does));
     row->addWidget(b, 1);
     return b;
@@ -122,15 +114,15 @@ void AidsPanel::showDevices() {
     for (size_t i = 0; i < kMostShown && i < static_cast<size_t>(found.size()); ++i) {
         const QString& path = found[static_cast<qsizetype>(i)];
         const bool heard = link_.isOpen() && link_.path() == path;
-        target(devices_,
-               heard ? tr("Stop listening to %1").arg(path.section('/', -1))
-                     : tr("Listen to %1").arg(path.section('/', -1)),
-               "aidsDevice", [this, path, heard] {
-                   heard ? link_.close() : link_.open(path);
-                   if (heard) state_->clear();
-                   showDevices();
-                   close_->setFocus();
-               });
+        addTarget(devices_,
+                  heard ? tr("Stop listening to %1").arg(path.section('/', -1))
+                        : tr("Listen to %1").arg(path.section('/', -1)),
+                  "aidsDevice", [this, path, heard] {
+                      heard ? link_.close() : link_.open(path);
+                      if (heard) state_->clear();
+                      showDevices();
+                      close_->setFocus();
+                  });
     }
     if (!link_.isOpen())
         state_->setText(found.isEmpty()

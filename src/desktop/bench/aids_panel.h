@@ -24,7 +24,7 @@ signals:
     void closed();
 
 private:
-    QPushButton* target(QBoxLayout* row, const QString& words, const char* name, std::function<void()> does);
+    QPushButton* addTarget(QBoxLayout* row, const QString& words, const char* name, std::function<void()> does);
     void change(const std::function<void(run::Aloud&)>& edit);
     void tell();
     void showDevices();

@@ -7,6 +7,7 @@
 #include "desktop/bench/bench_picture.h"
 #include "desktop/bench/bench_place.h"
 #include "desktop/bench/figure_pad.h"
+#include "desktop/bench/large.h"
 #include "desktop/bench/lesson_page.h"
 #include "desktop/bench/mishap_panel.h"
 #include "desktop/kit/widgets.h"
@@ -18,21 +19,6 @@ namespace {
 constexpr int kTarget = 84, kSmallTarget = 64, kSide = 330;  // px; 22 mm are 55 px on 24 inches of 1280
 constexpr int kLeastTarget = 56;
 
-QLabel* big(const QString& text, int pixels, int weight, const char* name) {
-    auto* l = wrapped(text);
-    l->setObjectName(QString::fromLatin1(name));
-    l->setStyleSheet(QStringLiteral("font-size: %1px; font-weight: %2;").arg(pixels).arg(weight));
-    return l;
-}
-
-QPushButton* target(const QString& words, const char* name, int high) {
-    auto* b = new QPushButton(words);
-    b->setObjectName(QString::fromLatin1(name));
-    b->setProperty("bench", true);
-    b->setMinimumHeight(high);
-    return b;
-}
-
 }  // namespace
 
 QWidget* BenchPlace::restPage() {
@@ -40,17 +26,17 @@ QWidget* BenchPlace::restPage() {
     auto* column = new QVBoxLayout(page);
     column->setContentsMargins(60, 50, 60, 40);
     column->setSpacing(18);
-    restWords_ = big({}, 40, 700, "benchRest");
-    restNote_ = big({}, 20, 400, "benchRestNote");
+    restWords_ = letters({}, 40, 700, QStringLiteral("benchRest"));
+    restNote_ = letters({}, 20, 400, QStringLiteral("benchRestNote"));
     column->addWidget(restWords_);
     column->addWidget(restNote_);
     auto* row = new QHBoxLayout;
     row->setSpacing(14);
-    begin_ = target(tr("Begin the day"), "benchBegin", kTarget);
+    begin_ = target(tr("Begin the day"), QStringLiteral("benchBegin"), kTarget);
     begin_->setProperty("bench", "main");
-    goOn_ = target(tr("Go on where it was left"), "benchGoOn", kTarget);
-    rehearse_ = target(tr("Rehearse it"), "benchRehearse", kTarget);
-    practise_ = target(tr("Practise"), "benchPractise", kTarget);
+    goOn_ = target(tr("Go on where it was left"), QStringLiteral("benchGoOn"), kTarget);
+    rehearse_ = target(tr("Rehearse it"), QStringLiteral("benchRehearse"), kTarget);
+    practise_ = target(tr("Practise"), QStringLiteral("benchPractise"), kTarget);
     practise_->setToolTip(tr("P: five small lessons"));
     for (auto* b : {goOn_, begin_, rehearse_, practise_}) row->addWidget(b);
     connect(practise_, &QPushButton::clicked, this, [this] {
@@ -58,7 +44,7 @@ QWidget* BenchPlace::restPage() {
         lessons_->open();
     });
     column->addLayout(row);
-    auto* how = big(
+    auto* how = letters(
         tr("A rehearsal runs by a quicker clock, with the mishaps that a day like this brings. Nothing of it is kept."),
         17, 400, "benchHow");
     column->addWidget(how);
@@ -78,7 +64,7 @@ QWidget* BenchPlace::stepPage() {
     auto* left = new QVBoxLayout;
     left->setSpacing(8);
     auto* head = new QHBoxLayout;
-    progress_ = big({}, 17, 400, "benchProgress");
+    progress_ = letters({}, 17, 400, QStringLiteral("benchProgress"));
     progress_->setProperty("quiet", true);
     head->addWidget(progress_, 1);
     speed_ = choiceBox(tr("How quickly the rehearsal's clock runs"),
@@ -99,7 +85,7 @@ QWidget* BenchPlace::stepPage() {
     connect(window_, &QPushButton::clicked, this, [this] { openFor(who_->currentText()); });
     head->addWidget(window_);
     left->addLayout(head);
-    news_ = big({}, 17, 600, "benchNews");
+    news_ = letters({}, 17, 600, QStringLiteral("benchNews"));
     left->addWidget(news_);
 
     middle_ = new QStackedWidget;
@@ -111,9 +97,9 @@ QWidget* BenchPlace::stepPage() {
     top->setSpacing(18);
     auto* words = new QVBoxLayout;
     words->setSpacing(4);
-    when_ = big({}, 20, 600, "benchWhen");
-    about_ = big({}, 20, 400, "benchAbout");
-    title_ = big({}, 42, 700, "benchTitle");
+    when_ = letters({}, 20, 600, QStringLiteral("benchWhen"));
+    about_ = letters({}, 20, 400, QStringLiteral("benchAbout"));
+    title_ = letters({}, 42, 700, QStringLiteral("benchTitle"));
     words->addWidget(when_);
     words->addWidget(about_);
     words->addWidget(title_);
@@ -121,7 +107,7 @@ QWidget* BenchPlace::stepPage() {
     figures_->setLayout(new QHBoxLayout);
     figures_->layout()->setContentsMargins(0, 6, 0, 0);
     words->addWidget(figures_);
-    reading_ = big({}, 24, 600, "benchReading");
+    reading_ = letters({}, 24, 600, QStringLiteral("benchReading"));
     reading_->hide();
     words->addWidget(reading_);
     words->addStretch(1);
@@ -153,14 +139,14 @@ QWidget* BenchPlace::stepPage() {
     auto* targets = new QHBoxLayout(stepTargets_);
     targets->setContentsMargins(0, 0, 0, 0);
     targets->setSpacing(12);
-    done_ = target(tr("Done"), "benchDone", kTarget);
+    done_ = target(tr("Done"), QStringLiteral("benchDone"), kTarget);
     done_->setProperty("bench", "main");
     done_->setToolTip(tr("Space, Return, or a foot switch that types one of them"));
-    later_ = target(tr("One more minute"), "benchLater", kTarget);
+    later_ = target(tr("One more minute"), QStringLiteral("benchLater"), kTarget);
     later_->setToolTip(tr("M"));
-    trouble_ = target(tr("Something happened"), "benchTrouble", kTarget);
+    trouble_ = target(tr("Something happened"), QStringLiteral("benchTrouble"), kTarget);
     trouble_->setToolTip(tr("H"));
-    back_ = target(tr("Take back"), "benchBack", kTarget);
+    back_ = target(tr("Take back"), QStringLiteral("benchBack"), kTarget);
     back_->setToolTip(tr("Backspace"));
     targets->addWidget(done_, 4);
     targets->addWidget(later_, 3);
@@ -179,11 +165,11 @@ QWidget* BenchPlace::stepPage() {
     clock_->setStyleSheet(QStringLiteral("font-size: 44px; font-weight: 700;"));
     clock_->setAlignment(Qt::AlignRight);
     right->addWidget(clock_);
-    quiet_ = big(tr("Nothing is waiting."), 17, 400, "benchQuiet");
+    quiet_ = letters(tr("Nothing is waiting."), 17, 400, QStringLiteral("benchQuiet"));
     quiet_->setProperty("quiet", true);
     right->addWidget(quiet_);
-    dark_ = big(tr("Nothing here keeps the screen awake for Uovo: see to it that it does not go dark."), 15, 400,
-                "benchDark");
+    dark_ = letters(tr("Nothing here keeps the screen awake for Uovo: see to it that it does not go dark."), 15, 400,
+                    "benchDark");
     dark_->setProperty("quiet", true);
     dark_->hide();
     right->addWidget(dark_);
@@ -218,13 +204,13 @@ QWidget* BenchPlace::smallTargets() {
     auto* grid = new QGridLayout(all);
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setSpacing(8);
-    again_ = target(tr("Read it"), "benchAgain", kLeastTarget);
+    again_ = target(tr("Read it"), QStringLiteral("benchAgain"), kLeastTarget);
     again_->setToolTip(tr("R: reads the step aloud, again"));
-    weigh_ = target(tr("Weigh"), "benchWeigh", kLeastTarget);
+    weigh_ = target(tr("Weigh"), QStringLiteral("benchWeigh"), kLeastTarget);
     weigh_->setToolTip(tr("W: keeps what a piece weighs"));
-    degrees_ = target(tr("Degrees"), "benchDegrees", kLeastTarget);
+    degrees_ = target(tr("Degrees"), QStringLiteral("benchDegrees"), kLeastTarget);
     degrees_->setToolTip(tr("T: keeps what the thermometer reads"));
-    hear_ = target(tr("Sound, probe"), "benchHear", kLeastTarget);
+    hear_ = target(tr("Sound, probe"), QStringLiteral("benchHear"), kLeastTarget);
     hear_->setToolTip(tr("S: how loud, quiet hours, thermometer and scale"));
     QPushButton* const targets[]{again_, weigh_, degrees_, hear_};
     for (int i = 0; i < 4; ++i) {
@@ -248,18 +234,18 @@ QWidget* BenchPlace::overPage() {
     auto* column = new QVBoxLayout(page);
     column->setContentsMargins(60, 50, 60, 40);
     column->setSpacing(16);
-    overWords_ = big({}, 40, 700, "benchOver");
-    overList_ = big({}, 21, 400, "benchOverList");
+    overWords_ = letters({}, 40, 700, QStringLiteral("benchOver"));
+    overList_ = letters({}, 21, 400, QStringLiteral("benchOverList"));
     overList_->setTextFormat(Qt::PlainText);
     column->addWidget(overWords_);
     column->addWidget(overList_);
     column->addStretch(1);
     auto* row = new QHBoxLayout;
-    auto* back = target(tr("Take back the end"), "benchOverBack", kSmallTarget);
-    auto* close = target(tr("Put it away"), "benchClose", kSmallTarget);
+    auto* back = target(tr("Take back the end"), QStringLiteral("benchOverBack"), kSmallTarget);
+    auto* close = target(tr("Put it away"), QStringLiteral("benchClose"), kSmallTarget);
     connect(back, &QPushButton::clicked, this, &BenchPlace::takeBack);
     connect(close, &QPushButton::clicked, this, [this] { keeper_.close(); });
-    overPractise_ = target({}, "benchOverPractise", kSmallTarget);
+    overPractise_ = target({}, QStringLiteral("benchOverPractise"), kSmallTarget);
     connect(overPractise_, &QPushButton::clicked, this, [this] {
         pages_->setCurrentIndex(Lessons);
         lessons_->open(toPractise_);

@@ -159,6 +159,7 @@ bool BenchPlace::allDone() const {
 
 void BenchPlace::doneNow() {
     if (!keeper_.runs() || middle_->currentIndex() != Step) return;  // what is asked is answered first
+    announcer_.hush();
     if (!shown_.empty()) keeper_.done(shown_);
     if (keeper_.trouble()) {
         mishaps_->offer(*keeper_.trouble());

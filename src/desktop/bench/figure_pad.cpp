@@ -4,6 +4,7 @@
 #include <QKeyEvent>
 #include <QVBoxLayout>
 
+#include "desktop/bench/large.h"
 #include "desktop/kit/widgets.h"
 #include "report/text.h"
 
@@ -14,10 +15,7 @@ constexpr int kKeyHigh = 64, kMostSigns = 6;  // px; signs that a figure has
 const auto kBackSign = QStringLiteral("⌫");
 
 QPushButton* padKey(const QString& words, const char* name) {
-    auto* b = new QPushButton(words);
-    b->setObjectName(QString::fromLatin1(name));
-    b->setProperty("bench", true);
-    b->setMinimumHeight(kKeyHigh);
+    auto* b = target(words, QString::fromLatin1(name), kKeyHigh);
     b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
     b->setStyleSheet(QStringLiteral("font-size: 32px;"));
     b->setFocusPolicy(Qt::NoFocus);  // what is typed on a keyboard goes on while keys are pressed
@@ -30,10 +28,8 @@ FigurePad::FigurePad(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("figurePad"));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
-    head_ = wrapped({});
-    head_->setStyleSheet(QStringLiteral("font-size: 32px; font-weight: 700;"));
-    note_ = wrapped({});
-    note_->setStyleSheet(QStringLiteral("font-size: 19px;"));
+    head_ = letters({}, 32, 700);
+    note_ = letters({}, 19, 400);
     figure_ = new QLabel;
     figure_->setObjectName(QStringLiteral("padFigure"));
     figure_->setStyleSheet(QStringLiteral("font-size: 64px; font-weight: 700;"));

@@ -4,6 +4,7 @@
 #include <QKeyEvent>
 #include <QVBoxLayout>
 
+#include "desktop/bench/large.h"
 #include "desktop/kit/widgets.h"
 #include "report/text.h"
 
@@ -11,19 +12,6 @@ namespace uovo::desktop {
 namespace {
 
 constexpr int kLessonTick = 100, kActHigh = 64, kChoiceHigh = 84;  // ms; px
-
-QPushButton* actTarget(const QString& words, int high) {
-    auto* b = new QPushButton(words);
-    b->setProperty("bench", true);
-    b->setMinimumHeight(high);
-    return b;
-}
-
-QLabel* letters(int pixels, int weight) {
-    auto* l = wrapped({});
-    l->setStyleSheet(QStringLiteral("font-size: %1px; font-weight: %2;").arg(pixels).arg(weight));
-    return l;
-}
 
 }  // namespace
 
@@ -46,23 +34,22 @@ QWidget* LessonPage::choices() {
     auto* column = new QVBoxLayout(page);
     column->setContentsMargins(60, 40, 60, 30);
     column->setSpacing(12);
-    auto* head = letters(40, 700);
+    auto* head = letters({}, 40, 700);
     head->setText(tr("Practise with nothing to lose"));
     column->addWidget(head);
-    auto* note = letters(19, 400);
+    auto* note = letters({}, 19, 400);
     note->setText(tr("Five small lessons of a few minutes. What happens in them is computed as everything here."));
     column->addWidget(note);
     for (const auto& k : lesson::kinds()) {
-        auto* b = actTarget(qstring(k.title) + QStringLiteral("\n") + qstring(k.aim), kChoiceHigh);
-        b->setObjectName(QStringLiteral("lesson-%1").arg(qstring(k.id)));
+        auto* b = target(qstring(k.title) + QStringLiteral("\n") + qstring(k.aim),
+                         QStringLiteral("lesson-%1").arg(qstring(k.id)), kChoiceHigh);
         b->setAccessibleName(qstring(k.title) + QStringLiteral(", ") + qstring(k.aim));
         connect(b, &QPushButton::clicked, this, [this, id = k.id] { begin(id); });
         column->addWidget(b);
         kinds_.push_back(b);
     }
     column->addStretch(1);
-    auto* back = actTarget(tr("Back to the day"), kActHigh);
-    back->setObjectName(QStringLiteral("lessonsClose"));
+    auto* back = target(tr("Back to the day"), QStringLiteral("lessonsClose"), kActHigh);
     connect(back, &QPushButton::clicked, this, &LessonPage::closed);
     column->addWidget(back);
     return page;
@@ -74,8 +61,8 @@ QWidget* LessonPage::scene() {
     column->setContentsMargins(40, 20, 40, 20);
     column->setSpacing(10);
     auto* head = new QHBoxLayout;
-    title_ = letters(32, 700);
-    progress_ = letters(18, 400);
+    title_ = letters({}, 32, 700);
+    progress_ = letters({}, 18, 400);
     progress_->setProperty("quiet", true);
     progress_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
     head->addWidget(title_, 2);
@@ -87,9 +74,9 @@ QWidget* LessonPage::scene() {
     middle->addWidget(picture_, 3);
     auto* words = new QVBoxLayout;
     for (int i = 0; i < 2; ++i) {
-        figures_[i] = letters(36, 600);
+        figures_[i] = letters({}, 36, 600);
         figures_[i]->setObjectName(QStringLiteral("lessonFigure"));
-        labels_[i] = letters(17, 400);
+        labels_[i] = letters({}, 17, 400);
         labels_[i]->setProperty("quiet", true);
         for (auto* l : {figures_[i], labels_[i]}) {
             l->setWordWrap(false);
@@ -99,7 +86,7 @@ QWidget* LessonPage::scene() {
         words->addWidget(labels_[i]);
     }
     words->addSpacing(18);
-    now_ = letters(24, 600);
+    now_ = letters({}, 24, 600);
     now_->setObjectName(QStringLiteral("lessonNow"));
     words->addWidget(now_);
     words->addStretch(1);
@@ -110,8 +97,7 @@ QWidget* LessonPage::scene() {
     grid_->setContentsMargins(0, 0, 0, 0);
     grid_->setSpacing(10);
     column->addWidget(rows);
-    auto* leave = actTarget(tr("Leave it"), kActHigh);
-    leave->setObjectName(QStringLiteral("lessonLeave"));
+    auto* leave = target(tr("Leave it"), QStringLiteral("lessonLeave"), kActHigh);
     leave->setToolTip(tr("Escape"));
     leave->setProperty("bench", "small");
     leave->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
@@ -176,8 +162,8 @@ void LessonPage::refresh() {
     emptyLayout(grid_);
     acts_.clear();
     for (size_t i = 0; i < acts.size(); ++i) {
-        auto* b = actTarget(QStringLiteral("%1  %2").arg(i + 1).arg(qstring(acts[i].words)), kActHigh);
-        b->setObjectName(QStringLiteral("act-%1").arg(qstring(acts[i].id)));
+        auto* b = target(QStringLiteral("%1  %2").arg(i + 1).arg(qstring(acts[i].words)),
+                         QStringLiteral("act-%1").arg(qstring(acts[i].id)), kActHigh);
         b->setAccessibleName(qstring(acts[i].words));
         connect(b, &QPushButton::clicked, this, [this, id = acts[i].id] {
             if (!lesson_) return;

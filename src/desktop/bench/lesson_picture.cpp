@@ -7,6 +7,7 @@
 #include <cmath>
 #include <random>
 
+#include "desktop/theme/mixed.h"
 #include "desktop/theme/theme.h"
 
 namespace uovo::desktop {
@@ -15,14 +16,8 @@ namespace {
 constexpr double kWide = 480, kHigh = 330;  // what is drawn, scaled to the room there is
 
 QColor wet() { return chocolateColour("dark"); }
-QColor mixed_(const QColor& a, const QColor& b, double share) {
-    const double s = std::clamp(share, 0.0, 1.0);
-    return QColor::fromRgbF(float(a.redF() + s * (b.redF() - a.redF())),
-                            float(a.greenF() + s * (b.greenF() - a.greenF())),
-                            float(a.blueF() + s * (b.blueF() - a.blueF())));
-}
 /// Set chocolate: lighter, without the light that a wet one throws back.
-QColor matt() { return mixed_(wet(), QColor(150, 120, 104), 0.42); }
+QColor matt() { return mixed(wet(), QColor(150, 120, 104), 0.42); }
 QColor grey() { return QColor(196, 186, 176); }
 
 /// Light on something wet; none on what is matt.
@@ -125,7 +120,7 @@ void LessonPicture::bowl(QPainter& p) const {
     fall.lineTo(middle.x() + wide * 0.5, 198);
     fall.cubicTo(middle.x() + wide * 0.35, 160, middle.x() + wide * 0.5, 120, middle.x() + wide * 0.7, 78);
     p.drawPath(fall);
-    const QColor line = mixed_(wet(), QColor(255, 255, 255), 0.28);
+    const QColor line = mixed(wet(), QColor(255, 255, 255), 0.28);
     if (thick < 0.38) {  // rings that run apart
         p.setBrush(Qt::NoBrush);
         for (int i = 1; i <= 3; ++i) {
@@ -163,12 +158,12 @@ void LessonPicture::knife(QPainter& p) const {
     blade.lineTo(404, 300);
     blade.closeSubpath();
     p.setPen(QPen(theme().edge, 1.5));
-    p.setBrush(mixed_(theme().card, QColor(190, 195, 200), 0.5));
+    p.setBrush(mixed(theme().card, QColor(190, 195, 200), 0.5));
     p.drawPath(blade);
     QPainterPath smear;
     smear.addRoundedRect(QRectF(357, 140, 42, 136), 14, 14);
     p.setPen(Qt::NoPen);
-    p.fillPath(smear, mixed_(wet(), matt(), look_.smear));
+    p.fillPath(smear, mixed(wet(), matt(), look_.smear));
     // it dulls from its edge inwards
     const double in = 19 * std::clamp(1 - look_.smear, 0.0, 1.0);
     if (look_.smear < 0.98) {
@@ -211,7 +206,7 @@ void LessonPicture::cavity(QPainter& p) const {
     inner.quadTo(right - t, bottom - t, right - t, bottom - t - r);
     inner.lineTo(right - t, top);
     inner.closeSubpath();
-    const QColor shell = look_.poured ? mixed_(wet(), matt(), look_.tacky) : matt();
+    const QColor shell = look_.poured ? mixed(wet(), matt(), look_.tacky) : matt();
     p.setPen(Qt::NoPen);
     p.fillPath(hollow.subtracted(inner), shell);
     if (!look_.poured) {
@@ -259,7 +254,7 @@ void LessonPicture::wall(QPainter& p) const {
         }
     std::ranges::sort(spots, {}, &Spot::when);
     const auto off = static_cast<size_t>(std::lround(look_.off * static_cast<double>(spots.size())));
-    p.setBrush(mixed_(matt(), QColor(232, 226, 220), 0.42));
+    p.setBrush(mixed(matt(), QColor(232, 226, 220), 0.42));
     for (size_t i = 0; i < off; ++i) p.drawEllipse(spots[i].at, kCell * 0.8, kCell * 0.8);
     p.restore();
     streaked(p, shell, look_.streaks);
@@ -288,7 +283,7 @@ void LessonPicture::joint(QPainter& p) const {
         bead.addRoundedRect(QRectF(face - 2, y + (look_.set ? down : 0), fat, 46), 5, 5);
         if (look_.glued) {
             p.setPen(Qt::NoPen);
-            p.fillPath(bead, mixed_(wet(), matt(), look_.glue));
+            p.fillPath(bead, mixed(wet(), matt(), look_.glue));
             gleam(p, QRectF(face + 1, y + 6 + (look_.set ? down : 0), 4, 22), 1 - look_.glue);
         }
     }

@@ -5,6 +5,7 @@
 #include <QPushButton>
 
 #include "core/quantity/plural.h"
+#include "desktop/bench/large.h"
 #include "desktop/kit/widgets.h"
 #include "report/text.h"
 
@@ -24,14 +25,8 @@ MishapPanel::MishapPanel(Session& session, RunKeeper& keeper, QWidget* parent)
 void MishapPanel::clear(const QString& heading, const QString& note) {
     emptyLayout(box_);
     targets_ = 0;
-    auto* head = wrapped(heading);
-    head->setStyleSheet(QStringLiteral("font-size: 32px; font-weight: 700;"));
-    box_->addWidget(head);
-    if (!note.isEmpty()) {
-        auto* line = wrapped(note);
-        line->setStyleSheet(QStringLiteral("font-size: 19px;"));
-        box_->addWidget(line);
-    }
+    box_->addWidget(letters(heading, 32, 700));
+    if (!note.isEmpty()) box_->addWidget(letters(note, 19, 400));
     auto* rows = new QWidget;
     grid_ = new QGridLayout(rows);
     grid_->setContentsMargins(0, 8, 0, 0);
@@ -40,10 +35,8 @@ void MishapPanel::clear(const QString& heading, const QString& note) {
     box_->addStretch(1);
 }
 
-QPushButton* MishapPanel::target(const QString& words, const QString& note, std::function<void()> does) {
-    auto* b = new QPushButton(note.isEmpty() ? words : words + QStringLiteral("\n") + note);
-    b->setProperty("bench", true);
-    b->setMinimumHeight(kAnswerHigh);
+QPushButton* MishapPanel::addTarget(const QString& words, const QString& note, std::function<void()> does) {
+    auto* b = target(note.isEmpty() ? words : words + QStringLiteral("\n") + note, {}, kAnswerHigh);
     b->setAccessibleName(note.isEmpty() ? words : words + QStringLiteral(", ") + note);
     connect(b, &QPushButton::clicked, this, std::move(does));
     grid_->addWidget(b, targets_ / kColumns, targets_ % kColumns);
@@ -64,7 +57,7 @@ void MishapPanel::open(const run::Step* step) {
     for (const run::Mishap m : run::mishaps()) {
         if (m == run::Mishap::NotSet && step_.empty()) continue;
         if (run::asks(m) == run::Asks::Pot && (!keeper_.run() || keeper_.run()->pots().empty())) continue;
-        target(qstring(run::told(m)), {}, [this, m] {
+        addTarget(qstring(run::told(m)), {}, [this, m] {
             run::Event e;
             e.kind = run::Kind::Happened;
             e.mishap = m;
@@ -81,7 +74,7 @@ void MishapPanel::open(const run::Step* step) {
             }
         });
     }
-    target(tr("Nothing, go on"), {}, [this] { emit closed(); });
+    addTarget(tr("Nothing, go on"), {}, [this] { emit closed(); });
 }
 
 void MishapPanel::askPiece(run::Event e) {
@@ -97,7 +90,7 @@ void MishapPanel::askPiece(run::Event e) {
     }
     clear(qstring(run::told(e.mishap)), tr("Which?"));
     for (const auto& p : pieces)
-        target(qstring(p.count.name), {}, [this, e, id = p.count.piece]() mutable {
+        addTarget(qstring(p.count.name), {}, [this, e, id = p.count.piece]() mutable {
             e.piece = id;
             happened(e);
         });
@@ -118,7 +111,7 @@ void MishapPanel::askPot(run::Event e) {
     for (const auto& [id, pot] : pots) {
         const auto at = answers ? run::potNumber(*answers, id) : std::nullopt;
         const QString name = at ? qstring(answers->pots[*at].name) : qstring(id);
-        target(name, qstring(format(pot.kilograms, Dimension::Mass, session_.units())), [this, e, id]() mutable {
+        addTarget(name, qstring(format(pot.kilograms, Dimension::Mass, session_.units())), [this, e, id]() mutable {
             e.pot = id;
             happened(e);
         });
@@ -128,7 +121,7 @@ void MishapPanel::askPot(run::Event e) {
 void MishapPanel::askMinutes(run::Event e) {
     clear(tr("How long?"));
     for (const int minutes : {5, 10, 20, 40})
-        target(tr("%1 min").arg(minutes), {}, [this, e, minutes]() mutable {
+        addTarget(tr("%1 min").arg(minutes), {}, [this, e, minutes]() mutable {
             e.minutes = minutes;
             happened(e);
         });
@@ -155,7 +148,7 @@ void MishapPanel::offer(const run::Event& e) {
         QStringList figures;
         if (way.minutes > 0) figures << tr("%1 min").arg(way.minutes);
         if (way.kilograms > 1e-4) figures << qstring(format(way.kilograms, Dimension::Mass, session_.units()));
-        target(qstring(way.words), figures.join(QStringLiteral(", ")), [this, way] {
+        addTarget(qstring(way.words), figures.join(QStringLiteral(", ")), [this, way] {
             for (const auto& next : way.events) keeper_.take(next);
             keeper_.answered();
             if (way.id != "wait") keeper_.layAnew();

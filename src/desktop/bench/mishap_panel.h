@@ -26,7 +26,7 @@ protected:
 
 private:
     void clear(const QString& heading, const QString& note = {});
-    QPushButton* target(const QString& words, const QString& note, std::function<void()> does);
+    QPushButton* addTarget(const QString& words, const QString& note, std::function<void()> does);
     void askPiece(run::Event e);
     void askPot(run::Event e);
     void askMinutes(run::Event e);

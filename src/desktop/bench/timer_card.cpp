@@ -70,10 +70,9 @@ void TimerCard::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     const Theme& t = theme();
     const bool late = isDue() && isTooLate();
-    const QColor ink = late ? t.harm : tone_ == Tone::Cold ? t.coldText : t.ink;
     const QColor band = late ? t.harm : tone_ == Tone::Cold ? t.cold : t.yolk;
     const QRectF box = QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5);
-    p.setPen(QPen(isDue() ? band : t.hairline, isDue() ? 2 : 1));
+    p.setPen(QPen(isDue() ? band : t.hairline, late ? 4 : isDue() ? 2 : 1));
     p.setBrush(late ? t.harmFill : isDue() && tone_ == Tone::Cold ? t.coldFill : t.card);
     p.drawRoundedRect(box, 10, 10);
     // a level that sinks, as in a cup
@@ -88,7 +87,7 @@ void TimerCard::paintEvent(QPaintEvent*) {
                       share * (cup.height() - 4)),
                band);
     p.setFont(report::font(34, QFont::DemiBold));
-    p.setPen(ink);
+    p.setPen(t.ink);  // read from a metre away: its band and ground tell what it is
     p.drawText(QPointF(42, 44), figure());
     p.setFont(report::font(16.5));
     p.setPen(t.ink);

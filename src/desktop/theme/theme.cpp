@@ -28,6 +28,7 @@ Theme lightTheme() {
     t.edge = QColor(0x94, 0x83, 0x6D);
     t.ink = QColor(0x2A, 0x1A, 0x12);
     t.quiet = QColor(0x6E, 0x5F, 0x52);
+    t.far = QColor(0x58, 0x4A, 0x3F);
     t.yolk = QColor(0xE5, 0x9A, 0x1F);
     t.ring = QColor(0xB8, 0x74, 0x0A);
     t.yolkText = QColor(0x8A, 0x57, 0x06);
@@ -53,6 +54,7 @@ Theme darkTheme() {
     t.edge = QColor(0x8A, 0x79, 0x69);
     t.ink = QColor(0xF4, 0xEA, 0xDB);
     t.quiet = QColor(0xB9, 0xA7, 0x95);
+    t.far = QColor(0xC8, 0xB8, 0xA7);
     t.yolk = QColor(0xEB, 0xA6, 0x33);
     t.ring = t.yolk;
     t.yolkText = QColor(0xF2, 0xBE, 0x63);
@@ -129,6 +131,7 @@ QString styleSheet() {
 QFrame#header { border: 0; border-bottom: 1px solid @hairline; background: @paper; }
 QFrame#rule { background: @hairline; }
 QLabel[quiet="true"] { color: @quiet; }
+#bench QLabel[quiet="true"] { color: @far; }
 QLabel[small="true"] { font-size: 13px; color: @quiet; }
 QLabel[harm="true"] { color: @harm; font-size: 13px; }
 QLineEdit, QComboBox, QDateTimeEdit, QSpinBox { background: @card; border: 1px solid @edge; border-radius: 7px; padding: 2px 7px; min-height: 22px;
@@ -202,6 +205,7 @@ QMessageBox, QDialog { background: @paper; }
         .replace("@paper", name(t.paper));
     s.replace("@card", name(t.card))
         .replace("@quiet", name(t.quiet))
+        .replace("@far", name(t.far))
         .replace("@yolk", name(t.yolk))
         .replace("@ring", name(t.ring))
         .replace("@edge", name(t.edge))

@@ -18,6 +18,7 @@ struct Theme {
     bool dark = false;
     QColor paper, card, ground, hairline, edge, ink, quiet, yolk, ring, yolkText, cold, coldText, coldFill, harm,
         harmFill, choc, chocEdge, balloon, good;
+    QColor far;  ///< quiet words that are read from a metre away, 7 : 1
 };
 
 const Theme& theme();
