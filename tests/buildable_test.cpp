@@ -92,7 +92,8 @@ TEST_CASE("a feather whose quill is wider than its ends is refused at the quill,
 
 TEST_CASE(
     "the check refuses what the answers refuse, with the same sentences: every family, every figure at and between its "
-    "limits") {
+    "limits",
+    "[long]") {
     std::mt19937 random(11);
     std::uniform_real_distribution<double> any(0, 1);
     int built = 0, all = 0;

@@ -260,7 +260,8 @@ TEST_CASE("after an edit the day stays near to what it was, and says what moved"
     CHECK(answer(plan, io::library(), cache, options(more))->day->found.layout.start == before->found.layout.start);
 }
 
-TEST_CASE("a plan opens with the day that its file keeps, however it came about, as long as its steps are the same") {
+TEST_CASE("a plan opens with the day that its file keeps, however it came about, as long as its steps are the same",
+          "[long]") {
     for (const auto aim : {DayWish::Aim::Late, DayWish::Aim::Early, DayWish::Aim::Calm}) {
         Plan plan = test::bowls(12);
         plan.day.aim = aim;

@@ -591,7 +591,8 @@ TEST_CASE("a shell pressed with an insert holds what the insert kept free, by ha
           Approx((M_PI * 0.025 * 0.025 * 0.055 - hand) * a.pieces[0]->coating.densitySolid).epsilon(5e-3));
 }
 
-TEST_CASE("a figure of any two halves weighs twice a half, holds twice as much, and is filled before it is closed") {
+TEST_CASE("a figure of any two halves weighs twice a half, holds twice as much, and is filled before it is closed",
+          "[long]") {
     for (const auto& [half, family] :
          {std::pair{"bought mold", "bought"}, {"half egg", "egg-half"}, {"dome", "half-ball"}}) {
         INFO(half);
@@ -627,7 +628,7 @@ TEST_CASE("a figure of any two halves weighs twice a half, holds twice as much, 
     }
 }
 
-TEST_CASE("steps out of order never break a day: each is done once, its tasks have ids of their own") {
+TEST_CASE("steps out of order never break a day: each is done once, its tasks have ids of their own", "[long]") {
     storm::Random r(5);
     int days = 0;
     for (int n = 0; n < 40; ++n) {

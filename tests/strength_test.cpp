@@ -68,7 +68,7 @@ TEST_CASE(
         if (c.chosen) CHECK(c.margin >= weakest.margin);
 }
 
-TEST_CASE("a thicker wall, a colder room and a stronger chocolate hold more, twice the force half as often") {
+TEST_CASE("a thicker wall, a colder room and a stronger chocolate hold more, twice the force half as often", "[long]") {
     const auto one = of(bowls(1)), two = of(bowls(2));
     CHECK(find(two, "fingers").margin > 1.5 * find(one, "fingers").margin);
     Plan warm = bowls();
@@ -128,7 +128,7 @@ TEST_CASE("a hung ball hangs, and breaks under a mallet with energies of a kitch
     CHECK(find(of(thick), "tap").margin > 2 * tap.margin);
 }
 
-TEST_CASE("pieces put together are one shell, as weak at their joints as glue") {
+TEST_CASE("pieces put together are one shell, as weak at their joints as glue", "[long]") {
     for (const char* family : {"house", "tower", "basket", "upright", "dip-bowl"}) {
         INFO(family);
         Plan plan = part(family);
@@ -509,7 +509,8 @@ TEST_CASE(
 
 TEST_CASE(
     "a ball on a cord that runs through from its base hangs otherwise than by its crown, and slips from a hand with "
-    "the energy of its fall") {
+    "the energy of its fall",
+    "[long]") {
     Plan plan = part("hung-ball");
     const auto crown = of(plan);
     plan.pieces[0].shape.choices["cord"] = "cord through from the base";
@@ -565,7 +566,8 @@ TEST_CASE(
 }
 
 TEST_CASE(
-    "the verdict is about how the cook handles it: another way is advice, and becomes the verdict when it is chosen") {
+    "the verdict is about how the cook handles it: another way is advice, and becomes the verdict when it is chosen",
+    "[long]") {
     Plan plan = bowls(1);
     const auto usual = of(plan);
     CHECK(find(usual, "hand").chosen);
