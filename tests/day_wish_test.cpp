@@ -214,6 +214,13 @@ TEST_CASE("smaller rounds are as small as wished") {
     CHECK(rounds == (make + 2) / 3);
 }
 
+TEST_CASE("the demo's day fits into the hours for which it is put off to the next evening") {
+    const Plan plan = test::demo();
+    const auto day = test::answersOf(plan).day;
+    REQUIRE(day->problem.empty());
+    CHECK(day->minuteOf(*localMinutes(plan.deadline)) - day->layout.begins <= io::kDemoLead);
+}
+
 TEST_CASE("each wish is followed") {
     Plan plan = test::demo();
     const auto with = [&](DayWish::Aim aim) {

@@ -57,20 +57,7 @@ int main(int argc, char** argv) {
     if (!files.isEmpty()) open = window.openFile(files.front());
     else if (!parser.isSet(demo) && !recent.isEmpty() && QFileInfo::exists(recent.front()))
         open = window.reopen(recent.front());
-    if (!open) {
-        // The demo's own day needs to be known to choose this evening or the next: ask the core once.
-        uovo::Cache cache;
-        uovo::AnswerOptions quick;
-        quick.bands = quick.ways = quick.strength = false;
-        quick.cells = 60;
-        const auto answers = uovo::answer(uovo::io::demoPlan(nowMinutes()), uovo::io::library(), cache, quick);
-        const long lead =
-            answers && answers->day
-                ? answers->day->minuteOf(uovo::localMinutes(uovo::io::demoPlan(nowMinutes()).deadline).value_or(0)) -
-                      answers->day->layout.begins
-                : 9 * 60;
-        session.document().setPlan(uovo::io::demoPlanFor(nowMinutes(), lead), {});
-    }
+    if (!open) session.document().setPlan(uovo::io::demoPlanFor(nowMinutes()), {});
     window.show();
     window.offerRecovered();
     if (parser.isSet(timed))

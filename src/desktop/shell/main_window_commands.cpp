@@ -46,7 +46,7 @@ void MainWindow::buildActions() {
     command(tr("Opened lately"), keys("Ctrl+Shift+O"),
             [this] { recent_->popup(title_->mapToGlobal(QPoint(0, title_->height()))); });
     add(tr("Open the demo evening"), keys("Ctrl+Shift+N"), [this] {
-        if (mayLeave()) session_.document().setPlan(io::demoPlanFor(session_.now(), 9 * 60), {});
+        if (mayLeave()) session_.document().setPlan(io::demoPlanFor(session_.now()), {});
     });
     save_ = add(tr("Save"), QKeySequence::Save, [this] {
         session_.document().path().isEmpty() ? (void)saveDialog() : (void)saveTo(session_.document().path());
