@@ -520,8 +520,7 @@ void BenchPlace::tick() {
     if (!keeper_.runs()) return;
     const run::Run& run = *keeper_.run();
     const double now = keeper_.second();
-    const long local = keeper_.local();
-    const QString clock = qstring(clockInWords(static_cast<int>(((local % 1440) + 1440) % 1440), session_.units()));
+    const QString clock = qstring(clockInWords(minuteOfDay(), session_.units()));
     if (clock_->text() != clock) clock_->setText(clock);
     if (const run::Step* s = run.step(shown_)) {
         const double due = s->lane == "look" ? run.due(*s) : std::max(run.due(*s), s->at * run::kMinute);

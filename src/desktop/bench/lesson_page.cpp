@@ -16,7 +16,7 @@ constexpr int kLessonTick = 100, kActHigh = 64, kChoiceHigh = 84;  // ms; px
 }  // namespace
 
 LessonPage::LessonPage(Session& session, QWidget* parent)
-    : QWidget(parent), session_(session), library_(session.plainLibrary()), pages_(new QStackedWidget) {
+    : QWidget(parent), session_(session), pages_(new QStackedWidget) {
     setObjectName(QStringLiteral("lessons"));
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
@@ -118,7 +118,7 @@ void LessonPage::open(const std::string& which) {
 }
 
 void LessonPage::begin(const std::string& id) {
-    lesson_ = lesson::begin(id, library_, session_.units());
+    lesson_ = lesson::begin(id, session_.plainLibrary(), session_.units());
     if (!lesson_) return;
     id_ = id;
     for (const auto& k : lesson::kinds())

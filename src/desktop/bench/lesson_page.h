@@ -44,7 +44,6 @@ private:
     void refresh();
 
     Session& session_;
-    material::Library library_;  // of its own: a lesson outlives an edit
     std::unique_ptr<lesson::Lesson> lesson_;
     std::string id_, offered_;
     QTimer clock_;
