@@ -48,7 +48,7 @@ int main(int argc, char** argv) {
     while (keeper->isLaying()) app.processEvents(QEventLoop::WaitForMoreEvents);
     // works on until something waits in the cold
     const auto cold = [&] {
-        for (const auto& t : keeper->run()->timers())
+        for (const auto& t : keeper->run()->timers(keeper->second()))
             if (!t.step.empty() && t.due > keeper->second() + 60) return t.due;
         return 0.0;
     };
@@ -63,7 +63,7 @@ int main(int argc, char** argv) {
     spend(2000);
     const std::clock_t before = std::clock();
     spend(20000);
-    std::printf("at rest, %zu timers: %.2f %% of one core (asked: 1)\n", keeper->run()->timers().size(),
+    std::printf("at rest, %zu timers: %.2f %% of one core (asked: 1)\n", keeper->run()->timers(keeper->second()).size(),
                 100.0 * double(std::clock() - before) / CLOCKS_PER_SEC / 20);
     if (const double due = cold(); due > 0) {
         ahead += due - keeper->second() - 2.3;

@@ -30,6 +30,12 @@ long at(const char* local) { return *localMinutes(local); }
 
 }  // namespace
 
+TEST_CASE("a date is said in words, what is none as it is") {
+    CHECK(dateInWords("2026-08-04") == "4 August 2026");
+    CHECK(dateInWords("2026-12-31") == "31 December 2026");
+    for (const char* none : {"", "yesterday", "2026-13-01", "2026-08"}) CHECK(dateInWords(none) == none);
+}
+
 TEST_CASE("times before 1970 are times of a clock") {
     CHECK(localTime(0) == "1970-01-01T00:00");
     CHECK(localTime(-1) == "1969-12-31T23:59");

@@ -86,7 +86,7 @@ void invariants(const Run& run) {
             CHECK(state.to <= run.now());
         }
     }
-    for (const auto& t : run.timers()) {
+    for (const auto& t : run.timers(run.now())) {
         CHECK(t.due >= 0);
         if (!t.step.empty()) CHECK(run.isOpen(t.step));
     }
@@ -153,7 +153,7 @@ TEST_CASE("what was done last is taken back, as an event too, and the same steps
 TEST_CASE("what is in the cold is a timer, due when its wait is over, and “not yet” puts it off") {
     Run run = begun(small());
     work(run, "out-1");
-    const auto timers = run.timers();
+    const auto timers = run.timers(run.now());
     const auto it = std::ranges::find_if(timers, [](const Timer& t) { return t.step.ends_with("out-1"); });
     REQUIRE(it != timers.end());
     const Step& look = *run.step(it->step);
@@ -180,7 +180,7 @@ TEST_CASE("a pot is filled by what makes it ready, drawn from, and wants warmth 
     const Step coat = *run.next(0);
     REQUIRE(coat.pot == id);
     REQUIRE(coat.takes > 0);
-    const auto timers = run.timers();
+    const auto timers = run.timers(run.now());
     const auto warm = std::ranges::find_if(timers, [&](const Timer& t) { return t.pot == id; });
     REQUIRE(warm != timers.end());
     CHECK(warm->latest == Approx(pot.since + pot.usable * 60));
@@ -190,6 +190,37 @@ TEST_CASE("a pot is filled by what makes it ready, drawn from, and wants warmth 
     burst.pot = id;
     REQUIRE(run.take(burst));
     CHECK(run.pots().at(id).since == burst.at);
+}
+
+TEST_CASE("of what is due, what is nearly too late comes first; what is not due yet comes after, by its time") {
+    std::vector<Step> steps(4);
+    const char* ids[] = {"poured", "patient", "hasty", "later"};
+    for (size_t i = 0; i < 4; ++i) {
+        steps[i].id = steps[i].title = ids[i];
+        steps[i].at = static_cast<int>(i);
+        steps[i].minutes = 1;
+        steps[i].who = 1;
+    }
+    steps[1].waits = {{"poured", 2, -1, ""}};
+    steps[2].waits = {{"poured", 5, 9, ""}};
+    steps[3].waits = {{"poured", 30, 40, ""}};
+    Run run;
+    Event begun = of(Kind::Begun, 0);
+    begun.begun = "2026-08-01T10:00";
+    REQUIRE(run.take(begun));
+    Event laid = of(Kind::Laid, 0);
+    laid.laid = steps;
+    REQUIRE(run.take(laid));
+    REQUIRE(run.take(done("poured", 0)));
+    const auto order = [&](double second) {
+        std::string out;
+        for (const auto& t : run.timers(second)) out += t.step + " ";
+        return out;
+    };
+    CHECK(order(60) == "patient hasty later ");
+    CHECK(order(200) == "patient hasty later ");  // one is due, the other not yet
+    CHECK(order(400) == "hasty patient later ");
+    CHECK(order(31 * 60) == "hasty later patient ");
 }
 
 TEST_CASE("a log is read as it was written; cut anywhere it is read up to its last whole line") {
@@ -421,13 +452,13 @@ TEST_CASE("what has to set is a timer still when the rest is laid out anew, and 
     const Step* next = run.next(0);
     REQUIRE(next);
     const auto waits = std::ranges::find_if(next->waits, [](const Wait& w) { return w.min > 1; });
-    const auto timers = run.timers();
+    const auto timers = run.timers(run.now());
     const auto anew = layAnew(run, run.now() + 60, e.plan, e.lib, e.answers, e.day(), {});
     REQUIRE(anew);
     Run again = run;
     REQUIRE(again.take(anew->event));
     if (waits != next->waits.end()) CHECK(again.due(*again.step(next->id)) == Approx(run.due(*next)).margin(60));
-    CHECK(again.timers().size() == timers.size());
+    CHECK(again.timers(again.now()).size() == timers.size());
     // the same step, begun by somebody: it stays as it is, and what follows waits for its end
     const double from = run.now() + 60, to = from + 1800;
     const auto busy = layAnew(run, from + 300, e.plan, e.lib, e.answers, e.day(), {{next->id, {from, to}}});

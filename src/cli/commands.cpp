@@ -39,14 +39,12 @@ std::optional<Plan> planFrom(const std::vector<std::string>& args) {
     return *plan;
 }
 
-/// Whether all that was printed arrived: a full disk must not look like success.
 bool printed() {
     if (std::fflush(stdout) == 0 && !std::ferror(stdout)) return true;
     std::fputs("uovo-cli: the output could not be written whole\n", stderr);
     return false;
 }
 
-/// Refuses options that a command does not know.
 bool known(const std::vector<std::string>& args, std::initializer_list<const char*> options) {
     for (const auto& a : args) {
         if (!a.starts_with("--") || std::find(options.begin(), options.end(), a) != options.end()) continue;

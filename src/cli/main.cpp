@@ -29,6 +29,8 @@ constexpr const char* kHelp =
     "  uovo-cli day FILE                  the day as a list; --person N, --calendar OUT.ics\n"
     "  uovo-cli rehearse FILE --seed N    the day played through with plausible mishaps, as JSON; --script "
     "ANSWERS.json\n"
+    "  uovo-cli learn RECORDS.json        what was measured teaches, as JSON (docs/format.md); --plan FILE: its grams "
+    "before and after\n"
     "  uovo-cli demo                      the demo plan, as a file to begin with\n"
     "  uovo-cli --version\n\n"
     "FILE may be - for standard input.\n";
@@ -54,6 +56,7 @@ int main(int argc, char** argv) {
     if (command == "schedule") return uovo::cli::schedule(args);
     if (command == "day") return uovo::cli::day(args);
     if (command == "rehearse") return uovo::cli::rehearse(args);
+    if (command == "learn") return uovo::cli::learn(args);
     if (command == "demo") return uovo::cli::demo(args);
     if (command == "templates") return uovo::cli::templates(args, argc, argv);
     if (command == "card") return uovo::cli::card(args, argc, argv);

@@ -95,6 +95,38 @@ TEST_CASE("a small day is begun, worked through and ended by keyboard alone") {
     CHECK(k.bench()->findChild<QPushButton*>("benchBegin")->isVisible());
 }
 
+TEST_CASE("a bowl weighed at the bench teaches: the end of the day says it, and the plan counts on it with one press") {
+    Kitchen k;
+    k.press(Qt::Key_Space);
+    k.work("in-1");  // after the first coat
+    const auto planned = k.session.pieceAnswers(k.session.plan().pieces[0].id);
+    REQUIRE(planned->made->wall);
+    const double book = planned->made->wall->coats[0].added;
+    run::Event weighed;
+    weighed.kind = run::Kind::Weighed;
+    weighed.step = k.bench()->shown();
+    weighed.piece = k.run().step(weighed.step)->piece;
+    weighed.figure = 0.8 * book;
+    REQUIRE(k.bench()->keeper()->take(weighed));
+    k.work();
+    REQUIRE(k.bench()->keeper()->isOver());
+    auto* count = k.bench()->findChild<QPushButton*>("benchCount");
+    REQUIRE(QTest::qWaitFor([&] { return count->isVisible(); }, kPatience));
+    const QString said = k.bench()->findChild<QLabel*>("benchTaught")->text();
+    CHECK(said.contains("thinner"));
+    CHECK(said.contains("your logbook, 1 measurement"));
+    CHECK(said.contains("the next one weighs"));
+    const double before = planned->made->mass;
+    const Plan plan = k.session.plan();
+    count->click();
+    CHECK_FALSE(count->isVisible());
+    k.answered();
+    CHECK(k.session.pieceAnswers(k.session.plan().pieces[0].id)->made->mass < 0.95 * before);
+    k.session.document().undo();
+    CHECK(k.session.plan().own == plan.own);
+    CHECK(k.session.plan().kitchen == plan.kitchen);
+}
+
 TEST_CASE("what is in the cold is a timer; when it is due it asks, and “not yet” asks again later") {
     Kitchen k;
     k.press(Qt::Key_Space);

@@ -65,20 +65,29 @@ inline std::vector<Scene> scenes() {
                    sheet, true});
     const auto bench = [](Program& p) -> QWidget* { return p.window.bench(); };
     all.push_back({"bench", [press](Program& p) { press(p, Qt::Key_F6); }, bench});
-    // so many steps, then on to one of a lane
-    const auto works = [press](Program& p, int steps, const std::string& lane = {}) {
+    // so many steps, then on to one of a lane; a real day, not a rehearsal, where bowls are weighed
+    const auto works = [press](Program& p, int steps, const std::string& lane = {}, bool weighs = false) {
         press(p, Qt::Key_F6);
         p.answered();
         auto* keeper = p.window.bench()->keeper();
         auto now = std::make_shared<run::Stamp>(run::Stamp{1'000'000, 100, "scene"});
         keeper->setClock([now] { return *now; });
-        keeper->rehearse(1, 3);
+        if (weighs) keeper->begin();
+        else keeper->rehearse(1, 3);
         for (int k = 0; k < 400 && keeper->runs(); ++k) {
             (void)QTest::qWaitFor([&] { return !keeper->isLaying(); }, kPatience);
             const run::Step* s = keeper->run()->step(p.window.bench()->shown());
             if (!s || (k >= steps && (lane.empty() || s->lane == lane))) break;
             const double at = std::max(keeper->run()->due(*s), (s->at + s->minutes) * run::kMinute);
             now->up += std::max(0.0, at - keeper->second());
+            if (weighs && s->kind == "in-1" && s->madeOf() == "crater-bowl") {
+                run::Event e;
+                e.kind = run::Kind::Weighed;
+                e.step = s->id;
+                e.piece = s->piece;
+                e.figure = 0.047;
+                keeper->take(e);
+            }
             p.window.bench()->doneTarget()->click();
             keeper->answered();
             emit p.window.bench()->mishaps()->closed();
@@ -125,7 +134,14 @@ inline std::vector<Scene> scenes() {
                        lessons->pass(90);
                    },
                    bench});
-    all.push_back({"bench-over", [works](Program& p) { works(p, 400); }, bench});
+    all.push_back({"bench-over",
+                   [works](Program& p) {
+                       works(p, 400, {}, true);
+                       (void)QTest::qWaitFor(
+                           [&p] { return !p.window.bench()->findChild<QPushButton*>("benchCount")->isHidden(); },
+                           kPatience);
+                   },
+                   bench});
     const auto sheets = [&](const QString& name, std::function<void(Program&)> open) {
         all.push_back({name,
                        [press, open](Program& p) {

@@ -87,6 +87,7 @@ std::string partKey(const Piece& coloured, const Plan& plan) {
     essence.kitchen.room = plan.kitchen.room;
     essence.kitchen.fridge = plan.kitchen.fridge;
     essence.kitchen.fan = plan.kitchen.fan;
+    essence.kitchen.fridgeAir = plan.kitchen.fridgeAir;
     essence.kitchen.freezer = plan.kitchen.freezer;
     essence.own = plan.own;  // each of its casts may be of another chocolate
     essence.colours = blends(plan);

@@ -61,6 +61,9 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     range(k.mug, 0.03, 0.5, Dimension::Length, "The mug's width", "mug");
     range(k.mugDepth, 0.02, 0.5, Dimension::Length, "The mug's depth", "mugDepth");
     if (k.knife != Measure(0)) range(k.knife, 0.001, 0.2, Dimension::Length, "What a knife cuts in a second", "knife");
+    if (!(k.fridgeAir >= kFridgeAirLeast && k.fridgeAir <= kFridgeAirMost))
+        out.push_back(
+            {"The fridge's air takes between a fifth and five times the heat of the book's.", "kitchen/fridgeAir"});
     if (k.shelves < 1 || k.shelves > 8)
         out.push_back({"Between one and eight free shelves in the fridge.", "kitchen/shelves"});
     checkWorker(k.cook, "cook", out);

@@ -9,6 +9,18 @@
 #include "core/quantity/words.h"
 
 namespace uovo {
+
+Making::Making() = default;
+Making::Making(std::initializer_list<Step> steps) : std::vector<Step>(steps) {}
+Making::Making(const Making& other) = default;
+Making::Making(Making&& other) noexcept = default;
+Making& Making::operator=(const Making& other) = default;
+Making& Making::operator=(Making&& other) noexcept = default;
+Making::~Making() = default;
+bool Making::operator==(const Making& other) const {
+    return static_cast<const std::vector<Step>&>(*this) == static_cast<const std::vector<Step>&>(other);
+}
+
 namespace {
 
 /// Where a sort of step usually stands: smaller numbers first.

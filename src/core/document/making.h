@@ -138,7 +138,19 @@ struct ServeStep {
 
 using Step = std::variant<PlannedCoat, CastStep, InsertStep, TopStep, SetStep, ReleaseStep, TrimStep, JoinStep,
                           FillStep, LidStep, DecorateStep, StoreStep, ServeStep>;
-using Making = std::vector<Step>;
+
+/// Steps in their order. It is copied, compared and taken apart in one place (making.cpp): a step is a choice of many,
+/// and each source that did so would be compiled for twice as long.
+struct Making : std::vector<Step> {
+    Making();
+    Making(std::initializer_list<Step> steps);
+    Making(const Making& other);
+    Making(Making&& other) noexcept;
+    Making& operator=(const Making& other);
+    Making& operator=(Making&& other) noexcept;
+    ~Making();
+    bool operator==(const Making& other) const;
+};
 
 /// The steps of one sort in a making, in their order: read and written through it where they stand.
 template <class S>

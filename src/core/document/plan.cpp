@@ -14,6 +14,20 @@ const form::Family& Piece::family() const {
     return f ? *f : none;
 }
 
+Piece::Piece() = default;
+Piece::Piece(const Piece& other) = default;
+Piece::Piece(Piece&& other) noexcept = default;
+Piece& Piece::operator=(const Piece& other) = default;
+Piece& Piece::operator=(Piece&& other) noexcept = default;
+Piece::~Piece() = default;
+Plan::Plan() = default;
+Plan::Plan(const Plan& other) = default;
+Plan::Plan(Plan&& other) noexcept = default;
+Plan& Plan::operator=(const Plan& other) = default;
+Plan& Plan::operator=(Plan&& other) noexcept = default;
+Plan::~Plan() = default;
+bool Piece::operator==(const Piece& other) const = default;
+
 bool Piece::couldBeCoated() const {
     const auto walled = [](const form::Family* f) {
         return f &&

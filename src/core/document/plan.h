@@ -102,7 +102,14 @@ struct Piece {
     std::map<std::string, Measure> loads;  ///< of a load case by its id: N, kg, J or h, where it is not the usual
     Sits sits = Sits::Flat;
     std::string extra;
-    bool operator==(const Piece&) const = default;
+
+    Piece();
+    Piece(const Piece& other);  // copied and taken apart in plan.cpp, as a making is
+    Piece(Piece&& other) noexcept;
+    Piece& operator=(const Piece& other);
+    Piece& operator=(Piece&& other) noexcept;
+    ~Piece();
+    bool operator==(const Piece& other) const;
 
     /// Made in what is used again: a mold, a silicone cup, acetate.
     bool usesMolds() const;
@@ -174,12 +181,15 @@ struct Piece {
     bool wallFromCoats() const { return couldBeCoated() && firstOf<PlannedCoat>(making); }
 };
 
+inline constexpr double kFridgeAirLeast = 0.2, kFridgeAirMost = 5;  ///< of Kitchen::fridgeAir
+
 struct Kitchen {
     Measure room = 21, humidity = 0.55, fridge = 6, freezer = -18;
     Measure shelfWidth = 0.46, shelfDepth = 0.32, shelfHeight = 0.24;
     Measure freezerWidth = 0.40, freezerDepth = 0.28, freezerHeight = 0.14;
     int shelves = 1;  ///< free shelves of that size in the fridge
     bool fan = false;
+    double fridgeAir = 1;  ///< how well the fridge's air takes heat, as a multiple of the book's
     Worker cook;
     std::vector<Worker> helpers;
     Measure sheetWidth = 0.30, sheetDepth = 0.26;  ///< m that a sheet is spread on: a tray, a film
@@ -224,6 +234,13 @@ struct Plan {
     form::Meshes meshes;                            ///< figures read from files, by name; kept in the plan
     std::map<std::string, std::string> meshExtras;  ///< keys of theirs that this version does not know
     std::string extra;
+
+    Plan();
+    Plan(const Plan& other);
+    Plan(Plan&& other) noexcept;
+    Plan& operator=(const Plan& other);
+    Plan& operator=(Plan&& other) noexcept;
+    ~Plan();
     bool operator==(const Plan& o) const;
 
     /// Null where there is none of that id.

@@ -144,6 +144,7 @@ void readKitchen(Object& o, Kitchen& out) {
     k.measure("mug", out.mug);
     k.measure("mugDepth", out.mugDepth);
     k.yesNo("fan", out.fan);
+    k.number("fridgeAir", out.fridgeAir);
     k.whole("shelves", out.shelves);
     if (const json* cook = k.find("cook")) {
         Object c(*cook, k.at("cook"));

@@ -303,6 +303,7 @@ std::string writePlan(const Plan& p) {
                     {"fan", k.fan},
                     {"shelves", k.shelves}};
     if (k.knife != Measure(0)) j["kitchen"]["knife"] = written(k.knife);
+    if (k.fridgeAir != 1) j["kitchen"]["fridgeAir"] = k.fridgeAir;
     if (k.cook != Worker{}) j["kitchen"]["cook"] = written(k.cook);
     for (const auto& h : k.helpers) j["kitchen"]["helpers"].push_back(written(h));
     keepExtra(j["kitchen"], k.extra);

@@ -138,6 +138,7 @@ struct Library {
     Constants physics;   ///< heat, film, setting
     Constants formers;   ///< heat capacities, drip cap, sizes
     Constants kitchen;   ///< defaults of room, fridge, freezer, tools
+    Constants learning;  ///< how far kitchens differ from the book, and what a measurement is worth
     Constants strength;  ///< how chocolate breaks, and what hands, bumps and loads are
     std::vector<Pot> pots;
     std::vector<Look> looks;
@@ -148,6 +149,7 @@ struct Library {
     const Pot* pot(const std::string& id) const;
     double physical(const std::string& name) const { return physics.at(name).value; }
     double former(const std::string& name) const { return formers.at(name).value; }
+    double learns(const std::string& name) const { return learning.at(name).value; }
     double strong(const std::string& name) const { return strength.at(name).value; }
     double usual(const std::string& name) const { return kitchen.at(name).value; }
 };

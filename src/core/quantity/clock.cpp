@@ -87,4 +87,12 @@ std::string localTimeAfter(long local, long minutes) {
 
 long minutesBetween(long from, long to) { return (instant(to) - instant(from)) / 60; }
 
+std::string dateInWords(const std::string& date) {
+    static constexpr const char* kMonths[] = {"January", "February", "March",     "April",   "May",      "June",
+                                              "July",    "August",   "September", "October", "November", "December"};
+    if (!localMinutes(date + "T00:00")) return date;
+    const int month = std::atoi(date.c_str() + 5), day = std::atoi(date.c_str() + 8);
+    return fmt::format("{} {} {}", day, kMonths[month - 1], date.substr(0, 4));
+}
+
 }  // namespace uovo

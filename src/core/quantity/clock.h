@@ -14,6 +14,8 @@ std::optional<long> localMinutes(const std::string& deadline);
 std::optional<int> clockMinutes(const std::string& words);
 /// A clock time as it is said where these units are: "16:05", "4:05 pm". @param minutes of the day, 0 to 1439
 std::string clockInWords(int minutes, UnitSystem units);
+/// "4 August 2026" of "2026-08-04"; as it is where it is no date.
+std::string dateInWords(const std::string& date);
 /// The inverse of `localMinutes`.
 std::string localTime(long minutes);
 /// What a clock on the wall shows so many minutes after a local time, by this computer's time zone: the hours that

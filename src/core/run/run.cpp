@@ -5,7 +5,9 @@
 #include <algorithm>
 #include <charconv>
 #include <cmath>
+#include <limits>
 #include <set>
+#include <tuple>
 
 namespace uovo::run {
 namespace {
@@ -94,6 +96,13 @@ tl::expected<void, Problem> Run::take(const Event& e) {
     holds_.push_back(events_.size());
     events_.push_back(e);
     return {};
+}
+
+std::vector<const Event*> Run::held() const {
+    std::vector<const Event*> out;
+    out.reserve(holds_.size());
+    for (const size_t i : holds_) out.push_back(&events_[i]);
+    return out;
 }
 
 bool Run::canUndo() const {
@@ -330,7 +339,7 @@ std::vector<const Step*> Run::after(int person, size_t many) const {
     return out;
 }
 
-std::vector<Timer> Run::timers() const {
+std::vector<Timer> Run::timers(double second) const {
     std::vector<Timer> out;
     for (const auto& s : steps_) {
         if (!isOpen(s.id) || !missing(s).empty()) continue;
@@ -346,7 +355,11 @@ std::vector<Timer> Run::timers() const {
             continue;
         out.push_back({"", id, pot.since + pot.usable * kMinute * kWarmAt, pot.since + pot.usable * kMinute});
     }
-    std::ranges::stable_sort(out, {}, [](const Timer& t) { return t.due; });
+    std::ranges::stable_sort(out, {}, [&](const Timer& t) {
+        constexpr double kNever = std::numeric_limits<double>::max();
+        const bool due = t.due <= second;
+        return std::tuple(!due, due ? (t.latest < 0 ? kNever : t.latest) : t.due, t.due);
+    });
     return out;
 }
 

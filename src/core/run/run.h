@@ -128,6 +128,7 @@ struct Timer {
     std::string step, pot;  ///< id; one of them
     double due = 0;         ///< s of the run; may be past
     double latest = -1;     ///< s of the run; below 0: none
+    bool operator==(const Timer&) const = default;
 };
 
 /// State of a run, made by its events alone: the same events give the same state.
@@ -137,6 +138,8 @@ public:
     tl::expected<void, Problem> take(const Event& event);
     /// All that were taken, those that were undone too.
     const std::vector<Event>& events() const { return events_; }
+    /// Those that hold: that were not undone.
+    std::vector<const Event*> held() const;
 
     bool hasBegun() const { return begun_; }
     bool hasEnded() const { return ended_; }
@@ -160,8 +163,10 @@ public:
     const Step* next(int person) const;
     /// Steps of theirs that come after it.
     std::vector<const Step*> after(int person, size_t many) const;
-    /// All that time has to do for, the most urgent first: waits of a minute and more that have begun.
-    std::vector<Timer> timers() const;
+    /// All that time has to do for: waits of a minute and more that have begun. The most urgent first: of what is due
+    /// what is nearest to being too late, then what can wait on, then what falls due next.
+    /// @param second of the run that is looked at
+    std::vector<Timer> timers(double second) const;
 
     /// The second from which a person's hands are free; 0: they have done nothing yet.
     double free(int person) const;

@@ -43,7 +43,8 @@ setting::Stay stayIn(coat::Place place, double seconds, const Plan& plan, const 
     const double still = lib.physical("airStill");
     if (place == coat::Place::Table) return {plan.kitchen.room.value, still, seconds};
     if (place == coat::Place::Fridge)
-        return {plan.kitchen.fridge.value, plan.kitchen.fan ? lib.physical("airFan") : still, seconds};
+        return {plan.kitchen.fridge.value, plan.kitchen.fridgeAir * (plan.kitchen.fan ? lib.physical("airFan") : still),
+                seconds};
     return {plan.kitchen.freezer.value, still, seconds};
 }
 

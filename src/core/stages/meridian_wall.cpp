@@ -125,7 +125,7 @@ tl::expected<coat::CoatSetting, Problem> coatSetting(const Piece& piece, const P
                    plan.kitchen.fridge.value,
                    plan.kitchen.freezer.value,
                    still,
-                   plan.kitchen.fan ? lib.physical("airFan") : still,
+                   plan.kitchen.fridgeAir * (plan.kitchen.fan ? lib.physical("airFan") : still),
                    still};
     job.shut = piece.closes();
     return job;

@@ -10,6 +10,7 @@
 #include "desktop/bench/large.h"
 #include "desktop/bench/lesson_page.h"
 #include "desktop/bench/mishap_panel.h"
+#include "desktop/bench/teacher.h"
 #include "desktop/kit/widgets.h"
 #include "report/text.h"
 
@@ -238,7 +239,19 @@ QWidget* BenchPlace::overPage() {
     overList_ = letters({}, 21, 400, QStringLiteral("benchOverList"));
     overList_->setTextFormat(Qt::PlainText);
     column->addWidget(overWords_);
-    column->addWidget(overList_);
+    auto* two = new QHBoxLayout;
+    two->setSpacing(48);
+    two->addWidget(overList_, 1, Qt::AlignTop);
+    auto* right = new QVBoxLayout;
+    right->setSpacing(10);
+    taughtHead_ = letters(tr("What the scale taught"), 24, 700, QStringLiteral("benchTaughtHead"));
+    taught_ = letters({}, 21, 400, QStringLiteral("benchTaught"));
+    taught_->setTextFormat(Qt::PlainText);
+    right->addWidget(taughtHead_);
+    right->addWidget(taught_);
+    right->addStretch(1);
+    two->addLayout(right, 1);
+    column->addLayout(two);
     column->addStretch(1);
     auto* row = new QHBoxLayout;
     auto* back = target(tr("Take back the end"), QStringLiteral("benchOverBack"), kSmallTarget);
@@ -250,7 +263,15 @@ QWidget* BenchPlace::overPage() {
         pages_->setCurrentIndex(Lessons);
         lessons_->open(toPractise_);
     });
+    overCount_ = target(tr("Count on it from now on"), QStringLiteral("benchCount"), kSmallTarget);
+    overCount_->setToolTip(tr("The plan's own figures become what was weighed; it can be undone"));
+    teacher_ = new Teacher(session_, this);
+    connect(overCount_, &QPushButton::clicked, teacher_, &Teacher::count);
+    connect(teacher_, &Teacher::changed, this, [this] {
+        if (keeper_.isOver()) showOver();
+    });
     row->addWidget(close);
+    row->addWidget(overCount_);
     row->addWidget(back);
     row->addWidget(overPractise_);
     row->addStretch(1);

@@ -19,6 +19,7 @@
 #include "desktop/bench/figure_pad.h"
 #include "desktop/bench/lesson_page.h"
 #include "desktop/bench/mishap_panel.h"
+#include "desktop/bench/teacher.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
@@ -418,7 +419,7 @@ void BenchPlace::readAgain() {
 void BenchPlace::showTimers() {
     const run::Run& run = *keeper_.run();
     const auto answers = session_.answers();
-    const auto all = run.timers();
+    const auto all = waiting_ = run.timers(keeper_.second());
     while (timers_.size() > all.size()) {
         retire(timers_.back());
         timers_.pop_back();
@@ -428,8 +429,7 @@ void BenchPlace::showTimers() {
         const size_t at = timers_.size();
         const auto timer = [this, at]() -> std::optional<run::Timer> {
             if (!keeper_.runs()) return std::nullopt;
-            const auto now = keeper_.run()->timers();
-            return at < now.size() ? std::optional(now[at]) : std::nullopt;
+            return at < waiting_.size() ? std::optional(waiting_[at]) : std::nullopt;
         };
         connect(card, &TimerCard::yes, this, [this, timer] {
             const auto t = timer();
@@ -510,6 +510,16 @@ void BenchPlace::showOver() {
             lines << qstring(run::habitWords(h, session_.units()));
             if (toPractise_.empty()) toPractise_ = h.lesson;
         }
+    if (!second_ && !keeper_.isRehearsal() && taughtAfter_ != run.events().size()) {
+        taughtAfter_ = run.events().size();
+        teacher_->ask(run);
+    }
+    const QStringList taught =
+        teacher_->isBusy() ? QStringList{tr("It is being computed what the weighings teach.")} : teacher_->lines();
+    taught_->setText(taught.join(QStringLiteral("\n\n")));
+    taughtHead_->setVisible(!taught.isEmpty());
+    taught_->setVisible(!taught.isEmpty());
+    overCount_->setVisible(teacher_->canCount());
     overPractise_->setVisible(!toPractise_.empty());
     for (const auto& k : lesson::kinds())
         if (k.id == toPractise_) overPractise_->setText(tr("Practise it: %1").arg(qstring(k.title)));
@@ -530,7 +540,8 @@ void BenchPlace::tick() {
         when_->setVisible(due - now > kSoon);
         done_->setText(due - now > kSoon ? tr("Done already") : s->lane == "look" ? tr("It is") : tr("Done"));
     }
-    const auto all = run.timers();
+    const auto all = run.timers(now);
+    if (all != waiting_) showTimers();  // one fell due before another
     for (size_t i = 0; i < all.size() && i < timers_.size(); ++i) {
         double whole = 600;
         if (const run::Step* s = run.step(all[i].step)) {

@@ -22,6 +22,7 @@ class BenchPicture;
 class FigurePad;
 class LessonPage;
 class MishapPanel;
+class Teacher;
 
 class BenchPlace : public QWidget {
     Q_OBJECT
@@ -121,11 +122,14 @@ private:
     QComboBox *who_, *speed_;
     QVBoxLayout *timerBox_, *thenBox_;
     std::vector<TimerCard*> timers_;
-    QLabel* quiet_;  // where nothing is waited for
-    QLabel* dark_;   // where nobody keeps the screen on
+    std::vector<run::Timer> waiting_;  // what the cards stand for, in their order
+    QLabel* quiet_;                    // where nothing is waited for
+    QLabel* dark_;                     // where nobody keeps the screen on
     // over
-    QLabel *overWords_, *overList_;
-    QPushButton* overPractise_;
+    QLabel *overWords_, *overList_, *taughtHead_, *taught_;
+    QPushButton *overPractise_, *overCount_;
+    Teacher* teacher_ = nullptr;
+    size_t taughtAfter_ = 0;  // events of the run that the teacher was asked about
     std::string toPractise_;
     std::string shown_;
     bool wantsAwake_ = false;

@@ -22,7 +22,7 @@ using assembly::Snap;
 using form::Vec3;
 
 constexpr double kReach = 9;                    // px: so near a part holds on
-constexpr double kMoved = 5e-5;                 // m: less is no move
+constexpr double kLeastMove = 5e-5;             // m: less is no move
 constexpr double kFrame = 1.18;                 // of the parts, what the picture shows
 constexpr double kShrunk = 0.5;                 // of the frame: parts that take less are looked at from nearer
 constexpr double kSteep = 0.15;                 // of the pitch's sine: seen flatter a part moves only aside
@@ -246,7 +246,7 @@ void HandStage::letGo() {
     const size_t k = index();
     if (k >= assembly_.items.size()) return;
     const form::Pose was = form::poseOf(assembly_.items[k]);
-    const bool same = form::length(pose.at - was.at) < kMoved && form::length(pose.x - was.x) < 1e-6 &&
+    const bool same = form::length(pose.at - was.at) < kLeastMove && form::length(pose.x - was.x) < 1e-6 &&
                       form::length(pose.y - was.y) < 1e-6;
     if (!same) emit put(chosen_, pose);
     else scene_ = base_;

@@ -1,0 +1,173 @@
+#include "core/learn/said.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <numeric>
+#include <set>
+
+#include "core/quantity/clock.h"
+#include "core/quantity/plural.h"
+
+namespace uovo::learn {
+namespace {
+
+constexpr double kBeyond = 1.0;    // sds of what is left open, before something is said to differ
+constexpr double kNotable = 0.04;  // less is as the book says
+constexpr double kDoubted = 0.35;  // weight below which a record is asked about
+constexpr double kWorthIt = 0.05;  // share that a measurement must narrow a plan by
+
+std::string percent(double factor) { return fmt::format("{:.0f} %", 100 * std::abs(factor - 1)); }
+
+double massOf(const Told& t) { return std::accumulate(t.coats.begin(), t.coats.end(), 0.0); }
+
+std::string counted(size_t many, const char* thing) {
+    return fmt::format("{} {}{}", many, thing, many == 1 ? "" : "s");
+}
+
+/// "your logbook, 4 measurements of 12 May 2026 and 19 May 2026".
+std::string sourceOf(size_t many, const std::vector<Evening>& evenings, const std::set<size_t>& of) {
+    std::string dates;
+    size_t k = 0;
+    for (const size_t e : of) {
+        if (!dates.empty()) dates += k + 1 == of.size() ? " and " : ", ";
+        dates += evenings[e].date.empty() ? evenings[e].id : dateInWords(evenings[e].date);
+        ++k;
+    }
+    return fmt::format("your logbook, {} of {}", counted(many, "measurement"), dates);
+}
+
+std::string decapitalised(std::string s) {
+    if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
+    return s;
+}
+
+}  // namespace
+
+std::vector<Lesson> lessons(const Learned& known, const std::vector<Evening>& evenings, const material::Library& lib,
+                            std::stop_token stop) {
+    std::vector<Lesson> out;
+    const auto sdOf = [&](const std::string& id) {
+        const size_t* at = known.unknowns.find(id);
+        return at ? known.fit.sd(*at) : 1.0;
+    };
+    const auto valueOf = [&](const std::string& id) {
+        const size_t* at = known.unknowns.find(id);
+        return at ? known.fit.unknowns[static_cast<Eigen::Index>(*at)] : 0.0;
+    };
+    std::map<std::string, std::set<size_t>> dates;
+    std::map<std::string, const Piece*> pieces;
+    std::set<size_t> all;
+    for (const auto& j : known.judged) {
+        const Evening& e = evenings[j.evening];
+        const Record& r = e.records[j.record];
+        const Piece* p = e.plan.piece(r.piece);
+        const auto* c = lib.find(p ? p->chocolate : r.chocolate);
+        if (!c) continue;
+        dates[c->figuresAs()].insert(j.evening);
+        if (p) pieces[c->figuresAs()] = p;
+        all.insert(j.evening);
+    }
+    for (const auto& [id, where] : dates) {
+        const auto it = pieces.find(id);
+        if (it == pieces.end()) continue;
+        const Evening& last = evenings[*where.rbegin()];
+        const auto bag = last.bags.find(id);
+        Shift bagOnly = likely(known, id, lib, bag != last.bags.end() ? bag->second : last.id);
+        for (int k = static_cast<int>(Of::Seed); k < kShifts; ++k) bagOnly[k] = 0;
+        const Evening* of = &last;
+        for (const size_t e : where)
+            if (evenings[e].plan.piece(it->second->id) == it->second) of = &evenings[e];
+        Plan plan = of->plan;
+        material::Library moved = lib;
+        apply(bagOnly, it->second->chocolate, plan, moved);
+        const auto book = tell(*it->second, of->plan, lib, stop),
+                   mine = tell(*plan.piece(it->second->id), plan, moved, stop);
+        if (!book || !mine) continue;
+        const double factor = massOf(*mine) / massOf(*book);
+        const std::string name = decapitalised(lib.find(id)->name);
+        const std::string source = sourceOf(known.measuredOf(id), evenings, where);
+        if (std::abs(factor - 1) < kNotable)
+            out.push_back({"wall:" + id,
+                           fmt::format("Your {} is as the book says: walls come out within {:.0f} % of it.", name,
+                                       std::max(1.0, 100 * std::abs(factor - 1))),
+                           source, factor});
+        else
+            out.push_back(
+                {"wall:" + id,
+                 fmt::format("Your {} stands {} than the book: walls come out {} {}.", name,
+                             factor > 1 ? "better" : "less well", percent(factor), factor > 1 ? "thicker" : "thinner"),
+                 source, factor});
+    }
+    const auto differs = [&](const std::string& id, double least) {
+        return std::abs(valueOf(id)) > std::max(least, kBeyond * sdOf(id));
+    };
+    const std::string source = sourceOf(known.measured(), evenings, all);
+    if (differs("fridge-air", kNotable)) {
+        const double f = std::exp(valueOf("fridge-air"));
+        out.push_back(
+            {"fridge",
+             fmt::format("Your fridge cools {} {} than the book's.", percent(f), f > 1 ? "faster" : "more slowly"),
+             source, f});
+    }
+    if (differs("ladle", 0.2))
+        out.push_back({"ladle",
+                       fmt::format("Your coats go on about {:.1f} K {} than you say.", std::abs(valueOf("ladle")),
+                                   valueOf("ladle") > 0 ? "warmer" : "cooler"),
+                       source, valueOf("ladle")});
+    if (differs("wait", kNotable)) {
+        const double f = std::exp(valueOf("wait"));
+        out.push_back({"wait",
+                       fmt::format("You drain and wait {} {} than you say.", percent(f), f > 1 ? "longer" : "shorter"),
+                       source, f});
+    }
+    if (known.pace.isTold()) {
+        const double f = std::exp(known.pace.cook);
+        out.push_back(
+            {"hands", fmt::format("Your hands take {} {} than the book's.", percent(f), f > 1 ? "longer" : "less long"),
+             fmt::format("your logbook, {}", counted(known.pace.timed, "timing")), f});
+    }
+    return out;
+}
+
+std::vector<Question> questions(const Learned& known, const std::vector<Evening>& evenings, UnitSystem units) {
+    std::vector<Question> out;
+    for (const auto& j : known.judged) {
+        const Record& r = evenings[j.evening].records[j.record];
+        if (j.weight >= kDoubted || r.is == Record::Is::Touched) continue;
+        const bool weighed = r.is == Record::Is::Weighed;
+        const Dimension d = weighed ? Dimension::Mass : Dimension::Length;
+        const double scatter =
+            std::abs(j.z) > 0 ? std::abs(std::log((weighed ? r.value / r.of : r.value) / j.expected) / j.z) : 0;
+        // an increment is judged; what was typed is the whole: only where both are one is the slip named
+        const auto doubt = askBack(weighed ? r.value / r.of : r.value, j.expected, std::max(0.02, scatter), weighed);
+        const Piece* p = evenings[j.evening].plan.piece(r.piece);
+        std::string s = fmt::format("{} {}: that does not fit what else was measured.", p ? p->name : "A spoonful",
+                                    format(r.value, d, units));
+        if (doubt && doubt->slip)
+            s += fmt::format(" Was it {}?", format(doubt->meant * (weighed ? r.of : 1), d, units));
+        out.push_back({j.evening, j.record, s});
+    }
+    return out;
+}
+
+std::string nextMeasurement(const Learned& known, const Plan& plan, const material::Library& lib,
+                            std::stop_token stop) {
+    const auto worth = worthMeasuring(known, plan, lib, stop);
+    if (worth.empty() || worth[0].narrows < kWorthIt) return {};
+    const auto& best = worth[0];
+    const auto* c = lib.find(best.chocolate);
+    if (best.piece.empty())
+        return fmt::format(
+            "What would tell most: let one tablespoon of the {} spread for a minute on a warm level plate, and measure "
+            "how wide it "
+            "lies. It narrows the grams of this plan by {:.0f} %.",
+            c ? decapitalised(c->name) : best.chocolate, 100 * best.narrows);
+    return fmt::format(
+        "What would tell most: weigh one of the {} after its first coat. It narrows the grams of this plan by {:.0f} "
+        "%.",
+        plural(decapitalised(plan.piece(best.piece)->name)), 100 * best.narrows);
+}
+
+}  // namespace uovo::learn

@@ -1,0 +1,94 @@
+#include "desktop/bench/teacher.h"
+
+#include <map>
+#include <set>
+
+#include "core/learn/run_records.h"
+#include "core/learn/said.h"
+#include "core/material/colour.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+/// "Crater bowl: one will weigh 92 to 121 g; before it was 78 to 207 g."
+QString nextOne(const Piece& piece, const learn::Band& before, const learn::Band& now, UnitSystem units) {
+    const auto grams = [&](double kilograms) {
+        return qstring(format(kilograms, Dimension::Mass, units)).replace(QLatin1Char(' '), QChar::Nbsp);
+    };
+    return QObject::tr("%1: the next one weighs %2 to %3; before it was %4 to %5.")
+        .arg(qstring(piece.name), grams(now.low), grams(now.high), grams(before.low), grams(before.high));
+}
+
+}  // namespace
+
+Teacher::~Teacher() { forget(); }
+
+void Teacher::forget() {
+    thread_.request_stop();
+    if (thread_.joinable()) thread_.join();
+    ++number_;
+    lines_.clear();
+    learned_.clear();
+    busy_ = false;
+}
+
+void Teacher::ask(const run::Run& run) {
+    forget();
+    auto evening = learn::eveningOf(run, session_.plan());
+    if (evening.records.empty()) return;
+    busy_ = true;
+    thread_ = std::jthread(
+        [this, number = number_, log = std::vector{std::move(evening)},
+         library = material::withColours(session_.library(), session_.plan().colours)](std::stop_token stop) {
+            QStringList lines;
+            Learned learned;
+            const auto known = learn::learn(log, library, stop), book = learn::learn({}, library, stop);
+            if (known && book) {
+                const Plan& plan = log[0].plan;
+                for (const auto& l : learn::lessons(*known, log, library, stop))
+                    lines << QStringLiteral("%1 (%2)").arg(qstring(l.sentence), qstring(l.source));
+                for (const auto& q : learn::questions(*known, log, plan.units)) lines << qstring(q.sentence);
+                std::set<std::string> told;
+                for (const auto& r : log[0].records) {
+                    const Piece& piece = *plan.piece(r.piece);
+                    const auto* chocolate = library.find(piece.chocolate);
+                    if (!chocolate || !told.insert(piece.id).second) continue;
+                    // an evening without a named bag has one of its own
+                    const auto now = learn::forecast(*known, piece, plan, library, log[0].id, stop);
+                    const auto before = learn::forecast(*book, piece, plan, library, {}, stop);
+                    if (now && before) lines << nextOne(piece, before->mass, now->mass, plan.units);
+                    learned[piece.chocolate] = learn::likely(*known, chocolate->figuresAs(), library, log[0].id);
+                }
+            }
+            if (stop.stop_requested()) return;
+            QMetaObject::invokeMethod(
+                this,
+                [this, number, lines, learned] {
+                    if (number != number_) return;
+                    lines_ = lines;
+                    learned_ = learned;
+                    busy_ = false;
+                    emit changed();
+                },
+                Qt::QueuedConnection);
+        });
+}
+
+void Teacher::count() {
+    if (learned_.empty()) return;
+    const auto library = material::withColours(session_.library(), session_.plan().colours);
+    session_.document().edit(tr("Count on what was weighed"), [&](Plan& plan) {
+        bool kitchen = true;  // is the same for all: taken once
+        for (const auto& [id, shift] : learned_) {
+            learn::Shift s = shift;
+            if (!kitchen) s[static_cast<int>(learn::Of::FridgeAir)] = s[static_cast<int>(learn::Of::Fridge)] = 0;
+            learn::countOn(s, id, plan, library);
+            kitchen = false;
+        }
+    });
+    learned_.clear();
+    emit changed();
+}
+
+}  // namespace uovo::desktop
