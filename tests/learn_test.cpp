@@ -6,10 +6,13 @@
 #include <numeric>
 #include <random>
 
+#include "core/learn/run_records.h"
 #include "core/learn/said.h"
 #include "core/learn/spoon.h"
-#include "support.h"
+#include "core/material/colour.h"
+#include "core/run/agenda.h"
 #include "support_command.h"
+#include "support_day.h"
 #include "support_files.h"
 
 namespace uovo::learn_test {
@@ -285,6 +288,114 @@ TEST_CASE("what to measure next: something while nothing is known, a second fami
     CHECK(of(plan.pieces[1].id) > of(plan.pieces[0].id));
     CHECK(then[0].narrows < first[0].narrows);
     CHECK_FALSE(nextMeasurement(*nothing, plan, io::library()).empty());
+}
+
+TEST_CASE(
+    "what the bench weighed becomes records; what was taken back, and what weighs with something in it, does not") {
+    const Plan plan = test::bowls(2);
+    const auto lib = material::withColours(io::library(), plan.colours);
+    const auto answers = test::answersOf(plan);
+    REQUIRE(answers.day);
+    const long begins = *localMinutes(answers.day->clock(answers.day->layout.begins));
+    run::Run day;
+    REQUIRE(day.take(run::begin(plan, answers, begins)));
+    REQUIRE(day.take(run::laid(*answers.day, begins, 0)));
+    size_t filled = 0, weighings = 0;
+    while (day.next(-1)) {
+        const run::Step step = *day.next(-1), *s = &step;  // those of the run move
+        run::Event e;
+        e.at = std::max(day.now(), std::max(day.due(*s), s->at * run::kMinute));
+        e.step = s->id;
+        e.piece = s->piece;
+        const bool bowl = s->madeOf() == plan.pieces[0].id;
+        if (bowl && (s->kind == "in-1" || s->kind == "in-2" || s->kind.starts_with("fill"))) {
+            e.kind = run::Kind::Weighed;
+            e.figure = s->kind == "in-1" ? 0.05 : s->kind == "in-2" ? 0.11 : 0.3;
+            filled += s->kind.starts_with("fill");
+            REQUIRE(day.take(e));
+            ++weighings;
+            if (s->kind == "in-1") {  // once more, and taken back
+                e.figure = 0.07;
+                REQUIRE(day.take(e));
+                run::Event back;
+                back.kind = run::Kind::Undone;
+                back.at = e.at;
+                REQUIRE(day.take(back));
+            }
+        }
+        e.kind = run::Kind::Done;
+        e.at += s->minutes * run::kMinute;
+        e.step = s->id;
+        REQUIRE(day.take(e));
+    }
+    const Evening e = eveningOf(day, plan);
+    CHECK(e.date == day.begun().substr(0, 10));
+    CHECK(e.records.size() == weighings - filled);
+    REQUIRE_FALSE(e.records.empty());
+    for (const auto& r : e.records) {
+        CHECK(r.piece == plan.pieces[0].id);
+        CHECK(r.value == (r.coats == 1 ? 0.05 : 0.11));
+    }
+}
+
+TEST_CASE(
+    "a plan that counts on what was learned has the bag's and the kitchen's figures, not the evening's or the cook's") {
+    const Plan plan = bowlPlan();
+    Shift s;
+    s << -0.3, 0.1, 0.2, 0.5, std::log(1.2), 1.5, 0.4, 0.1;
+    Plan counted = plan;
+    countOn(s, "dark", counted, io::library());
+    const auto& own = counted.own.at("dark").values;
+    CHECK(own.at("yield40") == Approx(io::library().find("dark")->at("yield40").value * std::exp(-0.3)));
+    CHECK(own.at("growthRate") == Approx(io::library().find("dark")->at("growthRate").value * std::exp(0.2)));
+    CHECK(counted.kitchen.fridgeAir == Approx(1.2));
+    CHECK(counted.kitchen.fridge == plan.kitchen.fridge);
+    CHECK((ownOf(counted, "dark", io::library()) - s).head(3).norm() < 1e-9);
+    CHECK(ownOf(plan, "dark", io::library()).norm() == 0);
+    CHECK(counted.pieces == plan.pieces);
+    CHECK(problems(counted, io::library()).empty());
+    CHECK(readPlan(writePlan(counted)).value() == counted);
+    const Plan once = counted;
+    countOn(s, "dark", counted, io::library());  // twice is once
+    CHECK(counted == once);
+    Shift far = 9 * Shift::Ones();
+    far[static_cast<int>(Of::Yield)] = -9;
+    countOn(far, "dark", counted, io::library());
+    CHECK(problems(counted, io::library()).empty());
+    // a fridge that cools better sets sooner
+    Plan better = plan;
+    better.kitchen.fridgeAir = 1.5;
+    CHECK(tell(bowl(better), better, io::library())->foot < tell(bowl(plan), plan, io::library())->foot);
+    better.kitchen.fridgeAir = 9;
+    REQUIRE(problems(better, io::library()).size() == 1);
+    CHECK(problems(better, io::library())[0].where == "kitchen/fridgeAir");
+}
+
+TEST_CASE("what a plan counts on already is not learned a second time") {
+    const Plan plan = bowlPlan();
+    const auto book = tell(bowl(plan), plan, io::library());
+    const std::vector<Record> light{weighed(bowl(plan), 1, 0.84 * book->coats[0]),
+                                    weighed(bowl(plan), 2, 0.84 * massOf(*book))};
+    const auto first = learn::learn({evening(plan, light)}, io::library());
+    REQUIRE(first);
+    const Shift learned = likely(*first, "dark", io::library(), "first");
+    Plan counted = plan;
+    countOn(learned, "dark", counted, io::library());
+    CHECK(massOf(*tell(bowl(counted), counted, io::library())) == Approx(0.84 * massOf(*book)).epsilon(0.05));
+    // the same bowl again: a log of both begins from the book, whatever the second plan counts on
+    Evening second = evening(counted, light);
+    second.id = "later";
+    const auto both = learn::learn({evening(plan, light), second}, io::library());
+    REQUIRE(both);
+    CHECK(likely(*both, "dark", io::library(), "first")[0] == Approx(learned[0]).margin(0.06));
+    // the second alone begins with its plan: nothing new is learned
+    const auto alone = learn::learn({second}, io::library(), {}, centreOf(counted, io::library()));
+    REQUIRE(alone);
+    CHECK(likely(*alone, "dark", io::library(), "first")[0] == Approx(learned[0]).margin(0.06));
+    const auto before = learn::learn({}, io::library(), {}, centreOf(counted, io::library()));
+    const auto f = forecast(*before, bowl(counted), counted, io::library(), "first");
+    REQUIRE(f);
+    CHECK(f->mass.likely == Approx(0.84 * massOf(*book)).epsilon(0.06));
 }
 
 TEST_CASE("uovo-cli learn prints what records teach and what it changes") {

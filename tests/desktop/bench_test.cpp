@@ -303,6 +303,37 @@ TEST_CASE("what the thermometer reads is typed, judged for the pot in use, and k
     CHECK(*at->second.celsius == Approx(28));
 }
 
+TEST_CASE("a pot that two windows watch is read once into the day, again when it has moved and a minute has passed") {
+    Kitchen k;
+    Plan plan = k.session.plan();
+    plan.kitchen.helpers = io::demoPlan(kNow).kitchen.helpers;
+    k.session.document().setPlan(plan, {});
+    k.answered();
+    k.bench()->keeper()->begin();
+    k.settled();
+    k.work("coat-1");
+    auto* who = k.bench()->findChild<QComboBox*>("benchWho");
+    BenchPlace* second = k.bench()->openFor(who->itemText(1));
+    REQUIRE(second);
+    QTest::qWait(30);
+    REQUIRE_FALSE(k.bench()->watch()->pot().empty());
+    REQUIRE(second->watch()->pot() == k.bench()->watch()->pot());
+    auto* link = k.window.findChild<ProbeLink*>();
+    REQUIRE(link);
+    const auto read = [&](double celsius) {
+        emit link->reading({probe::Reading::Kind::Temperature, celsius, {}, -1});
+        QTest::qWait(5);
+        return std::ranges::count(k.run().events(), run::Kind::Read, &run::Event::kind);
+    };
+    CHECK(read(31.5) == 1);
+    CHECK(read(31.5) == 1);
+    CHECK(second->watch()->celsius().has_value());
+    k.wait(2);
+    CHECK(read(31.5) == 1);  // it has not moved
+    k.bench()->keeper()->close();
+    QTest::qWait(20);
+}
+
 TEST_CASE("a due timer rings once, louder things in their own way, and nothing in quiet hours") {
     Kitchen k;
     auto heard = std::make_unique<Heard>();

@@ -99,6 +99,8 @@ public:
         }
         return all;
     }
+    /// What took how long; known once the work is gathered.
+    const std::vector<Timed>& timed() const { return timed_; }
 
 private:
     void leave(size_t e, size_t i, std::string why) {
@@ -200,8 +202,6 @@ private:
     const material::Library& lib_;
     Learned& out_;
     std::map<std::string, Before> before_;
-
-public:
     std::vector<Timed> timed_;
 };
 
@@ -275,13 +275,25 @@ std::optional<Told> tell(const Piece& piece, const Plan& plan, const material::L
     return out;
 }
 
+Centre centreOf(const Plan& plan, const material::Library& lib) {
+    Centre out;
+    for (const auto& piece : plan.pieces) {
+        const std::string figures = figuresOf(piece.chocolate, lib);
+        const Shift own = ownOf(plan, piece.chocolate, lib);
+        for (const Of of : {Of::Yield, Of::Viscosity, Of::Growth, Of::FridgeAir})
+            out[partsOf(of, figures, "", "", lib).front().id] = own[static_cast<int>(of)];
+    }
+    return out;
+}
+
 tl::expected<Learned, Problem> learn(const std::vector<Evening>& evenings, const material::Library& library,
-                                     std::stop_token stop) {
+                                     std::stop_token stop, Centre centre) {
     Learned out;
+    out.centre = std::move(centre);
     Gather gather(evenings, library, out);
     const std::vector<Work> works = gather.work();
-    out.pace = paceOf(gather.timed_, {library.learns("cookSd"), library.learns("kindSd"), library.learns("timeScatter"),
-                                      library.learns("timeRounded")});
+    out.pace = paceOf(gather.timed(), {library.learns("cookSd"), library.learns("kindSd"),
+                                       library.learns("timeScatter"), library.learns("timeRounded")});
     std::vector<Block> blocks;
     std::vector<std::vector<std::pair<size_t, size_t>>> sums;  // parameter, unknown
     for (const auto& w : works) {
@@ -294,7 +306,11 @@ tl::expected<Learned, Problem> learn(const std::vector<Evening>& evenings, const
                  partsOf(static_cast<Of>(k), figures, bag != evening.bags.end() ? bag->second : evening.id, evening.id,
                          library)) {
                 const size_t at = out.unknowns.of(part.id);
-                if (at == out.priors.size()) out.priors.push_back(part);
+                if (at == out.priors.size()) {
+                    out.priors.push_back(part);
+                    if (const auto mean = out.centre.find(part.id); mean != out.centre.end())
+                        out.priors.back().mean = mean->second;
+                }
                 sum.emplace_back(static_cast<size_t>(k), at);
             }
     }
@@ -319,9 +335,10 @@ tl::expected<Learned, Problem> learn(const std::vector<Evening>& evenings, const
             double shift = 0;
             for (const auto& [n, sd] : works[b].seen[i].departs)
                 shift += sd * out.fit.departures[static_cast<Eigen::Index>(n)];
-            out.judged.push_back({works[b].evening, works[b].reads[i].record,
-                                  std::exp(out.fit.told[b][static_cast<Eigen::Index>(i)] + shift), out.fit.z[b][i],
-                                  out.fit.weights[b][i]});
+            const auto& read = works[b].reads[i];
+            out.judged.push_back({works[b].evening, read.record, read.given,
+                                  std::exp(out.fit.told[b][static_cast<Eigen::Index>(i)] + shift),
+                                  works[b].seen[i].scatter, out.fit.z[b][i], out.fit.weights[b][i]});
         }
     return out;
 }

@@ -33,12 +33,20 @@ std::vector<Unknown> partsOf(Of of, const std::string& chocolate, const std::str
 /// A measurement as it came out.
 struct Judged {
     size_t evening = 0, record = 0;
-    double expected = 0;  ///< what the fit makes of it, in the record's unit; of Touched s until it is firm
+    double given = 0;     ///< what was judged, in the record's unit: of Weighed kg on one since it was last weighed
+    double expected = 0;  ///< what the fit makes of it; of Touched s until it is firm
+    double scatter = 0;   ///< sd of its logarithm
     double z = 0;         ///< how far it is off, in its scatter
     double weight = 1;    ///< near 0: not believed
 };
 
+/// Means that unknowns begin with where it is not the book's nought, by their ids.
+using Centre = std::map<std::string, double>;
+/// What a plan's own figures say of its chocolates and its kitchen.
+Centre centreOf(const Plan& plan, const material::Library& library);
+
 struct Learned {
+    Centre centre;
     Names unknowns;
     std::vector<Unknown> priors;  ///< of each unknown
     Names departures;
@@ -53,8 +61,10 @@ struct Learned {
 };
 
 /// Learns from all evenings at once. Without evenings: what the book knows.
+/// @param centre where to begin from; empty: from the book. A log of many evenings begins there, for the plans' own
+/// figures may come from it; one evening alone begins with what its plan counts on.
 tl::expected<Learned, Problem> learn(const std::vector<Evening>& evenings, const material::Library& library,
-                                     std::stop_token stop = {});
+                                     std::stop_token stop = {}, Centre centre = {});
 
 /// What a piece of a plan is computed to weigh and do: kg of each coat, m, s.
 struct Told {

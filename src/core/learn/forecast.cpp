@@ -31,7 +31,8 @@ public:
     }
     size_t unknown(const Unknown& u) {
         if (const size_t* at = known_.unknowns.find(u.id)) return *at;
-        return fresh(u.id, u.mean, u.sd);
+        const auto mean = known_.centre.find(u.id);
+        return fresh(u.id, mean != known_.centre.end() ? mean->second : u.mean, u.sd);
     }
     /// In units of its sd.
     size_t departure(const std::string& name) {

@@ -79,11 +79,13 @@ std::vector<Lesson> lessons(const Learned& known, const std::vector<Evening>& ev
         const Evening* of = &last;
         for (const size_t e : where)
             if (evenings[e].plan.piece(it->second->id) == it->second) of = &evenings[e];
-        Plan plan = of->plan;
-        material::Library moved = lib;
-        apply(bagOnly, it->second->chocolate, plan, moved);
-        const auto book = tell(*it->second, of->plan, lib, stop),
-                   mine = tell(*plan.piece(it->second->id), plan, moved, stop);
+        const auto made = [&](const Shift& shift) {
+            Plan plan = of->plan;
+            material::Library moved = lib;
+            apply(shift, it->second->chocolate, plan, moved);
+            return tell(*plan.piece(it->second->id), plan, moved, stop);
+        };
+        const auto book = made(Shift::Zero()), mine = made(bagOnly);
         if (!book || !mine) continue;
         const double factor = massOf(*mine) / massOf(*book);
         const std::string name = decapitalised(lib.find(id)->name);
@@ -138,10 +140,10 @@ std::vector<Question> questions(const Learned& known, const std::vector<Evening>
         if (j.weight >= kDoubted || r.is == Record::Is::Touched) continue;
         const bool weighed = r.is == Record::Is::Weighed;
         const Dimension d = weighed ? Dimension::Mass : Dimension::Length;
-        const double scatter =
-            std::abs(j.z) > 0 ? std::abs(std::log((weighed ? r.value / r.of : r.value) / j.expected) / j.z) : 0;
-        // an increment is judged; what was typed is the whole: only where both are one is the slip named
-        const auto doubt = askBack(weighed ? r.value / r.of : r.value, j.expected, std::max(0.02, scatter), weighed);
+        const double each = weighed ? r.value / r.of : r.value;
+        // where only what came on since the last weighing was judged, what was typed cannot be told from it
+        const bool whole = std::abs(j.given / each - 1) < 1e-9;
+        const auto doubt = whole ? askBack(each, j.expected, j.scatter, weighed) : std::nullopt;
         const Piece* p = evenings[j.evening].plan.piece(r.piece);
         std::string s = fmt::format("{} {}: that does not fit what else was measured.", p ? p->name : "A spoonful",
                                     format(r.value, d, units));

@@ -2,10 +2,14 @@
 
 #include <algorithm>
 #include <cmath>
+#include <utility>
 
 namespace uovo::learn {
 namespace {
 double at(const Shift& s, Of of) { return s[static_cast<int>(of)]; }
+
+constexpr std::pair<const char*, Of> kOwn[] = {
+    {"yield40", Of::Yield}, {"viscosity40", Of::Viscosity}, {"growthRate", Of::Growth}};
 }  // namespace
 
 Shift shiftSds(const material::Library& lib) {
@@ -18,22 +22,27 @@ Shift shiftSds(const material::Library& lib) {
 void countOn(const Shift& shift, const std::string& id, Plan& plan, const material::Library& library) {
     if (const auto* chocolate = library.find(id)) {
         auto& own = plan.own[chocolate->figuresAs()].values;
-        const auto times = [&](const char* name, Of of) {
-            const auto it = own.find(name);
-            own[name] = (it != own.end() ? it->second : chocolate->at(name).value) * std::exp(at(shift, of));
-        };
-        times("yield40", Of::Yield);
-        times("viscosity40", Of::Viscosity);
-        times("growthRate", Of::Growth);
+        for (const auto& [name, of] : kOwn) own[name] = chocolate->at(name).value * std::exp(at(shift, of));
     }
-    plan.kitchen.fridgeAir =
-        std::clamp(plan.kitchen.fridgeAir * std::exp(at(shift, Of::FridgeAir)), kFridgeAirLeast, kFridgeAirMost);
-    constexpr double kColdest = 0, kWarmest = 14;  // °C of a fridge that a plan takes
-    plan.kitchen.fridge.value = std::clamp(plan.kitchen.fridge.value + at(shift, Of::Fridge), kColdest, kWarmest);
+    plan.kitchen.fridgeAir = std::clamp(std::exp(at(shift, Of::FridgeAir)), kFridgeAirLeast, kFridgeAirMost);
+}
+
+Shift ownOf(const Plan& plan, const std::string& id, const material::Library& library) {
+    Shift out = Shift::Zero();
+    out[static_cast<int>(Of::FridgeAir)] = std::log(plan.kitchen.fridgeAir);
+    const auto* chocolate = library.find(id);
+    const auto own = chocolate ? plan.own.find(chocolate->figuresAs()) : plan.own.end();
+    if (own == plan.own.end()) return out;
+    for (const auto& [name, of] : kOwn)
+        if (const auto it = own->second.values.find(name); it != own->second.values.end() && it->second > 0)
+            out[static_cast<int>(of)] = std::log(it->second / chocolate->at(name).value);
+    return out;
 }
 
 void apply(const Shift& shift, const std::string& id, Plan& plan, material::Library& library) {
     countOn(shift, id, plan, library);
+    constexpr double kColdest = 0, kWarmest = 14;  // °C of a fridge that a plan takes
+    plan.kitchen.fridge.value = std::clamp(plan.kitchen.fridge.value + at(shift, Of::Fridge), kColdest, kWarmest);
     auto& seed = library.physics.at("crystalsTempered").value;
     seed = std::min(0.2, seed * std::exp(at(shift, Of::Seed)));
     for (auto& piece : plan.pieces)

@@ -25,12 +25,15 @@ using Shift = Eigen::Matrix<double, kShifts, 1>;
 /// sd of each before anything is measured: data/learning.json.
 Shift shiftSds(const material::Library& library);
 
-/// A plan that counts on what is learned of its chocolate `id` and its kitchen: they are its own figures then. Evening
-/// and cook are left as they are said. Ends where no plan is refused.
+/// A plan that counts on what is learned of its chocolate `id` and its fridge's air: they are its own figures then,
+/// whatever they were. Evening, cook and the fridge's degrees are left as they are said. Ends where no plan is refused.
 void countOn(const Shift& shift, const std::string& chocolate, Plan& plan, const material::Library& library);
 
-/// A plan and a library as they are there: the chocolate `id` of the plan, its kitchen, its coats.
-/// Of a compound the seed is not made by a cook: it stays.
+/// The shift by which a plan's own figures differ from the book; zero where it has none.
+Shift ownOf(const Plan& plan, const std::string& chocolate, const material::Library& library);
+
+/// A plan and a library as they are there: the chocolate `id` of the plan, its kitchen, its coats. A shift is from the
+/// book: the plan's own figures go. Of a compound the seed is not made by a cook: it stays.
 void apply(const Shift& shift, const std::string& chocolate, Plan& plan, material::Library& library);
 
 }  // namespace uovo::learn

@@ -1,5 +1,6 @@
 #include "desktop/bench/pot_watch.h"
 
+#include <algorithm>
 #include <cmath>
 
 #include "report/text.h"
@@ -8,6 +9,7 @@ namespace uovo::desktop {
 namespace {
 
 constexpr double kMoved = 0.3, kOften = 60;  // °C that it must have moved to be kept again, and s: the log stays short
+constexpr double kSame = 5;                  // s in which two windows mean the same reading
 constexpr qint64 kFresh = 4000;              // ms that a scale's figure counts
 
 }  // namespace
@@ -44,7 +46,6 @@ void PotWatch::follow(const run::Step* step) {
     coach_.reset();
     celsius_.reset();
     pot_.clear();
-    kept_ = keptAt_ = -1e9;
     if (at && keeper_.run()) {
         const auto& m = answers->melts[*at];
         const double room = session_.plan().kitchen.room.value, watts = m.choice.watts;
@@ -64,17 +65,21 @@ void PotWatch::follow(const run::Step* step) {
 void PotWatch::typed(double celsius) {
     if (coach_) coach_->forget();
     read(static_cast<double>(since_.elapsed()) / 1e3, celsius);
-    if (!pot_.empty()) keep(celsius);
+    if (pot_.empty() || !keeper_.runs()) return;
+    const run::Event* last = lastKept();
+    if (!last || last->at < keeper_.second() || last->figure != celsius) keep(celsius);
 }
 
 void PotWatch::read(double seconds, double celsius) {
     if (pot_.empty() || !keeper_.runs()) return;
     const auto said = coach_ ? coach_->read(seconds, celsius) : std::nullopt;
     celsius_ = coach_ && std::isfinite(coach_->celsius()) ? coach_->celsius() : celsius;
-    const double now = keeper_.second();
-    if ((std::abs(*celsius_ - kept_) >= kMoved && now - keptAt_ >= kOften) ||
-        (said && said->tone != probe::Prompt::Tone::Wait))
-        keep(*celsius_);
+    const run::Event* last = lastKept();
+    const double passed = last ? keeper_.second() - last->at : kOften;
+    const bool moved = !last || std::abs(*celsius_ - last->figure) >= kMoved;
+    const bool told =
+        said && said->tone != probe::Prompt::Tone::Wait && passed >= kSame;  // another window tells it too
+    if ((moved && passed >= kOften) || told) keep(*celsius_);
     emit changed();
     if (said) emit prompted(qstring(said->words), said->tone);
 }
@@ -85,9 +90,15 @@ void PotWatch::keep(double celsius) {
     e.kind = run::Kind::Read;
     e.pot = pot_;
     e.figure = celsius;
-    kept_ = celsius;
-    keptAt_ = keeper_.second();
     keeper_.take(e);
+}
+
+const run::Event* PotWatch::lastKept() const {
+    const auto& events = keeper_.run()->events();
+    const auto it = std::ranges::find_if(events.rbegin(), events.rend(), [this](const run::Event& e) {
+        return e.kind == run::Kind::Read && e.pot == pot_;
+    });
+    return it == events.rend() ? nullptr : &*it;
 }
 
 }  // namespace uovo::desktop

@@ -37,6 +37,8 @@ signals:
 private:
     void read(double seconds, double celsius);
     void keep(double celsius);
+    /// The last reading of the pot that the run has, by this window or another; null: none.
+    const run::Event* lastKept() const;
 
     Session& session_;
     RunKeeper& keeper_;
@@ -44,7 +46,6 @@ private:
     std::string pot_, kind_;  // and what is done to it: "temper", or it is used
     std::optional<probe::Coach> coach_;
     std::optional<double> celsius_, mass_;
-    double kept_ = -1e9, keptAt_ = -1e9;  // °C and s of the run, as it was last kept
     QElapsedTimer since_, weighed_;
 };
 

@@ -43,7 +43,8 @@ void Teacher::ask(const run::Run& run) {
          library = material::withColours(session_.library(), session_.plan().colours)](std::stop_token stop) {
             QStringList lines;
             Learned learned;
-            const auto known = learn::learn(log, library, stop), book = learn::learn({}, library, stop);
+            const auto centre = learn::centreOf(log[0].plan, library);
+            const auto known = learn::learn(log, library, stop, centre), book = learn::learn({}, library, stop, centre);
             if (known && book) {
                 const Plan& plan = log[0].plan;
                 for (const auto& l : learn::lessons(*known, log, library, stop))
@@ -79,13 +80,7 @@ void Teacher::count() {
     if (learned_.empty()) return;
     const auto library = material::withColours(session_.library(), session_.plan().colours);
     session_.document().edit(tr("Count on what was weighed"), [&](Plan& plan) {
-        bool kitchen = true;  // is the same for all: taken once
-        for (const auto& [id, shift] : learned_) {
-            learn::Shift s = shift;
-            if (!kitchen) s[static_cast<int>(learn::Of::FridgeAir)] = s[static_cast<int>(learn::Of::Fridge)] = 0;
-            learn::countOn(s, id, plan, library);
-            kitchen = false;
-        }
+        for (const auto& [id, shift] : learned_) learn::countOn(shift, id, plan, library);
     });
     learned_.clear();
     emit changed();
