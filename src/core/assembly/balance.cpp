@@ -148,8 +148,9 @@ Balance Statics::under(const Vec3& gravity, const std::vector<Push>& pushes) {
     for (const auto& push : pushes)
         if (push.part < n) add(push.part, push.at, push.force);
     for (size_t r = 0; r < load.size(); ++r) p.lp.setRowBounds(static_cast<int>(r), load[r], load[r]);
-    if (p.solved) p.lp.dual();  // the last optimum is a start: only the loads are others
-    else p.lp.primal();         // the slacks are a basis that is feasible at once
+    constexpr int kKeeps = 1, kTakesUp = 2;         // work areas and factors, of the solution before
+    if (p.solved) p.lp.dual(0, kKeeps | kTakesUp);  // the last optimum is a start: only the loads are others
+    else p.lp.primal(0, kKeeps);                    // the slacks are a basis that is feasible at once
     p.solved = true;
     const double* x = p.lp.primalColumnSolution();
     for (size_t i = 0; i < n; ++i) {
