@@ -46,8 +46,6 @@ Evening evening(Plan plan, std::vector<Record> records, const char* bag = "first
     return e;
 }
 
-double massOf(const Told& t) { return std::accumulate(t.coats.begin(), t.coats.end(), 0.0); }
-
 /// A kitchen that really is otherwise than the book: all that is not known, drawn from what it may be.
 class Truth {
 public:
@@ -170,7 +168,7 @@ TEST_CASE("a bowl that weighs less than the book's teaches that its bag runs mor
     CHECK(once[0] > -0.5);
     CHECK(first->fit.runs <= 30);
     const std::vector<Evening> log{
-        evening(plan, {weighed(bowl(plan), 1, 0.84 * book->coats[0]), weighed(bowl(plan), 2, 0.84 * massOf(*book))})};
+        evening(plan, {weighed(bowl(plan), 1, 0.84 * book->coats[0]), weighed(bowl(plan), 2, 0.84 * book->mass())})};
     const auto second = learn::learn(log, io::library());
     REQUIRE(second);
     const auto before = learn::learn({}, io::library());
@@ -186,7 +184,7 @@ TEST_CASE("a bowl that weighs less than the book's teaches that its bag runs mor
     CHECK(one < 0.75 * none);
     CHECK(two < one);
     const auto then = forecast(*second, bowl(plan), plan, io::library(), "first");
-    CHECK(then->mass.likely == Approx(0.84 * massOf(*book)).epsilon(0.04));
+    CHECK(then->mass.likely == Approx(0.84 * book->mass()).epsilon(0.04));
     // said
     const auto told = lessons(*second, log, io::library());
     REQUIRE_FALSE(told.empty());
@@ -195,7 +193,7 @@ TEST_CASE("a bowl that weighs less than the book's teaches that its bag runs mor
     CHECK(told[0].source == "your logbook, 2 measurements of 12 May 2026");
     // another bag of the same chocolate is nearer to the first than to the book, and less well known
     const auto newBag = forecast(*second, bowl(plan), plan, io::library(), "second");
-    CHECK(newBag->mass.likely < massOf(*book));
+    CHECK(newBag->mass.likely < book->mass());
     CHECK(newBag->mass.likely > then->mass.likely);
     CHECK(std::log(newBag->mass.high / newBag->mass.low) > two);
     // a chocolate that was not measured keeps its figures
@@ -375,13 +373,13 @@ TEST_CASE("what a plan counts on already is not learned a second time") {
     const Plan plan = bowlPlan();
     const auto book = tell(bowl(plan), plan, io::library());
     const std::vector<Record> light{weighed(bowl(plan), 1, 0.84 * book->coats[0]),
-                                    weighed(bowl(plan), 2, 0.84 * massOf(*book))};
+                                    weighed(bowl(plan), 2, 0.84 * book->mass())};
     const auto first = learn::learn({evening(plan, light)}, io::library());
     REQUIRE(first);
     const Shift learned = likely(*first, "dark", io::library(), "first");
     Plan counted = plan;
     countOn(learned, "dark", counted, io::library());
-    CHECK(massOf(*tell(bowl(counted), counted, io::library())) == Approx(0.84 * massOf(*book)).epsilon(0.05));
+    CHECK(tell(bowl(counted), counted, io::library())->mass() == Approx(0.84 * book->mass()).epsilon(0.05));
     // the same bowl again: a log of both begins from the book, whatever the second plan counts on
     Evening second = evening(counted, light);
     second.id = "later";
@@ -395,7 +393,7 @@ TEST_CASE("what a plan counts on already is not learned a second time") {
     const auto before = learn::learn({}, io::library(), {}, centreOf(counted, io::library()));
     const auto f = forecast(*before, bowl(counted), counted, io::library(), "first");
     REQUIRE(f);
-    CHECK(f->mass.likely == Approx(0.84 * massOf(*book)).epsilon(0.06));
+    CHECK(f->mass.likely == Approx(0.84 * book->mass()).epsilon(0.06));
 }
 
 TEST_CASE("uovo-cli learn prints what records teach and what it changes") {

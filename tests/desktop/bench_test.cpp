@@ -125,6 +125,24 @@ TEST_CASE("a bowl weighed at the bench teaches: the end of the day says it, and 
     k.session.document().undo();
     CHECK(k.session.plan().own == plan.own);
     CHECK(k.session.plan().kitchen == plan.kitchen);
+    // a rehearsal measures nothing, and says nothing of the day before it
+    k.answered();
+    k.bench()->keeper()->close();
+    k.bench()->keeper()->rehearse(1, 3);
+    for (int i = 0; i < 400 && k.bench()->keeper()->runs(); ++i) {
+        k.settled();
+        const run::Step* s = k.run().step(k.bench()->shown());
+        if (!s) break;
+        k.wait(std::max(0.0, std::max(k.run().due(*s), (s->at + s->minutes) * run::kMinute) -
+                                 k.bench()->keeper()->second()) /
+               60);
+        k.bench()->doneTarget()->click();
+        k.bench()->keeper()->answered();
+        emit k.bench()->mishaps()->closed();
+    }
+    REQUIRE(k.bench()->keeper()->isOver());
+    CHECK_FALSE(k.bench()->findChild<QLabel*>("benchTaught")->isVisible());
+    CHECK_FALSE(count->isVisible());
 }
 
 TEST_CASE("what is in the cold is a timer; when it is due it asks, and “not yet” asks again later") {

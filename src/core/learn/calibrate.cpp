@@ -205,13 +205,12 @@ private:
     std::vector<Timed> timed_;
 };
 
-/// The figures of a plan stand under the id of what is bought.
+}  // namespace
+
 std::string figuresOf(const std::string& chocolate, const material::Library& lib) {
     const auto* c = lib.find(chocolate);
     return c ? c->figuresAs() : chocolate;
 }
-
-}  // namespace
 
 size_t Names::of(const std::string& name) {
     const auto [it, fresh] = at_.try_emplace(name, list_.size());

@@ -1,6 +1,7 @@
 // From what was measured to what is known of bags, evenings, kitchen and cook.
 #pragma once
 #include <map>
+#include <numeric>
 
 #include "core/learn/fit.h"
 #include "core/learn/pace.h"
@@ -24,6 +25,9 @@ private:
     std::map<std::string, size_t> at_;
     std::vector<std::string> list_;
 };
+
+/// The id that the figures of a chocolate stand under; its own where it is not known.
+std::string figuresOf(const std::string& chocolate, const material::Library& library);
 
 /// A parameter as a sum of unknowns: what all bags have in common and what one has alone; the kitchen; the evening.
 /// @param chocolate id that figures stand under @param bag, evening which ones; an empty one is a new one
@@ -69,6 +73,7 @@ tl::expected<Learned, Problem> learn(const std::vector<Evening>& evenings, const
 /// What a piece of a plan is computed to weigh and do: kg of each coat, m, s.
 struct Told {
     std::vector<double> coats;
+    double mass() const { return std::accumulate(coats.begin(), coats.end(), 0.0); }  ///< kg of all coats
     double rim = 0, foot = 0,
            rimFirm = 0;  ///< thickness of the rim; until it is firm where it sets last, and at its rim
 };

@@ -85,11 +85,6 @@ Shift shiftAt(const Parts& parts, const VectorXd& at) {
     return s;
 }
 
-std::string figuresOf(const Piece& piece, const material::Library& lib) {
-    const auto* c = lib.find(piece.chocolate);
-    return c ? c->figuresAs() : piece.chocolate;
-}
-
 std::optional<Told> toldUnder(const Shift& shift, const Piece& piece, const Plan& plan,
                               const material::Library& library, const std::stop_token& stop) {
     Plan moved = plan;
@@ -139,7 +134,7 @@ Shift likely(const Learned& known, const std::string& figures, const material::L
 std::optional<Forecast> forecast(const Learned& known, const Piece& piece, const Plan& plan,
                                  const material::Library& library, const std::string& bag, std::stop_token stop) {
     Room room(known);
-    const Parts parts = partsIn(room, figuresOf(piece, library), bag, library);
+    const Parts parts = partsIn(room, figuresOf(piece.chocolate, library), bag, library);
     const size_t coats = piece.coats().size();
     std::vector<std::vector<std::pair<size_t, double>>> off(coats);
     for (size_t k = 0; k < coats; ++k)
@@ -151,31 +146,37 @@ std::optional<Forecast> forecast(const Learned& known, const Piece& piece, const
                             split.vectorD().cwiseMax(0).cwiseSqrt().asDiagonal();
     std::vector<std::vector<double>> draws;
     for (const auto& name : room.names()) draws.push_back(drawsOf(name));
-    const auto own = [&](const char* what, int d, const char* sd) {  // of that piece alone
-        return library.learns(sd) * drawsOf(std::string(what) + " " + piece.id)[static_cast<size_t>(d)];
+    const auto own = [&](const std::string& what, const char* sd) {  // of that piece alone
+        auto out = drawsOf(what + " " + piece.id);
+        for (double& z : out) z *= library.learns(sd);
+        return out;
     };
+    std::vector<std::vector<double>> each;  // of each coat
+    std::string coat = "coat";
+    for (size_t k = 0; k < coats; ++k, coat.insert(0, "next ")) each.push_back(own(coat, "scatterCoat"));
+    const auto girth = own("girth", "scatterGirth"), caliper = own("rim", "scatterRim"),
+               finger = own("touch", "scatterTouch");
     std::vector<double> mass, rim, firm;
     VectorXd z(room.size());
-    for (int d = 0; d < kDraws; ++d) {
-        for (Index i = 0; i < z.size(); ++i) z[i] = draws[static_cast<size_t>(i)][static_cast<size_t>(d)];
+    for (size_t d = 0; d < kDraws; ++d) {
+        for (Index i = 0; i < z.size(); ++i) z[i] = draws[static_cast<size_t>(i)][d];
         const VectorXd at = room.mean() + spread * z;
         const auto told = toldUnder(shiftAt(parts, at), piece, plan, library, stop);
         if (stop.stop_requested()) return std::nullopt;
         if (!told || told->coats.size() != coats) continue;  // a temper that is lost may leave nothing that stands
         double sum = 0;
         for (size_t k = 0; k < coats; ++k) {
-            double shift = own(k % 2 == 0 ? "coat" : "next coat", d, "scatterCoat");
+            double shift = each[k][d];
             for (const auto& [i, sd] : off[k]) shift += sd * at[static_cast<Index>(i)];
             sum += told->coats[k] * std::exp(shift);
         }
         if (!(sum > 0)) continue;
-        mass.push_back(std::log(sum) + own("girth", d, "scatterGirth"));
+        mass.push_back(std::log(sum) + girth[d]);
         if (told->rim > 0)
-            rim.push_back(std::log(told->rim) + library.learns("offRim") * at[static_cast<Index>(rimOff)] +
-                          own("rim", d, "scatterRim"));
+            rim.push_back(std::log(told->rim) + library.learns("offRim") * at[static_cast<Index>(rimOff)] + caliper[d]);
         if (told->foot > 0)
             firm.push_back(std::log(told->foot) + library.learns("offSetting") * at[static_cast<Index>(setOff)] +
-                           own("touch", d, "scatterTouch"));
+                           finger[d]);
     }
     if (mass.size() < kDraws / 2) return std::nullopt;
     const auto band = [](const std::vector<double>& v) { return v.size() < kDraws / 2 ? Band{} : bandOf(v); };
@@ -199,12 +200,12 @@ std::vector<Worth> worthMeasuring(const Learned& known, const Plan& plan, const 
     const Shift sds = shiftSds(library);
     for (const auto& piece : plan.pieces) {
         if (!piece.wallFromCoats()) continue;
-        const std::string figures = figuresOf(piece, library);
+        const std::string figures = figuresOf(piece.chocolate, library);
         const Parts parts = partsIn(room, figures, {}, library);
         const Shift here = shiftAt(parts, room.mean());
         const auto told = toldUnder(here, piece, plan, library, stop);
         if (!told) continue;
-        const double all = std::accumulate(told->coats.begin(), told->coats.end(), 0.0);
+        const double all = told->mass();
         Row whole, first;
         bool well = true;
         for (int k = 0; k < kShifts && well; ++k) {
@@ -214,7 +215,7 @@ std::vector<Worth> worthMeasuring(const Learned& known, const Plan& plan, const 
             const auto then = toldUnder(moved, piece, plan, library, stop);
             if (stop.stop_requested()) return {};
             if (!(well = then && then->coats.size() == told->coats.size())) break;
-            const double sum = std::accumulate(then->coats.begin(), then->coats.end(), 0.0);
+            const double sum = then->mass();
             for (const auto& [parameter, i] : parts) {
                 if (parameter != k) continue;
                 whole.loads.emplace_back(i, std::log(sum / all) / stride);

@@ -4,11 +4,11 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numeric>
 #include <set>
 
 #include "core/quantity/clock.h"
 #include "core/quantity/plural.h"
+#include "core/quantity/words.h"
 
 namespace uovo::learn {
 namespace {
@@ -19,8 +19,6 @@ constexpr double kDoubted = 0.35;  // weight below which a record is asked about
 constexpr double kWorthIt = 0.05;  // share that a measurement must narrow a plan by
 
 std::string percent(double factor) { return fmt::format("{:.0f} %", 100 * std::abs(factor - 1)); }
-
-double massOf(const Told& t) { return std::accumulate(t.coats.begin(), t.coats.end(), 0.0); }
 
 std::string counted(size_t many, const char* thing) {
     return fmt::format("{} {}{}", many, thing, many == 1 ? "" : "s");
@@ -36,11 +34,6 @@ std::string sourceOf(size_t many, const std::vector<Evening>& evenings, const st
         ++k;
     }
     return fmt::format("your logbook, {} of {}", counted(many, "measurement"), dates);
-}
-
-std::string decapitalised(std::string s) {
-    if (!s.empty()) s[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(s[0])));
-    return s;
 }
 
 }  // namespace
@@ -87,8 +80,8 @@ std::vector<Lesson> lessons(const Learned& known, const std::vector<Evening>& ev
         };
         const auto book = made(Shift::Zero()), mine = made(bagOnly);
         if (!book || !mine) continue;
-        const double factor = massOf(*mine) / massOf(*book);
-        const std::string name = decapitalised(lib.find(id)->name);
+        const double factor = mine->mass() / book->mass();
+        const std::string name = lowerFirst(lib.find(id)->name);
         const std::string source = sourceOf(known.measuredOf(id), evenings, where);
         if (std::abs(factor - 1) < kNotable)
             out.push_back({"wall:" + id,
@@ -165,11 +158,11 @@ std::string nextMeasurement(const Learned& known, const Plan& plan, const materi
             "What would tell most: let one tablespoon of the {} spread for a minute on a warm level plate, and measure "
             "how wide it "
             "lies. It narrows the grams of this plan by {:.0f} %.",
-            c ? decapitalised(c->name) : best.chocolate, 100 * best.narrows);
+            c ? lowerFirst(c->name) : best.chocolate, 100 * best.narrows);
     return fmt::format(
         "What would tell most: weigh one of the {} after its first coat. It narrows the grams of this plan by {:.0f} "
         "%.",
-        plural(decapitalised(plan.piece(best.piece)->name)), 100 * best.narrows);
+        plural(lowerFirst(plan.piece(best.piece)->name)), 100 * best.narrows);
 }
 
 }  // namespace uovo::learn

@@ -510,10 +510,8 @@ void BenchPlace::showOver() {
             lines << qstring(run::habitWords(h, session_.units()));
             if (toPractise_.empty()) toPractise_ = h.lesson;
         }
-    if (!second_ && !keeper_.isRehearsal() && taughtAfter_ != run.events().size()) {
-        taughtAfter_ = run.events().size();
-        teacher_->ask(run);
-    }
+    if (second_ || keeper_.isRehearsal()) teacher_->forget();  // nothing of a rehearsal is measured
+    else teacher_->ask(run);
     const QStringList taught =
         teacher_->isBusy() ? QStringList{tr("It is being computed what the weighings teach.")} : teacher_->lines();
     taught_->setText(taught.join(QStringLiteral("\n\n")));

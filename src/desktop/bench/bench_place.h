@@ -129,7 +129,6 @@ private:
     QLabel *overWords_, *overList_, *taughtHead_, *taught_;
     QPushButton *overPractise_, *overCount_;
     Teacher* teacher_ = nullptr;
-    size_t taughtAfter_ = 0;  // events of the run that the teacher was asked about
     std::string toPractise_;
     std::string shown_;
     bool wantsAwake_ = false;

@@ -28,13 +28,17 @@ void Teacher::forget() {
     thread_.request_stop();
     if (thread_.joinable()) thread_.join();
     ++number_;
+    askedOf_ = {};
     lines_.clear();
     learned_.clear();
     busy_ = false;
 }
 
 void Teacher::ask(const run::Run& run) {
+    const std::pair of(run.begun(), run.events().size());
+    if (of == askedOf_) return;
     forget();
+    askedOf_ = of;
     auto evening = learn::eveningOf(run, session_.plan());
     if (evening.records.empty()) return;
     busy_ = true;

@@ -3,7 +3,9 @@
 #include <QObject>
 #include <QStringList>
 #include <map>
+#include <string>
 #include <thread>
+#include <utility>
 
 #include "core/learn/shift.h"
 #include "core/run/run.h"
@@ -18,7 +20,7 @@ public:
     explicit Teacher(Session& session, QObject* parent = nullptr) : QObject(parent), session_(session) {}
     ~Teacher() override;
 
-    /// Learns from a run that is over; what was asked before is stopped.
+    /// Learns from a run that is over; once from each. What was asked before is stopped.
     void ask(const run::Run& run);
     /// Nothing is learned of any more.
     void forget();
@@ -38,6 +40,7 @@ private:
     Session& session_;
     QStringList lines_;
     Learned learned_;
+    std::pair<std::string, size_t> askedOf_;  // a run by its begin and its events; no events: none
     bool busy_ = false;
     quint64 number_ = 0;
     std::jthread thread_;
