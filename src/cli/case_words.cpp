@@ -66,6 +66,7 @@ int runCase(const std::vector<std::string>& args,
         return 2;
     }
     std::ifstream file(args[0]);
+    if (args[0] != "-" && !file) return std::fprintf(stderr, "uovo-cli: %s cannot be read\n", args[0].c_str()), 1;
     std::istream& in = args[0] == "-" ? std::cin : file;
     const nlohmann::json given = nlohmann::json::parse(in, nullptr, false);
     if (given.is_discarded()) {

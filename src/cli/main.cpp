@@ -11,6 +11,7 @@
 #include "cli/nest_case.h"
 #include "cli/schedule_case.h"
 #include "cli/shell_case.h"
+#include "cli/why_case.h"
 
 namespace {
 constexpr const char* kHelp =
@@ -31,6 +32,7 @@ constexpr const char* kHelp =
     "ANSWERS.json\n"
     "  uovo-cli learn RECORDS.json        what was measured teaches, as JSON (docs/format.md); --plan FILE: its grams "
     "before and after\n"
+    "  uovo-cli why CASE.json             why something went wrong, as JSON (docs/format.md, why cases)\n"
     "  uovo-cli demo                      the demo plan, as a file to begin with\n"
     "  uovo-cli --version\n\n"
     "FILE may be - for standard input.\n";
@@ -57,6 +59,7 @@ int main(int argc, char** argv) {
     if (command == "day") return uovo::cli::day(args);
     if (command == "rehearse") return uovo::cli::rehearse(args);
     if (command == "learn") return uovo::cli::learn(args);
+    if (command == "why") return uovo::cli::why(args);
     if (command == "demo") return uovo::cli::demo(args);
     if (command == "templates") return uovo::cli::templates(args, argc, argv);
     if (command == "card") return uovo::cli::card(args, argc, argv);

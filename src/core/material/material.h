@@ -6,6 +6,7 @@
 #include <tl/expected.hpp>
 #include <vector>
 
+#include "core/material/fault.h"
 #include "core/quantity/quantity.h"
 
 namespace uovo::material {
@@ -144,9 +145,11 @@ struct Library {
     std::vector<Look> looks;
     std::map<std::string, TaskTime> tasks;
     std::vector<Caution> cautions;
+    std::vector<Fault> faults;
 
     const Chocolate* find(const std::string& id) const;
     const Pot* pot(const std::string& id) const;
+    const Fault* fault(const std::string& id) const;
     double physical(const std::string& name) const { return physics.at(name).value; }
     double former(const std::string& name) const { return formers.at(name).value; }
     double learns(const std::string& name) const { return learning.at(name).value; }

@@ -31,6 +31,24 @@ Dimension dimensionOf(const std::string& name) {
     return Dimension::Volume;
 }
 
+Cause readCause(const json& j) {
+    const Check usual;
+    return {j.at("id"),
+            j.at("words"),
+            j.at("usual"),
+            j.at("makes"),
+            j.value("evidence", ""),
+            j.value("change", ""),
+            j.at("advice"),
+            {j.at("check"), j.value("ifSo", usual.ifSo), j.value("ifNot", usual.ifNot), j.value("cost", usual.cost)}};
+}
+
+Fault readFault(const json& j) {
+    Fault out{j.at("id"), j.at("name"), j.at("about"), j.at("of"), {}};
+    for (const auto& c : j.at("causes")) out.causes.push_back(readCause(c));
+    return out;
+}
+
 }  // namespace
 
 const Chocolate* Library::find(const std::string& id) const {
@@ -42,6 +60,12 @@ const Chocolate* Library::find(const std::string& id) const {
 const Pot* Library::pot(const std::string& id) const {
     for (const auto& p : pots)
         if (p.id == id) return &p;
+    return nullptr;
+}
+
+const Fault* Library::fault(const std::string& id) const {
+    for (const auto& f : faults)
+        if (f.id == id) return &f;
     return nullptr;
 }
 
@@ -82,6 +106,7 @@ tl::expected<Library, Problem> readLibrary(const std::map<std::string, std::stri
             lib.tasks[name] = {readConstant(j), j.value("perPiece", true)};
         for (const auto& j : load("cautions.json").at("cautions"))
             lib.cautions.push_back({j.at("id"), j.at("text"), j.at("when").get<std::vector<std::string>>()});
+        for (const auto& j : load("faults.json").at("faults")) lib.faults.push_back(readFault(j));
     } catch (const std::exception& e) {
         return tl::unexpected(Problem{"The data file " + file + " cannot be read: " + e.what()});
     }

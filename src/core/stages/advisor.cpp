@@ -1,5 +1,4 @@
 #include "core/stages/advisor.h"
-#include "core/quantity/side_by_side.h"
 
 #include <fmt/format.h>
 
@@ -7,6 +6,9 @@
 #include <array>
 #include <cmath>
 #include <numbers>
+
+#include "core/quantity/normal.h"
+#include "core/quantity/side_by_side.h"
 
 namespace uovo {
 namespace {
@@ -19,8 +21,6 @@ constexpr double kBrushFrom = 0.55;    // of the wish: what leaves less is not b
 constexpr double kNear = 0.07;         // a wished mean or mass is met within this share
 constexpr double kCoarseError = 0.02;  // left for what the coarse profile misses
 constexpr double kOff = 0.15;          // and missed by a piece that is further off
-
-double normalBelow(double x) { return 0.5 * std::erfc(-x / std::sqrt(2)); }
 
 /// What a number of coats leaves.
 struct Left {
