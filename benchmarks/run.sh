@@ -2,9 +2,10 @@
 # Speeds of the core, of the command line as a process, and of the window's start. Needs a finished ./check or ./start.
 set -euo pipefail
 cd "$(dirname "$0")/.."
-cmake --build build --target uovo-bench uovo-bench-coat uovo-bench-parts uovo-bench-shell uovo-bench-window uovo-bench-kitchen uovo-cli uovo >/dev/null
+cmake --build build --target uovo-bench uovo-bench-coat uovo-bench-log uovo-bench-parts uovo-bench-shell uovo-bench-window uovo-bench-kitchen uovo-cli uovo >/dev/null
 build/uovo-bench
 build/uovo-bench-coat
+build/uovo-bench-log
 build/uovo-bench-parts
 build/uovo-bench-shell
 demo=$(mktemp --suffix=.uovo)

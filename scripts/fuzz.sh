@@ -7,7 +7,7 @@ cd "$(dirname "$0")/.."
 uovo_need_packages "$UOVO_BUILD libclang-rt-19-dev"
 seconds=${1:-60}
 shift || true
-[ $# -gt 0 ] || set -- plan meshplan quantity mesh 3mf svg probe run
+[ $# -gt 0 ] || set -- plan meshplan quantity mesh 3mf svg probe run log
 cmake --preset fuzz >/dev/null
 log=$(mktemp)
 cmake --build build/fuzz --target "${@/#/fuzz-}" >"$log" 2>&1 || { tail -n 30 "$log" >&2; echo "The fuzzers did not build." >&2; exit 1; }

@@ -19,6 +19,8 @@ int day(const std::vector<std::string>& args);
 int rehearse(const std::vector<std::string>& args);
 /// What records teach, as JSON; --plan FILE
 int learn(const std::vector<std::string>& args);
+/// A log as JSON; --csv, --take FILE
+int logBook(const std::vector<std::string>& args);
 int demo(const std::vector<std::string>& args);
 
 /// What stands behind an option; null where it is not there.

@@ -10,6 +10,7 @@
 #include "cli/case_words.h"
 #include "cli/commands.h"
 #include "core/learn/said.h"
+#include "core/log/evening.h"
 #include "core/material/colour.h"
 #include "io/data.h"
 #include "io/plan_file.h"
@@ -56,6 +57,17 @@ json learnedJson(const std::vector<Evening>& evenings, const Learned& known, con
     return out;
 }
 
+/// Records, or a log.
+tl::expected<std::vector<Evening>, Problem> eveningsOf(const std::string& text) {
+    auto records = readEvenings(text);
+    if (records) return records;
+    const auto whole = log::readLog(text);
+    if (!whole) return records;
+    std::vector<Evening> out;
+    for (const auto& e : *whole) out.push_back(e.taught());
+    return out;
+}
+
 }  // namespace
 
 int learn(const std::vector<std::string>& args) {
@@ -68,7 +80,7 @@ int learn(const std::vector<std::string>& args) {
         if (!file) return std::fprintf(stderr, "uovo-cli: %s cannot be read\n", args[0].c_str()), 1;
         text.assign(std::istreambuf_iterator<char>(file), {});
     }
-    const auto evenings = readEvenings(text);
+    const auto evenings = eveningsOf(text);
     if (!evenings) {
         std::fprintf(stderr, "uovo-cli: %s%s%s\n", evenings.error().where.c_str(),
                      evenings.error().where.empty() ? "" : ": ", evenings.error().sentence.c_str());

@@ -33,6 +33,7 @@ constexpr const char* kHelp =
     "  uovo-cli learn RECORDS.json        what was measured teaches, as JSON (docs/format.md); --plan FILE: its grams "
     "before and after\n"
     "  uovo-cli why CASE.json             why something went wrong, as JSON (docs/format.md, why cases)\n"
+    "  uovo-cli log LOG.sqlite            a log as JSON (docs/format.md); --csv; --take FILE: takes evenings in\n"
     "  uovo-cli demo                      the demo plan, as a file to begin with\n"
     "  uovo-cli --version\n\n"
     "FILE may be - for standard input.\n";
@@ -59,6 +60,7 @@ int main(int argc, char** argv) {
     if (command == "day") return uovo::cli::day(args);
     if (command == "rehearse") return uovo::cli::rehearse(args);
     if (command == "learn") return uovo::cli::learn(args);
+    if (command == "log") return uovo::cli::logBook(args);
     if (command == "why") return uovo::cli::why(args);
     if (command == "demo") return uovo::cli::demo(args);
     if (command == "templates") return uovo::cli::templates(args, argc, argv);

@@ -12,6 +12,8 @@
 namespace uovo::learn {
 namespace {
 
+constexpr size_t kAllCoats = 1000;
+
 /// One thing that a block tells: which record it is, and how it is read off what was computed.
 struct Reads {
     Record::Is is = Record::Is::Weighed;
@@ -44,6 +46,22 @@ std::optional<double> spoonWidth(const Reads& r, const Piece& piece, const Plan&
     return tau > 0 ? std::optional(spoonAcross(tau, r.volume, coating->densityMelt)) : std::nullopt;
 }
 
+/// The grams of its first coats alone; nothing where they are not computed along a meridian.
+std::optional<Told> tellGrams(const Piece& piece, size_t coats, const Plan& plan, const material::Library& lib,
+                              const std::stop_token& stop) {
+    const auto all = piece.coats();
+    if (!piece.alongMeridian() || !std::all_of(all.begin(), all.end(), [](const auto& c) { return c.round(); }))
+        return std::nullopt;
+    auto job = coatJob(piece, plan, lib, kCells);
+    if (!job) return std::nullopt;
+    job->steps.resize(std::min(coats, job->steps.size()));
+    const auto coated = coat::coat(*job, stop);
+    if (!coated) return std::nullopt;
+    Told out;
+    for (const auto& c : coated->coats) out.coats.push_back(c.added);
+    return out;
+}
+
 /// The model of an evening with one chocolate.
 std::optional<Eigen::VectorXd> run(const Work& work, const Evening& evening, const material::Library& library,
                                    const Eigen::VectorXd& parameters, const std::stop_token& stop) {
@@ -51,6 +69,11 @@ std::optional<Eigen::VectorXd> run(const Work& work, const Evening& evening, con
     material::Library lib = library;
     apply(parameters, work.chocolate, plan, lib);
     std::vector<std::optional<Told>> told(work.pieces.size());
+    std::vector<size_t> weighed(work.pieces.size(), 0);  // coats of each that are weighed; all, where more is asked
+    for (const auto& r : work.reads)
+        weighed[r.piece] = std::max(weighed[r.piece], r.is == Record::Is::Weighed ? r.to : kAllCoats);
+    for (size_t k = 0; k < weighed.size(); ++k)
+        if (weighed[k] < kAllCoats) told[k] = tellGrams(*plan.piece(work.pieces[k]), weighed[k], plan, lib, stop);
     for (const auto& r : work.reads)
         if (r.is != Record::Is::Spoon && !told[r.piece]) {
             told[r.piece] = tell(*plan.piece(work.pieces[r.piece]), plan, lib, stop);

@@ -2,8 +2,11 @@
 
 #include <Eigen/Cholesky>
 #include <algorithm>
+#include <atomic>
 #include <boost/math/distributions/normal.hpp>
 #include <cmath>
+
+#include "core/quantity/side_by_side.h"
 
 namespace uovo::learn {
 namespace {
@@ -113,52 +116,66 @@ private:
         for (const auto& [number, sd] : s.departs) sum += sd * at[many_ + static_cast<Eigen::Index>(number)];
         return sum;
     }
+    /// Runs jobs side by side: models are many and independent. @returns false when one failed or it was stopped
+    bool all(size_t jobs, const std::function<bool(size_t)>& job) {
+        std::atomic<size_t> next = 0;
+        std::atomic<bool> well = true;
+        const auto work = [&] {
+            for (size_t k = next++; k < jobs && well && !stop_.stop_requested(); k = next++)
+                if (!job(k)) well = false;
+        };
+        sideBySide(work, work);
+        return well && !stop_.stop_requested();
+    }
+    std::optional<VectorXd> ran(const Block& block, const VectorXd& parameters) {
+        ++runs_;
+        auto told = block.model(parameters);
+        if (told && !told->allFinite()) told.reset();
+        return told;
+    }
     std::optional<Place> placeAt(const VectorXd& at) {
         Place p;
         p.at = at;
         p.logarithm = -at.squaredNorm() / 2;
         const VectorXd x = natural(at);
-        for (const auto& b : blocks_) {
-            p.parameters.push_back(b.of * x);
-            if (stop_.stop_requested()) return std::nullopt;
-            ++runs_;
-            auto told = b.model(p.parameters.back());
-            if (!told || !told->allFinite()) return std::nullopt;
-            for (size_t i = 0; i < b.seen.size(); ++i)
+        for (const auto& b : blocks_) p.parameters.push_back(b.of * x);
+        p.told.resize(blocks_.size());
+        const bool well = all(blocks_.size(), [&](size_t b) {
+            auto told = ran(blocks_[b], p.parameters[b]);
+            if (told) p.told[b] = std::move(*told);
+            return told.has_value();
+        });
+        if (!well) return std::nullopt;
+        for (size_t b = 0; b < blocks_.size(); ++b)
+            for (size_t i = 0; i < blocks_[b].seen.size(); ++i)
                 p.logarithm +=
-                    pullOf(b.seen[i], (*told)[static_cast<Eigen::Index>(i)] + shiftOf(b.seen[i], at), options_.nu)
+                    pullOf(blocks_[b].seen[i],
+                           p.told[b][static_cast<Eigen::Index>(i)] + shiftOf(blocks_[b].seen[i], at), options_.nu)
                         .logarithm;
-            p.told.push_back(std::move(*told));
-        }
         return p;
     }
     bool differences(const Place& p) {
         slopes_.clear();
+        std::vector<std::pair<size_t, Eigen::Index>> columns;
         for (size_t b = 0; b < blocks_.size(); ++b) {
             const auto& block = blocks_[b];
-            MatrixXd slope(block.seen.size(), block.stride.size());
-            for (Eigen::Index k = 0; k < block.stride.size(); ++k) {
-                if (block.stride[k] == 0) {
-                    slope.col(k).setZero();
-                    continue;
-                }
-                bool found = false;
-                for (const double side : {1.0, -1.0}) {  // the other way where the first cannot be made
-                    VectorXd moved = p.parameters[b];
-                    moved[k] += side * block.stride[k];
-                    if (stop_.stop_requested()) return false;
-                    ++runs_;
-                    const auto told = block.model(moved);
-                    if (!told || !told->allFinite()) continue;
-                    slope.col(k) = (*told - p.told[b]) / (side * block.stride[k]);
-                    found = true;
-                    break;
-                }
-                if (!found) return false;
-            }
-            slopes_.push_back(std::move(slope));
+            slopes_.emplace_back(MatrixXd::Zero(static_cast<Eigen::Index>(block.seen.size()), block.stride.size()));
+            for (Eigen::Index k = 0; k < block.stride.size(); ++k)
+                if (block.stride[k] != 0) columns.emplace_back(b, k);
         }
-        return true;
+        return all(columns.size(), [&](size_t n) {
+            const auto& [b, k] = columns[n];
+            for (const double side : {1.0, -1.0}) {  // the other way where the first cannot be made
+                const double moved = side * blocks_[b].stride[k];
+                VectorXd parameters = p.parameters[b];
+                parameters[k] += moved;
+                if (const auto told = ran(blocks_[b], parameters)) {
+                    slopes_[b].col(k) = (*told - p.told[b]) / moved;
+                    return true;
+                }
+            }
+            return false;
+        });
     }
     void correct(const Place& was, const Place& is) {
         for (size_t b = 0; b < blocks_.size(); ++b) {
@@ -224,7 +241,7 @@ private:
     const FitOptions& options_;
     std::stop_token stop_;
     std::vector<MatrixXd> slopes_;  // of each block, measurements × parameters
-    int runs_ = 0;
+    std::atomic<int> runs_ = 0;
 };
 
 }  // namespace

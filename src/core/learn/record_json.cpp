@@ -3,7 +3,7 @@
 #include <cmath>
 #include <nlohmann/json.hpp>
 
-#include "core/learn/record.h"
+#include "core/learn/record_json.h"
 
 namespace uovo::learn {
 namespace {
@@ -28,7 +28,9 @@ double number(const json& j, const char* key, double low, double high, const std
     return v;
 }
 
-Record recordOf(const json& j, const std::string& where) {
+}  // namespace
+
+Record recordFrom(const json& j, const std::string& where) {
     Record r;
     const auto is = j.at("is").get<std::string>();
     const auto* word = std::find_if(std::begin(kWordsOfRecords), std::end(kWordsOfRecords),
@@ -69,7 +71,7 @@ Record recordOf(const json& j, const std::string& where) {
     return r;
 }
 
-json written(const Record& r) {
+json jsonOf(const Record& r) {
     json j;
     for (const auto& [is, word] : kWordsOfRecords)
         if (is == r.is) j["is"] = word;
@@ -98,6 +100,8 @@ json written(const Record& r) {
     return j;
 }
 
+namespace {
+
 std::vector<Evening> evenings(const json& all) {
     if (all.at("format") != "uovo-records") wrong("This is no file of records.", "format");
     if (const int version = all.at("version").get<int>(); version != 1)
@@ -116,7 +120,7 @@ std::vector<Evening> evenings(const json& all) {
         for (const auto& r : j.at("records")) {
             if (++records > kMostRecords) wrong("More than 20 000 records.", where);
             const std::string at = fmt::format("{}/records/{}", where, e.records.size());
-            e.records.push_back(recordOf(r, at));
+            e.records.push_back(recordFrom(r, at));
             const auto& read = e.records.back();
             if (!read.piece.empty() && !e.plan.piece(read.piece))
                 wrong(fmt::format("The plan of that evening has no piece “{}”.", read.piece), at + "/piece");
@@ -145,7 +149,7 @@ std::string writeEvenings(const std::vector<Evening>& all) {
     for (const auto& e : all) {
         json j{{"id", e.id}, {"date", e.date}, {"plan", json::parse(writePlan(e.plan))}, {"records", json::array()}};
         if (!e.bags.empty()) j["bags"] = e.bags;
-        for (const auto& r : e.records) j["records"].push_back(written(r));
+        for (const auto& r : e.records) j["records"].push_back(jsonOf(r));
         out["evenings"].push_back(std::move(j));
     }
     return out.dump(1) + "\n";

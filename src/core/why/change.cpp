@@ -217,13 +217,13 @@ private:
     Piece* piece_ = nullptr;
 };
 
-struct Kind {
+struct ChangeKind {
     const char* id;
     Changer::Result (Changer::*make)();
 };
 
-const Kind* kindOf(const std::string& id) {
-    static const Kind all[] = {
+const ChangeKind* changeKind(const std::string& id) {
+    static const ChangeKind all[] = {
         {"balloon-cooler", &Changer::balloonCooler},
         {"cooler", &Changer::cooler},
         {"cooler-temper", &Changer::coolerTemper},
@@ -260,12 +260,12 @@ const Kind* kindOf(const std::string& id) {
 }  // namespace
 
 std::optional<Change> change(const std::string& id, const Plan& planned, const Scene& scene) {
-    const Kind* k = kindOf(id);
+    const ChangeKind* k = changeKind(id);
     Changer changer(planned, scene);
     if (!k || !changer.isThere()) return {};
     return (changer.*k->make)();
 }
 
-bool isChange(const std::string& id) { return kindOf(id) != nullptr; }
+bool isChange(const std::string& id) { return changeKind(id) != nullptr; }
 
 }  // namespace uovo::why

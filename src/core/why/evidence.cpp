@@ -521,14 +521,14 @@ private:
     UnitSystem units_;
 };
 
-struct Kind {
+struct EvidenceKind {
     const char* id;
     Reader::Result (Reader::*find)() const;
     std::vector<std::string> reads;
 };
 
-const std::vector<Kind>& kinds() {
-    static const std::vector<Kind> all{
+const std::vector<EvidenceKind>& evidenceKinds() {
+    static const std::vector<EvidenceKind> all{
         {"balloon-heat", &Reader::balloonHeat, {"bath"}},
         {"oil-on-latex", &Reader::oilOnLatex, {}},
         {"groove", &Reader::groove, {}},
@@ -591,8 +591,8 @@ const std::vector<Kind>& kinds() {
     return all;
 }
 
-const Kind* kind(const std::string& id) {
-    for (const auto& k : kinds())
+const EvidenceKind* evidenceKind(const std::string& id) {
+    for (const auto& k : evidenceKinds())
         if (k.id == id) return &k;
     return nullptr;
 }
@@ -620,15 +620,15 @@ const std::vector<Given>& allGiven() {
 }
 
 std::optional<Found> evidence(const std::string& id, const Scene& scene) {
-    const Kind* k = kind(id);
+    const EvidenceKind* k = evidenceKind(id);
     if (!k || !scene.known().made) return {};
     return (Reader(scene).*k->find)();
 }
 
-bool isEvidence(const std::string& id) { return kind(id) != nullptr; }
+bool isEvidence(const std::string& id) { return evidenceKind(id) != nullptr; }
 
 std::vector<std::string> reads(const std::string& id) {
-    const Kind* k = kind(id);
+    const EvidenceKind* k = evidenceKind(id);
     return k ? k->reads : std::vector<std::string>{};
 }
 
