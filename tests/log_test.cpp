@@ -15,6 +15,7 @@
 #include <nlohmann/json.hpp>
 #include <random>
 
+#include "core/learn/said.h"
 #include "io/logbook.h"
 #include "support.h"
 #include "support_command.h"
@@ -304,6 +305,34 @@ TEST_CASE("The command line writes a log, takes one in, and learns from it") {
     CHECK(code == 2);
     (void)runs("log " + path + " --take /nowhere");
     CHECK(code == 1);
+}
+
+TEST_CASE("The invented evenings are a whole log, and what they teach is what they were invented to") {
+    const auto invented = io::demoLog(20669L * 1440);
+    REQUIRE(invented.size() == 2);
+    const test::Folder folder("log-invented");
+    auto book = io::Logbook::open(folder("log.sqlite"));
+    const auto taken = book->import(invented);
+    INFO((taken ? "" : taken.error().sentence));
+    REQUIRE(taken);
+    CHECK(*taken == 2);
+    CHECK(book->shelf()->front().name == "Cups for the volunteers");
+    std::vector<learn::Evening> evenings;
+    const auto all = *book->all();
+    for (const auto& e : all) {
+        CHECK(problems(e.plan, io::library()).empty());
+        for (const auto& x : e.entries)
+            if (x.is == Is::Failed) CHECK(io::library().fault(x.fault));
+        evenings.push_back(e.taught());
+    }
+    const auto known = learn::learn(evenings, io::library());
+    REQUIRE(known);
+    CHECK(known->measured() == 6);
+    const auto lessons = learn::lessons(*known, evenings, io::library());
+    REQUIRE(!lessons.empty());
+    CHECK(lessons[0].id == "wall:dark");
+    CHECK(lessons[0].factor > 1.05);
+    CHECK(learn::questions(*known, evenings, UnitSystem::Metric).empty());
 }
 
 TEST_CASE("Damaged, foreign and newer files are refused in words and left as they are") {

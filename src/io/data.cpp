@@ -3,7 +3,10 @@
 #include <cstdio>
 #include <cstdlib>
 
+#include <nlohmann/json.hpp>
+
 #include "core/form/rock.h"
+#include "core/quantity/clock.h"
 #include "io/embedded_data.h"
 
 namespace uovo::io {
@@ -41,6 +44,33 @@ Plan demoPlanFor(long now, long leadMinutes) {
     Plan plan = demoPlan(now);
     if (*localMinutes(plan.deadline) - leadMinutes < now) plan = demoPlan(now + 1440);
     return plan;
+}
+
+std::vector<log::Evening> demoLog(long today) {
+    std::vector<log::Evening> out;
+    for (const auto& f : embeddedFiles()) {
+        if (f.name != "demo/log.json") continue;
+        const auto all = nlohmann::json::parse(f.text);
+        for (const auto& j : all.at("evenings")) {
+            const long day = today / 1440 - j.at("daysBefore").get<long>();
+            log::Evening e;
+            e.plan = demoPlan(day * 1440);
+            e.plan.name = j.at("name");
+            e.plan.meshes.clear();
+            const auto made = j.at("pieces").get<std::map<std::string, int>>();
+            std::erase_if(e.plan.pieces, [&](const Piece& p) { return !made.contains(p.id); });
+            for (auto& p : e.plan.pieces) p.count = made.at(p.id);
+            e.id = localTime(day * 1440 + 13 * 60);
+            e.date = e.id.substr(0, 10);
+            e.bags = j.at("bags").get<std::map<std::string, std::string>>();
+            for (const auto& entry : j.at("entries")) {
+                e.entries.push_back(*log::readEntry(entry.dump()));
+                e.entries.back().at = localTime(day * 1440 + 22 * 60 + static_cast<long>(e.entries.size()));
+            }
+            out.push_back(std::move(e));
+        }
+    }
+    return out;
 }
 
 }  // namespace uovo::io

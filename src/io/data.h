@@ -1,6 +1,7 @@
 // The library of chocolates, formers and cautions that ships with the program, and the demo plan.
 #pragma once
 #include "core/document/plan.h"
+#include "core/log/evening.h"
 
 namespace uovo::io {
 
@@ -15,5 +16,8 @@ inline constexpr long kDemoLead = 9 * 60;  ///< min: its day takes less (a test 
 /// The demo for a person who opens it at `now`: this evening's, or tomorrow's when work should have begun already.
 /// @param leadMinutes what the day plan needs before the deadline
 Plan demoPlanFor(long now, long leadMinutes = kDemoLead);
+
+/// Two invented evenings before the demo's, to look at. @param today local minutes of the demo's day
+std::vector<log::Evening> demoLog(long today);
 
 }  // namespace uovo::io

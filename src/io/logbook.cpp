@@ -5,7 +5,6 @@
 #include <fmt/format.h>
 #include <sqlite3.h>
 
-#include <cstdlib>
 #include <filesystem>
 #include <nlohmann/json.hpp>
 
@@ -336,14 +335,6 @@ tl::expected<void, Problem> Logbook::trust(const std::string& lesson, double sha
         in.bind(2, std::clamp(share, 0.0, 1.0));
         in.exec();
     });
-}
-
-std::string usualLogPath() {
-    if (const char* named = std::getenv("UOVO_LOG"); named && *named) return named;
-    const char* data = std::getenv("XDG_DATA_HOME");
-    const char* home = std::getenv("HOME");
-    const fs::path folder = data && *data ? fs::path(data) : fs::path(home ? home : ".") / ".local" / "share";
-    return (folder / "uovo" / "log.sqlite").string();
 }
 
 }  // namespace uovo::io

@@ -75,7 +75,4 @@ private:
     bool readOnly_ = false;
 };
 
-/// Where a person's log lies: UOVO_LOG, else in the data folder.
-std::string usualLogPath();
-
 }  // namespace uovo::io

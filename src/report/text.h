@@ -10,6 +10,11 @@ namespace uovo {
 /// The same words with each number bound to its unit, so that no line ends between them.
 QString bound(const std::string& words);
 
+/// One of two ways to say so many, "%1" in it replaced: Qt's own plurals need a catalogue.
+inline QString counted(qsizetype many, const QString& one, const QString& more) {
+    return (many == 1 ? one : more).arg(many);
+}
+
 inline QString qstring(const std::string& s) { return QString::fromStdString(s); }
 
 /// "on the table", "in the fridge", "in the freezer".

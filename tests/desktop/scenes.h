@@ -142,6 +142,43 @@ inline std::vector<Scene> scenes() {
                            kPatience);
                    },
                    bench});
+    const auto log = [](Program& p) -> QWidget* { return p.window.log(); };
+    const auto thought = [](Program& p) {
+        (void)QTest::qWaitFor([&p] { return !p.window.log()->keeper()->isLearning(); }, kPatience);
+    };
+    const auto invented = [press, thought](Program& p) {
+        press(p, Qt::Key_F7);
+        auto* keeper = p.window.log()->keeper();
+        keeper->showInvented(true);
+        thought(p);
+        p.window.log()->choose(keeper->shelf().back().id);
+    };
+    all.push_back({"log-empty",
+                   [press](Program& p) {
+                       press(p, Qt::Key_F7);
+                       p.window.log()->keeper()->showInvented(false);
+                   },
+                   log});
+    all.push_back({"log", invented, log});
+    all.push_back({"log-lessons",
+                   [invented](Program& p) {
+                       invented(p);
+                       p.window.log()->showLessons();
+                   },
+                   log});
+    all.push_back({"log-why",
+                   [invented](Program& p) {
+                       invented(p);
+                       p.window.log()->askWhy(p.window.log()->keeper()->shelf().front().id, "lens-cup", "dull");
+                       (void)QTest::qWaitFor([&p] { return !p.window.log()->why()->isBusy(); }, kPatience);
+                   },
+                   log});
+    all.push_back({"log-entry",
+                   [invented](Program& p) {
+                       invented(p);
+                       p.window.log()->findChild<QPushButton*>("logWrite")->click();
+                   },
+                   sheet, true});
     const auto sheets = [&](const QString& name, std::function<void(Program&)> open) {
         all.push_back({name,
                        [press, open](Program& p) {

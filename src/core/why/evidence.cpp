@@ -605,7 +605,7 @@ const std::vector<Given>& allGiven() {
         {"hottest", "The bath at its hottest", Dimension::Temperature},
         {"drain", "Drained for", Dimension::Duration},
         {"delay", "On the table before the cold", Dimension::Duration},
-        {"stay", "Where it set", Dimension::Duration},
+        {"stay", "Time where it set", Dimension::Duration},
         {"rim", "The rim, by caliper", Dimension::Length},
         {"mass", "One weighs", Dimension::Mass},
         {"melted", "Melted", Dimension::Mass},

@@ -158,6 +158,12 @@ bool BenchPlace::allDone() const {
            std::ranges::none_of(run.steps(), [&](const run::Step& s) { return s.who != 0 && run.isOpen(s.id); });
 }
 
+void BenchPlace::practise(const std::string& lesson) {
+    if (keeper_.runs()) return;  // a day that runs stays in sight
+    pages_->setCurrentIndex(Lessons);
+    lessons_->open(lesson);
+}
+
 void BenchPlace::doneNow() {
     if (!keeper_.runs() || middle_->currentIndex() != Step) return;  // what is asked is answered first
     announcer_.hush();
@@ -170,7 +176,8 @@ void BenchPlace::doneNow() {
         run::Event end;
         end.kind = run::Kind::Ended;
         end.count = 1;
-        keeper_.take(end);
+        if (keeper_.take(end) && !keeper_.isRehearsal() && !second_)
+            emit ended(log::eveningOf(*keeper_.run(), session_.plan(), keeper_.logText()));
     }
     done_->setFocus();
 }

@@ -9,6 +9,7 @@
 #include <QWidget>
 #include <optional>
 
+#include "core/log/run_evening.h"
 #include "core/run/bench_step.h"
 #include "desktop/bench/announcer.h"
 #include "desktop/bench/pot_watch.h"
@@ -49,8 +50,13 @@ public:
     /// The step that is shown; empty: none.
     const std::string& shown() const { return shown_; }
 
+    /// Opens a lesson.
+    void practise(const std::string& lesson);
+
 signals:
     void said(const QString& words, bool wrong);
+    /// A day was really made, to its end.
+    void ended(const uovo::log::Evening& evening);
 
 protected:
     bool event(QEvent*) override;

@@ -54,6 +54,11 @@ bool RunKeeper::canGoOn() const {
     return log && log->run.hasBegun() && !log->run.hasEnded();
 }
 
+std::string RunKeeper::logText() const {
+    QFile f(file_ ? QString::fromStdString(file_->path()) : QString());
+    return file_ && f.open(QIODevice::ReadOnly) ? f.readAll().toStdString() : std::string();
+}
+
 void RunKeeper::begin() {
     const auto answers = session_.answers();
     if (!answers || !answers->day || !answers->day->problem.empty()) return;

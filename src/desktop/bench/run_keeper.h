@@ -45,6 +45,8 @@ public:
     void rehearse(double speed, unsigned seed);
     double speed() const { return speed_; }
     void setSpeed(double speed);
+    /// The log of the day as it lies on the disk; empty of a rehearsal.
+    std::string logText() const;
     /// Lets go of what ran: what lies on the disk stays there.
     void close();
 

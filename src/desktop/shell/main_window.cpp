@@ -56,7 +56,8 @@ MainWindow::MainWindow(Session& session)
       build_(new BuildPlace(session)),
       melt_(new MeltPlace(session, *probe_)),
       day_(new DayPlace(session)),
-      bench_(new BenchPlace(session, *probe_)) {
+      bench_(new BenchPlace(session, *probe_)),
+      log_(new LogPlace(session)) {
     setWindowTitle(QStringLiteral("Uovo"));
     files_ =
         new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
@@ -95,12 +96,15 @@ MainWindow::MainWindow(Session& session)
     shapeButton_->setToolTip(tr("One piece: former, coats, wall (F2)"));
     benchButton_ = new RailButton(Glyph::Bench, tr("Bench"));
     benchButton_->setToolTip(tr("Make it now, step by step; rehearse it first (F6)"));
+    logButton_ = new RailButton(Glyph::Log, tr("Log"));
+    logButton_->setToolTip(tr("What happened, what it taught, why it failed (F7)"));
     dayButton_->setToolTip(tr("The day: when to do what (F5)"));
     railBox->addWidget(shapeButton_);
     railBox->addWidget(buildButton_);
     railBox->addWidget(meltButton_);
     railBox->addWidget(dayButton_);
     railBox->addWidget(benchButton_);
+    railBox->addWidget(logButton_);
     railBox->addStretch(1);
     row->addWidget(rail);
     auto* rule = new QFrame;
@@ -112,6 +116,7 @@ MainWindow::MainWindow(Session& session)
     places_->addWidget(melt_);
     places_->addWidget(day_);
     places_->addWidget(bench_);
+    places_->addWidget(log_);
     row->addWidget(places_, 1);
     column->addLayout(row, 1);
     connect(shapeButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Shape); });
@@ -119,6 +124,7 @@ MainWindow::MainWindow(Session& session)
     connect(meltButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Melt); });
     connect(dayButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Day); });
     connect(benchButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Bench); });
+    connect(logButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Log); });
     sheet_ = new Sheet(centre);
     connect(sheet_, &Sheet::openChanged, this, &MainWindow::placeSheet);
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
@@ -149,6 +155,24 @@ MainWindow::MainWindow(Session& session)
     connect(build_, &BuildPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
     connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
     connect(bench_, &BenchPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
+    connect(bench_, &BenchPlace::ended, this, [this](const log::Evening& evening) {
+        const QString why = log_->keeper()->keep(evening);
+        if (!why.isEmpty()) say(why, true);
+    });
+    connect(log_, &LogPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
+    connect(log_, &LogPlace::sheetWanted, this,
+            [this](const QString& title, QWidget* page) { sheet_->open(title, page); });
+    connect(log_, &LogPlace::sheetDone, sheet_, &QWidget::hide);
+    connect(log_, &LogPlace::practiceWanted, this, [this](const QString& lesson) {
+        goTo(Place::Bench);
+        bench_->practise(lesson.toStdString());
+    });
+    connect(log_, &LogPlace::planWanted, this, [this](const Plan& plan) {
+        if (!mayLeave()) return;
+        session_.document().setPlan(plan, {});
+        sheet_->hide();
+        goTo(Place::Shape);
+    });
     connect(day_, &DayPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
     connect(day_, &DayPlace::compareWanted, this,
             [this] { sheet_->open(tr("Under each wish"), comparePage(session_, *day_->looker())); });
@@ -187,7 +211,7 @@ bool MainWindow::eventFilter(QObject* object, QEvent* event) {
 
 void MainWindow::goTo(Place place) {
     places_->setCurrentIndex(static_cast<int>(place));
-    RailButton* const buttons[]{shapeButton_, buildButton_, meltButton_, dayButton_, benchButton_};
+    RailButton* const buttons[]{shapeButton_, buildButton_, meltButton_, dayButton_, benchButton_, logButton_};
     buttons[static_cast<size_t>(place)]->setChecked(true);
 }
 

@@ -9,6 +9,7 @@
 #include "desktop/bench/bench_place.h"
 #include "desktop/build/build_place.h"
 #include "desktop/day/day_place.h"
+#include "desktop/log/log_place.h"
 #include "desktop/melt/melt_place.h"
 #include "desktop/shape/shape_files.h"
 #include "desktop/shape/shape_place.h"
@@ -32,11 +33,12 @@ public:
     DayPlace* day() const { return day_; }
     MeltPlace* melt() const { return melt_; }
     BenchPlace* bench() const { return bench_; }
+    LogPlace* log() const { return log_; }
     /// What a dropped file becomes: a plan that is opened, a model, an outline or a picture that is traced.
     void bringFile(const QString& path);
     Sheet* sheet() const { return sheet_; }
     ShapeFiles* files() const { return files_; }
-    enum class Place { Shape, Build, Melt, Day, Bench };
+    enum class Place { Shape, Build, Melt, Day, Bench, Log };
     void goTo(Place place);
     const QList<QAction*>& commands() const { return commands_; }
     /// Leads to the field of a plan's path, "pieces/bowl/former/dip" or "kitchen/room": its place or sheet, its focus.
@@ -113,9 +115,10 @@ private:
     MeltPlace* melt_;
     DayPlace* day_;
     BenchPlace* bench_;
+    LogPlace* log_;
     ShapeFiles* files_;
     Sheet* sheet_;
-    RailButton *shapeButton_, *buildButton_, *meltButton_, *dayButton_, *benchButton_;
+    RailButton *shapeButton_, *buildButton_, *meltButton_, *dayButton_, *benchButton_, *logButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
     ProblemsButton* problems_;
     QLabel* told_;

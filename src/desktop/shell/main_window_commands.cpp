@@ -118,8 +118,7 @@ void MainWindow::addExports() {
     menu_->addSeparator();
 }
 
-/// What has its own control in the window, and a key. F-keys stand in the order of the places; F7 is for one
-/// to come.
+/// What has its own control in the window, and a key. F-keys stand in the order of the places.
 void MainWindow::addCommands() {
     command(tr("Go to Shape"), keys("F2"), [this] { goTo(Place::Shape); });
     command(tr("Go to Build"), keys("F3"), [this] { goTo(Place::Build); });
@@ -136,6 +135,37 @@ void MainWindow::addCommands() {
     command(tr("Begin the day at the bench"), keys("Ctrl+F6"), atBench("benchBegin"), Place::Bench);
     command(tr("Rehearse the day"), keys("Shift+F6"), atBench("benchRehearse"), Place::Bench);
     command(tr("Something happened"), keys("Alt+F6"), atBench("benchTrouble"), Place::Bench);
+    command(tr("Go to Log"), keys("F7"), [this] { goTo(Place::Log); });
+    command(
+        tr("What the log teaches"), keys("Shift+F7"),
+        [this] {
+            goTo(Place::Log);
+            log_->showLessons();
+        },
+        Place::Log);
+    command(
+        tr("Why did something fail"), keys("Alt+F7"),
+        [this] {
+            goTo(Place::Log);
+            log_->askWhy({}, session_.selected(), {});
+        },
+        Place::Log);
+    command(
+        tr("Write the log out …"), keys("Ctrl+F7"),
+        [this] {
+            const QString path = QFileDialog::getSaveFileName(this, tr("The log"), lastFolder() + "/log.json",
+                                                              tr("JSON (*.json);;Comma-separated values (*.csv)"));
+            if (!path.isEmpty()) say(log_->writeTo(path), false);
+        },
+        Place::Log);
+    command(
+        tr("Take evenings into the log …"), keys("Ctrl+Shift+F7"),
+        [this] {
+            const QString path =
+                QFileDialog::getOpenFileName(this, tr("A log"), lastFolder(), tr("Logs (*.json *.csv)"));
+            if (!path.isEmpty()) say(log_->takeFrom(path), false);
+        },
+        Place::Log);
     const auto onShape = [this](const QString& words, const char* key, auto does) {
         return command(
             words, keys(key),

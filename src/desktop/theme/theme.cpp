@@ -129,6 +129,7 @@ QString styleSheet() {
     const Theme& t = theme();
     QString s = QStringLiteral(R"(
 QFrame#header { border: 0; border-bottom: 1px solid @hairline; background: @paper; }
+QFrame#asked { background: @card; border: 1px solid @hairline; border-radius: 10px; }
 QFrame#rule { background: @hairline; }
 QLabel[quiet="true"] { color: @quiet; }
 #bench QLabel[quiet="true"] { color: @far; }
@@ -268,6 +269,14 @@ void paintGlyph(QPainter& p, Glyph glyph, const QRectF& square, const QColor& in
             p.drawLine(QPointF(2, 13.5), QPointF(22, 13.5));
             p.setPen(bright);
             p.drawLine(QPointF(13, 10.5), QPointF(18, 2.5));
+            break;
+        case Glyph::Log:  // what stands on a board, and a lozenge for how it was
+            p.drawLine(QPointF(2, 20), QPointF(22, 20));
+            p.drawArc(QRectF(3, 11, 9, 9), 180 * 16, 180 * 16);
+            p.drawLine(QPointF(3, 15.5), QPointF(12, 15.5));
+            p.drawLine(QPointF(17.5, 12), QPointF(17.5, 20));
+            p.setPen(bright);
+            p.drawPolygon(QPolygonF({QPointF(17.5, 2), QPointF(20.5, 6.5), QPointF(17.5, 11), QPointF(14.5, 6.5)}));
             break;
         case Glyph::Menu:
             for (const double y : {7.0, 12.0, 17.0}) p.drawLine(QPointF(4, y), QPointF(y == 17 ? 14 : 20, y));

@@ -50,6 +50,7 @@ enum class Glyph {
     Melt,
     Day,
     Bench,
+    Log,
     Menu,
     Close,
     Plus,

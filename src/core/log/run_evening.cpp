@@ -1,0 +1,81 @@
+#include "core/log/run_evening.h"
+
+#include <algorithm>
+#include <array>
+
+#include "core/learn/run_records.h"
+#include "core/quantity/clock.h"
+
+namespace uovo::log {
+
+std::string faultOf(run::Mishap mishap) {
+    switch (mishap) {
+        case run::Mishap::Broke:
+            return "broke-on-release";
+        case run::Mishap::BareSpots:
+            return "bare-spots";
+        case run::Mishap::PotSet:
+            return "set-in-bowl";
+        case run::Mishap::Seized:
+            return "thick";
+        case run::Mishap::RanOut:
+            return "ran-out";
+        default:
+            return {};
+    }
+}
+
+std::string lessonOf(const std::string& fault) {
+    static constexpr std::array<std::pair<const char*, const char*>, 11> kPractised{{{"streaks", "tempering"},
+                                                                                     {"dull", "tempering"},
+                                                                                     {"thick", "keeping"},
+                                                                                     {"set-in-bowl", "keeping"},
+                                                                                     {"thin-rim", "pouring"},
+                                                                                     {"thin-crown", "pouring"},
+                                                                                     {"bare-spots", "pouring"},
+                                                                                     {"broke-on-release", "releasing"},
+                                                                                     {"crack", "releasing"},
+                                                                                     {"joint", "gluing"},
+                                                                                     {"leaning", "gluing"}}};
+    const auto* it =
+        std::find_if(kPractised.begin(), kPractised.end(), [&](const auto& p) { return fault == p.first; });
+    return it == kPractised.end() ? std::string() : it->second;
+}
+
+Evening eveningOf(const run::Run& run, const Plan& plan, std::string text) {
+    const learn::Evening weighed = learn::eveningOf(run, plan);
+    Evening out{weighed.id, weighed.date, plan, weighed.bags, std::move(text), {}};
+    const auto put = [&](Entry entry, double second) {
+        entry.id = static_cast<std::int64_t>(out.entries.size()) + 1;
+        if (const auto begun = localMinutes(run.begun())) entry.at = localTime(*begun + static_cast<long>(second / 60));
+        out.entries.push_back(std::move(entry));
+    };
+    for (const auto& r : weighed.records) {
+        Entry e;
+        e.is = Entry::Is::Measured;
+        e.record = r;
+        put(std::move(e), run.now());
+    }
+    for (const auto* h : run.held()) {
+        if (h->kind != run::Kind::Happened) continue;
+        Entry e;
+        e.is = Entry::Is::Failed;
+        e.fault = faultOf(h->mishap);
+        const std::string piece = h->piece.substr(0, h->piece.find('~'));
+        if (plan.piece(piece)) e.piece = piece;
+        e.count = std::max(1, h->count);
+        if (!e.fault.empty()) put(std::move(e), h->at);
+    }
+    for (const auto& p : run.pieces()) {
+        if (!plan.piece(p.count.piece)) continue;
+        Entry e;
+        e.is = Entry::Is::Made;
+        e.piece = p.count.piece;
+        e.of = p.count.made + p.again;
+        e.count = std::clamp(p.whole(), 0, e.of);
+        if (e.of > 0) put(std::move(e), run.now());
+    }
+    return out;
+}
+
+}  // namespace uovo::log

@@ -1,0 +1,316 @@
+#include "desktop/log/log_keeper.h"
+
+#include <QDir>
+#include <cmath>
+
+#include "core/material/colour.h"
+#include "io/data.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+learn::Band bandOf(double mean, double sd) {
+    constexpr double kFive = 1.645;
+    return {std::exp(mean - kFive * sd), std::exp(mean), std::exp(mean + kFive * sd)};
+}
+
+/// What of a shift a lesson is about.
+std::string lessonOfShift(int k, const std::string& figures) {
+    switch (static_cast<learn::Of>(k)) {
+        case learn::Of::Yield:
+        case learn::Of::Viscosity:
+        case learn::Of::Growth:
+            return "wall:" + figures;
+        case learn::Of::FridgeAir:
+            return "fridge";
+        default:
+            return {};
+    }
+}
+
+/// All that evenings teach about a plan; nothing when stopped.
+std::optional<Taught> think(const std::vector<log::Evening>& evenings, const Plan& plan, const material::Library& lib,
+                            const std::stop_token& stop) {
+    Taught out;
+    std::vector<learn::Evening> log;
+    std::vector<std::vector<std::int64_t>> numbers;
+    for (const auto& e : evenings) {
+        log.push_back(e.taught());
+        numbers.push_back(e.taughtFrom());
+    }
+    out.evenings = log.size();
+    const auto known = learn::learn(log, lib, stop), book = learn::learn({}, lib, stop);
+    if (!known || !book) return std::nullopt;
+    out.measured = known->measured();
+    out.pace = known->pace;
+    out.lessons = learn::lessons(*known, log, lib, stop);
+    for (const auto& q : learn::questions(*known, log, plan.units))
+        out.questions.push_back({log[q.evening].id, numbers[q.evening][q.record], q.sentence});
+    for (const auto& p : plan.pieces) {
+        const auto* chocolate = lib.find(p.chocolate);
+        if (!chocolate || !p.wallFromCoats() || known->measuredOf(chocolate->figuresAs()) == 0) continue;
+        const std::string figures = chocolate->figuresAs(), bag = learn::openBag(log, figures);
+        out.own[p.chocolate] = learn::likely(*known, figures, lib, bag);
+        if (!p.alongMeridian()) continue;  // a mesh takes seconds
+        const auto before = learn::forecast(*book, p, plan, lib, {}, stop);
+        const auto now = learn::forecast(*known, p, plan, lib, bag, stop);
+        if (before && now) out.pieces.push_back({p.id, before->mass, now->mass});
+    }
+    std::map<std::string, std::map<std::string, bool>> bags;
+    for (const auto& e : log)
+        for (const auto& [chocolate, bag] : e.bags) bags[chocolate][bag] = true;
+    for (const auto& [chocolate, named] : bags)
+        for (const auto& [bag, there] : named) {
+            double mean = 0, variance = 0;
+            bool seen = false;
+            for (const auto& part : learn::partsOf(learn::Of::Yield, chocolate, bag, "", lib))
+                if (const size_t* at = known->unknowns.find(part.id)) {
+                    seen = true;
+                    mean += known->fit.unknowns[static_cast<Eigen::Index>(*at)];
+                    variance += std::pow(known->fit.sd(*at), 2);
+                }
+            if (seen) out.bags.push_back({chocolate, bag, bandOf(mean, std::sqrt(variance))});
+        }
+    for (const auto& e : log)
+        for (const auto& [chocolate, measured] : known->perChocolate) {
+            const auto part = learn::partsOf(learn::Of::Seed, chocolate, "", e.id, lib).front();
+            if (const size_t* at = known->unknowns.find(part.id))
+                out.tempers.push_back(
+                    {e.date, chocolate,
+                     bandOf(known->fit.unknowns[static_cast<Eigen::Index>(*at)], known->fit.sd(*at))});
+        }
+    out.next = learn::nextMeasurement(*known, plan, lib, stop);
+    if (stop.stop_requested()) return std::nullopt;
+    return out;
+}
+
+}  // namespace
+
+LogKeeper::LogKeeper(Session& session, QObject* parent) : QObject(parent), session_(session) {
+    connect(&session_, &Session::answersChanged, this, [this] {
+        if (taught_ && session_.isComplete() && !(thoughtOf_ == session_.plan())) think();
+    });
+}
+
+LogKeeper::~LogKeeper() { stop(); }
+
+void LogKeeper::stop() {
+    ++number_;
+    thread_.request_stop();
+    if (thread_.joinable()) thread_.join();
+    learning_ = false;
+}
+
+void LogKeeper::open() {
+    if (own_ || invented_) return;
+    const QString named = qEnvironmentVariable("UOVO_LOG");
+    auto book = io::Logbook::open(
+        (named.isEmpty() ? session_.dataFolder() + QStringLiteral("/log.sqlite") : named).toStdString());
+    problem_ = book ? QString() : qstring(book.error().sentence);
+    if (book) own_ = std::move(*book);
+    read();
+}
+
+io::Logbook* LogKeeper::book() {
+    if (invented_) return invention_ ? &*invention_ : nullptr;
+    return own_ ? &*own_ : nullptr;
+}
+
+void LogKeeper::showInvented(bool shown) {
+    if (shown == invented_) return;
+    stop();
+    invented_ = shown;
+    problem_.clear();
+    if (shown) {
+        folder_ = std::make_unique<QTemporaryDir>();
+        auto book = io::Logbook::open(folder_->filePath(QStringLiteral("log.sqlite")).toStdString());
+        if (book && book->import(io::demoLog(session_.now()))) invention_ = std::move(*book);
+        else problem_ = tr("The invented evenings cannot be laid out: is the disk full?");
+    } else {
+        invention_.reset();
+        folder_.reset();
+        open();
+    }
+    read();
+}
+
+void LogKeeper::read() {
+    stop();
+    shelf_.clear();
+    evenings_.clear();
+    planned_.clear();
+    trust_.clear();
+    taught_.reset();
+    if (auto* b = book()) {
+        if (auto shelf = b->shelf()) shelf_ = std::move(*shelf);
+        else problem_ = qstring(shelf.error().sentence);
+        if (auto trust = b->trust()) trust_ = std::move(*trust);
+    }
+    emit changed();
+    think();
+}
+
+std::shared_ptr<const log::Evening> LogKeeper::evening(const std::string& id) const {
+    if (const auto it = evenings_.find(id); it != evenings_.end()) return it->second;
+    auto* b = const_cast<LogKeeper*>(this)->book();
+    if (!b) return nullptr;
+    auto found = b->evening(id);
+    if (!found || !*found) return nullptr;
+    return evenings_[id] = std::make_shared<const log::Evening>(std::move(**found));
+}
+
+std::shared_ptr<const Answers> LogKeeper::planned(const std::string& id) const {
+    const auto it = planned_.find(id);
+    return it == planned_.end() ? nullptr : it->second;
+}
+
+void LogKeeper::think() {
+    stop();
+    const bool any = std::any_of(shelf_.begin(), shelf_.end(), [](const auto& m) { return m.measured > 0; });
+    if (shelf_.empty()) return emit learned();
+    std::vector<log::Evening> evenings;  // the oldest first
+    for (size_t k = std::min(kEvenings, shelf_.size()); k-- > 0;)
+        if (const auto e = evening(shelf_[k].id)) evenings.push_back(*e);
+    const size_t older = shelf_.size() - std::min(kEvenings, shelf_.size());
+    learning_ = true;
+    thoughtOf_ = session_.plan();
+    std::map<std::string, bool> known;
+    for (const auto& [id, answers] : planned_) known[id] = true;
+    thread_ = std::jthread([this, number = number_, evenings = std::move(evenings), any, older, known,
+                            plan = session_.plan(), plain = session_.plainLibrary()](std::stop_token stop) {
+        Cache cache;
+        AnswerOptions options;
+        options.day = options.ways = options.strength = options.together = false;
+        for (auto e = evenings.rbegin(); e != evenings.rend() && !stop.stop_requested(); ++e) {
+            if (known.contains(e->id)) continue;
+            auto answers = answer(e->plan, plain, cache, options, stop);
+            if (!answers) break;
+            QMetaObject::invokeMethod(
+                this,
+                [this, number, id = e->id, known = std::make_shared<const Answers>(std::move(*answers))] {
+                    if (number != number_) return;
+                    planned_[id] = known;
+                    emit changed();
+                },
+                Qt::QueuedConnection);
+        }
+        std::optional<Taught> taught;
+        if (any) taught = desktop::think(evenings, plan, material::withColours(plain, plan.colours), stop);
+        if (taught) taught->older = older;
+        if (stop.stop_requested()) return;
+        QMetaObject::invokeMethod(
+            this,
+            [this, number, taught] {
+                if (number != number_) return;
+                taught_ = taught;
+                learning_ = false;
+                emit learned();
+            },
+            Qt::QueuedConnection);
+    });
+    emit learned();
+}
+
+QString LogKeeper::add(const std::string& id, log::Entry entry) {
+    auto* b = book();
+    if (!b) return problem_;
+    entry.at = localTime(session_.now());
+    if (const auto done = b->add(id, entry); !done) return qstring(done.error().sentence);
+    evenings_.erase(id);
+    if (auto shelf = b->shelf()) shelf_ = std::move(*shelf);
+    emit changed();
+    think();
+    return {};
+}
+
+QString LogKeeper::keep(const log::Evening& evening) {
+    if (invented_) showInvented(false);
+    open();
+    auto* b = book();
+    if (!b) return problem_;
+    if (const auto done = b->keep(evening); !done) return qstring(done.error().sentence);
+    read();
+    return {};
+}
+
+QString LogKeeper::take(const std::vector<log::Evening>& evenings) {
+    auto* b = book();
+    if (!b) return problem_;
+    const auto taken = b->import(evenings);
+    if (!taken) return qstring(taken.error().sentence);
+    read();
+    return tr("%1 of %2 evenings were taken in; the others are there.").arg(*taken).arg(evenings.size());
+}
+
+std::vector<log::Evening> LogKeeper::all() const {
+    auto* b = const_cast<LogKeeper*>(this)->book();
+    if (!b) return {};
+    auto found = b->all();
+    return found ? std::move(*found) : std::vector<log::Evening>{};
+}
+
+double LogKeeper::trustIn(const std::string& lesson) const {
+    const auto it = trust_.find(lesson);
+    return it == trust_.end() ? 1 : it->second;
+}
+
+void LogKeeper::trust(const std::string& lesson, double share) {
+    if (auto* b = book()) (void)b->trust(lesson, share);
+    trust_[lesson] = share;
+    emit learned();
+}
+
+void LogKeeper::forget(const std::string& chocolate) {
+    auto* b = book();
+    if (!b) return;
+    const auto& lib = session_.library();
+    for (const auto& mark : shelf_) {
+        const auto e = evening(mark.id);
+        if (!e) continue;
+        for (const auto* entry : e->held()) {
+            if (entry->is != log::Entry::Is::Measured) continue;
+            const Piece* p = e->plan.piece(entry->record.piece);
+            if (learn::figuresOf(p ? p->chocolate : entry->record.chocolate, lib) != chocolate) continue;
+            log::Entry back;
+            back.is = log::Entry::Is::TakenBack;
+            back.replaces = entry->id;
+            back.at = localTime(session_.now());
+            (void)b->add(mark.id, back);
+        }
+    }
+    read();
+}
+
+void LogKeeper::count() {
+    if (!taught_ || taught_->own.empty()) return;
+    const auto library = session_.library();
+    session_.document().edit(tr("Count on the log"), [&](Plan& plan) {
+        for (const auto& [id, shift] : taught_->own) {
+            learn::Shift trusted = shift;
+            for (int k = 0; k < learn::kShifts; ++k)
+                if (const auto lesson = lessonOfShift(k, learn::figuresOf(id, library)); !lesson.empty())
+                    trusted[k] *= trustIn(lesson);
+            learn::countOn(trusted, id, plan, library);
+        }
+    });
+}
+
+std::vector<io::Resolve> LogKeeper::resolves() const {
+    auto* b = const_cast<LogKeeper*>(this)->book();
+    if (!b) return {};
+    auto found = b->resolves();
+    return found ? std::move(*found) : std::vector<io::Resolve>{};
+}
+
+void LogKeeper::resolve(const std::string& fault, const std::string& cause) {
+    if (auto* b = book()) (void)b->resolve({0, fault, cause, localTime(session_.now()).substr(0, 10)});
+    emit learned();
+}
+
+void LogKeeper::unresolve(std::int64_t id) {
+    if (auto* b = book()) (void)b->unresolve(id);
+    emit learned();
+}
+
+}  // namespace uovo::desktop

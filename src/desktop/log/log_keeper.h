@@ -1,0 +1,122 @@
+// The log in the window: its file, the evening that is looked at, and what all of it teaches, computed beside the
+// window.
+#pragma once
+#include <QObject>
+#include <QStringList>
+#include <QTemporaryDir>
+#include <map>
+#include <memory>
+#include <optional>
+#include <thread>
+#include <vector>
+
+#include "core/learn/said.h"
+#include "core/log/run_evening.h"
+#include "desktop/shell/session.h"
+#include "io/logbook.h"
+
+namespace uovo::desktop {
+
+/// What the log teaches about the plan that is open.
+struct Taught {
+    std::vector<learn::Lesson> lessons;
+    struct Asked {
+        std::string evening;     ///< id
+        std::int64_t entry = 0;  ///< number of the entry that is not believed
+        std::string sentence;
+    };
+    std::vector<Asked> questions;
+    std::string next;  ///< what to measure next
+    struct Next {
+        std::string piece;        ///< id
+        learn::Band before, now;  ///< kg
+    };
+    std::vector<Next> pieces;                 ///< of the plan
+    std::map<std::string, learn::Shift> own;  ///< by chocolate of the plan
+    struct Bag {
+        std::string chocolate, bag;
+        learn::Band yield;  ///< multiple of the book's
+    };
+    std::vector<Bag> bags;
+    struct Temper {
+        std::string date, chocolate;
+        learn::Band crystals;  ///< multiple of what is usual
+    };
+    std::vector<Temper> tempers;
+    learn::Pace pace;
+    size_t measured = 0, evenings = 0, older = 0;  ///< older: evenings that are not looked at any more
+};
+
+class LogKeeper : public QObject {
+    Q_OBJECT
+
+public:
+    static constexpr size_t kEvenings = 24;  ///< that are learned from, the latest
+
+    explicit LogKeeper(Session& session, QObject* parent = nullptr);
+    ~LogKeeper() override;
+
+    /// Opens the file of the log where it is not open; why it cannot is `problem()`.
+    void open();
+    const QString& problem() const { return problem_; }
+    bool isEmpty() const { return shelf_.empty(); }
+    /// Two invented evenings instead of a person's own; nothing of it is kept.
+    bool isInvented() const { return invented_; }
+    void showInvented(bool shown);
+
+    const std::vector<io::ShelfMark>& shelf() const { return shelf_; }
+    /// Null where there is none.
+    std::shared_ptr<const log::Evening> evening(const std::string& id) const;
+    /// What its plan said; null while it is computed.
+    std::shared_ptr<const Answers> planned(const std::string& id) const;
+
+    /// Keeps something of an evening. @returns why it cannot be; empty when it is kept
+    QString add(const std::string& evening, log::Entry entry);
+    QString keep(const log::Evening& evening);
+    /// Takes in what is not there yet. @returns a sentence about it
+    QString take(const std::vector<log::Evening>& evenings);
+    /// All of it, to be written out.
+    std::vector<log::Evening> all() const;
+
+    /// Null while it is computed, and where nothing was measured.
+    const Taught* taught() const { return taught_ ? &*taught_ : nullptr; }
+    bool isLearning() const { return learning_; }
+    double trustIn(const std::string& lesson) const;
+    void trust(const std::string& lesson, double share);
+    /// Takes every measurement of a chocolate back; they stay in the log, struck out.
+    void forget(const std::string& chocolate);
+    /// The plan counts on what was learned, as far as it is trusted; can be undone like any edit.
+    void count();
+
+    std::vector<io::Resolve> resolves() const;
+    void resolve(const std::string& fault, const std::string& cause);
+    void unresolve(std::int64_t id);
+
+signals:
+    void changed();
+    void learned();
+
+private:
+    io::Logbook* book();
+    void read();   ///< what is in the file
+    void think();  ///< about it, beside the window
+    void stop();
+
+    Session& session_;
+    std::optional<io::Logbook> own_;
+    std::unique_ptr<QTemporaryDir> folder_;  // of the invented one
+    std::optional<io::Logbook> invention_;
+    bool invented_ = false;
+    QString problem_;
+    std::vector<io::ShelfMark> shelf_;
+    mutable std::map<std::string, std::shared_ptr<const log::Evening>> evenings_;
+    std::map<std::string, std::shared_ptr<const Answers>> planned_;
+    io::Trust trust_;
+    std::optional<Taught> taught_;
+    bool learning_ = false;
+    Plan thoughtOf_;  // the plan that what is taught is about
+    quint64 number_ = 0;
+    std::jthread thread_;
+};
+
+}  // namespace uovo::desktop
