@@ -16,6 +16,8 @@
 #include <random>
 
 #include "core/learn/said.h"
+#include "core/learn/survival.h"
+#include "core/quantity/clock.h"
 #include "io/logbook.h"
 #include "support.h"
 #include "support_command.h"
@@ -333,6 +335,111 @@ TEST_CASE("The invented evenings are a whole log, and what they teach is what th
     CHECK(lessons[0].id == "wall:dark");
     CHECK(lessons[0].factor > 1.05);
     CHECK(learn::questions(*known, evenings, UnitSystem::Metric).empty());
+}
+
+TEST_CASE("Where a figure comes from is kept in the plan's file, told in workings, and gone when it is typed") {
+    Plan plan = test::demo();
+    learn::Shift shift = learn::Shift::Zero();
+    shift[static_cast<int>(learn::Of::Yield)] = 0.2;
+    learn::countOn(shift, "dark", plan, io::library(), "your logbook, 3 measurements of 12 May 2026");
+    plan.kitchen.pace = 1.25;
+    const auto back = readPlan(writePlan(plan));
+    REQUIRE(back);
+    CHECK(*back == plan);
+    CHECK(back->own.at("dark").from.at("yield40") == "your logbook, 3 measurements of 12 May 2026");
+    std::erase_if(plan.pieces, [](const Piece& p) { return p.id != "crater-bowl"; });
+    const auto answers = test::answersOf(plan, test::withoutDay());
+    bool told = false;
+    for (const auto& a : answers.pieces[0]->answers)
+        for (const auto& in : a.working.inputs) told = told || in.source.starts_with("your logbook, 3");
+    CHECK(told);
+    plan.own["dark"].say("yield40", 12);
+    CHECK_FALSE(plan.own["dark"].from.contains("yield40"));
+    CHECK(plan.own["dark"].from.contains("viscosity40"));
+    auto j = nlohmann::json::parse(writePlan(plan));
+    j["ownFrom"]["dark"]["viscosity40"] = 3;
+    CHECK_FALSE(readPlan(j.dump()));
+    j["ownFrom"]["dark"] = {{"nothing", "here"}};
+    CHECK(readPlan(j.dump())->own.at("dark").from.empty());
+}
+
+TEST_CASE("Hands that take longer make the day longer, and its pots stand longer") {
+    Plan plan = smallPlan();
+    const auto book = test::answersOf(plan);
+    plan.kitchen.pace = 1.5;
+    const auto slow = test::answersOf(plan);
+    const auto hands = [](const Answers& a) {
+        double minutes = 0;
+        for (const auto& t : a.day->asked.tasks) minutes += t.hands > 0 ? t.minutes : 0;
+        return minutes;
+    };
+    CHECK(hands(slow) > 1.25 * hands(book));
+    CHECK(hands(slow) < 1.6 * hands(book));
+    CHECK(slow.pots[0].minutes == Approx(1.5 * book.pots[0].minutes));
+    plan.kitchen.pace = 9;
+    CHECK(problems(plan, io::library())[0].where == "kitchen/pace");
+}
+
+// Conjugate: a Beta(9, 1) that saw 3 of 4.
+TEST_CASE("What came out whole moves the share that spares are for") {
+    CHECK(learn::survives({3, 4}, 0.9, 10) == Approx(12.0 / 14));
+    CHECK(learn::survives({0, 0}, 0.9, 10) == Approx(0.9));
+    CHECK(learn::survives({1000, 1000}, 0.9, 10) == Approx(0.999).margin(1e-4));
+}
+
+TEST_CASE("A year of evenings, two thousand measurements, and what they teach", "[long]") {
+    const test::Folder folder("log-year");
+    auto book = io::Logbook::open(folder("log.sqlite"));
+    Plan plan = smallPlan();
+    plan.meshes.clear();
+    learn::Shift truth = learn::Shift::Zero();
+    truth[static_cast<int>(learn::Of::Yield)] = 0.3;
+    std::mt19937 random(11);
+    std::normal_distribution<double> normal;
+    std::vector<learn::Evening> last;
+    for (int k = 0; k < 50; ++k) {
+        Plan real = plan;
+        material::Library lib = io::library();
+        learn::Shift evening = truth;
+        evening[static_cast<int>(learn::Of::Seed)] = 0.3 * normal(random);
+        learn::apply(evening, "dark", real, lib);
+        Evening e;
+        e.id = localTime(20669L * 1440 + k * 7 * 1440);
+        e.date = e.id.substr(0, 10);
+        e.plan = plan;
+        e.bags = {{"dark", "one sack"}};
+        const auto told = learn::tell(real.pieces[0], real, lib);
+        REQUIRE(told);
+        for (int n = 0; n < 20; ++n) {
+            Entry first = weighed(told->coats[0] * std::exp(0.05 * normal(random)), 1 + 40 * k + 2 * n);
+            Entry both =
+                weighed(first.record.value + told->coats[1] * std::exp(0.05 * normal(random)), 2 + 40 * k + 2 * n);
+            both.record.coats = 2;
+            e.entries.push_back(first);
+            e.entries.push_back(both);
+        }
+        REQUIRE(book->keep(e));
+    }
+    const auto shelf = *book->shelf();
+    int measured = 0;
+    for (const auto& m : shelf) measured += m.measured;
+    CHECK(measured == 2000);
+    for (size_t k = 8; k-- > 0;) {  // the latest, the oldest of them first
+        auto e = (**book->evening(shelf[k].id)).taught();
+        e.records.resize(4);
+        last.push_back(std::move(e));
+    }
+    const auto known = learn::learn(last, io::library());
+    REQUIRE(known);
+    const auto likely = learn::likely(*known, "dark", io::library(), "one sack");
+    Plan mine = plan, real = plan;
+    material::Library a = io::library(), b = io::library();
+    learn::apply(likely, "dark", mine, a);
+    learn::apply(truth, "dark", real, b);
+    const double told = learn::tell(mine.pieces[0], mine, a)->mass(), is = learn::tell(real.pieces[0], real, b)->mass();
+    const double byBook = learn::tell(plan.pieces[0], plan, io::library())->mass();
+    CHECK(std::abs(std::log(told / is)) < 0.08);
+    CHECK(std::abs(std::log(told / is)) < 0.6 * std::abs(std::log(byBook / is)));
 }
 
 TEST_CASE("Damaged, foreign and newer files are refused in words and left as they are") {

@@ -61,7 +61,7 @@ TEST_CASE("thinning lowers viscosity and yield stress, a person's own figures wi
 TEST_CASE("label temperatures that contradict each other are refused") {
     const auto& dark = *io::library().find("dark");
     const auto says = [&](std::map<std::string, double> v) {
-        const auto ok = material::checkOwnFigures(dark, {std::move(v)});
+        const auto ok = material::checkOwnFigures(dark, {std::move(v), {}});
         return ok ? std::string() : ok.error().sentence;
     };
     CHECK(says({{"workLow", 33}, {"workHigh", 31}}).find("above the upper") != std::string::npos);

@@ -113,9 +113,19 @@ TEST_CASE("an evening is begun, written into, corrected and taken back, by the k
     writes(6, [&] { Program::type(field("entryLeft"), "300 g"); });
     writes(7, [&] { Program::type(field("entryStars"), "5"); });
     writes(8, [&] { Program::type(field("entryWords"), "It went well"); });
+    writes(10, [&] {
+        Program::type(field("entryTook"), "12 min");
+        Program::type(field("entryBook"), "10 min");
+    });
+    pressed(log, "logWrite");
+    sheet->findChild<QComboBox*>("entryWhat")->setCurrentIndex(11);
+    emit sheet->findChild<QComboBox*>("entryWhat")->activated(11);
+    Program::type(field("entryWords"), "The blue sack");
+    pressed(sheet, "entryKeep");
+    CHECK(log->keeper()->evening(log->evening()->evening())->bags.at("dark") == "The blue sack");
     const auto now = log->keeper()->evening(log->evening()->evening());
     CHECK(now->counts().at("crater-bowl").whole == 12);
-    CHECK(now->taught().records.size() == 3);
+    CHECK(now->taught().records.size() == 4);
     REQUIRE(thought(p));
     CHECK(log->keeper()->taught()->measured == 3);
 
@@ -124,7 +134,7 @@ TEST_CASE("an evening is begun, written into, corrected and taken back, by the k
     LogKeeper keeper(other);
     keeper.open();
     REQUIRE(keeper.shelf().size() == 1);
-    CHECK(keeper.evening(keeper.shelf()[0].id)->held().size() == 8);
+    CHECK(keeper.evening(keeper.shelf()[0].id)->held().size() == 9);
 }
 
 TEST_CASE("what the log teaches is said, trusted as far as a person likes, counted on and undone") {
@@ -150,6 +160,11 @@ TEST_CASE("what the log teaches is said, trusted as far as a person likes, count
     pressed(log, "logCount");
     p.answered();
     const double counted = p.grams();
+    CHECK(p.session.plan().own.at("dark").from.at("yield40").starts_with("your logbook, "));
+    CHECK(p.piece().survives < 0.9);  // seven of eight bowls
+    bool whole = false;
+    for (const auto& l : t->lessons) whole = whole || l.id.starts_with("whole:");
+    CHECK(whole);
     CHECK(counted > 1.05 * before);
     p.session.document().undo();
     p.answered();

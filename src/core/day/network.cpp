@@ -48,7 +48,8 @@ void Builder::build(const Piece& piece) {
 
 int Builder::minutes(const char* task, int pieces) const {
     const auto& t = lib_.tasks.at(task);
-    return std::max(1, static_cast<int>(std::ceil(t.seconds.value * (t.perPiece ? pieces : 1) / 60)));
+    return std::max(1,
+                    static_cast<int>(std::ceil(plan_.kitchen.pace * t.seconds.value * (t.perPiece ? pieces : 1) / 60)));
 }
 
 int Builder::addResource(schedule::Resource::Kind kind, const std::string& name, double squareMetres) {

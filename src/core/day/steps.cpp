@@ -101,8 +101,9 @@ int Builder::join(const Round& r, const PieceAnswers& a, const Since& since) {
                                   : goes[k].first == goes[k].last
                                       ? fmt::format(": step {}", goes[k].first + 1)
                                       : fmt::format(": steps {}–{}", goes[k].first + 1, goes[k].last + 1);
-        const int now = task(r, id("join"), "Put together " + r.who + steps, "finish",
-                             std::max(1, static_cast<int>(std::ceil(goes[k].hands * r.pieces / 60))), 0);
+        const int now =
+            task(r, id("join"), "Put together " + r.who + steps, "finish",
+                 std::max(1, static_cast<int>(std::ceil(plan_.kitchen.pace * goes[k].hands * r.pieces / 60))), 0);
         const int wait = k == 0 ? 0 : static_cast<int>(std::ceil(waitBetween(goes[k - 1], goes[k], r.pieces) / 60));
         if (k == 0) follow(since, now);
         drawsLittle(now, potFor(r.piece, r.piece.chocolate));

@@ -64,6 +64,8 @@ void checkKitchen(const Kitchen& k, std::vector<Problem>& out) {
     if (!(k.fridgeAir >= kFridgeAirLeast && k.fridgeAir <= kFridgeAirMost))
         out.push_back(
             {"The fridge's air takes between a fifth and five times the heat of the book's.", "kitchen/fridgeAir"});
+    if (!(k.pace >= kPaceLeast && k.pace <= kPaceMost))
+        out.push_back({"Hands take between three tenths and three times the book's minutes.", "kitchen/pace"});
     if (k.shelves < 1 || k.shelves > 8)
         out.push_back({"Between one and eight free shelves in the fridge.", "kitchen/shelves"});
     checkWorker(k.cook, "cook", out);

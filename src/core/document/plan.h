@@ -182,6 +182,7 @@ struct Piece {
 };
 
 inline constexpr double kFridgeAirLeast = 0.2, kFridgeAirMost = 5;  ///< of Kitchen::fridgeAir
+inline constexpr double kPaceLeast = 0.3, kPaceMost = 3;            ///< of Kitchen::pace
 
 struct Kitchen {
     Measure room = 21, humidity = 0.55, fridge = 6, freezer = -18;
@@ -190,6 +191,7 @@ struct Kitchen {
     int shelves = 1;  ///< free shelves of that size in the fridge
     bool fan = false;
     double fridgeAir = 1;  ///< how well the fridge's air takes heat, as a multiple of the book's
+    double pace = 1;       ///< minutes that hands take, as a multiple of the book's
     Worker cook;
     std::vector<Worker> helpers;
     Measure sheetWidth = 0.30, sheetDepth = 0.26;  ///< m that a sheet is spread on: a tray, a film

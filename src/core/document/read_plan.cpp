@@ -145,6 +145,7 @@ void readKitchen(Object& o, Kitchen& out) {
     k.measure("mugDepth", out.mugDepth);
     k.yesNo("fan", out.fan);
     k.number("fridgeAir", out.fridgeAir);
+    k.number("pace", out.pace);
     k.whole("shelves", out.shelves);
     if (const json* cook = k.find("cook")) {
         Object c(*cook, k.at("cook"));
@@ -222,6 +223,18 @@ void readOwn(Object& o, Plan& p) {
                 if (!value.is_number())
                     Object::refuse(fmt::format("“{}” must be a number.", name), fmt::format("/own/{}/{}", id, name));
                 p.own[id].values[name] = value.get<double>();
+            }
+        }
+    }
+    if (const json* from = o.find("ownFrom")) {
+        Object list(*from, "/ownFrom");
+        for (const auto& [id, figures] : from->items()) {
+            Object f(figures, "/ownFrom/" + id);
+            for (const auto& [name, words] : figures.items()) {
+                if (!words.is_string())
+                    Object::refuse(fmt::format("“{}” must be a text.", name), fmt::format("/ownFrom/{}/{}", id, name));
+                if (p.own.contains(id) && p.own[id].values.contains(name))
+                    p.own[id].from[name] = words.get<std::string>().substr(0, 300);
             }
         }
     }

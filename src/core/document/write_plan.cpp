@@ -304,13 +304,17 @@ std::string writePlan(const Plan& p) {
                     {"shelves", k.shelves}};
     if (k.knife != Measure(0)) j["kitchen"]["knife"] = written(k.knife);
     if (k.fridgeAir != 1) j["kitchen"]["fridgeAir"] = k.fridgeAir;
+    if (k.pace != 1) j["kitchen"]["pace"] = k.pace;
     if (k.cook != Worker{}) j["kitchen"]["cook"] = written(k.cook);
     for (const auto& h : k.helpers) j["kitchen"]["helpers"].push_back(written(h));
     keepExtra(j["kitchen"], k.extra);
     if (p.day != DayWish{}) j["day"] = written(p.day);
     if (!p.own.empty()) {
         j["own"] = json::object();
-        for (const auto& [id, figures] : p.own) j["own"][id] = figures.values;
+        for (const auto& [id, figures] : p.own) {
+            j["own"][id] = figures.values;
+            if (!figures.from.empty()) j["ownFrom"][id] = figures.from;
+        }
     }
     if (p.guests > 0) j["guests"] = p.guests;
     for (const auto& [id, m] : p.melting) {

@@ -19,10 +19,14 @@ Shift shiftSds(const material::Library& lib) {
     return out;
 }
 
-void countOn(const Shift& shift, const std::string& id, Plan& plan, const material::Library& library) {
+void countOn(const Shift& shift, const std::string& id, Plan& plan, const material::Library& library,
+             const std::string& source) {
     if (const auto* chocolate = library.find(id)) {
-        auto& own = plan.own[chocolate->figuresAs()].values;
-        for (const auto& [name, of] : kOwn) own[name] = chocolate->at(name).value * std::exp(at(shift, of));
+        auto& own = plan.own[chocolate->figuresAs()];
+        for (const auto& [name, of] : kOwn) {
+            own.say(name, chocolate->at(name).value * std::exp(at(shift, of)));
+            if (!source.empty()) own.from[name] = source;
+        }
     }
     plan.kitchen.fridgeAir = std::clamp(std::exp(at(shift, Of::FridgeAir)), kFridgeAirLeast, kFridgeAirMost);
 }

@@ -27,7 +27,9 @@ Shift shiftSds(const material::Library& library);
 
 /// A plan that counts on what is learned of its chocolate `id` and its fridge's air: they are its own figures then,
 /// whatever they were. Evening, cook and the fridge's degrees are left as they are said. Ends where no plan is refused.
-void countOn(const Shift& shift, const std::string& chocolate, Plan& plan, const material::Library& library);
+/// @param source of the figures, as workings name it; empty: they are a person's own
+void countOn(const Shift& shift, const std::string& chocolate, Plan& plan, const material::Library& library,
+             const std::string& source = {});
 
 /// The shift by which a plan's own figures differ from the book; zero where it has none.
 Shift ownOf(const Plan& plan, const std::string& chocolate, const material::Library& library);

@@ -56,6 +56,22 @@ Evening eveningOf(const run::Run& run, const Plan& plan, std::string text) {
         e.record = r;
         put(std::move(e), run.now());
     }
+    for (const auto& s : run.steps()) {  // only where hands came from another step: a wait is no work
+        const auto& state = run.state(s.id);
+        const double took = (state.to - state.from) / run::kMinute;
+        constexpr int kLeast = 2;                     // min planned: a shorter one is told in whole minutes
+        constexpr double kMost = 5, kShortest = 0.2;  // of what was planned: beyond it was told late, or at once
+        if (state.is != run::StepState::Is::Done || s.minutes < kLeast || s.who == 0 ||
+            state.from <= s.at * run::kMinute + 1 || took > kMost * s.minutes || took < kShortest * s.minutes)
+            continue;
+        Entry e;
+        e.is = Entry::Is::Measured;
+        e.record.is = learn::Record::Is::Took;
+        e.record.task = s.kind.substr(0, s.kind.find('-'));
+        e.record.value = took;
+        e.record.book = s.minutes / plan.kitchen.pace;
+        put(std::move(e), state.to);
+    }
     for (const auto* h : run.held()) {
         if (h->kind != run::Kind::Happened) continue;
         Entry e;

@@ -38,8 +38,8 @@ std::string recordTold(const learn::Record& r, const Evening& evening) {
         case learn::Record::Is::Spoon:
             return fmt::format("A spoonful lay {} wide", shown(r.value, Dimension::Length));
         case learn::Record::Is::Took:
-            return fmt::format("A task took {}; {} were planned", shown(60 * r.value, Dimension::Duration),
-                               shown(60 * r.book, Dimension::Duration));
+            return fmt::format("{} took {}; the book says {}", r.task.empty() ? "A task" : "“" + r.task + "”",
+                               shown(60 * r.value, Dimension::Duration), shown(60 * r.book, Dimension::Duration));
     }
     return {};
 }

@@ -56,7 +56,13 @@ inline constexpr const char* kPacket = "packet";  ///< key of a person's own fig
 
 /// A person's own figures that replace the book's.
 struct OwnFigures {
-    std::map<std::string, double> values;  ///< constant name → SI value; or kPacket
+    std::map<std::string, double> values;     ///< constant name → SI value; or kPacket
+    std::map<std::string, std::string> from;  ///< where one comes from, where nobody typed it: "your logbook, …"
+    /// A person's own word for a figure.
+    void say(const std::string& name, double value) {
+        values[name] = value;
+        from.erase(name);
+    }
     bool operator==(const OwnFigures&) const = default;
 };
 

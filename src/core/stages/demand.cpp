@@ -127,7 +127,9 @@ private:
 
     /// Minutes of coating and casting.
     double work() const {
-        const auto task = [&](const char* name) { return lib_.tasks.at(name).seconds.value / 60 * a_.make; };
+        const auto task = [&](const char* name) {
+            return plan_.kitchen.pace * lib_.tasks.at(name).seconds.value / 60 * a_.make;
+        };
         double minutes = 0;
         for (const auto& c : piece_.coats())
             minutes += task(c.way == coat::Way::Dip                           ? "dip"

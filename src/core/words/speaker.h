@@ -112,7 +112,8 @@ protected:
         if (const auto own = plan_.own.find(piece_.chocolate); own != plan_.own.end())
             if (const auto v = own->second.values.find(name); v != own->second.values.end()) {
                 in.value = fmt::format("{:.6g} {}", v->second, chocolate->at(name).unit);
-                in.source = "your own figure";
+                const auto from = own->second.from.find(name);
+                in.source = from == own->second.from.end() ? "your own figure" : from->second;
             }
         return in;
     }

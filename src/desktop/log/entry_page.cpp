@@ -15,7 +15,14 @@ namespace {
 using log::Entry;
 
 /// What can be written down, in the order it is offered.
-enum What { Weighed, Rim, Touched, Spoon, Whole, Wrong, Left, Stars, Sentence, Picture };
+enum What { Weighed, Rim, Touched, Spoon, Whole, Wrong, Left, Stars, Sentence, Picture, Took, Bag };
+
+/// "releaseBalloon" → "release balloon".
+QString taskWords(const std::string& id) {
+    QString out;
+    for (const QChar c : qstring(id)) out += c.isUpper() ? QStringLiteral(" ") + c.toLower() : QString(c);
+    return out;
+}
 
 class EntryPage : public Page {
     Q_DECLARE_TR_FUNCTIONS(EntryPage)
@@ -43,7 +50,9 @@ public:
                                 tr("Chocolate left over"),
                                 tr("Stars"),
                                 tr("A sentence"),
-                                tr("A picture")};
+                                tr("A picture"),
+                                tr("How long something took"),
+                                tr("Which bag was open")};
         what_ = choice({tr("What"), QStringLiteral("entryWhat")}, whats, what0_, [this](int) { show(); });
         QStringList pieces, chocolates, faults;
         for (const auto& p : evening_->plan.pieces) pieces << qstring(p.name);
@@ -81,6 +90,18 @@ public:
         begun_ = number(tr("Of so many begun"), "entryBegun", 1, 10'000, begun0_);
         many_ = number(tr("How many of them"), "entryMany", 1, 10'000, many0_);
         stars_ = number(tr("Stars of five"), "entryStars", 1, 5, stars0_);
+        QStringList tasks;
+        for (const auto& [id, t] : session.library().tasks) {
+            tasks_.push_back(id);
+            tasks << taskWords(id);
+        }
+        const auto task = std::find(tasks_.begin(), tasks_.end(), entry_.record.task);
+        task_ = choice({tr("Which"), QStringLiteral("entryTask")}, tasks,
+                       task == tasks_.end() ? 0 : static_cast<int>(task - tasks_.begin()), [](int) {});
+        took_ = figureOf(tr("It took"), "entryTook", Dimension::Duration, "min", 60 * took0_,
+                         [this](double v) { took0_ = v / 60; });
+        book_ = figureOf(tr("It was planned to take"), "entryBook", Dimension::Duration, "min", 60 * entry_.record.book,
+                         [this](double v) { entry_.record.book = v / 60; });
         words_ =
             words({tr("In your words"), QStringLiteral("entryWords")}, qstring(entry_.words), [this](const QString& w) {
                 entry_.words = w.toStdString();
@@ -113,8 +134,9 @@ private:
                 what0_ = e.record.is == learn::Record::Is::Rim       ? Rim
                          : e.record.is == learn::Record::Is::Touched ? Touched
                          : e.record.is == learn::Record::Is::Spoon   ? Spoon
+                         : e.record.is == learn::Record::Is::Took    ? Took
                                                                      : Weighed;
-                mass0_ = thick0_ = wide0_ = e.record.value;
+                mass0_ = thick0_ = wide0_ = took0_ = e.record.value;
                 break;
             case Entry::Is::Made:
                 what0_ = Whole;
@@ -150,7 +172,10 @@ private:
             showRow(row, std::find(when.begin(), when.end(), what) != when.end());
         };
         only(piece_, {Weighed, Rim, Touched, Whole, Wrong, Stars});
-        only(chocolate_, {Spoon, Left});
+        only(chocolate_, {Spoon, Left, Bag});
+        only(task_, {Took});
+        only(took_, {Took});
+        only(book_, {Took});
         only(fault_, {Wrong});
         only(coats_, {Weighed});
         only(of_, {Weighed});
@@ -164,7 +189,7 @@ private:
         only(begun_, {Whole});
         only(many_, {Wrong});
         only(stars_, {Stars});
-        only(words_, {Sentence, Picture});
+        only(words_, {Sentence, Picture, Bag});
         file_->setVisible(what == Picture);
         wrong_->setText({});
     }
@@ -248,6 +273,21 @@ private:
             case Picture:
                 e.is = Entry::Is::Photo;
                 break;
+            case Took:
+                if (!(took0_ > 0) || !(e.record.book > 0))
+                    return missing(tr("Say what it took, and what was planned."));
+                e.is = Entry::Is::Measured;
+                e.record.is = learn::Record::Is::Took;
+                e.record.task = tasks_[static_cast<size_t>(std::max(0, task_->currentIndex()))];
+                e.record.value = took0_;
+                break;
+            case Bag: {
+                if (e.words.empty()) return missing(tr("Give the bag a name, the date it was opened for one."));
+                log::Evening with = *evening_;
+                with.bags[learn::figuresOf(chocolate(), session_.library())] = e.words;
+                if (const QString why = keeper_.keep(with); !why.isEmpty()) return missing(why);
+                return kept_();
+            }
             default:
                 e.is = Entry::Is::Said;
         }
@@ -262,11 +302,12 @@ private:
     Entry entry_;
     int what0_ = Weighed, piece0_ = 0, chocolate0_ = 0, fault0_ = 0;
     int whole0_ = 1, begun0_ = 1, many0_ = 1, stars0_ = 4;
-    double mass0_ = 0, thick0_ = 0, wide0_ = 0;
-    QComboBox *what_ = nullptr, *piece_ = nullptr, *chocolate_ = nullptr, *fault_ = nullptr;
+    double mass0_ = 0, thick0_ = 0, wide0_ = 0, took0_ = 0;
+    std::vector<std::string> tasks_;
+    QComboBox *what_ = nullptr, *piece_ = nullptr, *chocolate_ = nullptr, *fault_ = nullptr, *task_ = nullptr;
     FigureField *coats_ = nullptr, *of_ = nullptr, *mass_ = nullptr, *thick_ = nullptr, *wide_ = nullptr,
                 *notAt_ = nullptr, *at_ = nullptr, *left_ = nullptr, *whole_ = nullptr, *begun_ = nullptr,
-                *many_ = nullptr, *stars_ = nullptr;
+                *many_ = nullptr, *stars_ = nullptr, *took_ = nullptr, *book_ = nullptr;
     WordsField* words_ = nullptr;
     QPushButton *file_ = nullptr, *keep_ = nullptr;
     QLabel* wrong_ = nullptr;

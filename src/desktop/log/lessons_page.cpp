@@ -170,7 +170,7 @@ void LessonsPage::refresh() {
     next_->setRows(std::move(rows));
     nextNote_->setText(bound(t->next));
     nextNote_->setVisible(!t->next.empty());
-    count_->setVisible(!t->own.empty());
+    count_->setVisible(!t->lessons.empty());
     if (!t->questions.empty()) questions_->addWidget(strong(tr("Figures that want another look")));
     for (const auto& q : t->questions) {
         auto* whole = new QWidget;

@@ -1,5 +1,6 @@
 #include "desktop/log/log_keeper.h"
 
+#include <fmt/format.h>
 #include <QDir>
 #include <cmath>
 
@@ -29,6 +30,15 @@ std::string lessonOfShift(int k, const std::string& figures) {
     }
 }
 
+learn::Lesson wholeLesson(const form::Family& family, const learn::Whole& seen, const material::Library& lib) {
+    const double share = learn::survives(seen, Piece{}.survives, lib.learns("survivesWorth"));
+    return {
+        "whole:" + family.id,
+        fmt::format("{}: {} of {} came out whole. Spares are for {:.0f} of 100 coming out; the book counts on {:.0f}.",
+                    family.name, seen.whole, seen.of, 100 * share, 100 * Piece{}.survives),
+        fmt::format("your logbook, {} pieces", seen.of), share};
+}
+
 /// All that evenings teach about a plan; nothing when stopped.
 std::optional<Taught> think(const std::vector<log::Evening>& evenings, const Plan& plan, const material::Library& lib,
                             const std::stop_token& stop) {
@@ -45,6 +55,15 @@ std::optional<Taught> think(const std::vector<log::Evening>& evenings, const Pla
     out.measured = known->measured();
     out.pace = known->pace;
     out.lessons = learn::lessons(*known, log, lib, stop);
+    for (const auto& e : evenings)
+        for (const auto& [id, count] : e.counts()) {
+            auto& all = out.whole[e.plan.piece(id)->shape.family];
+            all.whole += count.whole;
+            all.of += count.of;
+        }
+    for (const auto& [family, seen] : out.whole)
+        if (const auto* f = form::family(family); f && seen.of >= learn::kWholeTold)
+            out.lessons.push_back(wholeLesson(*f, seen, lib));
     for (const auto& q : learn::questions(*known, log, plan.units))
         out.questions.push_back({log[q.evening].id, numbers[q.evening][q.record], q.sentence});
     for (const auto& p : plan.pieces) {
@@ -225,7 +244,7 @@ QString LogKeeper::add(const std::string& id, log::Entry entry) {
 }
 
 QString LogKeeper::keep(const log::Evening& evening) {
-    if (invented_) showInvented(false);
+    if (invented_ && !this->evening(evening.id)) showInvented(false);  // what is really kept is one's own
     open();
     auto* b = book();
     if (!b) return problem_;
@@ -283,7 +302,7 @@ void LogKeeper::forget(const std::string& chocolate) {
 }
 
 void LogKeeper::count() {
-    if (!taught_ || taught_->own.empty()) return;
+    if (!taught_) return;
     const auto library = session_.library();
     session_.document().edit(tr("Count on the log"), [&](Plan& plan) {
         for (const auto& [id, shift] : taught_->own) {
@@ -291,7 +310,21 @@ void LogKeeper::count() {
             for (int k = 0; k < learn::kShifts; ++k)
                 if (const auto lesson = lessonOfShift(k, learn::figuresOf(id, library)); !lesson.empty())
                     trusted[k] *= trustIn(lesson);
-            learn::countOn(trusted, id, plan, library);
+            std::string source = "your logbook";
+            for (const auto& l : taught_->lessons)
+                if (l.id == "wall:" + learn::figuresOf(id, library)) source = l.source;
+            learn::countOn(trusted, id, plan, library, source);
+        }
+        const double worth = library.learns("survivesWorth"), book = Piece{}.survives;
+        for (auto& p : plan.pieces)
+            if (const auto seen = taught_->whole.find(p.shape.family);
+                seen != taught_->whole.end() && seen->second.of >= learn::kWholeTold)
+                p.survives =
+                    book + trustIn("whole:" + p.shape.family) * (learn::survives(seen->second, book, worth) - book);
+        if (taught_->pace.isTold()) {
+            const double s = taught_->pace.cookSd;
+            plan.kitchen.pace =
+                std::clamp(std::exp(trustIn("hands") * (taught_->pace.cook + s * s / 2)), kPaceLeast, kPaceMost);
         }
     });
 }

@@ -11,6 +11,7 @@
 #include <vector>
 
 #include "core/learn/said.h"
+#include "core/learn/survival.h"
 #include "core/log/run_evening.h"
 #include "desktop/shell/session.h"
 #include "io/logbook.h"
@@ -44,6 +45,7 @@ struct Taught {
     };
     std::vector<Temper> tempers;
     learn::Pace pace;
+    std::map<std::string, learn::Whole> whole;     ///< by the family of a shape
     size_t measured = 0, evenings = 0, older = 0;  ///< older: evenings that are not looked at any more
 };
 

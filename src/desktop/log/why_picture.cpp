@@ -92,13 +92,15 @@ void WhyPicture::paintEvent(QPaintEvent*) {
     QRectF drawn = box;  // what the piece takes of it
     if (answers_ && answers_->made) {
         paintPieceState(p, box, piece_, answers_, static_cast<int>(piece_.coats().size()), true, this);
-        QSizeF size(4, 3);
-        if (answers_->made->meridian) {
+        QSizeF size = QSizeF(4, 3).scaled(box.size(), Qt::KeepAspectRatio);
+        double low = box.center().y() + size.height() / 2;
+        if (answers_->made->meridian) {  // as paintPieceState puts it
             const auto& s = *answers_->made->meridian;
             size = QSizeF(2 * *std::max_element(s.profile.r.begin(), s.profile.r.end()), s.height);
+            size.scale(QSizeF(0.7 * box.width(), 0.81 * box.height()), Qt::KeepAspectRatio);
+            low = box.bottom() - 0.08 * box.height();
         }
-        size.scale(box.size(), Qt::KeepAspectRatio);
-        drawn = QRectF(box.center() - QPointF(size.width(), size.height()) / 2, size);
+        drawn = QRectF(box.center().x() - size.width() / 2, low - size.height(), size.width(), size.height());
     }
     const QRectF pot(box.center().x() - kPot / 2, height() - kPot - 22, kPot, kPot);
     paintKitchenMark(p, pot, chocolateColour(piece_.chocolate));

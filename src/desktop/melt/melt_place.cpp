@@ -276,7 +276,7 @@ QWidget* MeltPlace::packetLine() {
             const std::string id = c->figuresAs(), which = f->property("key").toString().toStdString();
             f->refuse(session_.typed("own/" + id + "/" + which, [&] {
                 session_.document().edit(tr("Change what the packet says"),
-                                         [&](Plan& p) { p.own[id].values[which] = m.value; });
+                                         [&](Plan& p) { p.own[id].say(which, m.value); });
             }));
             showLabel();
         });

@@ -35,6 +35,17 @@ private:
         kitchenFigure(tr("Humidity"), "humidity", Dimension::Percent, "%", &Kitchen::humidity);
         kitchenFigure(tr("Fridge"), "fridge", Dimension::Temperature, "", &Kitchen::fridge);
         kitchenFigure(tr("Freezer"), "freezer", Dimension::Temperature, "", &Kitchen::freezer);
+        const auto multiple = [&](const QString& name, const char* place, double Kitchen::*member) {
+            figure({name, QStringLiteral("kitchen/") + QLatin1String(place)},
+                   session_.typing(Dimension::Percent, "%", nullptr), Measure(session_.plan().kitchen.*member),
+                   [this, name, member](const Measure& m) {
+                       session_.document().edit(tr("Change the kitchen: %1").arg(name),
+                                                [&](Plan& p) { p.kitchen.*member = m.value; });
+                   });
+        };
+        note(tr("Your log finds these two out; 100 % is as the book says."));
+        multiple(tr("Cold that the fridge's air takes"), "fridgeAir", &Kitchen::fridgeAir);
+        multiple(tr("Minutes that your hands take"), "pace", &Kitchen::pace);
         heading(tr("One free shelf in the fridge"));
         kitchenFigure(tr("Width"), "shelfWidth", Dimension::Length, "cm", &Kitchen::shelfWidth);
         kitchenFigure(tr("Depth"), "shelfDepth", Dimension::Length, "cm", &Kitchen::shelfDepth);
@@ -141,7 +152,7 @@ private:
                    session_.typing(dimension, unit, nullptr), now,
                    [this, id = chocolate.id, key = std::string(key)](const Measure& m) {
                        session_.document().edit(tr("Change a chocolate"),
-                                                [&](Plan& p) { p.own[id].values[key] = m.value; });
+                                                [&](Plan& p) { p.own[id].say(key, m.value); });
                    });
         };
         one(tr("Label: work from"), "workLow", Dimension::Temperature, "");
