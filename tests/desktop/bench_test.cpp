@@ -91,6 +91,15 @@ TEST_CASE("a small day is begun, worked through and ended by keyboard alone") {
     CHECK(k.bench()->keeper()->isOver());
     CHECK(k.bench()->findChild<QLabel*>("benchOver")->isVisible());
     CHECK(k.bench()->findChild<QLabel*>("benchOverList")->text().contains("2 of 2"));
+    CHECK(k.bench()->findChild<QLabel*>("benchOverList")->text().contains("in your log"));
+    k.press(Qt::Key_F7);  // the day stands on the shelf, with its own log
+    REQUIRE(k.window.log()->tiles().size() == 1);
+    const auto kept = k.window.log()->keeper()->evening(k.window.log()->tiles()[0]->id());
+    CHECK(kept->counts().begin()->second.whole >= 2);
+    CHECK(kept->plan == k.session.plan());
+    CHECK(run::readLog(kept->run)->run.hasEnded());
+    CHECK(k.window.log()->evening()->findChild<QLabel*>("eveningAbout")->text().contains("came out whole"));
+    k.press(Qt::Key_F6);
     k.bench()->findChild<QPushButton*>("benchClose")->click();
     CHECK(k.bench()->findChild<QPushButton*>("benchBegin")->isVisible());
 }
@@ -143,6 +152,10 @@ TEST_CASE("a bowl weighed at the bench teaches: the end of the day says it, and 
     REQUIRE(k.bench()->keeper()->isOver());
     CHECK_FALSE(k.bench()->findChild<QLabel*>("benchTaught")->isVisible());
     CHECK_FALSE(count->isVisible());
+    k.press(Qt::Key_F7);  // one day, one weighing; nothing of the rehearsal
+    REQUIRE(k.window.log()->keeper()->shelf().size() == 1);
+    const auto kept = k.window.log()->keeper()->evening(k.window.log()->keeper()->shelf()[0].id);
+    CHECK(std::ranges::count(kept->taught().records, learn::Record::Is::Weighed, &learn::Record::is) == 1);
 }
 
 TEST_CASE("what is in the cold is a timer; when it is due it asks, and “not yet” asks again later") {

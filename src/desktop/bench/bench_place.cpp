@@ -517,6 +517,8 @@ void BenchPlace::showOver() {
             lines << qstring(run::habitWords(h, session_.units()));
             if (toPractise_.empty()) toPractise_ = h.lesson;
         }
+    if (!second_ && !keeper_.isRehearsal())
+        lines << tr("It stands in your log now: what came out whole, what was weighed, what went wrong.");
     if (second_ || keeper_.isRehearsal()) teacher_->forget();  // nothing of a rehearsal is measured
     else teacher_->ask(run);
     const QStringList taught =

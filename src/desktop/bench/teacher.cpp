@@ -47,11 +47,13 @@ void Teacher::ask(const run::Run& run) {
          library = material::withColours(session_.library(), session_.plan().colours)](std::stop_token stop) {
             QStringList lines;
             Learned learned;
+            std::map<std::string, std::string> sources;
             const auto centre = learn::centreOf(log[0].plan, library);
             const auto known = learn::learn(log, library, stop, centre), book = learn::learn({}, library, stop, centre);
             if (known && book) {
                 const Plan& plan = log[0].plan;
-                for (const auto& l : learn::lessons(*known, log, library, stop))
+                const auto taught = learn::lessons(*known, log, library, stop);
+                for (const auto& l : taught)
                     lines << QStringLiteral("%1 (%2)").arg(qstring(l.sentence), qstring(l.source));
                 for (const auto& q : learn::questions(*known, log, plan.units)) lines << qstring(q.sentence);
                 std::set<std::string> told;
@@ -64,15 +66,18 @@ void Teacher::ask(const run::Run& run) {
                     const auto before = learn::forecast(*book, piece, plan, library, {}, stop);
                     if (now && before) lines << nextOne(piece, before->mass, now->mass, plan.units);
                     learned[piece.chocolate] = learn::likely(*known, chocolate->figuresAs(), library, log[0].id);
+                    for (const auto& l : taught)
+                        if (l.id == "wall:" + chocolate->figuresAs()) sources[piece.chocolate] = l.source;
                 }
             }
             if (stop.stop_requested()) return;
             QMetaObject::invokeMethod(
                 this,
-                [this, number, lines, learned] {
+                [this, number, lines, learned, sources] {
                     if (number != number_) return;
                     lines_ = lines;
                     learned_ = learned;
+                    sources_ = sources;
                     busy_ = false;
                     emit changed();
                 },
@@ -84,7 +89,7 @@ void Teacher::count() {
     if (learned_.empty()) return;
     const auto library = material::withColours(session_.library(), session_.plan().colours);
     session_.document().edit(tr("Count on what was weighed"), [&](Plan& plan) {
-        for (const auto& [id, shift] : learned_) learn::countOn(shift, id, plan, library);
+        for (const auto& [id, shift] : learned_) learn::countOn(shift, id, plan, library, sources_[id]);
     });
     learned_.clear();
     emit changed();

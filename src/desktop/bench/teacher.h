@@ -40,7 +40,8 @@ private:
     Session& session_;
     QStringList lines_;
     Learned learned_;
-    std::pair<std::string, size_t> askedOf_;  // a run by its begin and its events; no events: none
+    std::map<std::string, std::string> sources_;  // of each, as workings name them
+    std::pair<std::string, size_t> askedOf_;      // a run by its begin and its events; no events: none
     bool busy_ = false;
     quint64 number_ = 0;
     std::jthread thread_;

@@ -1,6 +1,7 @@
 #include "desktop/log/lessons_page.h"
 
 #include <QHBoxLayout>
+#include <algorithm>
 #include <cmath>
 #include <map>
 
@@ -54,6 +55,8 @@ LessonsPage::LessonsPage(Session& session, LogKeeper& keeper, QWidget* parent)
     box->addLayout(questions_);
     resolves_ = new QVBoxLayout;
     box->addLayout(resolves_);
+    best_ = new QVBoxLayout;
+    box->addLayout(best_);
     bagsHead_ = strong(tr("Your bags, against the book"));
     box->addWidget(bagsHead_);
     bags_ = new BandRows(tr("How each bag stands against the book"));
@@ -99,8 +102,47 @@ QWidget* LessonsPage::lesson(const learn::Lesson& l) {
     return whole;
 }
 
+/// The evenings and pieces with most stars.
+void LessonsPage::showBest() {
+    struct Best {
+        int stars;
+        std::string evening;
+        QString words;
+    };
+    constexpr int kGood = 4;
+    constexpr size_t kMost = 5;
+    std::vector<Best> all;
+    for (const auto& mark : keeper_.shelf()) {
+        const auto e = keeper_.evening(mark.id);
+        if (!e) continue;
+        const auto put = [&](const std::string& piece, const std::string& name) {
+            if (const int stars = e->stars(piece); stars >= kGood)
+                all.push_back(
+                    {stars, e->id, tr("%1, %2: %3 of 5 stars").arg(qstring(name), dayWords(e->date)).arg(stars)});
+        };
+        put({}, e->plan.name);
+        for (const auto& p : e->plan.pieces) put(p.id, p.name);
+    }
+    std::ranges::stable_sort(all, [](const Best& a, const Best& b) { return a.stars > b.stars; });
+    if (all.size() > kMost) all.resize(kMost);
+    emptyLayout(best_);
+    if (!all.empty()) best_->addWidget(strong(tr("Your best")));
+    for (const auto& b : all) {
+        auto* whole = new QWidget;
+        auto* row = new QHBoxLayout(whole);
+        row->setContentsMargins(0, 2, 0, 2);
+        row->addWidget(wrapped(b.words), 10);
+        row->addStretch(1);
+        auto* look = toolButton(tr("Look"), tr("Look at it: %1").arg(b.words));
+        connect(look, &QPushButton::clicked, this, [this, id = qstring(b.evening)] { emit entryWanted(id, 0); });
+        row->addWidget(look);
+        best_->addWidget(whole);
+    }
+}
+
 void LessonsPage::refresh() {
     const Taught* t = keeper_.taught();
+    showBest();
     emptyLayout(lessons_);
     emptyLayout(questions_);
     emptyLayout(resolves_);

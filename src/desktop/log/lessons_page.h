@@ -25,11 +25,12 @@ signals:
 private:
     void refresh();
     QWidget* lesson(const learn::Lesson& l);
+    void showBest();
 
     Session& session_;
     LogKeeper& keeper_;
     QLabel *state_, *nextHead_, *nextNote_, *bagsHead_, *tempersHead_, *tempersNote_;
-    QVBoxLayout *lessons_, *questions_, *resolves_;
+    QVBoxLayout *lessons_, *questions_, *resolves_, *best_;
     BandRows *next_, *bags_, *tempers_;
     QPushButton* count_;
 };

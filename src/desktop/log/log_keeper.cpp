@@ -32,11 +32,10 @@ std::string lessonOfShift(int k, const std::string& figures) {
 
 learn::Lesson wholeLesson(const form::Family& family, const learn::Whole& seen, const material::Library& lib) {
     const double share = learn::survives(seen, Piece{}.survives, lib.learns("survivesWorth"));
-    return {
-        "whole:" + family.id,
-        fmt::format("{}: {} of {} came out whole. Spares are for {:.0f} of 100 coming out; the book counts on {:.0f}.",
-                    family.name, seen.whole, seen.of, 100 * share, 100 * Piece{}.survives),
-        fmt::format("your logbook, {} pieces", seen.of), share};
+    return {"whole:" + family.id,
+            fmt::format("{}: {} of {} came out whole. Spares count on {:.0f} of 100, by the book on {:.0f}.",
+                        family.name, seen.whole, seen.of, 100 * share, 100 * Piece{}.survives),
+            fmt::format("your logbook, {} pieces", seen.of), share};
 }
 
 /// All that evenings teach about a plan; nothing when stopped.

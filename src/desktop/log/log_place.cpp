@@ -80,7 +80,7 @@ LogPlace::LogPlace(Session& session, QWidget* parent) : QWidget(parent), session
     connect(evening_, &EveningPage::againWanted, this, &LogPlace::makeAgain);
     connect(lessons_, &LessonsPage::entryWanted, this, [this](const QString& evening, qint64 entry) {
         choose(evening.toStdString());
-        write(entry);
+        if (entry != 0) write(entry);
     });
     connect(lessons_, &LessonsPage::practiceWanted, this, &LogPlace::practiceWanted);
     connect(why_, &WhyPage::said, this, &LogPlace::said);
