@@ -19,6 +19,7 @@ public:
         later();
         const double minutes = work();
         std::vector<batch::Demand> out;
+        out.reserve(shares_.size());
         for (const auto& s : shares_)
             out.push_back({piece_.id, s.pot, a_.make, s.each, s.bath, potName(s.pot, lib_), s.late, s.aside,
                            minutes / double(shares_.size())});
