@@ -1,37 +1,13 @@
 // Speeds that matter to a person at the bench. Prints medians in milliseconds; nothing here is a test.
-#include <algorithm>
-#include <chrono>
-#include <cstdio>
-#include <functional>
-#include <vector>
-
 #include "core/answers/answers.h"
 #include "core/coat/band.h"
 #include "core/material/colour.h"
 #include "core/run/rehearse.h"
 #include "core/schedule/solver.h"
 #include "io/data.h"
+#include "timing.h"
 
 using namespace uovo;
-
-namespace {
-
-double median(int times, const std::function<void()>& what) {
-    std::vector<double> ms;
-    for (int i = 0; i < times; ++i) {
-        const auto t = std::chrono::steady_clock::now();
-        what();
-        ms.push_back(std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - t).count());
-    }
-    std::sort(ms.begin(), ms.end());
-    return ms[ms.size() / 2];
-}
-
-void row(const char* name, double ms, double allowed) {
-    std::printf("%-58s %8.2f ms  (asked: %.0f)\n", name, ms, allowed);
-}
-
-}  // namespace
 
 int main() {
     const auto& lib = io::library();

@@ -1,36 +1,17 @@
 // Speeds of the log and of learning from it. Prints medians in milliseconds; nothing here is a test.
 #include <unistd.h>
 
-#include <algorithm>
-#include <chrono>
-#include <cstdio>
 #include <filesystem>
-#include <functional>
-#include <vector>
 
 #include "core/learn/said.h"
 #include "core/why/diagnosis.h"
 #include "io/data.h"
 #include "io/logbook.h"
+#include "timing.h"
 
 using namespace uovo;
 
 namespace {
-
-double median(int times, const std::function<void()>& what) {
-    std::vector<double> ms;
-    for (int i = 0; i < times; ++i) {
-        const auto t = std::chrono::steady_clock::now();
-        what();
-        ms.push_back(std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - t).count());
-    }
-    std::sort(ms.begin(), ms.end());
-    return ms[ms.size() / 2];
-}
-
-void row(const char* name, double ms, double allowed) {
-    std::printf("%-58s %8.2f ms  (asked: %.0f)\n", name, ms, allowed);
-}
 
 log::Evening evening(const Plan& plan, int number, int entries) {
     log::Evening e;

@@ -62,7 +62,8 @@ Evening eveningOf(const run::Run& run, const Plan& plan, std::string text) {
         constexpr int kLeast = 2;                     // min planned: a shorter one is told in whole minutes
         constexpr double kMost = 5, kShortest = 0.2;  // of what was planned: beyond it was told late, or at once
         if (state.is != run::StepState::Is::Done || s.minutes < kLeast || s.who == 0 ||
-            state.from <= s.at * run::kMinute + 1 || took > kMost * s.minutes || took < kShortest * s.minutes)
+            state.from <= s.at * run::kMinute + 1 || run.due(s) > state.from + 1 || took > kMost * s.minutes ||
+            took < kShortest * s.minutes)
             continue;
         Entry e;
         e.is = Entry::Is::Measured;

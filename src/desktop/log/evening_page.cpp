@@ -67,7 +67,7 @@ void EveningPage::show(const std::string& evening) {
     refresh();
 }
 
-QWidget* EveningPage::line(const log::Evening& evening, const log::Entry& entry, bool holds) {
+QWidget* EveningPage::line(const log::Evening& evening, const log::Entry& entry, const std::string& bytes, bool holds) {
     auto* whole = new QWidget;
     auto* row = new QHBoxLayout(whole);
     row->setContentsMargins(0, 2, 0, 2);
@@ -82,10 +82,9 @@ QWidget* EveningPage::line(const log::Evening& evening, const log::Entry& entry,
     }
     row->addWidget(label, 10);
     row->addStretch(1);
-    if (!entry.photo.empty() && holds) {
+    if (!bytes.empty() && holds) {
         QPixmap picture;
-        if (picture.loadFromData(reinterpret_cast<const uchar*>(entry.photo.data()),
-                                 static_cast<uint>(entry.photo.size()))) {
+        if (picture.loadFromData(reinterpret_cast<const uchar*>(bytes.data()), static_cast<uint>(bytes.size()))) {
             auto* shown = new QLabel;
             shown->setPixmap(picture.scaled(160, 120, Qt::KeepAspectRatio, Qt::SmoothTransformation));
             shown->setAccessibleName(words);
@@ -155,10 +154,13 @@ void EveningPage::refresh() {
     beside_->setVisible(!rows.empty());
     beside_->setRows(std::move(rows));
     emptyLayout(lines_);
+    const auto pictures = keeper_.pictures(id_);
+    const std::string none;
     std::set<std::int64_t> held;
     for (const auto* x : e->held()) held.insert(x->id);
     for (const auto& x : e->entries)
-        if (x.is != log::Entry::Is::TakenBack) lines_->addWidget(line(*e, x, held.contains(x.id)));
+        if (x.is != log::Entry::Is::TakenBack)
+            lines_->addWidget(line(*e, x, pictures.contains(x.id) ? pictures.at(x.id) : none, held.contains(x.id)));
     if (e->entries.empty()) lines_->addWidget(wrapped(tr("Nothing yet."), "quiet"));
 }
 

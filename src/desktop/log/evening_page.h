@@ -27,7 +27,7 @@ signals:
 
 private:
     void refresh();
-    QWidget* line(const log::Evening& evening, const log::Entry& entry, bool holds);
+    QWidget* line(const log::Evening& evening, const log::Entry& entry, const std::string& picture, bool holds);
 
     Session& session_;
     LogKeeper& keeper_;

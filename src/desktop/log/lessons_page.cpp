@@ -112,8 +112,10 @@ void LessonsPage::showBest() {
     constexpr int kGood = 4;
     constexpr size_t kMost = 5;
     std::vector<Best> all;
+    constexpr size_t kYears = 200;  // evenings that are looked through
+    size_t looked = 0;
     for (const auto& mark : keeper_.shelf()) {
-        const auto e = keeper_.evening(mark.id);
+        const auto e = ++looked <= kYears ? keeper_.evening(mark.id) : nullptr;
         if (!e) continue;
         const auto put = [&](const std::string& piece, const std::string& name) {
             if (const int stars = e->stars(piece); stars >= kGood)

@@ -106,9 +106,16 @@ std::optional<Taught> think(const std::vector<log::Evening>& evenings, const Pla
 }  // namespace
 
 LogKeeper::LogKeeper(Session& session, QObject* parent) : QObject(parent), session_(session) {
-    connect(&session_, &Session::answersChanged, this, [this] {
-        if (taught_ && session_.isComplete() && !(thoughtOf_ == session_.plan())) think();
-    });
+    connect(&session_, &Session::answersChanged, this, &LogKeeper::follow);
+}
+
+void LogKeeper::follow() {
+    if (watched_ && !shelf_.empty() && session_.isComplete() && !(thoughtOf_ == session_.plan())) think();
+}
+
+void LogKeeper::setWatched(bool watched) {
+    watched_ = watched;
+    follow();
 }
 
 LogKeeper::~LogKeeper() { stop(); }
@@ -173,9 +180,22 @@ std::shared_ptr<const log::Evening> LogKeeper::evening(const std::string& id) co
     if (const auto it = evenings_.find(id); it != evenings_.end()) return it->second;
     auto* b = const_cast<LogKeeper*>(this)->book();
     if (!b) return nullptr;
-    auto found = b->evening(id);
+    auto found = b->evening(id, false);
     if (!found || !*found) return nullptr;
     return evenings_[id] = std::make_shared<const log::Evening>(std::move(**found));
+}
+
+std::map<std::int64_t, std::string> LogKeeper::pictures(const std::string& id) const {
+    std::map<std::int64_t, std::string> out;
+    const auto bare = evening(id);
+    const bool any = bare && std::any_of(bare->entries.begin(), bare->entries.end(),
+                                         [](const auto& e) { return e.is == log::Entry::Is::Photo; });
+    auto* b = const_cast<LogKeeper*>(this)->book();
+    if (!any || !b) return out;
+    if (auto found = b->evening(id); found && *found)
+        for (auto& e : (*found)->entries)
+            if (!e.photo.empty()) out[e.id] = std::move(e.photo);
+    return out;
 }
 
 std::shared_ptr<const Answers> LogKeeper::planned(const std::string& id) const {

@@ -62,13 +62,17 @@ public:
     void open();
     const QString& problem() const { return problem_; }
     bool isEmpty() const { return shelf_.empty(); }
+    /// Somebody looks at the log: what it teaches follows the plan then, and else when it is looked at again.
+    void setWatched(bool watched);
     /// Two invented evenings instead of a person's own; nothing of it is kept.
     bool isInvented() const { return invented_; }
     void showInvented(bool shown);
 
     const std::vector<io::ShelfMark>& shelf() const { return shelf_; }
-    /// Null where there is none.
+    /// Null where there is none. Its pictures are left out.
     std::shared_ptr<const log::Evening> evening(const std::string& id) const;
+    /// Bytes of its pictures, by the numbers of their entries.
+    std::map<std::int64_t, std::string> pictures(const std::string& id) const;
     /// What its plan said; null while it is computed.
     std::shared_ptr<const Answers> planned(const std::string& id) const;
 
@@ -100,8 +104,9 @@ signals:
 
 private:
     io::Logbook* book();
-    void read();   ///< what is in the file
-    void think();  ///< about it, beside the window
+    void read();    ///< what is in the file
+    void think();   ///< about it, beside the window
+    void follow();  ///< the plan, where it is another than the one that was thought of
     void stop();
 
     Session& session_;
@@ -115,7 +120,7 @@ private:
     std::map<std::string, std::shared_ptr<const Answers>> planned_;
     io::Trust trust_;
     std::optional<Taught> taught_;
-    bool learning_ = false;
+    bool learning_ = false, watched_ = false;
     Plan thoughtOf_;  // the plan that what is taught is about
     quint64 number_ = 0;
     std::jthread thread_;

@@ -43,6 +43,13 @@ LogPlace::LogPlace(Session& session, QWidget* parent) : QWidget(parent), session
     shelf_ = new QVBoxLayout(days);
     shelf_->setContentsMargins(0, 0, 6, 0);
     shelf_->setSpacing(2);
+    older_ = new QPushButton(tr("Older evenings"));
+    older_->setObjectName(QStringLiteral("logOlder"));
+    connect(older_, &QPushButton::clicked, this, [this] {
+        shown_ += 30;
+        refresh();
+    });
+    shelf_->addWidget(older_);
     shelf_->addStretch(1);
     column->addWidget(paged(days), 1);
     invented_ = wrapped(tr("These evenings are invented, to look at. Nothing you do to them is kept."), "small");
@@ -138,6 +145,7 @@ void LogPlace::showEvent(QShowEvent*) {
         opened_ = true;
         keeper_.open();
     }
+    keeper_.setWatched(true);
 }
 
 void LogPlace::turnTo(Page page) {
@@ -168,18 +176,20 @@ void LogPlace::refresh() {
     emptyWords_->setText(keeper_.problem().isEmpty()
                              ? tr("This is where your evenings stand: what was planned, and how it came out.")
                              : keeper_.problem());
-    while (tiles_.size() > shelf.size()) {
+    const size_t many = std::min(shown_, shelf.size());
+    older_->setVisible(many < shelf.size());
+    while (tiles_.size() > many) {
         retire(tiles_.back());
         tiles_.pop_back();
     }
-    while (tiles_.size() < shelf.size()) {
+    while (tiles_.size() < many) {
         auto* tile = new DayTile;
         connect(tile, &QAbstractButton::clicked, this, [this, tile] { choose(tile->id()); });
         shelf_->insertWidget(static_cast<int>(tiles_.size()), tile);
         tile->show();
         tiles_.push_back(tile);
     }
-    for (size_t k = 0; k < shelf.size(); ++k)
+    for (size_t k = 0; k < many; ++k)
         if (auto e = keeper_.evening(shelf[k].id)) tiles_[k]->setEvening(std::move(e), keeper_.planned(shelf[k].id));
     if (shelf.empty() && pages_->currentIndex() != Why) turnTo(Empty);
     else if (!shelf.empty() && pages_->currentIndex() == Empty) choose(shelf.front().id);

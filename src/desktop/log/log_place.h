@@ -42,6 +42,7 @@ signals:
 
 protected:
     void showEvent(QShowEvent*) override;
+    void hideEvent(QHideEvent*) override { keeper_.setWatched(false); }
 
 private:
     enum Page { Empty, Retold, Lessons, Why };
@@ -56,11 +57,12 @@ private:
     QLabel *sum_, *emptyWords_, *invented_;
     QVBoxLayout* shelf_;
     std::vector<DayTile*> tiles_;
-    QPushButton *teaches_, *whyNow_, *mine_, *look_;
+    QPushButton *teaches_, *whyNow_, *mine_, *look_, *older_;
     QStackedWidget* pages_;
     EveningPage* evening_;
     LessonsPage* lessons_;
     WhyPage* why_;
+    size_t shown_ = 30;  // evenings on the shelf, the latest
     bool opened_ = false;
 };
 

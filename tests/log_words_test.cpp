@@ -1,0 +1,235 @@
+// The log in words: entries told, an evening beside its plan, a day at the bench as an evening.
+#include <catch2/catch.hpp>
+
+#include "core/log/run_evening.h"
+#include "core/log/told.h"
+#include "core/material/colour.h"
+#include "core/run/agenda.h"
+#include "core/run/mishap.h"
+#include "core/run/run_json.h"
+#include "support_day.h"
+
+namespace uovo::log_words_test {
+namespace {
+
+using log::Entry;
+using log::Evening;
+using Is = Entry::Is;
+using Record = learn::Record;
+
+Evening evening() {
+    Evening e;
+    e.id = e.date = "2026-05-12";
+    e.plan = test::demo();
+    std::erase_if(e.plan.pieces, [](const Piece& p) { return p.id != "crater-bowl" && p.id != "lens-cup"; });
+    return e;
+}
+
+std::string told(const Entry& e, UnitSystem units = UnitSystem::Metric) {
+    Evening of = evening();
+    of.plan.units = units;
+    return log::told(e, of, io::library());
+}
+
+Entry record(Record::Is is, double value) {
+    Entry e;
+    e.is = Is::Measured;
+    e.record.is = is;
+    e.record.piece = "crater-bowl";
+    e.record.value = value;
+    return e;
+}
+
+/// A day of two bowls and a cup from its first step to its end, one bowl weighed after its first coat.
+run::Run worked(const Plan& plan, const Answers& answers, double slow = 1) {
+    run::Run run;
+    const long begins = *localMinutes(answers.day->clock(answers.day->layout.begins));
+    REQUIRE(run.take(run::begin(plan, answers, begins)));
+    REQUIRE(run.take(run::laid(*answers.day, begins, 0)));
+    double now = 0;
+    for (int k = 0; k < 2000; ++k) {
+        const run::Step* step = run.next(-1);
+        if (!step) break;
+        const run::Step s = *step;
+        now = std::max({now, run.due(s), s.at * run::kMinute}) + slow * s.minutes * run::kMinute;
+        run::Event e;
+        e.at = now;
+        if (s.kind == "in-1" && s.madeOf() == "crater-bowl") {
+            run::Event weighed = e;
+            weighed.kind = run::Kind::Weighed;
+            weighed.step = s.id;
+            weighed.piece = s.piece;
+            weighed.figure = 0.06;
+            REQUIRE(run.take(weighed));
+        }
+        e.step = s.id;
+        e.who = s.who;
+        REQUIRE(run.take(e));
+    }
+    return run;
+}
+
+}  // namespace
+
+TEST_CASE("entries are told as a cook would say them, in the plan's units") {
+    Entry e = record(Record::Is::Weighed, 0.056);
+    e.record.coats = 1;
+    CHECK(told(e) == "Crater bowl, after coat 1: 56 g.");
+    CHECK(told(e, UnitSystem::US).find("oz") != std::string::npos);
+    e.record.of = 3;
+    CHECK(told(e).starts_with("3 of Crater bowl, after coat 1"));
+    CHECK(told(record(Record::Is::Rim, 0.0021)) == "Crater bowl, its rim: 2.1 mm.");
+    e = record(Record::Is::Touched, 0);
+    e.record.notAt = 360;
+    e.record.at = 600;
+    CHECK(told(e) == "Crater bowl, touched at its foot: not firm at 6 min, firm at 10 min.");
+    e.record.foot = false;
+    e.record.at = std::numeric_limits<double>::infinity();
+    CHECK(told(e) == "Crater bowl, touched at its rim: not firm at 6 min.");
+    CHECK(told(record(Record::Is::Spoon, 0.07)) == "A spoonful lay 70 mm wide.");
+    e = record(Record::Is::Took, 12);
+    e.record.task = "temper";
+    e.record.book = 15;
+    CHECK(told(e) == "“temper” took 12 min; the book says 15 min.");
+    e = {};
+    e.is = Is::Made;
+    e.piece = "lens-cup";
+    e.count = 5;
+    e.of = 6;
+    CHECK(told(e) == "Lens cup: 5 of 6 came out whole.");
+    e.is = Is::Failed;
+    e.count = 2;
+    e.fault = "dull";
+    CHECK(told(e) == "Lens cup: Dull, grey or wet (2 of them).");
+    e.cause = "dew";
+    CHECK(told(e) == "Lens cup: Dull, grey or wet (2 of them). Dew on leaving the cold.");
+    e = {};
+    e.is = Is::Left;
+    e.chocolate = "dark";
+    e.value = 0.3;
+    CHECK(told(e) == "300 g left of Dark couverture.");
+    e = {};
+    e.is = Is::Stars;
+    e.count = 4;
+    CHECK(told(e) == "4 of 5 stars.");
+    e = {};
+    e.words = "Well.";
+    CHECK(told(e) == "Well.");
+    e.is = Is::Photo;
+    e.words.clear();
+    CHECK(told(e) == "A picture.");
+}
+
+TEST_CASE("what was measured stands beside what its plan says") {
+    Evening e = evening();
+    const auto planned = test::answersOf(e.plan, test::withoutDay());
+    const auto& wall = *planned.piece("crater-bowl")->made->wall;
+    const auto put = [&](Entry x) {
+        x.id = static_cast<std::int64_t>(e.entries.size()) + 1;
+        e.entries.push_back(std::move(x));
+    };
+    Entry first = record(Record::Is::Weighed, 0.12);
+    first.record.coats = 1;
+    first.record.of = 2;
+    put(first);
+    put(record(Record::Is::Weighed, 0.13));  // all coats
+    put(record(Record::Is::Rim, 0.002));
+    Entry touched = record(Record::Is::Touched, 0);
+    touched.record.notAt = 400;
+    touched.record.at = 900;
+    put(touched);
+    put(record(Record::Is::Spoon, 0.07));
+    const auto rows = log::beside(e, planned);
+    REQUIRE(rows.size() == 4);
+    CHECK(rows[0].real == Approx(0.06));
+    CHECK(rows[0].planned == Approx(wall.coats[0].added));
+    CHECK(rows[0].words == "after coat 1");
+    CHECK(rows[1].planned == Approx(wall.coats[0].added + wall.coats[1].added));
+    CHECK(rows[2].planned == Approx(wall.rim));
+    CHECK(rows[2].dimension == Dimension::Length);
+    CHECK(rows[3].real == Approx(600));
+    CHECK(rows[3].planned == Approx(wall.setting.back().firm));
+    for (const auto& r : rows) {
+        CHECK(r.low < r.planned);
+        CHECK(r.high > r.planned);
+    }
+}
+
+TEST_CASE(
+    "a day that was made is an evening: weighed, whole, what went wrong, and hands only where they did not wait") {
+    Plan plan = evening().plan;
+    for (auto& p : plan.pieces) p.count = 2;
+    plan.kitchen.helpers.clear();  // one after the other
+    const auto answers = test::answersOf(plan);
+    REQUIRE(answers.day);
+    REQUIRE(answers.day->problem.empty());
+    run::Run run = worked(plan, answers);
+    run::Event happened;
+    happened.kind = run::Kind::Happened;
+    happened.mishap = run::Mishap::BareSpots;
+    happened.piece = "lens-cup";
+    happened.count = 1;
+    happened.at = run.now();
+    REQUIRE(run.take(happened));
+    const Evening e = log::eveningOf(run, plan, "text");
+    CHECK(e.run == "text");
+    CHECK(e.plan == plan);
+    const auto taught = e.taught();
+    CHECK(std::ranges::count(taught.records, Record::Is::Weighed, &Record::is) == 1);
+    CHECK(e.counts().size() == 2);
+    CHECK(e.counts().at("crater-bowl").whole >= 2);
+    size_t faults = 0;
+    for (const auto* x : e.held())
+        if (x->is == Is::Failed) {
+            ++faults;
+            CHECK(x->fault == "bare-spots");
+            CHECK(x->piece == "lens-cup");
+        }
+    CHECK(faults == 1);
+    for (const auto& x : e.entries) CHECK(log::wrongWith(x, e).empty());
+
+    // Hands that are half as slow again say so; nothing in time says nothing of them.
+    const auto slow = log::eveningOf(worked(plan, answers, 1.5), plan).taught();
+    std::vector<double> ratios;
+    for (const auto& r : slow.records)
+        if (r.is == Record::Is::Took) ratios.push_back(r.value / r.book);
+    REQUIRE(ratios.size() > 5);
+    for (const double ratio : ratios) CHECK(ratio == Approx(1.5).margin(0.02));
+    const auto known = learn::learn({slow}, material::withColours(io::library(), plan.colours));
+    REQUIRE(known);
+    CHECK(std::exp(known->pace.cook) > 1.2);
+    // A plan that counts on it already is told against the book all the same.
+    Plan counted = plan;
+    counted.kitchen.pace = 1.25;
+    const auto both = log::eveningOf(worked(counted, test::answersOf(counted), 1.2), counted).taught();
+    for (const auto& r : both.records)
+        if (r.is == Record::Is::Took) CHECK(r.value / r.book == Approx(1.5).margin(0.02));
+}
+
+TEST_CASE("when it was ready is told from the log of its day") {
+    Plan plan = evening().plan;
+    for (auto& p : plan.pieces) p.count = 1;
+    const auto answers = test::answersOf(plan);
+    run::Run run = worked(plan, answers);
+    Evening e = evening();
+    e.run = run::headLine();
+    for (const auto& x : run.events()) e.run += run::lineOf(x, {});
+    const auto words = log::readyWords(e);
+    CHECK(words.starts_with("Begun at "));
+    CHECK(words.find("21:30 was planned") != std::string::npos);
+    e.run = "nothing of the kind";
+    CHECK(log::readyWords(e).empty());
+    CHECK(log::readyWords(evening()).empty());
+}
+
+TEST_CASE("mishaps are faults where they are one, and faults have lessons that practise them") {
+    for (const auto m : run::mishaps())
+        if (const auto id = log::faultOf(m); !id.empty()) CHECK(io::library().fault(id));
+    CHECK(log::faultOf(run::Mishap::Broke) == "broke-on-release");
+    CHECK(log::faultOf(run::Mishap::OneMore).empty());
+    size_t practised = 0;
+    for (const auto& f : io::library().faults) practised += !log::lessonOf(f.id).empty();
+    CHECK(practised == 11);
+}
+
+}  // namespace uovo::log_words_test
