@@ -18,6 +18,7 @@ log::Evening evening(const Plan& plan, int number, int entries) {
     e.id = std::to_string(1000 + number);
     e.date = "2026-05-12";
     e.plan = plan;
+    e.entries.reserve(static_cast<size_t>(entries));
     for (int k = 0; k < entries; ++k) {
         log::Entry x;
         x.is = log::Entry::Is::Measured;
@@ -41,6 +42,7 @@ int main() {
     {
         auto book = io::Logbook::open(path.string());
         std::vector<log::Evening> all;
+        all.reserve(100);
         for (int k = 0; k < 100; ++k) all.push_back(evening(bowl, k, 100));
         if (!book || !book->import(all)) return 1;
     }
