@@ -1,7 +1,9 @@
 // The log in words: entries told, an evening beside its plan, a day at the bench as an evening.
+#include <array>
 #include <catch2/catch.hpp>
 
 #include "core/log/run_evening.h"
+#include "core/log/taught.h"
 #include "core/log/told.h"
 #include "core/material/colour.h"
 #include "core/run/agenda.h"
@@ -220,6 +222,56 @@ TEST_CASE("when it was ready is told from the log of its day") {
     e.run = "nothing of the kind";
     CHECK(log::readyWords(e).empty());
     CHECK(log::readyWords(evening()).empty());
+}
+
+TEST_CASE("a plan counts on what a log teaches as far as it is trusted, and once is as good as twice") {
+    const auto evenings = io::demoLog(20669L * 1440);
+    Plan plan = evening().plan;
+    const auto taught = log::teach(evenings, plan, io::library());
+    REQUIRE(taught);
+    CHECK(taught->evenings == 2);
+    CHECK(taught->own.size() == 2);
+    CHECK(taught->whole.at("balloon").of == 8);
+    CHECK(taught->whole.at("balloon").whole == 7);
+    Plan wholly = plan;
+    log::countOn(*taught, {}, wholly, io::library());
+    CHECK(problems(wholly, io::library()).empty());
+    CHECK(wholly.own.at("dark").values.at("yield40") > io::library().find("dark")->at("yield40").value);
+    CHECK(wholly.pieces[0].survives == Approx((9.0 + 7) / 18));
+    Plan twice = wholly;
+    log::countOn(*taught, {}, twice, io::library());
+    CHECK(twice == wholly);
+    const log::Trust half{{"wall:dark", 0.5}, {"whole:balloon", 0.5}};
+    Plan less = plan;
+    log::countOn(*taught, half, less, io::library());
+    const double book = io::library().find("dark")->at("yield40").value;
+    CHECK(std::log(less.own.at("dark").values.at("yield40") / book) ==
+          Approx(0.5 * std::log(wholly.own.at("dark").values.at("yield40") / book)));
+    CHECK(less.pieces[0].survives == Approx(0.5 * (0.9 + 16.0 / 18)));
+    Plan none = plan;
+    log::countOn(*taught, {{"wall:dark", 0.0}, {"fridge", 0.0}}, none, io::library());
+    CHECK(none.own.at("dark").values.at("yield40") == Approx(book));
+    CHECK(none.kitchen.fridgeAir == Approx(1));
+    // A hand that is told slow makes the plan's minutes longer.
+    auto slow = evenings;
+    const std::array kinds{"dip", "look", "pour", "temper", "trim", "fill"};
+    for (int k = 0; k < 18; ++k) {
+        Entry e = record(Record::Is::Took, 15);
+        e.id = 1000 + k;
+        e.record.piece.clear();
+        e.record.task = kinds[static_cast<size_t>(k) % kinds.size()];
+        e.record.book = 10;
+        slow[0].entries.push_back(e);
+    }
+    const auto hands = log::teach(slow, plan, io::library());
+    REQUIRE(hands);
+    Plan paced = plan;
+    log::countOn(*hands, {}, paced, io::library());
+    CHECK(paced.kitchen.pace > 1.15);
+    CHECK(paced.kitchen.pace < 1.6);
+    std::stop_source stopped;
+    stopped.request_stop();
+    CHECK_FALSE(log::teach(evenings, plan, io::library(), stopped.get_token()));
 }
 
 TEST_CASE("mishaps are faults where they are one, and faults have lessons that practise them") {

@@ -317,9 +317,9 @@ tl::expected<void, Problem> Logbook::unresolve(std::int64_t id) {
     });
 }
 
-tl::expected<Trust, Problem> Logbook::trust() const {
+tl::expected<log::Trust, Problem> Logbook::trust() const {
     return guarded([&] {
-        Trust out;
+        log::Trust out;
         SQLite::Statement rows(file_->db, "SELECT lesson, share FROM trust");
         while (rows.executeStep()) out[rows.getColumn(0).getString()] = rows.getColumn(1).getDouble();
         return out;

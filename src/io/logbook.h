@@ -3,7 +3,7 @@
 #include <memory>
 #include <optional>
 
-#include "core/log/evening.h"
+#include "core/log/taught.h"
 
 namespace uovo::io {
 
@@ -21,9 +21,6 @@ struct Resolve {
     std::string since;         ///< date
     bool operator==(const Resolve&) const = default;
 };
-
-/// How far what was learned is taken: 1 wholly, 0 not at all.
-using Trust = std::map<std::string, double>;  ///< by the id of a lesson
 
 /// The file of the log. Several programs may have it open.
 class Logbook {
@@ -59,7 +56,7 @@ public:
     tl::expected<void, Problem> resolve(const Resolve& resolve);
     tl::expected<void, Problem> unresolve(std::int64_t id);
 
-    tl::expected<Trust, Problem> trust() const;
+    tl::expected<log::Trust, Problem> trust() const;
     tl::expected<void, Problem> trust(const std::string& lesson, double share);
 
 private:

@@ -141,7 +141,7 @@ TEST_CASE("what the log teaches is said, trusted as far as a person likes, count
     Program p;
     auto* log = invented(p);
     pressed(log, "logTeaches");
-    const Taught* t = log->keeper()->taught();
+    const log::Taught* t = log->keeper()->taught();
     REQUIRE(t);
     CHECK(t->measured == 6);
     CHECK(t->evenings == 2);

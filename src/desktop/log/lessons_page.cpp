@@ -143,7 +143,7 @@ void LessonsPage::showBest() {
 }
 
 void LessonsPage::refresh() {
-    const Taught* t = keeper_.taught();
+    const log::Taught* t = keeper_.taught();
     showBest();
     emptyLayout(lessons_);
     emptyLayout(questions_);

@@ -1,109 +1,12 @@
 #include "desktop/log/log_keeper.h"
 
-#include <fmt/format.h>
 #include <QDir>
-#include <cmath>
 
 #include "core/material/colour.h"
 #include "io/data.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
-namespace {
-
-learn::Band bandOf(double mean, double sd) {
-    constexpr double kFive = 1.645;
-    return {std::exp(mean - kFive * sd), std::exp(mean), std::exp(mean + kFive * sd)};
-}
-
-/// What of a shift a lesson is about.
-std::string lessonOfShift(int k, const std::string& figures) {
-    switch (static_cast<learn::Of>(k)) {
-        case learn::Of::Yield:
-        case learn::Of::Viscosity:
-        case learn::Of::Growth:
-            return "wall:" + figures;
-        case learn::Of::FridgeAir:
-            return "fridge";
-        default:
-            return {};
-    }
-}
-
-learn::Lesson wholeLesson(const form::Family& family, const learn::Whole& seen, const material::Library& lib) {
-    const double share = learn::survives(seen, Piece{}.survives, lib.learns("survivesWorth"));
-    return {"whole:" + family.id,
-            fmt::format("{}: {} of {} came out whole. Spares count on {:.0f} of 100, by the book on {:.0f}.",
-                        family.name, seen.whole, seen.of, 100 * share, 100 * Piece{}.survives),
-            fmt::format("your logbook, {} pieces", seen.of), share};
-}
-
-/// All that evenings teach about a plan; nothing when stopped.
-std::optional<Taught> think(const std::vector<log::Evening>& evenings, const Plan& plan, const material::Library& lib,
-                            const std::stop_token& stop) {
-    Taught out;
-    std::vector<learn::Evening> log;
-    std::vector<std::vector<std::int64_t>> numbers;
-    for (const auto& e : evenings) {
-        log.push_back(e.taught());
-        numbers.push_back(e.taughtFrom());
-    }
-    out.evenings = log.size();
-    const auto known = learn::learn(log, lib, stop), book = learn::learn({}, lib, stop);
-    if (!known || !book) return std::nullopt;
-    out.measured = known->measured();
-    out.pace = known->pace;
-    out.lessons = learn::lessons(*known, log, lib, stop);
-    for (const auto& e : evenings)
-        for (const auto& [id, count] : e.counts()) {
-            auto& all = out.whole[e.plan.piece(id)->shape.family];
-            all.whole += count.whole;
-            all.of += count.of;
-        }
-    for (const auto& [family, seen] : out.whole)
-        if (const auto* f = form::family(family); f && seen.of >= learn::kWholeTold)
-            out.lessons.push_back(wholeLesson(*f, seen, lib));
-    for (const auto& q : learn::questions(*known, log, plan.units))
-        out.questions.push_back({log[q.evening].id, numbers[q.evening][q.record], q.sentence});
-    for (const auto& p : plan.pieces) {
-        const auto* chocolate = lib.find(p.chocolate);
-        if (!chocolate || !p.wallFromCoats() || known->measuredOf(chocolate->figuresAs()) == 0) continue;
-        const std::string figures = chocolate->figuresAs(), bag = learn::openBag(log, figures);
-        out.own[p.chocolate] = learn::likely(*known, figures, lib, bag);
-        if (!p.alongMeridian()) continue;  // a mesh takes seconds
-        const auto before = learn::forecast(*book, p, plan, lib, {}, stop);
-        const auto now = learn::forecast(*known, p, plan, lib, bag, stop);
-        if (before && now) out.pieces.push_back({p.id, before->mass, now->mass});
-    }
-    std::map<std::string, std::map<std::string, bool>> bags;
-    for (const auto& e : log)
-        for (const auto& [chocolate, bag] : e.bags) bags[chocolate][bag] = true;
-    for (const auto& [chocolate, named] : bags)
-        for (const auto& [bag, there] : named) {
-            double mean = 0, variance = 0;
-            bool seen = false;
-            for (const auto& part : learn::partsOf(learn::Of::Yield, chocolate, bag, "", lib))
-                if (const size_t* at = known->unknowns.find(part.id)) {
-                    seen = true;
-                    mean += known->fit.unknowns[static_cast<Eigen::Index>(*at)];
-                    variance += std::pow(known->fit.sd(*at), 2);
-                }
-            if (seen) out.bags.push_back({chocolate, bag, bandOf(mean, std::sqrt(variance))});
-        }
-    for (const auto& e : log)
-        for (const auto& [chocolate, measured] : known->perChocolate) {
-            const auto part = learn::partsOf(learn::Of::Seed, chocolate, "", e.id, lib).front();
-            if (const size_t* at = known->unknowns.find(part.id))
-                out.tempers.push_back(
-                    {e.date, chocolate,
-                     bandOf(known->fit.unknowns[static_cast<Eigen::Index>(*at)], known->fit.sd(*at))});
-        }
-    out.next = learn::nextMeasurement(*known, plan, lib, stop);
-    if (stop.stop_requested()) return std::nullopt;
-    return out;
-}
-
-}  // namespace
 
 LogKeeper::LogKeeper(Session& session, QObject* parent) : QObject(parent), session_(session) {
     connect(&session_, &Session::answersChanged, this, &LogKeeper::follow);
@@ -233,8 +136,8 @@ void LogKeeper::think() {
                 },
                 Qt::QueuedConnection);
         }
-        std::optional<Taught> taught;
-        if (any) taught = desktop::think(evenings, plan, material::withColours(plain, plan.colours), stop);
+        std::optional<log::Taught> taught;
+        if (any) taught = log::teach(evenings, plan, material::withColours(plain, plan.colours), stop);
         if (taught) taught->older = older;
         if (stop.stop_requested()) return;
         QMetaObject::invokeMethod(
@@ -288,10 +191,7 @@ std::vector<log::Evening> LogKeeper::all() const {
     return found ? std::move(*found) : std::vector<log::Evening>{};
 }
 
-double LogKeeper::trustIn(const std::string& lesson) const {
-    const auto it = trust_.find(lesson);
-    return it == trust_.end() ? 1 : it->second;
-}
+double LogKeeper::trustIn(const std::string& lesson) const { return log::trustIn(trust_, lesson); }
 
 void LogKeeper::trust(const std::string& lesson, double share) {
     if (auto* b = book()) (void)b->trust(lesson, share);
@@ -323,29 +223,8 @@ void LogKeeper::forget(const std::string& chocolate) {
 void LogKeeper::count() {
     if (!taught_) return;
     const auto library = session_.library();
-    session_.document().edit(tr("Count on the log"), [&](Plan& plan) {
-        for (const auto& [id, shift] : taught_->own) {
-            learn::Shift trusted = shift;
-            for (int k = 0; k < learn::kShifts; ++k)
-                if (const auto lesson = lessonOfShift(k, learn::figuresOf(id, library)); !lesson.empty())
-                    trusted[k] *= trustIn(lesson);
-            std::string source = "your logbook";
-            for (const auto& l : taught_->lessons)
-                if (l.id == "wall:" + learn::figuresOf(id, library)) source = l.source;
-            learn::countOn(trusted, id, plan, library, source);
-        }
-        const double worth = library.learns("survivesWorth"), book = Piece{}.survives;
-        for (auto& p : plan.pieces)
-            if (const auto seen = taught_->whole.find(p.shape.family);
-                seen != taught_->whole.end() && seen->second.of >= learn::kWholeTold)
-                p.survives =
-                    book + trustIn("whole:" + p.shape.family) * (learn::survives(seen->second, book, worth) - book);
-        if (taught_->pace.isTold()) {
-            const double s = taught_->pace.cookSd;
-            plan.kitchen.pace =
-                std::clamp(std::exp(trustIn("hands") * (taught_->pace.cook + s * s / 2)), kPaceLeast, kPaceMost);
-        }
-    });
+    session_.document().edit(tr("Count on the log"),
+                             [&](Plan& plan) { log::countOn(*taught_, trust_, plan, library); });
 }
 
 std::vector<io::Resolve> LogKeeper::resolves() const {

@@ -10,44 +10,12 @@
 #include <thread>
 #include <vector>
 
-#include "core/learn/said.h"
-#include "core/learn/survival.h"
 #include "core/log/run_evening.h"
+#include "core/log/taught.h"
 #include "desktop/shell/session.h"
 #include "io/logbook.h"
 
 namespace uovo::desktop {
-
-/// What the log teaches about the plan that is open.
-struct Taught {
-    std::vector<learn::Lesson> lessons;
-    struct Asked {
-        std::string evening;     ///< id
-        std::int64_t entry = 0;  ///< number of the entry that is not believed
-        std::string sentence;
-    };
-    std::vector<Asked> questions;
-    std::string next;  ///< what to measure next
-    struct Next {
-        std::string piece;        ///< id
-        learn::Band before, now;  ///< kg
-    };
-    std::vector<Next> pieces;                 ///< of the plan
-    std::map<std::string, learn::Shift> own;  ///< by chocolate of the plan
-    struct Bag {
-        std::string chocolate, bag;
-        learn::Band yield;  ///< multiple of the book's
-    };
-    std::vector<Bag> bags;
-    struct Temper {
-        std::string date, chocolate;
-        learn::Band crystals;  ///< multiple of what is usual
-    };
-    std::vector<Temper> tempers;
-    learn::Pace pace;
-    std::map<std::string, learn::Whole> whole;     ///< by the family of a shape
-    size_t measured = 0, evenings = 0, older = 0;  ///< older: evenings that are not looked at any more
-};
 
 class LogKeeper : public QObject {
     Q_OBJECT
@@ -85,7 +53,7 @@ public:
     std::vector<log::Evening> all() const;
 
     /// Null while it is computed, and where nothing was measured.
-    const Taught* taught() const { return taught_ ? &*taught_ : nullptr; }
+    const log::Taught* taught() const { return taught_ ? &*taught_ : nullptr; }
     bool isLearning() const { return learning_; }
     double trustIn(const std::string& lesson) const;
     void trust(const std::string& lesson, double share);
@@ -118,8 +86,8 @@ private:
     std::vector<io::ShelfMark> shelf_;
     mutable std::map<std::string, std::shared_ptr<const log::Evening>> evenings_;
     std::map<std::string, std::shared_ptr<const Answers>> planned_;
-    io::Trust trust_;
-    std::optional<Taught> taught_;
+    log::Trust trust_;
+    std::optional<log::Taught> taught_;
     bool learning_ = false, watched_ = false;
     Plan thoughtOf_;  // the plan that what is taught is about
     quint64 number_ = 0;

@@ -186,7 +186,7 @@ void WhyPage::ask() {
     why::Case asked{plan_, piece_, fault_, given_, {}, {}};
     if (bench_ && bench_->given().fault == fault_ && bench_->given().piece == piece_)
         asked.answered = bench_->given().answered;  // what was seen stays seen
-    if (const Taught* t = keeper_.taught()) {
+    if (const log::Taught* t = keeper_.taught()) {
         constexpr double kNine = 3.29;  // sds from 5 to 95 %
         const auto* c = session_.library().find(plan_.piece(piece_)->chocolate);
         for (const auto& b : t->bags)
