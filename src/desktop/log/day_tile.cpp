@@ -52,6 +52,9 @@ void DayTile::setEvening(std::shared_ptr<const log::Evening> evening, std::share
     answers_ = std::move(answers);
     date_ = dayWords(evening_->date);
     whole_ = wholeWords(*evening_);
+    int whole = 0, of = 0;
+    for (const auto& [piece, count] : evening_->counts()) whole += count.whole, of += count.of;
+    brief_ = tr("%1 of %2").arg(whole).arg(of);
     setObjectName(QStringLiteral("day/") + qstring(evening_->id));
     QString name = tr("%1: %2").arg(date_, qstring(evening_->plan.name));
     if (!whole_.isEmpty()) name += QStringLiteral(", ") + whole_;
@@ -115,7 +118,7 @@ void DayTile::paintEvent(QPaintEvent*) {
         p.setPen(t.quiet);
         const int wide = std::max(0, static_cast<int>(right - x) - 4);
         p.drawText(QRectF(right - wide, board - 40, wide, 38), Qt::AlignRight | Qt::AlignBottom | Qt::TextWordWrap,
-                   whole_);
+                   wide < 120 ? brief_ : whole_);
     }
 }
 

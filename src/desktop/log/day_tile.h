@@ -25,7 +25,7 @@ protected:
 private:
     std::shared_ptr<const log::Evening> evening_;
     std::shared_ptr<const Answers> answers_;
-    QString date_, whole_;
+    QString date_, whole_, brief_;  // brief: "18 of 20"
 };
 
 /// "18 of 20 came out whole"; empty where nothing was said.

@@ -14,7 +14,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kShelfWide = 312;
+constexpr int kShelfWide = 312, kShelfNarrow = 244, kRoomy = 1000;  // px; of the place, from which it has room
 
 QScrollArea* paged(QWidget* page) {
     auto* area = scrolledDown();
@@ -28,7 +28,7 @@ LogPlace::LogPlace(Session& session, QWidget* parent) : QWidget(parent), session
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
-    auto* left = new QWidget;
+    auto* left = left_ = new QWidget;
     left->setFixedWidth(kShelfWide);
     auto* column = new QVBoxLayout(left);
     column->setContentsMargins(14, 18, 6, 14);
@@ -147,6 +147,8 @@ void LogPlace::showEvent(QShowEvent*) {
     }
     keeper_.setWatched(true);
 }
+
+void LogPlace::resizeEvent(QResizeEvent*) { left_->setFixedWidth(width() < kRoomy ? kShelfNarrow : kShelfWide); }
 
 void LogPlace::turnTo(Page page) {
     pages_->setCurrentIndex(page);

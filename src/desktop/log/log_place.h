@@ -42,6 +42,7 @@ signals:
 
 protected:
     void showEvent(QShowEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
     void hideEvent(QHideEvent*) override { keeper_.setWatched(false); }
 
 private:
@@ -54,6 +55,7 @@ private:
 
     Session& session_;
     LogKeeper keeper_;
+    QWidget* left_;
     QLabel *sum_, *emptyWords_, *invented_;
     QVBoxLayout* shelf_;
     std::vector<DayTile*> tiles_;

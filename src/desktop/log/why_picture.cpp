@@ -13,7 +13,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kChip = 30, kChipGap = 5, kChipWide = 250;
+constexpr int kChip = 30, kChipGap = 5, kChipWide = 250, kChipPad = 16, kPieceLeast = 170;
 constexpr double kPot = 46;  // px of the pot under the piece
 
 /// Where on a piece a fault is looked for: across and down, 0–1; below 1 it is about the pot, above 0 about the day.
@@ -37,7 +37,7 @@ WhyPicture::WhyPicture(QWidget* parent) : QWidget(parent) {
 }
 
 QRectF WhyPicture::pieceBox() const {
-    const double side = std::min(190.0, height() - kPot - 70.0);
+    const double side = std::min({190.0, height() - kPot - 70.0, width() - 2.0 * kChipWide < 190 ? 150.0 : 190.0});
     return {width() / 2.0 - side / 2, 30, side, side};
 }
 
@@ -64,14 +64,15 @@ void WhyPicture::setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers
         b->setAccessibleName(tr("%1: %2").arg(qstring(piece.name), qstring(f->name)));
         connect(b, &QPushButton::clicked, this, [this, id = qstring(f->id)] { emit chosen(id); });
         b->show();
-        chips_.push_back({b, at, toLeft});
+        b->setToolTip(qstring(f->name));
+        chips_.push_back({b, qstring(f->name), at, toLeft});
     }
     place();
     update();
 }
 
 void WhyPicture::place() {
-    const int wide = std::min(kChipWide, (width() - 230) / 2);
+    const int wide = std::min(kChipWide, (width() - kPieceLeast) / 2);
     for (const bool left : {true, false}) {
         const auto many = std::count_if(chips_.begin(), chips_.end(), [&](const Chip& c) { return c.left == left; });
         const int all = static_cast<int>(many) * (kChip + kChipGap) - kChipGap;
@@ -79,6 +80,7 @@ void WhyPicture::place() {
         for (auto& c : chips_) {
             if (c.left != left) continue;
             c.button->setGeometry(left ? 2 : width() - wide - 2, y, wide, kChip);
+            c.button->setText(c.button->fontMetrics().elidedText(c.name, Qt::ElideRight, wide - 2 * kChipPad));
             y += kChip + kChipGap;
         }
     }

@@ -18,7 +18,7 @@ public:
     void setPiece(const Piece& piece, std::shared_ptr<const PieceAnswers> answers,
                   const std::vector<const material::Fault*>& faults, const std::string& chosen);
     QSize sizeHint() const override { return {760, 320}; }
-    QSize minimumSizeHint() const override { return {560, 320}; }
+    QSize minimumSizeHint() const override { return {430, 320}; }
 
 signals:
     void chosen(const QString& fault);
@@ -30,6 +30,7 @@ protected:
 private:
     struct Chip {
         QPushButton* button;
+        QString name;
         QPointF at;  // on the piece's box, 0–1
         bool left;
     };
