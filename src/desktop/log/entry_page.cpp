@@ -69,9 +69,12 @@ public:
         of_ = number(tr("Weighed together"), "entryTogether", 1, 1000, entry_.record.of);
         const auto figureOf = [&](const QString& name, const char* object, Dimension d, const char* unit, double now,
                                   std::function<void(double)> typed) {
-            auto* f = figure({name, QLatin1String(object)}, session_.typing(d, unit, nullptr), Measure(now),
-                             [typed = std::move(typed)](const Measure& m) { typed(m.value); });
-            if (!(now > 0) || !std::isfinite(now)) f->edit()->clear();
+            auto* f = new FigureField(name, QLatin1String(object), session_.typing(d, unit, nullptr));
+            if (now > 0 && std::isfinite(now)) f->setMeasure(Measure(now), session_.units());
+            connect(f, &FigureField::measureTyped, this,
+                    [typed = std::move(typed)](const Measure& m) { typed(m.value); });
+            row(name, f);
+            f->setRule(canBe(d));
             return f;
         };
         auto& r = entry_.record;
@@ -314,6 +317,26 @@ private:
 };
 
 }  // namespace
+
+std::function<QString(const Measure&)> canBe(Dimension dimension) {
+    return [dimension](const Measure& m) {
+        const auto between = [&](double low, double high, const QString& words) {
+            return m.value >= low && m.value <= high ? QString() : words;
+        };
+        switch (dimension) {
+            case Dimension::Temperature:
+                return between(-30, 120, QObject::tr("No kitchen measures that: between -30 and 120 °C."));
+            case Dimension::Duration:
+                return between(0, 86400, QObject::tr("Between nothing and a day."));
+            case Dimension::Length:
+                return between(1e-4, 0.3, QObject::tr("Between a tenth of a millimetre and 30 cm."));
+            case Dimension::Mass:
+                return between(1e-4, 100, QObject::tr("Between a tenth of a gram and 100 kg."));
+            default:
+                return QString();
+        }
+    };
+}
 
 QWidget* entryPage(Session& session, LogKeeper& keeper, const std::string& evening, std::int64_t corrects,
                    std::function<void()> kept) {

@@ -11,4 +11,7 @@ namespace uovo::desktop {
 QWidget* entryPage(Session& session, LogKeeper& keeper, const std::string& evening, std::int64_t corrects,
                    std::function<void()> kept);
 
+/// What a figure that was measured in a kitchen can be, as a field's rule.
+std::function<QString(const Measure&)> canBe(Dimension dimension);
+
 }  // namespace uovo::desktop

@@ -8,6 +8,7 @@
 #include "desktop/kit/flow_layout.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/log/day_tile.h"
+#include "desktop/log/entry_page.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/text.h"
@@ -170,6 +171,7 @@ void WhyPage::askGiven() {
         auto* f = new FigureField(tr(g.words), QStringLiteral("given/") + QLatin1String(g.id),
                                   session_.typing(g.dimension, unit, plan_.piece(piece_)));
         f->edit()->setPlaceholderText(tr("as planned"));
+        f->setRule(canBe(g.dimension));
         connect(f, &FigureField::measureTyped, this, [this, id = std::string(g.id)](const Measure& m) {
             given_[id] = m.value;
             ask();
