@@ -72,9 +72,9 @@ int main() {
         median(3,
                [&] {
                    Cache fresh;
-                   (void)why::Bench::of(asked, lib, fresh)->diagnose();
+                   (void)why::Inquiry::of(asked, lib, fresh)->diagnose();
                }),
         1000);
-    const auto bench = why::Bench::of(asked, lib, cache);
+    const auto bench = why::Inquiry::of(asked, lib, cache);
     row("a question answered", median(101, [&] { (void)bench->diagnose(); }), 5);
 }

@@ -28,7 +28,7 @@ Plan only(const char* id, const std::function<void(Piece&)>& edit = {}) {
 
 Scene sceneOf(const Plan& plan) {
     static Cache cache;
-    auto bench = Bench::of({plan, plan.pieces[0].id, "crack", {}, {}, {}}, lib(), cache);
+    auto bench = Inquiry::of({plan, plan.pieces[0].id, "crack", {}, {}, {}}, lib(), cache);
     REQUIRE(bench);
     return bench->scene();
 }

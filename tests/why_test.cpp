@@ -16,10 +16,10 @@ using namespace why;
 const material::Library& lib() { return io::library(); }
 
 /// Looks into a fault of a piece of the demo.
-tl::expected<Bench, Problem> look(const std::string& piece, const std::string& fault, Figures given = {},
-                                  std::map<std::string, bool> answered = {}, Plan plan = test::demo()) {
+tl::expected<Inquiry, Problem> look(const std::string& piece, const std::string& fault, Figures given = {},
+                                    std::map<std::string, bool> answered = {}, Plan plan = test::demo()) {
     static Cache cache;
-    return Bench::of({std::move(plan), piece, fault, std::move(given), std::move(answered), {}}, lib(), cache);
+    return Inquiry::of({std::move(plan), piece, fault, std::move(given), std::move(answered), {}}, lib(), cache);
 }
 
 const Suspect& suspect(const Diagnosis& d, const std::string& cause) {

@@ -5,6 +5,7 @@
 #include <cstdio>
 #include <fstream>
 #include <iostream>
+#include <iterator>
 
 namespace uovo::cli {
 namespace {
@@ -27,6 +28,20 @@ std::string kind(const std::string& type) {
 }
 
 }  // namespace
+
+int refused(const Problem& p) {
+    std::fprintf(stderr, "uovo-cli: %s%s%s\n", p.where.c_str(), p.where.empty() ? "" : ": ", p.sentence.c_str());
+    return 1;
+}
+
+std::optional<std::string> textOf(const std::string& name) {
+    std::ifstream file(name);
+    if (name != "-" && !file) {
+        std::fprintf(stderr, "uovo-cli: %s cannot be read\n", name.c_str());
+        return std::nullopt;
+    }
+    return std::string(std::istreambuf_iterator<char>(name == "-" ? std::cin : file), {});
+}
 
 void refuse(std::string sentence, std::string where) { throw Problem{std::move(sentence), std::move(where)}; }
 
@@ -65,20 +80,15 @@ int runCase(const std::vector<std::string>& args,
         std::fputs("uovo-cli: name a case file\n", stderr);
         return 2;
     }
-    std::ifstream file(args[0]);
-    if (args[0] != "-" && !file) return std::fprintf(stderr, "uovo-cli: %s cannot be read\n", args[0].c_str()), 1;
-    std::istream& in = args[0] == "-" ? std::cin : file;
-    const nlohmann::json given = nlohmann::json::parse(in, nullptr, false);
+    const auto text = textOf(args[0]);
+    if (!text) return 1;
+    const nlohmann::json given = nlohmann::json::parse(*text, nullptr, false);
     if (given.is_discarded()) {
         std::fprintf(stderr, "uovo-cli: %s is not a case in JSON\n", args[0].c_str());
         return 1;
     }
     const auto out = answer(given);
-    if (!out) {
-        std::fprintf(stderr, "uovo-cli: %s%s%s\n", out.error().where.c_str(), out.error().where.empty() ? "" : ": ",
-                     out.error().sentence.c_str());
-        return 1;
-    }
+    if (!out) return refused(out.error());
     std::puts(out->dump(1).c_str());
     return std::fflush(stdout) == 0 && !std::ferror(stdout) ? 0 : 1;
 }

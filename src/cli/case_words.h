@@ -1,6 +1,7 @@
 // What is wrong with a case file, in words of ours and not of the library that read it.
 #pragma once
 #include <functional>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -15,6 +16,12 @@ std::string inWords(const nlohmann::json::exception& e);
 
 /// The plan of a case: its piece with the keys of a plan of either version, and "kitchen" and "own" where it has them.
 tl::expected<Plan, Problem> casePlan(const nlohmann::json& given);
+
+/// Says on standard error what is wrong and where. @returns the exit code, 1
+int refused(const Problem& problem);
+
+/// All of a file, or of standard input (-); says on standard error why it cannot be read.
+std::optional<std::string> textOf(const std::string& name);
 
 /// Ends the answering of a case with what is wrong with it: to be called within guarded().
 [[noreturn]] void refuse(std::string sentence, std::string where);

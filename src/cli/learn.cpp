@@ -3,9 +3,6 @@
 
 #include <algorithm>
 #include <cstdio>
-#include <fstream>
-#include <iostream>
-#include <iterator>
 
 #include "cli/case_words.h"
 #include "cli/commands.h"
@@ -73,21 +70,12 @@ tl::expected<std::vector<Evening>, Problem> eveningsOf(const std::string& text) 
 int learn(const std::vector<std::string>& args) {
     if (!known(args, {"--plan"})) return 2;
     if (args.empty()) return std::fputs("uovo-cli: name a file of records\n", stderr), 2;
-    std::string text;
-    if (args[0] == "-") text.assign(std::istreambuf_iterator<char>(std::cin), {});
-    else {
-        std::ifstream file(args[0]);
-        if (!file) return std::fprintf(stderr, "uovo-cli: %s cannot be read\n", args[0].c_str()), 1;
-        text.assign(std::istreambuf_iterator<char>(file), {});
-    }
-    const auto evenings = eveningsOf(text);
-    if (!evenings) {
-        std::fprintf(stderr, "uovo-cli: %s%s%s\n", evenings.error().where.c_str(),
-                     evenings.error().where.empty() ? "" : ": ", evenings.error().sentence.c_str());
-        return 1;
-    }
+    const auto text = textOf(args[0]);
+    if (!text) return 1;
+    const auto evenings = eveningsOf(*text);
+    if (!evenings) return refused(evenings.error());
     const auto knows = learn::learn(*evenings, io::library());
-    if (!knows) return std::fprintf(stderr, "uovo-cli: %s\n", knows.error().sentence.c_str()), 1;
+    if (!knows) return refused(knows.error());
     json out = learnedJson(*evenings, *knows, io::library());
     if (const auto* name = valueAfter(args, "--plan")) {
         const auto plan = planFrom({*name});

@@ -1,19 +1,12 @@
 // uovo-cli log: a log in open formats, out and in.
 #include <cstdio>
 
+#include "cli/case_words.h"
 #include "cli/commands.h"
 #include "io/logbook.h"
 #include "io/plan_file.h"
 
 namespace uovo::cli {
-namespace {
-
-int refused(const Problem& p) {
-    std::fprintf(stderr, "uovo-cli: %s%s%s\n", p.where.c_str(), p.where.empty() ? "" : ": ", p.sentence.c_str());
-    return 1;
-}
-
-}  // namespace
 
 int logBook(const std::vector<std::string>& args) {
     if (!known(args, {"--csv", "--take"})) return 2;
@@ -23,7 +16,7 @@ int logBook(const std::vector<std::string>& args) {
     if (const auto* from = valueAfter(args, "--take")) {
         const auto text = io::readWhole(*from);
         if (!text) return refused(text.error());
-        const auto evenings = text->starts_with("evening,") ? log::readLogCsv(*text) : log::readLog(*text);
+        const auto evenings = log::readAnyLog(*text);
         if (!evenings) return refused(evenings.error());
         const auto taken = book->import(*evenings);
         if (!taken) return refused(taken.error());

@@ -26,7 +26,7 @@ why::Case readCase(const json& given) {
 tl::expected<json, Problem> whyCase(const json& given) {
     return guarded([&] {
         Cache cache;
-        const auto bench = why::Bench::of(readCase(given), io::library(), cache);
+        const auto bench = why::Inquiry::of(readCase(given), io::library(), cache);
         if (!bench) throw Problem(bench.error());
         const auto d = bench->diagnose();
         json out{{"format", "uovo-why-answers"}, {"fault", d.fault->name}, {"chance", d.comes}, {"other", d.other}};

@@ -219,6 +219,12 @@ std::int64_t insert(SQLite::Database& db, const std::string& evening, const log:
     return db.getLastInsertRowid();
 }
 
+bool isThere(SQLite::Database& db, const std::string& evening) {
+    SQLite::Statement row(db, "SELECT 1 FROM evenings WHERE id = ?");
+    row.bind(1, evening);
+    return row.executeStep();
+}
+
 void putHead(SQLite::Database& db, const log::Evening& e) {
     SQLite::Statement in(
         db,
@@ -253,32 +259,36 @@ void putEntries(SQLite::Database& db, const log::Evening& e) {
 tl::expected<void, Problem> Logbook::keep(const log::Evening& e) {
     if (e.id.empty()) return tl::unexpected(Problem{"An evening needs an id."});
     return changing([&] {
-        SQLite::Statement there(file_->db, "SELECT 1 FROM evenings WHERE id = ?");
-        there.bind(1, e.id);
-        const bool isNew = !there.executeStep();
+        const bool isNew = !isThere(file_->db, e.id);
         putHead(file_->db, e);
         if (isNew) putEntries(file_->db, e);
     });
 }
 
 tl::expected<std::int64_t, Problem> Logbook::add(const std::string& id, const log::Entry& entry) {
+    return add(id, std::vector{entry}).map([](const auto& numbers) { return numbers.front(); });
+}
+
+tl::expected<std::vector<std::int64_t>, Problem> Logbook::add(const std::string& id,
+                                                              const std::vector<log::Entry>& entries) {
     const auto to = evening(id, false);
     if (!to) return tl::unexpected(to.error());
     if (!*to) return tl::unexpected(Problem{"That evening is not in the log."});
-    if (auto wrong = log::wrongWith(entry, **to); !wrong.empty()) return tl::unexpected(Problem{std::move(wrong)});
-    std::int64_t number = 0;
-    const auto done = changing([&] { number = insert(file_->db, id, entry); });
+    for (const auto& entry : entries)
+        if (auto wrong = log::wrongWith(entry, **to); !wrong.empty()) return tl::unexpected(Problem{std::move(wrong)});
+    std::vector<std::int64_t> numbers;
+    const auto done = changing([&] {
+        for (const auto& entry : entries) numbers.push_back(insert(file_->db, id, entry));
+    });
     if (!done) return tl::unexpected(done.error());
-    return number;
+    return numbers;
 }
 
 tl::expected<int, Problem> Logbook::import(const std::vector<log::Evening>& evenings) {
     int taken = 0;
     const auto done = changing([&] {
         for (const auto& e : evenings) {
-            SQLite::Statement there(file_->db, "SELECT 1 FROM evenings WHERE id = ?");
-            there.bind(1, e.id);
-            if (there.executeStep()) continue;
+            if (isThere(file_->db, e.id)) continue;
             putHead(file_->db, e);
             putEntries(file_->db, e);
             ++taken;

@@ -49,6 +49,9 @@ public:
     tl::expected<void, Problem> keep(const log::Evening& evening);
     /// Adds an entry. @returns its number
     tl::expected<std::int64_t, Problem> add(const std::string& evening, const log::Entry& entry);
+    /// Adds several, all or none. @returns their numbers
+    tl::expected<std::vector<std::int64_t>, Problem> add(const std::string& evening,
+                                                         const std::vector<log::Entry>& entries);
     /// Takes evenings in that are not there yet, with new numbers. @returns how many
     tl::expected<int, Problem> import(const std::vector<log::Evening>& evenings);
 

@@ -1,6 +1,7 @@
 #include "report/text.h"
 
 #include <QRegularExpression>
+#include "core/words/words.h"
 
 namespace uovo {
 
@@ -10,10 +11,6 @@ QString bound(const std::string& words) {
     return qstring(words).replace(gap, QString(QChar(0x00A0)));
 }
 
-QString placeWords(coat::Place p) {
-    return p == coat::Place::Table    ? QStringLiteral("on the table")
-           : p == coat::Place::Fridge ? QStringLiteral("in the fridge")
-                                      : QStringLiteral("in the freezer");
-}
+QString placeWords(coat::Place p) { return qstring(inPlace(p)); }
 
 }  // namespace uovo

@@ -199,13 +199,13 @@ TEST_CASE("why: chosen on the piece, one question, a change that goes into the p
     auto* why = log->why();
     pressed(why, "fault/broke-on-release");
     REQUIRE(QTest::qWaitFor([&] { return !why->isBusy(); }, kPatience));
-    REQUIRE(why->bench());
-    CHECK(why->bench()->diagnose().suspects.front().cause->id == "not-set");
+    REQUIRE(why->inquiry());
+    CHECK(why->inquiry()->diagnose().suspects.front().cause->id == "not-set");
     CHECK(why->findChild<QLabel*>("whyQuestion")->text().contains("tacky"));
     pressed(why, "whyYes");
-    CHECK(why->bench()->diagnose().suspects.front().p > 0.8);
+    CHECK(why->inquiry()->diagnose().suspects.front().p > 0.8);
     pressed(why, "whyUnanswer/not-set");
-    CHECK(why->bench()->given().answered.empty());
+    CHECK(why->inquiry()->given().answered.empty());
     REQUIRE(why->tried().contains("not-set"));
     pressed(why, "whyPut/not-set");
     CHECK(p.piece().coats().back().stay.value > 600);
@@ -237,11 +237,11 @@ TEST_CASE("every fault can be reached in the window, and each piece offers only 
     // What was really done is typed, and the piece is computed anew from that.
     why->show({}, "crater-bowl", "streaks");
     REQUIRE(QTest::qWaitFor([&] { return !why->isBusy(); }, kPatience));
-    const double before = why->bench()->diagnose().comes;
+    const double before = why->inquiry()->diagnose().comes;
     Program::type(why->findChild<Field*>("given/hottest"), "36 °C");
     REQUIRE(QTest::qWaitFor([&] { return !why->isBusy(); }, kPatience));
-    CHECK(why->bench()->diagnose().suspects.front().cause->id == "lost");
-    CHECK(why->bench()->diagnose().comes > before + 0.3);
+    CHECK(why->inquiry()->diagnose().suspects.front().cause->id == "lost");
+    CHECK(why->inquiry()->diagnose().comes > before + 0.3);
 }
 
 TEST_CASE("an evening's fault leads to its causes; what it was is written down in its place") {

@@ -16,15 +16,10 @@ constexpr std::pair<Record::Is, const char*> kWordsOfRecords[] = {{Record::Is::W
                                                                   {Record::Is::Spoon, "spoon"},
                                                                   {Record::Is::Took, "took"}};
 
-/// What is wrong with a record, thrown to where all are read.
-[[noreturn]] void wrong(std::string sentence, std::string where) {
-    throw Problem{std::move(sentence), std::move(where)};
-}
-
 double number(const json& j, const char* key, double low, double high, const std::string& where) {
     const double v = j.at(key).get<double>();
     if (!(v >= low && v <= high))
-        wrong(fmt::format("“{}” is {:g}; it must be between {:g} and {:g}.", key, v, low, high), where + "/" + key);
+        refuse(fmt::format("“{}” is {:g}; it must be between {:g} and {:g}.", key, v, low, high), where + "/" + key);
     return v;
 }
 
@@ -33,9 +28,8 @@ double number(const json& j, const char* key, double low, double high, const std
 Record recordFrom(const json& j, const std::string& where) {
     Record r;
     const auto is = j.at("is").get<std::string>();
-    const auto* word = std::find_if(std::begin(kWordsOfRecords), std::end(kWordsOfRecords),
-                                    [&](const auto& w) { return is == w.second; });
-    if (word == std::end(kWordsOfRecords)) wrong(fmt::format("“{}” is no kind of record.", is), where + "/is");
+    const auto* word = worded(kWordsOfRecords, is);
+    if (!word) refuse(fmt::format("“{}” is no kind of record.", is), where + "/is");
     r.is = word->first;
     switch (r.is) {
         case Record::Is::Weighed:
@@ -49,8 +43,8 @@ Record recordFrom(const json& j, const std::string& where) {
             if (j.contains("notAt")) r.notAt = number(j, "notAt", 0, 86400, where);
             if (j.contains("at")) r.at = number(j, "at", 1, 86400, where);
             if (j.contains("rim")) r.foot = !j.at("rim").get<bool>();
-            if (!(r.at > r.notAt)) wrong("It was firm before it was not firm yet.", where + "/at");
-            if (r.notAt <= 0 && std::isinf(r.at)) wrong("Say when it was not firm, or when it was.", where);
+            if (!(r.at > r.notAt)) refuse("It was firm before it was not firm yet.", where + "/at");
+            if (r.notAt <= 0 && std::isinf(r.at)) refuse("Say when it was not firm, or when it was.", where);
             break;
         case Record::Is::Spoon:
             r.value = number(j, "width", 0.01, 0.3, where);
@@ -103,9 +97,9 @@ json jsonOf(const Record& r) {
 namespace {
 
 std::vector<Evening> evenings(const json& all) {
-    if (all.at("format") != "uovo-records") wrong("This is no file of records.", "format");
+    if (all.at("format") != "uovo-records") refuse("This is no file of records.", "format");
     if (const int version = all.at("version").get<int>(); version != 1)
-        wrong(fmt::format("These records are of version {}; this program reads 1.", version), "version");
+        refuse(fmt::format("These records are of version {}; this program reads 1.", version), "version");
     std::vector<Evening> out;
     size_t records = 0;
     for (const auto& j : all.at("evenings")) {
@@ -114,16 +108,16 @@ std::vector<Evening> evenings(const json& all) {
         e.id = j.value("id", fmt::format("{}", out.size() + 1));
         e.date = j.value("date", "");
         auto plan = readPlan(j.at("plan").dump());
-        if (!plan) wrong(plan.error().sentence, where + "/plan" + plan.error().where);
+        if (!plan) refuse(plan.error().sentence, where + "/plan" + plan.error().where);
         e.plan = std::move(*plan);
         if (j.contains("bags")) e.bags = j.at("bags").get<std::map<std::string, std::string>>();
         for (const auto& r : j.at("records")) {
-            if (++records > kMostRecords) wrong("More than 20 000 records.", where);
+            if (++records > kMostRecords) refuse("More than 20 000 records.", where);
             const std::string at = fmt::format("{}/records/{}", where, e.records.size());
             e.records.push_back(recordFrom(r, at));
             const auto& read = e.records.back();
             if (!read.piece.empty() && !e.plan.piece(read.piece))
-                wrong(fmt::format("The plan of that evening has no piece “{}”.", read.piece), at + "/piece");
+                refuse(fmt::format("The plan of that evening has no piece “{}”.", read.piece), at + "/piece");
         }
         out.push_back(std::move(e));
     }
@@ -133,15 +127,7 @@ std::vector<Evening> evenings(const json& all) {
 }  // namespace
 
 tl::expected<std::vector<Evening>, Problem> readEvenings(const std::string& text) {
-    try {
-        return evenings(json::parse(text));
-    } catch (const Problem& p) {
-        return tl::unexpected(p);
-    } catch (const json::parse_error&) {
-        return tl::unexpected(Problem{"This is not JSON.", ""});
-    } catch (const json::exception&) {
-        return tl::unexpected(Problem{"Something in it is not as docs/format.md asks.", ""});
-    }
+    return readJson([&] { return evenings(json::parse(text)); });
 }
 
 std::string writeEvenings(const std::vector<Evening>& all) {

@@ -20,10 +20,6 @@ constexpr double kWorthIt = 0.05;  // share that a measurement must narrow a pla
 
 std::string percent(double factor) { return fmt::format("{:.0f} %", 100 * std::abs(factor - 1)); }
 
-std::string counted(size_t many, const char* thing) {
-    return fmt::format("{} {}{}", many, thing, many == 1 ? "" : "s");
-}
-
 /// "your logbook, 4 measurements of 12 May 2026 and 19 May 2026".
 std::string sourceOf(size_t many, const std::vector<Evening>& evenings, const std::set<size_t>& of) {
     std::string dates;

@@ -71,6 +71,8 @@ std::string writeLog(const std::vector<Evening>& evenings);
 tl::expected<std::vector<Evening>, Problem> readLog(const std::string& text);
 std::string writeLogCsv(const std::vector<Evening>& evenings);
 tl::expected<std::vector<Evening>, Problem> readLogCsv(const std::string& text);
+/// Whichever of the two it is.
+tl::expected<std::vector<Evening>, Problem> readAnyLog(const std::string& text);
 
 /// One entry as JSON text, its photo left out where `photos` is false, and back.
 std::string entryText(const Entry& entry, bool photos = true);

@@ -11,6 +11,7 @@
 namespace uovo::log {
 namespace {
 
+using learn::refuse;
 using nlohmann::json;
 using Is = Entry::Is;
 
@@ -19,10 +20,6 @@ constexpr std::pair<Is, const char*> kWordsOfEntries[] = {
     {Is::Measured, "measured"}, {Is::Made, "made"}, {Is::Failed, "failed"}, {Is::Left, "left"},
     {Is::Stars, "stars"},       {Is::Said, "said"}, {Is::Photo, "photo"},   {Is::TakenBack, "takenBack"}};
 constexpr const char* kDigits = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/";
-
-[[noreturn]] void refuse(std::string sentence, std::string where) {
-    throw Problem{std::move(sentence), std::move(where)};
-}
 
 const char* wordOf(Is is) {
     for (const auto& [k, word] : kWordsOfEntries)
@@ -93,9 +90,8 @@ json entryJson(const Entry& e, bool photos) {
 Entry entryOf(const json& j, const std::string& where) {
     Entry e;
     const auto is = j.at("is").get<std::string>();
-    const auto* word = std::find_if(std::begin(kWordsOfEntries), std::end(kWordsOfEntries),
-                                    [&](const auto& w) { return is == w.second; });
-    if (word == std::end(kWordsOfEntries)) refuse(fmt::format("“{}” is no kind of entry.", is), where + "/is");
+    const auto* word = learn::worded(kWordsOfEntries, is);
+    if (!word) refuse(fmt::format("“{}” is no kind of entry.", is), where + "/is");
     e.is = word->first;
     e.id = j.value("id", std::int64_t{0});
     e.replaces = j.value("replaces", std::int64_t{0});
@@ -140,19 +136,6 @@ void put(Evening& evening, Entry entry, const std::string& where, size_t& entrie
     if (entry.id != 0 && !ids.insert(entry.id).second) refuse("Two entries have one number.", where + "/id");
     if (auto wrong = wrongWith(entry, evening); !wrong.empty()) refuse(std::move(wrong), where);
     evening.entries.push_back(std::move(entry));
-}
-
-template <class Read>
-tl::expected<std::vector<Evening>, Problem> guarded(Read read) {
-    try {
-        return read();
-    } catch (const Problem& p) {
-        return tl::unexpected(p);
-    } catch (const json::parse_error&) {
-        return tl::unexpected(Problem{"This is not JSON.", ""});
-    } catch (const json::exception&) {
-        return tl::unexpected(Problem{"Something in it is not as docs/format.md asks.", ""});
-    }
 }
 
 void checkIds(const std::vector<Evening>& all) {
@@ -247,7 +230,7 @@ std::string writeLog(const std::vector<Evening>& evenings) {
 }
 
 tl::expected<std::vector<Evening>, Problem> readLog(const std::string& text) {
-    return guarded([&] {
+    return learn::readJson([&] {
         const json all = json::parse(text);
         if (all.at("format") != "uovo-log") refuse("This is no log.", "format");
         if (const int version = all.at("version").get<int>(); version != kLogVersion)
@@ -288,7 +271,7 @@ std::string writeLogCsv(const std::vector<Evening>& evenings) {
 }
 
 tl::expected<std::vector<Evening>, Problem> readLogCsv(const std::string& text) {
-    return guarded([&] {
+    return learn::readJson([&] {
         const auto rows = rowsOf(text);
         if (rows.empty() || rows[0].size() != kCells || rows[0][0] != "evening")
             refuse("These are no values of a log.", "row 1");
@@ -309,6 +292,10 @@ tl::expected<std::vector<Evening>, Problem> readLogCsv(const std::string& text) 
         checkIds(out);
         return out;
     });
+}
+
+tl::expected<std::vector<Evening>, Problem> readAnyLog(const std::string& text) {
+    return text.starts_with("evening,") ? readLogCsv(text) : readLog(text);
 }
 
 }  // namespace uovo::log

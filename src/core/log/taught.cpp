@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <set>
 
 namespace uovo::log {
 namespace {
@@ -73,11 +74,11 @@ std::optional<Taught> teach(const std::vector<Evening>& evenings, const Plan& pl
         const auto now = learn::forecast(*known, p, plan, lib, bag, stop);
         if (before && now) out.pieces.push_back({p.id, before->mass, now->mass});
     }
-    std::map<std::string, std::map<std::string, bool>> bags;
+    std::map<std::string, std::set<std::string>> bags;
     for (const auto& e : log)
-        for (const auto& [chocolate, bag] : e.bags) bags[chocolate][bag] = true;
+        for (const auto& [chocolate, bag] : e.bags) bags[chocolate].insert(bag);
     for (const auto& [chocolate, named] : bags)
-        for (const auto& [bag, there] : named) {
+        for (const auto& bag : named) {
             double mean = 0, variance = 0;
             bool seen = false;
             for (const auto& part : learn::partsOf(learn::Of::Yield, chocolate, bag, "", lib))

@@ -29,6 +29,11 @@ inline std::string upperFirst(std::string s) {
     return s;
 }
 
+/// "1 groove", "3 grooves"
+inline std::string counted(size_t many, const std::string& thing) {
+    return std::to_string(many) + " " + thing + (many == 1 ? "" : "s");
+}
+
 /// "the dome, the tube and the ceiling"
 inline std::string listed(const std::vector<std::string>& names) {
     std::string out;

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/stages/strength.h"
+#include "core/words/words.h"
 
 namespace uovo::why {
 namespace {
@@ -206,9 +207,7 @@ private:
         if (longer ? stay <= last.stay.value : stay >= last.stay.value) return {};
         const double was = last.stay.value;
         last.stay = Measure(stay);
-        const char* place = last.place == Place::Table    ? "on the table"
-                            : last.place == Place::Fridge ? "in the fridge"
-                                                          : "in the freezer";
+        const std::string place = inPlace(last.place);
         return made("{} {}, not {}", time(stay), place, time(was));
     }
 

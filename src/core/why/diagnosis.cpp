@@ -59,8 +59,8 @@ double untilRelease(const Scene& s) {
 
 }  // namespace
 
-tl::expected<Bench, Problem> Bench::of(Case given, const material::Library& library, Cache& cache,
-                                       std::stop_token stop) {
+tl::expected<Inquiry, Problem> Inquiry::of(Case given, const material::Library& library, Cache& cache,
+                                           std::stop_token stop) {
     const auto* fault = library.fault(given.fault);
     if (!fault) return tl::unexpected(Problem{"There is no fault “" + given.fault + "”.", "fault"});
     const Piece* piece = given.plan.piece(given.piece);
@@ -89,14 +89,14 @@ tl::expected<Bench, Problem> Bench::of(Case given, const material::Library& libr
     scene->given = given.given;
     scene->planned = std::move(planned);
     scene->log = given.log;
-    Bench out;
+    Inquiry out;
     out.given_ = std::move(given);
     out.scene_ = std::move(*scene);
     out.library_ = &library;
     return out;
 }
 
-Diagnosis Bench::diagnose() const {
+Diagnosis Inquiry::diagnose() const {
     Diagnosis out;
     out.fault = library_->fault(given_.fault);
     const auto& causes = out.fault->causes;
@@ -127,7 +127,7 @@ Diagnosis Bench::diagnose() const {
     return out;
 }
 
-std::optional<Tried> Bench::tried(const material::Cause& cause, Cache& cache, std::stop_token stop) const {
+std::optional<Tried> Inquiry::tried(const material::Cause& cause, Cache& cache, std::stop_token stop) const {
     if (cause.change.empty()) return {};
     auto changed = change(cause.change, scene_.plan, scene_);
     if (!changed) return {};

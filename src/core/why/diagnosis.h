@@ -42,11 +42,11 @@ struct Tried {
 };
 
 /// A piece as it was made; remembers what it computed, for several questions.
-class Bench {
+class Inquiry {
 public:
     /// @returns why nothing can be said: no such piece, a figure that cannot be, stopped
-    static tl::expected<Bench, Problem> of(Case given, const material::Library& library, Cache& cache,
-                                           std::stop_token stop = {});
+    static tl::expected<Inquiry, Problem> of(Case given, const material::Library& library, Cache& cache,
+                                             std::stop_token stop = {});
     const Scene& scene() const { return scene_; }
     const Case& given() const { return given_; }
 

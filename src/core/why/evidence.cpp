@@ -9,10 +9,12 @@
 
 #include "core/form/joint.h"
 #include "core/quantity/normal.h"
+#include "core/quantity/words.h"
 #include "core/setting/cold_stress.h"
 #include "core/setting/topping.h"
 #include "core/stages/put_together.h"
 #include "core/stages/strength.h"
+#include "core/words/words.h"
 
 namespace uovo::why {
 
@@ -31,10 +33,6 @@ constexpr double kLikely = 1.385;                // a margin is to where one in 
 
 constexpr double kWetChocolate = 300;  // W/m²K from melted chocolate to a shell
 constexpr double kCreeps = 24;         // °C: a room in which chocolate is three times as soft in an evening
-
-std::string inPlace(Place place) {
-    return place == Place::Table ? "on the table" : place == Place::Fridge ? "in the fridge" : "in the freezer";
-}
 
 /// Reads what the figures of one piece say.
 class Reader {
@@ -64,7 +62,7 @@ public:
         const bool tapped = !piece_.coats().empty() && piece_.coats()[0].tap.value > 0;
         if (grooves == 0) return found(0.05, "No groove of it shuts air in.");
         return found(tapped ? 0.2 : 0.9, "It has {} that may shut air in, and the first coat is {}tapped.",
-                     plural(grooves, "groove"), tapped ? "" : "not ");
+                     counted(grooves, "groove"), tapped ? "" : "not ");
     }
     Result filmSlid() const { return thinnerThan(wall() ? wall()->thinnest : NAN, 4e-4, "the thinnest place"); }
     Result thinCoat() const {
@@ -382,7 +380,7 @@ public:
         if (!wall()) return {};
         const size_t n = wall()->blemishes.size();
         if (n == 0) return found(wall()->bare > 0 ? 0.8 : 0.1, "By the figures no place stays bare.");
-        return found(0.9, "By the figures {} may stay bare or shut air in.", plural(n, "place"));
+        return found(0.9, "By the figures {} may stay bare or shut air in.", counted(n, "place"));
     }
     Result thinForWarm() const {
         const double T = given("filling", NAN);
@@ -415,7 +413,6 @@ private:
     static Found found(double q, fmt::format_string<A...> words, A&&... a) {
         return {q, fmt::format(words, std::forward<A>(a)...)};
     }
-    static std::string plural(size_t n, const char* word) { return fmt::format("{} {}{}", n, word, n == 1 ? "" : "s"); }
     std::string degrees(double T) const { return format(T, Dimension::Temperature, units_); }
     std::string length(double m) const { return format(m, Dimension::Length, units_); }
     std::string time(double s) const { return format(s, Dimension::Duration, units_); }

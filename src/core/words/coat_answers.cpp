@@ -25,9 +25,7 @@ public:
         Answer a;
         a.id = "cold";
         a.figure = {t.release, t.release, t.release, Dimension::Duration};
-        const char* place = last_.place == coat::Place::Table    ? "on the table"
-                            : last_.place == coat::Place::Fridge ? "in the fridge"
-                                                                 : "in the freezer";
+        const std::string place = inPlace(last_.place);
         if (std::isnan(t.set)) {
             a.headline = "Never sets";
             a.after = place;

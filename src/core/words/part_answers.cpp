@@ -379,9 +379,7 @@ public:
         a.id = "cold";
         const auto& t = s_.setting;
         const coat::Place place = piece_.cast().place;
-        const char* where = place == coat::Place::Table    ? "on the table"
-                            : place == coat::Place::Fridge ? "in the fridge"
-                                                           : "in the freezer";
+        const std::string where = inPlace(place);
         const double table = place == coat::Place::Table ? 0 : piece_.cast().table.value, until = t.release - table;
         a.after = where;
         if (std::isnan(t.release)) {

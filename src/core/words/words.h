@@ -6,6 +6,13 @@
 
 namespace uovo {
 
+/// "on the table", "in the fridge", "in the freezer".
+inline std::string inPlace(coat::Place place) {
+    return place == coat::Place::Table    ? "on the table"
+           : place == coat::Place::Fridge ? "in the fridge"
+                                          : "in the freezer";
+}
+
 /// Sentences for a part.
 std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
                                 const PieceAnswers& known);

@@ -82,11 +82,6 @@ QPushButton* Page::button(const QString& words, const QString& object, std::func
 
 void Page::note(const QString& words, const char* role) { box_->addWidget(wrapped(words, role)); }
 
-void Page::heading(const QString& words) {
-    auto* l = wrapped(words);
-    l->setStyleSheet(QStringLiteral("font-weight: 600;"));
-    l->setContentsMargins(0, 6, 0, 0);
-    box_->addWidget(l);
-}
+void Page::heading(const QString& words) { box_->addWidget(desktop::heading(words, 6)); }
 
 }  // namespace uovo::desktop

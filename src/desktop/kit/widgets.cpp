@@ -130,6 +130,13 @@ QLabel* wrapped(const QString& text, const char* role) {
     return l;
 }
 
+QLabel* heading(const QString& words, int above) {
+    auto* l = wrapped(words);
+    l->setStyleSheet(QStringLiteral("font-weight: 600;"));
+    l->setContentsMargins(0, above, 0, 0);
+    return l;
+}
+
 QLabel* lineWord(const QString& words) {
     auto* l = new QLabel(words);
     l->setMinimumHeight(28);

@@ -41,6 +41,8 @@ protected:
 };
 /// A label that wraps. @param role "", "quiet", "small" or "harm"
 QLabel* wrapped(const QString& text, const char* role = "");
+/// Words over what follows them. @param above px over them
+QLabel* heading(const QString& words, int above);
 /// A word of a line, as high as the fields beside it.
 QLabel* lineWord(const QString& words);
 /// A small flat button of a bar. @param tip its accessible name too; empty: its words

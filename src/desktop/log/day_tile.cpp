@@ -26,12 +26,18 @@ void paintStars(QPainter& p, QPointF at, int stars) {
     }
 }
 
+/// Of all pieces together.
+log::Evening::Count wholeOf(const log::Evening& evening) {
+    log::Evening::Count all;
+    for (const auto& [piece, count] : evening.counts()) all.whole += count.whole, all.of += count.of;
+    return all;
+}
+
 }  // namespace
 
 QString wholeWords(const log::Evening& evening) {
-    int whole = 0, of = 0;
-    for (const auto& [piece, count] : evening.counts()) whole += count.whole, of += count.of;
-    return of > 0 ? QObject::tr("%1 of %2 came out whole").arg(whole).arg(of) : QString();
+    const auto count = wholeOf(evening);
+    return count.of > 0 ? QObject::tr("%1 of %2 came out whole").arg(count.whole).arg(count.of) : QString();
 }
 
 QString dayWords(const std::string& date) {
@@ -52,9 +58,8 @@ void DayTile::setEvening(std::shared_ptr<const log::Evening> evening, std::share
     answers_ = std::move(answers);
     date_ = dayWords(evening_->date);
     whole_ = wholeWords(*evening_);
-    int whole = 0, of = 0;
-    for (const auto& [piece, count] : evening_->counts()) whole += count.whole, of += count.of;
-    brief_ = tr("%1 of %2").arg(whole).arg(of);
+    const auto count = wholeOf(*evening_);
+    brief_ = tr("%1 of %2").arg(count.whole).arg(count.of);
     setObjectName(QStringLiteral("day/") + qstring(evening_->id));
     QString name = tr("%1: %2").arg(date_, qstring(evening_->plan.name));
     if (!whole_.isEmpty()) name += QStringLiteral(", ") + whole_;

@@ -43,23 +43,21 @@ EveningPage::EveningPage(Session& session, LogKeeper& keeper, QWidget* parent)
     connect(why_, &QPushButton::clicked, this, [this] { emit whyWanted({}, {}); });
     connect(again_, &QPushButton::clicked, this, &EveningPage::againWanted);
     box->addWidget(targets);
-    besideHead_ = wrapped(tr("Planned, and how it came out"));
-    besideHead_->setStyleSheet(QStringLiteral("font-weight: 600;"));
-    besideHead_->setContentsMargins(0, 10, 0, 0);
+    besideHead_ = heading(tr("Planned, and how it came out"), 10);
     box->addWidget(besideHead_);
     beside_ = new BandRows(tr("Planned, and how it came out"));
     box->addWidget(beside_);
     besideNote_ = wrapped({}, "small");
     box->addWidget(besideNote_);
-    auto* head = wrapped(tr("What was written down"));
-    head->setStyleSheet(QStringLiteral("font-weight: 600;"));
-    head->setContentsMargins(0, 10, 0, 0);
-    box->addWidget(head);
+    box->addWidget(heading(tr("What was written down"), 10));
     lines_ = new QVBoxLayout;
     lines_->setSpacing(2);
     box->addLayout(lines_);
     box->addStretch(1);
     connect(&keeper_, &LogKeeper::changed, this, &EveningPage::refresh);
+    connect(&keeper_, &LogKeeper::computed, this, [this](const std::string& evening) {
+        if (evening == id_) refresh();
+    });
 }
 
 void EveningPage::show(const std::string& evening) {

@@ -15,11 +15,17 @@ namespace {
 
 constexpr double kTrusts[]{1, 0.5, 0};
 
-QLabel* strong(const QString& words) {
-    auto* l = wrapped(words);
-    l->setStyleSheet(QStringLiteral("font-weight: 600;"));
-    l->setContentsMargins(0, 12, 0, 0);
-    return l;
+constexpr int kAbove = 12;
+
+/// A line of words, to be followed by what can be done about them.
+QHBoxLayout* lineOf(QVBoxLayout* in, const QString& words) {
+    auto* whole = new QWidget;
+    auto* row = new QHBoxLayout(whole);
+    row->setContentsMargins(0, 2, 0, 2);
+    row->addWidget(wrapped(words), 10);
+    row->addStretch(1);
+    in->addWidget(whole);
+    return row;
 }
 
 QString multiple(double v) { return QObject::tr("%1 %").arg(std::lround(100 * v)); }
@@ -40,7 +46,7 @@ LessonsPage::LessonsPage(Session& session, LogKeeper& keeper, QWidget* parent)
     lessons_ = new QVBoxLayout;
     lessons_->setSpacing(6);
     box->addLayout(lessons_);
-    nextHead_ = strong(tr("The next of this plan"));
+    nextHead_ = heading(tr("The next of this plan"), kAbove);
     box->addWidget(nextHead_);
     next_ = new BandRows(tr("The next of this plan, before and now"));
     box->addWidget(next_);
@@ -57,11 +63,11 @@ LessonsPage::LessonsPage(Session& session, LogKeeper& keeper, QWidget* parent)
     box->addLayout(resolves_);
     best_ = new QVBoxLayout;
     box->addLayout(best_);
-    bagsHead_ = strong(tr("Your bags, against the book"));
+    bagsHead_ = heading(tr("Your bags, against the book"), kAbove);
     box->addWidget(bagsHead_);
     bags_ = new BandRows(tr("How each bag stands against the book"));
     box->addWidget(bags_);
-    tempersHead_ = strong(tr("Your tempering, evening by evening"));
+    tempersHead_ = heading(tr("Your tempering, evening by evening"), kAbove);
     box->addWidget(tempersHead_);
     tempers_ = new BandRows(tr("Crystals each tempering left, against the usual"));
     box->addWidget(tempers_);
@@ -69,9 +75,9 @@ LessonsPage::LessonsPage(Session& session, LogKeeper& keeper, QWidget* parent)
         wrapped(tr("Dashed: as the book says. Full: nine chances in ten, the yolk line the likeliest."), "small");
     box->addWidget(tempersNote_);
     box->addStretch(1);
-    connect(&keeper_, &LogKeeper::learned, this, &LessonsPage::refresh);
-    connect(&session_, &Session::planChanged, this, &LessonsPage::refresh);
-    refresh();
+    connect(&keeper_, &LogKeeper::learned, this, [this] {
+        if (isVisible()) refresh();
+    });
 }
 
 QWidget* LessonsPage::lesson(const learn::Lesson& l) {
@@ -128,17 +134,12 @@ void LessonsPage::showBest() {
     std::ranges::stable_sort(all, [](const Best& a, const Best& b) { return a.stars > b.stars; });
     if (all.size() > kMost) all.resize(kMost);
     emptyLayout(best_);
-    if (!all.empty()) best_->addWidget(strong(tr("Your best")));
+    if (!all.empty()) best_->addWidget(heading(tr("Your best"), kAbove));
     for (const auto& b : all) {
-        auto* whole = new QWidget;
-        auto* row = new QHBoxLayout(whole);
-        row->setContentsMargins(0, 2, 0, 2);
-        row->addWidget(wrapped(b.words), 10);
-        row->addStretch(1);
+        auto* row = lineOf(best_, b.words);
         auto* look = toolButton(tr("Look"), tr("Look at it: %1").arg(b.words));
         connect(look, &QPushButton::clicked, this, [this, id = qstring(b.evening)] { emit entryWanted(id, 0); });
         row->addWidget(look);
-        best_->addWidget(whole);
     }
 }
 
@@ -152,18 +153,14 @@ void LessonsPage::refresh() {
                                                       tempersHead_, tempers_, tempersNote_})
         w->setVisible(false);
     const auto resolves = keeper_.resolves();
-    if (!resolves.empty()) resolves_->addWidget(strong(tr("What you mean to do from now on")));
+    if (!resolves.empty()) resolves_->addWidget(heading(tr("What you mean to do from now on"), kAbove));
     for (const auto& r : resolves) {
         const auto* fault = session_.library().fault(r.fault);
         QString advice = qstring(r.cause);
         if (fault)
             for (const auto& c : fault->causes)
                 if (c.id == r.cause) advice = qstring(c.advice);
-        auto* whole = new QWidget;
-        auto* row = new QHBoxLayout(whole);
-        row->setContentsMargins(0, 2, 0, 2);
-        row->addWidget(wrapped(bound(advice.toStdString())), 10);
-        row->addStretch(1);
+        auto* row = lineOf(resolves_, bound(advice.toStdString()));
         if (const auto lesson = log::lessonOf(r.fault); !lesson.empty()) {
             auto* practise = toolButton(tr("Practise"), tr("Practise: %1").arg(advice));
             practise->setObjectName(QStringLiteral("practise/") + qstring(lesson));
@@ -175,7 +172,6 @@ void LessonsPage::refresh() {
         done->setObjectName(QStringLiteral("resolved/%1").arg(r.id));
         connect(done, &QPushButton::clicked, this, [this, id = r.id] { keeper_.unresolve(id); });
         row->addWidget(done);
-        resolves_->addWidget(whole);
     }
     if (!t) {
         state_->setText(
@@ -215,19 +211,14 @@ void LessonsPage::refresh() {
     nextNote_->setText(bound(t->next));
     nextNote_->setVisible(!t->next.empty());
     count_->setVisible(!t->lessons.empty());
-    if (!t->questions.empty()) questions_->addWidget(strong(tr("Figures that want another look")));
+    if (!t->questions.empty()) questions_->addWidget(heading(tr("Figures that want another look"), kAbove));
     for (const auto& q : t->questions) {
-        auto* whole = new QWidget;
-        auto* row = new QHBoxLayout(whole);
-        row->setContentsMargins(0, 2, 0, 2);
-        row->addWidget(wrapped(bound(q.sentence)), 10);
-        row->addStretch(1);
+        auto* row = lineOf(questions_, bound(q.sentence));
         auto* look = toolButton(tr("Look"), tr("Look at it: %1").arg(qstring(q.sentence)));
         look->setObjectName(QStringLiteral("look/%1").arg(q.entry));
         connect(look, &QPushButton::clicked, this,
                 [this, evening = qstring(q.evening), entry = q.entry] { emit entryWanted(evening, entry); });
         row->addWidget(look);
-        questions_->addWidget(whole);
     }
     const auto nameOf = [&](const std::string& id) {
         const auto* c = session_.library().find(id);

@@ -22,6 +22,9 @@ signals:
     void entryWanted(const QString& evening, qint64 entry);
     void practiceWanted(const QString& lesson);
 
+protected:
+    void showEvent(QShowEvent*) override { refresh(); }
+
 private:
     void refresh();
     QWidget* lesson(const learn::Lesson& l);

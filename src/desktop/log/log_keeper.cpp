@@ -1,6 +1,6 @@
 #include "desktop/log/log_keeper.h"
 
-#include <QDir>
+#include <set>
 
 #include "core/material/colour.h"
 #include "io/data.h"
@@ -36,14 +36,11 @@ void LogKeeper::open() {
     auto book = io::Logbook::open(
         (named.isEmpty() ? session_.dataFolder() + QStringLiteral("/log.sqlite") : named).toStdString());
     problem_ = book ? QString() : qstring(book.error().sentence);
-    if (book) own_ = std::move(*book);
+    if (book) own_ = std::make_unique<io::Logbook>(std::move(*book));
     read();
 }
 
-io::Logbook* LogKeeper::book() {
-    if (invented_) return invention_ ? &*invention_ : nullptr;
-    return own_ ? &*own_ : nullptr;
-}
+io::Logbook* LogKeeper::book() const { return (invented_ ? invention_ : own_).get(); }
 
 void LogKeeper::showInvented(bool shown) {
     if (shown == invented_) return;
@@ -53,12 +50,13 @@ void LogKeeper::showInvented(bool shown) {
     if (shown) {
         folder_ = std::make_unique<QTemporaryDir>();
         auto book = io::Logbook::open(folder_->filePath(QStringLiteral("log.sqlite")).toStdString());
-        if (book && book->import(io::demoLog(session_.now()))) invention_ = std::move(*book);
+        if (book && book->import(io::demoLog(session_.now())))
+            invention_ = std::make_unique<io::Logbook>(std::move(*book));
         else problem_ = tr("The invented evenings cannot be laid out: is the disk full?");
     } else {
         invention_.reset();
         folder_.reset();
-        open();
+        if (!own_) return open();
     }
     read();
 }
@@ -81,7 +79,7 @@ void LogKeeper::read() {
 
 std::shared_ptr<const log::Evening> LogKeeper::evening(const std::string& id) const {
     if (const auto it = evenings_.find(id); it != evenings_.end()) return it->second;
-    auto* b = const_cast<LogKeeper*>(this)->book();
+    auto* b = book();
     if (!b) return nullptr;
     auto found = b->evening(id, false);
     if (!found || !*found) return nullptr;
@@ -93,7 +91,7 @@ std::map<std::int64_t, std::string> LogKeeper::pictures(const std::string& id) c
     const auto bare = evening(id);
     const bool any = bare && std::any_of(bare->entries.begin(), bare->entries.end(),
                                          [](const auto& e) { return e.is == log::Entry::Is::Photo; });
-    auto* b = const_cast<LogKeeper*>(this)->book();
+    auto* b = book();
     if (!any || !b) return out;
     if (auto found = b->evening(id); found && *found)
         for (auto& e : (*found)->entries)
@@ -116,8 +114,8 @@ void LogKeeper::think() {
     const size_t older = shelf_.size() - std::min(kEvenings, shelf_.size());
     learning_ = true;
     thoughtOf_ = session_.plan();
-    std::map<std::string, bool> known;
-    for (const auto& [id, answers] : planned_) known[id] = true;
+    std::set<std::string> known;
+    for (const auto& [id, answers] : planned_) known.insert(id);
     thread_ = std::jthread([this, number = number_, evenings = std::move(evenings), any, older, known,
                             plan = session_.plan(), plain = session_.plainLibrary()](std::stop_token stop) {
         Cache cache;
@@ -132,7 +130,7 @@ void LogKeeper::think() {
                 [this, number, id = e->id, known = std::make_shared<const Answers>(std::move(*answers))] {
                     if (number != number_) return;
                     planned_[id] = known;
-                    emit changed();
+                    emit computed(id);
                 },
                 Qt::QueuedConnection);
         }
@@ -185,7 +183,7 @@ QString LogKeeper::take(const std::vector<log::Evening>& evenings) {
 }
 
 std::vector<log::Evening> LogKeeper::all() const {
-    auto* b = const_cast<LogKeeper*>(this)->book();
+    auto* b = book();
     if (!b) return {};
     auto found = b->all();
     return found ? std::move(*found) : std::vector<log::Evening>{};
@@ -206,16 +204,17 @@ void LogKeeper::forget(const std::string& chocolate) {
     for (const auto& mark : shelf_) {
         const auto e = evening(mark.id);
         if (!e) continue;
+        std::vector<log::Entry> back;
         for (const auto* entry : e->held()) {
             if (entry->is != log::Entry::Is::Measured) continue;
             const Piece* p = e->plan.piece(entry->record.piece);
             if (learn::figuresOf(p ? p->chocolate : entry->record.chocolate, lib) != chocolate) continue;
-            log::Entry back;
-            back.is = log::Entry::Is::TakenBack;
-            back.replaces = entry->id;
-            back.at = localTime(session_.now());
-            (void)b->add(mark.id, back);
+            log::Entry& taken = back.emplace_back();
+            taken.is = log::Entry::Is::TakenBack;
+            taken.replaces = entry->id;
+            taken.at = localTime(session_.now());
         }
+        if (!back.empty()) (void)b->add(mark.id, back);
     }
     read();
 }
@@ -228,7 +227,7 @@ void LogKeeper::count() {
 }
 
 std::vector<io::Resolve> LogKeeper::resolves() const {
-    auto* b = const_cast<LogKeeper*>(this)->book();
+    auto* b = book();
     if (!b) return {};
     auto found = b->resolves();
     return found ? std::move(*found) : std::vector<io::Resolve>{};

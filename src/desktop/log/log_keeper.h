@@ -2,7 +2,6 @@
 // window.
 #pragma once
 #include <QObject>
-#include <QStringList>
 #include <QTemporaryDir>
 #include <map>
 #include <memory>
@@ -68,19 +67,21 @@ public:
 
 signals:
     void changed();
+    /// What the plan of an evening said is known now.
+    void computed(const std::string& evening);
     void learned();
 
 private:
-    io::Logbook* book();
-    void read();    ///< what is in the file
-    void think();   ///< about it, beside the window
-    void follow();  ///< the plan, where it is another than the one that was thought of
+    io::Logbook* book() const;  ///< the one that is shown; null where there is none
+    void read();                ///< what is in the file
+    void think();               ///< about it, beside the window
+    void follow();              ///< the plan, where it is another than the one that was thought of
     void stop();
 
     Session& session_;
-    std::optional<io::Logbook> own_;
+    std::unique_ptr<io::Logbook> own_;
     std::unique_ptr<QTemporaryDir> folder_;  // of the invented one
-    std::optional<io::Logbook> invention_;
+    std::unique_ptr<io::Logbook> invention_;
     bool invented_ = false;
     QString problem_;
     std::vector<io::ShelfMark> shelf_;

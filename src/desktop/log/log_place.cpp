@@ -22,6 +22,37 @@ QScrollArea* paged(QWidget* page) {
     return area;
 }
 
+/// Asks for how many; the evening's plan then, its pieces in proportion.
+class AgainPage : public Page {
+public:
+    AgainPage(Session& session, const log::Evening& evening, std::function<void(const Plan&)> made)
+        : Page(session, "againPage") {
+        int now = 0;
+        for (const auto& p : evening.plan.pieces) now = std::max(now, p.count);
+        if (evening.plan.guests > 0) now = evening.plan.guests;
+        wanted_ = std::max(1, now);
+        note(QObject::tr("%1 was for %2. It becomes a new plan, with what the evening counted on.")
+                 .arg(qstring(evening.plan.name))
+                 .arg(now),
+             "quiet");
+        count({QObject::tr("For how many"), QStringLiteral("againMany")}, 1, 500, wanted_,
+              [this](int n) { wanted_ = n; });
+        button(QObject::tr("Make a plan of it"), QStringLiteral("againMake"),
+               [this, plan = evening.plan, now = std::max(1, now), made = std::move(made)]() mutable {
+                   for (auto& p : plan.pieces)
+                       p.count = std::max(1, static_cast<int>(std::ceil(double(p.count) * wanted_ / now - 1e-9)));
+                   if (plan.guests > 0) plan.guests = wanted_;
+                   const long day = session_.now() / 1440 + 1;  // tomorrow, at the hour it was ready
+                   if (const auto at = localMinutes(plan.deadline)) plan.deadline = localTime(day * 1440 + *at % 1440);
+                   made(plan);
+               });
+        end();
+    }
+
+private:
+    int wanted_ = 1;
+};
+
 }  // namespace
 
 LogPlace::LogPlace(Session& session, QWidget* parent) : QWidget(parent), session_(session), keeper_(session) {
@@ -81,6 +112,10 @@ LogPlace::LogPlace(Session& session, QWidget* parent) : QWidget(parent), session
     for (QWidget* page : std::initializer_list<QWidget*>{evening_, lessons_, why_}) pages_->addWidget(paged(page));
     row->addWidget(pages_, 1);
     connect(&keeper_, &LogKeeper::changed, this, &LogPlace::refresh);
+    connect(&keeper_, &LogKeeper::computed, this, [this](const std::string& id) {
+        for (auto* t : tiles_)
+            if (t->id() == id) t->setEvening(keeper_.evening(id), keeper_.planned(id));
+    });
     connect(evening_, &EveningPage::writeWanted, this, [this](qint64 corrects) { write(corrects); });
     connect(evening_, &EveningPage::whyWanted, this,
             [this](const QString& piece, const QString& fault) { askWhy(evening_->evening(), piece, fault); });
@@ -217,37 +252,6 @@ void LogPlace::write(std::int64_t corrects) {
                      entryPage(session_, keeper_, evening_->evening(), corrects, [this] { emit sheetDone(); }));
 }
 
-/// Asks for how many; the evening's plan then, its pieces in proportion.
-class AgainPage : public Page {
-public:
-    AgainPage(Session& session, const log::Evening& evening, std::function<void(const Plan&)> made)
-        : Page(session, "againPage") {
-        int now = 0;
-        for (const auto& p : evening.plan.pieces) now = std::max(now, p.count);
-        if (evening.plan.guests > 0) now = evening.plan.guests;
-        wanted_ = std::max(1, now);
-        note(QObject::tr("%1 was for %2. It becomes a new plan, with what the evening counted on.")
-                 .arg(qstring(evening.plan.name))
-                 .arg(now),
-             "quiet");
-        count({QObject::tr("For how many"), QStringLiteral("againMany")}, 1, 500, wanted_,
-              [this](int n) { wanted_ = n; });
-        button(QObject::tr("Make a plan of it"), QStringLiteral("againMake"),
-               [this, plan = evening.plan, now = std::max(1, now), made = std::move(made)]() mutable {
-                   for (auto& p : plan.pieces)
-                       p.count = std::max(1, static_cast<int>(std::ceil(double(p.count) * wanted_ / now - 1e-9)));
-                   if (plan.guests > 0) plan.guests = wanted_;
-                   const long day = session_.now() / 1440 + 1;  // tomorrow, at the hour it was ready
-                   if (const auto at = localMinutes(plan.deadline)) plan.deadline = localTime(day * 1440 + *at % 1440);
-                   made(plan);
-               });
-        end();
-    }
-
-private:
-    int wanted_ = 1;
-};
-
 void LogPlace::makeAgain() {
     const auto e = keeper_.evening(evening_->evening());
     if (!e) return;
@@ -268,7 +272,7 @@ QString LogPlace::takeFrom(const QString& path) {
     keeper_.open();
     const auto text = io::readWhole(path.toStdString());
     if (!text) return qstring(text.error().sentence);
-    const auto evenings = text->starts_with("evening,") ? log::readLogCsv(*text) : log::readLog(*text);
+    const auto evenings = log::readAnyLog(*text);
     if (!evenings) return tr("%1 (%2)").arg(qstring(evenings.error().sentence), qstring(evenings.error().where));
     return keeper_.take(*evenings);
 }

@@ -88,8 +88,8 @@ WhyPage::WhyPage(Session& session, LogKeeper& keeper, QWidget* parent)
     suspects_->setSpacing(4);
     box->addLayout(suspects_);
     box->addStretch(1);
-    connect(&keeper_, &LogKeeper::changed, this, [this] {
-        if (!evening_.empty() && !piece_.empty()) showPiece();
+    connect(&keeper_, &LogKeeper::computed, this, [this](const std::string& evening) {
+        if (evening == evening_) showPiece();
     });
 }
 
@@ -129,7 +129,7 @@ void WhyPage::show(const std::string& evening, const QString& piece, const QStri
 
 void WhyPage::choosePiece(int k) {
     stop();
-    bench_.reset();
+    inquiry_.reset();
     tried_.clear();
     problem_.clear();
     given_.clear();
@@ -186,8 +186,8 @@ void WhyPage::ask() {
     stop();
     if (fault_.empty() || piece_.empty()) return;
     why::Case asked{plan_, piece_, fault_, given_, {}, {}};
-    if (bench_ && bench_->given().fault == fault_ && bench_->given().piece == piece_)
-        asked.answered = bench_->given().answered;  // what was seen stays seen
+    if (inquiry_ && inquiry_->given().fault == fault_ && inquiry_->given().piece == piece_)
+        asked.answered = inquiry_->given().answered;  // what was seen stays seen
     if (const log::Taught* t = keeper_.taught()) {
         constexpr double kNine = 3.29;  // sds from 5 to 95 %
         const auto* c = session_.library().find(plan_.piece(piece_)->chocolate);
@@ -199,30 +199,30 @@ void WhyPage::ask() {
         if (t->pace.timed > 0) asked.log.hands = t->pace.cook, asked.log.handsSd = t->pace.cookSd;
     }
     busy_ = true;
-    bench_.reset();
+    inquiry_.reset();
     tried_.clear();
     problem_.clear();
     showBlame();
     thread_ = std::jthread([this, number = number_, asked = std::move(asked), plain = &session_.plainLibrary(),
                             cache = &cache_](std::stop_token stop) {
-        auto found = why::Bench::of(asked, *plain, *cache, stop);
+        auto found = why::Inquiry::of(asked, *plain, *cache, stop);
         if (stop.stop_requested()) return;
-        std::shared_ptr<why::Bench> bench;
+        std::shared_ptr<why::Inquiry> inquiry;
         QString problem;
-        if (found) bench = std::make_shared<why::Bench>(std::move(*found));
+        if (found) inquiry = std::make_shared<why::Inquiry>(std::move(*found));
         else problem = qstring(found.error().sentence);
         QMetaObject::invokeMethod(
             this,
-            [this, number, bench, problem] {
+            [this, number, inquiry, problem] {
                 if (number != number_) return;
-                bench_ = bench;
+                inquiry_ = inquiry;
                 problem_ = problem;
-                if (!bench) busy_ = false;
+                if (!inquiry) busy_ = false;
                 showBlame();
             },
             Qt::QueuedConnection);
-        if (!bench) return;
-        const why::Bench own = *bench;  // the window's is answered meanwhile
+        if (!inquiry) return;
+        const why::Inquiry own = *inquiry;  // the window's is answered meanwhile
         std::map<std::string, why::Tried> tried;
         for (const auto& s : own.diagnose().suspects)
             if (!stop.stop_requested())
@@ -241,11 +241,11 @@ void WhyPage::ask() {
 }
 
 void WhyPage::put(const std::string& cause) {
-    if (!bench_) return;
+    if (!inquiry_) return;
     const auto* fault = session_.library().fault(fault_);
     for (const auto& c : fault->causes) {
         if (c.id != cause) continue;
-        auto changed = why::change(c.change, session_.plan(), bench_->scene());
+        auto changed = why::change(c.change, session_.plan(), inquiry_->scene());
         if (!changed) {
             emit said(tr("The plan that is open has no such piece, or does so already."), false);
             return;
@@ -342,20 +342,20 @@ void WhyPage::showBlame() {
     emptyLayout(suspects_);
     state_->setText(!problem_.isEmpty() ? problem_
                     : fault_.empty()    ? QString()
-                    : !bench_           ? tr("The piece is computed as it was made …")
+                    : !inquiry_         ? tr("The piece is computed as it was made …")
                     : busy_             ? tr("Each change is tried …")
                                         : QString());
     state_->setVisible(!state_->text().isEmpty());
-    if (!bench_) return;
-    const auto d = bench_->diagnose();
-    if (!d.ask.empty() || !bench_->given().answered.empty()) {
+    if (!inquiry_) return;
+    const auto d = inquiry_->diagnose();
+    if (!d.ask.empty() || !inquiry_->given().answered.empty()) {
         auto* whole = new QFrame;
         whole->setObjectName(QStringLiteral("asked"));
         auto* box = new QVBoxLayout(whole);
         box->setContentsMargins(16, 10, 16, 12);
         for (const auto& s : d.suspects) {
-            const auto answered = bench_->given().answered.find(s.cause->id);
-            if (answered == bench_->given().answered.end()) continue;
+            const auto answered = inquiry_->given().answered.find(s.cause->id);
+            if (answered == inquiry_->given().answered.end()) continue;
             auto* row = new QHBoxLayout;
             row->addWidget(wrapped(qstring(s.cause->check.question) + QLatin1Char(' ') +
                                        (answered->second ? tr("Yes.") : tr("No.")),
@@ -364,7 +364,7 @@ void WhyPage::showBlame() {
             auto* undo = toolButton(tr("Ask again"), tr("Ask again: %1").arg(qstring(s.cause->check.question)));
             undo->setObjectName(QStringLiteral("whyUnanswer/") + qstring(s.cause->id));
             connect(undo, &QPushButton::clicked, this, [this, id = s.cause->id] {
-                bench_->unanswer(id);
+                inquiry_->unanswer(id);
                 showBlame();
             });
             row->addWidget(undo);
@@ -384,7 +384,7 @@ void WhyPage::showBlame() {
                 b->setAccessibleName(tr("%1: %2").arg(yes ? tr("Yes") : tr("No"), qstring(s.cause->check.question)));
                 b->setMinimumWidth(90);
                 connect(b, &QPushButton::clicked, this, [this, id = s.cause->id, yes] {
-                    bench_->answer(id, yes);
+                    inquiry_->answer(id, yes);
                     showBlame();
                 });
                 row->addWidget(b);

@@ -25,7 +25,7 @@ public:
     void show(const std::string& evening, const QString& piece, const QString& fault);
     bool isBusy() const { return busy_; }
     /// Null while nothing was asked or it is computed.
-    const why::Bench* bench() const { return bench_.get(); }
+    const why::Inquiry* inquiry() const { return inquiry_.get(); }
     const std::map<std::string, why::Tried>& tried() const { return tried_; }
     WhyPicture* picture() const { return picture_; }
 
@@ -49,7 +49,7 @@ private:
     std::string evening_, piece_, fault_;
     Plan plan_;
     why::Figures given_;
-    std::shared_ptr<why::Bench> bench_;
+    std::shared_ptr<why::Inquiry> inquiry_;
     std::map<std::string, why::Tried> tried_;
     QString problem_;
     bool busy_ = false;
