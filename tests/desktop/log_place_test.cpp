@@ -268,6 +268,26 @@ TEST_CASE("an evening's fault leads to its causes; what it was is written down i
     CHECK(faults == 1);
 }
 
+TEST_CASE("what the log knows of a bag is asked of the one that was open that evening") {
+    Program p;
+    auto* log = invented(p);
+    auto other = *log->keeper()->evening(log->keeper()->shelf().back().id);
+    other.bags["dark"] = "A thin sack";
+    REQUIRE(log->keeper()->keep(other).isEmpty());
+    REQUIRE(thought(p));
+    std::set<double> yields;
+    for (const auto& mark : log->keeper()->shelf()) {
+        log->askWhy(mark.id, "crater-bowl", "thin-rim");
+        REQUIRE(QTest::qWaitFor([&] { return !log->why()->isBusy(); }, kPatience));
+        const auto evening = log->keeper()->evening(mark.id);
+        for (const auto& b : log->keeper()->taught()->bags)
+            if (b.chocolate == "dark" && b.bag == evening->bags.at("dark"))
+                CHECK(log->why()->inquiry()->given().log.yield.value_or(0) == Approx(std::log(b.yield.likely)));
+        yields.insert(*log->why()->inquiry()->given().log.yield);
+    }
+    CHECK(yields.size() == 2);
+}
+
 TEST_CASE("an evening is made again for more; the log goes out and comes in as files") {
     Program p;
     auto* log = invented(p);

@@ -191,8 +191,11 @@ void WhyPage::ask() {
     if (const log::Taught* t = keeper_.taught()) {
         constexpr double kNine = 3.29;  // sds from 5 to 95 %
         const auto* c = session_.library().find(plan_.piece(piece_)->chocolate);
+        std::optional<std::string> open;  // the bag that was open that evening, where it is known
+        if (const auto e = evening_.empty() ? nullptr : keeper_.evening(evening_); e && c)
+            if (const auto bag = e->bags.find(c->figuresAs()); bag != e->bags.end()) open = bag->second;
         for (const auto& b : t->bags)
-            if (c && b.chocolate == c->figuresAs()) {
+            if (c && b.chocolate == c->figuresAs() && (!open || b.bag == *open)) {
                 asked.log.yield = std::log(b.yield.likely);
                 asked.log.yieldSd = std::log(b.yield.high / b.yield.low) / kNine;
             }
