@@ -393,10 +393,14 @@ TEST_CASE("pots empty as they are drawn from, places are never over full, bursts
         bursts += b.bursts.size();
     }
     const auto order = stepsInOrder(*day);
-    size_t told = 0;
+    size_t told = 0, within = 0;  // a step that draws longer than its pot stays warm
     for (const auto& step : burstsAfter(*day, order))
         for (const auto& b : step) told += b.minutes.size();
-    CHECK(told == bursts);
+    for (const auto& s : day->found.layout.sittings)
+        for (const int t : s.uses)
+            within += size_t((day->asked.tasks[size_t(t)].minutes - 1) /
+                             schedule::usableMinutes(day->asked.pots[size_t(s.pot)], s.draw, s.bath));
+    CHECK(told == bursts + within);
     CHECK(bursts > 5);
     for (size_t r = 0; r < day->network.resources.size(); ++r)
         for (const auto& s : staysIn(*day, r)) {
@@ -404,6 +408,33 @@ TEST_CASE("pots empty as they are drawn from, places are never over full, bursts
             CHECK(s.at + s.share <= 1 + 1e-9);
             CHECK(s.from < s.to);
         }
+}
+
+TEST_CASE("a pot that is drawn from for long is warmed meanwhile, never later than it stays usable") {
+    const auto day = dayOf(test::demo());
+    const auto order = stepsInOrder(*day);
+    const auto bursts = burstsAfter(*day, order);
+    int longest = 0;
+    for (const auto& s : day->found.layout.sittings) {
+        const int usable = schedule::usableMinutes(day->asked.pots[size_t(s.pot)], s.draw, s.bath);
+        for (const int t : s.uses) {
+            const auto& task = day->asked.tasks[size_t(t)];
+            for (size_t k = 0; k < order.size(); ++k) {
+                if (day->network.tasks[order[k]].id != task.id) continue;
+                const int start = day->layout.start[order[k]];
+                int warm = start;
+                for (const auto& b : bursts[k])
+                    for (const int m : b.minutes)
+                        if (m > start && m < start + task.minutes) {
+                            CHECK(m - warm <= usable);
+                            warm = m;
+                        }
+                CHECK(start + task.minutes - warm <= usable);
+                longest = std::max(longest, task.minutes - usable);
+            }
+        }
+    }
+    CHECK(longest > 0);
 }
 
 }  // namespace uovo::day_wish_test

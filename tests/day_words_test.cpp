@@ -55,6 +55,23 @@ TEST_CASE("a day that should have begun says so, and one that is over asks for a
     CHECK_THAT(dayAnswer(e.plan, e.day, e.at("18:01")).sentence, Contains("has passed"));
 }
 
+TEST_CASE("a day under way says by its ticks what is overdue, and is not told to have begun late") {
+    Evening e;
+    e.day.network.tasks[0].id = "clear-shelf";
+    const long end = e.day.minuteOf(e.at("17:00")) + e.day.network.tasks[0].minutes;
+    const long due = e.at("17:00") + e.day.network.tasks[0].minutes + 5;
+    CHECK(end <= 0);
+    CHECK(behindWords(e.plan, e.day, due - 1).empty());
+    CHECK_THAT(behindWords(e.plan, e.day, due), Contains("1 step was to be done, none is ticked"));
+    e.plan.day.done = {"another", "clear-shelf"};
+    CHECK(behindWords(e.plan, e.day, due).empty());
+    CHECK(dayAnswer(e.plan, e.day, due).tone == Tone::Plain);
+    CHECK(dayAnswer(e.plan, e.day, e.at("18:01")).tone == Tone::Impossible);
+    e.plan.day.done = {"another"};
+    CHECK(dayAnswer(e.plan, e.day, due).tone == Tone::Impossible);
+    CHECK(behindWords(e.plan, e.day, e.at("18:31")).empty());
+}
+
 TEST_CASE("without a day the reason stands where the time would") {
     Evening e;
     e.day.problem = "The shelf is too small for one bowl.";

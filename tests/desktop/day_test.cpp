@@ -4,6 +4,7 @@
 #include <map>
 #include <set>
 
+#include "desktop/bench/bench_place.h"
 #include "desktop/day/day_place.h"
 #include "program.h"
 
@@ -324,6 +325,100 @@ TEST_CASE("the day is taken along: a sheet, cards, a calendar, text; of everybod
     CHECK(QString::fromUtf8(text.readAll()) == QApplication::clipboard()->text());
     CHECK_FALSE(along->save("/no/such/folder/day.pdf"));
     CHECK_FALSE(along->save("/no/such/folder/day.ics"));
+}
+
+TEST_CASE("what a day cannot be is said in a sentence, the window stays, and undone it is as before") {
+    Day p;
+    auto* sentence = p.window.day()->findChild<QLabel*>("daySentence");
+    const QString before = p.window.day()->headline()->text();
+    const auto said = [&](const char* what, const std::function<void(Plan&)>& change, const char* words) {
+        INFO(what);
+        p.session.document().edit(QString::fromLatin1(what), change);
+        REQUIRE(QTest::qWaitFor([&] { return !p.session.isStale(); }, kPatience));
+        if (p.session.answers()->problems.empty()) p.answered();
+        QTest::qWait(30);
+        const QString all = p.window.day()->headline()->text() + " / " + sentence->text();
+        INFO(all.toStdString());
+        CHECK(all.contains(QLatin1String(words), Qt::CaseInsensitive));
+        CHECK(p.board()->isVisible());
+        p.session.document().undo();
+        p.answered();
+        QTest::qWait(30);
+        CHECK(p.window.day()->headline()->text() == before);
+    };
+    const std::string date = p.session.plan().deadline.substr(0, 10);
+    said(
+        "passed", [](Plan& x) { x.deadline = localTime(kNow - 3 * 60); }, "has passed");
+    said(
+        "early", [&](Plan& x) { x.deadline = date + "T04:00"; }, "ready at 04:00");
+    said(
+        "no fridge", [](Plan& x) { x.kitchen.shelves = 0; }, "shelves");
+    said(
+        "nobody", [](Plan& x) { x.kitchen.cook.from = "21:25", x.kitchen.cook.until = "21:28"; },
+        "Nobody is there before 21:10");
+    said(
+        "an hour", [](Plan& x) { x.kitchen.cook.from = "20:00"; }, "the hours of those who work come to 1 h 10 min");
+    said(
+        "nobody meets",
+        [](Plan& x) {
+            x.kitchen.helpers = {{"Nele", "23:00", "23:30", true, true, ""}};
+        },
+        "begin by");
+    said(
+        "thousands", [](Plan& x) { x.pieces[0].count = 2000; }, "more than a kitchen makes in a day");
+    said(
+        "a pin in the past",
+        [&](Plan& x) {
+            x.day.pins = {{"crater-bowl/1/coat-1", -20 * 60}};
+        },
+        "begin by");
+    said(
+        "two pins on one pair of hands",
+        [](Plan& x) {
+            x.pieces[0].count = 16;
+            x.day.pins = {{"crater-bowl/1/coat-1", 17 * 60}, {"crater-bowl/2/coat-1", 17 * 60}};
+        },
+        "pinned");
+    said(
+        "no mold", [](Plan& x) { x.pieces[0].molds = -1; }, "mold");
+}
+
+TEST_CASE(
+    "a day that is under way says what is overdue, and goes on at the bench: what is ticked was done at its time") {
+    Day p;
+    CHECK_FALSE(p.window.day()->findChild<QWidget*>("dayBehind")->isVisible());
+    const auto first = *p.session.answers()->day;
+    const long late = kNow - *localMinutes(first.clock(first.layout.begins)) - 40;
+    p.session.document().edit("Ready sooner", [&](Plan& plan) {
+        plan.deadline = localTime(*localMinutes(plan.deadline) + late);
+        plan.day.chance = 0;
+    });
+    p.answered();
+    CHECK(p.window.day()->findChild<QWidget*>("dayBehind")->isVisible());
+    CHECK(p.window.day()->findChild<QLabel*>("daySentence")->text().contains("should have begun"));
+    p.list()->setCurrentRow(0);
+    QTest::keyClick(p.list(), Qt::Key_Space);
+    p.answered();
+    QTest::qWait(30);
+    CHECK_FALSE(p.window.day()->findChild<QLabel*>("daySentence")->text().contains("should have begun"));
+    const auto ticked = p.session.plan().day.done;
+    REQUIRE(ticked.size() == 1);
+    auto* bench = p.window.day()->findChild<QPushButton*>("dayAtBench");
+    REQUIRE(bench->isVisible());
+    bench->click();
+    REQUIRE(p.window.bench()->isVisible());
+    p.window.bench()->findChild<QPushButton*>("benchBegin")->click();
+    auto* keeper = p.window.bench()->keeper();
+    REQUIRE(keeper->runs());
+    REQUIRE(QTest::qWaitFor([&] { return !keeper->isLaying(); }, kPatience));
+    const auto& run = *keeper->run();
+    REQUIRE(run.step(ticked.front()));
+    CHECK_FALSE(run.isOpen(ticked.front()));
+    CHECK(run.state(ticked.front()).to < 20 * 60);
+    CHECK(keeper->second() >= 39 * 60);  // the clock of the run is that of the wall
+    CHECK(std::abs(keeper->local() - kNow) <= 1);
+    for (const auto& s : run.steps())
+        if (run.isOpen(s.id)) CHECK(s.at >= 38);
 }
 
 }  // namespace day_test

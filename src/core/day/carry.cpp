@@ -22,13 +22,45 @@ void sortBlocks(const schedule::Blocks& blocks, const std::vector<double>& place
                      [&](int a, int b) { return key[static_cast<size_t>(a)] < key[static_cast<size_t>(b)]; });
 }
 
+namespace {
+
+/// Where each task would stand if the day before were opened for what has come in: whatever stands before a step that
+/// must go earlier goes earlier by as much, in its order.
+/// @param was of each task where it began, or kLeftOut
+std::vector<int> openedFor(const schedule::Network& net, const std::vector<int>& was) {
+    std::vector<int> latest = was;  // that what follows allows, where it stood
+    for (size_t pass = 0; pass <= net.tasks.size(); ++pass) {
+        bool changed = false;
+        for (const auto& l : net.lags) {
+            const int to = latest[static_cast<size_t>(l.to)];
+            int& from = latest[static_cast<size_t>(l.from)];
+            if (l.choice >= 0 || to == schedule::kLeftOut) continue;
+            if (from == schedule::kLeftOut || from > to - l.min) from = to - l.min, changed = true;
+        }
+        if (!changed) break;
+    }
+    std::vector<size_t> order;
+    for (size_t t = 0; t < was.size(); ++t)
+        if (was[t] != schedule::kLeftOut) order.push_back(t);
+    std::stable_sort(order.begin(), order.end(), [&](size_t a, size_t b) { return was[a] > was[b]; });
+    int earlier = 0;
+    for (const size_t t : order) {
+        earlier = std::max(earlier, was[t] - latest[t]);
+        latest[t] = was[t] - earlier;
+    }
+    return latest;
+}
+
+}  // namespace
+
 schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
     const auto& old = before.asked;
     std::map<std::string, int> known;
     for (size_t i = 0; i < old.tasks.size(); ++i) known[old.tasks[i].id] = static_cast<int>(i);
     std::map<std::string, int> modes;
     for (size_t c = 0; c < old.choices.size(); ++c) modes[old.choices[c].id] = before.found.genes.modes[c];
-    const schedule::Decoder plain(net), was(old);
+    schedule::Decoder plain(net);
+    const schedule::Decoder was(old);
     schedule::Genes genes = plain.plainGenes();
     const auto rank = rankOf(was, before.found.genes, old.tasks.size());
     net.before.assign(net.tasks.size(), schedule::kLeftOut);
@@ -56,7 +88,7 @@ schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
         if (!changed) break;
     }
     sortBlocks(plain.blocks(), place, genes.order);
-    return genes;
+    return plain.at(openedFor(net, net.before), std::move(genes));
 }
 
 schedule::Layout laidBefore(const DayPlan& before, const DayPlan& day, const std::vector<int>& modes) {

@@ -187,15 +187,34 @@ std::vector<size_t> stepsInOrder(const DayPlan& day) {
 std::vector<std::vector<Bursts>> burstsAfter(const DayPlan& day, const std::vector<size_t>& order) {
     std::vector<std::vector<Bursts>> out(order.size());
     if (order.empty()) return out;
-    for (const auto& w : day.found.layout.potWork) {
+    std::map<std::string, size_t> placeOf;  // of a step, in the list
+    for (size_t k = 0; k < order.size(); ++k) placeOf[day.network.tasks[order[k]].id] = k;
+    const auto warm = [&](size_t at, int pot, int minute) {
+        const auto& name = day.asked.pots[static_cast<size_t>(pot)].name;
+        auto& here = out[at];
+        if (here.empty() || here.back().pot != name) here.push_back({name, {}});
+        here.back().minutes.push_back(minute);
+    };
+    const auto& layout = day.found.layout;
+    for (const auto& s : layout.sittings) {  // what takes longer than a pot stays warm by itself
+        const auto& pot = day.asked.pots[static_cast<size_t>(s.pot)];
+        const int usable = schedule::usableMinutes(pot, s.draw, s.bath);
+        for (const int t : s.uses) {
+            const auto& task = day.asked.tasks[static_cast<size_t>(t)];
+            const auto at = placeOf.find(task.id);
+            if (pot.keepsWarm || at == placeOf.end()) continue;
+            const int times = (task.minutes - 1) / std::max(1, usable), start = day.layout.start[order[at->second]];
+            for (int k = 1; k <= times; ++k) warm(at->second, s.pot, start + task.minutes * k / (times + 1));
+        }
+    }
+    for (const auto& w : layout.potWork) {
         if (w.kind != schedule::PotWork::Kind::Burst) continue;
         size_t at = 0;
         while (at + 1 < order.size() && day.layout.start[order[at + 1]] <= w.start) ++at;
-        const auto& pot = day.asked.pots[static_cast<size_t>(w.pot)].name;
-        auto& here = out[at];
-        if (here.empty() || here.back().pot != pot) here.push_back({pot, {}});
-        here.back().minutes.push_back(w.start);
+        warm(at, w.pot, w.start);
     }
+    for (auto& step : out)
+        for (auto& b : step) std::ranges::sort(b.minutes);
     return out;
 }
 

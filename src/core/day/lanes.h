@@ -40,7 +40,8 @@ struct Stay {
 };
 std::vector<Stay> staysIn(const DayPlan& day, size_t resource);
 
-/// Bursts of warmth that fall between a step and the next one of the list. @param order steps by their time
+/// Bursts of warmth that fall between a step and the next one of the list, or into a step that draws longer than its
+/// pot stays warm. @param order steps by their time
 struct Bursts {
     std::string pot;
     std::vector<int> minutes;

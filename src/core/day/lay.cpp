@@ -16,6 +16,8 @@ using day::sortBlocks;
 
 namespace {
 
+constexpr double kAboutAsSure = 0.04;  // of a chance
+
 /// The genes of a day that was kept; none when its steps are not those of the network.
 std::optional<schedule::Genes> keptGenes(const LaidDay& kept, const schedule::Network& net) {
     if (kept.steps.size() != net.tasks.size()) return std::nullopt;
@@ -51,7 +53,9 @@ public:
         using Aim = DayWish::Aim;
         if (!before_ && !plan_.day.laid.steps.empty())
             if (auto kept = asKept()) return std::move(*kept);
-        frame_.reserve = static_cast<int>(std::lround(lib_.usual("reserve") / 60));
+        const bool wished = plan_.day.chance > 0, edited = before_ && before_->problem.empty();
+        frame_.reserve =
+            wished && edited ? before_->reserve : static_cast<int>(std::lround(lib_.usual("reserve") / 60));
         if (plan_.day.aim == Aim::FreeEvening) doneByClock(lib_.usual("evening"));
         DayPlan day = plan_.day.aim == Aim::FewTemperings || plan_.day.aim == Aim::Calm ? fromLate() : lay();
         if (plan_.day.aim == Aim::Early && day.problem.empty()) {
@@ -59,9 +63,12 @@ public:
                 clockAt(clockMinutes(plan_.kitchen.cook.from).value_or(static_cast<int>(lib_.usual("morning") / 60)));
             if (morning < day.layout.begins) day = early(std::move(day), morning);
         }
-        if (plan_.day.chance > 0 && day.problem.empty()) {
-            const int wanted = reserveFor(chanceOf(plan_, known_, lib_, day), plan_.day.chance);
-            if (std::abs(wanted - frame_.reserve) > 3) {
+        if (wished && day.problem.empty()) {
+            const Chance chance = chanceOf(plan_, known_, lib_, day);
+            const int wanted = reserveFor(chance, plan_.day.chance);
+            // after an edit the clocks stand still while it is about as sure as before
+            const bool enough = edited && std::abs(chance.onTime - plan_.day.chance) <= kAboutAsSure;
+            if (!enough && std::abs(wanted - frame_.reserve) > 3) {
                 if (frame_.doneBy) *frame_.doneBy += wanted - frame_.reserve;
                 frame_.reserve = wanted;
                 day = lay(&day);

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <charconv>
 #include <cmath>
+#include <set>
 
 #include "core/words/words.h"
 
@@ -78,6 +79,22 @@ Event begin(const Plan& plan, const PlanFigures& known, long local) {
 long localAt(const Run& run, double second) {
     const long begun = localMinutes(run.begun()).value_or(0);
     return *localMinutes(localTimeAfter(begun, std::lround(std::floor(second / 60))));
+}
+
+std::vector<Event> ticked(const Event& laid, const std::vector<std::string>& ids, double until) {
+    const std::set<std::string> done(ids.begin(), ids.end());
+    std::vector<Event> out;
+    for (const auto& s : laid.laid) {
+        if (!done.contains(s.id)) continue;
+        Event e;
+        e.kind = Kind::Done;
+        e.step = s.id;
+        e.who = s.who;
+        e.at = std::clamp((s.at + s.minutes) * kMinute, 0.0, std::max(0.0, until));
+        out.push_back(std::move(e));
+    }
+    std::ranges::stable_sort(out, {}, &Event::at);
+    return out;
 }
 
 Event laid(const DayPlan& day, long begun, double at) {

@@ -2,6 +2,7 @@
 // anew.
 #pragma once
 #include <stop_token>
+#include <vector>
 
 #include "core/day/from_now.h"
 #include "core/run/run.h"
@@ -16,6 +17,10 @@ Event begin(const Plan& plan, const PlanFigures& known, long local);
 /// The steps of a day that are still to be done, as an event. @param begun local minutes at second 0 of the run @param
 /// at s of the run
 Event laid(const DayPlan& day, long begun, double at);
+
+/// Steps of a day that were ticked before its run began, as done at their planned ends, in that order.
+/// @param laid its steps @param ids those ticked @param until s of the run; none is done later
+std::vector<Event> ticked(const Event& laid, const std::vector<std::string>& ids, double until);
 
 /// Local minutes at a second of a run.
 long localAt(const Run& run, double second);

@@ -39,6 +39,7 @@ public:
         else if (k.starts_with("join")) join();
         else if (k.starts_with("top-")) topping();
         else others();
+        meanwhile();
         if (out_.figures.size() < 3 && s_.makes <= 0 && s_.takes > 0 && !k.starts_with("coat-"))
             big(mass(s_.takes), "from the pot");
         if (out_.figures.size() < 3 && s_.lane != "look") big(fmt::format("{} min", s_.minutes), "about");
@@ -100,6 +101,16 @@ private:
         }
         out_.look.emplace_back("Level, without bubbles: tap the mold until none rise.");
         out_.wrong.emplace_back("It stands up in ridges: it is too cool. Scrape it back into the pot and warm it.");
+    }
+
+    /// A step that draws longer than its pot stays warm by itself.
+    void meanwhile() {
+        const auto it = run_.pots().find(s_.pot);
+        if (s_.takes <= 0 || it == run_.pots().end() || it->second.usable <= 0 || s_.minutes <= it->second.usable)
+            return;
+        const int times = (s_.minutes - 1) / it->second.usable;
+        out_.look.push_back(
+            fmt::format("Warm the pot for a few seconds every {} min meanwhile, and stir.", s_.minutes / (times + 1)));
     }
 
     const MeltPlan* pot() const {

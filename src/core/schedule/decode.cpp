@@ -183,15 +183,20 @@ int Decoder::lowerBound(int task) const {
 }
 
 Genes Decoder::near(const std::vector<int>& start, Genes genes) {
+    std::vector<int> last(blocks_.tasks.size(), minutes_);
+    for (size_t b = 0; b < last.size(); ++b)
+        for (const int t : blocks_.tasks[b])
+            last[b] = std::min(last[b], start[t] == kLeftOut ? 0 : -start[t] - net_.tasks[t].minutes);
+    std::ranges::stable_sort(genes.order, {}, [&](int b) { return last[b]; });
+    return at(start, std::move(genes));
+}
+
+Genes Decoder::at(const std::vector<int>& start, Genes genes) {
     const size_t n = net_.tasks.size();
     wished_.assign(n, 0);
     delays_.assign(n, 0);
     for (size_t t = 0; t < n; ++t)
         if (start[t] != kLeftOut) wished_[t] = -start[t] - net_.tasks[t].minutes;
-    std::vector<int> last(blocks_.tasks.size(), minutes_);
-    for (size_t b = 0; b < last.size(); ++b)
-        for (const int t : blocks_.tasks[b]) last[b] = std::min(last[b], wished_[t]);
-    std::ranges::stable_sort(genes.order, {}, [&](int b) { return last[b]; });
     decode(genes);
     genes.delay = std::move(delays_);
     wished_.clear();

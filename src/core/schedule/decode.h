@@ -40,6 +40,8 @@ public:
     /// Genes whose day has its tasks about where they were. @param start of each task, or kLeftOut @param genes cups
     /// and modes
     Genes near(const std::vector<int>& start, Genes genes);
+    /// The same, laid in the order of the genes.
+    Genes at(const std::vector<int>& start, Genes genes);
     /// The day decoded last.
     Layout layout() const;
     /// Windows broken by the day decoded last.

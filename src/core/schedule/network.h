@@ -121,7 +121,7 @@ struct Choice {
 struct Wish {
     double start = 1, sitting = 15, hands = 0.3, change = 1, burst = 0.5;
     double interruption = 2;  ///< a burst of warmth while those hands do something else
-    double turned = 4;        ///< two steps that were near each other and are now in the other order
+    double turned = 8;        ///< two steps that were near each other and are now in the other order
     double moved = 1;         ///< … or whose distance has changed by more than a quarter of an hour
 };
 

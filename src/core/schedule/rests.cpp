@@ -139,14 +139,17 @@ private:
         warm.insert(warm.end(), uses.begin(), uses.end());
         warm.push_back({ready->start, readyEnd});
         std::sort(warm.begin(), warm.end(), [](const Span& a, const Span& b) { return a.from < b.from; });
-        int bursts = 0;
+        // nobody rests before a pot that was made ready for what comes next
+        int bursts = pot.tempered && parts((melt ? melt : ready)->start, uses.front().from) ? kStands : 0;
+        int added = 0;
         const int usable = usableMinutes(pot, s.draw, s.bath);
         for (size_t k = 1; k < warm.size(); ++k) {
             if (!parts(warm[k - 1].from, warm[k].from)) continue;
             for (int last = warm[k - 1].to - pause_; warm[k].from - last > usable;) {
                 const int at = std::min(last + std::max(1, usable * 3 / 5), warm[k].from - 1);
                 const int who = warmer(at);
-                if (who < 0 || ++bursts > 20) return -1;
+                ++bursts;
+                if (who < 0 || ++added > 20) return -1;
                 if (add) add->push_back({PotWork::Kind::Burst, s.pot, index, at, 1, who, s.draw + s.bath, true});
                 last = at + 1;
             }
@@ -188,6 +191,7 @@ private:
 
     static constexpr int kSlack = 20;  // min past what is wished that nobody minds
     static constexpr int kLeast = 20;  // min of work on either side of a rest
+    static constexpr int kStands = 3;  // bursts that a pot left standing is as bad as
 
     const Network& net_;
     Layout& day_;

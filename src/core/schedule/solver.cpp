@@ -37,10 +37,13 @@ public:
 
     Found run(const Genes* from) {
         if (from && fits(*from)) tryOut(*from);
-        starts();
-        while (decodes_ < effort_.decodes && !stop_.stop_requested())
-            anneal(best_.genes, std::min(kSpell, effort_.decodes - decodes_),
-                   net_.before.empty() ? kHot : kCoolAfterEdit, 0.3);
+        const bool edited = any_ && !net_.before.empty();
+        const auto spell = [&] {
+            anneal(best_.genes, std::min(kSpell, effort_.decodes - decodes_), edited ? kCoolAfterEdit : kHot, 0.3);
+        };
+        if (edited && decodes_ < effort_.decodes) spell();
+        if (!edited || best_.price.broken > 0) starts();  // they lead away from a day that stood
+        while (decodes_ < effort_.decodes && !stop_.stop_requested()) spell();
         decoder_.decode(best_.genes);
         best_.layout = decoder_.layout();
         addRests(net_, best_.layout);
@@ -247,10 +250,8 @@ private:
 Effort Effort::quick(const Network& network) {
     const int n = static_cast<int>(network.tasks.size());
     Effort out;
-    // small days are tried often enough, those of a hundred steps for about a second, larger ones less: each takes
-    // longer
-    out.decodes = n <= 113 ? std::clamp(std::min(3 * n * n, 904'000 / std::max(1, n)), 200, 18'000)
-                           : std::max(60, 8000 * 113 / n * 113 / n);
+    // half a second to a second up to a hundred steps, larger days less: each layout takes longer
+    out.decodes = n <= 113 ? std::min(904'000 / std::max(1, n), 18'000) : std::max(60, 8000 * 113 / n * 113 / n);
     out.starts = std::clamp(out.decodes / 4, 8, 120);
     return out;
 }

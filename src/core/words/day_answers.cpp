@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <set>
 
 #include "core/quantity/words.h"
 #include "core/words/words.h"
@@ -10,6 +11,7 @@
 namespace uovo {
 namespace {
 
+constexpr int kOverdue = 5;   // min after its end at which a step that is not ticked is overdue
 constexpr int kMovedBy = 15;  // min from which a step counts as moved
 
 std::string handsInWords(const Kitchen& k, UnitSystem units) {
@@ -27,6 +29,28 @@ std::string handsInWords(const Kitchen& k, UnitSystem units) {
 class BrokenTeller {
 public:
     BrokenTeller(const DayPlan& day, UnitSystem units) : day_(day), net_(day.asked), units_(units) {}
+
+    /// What begins before the day's hours.
+    std::string beforeAnybody() const {
+        int there = 0, outside = 0;
+        for (const auto& p : net_.people)
+            for (const auto& span : p.there) there += std::max(0, span.to - std::max(span.from, -net_.horizon));
+        for (size_t i = 0; i < net_.tasks.size(); ++i)
+            if (day_.found.layout.isDone(static_cast<int>(i)) && day_.found.layout.start[i] < -net_.horizon)
+                outside += net_.tasks[i].minutes;
+        if (std::ranges::any_of(net_.people, [](const schedule::Person& p) { return p.there.empty(); }))
+            return fmt::format("It all takes {} more than a day of {}.", time(-net_.horizon - day_.layout.begins),
+                               time(net_.horizon));
+        if (there == 0)
+            return fmt::format(
+                "Nobody is there before {}, when all must be done. Other hours or another pair of hands "
+                "would help.",
+                day_.said(0, units_));
+        return fmt::format(
+            "{} of the work finds nobody: the hours of those who work come to {}. Longer hours, another "
+            "pair of hands or fewer pieces would help.",
+            time(outside), time(there));
+    }
 
     std::string tell(const schedule::Broken& b) const {
         using Kind = schedule::Broken::Kind;
@@ -47,8 +71,7 @@ public:
                 return fmt::format("“{}” is {} from where it was pinned.", title(b.of), time(b.minutes));
             case Kind::Horizon:
             case Kind::PotHorizon:
-                return fmt::format("It all takes {} more than a day of {}.", time(-net_.horizon - day_.layout.begins),
-                                   time(net_.horizon));
+                return beforeAnybody();
             case Kind::FirstUse:
                 return fmt::format("The {} waits {} too long for its first use.", pot(b.of), time(b.minutes));
             case Kind::Melted:
@@ -96,6 +119,8 @@ std::string inTen(double share) {
 }
 
 std::string chanceWords(const Plan& plan, const DayPlan& day, const Chance& chance) {
+    for (const auto& b : day.found.layout.broken)  // a day that begins when nobody is there is not made
+        if (b.kind == schedule::Broken::Kind::Horizon || b.kind == schedule::Broken::Kind::PotHorizon) return "";
     const std::string ready = inTen(chance.onTime);
     std::string out = fmt::format("{} such days are ready by {}.", ready,
                                   day.said(day.minuteOf(localMinutes(plan.deadline).value_or(0)), plan.units));
@@ -141,6 +166,27 @@ std::string movedWords(const DayPlan& before, const DayPlan& now, UnitSystem uni
     return out + (fresh > 0 ? fmt::format("; {} are new.", fresh) : ".");
 }
 
+std::string behindWords(const Plan& plan, const DayPlan& day, long now) {
+    const auto deadline = localMinutes(plan.deadline);
+    if (!day.problem.empty() || !deadline || now > *deadline) return "";
+    const std::set<std::string> ticked(plan.day.done.begin(), plan.day.done.end());
+    const long minute = day.minuteOf(now);
+    int due = 0, done = 0;
+    for (size_t i = 0; i < day.network.tasks.size(); ++i) {
+        const auto& t = day.network.tasks[i];
+        if (t.step == "burst" || t.step == "rest" || t.step == "standing") continue;
+        if (day.layout.start[i] + t.minutes + kOverdue > minute) continue;
+        ++due;
+        done += ticked.contains(t.id);
+    }
+    if (due == done) return "";
+    return fmt::format("By {} {} {} to be done, {} ticked. Begun at the bench now, what is left is laid out anew.",
+                       day.said(minute, plan.units), due, due == 1 ? "step was" : "steps were",
+                       done == 0   ? "none is"
+                       : done == 1 ? "one is"
+                                   : fmt::format("{} are", done));
+}
+
 Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) {
     Answer a;
     a.id = "day";
@@ -173,18 +219,24 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
         fmt::format("{} from the first step to the deadline, {} of work for {}.",
                     format(double(toDeadline - day.layout.begins) * 60, Dimension::Duration, plan.units),
                     format(hands * 60.0, Dimension::Duration, plan.units), handsInWords(plan.kitchen, plan.units));
+    const size_t whole = a.sentence.size();
     if (const auto broken = brokenWindows(day, plan.units); !broken.empty()) {
         a.tone = Tone::Weak;
         a.sentence += " " + broken.front();
         if (broken.size() > 1) a.sentence += fmt::format(" And {} more.", broken.size() - 1);
     }
-    if (now && day.minuteOf(*now) > day.layout.begins) {
+    const auto ticked = [&](const schedule::Task& t) {
+        return std::ranges::find(plan.day.done, t.id) != plan.day.done.end();
+    };
+    const bool over = now && day.minuteOf(*now) > toDeadline;
+    if (now && day.minuteOf(*now) > day.layout.begins && (over || std::ranges::none_of(day.network.tasks, ticked))) {
         a.tone = Tone::Impossible;
-        a.sentence = day.minuteOf(*now) > toDeadline
-                         ? "The time it must be ready has passed. Choose another day."
-                         : fmt::format("You should have begun {} ago. Make fewer, or be ready later.",
-                                       format(double(day.minuteOf(*now) - day.layout.begins) * 60, Dimension::Duration,
-                                              plan.units));
+        const std::string broken = a.sentence.substr(whole);
+        a.sentence = over ? "The time it must be ready has passed. Choose another day."
+                          : fmt::format("You should have begun {} ago. Make fewer, or be ready later.",
+                                        format(double(day.minuteOf(*now) - day.layout.begins) * 60, Dimension::Duration,
+                                               plan.units));
+        if (!over) a.sentence += broken;
     }
     a.working.result = clock;
     return a;

@@ -14,7 +14,7 @@ std::string dayText(const Plan& plan, const material::Library& lib, const DayPla
     const auto said = [&](int minute) { return day.said(minute, plan.units); };
     std::string out = fmt::format("{}: begin by {}, ready at {}\n", plan.name, said(day.layout.begins),
                                   said(static_cast<int>(day.minuteOf(localMinutes(plan.deadline).value_or(0)))));
-    if (chance) out += chanceWords(plan, day, *chance) + "\n";
+    if (const std::string sure = chance ? chanceWords(plan, day, *chance) : ""; !sure.empty()) out += sure + "\n";
     for (const auto& b : brokenWindows(day, plan.units)) out += "! " + b + "\n";
     const auto order = stepsInOrder(day);
     const auto bursts = burstsAfter(day, order);

@@ -49,6 +49,10 @@ std::string chanceWords(const Plan& plan, const DayPlan& day, const Chance& chan
 /// What an edit has moved; empty where it moved nothing.
 std::string movedWords(const DayPlan& before, const DayPlan& now, UnitSystem units);
 
+/// How far a day that should be under way has come by its ticks; empty where nothing of it is overdue or it is over.
+/// @param now local minutes
+std::string behindWords(const Plan& plan, const DayPlan& day, long now);
+
 /// The day as a list of lines, with its chance and what it breaks. @param chance may be null @param person whose; none:
 /// everybody's
 std::string dayText(const Plan& plan, const material::Library& library, const DayPlan& day, const Chance* chance,

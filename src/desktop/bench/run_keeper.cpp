@@ -84,10 +84,34 @@ void RunKeeper::start() {
     day_ = answers->day;
     laidFor_ = session_.plan();
     tick_.start();
-    if (!take(run::begin(session_.plan(), *answers, session_.now()))) return;
+    // what was ticked was done when it was to be: the day began then
+    const long now = session_.now(), planned = *localMinutes(day_->clock(day_->layout.begins));
+    const auto& ticks = session_.plan().day.done;
+    const bool early = planned < now && std::ranges::any_of(day_->network.tasks, [&](const schedule::Task& t) {
+                           return std::ranges::find(ticks, t.id) != ticks.end();
+                       });
+    const long begun = early ? planned : now;
+    const double already = run::kMinute * static_cast<double>(minutesBetween(begun, now));
+    if (!wasTaken(run::begin(session_.plan(), *answers, begun), already)) return;
+    const run::Event laid = run::laid(*day_, begun, 0);
+    if (early) {
+        wasTaken(laid, already);
+        for (const auto& done : run::ticked(laid, ticks, already)) wasTaken(done, already - done.at);
+        emit changed();
+    }
     // it is begun when it is begun: what is planned for later waits, what is late is laid out anew
-    if (session_.now() > *localMinutes(day_->clock(day_->layout.begins)) + 1) return layAnew();
-    take(run::laid(*day_, *localMinutes(run()->begun()), 0));
+    if (now > planned + 1) return layAnew();
+    take(laid);
+}
+
+/// Writes down what was at its second of the run, so long ago; what does not follow on what is known is left out.
+bool RunKeeper::wasTaken(const run::Event& event, double secondsAgo) {
+    run::Stamp then = clock_();
+    then.utc -= std::llround(secondsAgo);
+    then.up -= secondsAgo;
+    const auto ok = file_->take(event, then);
+    if (!ok && event.kind != run::Kind::Done) emit said(qstring(ok.error().sentence), true);
+    return ok.has_value();
 }
 
 void RunKeeper::goOn() {

@@ -73,6 +73,7 @@ private:
     struct Rehearsal;
     QString path() const;
     void start();
+    bool wasTaken(const run::Event& event, double secondsAgo);
     void taken(const run::Anew& anew);
     void followPlan();
 

@@ -16,7 +16,8 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kListWide = 300, kWithList = 860, kLookAfter = 700;  // px; ms of rest before ways out are looked for
+constexpr int kListWide = 300, kWithList = 860, kLookAfter = 700,  // px; ms of rest before ways out are looked for
+    kClock = 20'000;                                               // ms between looks at the clock
 
 }  // namespace
 
@@ -28,6 +29,8 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
       sentence_(wrapped({}, "quiet")),
       notice_(wrapped({}, "quiet")),
       moment_(new QLabel),
+      behindWords_(wrapped({}, "quiet")),
+      behind_(new QWidget),
       board_(new Board(session)),
       scroll_(new QScrollArea),
       ways_(new QWidget),
@@ -39,6 +42,8 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     wait_.setSingleShot(true);
     wait_.setInterval(kLookAfter);
     connect(&wait_, &QTimer::timeout, this, &DayPlace::look);
+    minute_.setInterval(kClock);
+    connect(&minute_, &QTimer::timeout, this, &DayPlace::refresh);
     connect(&looker_, &Looker::waysFound, this, &DayPlace::showWays);
     connect(&looker_, &Looker::betterFound, this,
             [this](const std::shared_ptr<const schedule::Found>& found) { offer(*found); });
@@ -90,6 +95,17 @@ void DayPlace::layOut() {
     words->addLayout(head);
     words->addWidget(sentence_);
     words->addWidget(notice_);
+    behind_->setObjectName(QStringLiteral("dayBehind"));
+    auto* behind = new QHBoxLayout(behind_);
+    behind->setContentsMargins(0, 0, 0, 0);
+    behindWords_->setMaximumWidth(QWIDGETSIZE_MAX);
+    behind->addWidget(behindWords_, 1);
+    auto* bench = toolButton(tr("Go on at the bench"), tr("What is ticked counts as done at its planned time"));
+    bench->setObjectName(QStringLiteral("dayAtBench"));
+    connect(bench, &QPushButton::clicked, this, &DayPlace::benchWanted);
+    behind->addWidget(bench);
+    behind_->hide();
+    words->addWidget(behind_);
     ways_->setObjectName(QStringLiteral("dayWays"));
     ways_->setLayout(new FlowLayout(6, 4));
     words->addWidget(ways_);
@@ -135,12 +151,14 @@ void DayPlace::layOut() {
 void DayPlace::showEvent(QShowEvent* e) {
     QWidget::showEvent(e);
     if (!isAncestorOf(focusWidget())) board_->setFocus();
+    minute_.start();
     refresh();
 }
 
 void DayPlace::hideEvent(QHideEvent* e) {
     QWidget::hideEvent(e);
     wait_.stop();
+    minute_.stop();
 }
 
 void DayPlace::refresh() {
@@ -153,6 +171,7 @@ void DayPlace::refresh() {
                                                           : tr("Laying out the day …"));
         sentence_->setText(a && !a->problems.empty() ? qstring(a->problems.front().sentence) : QString());
         notice_->hide();
+        behind_->hide();
         if (!a || a->problems.empty()) return;  // the old day stays until the new one is there
     }
     const auto due = localMinutes(session_.plan().deadline);  // none where it is no time: the last good day stays
@@ -184,13 +203,16 @@ void DayPlace::tell(const DayPlan& day, std::optional<long> due) {
     if (style != headline_->styleSheet()) headline_->setStyleSheet(style);
     QString said = qstring(answer.sentence);
     if (!bad && a->chance && session_.isComplete() && day.problem.empty())
-        said = qstring(chanceWords(session_.plan(), day, *a->chance)) + QLatin1Char(' ') + said;
+        said = (qstring(chanceWords(session_.plan(), day, *a->chance)) + QLatin1Char(' ') + said).trimmed();
     sentence_->setText(said);
     const auto before = session_.dayBefore();
     const QString moved =
         before && session_.isComplete() ? qstring(movedWords(*before, day, session_.units())) : QString();
     notice_->setText(moved);
     notice_->setVisible(!moved.isEmpty());
+    const QString overdue = qstring(behindWords(session_.plan(), day, session_.now()));
+    behindWords_->setText(overdue);
+    behind_->setVisible(!overdue.isEmpty());
 }
 
 void DayPlace::look() {

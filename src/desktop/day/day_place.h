@@ -31,6 +31,7 @@ public:
 signals:
     void workingWanted(const uovo::Answer& answer);
     void compareWanted();
+    void benchWanted();
     /// A line for the foot of the window. @param wrong it could not be done
     void said(const QString& words, bool wrong);
 
@@ -55,8 +56,10 @@ private:
 
     Session& session_;
     Looker looker_;
-    QTimer wait_;
+    QTimer wait_, minute_;
     QLabel *headline_, *sentence_, *notice_, *moment_;
+    QLabel* behindWords_;
+    QWidget* behind_;  // the day is under way, by the clock
     Board* board_;
     QScrollArea* scroll_;
     QWidget *ways_, *right_ = nullptr;

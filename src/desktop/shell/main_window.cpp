@@ -174,6 +174,7 @@ MainWindow::MainWindow(Session& session)
         goTo(Place::Shape);
     });
     connect(day_, &DayPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
+    connect(day_, &DayPlace::benchWanted, this, [this] { goTo(Place::Bench); });
     connect(day_, &DayPlace::compareWanted, this,
             [this] { sheet_->open(tr("Under each wish"), comparePage(session_, *day_->looker())); });
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);

@@ -100,6 +100,7 @@ void MainWindow::newPlan() {
     Plan plan;
     plan.units = session_.units();
     plan.deadline = localTime(session_.now() / 1440 * 1440 + 1440 + 18 * 60);
+    plan.day.chance = session_.library().usual("readySure");
     session_.document().setPlan(plan, {});
     goTo(Place::Shape);
 }
