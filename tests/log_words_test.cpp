@@ -284,4 +284,96 @@ TEST_CASE("mishaps are faults where they are one, and faults have lessons that p
     CHECK(practised == 11);
 }
 
+TEST_CASE(
+    "bars that were broken and prices that were paid are learned from, once each, and counted on as far as trusted") {
+    auto evenings = io::demoLog(20669L * 1440);
+    shell::SnapBar bar;
+    bar.chocolate = "dark";
+    for (const double hung : {0.30, 0.34, 0.28, 0.31}) {
+        bar.hung = hung;
+        evenings[0].plan.snaps.push_back(bar);
+    }
+    evenings[1].plan.snaps = evenings[0].plan.snaps;  // the plan was made again with them: they are the same bars
+    evenings[1].plan.snaps.push_back({});             // of no chocolate
+    Stock stock;
+    stock.chocolate = "dark";
+    stock.price = 14.5;
+    evenings[0].plan.pantry = {stock};
+    stock.price = 16;
+    evenings[1].plan.pantry = {stock};
+    Plan plan = evening().plan;
+    plan.pantry.clear();
+    const auto taught = log::teach(evenings, plan, io::library());
+    REQUIRE(taught);
+    REQUIRE(taught->bars.at("dark").size() == 4);
+    CHECK(taught->prices.at("dark").aKilogram == 16);
+    const auto lesson = [&](const char* id) {
+        const auto it = std::ranges::find(taught->lessons, id, &learn::Lesson::id);
+        REQUIRE(it != taught->lessons.end());
+        return *it;
+    };
+    CHECK(lesson("price:dark").sentence.find("cost you 16.00 a kilogram") != std::string::npos);
+    // the mean strength of Weibull's bars, by the formula of ASTM C1161's three-point bar, 3 F L/(2 b t^2)
+    double sum = 0;
+    for (const auto& b : taught->bars.at("dark"))
+        sum += 3 * b.hung.value * 9.80665 * b.span.value / (2 * b.width.value * b.thickness.value * b.thickness.value);
+    Plan counted = plan;
+    log::countOn(*taught, {}, counted, io::library());
+    CHECK(problems(counted, io::library(), false).empty());
+    const double now = strengthOf(counted, io::library(), "dark").strength.mean;
+    CHECK(now == Approx(sum / 4).epsilon(0.12));
+    CHECK(lesson("strength:dark").factor == Approx(now / strengthOf(plan, io::library(), "dark").strength.mean));
+    CHECK(lesson("strength:dark").source.find("4 bars") != std::string::npos);
+    REQUIRE(counted.pantry.size() == 1);
+    CHECK(counted.pantry[0].price == 16);
+    CHECK(counted.pantry[0].mass.value == 0);
+    Plan twice = counted;
+    log::countOn(*taught, {}, twice, io::library());
+    CHECK(twice == counted);
+    Plan half = plan, none = plan;
+    log::countOn(*taught, {{"strength:dark", 0.5}, {"price:dark", 0.0}}, half, io::library());
+    CHECK(half.snaps.size() == 2);
+    CHECK(half.pantry.empty());
+    log::countOn(*taught, {{"strength:dark", 0.0}}, none, io::library());
+    CHECK(none.snaps.empty());
+    plan.pantry = {stock};
+    plan.pantry[0].price = 9;  // said in this plan: it stays
+    log::countOn(*taught, {}, plan, io::library());
+    CHECK(plan.pantry[0].price == 9);
+}
+
+TEST_CASE("an evening that ends once more adds what is new, and a count takes the place of the old one") {
+    log::Evening kept = evening();
+    kept.entries.clear();
+    const auto put = [](log::Evening& e, Entry x) {
+        x.id = std::int64_t(e.entries.size()) + 1;
+        e.entries.push_back(x);
+    };
+    Entry made;
+    made.is = Entry::Is::Made;
+    made.piece = "crater-bowl";
+    made.count = made.of = 4;
+    const Entry weighed = record(Record::Is::Weighed, 0.05);
+    log::Evening now = kept;
+    for (log::Evening* e : {&kept, &now}) put(*e, weighed);
+    put(kept, made);
+    CHECK(log::sinceThen(kept, kept).empty());
+    put(now, weighed);  // another bowl of the same weight
+    made.count = 3;
+    put(now, made);
+    Entry failed;
+    failed.is = Entry::Is::Failed;
+    failed.piece = "crater-bowl";
+    failed.fault = "crack";
+    put(now, failed);
+    const auto more = log::sinceThen(kept, now);
+    REQUIRE(more.size() == 3);
+    for (Entry x : more) put(kept, x);
+    CHECK(kept.counts().at("crater-bowl").whole == 3);
+    CHECK(kept.counts().at("crater-bowl").of == 4);
+    CHECK(more[0].record == weighed.record);
+    CHECK(more[2].fault == "crack");
+    CHECK(log::sinceThen(kept, now).empty());
+}
+
 }  // namespace uovo::log_words_test

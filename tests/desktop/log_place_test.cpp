@@ -335,4 +335,33 @@ TEST_CASE("a damaged log says so in the place, and the rest of the program works
     CHECK(p.grams() > 0.05);
 }
 
+TEST_CASE("what lies on the scale goes into the sheet by one press, and is offered only while it is fresh") {
+    Program p;
+    QTest::keyClick(&p.window, Qt::Key_F7);
+    auto* log = p.window.log();
+    pressed(log, "logBegin");
+    pressed(log, "logWrite");
+    auto* page = p.window.findChild<QWidget*>("entryPage");
+    REQUIRE(page);
+    auto* scale = page->findChild<QPushButton*>("entryScale");
+    CHECK(scale->isHidden());
+    auto* link = p.window.findChild<ProbeLink*>();
+    probe::Reading on;
+    on.kind = probe::Reading::Kind::Temperature;
+    on.value = 31;
+    emit link->reading(on);
+    CHECK(scale->isHidden());
+    on.kind = probe::Reading::Kind::Mass;
+    on.value = 0.0534;
+    emit link->reading(on);
+    CHECK(scale->isVisible());
+    CHECK(scale->text().contains("53"));
+    scale->click();
+    CHECK(page->findChild<Field*>("entryMass")->edit()->text().contains("53"));
+    page->findChild<QPushButton*>("entryKeep")->click();
+    const auto e = log->keeper()->evening(log->evening()->evening());
+    REQUIRE(e->entries.size() == 1);
+    CHECK(e->entries[0].record.value == Approx(0.0534));
+}
+
 }  // namespace log_place_test

@@ -95,4 +95,32 @@ Evening eveningOf(const run::Run& run, const Plan& plan, std::string text) {
     return out;
 }
 
+std::vector<Entry> sinceThen(const Evening& kept, const Evening& now) {
+    std::vector<Entry> out;
+    auto held = kept.held();
+    for (const Entry* entry : now.held()) {
+        Entry e = *entry;
+        const auto like = [&](const Entry* old) {
+            Entry same = *old;
+            same.id = e.id, same.at = e.at, same.replaces = e.replaces;
+            return same == e;
+        };
+        const auto count = [&](const Entry* old) {
+            return e.is == Entry::Is::Made && old->is == e.is && old->piece == e.piece;
+        };
+        // each stands for one: two bowls that weigh the same are two
+        if (const auto it = std::ranges::find_if(held, like); it != held.end()) {
+            held.erase(it);
+            continue;
+        }
+        e.id = 0;
+        if (const auto it = std::ranges::find_if(held, count); it != held.end()) {
+            e.replaces = (*it)->id;
+            held.erase(it);
+        }
+        out.push_back(std::move(e));
+    }
+    return out;
+}
+
 }  // namespace uovo::log

@@ -5,6 +5,10 @@
 #include <algorithm>
 #include <cmath>
 #include <set>
+#include <span>
+
+#include "core/quantity/words.h"
+#include "core/stages/strength.h"
 
 namespace uovo::log {
 namespace {
@@ -36,6 +40,51 @@ learn::Lesson wholeLesson(const form::Family& family, const learn::Whole& seen, 
             fmt::format("your logbook, {} pieces", seen.of), share};
 }
 
+/// Bars of all evenings, each once, and what they say of the chocolates of a plan.
+void addBars(const std::vector<Evening>& evenings, const Plan& plan, const material::Library& lib, Taught& out) {
+    std::map<std::string, std::string> last;  // date
+    for (const auto& e : evenings)
+        for (const auto& bar : e.plan.snaps) {
+            if (!lib.find(bar.chocolate)) continue;
+            auto& known = out.bars[bar.chocolate];
+            if (!shell::check(bar) || std::ranges::find(known, bar) != known.end()) continue;
+            known.push_back(bar);
+            last[bar.chocolate] = e.date;
+        }
+    std::erase_if(out.bars, [](const auto& b) { return b.second.empty(); });
+    for (const auto& [id, bars] : out.bars) {
+        const auto* c = lib.find(id);
+        if (!c) continue;
+        Plan bare = plan, with = plan;
+        bare.snaps.clear();
+        bare.own.erase(id);
+        with.snaps = bars;
+        const auto book = strengthOf(bare, lib, id), now = strengthOf(with, lib, id);
+        const auto mega = [](double pa) { return fmt::format("{:.1f}", pa * 1e-6); };
+        out.lessons.push_back(
+            {"strength:" + id,
+             fmt::format("Your {} breaks at {} MPa ({} to {}), by the book at {}.", lowerFirst(c->name),
+                         mega(now.strength.mean), mega(now.low), mega(now.high), mega(book.strength.mean)),
+             fmt::format("your logbook, {} {} broken by {}", bars.size(), bars.size() == 1 ? "bar" : "bars",
+                         dateInWords(last[id])),
+             now.strength.mean / book.strength.mean});
+    }
+}
+
+/// What chocolates cost when they were bought last.
+void addPrices(const std::vector<Evening>& evenings, const material::Library& lib, Taught& out) {
+    for (const auto& e : evenings)
+        for (const auto& s : e.plan.pantry)
+            if (const auto& known = out.prices[s.chocolate]; s.price > 0 && e.date >= known.date)
+                out.prices[s.chocolate] = {s.price, e.date};
+    std::erase_if(out.prices, [](const auto& p) { return p.second.aKilogram <= 0; });
+    for (const auto& [id, price] : out.prices)
+        if (const auto* c = lib.find(id))
+            out.lessons.push_back({"price:" + id,
+                                   fmt::format("{} cost you {:.2f} a kilogram.", c->name, price.aKilogram),
+                                   "your logbook, " + dateInWords(price.date), price.aKilogram});
+}
+
 }  // namespace
 
 std::optional<Taught> teach(const std::vector<Evening>& evenings, const Plan& plan, const material::Library& lib,
@@ -62,6 +111,8 @@ std::optional<Taught> teach(const std::vector<Evening>& evenings, const Plan& pl
     for (const auto& [family, seen] : out.whole)
         if (const auto* f = form::family(family); f && seen.of >= learn::kWholeTold)
             out.lessons.push_back(wholeLesson(*f, seen, lib));
+    addBars(evenings, plan, lib, out);
+    addPrices(evenings, lib, out);
     for (const auto& q : learn::questions(*known, log, plan.units))
         out.questions.push_back({log[q.evening].id, numbers[q.evening][q.record], q.sentence});
     for (const auto& p : plan.pieces) {
@@ -128,6 +179,23 @@ void countOn(const Taught& taught, const Trust& trust, Plan& plan, const materia
     if (taught.pace.isTold()) {
         const double more = taught.pace.cook + taught.pace.cookSd * taught.pace.cookSd / 2;
         plan.kitchen.pace = std::clamp(std::exp(trustIn(trust, "hands") * more), kPaceLeast, kPaceMost);
+    }
+    for (const auto& [id, bars] : taught.bars) {
+        const auto some = std::lround(trustIn(trust, "strength:" + id) * static_cast<double>(bars.size()));
+        for (const auto& bar : std::span(bars).first(static_cast<size_t>(some)))
+            if (std::ranges::find(plan.snaps, bar) == plan.snaps.end()) plan.snaps.push_back(bar);
+    }
+    for (const auto& [id, price] : taught.prices) {
+        if (trustIn(trust, "price:" + id) <= 0) continue;
+        bool there = false;
+        for (auto& s : plan.pantry)
+            if (s.chocolate == id) there = true, s.price = s.price > 0 ? s.price : price.aKilogram;
+        if (there) continue;
+        Stock stock;
+        stock.chocolate = id;
+        stock.mass = 0;
+        stock.price = price.aKilogram;
+        plan.pantry.push_back(stock);
     }
 }
 

@@ -35,7 +35,13 @@ struct Taught {
     };
     std::vector<Temper> tempers;
     learn::Pace pace;
-    std::map<std::string, learn::Whole> whole;     ///< by the family of a shape
+    std::map<std::string, learn::Whole> whole;                ///< by the family of a shape
+    std::map<std::string, std::vector<shell::SnapBar>> bars;  ///< that were broken, by chocolate as it is bought
+    struct Price {
+        double aKilogram = 0;  ///< in the person's own money
+        std::string date;      ///< of the evening
+    };
+    std::map<std::string, Price> prices;           ///< last paid, by chocolate as it is bought
     size_t measured = 0, evenings = 0, older = 0;  ///< older: evenings that are not looked at any more
 };
 
@@ -50,7 +56,8 @@ using Trust = std::map<std::string, double>;  ///< by the id of a lesson
 double trustIn(const Trust& trust, const std::string& lesson);
 
 /// A plan that counts on it: its chocolates' figures with their source, its fridge's air, its hands, what comes out
-/// whole. Counted on twice it is as counted on once.
+/// whole, bars that were broken on other evenings (of those taken by half, half), prices it does not know. Counted on
+/// twice it is as counted on once.
 void countOn(const Taught& taught, const Trust& trust, Plan& plan, const material::Library& library);
 
 }  // namespace uovo::log

@@ -195,8 +195,8 @@ void RunKeeper::done(const std::string& id) {
     const run::Step step = *run()->step(id);
     if (rehearsal_) {
         if (const auto e = rehearsal_->fate.notYet(*run(), step, second())) {
+            news_ = tr("Not yet: it has not set. Look again in %1 min.").arg(e->minutes);
             take(*e);
-            emit said(tr("Not yet: it has not set. Look again in %1 min.").arg(e->minutes), false);
             return;
         }
     }

@@ -4,6 +4,7 @@
 #include <QFile>
 #include <QFileDialog>
 #include <QPushButton>
+#include <QTimer>
 #include <cmath>
 
 #include "desktop/kit/page.h"
@@ -17,6 +18,8 @@ using log::Entry;
 /// What can be written down, in the order it is offered.
 enum What { Weighed, Rim, Touched, Spoon, Whole, Wrong, Left, Stars, Sentence, Picture, Took, Bag };
 
+constexpr int kFresh = 4000;  // ms that a scale's figure counts
+
 /// "releaseBalloon" → "release balloon".
 QString taskWords(const std::string& id) {
     QString out;
@@ -28,7 +31,7 @@ class EntryPage : public Page {
     Q_DECLARE_TR_FUNCTIONS(EntryPage)
 
 public:
-    EntryPage(Session& session, LogKeeper& keeper, std::string evening, std::int64_t corrects,
+    EntryPage(Session& session, LogKeeper& keeper, ProbeLink& probe, std::string evening, std::int64_t corrects,
               std::function<void()> kept)
         : Page(session, "entryPage"),
           keeper_(keeper),
@@ -110,6 +113,13 @@ public:
                 entry_.words = w.toStdString();
                 return QString();
             });
+        scale_ = button({}, QStringLiteral("entryScale"), [this] { weigh(); });
+        stale_.setSingleShot(true);
+        stale_.setInterval(kFresh);
+        connect(&stale_, &QTimer::timeout, this, [this] { lies(std::nullopt); });
+        connect(&probe, &ProbeLink::reading, this, [this](const probe::Reading& r) {
+            if (r.kind == probe::Reading::Kind::Mass) lies(r.value);
+        });
         file_ = button(tr("Choose a picture …"), QStringLiteral("entryPicture"), [this] { choosePicture(); });
         wrong_ = wrapped({}, "harm");
         wrong_->setObjectName(QStringLiteral("entryProblem"));
@@ -195,6 +205,25 @@ private:
         only(words_, {Sentence, Picture, Bag});
         file_->setVisible(what == Picture);
         wrong_->setText({});
+        lies(lying_);
+    }
+
+    /// What lies on the scale, kg; none: nothing is known, or not any more.
+    void lies(std::optional<double> mass) {
+        lying_ = mass;
+        const int what = what_->currentIndex();
+        scale_->setVisible(mass && (what == Weighed || what == Left));
+        if (!mass) return;
+        scale_->setText(tr("%1 from the scale").arg(qstring(format(*mass, Dimension::Mass, session_.units()))));
+        stale_.start();
+    }
+
+    void weigh() {
+        if (!lying_) return;
+        FigureField* field = what_->currentIndex() == Left ? left_ : mass_;
+        (what_->currentIndex() == Left ? entry_.value : mass0_) = *lying_;
+        field->setMeasure(Measure(*lying_), session_.units());
+        keep_->setFocus();
     }
 
     void choosePicture() {
@@ -312,7 +341,9 @@ private:
                 *notAt_ = nullptr, *at_ = nullptr, *left_ = nullptr, *whole_ = nullptr, *begun_ = nullptr,
                 *many_ = nullptr, *stars_ = nullptr, *took_ = nullptr, *book_ = nullptr;
     WordsField* words_ = nullptr;
-    QPushButton *file_ = nullptr, *keep_ = nullptr;
+    QPushButton *file_ = nullptr, *keep_ = nullptr, *scale_ = nullptr;
+    std::optional<double> lying_;
+    QTimer stale_;
     QLabel* wrong_ = nullptr;
 };
 
@@ -338,9 +369,9 @@ std::function<QString(const Measure&)> canBe(Dimension dimension) {
     };
 }
 
-QWidget* entryPage(Session& session, LogKeeper& keeper, const std::string& evening, std::int64_t corrects,
-                   std::function<void()> kept) {
-    return new EntryPage(session, keeper, evening, corrects, std::move(kept));
+QWidget* entryPage(Session& session, LogKeeper& keeper, ProbeLink& probe, const std::string& evening,
+                   std::int64_t corrects, std::function<void()> kept) {
+    return new EntryPage(session, keeper, probe, evening, corrects, std::move(kept));
 }
 
 }  // namespace uovo::desktop

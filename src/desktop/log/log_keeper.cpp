@@ -2,6 +2,7 @@
 
 #include <set>
 
+#include "core/log/run_evening.h"
 #include "core/material/colour.h"
 #include "io/data.h"
 #include "report/text.h"
@@ -106,11 +107,14 @@ std::shared_ptr<const Answers> LogKeeper::planned(const std::string& id) const {
 
 void LogKeeper::think() {
     stop();
-    const bool any = std::any_of(shelf_.begin(), shelf_.end(), [](const auto& m) { return m.measured > 0; });
     if (shelf_.empty()) return emit learned();
     std::vector<log::Evening> evenings;  // the oldest first
     for (size_t k = std::min(kEvenings, shelf_.size()); k-- > 0;)
         if (const auto e = evening(shelf_[k].id)) evenings.push_back(*e);
+    const bool any = std::ranges::any_of(shelf_, [](const auto& m) { return m.measured > 0; }) ||
+                     std::ranges::any_of(evenings, [](const log::Evening& e) {
+                         return !e.plan.snaps.empty() || !e.plan.pantry.empty() || !e.counts().empty();
+                     });
     const size_t older = shelf_.size() - std::min(kEvenings, shelf_.size());
     learning_ = true;
     thoughtOf_ = session_.plan();
@@ -168,7 +172,11 @@ QString LogKeeper::keep(const log::Evening& evening) {
     open();
     auto* b = book();
     if (!b) return problem_;
+    const auto before = this->evening(evening.id);
     if (const auto done = b->keep(evening); !done) return qstring(done.error().sentence);
+    const auto more = before ? log::sinceThen(*before, evening) : std::vector<log::Entry>{};
+    if (!more.empty())
+        if (const auto done = b->add(evening.id, more); !done) return qstring(done.error().sentence);
     read();
     return {};
 }
@@ -192,8 +200,8 @@ std::vector<log::Evening> LogKeeper::all() const {
 double LogKeeper::trustIn(const std::string& lesson) const { return log::trustIn(trust_, lesson); }
 
 void LogKeeper::trust(const std::string& lesson, double share) {
-    if (auto* b = book()) (void)b->trust(lesson, share);
-    trust_[lesson] = share;
+    auto* b = book();
+    if (!b || isWritten(b->trust(lesson, share))) trust_[lesson] = share;
     emit learned();
 }
 
@@ -214,7 +222,7 @@ void LogKeeper::forget(const std::string& chocolate) {
             taken.replaces = entry->id;
             taken.at = localTime(session_.now());
         }
-        if (!back.empty()) (void)b->add(mark.id, back);
+        if (!back.empty() && !isWritten(b->add(mark.id, back))) break;
     }
     read();
 }
@@ -234,12 +242,12 @@ std::vector<io::Resolve> LogKeeper::resolves() const {
 }
 
 void LogKeeper::resolve(const std::string& fault, const std::string& cause) {
-    if (auto* b = book()) (void)b->resolve({0, fault, cause, localTime(session_.now()).substr(0, 10)});
+    if (auto* b = book()) isWritten(b->resolve({0, fault, cause, localTime(session_.now()).substr(0, 10)}));
     emit learned();
 }
 
 void LogKeeper::unresolve(std::int64_t id) {
-    if (auto* b = book()) (void)b->unresolve(id);
+    if (auto* b = book()) isWritten(b->unresolve(id));
     emit learned();
 }
 

@@ -70,8 +70,16 @@ signals:
     /// What the plan of an evening said is known now.
     void computed(const std::string& evening);
     void learned();
+    /// Something could not be written down; why.
+    void refused(const QString& words);
 
 private:
+    /// Says what went wrong with the file, if anything did. @returns whether it is written
+    template <class T>
+    bool isWritten(const tl::expected<T, Problem>& done) {
+        if (!done) emit refused(QString::fromStdString(done.error().sentence));
+        return done.has_value();
+    }
     io::Logbook* book() const;  ///< the one that is shown; null where there is none
     void read();                ///< what is in the file
     void think();               ///< about it, beside the window

@@ -55,7 +55,8 @@ private:
 
 }  // namespace
 
-LogPlace::LogPlace(Session& session, QWidget* parent) : QWidget(parent), session_(session), keeper_(session) {
+LogPlace::LogPlace(Session& session, ProbeLink& probe, QWidget* parent)
+    : QWidget(parent), session_(session), probe_(probe), keeper_(session) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
@@ -126,6 +127,7 @@ LogPlace::LogPlace(Session& session, QWidget* parent) : QWidget(parent), session
     });
     connect(lessons_, &LessonsPage::practiceWanted, this, &LogPlace::practiceWanted);
     connect(why_, &WhyPage::said, this, &LogPlace::said);
+    connect(&keeper_, &LogKeeper::refused, this, [this](const QString& why) { emit said(why, true); });
     refresh();
 }
 
@@ -249,7 +251,7 @@ void LogPlace::askWhy(const std::string& evening, const QString& piece, const QS
 
 void LogPlace::write(std::int64_t corrects) {
     emit sheetWanted(corrects ? tr("What it should say") : tr("Written down"),
-                     entryPage(session_, keeper_, evening_->evening(), corrects, [this] { emit sheetDone(); }));
+                     entryPage(session_, keeper_, probe_, evening_->evening(), corrects, [this] { emit sheetDone(); }));
 }
 
 void LogPlace::makeAgain() {

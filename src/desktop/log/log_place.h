@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 #include <QWidget>
 
+#include "desktop/device/probe_link.h"
 #include "desktop/log/day_tile.h"
 #include "desktop/log/evening_page.h"
 #include "desktop/log/lessons_page.h"
@@ -18,7 +19,7 @@ class LogPlace : public QWidget {
     Q_OBJECT
 
 public:
-    explicit LogPlace(Session& session, QWidget* parent = nullptr);
+    LogPlace(Session& session, ProbeLink& probe, QWidget* parent = nullptr);
     LogKeeper* keeper() { return &keeper_; }
     EveningPage* evening() const { return evening_; }
     LessonsPage* lessons() const { return lessons_; }
@@ -54,6 +55,7 @@ private:
     void turnTo(Page page);
 
     Session& session_;
+    ProbeLink& probe_;
     LogKeeper keeper_;
     QWidget* left_;
     QLabel *sum_, *emptyWords_, *invented_;

@@ -57,7 +57,7 @@ MainWindow::MainWindow(Session& session)
       melt_(new MeltPlace(session, *probe_)),
       day_(new DayPlace(session)),
       bench_(new BenchPlace(session, *probe_)),
-      log_(new LogPlace(session)) {
+      log_(new LogPlace(session, *probe_)) {
     setWindowTitle(QStringLiteral("Uovo"));
     files_ =
         new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
