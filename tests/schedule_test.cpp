@@ -195,6 +195,20 @@ TEST_CASE("helpers are not counted on before they come") {
     CHECK(layOut(net, some())->layout.begins == -60);
 }
 
+TEST_CASE("one warm plate: no two trim at the same time") {
+    Plan plan = test::demo();
+    plan.kitchen.helpers = {{}, {}};
+    const auto day = *test::answersOf(plan).day;
+    REQUIRE(day.problem.empty());
+    std::vector<std::pair<int, int>> warm;
+    for (size_t i = 0; i < day.network.tasks.size(); ++i)
+        if (const auto& c = day.network.tasks[i].cautions; std::find(c.begin(), c.end(), "warm-plate") != c.end())
+            warm.emplace_back(day.layout.start[i], day.layout.start[i] + day.network.tasks[i].minutes);
+    std::sort(warm.begin(), warm.end());
+    CHECK(warm.size() >= 5);
+    for (size_t k = 1; k < warm.size(); ++k) CHECK(warm[k].first >= warm[k - 1].second);
+}
+
 TEST_CASE("who may not work with what is hot does the rest") {
     Network net = alone({task("Dip", 30), task("Peel", 30), task("Dip again", 30)});
     net.tasks[0].skills = net.tasks[2].skills = kHot;

@@ -186,7 +186,7 @@ private:
     std::vector<std::pair<int, std::string>> perishable_;  // tasks that fill in what does not keep, and their pieces
     std::set<std::string> stored_;                         // pieces that go back into the fridge
     std::set<int> glued_;                                  // tasks that glue
-    int clear_ = 0, serve_ = -1;
+    int clear_ = 0, serve_ = -1, plate_ = 0;
 };
 
 }  // namespace uovo::day

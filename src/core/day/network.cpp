@@ -19,6 +19,8 @@ schedule::Network Builder::build() {
     const int table =
         addResource(schedule::Resource::Kind::Bench, "bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
     places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
+    plate_ = static_cast<int>(net_.resources.size());
+    net_.resources.push_back({"warm plate", 1, "plate", schedule::Resource::Kind::Plate});
     clear_ =
         add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
     for (const auto& piece : plan_.pieces) build(piece);
@@ -63,8 +65,11 @@ int Builder::add(schedule::Task task) {
         if (c == "hot-bowl" || c == "warm-plate" || c == "balloon-hot") task.skills |= schedule::kHot;
         if (c == "blade") task.skills |= schedule::kKnife;
     }
+    const int at = static_cast<int>(net_.tasks.size());
+    if (std::ranges::find(task.cautions, "warm-plate") != task.cautions.end())
+        net_.holds.push_back({plate_, at, at, 1});
     net_.tasks.push_back(std::move(task));
-    return static_cast<int>(net_.tasks.size()) - 1;
+    return at;
 }
 
 void Builder::after(int from, int to, int min, int max, std::string why) {

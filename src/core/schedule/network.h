@@ -72,7 +72,7 @@ struct Hold {
 };
 
 struct Resource {
-    enum class Kind { Shelf, Freezer, Bench, Pot };
+    enum class Kind { Shelf, Freezer, Bench, Plate, Pot };
     std::string name;  ///< for a person: "fridge shelf", "pot of dark couverture"
     int capacity = 0;
     std::string unit;  ///< "cm²", "pot"
