@@ -191,6 +191,15 @@ Genes Decoder::near(const std::vector<int>& start, Genes genes) {
     return at(start, std::move(genes));
 }
 
+std::vector<std::pair<int, std::vector<int>>> Decoder::usesBySitting() const {
+    std::vector<std::pair<int, std::vector<int>>> out(state_.sittings.size());
+    for (size_t i = 0; i < out.size(); ++i) out[i].first = state_.sittings[i].pot;
+    for (const auto& u : state_.uses)
+        if (u.task >= 0) out[u.sitting].second.push_back(u.task);
+    std::erase_if(out, [](const auto& s) { return s.second.empty(); });
+    return out;
+}
+
 Genes Decoder::at(const std::vector<int>& start, Genes genes) {
     const size_t n = net_.tasks.size();
     wished_.assign(n, 0);

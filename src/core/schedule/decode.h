@@ -44,6 +44,8 @@ public:
     Genes at(const std::vector<int>& start, Genes genes);
     /// The day decoded last.
     Layout layout() const;
+    /// Tasks that the day decoded last takes from each of its sittings. @returns pots, and a list a sitting
+    std::vector<std::pair<int, std::vector<int>>> usesBySitting() const;
     /// Windows broken by the day decoded last.
     const std::vector<Broken>& broken() const { return broken_; }
 

@@ -178,8 +178,10 @@ private:
         } else if (kind < 46) {
             const int a = random_.below(n);
             shift(g.order, a, near(a, 10));
-        } else if (kind < 56) {
+        } else if (kind < 52) {
             shift(g.order, random_.below(n), random_.below(n));
+        } else if (kind < 56) {
+            return join(g);
         } else if (kind < 62) {
             gather(g, [piece = piece_[random_.below(n)], this](int b) { return piece_[b] == piece; });
         } else if (kind < 67) {
@@ -201,6 +203,31 @@ private:
             const int a = random_.below(n), length = std::min(n - a, 5);
             for (int k = length - 1; k > 0; --k) std::swap(g.order[a + k], g.order[a + random_.below(k + 1)]);
         }
+        return true;
+    }
+
+    /// What is taken from one sitting of a pot goes beside what is taken from another: to temper once for both.
+    bool join(Genes& g) {
+        const auto all = decoder_.usesBySitting();
+        std::vector<std::pair<size_t, size_t>> pairs;
+        for (size_t a = 0; a < all.size(); ++a)
+            for (size_t b = 0; b < all.size(); ++b)
+                if (a != b && all[a].first == all[b].first) pairs.emplace_back(a, b);
+        if (pairs.empty()) return false;
+        const auto [from, to] = pairs[static_cast<size_t>(random_.below(static_cast<int>(pairs.size())))];
+        std::vector<char> moves(g.order.size(), 0), stays(g.order.size(), 0);
+        for (const int t : all[to].second) stays[decoder_.blocks().of[t]] = 1;
+        for (const int t : all[from].second)
+            if (const int b = decoder_.blocks().of[t]; !stays[b]) moves[b] = 1, g.delay[t] = 0;
+        std::vector<int> these, others;
+        for (const int b : g.order) (moves[b] ? these : others).push_back(b);
+        if (these.empty()) return false;
+        size_t at = 0, last = 0;
+        for (size_t k = 0; k < others.size(); ++k)
+            if (stays[others[k]]) at = at == 0 ? k : at, last = k + 1;
+        if (random_.below(2) == 0) at = last;
+        others.insert(others.begin() + static_cast<std::ptrdiff_t>(at), these.begin(), these.end());
+        g.order = std::move(others);
         return true;
     }
 
