@@ -10,6 +10,7 @@
 #include "core/form/decimate.h"
 #include "core/form/part.h"
 #include "core/form/rock.h"
+#include "core/mold/own_mold.h"
 #include "io/model_reader.h"
 
 namespace {
@@ -27,6 +28,20 @@ double best(int runs, const F& f) {
             std::min(least, std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - t).count());
     }
     return least;
+}
+
+/// An original of twenty thousand triangles in silicone.
+void inSilicone() {
+    const Mesh m = *decimated(rock(0.04, 1, 6), 20000);
+    std::printf("a mold of %zu triangles, ms\n", m.triangles.size());
+    std::printf("  undercut map        %7.1f (asked 150)\n", best(3, [&] {
+                    (void)mold::undercuts(m, Rays(m), {0, 0, 1}, 2);
+                }));
+    std::printf("  best of 200, one part  %7.0f (asked 2000)\n", best(1, [&] { (void)mold::bestPull(m, Rays(m), 1); }));
+    std::printf("  best of 200, two parts %7.0f (asked 2000)\n", best(1, [&] { (void)mold::bestPull(m, Rays(m), 2); }));
+    std::printf("  air                 %7.1f (asked 50)\n\n", best(3, [&] {
+                    (void)mold::airTraps(m, {0, 0, 1}, 1e-3);
+                }));
 }
 
 /// A part in hand: its place and what it touches, each time it is moved by a hair (asked: a frame, 16 ms).
@@ -119,6 +134,7 @@ void sheets() {
 }  // namespace
 
 int main() {
+    inSilicone();
     inHand();
     orders();
     sheets();

@@ -293,6 +293,10 @@ TEST_CASE("silicone: by mass and by volume are told apart, and add up") {
     const auto a = answersOf(planOf("mesh"));
     REQUIRE(find(*a.pieces[0], "mold"));
     CHECK(find(*a.pieces[0], "mold")->sentence.find("By mass") != std::string::npos);
+    CHECK(find(*a.pieces[0], "mold")->sentence.find("mold of") != std::string::npos);  // how it comes out
+    const auto inHand = answersOf(planOf("original"));  // of a thing in the hand only its size is known
+    REQUIRE(find(*inHand.pieces[0], "mold"));
+    CHECK(find(*inHand.pieces[0], "mold")->sentence.find("mold of") == std::string::npos);
     CHECK_FALSE(find(*answersOf(planOf("disc")).pieces[0], "mold"));
 }
 

@@ -8,6 +8,7 @@
 #include "cli/assembly_case.h"
 #include "cli/card.h"
 #include "cli/commands.h"
+#include "cli/mold_case.h"
 #include "cli/nest_case.h"
 #include "cli/schedule_case.h"
 #include "cli/shell_case.h"
@@ -25,6 +26,8 @@ constexpr const char* kHelp =
     "  uovo-cli shell CASE.json           shifts and stresses of a shell under load, as JSON (docs/format.md, shell "
     "cases)\n"
     "  uovo-cli assembly CASE.json        an order in which parts can be put together, as JSON (docs/format.md)\n"
+    "  uovo-cli mold CASE.json            how an original leaves a silicone mold, as JSON (docs/format.md, mold "
+    "cases)\n"
     "  uovo-cli nest CASE.json            outlines laid out on sheets, as JSON (docs/format.md)\n"
     "  uovo-cli schedule CASE.json        tasks laid out over people, places and pots, as JSON (docs/format.md)\n"
     "  uovo-cli day FILE                  the day as a list; --person N, --calendar OUT.ics\n"
@@ -55,6 +58,7 @@ int main(int argc, char** argv) {
     if (command == "coat") return uovo::cli::coatCase(args);
     if (command == "shell") return uovo::cli::shell(args);
     if (command == "assembly") return uovo::cli::assembly(args);
+    if (command == "mold") return uovo::cli::moldOf(args);
     if (command == "nest") return uovo::cli::nest(args);
     if (command == "schedule") return uovo::cli::schedule(args);
     if (command == "day") return uovo::cli::day(args);

@@ -3,7 +3,7 @@
 #include <cmath>
 
 #include "core/form/opening.h"
-#include "core/mold/box_pour.h"
+#include "core/mold/own_mold.h"
 #include "core/setting/stick.h"
 #include "core/stages/narrow_place.h"
 #include "core/stages/sheets.h"
@@ -15,6 +15,8 @@ namespace uovo {
 namespace {
 
 constexpr size_t kDrawn = 8;  // corners: an outline with fewer is a panel
+
+constexpr int kPulls = 26;  // directions in which a mold of one's own is drawn off, here: it is answered at once
 
 constexpr double kLump = 0.008;  // m: a thicker place than three walls is worth a word
 
@@ -349,9 +351,19 @@ public:
         silicone.densityB = lib_.former("siliconeDensityB");
         silicone.spare = lib_.former("siliconeSpare");
         silicone.cure = lib_.former("siliconeCure");
-        const auto box = mold::boxPour(s_.box.size(), first_.volume, lib_.former("moldWall"), silicone);
+        auto box = mold::boxPour(s_.box.size(), first_.volume, lib_.former("moldWall"), silicone);
+        std::optional<mold::OwnMold> own;  // of a model; of a thing in the hand only its size is known
+        if (!family_.byWater && s_.assembly.items.size() == 1) {
+            mold::MoldOptions options;
+            options.wall = lib_.former("moldWall");
+            options.silicone = silicone;
+            options.pulls = kPulls;
+            own = mold::ownMold(first_.surface, options, lib_);
+            box = own->box;
+        }
         Answer a;
         a.id = "mold";
+        if (own && own->leaves == mold::Leaves::InPieces) a.tone = Tone::Weak;
         a.figure = {box.silicone, box.silicone, box.silicone, Dimension::Volume};
         a.headline = volume(box.silicone);
         a.after = "silicone for its mold";
@@ -360,6 +372,9 @@ public:
             "base. Let it cure {}, undisturbed.",
             mass(box.massA), mass(box.massB), length(box.inside.x), length(box.inside.y), length(box.inside.z),
             length(lib_.former("moldWall")), format(silicone.cure, Dimension::Duration, plan_.units));
+        std::vector<std::string> comesOut;
+        if (own) comesOut = mold::inWords(*own, plan_.units);
+        for (auto said = comesOut.rbegin(); said != comesOut.rend(); ++said) a.sentence = *said + " " + a.sentence;
         a.working = {"Silicone, box and pour",
                      "V = (box − original) · (1 + spare);  one to one by mass is not one to one by volume",
                      {{"original", volume(first_.volume), "", how()},
@@ -371,6 +386,17 @@ public:
                      "Only food-grade silicone. A mold taken from a real shell or nut carries its allergen. What is on "
                      "top while casting becomes the base.",
                      "Parts"};
+        if (own) {
+            a.working.inputs.push_back(
+                {"caught", format(own->map.caught / std::max(1e-12, own->map.area), Dimension::Percent, plan_.units),
+                 "", fmt::format("rays from its surface, the best of {} pulls", kPulls)});
+            if (own->map.parts == 1)
+                a.working.inputs.push_back(
+                    {"stretch", format(own->map.stretch, Dimension::Percent, plan_.units),
+                     fmt::format("bears {} to {}", format(own->stretchLow, Dimension::Percent, plan_.units),
+                                 format(own->stretchHigh, Dimension::Percent, plan_.units)),
+                     "rings round its sections; silicone of Shore A 20, judgement"});
+        }
         return a;
     }
 

@@ -1,0 +1,169 @@
+#include "core/mold/own_mold.h"
+
+#include <fmt/format.h>
+
+#include <cmath>
+#include <numbers>
+
+#include "core/quantity/words.h"
+
+namespace uovo::mold {
+namespace {
+
+using form::Mesh;
+using form::Vec3;
+
+constexpr double kFree = 0.01;  // share of the surface that may be caught where it is roughness
+constexpr double kWorthTelling = 0.02;
+constexpr double kOpening = 2e-3;  // of the height, m below the highest that an open side is
+
+form::Pose uprightAlong(const Mesh& mesh, const Vec3& pull) {
+    const Vec3 side = form::unit(form::cross(std::abs(pull.x) < 0.6 ? Vec3{1, 0, 0} : Vec3{0, 1, 0}, pull)),
+               other = form::cross(pull, side);
+    form::Pose out{{side.x, other.x, pull.x}, {side.y, other.y, pull.y}, {side.z, other.z, pull.z}, {}};
+    if (std::abs(pull.z - 1) < 1e-9) out = {};
+    double low = 1e300;
+    for (const auto& p : mesh.points) low = std::min(low, out(p).z);
+    out.at.z = -low;
+    return out;
+}
+
+double sumOf(const std::vector<AirTrap>& traps) {
+    double out = 0;
+    for (const auto& t : traps) out += t.depth;
+    return out;
+}
+
+double heightAlong(const Mesh& mesh, const Vec3& up) {
+    double low = 1e300, high = -1e300;
+    for (const auto& p : mesh.points) low = std::min(low, form::dot(p, up)), high = std::max(high, form::dot(p, up));
+    return high - low;
+}
+
+/// Where a mold of two parts is filled from: the way up under whose tops least air stays.
+void choosePose(const Mesh& mesh, OwnMold& out) {
+    double least = 1e300;
+    for (int x = -1; x <= 1; ++x)
+        for (int y = -1; y <= 1; ++y)
+            for (int z = -1; z <= 1; ++z) {
+                if (x == 0 && y == 0 && z == 0) continue;
+                const Vec3 up = form::unit({double(x), double(y), double(z)});
+                auto traps = airTraps(mesh, up, kOpening * heightAlong(mesh, up));
+                const double sum = sumOf(traps) + 1e-3 * static_cast<double>(traps.size());
+                if (sum >= least) continue;
+                least = sum;
+                out.fillUp = up;
+                out.inIt = std::move(traps);
+            }
+}
+
+}  // namespace
+
+double bearsStretch(double hardness, const material::Library& lib) {
+    return lib.former("siliconeStretch") * std::exp2((20 - hardness) / 15);
+}
+
+std::optional<OwnMold> ownMold(const Mesh& mesh, const MoldOptions& options, const material::Library& lib,
+                               std::stop_token stop, const std::function<void(int, int)>& told) {
+    OwnMold out;
+    out.stretches = bearsStretch(options.hardness, lib);
+    constexpr double kBand = 1.6;
+    out.stretchLow = out.stretches / kBand;
+    out.stretchHigh = out.stretches * kBand;
+    const form::Rays rays(mesh);
+    const auto found = [&](int parts) {
+        return options.pull ? std::optional(undercuts(mesh, rays, *options.pull, parts))
+                            : bestPull(mesh, rays, parts, options.pulls, stop, told);
+    };
+    const auto isFree = [](const Undercuts& map) { return map.caught <= kFree * map.area; };
+    auto one = options.parts == 2 ? std::nullopt : found(1);
+    if (options.parts != 2 && !one) return std::nullopt;
+    const bool bears = one && (isFree(*one) || one->stretch <= out.stretches);
+    if (one && (options.parts == 1 || bears)) {
+        out.leaves = isFree(*one)                        ? Leaves::Freely
+                     : one->stretch <= out.stretches     ? Leaves::Stretched
+                     : one->stretch <= 2 * out.stretches ? Leaves::Slit
+                                                         : Leaves::InPieces;
+        out.map = std::move(*one);
+    } else {
+        auto two = found(2);
+        if (!two) return std::nullopt;
+        if (isFree(*two) || !one || one->stretch > 2 * out.stretches) {
+            out.leaves = isFree(*two) ? Leaves::Freely : Leaves::InPieces;
+            out.map = std::move(*two);
+        } else {
+            out.leaves = Leaves::Slit;
+            out.map = std::move(*one);
+        }
+    }
+    out.stands = uprightAlong(mesh, out.map.pull);
+    const Mesh standing = form::placed(mesh, out.stands);
+    out.box = boxPour(form::bounds(standing).size(), form::volume(mesh), options.wall, options.silicone);
+    out.underIt = airTraps(form::reversed(mesh), out.map.pull, 0);
+    if (out.map.parts == 1) {
+        out.fillUp = out.map.pull * -1;
+        out.inIt = airTraps(mesh, out.fillUp, kOpening * heightAlong(mesh, out.fillUp));
+    } else {
+        choosePose(mesh, out);
+    }
+    const double degree = std::numbers::pi / 180;
+    for (size_t k = 0; k < mesh.triangles.size(); ++k) {
+        if (std::abs(out.map.draft[k]) >= degree || out.map.comes[k] == Comes::Open) continue;
+        const auto& t = mesh.triangles[k];
+        const Vec3 a = mesh.points[size_t(t[0])];
+        out.lowDraft += form::length(form::cross(mesh.points[size_t(t[1])] - a, mesh.points[size_t(t[2])] - a)) / 2;
+    }
+    return out;
+}
+
+std::vector<std::string> inWords(const OwnMold& m, UnitSystem units) {
+    std::vector<std::string> out;
+    const auto share = [](double s) { return fmt::format("{:.0f} %", 100 * s); };
+    const double caught = m.map.area > 0 ? m.map.caught / m.map.area : 0;
+    const char* parts = m.map.parts == 1 ? "one part" : "two parts";
+    switch (m.leaves) {
+        case Leaves::Freely:
+            out.push_back(fmt::format("It comes out of a mold of {} by itself.", parts));
+            break;
+        case Leaves::Stretched:
+            out.push_back(fmt::format(
+                "{} of it is caught; a mold of one part stretches by {} to let it go, and such "
+                "silicone bears about {} ({} to {}).",
+                share(caught), share(m.map.stretch), share(m.stretches), share(m.stretchLow), share(m.stretchHigh)));
+            break;
+        case Leaves::Slit:
+            out.push_back(
+                fmt::format("A mold of one part would stretch by {}, more than such silicone bears ({}): cut "
+                            "it down one side, and hold it shut with a rubber band while it is filled.",
+                            share(m.map.stretch), share(m.stretches)));
+            break;
+        case Leaves::InPieces:
+            out.push_back(fmt::format(
+                "{} of it is caught by every mold of {}, in {} {}: cast what branches off by "
+                "itself, and join it.",
+                share(caught), parts, m.map.trapped.size(), m.map.trapped.size() == 1 ? "place" : "places"));
+            break;
+    }
+    if (m.map.parts == 2) {
+        const double astray = m.map.area > 0 ? m.map.astray / m.map.area : 0;
+        const double level = m.stands.at.z + m.map.parting;
+        out.push_back(fmt::format(
+            "The parts meet {} above its lowest point{}.", format(level, Dimension::Length, units),
+            astray > kWorthTelling ? fmt::format(", not all in one plane: {} of its surface lies on the other side "
+                                                 "of it",
+                                                 share(astray))
+                                   : ""));
+    }
+    if (!m.underIt.empty())
+        out.push_back(fmt::format("Silicone keeps air under it in {} {}: brush a thin layer on first, pour beside it.",
+                                  m.underIt.size(), m.underIt.size() == 1 ? "place" : "places"));
+    if (!m.inIt.empty())
+        out.push_back(
+            fmt::format("Chocolate keeps air in {} {}, the deepest {}: a vent there, or pipe them full first "
+                        "and tap.",
+                        m.inIt.size(), m.inIt.size() == 1 ? "top" : "tops",
+                        format(m.inIt.front().depth, Dimension::Length, units)));
+    return out;
+}
+
+}  // namespace uovo::mold
