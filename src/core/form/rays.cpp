@@ -55,7 +55,7 @@ int Rays::build(int first, int many, std::vector<int>& order, const std::vector<
     const int at = static_cast<int>(nodes_.size());
     nodes_.emplace_back();
     Box box = boxes[size_t(order[size_t(first)])];
-    for (int i = 1; i < many; ++i) box = around(box, boxes[size_t(order[size_t(first + i)])]);
+    for (int i = 1; i < many; ++i) box = around(box, boxes[size_t(order[size_t(first) + size_t(i)])]);
     nodes_[size_t(at)].box = box;
     if (many <= kLeaf) {
         nodes_[size_t(at)].first = first;

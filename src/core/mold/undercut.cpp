@@ -45,7 +45,8 @@ std::vector<Sample> samplesOf(const Mesh& mesh, int wished) {
         for (int i = 0; i < n; ++i)
             for (int j = 0; j < 2 * (n - i) - 1; ++j) {  // upright and turned small triangles in turn
                 const double shift = j % 2 == 0 ? 1.0 / 3 : 2.0 / 3;
-                const double v = (j / 2 + shift) / n, u = (i + shift) / n;
+                const int column = j / 2;
+                const double v = (column + shift) / n, u = (i + shift) / n;
                 out.push_back({a + ab * u + ac * v, outward, areas[k] / (n * n), static_cast<int>(k)});
             }
     }

@@ -601,6 +601,7 @@ std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const mate
     const Made& s = *known.made;
     if (s.wall) {
         std::vector<std::string> names;
+        names.reserve(s.assembly.items.size());
         for (const auto& i : s.assembly.items) names.push_back(s.assembly.items.size() > 1 ? i.name : "");
         for (auto& a : coatAnswers(piece, plan, lib, known.coating, *s.wall, s.wall->mean, s.wall->thickest,
                                    s.wall->blemishes, s.box.size().z, names))
