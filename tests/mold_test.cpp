@@ -7,7 +7,7 @@
 #include "cli/mold_case.h"
 #include "core/form/rock.h"
 #include "core/mold/air.h"
-#include "core/mold/own_mold.h"
+#include "core/words/mold_words.h"
 #include "io/mesh_file.h"
 #include "support.h"
 #include "support_command.h"
@@ -326,7 +326,10 @@ TEST_CASE(
     CHECK(best->box.inside.z == Approx(box.size().z + free.wall));
     const Vec3 turnedPull = best->stands(best->map.pull) - best->stands(Vec3{});
     CHECK(turnedPull.z == Approx(1));
-    CHECK_FALSE(inWords(*best, UnitSystem::Metric).empty());
+    const auto said = moldWords(*best, UnitSystem::Metric);
+    REQUIRE(said.size() >= 2);
+    CHECK(said[0] == "It comes out of a mold of two parts by itself.");
+    CHECK(said[1].find("The parts meet") == 0);
 }
 
 TEST_CASE("the command says how an original comes out, in sentences, and what it cannot take") {

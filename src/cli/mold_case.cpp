@@ -4,7 +4,7 @@
 #include <numbers>
 
 #include "cli/case_words.h"
-#include "core/mold/own_mold.h"
+#include "core/words/mold_words.h"
 #include "io/data.h"
 #include "io/model_reader.h"
 
@@ -82,7 +82,7 @@ json moldAnswered(const json& given) {
     out["silicone"] = {{"volume", m.box.silicone}, {"massA", m.box.massA},     {"massB", m.box.massB},
                        {"volumeA", m.box.volumeA}, {"volumeB", m.box.volumeB}, {"cure", o.silicone.cure}};
     out["chocolate"] = m.box.original;
-    out["says"] = mold::inWords(m, given.value("units", "metric") == "US" ? UnitSystem::US : UnitSystem::Metric);
+    out["says"] = moldWords(m, given.value("units", "metric") == "US" ? UnitSystem::US : UnitSystem::Metric);
     return out;
 }
 

@@ -59,8 +59,7 @@ schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
     for (size_t i = 0; i < old.tasks.size(); ++i) known[old.tasks[i].id] = static_cast<int>(i);
     std::map<std::string, int> modes;
     for (size_t c = 0; c < old.choices.size(); ++c) modes[old.choices[c].id] = before.found.genes.modes[c];
-    schedule::Decoder plain(net);
-    const schedule::Decoder was(old);
+    const schedule::Decoder plain(net), was(old);
     schedule::Genes genes = plain.plainGenes();
     const auto rank = rankOf(was, before.found.genes, old.tasks.size());
     net.before.assign(net.tasks.size(), schedule::kLeftOut);
@@ -88,7 +87,12 @@ schedule::Genes carried(const DayPlan& before, schedule::Network& net) {
         if (!changed) break;
     }
     sortBlocks(plain.blocks(), place, genes.order);
-    return plain.at(openedFor(net, net.before), std::move(genes));
+    return genes;
+}
+
+schedule::Genes opened(const DayPlan& before, schedule::Network& net) {
+    schedule::Genes genes = carried(before, net);
+    return schedule::Decoder(net).at(openedFor(net, net.before), std::move(genes));
 }
 
 schedule::Layout laidBefore(const DayPlan& before, const DayPlan& day, const std::vector<int>& modes) {

@@ -16,6 +16,9 @@ void sortBlocks(const schedule::Blocks& blocks, const std::vector<double>& place
 /// still there.
 schedule::Genes carried(const DayPlan& before, schedule::Network& net);
 
+/// The same after an edit: genes whose day keeps the clocks of the day before, opened where something comes in.
+schedule::Genes opened(const DayPlan& before, schedule::Network& net);
+
 /// The layout of the day before in the minutes and tasks of another day: what is still to be done, in which sittings.
 /// @param modes of the other day's choices
 schedule::Layout laidBefore(const DayPlan& before, const DayPlan& day, const std::vector<int>& modes);

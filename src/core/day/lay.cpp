@@ -71,7 +71,7 @@ public:
             if (!enough && std::abs(wanted - frame_.reserve) > 3) {
                 if (frame_.doneBy) *frame_.doneBy += wanted - frame_.reserve;
                 frame_.reserve = wanted;
-                day = lay(&day);
+                day = edited ? lay(nullptr, &day) : lay(&day);
             }
         }
         return day;
@@ -132,15 +132,17 @@ private:
         return day.layout.begins < late.layout.begins ? day : late;
     }
 
-    /// @param begin the day that it begins with, not to stay near to but to be quick
-    DayPlan lay(const DayPlan* begin = nullptr) const {
+    /// @param begin the day that it begins with, not to stay near to but to be quick @param before a day to stay near
+    /// to; null: the one before the edit
+    DayPlan lay(const DayPlan* begin = nullptr, const DayPlan* before = nullptr) const {
+        if (!before) before = before_;
         DayPlan day = framed(frame_);
         std::optional<schedule::Genes> genes;
         if (begin) {
             genes = day::carried(*begin, day.asked);
             day.asked.before.clear();
-        } else if (before_ && before_->problem.empty() && !before_->asked.tasks.empty()) {
-            genes = day::carried(*before_, day.asked);
+        } else if (before && before->problem.empty() && !before->asked.tasks.empty()) {
+            genes = day::opened(*before, day.asked);
         }
         if (auto found = solve_(day.asked, genes ? &*genes : nullptr)) {
             day.found = std::move(*found);

@@ -1,11 +1,7 @@
 #include "core/mold/own_mold.h"
 
-#include <fmt/format.h>
-
 #include <cmath>
 #include <numbers>
-
-#include "core/quantity/words.h"
 
 namespace uovo::mold {
 namespace {
@@ -13,8 +9,7 @@ namespace {
 using form::Mesh;
 using form::Vec3;
 
-constexpr double kFree = 0.01;  // share of the surface that may be caught where it is roughness
-constexpr double kWorthTelling = 0.02;
+constexpr double kFree = 0.01;     // share of the surface that may be caught where it is roughness
 constexpr double kOpening = 2e-3;  // of the height, m below the highest that an open side is
 
 form::Pose uprightAlong(const Mesh& mesh, const Vec3& pull) {
@@ -113,56 +108,6 @@ std::optional<OwnMold> ownMold(const Mesh& mesh, const MoldOptions& options, con
         const Vec3 a = mesh.points[size_t(t[0])];
         out.lowDraft += form::length(form::cross(mesh.points[size_t(t[1])] - a, mesh.points[size_t(t[2])] - a)) / 2;
     }
-    return out;
-}
-
-std::vector<std::string> inWords(const OwnMold& m, UnitSystem units) {
-    std::vector<std::string> out;
-    const auto share = [](double s) { return fmt::format("{:.0f} %", 100 * s); };
-    const double caught = m.map.area > 0 ? m.map.caught / m.map.area : 0;
-    const char* parts = m.map.parts == 1 ? "one part" : "two parts";
-    switch (m.leaves) {
-        case Leaves::Freely:
-            out.push_back(fmt::format("It comes out of a mold of {} by itself.", parts));
-            break;
-        case Leaves::Stretched:
-            out.push_back(fmt::format(
-                "{} of it is caught; a mold of one part stretches by {} to let it go, and such "
-                "silicone bears about {} ({} to {}).",
-                share(caught), share(m.map.stretch), share(m.stretches), share(m.stretchLow), share(m.stretchHigh)));
-            break;
-        case Leaves::Slit:
-            out.push_back(
-                fmt::format("A mold of one part would stretch by {}, more than such silicone bears ({}): cut "
-                            "it down one side, and hold it shut with a rubber band while it is filled.",
-                            share(m.map.stretch), share(m.stretches)));
-            break;
-        case Leaves::InPieces:
-            out.push_back(fmt::format(
-                "{} of it is caught by every mold of {}, in {} {}: cast what branches off by "
-                "itself, and join it.",
-                share(caught), parts, m.map.trapped.size(), m.map.trapped.size() == 1 ? "place" : "places"));
-            break;
-    }
-    if (m.map.parts == 2) {
-        const double astray = m.map.area > 0 ? m.map.astray / m.map.area : 0;
-        const double level = m.stands.at.z + m.map.parting;
-        out.push_back(fmt::format(
-            "The parts meet {} above its lowest point{}.", format(level, Dimension::Length, units),
-            astray > kWorthTelling ? fmt::format(", not all in one plane: {} of its surface lies on the other side "
-                                                 "of it",
-                                                 share(astray))
-                                   : ""));
-    }
-    if (!m.underIt.empty())
-        out.push_back(fmt::format("Silicone keeps air under it in {} {}: brush a thin layer on first, pour beside it.",
-                                  m.underIt.size(), m.underIt.size() == 1 ? "place" : "places"));
-    if (!m.inIt.empty())
-        out.push_back(
-            fmt::format("Chocolate keeps air in {} {}, the deepest {}: a vent there, or pipe them full first "
-                        "and tap.",
-                        m.inIt.size(), m.inIt.size() == 1 ? "top" : "tops",
-                        format(m.inIt.front().depth, Dimension::Length, units)));
     return out;
 }
 

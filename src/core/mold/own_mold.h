@@ -44,7 +44,4 @@ double bearsStretch(double hardness, const material::Library& library);
 std::optional<OwnMold> ownMold(const form::Mesh& mesh, const MoldOptions& options, const material::Library& library,
                                std::stop_token stop = {}, const std::function<void(int, int)>& told = {});
 
-/// What can be said of it, a sentence each: how it comes out, where the parts meet, where air stays.
-std::vector<std::string> inWords(const OwnMold& mold, UnitSystem units);
-
 }  // namespace uovo::mold

@@ -3,12 +3,12 @@
 #include <cmath>
 
 #include "core/form/opening.h"
-#include "core/mold/own_mold.h"
 #include "core/setting/stick.h"
 #include "core/stages/narrow_place.h"
 #include "core/stages/sheets.h"
 #include "core/stages/spares.h"
 #include "core/stages/strength.h"
+#include "core/words/mold_words.h"
 #include "core/words/speaker.h"
 
 namespace uovo {
@@ -373,7 +373,7 @@ public:
             mass(box.massA), mass(box.massB), length(box.inside.x), length(box.inside.y), length(box.inside.z),
             length(lib_.former("moldWall")), format(silicone.cure, Dimension::Duration, plan_.units));
         std::vector<std::string> comesOut;
-        if (own) comesOut = mold::inWords(*own, plan_.units);
+        if (own) comesOut = moldWords(*own, plan_.units);
         for (auto said = comesOut.rbegin(); said != comesOut.rend(); ++said) a.sentence = *said + " " + a.sentence;
         a.working = {"Silicone, box and pour",
                      "V = (box − original) · (1 + spare);  one to one by mass is not one to one by volume",

@@ -101,7 +101,7 @@ private:
     }
     void amounts(const FillStep& s) {
         how_ = choice({tr("Filled"), QStringLiteral("fillingHow")},
-                      {tr("as much as typed"), tr("three quarters full"), tr("to the brim")},
+                      {tr("the amount typed"), tr("three quarters full"), tr("to the brim")},
                       s.share.value <= 0     ? 0
                       : s.share.value < 0.99 ? 1
                                              : 2,

@@ -87,7 +87,7 @@ bool MainWindow::mayLeave() {
     box.setWindowTitle(tr("Unsaved changes"));
     box.setText(tr("“%1” has changes that are not saved.").arg(qstring(session_.plan().name)));
     auto* save = box.addButton(tr("Save"), QMessageBox::AcceptRole);
-    auto* leave = box.addButton(tr("Leave them"), QMessageBox::DestructiveRole);
+    auto* leave = box.addButton(tr("Go on without saving"), QMessageBox::DestructiveRole);
     box.addButton(tr("Stay"), QMessageBox::RejectRole);
     box.exec();
     if (box.clickedButton() == save)

@@ -34,7 +34,7 @@ NoticeBar::NoticeBar(QWidget* parent) : QWidget(parent), message_(new Row(this))
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
     column->addWidget(message_);
-    connect(message_->add(tr("Well"), {}), &QPushButton::clicked, message_, &QWidget::hide);
+    connect(message_->add(tr("Close"), {}), &QPushButton::clicked, message_, &QWidget::hide);
     message_->hide();
 }
 

@@ -1,0 +1,66 @@
+#include "core/words/mold_words.h"
+
+#include <fmt/format.h>
+
+#include "core/quantity/words.h"
+
+namespace uovo {
+namespace {
+
+using mold::Leaves;
+
+constexpr double kWorthTelling = 0.02;  // of its surface beside the plane that two parts meet in
+
+}  // namespace
+
+std::vector<std::string> moldWords(const mold::OwnMold& m, UnitSystem units) {
+    std::vector<std::string> out;
+    const auto share = [](double s) { return fmt::format("{:.0f} %", 100 * s); };
+    const double caught = m.map.area > 0 ? m.map.caught / m.map.area : 0;
+    const char* parts = m.map.parts == 1 ? "one part" : "two parts";
+    switch (m.leaves) {
+        case Leaves::Freely:
+            out.push_back(fmt::format("It comes out of a mold of {} by itself.", parts));
+            break;
+        case Leaves::Stretched:
+            out.push_back(fmt::format(
+                "{} of it is caught; a mold of one part stretches by {} to let it go, and such "
+                "silicone bears about {} ({} to {}).",
+                share(caught), share(m.map.stretch), share(m.stretches), share(m.stretchLow), share(m.stretchHigh)));
+            break;
+        case Leaves::Slit:
+            out.push_back(
+                fmt::format("A mold of one part would stretch by {}, more than such silicone bears ({}): cut "
+                            "it down one side, and hold it shut with a rubber band while it is filled.",
+                            share(m.map.stretch), share(m.stretches)));
+            break;
+        case Leaves::InPieces:
+            out.push_back(fmt::format(
+                "{} of it is caught by every mold of {}, in {} {}: cast what branches off by "
+                "itself, and join it.",
+                share(caught), parts, m.map.trapped.size(), m.map.trapped.size() == 1 ? "place" : "places"));
+            break;
+    }
+    if (m.map.parts == 2) {
+        const double astray = m.map.area > 0 ? m.map.astray / m.map.area : 0;
+        const double level = m.stands.at.z + m.map.parting;
+        out.push_back(fmt::format(
+            "The parts meet {} above its lowest point{}.", format(level, Dimension::Length, units),
+            astray > kWorthTelling ? fmt::format(", not all in one plane: {} of its surface lies on the other side "
+                                                 "of it",
+                                                 share(astray))
+                                   : ""));
+    }
+    if (!m.underIt.empty())
+        out.push_back(fmt::format("Silicone keeps air under it in {} {}: brush a thin layer on first, pour beside it.",
+                                  m.underIt.size(), m.underIt.size() == 1 ? "place" : "places"));
+    if (!m.inIt.empty())
+        out.push_back(
+            fmt::format("Chocolate keeps air in {} {}, the deepest {}: a vent there, or pipe them full first "
+                        "and tap.",
+                        m.inIt.size(), m.inIt.size() == 1 ? "top" : "tops",
+                        format(m.inIt.front().depth, Dimension::Length, units)));
+    return out;
+}
+
+}  // namespace uovo
