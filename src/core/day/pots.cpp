@@ -94,7 +94,8 @@ schedule::Pot Builder::potOfKind(const batch::PotKey& key, size_t known, bool mo
         out.windowMinutes = std::max(2.0, little - out.windowPerKilogram * kLittle);
     }
     out.vessel = lib_.usual("bowlHolds");
-    out.idle = out.firstUse = static_cast<int>(lib_.usual("potIdle") / 60);
+    out.idle = static_cast<int>(lib_.usual("potIdle") / 60);
+    out.firstUse = static_cast<int>(lib_.usual("potFirst") / 60);
     out.length = static_cast<int>(lib_.usual("potMost") / 60);
     out.temperAfterMelt = static_cast<int>(lib_.usual("latestTemper") / 60);
     return out;
