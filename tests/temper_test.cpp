@@ -147,6 +147,13 @@ TEST_CASE("every school ends at work, in order of time, with something to see at
     CHECK(planned("compound", by(Method::Seed)).seed == 0);
 }
 
+TEST_CASE("bursts are said as a cook counts them") {
+    CHECK(temper::burstsInWords({100, 100, 99, 60, 36, 8}) == "3 bursts of 100 s, then 60, 36 and 8 s");
+    CHECK(temper::burstsInWords({30, 19}) == "A burst of 30 s, then 19 s");
+    CHECK(temper::burstsInWords({15, 15}) == "2 bursts of 15 s");
+    CHECK(temper::burstsInWords({}) == "no bursts");
+}
+
 TEST_CASE("bursts of a microwave add up, shorten towards the end, and take about as long as kitchens say") {
     const auto c = test::coating("dark");
     const double joules = heatUp(c, 0.3, 20, 45, {});

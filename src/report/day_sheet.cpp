@@ -149,10 +149,7 @@ private:
         page_.line(x, fitted(qstring(task.title), 4.4, page_.width() - x + kMargin - 40), 4.4, QFont::DemiBold);
         page_.y += 5.9;
         for (const auto& b : bursts) {
-            page_.paragraph(x, page_.width() - x + kMargin,
-                            QStringLiteral("warm the %1 for a few seconds at %2")
-                                .arg(qstring(b.pot), qstring(clocksInWords(day_, b.minutes, plan_.units))),
-                            3.5, kQuiet);
+            page_.paragraph(x, page_.width() - x + kMargin, qstring(burstWords(day_, b, plan_.units)), 3.5, kQuiet);
         }
         for (const auto& words : cautionsOf(task, lib_))
             page_.paragraph(x, page_.width() - x + kMargin, qstring(words), 3.5, kHarm);

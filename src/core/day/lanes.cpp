@@ -1,5 +1,7 @@
 #include "core/day/lanes.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cctype>
 #include <map>
@@ -7,6 +9,7 @@
 #include <set>
 
 #include "core/quantity/words.h"
+#include "core/temper/heat_balance.h"
 
 namespace uovo {
 namespace {
@@ -189,10 +192,11 @@ std::vector<std::vector<Bursts>> burstsAfter(const DayPlan& day, const std::vect
     if (order.empty()) return out;
     std::map<std::string, size_t> placeOf;  // of a step, in the list
     for (size_t k = 0; k < order.size(); ++k) placeOf[day.network.tasks[order[k]].id] = k;
-    const auto warm = [&](size_t at, int pot, int minute) {
+    const auto warm = [&](size_t at, int pot, int minute, double mass) {
         const auto& name = day.asked.pots[static_cast<size_t>(pot)].name;
         auto& here = out[at];
-        if (here.empty() || here.back().pot != name) here.push_back({name, {}});
+        const bool fed = mass > temper::kByBursts;
+        if (here.empty() || here.back().pot != name || here.back().fed != fed) here.push_back({name, {}, fed});
         here.back().minutes.push_back(minute);
     };
     const auto& layout = day.found.layout;
@@ -204,18 +208,25 @@ std::vector<std::vector<Bursts>> burstsAfter(const DayPlan& day, const std::vect
             const auto at = placeOf.find(task.id);
             if (pot.keepsWarm || at == placeOf.end()) continue;
             const int times = (task.minutes - 1) / std::max(1, usable), start = day.layout.start[order[at->second]];
-            for (int k = 1; k <= times; ++k) warm(at->second, s.pot, start + task.minutes * k / (times + 1));
+            for (int k = 1; k <= times; ++k)
+                warm(at->second, s.pot, start + task.minutes * k / (times + 1), s.draw + s.bath);
         }
     }
     for (const auto& w : layout.potWork) {
         if (w.kind != schedule::PotWork::Kind::Burst) continue;
         size_t at = 0;
         while (at + 1 < order.size() && day.layout.start[order[at + 1]] <= w.start) ++at;
-        warm(at, w.pot, w.start);
+        warm(at, w.pot, w.start, w.mass);
     }
     for (auto& step : out)
         for (auto& b : step) std::ranges::sort(b.minutes);
     return out;
+}
+
+std::string burstWords(const DayPlan& day, const Bursts& bursts, UnitSystem units) {
+    const std::string when = clocksInWords(day, bursts.minutes, units);
+    return bursts.fed ? fmt::format("feed the {} a little warm melted chocolate at {}", bursts.pot, when)
+                      : fmt::format("warm the {} for a few seconds at {}", bursts.pot, when);
 }
 
 std::string clocksInWords(const DayPlan& day, const std::vector<int>& minutes, UnitSystem units) {

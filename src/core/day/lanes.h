@@ -45,7 +45,10 @@ std::vector<Stay> staysIn(const DayPlan& day, size_t resource);
 struct Bursts {
     std::string pot;
     std::vector<int> minutes;
+    bool fed = false;  ///< more than bursts keep even: with warm melted chocolate
 };
+/// "warm the dark couverture for a few seconds at 15:31, 15:40"
+std::string burstWords(const DayPlan& day, const Bursts& bursts, UnitSystem units);
 std::vector<std::vector<Bursts>> burstsAfter(const DayPlan& day, const std::vector<size_t>& order);
 /// All steps but bursts, in order of time.
 std::vector<size_t> stepsInOrder(const DayPlan& day);

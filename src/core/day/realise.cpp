@@ -6,6 +6,7 @@
 
 #include "core/day/day.h"
 #include "core/quantity/words.h"
+#include "core/temper/heat_balance.h"
 
 namespace uovo {
 namespace {
@@ -126,7 +127,9 @@ private:
                     ready[sitting] = doIt("warm", "Melt and temper a little " + pot.name + " in a cup");
                     break;
                 case PotWork::Kind::Burst:
-                    doIt("burst", "Warm the " + pot.name + " for a few seconds and stir");
+                    doIt("burst", w.mass > temper::kByBursts
+                                      ? "Feed the " + pot.name + " a little warm melted chocolate and stir"
+                                      : "Warm the " + pot.name + " for a few seconds and stir");
                     break;
             }
         }

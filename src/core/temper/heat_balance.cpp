@@ -1,10 +1,13 @@
 #include "core/temper/heat_balance.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
 
 #include "core/heat/pot.h"
+#include "core/quantity/words.h"
 
 namespace uovo::temper {
 namespace {
@@ -60,6 +63,18 @@ double mostMelted(const Coating& c, const Seeding& s) {
 
 double heatUp(const Coating& c, double mass, double from, double to, const Bowl& bowl) {
     return mass * (enthalpy(c, to) - enthalpy(c, from)) + bowl.capacity * (to - from);
+}
+
+std::string burstsInWords(const std::vector<double>& seconds) {
+    if (seconds.empty()) return "no bursts";
+    constexpr double kAbout = 0.03;
+    size_t alike = 1;
+    while (alike < seconds.size() && std::abs(seconds[alike] / seconds[0] - 1) < kAbout) ++alike;
+    std::vector<std::string> rest;
+    for (size_t k = alike; k < seconds.size(); ++k) rest.push_back(fmt::format("{:.0f}", seconds[k]));
+    const std::string first = alike == 1 ? fmt::format("A burst of {:.0f} s", seconds[0])
+                                         : fmt::format("{} bursts of {:.0f} s", alike, seconds[0]);
+    return rest.empty() ? first : first + ", then " + listed(rest) + " s";
 }
 
 std::vector<double> bursts(double joules, double watts, double share, double most, double least) {

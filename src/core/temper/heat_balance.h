@@ -1,5 +1,6 @@
 // Heat in the bowl: what melting takes, where seeding lands, how long cooling lasts. docs/models.md, "Tempering".
 #pragma once
+#include <string>
 #include <vector>
 
 #include "core/heat/crystal.h"
@@ -7,6 +8,8 @@
 namespace uovo::temper {
 
 using material::Coating;
+
+inline constexpr double kByBursts = 1.0;  ///< kg that short bursts keep even in one bowl: judgement; more is fed
 
 /// Heat in chocolate whose fat is melted as far as it is in equilibrium, J/kg above 0 °C:
 /// `H = c_s T + (c_l − c_s) ∫ m dT + L m(T)`, exact on the piecewise straight melting curve.
@@ -39,6 +42,8 @@ double heatUp(const Coating& c, double mass, double from, double to, const Bowl&
 /// Bursts of a microwave, s, long at first and short at the end, that bring `joules` in.
 /// @param watts rated @param share of it that gets into the chocolate
 std::vector<double> bursts(double joules, double watts, double share, double most, double least);
+/// "5 bursts of 100 s, then 60, 36 and 21 s": those that are about as long as the first are counted.
+std::string burstsInWords(const std::vector<double>& seconds);
 
 /// s in which a batch cools by itself without setting: `(M c_l + C_b) dT/dt = −UA (T − T_room)`; infinite when the room
 /// is too warm.

@@ -21,7 +21,6 @@ constexpr double kRewarmBy = 1.0;   // K that one short burst gives back
 constexpr double kKeeps =
     4 *
     3600;  // s that a tempered bowl serves, stirred and warmed (common practice, no source: a whole table of pieces)
-constexpr double kByBursts = 1.0;      // kg that bursts keep even
 constexpr double kMachinePays = 0.3;   // kg
 constexpr double kLongest = 2 * 3600;  // s of cooling that somebody waits for
 constexpr double kInWater = 180;       // s: the bowl in cold water for moments, stirred (judgement)
@@ -128,11 +127,9 @@ private:
             out_.bursts =
                 bursts(joules, choice_.watts, physics_.at("microwaveShare").value,
                        std::clamp(mass_, 1.0, 4.0) * physics_.at("burstMost").value, physics_.at("burstLeast").value);
-            for (const double b : out_.bursts)
-                how += (how.empty() ? "" : ", ") + fmt::format("{:.0f}", b), seconds += b + 20;
-            how = fmt::format(
-                "Bursts of {} s at {:.0f} W, stirred after each; stop when a few lumps are left. The bowl gets hot.",
-                how, choice_.watts);
+            for (const double b : out_.bursts) seconds += b + 20;
+            how = fmt::format("{} at {:.0f} W, stirred after each; stop when a few lumps are left. The bowl gets hot.",
+                              burstsInWords(out_.bursts), choice_.watts);
         } else {
             seconds = std::max(300.0, joules / 250);  // W that a barely simmering bath gives: from memory
             how = "Over barely simmering water that does not touch the bowl, about " + time(seconds) +
@@ -217,11 +214,9 @@ private:
             cools(c_.meltTo, c_.coolTo, bowl(), 0.35));
         const double joules = heatUp(c_, mass_, c_.coolTo, c_.working(), {});
         const auto list = bursts(joules, choice_.watts, physics_.at("microwaveShare").value, 8, 3);
-        std::string how;
-        for (const double b : list) how += (how.empty() ? "" : ", ") + fmt::format("{:.0f}", b);
         add(fmt::format("Warm it to {}", degrees(c_.working())),
             choice_.heat == Heat::Microwave
-                ? fmt::format("Bursts of {} s, stirred after each; never above {}.", how, degrees(c_.loses))
+                ? fmt::format("{}, stirred after each; never above {}.", burstsInWords(list), degrees(c_.loses))
                 : std::string("A few seconds over the bath at a time, stirring."),
             "falls off the spoon in a ribbon", c_.working(), c_.workLow, c_.workHigh, 0, 90);
     }

@@ -30,9 +30,7 @@ std::string dayText(const Plan& plan, const material::Library& lib, const DayPla
                            day.network.people.size() > 1 && !person ? ", " + whoInWords(day, t) : "");
         for (const auto& caution : cautionsOf(task, lib))  // each where it matters first
             if (told.insert(caution).second) out += "       ! " + caution + "\n";
-        for (const auto& b : bursts[i])
-            out += fmt::format("       warm the {} for a few seconds at {}\n", b.pot,
-                               clocksInWords(day, b.minutes, plan.units));
+        for (const auto& b : bursts[i]) out += "       " + burstWords(day, b, plan.units) + "\n";
     }
     return out;
 }

@@ -147,7 +147,7 @@ void StepList::setDay(std::shared_ptr<const DayPlan> day) {
         QStringList more{tr("%1 min").arg(t.minutes)};
         if (!alone && t.step != "rest") more << qstring(whoInWords(*day_, order[i]));
         for (const auto& b : bursts[i])
-            more << tr("warm the %1 at %2")
+            more << (b.fed ? tr("feed the %1 at %2") : tr("warm the %1 at %2"))
                         .arg(qstring(b.pot).section(QStringLiteral(" ("), 0, 0),
                              qstring(clocksInWords(*day_, b.minutes, session_.units())));
         row.more = more.join(QStringLiteral(" · "));
