@@ -195,6 +195,25 @@ TEST_CASE("helpers are not counted on before they come") {
     CHECK(layOut(net, some())->layout.begins == -60);
 }
 
+TEST_CASE("nobody tempers a pot for a few grams: they come from a cup, or from what is warm") {
+    const auto day = *test::answersOf(test::demo()).day;
+    REQUIRE(day.problem.empty());
+    int small = 0;
+    for (const auto& t : day.asked.tasks) {
+        if (t.pot < 0 || t.draw <= 0 || t.bath > 0) continue;
+        if (t.draw < 0.03) {
+            CHECK(t.small);
+            ++small;
+        }
+        if (t.draw > 0.2 && t.step.starts_with("coat")) CHECK_FALSE(t.small);
+    }
+    CHECK(small > 0);
+    for (const auto& p : day.asked.pots)  // the white that colours are divided off has one too
+        if (p.tempered && !p.id.ends_with("-cup")) CHECK(p.small >= 0);
+    for (const auto& w : day.found.layout.potWork)
+        if (w.kind == schedule::PotWork::Kind::Temper) CHECK(w.mass > 0.03);
+}
+
 TEST_CASE("one warm plate: no two trim at the same time") {
     Plan plan = test::demo();
     plan.kitchen.helpers = {{}, {}};

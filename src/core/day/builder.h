@@ -32,6 +32,8 @@ private:
     /// A pot as it is melted, tempered and kept. @param known index of it among the plan's pots
     schedule::Pot potOfKind(const batch::PotKey& key, size_t known, bool molten) const;
     void chop(int pot, const std::string& name);
+    /// Its small twin: a few spoonfuls, melted and tempered in a cup.
+    void giveCup(int pot);
     /// A task draws from a pot. @param bath whether it needs the depth of a dip
     void draws(int task, int pot, bool bath = false);
     /// A spoonful from what is warm, or from a cup of its own.

@@ -10,6 +10,7 @@
 namespace uovo::day {
 namespace {
 
+constexpr double kSpoonful = 0.03;            // kg for which nobody tempers a pot
 constexpr double kLittle = 0.2, kMuch = 2.0;  // kg between which a pot's minutes are taken as a line
 
 }  // namespace
@@ -37,6 +38,7 @@ int Builder::potFor(const Piece& piece, const std::string& chocolate, bool molte
             net_.pots.push_back(std::move(of));
             potKeys_.push_back(plain);
             chop(at->second, base->name);
+            giveCup(at->second);
         }
         pot.base = at->second;
         pot.mixMinutes = minutes("colour", 1);
@@ -46,8 +48,12 @@ int Builder::potFor(const Piece& piece, const std::string& chocolate, bool molte
     net_.pots.push_back(pot);
     potKeys_.push_back(key);
     if (pot.base < 0) chop(index, found->name);
-    if (molten) return index;
-    schedule::Pot cup = pot;
+    if (!molten) giveCup(index);
+    return index;
+}
+
+void Builder::giveCup(int pot) {
+    schedule::Pot cup = net_.pots[static_cast<size_t>(pot)];
     cup.id += "-cup";
     cup.base = -1;
     cup.tempered = true;
@@ -58,10 +64,10 @@ int Builder::potFor(const Piece& piece, const std::string& chocolate, bool molte
     cup.windowPerKilogram = 0;
     cup.firstUse = static_cast<int>(lib_.usual("cupFirstUse") / 60);
     cup.length = static_cast<int>(lib_.usual("cupMost") / 60);
-    net_.pots[static_cast<size_t>(index)].small = static_cast<int>(net_.pots.size());
+    net_.pots[static_cast<size_t>(pot)].small = static_cast<int>(net_.pots.size());
     net_.pots.push_back(std::move(cup));
+    const batch::PotKey key = potKeys_[static_cast<size_t>(pot)];
     potKeys_.push_back(key);
-    return index;
 }
 
 schedule::Pot Builder::potOfKind(const batch::PotKey& key, size_t known, bool molten) const {
@@ -142,6 +148,11 @@ void Builder::shareGrams() {
                 if (d.bath) t.bath = demand.bath;
             }
         }
+    }
+    for (const auto& d : draws_) {
+        auto& t = net_.tasks[static_cast<size_t>(d.task)];
+        t.small = t.small ||
+                  (!d.bath && t.draw > 0 && t.draw < kSpoonful && net_.pots[static_cast<size_t>(d.pot)].small >= 0);
     }
 }
 
