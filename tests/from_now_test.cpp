@@ -80,7 +80,7 @@ TEST_CASE("what comes too late ends later, by about as much, and says so") {
     const DayPlan on = rest(laid, now);
     isRight(on, now);
     CHECK(on.reserve < day.reserve);
-    CHECK(on.reserve >= day.reserve - 150);
+    CHECK(on.reserve >= day.reserve - 180);  // pots have gone cold meanwhile
 }
 
 TEST_CASE("after the deadline there is a plan all the same") {
