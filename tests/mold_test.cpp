@@ -332,6 +332,22 @@ TEST_CASE(
     CHECK(said[1].find("The parts meet") == 0);
 }
 
+TEST_CASE("the box is turned about the pull until it is small") {
+    const double mm = 1e-3, a = 0.4;
+    Mesh brick = letterT();
+    for (auto& p : brick.points)
+        p = {p.x * std::cos(a) - p.y * std::sin(a), p.x * std::sin(a) + p.y * std::cos(a), p.z};
+    MoldOptions o;
+    o.pull = Vec3{0, 0, 1};
+    o.parts = 1;
+    const auto m = ownMold(brick, o, io::library());
+    const double longer = std::max(m->box.inside.x, m->box.inside.y),
+                 shorter = std::min(m->box.inside.x, m->box.inside.y);
+    CHECK(longer == Approx(30 * mm + 2 * o.wall).epsilon(0.03));  // in steps of five degrees
+    CHECK(shorter == Approx(8 * mm + 2 * o.wall).epsilon(0.06));
+    CHECK(m->box.inside.z == Approx(40 * mm + o.wall));
+}
+
 TEST_CASE("the command says how an original comes out, in sentences, and what it cannot take") {
     const test::Folder folder("mold");
     const auto piece =

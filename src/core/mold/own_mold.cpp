@@ -12,12 +12,25 @@ using form::Vec3;
 constexpr double kFree = 0.01;     // share of the surface that may be caught where it is roughness
 constexpr double kOpening = 2e-3;  // of the height, m below the highest that an open side is
 
+/// The pull upwards, and about it turned so that the box round it is small.
 form::Pose uprightAlong(const Mesh& mesh, const Vec3& pull) {
-    const Vec3 side = form::unit(form::cross(std::abs(pull.x) < 0.6 ? Vec3{1, 0, 0} : Vec3{0, 1, 0}, pull)),
-               other = form::cross(pull, side);
+    const Vec3 first = form::unit(form::cross(std::abs(pull.x) < 0.6 ? Vec3{1, 0, 0} : Vec3{0, 1, 0}, pull)),
+               second = form::cross(pull, first);
+    constexpr int kTurns = 36;  // of a half turn
+    Vec3 side = first, other = second;
+    double least = 1e300, low = 1e300;
+    for (int k = 0; k < kTurns; ++k) {
+        const double a = std::numbers::pi * k / kTurns;
+        const Vec3 x = first * std::cos(a) + second * std::sin(a), y = form::cross(pull, x);
+        double from[2]{1e300, 1e300}, to[2]{-1e300, -1e300};
+        for (const auto& p : mesh.points) {
+            const double at[2]{form::dot(p, x), form::dot(p, y)};
+            for (int i = 0; i < 2; ++i) from[i] = std::min(from[i], at[i]), to[i] = std::max(to[i], at[i]);
+        }
+        const double area = (to[0] - from[0]) * (to[1] - from[1]);
+        if (area < least * (1 - 1e-9)) least = area, side = x, other = y;
+    }
     form::Pose out{{side.x, other.x, pull.x}, {side.y, other.y, pull.y}, {side.z, other.z, pull.z}, {}};
-    if (std::abs(pull.z - 1) < 1e-9) out = {};
-    double low = 1e300;
     for (const auto& p : mesh.points) low = std::min(low, out(p).z);
     out.at.z = -low;
     return out;
