@@ -3,10 +3,8 @@
 #include <cstring>
 
 #include "core/answers/answers.h"
-#include "core/day/carry.h"
 #include "core/day/chance.h"
 #include "core/day/from_now.h"
-#include "core/document/plan.h"
 #include "core/material/colour.h"
 #include "io/plan_file.h"
 #include "timing.h"

@@ -1,7 +1,6 @@
 #include "cli/mold_case.h"
 
 #include <cmath>
-#include <numbers>
 
 #include "cli/case_words.h"
 #include "core/words/mold_words.h"
@@ -45,12 +44,8 @@ json moldAnswered(const json& given) {
     if (const auto wrong = form::inWords(form::inspect(mesh)); !wrong.empty()) refuse(wrong, "mesh");
     if (form::volume(mesh) <= 0) refuse("It is inside out.", "mesh");
     const auto& lib = io::library();
-    mold::MoldOptions o;
-    o.silicone.densityA = lib.former("siliconeDensityA");
-    o.silicone.densityB = lib.former("siliconeDensityB");
-    o.silicone.spare = lib.former("siliconeSpare");
-    o.silicone.cure = lib.former("siliconeCure");
-    o.wall = given.value("wall", lib.former("moldWall"));
+    mold::MoldOptions o = mold::usualMold(lib);
+    o.wall = given.value("wall", o.wall);
     o.hardness = given.value("hardness", o.hardness);
     o.parts = given.value("parts", o.parts);
     o.pulls = std::clamp(given.value("pulls", o.pulls), 6, 5000);

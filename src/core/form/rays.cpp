@@ -7,16 +7,15 @@ namespace uovo::form {
 namespace {
 
 constexpr int kLeaf = 4;
-constexpr double kNever = std::numeric_limits<double>::infinity();
 
 Box around(const Box& a, const Box& b) {
     return {{std::min(a.low.x, b.low.x), std::min(a.low.y, b.low.y), std::min(a.low.z, b.low.z)},
             {std::max(a.high.x, b.high.x), std::max(a.high.y, b.high.y), std::max(a.high.z, b.high.z)}};
 }
 
-/// Where a ray enters a box, in lengths of its direction; kNever where it does not. @param per 1 / direction
-double enters(const Box& box, const Vec3& from, const Vec3& per) {
-    double low = 0, high = kNever;
+/// Whether a ray enters a box. @param per 1 / direction
+bool enters(const Box& box, const Vec3& from, const Vec3& per) {
+    double low = 0, high = std::numeric_limits<double>::infinity();
     const auto slab = [&](double lo, double hi, double at, double inverse) {
         double near = (lo - at) * inverse, far = (hi - at) * inverse;
         if (near > far) std::swap(near, far);
@@ -26,7 +25,7 @@ double enters(const Box& box, const Vec3& from, const Vec3& per) {
     slab(box.low.x, box.high.x, from.x, per.x);
     slab(box.low.y, box.high.y, from.y, per.y);
     slab(box.low.z, box.high.z, from.z, per.z);
-    return low <= high ? low : kNever;
+    return low <= high;
 }
 
 }  // namespace
@@ -81,16 +80,14 @@ int Rays::build(int first, int many, std::vector<int>& order, const std::vector<
     return at;
 }
 
-template <bool Any>
-double Rays::meet(const Vec3& from, const Vec3& along) const {
-    if (nodes_.empty()) return kNever;
+bool Rays::blocked(const Vec3& from, const Vec3& along) const {
+    if (nodes_.empty()) return false;
     const Vec3 per{1 / along.x, 1 / along.y, 1 / along.z};
-    double best = kNever;
     int stack[64], depth = 0;
     stack[depth++] = 0;
     while (depth > 0) {
         const Node& node = nodes_[size_t(stack[--depth])];
-        if (enters(node.box, from, per) >= best) continue;
+        if (!enters(node.box, from, per)) continue;
         if (node.many == 0) {
             stack[depth++] = node.right;
             stack[depth++] = node.left;
@@ -107,16 +104,10 @@ double Rays::meet(const Vec3& from, const Vec3& along) const {
             const Vec3 q = cross(s, t.ab);
             const double v = dot(along, q) / det;
             if (v < 0 || u + v > 1) continue;
-            const double far = dot(t.ac, q) / det;
-            if (far < 0 || far >= best) continue;
-            best = far;
-            if (Any) return best;
+            if (dot(t.ac, q) / det >= 0) return true;
         }
     }
-    return best;
+    return false;
 }
-
-bool Rays::blocked(const Vec3& from, const Vec3& along) const { return meet<true>(from, along) < kNever; }
-double Rays::hit(const Vec3& from, const Vec3& along) const { return meet<false>(from, along); }
 
 }  // namespace uovo::form

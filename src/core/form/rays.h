@@ -11,8 +11,6 @@ public:
 
     /// Whether a ray meets a triangle, however near. @param along any length but 0
     bool blocked(const Vec3& from, const Vec3& along) const;
-    /// Distance along a ray, in lengths of `along`, to the first triangle; infinity where there is none.
-    double hit(const Vec3& from, const Vec3& along) const;
 
 private:
     struct Corners {
@@ -24,8 +22,6 @@ private:
         int right = 0;            // number of it
         int first = 0, many = 0;  // of a leaf; many 0: no leaf
     };
-    template <bool Any>
-    double meet(const Vec3& from, const Vec3& along) const;
     int build(int first, int many, std::vector<int>& order, const std::vector<Box>& boxes);
 
     std::vector<Corners> corners_;  // in the order of the leaves

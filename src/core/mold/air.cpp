@@ -1,7 +1,6 @@
 #include "core/mold/air.h"
 
 #include <algorithm>
-#include <numeric>
 
 namespace uovo::mold {
 
@@ -48,9 +47,9 @@ std::vector<AirTrap> airTraps(const Mesh& mesh, const Vec3& up, double opening, 
     const auto close = [&](int root, double level) {  // a root is its pool's top
         const double depth = height[size_t(root)] - level;
         if (isOpen(root) || depth < least || form::dot(outward[size_t(root)], up) <= 0) return;
-        AirTrap trap{mesh.points[size_t(root)], depth, 0, {}};
-        for (int i = root; i >= 0; i = next[size_t(i)]) trap.corners.push_back(i), trap.area += area[size_t(i)];
-        out.push_back(std::move(trap));
+        AirTrap trap{mesh.points[size_t(root)], depth, 0};
+        for (int i = root; i >= 0; i = next[size_t(i)]) trap.area += area[size_t(i)];
+        out.push_back(trap);
     };
     for (const int i : order) {
         pool[size_t(i)] = i;

@@ -5,10 +5,9 @@
 namespace uovo::mold {
 
 struct AirTrap {
-    form::Vec3 at;             ///< m, the top
-    double depth = 0;          ///< m below it to where air would leave for a higher top, or for the opening
-    double area = 0;           ///< m² of surface above that level
-    std::vector<int> corners;  ///< of the mesh, above that level
+    form::Vec3 at;     ///< m, the top
+    double depth = 0;  ///< m below it to where air would leave for a higher top, or for the opening
+    double area = 0;   ///< m² of surface above that level
 };
 
 /// Local tops of a closed surface whose inside is filled from below, the highest left out where it is the opening.

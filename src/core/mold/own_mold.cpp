@@ -18,21 +18,15 @@ form::Pose uprightAlong(const Mesh& mesh, const Vec3& pull) {
                second = form::cross(pull, first);
     constexpr int kTurns = 36;  // of a half turn
     Vec3 side = first, other = second;
-    double least = 1e300, low = 1e300;
+    double least = 1e300;
     for (int k = 0; k < kTurns; ++k) {
         const double a = std::numbers::pi * k / kTurns;
         const Vec3 x = first * std::cos(a) + second * std::sin(a), y = form::cross(pull, x);
-        double from[2]{1e300, 1e300}, to[2]{-1e300, -1e300};
-        for (const auto& p : mesh.points) {
-            const double at[2]{form::dot(p, x), form::dot(p, y)};
-            for (int i = 0; i < 2; ++i) from[i] = std::min(from[i], at[i]), to[i] = std::max(to[i], at[i]);
-        }
-        const double area = (to[0] - from[0]) * (to[1] - from[1]);
+        const double area = reachAlong(mesh, x).length() * reachAlong(mesh, y).length();
         if (area < least * (1 - 1e-9)) least = area, side = x, other = y;
     }
     form::Pose out{{side.x, other.x, pull.x}, {side.y, other.y, pull.y}, {side.z, other.z, pull.z}, {}};
-    for (const auto& p : mesh.points) low = std::min(low, out(p).z);
-    out.at.z = -low;
+    out.at.z = -reachAlong(mesh, pull).low;
     return out;
 }
 
@@ -42,10 +36,9 @@ double sumOf(const std::vector<AirTrap>& traps) {
     return out;
 }
 
-double heightAlong(const Mesh& mesh, const Vec3& up) {
-    double low = 1e300, high = -1e300;
-    for (const auto& p : mesh.points) low = std::min(low, form::dot(p, up)), high = std::max(high, form::dot(p, up));
-    return high - low;
+/// Where chocolate keeps air that is poured in at the highest place.
+std::vector<AirTrap> trapsOfCast(const Mesh& mesh, const Vec3& up) {
+    return airTraps(mesh, up, kOpening * reachAlong(mesh, up).length());
 }
 
 /// Where a mold of two parts is filled from: the way up under whose tops least air stays.
@@ -56,7 +49,7 @@ void choosePose(const Mesh& mesh, OwnMold& out) {
             for (int z = -1; z <= 1; ++z) {
                 if (x == 0 && y == 0 && z == 0) continue;
                 const Vec3 up = form::unit({double(x), double(y), double(z)});
-                auto traps = airTraps(mesh, up, kOpening * heightAlong(mesh, up));
+                auto traps = trapsOfCast(mesh, up);
                 const double sum = sumOf(traps) + 1e-3 * static_cast<double>(traps.size());
                 if (sum >= least) continue;
                 least = sum;
@@ -66,6 +59,16 @@ void choosePose(const Mesh& mesh, OwnMold& out) {
 }
 
 }  // namespace
+
+MoldOptions usualMold(const material::Library& lib) {
+    MoldOptions out;
+    out.wall = lib.former("moldWall");
+    out.silicone.densityA = lib.former("siliconeDensityA");
+    out.silicone.densityB = lib.former("siliconeDensityB");
+    out.silicone.spare = lib.former("siliconeSpare");
+    out.silicone.cure = lib.former("siliconeCure");
+    return out;
+}
 
 double bearsStretch(double hardness, const material::Library& lib) {
     return lib.former("siliconeStretch") * std::exp2((20 - hardness) / 15);
@@ -110,7 +113,7 @@ std::optional<OwnMold> ownMold(const Mesh& mesh, const MoldOptions& options, con
     out.underIt = airTraps(form::reversed(mesh), out.map.pull, 0);
     if (out.map.parts == 1) {
         out.fillUp = out.map.pull * -1;
-        out.inIt = airTraps(mesh, out.fillUp, kOpening * heightAlong(mesh, out.fillUp));
+        out.inIt = trapsOfCast(mesh, out.fillUp);
     } else {
         choosePose(mesh, out);
     }

@@ -24,6 +24,9 @@ struct MoldOptions {
     int pulls = 200;  ///< tried for the best
 };
 
+/// The wall and the silicone that the library names.
+MoldOptions usualMold(const material::Library& library);
+
 struct OwnMold {
     Undercuts map;
     Leaves leaves = Leaves::Freely;

@@ -3,8 +3,6 @@
 #include <algorithm>
 #include <map>
 #include <numbers>
-#include <numeric>
-#include <queue>
 
 namespace uovo::mold {
 namespace {
@@ -55,28 +53,16 @@ std::vector<Sample> samplesOf(const Mesh& mesh, int wished) {
 
 double sizeOf(const Mesh& mesh) { return form::length(form::bounds(mesh).size()); }
 
-struct Levels {
-    double low = 0, high = 0;
-};
-Levels levelsOf(const Mesh& mesh, const Vec3& pull) {
-    Levels out{1e300, -1e300};
-    for (const auto& p : mesh.points) {
-        out.low = std::min(out.low, form::dot(p, pull));
-        out.high = std::max(out.high, form::dot(p, pull));
-    }
-    return out;
-}
-
 /// What each sample does.
 class Looker {
 public:
     Looker(const Mesh& mesh, const Rays& rays, const Vec3& pull, int parts)
-        : rays_(rays), pull_(pull), parts_(parts), off_(kOff * sizeOf(mesh)), levels_(levelsOf(mesh, pull)) {}
+        : rays_(rays), pull_(pull), parts_(parts), off_(kOff * sizeOf(mesh)), reach_(reachAlong(mesh, pull)) {}
 
     Comes of(const Sample& s) const {
         const double facing = form::dot(s.outward, pull_);
-        const bool onBase = parts_ == 1 && facing < -kBase &&
-                            form::dot(s.at, pull_) < levels_.low + 2e-3 * (levels_.high - levels_.low);
+        const bool onBase =
+            parts_ == 1 && facing < -kBase && form::dot(s.at, pull_) < reach_.low + 2e-3 * reach_.length();
         if (onBase) return Comes::Open;
         if (isFree(s, pull_, facing)) return Comes::Along;
         if (parts_ == 2 && isFree(s, pull_ * -1, -facing)) return Comes::Against;
@@ -92,7 +78,7 @@ private:
     Vec3 pull_;
     int parts_;
     double off_;
-    Levels levels_;
+    Reach reach_;
 };
 
 /// The level that leaves least area on the wrong side; what could go either way is on neither.
@@ -194,16 +180,25 @@ double hullLength(std::vector<std::array<double, 2>> points) {
 
 }  // namespace
 
+Reach reachAlong(const Mesh& mesh, const Vec3& along) {
+    Reach out{1e300, -1e300};
+    for (const auto& p : mesh.points) {
+        out.low = std::min(out.low, form::dot(p, along));
+        out.high = std::max(out.high, form::dot(p, along));
+    }
+    return out;
+}
+
 double stretchAlong(const Mesh& mesh, const Vec3& pull, int levels) {
-    const Levels range = levelsOf(mesh, pull);
+    const Reach reach = reachAlong(mesh, pull);
     const Vec3 side = form::unit(form::cross(pull, std::abs(pull.x) < 0.6 ? Vec3{1, 0, 0} : Vec3{0, 1, 0})),
                other = form::cross(pull, side);
     std::vector<std::vector<std::array<double, 2>>> rings(size_t(std::max(1, levels)));
-    const double step = (range.high - range.low) / static_cast<double>(rings.size());
+    const double step = reach.length() / static_cast<double>(rings.size());
     if (!(step > 0)) return 0;
     for (const auto& t : mesh.triangles) {
         double h[3];
-        for (size_t i = 0; i < 3; ++i) h[i] = (form::dot(mesh.points[size_t(t[i])], pull) - range.low) / step - 0.5;
+        for (size_t i = 0; i < 3; ++i) h[i] = (form::dot(mesh.points[size_t(t[i])], pull) - reach.low) / step - 0.5;
         const double low = std::min({h[0], h[1], h[2]}), high = std::max({h[0], h[1], h[2]});
         for (int k = std::max(0, static_cast<int>(std::ceil(low))); k <= high && k < static_cast<int>(rings.size());
              ++k)

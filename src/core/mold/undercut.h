@@ -38,6 +38,13 @@ struct Undercuts {
     double stretch = 0;
 };
 
+/// How far a mesh reaches along a direction, m.
+struct Reach {
+    double low = 0, high = 0;
+    double length() const { return high - low; }
+};
+Reach reachAlong(const form::Mesh& mesh, const form::Vec3& along);
+
 /// One map. @param parts 1: drawn off along the pull from what stands on a base; 2: two parts drawn apart
 /// @param samples places looked at, spread over the surface by area; each triangle has one at least
 Undercuts undercuts(const form::Mesh& mesh, const form::Rays& rays, const form::Vec3& pull, int parts,

@@ -346,17 +346,11 @@ public:
     /// A mold of one's own, for a figure and an original.
     std::optional<Answer> mold() const {
         if (!family_.copied) return std::nullopt;
-        mold::Silicone silicone;
-        silicone.densityA = lib_.former("siliconeDensityA");
-        silicone.densityB = lib_.former("siliconeDensityB");
-        silicone.spare = lib_.former("siliconeSpare");
-        silicone.cure = lib_.former("siliconeCure");
-        auto box = mold::boxPour(s_.box.size(), first_.volume, lib_.former("moldWall"), silicone);
+        mold::MoldOptions options = mold::usualMold(lib_);
+        const auto& silicone = options.silicone;
+        auto box = mold::boxPour(s_.box.size(), first_.volume, options.wall, silicone);
         std::optional<mold::OwnMold> own;  // of a model; of a thing in the hand only its size is known
         if (!family_.byWater && s_.assembly.items.size() == 1) {
-            mold::MoldOptions options;
-            options.wall = lib_.former("moldWall");
-            options.silicone = silicone;
             options.pulls = kPulls;
             own = mold::ownMold(first_.surface, options, lib_);
             box = own->box;
