@@ -55,9 +55,9 @@ TEST_CASE("read back, every step stands in an entry of its person, at its time, 
         for (auto* e = icalcomponent_get_first_component(read, ICAL_VEVENT_COMPONENT); e;
              e = icalcomponent_get_next_component(read, ICAL_VEVENT_COMPONENT)) {
             const auto begin = icalcomponent_get_dtstart(e), end = icalcomponent_get_dtend(e);
-            const int minute = begin.hour * 60 + begin.minute;
+            const int minute = (begin.day * 24 + begin.hour) * 60 + begin.minute;  // within one month
             CHECK(minute >= before);
-            CHECK(end.hour * 60 + end.minute > minute);
+            CHECK((end.day * 24 + end.hour) * 60 + end.minute > minute);
             before = minute;
             ids.insert(icalcomponent_get_uid(e));
             notes += icalcomponent_get_description(e);

@@ -40,16 +40,6 @@ std::vector<double> numbersFrom(const std::string& text, size_t at, size_t many)
     return out;
 }
 
-/// Volume of an STL file by admesh, mm³; NaN when it says none.
-double admeshVolume(const std::string& file) {
-    const std::string text = test::printedBy("admesh '" + file + "'");
-    const size_t at = text.find("Volume");
-    double v = std::nan("");
-    if (at != std::string::npos) v = numbersFrom(text, text.find(':', at) + 1, 1)[0];
-    INFO(text);
-    return v;
-}
-
 Part part(const std::string& family, std::initializer_list<std::pair<const char*, double>> values,
           std::initializer_list<std::pair<const char*, const char*>> choices = {}) {
     Part p = usual(family);
@@ -81,7 +71,7 @@ TEST_CASE("every format brings the same volume back, and admesh agrees", "[long]
             CHECK(volume(back->mesh) == Approx(mm3).epsilon(back->before > io::kMostTriangles ? 2e-3 : 1e-4));
             CHECK(back->likely == io::MeshUnit::Millimetre);
         }
-        CHECK(admeshVolume(folder(std::string(id) + ".stl")) == Approx(mm3).epsilon(1e-3));
+        CHECK(test::admeshVolume(folder(std::string(id) + ".stl")) == Approx(mm3).epsilon(1e-3));
     }
 }
 
@@ -130,7 +120,7 @@ TEST_CASE("solids built by OpenSCAD have the volume of ours", "[long]") {
         const auto built = build(row.ours, {}, kExport);
         REQUIRE(built);
         REQUIRE(io::writeMeshFile(ours, built->items.front().shape.surface));
-        const double a = admeshVolume(ours), b = admeshVolume(theirs);
+        const double a = test::admeshVolume(ours), b = test::admeshVolume(theirs);
         CHECK(a == Approx(b).epsilon(1.5e-3));  // their circles have 180 corners: 2e-4 small
     }
 }
@@ -177,8 +167,15 @@ TEST_CASE("open, inside-out and inch models are told and brought in") {
     REQUIRE(io::writeMeshFile(folder("open.stl"), open));
     const auto holes = io::readMeshFile(folder("open.stl"));
     REQUIRE(holes);
-    CHECK(holes->report.openEdges > 0);
-    CHECK(holes->remarks.find("holes") != std::string::npos);
+    CHECK(holes->report.sound());
+    CHECK(holes->remarks.find("closed now") != std::string::npos);
+    CHECK(volume(holes->mesh) == Approx(1e9 * volume(rock(0.05, 4, 3))).epsilon(0.01));
+    // what is a sheet stays open: there is no body to close
+    REQUIRE(
+        io::writeMeshFile(folder("sheet.obj"),
+                          Mesh{{{0, 0, 0}, {0.05, 0, 0}, {0.05, 0.05, 0}, {0, 0.05, 0}}, {{0, 1, 2}, {0, 2, 3}}, {}}));
+    const auto sheet = io::readMeshFile(folder("sheet.obj"));
+    CHECK((!sheet || sheet->report.openEdges > 0));
     REQUIRE(io::writeMeshFile(folder("turned.stl"), reversed(rock(0.05, 4, 3))));
     const auto turned = io::readMeshFile(folder("turned.stl"));
     REQUIRE(turned);

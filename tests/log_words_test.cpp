@@ -9,6 +9,7 @@
 #include "core/run/agenda.h"
 #include "core/run/mishap.h"
 #include "core/run/run_json.h"
+#include "core/stages/strength.h"
 #include "support_day.h"
 
 namespace uovo::log_words_test {

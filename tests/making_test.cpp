@@ -176,7 +176,16 @@ TEST_CASE("every step with every field is written and read back, and what a newe
     TopStep top{topping(plan, "crumbs", 0.002, 500), Measure(0.006), TopStep::When::Tacky, "dome", {}};
     SetStep set{coat::Place::Freezer, Measure(120), {}};
     FillStep fill{plan.freshFilling(), Measure(5e-5), Measure(0.5), Measure(600), {}};
-    DecorateStep decorate{DecorateStep::Way::Dust, "", "Gold powder", Measure(0.001), Measure(60), 0, "dome", {}};
+    DecorateStep decorate;
+    decorate.way = DecorateStep::Way::Paste;
+    decorate.name = "Sugar paste";
+    decorate.mass = Measure(0.001);
+    decorate.line = Measure(0.7);
+    decorate.width = Measure(0.004);
+    decorate.thick = Measure(0.002);
+    decorate.cover = 0.6;
+    decorate.times = 3;
+    decorate.item = "dome";
     StoreStep store{StoreStep::Where::Fridge, {}};
     ServeStep serve{ServeStep::How::Drink, "Milk", Measure(2.5e-4), "{\"spoon\":\"long\"}"};
     p.making = {coat,       cast, insert,    top,      set,   ReleaseStep{}, TrimStep{},
@@ -661,7 +670,9 @@ TEST_CASE("nothing is done to chocolate before there is any, and one move puts i
     Plan plan;
     plan.pieces = {newPiece(plan, "half-ball")};
     Piece& p = plan.pieces[0];
-    for (const Step& early : {Step(DecorateStep{}), Step(SetStep{}), Step(TrimStep{})}) {
+    DecorateStep grain;  // what a mold's bare face takes stands first there, this does not
+    grain.way = DecorateStep::Way::Grain;
+    for (const Step& early : {Step(grain), Step(SetStep{}), Step(TrimStep{})}) {
         Piece wrong = p;
         wrong.making.insert(wrong.making.begin(), early);
         const auto breaks = orderBreaks(wrong, plan, io::library());

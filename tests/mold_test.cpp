@@ -372,9 +372,15 @@ TEST_CASE("the command says how an original comes out, in sentences, and what it
         CHECK(why(wrong) == key);
     }
     const std::string path = folder("original.stl");
-    Mesh open = ball(0.02);
+    Mesh open = ball(0.02);  // a hole is closed; a fin that stands on the surface is refused
     open.triangles.pop_back();
     REQUIRE(io::writeMeshFile(path, open));
+    CHECK(why({{"mesh", path}}).empty());
+    Mesh crowded = ball(0.02);
+    crowded.triangles.push_back(crowded.triangles.front());
+    crowded.triangles.back()[2] = static_cast<int>(crowded.points.size());
+    crowded.points.push_back({0.05, 0.05, 0.05});
+    REQUIRE(io::writeMeshFile(path, crowded));
     CHECK(why({{"mesh", path}}) == "mesh");
     REQUIRE(io::writeMeshFile(path, ball(0.02)));
     const std::string file = folder.write("case.json", nlohmann::json{{"mesh", path}, {"parts", 2}}.dump());

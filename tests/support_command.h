@@ -1,7 +1,9 @@
 // Commands as a person runs them.
 #pragma once
 #include <sys/wait.h>
+#include <cmath>
 #include <cstdio>
+#include <cstdlib>
 #include <string>
 
 namespace uovo::test {
@@ -15,6 +17,13 @@ inline std::string printedBy(const std::string& command, int* code = nullptr) {
     const int status = p ? ::pclose(p) : -1;
     if (code) *code = WIFEXITED(status) ? WEXITSTATUS(status) : 1000;
     return out;
+}
+
+/// Volume of an STL file by admesh, mm³; NaN when it says none.
+inline double admeshVolume(const std::string& file) {
+    const std::string text = printedBy("admesh '" + file + "'");
+    const size_t at = text.find("Volume");
+    return at == std::string::npos ? std::nan("") : std::strtod(text.c_str() + text.find(':', at) + 1, nullptr);
 }
 
 }  // namespace uovo::test

@@ -1,6 +1,7 @@
 // Changes that remove a cause: each does to the plan what its words say, once, and leaves the rest of it.
 #include <catch2/catch.hpp>
 
+#include "core/form/joint.h"
 #include "core/why/diagnosis.h"
 #include "support.h"
 

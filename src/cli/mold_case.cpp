@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "cli/case_words.h"
+#include "core/mold/branches.h"
 #include "core/words/mold_words.h"
 #include "io/data.h"
 #include "io/model_reader.h"
@@ -19,6 +20,9 @@ form::Mesh meshOf(const json& given) {
     if (given.contains("mesh")) {
         auto read = io::readMeshFile(given["mesh"].get<std::string>());
         if (!read) refuse(read.error().sentence, "mesh");
+        const double scale = given.value("scale", 1e-3);  // models are in millimetres
+        if (!(scale > 0 && std::isfinite(scale))) refuse("A scale is above 0.", "scale");
+        for (auto& p : read->mesh.points) p = p * scale;
         return std::move(read->mesh);
     }
     if (!given.contains("piece")) refuse("A case names a “mesh” file or a “piece”.", "case");
@@ -77,6 +81,23 @@ json moldAnswered(const json& given) {
     out["silicone"] = {{"volume", m.box.silicone}, {"massA", m.box.massA},     {"massB", m.box.massB},
                        {"volumeA", m.box.volumeA}, {"volumeB", m.box.volumeB}, {"cure", o.silicone.cure}};
     out["chocolate"] = m.box.original;
+    if (const int most = given.value("cut", 0); most > 0) {
+        const auto apart = *mold::branchesOf(mesh, o, lib, 1, size_t(std::clamp(most, 2, 12)));
+        out["branches"] = json::array();
+        for (const auto& b : apart.branches)
+            out["branches"].push_back({{"volume", form::volume(b.mesh)},
+                                       {"leaves", kLeaves[static_cast<size_t>(b.leaves)]},
+                                       {"parts", b.parts},
+                                       {"undercut", b.caught}});
+        out["cuts"] = json::array();
+        for (const auto& c : apart.cuts)
+            out["cuts"].push_back({{"below", c.below},
+                                   {"above", c.above},
+                                   {"at", triple(c.plane.at)},
+                                   {"normal", triple(c.plane.normal)},
+                                   {"area", c.area},
+                                   {"pegs", c.keys.size()}});
+    }
     out["says"] = moldWords(m, given.value("units", "metric") == "US" ? UnitSystem::US : UnitSystem::Metric);
     return out;
 }

@@ -38,6 +38,19 @@ std::string calendarOf(const Plan& plan, const DayPlan& day, std::optional<size_
         icalcomponent_vanew(ICAL_VCALENDAR_COMPONENT, icalproperty_new_version("2.0"),
                             icalproperty_new_prodid("-//Uovo//day//EN"), nullptr));
     const icaltimetype written = timeAt(localTime(now));
+    for (size_t k = 0; k < day.before.size() && (!person || *person == 0); ++k) {
+        const Before& b = day.before[k];
+        icaltimetype stamp = written;
+        stamp.zone = icaltimezone_get_utc_timezone();
+        icalcomponent_add_component(
+            calendar.get(),
+            icalcomponent_vanew(ICAL_VEVENT_COMPONENT,
+                                icalproperty_new_uid(fmt::format("{}-before-{}@uovo", day.clock(0), b.piece).c_str()),
+                                icalproperty_new_dtstamp(stamp), icalproperty_new_dtstart(timeAt(day.clock(b.latest))),
+                                icalproperty_new_dtend(timeAt(day.clock(b.latest + b.minutes))),
+                                icalproperty_new_summary(b.title.c_str()),
+                                icalproperty_new_description(b.words.c_str()), alarm(b.title), nullptr));
+    }
     for (size_t p = 0; p < day.network.people.size(); ++p) {
         if (person && *person != p) continue;
         int number = 0;

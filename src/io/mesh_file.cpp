@@ -13,6 +13,7 @@
 #include <filesystem>
 
 #include "core/form/decimate.h"
+#include "core/form/split.h"
 #include "io/model_3mf.h"
 #include "io/plain_model.h"
 #include "io/plan_file.h"
@@ -164,6 +165,21 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
         remarks.push_back(fmt::format("Thinned out from {} to {} triangles.", had, out.mesh.triangles.size()));
     }
     out.report = form::inspect(out.mesh);
+    if (out.report.openEdges && !out.report.crowdedEdges) {
+        int closed = 0;
+        form::Mesh whole = form::withoutHoles(out.mesh, closed);
+        if (const auto after = form::inspect(whole);
+            closed > 0 && !after.openEdges && !after.crowdedEdges && !after.flipped) {
+            const double inside = std::abs(form::volume(whole)), around = form::area(whole);
+            if (inside > 1e-5 * around * largest) {  // a sheet is no body, whatever is put on it
+                out.mesh = std::move(whole);
+                out.report = after;
+                remarks.push_back(closed == 1
+                                      ? std::string("It had a hole, which is closed now: look at it.")
+                                      : fmt::format("It had {} holes, which are closed now: look at them.", closed));
+            }
+        }
+    }
     const double volume = form::volume(out.mesh), area = form::area(out.mesh);
     if (!out.report.openEdges && std::abs(volume) < 1e-5 * area * largest)
         return refuse("The model has no inside: its surfaces lie on each other.");

@@ -8,6 +8,8 @@
 #include "core/stages/rim_ring.h"
 #include "core/stages/sheets.h"
 #include "core/stages/shopping.h"
+#include "core/words/decor_words.h"
+#include "core/words/mold_words.h"
 #include "core/words/order_words.h"
 #include "core/words/words.h"
 
@@ -135,11 +137,58 @@ private:
         if (!end.isEmpty()) page_.right(kMargin + page_.width(), end, 4.2);
         page_.y = top;
         page_.paragraph(kMargin + kIndent + 8, wide, words, 4.6);
-        page_.y = std::max(page_.y, top + 6.2);
+        if (page_.y >= top) page_.y = std::max(page_.y, top + 6.2);  // else it goes on on the next page
+    }
+
+    /// Molds of one's own are taken on a day before: what is the same for all of them once, then each by its figures.
+    void ownMold() {
+        const MoldWish& wish = piece_.mold;
+        if (a_.molds.empty() || wish.there) return;
+        int molds = 0;
+        bool two = false;
+        for (const auto& w : a_.molds) molds += w.molds, two = two || w.pourings > 1;
+        head(molds == 1 ? QStringLiteral("On a day before: take its mold")
+                        : QStringLiteral("On a day before: take its molds"),
+             molds == 1 ? QString() : QString::number(molds), 40);
+        say(QStringLiteral(
+                "Seal the original on a flat base so that nothing creeps under it. A box of card round it, taped "
+                "tight: "
+                "its net is among the templates. Stir A and B until no streak is left, pour in a thin stream beside "
+                "it until it stands over all of it; mixed, it can be poured for %1. Let it cure %2, undisturbed. %3"
+                "Loosen it all round, take the original out, wash the mold. Cast it once and throw that cast away.")
+                .arg(spoken(wish.potLife, Dimension::Duration, u_), spoken(wish.cure, Dimension::Duration, u_),
+                     two ? QStringLiteral("Of two parts: bed the original in clay up to where they meet, press a few "
+                                          "dents into the clay as keys, pour the first part; when it has cured, take "
+                                          "the clay off, brush release agent on the silicone and pour the second. ")
+                         : QString()));
+        for (size_t k = 0; k < a_.molds.size(); ++k) {
+            const auto& w = a_.molds[k];
+            const auto& b = w.box;
+            const auto part = [&](double kg, double m3) {
+                return wish.byMass ? grams(kg) : qstring(format(m3, Dimension::Volume, u_));
+            };
+            QString words =
+                QStringLiteral("%1box %2 by %3 inside, %4 high; %5 of A, %6 of B%7.")
+                    .arg(w.name.empty() ? QString() : qstring(w.name) + QStringLiteral(": "), length(b.inside.x),
+                         length(b.inside.y), length(b.inside.z), part(b.massA, b.volumeA), part(b.massB, b.volumeB),
+                         w.molds > 1 ? QStringLiteral(" for each of %1").arg(w.molds) : QString());
+            words[0] = words[0].toUpper();
+            if (w.own)
+                for (const auto& line : moldWords(*w.own, u_)) words += QLatin1Char(' ') + qstring(line);
+            a_.molds.size() > 1 ? numbered(static_cast<int>(k) + 1, words, {}) : say(words);
+        }
+        for (const auto& words :
+             cautionTexts(wish.raw ? std::vector{"own-mold", "raw-original"} : std::vector{"own-mold"}, lib_))
+            say(qstring(words), 3.6, kHarm);
+        if (!wish.allergens.empty())
+            say(QStringLiteral("The mold carries what the original is of: %1.").arg(qstring(wish.allergens)), 3.6,
+                kHarm);
+        done();
     }
 
     /// What is made ready before the chocolate is.
     void ready() {
+        ownMold();
         using day::Former;
         const Former former = day::formerOf(piece_);
         const bool strips = former == Former::Balloon && form::choice(piece_.shape, "pattern") == "strips";
@@ -214,9 +263,11 @@ private:
         const auto own = coatingOf(piece_, c.chocolate, plan_, lib_);
         if (!sheet && !mold) {
             head(QStringLiteral("Shape it by hand"), grams(kg));
-            say(
-                QStringLiteral("Knead the modeling chocolate until it bends; roll, cut to length, and let it stand "
-                               "until it keeps its shape."));
+            const auto paste = modelingPaste(kg * a_.make, piece_.chocolateOf(c), lib_);
+            say(QStringLiteral(
+                    "For all: %1 of chocolate and %2 of glucose syrup, made on a day before. Knead it until it "
+                    "bends; roll, cut to length, and let it stand until it keeps its shape.")
+                    .arg(grams(paste.chocolate), grams(paste.syrup)));
             return done();
         }
         const double T = c.temperature.value > 0 ? c.temperature.value : own->working();
@@ -548,32 +599,16 @@ private:
     }
 
     void paint(const DecorateStep& d) {
-        using Way = DecorateStep::Way;
-        const auto* c = d.usesChocolate() ? lib_.find(piece_.chocolateOf(d)) : nullptr;
-        const QString what = c ? qstring(c->name).toLower() : qstring(d.name).toLower();
-        const char* names[]{"Drizzle it", "Paint it", "Spray it", "Dust it", "Stencil it", "Tie a ribbon round it"};
-        head(partOf(made_, d.item) + QString::fromLatin1(names[static_cast<int>(d.way)]),
-             d.way == Way::Ribbon ? QString() : grams(d.mass.value));
-        const double lap = lib_.usual("ribbonLap");
-        say((what.isEmpty() ? QString() : QStringLiteral("With %1. ").arg(what)) +
-            (d.way == Way::Ribbon ? QStringLiteral("Cut it %1 long, %2 of it to lap over, the seam at the back. ")
-                                        .arg(length(ribbonRound(made_, d.item) + lap), length(lap))
-                                  : QString()) +
-            repeats(d) +
-            (d.dry.value > 0 ? QStringLiteral("Touch it after %1.").arg(spoken(d.dry, Dimension::Duration, u_))
-                             : QString()));
-        done();
-    }
-
-    /// "12 round the rim, 21 mm from one to the next. "
-    QString repeats(const DecorateStep& d) const {
-        const auto ring = rimRing(piece_, d, made_);
-        return ring ? QStringLiteral(
-                          "%1 round the rim, %2 from one to the next: the rim ring among the templates "
-                          "has their places. ")
-                          .arg(ring->times())
-                          .arg(length(ring->spacing))
-                    : QString();
+        const auto* done = a_.decoration(at_);
+        if (!done) return;
+        const DecorWords words = decorWords(piece_, at_, plan_, lib_, a_);
+        head(partOf(made_, d.item) + qstring(words.title), done->mass >= kWeighed ? grams(done->mass) : QString());
+        QString all;
+        for (const auto& list : {words.how, words.look, words.wrong})
+            for (const auto& line : list) all += (all.isEmpty() ? "" : " ") + qstring(line);
+        say(all);
+        caution();
+        this->done();
     }
 
     void paint(const StoreStep& s) {

@@ -120,6 +120,12 @@ private:
             page_.paragraph(kMargin, page_.width(), qstring(chanceWords(plan_, day_, *answers_.chance)), 3.8, kQuiet);
         for (const auto& b : brokenWindows(day_, plan_.units))
             page_.paragraph(kMargin, page_.width(), qstring(b), 3.8, kHarm);
+        for (const auto& b : day_.before) {
+            page_.y += 2;
+            page_.line(kMargin, qstring(beforeWhen(day_, b, plan_.units) + ": " + b.title), 4.6, QFont::DemiBold);
+            page_.y += 6;
+            page_.paragraph(kMargin, page_.width(), qstring(b.words), 3.8);
+        }
         page_.y += 3;
     }
 

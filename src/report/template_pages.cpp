@@ -20,9 +20,8 @@ const QColor kCut(0x1A, 0x10, 0x0A);
 
 /// What is drawn at true scale: an outline with its words.
 struct Drawing {
-    std::vector<form::Loop> loops;  ///< m
-    form::Loop dashed;              ///< m, a line
-    std::vector<form::Loop> ticks;  ///< m, lines
+    std::vector<form::Loop> loops;          ///< m
+    std::vector<form::Loop> dashed, ticks;  ///< m, lines
     std::vector<JointMark> marks;
     QString number, name, words;
 };
@@ -138,12 +137,10 @@ private:
         p_.setPen(QPen(kCut, 0.3));
         const QPainterPath path = pathOf(d.loops, at);
         p_.drawPath(path);
-        if (d.dashed.size() == 2) {
-            QPen dashes(kInk, 0.25);
-            dashes.setDashPattern({8, 6});
-            p_.setPen(dashes);
-            p_.drawLine(at(d.dashed[0]), at(d.dashed[1]));
-        }
+        QPen dashes(kInk, 0.25);
+        dashes.setDashPattern({8, 6});
+        p_.setPen(dashes);
+        for (const auto& t : d.dashed) p_.drawLine(at(t[0]), at(t[1]));
         p_.setPen(QPen(kInk, 0.25));
         for (const auto& t : d.ticks) p_.drawLine(at(t[0]), at(t[1]));
         const QRectF box = path.boundingRect();
@@ -247,7 +244,7 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         const auto& a = sheets.acetate[k];
         Drawing d;
         d.loops = {cutting::patternLoop(a.pattern)};
-        d.dashed = cutting::overlapLine(a.pattern);
+        if (const auto lap = cutting::overlapLine(a.pattern); lap.size() == 2) d.dashed = {lap};
         d.number = QStringLiteral("film %1").arg(k + 1);
         d.name = qstring(a.name.empty() ? a.piece : a.piece + ": " + a.name);
         d.words = QStringLiteral("acetate, cut %1 ×").arg(a.count);
@@ -273,6 +270,19 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         d.words = QStringLiteral("card, laid round the rim\n%1 marks, %2 from one to the next")
                       .arg(r.times())
                       .arg(qstring(format(r.spacing, Dimension::Length, units)));
+        out.push_back(std::move(d));
+    }
+    for (size_t k = 0; k < sheets.nets.size(); ++k) {
+        const auto& n = sheets.nets[k];
+        Drawing d;
+        d.loops = {n.net.outline};
+        for (const auto& fold : n.net.folds) d.dashed.push_back({fold[0], fold[1]});
+        const auto length = [&](double m) { return qstring(format(m, Dimension::Length, units)); };
+        d.number = QStringLiteral("box %1").arg(k + 1);
+        d.name = qstring(n.piece);
+        d.words = QStringLiteral("card, cut %1 ×\nfolded up, taped\n%2 × %3\n%4 high")
+                      .arg(n.count)
+                      .arg(length(n.net.inside.x), length(n.net.inside.y), length(n.net.inside.z));
         out.push_back(std::move(d));
     }
     return out;

@@ -200,6 +200,23 @@ inline std::vector<Scene> scenes() {
         for (size_t k = 0; k < making.size(); ++k)
             if (std::holds_alternative<TopStep>(making[k])) emit p.window.shape()->stepPageWanted(k);
     });
+    sheets("decoration", [](Program& p) {
+        p.session.select("moon");
+        p.answered();
+        p.session.editPiece("Decorate", [&](Piece& moon) {
+            if (!firstOf<DecorateStep>(moon.making))
+                moon.insert(usualDecoration(DecorateStep::Way::Stencil, p.session.library()));
+        });
+        p.answered();
+        const auto& making = p.session.piece()->making;
+        for (size_t k = 0; k < making.size(); ++k)
+            if (std::holds_alternative<DecorateStep>(making[k])) return p.window.shape()->stepPageWanted(k);
+    });
+    sheets("own-mold", [](Program& p) {
+        p.session.select("meteorite");
+        p.answered();
+        p.window.shape()->recipe()->findChild<QPushButton*>("ownMold")->click();
+    });
     sheets("advice", [](Program& p) { emit p.window.shape()->adviceWanted(); });
     sheets("snap", [](Program& p) { emit p.window.shape()->snapWanted(); });
     sheets("colour", [](Program& p) {

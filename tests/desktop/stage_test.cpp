@@ -1,5 +1,6 @@
 // How the stage draws: depth, sections, culling, wall map, true scale, SVG.
 #include <QColor>
+#include <QPainter>
 #include <QRegularExpression>
 #include <catch2/catch.hpp>
 #include <cmath>
@@ -8,6 +9,8 @@
 #include "desktop/stage/raster.h"
 #include "desktop/stage/solid_scene.h"
 #include "desktop/stage/thumbnail.h"
+#include "desktop/theme/theme.h"
+#include "io/data.h"
 #include "report/section.h"
 
 namespace stage_test {
@@ -274,6 +277,54 @@ TEST_CASE("every family has its picture in the gallery, those of a model too") {
             for (int x = 0; x < picture.width(); ++x) drawn += qAlpha(picture.pixel(x, y)) > 128;
         CHECK(drawn > 60);  // a rope is thin
     }
+}
+
+TEST_CASE("every decoration is seen on its piece, and none without one") {
+    Plan plan;
+    plan.deadline = "2026-08-04T21:30";
+    plan.pieces = {newPiece(plan, "half-ball")};
+    plan.pieces[0].chocolate = "milk";
+    plan.pieces[0].complete();
+    const auto& lib = io::library();
+    std::map<std::string, std::string> looks;
+    for (const auto& c : lib.chocolates) looks[c.id] = c.look;
+    setChocolateLooks(looks);
+    const auto drawn = [&](const Piece& piece) {
+        Plan one = plan;
+        one.pieces = {piece};
+        Cache cache;
+        const auto a = answer(one, lib, cache);
+        REQUIRE(a);
+        REQUIRE(a->pieces[0]->made);
+        SolidView view;
+        return paintSolid(sceneOf(piece, *a->pieces[0], false), view, QSize(220, 190), true);
+    };
+    const QImage bare = drawn(plan.pieces[0]);
+    constexpr int kWays = 15, kAcross = 5;
+    QImage sheet(220 * kAcross, 190 * (kWays / kAcross), QImage::Format_RGB32);
+    sheet.fill(QColor(0xFB, 0xF6, 0xEC));
+    QPainter p(&sheet);
+    for (int w = 0; w < kWays; ++w) {
+        Piece piece = plan.pieces[0];
+        DecorateStep d = usualDecoration(static_cast<DecorateStep::Way>(w), lib);
+        d.chocolate = "white";
+        if (d.way == DecorateStep::Way::Scrape) {  // white under milk: the first coat lies outside
+            PlannedCoat outer = usualCoats(piece, plan, lib).front(), inner = outer;
+            inner.chocolate = "white";
+            piece.coatWith({outer, inner});
+            d.thick = Measure(0.003);
+        }
+        piece.insert(d);
+        const QImage seen = drawn(piece);
+        INFO(w);
+        int changed = 0;
+        for (int y = 0; y < seen.height(); ++y)
+            for (int x = 0; x < seen.width(); ++x) changed += seen.pixel(x, y) != bare.pixel(x, y);
+        CHECK(changed > 40);
+        p.drawImage(220 * (w % kAcross), 190 * (w / kAcross), seen);
+    }
+    if (qEnvironmentVariableIsSet("UOVO_PICTURES"))
+        sheet.save(qEnvironmentVariable("UOVO_PICTURES") + QStringLiteral("/decorations.png"));
 }
 
 }  // namespace stage_test

@@ -126,6 +126,18 @@ int fitsAtOnce(const Piece& piece, const Plan& plan, const material::Library& li
                : batch::fitOnShelves(k.freezerWidth.value, k.freezerDepth.value, k.freezerHeight.value, 1, parts, gap);
 }
 
+/// Its molds, remembered: how they come off takes a tenth of a second for each part, and most edits leave it.
+/// @returns null when stopped
+std::shared_ptr<const std::vector<MoldWork>> moldsOf(const Piece& piece, const material::Library& lib, const Made& made,
+                                                     const std::string& madeBy, Cache& cache, std::stop_token stop) {
+    const std::string key = moldsKey(piece, madeBy);
+    if (auto kept = std::static_pointer_cast<const std::vector<MoldWork>>(cache.find(key))) return kept;
+    auto molds = std::make_shared<const std::vector<MoldWork>>(moldWorks(piece, lib, made, stop));
+    if (stop.stop_requested()) return nullptr;
+    cache.keep(key, molds, bytesOf(*molds));
+    return molds;
+}
+
 /// @param problems of the plan @returns null when stopped
 std::shared_ptr<const Said> saidOf(const Piece& piece, const Plan& plan, const material::Library& lib,
                                    const std::vector<Problem>& problems, Cache& cache, const AnswerOptions& options,
@@ -162,12 +174,17 @@ std::shared_ptr<const Said> saidOf(const Piece& piece, const Plan& plan, const m
     a->make = toMake(piece, *a->made, piece.survives, lib);
     a->spareParts = spareParts(piece, *a->made, piece.survives, lib);
     addSteps(piece, plan, lib, *a);
+    if (takesOwnMolds(piece)) {
+        const auto molds = moldsOf(piece, lib, *a->made, key, cache, stop);
+        if (!molds) return nullptr;
+        a->molds = *molds;
+    }
     said->found = a->problems;
     said->demands = demandsOf(piece, plan, lib, *a);
     a->perShelf = fitsAtOnce(piece, plan, lib, *a->made);
     a->answers = a->made->meridian ? pieceAnswers(piece, plan, lib, *a) : partAnswers(piece, plan, lib, *a);
     for (auto& more : stepAnswers(piece, plan, lib, *a)) a->answers.push_back(std::move(more));
-    a->strengthKey = strengthKey(piece, plan, a->fillEach, key);
+    a->strengthKey = strengthKey(piece, plan, a->fillEach, key) + fmt::format(" {:.9g}", putOn(piece, *a));
     return done();
 }
 

@@ -83,6 +83,18 @@ std::size_t bytesOf(const StrengthStage& stage) {
     return sum;
 }
 
+std::size_t bytesOf(const std::vector<MoldWork>& molds) {
+    std::size_t out = sizeof molds;
+    for (const auto& m : molds) {
+        out += sizeof m;
+        if (!m.own) continue;
+        const auto& map = m.own->map;
+        out += map.comes.size() + 8 * (map.share.size() + map.draft.size());
+        for (const auto& t : map.trapped) out += sizeof t + 4 * t.triangles.size();
+    }
+    return out;
+}
+
 std::size_t bytesOf(const PutTogether& together) {
     std::size_t n = sizeof together;
     for (const auto& b : together.bodies)

@@ -15,6 +15,7 @@ struct Found;
 }
 
 struct Made;
+struct MoldWork;
 struct PutTogether;
 struct StrengthStage;
 struct WayOut;
@@ -54,6 +55,7 @@ private:
 std::size_t bytesOf(const Made& made);
 std::size_t bytesOf(const StrengthStage& stage);
 std::size_t bytesOf(const PutTogether& together);
+std::size_t bytesOf(const std::vector<MoldWork>& molds);
 std::size_t bytesOf(const schedule::Found& found);
 std::size_t bytesOf(const std::vector<WayOut>& ways);
 

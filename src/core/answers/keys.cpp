@@ -120,6 +120,17 @@ std::string waysKey(const Piece& piece, const Plan& plan, const AnswerOptions& o
            stageKey(piece, plan, options);
 }
 
+std::string moldsKey(const Piece& piece, const std::string& made) {
+    Plan essence;
+    Piece p;
+    p.id = "molds";
+    p.mold = piece.mold;
+    p.molds = piece.molds;
+    p.count = piece.count;
+    essence.pieces = {p};
+    return writePlan(essence) + made;
+}
+
 std::string strengthKey(const Piece& piece, const Plan& plan, double fillEach, const std::string& made) {
     Plan essence;
     essence.snaps = plan.snaps;

@@ -8,6 +8,8 @@ namespace uovo {
 std::string madeKey(const Piece& piece, const Plan& plan, const AnswerOptions& options);
 /// What the ways out of a wall that is too thin depend on.
 std::string waysKey(const Piece& piece, const Plan& plan, const AnswerOptions& options);
+/// What its molds of one's own depend on. @param made its madeKey
+std::string moldsKey(const Piece& piece, const std::string& made);
 /// What its strength depends on. @param made its madeKey
 std::string strengthKey(const Piece& piece, const Plan& plan, double fillEach, const std::string& made);
 /// What the layout of a day depends on.

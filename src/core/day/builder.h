@@ -143,7 +143,7 @@ private:
     /// Every step that is neither coat, cast, release nor trim, wherever it stands. @returns what the next step waits
     /// for
     Since other(const Round& r, const PieceAnswers& a, size_t i, const Since& since);
-    std::string decorateTitle(const DecorateStep& d) const;
+    static std::string decorateTitle(const DecorateStep& d, bool inMold);
     /// Some minutes in a place of their own.
     Since rests(const Round& r, const PieceAnswers& a, size_t i, const SetStep& s, const Since& since);
     /// Fills what is finished; a filling is made once for all that it goes into.

@@ -55,6 +55,7 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
         if (emptied >= 0) after(emptied, prepare, 0, -1, "the molds are empty again");
         Since since{{prepare, 0, "the molds are ready"}};
         std::map<std::string, Since> parts;  // those that have casts of their own; else one
+        Since inMold;                        // decorations on the bare face of the mold
         size_t layer = 0;
         bool released = false;
         const auto castNext = [&](const std::vector<size_t>& strewn) {
@@ -62,7 +63,10 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
             const CastWork work = castWork(stage, piece, k);
             if (work.items.empty()) return;
             Since& part = parts.try_emplace(steps[k].item, Since{{prepare, 0, "the molds are ready"}}).first->second;
+            const int casting = static_cast<int>(net_.tasks.size());
             const int cold = cast(r, a, k, steps[k], work, strewn, part);
+            follow(inMold, casting);
+            inMold.clear();
             part.assign(1, Waits{cold, 0, "it has been looked at"});
             since.clear();
             for (const auto& [key, of] : parts) since.push_back(of.back());
@@ -70,7 +74,9 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
         for (size_t i = 0; i < end; ++i) {
             const Step& step = piece.making[i];
             if (std::holds_alternative<JoinStep>(step) || doneBefore(piece.making, i)) continue;
-            if (std::holds_alternative<CastStep>(step)) {
+            if (!stage.wall && inTheMold(piece, i)) {
+                inMold = since = other(r, a, i, since);
+            } else if (std::holds_alternative<CastStep>(step)) {
                 if (layer >= steps.size()) continue;  // poured before it was let go, whatever the order says
                 castNext(strewnOn(piece.making, i, end));
             } else if (std::holds_alternative<ReleaseStep>(step)) {

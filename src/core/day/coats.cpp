@@ -22,14 +22,17 @@ void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) 
         std::map<std::string, SoFar> parts;  // those that have coats of their own; else one
         size_t coatNumber = 0;
         bool patched = around;  // what is in it needs no patch
-        Since since;
+        Since since, inMold;    // decorations on the bare face of the mold
         since.push_back({prepare, 0, "its former is ready"});
         for (size_t i = 0; i < end; ++i) {
             const Step& step = piece.making[i];
             if (const auto* c = std::get_if<PlannedCoat>(&step)) {
                 SoFar& now = parts.try_emplace(c->item, SoFar{prepare, 0}).first->second;
                 if (patched && !around) now.before = since.back().task;  // a rim pressed in once it is off its former
+                const int coating = static_cast<int>(net_.tasks.size());
                 coat(r, a, coatNumber++, strewnOn(piece.making, i, end), now);
+                follow(inMold, coating);
+                inMold.clear();
                 since.clear();
                 for (const auto& [key, part] : parts) since.push_back({part.before, 0, "it has been looked at"});
                 continue;
@@ -39,6 +42,10 @@ void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) 
             if (std::holds_alternative<CastStep>(step)) continue;  // of its other parts
             if (std::holds_alternative<JoinStep>(step) || doneBefore(piece.making, i))
                 continue;  // joined when all is there
+            if (inTheMold(piece, i)) {
+                inMold = since = other(r, a, i, since);
+                continue;
+            }
             if (!patched) {
                 patched = true;
                 since = patch(r, since);

@@ -7,16 +7,27 @@
 
 namespace uovo {
 
+/// Work on a day before: what is needed on the day has to cure, dry or be fetched first.
+struct Before {
+    std::string piece;  ///< id
+    std::string title;  ///< "Take the mold of the meteorites"
+    std::string of;     ///< "the mold of the meteorites"
+    std::string words;  ///< what is done then, and how long it waits
+    int minutes = 0;    ///< of hands
+    long latest = 0;    ///< min of the day's time: it is begun then at the latest, between morning and evening
+};
+
 /// The day, laid out before the deadline.
 struct DayPlan {
-    schedule::Network asked;    ///< what was laid out: the tasks of the makings, pots whose sittings are to be found
-    schedule::Found found;      ///< its layout, and what a next one begins with
-    schedule::Network network;  ///< all that is done: those tasks, and melting, tempering, warming, rests
-    schedule::Layout layout;    ///< of `network`
-    int reserve = 0;            ///< min kept free between its end and the deadline
-    std::optional<int> doneBy;  ///< minute by which all was to be done but what must be fresh
-    long end = 0;               ///< local minutes of the network's time 0 (deadline minus the reserve)
-    std::string problem;        ///< why there is none; layout is empty then
+    schedule::Network asked;     ///< what was laid out: the tasks of the makings, pots whose sittings are to be found
+    schedule::Found found;       ///< its layout, and what a next one begins with
+    schedule::Network network;   ///< all that is done: those tasks, and melting, tempering, warming, rests
+    schedule::Layout layout;     ///< of `network`
+    std::vector<Before> before;  ///< what is done on days before it, the first one first
+    int reserve = 0;             ///< min kept free between its end and the deadline
+    std::optional<int> doneBy;   ///< minute by which all was to be done but what must be fresh
+    long end = 0;                ///< local minutes of the network's time 0 (deadline minus the reserve)
+    std::string problem;         ///< why there is none; layout is empty then
     /// What a clock on the wall shows at a minute of the network, "2026-11-24T18:30".
     std::string clock(long minute) const { return localTimeAfter(end, minute); }
     /// The same as it is said, without the day: "18:30", "6:30 pm".
@@ -44,6 +55,10 @@ int fromMidnight(const Plan& plan, const DayPlan& day, int minute);
 /// The task network of a plan from its answers (docs/models.md, "Day").
 schedule::Network dayNetwork(const Plan& plan, const material::Library& library, const PlanFigures& known,
                              const DayFrame& frame);
+
+/// What is done on days before a day that is laid out.
+std::vector<Before> daysBefore(const Plan& plan, const material::Library& library, const PlanFigures& known,
+                               const DayPlan& day);
 
 /// Finds a layout of a network. @param from genes to begin with; may be null
 using Solve = std::function<tl::expected<schedule::Found, Problem>(const schedule::Network&, const schedule::Genes*)>;

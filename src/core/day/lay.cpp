@@ -181,7 +181,9 @@ LaidDay laidOf(const DayPlan& day) {
 
 DayPlan layDay(const Plan& plan, const material::Library& lib, const PlanFigures& known, const Solve& solve,
                const DayPlan* before) {
-    return Layer(plan, lib, known, solve, before).run();
+    DayPlan day = Layer(plan, lib, known, solve, before).run();
+    day.before = daysBefore(plan, lib, known, day);
+    return day;
 }
 
 }  // namespace uovo

@@ -158,8 +158,14 @@ Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, c
         return {{stood, since.front().wait, since.front().why}};
     }
     if (const auto* d = std::get_if<DecorateStep>(&step)) {
-        const int done = task(r, fmt::format("decorate-{}", i), decorateTitle(*d) + partOf(a, d->item) + r.who,
-                              "finish", minutes("decorate", r.pieces), 0);
+        const auto* known = a.decoration(i);
+        const double seconds = known ? known->seconds : lib_.tasks.at("decorate").seconds.value;
+        std::vector<std::string> cautions;
+        for (const char* id : decorCautions(d->way)) cautions.emplace_back(id);
+        const int done = task(r, fmt::format("decorate-{}", i),
+                              decorateTitle(*d, inTheMold(r.piece, i)) + partOf(a, d->item) + r.who, "finish",
+                              std::max(1, static_cast<int>(std::ceil(plan_.kitchen.pace * seconds * r.pieces / 60))), 0,
+                              std::move(cautions));
         follow(since, done);
         if (d->usesChocolate()) drawsLittle(done, potFor(r.piece, r.piece.chocolateOf(*d)));
         return {{done, static_cast<int>(std::ceil(d->dry.value / 60)), "it is dry"}};
@@ -180,10 +186,37 @@ Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, c
     return since;  // serving is the eaters'
 }
 
-std::string Builder::decorateTitle(const DecorateStep& d) const {
+std::string Builder::decorateTitle(const DecorateStep& d, bool inMold) {
     using Way = DecorateStep::Way;
     const std::string with = d.name.empty() ? "" : lowerFirst(d.name);
+    if (inMold) {
+        const char* verb = d.way == Way::Drizzle    ? "Drizzle"
+                           : d.way == Way::Spray    ? "Spray"
+                           : d.way == Way::Dust     ? "Dust"
+                           : d.way == Way::Splatter ? "Splatter"
+                           : d.way == Way::Marble   ? "Swirl a second tone into"
+                                                    : "Paint";
+        return fmt::format("{} the molds of ", verb);
+    }
     switch (d.way) {
+        case Way::Scrape:
+            return "Scrape a pattern into ";
+        case Way::Splatter:
+            return "Splatter ";
+        case Way::Marble:
+            return "Marble ";
+        case Way::Gild:
+            return with.empty() ? "Paint with luster: " : "Paint with " + with + ": ";
+        case Way::Paste:
+            return "Lay " + (with.empty() ? "sugar paste" : with) + " on ";
+        case Way::Edge:
+            return "Dip in " + (with.empty() ? "sugar" : with) + " the edges of ";
+        case Way::Flood:
+            return "Outline and fill fields on ";
+        case Way::Grain:
+            return "Brush wood grain into ";
+        case Way::Petals:
+            return "Make petals and set them on ";
         case Way::Drizzle:
             return "Drizzle ";
         case Way::Paint:

@@ -171,6 +171,15 @@ void checkMaking(const Piece& p, const Plan& plan, const material::Library& lib,
             if (!isPartOf(p, d->item)) add({"There is no such part to decorate.", here + "item"});
             between(d->mass, 0, 5, "A decoration weighs between nothing and five kilograms.", here + "mass");
             between(d->dry, 0, 86400, "It dries between no time and a day.", here + "dry");
+            if (d->usesChocolate() || d->way == DecorateStep::Way::Edge) {
+                between(d->line, 0.005, 20, "A line on one piece is between 5 mm and 20 m long.", here + "line");
+                between(d->width, 0.0005, 0.2,
+                        "A line, a band or a petal is between half a millimetre and 200 mm wide.", here + "width");
+            }
+            between(d->thick, 0.00005, 0.03, "Between a twentieth of a millimetre and 30 mm.", here + "thick");
+            if (!(d->cover > 0 && d->cover <= 1))
+                add({"It covers more than nothing and at most all of the face.", here + "cover"});
+            if (d->times < 1 || d->times > 200) add({"Between one and 200 times.", here + "times"});
             if (d->every != Measure(0))
                 between(d->every, 0.002, 0.5, "From one to the next are between 2 and 500 mm.", here + "every");
         } else if (const auto* e = std::get_if<ServeStep>(&step)) {
@@ -218,6 +227,20 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
     if (p.count > kMostPieces)
         add({fmt::format("{} pieces are more than a kitchen makes in a day; {} at most.", p.count, kMostPieces),
              "count"});
+    if (p.family().copied) {
+        const MoldWish& m = p.mold;
+        const auto within = [&](const Measure& v, double low, double high, const char* words, const char* field) {
+            if (!(v.value >= low && v.value <= high)) add({words, field});
+        };
+        if (m.parts < 0 || m.parts > 2) add({"A mold has one part or two.", "mold/parts"});
+        if (!(m.hardness >= 0 && m.hardness <= 60)) add({"Shore A hardness is between 0 and 60.", "mold/hardness"});
+        within(m.wall, 0.003, 0.05, "Silicone round an original is between 3 and 50 mm thick.", "mold/wall");
+        within(m.cure, 600, 14 * 86400, "It cures between ten minutes and two weeks.", "mold/cure");
+        within(m.potLife, 60, 86400, "It can be poured for between a minute and a day.", "mold/potLife");
+        if (!(m.partsA > 0 && m.partsA <= 1000)) add({"It is mixed of some parts of A.", "mold/partsA"});
+        if (!(m.partsB > 0 && m.partsB <= 1000)) add({"It is mixed of some parts of B.", "mold/partsB"});
+        if (!(m.price >= 0 && m.price < 1e6)) add({"A price is nothing or more.", "mold/price"});
+    }
     if (p.molds < 0) add({"Without a mold there is no piece: one at least, or as many as are needed.", "molds"});
     if (p.survives < 0.2 || p.survives > 1 || !std::isfinite(p.survives))
         add({"The share that comes out whole lies between 20 % and 100 %.", "survives"});

@@ -59,6 +59,13 @@ bool wantsSoft(const Step& s) {
     return (in && in->what != InsertStep::What::Core) || (top && top->when != TopStep::When::Glued);
 }
 
+/// Decorations that a mold's face takes before its chocolate.
+bool canBeFirst(DecorateStep::Way way) {
+    using Way = DecorateStep::Way;
+    return way == Way::Drizzle || way == Way::Paint || way == Way::Spray || way == Way::Dust || way == Way::Splatter ||
+           way == Way::Gild || way == Way::Flood || way == Way::Marble;
+}
+
 /// The same with step `from` standing right before or after where `to` stands now.
 Making moved(const Making& making, size_t from, size_t to, bool after) {
     Making out = making;
@@ -120,6 +127,7 @@ private:
         if (!is<SetStep>(s) && !is<ReleaseStep>(s) && !is<TrimStep>(s) && !is<JoinStep>(s) && !is<DecorateStep>(s) &&
             !is<FillStep>(s) && !is<LidStep>(s))
             return;
+        if (inTheMold(piece_, i) && canBeFirst(std::get<DecorateStep>(s).way)) return;
         const auto shapes = [](const Step& x) { return is<PlannedCoat>(x) || is<CastStep>(x); };
         if (std::any_of(m_.begin(), m_.begin() + static_cast<std::ptrdiff_t>(i), shapes)) return;
         for (size_t k = i + 1; k < m_.size(); ++k)
@@ -261,6 +269,31 @@ bool doneBefore(const Making& making, size_t step) {
     const bool once = is<ReleaseStep>(s) || is<JoinStep>(s) || is<StoreStep>(s) || is<LidStep>(s) || is<TrimStep>(s);
     return once && std::any_of(making.begin(), making.begin() + static_cast<std::ptrdiff_t>(step),
                                [&](const Step& before) { return before.index() == s.index(); });
+}
+
+bool DecorateStep::usesChocolate() const {
+    switch (way) {
+        case Way::Dust:
+        case Way::Ribbon:
+        case Way::Scrape:
+        case Way::Gild:
+        case Way::Paste:
+        case Way::Edge:
+        case Way::Grain:
+            return false;
+        default:
+            return true;
+    }
+}
+
+bool inTheMold(const Piece& piece, size_t step) {
+    if (step >= piece.making.size() || !is<DecorateStep>(piece.making[step])) return false;
+    const auto& f = piece.family();
+    if (f.outside || piece.roundSomething() || f.body == form::Body::Modeled) return false;
+    for (size_t k = 0; k < step; ++k)
+        if (is<PlannedCoat>(piece.making[k]) || is<CastStep>(piece.making[k])) return false;
+    return std::any_of(piece.making.begin() + static_cast<std::ptrdiff_t>(step), piece.making.end(),
+                       [](const Step& s) { return is<PlannedCoat>(s) || is<CastStep>(s); });
 }
 
 const CastStep& Piece::cast() const {

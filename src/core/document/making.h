@@ -99,18 +99,41 @@ struct LidStep {
     bool operator==(const LidStep&) const = default;
 };
 
-/// On what has set, from light to dark.
+/// On what has set, from light to dark; before the first coat or cast in a mold: on the mold's face, so that it comes
+/// to lie outside.
 struct DecorateStep {
-    enum class Way { Drizzle, Paint, Spray, Dust, Stencil, Ribbon };
+    enum class Way {
+        Drizzle,
+        Paint,
+        Spray,
+        Dust,
+        Stencil,
+        Ribbon,
+        Scrape,    ///< shaved or scraped off, so that what lies below shows
+        Splatter,  ///< flicked off a brush
+        Marble,    ///< swirled into another tone
+        Gild,      ///< pearl or gold paint
+        Paste,     ///< a sheet of sugar paste, cut and laid on
+        Edge,      ///< an edge dipped in sugar or crumbs
+        Flood,     ///< an outline, filled
+        Grain,     ///< wood grain brushed in
+        Petals     ///< rolled of modeling chocolate, cut and set on
+    };
     Way way = Way::Drizzle;
-    std::string chocolate;  ///< id (Drizzle, Paint, Spray, Stencil); empty: the piece's
-    std::string name;       ///< of a powder or ribbon
-    Measure mass = 0.003;   ///< kg on one piece
+    std::string chocolate;  ///< id, where it is of chocolate; empty: the piece's
+    std::string name;       ///< of a powder, ribbon, paint, paste or sugar
+    Measure mass = 0.003;   ///< kg on one piece; 0: counted from the figures below
     Measure dry = 300;      ///< s until it may be touched
     Measure every = 0;      ///< m along the rim from one to the next; 0: as it comes. Not of a ribbon
+    // What it is counted from, of those ways that have a use for it (stages/decorating.h).
+    Measure line = 0.3;     ///< m of line on one piece
+    Measure width = 0.003;  ///< m, of the line, of the band along an edge, or of a petal
+    Measure thick = 0.001;  ///< m, of a sheet, a filled field or a petal; or how deep is scraped
+    double cover = 0.25;    ///< share of the face
+    int times = 1;          ///< passes of a spray or paint; petals on one piece
     std::string item;       ///< key of the part of a compound that is decorated; empty: the whole
     std::string extra;
-    bool usesChocolate() const { return way != Way::Dust && way != Way::Ribbon; }
+    bool usesChocolate() const;
     bool operator==(const DecorateStep&) const = default;
 };
 
@@ -268,6 +291,9 @@ bool isLastForItsPart(const Steps& steps, size_t k) {
     const auto one = std::next(steps.begin(), static_cast<std::ptrdiff_t>(k));
     return std::none_of(std::next(one), steps.end(), [&](const auto& later) { return later.item == one->item; });
 }
+
+/// A decoration that lies on its mold's face before anything else: it comes to lie outside.
+bool inTheMold(const Piece& piece, size_t step);
 
 /// A step that is done once, and was done before in this making: it is told, and not done again.
 bool doneBefore(const Making& making, size_t step);

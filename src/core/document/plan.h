@@ -83,6 +83,22 @@ struct Handling {
     bool operator==(const Handling&) const = default;
 };
 
+/// A silicone mold of one's own that is taken from the piece's original.
+struct MoldWish {
+    bool there = false;                    ///< made already; else it is made on the days before
+    int parts = 0;                         ///< 1 or 2; 0: as few as do
+    double hardness = 20;                  ///< Shore A
+    Measure wall = 0.009;                  ///< m of silicone round the original
+    Measure cure = 21600, potLife = 2400;  ///< s, as the label says
+    double partsA = 1, partsB = 1;         ///< in which it is mixed
+    bool byMass = true;                    ///< … by mass, else by volume
+    double price = 0;                      ///< a kg of silicone; 0: not known
+    std::string allergens;                 ///< of the original: a mold taken from a nut carries it
+    bool raw = false;                      ///< the original is raw food
+    std::string extra;
+    bool operator==(const MoldWish&) const = default;
+};
+
 /// One family of equal pieces.
 struct Piece {
     std::string id, name;
@@ -97,6 +113,7 @@ struct Piece {
     Handling handling;
     Measure wantedWall = 0.0015;  ///< m, thinnest place a person accepts
     std::string pot;              ///< id, empty: the one that needs least
+    MoldWish mold;                ///< where a mold is taken of its original
     int molds = 0;                ///< its molds that are there, used round after round; 0: as many as are needed
     double survives = 0.9;        ///< share that comes out whole
     std::map<std::string, Measure> loads;  ///< of a load case by its id: N, kg, J or h, where it is not the usual

@@ -64,7 +64,12 @@ constexpr Word<TopStep::When> kWhens[]{
 constexpr Word<DecorateStep::Way> kDecorations[]{
     {DecorateStep::Way::Drizzle, "drizzle"}, {DecorateStep::Way::Paint, "paint"},
     {DecorateStep::Way::Spray, "spray"},     {DecorateStep::Way::Dust, "dust"},
-    {DecorateStep::Way::Stencil, "stencil"}, {DecorateStep::Way::Ribbon, "ribbon"}};
+    {DecorateStep::Way::Stencil, "stencil"}, {DecorateStep::Way::Ribbon, "ribbon"},
+    {DecorateStep::Way::Scrape, "scrape"},   {DecorateStep::Way::Splatter, "splatter"},
+    {DecorateStep::Way::Marble, "marble"},   {DecorateStep::Way::Gild, "gild"},
+    {DecorateStep::Way::Paste, "paste"},     {DecorateStep::Way::Edge, "edge"},
+    {DecorateStep::Way::Flood, "flood"},     {DecorateStep::Way::Grain, "grain"},
+    {DecorateStep::Way::Petals, "petals"}};
 constexpr Word<StoreStep::Where> kStores[]{{StoreStep::Where::Box, "box"}, {StoreStep::Where::Fridge, "fridge"}};
 constexpr Word<ServeStep::How> kServings[]{{ServeStep::How::Sauce, "sauce"},
                                            {ServeStep::How::Drink, "drink"},

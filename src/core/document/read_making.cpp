@@ -108,6 +108,11 @@ DecorateStep readDecorate(Object& o) {
     o.measure("mass", s.mass);
     o.measure("dry", s.dry);
     o.measure("every", s.every);
+    o.measure("line", s.line);
+    o.measure("width", s.width);
+    o.measure("thick", s.thick);
+    o.number("cover", s.cover);
+    o.whole("times", s.times);
     o.text("item", s.item);
     s.extra = o.extra();
     return s;

@@ -83,6 +83,22 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
     o.measure("wantedWall", p.wantedWall);
     o.text("pot", p.pot);
     o.whole("molds", p.molds);
+    if (const json* mold = o.find("mold")) {
+        Object m(*mold, o.at("mold"));
+        m.yesNo("there", p.mold.there);
+        m.whole("parts", p.mold.parts);
+        m.number("hardness", p.mold.hardness);
+        m.measure("wall", p.mold.wall);
+        m.measure("cure", p.mold.cure);
+        m.measure("potLife", p.mold.potLife);
+        m.number("partsA", p.mold.partsA);
+        m.number("partsB", p.mold.partsB);
+        m.yesNo("byMass", p.mold.byMass);
+        m.number("price", p.mold.price);
+        m.text("allergens", p.mold.allergens);
+        m.yesNo("raw", p.mold.raw);
+        p.mold.extra = m.extra();
+    }
     o.number("survives", p.survives);
     if (const json* loads = o.find("loads")) {
         Object l(*loads, o.at("loads"));

@@ -99,6 +99,12 @@ json written(const DecorateStep& s) {
     if (!s.name.empty()) k["name"] = s.name;
     if (!s.item.empty()) k["item"] = s.item;
     if (s.every != Measure(0)) k["every"] = written(s.every);
+    const DecorateStep usual;
+    if (s.line != usual.line) k["line"] = written(s.line);
+    if (s.width != usual.width) k["width"] = written(s.width);
+    if (s.thick != usual.thick) k["thick"] = written(s.thick);
+    if (s.cover != usual.cover) k["cover"] = s.cover;
+    if (s.times != usual.times) k["times"] = s.times;
     return k;
 }
 
@@ -198,6 +204,14 @@ json written(const Piece& p) {
     j["wantedWall"] = written(p.wantedWall);
     if (!p.pot.empty()) j["pot"] = p.pot;
     if (p.molds > 0) j["molds"] = p.molds;
+    if (!(p.mold == MoldWish{})) {
+        const MoldWish& m = p.mold;
+        j["mold"] = {{"there", m.there},        {"parts", m.parts},         {"hardness", m.hardness},
+                     {"wall", written(m.wall)}, {"cure", written(m.cure)},  {"potLife", written(m.potLife)},
+                     {"partsA", m.partsA},      {"partsB", m.partsB},       {"byMass", m.byMass},
+                     {"price", m.price},        {"allergens", m.allergens}, {"raw", m.raw}};
+        keepExtra(j["mold"], m.extra);
+    }
     j["survives"] = p.survives;
     for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
     if (!(p.handling == Handling{})) {

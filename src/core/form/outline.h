@@ -1,6 +1,7 @@
 // Plan outlines: the silhouettes a bought mold, a plaque or a cut sheet can have.
 #pragma once
 #include <array>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -47,5 +48,9 @@ private:
 /// @param line closed line inside that edges must follow, because the face will be bent there; empty: none
 /// @param leastAlong m, edges of the border are no shorter where only a thin plate asks for it: the budget
 Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const Loop& line = {}, double leastAlong = 0);
+
+/// The face between closed lines, holes in holes left out by turns, in triangles on their corners counted through, with
+/// no others. None where lines cross or two corners lie in one place.
+std::optional<std::vector<Triangle>> filled(const std::vector<Loop>& loops);
 
 }  // namespace uovo::form

@@ -1,5 +1,5 @@
-// Flat plates by constrained Delaunay refinement (Ruppert's algorithm, in CGAL): alone in its file, the headers are
-// costly.
+// Flat plates by constrained Delaunay refinement (Ruppert's algorithm, in CGAL), and faces filled between lines: alone
+// in their file, the headers are costly.
 #include <CGAL/Constrained_Delaunay_triangulation_2.h>
 #include <CGAL/Delaunay_mesh_face_base_2.h>
 #include <CGAL/Delaunay_mesh_size_criteria_2.h>
@@ -68,6 +68,42 @@ Cdt::Point inside(const Loop& loop) {
 }
 
 }  // namespace
+
+std::optional<std::vector<Triangle>> filled(const std::vector<Loop>& loops) {
+    Cdt cdt;
+    std::unordered_map<const void*, int> number;
+    int n = 0;
+    try {
+        for (const auto& loop : loops) {
+            std::vector<Cdt::Vertex_handle> handles;
+            for (const auto& p : loop) {
+                handles.push_back(cdt.insert(Cdt::Point(p[0], p[1])));
+                if (!number.try_emplace(&*handles.back(), n++).second) return std::nullopt;  // two corners in one place
+            }
+            for (size_t i = 0; i < handles.size(); ++i)
+                cdt.insert_constraint(handles[i], handles[(i + 1) % handles.size()]);
+        }
+    } catch (const Cdt::Intersection_of_constraints_exception&) {
+        return std::nullopt;
+    }
+    // from outside inwards, every line that is crossed changes between ground and face
+    std::unordered_map<const void*, char> in{{&*cdt.infinite_face(), 0}};
+    std::vector<Cdt::Face_handle> open{cdt.infinite_face()};
+    std::vector<Triangle> out;
+    while (!open.empty()) {
+        const auto face = open.back();
+        open.pop_back();
+        const char mine = in[&*face];
+        if (mine && !cdt.is_infinite(face))
+            out.push_back({number[&*face->vertex(0)], number[&*face->vertex(1)], number[&*face->vertex(2)]});
+        for (int k = 0; k < 3; ++k) {
+            const auto next = face->neighbor(k);
+            const bool line = cdt.is_constrained({face, k});
+            if (in.try_emplace(&*next, static_cast<char>(mine != line)).second) open.push_back(next);
+        }
+    }
+    return out;
+}
 
 Mesh plate(const std::vector<Loop>& loops, double thickness, double edge, const Loop& line, double leastAlong) {
     Cdt cdt;

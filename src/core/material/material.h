@@ -143,6 +143,7 @@ struct TaskTime {
 struct Library {
     std::vector<Chocolate> chocolates;
     Constants physics;   ///< heat, film, setting
+    Constants decor;     ///< films, grams and times of decorations
     Constants formers;   ///< heat capacities, drip cap, sizes
     Constants kitchen;   ///< defaults of room, fridge, freezer, tools
     Constants learning;  ///< how far kitchens differ from the book, and what a measurement is worth
@@ -158,6 +159,7 @@ struct Library {
     const Fault* fault(const std::string& id) const;
     double physical(const std::string& name) const { return physics.at(name).value; }
     double former(const std::string& name) const { return formers.at(name).value; }
+    double decorating(const std::string& name) const { return decor.at(name).value; }
     double learns(const std::string& name) const { return learning.at(name).value; }
     double strong(const std::string& name) const { return strength.at(name).value; }
     double usual(const std::string& name) const { return kitchen.at(name).value; }

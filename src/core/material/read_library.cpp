@@ -93,6 +93,7 @@ tl::expected<Library, Problem> readLibrary(const std::map<std::string, std::stri
         }
         lib.physics = readConstants(load("physics.json").at("constants"));
         lib.formers = readConstants(load("formers.json").at("constants"));
+        lib.decor = readConstants(load("decor.json").at("constants"));
         lib.learning = readConstants(load("learning.json").at("constants"));
         lib.strength = readConstants(load("strength.json").at("constants"));
         const json& kitchen = load("kitchen.json");

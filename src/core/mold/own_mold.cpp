@@ -3,25 +3,27 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/form/split.h"
+
 namespace uovo::mold {
 namespace {
 
 using form::Mesh;
 using form::Vec3;
 
-constexpr double kFree = 0.01;     // share of the surface that may be caught where it is roughness
+constexpr double kFree = 0.01;   // share of the surface that may be caught where it is roughness
+constexpr double kBends = 0.03;  // … and that a part of two bends over, where a ring of it bears half its length more
 constexpr double kOpening = 2e-3;  // of the height, m below the highest that an open side is
 
 /// The pull upwards, and about it turned so that the box round it is small.
 form::Pose uprightAlong(const Mesh& mesh, const Vec3& pull) {
-    const Vec3 first = form::unit(form::cross(std::abs(pull.x) < 0.6 ? Vec3{1, 0, 0} : Vec3{0, 1, 0}, pull)),
-               second = form::cross(pull, first);
+    const auto [first, second, along] = form::axesOf({{}, pull});
     constexpr int kTurns = 36;  // of a half turn
     Vec3 side = first, other = second;
     double least = 1e300;
     for (int k = 0; k < kTurns; ++k) {
         const double a = std::numbers::pi * k / kTurns;
-        const Vec3 x = first * std::cos(a) + second * std::sin(a), y = form::cross(pull, x);
+        const Vec3 x = first * std::cos(a) + second * std::sin(a), y = form::cross(along, x);
         const double area = reachAlong(mesh, x).length() * reachAlong(mesh, y).length();
         if (area < least * (1 - 1e-9)) least = area, side = x, other = y;
     }
@@ -100,7 +102,10 @@ std::optional<OwnMold> ownMold(const Mesh& mesh, const MoldOptions& options, con
         auto two = found(2);
         if (!two) return std::nullopt;
         if (isFree(*two) || !one || one->stretch > 2 * out.stretches) {
-            out.leaves = isFree(*two) ? Leaves::Freely : Leaves::InPieces;
+            const double bends = kBends * std::min(1.0, out.stretches / bearsStretch(20, lib));
+            out.leaves = isFree(*two)                       ? Leaves::Freely
+                         : two->caught <= bends * two->area ? Leaves::Stretched
+                                                            : Leaves::InPieces;
             out.map = std::move(*two);
         } else {
             out.leaves = Leaves::Slit;

@@ -8,6 +8,7 @@
 #include "core/quantity/plural.h"
 #include "core/quantity/spoken.h"
 #include "core/quantity/words.h"
+#include "core/words/decor_words.h"
 
 namespace uovo::run {
 namespace {
@@ -38,6 +39,7 @@ public:
         else if (k.starts_with("fill")) fill();
         else if (k.starts_with("join")) join();
         else if (k.starts_with("top-")) topping();
+        else if (k.starts_with("decorate-")) decoration();
         else others();
         meanwhile();
         if (out_.figures.size() < 3 && s_.makes <= 0 && s_.takes > 0 && !k.starts_with("coat-"))
@@ -199,6 +201,20 @@ private:
     void topping() {
         out_.look.emplace_back("They stick without sinking in.");
         out_.wrong.emplace_back("They roll off: it has set. Glue them with a dot of chocolate.");
+    }
+
+    void decoration() {
+        const auto* a = answers();
+        const auto n = static_cast<size_t>(s_.number());
+        if (!a || !a->made || !a->decoration(n)) return;
+        const auto words = decorWords(*piece_, n, plan_, lib_, *a);
+        const auto& d = std::get<DecorateStep>(piece_->making[n]);
+        if (d.way == DecorateStep::Way::Scrape) big(format(d.thick.value, Dimension::Length, plan_.units), "deep");
+        else if (a->decoration(n)->mass > 0) big(mass(a->decoration(n)->mass), "on each");
+        if (std::isfinite(a->decoration(n)->lifts)) big(seconds(a->decoration(n)->lifts), "until the stencil is off");
+        out_.look = words.how;
+        out_.look.insert(out_.look.end(), words.look.begin(), words.look.end());
+        out_.wrong = words.wrong;
     }
 
     void others() {

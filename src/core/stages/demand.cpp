@@ -50,6 +50,7 @@ private:
             const double spares = double(a_.sparesOf(k)) / std::max(1, a_.make);
             const auto take = [&](const std::string& chocolate, double part) {
                 part *= 1 + spares;
+                if (item.shape.body == form::Body::Modeled) part = modelingPaste(part, chocolate, lib_).chocolate;
                 share(chocolate).each += part * made_.items[k];
                 if (item.shape.body == form::Body::Sheet &&
                     form::family(item.part.family)->cut)  // what is cut needs the sheet it is cut from
@@ -118,12 +119,16 @@ private:
             if (s.pot.chocolate == piece_.chocolate) s.late = late;
         for (const auto& t : a_.toppings)
             if (t.glue > 0) share(piece_.chocolate).each += t.glue;
-        for (const auto& step : piece_.making)
-            if (const auto* d = std::get_if<DecorateStep>(&step); d && d->usesChocolate() && d->mass.value > 0) {
-                Share& s = share(piece_.chocolateOf(*d));
-                s.each += d->mass.value;
-                s.late += d->mass.value * a_.make;
-            }
+        for (const auto& done : a_.decorated) {
+            const auto& d = std::get<DecorateStep>(piece_.making[done.step]);
+            if (!d.usesChocolate() || !(done.used > 0)) continue;
+            const std::string& chocolate = piece_.chocolateOf(d);
+            const bool petals = d.way == DecorateStep::Way::Petals;
+            const double kg = petals ? modelingPaste(done.used, chocolate, lib_).chocolate : done.used;
+            Share& s = share(chocolate);
+            s.each += kg;
+            if (!done.first && !petals) s.late += kg * a_.make;
+        }
     }
 
     /// Minutes of coating and casting.

@@ -3,8 +3,10 @@
 #include <memory>
 
 #include "core/stages/answer.h"
+#include "core/stages/decorating.h"
 #include "core/stages/made.h"
 #include "core/stages/melting.h"
+#include "core/stages/own_molds.h"
 
 namespace uovo {
 
@@ -45,11 +47,19 @@ struct PieceAnswers {
     int sparesOf(size_t item) const { return item < spareParts.size() ? spareParts[item] : 0; }
     std::optional<batch::Bath> bath;
     std::vector<Answer> answers;
-    double fillEach = 0;             ///< m³ of all that is filled into one; 0 without filling
-    double capMass = 0;              ///< kg of the lid on it
-    double fillLevel = 0;            ///< m above the lowest point of the former; NaN without filling or when it spills
-    std::vector<Filled> fills;       ///< each of its filling steps
-    std::vector<Topped> toppings;    ///< each of its topping steps
+    double fillEach = 0;           ///< m³ of all that is filled into one; 0 without filling
+    double capMass = 0;            ///< kg of the lid on it
+    double fillLevel = 0;          ///< m above the lowest point of the former; NaN without filling or when it spills
+    std::vector<Filled> fills;     ///< each of its filling steps
+    std::vector<Topped> toppings;  ///< each of its topping steps
+    std::vector<MoldWork> molds;   ///< of one's own that are taken for it
+    std::vector<Decorated> decorated;  ///< each of its decorating steps
+    /// Of one of its steps; null where it is no decoration.
+    const Decorated* decoration(size_t step) const {
+        for (const auto& d : decorated)
+            if (d.step == step) return &d;
+        return nullptr;
+    }
     std::vector<OrderBreak> breaks;  ///< rules of order that its making breaks
     int perShelf = 0;                ///< pieces that fit in the place of the last coat at once
     std::string strengthKey;         ///< by what its strength is remembered; empty where there are problems
@@ -64,6 +74,12 @@ struct PlanFigures {
     const PieceAnswers* piece(const std::string& id) const;
 };
 
+/// kg of toppings and decorations that a wall carries; what lies on a filling is none of it.
+double putOn(const Piece& piece, const PieceAnswers& known);
+/// Names of pieces by their ids: "Rose, Leaf".
+std::string namesOf(const std::vector<std::string>& pieces, const Plan& plan);
+/// Modeling chocolate that a plan asks for, by its chocolate.
+std::vector<Modeled> modeledOf(const Plan& plan, const PlanFigures& known);
 /// What goes into and onto a piece besides its wall: fillings, lid, toppings, order; and the bath it is dipped in.
 /// @param known gets them; its problems say why something does not go
 void addSteps(const Piece& piece, const Plan& plan, const material::Library& library, PieceAnswers& known);

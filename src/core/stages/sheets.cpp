@@ -122,6 +122,10 @@ SheetPlan sheetPlan(const Plan& plan, const material::Library& lib, const PlanFi
         const size_t first = out.templates.size();
         for (const auto& d : StepsOf<const DecorateStep>(piece.making))
             if (auto ring = rimRing(piece, d, *now.made)) out.rings.push_back(std::move(*ring));
+        if (!piece.mold.there)
+            for (const auto& w : now.molds)
+                out.nets.push_back(
+                    {w.name.empty() ? piece.name : piece.name + ": " + w.name, cutting::boxNet(w.box.inside), w.molds});
         for (size_t k = 0; k < items.size(); ++k) {
             const auto& item = items[k];
             if (!item.edible) continue;

@@ -1,5 +1,6 @@
 // What of a plan is cut from sheets: templates, laid out on sheets that are spread, and patterns of acetate.
 #pragma once
+#include "core/cutting/box_net.h"
 #include "core/cutting/nest.h"
 #include "core/form/bevel.h"
 #include "core/stages/put_together.h"
@@ -47,12 +48,20 @@ struct AcetatePattern {
     int count = 1;
 };
 
+/// The box that silicone is poured into round an original.
+struct MoldNet {
+    std::string piece;  ///< its name, and of several parts that of the part
+    cutting::BoxNet net;
+    int count = 1;
+};
+
 struct SheetPlan {
     std::vector<Template> templates;
     std::vector<SheetGroup> groups;
     std::vector<AcetatePattern> acetate;
     std::vector<RimRing> rings;
-    bool empty() const { return templates.empty() && acetate.empty() && rings.empty(); }
+    std::vector<MoldNet> nets;
+    bool empty() const { return templates.empty() && acetate.empty() && rings.empty() && nets.empty(); }
 };
 
 struct SheetWishes {

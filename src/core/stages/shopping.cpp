@@ -88,6 +88,9 @@ void onTop(const Plan& plan, const material::Library& lib, const PlanFigures& an
         out.priced = out.priced && t.price > 0;
         unite(out.allergens, listed(t.allergens));
     }
+    for (const auto& m : modeledOf(plan, answers))
+        add("Glucose syrup", format(modelingPaste(m.mass, m.chocolate, lib).syrup, Dimension::Mass, plan.units),
+            namesOf(m.pieces, plan));
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i)
         for (const auto& step : plan.pieces[i].making) {
             const auto& piece = plan.pieces[i];
@@ -99,13 +102,16 @@ void onTop(const Plan& plan, const material::Library& lib, const PlanFigures& an
                     piece.name);
                 unite(out.allergens, listed(in->allergens));
             }
-            if (const auto* d = std::get_if<DecorateStep>(&step); d && !d->usesChocolate())
-                add(d->name.empty() ? d->way == DecorateStep::Way::Dust ? "Powder to dust with" : "Ribbon" : d->name,
-                    d->way == DecorateStep::Way::Dust
-                        ? format(d->mass.value * answers.pieces[i]->make, Dimension::Mass, plan.units)
-                        : fmt::format("{} pieces{}", answers.pieces[i]->make,
-                                      ofLength(answers.pieces[i]->made.get(), d->item)),
-                    piece.name);
+            const auto* done = answers.pieces[i]->decoration(size_t(&step - piece.making.data()));
+            if (const auto* d = std::get_if<DecorateStep>(&step); d && done && !d->usesChocolate()) {
+                const bool ribbon = d->way == DecorateStep::Way::Ribbon;
+                if (ribbon || done->used > 0)
+                    add(d->name.empty() ? usualName(d->way) : d->name,
+                        ribbon ? fmt::format("{} pieces{}", answers.pieces[i]->make,
+                                             ofLength(answers.pieces[i]->made.get(), d->item))
+                               : format(done->used * answers.pieces[i]->make, Dimension::Mass, plan.units),
+                        piece.name);
+            }
             if (const auto* s = std::get_if<ServeStep>(&step);
                 s && !s->name.empty() && (s->how == ServeStep::How::Sauce || s->how == ServeStep::How::Drink))
                 add(s->name, format(s->amount.value * piece.count, Dimension::Volume, plan.units), piece.name);

@@ -14,6 +14,48 @@ const PieceAnswers* PlanFigures::piece(const std::string& id) const {
     return nullptr;
 }
 
+std::string namesOf(const std::vector<std::string>& pieces, const Plan& plan) {
+    std::string out;
+    for (const auto& id : pieces)
+        if (const Piece* p = plan.piece(id)) out += (out.empty() ? "" : ", ") + p->name;
+    return out;
+}
+
+double putOn(const Piece& piece, const PieceAnswers& known) {
+    double out = 0;
+    for (const auto& t : known.toppings)
+        if (!t.inside) out += std::get<TopStep>(piece.making[t.step]).each.value + t.glue;
+    for (const auto& d : known.decorated) out += d.mass;
+    return out;
+}
+
+std::vector<Modeled> modeledOf(const Plan& plan, const PlanFigures& known) {
+    std::vector<Modeled> out;
+    const auto add = [&](const std::string& chocolate, double kg, const Piece& piece) {
+        if (!(kg > 0)) return;
+        auto at = std::ranges::find(out, chocolate, &Modeled::chocolate);
+        if (at == out.end()) at = out.insert(out.end(), {chocolate, 0, {}});
+        at->mass += kg;
+        if (std::ranges::find(at->pieces, piece.id) == at->pieces.end()) at->pieces.push_back(piece.id);
+    };
+    for (const auto& piece : plan.pieces) {
+        const auto* a = known.piece(piece.id);
+        if (!a || !a->made) continue;
+        for (size_t k = 0; k < a->made->items.size(); ++k) {
+            const auto& item = a->made->assembly.items[k];
+            if (!item.edible || item.shape.body != form::Body::Modeled) continue;
+            const auto mine = piece.castsOf(item);
+            const std::string& chocolate =
+                mine.empty() ? piece.chocolate : piece.chocolateOf(piece.casts()[mine.front()]);
+            add(chocolate, a->made->items[k] * (a->make + a->sparesOf(k)), piece);
+        }
+        for (const auto& d : a->decorated)
+            if (const auto& step = std::get<DecorateStep>(piece.making[d.step]); step.way == DecorateStep::Way::Petals)
+                add(piece.chocolateOf(step), d.used * a->make, piece);
+    }
+    return out;
+}
+
 namespace {
 
 /// The pot it is dipped in; a problem where none takes it.
@@ -105,6 +147,7 @@ void addSteps(const Piece& piece, const Plan& plan, const material::Library& lib
     addBath(piece, lib, a);
     addFillings(piece, a);
     addToppings(piece, plan, lib, a);
+    a.decorated = decorated(piece, plan, lib, *a.made, a.coating);
 }
 
 }  // namespace uovo

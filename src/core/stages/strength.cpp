@@ -36,7 +36,9 @@ public:
         : piece_(piece), plan_(plan), lib_(lib), a_(a), w_(std::move(wall)), chocolate_(chocolate) {}
 
     tl::expected<void, Problem> factor(std::shared_ptr<const shell::Structure> structure, std::stop_token stop) {
-        w_.model.material = {chocolate_.young, lib_.strong("poisson"), a_.coating.densitySolid};
+        // what is on it is carried as if its chocolate were heavier by so much
+        const double heavier = 1 + putOn(piece_, a_) / std::max(1e-9, a_.made->mass);
+        w_.model.material = {chocolate_.young, lib_.strong("poisson"), a_.coating.densitySolid * heavier};
         auto built = shell::System::build(w_.model, shell::sixFreedoms(w_.model, w_.ties), w_.ties, {},
                                           std::move(structure), stop);
         if (!built) return tl::unexpected(built.error());

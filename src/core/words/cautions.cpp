@@ -6,6 +6,14 @@
 
 namespace uovo {
 
+std::vector<std::string> cautionTexts(const std::vector<const char*>& ids, const material::Library& lib) {
+    std::vector<std::string> out;
+    for (const char* id : ids)
+        for (const auto& c : lib.cautions)
+            if (c.id == id) out.push_back(c.text);
+    return out;
+}
+
 std::vector<std::string> cautionsAt(const Piece& piece, size_t at, const Plan& plan, const material::Library& lib) {
     if (at >= piece.making.size()) return {};
     const Step& step = piece.making[at];
@@ -29,15 +37,12 @@ std::vector<std::string> cautionsAt(const Piece& piece, size_t at, const Plan& p
             if (f->egg) ids.push_back("raw-egg");
             if (f->isAlcoholic()) ids.push_back("alcohol");
         }
+    if (const auto* d = std::get_if<DecorateStep>(&step)) ids = decorCautions(d->way);
     if (const auto* serve = std::get_if<ServeStep>(&step)) {
         if (serve->how == ServeStep::How::Mallet) ids = {"mallet"};
         if (serve->how == ServeStep::How::Flame) ids = {"flame"};
     }
-    std::vector<std::string> out;
-    for (const char* id : ids)
-        for (const auto& c : lib.cautions)
-            if (c.id == id) out.push_back(c.text);
-    return out;
+    return cautionTexts(ids, lib);
 }
 
 std::vector<std::string> cautionsOf(const schedule::Task& task, const material::Library& lib) {

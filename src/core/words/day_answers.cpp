@@ -238,6 +238,16 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
                                                plan.units));
         if (!over) a.sentence += broken;
     }
+    if (a.tone != Tone::Impossible)
+        for (const auto& b : day.before) {
+            if (!now || day.minuteOf(*now) <= b.latest) {
+                a.sentence += fmt::format(" {}: {}.", b.title, beforeWhen(day, b, plan.units));
+                continue;
+            }
+            a.tone = Tone::Weak;
+            a.sentence += fmt::format(" {} had to be begun on {}: be ready later, or say that it is there.",
+                                      upperFirst(b.of), beforeWhen(day, b, plan.units));
+        }
     a.working.result = clock;
     return a;
 }

@@ -8,6 +8,12 @@
 
 namespace uovo {
 
+std::string beforeWhen(const DayPlan& day, const Before& before, UnitSystem units) {
+    const std::string clock = day.clock(before.latest);
+    return fmt::format("{}, {} at the latest", dateInWords(clock.substr(0, 10)),
+                       clockInWords(*clockMinutes(clock.substr(11)), units));
+}
+
 std::string dayText(const Plan& plan, const material::Library& lib, const DayPlan& day, const Chance* chance,
                     std::optional<size_t> person) {
     if (!day.problem.empty()) return plan.name + "\n" + day.problem + "\n";
@@ -16,6 +22,9 @@ std::string dayText(const Plan& plan, const material::Library& lib, const DayPla
                                   said(static_cast<int>(day.minuteOf(localMinutes(plan.deadline).value_or(0)))));
     if (const std::string sure = chance ? chanceWords(plan, day, *chance) : ""; !sure.empty()) out += sure + "\n";
     for (const auto& b : brokenWindows(day, plan.units)) out += "! " + b + "\n";
+    for (const auto& b : day.before)
+        out += fmt::format("\n{}\n  {} ({} of hands)\n       {}\n", beforeWhen(day, b, plan.units), b.title,
+                           format(b.minutes * 60.0, Dimension::Duration, plan.units), b.words);
     const auto order = stepsInOrder(day);
     const auto bursts = burstsAfter(day, order);
     std::string date;

@@ -23,6 +23,12 @@ std::vector<std::string> moldWords(const mold::OwnMold& m, UnitSystem units) {
             out.push_back(fmt::format("It comes out of a mold of {} by itself.", parts));
             break;
         case Leaves::Stretched:
+            if (m.map.parts == 2) {
+                out.push_back(fmt::format(
+                    "It comes out of a mold of two parts: {} of it is caught, and soft silicone bends over so little.",
+                    share(caught)));
+                break;
+            }
             out.push_back(fmt::format(
                 "{} of it is caught; a mold of one part stretches by {} to let it go, and such "
                 "silicone bears about {} ({} to {}).",

@@ -8,15 +8,12 @@
 #include "core/stages/sheets.h"
 #include "core/stages/spares.h"
 #include "core/stages/strength.h"
-#include "core/words/mold_words.h"
 #include "core/words/speaker.h"
 
 namespace uovo {
 namespace {
 
 constexpr size_t kDrawn = 8;  // corners: an outline with fewer is a panel
-
-constexpr int kPulls = 26;  // directions in which a mold of one's own is drawn off, here: it is answered at once
 
 constexpr double kLump = 0.008;  // m: a thicker place than three walls is worth a word
 
@@ -343,57 +340,6 @@ public:
         return 0;
     }
 
-    /// A mold of one's own, for a figure and an original.
-    std::optional<Answer> mold() const {
-        if (!family_.copied) return std::nullopt;
-        mold::MoldOptions options = mold::usualMold(lib_);
-        const auto& silicone = options.silicone;
-        auto box = mold::boxPour(s_.box.size(), first_.volume, options.wall, silicone);
-        std::optional<mold::OwnMold> own;  // of a model; of a thing in the hand only its size is known
-        if (!family_.byWater && s_.assembly.items.size() == 1) {
-            options.pulls = kPulls;
-            own = mold::ownMold(first_.surface, options, lib_);
-            box = own->box;
-        }
-        Answer a;
-        a.id = "mold";
-        if (own && own->leaves == mold::Leaves::InPieces) a.tone = Tone::Weak;
-        a.figure = {box.silicone, box.silicone, box.silicone, Dimension::Volume};
-        a.headline = volume(box.silicone);
-        a.after = "silicone for its mold";
-        a.sentence = fmt::format(
-            "By mass, one to one: {} of A and {} of B. Box {} × {} × {} inside, {} round the original on a sealed flat "
-            "base. Let it cure {}, undisturbed.",
-            mass(box.massA), mass(box.massB), length(box.inside.x), length(box.inside.y), length(box.inside.z),
-            length(lib_.former("moldWall")), format(silicone.cure, Dimension::Duration, plan_.units));
-        std::vector<std::string> comesOut;
-        if (own) comesOut = moldWords(*own, plan_.units);
-        for (auto said = comesOut.rbegin(); said != comesOut.rend(); ++said) a.sentence = *said + " " + a.sentence;
-        a.working = {"Silicone, box and pour",
-                     "V = (box − original) · (1 + spare);  one to one by mass is not one to one by volume",
-                     {{"original", volume(first_.volume), "", how()},
-                      {"wall round it", length(lib_.former("moldWall")), "8–10 mm", "common practice, no source"},
-                      {"by volume A", volume(box.volumeA), "", "from the densities"},
-                      {"by volume B", volume(box.volumeB), "", "from the densities"},
-                      {"spare", format(silicone.spare, Dimension::Percent, plan_.units), "5–20 %", "judgement"}},
-                     a.headline,
-                     "Only food-grade silicone. A mold taken from a real shell or nut carries its allergen. What is on "
-                     "top while casting becomes the base.",
-                     "Parts"};
-        if (own) {
-            a.working.inputs.push_back(
-                {"caught", format(own->map.caught / std::max(1e-12, own->map.area), Dimension::Percent, plan_.units),
-                 "", fmt::format("rays from its surface, the best of {} pulls", kPulls)});
-            if (own->map.parts == 1)
-                a.working.inputs.push_back(
-                    {"stretch", format(own->map.stretch, Dimension::Percent, plan_.units),
-                     fmt::format("bears {} to {}", format(own->stretchLow, Dimension::Percent, plan_.units),
-                                 format(own->stretchHigh, Dimension::Percent, plan_.units)),
-                     "rings round its sections; silicone of Shore A 20, judgement"});
-        }
-        return a;
-    }
-
     Answer cold() const {
         Answer a;
         a.id = "cold";
@@ -590,7 +536,7 @@ std::vector<Answer> partAnswers(const Piece& piece, const Plan& plan, const mate
                                 const PieceAnswers& known) {
     const PartTeller t(piece, plan, lib, known);
     std::vector<Answer> out{t.wall(), t.grams(), t.size()};
-    for (auto& a : {t.holds(), t.pattern(), t.opening(), t.joints(), t.mold()})
+    for (auto& a : {t.holds(), t.pattern(), t.opening(), t.joints()})
         if (a) out.push_back(*a);
     const Made& s = *known.made;
     if (s.wall) {

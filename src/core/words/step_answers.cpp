@@ -88,6 +88,10 @@ public:
                 a.sentence +=
                     fmt::format(" They lie close on {} of it.", format(t.cover, Dimension::Percent, plan_.units));
             }
+            if (step.each.value > known_.made->mass) {
+                a.tone = Tone::Weak;
+                a.sentence += " That is more than the piece itself weighs.";
+            }
             a.working = {
                 "When a topping stays",
                 "a grain's weight, ρ g π d³/6, against the yield stress on the half of it that sinks in, τ₀ π d²/2;  "
@@ -119,10 +123,11 @@ public:
         };
         for (const auto& step : piece_.making) {
             if (const auto* t = std::get_if<TopStep>(&step)) add(t->each.value, plan_.topping(t->topping)->name);
-            if (const auto* d = std::get_if<DecorateStep>(&step); d && d->way != DecorateStep::Way::Ribbon) {
-                const auto* c = d->usesChocolate() ? lib_.find(piece_.chocolateOf(*d)) : nullptr;
-                add(d->mass.value, c ? c->name : d->name.empty() ? "Decoration" : d->name);
-            }
+            if (const auto* d = std::get_if<DecorateStep>(&step))
+                if (const auto* done = known_.decoration(size_t(&step - piece_.making.data()))) {
+                    const auto* c = d->usesChocolate() ? lib_.find(piece_.chocolateOf(*d)) : nullptr;
+                    add(done->mass, c ? c->name : d->name.empty() ? "Decoration" : d->name);
+                }
             if (const auto* i = std::get_if<InsertStep>(&step); i && i->what != InsertStep::What::Piece)
                 add(i->mass.value * i->each, i->name);
         }
@@ -291,7 +296,8 @@ std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const mate
                                 const PieceAnswers& known) {
     const StepTeller t(piece, plan, lib, known);
     std::vector<Answer> out = t.order();
-    for (auto list : {t.toppings(), t.pieces(), t.served()})
+    for (auto list : {moldAnswers(piece, plan, lib, known), t.toppings(), decorAnswers(piece, plan, lib, known),
+                      t.pieces(), t.served()})
         for (auto& a : list) out.push_back(std::move(a));
     if (auto a = t.around()) out.push_back(std::move(*a));
     if (auto a = t.eaten()) out.push_back(std::move(*a));

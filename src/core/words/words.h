@@ -25,6 +25,13 @@ std::optional<Answer> besideAnswer(const Piece& piece, const Plan& plan, const m
 std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
                                 const PieceAnswers& known);
 
+/// Molds of one's own that are taken for a piece, a sentence each.
+std::vector<Answer> moldAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
+                                const PieceAnswers& known);
+/// Sentences about its decorations.
+std::vector<Answer> decorAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
+                                 const PieceAnswers& known);
+
 /// Sentences for one piece from its stage.
 std::vector<Answer> pieceAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
                                  const PieceAnswers& known);
@@ -36,6 +43,8 @@ std::vector<Answer> potAnswers(const Plan& plan, const material::Library& librar
 std::vector<std::string> cautionsOf(const schedule::Task& task, const material::Library& library);
 /// Texts of the cautions that concern something in the plan.
 std::vector<std::string> cautionsOf(const Plan& plan, const material::Library& library);
+/// Texts of cautions by their ids, in that order.
+std::vector<std::string> cautionTexts(const std::vector<const char*>& ids, const material::Library& library);
 /// What to take care of at one step of a piece, as sentences; empty where there is nothing.
 std::vector<std::string> cautionsAt(const Piece& piece, size_t step, const Plan& plan,
                                     const material::Library& library);
@@ -52,6 +61,9 @@ std::string movedWords(const DayPlan& before, const DayPlan& now, UnitSystem uni
 /// How far a day that should be under way has come by its ticks; empty where nothing of it is overdue or it is over.
 /// @param now local minutes
 std::string behindWords(const Plan& plan, const DayPlan& day, long now);
+
+/// "Thursday 30 July, 21:00 at the latest": when work of a day before is begun.
+std::string beforeWhen(const DayPlan& day, const Before& before, UnitSystem units);
 
 /// The day as a list of lines, with its chance and what it breaks. @param chance may be null @param person whose; none:
 /// everybody's

@@ -277,6 +277,11 @@ void TemplatesView::build() {
                      .arg(qstring(r.piece))
                      .arg(r.times())
                      .arg(qstring(format(r.spacing, Dimension::Length, session_.units())));
+    for (const auto& n : sheets_->nets)
+        parts << tr("box  %1, %2 × %3 inside and %4 high, %5")
+                     .arg(qstring(n.piece), qstring(format(n.net.inside.x, Dimension::Length, session_.units())),
+                          qstring(format(n.net.inside.y, Dimension::Length, session_.units())),
+                          qstring(format(n.net.inside.z, Dimension::Length, session_.units())), times(n.count));
     add(wrapped(parts.join(QLatin1Char('\n'))));
     add(wrapped(tr("Small parts first, near the edge, where it sets first. The same letter on two parts is one joint. "
                    "A knife is sharp: cut away from the hand that holds."),

@@ -380,29 +380,36 @@ void PlainCard::build(const LidStep&) {
 }
 
 void PlainCard::build(const DecorateStep& decorate) {
-    head(stepWords(*step(), *session_.piece()));
+    const bool bare = decorate.way == DecorateStep::Way::Ribbon || decorate.way == DecorateStep::Way::Grain;
+    const QString title =
+        inTheMold(*session_.piece(), at_) ? tr("In the mold first") : stepWords(*step(), *session_.piece());
+    head(title, bare ? nullptr : more(tr("Grams, size and places of it")));
     auto* way = choice(
         tr("How it is decorated"),
-        {tr("drizzled"), tr("painted"), tr("sprayed"), tr("dusted"), tr("stencilled"), tr("a ribbon")},
+        {tr("drizzled"), tr("painted"), tr("sprayed"), tr("dusted"), tr("stencilled"), tr("a ribbon"),
+         tr("scraped to show layers"), tr("splattered"), tr("marbled"), tr("pearl or gold paint"), tr("sugar paste"),
+         tr("edge in sugar"), tr("outline, filled"), tr("wood grain"), tr("petals")},
         [this] {
             const auto* s = as<DecorateStep>();
             return s ? static_cast<int>(s->way) : 0;
         },
         [this](int i) {
-            change<DecorateStep>(tr("Change the decoration"),
-                                 [i](DecorateStep& s) { s.way = static_cast<DecorateStep::Way>(i); });
+            change<DecorateStep>(tr("Change the decoration"), [this, i](DecorateStep& s) {
+                DecorateStep fresh = usualDecoration(static_cast<DecorateStep::Way>(i), session_.library());
+                fresh.chocolate = s.chocolate;
+                fresh.item = s.item;
+                fresh.extra = s.extra;
+                s = std::move(fresh);
+            });
         });
     box_->addWidget(way);
     if (decorate.usesChocolate()) box_->addWidget(chocolate<DecorateStep>(tr("Chocolate of the decoration")));
-    else box_->addWidget(words<DecorateStep>(tr("What it is"), tr("what it is"), "name", &DecorateStep::name));
-    if (decorate.way != DecorateStep::Way::Ribbon)
-        row(tr("on each"), nullptr,
-            figure<DecorateStep>(tr("Decoration on each"), QStringLiteral("making/%1/mass").arg(at_), Dimension::Mass,
-                                 "", &DecorateStep::mass));
-    if (decorate.way != DecorateStep::Way::Ribbon)
-        row(tr("one every"), nullptr,
-            figure<DecorateStep>(tr("Along the rim from one to the next"), QStringLiteral("making/%1/every").arg(at_),
-                                 Dimension::Length, "mm", &DecorateStep::every));
+    else if (decorate.way != DecorateStep::Way::Scrape && decorate.way != DecorateStep::Way::Grain)
+        box_->addWidget(words<DecorateStep>(tr("What it is"), tr("what it is"), "name", &DecorateStep::name));
+    if (decorate.way == DecorateStep::Way::Scrape)
+        row(tr("deep"), nullptr,
+            figure<DecorateStep>(tr("Scraped, deep"), QStringLiteral("making/%1/thick").arg(at_), Dimension::Length,
+                                 "mm", &DecorateStep::thick));
     row(tr("dry after"), nullptr,
         figure<DecorateStep>(tr("Dry after"), QStringLiteral("making/%1/dry").arg(at_), Dimension::Duration, "min",
                              &DecorateStep::dry));

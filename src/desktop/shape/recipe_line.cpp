@@ -154,6 +154,9 @@ void RecipeLine::build() {
     }
     if (hollow) filling(*piece);
     if (piece->usesMolds()) molds(*piece);
+    if (takesOwnMolds(*piece))
+        button(tr("its own mold"), QStringLiteral("ownMold"),
+               tr("How its mold is made and comes off, and when it is begun"), [this] { emit moldWanted(); });
 }
 
 void RecipeLine::molds(const Piece& piece) {

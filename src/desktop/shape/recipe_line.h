@@ -28,6 +28,7 @@ signals:
     void fileWanted();
     /// The profile of this part is to be drawn.
     void drawingWanted();
+    void moldWanted();
     /// An outline from a picture or of letters is wanted for a part. @param item key; empty: the whole
     void outlineWanted(const QString& item);
     /// The filling in detail.

@@ -106,6 +106,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     connect(recipe_, &RecipeLine::fileWanted, this, &ShapePlace::fileWanted);
     connect(recipe_, &RecipeLine::fillingWanted, this, &ShapePlace::fillingWanted);
     connect(recipe_, &RecipeLine::drawingWanted, this, &ShapePlace::drawingWanted);
+    connect(recipe_, &RecipeLine::moldWanted, this, &ShapePlace::moldWanted);
     connect(recipe_, &RecipeLine::outlineWanted, this, &ShapePlace::outlineWanted);
     connect(answers_, &AnswersColumn::workingWanted, this, &ShapePlace::workingWanted);
     connect(answers_, &AnswersColumn::strengthWanted, this, [this] { setHolding(true); });
@@ -368,6 +369,12 @@ void ShapePlace::painted(const form::Vec3& at, bool wipe) {
             spots.push_back({at, 1});
         }
     });
+}
+
+void ShapePlace::showInstead(std::optional<SolidScene> scene) {
+    if (holding_ || film_->isActive()) return;
+    if (scene) setTurning(true);
+    solid_->setFilm(std::move(scene));
 }
 
 QImage ShapePlace::picture(double ratio) {

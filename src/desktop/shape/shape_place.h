@@ -51,6 +51,8 @@ public:
     /// Shows the piece turning instead of cut open; parts are always shown so.
     void setTurning(bool turning);
     bool isTurning() const { return turning_; }
+    /// Shows this in place of the piece, as how its mold comes off; none: the piece again.
+    void showInstead(std::optional<SolidScene> scene);
     /// The picture on the stage now.
     QImage picture(double ratio);
     QString svgPicture() const;
@@ -63,6 +65,7 @@ signals:
     /// A page about what a step names: its filling, its topping.
     void stepPageWanted(size_t at);
     void snapWanted();
+    void moldWanted();
     void fileWanted();
     void drawingWanted();
     void outlineWanted(const QString& item);

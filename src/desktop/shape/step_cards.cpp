@@ -72,7 +72,9 @@ void StepCards::showMenu() {
     for (const Step& step : std::initializer_list<Step>{InsertStep{}, TopStep{}}) offer(step);
     if (!around) offer(FillStep{});
     if (piece->fill() && !piece->lid()) offer(LidStep{});
-    for (const Step& step : std::initializer_list<Step>{DecorateStep{}, SetStep{}}) offer(step);
+    for (const Step& step :
+         std::initializer_list<Step>{usualDecoration(DecorateStep::Way::Drizzle, session_.library()), SetStep{}})
+        offer(step);
     const auto missing = [&](const auto& step) {
         if (!firstOf<std::decay_t<decltype(step)>>(piece->making)) offer(step);
     };
@@ -174,7 +176,8 @@ void StepCards::refresh() {
             if (const auto* c = std::get_if<CastStep>(&step)) kind += qstring(c->item);
             if (const auto* s = std::get_if<InsertStep>(&step)) kind += s->what == InsertStep::What::Piece ? "p" : "t";
             if (const auto* s = std::get_if<DecorateStep>(&step))
-                kind += s->usesChocolate() ? "c" : s->way == DecorateStep::Way::Ribbon ? "r" : "d";
+                kind += QString::number(static_cast<int>(s->way)) +
+                        (inTheMold(*piece, static_cast<size_t>(&step - piece->making.data())) ? "m" : "");
             if (const auto* s = std::get_if<ServeStep>(&step))
                 kind += s->how < ServeStep::How::Mallet ? "a" : s->how == ServeStep::How::Mallet ? "m" : "f";
         }

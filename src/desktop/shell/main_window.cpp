@@ -19,7 +19,9 @@
 #include "desktop/melt/colour_page.h"
 #include "desktop/shape/advisor_page.h"
 #include "desktop/shape/coat_page.h"
+#include "desktop/shape/decoration_page.h"
 #include "desktop/shape/filling_page.h"
+#include "desktop/shape/mold_page.h"
 #include "desktop/shape/outline_page.h"
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shape/snap_page.h"
@@ -137,6 +139,7 @@ MainWindow::MainWindow(Session& session)
     connect(shape_, &ShapePlace::coatWanted, this,
             [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
     connect(shape_, &ShapePlace::snapWanted, this, [this] { sheet_->open(tr("Snap test"), snapPage(session_)); });
+    connect(shape_, &ShapePlace::moldWanted, this, &MainWindow::showMold);
     connect(shape_, &ShapePlace::fillingWanted, this,
             [this] { sheet_->open(tr("The filling"), fillingPage(session_)); });
     connect(shape_, &ShapePlace::stepPageWanted, this, [this](size_t at) {
@@ -146,6 +149,8 @@ MainWindow::MainWindow(Session& session)
             sheet_->open(tr("The topping"), toppingPage(session_, at));
         if (std::holds_alternative<FillStep>(piece->making[at]))
             sheet_->open(tr("The filling"), fillingPage(session_, at));
+        if (std::holds_alternative<DecorateStep>(piece->making[at]))
+            sheet_->open(tr("The decoration"), decorationPage(session_, at));
     });
     connect(melt_, &MeltPlace::colourWanted, this,
             [this](const QString& id) { sheet_->open(tr("A colour"), colourPage(session_, id.toStdString())); });
@@ -397,6 +402,17 @@ void MainWindow::lead(const QString& where) {
 }
 
 void MainWindow::say(const QString& sentence, bool harm) { notices_->say(sentence, harm); }
+
+void MainWindow::showMold() {
+    sheet_->open(tr("Its own mold"), moldPage(
+                                         session_,
+                                         [shape = QPointer<ShapePlace>(shape_)](std::optional<SolidScene> scene) {
+                                             if (shape) shape->showInstead(std::move(scene));
+                                         },
+                                         [window = QPointer<MainWindow>(this)] {
+                                             if (window) window->showMold();
+                                         }));
+}
 
 void MainWindow::showWorking(const Answer& answer) {
     sheet_->open(qstring(answer.working.title), workingPage(answer.working));

@@ -100,6 +100,7 @@ private:
     void showDeadline();
     void showProfile();
     void showCommands();
+    void showMold();
     void showWorking(const Answer& answer);
     void remember(const QString& path);
     void fillRecent();

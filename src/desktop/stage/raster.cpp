@@ -74,7 +74,7 @@ public:
                     v /= r;
                 }
                 const float w = std::sqrt(std::max(0.f, 1 - u * u - v * v));
-                nodes_[static_cast<size_t>(j * kSize + i)] =
+                nodes_[static_cast<size_t>(j) * kSize + static_cast<size_t>(i)] =
                     lightOf(QVector3D(1, 0, 0) * u + kUp * v + kEye * w, gloss, shade);
             }
     }
@@ -152,6 +152,7 @@ bool Raster::isRim(int x, int y) const {
 QImage Raster::shaded() const {
     QImage image(width_, height_, QImage::Format_ARGB32_Premultiplied);
     std::vector<const LightTable*> tables;
+    tables.reserve(surfaces_.size());
     for (const auto& s : surfaces_) tables.push_back(&LightTable::of(s.gloss, s.shade));
     uchar* bits = image.bits();
     const qsizetype stride = image.bytesPerLine();
@@ -167,9 +168,15 @@ QImage Raster::shaded() const {
                 }
                 const Seen& t = seen_[static_cast<size_t>(p.triangle)];
                 const float c = 1 - p.a - p.b;
-                line[x] = shade(
-                    t.normal[0] * p.a + t.normal[1] * p.b + t.normal[2] * c, surfaces_[static_cast<size_t>(t.surface)],
-                    t.wall[0] * p.a + t.wall[1] * p.b + t.wall[2] * c, *tables[static_cast<size_t>(t.surface)]);
+                const Surface& surface = surfaces_[static_cast<size_t>(t.surface)];
+                QRgb colour = surface.rgb;
+                if (t.places >= 0) {
+                    const auto& at = places_[static_cast<size_t>(t.places)].at;
+                    colour = patternedAt(at[0] * p.a + at[1] * p.b + at[2] * c, surface);
+                }
+                line[x] = shade(t.normal[0] * p.a + t.normal[1] * p.b + t.normal[2] * c, surface,
+                                t.wall[0] * p.a + t.wall[1] * p.b + t.wall[2] * c,
+                                *tables[static_cast<size_t>(t.surface)], colour);
                 const float hatched = t.hatch[0] * p.a + t.hatch[1] * p.b + t.hatch[2] * c;
                 if (hatched > 0.5f) {
                     const int at = (x + y) % hatch_;
@@ -193,11 +200,26 @@ static float shoulder(float lit) {
     return lit <= kFrom ? std::max(0.f, lit) : kFrom + kRoom * (1 - std::exp(-(lit - kFrom) / (1.35f * kRoom)));
 }
 
-QRgb Raster::shade(const QVector3D& normal, const Surface& s, float wall, const LightTable& table) {
+QRgb Raster::patternedAt(const QVector3D& place, const Surface& s) {
+    float r = static_cast<float>(qRed(s.rgb)), g = static_cast<float>(qGreen(s.rgb)),
+          b = static_cast<float>(qBlue(s.rgb));
+    for (const auto& pattern : *s.patterns) {
+        bool edge = false;
+        const float k = pattern.at(place, edge);
+        if (k <= 0) continue;
+        const QRgb over = edge && pattern.edge ? pattern.edge : pattern.colour;
+        r += (static_cast<float>(qRed(over)) - r) * k;
+        g += (static_cast<float>(qGreen(over)) - g) * k;
+        b += (static_cast<float>(qBlue(over)) - b) * k;
+    }
+    return qRgb(static_cast<int>(r), static_cast<int>(g), static_cast<int>(b));
+}
+
+QRgb Raster::shade(const QVector3D& normal, const Surface& s, float wall, const LightTable& table, QRgb patterned) {
     const Light light = table.at(normal);
     const QRgb mapped =
         s.map ? (*s.map)[static_cast<size_t>(std::clamp(wall, 0.f, 1.f) * static_cast<float>(s.map->size() - 1))]
-              : s.rgb;
+              : patterned;
     const auto channel = [&](int base, int veil, float tint) {
         const float lit = shoulder(static_cast<float>(base) * light.diffuse + 255 * light.sheen * tint);
         return static_cast<int>(lit + (static_cast<float>(veil) - lit) * s.veiled + 0.5f);
@@ -245,6 +267,10 @@ void Raster::triangle(const Corner& a, const Corner& b, const Corner& c) {
            {a.wall, b.wall, c.wall},
            {a.hatch, b.hatch, c.hatch},
            static_cast<int>(surfaces_.size()) - 1};
+    if (surfaces_.back().patterns && patterned_ && !farSide) {
+        t.places = static_cast<int>(places_.size());
+        places_.push_back({{a.place, b.place, c.place}});
+    }
     if (farSide) t = {{cutNormal_, cutNormal_, cutNormal_}, {0, 0, 0}, {0, 0, 0}, cutFace_};
     seen_.push_back(t);
 }

@@ -5,6 +5,8 @@
 #include <QVector3D>
 #include <vector>
 
+#include "desktop/stage/pattern.h"
+
 namespace uovo::desktop {
 
 /// A corner in paper coordinates: x to the right and y down in pixels, z away from the eye in any unit.
@@ -12,6 +14,7 @@ struct Corner {
     QVector3D at, normal;  ///< normal in eye space (x right, y up, z towards the eye), unit length
     float keep = 1;        ///< distance to a section plane: what is below 0 is cut away
     float wall = 0;        ///< 0 thin to 1 thick, for a surface that shows a map
+    QVector3D place = {};  ///< in the scene, where a surface has patterns
     float hatch = 0;       ///< above ½ it is hatched: bare, or a groove that shuts air in
 };
 
@@ -22,8 +25,9 @@ struct Surface {
     float shade = 0.0f;  ///< 0 outside, up to 1: darker, for the inside of a bowl
     QColor veil;         ///< mixed in by `veiled`
     float veiled = 0.0f;
-    QRgb rgb = 0, veilRgb = 0;               ///< of `base` and `veil`, set by the raster
-    const std::vector<QRgb>* map = nullptr;  ///< colours from thin to thick instead of `base`; not owned
+    QRgb rgb = 0, veilRgb = 0;                       ///< of `base` and `veil`, set by the raster
+    const std::vector<Pattern>* patterns = nullptr;  ///< what lies on it; not owned
+    const std::vector<QRgb>* map = nullptr;          ///< colours from thin to thick instead of `base`; not owned
 };
 
 class LightTable;
@@ -44,6 +48,8 @@ public:
     void triangle(const Corner& a, const Corner& b, const Corner& c);
     /// Bodies are closed and uncut: their far sides need not be drawn.
     void setCulling(bool culling) { culling_ = culling; }
+    /// Whether what follows shows its surface's patterns: not where it looks into the piece.
+    void setPatterned(bool patterned) { patterned_ = patterned; }
     /// Hatching lines so many pixels apart.
     void setHatch(int spacing) { hatch_ = spacing; }
     /// A line of this colour round all that is drawn, so many pixels wide; 0: none.
@@ -63,13 +69,21 @@ private:
         float wall[3];
         float hatch[3];
         int surface;
+        int places = -1;
     };
-    static QRgb shade(const QVector3D& normal, const Surface& surface, float wall, const LightTable& table);
+    static QRgb shade(const QVector3D& normal, const Surface& surface, float wall, const LightTable& table,
+                      QRgb patterned);
+    /// What is seen at a place of a surface with patterns.
+    static QRgb patternedAt(const QVector3D& place, const Surface& surface);
 
     int width_, height_;
     std::vector<Pixel> pixels_;
+    struct Places {
+        QVector3D at[3];
+    };
     std::vector<Seen> seen_;
-    bool culling_ = false;
+    std::vector<Places> places_;  // of triangles of surfaces with patterns
+    bool culling_ = false, patterned_ = true;
     /// Whether something is drawn within the rim's width of an empty pixel.
     bool isRim(int x, int y) const;
 

@@ -204,6 +204,7 @@ std::vector<std::string> chocolatesOf(const Piece& piece) {
     std::vector<std::string> out{piece.chocolate};
     for (const auto& c : piece.coats()) out.insert(out.end(), {c.item, piece.chocolateOf(c)});
     for (const auto& c : piece.casts()) out.insert(out.end(), {c.item, piece.chocolateOf(c)});
+    for (auto& key : patternKeys(piece)) out.push_back(std::move(key));
     return out;
 }
 
@@ -233,6 +234,8 @@ SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor&
     b.hatch = std::move(hatch);
     return b;
 }
+
+SolidBody plainBody(form::Mesh mesh, const QColor& colour) { return meshBody(std::move(mesh), colour); }
 
 SolidScene sceneOf(std::vector<SolidBody> bodies) {
     SolidScene s;
@@ -291,12 +294,17 @@ SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
             return made->meridian ? chocolate : chocolateColour(shownChocolate(piece, item, coated));
         });
         if (made->meridian && s.bodies.size() == 1) s.bodies.front().name = QString::fromStdString(piece.name);
+        for (size_t k = 0; k < s.bodies.size() && k < made->assembly.items.size(); ++k)
+            if (made->assembly.items[k].edible)
+                s.bodies[k].patterns =
+                    patternsOf(piece, answers, made->assembly.items[k].key, form::bounds(s.bodies[k].mesh));
     } else if (made) {  // smoother than its triangles
         std::vector<double> wall;
         SolidBody b = meshBody(
             form::wallOfRevolution(made->meridian->profile, made->meridian->coats.wall, 72, 34, &wall), chocolate);
         b.wall.assign(wall.begin(), wall.end());
         b.name = QString::fromStdString(piece.name);
+        b.patterns = patternsOf(piece, answers, {}, form::bounds(b.mesh));
         s.bodies.push_back(std::move(b));
         measure(s);
     }
@@ -354,6 +362,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
     raster.setHatch(7 * k);
     raster.setRim(view.rim, k);
     std::vector<QRgb> map;
+    map.reserve(64);
     for (int i = 0; i < 64; ++i) map.push_back(report::wallColour(i, 0, 63).rgb());
     if (section.cutting) {
         const QVector3D axis(view.cutAxis == 0 ? -1 : 0, view.cutAxis == 1 ? -1 : 0, view.cutAxis == 2 ? -1 : 0);
@@ -369,6 +378,7 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
             s.map = &map;
             s.gloss = 0.15f;
         }
+        if (!b.patterns.empty() && !s.map) s.patterns = &b.patterns;
         raster.setSurface(s);
         const form::Vec3 move{b.apart.x() * view.apart, b.apart.y() * view.apart, b.apart.z() * view.apart};
         corners.resize(b.mesh.points.size());
@@ -377,10 +387,17 @@ QImage paintSolid(const SolidScene& scene, const SolidView& view, const QSize& s
             const QPointF at = project(p);
             corners[i].at = QVector3D(float(at.x()), float(at.y()), float(project.depth(p)));
             corners[i].keep = float(section.keep(p));
+            if (s.patterns) corners[i].place = toQt(b.mesh.points[i]);
             corners[i].hatch = b.hatch.empty() ? 0.f : float(b.hatch[i]);
             corners[i].wall = b.wall.empty() ? 0 : float((b.wall[i] - scene.mapLow) / (scene.mapHigh - scene.mapLow));
         }
+        const form::Box box = s.patterns ? form::bounds(b.mesh) : form::Box{};
+        const QVector3D inside = toQt((box.low + box.high) * 0.5);
         for (size_t i = 0; i < b.mesh.triangles.size(); ++i) {
+            if (s.patterns)  // what looks into the piece stays bare
+                raster.setPatterned(
+                    QVector3D::dotProduct(b.normals[3 * i], corners[size_t(b.mesh.triangles[i][0])].place - inside) >
+                    -1e-4f);
             Corner c[3];
             for (size_t j = 0; j < 3; ++j) {
                 c[j] = corners[size_t(b.mesh.triangles[i][j])];

@@ -8,6 +8,7 @@
 
 #include "core/answers/answers.h"
 #include "core/form/mesh.h"
+#include "desktop/stage/pattern.h"
 
 namespace uovo::desktop {
 
@@ -19,6 +20,7 @@ struct SolidBody {
     std::vector<QVector3D> normals;  ///< three a triangle: smooth within a face, sharp at creases
     std::vector<float> wall;         ///< m at each corner, or empty
     std::vector<char> hatch;         ///< corners that are hatched, or empty
+    std::vector<Pattern> patterns;   ///< decorations and toppings on it, the first lowest
     QVector3D apart;                 ///< m it moves when the scene is pulled apart
     QColor colour;
     QString name;
@@ -33,8 +35,14 @@ struct SolidScene {
     struct Arrow {
         form::Vec3 at, along;  ///< m; its length as drawn, towards `at`
     };
-    std::vector<Arrow> arrows;       ///< forces
-    bool arrowsMove = false;         ///< … which a person may draw longer or shorter
+    std::vector<Arrow> arrows;  ///< forces
+    bool arrowsMove = false;    ///< … which a person may draw longer or shorter
+    struct Key {
+        QColor colour;
+        QString words;
+        bool hatched = false;
+    };
+    std::vector<Key> keys;           ///< what its colours say, where it is no map of a wall
     std::optional<form::Vec3> weak;  ///< the place that opens first
     size_t triangles() const;
 };
@@ -52,6 +60,8 @@ SolidBody bodyOf(const form::Shape& shape, const form::Pose& pose, const QColor&
 /// to the corners, m
 SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thickness, const std::vector<form::Vec3>& moved,
                    const std::vector<float>& value, const QColor& colour);
+/// A mesh in one colour; it may be open.
+SolidBody plainBody(form::Mesh mesh, const QColor& colour);
 /// Bodies that are not of an assembly, measured for the stage.
 SolidScene sceneOf(std::vector<SolidBody> bodies);
 

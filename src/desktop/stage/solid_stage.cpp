@@ -273,7 +273,7 @@ void SolidStage::paintMeasures(QPainter& p, const Projection& project) {
     };
     const Line lines[]{{{box.low.x, box.low.y - off, box.low.z}, {box.high.x, box.low.y - off, box.low.z}, d.x},
                        {{side, box.low.y, box.low.z}, {side, box.high.y, box.low.z}, d.y},
-                       {{fromRight ? box.high.x + off : box.low.x - off, fromRight ? box.low.y : box.low.y, box.low.z},
+                       {{fromRight ? box.high.x + off : box.low.x - off, box.low.y, box.low.z},
                         {fromRight ? box.high.x + off : box.low.x - off, box.low.y, box.high.z},
                         d.z}};
     p.setFont(report::font(14, QFont::Medium));
@@ -323,7 +323,8 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
     }
     p.drawImage(rect(), body_);
     paintMeasures(p, project);
-    if (mapShown())
+    if (!scene().keys.empty()) paintKeys(p);
+    else if (mapShown())
         report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9),
                                 scene().stress ? tr("no pull") : qstring(format(kMapThin, Dimension::Length, units_)),
                                 scene().stress
@@ -344,6 +345,29 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
         QColor veil = theme().paper;
         veil.setAlpha(90);
         p.fillRect(rect(), veil);
+    }
+}
+
+/// What the colours say, a line each at the lower left.
+void SolidStage::paintKeys(QPainter& p) {
+    p.setFont(report::font(13));
+    double y = height() - 14 - 20.0 * double(scene().keys.size() - 1);
+    for (const auto& key : scene().keys) {
+        const QRectF swatch(20, y - 11, 22, 13);
+        p.fillRect(swatch, key.colour);
+        if (key.hatched) {
+            p.setPen(QPen(theme().harm, 1.6));
+            p.setClipRect(swatch);
+            for (double x = swatch.left() - 12; x < swatch.right(); x += 6)
+                p.drawLine(QPointF(x, swatch.bottom()), QPointF(x + 13, swatch.top()));
+            p.setClipping(false);
+        }
+        p.setPen(QPen(theme().balloon, 1));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(swatch);
+        p.setPen(theme().ink);
+        p.drawText(QPointF(swatch.right() + 8, y), key.words);
+        y += 20;
     }
 }
 

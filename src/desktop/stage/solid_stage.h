@@ -63,6 +63,7 @@ protected:
     void leaveEvent(QEvent*) override;
 
 private:
+    void paintKeys(QPainter& p);
     void paintReading(QPainter& p);
     void paintLoads(QPainter& p, const Projection& project, bool interactive);
     void paintSpots(QPainter& p, const Projection& project);

@@ -1,0 +1,250 @@
+#include "core/words/decor_words.h"
+
+#include <fmt/format.h>
+
+#include <cmath>
+
+#include "core/quantity/plural.h"
+#include "core/quantity/words.h"
+#include "core/stages/rim_ring.h"
+#include "core/stages/sheets.h"
+
+namespace uovo {
+namespace {
+
+using Decor = DecorateStep::Way;
+
+class Instructor {
+public:
+    Instructor(const Piece& piece, size_t step, const Plan& plan, const material::Library& lib,
+               const PieceAnswers& known)
+        : piece_(piece),
+          d_(std::get<DecorateStep>(piece.making[step])),
+          done_(*known.decoration(step)),
+          made_(*known.made),
+          plan_(plan),
+          lib_(lib),
+          known_(known) {}
+
+    DecorWords all() {
+        out_.title = title();
+        before();
+        way();
+        if (const auto ring = rimRing(piece_, d_, made_))
+            out_.how.push_back(
+                fmt::format("{} round the rim, {} from one to the next: the rim ring among the templates "
+                            "has their places.",
+                            ring->times(), length(ring->spacing)));
+        if (d_.dry.value > 0)
+            out_.how.push_back(
+                fmt::format("Touch it after {}.", d_.dry.typed.empty() ? time(d_.dry.value) : d_.dry.typed));
+        return std::move(out_);
+    }
+
+private:
+    std::string length(double m) const { return format(m, Dimension::Length, plan_.units); }
+    std::string said(const Measure& m) const { return m.typed.empty() ? length(m.value) : m.typed; }
+    std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
+    std::string time(double s) const { return format(s, Dimension::Duration, plan_.units); }
+    std::string percent(double share) const { return format(share, Dimension::Percent, plan_.units); }
+    std::string what() const {
+        const auto* c = d_.usesChocolate() ? lib_.find(piece_.chocolateOf(d_)) : nullptr;
+        return c ? lowerFirst(c->name) : d_.name.empty() ? lowerFirst(usualName(d_.way)) : lowerFirst(d_.name);
+    }
+    void how(std::string words) { out_.how.push_back(std::move(words)); }
+
+    std::string title() const {
+        constexpr const char* kFirst[]{"Drizzle the mold",
+                                       "Paint in the mold",
+                                       "Spray the mold",
+                                       "Dust the mold",
+                                       "Stencil the mold",
+                                       "",
+                                       "",
+                                       "Splatter the mold",
+                                       "Marble the mold",
+                                       "Gild the mold",
+                                       "",
+                                       "",
+                                       "Fill fields in the mold",
+                                       "",
+                                       ""};
+        constexpr const char* kAfter[]{"Drizzle it",
+                                       "Paint it",
+                                       "Spray it",
+                                       "Dust it",
+                                       "Stencil it",
+                                       "Tie a ribbon round it",
+                                       "Scrape a pattern into it",
+                                       "Splatter it",
+                                       "Marble it",
+                                       "Paint it with luster",
+                                       "Lay sugar paste on it",
+                                       "Dip its edge",
+                                       "Outline and fill fields",
+                                       "Brush wood grain in",
+                                       "Petals of modeling chocolate"};
+        const auto k = static_cast<size_t>(d_.way);
+        return done_.first && *kFirst[k] ? kFirst[k] : kAfter[k];
+    }
+
+    void before() {
+        if (done_.first)
+            how(fmt::format(
+                "On the bare, dry face of the mold, before any other chocolate: what is first lies outside. "
+                "Let it set, then {}.",
+                piece_.coats().empty() ? "cast" : "coat"));
+    }
+
+    void way() {
+        const std::string with = fmt::format("With {}{}.", what(),
+                                             done_.mass >= kWeighed ? ", " + mass(done_.mass) + " on each"
+                                             : done_.mass > 0       ? ", a trace on each"
+                                                                    : "");
+        switch (d_.way) {
+            case Decor::Drizzle:
+                how(with);
+                how(fmt::format("From a paper bag with an opening of {}, {} of line: swing beyond the edge and back.",
+                                said(d_.width), length(done_.line)));
+                out_.look = {"Lines as high as they are wide, none runs."};
+                out_.wrong = {"It runs: too warm. It breaks off: too cold."};
+                break;
+            case Decor::Paint:
+                how(with);
+                how(fmt::format("{} of it{}, light colours before dark ones; each dry to the touch before the next.",
+                                upperFirst(percent(d_.cover)),
+                                d_.times > 1 ? fmt::format(", {} thin layers", d_.times) : ""));
+                how("Colours of oil or cocoa butter, never of water: it seizes chocolate.");
+                out_.wrong = {"Streaks: the brush is cold or the layer too thick."};
+                break;
+            case Decor::Spray:
+                how(
+                    fmt::format("With {}, thinned with as much melted cocoa butter: {} in the pot for each, half of it "
+                                "goes beside.",
+                                what(), mass(done_.used)));
+                how(fmt::format(
+                    "From {} away, {}, turning it; a piece straight from the cold gives velvet, one as warm "
+                    "as the room gives gloss.",
+                    length(lib_.decorating("sprayDistance")),
+                    d_.times == 1 ? std::string("one pass") : fmt::format("{} passes", d_.times)));
+                out_.wrong = {"It runs: too near, or too much at once."};
+                break;
+            case Decor::Dust:
+                how(with);
+                how("Through a fine sieve or off a soft dry brush, on a surface that is dry and not tacky.");
+                break;
+            case Decor::Stencil:
+                how(with);
+                how(fmt::format("Lay the paper close, fix it, spread or spray thinly.{}",
+                                std::isfinite(done_.lifts)
+                                    ? fmt::format(" Lift it straight up within {}, before it sets.", time(done_.lifts))
+                                    : ""));
+                out_.wrong = {"Torn edges: it had set. Blurred ones: the paper stood off."};
+                break;
+            case Decor::Ribbon: {
+                const double lap = lib_.usual("ribbonLap");
+                if (!d_.name.empty()) how("With " + lowerFirst(d_.name) + ".");
+                how(fmt::format("Cut it {} long, {} of it to lap over, the seam at the back.",
+                                length(ribbonRound(made_, d_.item) + lap), length(lap)));
+                break;
+            }
+            case Decor::Scrape:
+                how("Once it has set, at room temperature: straight from the cold it chips.");
+                how(fmt::format("{} deep with a blade or a ball tool, away from you{}.", said(d_.thick), bared()));
+                how(fmt::format("{} come off each: back into the pot.", mass(done_.away)));
+                out_.look = {"The colour below shows evenly; brush the shavings off as you go."};
+                if (done_.leaves < lib_.decorating("scrapeLeaves"))
+                    out_.wrong = {fmt::format("At its thinnest place only {} would stay: scrape where it is thick.",
+                                              length(std::max(0.0, done_.leaves)))};
+                break;
+            case Decor::Splatter:
+                how(with);
+                how("Warm it until it runs off the brush; flick it off against a stick, from an arm's length.");
+                break;
+            case Decor::Marble:
+                how(with);
+                how("Drop it in while the other tone still runs, and draw a skewer through both three or four times: "
+                    "no "
+                    "more, or they mix.");
+                break;
+            case Decor::Gild:
+                how(with);
+                how(fmt::format(
+                    "{} on a face that is dry and free of grease, the first one dry before the next.",
+                    d_.times == 1 ? std::string("One thin layer") : fmt::format("{} thin layers", d_.times)));
+                break;
+            case Decor::Paste:
+                how(with);
+                how(
+                    fmt::format("Kneaded soft with its colour, rolled {} thin, cut, laid on while the chocolate is a "
+                                "little warm; on cold chocolate a dab of syrup holds it.",
+                                said(d_.thick)));
+                out_.wrong = {"It weeps in the fridge: keep it dry and at room temperature."};
+                break;
+            case Decor::Edge:
+                how(with);
+                how(fmt::format(
+                    "Brush {} of the edge with chocolate or syrup, press it into a plate of it at once, knock "
+                    "off what is loose.",
+                    said(d_.width)));
+                break;
+            case Decor::Flood:
+                how(with);
+                how(
+                    fmt::format("Pipe the outline {} wide and let it set; fill it with thinner chocolate {} high. On a "
+                                "curved side fill a third at a time, that side up.",
+                                said(d_.width), said(d_.thick)));
+                out_.wrong = {"It runs over the line: too full, or the side stands too steep."};
+                break;
+            case Decor::Grain:
+                how("While it is firm and not yet hard, draw a stiff brush kept for food along one way, lightly "
+                    "curved; "
+                    "a knot here and there.");
+                break;
+            case Decor::Petals:
+                how(with);
+                {
+                    const auto paste = modelingPaste(done_.used * known_.make, piece_.chocolateOf(d_), lib_);
+                    how(fmt::format("For all: {} of chocolate and {} of glucose syrup, made on a day before.",
+                                    mass(paste.chocolate), mass(paste.syrup)));
+                }
+                how(fmt::format("Knead the modeling chocolate, roll it in turns thinner down to {}, cut {} of {} each.",
+                                said(d_.thick),
+                                d_.times == 1 ? std::string("one petal") : fmt::format("{} petals", d_.times),
+                                said(d_.width)));
+                how("Thin the upper edge between two films, curve it over a finger, set them from the inside outwards, "
+                    "each over the seam of the two before. Dust when dry.");
+                out_.wrong = {"It cracks: knead it warmer. It sticks: back to the cold for five minutes."};
+                break;
+        }
+    }
+
+    /// ", that bares the milk below (from about 0.8 mm)"
+    std::string bared() const {
+        const Decorated::Bared* at = nullptr;
+        for (const auto& b : done_.bares)
+            if (b.mean > 0 && b.mean <= d_.thick.value) at = &b;
+        const auto* c = at ? lib_.find(at->chocolate) : nullptr;
+        return c ? fmt::format(", down to {}: it begins {} to {} deep", lowerFirst(c->name), length(at->low),
+                               length(at->high))
+                 : "";
+    }
+
+    const Piece& piece_;
+    const DecorateStep& d_;
+    const Decorated& done_;
+    const Made& made_;
+    const Plan& plan_;
+    const material::Library& lib_;
+    const PieceAnswers& known_;
+    DecorWords out_;
+};
+
+}  // namespace
+
+DecorWords decorWords(const Piece& piece, size_t step, const Plan& plan, const material::Library& lib,
+                      const PieceAnswers& known) {
+    return Instructor(piece, step, plan, lib, known).all();
+}
+
+}  // namespace uovo

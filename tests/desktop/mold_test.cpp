@@ -1,0 +1,170 @@
+// The page of a mold of one's own and that of a decoration, in a real window.
+#include <QCheckBox>
+#include <QComboBox>
+#include <QLabel>
+#include <QPushButton>
+
+#include "core/form/decimate.h"
+#include "core/form/iso_surface.h"
+#include "program.h"
+
+namespace {
+
+QPushButton* press(Program& p, const char* name) {
+    auto* b = p.window.sheet()->findChild<QPushButton*>(QString::fromLatin1(name));
+    REQUIRE(b);
+    b->click();
+    return b;
+}
+
+FigureField* field(Program& p, const QString& place) {
+    for (auto* f : p.window.sheet()->findChildren<FigureField*>())
+        if (f->place() == place) return f;
+    FAIL(place.toStdString());
+    return nullptr;
+}
+
+void type(FigureField* f, const QString& words) {
+    f->edit()->setFocus();
+    f->edit()->setText(words);
+    QTest::keyClick(f->edit(), Qt::Key_Return);
+}
+
+void openMold(Program& p) {
+    p.session.select("meteorite");
+    p.answered();
+    p.window.shape()->recipe()->findChild<QPushButton*>("ownMold")->click();
+    p.answered();
+}
+
+}  // namespace
+
+TEST_CASE("the mold of a figure is shown on the stage while its page is open, and follows what is typed") {
+    Program p;
+    openMold(p);
+    CHECK(p.window.shape()->solid()->showsFilm());
+    CHECK(p.window.shape()->solid()->scene().keys.size() >= 2);
+    CHECK(!p.window.shape()->solid()->scene().arrows.empty());
+    auto* said = p.window.sheet()->findChild<QLabel*>("moldSaid");
+    CHECK(said->text().contains("silicone for its mold"));
+    // what is typed is in the plan, and the sentence follows
+    type(field(p, "mold/partsA"), "2");
+    p.answered();
+    CHECK(p.piece().mold.partsA == 2);
+    CHECK(said->text().contains("2 to 1"));
+    // a day before, until it is there
+    auto* there = p.window.sheet()->findChild<QCheckBox*>("moldThere");
+    CHECK(there->isChecked() == p.piece().mold.there);
+    if (there->isChecked()) there->click();
+    p.answered();
+    CHECK(p.session.answers()->day->before.size() == 1);
+    there->click();
+    p.answered();
+    CHECK(p.session.answers()->day->before.empty());
+    // a sentence beside its field, the plan stays as it was
+    type(field(p, "mold/wall"), "900 mm");
+    p.answered();
+    CHECK(field(p, "mold/wall")->complaint()->text().contains("between 3 and 50 mm"));
+    CHECK(p.piece().mold.wall.value == 0.009);
+    // gone with its page, and with another piece
+    p.session.select("moon");
+    CHECK(!p.window.shape()->solid()->showsFilm());
+    p.session.select("meteorite");
+    p.answered();
+    CHECK(p.window.shape()->solid()->showsFilm());
+    p.window.sheet()->hide();
+    CHECK(!p.window.shape()->solid()->showsFilm());
+}
+
+TEST_CASE("what comes out whole is not cut; a foot and a hollow change the model, and are undone") {
+    Program p;
+    openMold(p);
+    auto* trouble = p.window.sheet()->findChild<QLabel*>("moldTrouble");
+    press(p, "moldCut");
+    REQUIRE(QTest::qWaitFor([&] { return trouble->isVisible(); }, kPatience));
+    CHECK(trouble->text().contains("comes out whole"));
+    const double before = p.grams();
+    press(p, "moldFoot");
+    p.answered();
+    CHECK(p.piece().shape.mesh != "meteorite");
+    CHECK(p.grams() != before);
+    p.session.document().undo();
+    p.answered();
+    CHECK(p.piece().shape.mesh == "meteorite");
+    CHECK(p.grams() == before);
+    press(p, "moldHollow");
+    p.answered();
+    CHECK(p.grams() < before);
+    p.session.document().undo();
+    p.answered();
+}
+
+TEST_CASE("a branching figure is cut apart by one button, in one step that can be taken back") {
+    Program p;
+    Plan plan;
+    plan.deadline = p.session.plan().deadline;
+    plan.meshes["twig"] = std::make_shared<const form::Mesh>(*form::decimated(form::seedHead(0.11, 70), 6000));
+    plan.pieces = {newPiece(plan, "mesh")};
+    Piece& twig = plan.pieces[0];
+    twig.shape.mesh = "twig";
+    twig.shape.values["scale"] = Measure(1);
+    twig.complete();
+    const std::string id = twig.id;
+    p.session.document().setPlan(plan, {});
+    p.session.select(QString::fromStdString(id));
+    p.answered();
+    p.window.shape()->recipe()->findChild<QPushButton*>("ownMold")->click();
+    p.answered();
+    press(p, "moldCut");
+    REQUIRE(QTest::qWaitFor([&] { return p.piece().shape.family == form::kAssembly; }, kPatience));
+    p.answered();
+    auto* part = p.window.sheet()->findChild<QComboBox*>("moldPart");
+    REQUIRE(part);
+    CHECK(part->count() == static_cast<int>(p.piece().shape.items.size()));
+    CHECK(p.session.pieceAnswers(id)->molds.size() == p.piece().shape.items.size());
+    CHECK(p.window.shape()->solid()->showsFilm());
+    part->setCurrentIndex(1);
+    emit part->activated(1);
+    CHECK(p.window.sheet()->findChild<QLabel*>("moldSaid")->text().contains("for the mold of the"));
+    p.session.document().undo();
+    p.answered();
+    CHECK(p.piece().shape.family == "mesh");
+}
+
+TEST_CASE("a decoration is counted from its size, or weighed") {
+    Program p;
+    p.session.select("moon");
+    p.answered();
+    size_t at = 0;
+    for (size_t k = 0; k < p.piece().making.size(); ++k)
+        if (std::holds_alternative<DecorateStep>(p.piece().making[k])) at = k;
+    REQUIRE(at > 0);
+    emit p.window.shape()->stepPageWanted(at);
+    const auto step = [&]() -> const DecorateStep& { return std::get<DecorateStep>(p.piece().making[at]); };
+    REQUIRE(step().mass.value > 0);
+    CHECK(field(p, "decoration/mass")->isVisible());
+    CHECK(!field(p, "decoration/line")->isVisible());
+    press(p, "decorationCount");
+    p.answered();
+    CHECK(step().mass.value == 0);
+    CHECK(field(p, "decoration/line")->isVisible());
+    type(field(p, "decoration/line"), "2 m");
+    p.answered();
+    CHECK(step().line.value == 2);
+    const auto known = p.session.pieceAnswers("moon");
+    CHECK(known->decoration(at)->line == Approx(2));
+    CHECK(p.window.sheet()->findChild<QLabel*>("decorationSaid")->text().contains("of line"));
+    press(p, "decorationWeigh");
+    p.answered();
+    CHECK(step().mass.value == Approx(known->decoration(at)->mass));
+    // another way brings its own figures
+    p.session.editPiece("Scrape", [&](Piece& piece) {
+        piece.making[at] = usualDecoration(DecorateStep::Way::Scrape, p.session.library());
+    });
+    emit p.window.shape()->stepPageWanted(at);
+    p.answered();
+    type(field(p, "decoration/thick"), "-3 mm");
+    p.answered();
+    CHECK(!field(p, "decoration/thick")->complaint()->text().isEmpty());
+    CHECK(step().thick.value > 0);
+}
