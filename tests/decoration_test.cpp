@@ -70,7 +70,7 @@ TEST_CASE("a drizzle weighs its line, by its length and the square of its width"
 TEST_CASE("every way that lays something on weighs, goes into a pot or the list, and takes hands") {
     const Plan bare = halfBall();
     const auto without = test::answersOf(bare);
-    for (int w = 0; w < 15; ++w) {
+    for (int w = 0; w < 18; ++w) {
         DecorateStep d = usual(static_cast<Way>(w));
         d.chocolate = "milk";
         const Plan plan = decorated(bare, d);
@@ -87,7 +87,7 @@ TEST_CASE("every way that lays something on weighs, goes into a pot or the list,
             double more = 0;
             for (const auto& pot : a.pots) more += pot.pieces;
             for (const auto& pot : without.pots) more -= pot.pieces;
-            const double each = d.way == Way::Petals ? modelingPaste(done.used, "milk", lib()).chocolate : done.used;
+            const double each = d.ofPaste() ? modelingPaste(done.used, "milk", lib()).chocolate : done.used;
             CHECK(more == Approx(each * a.pieces[0]->make).epsilon(1e-6));
         }
         const auto words = decorWords(plan.pieces[0], done.step, plan, lib(), *a.pieces[0]);
@@ -175,6 +175,54 @@ TEST_CASE("a stencil is lifted while its film still runs: later in a warm room")
     CHECK(soon > 2);
     CHECK(soon < late);
     CHECK(late < 1200);
+}
+
+TEST_CASE("a tilted tone is left until it stays; a thicker one, and one on a warm mold, takes longer") {
+    const auto tilted = [](double thick, double room) {
+        Plan plan = halfBall({"milk", "milk"});
+        plan.kitchen.room = Measure(room);
+        DecorateStep d = usual(Way::Tilt);
+        d.chocolate = "white";
+        d.thick = Measure(thick);
+        plan.pieces[0].making.insert(plan.pieces[0].making.begin(), d);
+        REQUIRE(orderBreaks(plan.pieces[0], plan, lib()).empty());
+        return test::answersOf(plan);
+    };
+    const auto usually = tilted(0.0015, 20);
+    const Decorated& done = usually.pieces[0]->decorated[0];
+    CHECK(done.first);
+    CHECK(done.lifts > 10);
+    CHECK(done.lifts < 1800);
+    CHECK(tilted(0.003, 20).pieces[0]->decorated[0].lifts > done.lifts);
+    CHECK(tilted(0.0015, 23).pieces[0]->decorated[0].lifts > done.lifts);
+    // half of its face, 1.5 mm: ρ · share · area · thickness
+    CHECK(done.mass ==
+          Approx(0.5 * usually.pieces[0]->made->area * 0.0015 * usually.pieces[0]->coating.densitySolid).epsilon(1e-9));
+}
+
+TEST_CASE("strips off a frozen slab bend for a while that grows with the square of their thickness") {
+    DecorateStep d = usual(Way::Strips);
+    const auto one = test::answersOf(decorated(halfBall(), d)).pieces[0]->decorated[0];
+    CHECK(one.bends < one.stiff);
+    CHECK(one.line == Approx(0.4));
+    d.thick = Measure(2 * d.thick.value);
+    const auto two = test::answersOf(decorated(halfBall(), d)).pieces[0]->decorated[0];
+    CHECK(two.stiff == Approx(4 * one.stiff));
+    CHECK(two.mass == Approx(2 * one.mass));
+}
+
+TEST_CASE("bows are of modeling chocolate: a day before, with syrup on the list, twice as much for two") {
+    DecorateStep d = usual(Way::Bow);
+    const Plan plan = decorated(halfBall(), d);
+    const auto a = test::answersOf(plan);
+    d.times = 2;
+    const auto two = test::answersOf(decorated(halfBall(), d));
+    CHECK(two.pieces[0]->decorated[0].mass == Approx(2 * a.pieces[0]->decorated[0].mass));
+    REQUIRE(a.day);
+    CHECK(std::ranges::any_of(a.day->before,
+                              [](const auto& b) { return b.of.find("modeling chocolate") != std::string::npos; }));
+    const auto words = decorWords(plan.pieces[0], a.pieces[0]->decorated[0].step, plan, lib(), *a.pieces[0]);
+    CHECK(std::ranges::any_of(words.how, [](const auto& w) { return w.find("glucose syrup") != std::string::npos; }));
 }
 
 TEST_CASE("what is on the mold's face comes first, and only what a face takes") {

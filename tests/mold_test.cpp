@@ -330,6 +330,18 @@ TEST_CASE(
     REQUIRE(said.size() >= 2);
     CHECK(said[0] == "It comes out of a mold of two parts by itself.");
     CHECK(said[1].find("The parts meet") == 0);
+    // how it is held while it is filled is the way up with least air in it
+    const auto filled = std::ranges::find_if(said, [](const auto& s) { return s.starts_with("Fill it "); });
+    REQUIRE(filled != said.end());
+    mold::OwnMold held = *best;
+    for (const auto& [up, words] : {std::pair{Vec3{0, 0, 1}, "as the original stands"},
+                                    {Vec3{0, 0, -1}, "top down"},
+                                    {Vec3{1, 0, 0}, "lying on its side"},
+                                    {Vec3{0, std::sin(0.7), std::cos(0.7)}, "tilted by 40°"}}) {
+        held.fillUp = up;
+        const auto all = moldWords(held, UnitSystem::Metric);
+        CHECK(std::ranges::any_of(all, [&, w = words](const auto& s) { return s.find(w) != std::string::npos; }));
+    }
 }
 
 TEST_CASE("the box is turned about the pull until it is small") {

@@ -257,12 +257,7 @@ TEST_CASE("a part's own figure wins over its compound's, and a wrong one is said
     CHECK(wrong.error().sentence.starts_with("Handle: "));
 }
 
-TEST_CASE("search finds families by what a person wants, plural or not") {
-    CHECK(form::search("").size() == form::families().size());
-    CHECK(form::search("eggs").front()->id.starts_with("egg"));
-    CHECK(form::search("house").front()->id == "house");
-    CHECK(form::search("telescope").size() >= 1);
-    CHECK(form::search("xylophone").empty());
+TEST_CASE("every family has an id of its own, says when to choose it, and usual figures within its limits") {
     std::set<std::string> ids;
     for (const auto& f : form::families()) {
         CHECK(ids.insert(f.id).second);

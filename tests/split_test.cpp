@@ -225,6 +225,15 @@ TEST_CASE("a seed head that no mold lets go comes out once its branches are cut 
     const auto rock = mold::branchesOf(form::rock(0.03, 3, 3), mold::usualMold(lib), lib);
     REQUIRE(rock);
     CHECK(rock->branches.size() == 1);
+    // cut level where a person wants it: both halves closed, nothing lost but the play of its pegs
+    const auto level = mold::cutAcross(m, 0.3, o, lib, 2);
+    REQUIRE(level);
+    REQUIRE(level->branches.size() == 2);
+    const auto box = bounds(m);
+    const double at = box.low.z + 0.3 * (box.high.z - box.low.z);
+    CHECK(bounds(level->branches[1].mesh).low.z == Approx(at).margin(1e-5));
+    CHECK(volume(level->branches[0].mesh) + volume(level->branches[1].mesh) == Approx(volume(m)).epsilon(0.005));
+    CHECK(level->cuts[0].line > 2 * std::sqrt(M_PI * level->cuts[0].area) * (1 - 1e-9));  // no line is shorter round it
     std::stop_source stop;
     stop.request_stop();
     CHECK(!mold::branchesOf(m, o, lib, 0, 6, stop.get_token()));

@@ -1,4 +1,4 @@
-// uovo [FILE.uovo | --demo]
+// uovo [FILE.uovo | --demo | --thumbnail OUT.png FILE.uovo]
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QDateTime>
@@ -10,8 +10,10 @@
 #include "desktop/kit/painted_parts.h"
 #include "desktop/shell/main_window.h"
 #include "desktop/shell/memory.h"
+#include "desktop/shell/plan_picture.h"
 #include "desktop/theme/theme.h"
 #include "io/data.h"
+#include "io/plan_file.h"
 #include "report/fonts.h"
 
 namespace {
@@ -21,12 +23,29 @@ long nowMinutes() {
     return static_cast<long>((now.toSecsSinceEpoch() + now.offsetFromUtc()) / 60);
 }
 
+constexpr int kThumbnail = 256, kLeastThumbnail = 16, kMostThumbnail = 2048;  // px
+
+/// Writes a plan's picture. @returns the exit status
+int thumbnail(const QString& file, const QString& out, int side) {
+    const auto plan = uovo::io::loadPlan(file.toStdString());
+    if (!plan) {
+        fprintf(stderr, "uovo: %s\n", plan.error().sentence.c_str());
+        return 1;
+    }
+    const QImage picture = uovo::desktop::planPicture(*plan, qBound(kLeastThumbnail, side, kMostThumbnail));
+    return !picture.isNull() && picture.save(out, "PNG") ? 0 : 1;
+}
+
 }  // namespace
 
 int main(int argc, char** argv) {
     ::signal(SIGXFSZ, SIG_IGN);  // a limit on file sizes is a failed write with its reason, not an end
     uovo::desktop::steadyMemory();
+    // a picture needs no screen
+    if (std::any_of(argv, argv + argc, [](const char* a) { return qstrcmp(a, "--thumbnail") == 0; }))
+        qputenv("QT_QPA_PLATFORM", "offscreen");
     QApplication app(argc, argv);
+    QApplication::setDesktopFileName(QStringLiteral("uovo"));
     QApplication::setApplicationName(QStringLiteral("uovo"));
     QApplication::setOrganizationName(QStringLiteral("uovo"));
     QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
@@ -38,10 +57,22 @@ int main(int argc, char** argv) {
     const QCommandLineOption demo(QStringLiteral("demo"), QObject::tr("open the demo evening"));
     const QCommandLineOption timed(QStringLiteral("report-start"),
                                    QObject::tr("print the seconds until the window is painted and quit"));
-    parser.addOptions({demo, timed});
+    const QCommandLineOption small(QStringLiteral("thumbnail"),
+                                   QObject::tr("write a small picture of the plan and quit"),
+                                   QStringLiteral("OUT.png"));
+    const QCommandLineOption size(QStringLiteral("size"), QObject::tr("pixels of that picture"), QStringLiteral("N"),
+                                  QString::number(kThumbnail));
+    parser.addOptions({demo, timed, small, size});
     parser.addPositionalArgument(QStringLiteral("file"), QObject::tr("a plan to open"), QStringLiteral("[FILE.uovo]"));
     parser.process(app);
 
+    if (parser.isSet(small)) {
+        if (parser.positionalArguments().isEmpty()) {
+            fprintf(stderr, "uovo: a picture of which plan?\n");
+            return 2;
+        }
+        return thumbnail(parser.positionalArguments().front(), parser.value(small), parser.value(size).toInt());
+    }
     uovo::desktop::tellPaintedParts();
     uovo::report::loadFonts();
     app.setFont(uovo::report::font(15));
@@ -58,6 +89,7 @@ int main(int argc, char** argv) {
     else if (!parser.isSet(demo) && !recent.isEmpty() && QFileInfo::exists(recent.front()))
         open = window.reopen(recent.front());
     if (!open) session.document().setPlan(uovo::io::demoPlanFor(nowMinutes()), {});
+    if (!open && !parser.isSet(demo)) window.arrive();
     window.show();
     window.offerRecovered();
     if (parser.isSet(timed))

@@ -41,6 +41,9 @@ TEST_CASE("by the keyboard alone: an empty plan, a bowl from the gallery, its fi
     p.session.document().setPlan(Plan{}, {});
     p.window.shape()->setFocus();
     QTest::keyClick(&p.window, Qt::Key_N, Qt::ControlModifier);
+    REQUIRE(p.window.door()->isVisible());
+    REQUIRE(tabTo("An empty shelf"));
+    key(Qt::Key_Space);
     CHECK(p.session.plan().pieces.empty());
 
     key(Qt::Key_G, Qt::ControlModifier);

@@ -131,6 +131,24 @@ TEST_CASE("a branching figure is cut apart by one button, in one step that can b
     CHECK(p.piece().shape.family == "mesh");
 }
 
+TEST_CASE("an original is cut level where a person says, and glued there again") {
+    Program p;
+    openMold(p);
+    const double before = p.grams();
+    type(field(p, "mold/cutAt"), "40 %");
+    press(p, "moldCutAt");
+    REQUIRE(QTest::qWaitFor([&] { return p.piece().shape.family == form::kAssembly; }, kPatience));
+    p.answered();
+    REQUIRE(p.piece().shape.items.size() == 2);
+    REQUIRE(p.piece().shape.joints.size() == 1);
+    CHECK(p.piece().shape.joints[0].length.value > 0.01);
+    CHECK(p.grams() == Approx(before).epsilon(0.02));
+    CHECK(p.session.pieceAnswers(p.piece().id)->molds.size() == 2);
+    p.session.document().undo();
+    p.answered();
+    CHECK(p.grams() == before);
+}
+
 TEST_CASE("a decoration is counted from its size, or weighed") {
     Program p;
     p.session.select("moon");

@@ -35,6 +35,14 @@ inline std::vector<Scene> scenes() {
                        },
                        shape});
     }
+    const auto door = [](Program& p) -> QWidget* { return p.window.door(); };
+    all.push_back({"door", [](Program& p) { p.window.arrive(); }, door});
+    all.push_back({"door-wish",
+                   [](Program& p) {
+                       p.window.arrive();
+                       p.window.door()->sentence()->setText(QStringLiteral("12 bowls that hold ice cream on Saturday"));
+                   },
+                   door});
     all.push_back({"gallery", [press](Program& p) { press(p, Qt::Key_G, Qt::ControlModifier); },
                    [](Program& p) -> QWidget* { return p.window.shape()->gallery(); }});
     for (const char* id : {"observatory", "specimen-basket"})

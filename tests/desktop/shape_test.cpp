@@ -81,7 +81,8 @@ TEST_CASE("the gallery finds by what a person wants to make, and starts it") {
     CHECK(p.session.plan().pieces.size() == 7);
     gallery->open();
     QTest::keyClicks(gallery->words(), "submarine");
-    CHECK(gallery->shown().isEmpty());
+    CHECK(gallery->shown() == QStringList{"sheet", "bought", "original", "mesh"});
+    CHECK(gallery->note()->text().contains("No shape here is a submarine"));
     QTest::keyClick(gallery, Qt::Key_Escape);
     CHECK_FALSE(gallery->isVisible());
 }

@@ -300,7 +300,7 @@ TEST_CASE("every decoration is seen on its piece, and none without one") {
         return paintSolid(sceneOf(piece, *a->pieces[0], false), view, QSize(220, 190), true);
     };
     const QImage bare = drawn(plan.pieces[0]);
-    constexpr int kWays = 15, kAcross = 5;
+    constexpr int kWays = 18, kAcross = 6;
     QImage sheet(220 * kAcross, 190 * (kWays / kAcross), QImage::Format_RGB32);
     sheet.fill(QColor(0xFB, 0xF6, 0xEC));
     QPainter p(&sheet);

@@ -61,6 +61,8 @@ std::string stageKey(const Piece& piece, const Plan& plan, const AnswerOptions& 
     p.pot.clear();
     p.wantedWall = 0;
     p.survives = 1;
+    p.notes.clear();
+    p.photo = {};
     p.loads.clear();
     p.sits = Sits::Flat;
     essence.pieces = {p};
@@ -141,8 +143,9 @@ std::string strengthKey(const Piece& piece, const Plan& plan, double fillEach, c
     p.sits = piece.sits;
     p.handling = piece.handling;
     essence.pieces = {p};
-    return fmt::format("{} {:.9g} {} {} {}", plan.units == UnitSystem::US, fillEach, fillsPerishable(piece, plan),
-                       writePlan(essence), made);
+    const Filling* filling = plan.fillingOf(piece);
+    return fmt::format("{} {:.9g} {} {:g} {} {}", plan.units == UnitSystem::US, fillEach, fillsPerishable(piece, plan),
+                       filling ? filling->density : 0, writePlan(essence), made);
 }
 
 std::string dayKey(const schedule::Network& network) {

@@ -195,6 +195,7 @@ std::string Builder::decorateTitle(const DecorateStep& d, bool inMold) {
                            : d.way == Way::Dust     ? "Dust"
                            : d.way == Way::Splatter ? "Splatter"
                            : d.way == Way::Marble   ? "Swirl a second tone into"
+                           : d.way == Way::Tilt     ? "Tilt a second tone into"
                                                     : "Paint";
         return fmt::format("{} the molds of ", verb);
     }
@@ -217,6 +218,12 @@ std::string Builder::decorateTitle(const DecorateStep& d, bool inMold) {
             return "Brush wood grain into ";
         case Way::Petals:
             return "Make petals and set them on ";
+        case Way::Tilt:
+            return "Run a second tone over ";
+        case Way::Bow:
+            return "Tie bows and set them on ";
+        case Way::Strips:
+            return "Lift strips off the frozen slab and wind them round ";
         case Way::Drizzle:
             return "Drizzle ";
         case Way::Paint:

@@ -325,6 +325,8 @@ void checkFilling(const Filling& f, std::vector<Problem>& out) {
                 here + "amount");
     }
     if (!(f.make.value >= 0 && f.make.value <= 6 * 3600)) add("Making the filling takes at most six hours.", "make");
+    if (!(f.density == 0 || (f.density >= 50 && f.density <= 3000)))
+        add("A litre of a filling weighs between 50 g and 3 kg.", "density");
     const bool ordered = f.usableFrom.value <= f.usableTo.value;  // each of the two is told: either may be mended
     if (!(f.usableFrom.value >= 0 && ordered))
         add("It is good before it is no longer: the other way round.", "usableFrom");

@@ -13,6 +13,7 @@ inline constexpr std::size_t kBytes = 256'000'000;  ///< of a plan's file
 inline constexpr std::size_t kValues = 12'000'000;  ///< numbers, texts and names in it; a list counts for eight
 inline constexpr int kDepth = 64;                   ///< lists and objects in each other
 inline constexpr std::size_t kText = 10'000;        ///< bytes of a text
+inline constexpr std::size_t kPhoto = 1'000'000;    ///< bytes of a piece's picture
 inline constexpr std::size_t kPieces = 300;         ///< kinds of pieces
 inline constexpr std::size_t kSteps = 200;          ///< of a piece
 inline constexpr std::size_t kItems = 40;           ///< parts of an assembly

@@ -63,7 +63,7 @@ bool wantsSoft(const Step& s) {
 bool canBeFirst(DecorateStep::Way way) {
     using Way = DecorateStep::Way;
     return way == Way::Drizzle || way == Way::Paint || way == Way::Spray || way == Way::Dust || way == Way::Splatter ||
-           way == Way::Gild || way == Way::Flood || way == Way::Marble;
+           way == Way::Gild || way == Way::Flood || way == Way::Marble || way == Way::Tilt;
 }
 
 /// The same with step `from` standing right before or after where `to` stands now.

@@ -117,7 +117,10 @@ struct DecorateStep {
         Edge,      ///< an edge dipped in sugar or crumbs
         Flood,     ///< an outline, filled
         Grain,     ///< wood grain brushed in
-        Petals     ///< rolled of modeling chocolate, cut and set on
+        Petals,    ///< rolled of modeling chocolate, cut and set on
+        Tilt,      ///< a second tone run over a part of the face that is held aslant
+        Bow,       ///< tied of rolled modeling chocolate
+        Strips     ///< spread on a frozen slab, lifted while they still bend
     };
     Way way = Way::Drizzle;
     std::string chocolate;  ///< id, where it is of chocolate; empty: the piece's
@@ -127,13 +130,14 @@ struct DecorateStep {
     Measure every = 0;      ///< m along the rim from one to the next; 0: as it comes. Not of a ribbon
     // What it is counted from, of those ways that have a use for it (stages/decorating.h).
     Measure line = 0.3;     ///< m of line on one piece
-    Measure width = 0.003;  ///< m, of the line, of the band along an edge, or of a petal
+    Measure width = 0.003;  ///< m, of the line, of the band along an edge, of a petal, strip or bow's band
     Measure thick = 0.001;  ///< m, of a sheet, a filled field or a petal; or how deep is scraped
     double cover = 0.25;    ///< share of the face
-    int times = 1;          ///< passes of a spray or paint; petals on one piece
+    int times = 1;          ///< passes of a spray or paint; petals or bows on one piece
     std::string item;       ///< key of the part of a compound that is decorated; empty: the whole
     std::string extra;
     bool usesChocolate() const;
+    bool ofPaste() const { return way == Way::Petals || way == Way::Bow; }  ///< of modeling chocolate
     bool operator==(const DecorateStep&) const = default;
 };
 

@@ -2,6 +2,7 @@
 #pragma once
 #include <functional>
 #include <map>
+#include <memory>
 #include <optional>
 
 #include "core/batch/batch.h"
@@ -42,6 +43,7 @@ struct Filling {
     Measure usableFrom = 600;  ///< s after it is made
     Measure usableTo = 3600;   ///< s after it is made
     bool perishable = true, egg = false, alcohol = false;
+    double density = 0;        ///< kg/m³ as it lies in a piece; 0: as such fillings usually are
     std::string extra;         ///< keys this version does not know, a JSON object or empty
     bool isAlcoholic() const;  ///< said so, or something in the recipe is
     bool operator==(const Filling&) const = default;
@@ -56,6 +58,15 @@ struct Topping {
     double price = 0;       ///< a kg; 0: not known
     std::string extra;
     bool operator==(const Topping&) const = default;
+};
+
+/// A picture that a person keeps with a piece: a file's bytes, shared by copies of the plan.
+struct Picture {
+    std::shared_ptr<const std::string> bytes;
+    bool empty() const { return !bytes || bytes->empty(); }
+    bool operator==(const Picture& o) const {
+        return bytes == o.bytes || (empty() && o.empty()) || (bytes && o.bytes && *bytes == *o.bytes);
+    }
 };
 
 /// What a piece is set down on.
@@ -118,6 +129,8 @@ struct Piece {
     double survives = 0.9;        ///< share that comes out whole
     std::map<std::string, Measure> loads;  ///< of a load case by its id: N, kg, J or h, where it is not the usual
     Sits sits = Sits::Flat;
+    std::string notes;  ///< a person's own words about it
+    Picture photo;
     std::string extra;
 
     Piece();

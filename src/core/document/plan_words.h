@@ -69,7 +69,8 @@ constexpr Word<DecorateStep::Way> kDecorations[]{
     {DecorateStep::Way::Marble, "marble"},   {DecorateStep::Way::Gild, "gild"},
     {DecorateStep::Way::Paste, "paste"},     {DecorateStep::Way::Edge, "edge"},
     {DecorateStep::Way::Flood, "flood"},     {DecorateStep::Way::Grain, "grain"},
-    {DecorateStep::Way::Petals, "petals"}};
+    {DecorateStep::Way::Petals, "petals"},   {DecorateStep::Way::Tilt, "tilt"},
+    {DecorateStep::Way::Bow, "bow"},         {DecorateStep::Way::Strips, "strips"}};
 constexpr Word<StoreStep::Where> kStores[]{{StoreStep::Where::Box, "box"}, {StoreStep::Where::Fridge, "fridge"}};
 constexpr Word<ServeStep::How> kServings[]{{ServeStep::How::Sauce, "sauce"},
                                            {ServeStep::How::Drink, "drink"},

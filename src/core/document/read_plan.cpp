@@ -1,6 +1,7 @@
 // Plans read from JSON: see docs/format.md.
 #include "core/document/json_lines.h"
 #include "core/document/json_object.h"
+#include "core/quantity/base64.h"
 
 namespace uovo {
 namespace {
@@ -27,6 +28,7 @@ Filling readFilling(Object& g) {
     g.yesNo("perishable", x.perishable);
     g.yesNo("egg", x.egg);
     g.yesNo("alcohol", x.alcohol);
+    g.number("density", x.density);
     return x;
 }
 
@@ -98,6 +100,13 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
         m.text("allergens", p.mold.allergens);
         m.yesNo("raw", p.mold.raw);
         p.mold.extra = m.extra();
+    }
+    o.text("notes", p.notes);
+    if (const json* photo = o.find("photo")) {
+        const auto bytes =
+            photo->is_string() ? fromBase64(photo->get_ref<const std::string&>(), limits::kPhoto) : std::nullopt;
+        if (!bytes) Object::refuse("“photo” is no picture in base 64, or too large.", o.at("photo"));
+        p.photo.bytes = std::make_shared<const std::string>(*bytes);
     }
     o.number("survives", p.survives);
     if (const json* loads = o.find("loads")) {

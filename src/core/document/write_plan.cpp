@@ -6,6 +6,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/document/plan_words.h"
+#include "core/quantity/base64.h"
 
 namespace uovo {
 namespace {
@@ -136,6 +137,7 @@ json written(const Filling& f) {
            {"perishable", f.perishable},
            {"egg", f.egg},
            {"alcohol", f.alcohol}};
+    if (f.density > 0) k["density"] = f.density;
     if (f.makes != Measure(0)) k["makes"] = written(f.makes);
     for (const auto& in : f.recipe) {
         json row{{"name", in.name}, {"by", wordOf(in.by, kBys)}, {"amount", written(in.amount)}};
@@ -212,6 +214,8 @@ json written(const Piece& p) {
                      {"price", m.price},        {"allergens", m.allergens}, {"raw", m.raw}};
         keepExtra(j["mold"], m.extra);
     }
+    if (!p.notes.empty()) j["notes"] = p.notes;
+    if (!p.photo.empty()) j["photo"] = base64(*p.photo.bytes);
     j["survives"] = p.survives;
     for (const auto& [id, m] : p.loads) j["loads"][id] = written(m);
     if (!(p.handling == Handling{})) {

@@ -299,33 +299,4 @@ const Family* family(const std::string& id) {
     return nullptr;
 }
 
-std::vector<const Family*> search(const std::string& words) {
-    std::vector<std::string> asked;
-    std::string word;
-    for (const char c : lowered(words) + " ") {
-        if (c != ' ' && c != ',') {
-            word += c;
-        } else if (!word.empty()) {
-            if (word.size() > 3 && word.ends_with('s')) word.pop_back();  // bowls, cups
-            asked.push_back(word);
-            word.clear();
-        }
-    }
-    std::vector<std::pair<int, const Family*>> found;
-    for (const auto& f : families()) {
-        int score = asked.empty() ? 1 : 0;
-        for (const auto& w : asked) {
-            const auto says = [&](const std::string& text) { return lowered(text).find(w) != std::string::npos; };
-            // once a word, however often it is said: the plain bowl comes before the bowl with a bowl
-            score += says(f.name) ? 5 : says(f.search) ? 3 : says(f.when) || says(f.group) ? 1 : 0;
-        }
-        if (score > 0) found.emplace_back(score, &f);
-    }
-    std::stable_sort(found.begin(), found.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
-    std::vector<const Family*> out;
-    out.reserve(found.size());
-    for (const auto& [score, f] : found) out.push_back(f);
-    return out;
-}
-
 }  // namespace uovo::form

@@ -102,7 +102,5 @@ inline constexpr const char* kOpening = "opening";  ///< key of the figure of a 
 const std::vector<Family>& families();
 /// Null when there is no such family.
 const Family* family(const std::string& id);
-/// Families that fit a person's words, best first; all of them for no words.
-std::vector<const Family*> search(const std::string& words);
 
 }  // namespace uovo::form

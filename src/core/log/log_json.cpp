@@ -1,12 +1,12 @@
 // A log as JSON and as comma-separated values.
 #include <fmt/format.h>
 
-#include <array>
 #include <nlohmann/json.hpp>
 #include <set>
 
 #include "core/learn/record_json.h"
 #include "core/log/evening.h"
+#include "core/quantity/base64.h"
 
 namespace uovo::log {
 namespace {
@@ -19,54 +19,11 @@ constexpr int kLogVersion = 1;
 constexpr std::pair<Is, const char*> kWordsOfEntries[] = {
     {Is::Measured, "measured"}, {Is::Made, "made"}, {Is::Failed, "failed"}, {Is::Left, "left"},
     {Is::Stars, "stars"},       {Is::Said, "said"}, {Is::Photo, "photo"},   {Is::TakenBack, "takenBack"}};
-constexpr const char* kDigits = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/";
 
 const char* wordOf(Is is) {
     for (const auto& [k, word] : kWordsOfEntries)
         if (k == is) return word;
     return "";
-}
-
-/// Base 64 (RFC 4648), and back.
-std::string base64(const std::string& bytes) {
-    std::string out;
-    out.reserve((bytes.size() + 2) / 3 * 4);
-    for (size_t i = 0; i < bytes.size(); i += 3) {
-        const size_t n = std::min<size_t>(3, bytes.size() - i);
-        unsigned v = 0;
-        for (size_t k = 0; k < 3; ++k) v = v << 8 | (k < n ? static_cast<unsigned char>(bytes[i + k]) : 0U);
-        for (size_t k = 0; k < 4; ++k) out += k <= n ? kDigits[v >> (18 - 6 * k) & 63U] : '=';
-    }
-    return out;
-}
-
-std::string fromBase64(const std::string& text, const std::string& where) {
-    static const std::array<int, 256> value = [] {
-        std::array<int, 256> v{};
-        v.fill(-1);
-        for (int k = 0; k < 64; ++k) v[static_cast<unsigned char>(kDigits[k])] = k;
-        return v;
-    }();
-    if (text.size() % 4 != 0 || text.size() / 4 * 3 > kMostPhoto + 3) refuse("This is no picture in base 64.", where);
-    std::string out;
-    out.reserve(text.size() / 4 * 3);
-    for (size_t i = 0; i < text.size(); i += 4) {
-        unsigned v = 0;
-        size_t n = 3;
-        for (size_t k = 0; k < 4; ++k) {
-            const char c = text[i + k];
-            if (c == '=' && i + 4 == text.size() && k >= 2) {
-                n = std::min(n, k - 1);
-                v <<= 6;
-                continue;
-            }
-            const int d = value[static_cast<unsigned char>(c)];
-            if (d < 0 || n < 3) refuse("This is no picture in base 64.", where);
-            v = v << 6 | static_cast<unsigned>(d);
-        }
-        for (size_t k = 0; k < n; ++k) out += static_cast<char>(v >> (16 - 8 * k) & 255U);
-    }
-    return out;
 }
 
 json entryJson(const Entry& e, bool photos) {
@@ -105,7 +62,11 @@ Entry entryOf(const json& j, const std::string& where) {
     e.chocolate = j.value("chocolate", "");
     if (e.is == Is::Left) e.value = j.at("mass").get<double>();
     e.words = j.value("words", "");
-    if (j.contains("photo")) e.photo = fromBase64(j.at("photo").get<std::string>(), where + "/photo");
+    if (j.contains("photo")) {
+        const auto photo = fromBase64(j.at("photo").get<std::string>(), kMostPhoto);
+        if (!photo) refuse("This is no picture in base 64.", where + "/photo");
+        e.photo = *photo;
+    }
     return e;
 }
 

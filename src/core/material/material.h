@@ -140,6 +140,17 @@ struct TaskTime {
 };
 
 /// Everything read from data/.
+/// What goes into a piece, as it usually is.
+struct FillingKind {
+    std::string id, name;
+    std::vector<std::string> words;          ///< that a person may say for it
+    Constant density;                        ///< kg/m³
+    double make = 600;                       ///< s of hands for all of it
+    double usableFrom = 0, usableTo = 3600;  ///< s after it is made
+    bool perishable = true, egg = false, alcohol = false;
+    double share = 0.75;  ///< of what a piece holds
+};
+
 struct Library {
     std::vector<Chocolate> chocolates;
     Constants physics;   ///< heat, film, setting
@@ -153,6 +164,7 @@ struct Library {
     std::map<std::string, TaskTime> tasks;
     std::vector<Caution> cautions;
     std::vector<Fault> faults;
+    std::vector<FillingKind> fillings;  ///< as they usually are
 
     const Chocolate* find(const std::string& id) const;
     const Pot* pot(const std::string& id) const;

@@ -154,4 +154,24 @@ std::optional<Branches> branchesOf(const Mesh& mesh, const MoldOptions& options,
     return out;
 }
 
+tl::expected<Branches, Problem> cutAcross(const Mesh& mesh, double share, const MoldOptions& options,
+                                          const material::Library& lib, int keys) {
+    const form::Box box = form::bounds(mesh);
+    const form::Plane plane{
+        {0.5 * (box.low.x + box.high.x), 0.5 * (box.low.y + box.high.y), box.low.z + share * (box.high.z - box.low.z)},
+        {0, 0, 1}};
+    form::SplitOptions o;
+    o.keys = keys;
+    auto two = form::split(mesh, plane, o);
+    if (!two) return tl::unexpected(two.error());
+    Branches out;
+    Cut cut{0, 1, plane, two->area, 0, two->keys};
+    for (const auto& section : form::sectionsAt(mesh, plane)) cut.line += form::perimeter(section.loop);
+    out.branches.push_back(judged(std::move(two->below), options, lib, {}));
+    out.branches.push_back(judged(std::move(two->above), options, lib, {}));
+    out.cuts.push_back(std::move(cut));
+    out.free = std::all_of(out.branches.begin(), out.branches.end(), comesOut);
+    return out;
+}
+
 }  // namespace uovo::mold

@@ -35,4 +35,9 @@ std::optional<Branches> branchesOf(const form::Mesh& mesh, const MoldOptions& op
                                    int keys = 0, size_t most = 6, std::stop_token stop = {},
                                    const std::function<void(int, int)>& told = {});
 
+/// Cuts it once where a person wants it, level. @param share of its height from below, between 0 and 1
+/// @returns two branches with what their molds say, or why it cannot be cut there
+tl::expected<Branches, Problem> cutAcross(const form::Mesh& mesh, double share, const MoldOptions& options,
+                                          const material::Library& library, int keys = 0);
+
 }  // namespace uovo::mold

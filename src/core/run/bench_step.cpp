@@ -211,7 +211,10 @@ private:
         const auto& d = std::get<DecorateStep>(piece_->making[n]);
         if (d.way == DecorateStep::Way::Scrape) big(format(d.thick.value, Dimension::Length, plan_.units), "deep");
         else if (a->decoration(n)->mass > 0) big(mass(a->decoration(n)->mass), "on each");
-        if (std::isfinite(a->decoration(n)->lifts)) big(seconds(a->decoration(n)->lifts), "until the stencil is off");
+        if (std::isfinite(a->decoration(n)->lifts))
+            big(seconds(a->decoration(n)->lifts),
+                d.way == DecorateStep::Way::Tilt ? "until it stays" : "until the stencil is off");
+        if (a->decoration(n)->stiff > 0) big(seconds(a->decoration(n)->stiff), "until a strip breaks");
         out_.look = words.how;
         out_.look.insert(out_.look.end(), words.look.begin(), words.look.end());
         out_.wrong = words.wrong;

@@ -42,6 +42,7 @@ public:
             case Way::Splatter:
                 return cover * of("splatterFilm") * density_;
             case Way::Marble:
+            case Way::Tilt:
                 return cover * d_.thick.value * density_;
             case Way::Flood:
                 return line + cover * d_.thick.value * density_;
@@ -55,6 +56,10 @@ public:
                 return rim_ * w * of("edgeMass");
             case Way::Petals:
                 return d_.times * of("petalFills") * w * w * d_.thick.value * density_;
+            case Way::Bow:
+                return d_.times * of("bowLength") * w * w * d_.thick.value * density_;
+            case Way::Strips:
+                return d_.line.value * w * d_.thick.value * density_;
             case Way::Ribbon:
             case Way::Scrape:
             case Way::Grain:
@@ -75,7 +80,7 @@ public:
         const double times = counted > 0 ? out.mass / counted : 1;  // as much as is typed, of lines or face
         out.used = d_.way == Way::Spray ? out.mass / (1 - c("sprayLoss")) : out.mass;
         const DecorUse uses = usesOf(d_.way);
-        if (uses.line) out.line = d_.line.value * (d_.way == Way::Drizzle ? times : 1);
+        if (uses.line) out.line = d_.line.value * (d_.way == Way::Drizzle || d_.way == Way::Strips ? times : 1);
         if (uses.cover) out.area = d_.cover * face_ * (d_.way == Way::Paste || d_.way == Way::Flood ? 1 : times);
         if (d_.way == Way::Edge) out.line = rim_;
         if (d_.way == Way::Scrape) out.away = out.area * d_.thick.value * density_;
@@ -114,6 +119,12 @@ private:
                 return c("grainSeconds");
             case Way::Petals:
                 return c("petalSeconds") * d_.times;
+            case Way::Tilt:
+                return c("tiltSeconds");
+            case Way::Bow:
+                return c("bowSeconds") * d_.times;
+            case Way::Strips:
+                return out.line / c("stripSpeed");
             case Way::Ribbon:
                 return lib_.tasks.at("decorate").seconds.value - c("decorateSet");
         }
@@ -137,14 +148,14 @@ void scraped(const Piece& piece, const Made& made, const DecorateStep& d, Decora
     out.leaves = (made.wall ? made.wall->thinnest : made.thickest) - d.thick.value;
 }
 
-/// s after which a film of a stencil takes the paper with it.
+/// s after which a film of so many metres stays where it is: a stencil would take it along.
 double locksAfter(const Piece& piece, const Plan& plan, const material::Library& lib, const Made& made,
-                  const std::string& chocolate) {
+                  const std::string& chocolate, double film, bool onMold) {
     const auto own = coatingOf(piece, chocolate, plan, lib);
     if (!own) return std::nan("");
     setting::Wall wall;
-    wall.coat = lib.decorating("stencilFilm");
-    wall.shell = made.wall ? made.wall->mean : made.thickest;
+    wall.coat = film;
+    if (!onMold) wall.shell = made.wall ? made.wall->mean : made.thickest;
     wall.coatTemperature = own->working();
     wall.shellTemperature = plan.kitchen.room.value;
     wall.crystals = material::crystalsAt(*own, wall.coatTemperature);
@@ -186,11 +197,13 @@ std::vector<WallLayer> layersOf(const Piece& piece, const Made& made) {
 
 DecorUse usesOf(Way way) {
     DecorUse u;
-    u.line = way == Way::Drizzle || way == Way::Flood;
-    u.width = u.line || way == Way::Edge || way == Way::Petals;
-    u.thick = way == Way::Scrape || way == Way::Paste || way == Way::Flood || way == Way::Marble || way == Way::Petals;
-    u.cover = way != Way::Drizzle && way != Way::Ribbon && way != Way::Edge && way != Way::Grain && way != Way::Petals;
-    u.times = way == Way::Spray || way == Way::Paint || way == Way::Gild || way == Way::Petals;
+    u.line = way == Way::Drizzle || way == Way::Flood || way == Way::Strips;
+    u.width = u.line || way == Way::Edge || way == Way::Petals || way == Way::Bow;
+    u.thick = way == Way::Scrape || way == Way::Paste || way == Way::Flood || way == Way::Marble ||
+              way == Way::Petals || way == Way::Tilt || way == Way::Bow || way == Way::Strips;
+    u.cover = way != Way::Drizzle && way != Way::Ribbon && way != Way::Edge && way != Way::Grain &&
+              way != Way::Petals && way != Way::Bow && way != Way::Strips;
+    u.times = way == Way::Spray || way == Way::Paint || way == Way::Gild || way == Way::Petals || way == Way::Bow;
     u.mass = way != Way::Ribbon && way != Way::Scrape && way != Way::Grain;
     u.every = way == Way::Drizzle || way == Way::Stencil || way == Way::Spray || way == Way::Paint ||
               way == Way::Dust || way == Way::Petals || way == Way::Scrape || way == Way::Gild;
@@ -225,6 +238,20 @@ DecorateStep usualDecoration(Way way, const material::Library& lib) {
             d.width = Measure(25 * mm);
             d.thick = Measure(1.5 * mm);
             d.dry = Measure(1800);
+            break;
+        case Way::Tilt:
+            d.cover = 0.5;
+            d.thick = Measure(1.5 * mm);
+            break;
+        case Way::Bow:
+            d.width = Measure(15 * mm);
+            d.thick = Measure(1.5 * mm);
+            d.dry = Measure(3600);
+            break;
+        case Way::Strips:
+            d.line = Measure(0.4);
+            d.width = Measure(20 * mm);
+            d.dry = Measure(0);
             break;
         case Way::Spray:
             d.times = 2;
@@ -299,7 +326,15 @@ std::vector<Decorated> decorated(const Piece& piece, const Plan& plan, const mat
         one.lifts = std::numeric_limits<double>::quiet_NaN();
         Counter(*d, made, lib, coating.densitySolid).count(one);
         if (d->way == Way::Scrape) scraped(piece, made, *d, one);
-        if (d->way == Way::Stencil) one.lifts = locksAfter(piece, plan, lib, made, d->chocolate);
+        if (d->way == Way::Stencil)
+            one.lifts = locksAfter(piece, plan, lib, made, d->chocolate, lib.decorating("stencilFilm"), false);
+        if (d->way == Way::Tilt)
+            one.lifts = locksAfter(piece, plan, lib, made, d->chocolate, d->thick.value, one.first);
+        if (d->way == Way::Strips) {  // as cold goes through a sheet: with the square of how thick it is
+            const double times = std::pow(d->thick.value / lib.decorating("stripThick"), 2);
+            one.bends = times * lib.decorating("stripHolds");
+            one.stiff = times * lib.decorating("stripBends");
+        }
         out.push_back(std::move(one));
     }
     return out;

@@ -48,8 +48,9 @@ struct Decorated {
     double area = 0;                     ///< m² that it covers
     double seconds = 0;                  ///< of hands
     double away = 0;                     ///< kg that is scraped off
-    double lifts = 0;                    ///< s within which a stencil is lifted; NaN: whenever
-    bool first = false;                  ///< on the mold's face, before its chocolate
+    double lifts = 0;  ///< s within which a stencil is lifted, or after which a tilted tone stays; NaN: whenever
+    double bends = 0, stiff = 0;  ///< s from spreading: a strip holds together, and bends no more; 0: not a strip
+    bool first = false;           ///< on the mold's face, before its chocolate
     /// Of a scraped wall: what is bared from which depth on, the first entry lies outside. m
     struct Bared {
         std::string chocolate;

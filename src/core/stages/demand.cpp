@@ -123,11 +123,11 @@ private:
             const auto& d = std::get<DecorateStep>(piece_.making[done.step]);
             if (!d.usesChocolate() || !(done.used > 0)) continue;
             const std::string& chocolate = piece_.chocolateOf(d);
-            const bool petals = d.way == DecorateStep::Way::Petals;
-            const double kg = petals ? modelingPaste(done.used, chocolate, lib_).chocolate : done.used;
+            const bool paste = d.ofPaste();
+            const double kg = paste ? modelingPaste(done.used, chocolate, lib_).chocolate : done.used;
             Share& s = share(chocolate);
             s.each += kg;
-            if (!done.first && !petals) s.late += kg * a_.make;
+            if (!done.first && !paste) s.late += kg * a_.make;
         }
     }
 

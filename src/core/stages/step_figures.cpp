@@ -50,7 +50,7 @@ std::vector<Modeled> modeledOf(const Plan& plan, const PlanFigures& known) {
             add(chocolate, a->made->items[k] * (a->make + a->sparesOf(k)), piece);
         }
         for (const auto& d : a->decorated)
-            if (const auto& step = std::get<DecorateStep>(piece.making[d.step]); step.way == DecorateStep::Way::Petals)
+            if (const auto& step = std::get<DecorateStep>(piece.making[d.step]); step.ofPaste())
                 add(piece.chocolateOf(step), d.used * a->make, piece);
     }
     return out;

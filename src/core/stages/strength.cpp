@@ -99,6 +99,8 @@ private:
     }
     bool loose() const { return piece_.fill() && !fillsPerishable(piece_, plan_); }
     double fillingMass() const {
+        const Filling* f = plan_.fillingOf(piece_);
+        if (f && f->density > 0) return w_.fill * f->density;
         return w_.fill * (loose() ? lib_.strong("sweetsDensity") : lib_.strong("fillingDensity"));
     }
     /// What the table, or the hand, gives back.

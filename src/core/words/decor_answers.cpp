@@ -111,9 +111,10 @@ private:
         a.after = fmt::format("of {} on each", what);
         const DecorUse uses = usesOf(step.way);
         if (d.line > 0)
-            a.sentence += step.way == Decor::Edge
-                              ? fmt::format("Along {} of edge, {} high.", length(d.line), text(step.width))
-                              : fmt::format("{} of line, {} wide.", length(d.line), text(step.width));
+            a.sentence +=
+                step.way == Decor::Strips ? fmt::format("{} of strip, {} wide.", length(d.line), text(step.width))
+                : step.way == Decor::Edge ? fmt::format("Along {} of edge, {} high.", length(d.line), text(step.width))
+                                          : fmt::format("{} of line, {} wide.", length(d.line), text(step.width));
         if (uses.cover)
             a.sentence += fmt::format("{}It covers {}{}.", a.sentence.empty() ? "" : " ", areaText(d.area),
                                       step.way == Decor::Paste ? ", " + text(step.thick) + " thick" : "");
@@ -128,6 +129,23 @@ private:
             case Decor::Spray:
                 a.sentence += fmt::format(" From {} away, {}.", length(lib_.decorating("sprayDistance")),
                                           step.times == 1 ? "one pass" : fmt::format("{} passes", step.times));
+                break;
+            case Decor::Tilt:
+                if (std::isfinite(d.lifts))
+                    a.sentence +=
+                        fmt::format(" It stays where it is after {}: then tilt the other way.", time(d.lifts));
+                break;
+            case Decor::Bow:
+                a.sentence +=
+                    fmt::format(" {} of a band {} wide, {} thin, {} of band in each.",
+                                step.times == 1 ? "One bow" : fmt::format("{} bows", step.times), text(step.width),
+                                text(step.thick), length(lib_.decorating("bowLength") * step.width.value));
+                break;
+            case Decor::Strips:
+                a.sentence += fmt::format(
+                    " On a slab from the freezer, {} thin, it holds together after {} and bends "
+                    "until {} after it was spread: one strip at a time.",
+                    text(step.thick), time(d.bends), time(d.stiff));
                 break;
             case Decor::Petals:
                 a.sentence += fmt::format(" {} each {} wide, from modeling chocolate rolled {} thin.",
@@ -158,7 +176,7 @@ private:
             a.working.inputs.push_back({words, number(c.value, c.unit),
                                         fmt::format("{}–{}", number(c.low, c.unit), number(c.high, c.unit)), c.source});
         };
-        if (uses.line) input("lineSection", "section of a line");
+        if (uses.line && step.way != Decor::Strips) input("lineSection", "section of a line");
         if (step.way == Decor::Paint) input("paintFilm", "a layer of paint");
         if (step.way == Decor::Spray) input("sprayFilm", "one pass"), input("sprayLoss", "goes beside");
         if (step.way == Decor::Stencil) input("stencilFilm", "film through the stencil");
@@ -168,6 +186,12 @@ private:
         if (step.way == Decor::Paste) input("pasteDensity", "sugar paste");
         if (step.way == Decor::Edge) input("edgeMass", "one layer of sugar");
         if (step.way == Decor::Petals) input("petalFills", "a petal in its square");
+        if (step.way == Decor::Bow) input("bowLength", "band of a bow, in widths");
+        if (step.way == Decor::Strips) {
+            input("stripHolds", "holds together after");
+            input("stripBends", "bends until");
+            input("stripThick", "of a strip so thick; as its square");
+        }
         return a;
     }
 

@@ -68,6 +68,9 @@ private:
                                        "",
                                        "Fill fields in the mold",
                                        "",
+                                       "",
+                                       "Tilt a second tone into the mold",
+                                       "",
                                        ""};
         constexpr const char* kAfter[]{"Drizzle it",
                                        "Paint it",
@@ -83,9 +86,18 @@ private:
                                        "Dip its edge",
                                        "Outline and fill fields",
                                        "Brush wood grain in",
-                                       "Petals of modeling chocolate"};
+                                       "Petals of modeling chocolate",
+                                       "Run a second tone over it",
+                                       "A bow of modeling chocolate",
+                                       "Strips from a frozen slab"};
         const auto k = static_cast<size_t>(d_.way);
         return done_.first && *kFirst[k] ? kFirst[k] : kAfter[k];
+    }
+
+    void paste() {
+        const auto paste = modelingPaste(done_.used * known_.make, piece_.chocolateOf(d_), lib_);
+        how(fmt::format("For all: {} of chocolate and {} of glucose syrup, made on a day before.",
+                        mass(paste.chocolate), mass(paste.syrup)));
     }
 
     void before() {
@@ -201,13 +213,42 @@ private:
                     "curved; "
                     "a knot here and there.");
                 break;
+            case Decor::Tilt:
+                how(with);
+                how(fmt::format("Hold {} aslant, run it over {} of the face, and let it stand so{}.",
+                                done_.first ? "the mold" : "the piece", percent(d_.cover),
+                                std::isfinite(done_.lifts) ? fmt::format(" for {}, until it stays", time(done_.lifts))
+                                                           : " until it stays"));
+                how("Then the next tone over the rest, the other way aslant, a little over the edge of the first.");
+                out_.wrong = {
+                    "The edge blurs: it still ran. It parts there: it had set too long, or too thin an overlap."};
+                break;
+            case Decor::Bow:
+                how(with);
+                paste();
+                how(
+                    fmt::format("Roll it in turns thinner down to {}, cut a band {} wide and {} long for each bow: two "
+                                "loops over a rolled cloth, two tails, a narrow piece round the middle.",
+                                said(d_.thick), said(d_.width), length(lib_.decorating("bowLength") * d_.width.value)));
+                how("A dab of water or syrup where they meet; lift the cloth out once the loops stand. Dust when dry.");
+                out_.wrong = {"The loops sink: the paste is warm, or they were not left on the cloth."};
+                break;
+            case Decor::Strips:
+                how(with);
+                how(fmt::format(
+                    "A stone or metal slab, an hour in the freezer, wiped dry. Spread one strip {} wide and "
+                    "{} thin, {} in all.",
+                    said(d_.width), said(d_.thick), length(done_.line)));
+                how(
+                    fmt::format("Lift it after {}, wind or fold it before {} are over: then it breaks. "
+                                "Untempered chocolate does: the cold sets it, and it stays dull.",
+                                time(done_.bends), time(done_.stiff)));
+                out_.wrong = {
+                    "It tears: too early, or too thin. It breaks: too late. The slab warms: back into the freezer."};
+                break;
             case Decor::Petals:
                 how(with);
-                {
-                    const auto paste = modelingPaste(done_.used * known_.make, piece_.chocolateOf(d_), lib_);
-                    how(fmt::format("For all: {} of chocolate and {} of glucose syrup, made on a day before.",
-                                    mass(paste.chocolate), mass(paste.syrup)));
-                }
+                paste();
                 how(fmt::format("Knead the modeling chocolate, roll it in turns thinner down to {}, cut {} of {} each.",
                                 said(d_.thick),
                                 d_.times == 1 ? std::string("one petal") : fmt::format("{} petals", d_.times),

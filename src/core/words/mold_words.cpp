@@ -2,6 +2,10 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
 #include "core/quantity/words.h"
 
 namespace uovo {
@@ -10,6 +14,17 @@ namespace {
 using mold::Leaves;
 
 constexpr double kWorthTelling = 0.02;  // of its surface beside the plane that two parts meet in
+
+/// How a mold is held while it is filled, the original's top being up. @param up unit, of the original
+std::string heldSo(const form::Vec3& up) {
+    constexpr double kStands = 20, kLies = 70;  // degrees from standing
+    const double turned = std::acos(std::clamp(up.z, -1.0, 1.0)) * 180 / std::numbers::pi;
+    if (turned < kStands) return "as the original stands";
+    if (turned > 180 - kStands) return "with the original's top down";
+    if (turned > kLies && turned < 180 - kLies) return "lying on its side";
+    return fmt::format("tilted by {:.0f}° from {}", turned < 90 ? turned : 180 - turned,
+                       turned < 90 ? "how the original stands" : "its head");
+}
 
 }  // namespace
 
@@ -60,6 +75,8 @@ std::vector<std::string> moldWords(const mold::OwnMold& m, UnitSystem units) {
     if (!m.underIt.empty())
         out.push_back(fmt::format("Silicone keeps air under it in {} {}: brush a thin layer on first, pour beside it.",
                                   m.underIt.size(), m.underIt.size() == 1 ? "place" : "places"));
+    out.push_back(fmt::format("Fill it {}; tap it from below, then from the sides{}.", heldSo(m.fillUp),
+                              m.inIt.empty() ? "" : " under each top that keeps air"));
     if (!m.inIt.empty())
         out.push_back(
             fmt::format("Chocolate keeps air in {} {}, the deepest {}: a vent there, or pipe them full first "

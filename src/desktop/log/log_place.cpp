@@ -3,6 +3,7 @@
 #include <QHBoxLayout>
 #include <QScrollBar>
 
+#include "core/begin/first_plan.h"
 #include "desktop/kit/figure_field.h"
 #include "desktop/kit/page.h"
 #include "desktop/kit/widgets.h"
@@ -39,8 +40,7 @@ public:
               [this](int n) { wanted_ = n; });
         button(QObject::tr("Make a plan of it"), QStringLiteral("againMake"),
                [this, plan = evening.plan, now = std::max(1, now), made = std::move(made)]() mutable {
-                   for (auto& p : plan.pieces)
-                       p.count = std::max(1, static_cast<int>(std::ceil(double(p.count) * wanted_ / now - 1e-9)));
+                   for (auto& p : plan.pieces) p.count = countFor(p.count, now, wanted_);
                    if (plan.guests > 0) plan.guests = wanted_;
                    const long day = session_.now() / 1440 + 1;  // tomorrow, at the hour it was ready
                    if (const auto at = localMinutes(plan.deadline)) plan.deadline = localTime(day * 1440 + *at % 1440);

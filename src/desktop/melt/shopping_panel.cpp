@@ -13,6 +13,7 @@
 #include <cmath>
 #include <set>
 
+#include "core/begin/first_plan.h"
 #include "desktop/shell/sheet.h"
 #include "report/fonts.h"
 #include "report/shopping_list.h"
@@ -85,7 +86,12 @@ ShoppingPanel::ShoppingPanel(Session& session, QWidget* parent) : QWidget(parent
     guests_->setWhole(0, kMostGuests);
     connect(guests_, &FigureField::measureTyped, this, [this](const Measure& m) {
         session_.document().edit(
-            tr("Change the guests"), [&](Plan& p) { p.guests = static_cast<int>(m.value); }, QStringLiteral("guests"));
+            tr("Change the guests"),
+            [&](Plan& p) {
+                if (m.value > 0) forGuests(p, static_cast<int>(m.value));
+                else p.guests = 0;
+            },
+            QStringLiteral("guests"));
     });
     guestBox->addWidget(guests_);
     auto* ask = new QLabel(tr("What can I make of"));

@@ -35,10 +35,14 @@ public:
             const double kg = done && done->mass > 0 ? done->mass : 0.003;
             edit(tr("Say what a decoration weighs"), [kg](DecorateStep& s) { s.mass = Measure(kg); });
         });
-        if (uses.line) line_ = measure(tr("Line on one piece"), "line", Dimension::Length, "cm", &DecorateStep::line);
+        if (uses.line)
+            line_ = measure(d->way == Way::Strips ? tr("Strips on one piece, end to end") : tr("Line on one piece"),
+                            "line", Dimension::Length, "cm", &DecorateStep::line);
         if (uses.width)
             measure(d->way == Way::Edge     ? tr("Height of the edge")
                     : d->way == Way::Petals ? tr("Width of a petal")
+                    : d->way == Way::Bow    ? tr("Width of its band")
+                    : d->way == Way::Strips ? tr("Width of a strip")
                                             : tr("Width of the line"),
                     "width", Dimension::Length, "mm", &DecorateStep::width);
         if (uses.thick)
@@ -52,7 +56,11 @@ public:
                                 edit(tr("Change how much is covered"), [&](DecorateStep& s) { s.cover = m.value; });
                             });
         if (uses.times)
-            count(spot(d->way == Way::Petals ? tr("Petals on each") : tr("Layers"), "times"), 1, 200, d->times,
+            count(spot(d->way == Way::Petals ? tr("Petals on each")
+                       : d->way == Way::Bow  ? tr("Bows on each")
+                                             : tr("Layers"),
+                       "times"),
+                  1, 200, d->times,
                   [this](int n) { edit(tr("Change how often"), [n](DecorateStep& s) { s.times = n; }); });
         if (uses.every) {
             measure(tr("Round the rim, one every"), "every", Dimension::Length, "mm", &DecorateStep::every);
@@ -106,7 +114,7 @@ private:
             showRow(weighed_, typed);
             weighed_->setMeasure(d->mass, session_.units());
         }
-        if (line_ && d->way == DecorateStep::Way::Drizzle) showRow(line_, !typed);
+        if (line_ && d->way != DecorateStep::Way::Flood) showRow(line_, !typed);
         if (cover_ && spreads) showRow(cover_, !typed);
         count_->setVisible(typed);
         weigh_->setVisible(weighs && !typed);

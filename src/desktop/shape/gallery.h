@@ -1,47 +1,27 @@
-// The gallery: every family drawn from its real geometry, to start a piece from.
+// The gallery: what a piece is started from, found by words.
 #pragma once
-#include <QAbstractButton>
-#include <QImage>
+#include <QLabel>
 #include <QLineEdit>
 #include <QScrollArea>
-#include <QWidget>
-#include <map>
-#include <mutex>
-#include <thread>
+
+#include "desktop/shape/family_tiles.h"
 
 namespace uovo::desktop {
-
-class GalleryTile : public QAbstractButton {
-    Q_OBJECT
-
-public:
-    GalleryTile(const QString& family, const QString& name, const QString& when, QWidget* parent = nullptr);
-    const QString& family() const { return family_; }
-    void setPicture(const QImage& picture);
-    QSize sizeHint() const override { return {221, 216}; }
-
-protected:
-    void paintEvent(QPaintEvent*) override;
-
-private:
-    QString family_, when_;
-    QImage picture_;
-};
 
 class Gallery : public QWidget {
     Q_OBJECT
 
 public:
     explicit Gallery(QWidget* parent = nullptr);
-    ~Gallery() override;
     /// Shows it over its parent and waits for words or a choice.
     void open();
     QLineEdit* words() const { return words_; }
+    QLabel* note() const { return note_; }
     /// Families shown now, best first. "balloon" and "cup" are the coated pieces.
-    QStringList shown() const;
+    QStringList shown() const { return tiles_->shown(); }
 
 signals:
-    void chosen(const QString& family);
+    void chosen(const uovo::form::Hit& hit);
     void closed();
 
 protected:
@@ -52,12 +32,11 @@ private:
     void filter();
     QLineEdit* words_;
     QScrollArea* scroll_;
-    QWidget* page_;
-    class FlowLayout* flow_;
-    class QLabel* none_;
-    std::vector<GalleryTile*> tiles_;  ///< all of them, in their order
-    QRgb rim_ = 0;                     // of the pictures that are there
-    std::jthread painter_;
+    QLabel* note_;
+    FamilyTiles* tiles_;
 };
+
+/// What is said over the tiles where something asked for has no family: "There is no rabbit here …"; else empty.
+QString aboutWays(const std::vector<form::Hit>& hits);
 
 }  // namespace uovo::desktop

@@ -121,6 +121,12 @@ private:
         if (form::fromFile(piece.shape)) {
             cut_ = button(tr("Cut off what branches off"), QStringLiteral("moldCut"), [this] { cutOff(); });
             cut_->setToolTip(tr("At its necks, until each part comes out of its mold; the parts are glued afterwards"));
+            figure({tr("Cut it level, at"), QStringLiteral("mold/cutAt"), "pieces/" + id_ + "/cutAt"},
+                   session_.typing(Dimension::Percent, "", nullptr), Measure(at_),
+                   [this](const Measure& m) { at_ = std::clamp(m.value, 0.02, 0.98); });
+            button(tr("Cut it there, with pegs"), QStringLiteral("moldCutAt"), [this] {
+                cutLevel();
+            })->setToolTip(tr("Of its height from below; both parts get a mold, and are glued afterwards"));
             button(tr("Give it a flat foot"), QStringLiteral("moldFoot"), [this] {
                 reshape(tr("Give the original a foot"), [](const form::Mesh& m) {
                     const double high = form::bounds(m).size().z;
@@ -222,6 +228,18 @@ private:
             });
     }
 
+    /// At the height that a person says.
+    void cutLevel() {
+        const auto mesh = surface();
+        const Piece* p = piece();
+        if (!mesh || !p) return tell(tr("It is still being computed: try again in a moment."));
+        const auto found = mold::cutAcross(*mesh, at_, moldOptions(p->mold, session_.library()), session_.library(), 2);
+        if (!found) return tell(qstring(found.error().sentence));
+        tell({});
+        session_.document().edit(tr("Cut the original level"), [&](Plan& plan) { cutApart(plan, id_, *found); });
+        if (again_) QTimer::singleShot(0, this, again_);
+    }
+
     void cutFound(const std::optional<mold::Branches>& found, const form::Part& was) {
         busy_->hide();
         cut_->setText(tr("Cut off what branches off"));
@@ -251,6 +269,7 @@ private:
     std::function<void()> again_;
     std::string id_;
     int part_ = 0;
+    double at_ = 0.5;  ///< of its height, where it is cut level
     QLabel *said_ = nullptr, *trouble_ = nullptr;
     QPushButton* cut_ = nullptr;
     QProgressBar* busy_ = nullptr;

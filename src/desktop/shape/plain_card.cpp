@@ -388,7 +388,8 @@ void PlainCard::build(const DecorateStep& decorate) {
         tr("How it is decorated"),
         {tr("drizzled"), tr("painted"), tr("sprayed"), tr("dusted"), tr("stencilled"), tr("a ribbon"),
          tr("scraped to show layers"), tr("splattered"), tr("marbled"), tr("pearl or gold paint"), tr("sugar paste"),
-         tr("edge in sugar"), tr("outline, filled"), tr("wood grain"), tr("petals")},
+         tr("edge in sugar"), tr("outline, filled"), tr("wood grain"), tr("petals"), tr("two tones, tilted"),
+         tr("a bow"), tr("strips off a frozen slab")},
         [this] {
             const auto* s = as<DecorateStep>();
             return s ? static_cast<int>(s->way) : 0;

@@ -75,7 +75,11 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     gallery_ = new Gallery(this);
 
     connect(shelf_, &ShelfPanel::galleryWanted, gallery_, &Gallery::open);
-    connect(gallery_, &Gallery::chosen, shelf_, &ShelfPanel::add);
+    connect(gallery_, &Gallery::chosen, this, [this](const form::Hit& hit) {
+        shelf_->add(hit);
+        if (const auto cut = hit.choices.find("cut"); cut != hit.choices.end() && cut->second == "points")
+            emit outlineWanted({});
+    });
     connect(stage_, &PieceStage::handleMoved, this,
             [this](PieceStage::Handle h, double value, bool) { handleMoved(h, value); });
     connect(stage_, &PieceStage::dimensionClicked, this, [this](const QString& place) {

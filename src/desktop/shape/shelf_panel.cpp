@@ -1,5 +1,7 @@
 #include "desktop/shape/shelf_panel.h"
 
+#include "core/begin/first_plan.h"
+
 #include <QHBoxLayout>
 #include <QMenu>
 #include <QPainter>
@@ -196,9 +198,8 @@ void ShelfPanel::refresh() {
                             QString::fromStdString(pieces[i].id) == session_.selected());
 }
 
-void ShelfPanel::add(const QString& family) {
-    const Plan& now = session_.plan();
-    const Piece fresh = newPiece(now, family.toStdString());
+void ShelfPanel::add(const form::Hit& hit) {
+    const Piece fresh = pieceOf(hit, session_.plan());
     session_.select(QString::fromStdString(fresh.id));
     session_.document().edit(tr("Add a piece"), [&](Plan& plan) { plan.pieces.push_back(fresh); });
 }

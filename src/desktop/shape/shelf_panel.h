@@ -41,7 +41,7 @@ class ShelfPanel : public QWidget {
 public:
     explicit ShelfPanel(Session& session, QWidget* parent = nullptr);
     /// Adds a piece of a family of the gallery and selects it.
-    void add(const QString& family);
+    void add(const form::Hit& hit);
     /// What can be done with the chosen piece.
     void copyChosen();
     void removeChosen();

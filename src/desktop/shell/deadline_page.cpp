@@ -1,14 +1,10 @@
 #include "desktop/shell/deadline_page.h"
 
-#include <QAbstractItemView>
-#include <QCalendarWidget>
 #include <QCoreApplication>
-#include <QHBoxLayout>
-#include <QTextCharFormat>
 
+#include "core/begin/first_plan.h"
+#include "desktop/kit/calendar_leaf.h"
 #include "desktop/kit/page.h"
-#include "desktop/theme/glyph_button.h"
-#include "desktop/theme/theme.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
@@ -17,6 +13,11 @@ QLocale dayLocale() {
     const QLocale here = QLocale::system();
     return here.language() == QLocale::C ? QLocale(QLocale::English, QLocale::UnitedKingdom)
                                          : QLocale(QLocale::English, here.territory());
+}
+
+QString sayDay(const QDate& day, const QLocale& locale) {
+    const bool monthFirst = locale.dateFormat(QLocale::LongFormat).startsWith(QLatin1String("dddd, M"));
+    return locale.toString(day, monthFirst ? QStringLiteral("dddd MMMM d, yyyy") : QStringLiteral("dddd d MMMM yyyy"));
 }
 
 std::optional<QDate> readDay(const QString& words, const QLocale& locale, const QDate& today) {
@@ -79,7 +80,13 @@ public:
             if (!minutes) return tr("Not a time of day. Write it like 18:30 or 6:30 pm.");
             return set(dateOf(now()), *minutes);
         });
-        calendar();
+        leaf_ = new CalendarLeaf(locale_, QStringLiteral("deadline/days"), tr("Day it must be ready"),
+                                 dateOf(session.now()));
+        box_->addWidget(leaf_);
+        QObject::connect(leaf_, &CalendarLeaf::chosen, this, [this](const QDate& day) {
+            if (const QString no = set(day, now() % 1440); !no.isEmpty()) day_->setProblem(no);
+        });
+        guests();
         const auto& day = session.answers() ? session.answers()->day : nullptr;
         const int usual = static_cast<int>(session.library().usual("reserve") / 60);
         note(
@@ -102,68 +109,33 @@ private:
             session_.document().edit(tr("Change when it must be ready"), [&](Plan& p) { p.deadline = deadline; });
         });
     }
-    /// A month to choose a day in. Its arrows only turn the leaf.
-    void calendar() {
-        auto* head = new QHBoxLayout;
-        month_ = wrapped({});
-        month_->setStyleSheet(QStringLiteral("font-weight: 600;"));
-        const auto arrow = [&](Glyph glyph, const QString& name, void (QCalendarWidget::*turn)()) {
-            auto* b = GlyphButton::bare(glyph, name);
-            QObject::connect(b, &QPushButton::clicked, this, [this, turn] { (days_->*turn)(); });
-            return b;
-        };
-        days_ = new QCalendarWidget;
-        days_->setObjectName(QStringLiteral("deadline/days"));
-        days_->setAccessibleName(tr("Day it must be ready"));
-        if (auto* leaf = days_->findChild<QAbstractItemView*>()) leaf->setAccessibleName(tr("Days of the month"));
-        days_->setLocale(locale_);
-        days_->setFirstDayOfWeek(locale_.firstDayOfWeek());
-        days_->setNavigationBarVisible(false);
-        days_->setVerticalHeaderFormat(QCalendarWidget::NoVerticalHeader);
-        days_->setHorizontalHeaderFormat(QCalendarWidget::ShortDayNames);
-        days_->setMinimumHeight(230);
-        days_->setMinimumDate(dateOf(session_.now()));
-        QTextCharFormat plain;
-        plain.setForeground(theme().ink);
-        for (int d = 1; d <= 7; ++d) days_->setWeekdayTextFormat(static_cast<Qt::DayOfWeek>(d), plain);
-        QPalette even = days_->palette();
-        even.setColor(QPalette::AlternateBase, theme().card);
-        days_->setPalette(even);
-        QTextCharFormat names;
-        names.setForeground(theme().quiet);
-        days_->setHeaderTextFormat(names);
-        head->addWidget(arrow(Glyph::Left, tr("Month before"), &QCalendarWidget::showPreviousMonth));
-        head->addWidget(month_, 1);
-        head->addWidget(arrow(Glyph::Right, tr("Month after"), &QCalendarWidget::showNextMonth));
-        month_->setAlignment(Qt::AlignCenter);
-        box_->addLayout(head);
-        box_->addWidget(days_);
-        const auto leaf = [this](int year, int month) {
-            month_->setText(locale_.standaloneMonthName(month) + QStringLiteral(" %1").arg(year));
-        };
-        QObject::connect(days_, &QCalendarWidget::currentPageChanged, this, leaf);
-        for (const auto chosen : {&QCalendarWidget::clicked, &QCalendarWidget::activated})
-            QObject::connect(days_, chosen, this, [this](const QDate& day) {
-                if (const QString no = set(day, now() % 1440); !no.isEmpty()) day_->setProblem(no);
-            });
-        leaf(days_->yearShown(), days_->monthShown());
+    /// For how many it is: what is made for each follows.
+    void guests() {
+        constexpr int kMost = 2000;
+        guests_ = count({tr("Guests"), QStringLiteral("plan/guests"), "guests"}, 0, kMost, session_.plan().guests,
+                        [this](int n) {
+                            session_.document().edit(tr("Change how many guests there are"), [n](Plan& p) {
+                                if (n > 0) forGuests(p, n);
+                                else p.guests = 0;
+                            });
+                        });
+        note(tr(
+            "Of what is made for each guest there are then as many more or fewer; what is one for the table stays."));
     }
     void show() {
         const long at = now();
-        day_->setWords(locale_.toString(
-            dateOf(at), QStringLiteral("dddd ") + (locale_.dateFormat(QLocale::LongFormat).startsWith("dddd, M")
-                                                       ? QStringLiteral("MMMM d, yyyy")
-                                                       : QStringLiteral("d MMMM yyyy"))));
+        day_->setWords(sayDay(dateOf(at), locale_));
         clock_->setWords(qstring(clockInWords(static_cast<int>(at % 1440), session_.units())));
         day_->setProblem(at < session_.now() ? tr("That time has passed. Choose another day.")
                                              : session_.problemAt("deadline"));
-        if (days_->selectedDate() != dateOf(at)) days_->setSelectedDate(dateOf(at));
+        leaf_->setDay(dateOf(at));
+        guests_->setMeasure(Measure(session_.plan().guests), session_.units());
     }
 
     QLocale locale_;
     WordsField *day_ = nullptr, *clock_ = nullptr;
-    QCalendarWidget* days_ = nullptr;
-    QLabel* month_ = nullptr;
+    CalendarLeaf* leaf_ = nullptr;
+    FigureField* guests_ = nullptr;
 };
 
 }  // namespace

@@ -129,6 +129,12 @@ MainWindow::MainWindow(Session& session)
     connect(logButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Log); });
     sheet_ = new Sheet(centre);
     connect(sheet_, &Sheet::openChanged, this, &MainWindow::placeSheet);
+    door_ = new FrontDoor(session_, centre);
+    connect(door_, &FrontDoor::planWanted, this, &MainWindow::begin);
+    connect(door_, &FrontDoor::openWanted, this, &MainWindow::openDialog);
+    connect(door_, &FrontDoor::fileWanted, this, [this](const QString& path) {
+        if (mayLeave() && openFile(path)) door_->hide();
+    });
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
     const auto outline = [this](const QString& item) { sheet_->open(tr("An outline"), outlinePage(session_, item)); };
     connect(shape_, &ShapePlace::outlineWanted, this, outline);
@@ -215,7 +221,20 @@ bool MainWindow::eventFilter(QObject* object, QEvent* event) {
     return QMainWindow::eventFilter(object, event);
 }
 
+void MainWindow::begin(const Plan& plan) {
+    if (!mayLeave()) return;
+    session_.document().setPlan(plan, {});
+    if (!plan.pieces.empty()) session_.select(qstring(plan.pieces.front().id));
+    sheet_->hide();
+    goTo(Place::Shape);
+    const Piece* first = session_.piece();
+    const auto cut = first ? first->shape.choices.find("cut") : std::map<std::string, std::string>::const_iterator();
+    if (first && cut != first->shape.choices.end() && cut->second == "points" && first->shape.points.empty())
+        sheet_->open(tr("An outline"), outlinePage(session_, {}));
+}
+
 void MainWindow::goTo(Place place) {
+    if (door_) door_->hide();
     places_->setCurrentIndex(static_cast<int>(place));
     RailButton* const buttons[]{shapeButton_, buildButton_, meltButton_, dayButton_, benchButton_, logButton_};
     buttons[static_cast<size_t>(place)]->setChecked(true);

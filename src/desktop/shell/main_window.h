@@ -13,6 +13,7 @@
 #include "desktop/melt/melt_place.h"
 #include "desktop/shape/shape_files.h"
 #include "desktop/shape/shape_place.h"
+#include "desktop/shell/front_door.h"
 #include "desktop/shell/notice_bar.h"
 #include "desktop/shell/problems_button.h"
 #include "desktop/shell/session.h"
@@ -37,6 +38,9 @@ public:
     /// What a dropped file becomes: a plan that is opened, a model, an outline or a picture that is traced.
     void bringFile(const QString& path);
     Sheet* sheet() const { return sheet_; }
+    FrontDoor* door() const { return door_; }
+    /// Opens where one arrives: a wish, plans of before, plans to look at.
+    void arrive();
     ShapeFiles* files() const { return files_; }
     enum class Place { Shape, Build, Melt, Day, Bench, Log };
     void goTo(Place place);
@@ -92,7 +96,8 @@ private:
     /// Brings a field into sight and puts the cursor into it.
     void lead(Field* field);
     bool mayLeave();
-    void newPlan();
+    /// Takes a plan that was wished for in place of the one that is open.
+    void begin(const Plan& plan);
     void openDialog();
     bool saveDialog();
     void printCard();
@@ -119,6 +124,7 @@ private:
     LogPlace* log_;
     ShapeFiles* files_;
     Sheet* sheet_;
+    FrontDoor* door_ = nullptr;
     RailButton *shapeButton_, *buildButton_, *meltButton_, *dayButton_, *benchButton_, *logButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
     ProblemsButton* problems_;

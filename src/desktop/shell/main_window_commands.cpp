@@ -39,15 +39,13 @@ QKeySequence keys(const char* words) { return QKeySequence(QString::fromLatin1(w
 
 void MainWindow::buildActions() {
     menu_ = new QMenu(this);
-    add(tr("New plan"), QKeySequence::New, [this] { newPlan(); });
+    add(tr("New plan …"), QKeySequence::New, [this] { arrive(); });
     add(tr("Open …"), QKeySequence::Open, [this] { openDialog(); });
     recent_ = menu_->addMenu(tr("Opened lately"));
     connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
     command(tr("Opened lately"), keys("Ctrl+Shift+O"),
             [this] { recent_->popup(title_->mapToGlobal(QPoint(0, title_->height()))); });
-    add(tr("Open the demo evening"), keys("Ctrl+Shift+N"), [this] {
-        if (mayLeave()) session_.document().setPlan(io::demoPlanFor(session_.now()), {});
-    });
+    add(tr("Open the demo evening"), keys("Ctrl+Shift+N"), [this] { begin(io::demoPlanFor(session_.now())); });
     save_ = add(tr("Save"), QKeySequence::Save, [this] {
         session_.document().path().isEmpty() ? (void)saveDialog() : (void)saveTo(session_.document().path());
     });
@@ -196,7 +194,8 @@ void MainWindow::addCommands() {
         if (problems_->count() > 0) problems_->click();
     });
     connect(new QShortcut(keys("Esc"), this), &QShortcut::activated, this, [this] {
-        if (shape_->gallery()->isVisible() && !sheet_->isVisible()) shape_->gallery()->hide();
+        if (door_->isVisible()) door_->hide();
+        else if (shape_->gallery()->isVisible() && !sheet_->isVisible()) shape_->gallery()->hide();
         else if (sheet_->isVisible()) sheet_->hide();
         else shape_->setAnswersOpen(false);
     });

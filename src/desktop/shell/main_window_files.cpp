@@ -95,14 +95,9 @@ bool MainWindow::mayLeave() {
     return box.clickedButton() == leave;
 }
 
-void MainWindow::newPlan() {
-    if (!mayLeave()) return;
-    Plan plan;
-    plan.units = session_.units();
-    plan.deadline = localTime(session_.now() / 1440 * 1440 + 1440 + 18 * 60);
-    plan.day.chance = session_.library().usual("readySure");
-    session_.document().setPlan(plan, {});
-    goTo(Place::Shape);
+void MainWindow::arrive() {
+    sheet_->hide();
+    door_->open(settings_.value(QStringLiteral("recent")).toStringList());
 }
 
 QString MainWindow::lastFolder() const {
@@ -113,7 +108,7 @@ void MainWindow::openDialog() {
     if (!mayLeave()) return;
     const QString path = QFileDialog::getOpenFileName(this, tr("Open a plan"), lastFolder(),
                                                       tr("Plans of Uovo (*.uovo);;All files (*)"));
-    if (!path.isEmpty()) openFile(path);
+    if (!path.isEmpty() && openFile(path)) door_->hide();
 }
 
 QString MainWindow::lockOf(const QString& path) const {

@@ -70,6 +70,10 @@ float Pattern::at(const QVector3D& place, bool& isEdge) const {
             const float off = std::abs(fraction(wave) - 0.5f) * apart;
             return 1 - step(0.42f * width, 0.55f * width, off);
         }
+        case Kind::Aslant: {  // the share that lies deepest when the mold is held aslant
+            const float s = 0.5f + 0.5f * (0.8f * p.x() / std::max(1e-4f, radius) + 0.6f * (1 - 2 * h)) / 1.4f;
+            return step(1 - cover - 0.02f, 1 - cover + 0.02f, s);
+        }
         case Kind::Drops:
             return strength * drops(p, width, cover);
         case Kind::Band:
@@ -218,13 +222,26 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
                 p.kind = Pattern::Kind::Grain;
                 p.colour = chocolateColour(piece.chocolate).darker(150).rgb();
                 break;
+            case Decor::Tilt:
+                p.kind = Pattern::Kind::Aslant;
+                break;
+            case Decor::Bow:
+                p.kind = Pattern::Kind::Repeats;
+                p.times = std::max(1, d->times);
+                p.width = 2.2f * p.width;
+                p.edge = chocolateColour(piece.chocolateOf(*d)).darker(130).rgb();
+                break;
+            case Decor::Strips:
+                p.kind = Pattern::Kind::Lines;
+                p.apart = float(std::clamp(area / std::max(1e-3, done->line), 1.6 * d->width.value, 0.09));
+                break;
             case Decor::Petals:
                 p.kind = Pattern::Kind::Repeats;
                 p.times = ring ? ring->times() : d->times;
                 p.edge = chocolateColour(piece.chocolateOf(*d)).darker(130).rgb();
                 break;
         }
-        if (ring && d->way != Decor::Drizzle && d->way != Decor::Petals) {  // comes back round the rim
+        if (ring && d->way != Decor::Drizzle && !d->ofPaste()) {  // comes back round the rim
             p.kind = Pattern::Kind::Repeats;
             p.times = ring->times();
             p.width = float(std::min(0.6 * ring->spacing, 0.02));

@@ -11,6 +11,7 @@ namespace uovo::desktop {
 /// One decoration or topping as it is painted. Lengths in m, places as in the scene.
 struct Pattern {
     enum class Kind {
+        Aslant,   ///< a share of it, parted by a plane held aslant
         All,      ///< a film over it, thinner towards the foot where `fades`
         Lines,    ///< piped across, `width` wide and `apart` from each other
         Drops,    ///< round, `width` across, over the share `cover`

@@ -68,11 +68,14 @@ QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& 
     return wanted.image;
 }
 
-QImage familyThumbnail(const std::string& family, const QSize& pixels, QRgb rim) {
+QImage familyThumbnail(const std::string& family, const QSize& pixels, QRgb rim,
+                       const std::map<std::string, std::string>& choices) {
     form::Meshes meshes;
     form::Part part = form::usual(family);
     const form::Family& of = *form::family(family);
-    if (form::fromFile(part)) {  // as good as any: a stone, or half an egg
+    for (const auto& [key, word] : choices)
+        if (word != "points") part.choices[key] = word;  // an outline that is not drawn yet
+    if (form::fromFile(part)) {                          // as good as any: a stone, or half an egg
         form::Mesh model = of.body == form::Body::Wall
                                ? form::build(form::usual("egg-half"))->items.front().shape.surface
                                : form::rock(0.05, 5, 3);

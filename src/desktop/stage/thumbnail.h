@@ -14,6 +14,8 @@ namespace uovo::desktop {
 QImage thumbnail(const Piece& piece, const std::shared_ptr<const PieceAnswers>& answers, const QSize& pixels,
                  QWidget* asks = nullptr);
 /// The usual part of a family, for the gallery. Costly the first time; may be called from any thread.
-QImage familyThumbnail(const std::string& family, const QSize& pixels, QRgb rim = 0);
+/// @param choices of its shape that are not the usual ones
+QImage familyThumbnail(const std::string& family, const QSize& pixels, QRgb rim = 0,
+                       const std::map<std::string, std::string>& choices = {});
 
 }  // namespace uovo::desktop

@@ -176,6 +176,10 @@ QPushButton[alarm="true"] { background: @harmFill; border: 1px solid @harm; colo
 QPushButton#planMenu { font-size: 20px; font-weight: 700; padding: 4px 9px; }
 QPushButton#planMenu:focus { border: 2px solid @ring; padding: 3px 8px; }
 QPushButton[main="true"] { background: @ink; color: @paper; border: 0; font-weight: 600; padding: 8px 16px; }
+QPushButton[main="true"]:focus { border: 3px solid @ring; padding: 5px 13px; }
+QPushButton[main="true"]:disabled { background: @ground; color: @quiet; }
+QLineEdit#wish { font-size: 20px; min-height: 34px; border-radius: 10px; padding: 2px 12px; }
+QLineEdit#wish:focus { padding: 1px 11px; }
 QPushButton#way, QPushButton#holdWay { margin-left: 14px; font-size: 14px; }
 QMenu { background: @card; border: 1px solid @hairline; border-radius: 8px; padding: 6px; }
 QMenu::item { padding: 6px 28px 6px 14px; border-radius: 6px; }

@@ -1,0 +1,45 @@
+# What is installed beside the programs, and the Debian package: cmake --install build; cpack -G DEB --config build/CPackConfig.cmake.
+include(GNUInstallDirs)
+set(PACKAGING ${CMAKE_SOURCE_DIR}/packaging)
+
+# Manual pages and the changelog lie compressed, as Debian wants them.
+find_program(GZIP gzip REQUIRED)
+function(install_compressed FILE DESTINATION NAME)
+  set(OUT ${CMAKE_BINARY_DIR}/packaging/${NAME}.gz)
+  file(MAKE_DIRECTORY ${CMAKE_BINARY_DIR}/packaging)
+  execute_process(COMMAND ${GZIP} -9nc ${FILE} OUTPUT_FILE ${OUT} COMMAND_ERROR_IS_FATAL ANY)
+  set_property(DIRECTORY APPEND PROPERTY CMAKE_CONFIGURE_DEPENDS ${FILE})
+  install(FILES ${OUT} DESTINATION ${DESTINATION})
+endfunction()
+
+set(PAGES uovo-cli uovo-model-reader uovo-probe-sim)
+if(Qt6_FOUND)
+  list(APPEND PAGES uovo)
+  install(FILES ${PACKAGING}/uovo.desktop DESTINATION ${CMAKE_INSTALL_DATADIR}/applications)
+  install(FILES ${PACKAGING}/uovo.svg DESTINATION ${CMAKE_INSTALL_DATADIR}/icons/hicolor/scalable/apps)
+  install(FILES ${PACKAGING}/uovo-mime.xml DESTINATION ${CMAKE_INSTALL_DATADIR}/mime/packages RENAME uovo.xml)
+  install(FILES ${PACKAGING}/uovo.thumbnailer DESTINATION ${CMAKE_INSTALL_DATADIR}/thumbnailers)
+  install(FILES ${PACKAGING}/uovo.metainfo.xml DESTINATION ${CMAKE_INSTALL_DATADIR}/metainfo)
+endif()
+foreach(PAGE ${PAGES})
+  install_compressed(${PACKAGING}/man/${PAGE}.1 ${CMAKE_INSTALL_MANDIR}/man1 ${PAGE}.1)
+endforeach()
+install(FILES ${PACKAGING}/copyright DESTINATION ${CMAKE_INSTALL_DOCDIR})
+install_compressed(${PACKAGING}/changelog ${CMAKE_INSTALL_DOCDIR} changelog)
+
+set(CPACK_GENERATOR DEB)
+set(CPACK_PACKAGE_NAME uovo)
+set(CPACK_PACKAGE_CONTACT "The makers of Uovo <makers@uovo.invalid>")
+set(CPACK_PACKAGING_INSTALL_PREFIX /usr)
+set(CPACK_STRIP_FILES ON)
+set(CPACK_INSTALL_DEFAULT_DIRECTORY_PERMISSIONS OWNER_READ OWNER_WRITE OWNER_EXECUTE GROUP_READ GROUP_EXECUTE WORLD_READ WORLD_EXECUTE)
+set(CPACK_DEBIAN_FILE_NAME DEB-DEFAULT)
+set(CPACK_DEBIAN_PACKAGE_SECTION misc)
+set(CPACK_DEBIAN_PACKAGE_SHLIBDEPS ON)
+set(CPACK_DEBIAN_PACKAGE_RECOMMENDS "espeak-ng | speech-dispatcher")
+set(CPACK_PACKAGE_DESCRIPTION_SUMMARY "plan hollow and assembled chocolate before any is melted")
+set(CPACK_DEBIAN_PACKAGE_DESCRIPTION "Uovo plans bowls over balloons, coated cups, cones, baskets, houses, eggs and
+figures to break: the wall each coat leaves, the chocolate it takes, whether
+it holds, and when to do what. It goes along at the bench step by step, prints
+the page to work from, and learns from what is weighed and what went wrong.")
+include(CPack)

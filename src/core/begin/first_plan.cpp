@@ -1,0 +1,123 @@
+#include "core/begin/first_plan.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/quantity/words.h"
+
+namespace uovo {
+namespace {
+
+constexpr long kOneDay = 1440;
+
+/// What goes into it stays there: it is not itself something that is dipped, cut or cast full.
+bool takesFilling(const Piece& piece) {
+    const auto& f = piece.family();
+    return !piece.roundSomething() &&
+           (f.meridian || f.body == form::Body::Wall || f.body == form::Body::Compound || f.gap);
+}
+
+/// As a heading: at most so many letters, its first one large.
+std::string titled(std::string words) {
+    constexpr size_t kLong = 60;
+    if (words.size() > kLong) {
+        words.resize(kLong);
+        if (const size_t space = words.rfind(' '); space != std::string::npos) words.resize(space);
+    }
+    return upperFirst(words);
+}
+
+/// As many lids as there are of a piece, as wide as its mouth.
+void addLids(Plan& plan, const std::string& id) {
+    const Piece& of = *plan.piece(id);
+    double across = 0;
+    for (const char* key : {"topDiameter", "diameter"})
+        if (const auto it = of.shape.values.find(key); across == 0 && it != of.shape.values.end())
+            across = it->second.value;
+    if (!(across > 0) || of.family().id == "lid") return;
+    Piece lid = newPiece(plan, "lid");
+    lid.count = of.count;
+    lid.chocolate = of.chocolate;
+    const double inside = lid.shape.values["diameter"].value - lid.shape.values["plug"].value;
+    lid.shape.values["diameter"] = Measure(across);
+    lid.shape.values["plug"] = Measure(across - inside);
+    plan.pieces.push_back(std::move(lid));
+}
+
+}  // namespace
+
+Filling fillingOf(const material::FillingKind& k) {
+    Filling f;
+    f.name = k.name;
+    f.make = k.make;
+    f.usableFrom = k.usableFrom;
+    f.usableTo = k.usableTo;
+    f.perishable = k.perishable;
+    f.egg = k.egg;
+    f.alcohol = k.alcohol;
+    f.density = k.density.value;
+    return f;
+}
+
+void fillWithUsual(Plan& plan, const std::string& id, const std::string& kind, const material::Library& lib) {
+    const auto k = std::ranges::find(lib.fillings, kind, &material::FillingKind::id);
+    const auto piece = std::ranges::find(plan.pieces, id, &Piece::id);
+    if (k == lib.fillings.end() || piece == plan.pieces.end() || !takesFilling(*piece)) return;
+    FillStep& step = plan.fillWith(*piece, plan.keep(fillingOf(*k)));
+    step.share = Measure(k->share);
+}
+
+Piece pieceOf(const form::Hit& hit, const Plan& plan) {
+    Piece p = newPiece(plan, hit.family->id);
+    for (const auto& [key, word] : hit.choices) p.shape.choices[key] = word;
+    // a star of the same size holds less than a ball: its usual water until it does
+    constexpr int kTries = 8;
+    constexpr double kLess = 0.8;
+    if (const auto water = p.shape.values.find("water"); !hit.choices.empty() && water != p.shape.values.end())
+        for (int k = 0; k < kTries && !form::build(p.shape); ++k) water->second = Measure(kLess * water->second.value);
+    if (!hit.thing.empty()) p.name = upperFirst(hit.thing);
+    else if (const auto shape = hit.choices.find("silhouette"); shape != hit.choices.end())
+        p.name = upperFirst(shape->second);
+    return p;
+}
+
+Plan firstPlan(const Wanted& wish, const form::Hit& shape, long now, const Plan& like, const material::Library& lib) {
+    Plan plan;
+    plan.units = like.units;
+    plan.metricCup = like.metricCup;
+    plan.kitchen = like.kitchen;
+    plan.own = like.own;
+    plan.pantry = like.pantry;
+    plan.day.chance = lib.usual("readySure");
+    const long today = now / kOneDay;
+    const int clock = wish.clock.value_or(kUsualClock);
+    long day = wish.day.value_or(today + 1);
+    if (day * kOneDay + clock <= now) ++day;
+    plan.deadline = localTime(day * kOneDay + clock);
+    Piece piece = pieceOf(shape, plan);
+    if (wish.count > 0) piece.count = wish.count;
+    plan.guests = wish.guests;
+    const std::string id = piece.id;
+    plan.pieces = {std::move(piece)};
+    if (!wish.filling.empty()) fillWithUsual(plan, id, wish.filling, lib);
+    if (wish.lidded) addLids(plan, id);
+    const std::string said = wish.things.empty() ? lowerFirst(plan.pieces[0].name) : wish.things;
+    plan.name = titled(wish.count > 1 ? fmt::format("{} {}", wish.count, said) : said);
+    return plan;
+}
+
+int countFor(int count, int before, int after) {
+    return std::max(1, static_cast<int>(std::ceil(double(count) * after / before - 1e-9)));
+}
+
+void forGuests(Plan& plan, int guests) {
+    const int before = plan.guests;
+    plan.guests = guests;
+    if (before <= 0) return;
+    for (auto& p : plan.pieces)
+        if (p.count > 1) p.count = countFor(p.count, before, guests);
+}
+
+}  // namespace uovo

@@ -1,0 +1,371 @@
+#include "desktop/shell/front_door.h"
+
+#include <QDateTime>
+#include <QFileInfo>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QMenu>
+#include <QPainter>
+#include <QScrollArea>
+#include <QWidgetAction>
+
+#include "core/quantity/plural.h"
+#include "core/quantity/words.h"
+#include "desktop/kit/calendar_leaf.h"
+#include "desktop/kit/widgets.h"
+#include "desktop/shape/gallery.h"
+#include "desktop/shell/deadline_page.h"
+#include "desktop/theme/glyph_button.h"
+#include "desktop/theme/theme.h"
+#include "io/data.h"
+#include "io/examples.h"
+#include "report/fonts.h"
+#include "report/text.h"
+
+namespace uovo::desktop {
+namespace {
+
+constexpr int kBeside = 286;  // px
+constexpr int kMost = 2000;   // pieces
+constexpr size_t kHits = 12;  // more are in the gallery
+
+/// Wishes to begin with, as people say them.
+QStringList readyWishes() {
+    return {FrontDoor::tr("12 bowls that hold ice cream"),  FrontDoor::tr("8 cups to drink coffee from"),
+            FrontDoor::tr("a basket for almonds"),          FrontDoor::tr("a house with a gable roof"),
+            FrontDoor::tr("a ball to smash, sweets in it"), FrontDoor::tr("20 lidded tubs for mousse"),
+            FrontDoor::tr("6 spoons to stir into milk"),    FrontDoor::tr("24 dipped strawberries")};
+}
+
+QPushButton* lineButton(const QString& words, const QString& under, const QString& object) {
+    auto* b = new QPushButton(under.isEmpty() ? words : words + QStringLiteral("\n") + under);
+    b->setProperty("flat", true);
+    b->setObjectName(object);
+    b->setAccessibleName(under.isEmpty() ? words : words + QStringLiteral(": ") + under);
+    b->setCursor(Qt::PointingHandCursor);
+    b->setStyleSheet(QStringLiteral("text-align: left;"));
+    b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+    return b;
+}
+
+}  // namespace
+
+FrontDoor::FrontDoor(Session& session, QWidget* window)
+    : QWidget(window),
+      session_(session),
+      sentence_(new QLineEdit),
+      said_(wrapped({}, "quiet")),
+      over_(heading({}, 6)),
+      plan_(new QPushButton(tr("Plan it"))),
+      tiles_(new FamilyTiles) {
+    setObjectName(QStringLiteral("frontDoor"));
+    setAccessibleName(tr("What shall it be?"));
+    setAutoFillBackground(true);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(0);
+    auto* left = new QWidget;
+    auto* box = new QVBoxLayout(left);
+    box->setContentsMargins(34, 26, 20, 10);
+    box->setSpacing(10);
+    auto* title = new QLabel(tr("What shall it be?"));
+    title->setFont(report::font(30, QFont::Bold));
+    box->addWidget(title);
+    auto* line = new QHBoxLayout;
+    line->setSpacing(10);
+    sentence_->setObjectName(QStringLiteral("wish"));
+    sentence_->setAccessibleName(tr("Your wish, in a sentence"));
+    sentence_->setPlaceholderText(tr("twelve bowls that hold ice cream, Saturday at six"));
+    sentence_->setMaxLength(200);
+    sentence_->installEventFilter(this);
+    plan_->setObjectName(QStringLiteral("planIt"));
+    plan_->setProperty("main", true);
+    plan_->setCursor(Qt::PointingHandCursor);
+    line->addWidget(sentence_, 1);
+    line->addWidget(plan_);
+    box->addLayout(line);
+    box->addWidget(fields());
+    said_->setObjectName(QStringLiteral("wishSaid"));
+    box->addWidget(said_);
+    box->addWidget(over_);
+    auto* scroll = scrolledDown();
+    scroll->setWidget(tiles_);
+    box->addWidget(scroll, 1);
+    row->addWidget(left, 1);
+    row->addWidget(beside());
+    connect(sentence_, &QLineEdit::textChanged, this, &FrontDoor::read);
+    connect(plan_, &QPushButton::clicked, this, [this] {
+        if (!wish_.shapes.empty()) choose(wish_.shapes.front());
+    });
+    connect(tiles_, &FamilyTiles::chosen, this, [this](const form::Hit& hit) {
+        if (!sentence_->text().trimmed().isEmpty()) return choose(hit);
+        for (const QString& words : readyWishes()) {
+            const Wanted ready = wanted(words.toStdString(), session_.now(), session_.library());
+            if (ready.shapes.empty() || !(ready.shapes.front() == hit)) continue;
+            sentence_->setText(words);
+            plan_->setFocus();
+            return;
+        }
+    });
+    window->installEventFilter(this);
+    hide();
+}
+
+QWidget* FrontDoor::fields() {
+    auto* all = new QWidget;
+    auto* row = new QHBoxLayout(all);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(16);
+    const auto under = [&](const QString& words, QWidget* field, QWidget* more, int wide) {
+        auto* column = new QVBoxLayout;
+        column->setSpacing(2);
+        column->addWidget(wrapped(words, "small"));
+        auto* inner = new QHBoxLayout;
+        inner->setSpacing(2);
+        inner->addWidget(field, 1, Qt::AlignTop);
+        if (more) inner->addWidget(more, 0, Qt::AlignTop);
+        column->addLayout(inner);
+        field->setFixedWidth(wide);
+        row->addLayout(column);
+    };
+    count_ = new WordsField(tr("How many"), QStringLiteral("wish/count"), [this](const QString& text) {
+        bool ok = false;
+        const int n = text.toInt(&ok);
+        if (!ok || n < 1 || n > kMost) return tr("A whole number, 1 to %1.").arg(kMost);
+        hand_.count = n;
+        read();
+        return QString();
+    });
+    under(tr("How many"), count_, nullptr, 90);
+    QStringList names{tr("nothing goes in")};
+    for (const auto& k : session_.library().fillings) names << qstring(k.name);
+    filling_ = choiceBox(tr("What goes in"), names);
+    filling_->setObjectName(QStringLiteral("wish/filling"));
+    connect(filling_, &QComboBox::activated, this, [this](int i) {
+        hand_.filling = i > 0 ? session_.library().fillings[static_cast<size_t>(i - 1)].id : std::string();
+        read();
+    });
+    under(tr("What goes in"), filling_, nullptr, 190);
+    day_ = new WordsField(tr("Ready on"), QStringLiteral("wish/day"), [this](const QString& text) {
+        const QDate today = QDate(1970, 1, 1).addDays(session_.now() / 1440);
+        const auto day = readDay(text, dayLocale(), today);
+        if (!day) return tr("Not a day. Write it like %1.").arg(dayLocale().toString(today, QLocale::ShortFormat));
+        if (*day < today) return tr("That day has passed.");
+        hand_.day = QDate(1970, 1, 1).daysTo(*day);
+        read();
+        return QString();
+    });
+    auto* pick = new QPushButton(tr("Calendar"));
+    pick->setObjectName(QStringLiteral("wish/calendar"));
+    pick->setProperty("flat", true);
+    pick->setAccessibleName(tr("Choose the day on a calendar"));
+    connect(pick, &QPushButton::clicked, this, [this, pick] {
+        auto* menu = new QMenu(this);
+        menu->setAttribute(Qt::WA_DeleteOnClose);
+        const QDate today = QDate(1970, 1, 1).addDays(session_.now() / 1440);
+        auto* leaf = new CalendarLeaf(dayLocale(), QStringLiteral("wish/days"), tr("Day it must be ready"), today);
+        leaf->setDay(QDate(1970, 1, 1).addDays(day()));
+        leaf->setContentsMargins(8, 8, 8, 8);
+        connect(leaf, &CalendarLeaf::chosen, this, [this, menu](const QDate& chosen) {
+            hand_.day = QDate(1970, 1, 1).daysTo(chosen);
+            menu->close();
+            read();
+        });
+        auto* action = new QWidgetAction(menu);
+        action->setDefaultWidget(leaf);
+        menu->addAction(action);
+        menu->popup(pick->mapToGlobal(QPoint(0, pick->height())));
+    });
+    under(tr("Ready on"), day_, pick, 236);
+    clock_ = new WordsField(tr("at"), QStringLiteral("wish/clock"), [this](const QString& text) {
+        const auto minutes = clockMinutes(text.toStdString());
+        if (!minutes) return tr("Like 18:30 or 6:30 pm.");
+        hand_.clock = *minutes;
+        read();
+        return QString();
+    });
+    under(tr("at"), clock_, nullptr, 100);
+    row->addStretch(1);
+    return all;
+}
+
+QWidget* FrontDoor::beside() {
+    auto* side = new QFrame;
+    side->setObjectName(QStringLiteral("beside"));
+    side->setFixedWidth(kBeside);
+    auto* box = new QVBoxLayout(side);
+    box->setContentsMargins(18, 20, 18, 18);
+    box->setSpacing(4);
+    auto* head = new QHBoxLayout;
+    auto* open = lineButton(tr("Open a plan …"), {}, QStringLiteral("doorOpen"));
+    connect(open, &QPushButton::clicked, this, &FrontDoor::openWanted);
+    head->addWidget(open, 1);
+    auto* close = GlyphButton::bare(Glyph::Close, tr("Back to the plan that is open"));
+    close->setObjectName(QStringLiteral("doorClose"));
+    connect(close, &QPushButton::clicked, this, &QWidget::hide);
+    head->addWidget(close);
+    box->addLayout(head);
+    lately_ = new QVBoxLayout;
+    lately_->setSpacing(0);
+    box->addLayout(lately_);
+    box->addWidget(heading(tr("To look at"), 14));
+    auto* demo = lineButton(tr("The demo: Perseid night"), tr("an invented evening"), QStringLiteral("doorDemo"));
+    connect(demo, &QPushButton::clicked, this, [this] { emit planWanted(io::demoPlanFor(session_.now())); });
+    box->addWidget(demo);
+    for (const auto& e : io::examples()) {
+        const Plan plan = io::examplePlan(e.file, session_.now());
+        auto* b = lineButton(qstring(plan.name), qstring(e.about), QStringLiteral("example/") + qstring(e.file));
+        b->setToolTip(qstring(upperFirst(e.about)));
+        connect(b, &QPushButton::clicked, this,
+                [this, file = e.file] { emit planWanted(io::examplePlan(file, session_.now())); });
+        box->addWidget(b);
+    }
+    box->addWidget(wrapped(tr("Each is invented, whole, and yours to change: nothing of yours is touched."), "small"));
+    box->addStretch(1);
+    auto* empty = lineButton(tr("An empty shelf"), tr("begin without a wish"), QStringLiteral("emptyPlan"));
+    connect(empty, &QPushButton::clicked, this, [this] {
+        Plan plan = firstPlan({}, {form::family("balloon")}, session_.now(), session_.plan(), session_.library());
+        plan.pieces.clear();
+        plan.name = Plan().name;
+        emit planWanted(plan);
+    });
+    box->addWidget(empty);
+    return side;
+}
+
+void FrontDoor::lately(const QStringList& files) {
+    constexpr int kShown = 5;
+    emptyLayout(lately_);
+    if (files.isEmpty()) return;
+    lately_->addWidget(heading(tr("Opened lately"), 8));
+    for (const QString& path : files.mid(0, kShown)) {
+        const QFileInfo file(path);
+        if (!file.exists()) continue;
+        auto* b =
+            lineButton(file.completeBaseName(), dayLocale().toString(file.lastModified().date(), QLocale::ShortFormat),
+                       QStringLiteral("lately"));
+        b->setToolTip(path);
+        connect(b, &QPushButton::clicked, this, [this, path] { emit fileWanted(path); });
+        lately_->addWidget(b);
+    }
+}
+
+void FrontDoor::open(const QStringList& files) {
+    lately(files);
+    hand_ = {};
+    sentence_->clear();
+    read();
+    setGeometry(parentWidget()->rect());
+    QWidget::show();
+    raise();
+    sentence_->setFocus();
+}
+
+long FrontDoor::day() const {
+    const long today = session_.now() / 1440;
+    const long day = wish_.day.value_or(today + 1);
+    return day * 1440 + wish_.clock.value_or(kUsualClock) > session_.now() ? day : day + 1;
+}
+
+void FrontDoor::read() {
+    wish_ = wanted(sentence_->text().toStdString(), session_.now(), session_.library());
+    // what hands set stays until the sentence says something else
+    if (wish_.count > 0 && wish_.count != told_.count) hand_.count.reset();
+    if (wish_.day && wish_.day != told_.day) hand_.day.reset();
+    if (wish_.clock && wish_.clock != told_.clock) hand_.clock.reset();
+    if (!wish_.filling.empty() && wish_.filling != told_.filling) hand_.filling.reset();
+    told_ = wish_;
+    if (hand_.count) wish_.count = *hand_.count;
+    if (hand_.day) wish_.day = *hand_.day;
+    if (hand_.clock) wish_.clock = *hand_.clock;
+    if (hand_.filling) wish_.filling = *hand_.filling;
+    show();
+}
+
+void FrontDoor::show() {
+    const bool any = !sentence_->text().trimmed().isEmpty();
+    std::vector<form::Hit> hits;
+    if (any) {
+        hits = wish_.shapes;
+        if (hits.size() > kHits) hits.resize(kHits);
+        tiles_->look(hits, {}, true);
+    } else {
+        std::vector<std::pair<QString, QString>> words;
+        for (const QString& w : readyWishes()) {
+            const Wanted ready = wanted(w.toStdString(), session_.now(), session_.library());
+            if (ready.shapes.empty()) continue;
+            hits.push_back(ready.shapes.front());
+            words.emplace_back(qstring(upperFirst(w.toStdString())), qstring(hits.back().family->shortName()));
+        }
+        tiles_->look(hits, words);
+    }
+    over_->setText(any ? tr("Made as the first of these, or as another") : tr("Or begin with one of these"));
+    plan_->setEnabled(any && !wish_.shapes.empty());
+    const int usual = wish_.shapes.empty() || !any ? 0 : pieceOf(wish_.shapes.front(), Plan()).count;
+    const int count = wish_.count > 0 ? wish_.count : usual;
+    count_->setWords(count > 0 ? QString::number(count) : QString());
+    int filling = 0;
+    const auto& kinds = session_.library().fillings;
+    for (size_t k = 0; k < kinds.size(); ++k)
+        if (kinds[k].id == wish_.filling) filling = static_cast<int>(k) + 1;
+    filling_->setCurrentIndex(filling);
+    const QDate date = QDate(1970, 1, 1).addDays(day());
+    day_->setWords(sayDay(date, dayLocale()));
+    const QString clock = qstring(clockInWords(wish_.clock.value_or(kUsualClock), session_.units()));
+    clock_->setWords(clock);
+    QString words = any ? aboutWays(hits) : tr("In your own words: how many, of what, what goes in, for when.");
+    if (any && words.isEmpty() && !hits.empty())
+        words = tr("%1 × %2%3, ready %4 at %5.")
+                    .arg(count)
+                    .arg(qstring(lowerFirst(hits.front().family->name)),
+                         filling > 0
+                             ? tr(", %1 in each").arg(qstring(lowerFirst(kinds[static_cast<size_t>(filling) - 1].name)))
+                             : QString(),
+                         sayDay(date, dayLocale()), clock);
+    said_->setText(words);
+}
+
+void FrontDoor::choose(const form::Hit& hit) {
+    Wanted wish = wish_;
+    if (hit.thing.empty() && sentence_->text().trimmed().isEmpty()) wish.things.clear();
+    Plan plan = firstPlan(wish, hit, session_.now(), session_.plan(), session_.library());
+    emit planWanted(plan);
+}
+
+void FrontDoor::keyPressEvent(QKeyEvent* e) {
+    if (e->key() == Qt::Key_Escape) hide();
+    else QWidget::keyPressEvent(e);
+}
+
+/// The tabulator stays here while it is open.
+bool FrontDoor::focusNextPrevChild(bool next) {
+    for (QWidget* w = focusWidget(); w;) {
+        w = next ? w->nextInFocusChain() : w->previousInFocusChain();
+        if (w == focusWidget()) break;
+        if (isAncestorOf(w) && w->isVisible() && w->isEnabled() && (w->focusPolicy() & Qt::TabFocus) != 0) {
+            w->setFocus(next ? Qt::TabFocusReason : Qt::BacktabFocusReason);
+            return true;
+        }
+    }
+    return QWidget::focusNextPrevChild(next);
+}
+
+bool FrontDoor::eventFilter(QObject* object, QEvent* e) {
+    if (object == parentWidget() && e->type() == QEvent::Resize) setGeometry(parentWidget()->rect());
+    if (object == sentence_ && e->type() == QEvent::KeyPress) {
+        const int key = static_cast<QKeyEvent*>(e)->key();
+        if ((key == Qt::Key_Return || key == Qt::Key_Enter) && plan_->isEnabled()) {
+            plan_->click();
+            return true;
+        }
+        if (key == Qt::Key_Down && tiles_->first()) {
+            tiles_->first()->setFocus();
+            return true;
+        }
+    }
+    return QWidget::eventFilter(object, e);
+}
+
+void FrontDoor::paintEvent(QPaintEvent*) { QPainter(this).fillRect(rect(), theme().paper); }
+
+}  // namespace uovo::desktop
