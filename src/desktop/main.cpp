@@ -7,10 +7,12 @@
 #include <QTimer>
 #include <csignal>
 
+#include "core/document/edits.h"
 #include "desktop/kit/painted_parts.h"
 #include "desktop/shell/main_window.h"
 #include "desktop/shell/memory.h"
 #include "desktop/shell/plan_picture.h"
+#include "desktop/theme/desktop_scheme.h"
 #include "desktop/theme/theme.h"
 #include "io/data.h"
 #include "io/plan_file.h"
@@ -77,10 +79,12 @@ int main(int argc, char** argv) {
     uovo::report::loadFonts();
     app.setFont(uovo::report::font(15));
     app.setStyle(QStringLiteral("fusion"));
-    uovo::desktop::setDarkTheme(QSettings().value(QStringLiteral("dark"), false).toBool());
+    using uovo::desktop::DesktopScheme;
+    uovo::desktop::setDarkTheme(DesktopScheme::wanted(DesktopScheme::beganDark()), false);
     uovo::desktop::Session session(uovo::io::library(),
                                    QStandardPaths::writableLocation(QStandardPaths::AppDataLocation), nowMinutes);
     uovo::desktop::MainWindow window(session);
+    uovo::desktop::setDarkTheme(uovo::desktop::theme().dark);
 
     const QStringList files = parser.positionalArguments();
     const QStringList recent = QSettings().value(QStringLiteral("recent")).toStringList();
@@ -88,9 +92,15 @@ int main(int argc, char** argv) {
     if (!files.isEmpty()) open = window.openFile(files.front());
     else if (!parser.isSet(demo) && !recent.isEmpty() && QFileInfo::exists(recent.front()))
         open = window.reopen(recent.front());
-    if (!open) session.document().setPlan(uovo::io::demoPlanFor(nowMinutes()), {});
+    if (!open) {
+        uovo::Plan plan = uovo::io::demoPlanFor(nowMinutes());
+        if (QLocale::system().measurementSystem() == QLocale::ImperialUSSystem)
+            uovo::switchUnits(plan, uovo::UnitSystem::US);
+        session.document().setPlan(plan, {});
+    }
     if (!open && !parser.isSet(demo)) window.arrive();
     window.show();
+    window.setGreets(true);
     window.offerRecovered();
     if (parser.isSet(timed))
         QTimer::singleShot(0, &app, [&] {

@@ -9,10 +9,10 @@
 namespace uovo::io {
 
 const std::vector<Example>& examples() {
-    static const std::vector<Example> all{{"garden-table", "bowls, scraped and strewn"},
-                                          {"lamps", "lace, strips and drips"},
-                                          {"supper", "filled bowls and cups, sprayed"},
-                                          {"seed-heads", "a figure in molds of its own"}};
+    static const std::vector<Example> all{{"garden-table", "Garden table", "bowls, scraped and strewn"},
+                                          {"lamps", "Lamps of chocolate", "lace, strips and drips"},
+                                          {"supper", "Supper by the fire", "filled bowls and cups, sprayed"},
+                                          {"seed-heads", "Seed heads", "a figure in molds of its own"}};
     return all;
 }
 

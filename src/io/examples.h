@@ -6,6 +6,7 @@ namespace uovo::io {
 
 struct Example {
     std::string file;   ///< name without its ending, "garden-table"
+    std::string name;   ///< of the plan
     std::string about;  ///< what is to be seen in it, a few words
 };
 const std::vector<Example>& examples();

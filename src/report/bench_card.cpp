@@ -38,6 +38,22 @@ QString countWords(const Piece& piece, const PieceAnswers& a) {
                           : QStringLiteral("%1 to make, with %2").arg(a.make).arg(qstring(spares));
 }
 
+/// A person's own words, and their picture.
+void paintNotes(Page& page, QPainter& p, const Piece& piece) {
+    constexpr double kPhotoHigh = 38;  // mm
+    if (!piece.notes.empty()) {
+        page.paragraph(kMargin, page.width(), QStringLiteral("Notes: ") + qstring(piece.notes).simplified(), 4.2,
+                       kQuiet);
+        page.y += 1;
+    }
+    QImage image;
+    if (piece.photo.empty() || !image.loadFromData(QByteArray::fromStdString(*piece.photo.bytes))) return;
+    page.need(kPhotoHigh + 2);
+    const double wide = std::min(page.width(), kPhotoHigh * image.width() / image.height());
+    p.drawImage(QRectF(kMargin, page.y, wide, wide * image.height() / image.width()), image);
+    page.y += kPhotoHigh + 2;
+}
+
 void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Library& lib, const Piece& piece,
                 const PieceAnswers& a, const Answers& answers) {
     const auto u = plan.units;
@@ -58,7 +74,9 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
         what += QStringLiteral(". Cup %1 at the base, %2 at the top; coat it %3 high.")
                     .arg(figure("baseDiameter"), figure("topDiameter"), figure("fillLine"));
     page.paragraph(kMargin, page.width(), what, 4.2);
-    page.y += 3;
+    page.y += 1;
+    paintNotes(page, p, piece);
+    page.y += 2;
     // the section, true to its wall times two
     const double wide = 2 * *std::max_element(s.profile.r.begin(), s.profile.r.end());
     const double scale = std::min(70.0 / wide, 46.0 / s.height);
@@ -115,7 +133,9 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
                        (a.coating.tempered ? QStringLiteral(", tempered. ") : QStringLiteral(". ")) +
                        qstring(form::family(piece.shape.family)->name) + QStringLiteral("."),
                    4.2);
-    page.y += 3;
+    page.y += 1;
+    paintNotes(page, p, piece);
+    page.y += 2;
     // as it rests, with how large it is
     constexpr double kHigh = 42;
     const double top = page.y, x = kMargin + 92;
@@ -292,6 +312,7 @@ QString benchCardText(const Plan& plan, const Answers& answers) {
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
         const auto& piece = plan.pieces[i];
         out += QStringLiteral("\n%1 × %2\n").arg(piece.count).arg(qstring(piece.name));
+        if (!piece.notes.empty()) out += QStringLiteral("  Notes: %1\n").arg(qstring(piece.notes).simplified());
         for (const auto& a : answers.pieces[i]->answers) out += "  " + said(a) + "\n";
     }
     for (const auto& a : answers.evening) out += "\n" + said(a) + "\n";

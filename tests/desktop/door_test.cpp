@@ -109,6 +109,12 @@ TEST_CASE("fields follow the sentence; what a hand sets stays until the sentence
     CHECK(field("wish/count")->edit()->text() == "9");
     CHECK(door->wish().clock == 19 * 60 + 30);
     CHECK(field("wish/day")->edit()->text().contains("Friday"));
+    door->sentence()->selectAll();
+    QTest::keyClicks(door->sentence(), "900 cups");
+    CHECK(door->said()->text().contains("at most 500"));
+    CHECK_FALSE(door->plan()->isEnabled());
+    door->sentence()->selectAll();
+    QTest::keyClicks(door->sentence(), "9 cups on Friday");
     // a sentence beside each field that cannot be, the wish stays
     Program::type(field("wish/count"), "many");
     CHECK(field("wish/count")->complaint()->text().contains("whole number"));
@@ -149,6 +155,7 @@ TEST_CASE("each example opens, is in order, lies ahead, and leaves what was open
         QTest::mouseClick(b, Qt::LeftButton);
         CHECK_FALSE(p.window.door()->isVisible());
         p.answered();
+        CHECK(p.session.plan().name == e.name);
         CHECK(p.session.allProblems().empty());
         REQUIRE(p.session.answers()->day);
         CHECK(p.session.answers()->day->problem.empty());

@@ -159,7 +159,7 @@ TEST_CASE("a tile of the shelf says count, name, grams and verdict, an answer it
     CHECK(heard(tile)->state().checked);
     auto* wall = p.window.shape()->answers()->view("wall");
     CHECK(name(wall).contains(QString::fromStdString(wall->answer().sentence)));
-    QTest::keyClick(&p.window, Qt::Key_F1);
+    QTest::keyClick(&p.window, Qt::Key_F1, Qt::ControlModifier);
     auto* list = p.window.sheet()->findChild<QListWidget*>("commands");
     REQUIRE(list);
     auto* i = heard(list);

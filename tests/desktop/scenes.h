@@ -198,7 +198,10 @@ inline std::vector<Scene> scenes() {
     };
     sheets("kitchen", [press](Program& p) { press(p, Qt::Key_Comma, Qt::ControlModifier); });
     sheets("deadline", [press](Program& p) { press(p, Qt::Key_R, Qt::ControlModifier); });
-    sheets("commands", [press](Program& p) { press(p, Qt::Key_F1); });
+    sheets("commands", [press](Program& p) { press(p, Qt::Key_F1, Qt::ControlModifier); });
+    sheets("help", [press](Program& p) { press(p, Qt::Key_F1); });
+    sheets("notes", [](Program& p) { emit p.window.shape()->notesWanted(); });
+    sheets("beside", [](Program& p) { emit p.window.shape()->besideWanted(); });
     sheets("working", [](Program& p) { p.window.shape()->answers()->view("wall")->click(); });
     sheets("coat", [](Program& p) { emit p.window.shape()->coatWanted(0); });
     sheets("filling", [](Program& p) { emit p.window.shape()->fillingWanted(); });

@@ -67,7 +67,7 @@ TEST_CASE("a finger scrolls the answers, a list in a sheet and the gallery, and 
     };
     CHECK(scrolled(p.window.shape()->answers()->findChild<QScrollArea*>()) > 40);
     CHECK_FALSE(p.window.sheet()->isVisible());  // the answer under it would have shown its working
-    QTest::keyClick(&p.window, Qt::Key_F1);
+    QTest::keyClick(&p.window, Qt::Key_F1, Qt::ControlModifier);
     QTest::qWait(50);
     CHECK(scrolled(p.window.sheet()->findChild<QAbstractScrollArea*>("commands")) > 40);
     CHECK(p.window.sheet()->isVisible());

@@ -246,6 +246,13 @@ struct Stock {
     bool operator==(const Stock&) const = default;
 };
 
+/// Figures of its pieces that a plan's file keeps, and the model that computed them: no part of what a person wants.
+struct Computed {
+    int model = 0;                       ///< kModelVersion then; 0: nothing is kept
+    std::map<std::string, double> mass;  ///< kg of one, by the piece's id
+    std::map<std::string, double> wall;  ///< m, thinnest
+};
+
 struct Plan {
     std::vector<shell::SnapBar> snaps;  ///< bars that were broken to measure a chocolate
     std::string name = "New plan";
@@ -264,6 +271,7 @@ struct Plan {
     std::vector<Piece> pieces;
     DayWish day;
     form::Meshes meshes;                            ///< figures read from files, by name; kept in the plan
+    Computed computed;                              ///< as its file was written; plans are equal without it
     std::map<std::string, std::string> meshExtras;  ///< keys of theirs that this version does not know
     std::string extra;
 

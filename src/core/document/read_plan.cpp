@@ -385,6 +385,19 @@ Plan readPlanObject(const json& root) {
             p.meshes[name] = readMesh(mesh, "/meshes/" + name, p.meshExtras[name]);
         std::erase_if(p.meshExtras, [](const auto& e) { return e.second.empty(); });
     }
+    if (const json* computed = o.find("computed")) {
+        Object c(*computed, "/computed");
+        c.whole("model", p.computed.model);
+        const auto figures = [&](const char* key, std::map<std::string, double>& out) {
+            const json* of = c.find(key);
+            if (!of) return;
+            Object each(*of, c.at(key));
+            if (of->size() > limits::kPieces) Object::refuse("More figures than pieces.", c.at(key));
+            for (const auto& [id, value] : of->items()) each.number(id.c_str(), out[id]);
+        };
+        figures("mass", p.computed.mass);
+        figures("wall", p.computed.wall);
+    }
     p.extra = o.extra();
     return p;
 }

@@ -335,6 +335,11 @@ std::string writePlan(const Plan& p) {
         }
     }
     if (p.guests > 0) j["guests"] = p.guests;
+    if (p.computed.model != 0) {
+        j["computed"] = {{"model", p.computed.model}};
+        for (const auto& [id, kg] : p.computed.mass) j["computed"]["mass"][id] = kg;
+        for (const auto& [id, m] : p.computed.wall) j["computed"]["wall"][id] = m;
+    }
     for (const auto& [id, m] : p.melting) {
         j["melting"][id] = {{"method", wordOf(m.method, kMethods)},
                             {"vessel", wordOf(m.vessel, kVessels)},

@@ -61,9 +61,9 @@ std::vector<Family> make() {
                  {{"pattern", "Pattern", {"strips", "lace", "drips"}}}});
     // In a mold
     f.push_back({"half-ball", "Half ball in a mold", "In a mold", Body::Wall, false, "The plainest shell: domes, bowls, halves to join.", "dome bowl half sphere hemisphere ball cup",
-                 "Ruler across the opening and down to the deepest point.", {len("diameter", "Diameter", "mold", 70, 10, 400), len("depth", "Depth", "wide and", 35, 4, 300), len("seam", "Land at the rim", "deep, land at the rim", 0, 0, 20), wall}});
+                 "Ruler across the opening and down to the deepest point.", {len("diameter", "Diameter", "mold", 70, 10, 400), len("depth", "Depth", "wide and", 35, 4, 300), len("seam", "Flat edge round the rim", "deep, flat edge", 0, 0, 20), wall}});
     f.push_back({"egg-half", "Half egg in a mold", "In a mold", Body::Wall, false, "Lying egg halves, to fill or to join.", "egg easter half oval surprise",
-                 "Ruler along and across the opening.", {len("length", "Length", "mold", 120, 15, 500), len("width", "Width", "long,", 80, 10, 400), share("pear", "Egg shape", "wide, egg-shaped", 0.15, 0, 0.3), len("seam", "Land at the rim", "; land at the rim", 0, 0, 20), wall}});
+                 "Ruler along and across the opening.", {len("length", "Length", "mold", 120, 15, 500), len("width", "Width", "long,", 80, 10, 400), share("pear", "Egg shape", "wide, egg-shaped", 0.15, 0, 0.3), len("seam", "Flat edge round the rim", "; flat edge", 0, 0, 20), wall}});
     f.push_back({"fluted-dome", "Fluted dome in a mold", "In a mold", Body::Wall, false, "A dome with grooves; pipe the grooves full before you coat, or there are holes at the peaks.", "dome fluted gugelhupf groove shell jelly",
                  "Ruler across and down; count the flutes; depth of one with a matchstick.",
                  {len("diameter", "Diameter", "mold", 76, 15, 400), len("depth", "Depth", "wide and", 38, 5, 300), number("flutes", "Flutes", "deep with", 12, 3, 60), len("fluteDepth", "Depth of a flute", "flutes", 3, 0, 40), wall}});
@@ -82,9 +82,9 @@ std::vector<Family> make() {
     f.push_back({"ball", "Ball of two halves", "Closed", Body::Wall, false, "A ball to fill, to hang, or to break; a hole can be melted into it on a warm plate.", "ball sphere moon planet bauble breakable surprise piñata hollow",
                  "Tape round the seam, or ruler across one half.", {len("diameter", "Diameter", "ball", 100, 15, 400), len(kOpening, "Melted opening", "across, opening", 0, 0, 300), len("seam", "Land at the seam", "wide, seam land", 4, 0, 20), wall}});
     f.push_back({"egg", "Egg of two halves", "Closed", Body::Wall, false, "A whole hollow egg.", "egg easter surprise hollow breakable", "Ruler along and across.",
-                 {len("length", "Length", "egg", 150, 20, 500), len("width", "Width", "long,", 100, 15, 400), share("pear", "Egg shape", "wide, egg-shaped", 0.15, 0, 0.3), len("seam", "Land at the seam", "seam land", 4, 0, 20), wall}});
+                 {len("length", "Length", "egg", 150, 20, 500), len("width", "Width", "long,", 100, 15, 400), share("pear", "Egg shape", "wide, egg-shaped", 0.15, 0, 0.3), len("seam", "Flat edge at the seam", "edge at the seam", 4, 0, 20), wall}});
     f.push_back({"figure-lathe", "Round figure of two halves", "Closed", Body::Wall, false, "A turned figure from a two-part mold: bell, bottle, gourd, snowman.", "bell bottle pumpkin gourd snowman figure breakable round",
-                 "Lay a ruler along the axis: width at each height.", {len("seam", "Land at the seam", "seam land", 4, 0, 20), wall}, {}, "profile"});
+                 "Lay a ruler along the axis: width at each height.", {len("seam", "Flat edge at the seam", "edge at the seam", 4, 0, 20), wall}, {}, "profile"});
     f.push_back({"pressed", "Shell pressed with an insert", "In a mold", Body::Cast, false, "Outer form, insert pressed in to a line: the gap is the wall, the same in every piece.", "cup pressed insert core three part mold shot glass",
                  "Ruler inside the outer form; the gap with a coin or a card.",
                  {len("baseDiameter", "Base diameter", "form", 45, 10, 300), len("topDiameter", "Top diameter", "at the base,", 60, 10, 350), len("height", "Height of the form", "at the top,", 60, 8, 300), len("fillLine", "Fill line", "high, pressed up to", 55, 5, 300),
@@ -187,7 +187,7 @@ std::vector<Family> make() {
     f.push_back({"upright", "Silhouette on a base", "Put together", Body::Compound, false, "A cut shape that stands on a disc.", "silhouette stand figure upright sign heart star display tree", "Size of the shape and of the base.",
                  {len("length", "Height of the shape", "shape", 110, 20, 400), len("width", "Width of the shape", "high,", 90, 15, 400), len("thickness", "Thickness", "wide,", 6, 2, 30), len("base", "Diameter of the base", "thick; base", 90, 20, 300), len("baseHeight", "Height of the base", "wide and", 8, 2, 60)}, {outlineChoice()}});
     f.push_back({"hung-ball", "Hollow ball on a cord", "Put together", Body::Compound, false, "Two halves, sweets inside, hung from a cord through a disc of card; to be broken.", "moon ball hang cord piñata break mallet surprise pendulum", "Ruler across one half; the card and the cord.",
-                 {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Land at the seam", "seam land", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
+                 {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Flat edge at the seam", "edge at the seam", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
     f.push_back({"stepped", "Tapered or stepped solid", "In a mold", Body::Cast, false, "Bases, feet and tiers: straight, narrower towards the top, or in steps.", "base foot stand plinth tier step taper cone frustum solid block", "Ruler across the base, across the top and up; count the steps.",
                  {len("baseDiameter", "Base diameter", "solid", 80, 8, 400), len("topDiameter", "Top diameter", "at the base,", 50, 4, 400), len("height", "Height", "at the top,", 30, 4, 300), number("steps", "Steps", "high in steps:", 1, 1, 8)}});
     const Only bought{"half", {"bought mold"}}, sized{"half", {"bought mold", "half egg", "dome"}}, another{"other", {"bought mold", "dome"}};
@@ -265,7 +265,7 @@ std::vector<Family> make() {
         if (g.body == Body::Compound) g.choices.push_back({"glue", "Joints", glues()});
     for (auto& g : f)  // a core of known volume may lie in any cast
         if (g.body == Body::Cast && g.former != Former::Itself && !g.field("insert"))
-            g.fields.push_back({"core", "Core inside", "; core of", Dimension::Volume, 0, 0, 2000 * ml});
+            g.fields.push_back({"core", "Core inside", "; core inside", Dimension::Volume, 0, 0, 2000 * ml});
     return f;
 }
 

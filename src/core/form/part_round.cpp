@@ -119,7 +119,7 @@ Built profileBody(const Values& v, bool closed, const Detail& detail) {
     if (closed) {  // two halves joined along a plane through the axis
         out.seam = perimeter(whole) - std::abs(whole.back()[1] - whole.front()[1]);
         out.seam *= 2;
-        if (v("seam") > 0.5 * widest) return refuse("The seam land does not fit into the figure.", "seam");
+        if (v("seam") > 0.5 * widest) return refuse("The edge at the seam does not fit into the figure.", "seam");
         out.land = v("seam");
         out.seamNormal = {0, 1, 0};
     }
@@ -228,7 +228,7 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     if (family == "ball") {
         const double R = v("diameter") / 2, opening = v(kOpening) / 2;
         if (opening > 0.9 * R) return refuse("The opening is as wide as the ball.", kOpening);
-        if (v("seam") > 0.5 * R) return refuse("The seam land does not fit into the ball.", "seam");
+        if (v("seam") > 0.5 * R) return refuse("The edge at the seam does not fit into the ball.", "seam");
         const double land = v("seam"), end = opening > 1e-5 ? pi - std::asin(opening / R) : pi;
         if (R - R * std::cos(end) < R + land) return refuse("The opening reaches down to the seam land.", kOpening);
         const double gusset = gussetRow(land - v("wall"), R);
@@ -251,7 +251,7 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     if (family == "egg") {
         if (v("length") < v("width")) return refuse("An egg is longer than it is wide.", "width");
         Shape out = roundShape({eggArc(v("width"), v("length"), v("pear"), 0, pi)}, 0, detail);
-        if (v("seam") > 0.25 * v("width")) return refuse("The seam land does not fit into the egg.", "seam");
+        if (v("seam") > 0.25 * v("width")) return refuse("The edge at the seam does not fit into the egg.", "seam");
         out.land = v("seam");
         out.seamNormal = {0, 1, 0};
         const auto arc = eggArc(v("width"), v("length"), v("pear"), 0, pi);

@@ -107,7 +107,7 @@ CoatCard::CoatCard(Session& session, size_t index, size_t at, const PlannedCoat&
         change<PlannedCoat>(tr("Change which way up it sets"), [&](PlannedCoat& c) { c.rest = kBalloonRests[i]; });
     });
     row({}, rest_, nullptr);
-    row(tr("before the cold"), nullptr,
+    row(tr("then waits"), nullptr,
         coatFigure(tr("Minutes before coat %1 goes to the cold").arg(index + 1), "delay", Dimension::Duration, "min",
                    &PlannedCoat::delay));
     place_ = choiceBox(tr("Where coat %1 sets").arg(index + 1),

@@ -129,8 +129,8 @@ private:
             change(on ? tr("Scrape the rim") : tr("Do not scrape the rim"), [&](PlannedCoat& c) { c.scrape = on; });
         });
         note(
-            tr("A piece that is moved, tapped or scraped is computed on its own triangles; its range is judged, not "
-               "run."));
+            tr("What is turned, tapped or scraped is followed over its whole surface; how far that may be off is an "
+               "estimate."));
     }
 
     void strokes() {

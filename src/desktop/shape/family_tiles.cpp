@@ -17,7 +17,7 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr QSize kPicture(190, 116);
+constexpr QSize kTilePicture(190, 116);
 
 /// A coated piece as the program would start it, with its computed wall.
 QImage coatedPicture(const form::Hit& hit, const QSize& pixels, QRgb rim) {
@@ -102,9 +102,9 @@ void GalleryTile::paintEvent(QPaintEvent*) {
     p.setBrush(theme().card);
     p.drawRoundedRect(card, 11, 11);
     if (!picture_.isNull())
-        p.drawImage(
-            QRectF(card.center().x() - kPicture.width() / 2.0, card.top() + 8, kPicture.width(), kPicture.height()),
-            picture_);
+        p.drawImage(QRectF(card.center().x() - kTilePicture.width() / 2.0, card.top() + 8, kTilePicture.width(),
+                           kTilePicture.height()),
+                    picture_);
     p.setFont(report::font(15, QFont::DemiBold));
     p.setPen(theme().ink);
     p.drawText(QPointF(card.left() + 12, card.top() + 144),
@@ -146,7 +146,7 @@ void FamilyTiles::paint(GalleryTile* tile) {
     }
     pictures_[key] = {};
     painter_.start([this, key, hit = tile->hit(), rim = rim_] {
-        const QSize pixels = kPicture * 2;
+        const QSize pixels = kTilePicture * 2;
         const QImage picture = hit.family->meridian ? coatedPicture(hit, pixels, rim)
                                                     : familyThumbnail(hit.family->id, pixels, rim, hit.choices);
         QMetaObject::invokeMethod(this, [this, key, rim, picture] {

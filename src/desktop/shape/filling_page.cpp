@@ -7,6 +7,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/begin/first_plan.h"
 #include "core/document/amount.h"
 #include "core/stages/shopping.h"
 #include "desktop/kit/page.h"
@@ -38,7 +39,9 @@ public:
         filling_ = f->id;
         first_ = s == piece->fill();
         named(*f);
+        kinds(*f);
         amounts(*s);
+        weight();
         figure(tr("Making it takes"), "make", Dimension::Duration, "min", &Filling::make);
         figure(tr("Good from, after it is made"), "usableFrom", Dimension::Duration, "min", &Filling::usableFrom);
         figure(tr("Good until"), "usableTo", Dimension::Duration, "min", &Filling::usableTo);
@@ -82,15 +85,13 @@ private:
         });
     }
     void named(const Filling& f) {
-        words({tr("Called"), QStringLiteral("fillingName")}, qstring(f.name),
-              [this](const QString& said) {
-                  if (said.isEmpty()) return tr("A filling needs a name.");
-                  if (const std::string now = said.toStdString(); filling() && filling()->name != now)
-                      edit(tr("Rename the filling"), [&](Filling& x) { x.name = now; });
-                  return QString();
-              })
-            ->edit()
-            ->setMaxLength(60);
+        name_ = words({tr("Called"), QStringLiteral("fillingName")}, qstring(f.name), [this](const QString& said) {
+            if (said.isEmpty()) return tr("A filling needs a name.");
+            if (const std::string now = said.toStdString(); filling() && filling()->name != now)
+                edit(tr("Rename the filling"), [&](Filling& x) { x.name = now; });
+            return QString();
+        });
+        name_->edit()->setMaxLength(60);
         QStringList others;
         for (const auto& p : session_.plan().pieces)
             if (p.id != id_ && std::ranges::any_of(StepsOf<const FillStep>(p.making),
@@ -99,9 +100,57 @@ private:
         if (!others.isEmpty())
             note(tr("It goes into %1 too, and is made once for all.").arg(others.join(QStringLiteral(", "))));
     }
+    /// What it usually is: its name, weight and times at once.
+    void kinds(const Filling& f) {
+        const auto& known = session_.library().fillings;
+        QStringList names{tr("something else")};
+        int now = 0;
+        for (size_t k = 0; k < known.size(); ++k) {
+            names << qstring(known[k].name);
+            if (known[k].name == f.name && known[k].density.value == f.density) now = static_cast<int>(k) + 1;
+        }
+        choice({tr("It is"), QStringLiteral("fillingKind")}, names, now, [this](int i) {
+            if (i == 0) return;
+            const auto& kind = session_.library().fillings[static_cast<size_t>(i) - 1];
+            session_.document().edit(tr("Fill it with %1").arg(qstring(kind.name).toLower()), [&](Plan& plan) {
+                Filling* x = plan.filling(filling_);
+                if (!x) return;
+                Filling usual = fillingOf(kind);
+                usual.id = x->id;
+                usual.recipe = x->recipe;
+                usual.makes = x->makes;
+                usual.extra = x->extra;
+                *x = std::move(usual);
+                for (auto& p : plan.pieces)
+                    if (p.id == id_ && at_ < p.making.size())
+                        if (auto* step = std::get_if<FillStep>(&p.making[at_])) step->share = Measure(kind.share);
+            });
+            const Filling* fresh = filling();
+            if (!fresh) return;
+            name_->setWords(qstring(fresh->name));
+            for (const auto& [field, member] : figures_) field->setMeasure(fresh->*member, session_.units());
+            for (const auto& [box, member] : ticks_) {
+                const QSignalBlocker quiet(box);
+                box->setChecked(fresh->*member);
+            }
+            weight_->setMeasure(weighed(*fresh), session_.units());
+        });
+    }
+    /// What a litre, or a cup, of it weighs.
+    double portion() const { return session_.units() == UnitSystem::US ? 2.365882365e-4 : 1e-3; }  // m³
+    Measure weighed(const Filling& f) const { return Measure(f.density * portion()); }
+    void weight() {
+        weight_ = Page::figure(
+            {session_.units() == UnitSystem::US ? tr("A cup of it weighs") : tr("A litre of it weighs"),
+             QStringLiteral("filling/density"), "fillings/" + filling_ + "/density"},
+            session_.typing(Dimension::Mass, "", nullptr), weighed(*filling()), [this](const Measure& m) {
+                edit(tr("Change what the filling weighs"), [&](Filling& x) { x.density = m.value / portion(); });
+            });
+        note(tr("0: as such fillings usually do. What a piece carries hangs on it."));
+    }
     void amounts(const FillStep& s) {
         how_ = choice({tr("Filled"), QStringLiteral("fillingHow")},
-                      {tr("the amount typed"), tr("three quarters full"), tr("to the brim")},
+                      {tr("by an amount"), tr("three quarters full"), tr("to the brim")},
                       s.share.value <= 0     ? 0
                       : s.share.value < 0.99 ? 1
                                              : 2,
@@ -133,7 +182,7 @@ private:
     }
     void each() {
         const QString place = first_ ? QStringLiteral("filling/each") : QStringLiteral("making/%1/each").arg(at_);
-        Page::figure({tr("Typed amount"), place, "pieces/" + id_ + "/" + place.toStdString()},
+        Page::figure({tr("The amount in one"), place, "pieces/" + id_ + "/" + place.toStdString()},
                      session_.typing(Dimension::Volume, "", nullptr), fill()->each, [this](const Measure& m) {
                          editStep(tr("Change how much goes in"), [&](FillStep& s) {
                              s.each = m;
@@ -155,16 +204,18 @@ private:
     }
     void figure(const QString& name, const char* place, Dimension dimension, const char* unit,
                 Measure Filling::*member) {
-        Page::figure({name, QStringLiteral("filling/") + QLatin1String(place), "fillings/" + filling_ + "/" + place},
-                     session_.typing(dimension, unit, nullptr), filling()->*member,
-                     [this, name, member](const Measure& m) {
-                         edit(tr("Change %1").arg(name.toLower()), [&](Filling& x) { x.*member = m; });
-                     });
+        auto* field = Page::figure(
+            {name, QStringLiteral("filling/") + QLatin1String(place), "fillings/" + filling_ + "/" + place},
+            session_.typing(dimension, unit, nullptr), filling()->*member, [this, name, member](const Measure& m) {
+                edit(tr("Change %1").arg(name.toLower()), [&](Filling& x) { x.*member = m; });
+            });
+        if (std::string(place) != "makes") figures_.emplace_back(field, member);
     }
     void check(const QString& what, const char* object, bool Filling::*member) {
-        tick(what, QLatin1String(object), filling()->*member, [this, what, member](bool on) {
+        auto* box = tick(what, QLatin1String(object), filling()->*member, [this, what, member](bool on) {
             edit(tr("Change the filling: %1").arg(what.toLower()), [&](Filling& x) { x.*member = on; });
         });
+        ticks_.emplace_back(box, member);
     }
     /// The recipe's lines, built anew when one comes or goes.
     void lines() {
@@ -290,6 +341,10 @@ private:
     std::string id_, filling_;
     size_t at_ = 0;
     bool first_ = true;
+    WordsField* name_ = nullptr;
+    FigureField* weight_ = nullptr;
+    std::vector<std::pair<FigureField*, Measure Filling::*>> figures_;
+    std::vector<std::pair<QCheckBox*, bool Filling::*>> ticks_;
     QComboBox* how_ = nullptr;
     QGridLayout* grid_ = nullptr;
     QLabel* sum_ = nullptr;

@@ -2,8 +2,10 @@
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
+#include <QMenu>
 #include <QPainter>
 
+#include "desktop/kit/flow_layout.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/theme/glyph_button.h"
 #include "desktop/theme/theme.h"
@@ -21,8 +23,11 @@ QString aboutWays(const std::vector<form::Hit>& hits) {
     return {};
 }
 
-Gallery::Gallery(QWidget* parent)
+Gallery::Gallery(OwnShelf& shelf, QWidget* parent)
     : QWidget(parent),
+      shelf_(shelf),
+      own_(new QWidget),
+      ownRow_(new FlowLayout(6, 6)),
       words_(new QLineEdit),
       scroll_(scrolledDown()),
       note_(wrapped({}, "quiet")),
@@ -52,6 +57,15 @@ Gallery::Gallery(QWidget* parent)
     box->addLayout(head);
     note_->hide();
     box->addWidget(note_);
+    auto* ownBox = new QVBoxLayout(own_);
+    ownBox->setContentsMargins(0, 0, 0, 4);
+    ownBox->addWidget(wrapped(tr("Kept by you; a right click forgets one"), "quiet"));
+    ownBox->addLayout(ownRow_);
+    ownRow_->setContentsMargins(0, 0, 0, 0);
+    box->addWidget(own_);
+    connect(&shelf_, &OwnShelf::keptChanged, this, [this] {
+        if (isVisible()) filter();
+    });
     scroll_->setWidget(tiles_);
     box->addWidget(scroll_, 1);
     connect(tiles_, &FamilyTiles::chosen, this, [this](const form::Hit& hit) {
@@ -78,6 +92,35 @@ void Gallery::filter() {
     note_->setText(ways);
     note_->setVisible(!ways.isEmpty());
     scroll_->ensureVisible(0, 0);
+    kept();
+}
+
+/// Pieces of one's own whose names the words say; all of them for no words.
+void Gallery::kept() {
+    emptyLayout(ownRow_);
+    const QString words = words_->text().trimmed();
+    bool any = false;
+    for (const auto& piece : shelf_.kept().pieces) {
+        if (!words.isEmpty() && !qstring(piece.name).contains(words, Qt::CaseInsensitive)) continue;
+        any = true;
+        auto* b = toolButton(qstring(piece.name), tr("%1, kept by you").arg(qstring(piece.name)));
+        b->setObjectName(QStringLiteral("kept/") + qstring(piece.id));
+        connect(b, &QPushButton::clicked, this, [this, id = piece.id] {
+            hide();
+            emit keptChosen(id);
+        });
+        b->setContextMenuPolicy(Qt::CustomContextMenu);
+        connect(b, &QWidget::customContextMenuRequested, this, [this, b, id = piece.id](const QPoint& at) {
+            QMenu menu;
+            menu.addAction(tr("Forget it"), this, [this, id] {
+                if (const QString why = shelf_.forget(id); !why.isEmpty()) emit said(why, true);
+            });
+            menu.exec(b->mapToGlobal(at));
+        });
+        ownRow_->addWidget(b);
+        b->show();
+    }
+    own_->setVisible(any);
 }
 
 bool Gallery::eventFilter(QObject* object, QEvent* e) {

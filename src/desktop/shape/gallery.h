@@ -5,6 +5,7 @@
 #include <QScrollArea>
 
 #include "desktop/shape/family_tiles.h"
+#include "desktop/shell/own_shelf.h"
 
 namespace uovo::desktop {
 
@@ -12,7 +13,8 @@ class Gallery : public QWidget {
     Q_OBJECT
 
 public:
-    explicit Gallery(QWidget* parent = nullptr);
+    /// @param shelf pieces that a person kept, offered before all others
+    Gallery(OwnShelf& shelf, QWidget* parent);
     /// Shows it over its parent and waits for words or a choice.
     void open();
     QLineEdit* words() const { return words_; }
@@ -22,6 +24,9 @@ public:
 
 signals:
     void chosen(const uovo::form::Hit& hit);
+    /// A kept piece, by its id on the own shelf.
+    void keptChosen(const std::string& piece);
+    void said(const QString& sentence, bool harm);
     void closed();
 
 protected:
@@ -30,6 +35,10 @@ protected:
 
 private:
     void filter();
+    void kept();
+    OwnShelf& shelf_;
+    QWidget* own_;
+    class FlowLayout* ownRow_;
     QLineEdit* words_;
     QScrollArea* scroll_;
     QLabel* note_;

@@ -277,8 +277,9 @@ void HoldsBar::show(const StrengthStage& s) {
         load_->setMeasure(c.load, session_.units());
         with_->setText(c.unit == "h" ? tr("For") : tr("With"));
         unit_->setText(c.id == "bump"    ? tr("times its weight more")
-                       : c.unit == "N"   ? tr("N (100 g weigh 1 N)")
-                       : c.unit == "h"   ? tr("hours")
+                       : c.unit == "N"   ? session_.units() == UnitSystem::US ? tr("N (3.5 oz press with 1 N)")
+                                                                              : tr("N (100 g press with 1 N)")
+                         : c.unit == "h" ? tr("hours")
                        : c.unit == "N/m" ? tr("N on a metre of rim")
                                          : qstring(c.unit));
     }

@@ -31,6 +31,7 @@ public:
 ShapePlace::ShapePlace(Session& session, QWidget* parent)
     : QWidget(parent),
       session_(session),
+      own_(session.dataFolder()),
       stage_(new PieceStage),
       solid_(new SolidStage),
       stages_(new Stages),
@@ -72,7 +73,16 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
     split_->addPane(scroll, 0);
     split_->addPane(answers_, 310);
     answers_->setAutoFillBackground(true);
-    gallery_ = new Gallery(this);
+    gallery_ = new Gallery(own_, this);
+    connect(gallery_, &Gallery::said, this, &ShapePlace::said);
+    connect(gallery_, &Gallery::keptChosen, this, [this](const std::string& piece) {
+        std::string id;
+        session_.document().edit(tr("Take a kept piece"), [&](Plan& plan) { id = own_.take(piece, plan); });
+        if (!id.empty()) session_.select(qstring(id));
+    });
+    connect(shelf_, &ShelfPanel::keepWanted, this, &ShapePlace::keepChosen);
+    connect(shelf_, &ShelfPanel::notesWanted, this, &ShapePlace::notesWanted);
+    connect(shelf_, &ShelfPanel::besideWanted, this, &ShapePlace::besideWanted);
 
     connect(shelf_, &ShelfPanel::galleryWanted, gallery_, &Gallery::open);
     connect(gallery_, &Gallery::chosen, this, [this](const form::Hit& hit) {
@@ -174,7 +184,7 @@ QWidget* ShapePlace::tools() {
                                            {tr("side"), tr("From the right (3)"), Side::Right},
                                            {tr("top"), tr("From above (4)"), Side::Top}})
         sides_.push_back(button(words, tip, [this, side] { solid_->look(side); }));
-    map_ = button(tr("wall map"), tr("Colour the wall by its thickness"), [this] {
+    map_ = button(tr("thick or thin"), tr("Colour the wall by its thickness"), [this] {
         SolidView v = solid_->view();
         v.map = map_->isChecked();
         solid_->setView(v);
@@ -430,6 +440,14 @@ void ShapePlace::placeAnswers() {
     answers_->setGeometry(width() - covered_ - wide, 0, wide, height());
     answers_->raise();
     gallery_->raise();
+}
+
+void ShapePlace::keepChosen() {
+    const Piece* piece = session_.piece();
+    if (!piece) return;
+    const QString name = qstring(piece->name), why = own_.keep(session_.plan(), piece->id);
+    emit said(why.isEmpty() ? tr("%1 is kept: it stands first in the gallery of every plan.").arg(name) : why,
+              !why.isEmpty());
 }
 
 void ShapePlace::handleMoved(PieceStage::Handle handle, double value) {

@@ -32,6 +32,7 @@ public:
     ItemBar* items() const { return items_; }
     AnswersColumn* answers() const { return answers_; }
     Gallery* gallery() const { return gallery_; }
+    OwnShelf& ownShelf() { return own_; }
     FilmBar* film() const { return film_; }
     HoldsBar* holds() const { return holds_; }
     /// Shows what happens to the piece instead of its coats.
@@ -51,6 +52,8 @@ public:
     /// Shows the piece turning instead of cut open; parts are always shown so.
     void setTurning(bool turning);
     bool isTurning() const { return turning_; }
+    /// Keeps the chosen piece for other plans.
+    void keep() { keepChosen(); }
     /// Shows this in place of the piece, as how its mold comes off; none: the piece again.
     void showInstead(std::optional<SolidScene> scene);
     /// The picture on the stage now.
@@ -66,6 +69,9 @@ signals:
     void stepPageWanted(size_t at);
     void snapWanted();
     void moldWanted();
+    void notesWanted();
+    void besideWanted();
+    void said(const QString& sentence, bool harm);
     void fileWanted();
     void drawingWanted();
     void outlineWanted(const QString& item);
@@ -82,10 +88,12 @@ private:
     void refreshTools();
     void handleMoved(PieceStage::Handle handle, double value);
     void painted(const form::Vec3& at, bool wipe);
+    void keepChosen();
     void refreshPainting();
     void placeAnswers();
 
     Session& session_;
+    OwnShelf own_;
     PieceStage* stage_;
     SolidStage* solid_;
     QStackedWidget* stages_;

@@ -145,6 +145,11 @@ ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), ses
     up_ = tool(Glyph::Up, tr("Move the piece up"), "pieceUp", [this] { moveChosen(-1); });
     down_ = tool(Glyph::Down, tr("Move the piece down"), "pieceDown", [this] { moveChosen(1); });
     remove_ = tool(Glyph::Remove, tr("Take the piece off the shelf"), "removePiece", [this] { removeChosen(); });
+    more_ = tool(Glyph::Menu, tr("More about the piece: notes, beside another, keep it"), "pieceMore", [this] {
+        QMenu* menu = moreMenu(this);
+        menu->setAttribute(Qt::WA_DeleteOnClose);
+        menu->popup(more_->mapToGlobal(QPoint(0, more_->height())));
+    });
     tools->addStretch(1);
     box->addLayout(tools);
     auto* more = new GlyphButton(Glyph::Plus, tr("Another piece"));
@@ -160,6 +165,15 @@ ShelfPanel::ShelfPanel(Session& session, QWidget* parent) : QWidget(parent), ses
         for (auto* tile : shown_)
             if (tile->isChecked()) scroll_->ensureWidgetVisible(tile, 0, 20);
     });
+}
+
+QMenu* ShelfPanel::moreMenu(QWidget* parent) {
+    auto* menu = new QMenu(parent);
+    menu->setObjectName(QStringLiteral("pieceMenu"));
+    menu->addAction(tr("Notes and a picture …"), this, &ShelfPanel::notesWanted);
+    menu->addAction(tr("Beside another piece …"), this, &ShelfPanel::besideWanted);
+    menu->addAction(tr("Keep it for other plans"), this, &ShelfPanel::keepWanted);
+    return menu;
 }
 
 void ShelfPanel::refresh() {
@@ -179,7 +193,9 @@ void ShelfPanel::refresh() {
             if (index >= session_.plan().pieces.size()) return;
             const std::string id = session_.plan().pieces[index].id;
             session_.select(QString::fromStdString(id));
-            QMenu menu;
+            std::unique_ptr<QMenu> more(moreMenu(this));
+            QMenu& menu = *more;
+            menu.addSeparator();
             for (auto* b : {copy_, up_, down_, remove_})
                 if (b->isEnabled()) menu.addAction(b->accessibleName(), b, &QPushButton::click);
             menu.exec(tile->mapToGlobal(at));
@@ -191,6 +207,7 @@ void ShelfPanel::refresh() {
     const bool any = at < std::ssize(pieces);
     copy_->setEnabled(any);
     remove_->setEnabled(any);
+    more_->setEnabled(any);
     up_->setEnabled(any && at > 0);
     down_->setEnabled(any && at + 1 < std::ssize(pieces));
     for (size_t i = 0; i < pieces.size(); ++i)

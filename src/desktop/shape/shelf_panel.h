@@ -1,6 +1,7 @@
 // The shelf: all pieces of the plan as small cut sections drawn from their computed wall.
 #pragma once
 #include <QAbstractButton>
+#include <QMenu>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QVBoxLayout>
@@ -50,6 +51,9 @@ public:
 
 signals:
     void galleryWanted();
+    void keepWanted();
+    void notesWanted();
+    void besideWanted();
 
 private:
     void refresh();
@@ -57,7 +61,8 @@ private:
     QScrollArea* scroll_;
     QVBoxLayout* tiles_;
     std::vector<PieceTile*> shown_;
-    QPushButton *copy_, *remove_, *up_, *down_;
+    QMenu* moreMenu(QWidget* parent);
+    QPushButton *copy_, *remove_, *up_, *down_, *more_;
 };
 
 }  // namespace uovo::desktop

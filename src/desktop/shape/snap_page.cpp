@@ -71,7 +71,7 @@ public:
 private:
     void build() {
         emptyLayout(grid_);
-        const QStringList heads{tr("apart"), tr("wide"), tr("thick"), tr("hung"), tr("sag")};
+        const QStringList heads{tr("span"), tr("bar wide"), tr("bar thick"), tr("broke at"), tr("bent by")};
         for (int i = 0; i < heads.size(); ++i) grid_->addWidget(wrapped(heads[i], "small"), 0, i);
         const auto& snaps = session_.plan().snaps;
         int row = 0;

@@ -26,7 +26,7 @@ namespace uovo::desktop {
 namespace {
 
 constexpr int kBeside = 286;  // px
-constexpr int kMost = 2000;   // pieces
+constexpr int kMost = 500;    // pieces of a kind, as a plan takes
 constexpr size_t kHits = 12;  // more are in the gallery
 
 /// Wishes to begin with, as people say them.
@@ -213,8 +213,7 @@ QWidget* FrontDoor::beside() {
     connect(demo, &QPushButton::clicked, this, [this] { emit planWanted(io::demoPlanFor(session_.now())); });
     box->addWidget(demo);
     for (const auto& e : io::examples()) {
-        const Plan plan = io::examplePlan(e.file, session_.now());
-        auto* b = lineButton(qstring(plan.name), qstring(e.about), QStringLiteral("example/") + qstring(e.file));
+        auto* b = lineButton(qstring(e.name), qstring(e.about), QStringLiteral("example/") + qstring(e.file));
         b->setToolTip(qstring(upperFirst(e.about)));
         connect(b, &QPushButton::clicked, this,
                 [this, file = e.file] { emit planWanted(io::examplePlan(file, session_.now())); });
@@ -300,7 +299,8 @@ void FrontDoor::show() {
         tiles_->look(hits, words);
     }
     over_->setText(any ? tr("Made as the first of these, or as another") : tr("Or begin with one of these"));
-    plan_->setEnabled(any && !wish_.shapes.empty());
+    const bool many = wish_.count > kMost;
+    plan_->setEnabled(any && !wish_.shapes.empty() && !many);
     const int usual = wish_.shapes.empty() || !any ? 0 : pieceOf(wish_.shapes.front(), Plan()).count;
     const int count = wish_.count > 0 ? wish_.count : usual;
     count_->setWords(count > 0 ? QString::number(count) : QString());
@@ -322,6 +322,7 @@ void FrontDoor::show() {
                              ? tr(", %1 in each").arg(qstring(lowerFirst(kinds[static_cast<size_t>(filling) - 1].name)))
                              : QString(),
                          sayDay(date, dayLocale()), clock);
+    if (many) words = tr("A plan makes at most %1 of one kind: split it over several days.").arg(kMost);
     said_->setText(words);
 }
 

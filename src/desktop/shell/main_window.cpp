@@ -15,19 +15,23 @@
 
 #include "core/document/difference.h"
 #include "core/document/edits.h"
+#include "core/words/compared.h"
 #include "desktop/build/mend_page.h"
 #include "desktop/melt/colour_page.h"
 #include "desktop/shape/advisor_page.h"
+#include "desktop/shape/beside_page.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/decoration_page.h"
 #include "desktop/shape/filling_page.h"
 #include "desktop/shape/mold_page.h"
+#include "desktop/shape/notes_page.h"
 #include "desktop/shape/outline_page.h"
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shape/snap_page.h"
 #include "desktop/shape/topping_page.h"
 #include "desktop/shell/command_page.h"
 #include "desktop/shell/deadline_page.h"
+#include "desktop/shell/help_page.h"
 #include "desktop/shell/kitchen_page.h"
 #include "desktop/shell/rail_button.h"
 #include "desktop/theme/glyph_button.h"
@@ -53,6 +57,7 @@ public:
 MainWindow::MainWindow(Session& session)
     : session_(session),
       probe_(new ProbeLink(this)),
+      scheme_(new DesktopScheme(this)),
       places_(new Places),
       shape_(new ShapePlace(session)),
       build_(new BuildPlace(session)),
@@ -146,6 +151,14 @@ MainWindow::MainWindow(Session& session)
             [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
     connect(shape_, &ShapePlace::snapWanted, this, [this] { sheet_->open(tr("Snap test"), snapPage(session_)); });
     connect(shape_, &ShapePlace::moldWanted, this, &MainWindow::showMold);
+    connect(shape_, &ShapePlace::said, this, &MainWindow::say);
+    connect(shape_, &ShapePlace::notesWanted, this, [this] { sheet_->open(tr("Notes"), notesPage(session_)); });
+    connect(shape_, &ShapePlace::besideWanted, this,
+            [this] { sheet_->open(tr("Beside each other"), besidePage(session_)); });
+    connect(&session_, &Session::planChanged, this, [this] {
+        if (!beforeEdit_) beforeEdit_ = session_.pieceAnswers(session_.selected().toStdString());
+    });
+    connect(&session_, &Session::answersChanged, this, &MainWindow::tellChange);
     connect(shape_, &ShapePlace::fillingWanted, this,
             [this] { sheet_->open(tr("The filling"), fillingPage(session_)); });
     connect(shape_, &ShapePlace::stepPageWanted, this, [this](size_t at) {
@@ -238,6 +251,9 @@ void MainWindow::goTo(Place place) {
     places_->setCurrentIndex(static_cast<int>(place));
     RailButton* const buttons[]{shapeButton_, buildButton_, meltButton_, dayButton_, benchButton_, logButton_};
     buttons[static_cast<size_t>(place)]->setChecked(true);
+    for (const HelpPlace p : kHelpPlaces)
+        if (static_cast<int>(p) != static_cast<int>(place)) notices_->withdraw(QStringLiteral("met/") + helpOf(p).key);
+    greet();
 }
 
 void MainWindow::step(int by) {
@@ -356,12 +372,37 @@ void MainWindow::goBack(bool back) {
     QString words = tr("%1: %2").arg(back ? tr("Taken back") : tr("Done again"), label);
     words += QStringLiteral(" · ") + qstring(d.what);
     if (!d.mine.empty() && d.mine.size() < 40) words += tr(" is %1 again").arg(qstring(d.mine));
+    beforeEdit_.reset();  // what came back says what it is
+    tellShortly(words);
+}
+
+void MainWindow::tellShortly(const QString& words) {
+    constexpr int kTold = 8000;  // ms
     told_->setText(words);
     told_->setAccessibleName(words);
     told_->setToolTip(words);
-    QTimer::singleShot(8000, told_, [this, words] {
+    QTimer::singleShot(kTold, told_, [this, words] {
         if (told_->toolTip() == words) told_->clear();
     });
+}
+
+void MainWindow::tellChange() {
+    if (!session_.isComplete()) return;
+    if (const auto before = std::exchange(beforeEdit_, nullptr)) {
+        const auto now = session_.pieceAnswers(before->id);
+        QStringList words;
+        if (now && now != before && now->problems.empty())
+            for (const auto& w : changed(*before, *now)) words << qstring(w);
+        if (!words.isEmpty()) tellShortly(words.join(QStringLiteral(" · ")));
+    }
+    if (!std::exchange(justOpened_, false)) return;
+    const auto moved = movedSince(session_.plan().computed, session_.plan(), *session_.answers());
+    if (moved.empty()) return;
+    QStringList words;
+    for (const auto& m : moved) words << qstring(m);
+    say(tr("Uovo computes some figures otherwise than when this plan was saved. %1.")
+            .arg(words.join(QStringLiteral("; "))),
+        false);
 }
 
 bool MainWindow::event(QEvent* e) {
@@ -434,7 +475,7 @@ void MainWindow::showMold() {
 }
 
 void MainWindow::showWorking(const Answer& answer) {
-    sheet_->open(qstring(answer.working.title), workingPage(answer.working));
+    sheet_->open(qstring(answer.working.title), workingPage(answer.working, qstring(answer.sentence)));
 }
 
 void MainWindow::showKitchen() { sheet_->open(tr("Kitchen"), kitchenPage(session_)); }
@@ -468,6 +509,59 @@ void MainWindow::showProfile() {
 }
 
 void MainWindow::showDeadline() { sheet_->open(tr("When it must be ready"), deadlinePage(session_)); }
+
+void MainWindow::showHelp() {
+    const auto place = static_cast<HelpPlace>(places_->currentIndex());
+    std::vector<QWidget*> points;
+    switch (place) {
+        case HelpPlace::Shape:
+            points = {shape_->findChild<QWidget*>("shelf"), shape_->recipe(),
+                      shape_->solid()->isVisible() ? static_cast<QWidget*>(shape_->solid()) : shape_->stage(),
+                      shape_->coats(), shape_->answers()};
+            break;
+        case HelpPlace::Build:
+            points = {build_->stage(), build_->strip(), build_->joints()};
+            break;
+        case HelpPlace::Melt:
+            points = {melt_->pots().empty() ? nullptr : static_cast<QWidget*>(melt_->pots().front()), melt_->curve(),
+                      melt_->shopping()};
+            break;
+        case HelpPlace::Day:
+            points = {day_->wishes(), day_->board(), day_->steps()};
+            break;
+        case HelpPlace::Bench:
+            points = {bench_->title(), bench_->doneTarget(), bench_->troubleTarget()};
+            break;
+        case HelpPlace::Log:
+            points = {log_->findChild<QWidget*>("logSum"), log_->evening()};
+            break;
+    }
+    auto* page = helpPage(
+        place, places_->currentWidget(), points,
+        [this](HelpPlace to) {
+            goTo(static_cast<Place>(to));
+            showHelp();
+        },
+        [this] { showCommands(); });
+    sheet_->open(helpOf(place).title, page);
+}
+
+void MainWindow::setGreets(bool greets) {
+    greets_ = greets;
+    greet();
+}
+
+void MainWindow::greet() {
+    const Help& help = helpOf(static_cast<HelpPlace>(places_->currentIndex()));
+    const QString key = QStringLiteral("met/") + help.key;
+    if (!greets_ || (door_ && door_->isVisible()) || settings_.value(key).toBool() || notices_->isOpen(key)) return;
+    notices_->offer(key, tr("New here? %1.").arg(help.three.join(QStringLiteral("; "))),
+                    {{tr("I see"), QStringLiteral("metSeen"), [this, key] { settings_.setValue(key, true); }},
+                     {tr("More help (F1)"), QStringLiteral("metMore"), [this, key] {
+                          settings_.setValue(key, true);
+                          showHelp();
+                      }}});
+}
 
 void MainWindow::showCommands() {
     const int here = places_->currentIndex();

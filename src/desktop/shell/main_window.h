@@ -18,6 +18,7 @@
 #include "desktop/shell/problems_button.h"
 #include "desktop/shell/session.h"
 #include "desktop/shell/sheet.h"
+#include "desktop/theme/desktop_scheme.h"
 
 namespace uovo::desktop {
 
@@ -41,6 +42,8 @@ public:
     FrontDoor* door() const { return door_; }
     /// Opens where one arrives: a wish, plans of before, plans to look at.
     void arrive();
+    /// Whether a place tells three things when it is visited for the first time.
+    void setGreets(bool greets);
     ShapeFiles* files() const { return files_; }
     enum class Place { Shape, Build, Melt, Day, Bench, Log };
     void goTo(Place place);
@@ -105,8 +108,16 @@ private:
     void showDeadline();
     void showProfile();
     void showCommands();
+    /// Help about the place that is shown.
+    void showHelp();
+    /// Tells three things of a place that was never visited.
+    void greet();
     void showMold();
     void showWorking(const Answer& answer);
+    /// Says something beside the problems for a few seconds.
+    void tellShortly(const QString& words);
+    /// What the last edit changed in the piece; what another model computes otherwise in a plan that was opened.
+    void tellChange();
     void remember(const QString& path);
     void fillRecent();
     QString lastFolder() const;
@@ -115,6 +126,7 @@ private:
     QSettings settings_;
     class QHBoxLayout* row_;
     ProbeLink* probe_;
+    DesktopScheme* scheme_;
     QStackedWidget* places_;
     ShapePlace* shape_;
     BuildPlace* build_;
@@ -129,6 +141,8 @@ private:
     QPushButton *title_, *ready_, *kitchen_, *units_;
     ProblemsButton* problems_;
     QLabel* told_;
+    std::shared_ptr<const PieceAnswers> beforeEdit_;  // null: no edit since the answers were complete
+    bool justOpened_ = false, greets_ = false;
     NoticeBar* notices_;
     QAction *undo_, *redo_, *save_;
     QMenu *menu_, *recent_;

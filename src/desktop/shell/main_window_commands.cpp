@@ -59,12 +59,12 @@ void MainWindow::buildActions() {
     add(tr("Kitchen …"), keys("Ctrl+,"), [this] { showKitchen(); });
     add(tr("Switch grams and ounces"), keys("Ctrl+M"), [this] { units_->click(); });
     add(tr("Light or dark"), keys("Ctrl+L"), [this] {
-        setDarkTheme(!theme().dark);
-        settings_.setValue(QStringLiteral("dark"), theme().dark);
+        scheme_->choose(!theme().dark);
         refreshHeader();
         emit session_.answersChanged();
     });
-    add(tr("Find a command, its key …"), QKeySequence(Qt::Key_F1), [this] { showCommands(); });
+    add(tr("Help about this place …"), QKeySequence(Qt::Key_F1), [this] { showHelp(); });
+    add(tr("Find a command, its key …"), keys("Ctrl+F1"), [this] { showCommands(); });
     menu_->addSeparator();
     add(tr("Quit"), QKeySequence::Quit, [this] { close(); });
     addCommands();
@@ -184,6 +184,9 @@ void MainWindow::addCommands() {
         };
     };
     onShape(tr("Add a coat"), "Ctrl++", presses("addCoat"));
+    onShape(tr("Notes and a picture of the piece"), "Ctrl+Shift+T", [this] { emit shape_->notesWanted(); });
+    onShape(tr("Lay the piece beside another"), "Ctrl+Shift+B", [this] { emit shape_->besideWanted(); });
+    onShape(tr("Keep the piece for other plans"), "Ctrl+Shift+K", [this] { shape_->keep(); });
     onShape(tr("Copy the piece beside it"), "Ctrl+Shift+D", presses("copyPiece"));
     onShape(tr("Move the piece up the shelf"), "Alt+Shift+Up", presses("pieceUp"));
     onShape(tr("Move the piece down the shelf"), "Alt+Shift+Down", presses("pieceDown"));

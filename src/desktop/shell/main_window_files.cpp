@@ -139,7 +139,9 @@ bool MainWindow::reopen(const QString& path) {
 bool MainWindow::openFile(const QString& path) {
     settings_.setValue(QStringLiteral("openNow"), path);
     settings_.sync();  // before it is reckoned: what ends the program must be known at its next start
+    justOpened_ = true;
     if (auto ok = session_.document().open(path); !ok) {
+        justOpened_ = false;
         say(tr("%1 was not opened. %2").arg(QFileInfo(path).fileName(), qstring(ok.error().sentence)), true);
         return false;
     }

@@ -4,6 +4,7 @@
 #include <tuple>
 
 #include "core/stages/melting.h"
+#include "core/words/compared.h"
 #include "desktop/theme/theme.h"
 
 namespace uovo::desktop {
@@ -21,6 +22,7 @@ Session::Session(const material::Library& library, QString dataFolder, std::func
     connect(&document_, &Document::replaced, this, [this] { laid_ = dayBefore_ = nullptr; });
     document_.setFinish([this](Plan& plan) {
         if (const auto day = dayToStayNear()) plan.day.laid = laidOf(*day);
+        if (answers_ && !stale_) plan.computed = computedOf(plan, *answers_);
     });
     connect(&document_, &Document::refused, this, [this] {  // what would have been made is not there to be looked at
         if (!piece() && !plan().pieces.empty()) select(QString::fromStdString(plan().pieces.front().id));

@@ -99,7 +99,8 @@ void Sheet::keyPressEvent(QKeyEvent* e) {
     if (before_) before_->setFocus();
 }
 
-QWidget* workingPage(const Working& w) {
+QWidget* workingPage(const Working& w, const QString& said) {
+    constexpr size_t kFirst = 3;  // figures that are told before the formula
     auto* page = new QWidget;
     auto* box = new QVBoxLayout(page);
     box->setContentsMargins(0, 4, 10, 4);
@@ -109,16 +110,7 @@ QWidget* workingPage(const Working& w) {
         l->setContentsMargins(0, 8, 0, 0);
         box->addWidget(l);
     };
-    auto* result = wrapped(qstring(w.result));
-    result->setStyleSheet(QStringLiteral("font-size: 19px; font-weight: 600;"));
-    box->addWidget(result);
-    heading(QObject::tr("How it is computed"));
-    box->addWidget(wrapped(qstring(w.formula)
-                               .replace(QStringLiteral(";  "), QStringLiteral("\n"))
-                               .replace(QStringLiteral(",  "), QStringLiteral("\n"))
-                               .replace(QStringLiteral(" = "), QStringLiteral("\u00A0=\u00A0"))));
-    if (!w.inputs.empty()) heading(QObject::tr("What was put in"));
-    for (const auto& in : w.inputs) {
+    const auto figure = [&](const auto& in) {
         auto* row = new QHBoxLayout;
         row->setSpacing(12);
         auto* name = wrapped(qstring(in.name));
@@ -136,7 +128,22 @@ QWidget* workingPage(const Working& w) {
             l->setContentsMargins(0, -6, 0, 2);
             box->addWidget(l);
         }
-    }
+    };
+    auto* result = wrapped(qstring(w.result));
+    result->setStyleSheet(QStringLiteral("font-size: 19px; font-weight: 600;"));
+    box->addWidget(result);
+    if (!said.isEmpty()) box->addWidget(wrapped(said));
+    const bool more = w.inputs.size() > kFirst + 1;
+    const size_t first = more ? kFirst : w.inputs.size();
+    if (!w.inputs.empty()) heading(more ? QObject::tr("It hangs most on") : QObject::tr("It hangs on"));
+    for (size_t k = 0; k < first; ++k) figure(w.inputs[k]);
+    heading(QObject::tr("How it is computed"));
+    box->addWidget(wrapped(qstring(w.formula)
+                               .replace(QStringLiteral(";  "), QStringLiteral("\n"))
+                               .replace(QStringLiteral(",  "), QStringLiteral("\n"))
+                               .replace(QStringLiteral(" = "), QStringLiteral("\u00A0=\u00A0"))));
+    if (more) heading(QObject::tr("What else was put in"));
+    for (size_t k = first; k < w.inputs.size(); ++k) figure(w.inputs[k]);
     heading(QObject::tr("How far to trust it"));
     box->addWidget(wrapped(qstring(w.trust)));
     box->addWidget(wrapped(QObject::tr("More in docs/models.md, “%1”.").arg(qstring(w.section)), "small"));

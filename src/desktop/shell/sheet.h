@@ -41,7 +41,8 @@ private:
     QPointer<QWidget> before_;
 };
 
-/// The working of a figure as a page.
-QWidget* workingPage(const Working& working);
+/// The working of a figure as a page: what it says, what it hangs on most, then how it is computed and the rest.
+/// @param said the answer in a cook's sentence; empty: none
+QWidget* workingPage(const Working& working, const QString& said = {});
 
 }  // namespace uovo::desktop

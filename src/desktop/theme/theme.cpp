@@ -105,7 +105,7 @@ double contrast(const QColor& a, const QColor& b) {
     return x > y ? x / y : y / x;
 }
 
-void setDarkTheme(bool dark) {
+void setDarkTheme(bool dark, bool styled) {
     current() = dark ? darkTheme() : lightTheme();
     const Theme& t = theme();
     QPalette p;
@@ -122,7 +122,7 @@ void setDarkTheme(bool dark) {
     p.setColor(QPalette::ToolTipBase, t.card);
     p.setColor(QPalette::ToolTipText, t.ink);
     QApplication::setPalette(p);
-    qApp->setStyleSheet(styleSheet());
+    if (styled) qApp->setStyleSheet(styleSheet());
 }
 
 QString styleSheet() {

@@ -23,7 +23,8 @@ struct Theme {
 
 const Theme& theme();
 /// Switches the theme of the whole program; widgets repaint through the application's palette change.
-void setDarkTheme(bool dark);
+/// @param styled false: the style sheet is not set yet; a window is built in half the time without, and styled at once
+void setDarkTheme(bool dark, bool styled = true);
 Theme lightTheme();
 Theme darkTheme();
 
