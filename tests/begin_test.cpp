@@ -267,6 +267,18 @@ TEST_CASE("from a wish to a plan that is in order and has a time to begin") {
     REQUIRE(bowls.fillings.size() == 1);
     CHECK(bowls.fillings[0].name == "Ice cream");
     CHECK(bowls.fillings[0].density == 600);
+    // it is filled at the table: put away empty, no task of the day, and its load is counted all the same
+    REQUIRE(bowls.pieces[0].fill());
+    CHECK(bowls.pieces[0].fill()->served);
+    CHECK(std::holds_alternative<FillStep>(bowls.pieces[0].making.back()));
+    const Answers told = test::answersOf(bowls);
+    for (const auto& t : told.day->network.tasks) CHECK_FALSE((t.step.starts_with("fill") || t.step == "make-filling"));
+    CHECK(told.pieces[0]->fillEach > 1e-4);
+    // mousse is filled in the kitchen
+    const Plan tubs2 = planFor("6 tubs for mousse");
+    CHECK_FALSE(tubs2.pieces[0].fill()->served);
+    const Answers kitchen = test::answersOf(tubs2);
+    CHECK(std::ranges::any_of(kitchen.day->network.tasks, [](const auto& t) { return t.step == "fill"; }));
     const Plan tubs = planFor("20 lidded tubs for mousse");
     REQUIRE(tubs.pieces.size() == 2);
     CHECK(tubs.pieces[1].shape.family == "lid");

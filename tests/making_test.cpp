@@ -175,7 +175,7 @@ TEST_CASE("every step with every field is written and read back, and what a newe
     InsertStep insert{InsertStep::What::Biscuit, "Wafer", "", 3, Measure(0.004), "wheat", "dome", {}};
     TopStep top{topping(plan, "crumbs", 0.002, 500), Measure(0.006), TopStep::When::Tacky, "dome", {}};
     SetStep set{coat::Place::Freezer, Measure(120), {}};
-    FillStep fill{plan.freshFilling(), Measure(5e-5), Measure(0.5), Measure(600), {}};
+    FillStep fill{plan.freshFilling(), Measure(5e-5), Measure(0.5), Measure(600), true, {}};
     DecorateStep decorate;
     decorate.way = DecorateStep::Way::Paste;
     decorate.name = "Sugar paste";

@@ -545,8 +545,9 @@ private:
         double each = 0, level = std::nan("");
         for (const auto& x : a_.fills)
             if (x.step == at_) each = x.each, level = x.level;
-        head(QStringLiteral("Fill it: %1").arg(qstring(f->name)), qstring(format(each, Dimension::Volume, u_)),
-             29 + 6.2 * double(std::min<size_t>(f->recipe.size(), 20)));
+        head(
+            (step.served ? QStringLiteral("As you serve it: %1") : QStringLiteral("Fill it: %1")).arg(qstring(f->name)),
+            qstring(format(each, Dimension::Volume, u_)), 29 + 6.2 * double(std::min<size_t>(f->recipe.size(), 20)));
         const auto recipe = scaled(plan_, lib_, answers_, *f);
         QStringList others;
         for (const auto& in : recipe.into)
@@ -579,7 +580,9 @@ private:
                 page_.y += 6.2;
             }
         }
-        words = f->usableFrom.value > 0
+        words = step.served
+                    ? QStringLiteral("At the table, not before: it is good there for about %1.").arg(span(f->usableTo))
+                : f->usableFrom.value > 0
                     ? QStringLiteral("It takes %1 to make, and is good to fill from %2 to %3 after that.")
                           .arg(span(f->make), span(f->usableFrom), span(f->usableTo))
                     : QStringLiteral("It takes %1 to make, and is good to fill for %2.")

@@ -1,5 +1,6 @@
 // The rule of every field: what cannot be stays in it with a sentence, the plan keeps what was right, Escape takes it
 // back.
+#include "core/document/edits.h"
 #include "desktop/kit/page.h"
 #include "program.h"
 
@@ -49,6 +50,38 @@ TEST_CASE("words that are no figure are told, and what was right goes on countin
     p.type(shelves, "3");
     CHECK(p.session.plan().kitchen.shelves == 3);
     CHECK(shelves->complaint()->text().isEmpty());
+}
+
+TEST_CASE("a bare number has the unit of its place: seconds drain, minutes cool, a tape says centimetres") {
+    Program p;
+    p.session.select("crater-bowl");
+    p.answered();
+    const auto field = [&](const char* place) {
+        for (auto* f : p.window.shape()->findChildren<FigureField*>())
+            if (f->place() == QString::fromLatin1(place)) return f;
+        FAIL(place);
+        return static_cast<FigureField*>(nullptr);
+    };
+    const auto coats = p.window.shape()->coats()->findChildren<FigureField*>();
+    FigureField* drain = nullptr;
+    for (auto* f : coats)
+        if (f->place().endsWith("/drain") && !drain) drain = f;
+    REQUIRE(drain);
+    Program::type(drain, "42");
+    CHECK(p.piece().coats().front().drain.value == 42);
+    Program::type(field("former/girth"), "40");
+    CHECK(p.piece().shape.values.at("girth").value == Approx(0.40));
+    Program::type(field("former/dip"), "66");
+    CHECK(p.piece().shape.values.at("dip").value == Approx(0.066));
+    // a figure that nobody typed is shown in it too
+    p.session.editPiece("Another balloon", [](Piece& piece) { piece.shape.values["girth"] = Measure(0.385); });
+    p.answered();
+    CHECK(field("former/girth")->edit()->text() == "38.5 cm");
+    // in the other units it is theirs
+    p.session.document().edit("Switch", [](Plan& plan) { switchUnits(plan, UnitSystem::US); });
+    p.answered();
+    Program::type(field("former/girth"), "15");
+    CHECK(p.piece().shape.values.at("girth").value == Approx(15 * 0.0254));
 }
 
 TEST_CASE("an hour that is none is told beside its field") {

@@ -131,6 +131,36 @@ TEST_CASE("a branching figure is cut apart by one button, in one step that can b
     CHECK(p.piece().shape.family == "mesh");
 }
 
+TEST_CASE("any piece can be the original of a mold: a cast of it stands beside it, with the mold's page open") {
+    Program p;
+    for (const char* id : {"specimen-basket", "comet-cone"}) {
+        INFO(id);
+        p.session.select(id);
+        p.answered();
+        p.window.shape()->cast();
+        p.answered();
+        CHECK(p.piece().shape.family == "mesh");
+        CHECK(p.window.sheet()->title() == "Its own mold");
+        const auto known = p.session.pieceAnswers(p.piece().id);
+        REQUIRE(known->made);
+        REQUIRE(known->molds.size() == 1);
+        CHECK(known->molds[0].box.silicone > 0);
+        CHECK(p.session.allProblems().empty());
+        p.session.document().undo();
+        p.answered();
+    }
+}
+
+TEST_CASE("what no mold can be taken of says why, and stays as it is") {
+    Program p;
+    p.session.select("observatory");  // its tube lies in its dome: two bodies in each other
+    p.answered();
+    const Plan before = p.session.plan();
+    p.window.shape()->cast();
+    CHECK(p.session.plan() == before);
+    CHECK_FALSE(p.window.saying().isEmpty());
+}
+
 TEST_CASE("an original is cut level where a person says, and glued there again") {
     Program p;
     openMold(p);

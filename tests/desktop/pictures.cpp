@@ -23,13 +23,14 @@ void take(Program& p, const QString& name) {
 TEST_CASE("pictures of each main view", "[.][pictures]") {
     Program p(demoKnown(), 1);
     auto* shape = p.window.shape();
+    p.window.arrive();
+    p.window.door()->sentence()->setText(QStringLiteral("12 bowls that hold ice cream on Saturday"));
+    QTest::qWait(2500);
+    take(p, "door");
+    p.window.door()->hide();
     take(p, "shape-bowl");
     QTest::mouseClick(shape->answers()->view("wall"), Qt::LeftButton);
     take(p, "working");
-    QTest::keyClick(p.window.sheet(), Qt::Key_Escape);
-    QTest::mouseClick(shape->answers()->findChild<QPushButton*>("adviceWanted"), Qt::LeftButton);
-    QTest::qWait(3000);
-    take(p, "ways");
     QTest::keyClick(p.window.sheet(), Qt::Key_Escape);
     shape->setTurning(true);
     SolidView v = shape->solid()->view();
@@ -93,6 +94,36 @@ TEST_CASE("pictures of each main view", "[.][pictures]") {
     emit p.session.answersChanged();
     take(p, "shape-dark");
     setDarkTheme(false);
+}
+
+TEST_CASE("a stranger's walk with the wish UOVO_WISH, a picture a step, to look at", "[.][walk]") {
+    Program p(demoKnown(), 1);
+    const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral("/tmp/uovo-walk"));
+    REQUIRE(QDir().mkpath(folder));
+    int step = 0;
+    const auto look = [&](const char* name) {
+        QTest::qWait(800);
+        REQUIRE(p.window.grab().save(QStringLiteral("%1/%2-%3.png").arg(folder).arg(++step).arg(QLatin1String(name))));
+    };
+    p.window.arrive();
+    QTest::qWait(2000);
+    look("door");
+    QTest::keyClicks(p.window.door()->sentence(),
+                     qEnvironmentVariable("UOVO_WISH", QStringLiteral("12 bowls that hold ice cream on Saturday")));
+    QTest::qWait(1500);
+    look("wish");
+    QTest::keyClick(p.window.door()->sentence(), Qt::Key_Return);
+    p.answered();
+    look("shape");
+    for (const auto& [key, name] : {std::pair{Qt::Key_F9, "holds"},
+                                    {Qt::Key_F3, "build"},
+                                    {Qt::Key_F4, "melt"},
+                                    {Qt::Key_F5, "day"},
+                                    {Qt::Key_F6, "bench"}}) {
+        QTest::keyClick(&p.window, key);
+        look(name);
+    }
+    REQUIRE(p.window.writeCard(folder + "/card.pdf"));
 }
 
 TEST_CASE("a sheet of the shape place with each family in turn, to look at", "[.][families]") {

@@ -67,6 +67,12 @@ void fillWithUsual(Plan& plan, const std::string& id, const std::string& kind, c
     if (k == lib.fillings.end() || piece == plan.pieces.end() || !takesFilling(*piece)) return;
     FillStep& step = plan.fillWith(*piece, plan.keep(fillingOf(*k)));
     step.share = Measure(k->share);
+    step.served = k->served && !piece->closedByJoining();
+    if (!step.served) return;
+    const FillStep last = step;  // after it is put away
+    piece->without<FillStep>();
+    piece->complete();
+    piece->insert(last);
 }
 
 Piece pieceOf(const form::Hit& hit, const Plan& plan) {

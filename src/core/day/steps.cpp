@@ -125,7 +125,7 @@ int Builder::bears(int task) const {
 
 Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, const Since& since) {
     const Step& step = r.piece.making[i];
-    if (const auto* f = std::get_if<FillStep>(&step)) return fill(r, *f, i, since);
+    if (const auto* f = std::get_if<FillStep>(&step)) return f->served ? since : fill(r, *f, i, since);
     if (std::holds_alternative<JoinStep>(step)) {
         return {joined(r, a, since)};
     }

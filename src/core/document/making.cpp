@@ -37,7 +37,9 @@ Rank rankOf(const Step& step, const Piece& piece) {
         Rank operator()(const ReleaseStep&) const { return kOff; }
         Rank operator()(const TrimStep&) const { return kTrimmed; }
         Rank operator()(const JoinStep&) const { return kTogether; }
-        Rank operator()(const FillStep&) const { return piece.closedByJoining() ? kInside : kFilled; }
+        Rank operator()(const FillStep& s) const {
+            return piece.closedByJoining() ? kInside : s.served ? kServed : kFilled;
+        }
         Rank operator()(const LidStep&) const { return kLidded; }
         Rank operator()(const DecorateStep&) const { return kOnTop; }
         Rank operator()(const StoreStep&) const { return kKept; }
@@ -52,6 +54,11 @@ bool is(const Step& step) {
 }
 
 /// What is done to chocolate that is soft, and what leaves it so.
+/// Done by those who eat it, or before their eyes.
+bool atTable(const Step& s) {
+    const auto* fill = std::get_if<FillStep>(&s);
+    return is<ServeStep>(s) || (fill && fill->served);
+}
 bool leavesSoft(const Step& s) { return is<PlannedCoat>(s) || is<CastStep>(s) || is<FillStep>(s) || is<LidStep>(s); }
 bool wantsSoft(const Step& s) {
     const auto* top = std::get_if<TopStep>(&s);
@@ -194,17 +201,16 @@ private:
 
     /// What is boxed is left alone; what does not keep goes back into the cold.
     void after(size_t i) {
-        if (const auto store = first<StoreStep>();
-            store && i > *store && !is<ServeStep>(m_[i]) && !is<StoreStep>(m_[i]))
+        if (const auto store = first<StoreStep>(); store && i > *store && !atTable(m_[i]) && !is<StoreStep>(m_[i]))
             say("put-away", fmt::format("It is put away by then: {} comes before.", stepName(m_[i])), i,
                 moved(m_, *store, i, true));
-        if (const auto serve = first<ServeStep>(); serve && i > *serve && !is<ServeStep>(m_[i]))
+        if (const auto serve = first<ServeStep>(); serve && i > *serve && !atTable(m_[i]))
             say("served", "It is eaten by then.", i, moved(m_, *serve, i, true));
         const auto* store = std::get_if<StoreStep>(&m_[i]);
         if (!store || store->where == StoreStep::Where::Fridge) return;
         for (const auto& s : m_)
             if (const auto* fill = std::get_if<FillStep>(&s))
-                if (const Filling* f = plan_.filling(fill->filling); f && f->perishable) {
+                if (const Filling* f = plan_.filling(fill->filling); f && f->perishable && !fill->served) {
                     StoreStep cold = *store;
                     cold.where = StoreStep::Where::Fridge;
                     say("perishable",
@@ -322,7 +328,7 @@ void Piece::complete() {
     if (f.body != form::Body::Modeled && !roundSomething()) having<ReleaseStep>();
     if ((coated || f.meridian) && !roundSomething()) having<TrimStep>();
     if (f.body == form::Body::Compound || closedByJoining()) having<JoinStep>();
-    if (!fill() || closedByJoining()) having<StoreStep>();
+    if (!fill() || fill()->served || closedByJoining()) having<StoreStep>();
 }
 
 tl::expected<batch::Bath, Problem> Piece::bath(const material::Library& lib) const {

@@ -88,6 +88,7 @@ struct FillStep {
     Measure each = 1e-4;  ///< m³ in one piece
     Measure share = 0;    ///< of what the piece holds; above 0 it says how much goes in, and `each` does not count
     Measure chill = 0;    ///< s in the fridge after it, before the next step
+    bool served = false;  ///< goes in as it is served, at the table: no task of the day
     std::string extra;
     bool operator==(const FillStep&) const = default;
 };

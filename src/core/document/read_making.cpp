@@ -96,6 +96,7 @@ FillStep readFill(Object& o) {
     o.measure("each", s.each);
     o.measure("share", s.share);
     o.measure("chill", s.chill);
+    o.yesNo("served", s.served);
     s.extra = o.extra();
     return s;
 }

@@ -89,6 +89,7 @@ json written(const FillStep& s) {
     json k{{"filling", s.filling}, {"each", written(s.each)}};
     if (s.share != Measure(0)) k["share"] = written(s.share);
     if (s.chill != Measure(0)) k["chill"] = written(s.chill);
+    if (s.served) k["served"] = true;
     return k;
 }
 

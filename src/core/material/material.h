@@ -149,6 +149,7 @@ struct FillingKind {
     double usableFrom = 0, usableTo = 3600;  ///< s after it is made
     bool perishable = true, egg = false, alcohol = false;
     double share = 0.75;  ///< of what a piece holds
+    bool served = false;  ///< goes in at the table
 };
 
 struct Library {

@@ -111,7 +111,7 @@ tl::expected<Library, Problem> readLibrary(const std::map<std::string, std::stri
             lib.fillings.push_back({j.at("id"), j.at("name"), j.at("words").get<std::vector<std::string>>(),
                                     readConstant(j.at("density")), j.at("make"), j.at("usableFrom"), j.at("usableTo"),
                                     j.value("perishable", true), j.value("egg", false), j.value("alcohol", false),
-                                    j.value("share", 0.75)});
+                                    j.value("share", 0.75), j.value("served", false)});
         for (const auto& j : load("faults.json").at("faults")) lib.faults.push_back(readFault(j));
     } catch (const std::exception& e) {
         return tl::unexpected(Problem{"The data file " + file + " cannot be read: " + e.what()});

@@ -54,7 +54,9 @@ BuildPlace::BuildPlace(Session& session, QWidget* parent)
     column->setContentsMargins(26, 14, 18, 12);
     column->setSpacing(6);
     column->addWidget(head());
-    column->addWidget(empty_);
+    column->addWidget(empty_, 1);
+    empty_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    empty_->setContentsMargins(0, 12, 0, 0);
     column->addWidget(stage_, 1);
     column->addWidget(hand_, 1);
     column->addWidget(bar_);

@@ -6,20 +6,31 @@
 
 namespace uovo::desktop {
 
+namespace {
+
+bool isUS(const std::string& unit) { return unit == "in" || unit == "oz" || unit == "cup" || unit == "°F"; }
+
+}  // namespace
+
 QString shownMeasure(const Measure& m, Dimension dimension, UnitSystem units) {
     if (!m.typed.empty()) return QString::fromStdString(m.typed);
     return QString::fromStdString(format(m.value, dimension, units));
 }
 
 FigureField::FigureField(const QString& name, const QString& place, TypingContext context, QWidget* parent)
-    : Field(name, place, parent), context_(std::move(context)) {
+    : Field(name, place, parent), context_(std::move(context)), unit_(context_.bareUnit) {
     layout()->setAlignment(edit(), Qt::AlignLeft);
 }
 
 void FigureField::setMeasure(const Measure& measure, UnitSystem units) {
-    context_.bareUnit = usualUnit(context_.dimension, units);
-    if (const QString text = shownMeasure(measure, context_.dimension, units); show(text))
-        edit()->setFixedWidth(std::clamp(edit()->fontMetrics().horizontalAdvance(text) + 26, 52, 210));
+    // its own unit where that is of these units: seconds stay seconds, what is taped is said in centimetres
+    const bool own =
+        !unit_.empty() && (context_.dimension == Dimension::Duration || units == UnitSystem::Metric) && !isUS(unit_);
+    context_.bareUnit = own ? unit_ : usualUnit(context_.dimension, units);
+    QString text = shownMeasure(measure, context_.dimension, units);
+    if (measure.typed.empty() && context_.bareUnit == "cm")
+        text = QString::number(std::round(measure.value * 1e3) / 10) + QStringLiteral(" cm");
+    if (show(text)) edit()->setFixedWidth(std::clamp(edit()->fontMetrics().horizontalAdvance(text) + 26, 52, 210));
 }
 
 void FigureField::setWhole(int low, int high) {

@@ -30,6 +30,7 @@ protected:
 
 private:
     TypingContext context_;
+    std::string unit_;  ///< that its place in the window has for a bare number
     std::function<QString(const Measure&)> rule_;
     QString refused_;
 };

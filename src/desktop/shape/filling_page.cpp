@@ -159,6 +159,21 @@ private:
                       });
         each();
         lid();
+        tick(tr("It goes in as it is served, at the table"), QStringLiteral("fillingServed"), s.served,
+             [this](bool on) {
+                 editPiece(tr("Change when it is filled"), [&](Piece& p) {
+                     if (at_ >= p.making.size()) return;
+                     auto* step = std::get_if<FillStep>(&p.making[at_]);
+                     if (!step) return;
+                     FillStep moved = *step;
+                     moved.served = on;
+                     p.making.erase(p.making.begin() + static_cast<std::ptrdiff_t>(at_));
+                     if (on) p.complete();
+                     p.insert(moved);
+                     for (size_t k = 0; k < p.making.size(); ++k)
+                         if (const auto* f = std::get_if<FillStep>(&p.making[k]); f && *f == moved) at_ = k;
+                 });
+             });
         note(
             tr("Nothing: it stays open. A lid is poured on what is about three quarters full, when the filling is no "
                "warmer than the room."));

@@ -123,7 +123,11 @@ private:
             cut_->setToolTip(tr("At its necks, until each part comes out of its mold; the parts are glued afterwards"));
             figure({tr("Cut it level, at"), QStringLiteral("mold/cutAt"), "pieces/" + id_ + "/cutAt"},
                    session_.typing(Dimension::Percent, "", nullptr), Measure(at_),
-                   [this](const Measure& m) { at_ = std::clamp(m.value, 0.02, 0.98); });
+                   [this](const Measure& m) { at_ = m.value; })
+                ->setRule([](const Measure& m) {
+                    constexpr double kLow = 0.02, kHigh = 0.98;
+                    return m.value >= kLow && m.value <= kHigh ? QString() : tr("Between 2 and 98 % of its height.");
+                });
             button(tr("Cut it there, with pegs"), QStringLiteral("moldCutAt"), [this] {
                 cutLevel();
             })->setToolTip(tr("Of its height from below; both parts get a mold, and are glued afterwards"));

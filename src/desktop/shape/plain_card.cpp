@@ -119,7 +119,7 @@ QComboBox* PlainCard::placeChoice(const QString& name, std::function<coat::Place
 
 template <class S>
 QComboBox* PlainCard::chocolate(const QString& name) {
-    QStringList words{tr("its chocolate")};
+    QStringList words{PlainCard::tr("its chocolate")};
     std::vector<std::string> ids{""};
     for (const auto& c : session_.library().chocolates) {
         words << qstring(c.name).toLower();
@@ -132,7 +132,8 @@ QComboBox* PlainCard::chocolate(const QString& name) {
             return s ? std::max(0, static_cast<int>(std::find(ids.begin(), ids.end(), s->chocolate) - ids.begin())) : 0;
         },
         [this, ids, name](int i) {
-            change<S>(tr("Change %1").arg(name.toLower()), [&](S& s) { s.chocolate = ids[static_cast<size_t>(i)]; });
+            change<S>(PlainCard::tr("Change %1").arg(name.toLower()),
+                      [&](S& s) { s.chocolate = ids[static_cast<size_t>(i)]; });
         });
 }
 
@@ -142,7 +143,8 @@ WordsField* PlainCard::words(const QString& name, const QString& empty, const ch
                              [this, name, member](const QString& said) {
                                  const std::string now = said.toStdString();
                                  if (const S* s = as<S>(); s && s->*member != now)
-                                     change<S>(tr("Change %1").arg(name.toLower()), [&](S& x) { x.*member = now; });
+                                     change<S>(PlainCard::tr("Change %1").arg(name.toLower()),
+                                               [&](S& x) { x.*member = now; });
                                  return QString();
                              });
     f->edit()->setPlaceholderText(empty);
@@ -157,7 +159,7 @@ WordsField* PlainCard::words(const QString& name, const QString& empty, const ch
 
 template <class S>
 void PlainCard::partChoice(const QString& name) {
-    QStringList words{tr("all of it")};
+    QStringList words{PlainCard::tr("all of it")};
     std::vector<std::string> keys{""};
     const auto add = [&](const std::string& key, const std::string& called) {
         words << qstring(called).toLower();
@@ -177,7 +179,8 @@ void PlainCard::partChoice(const QString& name) {
             return s ? std::max(0, static_cast<int>(std::ranges::find(keys, s->item) - keys.begin())) : 0;
         },
         [this, keys, name](int i) {
-            change<S>(tr("Change %1").arg(name.toLower()), [&](S& s) { s.item = keys[static_cast<size_t>(i)]; });
+            change<S>(PlainCard::tr("Change %1").arg(name.toLower()),
+                      [&](S& s) { s.item = keys[static_cast<size_t>(i)]; });
         }));
 }
 

@@ -170,10 +170,17 @@ void RecipeLine::molds(const Piece& piece) {
 
 void RecipeLine::filling(const Piece& piece) {
     if (const Filling* filling = session_.plan().fillingOf(piece)) {
-        word(tr("holding"));
-        figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "",
-               [](Piece& p) -> Measure* { return p.fill() ? &p.fill()->each : nullptr; });
-        word(tr("of"));
+        if (piece.fill()->share.value > 0) {
+            word(tr("filled"));
+            figure(tr("Share that is filled"), QStringLiteral("filling/share"), Dimension::Percent, "",
+                   [](Piece& p) -> Measure* { return p.fill() ? &p.fill()->share : nullptr; });
+            word(tr("with"));
+        } else {
+            word(tr("holding"));
+            figure(tr("Filling in each"), QStringLiteral("filling/each"), Dimension::Volume, "",
+                   [](Piece& p) -> Measure* { return p.fill() ? &p.fill()->each : nullptr; });
+            word(tr("of"));
+        }
         auto* name = new WordsField(tr("Name of the filling; empty for none"), QStringLiteral("filling/name"),
                                     [this, id = piece.id](const QString& said) {
                                         session_.document().edit(
@@ -382,7 +389,8 @@ void RecipeLine::partChoice(const form::Choice& c, const std::string& item) {
 void RecipeLine::partFigure(const form::Field& f, const Measure& usual, const std::string& item, bool free) {
     if (!f.before.empty()) {
         QString words = qstring(f.before);
-        if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(','))) words = words.mid(1).trimmed();
+        if (words.startsWith(QLatin1Char(';')) || words.startsWith(QLatin1Char(',')))
+            words = QStringLiteral("· ") + words.mid(1).trimmed();
         word(words);
     }
     const QString place =

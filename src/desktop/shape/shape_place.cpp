@@ -7,6 +7,7 @@
 #include <cmath>
 #include <tuple>
 
+#include "core/stages/as_original.h"
 #include "desktop/kit/flow_layout.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/theme/theme.h"
@@ -81,6 +82,7 @@ ShapePlace::ShapePlace(Session& session, QWidget* parent)
         if (!id.empty()) session_.select(qstring(id));
     });
     connect(shelf_, &ShelfPanel::keepWanted, this, &ShapePlace::keepChosen);
+    connect(shelf_, &ShelfPanel::castWanted, this, &ShapePlace::castChosen);
     connect(shelf_, &ShelfPanel::notesWanted, this, &ShapePlace::notesWanted);
     connect(shelf_, &ShelfPanel::besideWanted, this, &ShapePlace::besideWanted);
 
@@ -440,6 +442,17 @@ void ShapePlace::placeAnswers() {
     answers_->setGeometry(width() - covered_ - wide, 0, wide, height());
     answers_->raise();
     gallery_->raise();
+}
+
+void ShapePlace::castChosen() {
+    const Piece* piece = session_.piece();
+    if (!piece) return;
+    Plan tried = session_.plan();
+    const auto id = asOriginal(tried, piece->id);
+    if (!id) return emit said(qstring(id.error().sentence), true);
+    session_.document().edit(tr("Cast a piece in a mold of its own"), [&](Plan& plan) { plan = tried; });
+    session_.select(qstring(*id));
+    emit moldWanted();
 }
 
 void ShapePlace::keepChosen() {

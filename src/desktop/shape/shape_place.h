@@ -54,6 +54,8 @@ public:
     bool isTurning() const { return turning_; }
     /// Keeps the chosen piece for other plans.
     void keep() { keepChosen(); }
+    /// Adds a piece that is cast in a mold taken of the chosen one.
+    void cast() { castChosen(); }
     /// Shows this in place of the piece, as how its mold comes off; none: the piece again.
     void showInstead(std::optional<SolidScene> scene);
     /// The picture on the stage now.
@@ -89,6 +91,7 @@ private:
     void handleMoved(PieceStage::Handle handle, double value);
     void painted(const form::Vec3& at, bool wipe);
     void keepChosen();
+    void castChosen();
     void refreshPainting();
     void placeAnswers();
 

@@ -173,6 +173,7 @@ QMenu* ShelfPanel::moreMenu(QWidget* parent) {
     menu->addAction(tr("Notes and a picture …"), this, &ShelfPanel::notesWanted);
     menu->addAction(tr("Beside another piece …"), this, &ShelfPanel::besideWanted);
     menu->addAction(tr("Keep it for other plans"), this, &ShelfPanel::keepWanted);
+    menu->addAction(tr("Cast it in a mold of its own"), this, &ShelfPanel::castWanted);
     return menu;
 }
 

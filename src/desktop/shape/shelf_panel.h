@@ -54,6 +54,7 @@ signals:
     void keepWanted();
     void notesWanted();
     void besideWanted();
+    void castWanted();
 
 private:
     void refresh();

@@ -210,20 +210,20 @@ QWidget* FrontDoor::beside() {
     box->addLayout(lately_);
     box->addWidget(heading(tr("To look at"), 14));
     auto* demo = lineButton(tr("The demo: Perseid night"), tr("an invented evening"), QStringLiteral("doorDemo"));
-    connect(demo, &QPushButton::clicked, this, [this] { emit planWanted(io::demoPlanFor(session_.now())); });
+    connect(demo, &QPushButton::clicked, this, [this] { emit inventedWanted(io::demoPlanFor(session_.now())); });
     box->addWidget(demo);
     for (const auto& e : io::examples()) {
         auto* b = lineButton(qstring(e.name), qstring(e.about), QStringLiteral("example/") + qstring(e.file));
         b->setToolTip(qstring(upperFirst(e.about)));
         connect(b, &QPushButton::clicked, this,
-                [this, file = e.file] { emit planWanted(io::examplePlan(file, session_.now())); });
+                [this, file = e.file] { emit inventedWanted(io::examplePlan(file, session_.now())); });
         box->addWidget(b);
     }
     box->addWidget(wrapped(tr("Each is invented, whole, and yours to change: nothing of yours is touched."), "small"));
     box->addStretch(1);
     auto* empty = lineButton(tr("An empty shelf"), tr("begin without a wish"), QStringLiteral("emptyPlan"));
     connect(empty, &QPushButton::clicked, this, [this] {
-        Plan plan = firstPlan({}, {form::family("balloon")}, session_.now(), session_.plan(), session_.library());
+        Plan plan = firstPlan({}, {form::family("balloon")}, session_.now(), like_(), session_.library());
         plan.pieces.clear();
         plan.name = Plan().name;
         emit planWanted(plan);
@@ -329,7 +329,7 @@ void FrontDoor::show() {
 void FrontDoor::choose(const form::Hit& hit) {
     Wanted wish = wish_;
     if (hit.thing.empty() && sentence_->text().trimmed().isEmpty()) wish.things.clear();
-    Plan plan = firstPlan(wish, hit, session_.now(), session_.plan(), session_.library());
+    Plan plan = firstPlan(wish, hit, session_.now(), like_(), session_.library());
     emit planWanted(plan);
 }
 

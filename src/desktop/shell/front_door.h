@@ -29,8 +29,13 @@ public:
     /// The wish as it stands in the fields now.
     const Wanted& wish() const { return wish_; }
 
+    /// Whose kitchen and units a new plan has; a default plan where what is open is invented.
+    void setLike(std::function<Plan()> like) { like_ = std::move(like); }
+
 signals:
     void planWanted(const uovo::Plan& plan);
+    /// An invented one, to look at.
+    void inventedWanted(const uovo::Plan& plan);
     void fileWanted(const QString& path);
     void openWanted();
 
@@ -50,6 +55,7 @@ private:
     long day() const;
 
     Session& session_;
+    std::function<Plan()> like_ = [this] { return session_.plan(); };
     QLineEdit* sentence_;
     QLabel *said_, *over_;
     WordsField *count_ = nullptr, *day_ = nullptr, *clock_ = nullptr;

@@ -135,7 +135,14 @@ MainWindow::MainWindow(Session& session)
     sheet_ = new Sheet(centre);
     connect(sheet_, &Sheet::openChanged, this, &MainWindow::placeSheet);
     door_ = new FrontDoor(session_, centre);
-    connect(door_, &FrontDoor::planWanted, this, &MainWindow::begin);
+    connect(door_, &FrontDoor::planWanted, this, [this](const Plan& plan) { begin(plan); });
+    connect(door_, &FrontDoor::inventedWanted, this, [this](const Plan& plan) { begin(plan, true); });
+    door_->setLike([this] {
+        if (!invented_) return session_.plan();
+        Plan plan;
+        plan.units = session_.units();
+        return plan;
+    });
     connect(door_, &FrontDoor::openWanted, this, &MainWindow::openDialog);
     connect(door_, &FrontDoor::fileWanted, this, [this](const QString& path) {
         if (mayLeave() && openFile(path)) door_->hide();
@@ -234,8 +241,9 @@ bool MainWindow::eventFilter(QObject* object, QEvent* event) {
     return QMainWindow::eventFilter(object, event);
 }
 
-void MainWindow::begin(const Plan& plan) {
+void MainWindow::begin(const Plan& plan, bool invented) {
     if (!mayLeave()) return;
+    invented_ = invented;
     session_.document().setPlan(plan, {});
     if (!plan.pieces.empty()) session_.select(qstring(plan.pieces.front().id));
     sheet_->hide();

@@ -100,7 +100,7 @@ private:
     void lead(Field* field);
     bool mayLeave();
     /// Takes a plan that was wished for in place of the one that is open.
-    void begin(const Plan& plan);
+    void begin(const Plan& plan, bool invented = false);
     void openDialog();
     bool saveDialog();
     void printCard();
@@ -143,6 +143,7 @@ private:
     QLabel* told_;
     std::shared_ptr<const PieceAnswers> beforeEdit_;  // null: no edit since the answers were complete
     bool justOpened_ = false, greets_ = false;
+    bool invented_ = true;  // what is open is to look at: its kitchen is nobody's
     NoticeBar* notices_;
     QAction *undo_, *redo_, *save_;
     QMenu *menu_, *recent_;

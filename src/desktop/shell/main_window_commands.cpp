@@ -45,7 +45,7 @@ void MainWindow::buildActions() {
     connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
     command(tr("Opened lately"), keys("Ctrl+Shift+O"),
             [this] { recent_->popup(title_->mapToGlobal(QPoint(0, title_->height()))); });
-    add(tr("Open the demo evening"), keys("Ctrl+Shift+N"), [this] { begin(io::demoPlanFor(session_.now())); });
+    add(tr("Open the demo evening"), keys("Ctrl+Shift+N"), [this] { begin(io::demoPlanFor(session_.now()), true); });
     save_ = add(tr("Save"), QKeySequence::Save, [this] {
         session_.document().path().isEmpty() ? (void)saveDialog() : (void)saveTo(session_.document().path());
     });
@@ -187,6 +187,7 @@ void MainWindow::addCommands() {
     onShape(tr("Notes and a picture of the piece"), "Ctrl+Shift+T", [this] { emit shape_->notesWanted(); });
     onShape(tr("Lay the piece beside another"), "Ctrl+Shift+B", [this] { emit shape_->besideWanted(); });
     onShape(tr("Keep the piece for other plans"), "Ctrl+Shift+K", [this] { shape_->keep(); });
+    onShape(tr("Cast the piece in a mold of its own"), "Ctrl+Alt+K", [this] { shape_->cast(); });
     onShape(tr("Copy the piece beside it"), "Ctrl+Shift+D", presses("copyPiece"));
     onShape(tr("Move the piece up the shelf"), "Alt+Shift+Up", presses("pieceUp"));
     onShape(tr("Move the piece down the shelf"), "Alt+Shift+Down", presses("pieceDown"));

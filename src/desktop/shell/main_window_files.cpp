@@ -145,6 +145,7 @@ bool MainWindow::openFile(const QString& path) {
         say(tr("%1 was not opened. %2").arg(QFileInfo(path).fileName(), qstring(ok.error().sentence)), true);
         return false;
     }
+    invented_ = false;
     notices_->hush();
     lock_ = std::make_unique<QLockFile>(lockOf(path));
     lock_->setStaleLockTime(0);
@@ -175,6 +176,7 @@ bool MainWindow::saveTo(const QString& path, io::Fault fault) {
         say(qstring(ok.error().sentence), true);
         return false;
     }
+    invented_ = false;
     notices_->hush();
     remember(path);
     return true;
