@@ -204,6 +204,8 @@ TEST_CASE("a wish is read: how many, what goes in, for when") {
              {"ice cream bowls for 14 guests tonight", 14, 14, "ice-cream", "balloon", "2026-08-04", 20 * 60},
              {"a house for 6 children, Sunday noon", 1, 6, "", "house", "2026-08-09", 12 * 60},
              {"a ball to smash", 1, 0, "sweets", "ball", "", {}},
+             {"6 cups at 8", 6, 0, "", "cup", "", 20 * 60},
+             {"6 cups at 11", 6, 0, "", "cup", "", 11 * 60},
              {"20 lidded tubs", 20, 0, "", "cup", "", {}},
              {"8x cups to drink coffee from 2026-08-20", 8, 0, "drink", "cup-saucer", "2026-08-20", {}},
              {"something nice", 0, 0, "", "balloon", "", {}}}) {

@@ -98,10 +98,10 @@ int main(int argc, char** argv) {
             uovo::switchUnits(plan, uovo::UnitSystem::US);
         session.document().setPlan(plan, {});
     }
-    if (!open && !parser.isSet(demo)) window.arrive();
+    const bool told = window.offerRecovered() || !window.saying().isEmpty();  // it would lie under the door
+    if (!open && !told && !parser.isSet(demo)) window.arrive();
     window.show();
     window.setGreets(true);
-    window.offerRecovered();
     if (parser.isSet(timed))
         QTimer::singleShot(0, &app, [&] {
             window.repaint();

@@ -166,6 +166,26 @@ TEST_CASE("each example opens, is in order, lies ahead, and leaves what was open
     }
 }
 
+TEST_CASE("plans of before stand beside the wish; one that is damaged says so over the plan that stays") {
+    Program p;
+    const QString good = p.folder.filePath("good.uovo"), bad = p.folder.filePath("bad.uovo");
+    REQUIRE(p.window.saveTo(good));
+    QFile file(bad);
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    file.write("{}");
+    file.close();
+    for (const QString& path : {good, bad}) {
+        p.window.door()->open({path, p.folder.filePath("gone.uovo")});
+        const auto lately = p.window.door()->findChildren<QPushButton*>("lately");
+        REQUIRE(lately.size() == 1);  // what is not there any more is not offered
+        QTest::mouseClick(lately.front(), Qt::LeftButton);
+        QTest::qWait(1);
+        CHECK_FALSE(p.window.door()->isVisible());
+        CHECK(p.window.saying().contains("was not opened") == (path == bad));
+        CHECK(p.session.document().path() == good);
+    }
+}
+
 TEST_CASE("Esc goes back to the plan that was open; an empty shelf is one press away") {
     Program p;
     const Plan before = p.session.plan();

@@ -176,7 +176,7 @@ private:
         if (!minutes) return;
         const bool bare = isNumber(text) && !half;
         out_.clock =
-            bare && *minutes < 12 * 60 && *minutes >= 60 ? *minutes + 12 * 60 : *minutes;  // "at six" is dinner
+            bare && *minutes < 10 * 60 && *minutes >= 60 ? *minutes + 12 * 60 : *minutes;  // "at six" is dinner
         use(i, half ? 2 : 1);
         if (said) use(i - 1, 1);
     }
@@ -214,7 +214,7 @@ private:
                     break;
                 }
         for (size_t i = 0; i < words_.size(); ++i)
-            for (const char* who : {"guests", "people", "persons", "friends", "children", "kids", "of us"})
+            for (const char* who : {"guests", "people", "persons", "friends", "children", "kids"})
                 if (at(i) == who) {
                     use(i, 1);
                     if (i > 0 && words_[i - 1].used && out_.count > 0) {

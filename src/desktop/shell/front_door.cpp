@@ -12,6 +12,7 @@
 #include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 #include "desktop/kit/calendar_leaf.h"
+#include "desktop/kit/flow_layout.h"
 #include "desktop/kit/widgets.h"
 #include "desktop/shape/gallery.h"
 #include "desktop/shell/deadline_page.h"
@@ -113,20 +114,24 @@ FrontDoor::FrontDoor(Session& session, QWidget* window)
 
 QWidget* FrontDoor::fields() {
     auto* all = new QWidget;
-    auto* row = new QHBoxLayout(all);
+    auto* row = new FlowLayout(16, 6);  // in a narrow window it takes two lines
+    all->setLayout(row);
     row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(16);
     const auto under = [&](const QString& words, QWidget* field, QWidget* more, int wide) {
-        auto* column = new QVBoxLayout;
+        auto* group = new QWidget;
+        auto* column = new QVBoxLayout(group);
+        column->setContentsMargins(0, 0, 0, 0);
         column->setSpacing(2);
-        column->addWidget(wrapped(words, "small"));
+        auto* name = new QLabel(words);
+        name->setProperty("small", true);
+        column->addWidget(name);
         auto* inner = new QHBoxLayout;
         inner->setSpacing(2);
         inner->addWidget(field, 1, Qt::AlignTop);
         if (more) inner->addWidget(more, 0, Qt::AlignTop);
         column->addLayout(inner);
         field->setFixedWidth(wide);
-        row->addLayout(column);
+        row->addWidget(group);
     };
     count_ = new WordsField(tr("How many"), QStringLiteral("wish/count"), [this](const QString& text) {
         bool ok = false;
@@ -185,7 +190,6 @@ QWidget* FrontDoor::fields() {
         return QString();
     });
     under(tr("at"), clock_, nullptr, 100);
-    row->addStretch(1);
     return all;
 }
 

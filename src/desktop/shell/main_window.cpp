@@ -145,7 +145,9 @@ MainWindow::MainWindow(Session& session)
     });
     connect(door_, &FrontDoor::openWanted, this, &MainWindow::openDialog);
     connect(door_, &FrontDoor::fileWanted, this, [this](const QString& path) {
-        if (mayLeave() && openFile(path)) door_->hide();
+        if (!mayLeave()) return;
+        openFile(path);
+        door_->hide();  // what cannot be opened is told over the plan that stays
     });
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
     const auto outline = [this](const QString& item) { sheet_->open(tr("An outline"), outlinePage(session_, item)); };

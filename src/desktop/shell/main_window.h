@@ -61,8 +61,8 @@ public:
     QString saying() const { return notices_->saying(); }
     /// Opens what was open last, unless the program ended badly with it: then it asks first.
     bool reopen(const QString& path);
-    /// Offers a plan left behind by a crash.
-    void offerRecovered();
+    /// Offers a plan left behind by a crash. @returns whether there is one
+    bool offerRecovered();
 
 protected:
     bool event(QEvent*) override;

@@ -26,9 +26,9 @@ constexpr int kMostRecent = 8;
 
 }  // namespace
 
-void MainWindow::offerRecovered() {
+bool MainWindow::offerRecovered() {
     const auto recovered = session_.document().findRecovered();
-    if (!recovered) return;
+    if (!recovered) return false;
     notices_->offer(
         QStringLiteral("recovered"),
         tr("Uovo ended before “%1” was saved. The plan was kept as it was.").arg(qstring(recovered->plan.name)),
@@ -39,6 +39,7 @@ void MainWindow::offerRecovered() {
           }},
          {tr("Throw it away"), QStringLiteral("throwAway"),
           [this, r = *recovered] { session_.document().discardRecovered(r); }}});
+    return true;
 }
 
 std::vector<NoticeBar::Answer> MainWindow::aboutFile() {
@@ -108,7 +109,9 @@ void MainWindow::openDialog() {
     if (!mayLeave()) return;
     const QString path = QFileDialog::getOpenFileName(this, tr("Open a plan"), lastFolder(),
                                                       tr("Plans of Uovo (*.uovo);;All files (*)"));
-    if (!path.isEmpty() && openFile(path)) door_->hide();
+    if (path.isEmpty()) return;
+    openFile(path);
+    door_->hide();
 }
 
 QString MainWindow::lockOf(const QString& path) const {
