@@ -286,6 +286,8 @@ TEST_CASE("from a wish to a plan that is in order and has a time to begin") {
     CHECK(tubs.pieces[1].shape.family == "lid");
     CHECK(tubs.pieces[1].count == 20);
     CHECK(tubs.pieces[1].shape.values.at("diameter") == tubs.pieces[0].shape.values.at("topDiameter"));
+    const auto tub = test::answersOf(tubs, test::withoutDay()).pieces[0]->made;
+    CHECK(tub->meridian->wall.thickest < 0.006);  // turned over it drains: no floor of a centimetre
     // today at an hour that has passed is tomorrow
     CHECK(planFor("bowls today at 7 am").deadline == "2026-08-05T07:00");
 }

@@ -12,6 +12,7 @@ namespace {
 
 void take(Program& p, const QString& name) {
     if (auto* f = QApplication::focusWidget(); f && f->objectName() == "planMenu") f->clearFocus();
+    p.window.findChild<QLabel*>("cameBack")->clear();
     QTest::qWait(600);  // the fine picture is painted when the hand rests
     const QString folder = qEnvironmentVariable("UOVO_PICTURES", QStringLiteral(UOVO_SOURCE "/docs/screenshots"));
     REQUIRE(QDir().mkpath(folder));

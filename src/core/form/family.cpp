@@ -40,7 +40,9 @@ Choice outlineChoice(Only only = {}) { return {"silhouette", "Silhouette", silho
 
 /// The table: long because it has a row for each family, and rows are read beside each other.
 std::vector<Family> make() {
-    const Field wall = len("wall", "Wall, assumed", "wall (assumed)", 2.5, 0.5, 20);
+    const auto walled = [](const char* before) { return len("wall", "Wall, assumed", before, 2.5, 0.5, 20); };
+    const Field wall = walled(", wall (assumed)"), high = walled("high · wall (assumed)"),
+                deep = walled("deep · wall (assumed)"), wide = walled("wide · wall (assumed)");
     const Field overlap = len("overlap", "Overlap of the wrap", "overlapped by", 8, 0, 40);
     const Field bars = len("thickness", "Thickness of the bars", "between bars", 3, 0.8, 20);
     std::vector<Family> f;
@@ -66,21 +68,21 @@ std::vector<Family> make() {
                  "Ruler along and across the opening.", {len("length", "Length", "mold", 120, 15, 500), len("width", "Width", "long,", 80, 10, 400), share("pear", "Egg shape", "wide, egg-shaped", 0.15, 0, 0.3), len("seam", "Flat edge round the rim", "; flat edge", 0, 0, 20), wall}});
     f.push_back({"fluted-dome", "Fluted dome in a mold", "In a mold", Body::Wall, false, "A dome with grooves; pipe the grooves full before you coat, or there are holes at the peaks.", "dome fluted gugelhupf groove shell jelly",
                  "Ruler across and down; count the flutes; depth of one with a matchstick.",
-                 {len("diameter", "Diameter", "mold", 76, 15, 400), len("depth", "Depth", "wide and", 38, 5, 300), number("flutes", "Flutes", "deep with", 12, 3, 60), len("fluteDepth", "Depth of a flute", "flutes", 3, 0, 40), wall}});
+                 {len("diameter", "Diameter", "mold", 76, 15, 400), len("depth", "Depth", "wide and", 38, 5, 300), number("flutes", "Flutes", "deep with", 12, 3, 60), len("fluteDepth", "Depth of a flute", "flutes", 3, 0, 40), deep}});
     f.push_back({"tart", "Shell in a tart pan", "In a mold", Body::Wall, false, "A wide low shell with a fluted wall; line a loose bottom against leaks.", "tart pan pie fluted shell plate dish",
                  "Ruler across the base, across the top and up; count the flutes.",
                  {len("baseDiameter", "Base diameter", "pan", 90, 20, 400), len("topDiameter", "Top diameter", "at the base,", 105, 20, 450), len("height", "Height", "at the top,", 22, 5, 120), number("flutes", "Flutes", "high with", 24, 0, 80),
-                  len("fluteDepth", "Depth of a flute", "flutes", 2, 0, 20), wall}});
+                  len("fluteDepth", "Depth of a flute", "flutes", 2, 0, 20), deep}});
     f.push_back({"case", "Cup in a cupcake case", "In a mold", Body::Wall, false, "Small pleated cups; several cases inside each other for stiffness.", "cupcake muffin paper case cup pleated petit four",
                  "Ruler across the base, across the top and up; count the pleats.",
                  {len("baseDiameter", "Base diameter", "case", 50, 10, 120), len("topDiameter", "Top diameter", "at the base,", 68, 12, 160), len("height", "Height", "at the top,", 32, 8, 100), number("flutes", "Pleats", "high with", 32, 0, 80),
-                  len("fluteDepth", "Depth of a pleat", "pleats", 1.2, 0, 8), wall, number("nested", "Cases in each other", "; cases in each other", 1, 1, 4)}});
+                  len("fluteDepth", "Depth of a pleat", "pleats", 1.2, 0, 8), deep, number("nested", "Cases in each other", "; cases in each other", 1, 1, 4)}});
     f.back().fields.back().only = {"mold", {"paper case"}};
     f.push_back({"profile-mold", "Any round mold, by its profile", "In a mold", Body::Wall, false, "A round mold that has no name: draw its profile point by point.", "goblet vase bell round lathe profile cup mold",
                  "Lay a ruler along the axis: width at each height.", {wall}, {}, "profile"});
     // Closed
     f.push_back({"ball", "Ball of two halves", "Closed", Body::Wall, false, "A ball to fill, to hang, or to break; a hole can be melted into it on a warm plate.", "ball sphere moon planet bauble breakable surprise piñata hollow",
-                 "Tape round the seam, or ruler across one half.", {len("diameter", "Diameter", "ball", 100, 15, 400), len(kOpening, "Melted opening", "across, opening", 0, 0, 300), len("seam", "Land at the seam", "wide, seam land", 4, 0, 20), wall}});
+                 "Tape round the seam, or ruler across one half.", {len("diameter", "Diameter", "ball", 100, 15, 400), len(kOpening, "Melted opening", "across, opening", 0, 0, 300), len("seam", "Flat edge at the seam", "wide, edge at the seam", 4, 0, 20), wall}});
     f.push_back({"egg", "Egg of two halves", "Closed", Body::Wall, false, "A whole hollow egg.", "egg easter surprise hollow breakable", "Ruler along and across.",
                  {len("length", "Length", "egg", 150, 20, 500), len("width", "Width", "long,", 100, 15, 400), share("pear", "Egg shape", "wide, egg-shaped", 0.15, 0, 0.3), len("seam", "Flat edge at the seam", "edge at the seam", 4, 0, 20), wall}});
     f.push_back({"figure-lathe", "Round figure of two halves", "Closed", Body::Wall, false, "A turned figure from a two-part mold: bell, bottle, gourd, snowman.", "bell bottle pumpkin gourd snowman figure breakable round",
@@ -168,26 +170,26 @@ std::vector<Family> make() {
                  {len("diameter", "Diameter of a heap", "heap", 40, 8, 150), len("height", "Height", "wide and", 20, 4, 100), share("share", "Share of chocolate", "high, of it chocolate", 0.4, 0.1, 0.9)}});
     // Compounds
     f.push_back({"basket", "Basket with handle", "Put together", Body::Compound, false, "Holds almonds or fruit and is carried by the handle, or only looks as if it were: lift it by the base.", "basket handle carry bucket fruit nuts almond", "The mold and the handle each.",
-                 {len("baseDiameter", "Base diameter", "basket", 110, 30, 400), len("topDiameter", "Top diameter", "at the base,", 150, 30, 450), len("height", "Height", "at the top,", 80, 15, 300), wall, len("rise", "Rise of the handle", "; handle", 110, 10, 400),
+                 {len("baseDiameter", "Base diameter", "basket", 110, 30, 400), len("topDiameter", "Top diameter", "at the base,", 150, 30, 450), len("height", "Height", "at the top,", 80, 15, 300), high, len("rise", "Rise of the handle", "; handle", 110, 10, 400),
                   len("handleWidth", "Width of the handle", "high, section", 14, 4, 60), len("handleDepth", "Depth of the handle", "by", 10, 3, 60)}});
     f.push_back({"house", "Gabled house", "Put together", Body::Compound, false, "Four walls and two roof panels.", "house cottage gable roof hut chapel", "Decide length, width, wall and roof height.",
                  {len("length", "Length", "house", 100, 30, 500), len("width", "Width", "long,", 80, 30, 400), len("wallHeight", "Height of the wall", "wide, wall", 60, 15, 300), len("roofHeight", "Height of the roof", "high, roof", 40, 10, 300), len("overhang", "Overhang", "high, overhang", 6, 0, 60),
                   len("thickness", "Thickness of the panels", ", panels", 4, 1.5, 15)}, {{"corners", "Corners", {"butted corners", "mitred corners", "lapped corners"}}}});
     f.push_back({"tower", "Many-sided house with a dome", "Put together", Body::Compound, false, "Wall panels round a polygon, a ceiling, a half ball, and a tube if you like: towers, observatories, pavilions.", "observatory tower pavilion dome house octagon hexagon rotunda telescope", "Decide sides, width of one side, height; dome and tube.",
                  {number("sides", "Sides", "house with", 8, 3, 16), len("side", "Width of a side", "sides,", 60, 15, 300), len("wallHeight", "Height of the wall", "wide each, wall", 80, 15, 400), len("thickness", "Thickness of the panels", "high, panels", 4, 1.5, 15),
-                  len("dome", "Diameter of the dome", "; dome", 120, 20, 400), wall, len("tube", "Diameter of the tube", "; tube", 24, 0, 120), len("tubeLength", "Length of the tube", "wide and", 60, 10, 300)}, {{"corners", "Corners", {"mitred corners", "butted corners", "lapped corners"}}}});
+                  len("dome", "Diameter of the dome", "; dome", 120, 20, 400), wide, len("tube", "Diameter of the tube", "; tube", 24, 0, 120), len("tubeLength", "Length of the tube", "wide and", 60, 10, 300)}, {{"corners", "Corners", {"mitred corners", "butted corners", "lapped corners"}}}});
     f.push_back({"pedestal", "Pedestal with a dome", "Put together", Body::Compound, false, "Foot, collar, disc and a dome on top: presents one small thing grandly.", "pedestal stand cloche dome foot cake stand trophy", "Decide the disc and the dome.",
-                 {len("foot", "Diameter of the foot", "foot", 70, 20, 300), len("stem", "Height of the foot", "wide and", 35, 8, 200), len("disc", "Diameter of the disc", "high, disc", 127, 30, 400), len("thickness", "Thickness of the disc", "wide and", 5, 1.5, 30), len("dome", "Diameter of the dome", "thick, dome", 100, 15, 380), wall},
+                 {len("foot", "Diameter of the foot", "foot", 70, 20, 300), len("stem", "Height of the foot", "wide and", 35, 8, 200), len("disc", "Diameter of the disc", "high, disc", 127, 30, 400), len("thickness", "Thickness of the disc", "wide and", 5, 1.5, 30), len("dome", "Diameter of the dome", "thick, dome", 100, 15, 380), wide},
                  {{"footIs", "The foot", {"solid", "hollow"}}}});
     f.push_back({"dip-bowl", "Bowl with a dip bowl", "Put together", Body::Compound, false, "A large bowl with a small one glued to its side.", "bowl dip sauce chips side double", "Both bowls across and down.",
-                 {len("diameter", "Diameter", "bowl", 140, 30, 400), len("depth", "Depth", "wide and", 65, 10, 200), len("small", "Diameter of the dip bowl", "deep; dip bowl", 60, 15, 200), len("smallDepth", "Depth of the dip bowl", "wide and", 30, 6, 120), wall}});
+                 {len("diameter", "Diameter", "bowl", 140, 30, 400), len("depth", "Depth", "wide and", 65, 10, 200), len("small", "Diameter of the dip bowl", "deep; dip bowl", 60, 15, 200), len("smallDepth", "Depth of the dip bowl", "wide and", 30, 6, 120), deep}});
     f.push_back({"cup-saucer", "Cup with saucer and handle", "Put together", Body::Compound, false, "A cup to drink from once, with its saucer.", "cup saucer handle tea coffee mug", "Cup and saucer each.",
-                 {len("baseDiameter", "Base diameter", "cup", 45, 15, 150), len("topDiameter", "Top diameter", "at the base,", 75, 15, 200), len("height", "Height", "at the top,", 60, 15, 200), wall, len("saucer", "Diameter of the saucer", "; saucer", 120, 30, 300), len("handle", "Height of the handle", "wide; handle", 40, 10, 150),
+                 {len("baseDiameter", "Base diameter", "cup", 45, 15, 150), len("topDiameter", "Top diameter", "at the base,", 75, 15, 200), len("height", "Height", "at the top,", 60, 15, 200), high, len("saucer", "Diameter of the saucer", "; saucer", 120, 30, 300), len("handle", "Height of the handle", "wide; handle", 40, 10, 150),
                   len("handleThickness", "Thickness of the handle", "high and", 8, 3, 30)}});
     f.push_back({"upright", "Silhouette on a base", "Put together", Body::Compound, false, "A cut shape that stands on a disc.", "silhouette stand figure upright sign heart star display tree", "Size of the shape and of the base.",
                  {len("length", "Height of the shape", "shape", 110, 20, 400), len("width", "Width of the shape", "high,", 90, 15, 400), len("thickness", "Thickness", "wide,", 6, 2, 30), len("base", "Diameter of the base", "thick; base", 90, 20, 300), len("baseHeight", "Height of the base", "wide and", 8, 2, 60)}, {outlineChoice()}});
     f.push_back({"hung-ball", "Hollow ball on a cord", "Put together", Body::Compound, false, "Two halves, sweets inside, hung from a cord through a disc of card; to be broken.", "moon ball hang cord piñata break mallet surprise pendulum", "Ruler across one half; the card and the cord.",
-                 {len("diameter", "Diameter", "ball", 160, 40, 400), wall, len("seam", "Flat edge at the seam", "edge at the seam", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
+                 {len("diameter", "Diameter", "ball", 160, 40, 400), wide, len("seam", "Flat edge at the seam", "edge at the seam", 6, 0, 20), len("card", "Diameter of the card", "; card", 40, 10, 150)}, {{"cord", "Cord", {"cord glued in the crown", "cord through from the base"}}}});
     f.push_back({"stepped", "Tapered or stepped solid", "In a mold", Body::Cast, false, "Bases, feet and tiers: straight, narrower towards the top, or in steps.", "base foot stand plinth tier step taper cone frustum solid block", "Ruler across the base, across the top and up; count the steps.",
                  {len("baseDiameter", "Base diameter", "solid", 80, 8, 400), len("topDiameter", "Top diameter", "at the base,", 50, 4, 400), len("height", "Height", "at the top,", 30, 4, 300), number("steps", "Steps", "high in steps:", 1, 1, 8)}});
     const Only bought{"half", {"bought mold"}}, sized{"half", {"bought mold", "half egg", "dome"}}, another{"other", {"bought mold", "dome"}};
