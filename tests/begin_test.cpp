@@ -275,10 +275,11 @@ TEST_CASE("from a wish to a plan that is in order and has a time to begin") {
     CHECK(std::holds_alternative<FillStep>(bowls.pieces[0].making.back()));
     const Answers told = test::answersOf(bowls);
     for (const auto& t : told.day->network.tasks) CHECK_FALSE((t.step.starts_with("fill") || t.step == "make-filling"));
-    CHECK(told.pieces[0]->fillEach > 1e-4);
+    CHECK(told.pieces[0]->fillEach == Approx(150e-6));  // a portion, not the whole bowl
     // mousse is filled in the kitchen
     const Plan tubs2 = planFor("6 tubs for mousse");
     CHECK_FALSE(tubs2.pieces[0].fill()->served);
+    CHECK(tubs2.pieces[0].fill()->share == Measure(0.8));  // a tub holds less than a portion
     const Answers kitchen = test::answersOf(tubs2);
     CHECK(std::ranges::any_of(kitchen.day->network.tasks, [](const auto& t) { return t.step == "fill"; }));
     const Plan tubs = planFor("20 lidded tubs for mousse");

@@ -67,6 +67,13 @@ void fillWithUsual(Plan& plan, const std::string& id, const std::string& kind, c
     if (k == lib.fillings.end() || piece == plan.pieces.end() || !takesFilling(*piece)) return;
     FillStep& step = plan.fillWith(*piece, plan.keep(fillingOf(*k)));
     step.share = Measure(k->share);
+    // nobody is served a whole bowl of ice cream: a portion, where it is less than what fits in
+    constexpr double kWalled = 0.7;  // of the former's room is left inside the wall, at least
+    const auto portion = lib.kitchen.find("portion-" + kind);
+    const auto built = form::build(piece->shape, plan.meshes);
+    const double room = built && !built->items.empty() ? built->items.front().shape.volume : 0;
+    if (portion != lib.kitchen.end() && portion->second.value < kWalled * k->share * room)
+        step.share = Measure(0), step.each = Measure(portion->second.value);
     step.served = k->served && !piece->closedByJoining();
     if (!step.served) return;
     const FillStep last = step;  // after it is put away
