@@ -63,10 +63,10 @@ QString whenOf(const form::Hit& hit) {
 }
 
 QString keyOf(const form::Hit& hit) {
-    QString key = qstring(hit.family->id);
+    QStringList key{qstring(hit.family->id)};
     for (const auto& [name, word] : hit.choices)
-        if (word != "points") key += QStringLiteral(" ") + qstring(name + "=" + word);  // an outline comes later
-    return key;
+        if (word != "points") key << qstring(name) << qstring(word);  // an outline comes later
+    return key.join(QLatin1Char(' '));
 }
 
 }  // namespace

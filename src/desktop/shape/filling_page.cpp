@@ -256,8 +256,7 @@ private:
                                             QStringLiteral("recipe/%1/%2").arg(i).arg(QLatin1String(object)),
                                             [this, i, label, path, take](const QString& said) {
                                                 Ingredient x = ingredient(i);
-                                                if (const QString no = take(x, said.toStdString()); !no.isEmpty())
-                                                    return no;
+                                                if (QString no = take(x, said.toStdString()); !no.isEmpty()) return no;
                                                 return session_.typed(path, [&] { line(i, label, x); });
                                             });
                 cell->edit()->setMaxLength(80);
