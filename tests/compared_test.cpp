@@ -175,6 +175,17 @@ TEST_CASE("notes and a picture stay with a piece; what is none is refused with i
         REQUIRE_FALSE(read);
         CHECK(read.error().sentence.find("picture") != std::string::npos);
     }
+    // what could not be read back is not made
+    CHECK_FALSE(tooLarge(plan));
+    Plan long_ = plan;
+    long_.pieces[0].notes = std::string(limits::kText + 1, 'x');
+    REQUIRE(tooLarge(long_));
+    CHECK(tooLarge(long_)->where.ends_with("/notes"));
+    CHECK_FALSE(readPlan(writePlan(long_)));
+    long_.pieces[0].notes.clear();
+    long_.pieces[0].photo.bytes = std::make_shared<const std::string>(limits::kPhoto + 4, 'x');
+    REQUIRE(tooLarge(long_));
+    CHECK_FALSE(readPlan(writePlan(long_)));
     // grams do not hang on notes
     const Answers a = test::answersOf(plan, test::withoutDay()), b = test::answersOf(without, test::withoutDay());
     CHECK(a.pieces[1]->made->mass == b.pieces[1]->made->mass);

@@ -10,8 +10,6 @@
 namespace uovo {
 namespace {
 
-constexpr long kOneDay = 1440;
-
 /// What goes into it stays there: it is not itself something that is dipped, cut or cast full.
 bool takesFilling(const Piece& piece) {
     const auto& f = piece.family();
@@ -96,6 +94,12 @@ Piece pieceOf(const form::Hit& hit, const Plan& plan) {
     return p;
 }
 
+long readyAt(const Wanted& wish, long now) {
+    constexpr long kOneDay = 1440;
+    const long at = wish.day.value_or(now / kOneDay + 1) * kOneDay + wish.clock.value_or(kUsualClock);
+    return at > now ? at : at + kOneDay;
+}
+
 Plan firstPlan(const Wanted& wish, const form::Hit& shape, long now, const Plan& like, const material::Library& lib) {
     Plan plan;
     plan.units = like.units;
@@ -104,11 +108,7 @@ Plan firstPlan(const Wanted& wish, const form::Hit& shape, long now, const Plan&
     plan.own = like.own;
     plan.pantry = like.pantry;
     plan.day.chance = lib.usual("readySure");
-    const long today = now / kOneDay;
-    const int clock = wish.clock.value_or(kUsualClock);
-    long day = wish.day.value_or(today + 1);
-    if (day * kOneDay + clock <= now) ++day;
-    plan.deadline = localTime(day * kOneDay + clock);
+    plan.deadline = localTime(readyAt(wish, now));
     Piece piece = pieceOf(shape, plan);
     if (wish.count > 0) piece.count = wish.count;
     if (piece.family().former == form::Former::Cup)  // what runs back out makes no thick floor

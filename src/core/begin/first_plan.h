@@ -21,6 +21,9 @@ Plan firstPlan(const Wanted& wish, const form::Hit& shape, long now, const Plan&
 
 /// A usual time of day for what is said without one, minutes.
 inline constexpr int kUsualClock = 18 * 60;
+/// When a wish is ready, local minutes: tomorrow where no day is said, at the usual time where none is; a day later
+/// where that has passed.
+long readyAt(const Wanted& wish, long now);
 
 /// Of what is made for so many, as much for another number; at least one. @param before, after at least 1
 int countFor(int count, int before, int after);

@@ -1,18 +1,24 @@
 #include "core/begin/keep.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
+
+#include "core/quantity/free_name.h"
 
 namespace uovo {
 namespace {
 
-/// A name that is free: "rabbit", "rabbit 2".
-template <class Taken>
-std::string freeName(const std::string& wanted, const char* between, Taken taken) {
-    std::string name = wanted;
-    for (int n = 2; taken(name); ++n) name = fmt::format("{}{}{}", wanted, between, n);
-    return name;
+/// Puts something with an id into a list: as it is where it stands there already, under an id of its own where another
+/// has that one. @returns its id there
+template <class T>
+std::string settled(T copy, std::vector<T>& list) {
+    const auto find = [&](const std::string& id) { return std::ranges::find(list, id, &T::id); };
+    copy.id = freeName(copy.id, "-", [&](const std::string& id) {
+        T same = copy;
+        same.id = id;
+        return find(id) != list.end() && !(*find(id) == same);
+    });
+    if (find(copy.id) == list.end()) list.push_back(copy);
+    return copy.id;
 }
 
 class Copier {
@@ -71,28 +77,10 @@ private:
         material::Colour copy = *own;
         colour(copy.base);
         colour(copy.second);
-        copy.id = freeName(id, "-", [&](const auto& n) {
-            const auto there = std::ranges::find(into_.colours, n, &material::Colour::id);
-            material::Colour same = copy;
-            same.id = n;
-            return there != into_.colours.end() && !(*there == same);
-        });
-        id = copy.id;
-        if (std::ranges::find(into_.colours, id, &material::Colour::id) == into_.colours.end())
-            into_.colours.push_back(std::move(copy));
+        id = settled(std::move(copy), into_.colours);
     }
     void topping(std::string& id) {
-        const Topping* own = from_.topping(id);
-        if (!own) return;
-        Topping copy = *own;
-        copy.id = freeName(id, "-", [&](const auto& n) {
-            const Topping* there = into_.topping(n);
-            Topping same = copy;
-            same.id = n;
-            return there && !(*there == same);
-        });
-        id = copy.id;
-        if (!into_.topping(id)) into_.toppings.push_back(std::move(copy));
+        if (const Topping* own = from_.topping(id)) id = settled(*own, into_.toppings);
     }
 
     const Plan& from_;

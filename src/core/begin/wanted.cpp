@@ -23,6 +23,8 @@ struct Word {
     bool used = false;
 };
 
+constexpr std::initializer_list<const char*> kLeadsToDay{"on", "for", "by", "until"};
+
 /// Reads from left to right; what is understood is marked as used.
 class Reader {
 public:
@@ -142,11 +144,11 @@ private:
                 if (const auto d = i > 0 ? dayOfMonth(at(i - 1)) : std::nullopt; d && !words_[i - 1].used) {
                     date(*d, *month, yearAt(i + 1));
                     use(i - 1, 2);
-                    useBefore(i - 1, {"on", "for", "by", "until"});
+                    useBefore(i - 1, kLeadsToDay);
                 } else if (const auto after = dayOfMonth(at(i + 1)); after && (w.size() > 3 || w != "may")) {
                     date(*after, *month, yearAt(i + 2));
                     use(i, 2);
-                    useBefore(i, {"on", "for", "by", "until"});
+                    useBefore(i, kLeadsToDay);
                 }
                 continue;
             }
@@ -154,7 +156,7 @@ private:
                 if (const auto minutes = localMinutes(w + "T00:00")) {
                     out_.day = *minutes / kMinutes;
                     use(i, 1);
-                    useBefore(i, {"on", "for", "by", "until"});
+                    useBefore(i, kLeadsToDay);
                 }
                 continue;
             }
@@ -236,18 +238,18 @@ private:
     }
 
     void filling() {
-        for (auto& w : words_) {
+        for (const auto& w : words_) {
             if (w.used) continue;
             const auto one = form::contentWords(w.low);
             const auto kind = std::ranges::find_if(lib_.fillings, [&](const auto& k) {
                 return std::ranges::any_of(
                     k.words, [&](const auto& word) { return word == w.low || (!one.empty() && word == one.front()); });
             });
-            if (kind == lib_.fillings.end() || !out_.filling.empty()) continue;
+            if (kind == lib_.fillings.end()) continue;
             out_.filling = kind->id;
+            return;
         }
-        if (out_.filling == "sweets" || !out_.breaks) return;
-        if (out_.filling.empty()) out_.filling = "sweets";  // what is there to be broken hides something
+        if (out_.breaks) out_.filling = "sweets";  // what is there to be broken hides something
     }
 
     /// What the gallery is asked for.

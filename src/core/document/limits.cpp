@@ -33,6 +33,10 @@ std::optional<Problem> tooLarge(const Plan& plan) {
                            "meshes/" + name};
     for (const auto& piece : plan.pieces) {
         const std::string at = "pieces/" + piece.id;
+        if (piece.notes.size() > limits::kText)
+            return Problem{fmt::format("Notes have at most {} bytes.", limits::kText), at + "/notes"};
+        if (!piece.photo.empty() && piece.photo.bytes->size() > limits::kPhoto)
+            return Problem{"The picture is larger than a plan keeps.", at + "/photo"};
         if (piece.making.size() > limits::kSteps)
             return Problem{fmt::format("{} steps are more than a piece can have.", piece.making.size()),
                            at + "/making"};

@@ -240,24 +240,21 @@ bool oneLetterOff(const std::string& a, const std::string& b) {
 struct Known {
     const Family* family;
     std::set<std::string> name, own, beside;
-    std::map<std::string, std::pair<std::string, std::string>> shapes;  // word: key of the choice, the choice
+    std::set<std::string> shapes;  // words of its choice of a silhouette
 };
 
 const std::vector<Known>& known() {
     static const std::vector<Known> all = [] {
         std::vector<Known> out;
         for (const auto& f : families()) {
-            Known k{&f, {}, {}, {}, {}};
-            const auto into = [](std::set<std::string>& set, const std::string& text) {
-                for (auto& w : wordsOf(text))
-                    if (!saysNothing().contains(w)) set.insert(std::move(w));
+            const auto words = [](const std::string& text) {
+                const auto all = contentWords(text);
+                return std::set<std::string>(all.begin(), all.end());
             };
-            into(k.name, f.name);
-            into(k.own, f.search);
-            into(k.beside, f.when + " " + f.group);
+            Known k{&f, words(f.name), words(f.search), words(f.when + " " + f.group), {}};
             if (const Choice* c = f.gap ? nullptr : f.choice("silhouette"))
                 for (const auto& name : c->options)
-                    if (name != "round" && name != "square") k.shapes[name] = {"silhouette", name};
+                    if (name != "round" && name != "square") k.shapes.insert(name);
             out.push_back(std::move(k));
         }
         return out;
@@ -282,15 +279,15 @@ bool ask(const std::string& word, bool unfinished, std::vector<Hit>& hits) {
         if (!hit.choices.empty()) at->choices = hit.choices;
     };
     bool any = false;
-    if (const auto led = leads().find(word); led != leads().end()) {
+    const auto lead = [&](const std::vector<const char*>& to, double score) {
         any = true;
-        double score = 12;
-        for (const char* where : led->second) add(leadTo(where), score), score -= 1.5;
-    }
+        for (const char* where : to) add(leadTo(where), score), score -= 1.5;
+    };
+    if (const auto led = leads().find(word); led != leads().end()) lead(led->second, 12);
     for (const auto& k : known()) {
-        if (const auto shape = k.shapes.find(word); shape != k.shapes.end()) {
+        if (k.shapes.contains(word)) {
             any = true;
-            Hit hit{k.family, {{shape->second.first, shape->second.second}}};
+            Hit hit{k.family, {{"silhouette", word}}};
             if (k.family->choice("cut")) hit.choices["cut"] = "silhouette";
             add(std::move(hit), 4);
         }
@@ -302,13 +299,8 @@ bool ask(const std::string& word, bool unfinished, std::vector<Hit>& hits) {
         const double score = begins(k.name, word) ? 5 : begins(k.own, word) ? 3 : 0;
         if (score > 0) any = true, add({k.family}, score);
     }
-    for (const auto& [key, where] : leads())
-        if (key.starts_with(word)) {
-            any = true;
-            double score = 8;
-            for (const char* w : where) add(leadTo(w), score), score -= 1.5;
-            break;
-        }
+    if (const auto led = leads().lower_bound(word); led != leads().end() && led->first.starts_with(word))
+        lead(led->second, 8);
     return any;
 }
 

@@ -1,9 +1,8 @@
 #include "core/stages/as_original.h"
 
-#include <fmt/format.h>
-
 #include "core/document/limits.h"
 #include "core/form/decimate.h"
+#include "core/quantity/free_name.h"
 
 namespace uovo {
 
@@ -25,8 +24,7 @@ tl::expected<std::string, Problem> asOriginal(Plan& plan, const std::string& id)
     cast.name = piece->name + ", cast";
     cast.count = piece->count;
     cast.chocolate = piece->chocolate;
-    std::string name = piece->name;
-    for (int n = 2; plan.meshes.contains(name); ++n) name = fmt::format("{} {}", piece->name, n);
+    const std::string name = freeName(piece->name, " ", [&](const auto& n) { return plan.meshes.contains(n); });
     plan.meshes[name] = std::make_shared<const form::Mesh>(std::move(mesh));
     cast.shape.mesh = name;
     cast.shape.values["scale"] = Measure(1);

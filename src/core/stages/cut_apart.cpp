@@ -4,6 +4,7 @@
 
 #include <algorithm>
 
+#include "core/quantity/free_name.h"
 #include "core/quantity/words.h"
 
 namespace uovo {
@@ -30,9 +31,8 @@ void cutApart(Plan& plan, const std::string& id, const mold::Branches& apart) {
             item.part.choices = {};
             if (const auto it = piece.shape.choices.find("mold"); it != piece.shape.choices.end())
                 item.part.choices["mold"] = it->second;
-            std::string name = fmt::format("{}, {}", base, lowerFirst(item.name));
-            for (int n = 2; plan.meshes.contains(name); ++n)
-                name = fmt::format("{}, {} {}", base, lowerFirst(item.name), n);
+            const std::string name = freeName(fmt::format("{}, {}", base, lowerFirst(item.name)), " ",
+                                              [&](const auto& n) { return plan.meshes.contains(n); });
             plan.meshes[name] = std::make_shared<const form::Mesh>(apart.branches[k].mesh);
             item.part.mesh = name;
             const form::Vec3 away = form::centroid(apart.branches[k].mesh) - middle;

@@ -55,35 +55,32 @@ public:
     }
 
 private:
-    QLabel* picture(const std::string& id, const QSizeF& fit) {
-        auto* l = new QLabel;
+    SolidScene scene(const std::string& id) const {
         const Piece* p = session_.plan().piece(id);
         const auto known = session_.pieceAnswers(id);
-        if (p && known && known->made) {
-            SolidScene scene = sceneOf(*p, *known, false);
-            SolidView view;
-            view.rim = rimLight();
-            scene.fit = scene.fitApart = fit;  // in the scale of the larger one
-            QImage image = paintSolid(scene, view, kBesidePicture * 2, true);
-            image.setDevicePixelRatio(2);
-            l->setPixmap(QPixmap::fromImage(image));
-            l->setAccessibleName(qstring(p->name));
-        }
-        return l;
+        return p && known && known->made ? sceneOf(*p, *known, false) : SolidScene{};
     }
-    QSizeF fitOf(const std::string& id) const {
-        const Piece* p = session_.plan().piece(id);
-        const auto known = session_.pieceAnswers(id);
-        return p && known && known->made ? sceneOf(*p, *known, false).fit : QSizeF();
+    static QLabel* picture(const SolidScene& scene, const QString& name) {
+        auto* l = new QLabel;
+        if (scene.bodies.empty()) return l;
+        SolidView view;
+        view.rim = rimLight();
+        QImage image = paintSolid(scene, view, kBesidePicture * 2, true);
+        image.setDevicePixelRatio(2);
+        l->setPixmap(QPixmap::fromImage(image));
+        l->setAccessibleName(name);
+        return l;
     }
     void refresh() {
         emptyLayout(pictures_);
         emptyLayout(grid_);
         const auto answers = session_.answers();
         if (!answers || !session_.plan().piece(first_) || !session_.plan().piece(second_)) return;
-        const QSizeF fit = fitOf(first_).expandedTo(fitOf(second_));
-        for (const auto& id : {first_, second_}) pictures_->addWidget(picture(id, fit));
         const auto name = [&](const std::string& id) { return qstring(session_.plan().piece(id)->name); };
+        SolidScene one = scene(first_), two = scene(second_);
+        for (SolidScene* s : {&one, &two}) s->fit = s->fitApart = one.fit.expandedTo(two.fit);  // in one scale
+        pictures_->addWidget(picture(one, name(first_)));
+        pictures_->addWidget(picture(two, name(second_)));
         grid_->addWidget(wrapped(name(first_), "small"), 0, 1);
         grid_->addWidget(wrapped(name(second_), "small"), 0, 2);
         int row = 1;

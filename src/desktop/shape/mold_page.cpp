@@ -5,6 +5,7 @@
 #include <QTimer>
 #include <thread>
 
+#include "core/quantity/free_name.h"
 #include "core/stages/cut_apart.h"
 #include "core/words/words.h"
 #include "desktop/kit/page.h"
@@ -204,8 +205,8 @@ private:
         session_.document().edit(label, [&](Plan& plan) {
             for (auto& p : plan.pieces) {
                 if (p.id != id_) continue;
-                std::string name = p.shape.mesh;
-                for (int n = 2; plan.meshes.contains(name); ++n) name = fmt::format("{} {}", p.shape.mesh, n);
+                const std::string name =
+                    freeName(p.shape.mesh, " ", [&](const auto& n) { return plan.meshes.contains(n); });
                 plan.meshes[name] = std::make_shared<const form::Mesh>(std::move(*changed));
                 p.shape.mesh = name;
                 p.shape.values["scale"] = Measure(1);

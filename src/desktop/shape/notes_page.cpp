@@ -13,9 +13,9 @@
 namespace uovo::desktop {
 namespace {
 
-constexpr int kKeptSide = 1000;  // px of a picture that is kept, its longer side
-constexpr int kShownSide = 400;  // px
-constexpr int kMostWords = 4000;
+constexpr int kKeptSide = 1000;                // px of a picture that is kept, its longer side
+constexpr int kShownSide = 400;                // px
+constexpr int kMostWords = limits::kText / 3;  // letters: each is at most three bytes in a file
 
 class NotesPage : public Page {
     Q_DECLARE_TR_FUNCTIONS(NotesPage)

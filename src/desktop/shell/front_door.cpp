@@ -100,9 +100,8 @@ FrontDoor::FrontDoor(Session& session, QWidget* window)
     });
     connect(tiles_, &FamilyTiles::chosen, this, [this](const form::Hit& hit) {
         if (!sentence_->text().trimmed().isEmpty()) return choose(hit);
-        for (const QString& words : readyWishes()) {
-            const Wanted ready = wanted(words.toStdString(), session_.now(), session_.library());
-            if (ready.shapes.empty() || !(ready.shapes.front() == hit)) continue;
+        for (const auto& [words, shape] : ready_) {
+            if (!(shape == hit)) continue;
             sentence_->setText(words);
             plan_->setFocus();
             return;
@@ -255,6 +254,10 @@ void FrontDoor::lately(const QStringList& files) {
 
 void FrontDoor::open(const QStringList& files) {
     lately(files);
+    if (ready_.empty())
+        for (const QString& words : readyWishes())
+            if (auto wish = wanted(words.toStdString(), session_.now(), session_.library()); !wish.shapes.empty())
+                ready_.emplace_back(words, std::move(wish.shapes.front()));
     hand_ = {};
     sentence_->clear();
     read();
@@ -264,11 +267,7 @@ void FrontDoor::open(const QStringList& files) {
     sentence_->setFocus();
 }
 
-long FrontDoor::day() const {
-    const long today = session_.now() / 1440;
-    const long day = wish_.day.value_or(today + 1);
-    return day * 1440 + wish_.clock.value_or(kUsualClock) > session_.now() ? day : day + 1;
-}
+long FrontDoor::day() const { return readyAt(wish_, session_.now()) / 1440; }
 
 void FrontDoor::read() {
     wish_ = wanted(sentence_->text().toStdString(), session_.now(), session_.library());
@@ -294,11 +293,9 @@ void FrontDoor::show() {
         tiles_->look(hits, {}, true);
     } else {
         std::vector<std::pair<QString, QString>> words;
-        for (const QString& w : readyWishes()) {
-            const Wanted ready = wanted(w.toStdString(), session_.now(), session_.library());
-            if (ready.shapes.empty()) continue;
-            hits.push_back(ready.shapes.front());
-            words.emplace_back(qstring(upperFirst(w.toStdString())), qstring(hits.back().family->shortName()));
+        for (const auto& [said, shape] : ready_) {
+            hits.push_back(shape);
+            words.emplace_back(qstring(upperFirst(said.toStdString())), qstring(shape.family->shortName()));
         }
         tiles_->look(hits, words);
     }
@@ -331,10 +328,7 @@ void FrontDoor::show() {
 }
 
 void FrontDoor::choose(const form::Hit& hit) {
-    Wanted wish = wish_;
-    if (hit.thing.empty() && sentence_->text().trimmed().isEmpty()) wish.things.clear();
-    Plan plan = firstPlan(wish, hit, session_.now(), like_(), session_.library());
-    emit planWanted(plan);
+    emit planWanted(firstPlan(wish_, hit, session_.now(), like_(), session_.library()));
 }
 
 void FrontDoor::keyPressEvent(QKeyEvent* e) {

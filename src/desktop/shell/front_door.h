@@ -63,7 +63,8 @@ private:
     QPushButton* plan_;
     FamilyTiles* tiles_;
     QVBoxLayout* lately_ = nullptr;
-    Wanted wish_, told_;  // the sentence, with and without what hands changed
+    std::vector<std::pair<QString, form::Hit>> ready_;  // wishes to begin with, and what they are
+    Wanted wish_, told_;                                // the sentence, with and without what hands changed
     struct {
         std::optional<int> count, clock;
         std::optional<long> day;
