@@ -160,4 +160,43 @@ TEST_CASE("colours that cannot be mixed are said in words, and kept in the file 
     CHECK_FALSE(problems(plan, io::library()).empty());
 }
 
+TEST_CASE("flavour oil is counted in drops for the pot, bought, and told on its card") {
+    Colour c = blue(0, 0);
+    c.name = "Orange white";
+    c.flavour = Measure(0.002);
+    c.flavourName = "orange";
+    const auto m = material::mix(c, 0.5);
+    CHECK(m.flavour == Approx(0.001));  // 2 g in a kilogram, by hand
+    CHECK(m.colour == 0);
+    CHECK(m.strong + m.plain + m.flavour == Approx(0.5));
+    CHECK(material::lookOf(c, "#F3E9D2") == "#F3E9D2");  // it is not coloured
+    const Plan plan = coloured(c);
+    const auto a = test::answersOf(plan, test::withoutDay());
+    REQUIRE(a.problems.empty());
+    const auto* pot = potOf(a, "nebula");
+    REQUIRE(pot);
+    const auto& melt = a.melts[static_cast<size_t>(pot - a.pots.data())];
+    std::string all;
+    for (const auto& line : melt.mixing) all += line + "\n";
+    INFO(all);
+    // 40 mg a drop
+    const long drops = std::lround(0.002 * pot->melt / melt.batches / 4e-5);
+    if (drops <= 60) CHECK(all.find(std::to_string(drops) + " drops") != std::string::npos);
+    CHECK(all.find("orange oil") != std::string::npos);
+    CHECK(all.find("seize") != std::string::npos);
+    CHECK(all.find("of colour") == std::string::npos);
+    bool bought = false;
+    for (const auto& s : shopping(plan, material::withColours(io::library(), plan.colours), a, "").supplies)
+        bought = bought || s.name == "Flavour oil, orange";
+    CHECK(bought);
+    // kept in its file
+    const auto again = readPlan(writePlan(plan));
+    REQUIRE(again);
+    CHECK(again->colours == plan.colours);
+    c.flavour = Measure(0.05);
+    bool refused = false;
+    for (const auto& p : problems(coloured(c), io::library())) refused = refused || p.where == "colours/nebula/flavour";
+    CHECK(refused);
+}
+
 }  // namespace uovo::colour_test

@@ -7,6 +7,7 @@
 #include "core/form/decimate.h"
 #include "core/form/iso_surface.h"
 #include "core/form/rock.h"
+#include "core/log/taught.h"
 #include "core/stages/cut_apart.h"
 #include "core/stages/sheets.h"
 #include "core/words/words.h"
@@ -212,6 +213,71 @@ TEST_CASE("a seed head is cut apart in its plan: each part has its mold, the who
     const auto back = readPlan(writePlan(plan));
     REQUIRE(back);
     CHECK(back->pieces[0].shape == plan.pieces[0].shape);
+}
+
+namespace {
+
+log::Evening evening(const Plan& plan, const std::string& date, int begun = 0) {
+    log::Evening e;
+    e.id = date;
+    e.date = date;
+    e.plan = plan;
+    if (begun > 0) {
+        log::Entry made;
+        made.is = log::Entry::Is::Made;
+        made.id = 1;
+        made.piece = plan.pieces[0].id;
+        made.count = made.of = begun;
+        e.entries.push_back(made);
+    }
+    return e;
+}
+
+}  // namespace
+
+TEST_CASE("a log counts the casts of a mold: by its original, not by its name") {
+    const auto mesh = form::rock(0.04, 3, 3);
+    const Plan plan = figures(mesh);
+    Plan renamed = plan;
+    renamed.pieces[0].name = "Another name";
+    renamed.meshes["figure"] = std::make_shared<const form::Mesh>(mesh);  // the same stone, read again
+    const auto casts = log::castsOf({evening(plan, "2026-05-01"), evening(renamed, "2026-06-01", 20),
+                                     evening(figures(form::rock(0.04, 4, 3)), "2026-07-01", 30)},  // another stone
+                                    plan);
+    REQUIRE(casts.size() == 1);
+    const auto& c = casts.at(plan.pieces[0].id);
+    CHECK(c.each == 3 + 20);
+    CHECK(c.evenings == 2);
+    CHECK(c.last == "2026-06-01");
+    // two molds share the work
+    const Plan two = figures(mesh, [](Piece& p) { p.molds = 2; });
+    CHECK(log::castsOf({evening(two, "2026-05-01", 21)}, two).begin()->second.each == 11);
+    CHECK(log::castsOf({}, plan).empty());
+}
+
+TEST_CASE("a plan that counts on its log knows how worn its mold is") {
+    const Plan plan = figures(form::rock(0.04, 3, 3));
+    std::vector<log::Evening> evenings;
+    for (int k = 0; k < 6; ++k) evenings.push_back(evening(plan, "2026-0" + std::to_string(k + 1) + "-01", 8));
+    const auto taught = log::teach(evenings, plan, lib());
+    REQUIRE(taught);
+    const auto lesson = std::ranges::find_if(taught->lessons, [](const auto& l) { return l.id.starts_with("casts:"); });
+    REQUIRE(lesson != taught->lessons.end());
+    CHECK(lesson->sentence.find("has made 48 casts; one stands about 50") != std::string::npos);
+    Plan counted = plan;
+    log::countOn(*taught, {}, counted, lib());
+    CHECK(counted.pieces[0].mold.casts == 48);
+    CHECK(counted.pieces[0].mold.there);
+    const auto said = moldSentence(test::answersOf(counted, test::withoutDay()));
+    INFO(said);
+    CHECK(said.find("It has made 48 casts; one stands about 50") != std::string::npos);
+    CHECK(said.find("pour a new one in time") != std::string::npos);
+    Plan not_ = plan;
+    log::countOn(*taught, {{lesson->id, 0.0}}, not_, lib());
+    CHECK(not_.pieces[0].mold == plan.pieces[0].mold);
+    Plan wrong = counted;
+    wrong.pieces[0].mold.casts = -2;
+    CHECK(problems(wrong, lib()).size() == 1);
 }
 
 }  // namespace uovo::own_mold_test

@@ -193,4 +193,109 @@ TEST_CASE("outlines that overlap become one, holes stay holes") {
     CHECK(form::signedArea(with[1]) == Approx(-5e-5).epsilon(1e-6));
 }
 
+namespace {
+
+/// A thing and a coin as a camera sees them that stands `tilt` aslant: what lies along its slope is shortened.
+struct Seen {
+    double pixels = 12'000;                         // a metre
+    double tilt = 0;                                // rad
+    double turn = 0.7;                              // rad, of the slope
+    form::Point2 place(double x, double y) const {  // m of the table to pixels
+        const double c = std::cos(turn), s = std::sin(turn), along = (c * x + s * y) * std::cos(tilt),
+                     across = -s * x + c * y;
+        return {480 + pixels * (c * along - s * across), 360 - pixels * (s * along + c * across)};
+    }
+    /// Back: pixels to the table.
+    form::Point2 back(double px, double py) const {
+        const double u = (px - 480) / pixels, v = (360 - py) / pixels, c = std::cos(turn), s = std::sin(turn);
+        const double along = (c * u + s * v) / std::cos(tilt), across = -s * u + c * v;
+        return {c * along - s * across, s * along + c * across};
+    }
+};
+
+constexpr double kCoin = 0.024;
+
+/// A thing 40 by 16 mm, an ellipse with a flat end, its middle at −12, 3 mm; a coin to its right.
+GreyPicture besideCoin(const Seen& seen, bool coin = true) {
+    return drawn(960, 720, [&](double px, double py) {
+        const auto p = seen.back(px, py);
+        const double x = p[0] + 0.012, y = p[1] - 0.003;
+        const bool thing = std::pow(x / 0.02, 2) + std::pow(y / 0.008, 2) < 1 && x < 0.016;
+        const bool round = coin && std::hypot(p[0] - 0.022, p[1] + 0.004) < kCoin / 2;
+        return thing || round;
+    });
+}
+
+}  // namespace
+
+TEST_CASE("a coin says how large the thing beside it is, and draws it straight where the camera stood aslant") {
+    for (const double tilt : {0.0, 0.15, 0.35, 0.6})
+        for (const double turn : {0.0, 0.7, 1.6}) {
+            Seen seen;
+            seen.tilt = tilt;
+            seen.turn = turn;
+            TraceWishes wishes;
+            wishes.coin = kCoin;
+            const auto traced = trace(besideCoin(seen), wishes);
+            INFO("tilt " << tilt << ", turn " << turn << (traced ? "" : traced.error().sentence));
+            REQUIRE(traced);
+            REQUIRE(traced->coin);
+            CHECK(traced->coin->tilt == Approx(tilt).margin(tilt == 0 ? 0.09 : 0.03));
+            // area and second moments tell the shape apart from how it is turned
+            double area = 0;
+            for (const auto& l : traced->loops) area += form::signedArea(l);
+            double truth = 0;  // of the ellipse cut at 16 of its 20 mm
+            constexpr int kSteps = 20000;
+            for (int i = 0; i < kSteps; ++i) {
+                const double x = -0.02 + 0.036 * (i + 0.5) / kSteps;
+                truth += 2 * 0.008 * std::sqrt(std::max(0.0, 1 - x * x / 4e-4)) * 0.036 / kSteps;
+            }
+            CHECK(area == Approx(truth).epsilon(0.012));
+            double far = 0;
+            for (const auto& a : traced->loops[0])
+                for (const auto& b : traced->loops[0]) far = std::max(far, std::hypot(a[0] - b[0], a[1] - b[1]));
+            CHECK(far == Approx(0.0360).epsilon(0.02));
+            // its corners lie in the picture where they were drawn
+            for (const auto& q : traced->loops[0]) {
+                const auto on = traced->inPicture(q);
+                const auto p = seen.back(on[0], on[1]);
+                const double x = p[0] + 0.012, y = p[1] - 0.003;
+                const double off =
+                    std::min(std::abs(std::sqrt(x * x / 4e-4 + y * y / 6.4e-5) - 1) * 0.008, std::abs(x - 0.016));
+                CHECK(off < 4e-4);
+            }
+            CHECK(std::hypot(traced->coin->middle[0] - seen.place(0.022, -0.004)[0],
+                             traced->coin->middle[1] - seen.place(0.022, -0.004)[1]) < 2);
+        }
+}
+
+TEST_CASE("a ball beside a coin: the smaller of two round ones is the coin") {
+    const auto picture = drawn(800, 600, [](double x, double y) {
+        return std::hypot(x - 260, y - 300) < 180 || std::hypot(x - 620, y - 300) < 90;
+    });
+    TraceWishes wishes;
+    wishes.coin = kCoin;
+    const auto traced = trace(picture, wishes);
+    REQUIRE(traced);
+    CHECK(traced->coin->across == Approx(180).epsilon(0.01));
+    CHECK(form::perimeter(traced->loops[0]) == Approx(3.14159 * 2 * kCoin).epsilon(0.01));
+}
+
+TEST_CASE("no coin, a square coin and a camera that lies on the table are said") {
+    TraceWishes wishes;
+    wishes.coin = kCoin;
+    CHECK_THAT(trace(besideCoin({}, false), wishes).error().sentence, Contains("no coin"));
+    const auto squares = drawn(600, 400, [](double x, double y) {
+        return (std::abs(x - 150) < 100 && std::abs(y - 200) < 60) ||
+               (std::abs(x - 450) < 60 && std::abs(y - 200) < 60);
+    });
+    CHECK_THAT(trace(squares, wishes).error().sentence, Contains("round like a coin"));
+    Seen low;
+    low.tilt = 0.95;
+    low.turn = 0;
+    CHECK_THAT(trace(besideCoin(low), wishes).error().sentence, Contains("aslant"));
+    wishes.coin = 0.5;
+    CHECK_THAT(trace(besideCoin({}), wishes).error().sentence, Contains("between 8 and 60 mm"));
+}
+
 }  // namespace uovo::io::trace_test

@@ -14,6 +14,7 @@
 
 #include "core/form/decimate.h"
 #include "core/form/split.h"
+#include "core/form/unite.h"
 #include "io/model_3mf.h"
 #include "io/plain_model.h"
 #include "io/plan_file.h"
@@ -21,6 +22,8 @@
 
 namespace uovo::io {
 namespace {
+
+constexpr int kUnitedCells = 150;  // of the grid along the longest side
 
 /// A model's file names others (materials, pictures): they are never opened.
 class NothingElse : public Assimp::IOSystem {
@@ -191,6 +194,16 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
     const std::string words = form::inWords(out.report);
     if (!words.empty())
         remarks.push_back(words + (out.report.openEdges ? " Its volume is not certain until they are closed." : ""));
+    if (out.report.shells > 1 && out.report.sound() && form::crossingsOf(out.mesh, 1).pairs > 0) {
+        const size_t bodies = out.report.shells;
+        auto one = form::united(out.mesh, kUnitedCells, stop);
+        if (one && one->triangles.size() > kMostTriangles) one = form::decimated(*one, kMostTriangles, stop);
+        if (!one) return refuse("Stopped.");
+        out.mesh = std::move(*one);
+        out.report = form::inspect(out.mesh);
+        remarks.push_back(
+            fmt::format("It was {} bodies in each other, which are one now: look at its finest detail.", bodies));
+    }
     if (out.report.shells > 1) remarks.push_back(fmt::format("It is made of {} separate bodies.", out.report.shells));
     for (const auto& r : remarks) out.remarks += (out.remarks.empty() ? "" : " ") + r;
     // A piece of chocolate is between one and fifty centimetres; the first unit that makes it so is the likely one.

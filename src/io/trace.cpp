@@ -8,6 +8,7 @@
 #include <climits>
 #include <cmath>
 #include <memory>
+#include <numbers>
 
 #include "core/form/outline_box.h"
 
@@ -99,6 +100,82 @@ Loop simplified(const Loop& loop, double by) {
     return out;
 }
 
+/// A figure as a coin would be: how far it is an ellipse, and which.
+struct Round {
+    double share = 0;               ///< of an ellipse with its second moments that it fills; 1 for one
+    Point2 middle{};                ///< pixels
+    double xx = 0, xy = 0, yy = 0;  ///< second moments of its area, pixels²
+    double across() const { return 4 * std::pow(xx * yy - xy * xy, 0.25); }
+    /// Of its short axis to its long one.
+    double oval() const {
+        const double mean = (xx + yy) / 2, off = std::hypot((xx - yy) / 2, xy);
+        return std::sqrt((mean - off) / (mean + off));
+    }
+};
+
+Round roundOf(const Loop& loop) {
+    Round r;
+    double area = 0, x = 0, y = 0, xx = 0, xy = 0, yy = 0;
+    for (size_t k = 0; k < loop.size(); ++k) {
+        const auto &a = loop[k], &b = loop[(k + 1) % loop.size()];
+        const double c = a[0] * b[1] - b[0] * a[1];
+        area += c / 2;
+        x += c * (a[0] + b[0]) / 6;
+        y += c * (a[1] + b[1]) / 6;
+        xx += c * (a[0] * a[0] + a[0] * b[0] + b[0] * b[0]) / 12;
+        yy += c * (a[1] * a[1] + a[1] * b[1] + b[1] * b[1]) / 12;
+        xy += c * (a[0] * b[1] + 2 * a[0] * a[1] + 2 * b[0] * b[1] + b[0] * a[1]) / 24;
+    }
+    if (!(std::abs(area) > 1)) return r;
+    r.middle = {x / area, y / area};
+    r.xx = xx / area - r.middle[0] * r.middle[0];
+    r.yy = yy / area - r.middle[1] * r.middle[1];
+    r.xy = xy / area - r.middle[0] * r.middle[1];
+    const double det = r.xx * r.yy - r.xy * r.xy;
+    if (det > 0) r.share = std::abs(area) / (4 * std::numbers::pi * std::sqrt(det));
+    return r;
+}
+
+/// Rows of the symmetric matrix that makes the ellipse a circle of the same area.
+std::array<double, 4> straightened(const Round& r) {
+    // the inverse root of a 2 × 2 matrix M: (M + √det I)⁻¹ · √(trace + 2 √det), then scaled to det 1
+    const double s = std::sqrt(r.xx * r.yy - r.xy * r.xy), a = r.xx + s, d = r.yy + s, b = r.xy, det = a * d - b * b;
+    const double k = std::sqrt(r.xx + r.yy + 2 * s) * std::sqrt(s) / det;
+    return {d * k, -b * k, -b * k, a * k};
+}
+
+Point2 backInPicture(const std::array<double, 4>& m, const Point2& p) {
+    const double det = m[0] * m[3] - m[1] * m[2];
+    return {(m[3] * p[0] - m[1] * p[1]) / det, (m[0] * p[1] - m[2] * p[0]) / det};
+}
+
+/// The coin among the figures.
+tl::expected<const potrace_path_t*, Problem> coinOf(const potrace_path_t* figures) {
+    constexpr double kRound = 0.988;  // of an ellipse; a hexagon fills 0.992 of its own, a square 0.955
+    constexpr double kSlant = 0.75;   // of its axes: from 41° aslant lengths are guesses
+    constexpr double kLeast = 24;     // pixels across
+    struct Seen {
+        const potrace_path_t* path;
+        Round round;
+    };
+    std::vector<Seen> rounds;
+    size_t figuresSeen = 0;
+    for (const auto* p = figures; p; p = p->next) {
+        if (p->sign != '+' || p->area < 0.5 * kLeast * kLeast) continue;
+        ++figuresSeen;
+        if (const Round r = roundOf(flattened(p->curve)); r.share > kRound && r.across() > kLeast)
+            rounds.push_back({p, r});
+    }
+    if (figuresSeen < 2) return refusePicture("There is no coin beside the thing: lay one flat, not touching it.");
+    if (rounds.empty())
+        return refusePicture("None of the figures is round like a coin: lay one flat on plain paper, not touching it.");
+    // a ball beside a coin: the smaller one is the coin
+    const auto& coin = *std::ranges::min_element(rounds, {}, [](const Seen& s) { return s.path->area; });
+    if (coin.round.oval() < kSlant)
+        return refusePicture("The picture was taken too much aslant: from straight above, please.");
+    return coin.path;
+}
+
 /// Drawn larger, shades between pixels mixed from the four around.
 GreyPicture enlarged(const GreyPicture& p, int by) {
     GreyPicture out{p.width * by, p.height * by, {}};
@@ -120,6 +197,11 @@ GreyPicture enlarged(const GreyPicture& p, int by) {
 }
 
 }  // namespace
+
+Point2 Traced::inPicture(const Point2& place) const {
+    const auto off = backInPicture(straight, place);
+    return {left + off[0] / pixel, top - off[1] / pixel};
+}
 
 int otsu(const GreyPicture& picture) {
     std::array<double, 256> many{};
@@ -147,7 +229,9 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
         return refusePicture("The picture has more than 40 million pixels: save it smaller.");
     if (picture.pixels.size() != static_cast<size_t>(w) * static_cast<size_t>(h))
         return refusePicture("The picture is damaged.");
-    if (!(wishes.longest >= 5e-3 && wishes.longest <= 0.6))
+    if (wishes.coin > 0 && !(wishes.coin >= 8e-3 && wishes.coin <= 0.06))
+        return refusePicture("A coin is between 8 and 60 mm across.");
+    if (wishes.coin <= 0 && !(wishes.longest >= 5e-3 && wishes.longest <= 0.6))
         return refusePicture("The figure's longer side is between 5 and 600 mm.");
     // soft edges tell where a line runs within a pixel: a small picture is drawn larger first
     const int larger = std::clamp(static_cast<int>(std::sqrt(kWorked / (double(w) * h))), 1, 4);
@@ -157,6 +241,11 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
         traced->pixel *= larger;
         traced->left /= larger;
         traced->top /= larger;
+        if (traced->coin) {
+            traced->coin->middle = {traced->coin->middle[0] / larger, traced->coin->middle[1] / larger};
+            traced->coin->across /= larger;
+            traced->coin->error = 1 / traced->coin->across;
+        }
         return traced;
     }
     Traced out;
@@ -197,18 +286,36 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
     params->alphamax = kCorners;
     std::unique_ptr<potrace_state_t, Freed> state(potrace_trace(params.get(), &bitmap));
     if (!state || state->status != POTRACE_STATUS_OK) return refusePicture("The picture cannot be traced.");
-    const potrace_path_t* best = nullptr;
+    const potrace_path_t *best = nullptr, *coin = nullptr;
+    if (wishes.coin > 0) {
+        const auto found = coinOf(state->plist);
+        if (!found) return tl::unexpected(found.error());
+        coin = *found;
+        const Round r = roundOf(flattened(coin->curve));
+        out.coin =
+            TracedCoin{{r.middle[0], h - r.middle[1]}, r.across(), std::acos(std::min(1.0, r.oval())), 1 / r.across()};
+        out.straight = straightened(r);
+        out.pixel = wishes.coin / r.across();
+    }
     for (const auto* p = state->plist; p; p = p->next)
-        if (p->sign == '+' && (!best || p->area > best->area)) best = p;
+        if (p->sign == '+' && p != coin && (!best || p->area > best->area)) best = p;
     if (!best) return refusePicture("There is no figure in the picture: take another shade.");
-    Loop outer = flattened(best->curve);
+    const auto drawn = [&](const potrace_path_t* p) {
+        Loop loop = flattened(p->curve);
+        const auto& m = out.straight;
+        for (auto& q : loop) q = {m[0] * q[0] + m[1] * q[1], m[2] * q[0] + m[3] * q[1]};
+        return loop;
+    };
+    Loop outer = drawn(best);
     const auto box = form::boxOf(outer);
-    out.pixel = wishes.longest / std::max(box.width(), box.height());
-    out.left = box.middle()[0];
-    out.top = h - box.middle()[1];
+    if (!coin) out.pixel = wishes.longest / std::max(box.width(), box.height());
+    const Point2 middle = box.middle();
+    const auto at0 = backInPicture(out.straight, middle);
+    out.left = at0[0];
+    out.top = h - at0[1];
     const double least2 = std::pow(wishes.speckle / out.pixel, 2);
     for (const auto* p = state->plist; p; p = p->next)
-        if (p != best && p->sign == '+' && p->area > least2) {
+        if (p != best && p != coin && p->sign == '+' && p->area > least2) {
             // a figure within a hole of this one, or beside it: one sheet has one outline
             ++out.others;
         }
@@ -217,7 +324,7 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
         for (double by = 2 * wishes.follows / out.pixel; loop.size() > kMostCorners; by *= 2)
             loop = simplified(loop, by);
         if (loop.size() < 3) return;
-        for (auto& p : loop) p = {(p[0] - out.left) * out.pixel, (p[1] - (h - out.top)) * out.pixel};
+        for (auto& p : loop) p = {(p[0] - middle[0]) * out.pixel, (p[1] - middle[1]) * out.pixel};
         if ((form::signedArea(loop) > 0) == hole) std::reverse(loop.begin(), loop.end());
         out.loops.push_back(std::move(loop));
     };
@@ -225,7 +332,7 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
     if (out.loops.empty()) return refusePicture("The figure is too small to be cut.");
     if (wishes.holes)
         for (const auto* p = best->childlist; p; p = p->sibling)
-            if (p->sign == '-' && p->area > least2) add(flattened(p->curve), true);
+            if (p->sign == '-' && p->area > least2) add(drawn(p), true);
     if (form::crossesItself(out.loops))  // smoothing brought two sides across each other
         return refusePicture("The outline crosses itself where it is narrow: take another shade.");
     return out;

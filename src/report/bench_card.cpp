@@ -110,6 +110,12 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
     p.setPen(QPen(kQuiet, 0.1));
     page.line(kMargin, QStringLiteral("Section with the wall drawn twice as thick."), 3.2, QFont::Normal, kQuiet);
     page.y += 7;
+    if (!a.decorated.empty() || !a.toppings.empty()) {  // what it shall look like
+        constexpr double kHigh = 34;
+        page.need(kHigh + 4);
+        paintPicture(p, piece, a, lib, QRectF(kMargin, page.y, 84, kHigh));
+        page.y += kHigh + 4;
+    }
     paintMaking(page, plan, lib, piece, a, answers);
     page.y += 2;
     page.rule();
@@ -139,7 +145,7 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
     // as it rests, with how large it is
     constexpr double kHigh = 42;
     const double top = page.y, x = kMargin + 92;
-    paintPicture(p, s.assembly, QRectF(kMargin, top, 84, kHigh));
+    paintPicture(p, piece, a, lib, QRectF(kMargin, top, 84, kHigh));
     const auto fact = [&](const QString& number, const QString& words) {
         const double w = page.line(x, number, 6.4, QFont::Bold);
         page.y += 1.7;

@@ -5,6 +5,10 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/stages/shown.h"
+#include "report/pattern.h"
+#include "report/text.h"
+
 namespace uovo::report {
 namespace {
 
@@ -12,8 +16,8 @@ constexpr double kDots = 12;  // a millimetre: 300 dpi
 
 struct Facet {
     QPolygonF outline;
-    double depth = 0, light = 0;
-    bool eaten = true;
+    double depth = 0;
+    QColor colour;
 };
 
 /// Seen from above and the front right, x to the right and down, y to the right and up.
@@ -30,38 +34,109 @@ struct View {
     }
 };
 
-std::vector<Facet> facetsOf(const form::Assembly& assembly) {
+/// Light for paper: a chocolate's look with some white in it, so that dark ones do not drown in ink.
+QColor onPaper(const QColor& look) {
+    constexpr int kWhite = 35;  // of a hundred
+    const auto mixed = [](int v) { return (v * (100 - kWhite) + 255 * kWhite) / 100; };
+    return {mixed(look.red()), mixed(look.green()), mixed(look.blue())};
+}
+
+/// One body of a piece as it is seen.
+struct Drawn {
+    form::Mesh mesh;
+    QColor colour;
+    std::vector<Pattern> patterns;
+};
+
+std::vector<Drawn> bodiesOf(const Piece& piece, const PieceAnswers& answers, const material::Library& lib) {
+    const Made& made = *answers.made;
+    const auto lookOf = [&](const std::string& id) {
+        const auto* c = lib.find(id);
+        const QColor look(c ? qstring(c->look) : QString());
+        return look.isValid() ? look : QColor(0x4E, 0x2A, 0x1A);
+    };
+    const auto paperLook = [&](const std::string& id) { return onPaper(lookOf(id)); };
+    std::vector<Drawn> out;
+    if (made.meridian && made.meridian->round) {
+        form::Mesh wall = form::wallOfRevolution(made.meridian->profile, made.meridian->coats.wall, 72, 34);
+        const auto box = form::bounds(wall);
+        out.push_back(
+            {std::move(wall), paperLook(shownChocolate(piece)), patternsOf(piece, answers, {}, box, paperLook)});
+        return out;
+    }
+    for (size_t k = 0; k < made.assembly.items.size(); ++k) {
+        const auto& item = made.assembly.items[k];
+        Drawn d{form::placed(item.shape.solid(), item.pose), QColor(0xD9, 0xD9, 0xD9), {}};
+        if (item.edible) {
+            d.colour = paperLook(made.meridian ? shownChocolate(piece)
+                                               : shownChocolate(piece, item, made.wall && made.wall->covers(k)));
+            d.patterns = patternsOf(piece, answers, item.key, form::bounds(d.mesh), paperLook);
+        }
+        out.push_back(std::move(d));
+    }
+    return out;
+}
+
+/// @param fine m, the longest edge of a facet that a pattern is drawn on
+std::vector<Facet> facetsOf(const Drawn& body, double fine) {
     std::vector<Facet> out;
     const form::Vec3 sun{-0.35, -0.55, 0.76};
-    for (const auto& item : assembly.items) {
-        const form::Mesh solid = form::placed(item.shape.solid(), item.pose);
-        for (const auto& t : solid.triangles) {
-            const form::Vec3 &a = solid.points[static_cast<size_t>(t[0])], &b = solid.points[static_cast<size_t>(t[1])],
-                             &c = solid.points[static_cast<size_t>(t[2])];
-            form::Vec3 normal = form::cross(b - a, c - a);
-            const double area = form::length(normal);
-            if (!(area > 0)) continue;
-            normal = normal * (1 / area);
+    const form::Box box = form::bounds(body.mesh);
+    const form::Vec3 middle = (box.low + box.high) * 0.5;
+    for (const auto& t : body.mesh.triangles) {
+        const auto corner = [&](size_t k) { return body.mesh.points[static_cast<size_t>(t[k])]; };
+        const form::Vec3 a = corner(0), b = corner(1), c = corner(2);
+        form::Vec3 normal = form::cross(b - a, c - a);
+        const double area = form::length(normal);
+        if (!(area > 0)) continue;
+        normal = normal * (1 / area);
+        const double light = 0.42 + 0.58 * std::max(0.0, form::dot(normal, sun));
+        // what looks into the piece stays bare
+        const bool patterned = !body.patterns.empty() && form::dot(normal, a - middle) > -1e-4;
+        const double longest = std::max({form::length(b - a), form::length(c - b), form::length(a - c)});
+        const int parts = patterned ? std::clamp(static_cast<int>(std::ceil(longest / fine)), 1, 40) : 1;
+        const auto at = [&](int i, int j) { return a + (b - a) * (double(i) / parts) + (c - a) * (double(j) / parts); };
+        const auto add = [&](const form::Vec3& p, const form::Vec3& q, const form::Vec3& r) {
             Facet f;
-            f.outline << View::at(a) << View::at(b) << View::at(c);
-            f.depth = (View::depth(a) + View::depth(b) + View::depth(c)) / 3;
-            f.light = 0.35 + 0.65 * std::max(0.0, form::dot(normal, sun));
-            f.eaten = item.edible;
+            f.outline << View::at(p) << View::at(q) << View::at(r);
+            f.depth = (View::depth(p) + View::depth(q) + View::depth(r)) / 3;
+            const form::Vec3 m = (p + q + r) * (1.0 / 3);
+            const QColor seen(patterned ? patternedOver(body.colour.rgb(), body.patterns,
+                                                        QVector3D(float(m.x), float(m.y), float(m.z)))
+                                        : body.colour.rgb());
+            f.colour = QColor(static_cast<int>(seen.red() * light), static_cast<int>(seen.green() * light),
+                              static_cast<int>(seen.blue() * light));
             out.push_back(std::move(f));
-        }
+        };
+        for (int i = 0; i < parts; ++i)
+            for (int j = 0; i + j < parts; ++j) {
+                add(at(i, j), at(i + 1, j), at(i, j + 1));
+                if (i + j + 1 < parts) add(at(i + 1, j), at(i + 1, j + 1), at(i, j + 1));
+            }
     }
-    std::sort(out.begin(), out.end(), [](const Facet& a, const Facet& b) { return a.depth < b.depth; });
     return out;
 }
 
 }  // namespace
 
-void paintPicture(QPainter& p, const form::Assembly& assembly, const QRectF& where) {
-    const auto facets = facetsOf(assembly);
-    if (facets.empty()) return;
-    QRectF bounds = facets.front().outline.boundingRect();
-    for (const auto& f : facets) bounds |= f.outline.boundingRect();
+void paintPicture(QPainter& p, const Piece& piece, const PieceAnswers& answers, const material::Library& lib,
+                  const QRectF& where) {
+    constexpr double kFine = 0.5;  // mm of paper, the longest edge of a facet under a pattern
+    const auto bodies = bodiesOf(piece, answers, lib);
+    QRectF bounds;
+    for (const auto& body : bodies)
+        for (const auto& q : body.mesh.points) {
+            const QPointF at = View::at(q);
+            bounds = bounds.isNull()
+                         ? QRectF(at, QSizeF(1e-9, 1e-9))
+                         : QRectF(QPointF(std::min(bounds.left(), at.x()), std::min(bounds.top(), at.y())),
+                                  QPointF(std::max(bounds.right(), at.x()), std::max(bounds.bottom(), at.y())));
+        }
+    if (bounds.isNull()) return;
     const double scale = std::min(where.width() / bounds.width(), where.height() / bounds.height());
+    std::vector<Facet> facets;
+    for (const auto& body : bodies) std::ranges::move(facetsOf(body, kFine / scale), std::back_inserter(facets));
+    std::ranges::stable_sort(facets, {}, &Facet::depth);
     QImage image(QSize(std::max(1, qRound(bounds.width() * scale * kDots)),
                        std::max(1, qRound(bounds.height() * scale * kDots))),
                  QImage::Format_ARGB32_Premultiplied);
@@ -71,13 +146,8 @@ void paintPicture(QPainter& p, const form::Assembly& assembly, const QRectF& whe
     paint.scale(scale * kDots, scale * kDots);
     paint.translate(-bounds.topLeft());
     for (const auto& f : facets) {
-        const QColor colour =
-            f.eaten ? QColor::fromRgbF(static_cast<float>(0.78 * f.light), static_cast<float>(0.58 * f.light),
-                                       static_cast<float>(0.42 * f.light))
-                    : QColor::fromRgbF(static_cast<float>(0.85 * f.light), static_cast<float>(0.85 * f.light),
-                                       static_cast<float>(0.85 * f.light));
-        paint.setPen(QPen(colour, 0));  // closes the hair between two facets
-        paint.setBrush(colour);
+        paint.setPen(QPen(f.colour, 0));  // closes the hair between two facets
+        paint.setBrush(f.colour);
         paint.drawPolygon(f.outline);
     }
     paint.end();

@@ -7,8 +7,9 @@
 
 namespace uovo::report {
 
-/// The piece put together, shaded, in a rectangle of the page (mm).
-void paintPicture(QPainter& p, const form::Assembly& assembly, const QRectF& where);
+/// The piece put together, shaded and decorated, in a rectangle of the page (mm).
+void paintPicture(QPainter& p, const Piece& piece, const PieceAnswers& answers, const material::Library& library,
+                  const QRectF& where);
 
 /// Outlines of the sheets that are cut, each once with its length and width. Moves the page's pen down; nothing where
 /// none is cut.

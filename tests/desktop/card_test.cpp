@@ -6,6 +6,7 @@
 #include "core/document/edits.h"
 #include "program.h"
 #include "report/bench_card.h"
+#include "report/part_picture.h"
 
 namespace card_test {
 
@@ -197,6 +198,62 @@ TEST_CASE("the card tells how each kind comes about: shells are tipped out, soli
     CHECK(inOrder(card(one("wave")), {"lay the strip into its form", "Peel the acetate off"}));
     CHECK(inOrder(card(one("balloon-lace")), {"its lines are dull", "Let the air out"}));
     CHECK_FALSE(card(one("rope")).contains("fit on the shelf"));  // it stands on the table until it keeps its shape
+}
+
+namespace {
+
+/// A piece as its card draws it.
+QImage drawn(const Plan& plan) {
+    Cache cache;
+    AnswerOptions options;
+    options.ways = options.day = options.strength = false;
+    const auto answers = answer(plan, io::library(), cache, options);
+    REQUIRE(answers);
+    REQUIRE(answers->problems.empty());
+    QImage image(840, 420, QImage::Format_RGB32);
+    image.fill(Qt::white);
+    QPainter p(&image);
+    p.scale(10, 10);
+    report::paintPicture(p, plan.pieces[0], *answers->pieces[0], io::library(), QRectF(0, 0, 84, 42));
+    p.end();
+    return image;
+}
+
+/// Of two pictures of one size: pixels that the first draws on, and the share of them that the second shows lighter.
+std::pair<long, double> lighter(const QImage& bare, const QImage& with) {
+    long drawn = 0, light = 0;
+    for (int y = 0; y < bare.height(); ++y)
+        for (int x = 0; x < bare.width(); ++x) {
+            const QColor a = bare.pixelColor(x, y), b = with.pixelColor(x, y);
+            if (a == QColor(Qt::white)) continue;
+            ++drawn;
+            light += b.lightnessF() > a.lightnessF() + 0.1F && b != QColor(Qt::white);
+        }
+    return {drawn, drawn ? double(light) / double(drawn) : 0};
+}
+
+}  // namespace
+
+TEST_CASE("the card draws a piece as it is decorated, in the colour of its chocolate") {
+    for (const char* family : {"half-ball", "balloon", "sheet"}) {
+        INFO(family);
+        Plan plain = one(family);
+        plain.pieces[0].chocolate = "dark";
+        const QImage bare = drawn(plain);
+        Plan white = plain;
+        white.pieces[0].chocolate = "white";
+        const auto [many, all] = lighter(bare, drawn(white));
+        CHECK(many > bare.width() * bare.height() / 10);
+        CHECK(all > 0.9);
+        Plan lined = plain;
+        DecorateStep d = usualDecoration(DecorateStep::Way::Drizzle, io::library());
+        d.chocolate = "white";
+        lined.pieces[0].insert(d);
+        const double lines = lighter(bare, drawn(lined)).second;
+        CHECK(lines > 0.01);  // light lines, and what lies between them as it was
+        CHECK(lines < 0.6);
+        CHECK(lighter(bare, bare).second == 0);
+    }
 }
 
 }  // namespace card_test

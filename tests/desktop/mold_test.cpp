@@ -2,10 +2,13 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
+#include <QPainter>
 #include <QPushButton>
+#include <QTemporaryDir>
 
 #include "core/form/decimate.h"
 #include "core/form/iso_surface.h"
+#include "core/form/rock.h"
 #include "program.h"
 
 namespace {
@@ -28,6 +31,14 @@ void type(FigureField* f, const QString& words) {
     f->edit()->setFocus();
     f->edit()->setText(words);
     QTest::keyClick(f->edit(), Qt::Key_Return);
+}
+
+/// The chosen piece as an original: what it becomes is computed beside the window.
+void cast(Program& p) {
+    const std::string was = p.piece().id;
+    p.window.shape()->cast();
+    REQUIRE(QTest::qWaitFor([&] { return p.piece().id != was; }, kPatience));
+    p.answered();
 }
 
 void openMold(Program& p) {
@@ -137,8 +148,7 @@ TEST_CASE("any piece can be the original of a mold: a cast of it stands beside i
         INFO(id);
         p.session.select(id);
         p.answered();
-        p.window.shape()->cast();
-        p.answered();
+        cast(p);
         CHECK(p.piece().shape.family == "mesh");
         CHECK(p.window.sheet()->title() == "Its own mold");
         const auto known = p.session.pieceAnswers(p.piece().id);
@@ -153,12 +163,47 @@ TEST_CASE("any piece can be the original of a mold: a cast of it stands beside i
 
 TEST_CASE("what no mold can be taken of says why, and stays as it is") {
     Program p;
-    p.session.select("observatory");  // its tube lies in its dome: two bodies in each other
+    Plan plan = p.session.plan();
+    plan.pieces = {newPiece(plan, "mesh")};  // no model yet
+    p.session.document().setPlan(plan, {});
+    p.session.select(QString::fromStdString(plan.pieces[0].id));
     p.answered();
     const Plan before = p.session.plan();
     p.window.shape()->cast();
+    REQUIRE(QTest::qWaitFor([&] { return !p.window.saying().isEmpty(); }, kPatience));
     CHECK(p.session.plan() == before);
-    CHECK_FALSE(p.window.saying().isEmpty());
+}
+
+TEST_CASE("parts in each other become one original, and a model of two bodies is made one by a button") {
+    Program p;
+    p.session.select("observatory");  // its tube lies in its dome
+    p.answered();
+    cast(p);
+    CHECK(p.piece().shape.family == "mesh");
+    const std::string id = p.piece().id;
+    press(p, "moldUnite");
+    auto* trouble = p.window.sheet()->findChild<QLabel*>("moldTrouble");
+    REQUIRE(QTest::qWaitFor([&] { return !trouble->text().isEmpty(); }, kPatience));
+    CHECK(trouble->text().contains("one body already"));
+    // two stones in each other
+    auto two = form::rock(0.04, 3, 3);
+    auto other = form::rock(0.03, 8, 3);
+    for (auto& q : other.points) q.x += 0.018;
+    form::append(two, other);
+    p.session.document().edit("two", [&](Plan& plan) {
+        plan.meshes["two"] = std::make_shared<const form::Mesh>(two);
+        for (auto& piece : plan.pieces)
+            if (piece.id == id) piece.shape.mesh = "two";
+    });
+    p.answered();
+    press(p, "moldUnite");
+    REQUIRE(QTest::qWaitFor([&] { return p.piece().shape.mesh != "two"; }, kPatience));
+    p.answered();
+    const auto report = form::inspect(*p.session.plan().meshes.at(p.piece().shape.mesh));
+    CHECK(report.sound());
+    CHECK(report.shells == 1);
+    p.session.document().undo();
+    CHECK(p.piece().shape.mesh == "two");
 }
 
 TEST_CASE("an original is cut level where a person says, and glued there again") {
@@ -177,6 +222,52 @@ TEST_CASE("an original is cut level where a person says, and glued there again")
     p.session.document().undo();
     p.answered();
     CHECK(p.grams() == before);
+}
+
+TEST_CASE("a thing beside a coin becomes the original of a mold as large as the coin says") {
+    Program p;
+    QTemporaryDir folder;
+    QImage photo(900, 600, QImage::Format_RGB32);  // ten pixels a millimetre
+    photo.fill(Qt::white);
+    QPainter paint(&photo);
+    paint.setRenderHint(QPainter::Antialiasing);
+    paint.setBrush(QColor(70, 50, 40));
+    paint.setPen(Qt::NoPen);
+    paint.drawEllipse(QRectF(60, 180, 400, 240));  // 40 × 24 mm
+    paint.drawEllipse(QRectF(600, 180, 240, 240));
+    paint.end();
+    REQUIRE(photo.save(folder.filePath("Acorn.png")));
+    const size_t before = p.session.plan().pieces.size();
+    p.window.showThing(folder.filePath("Acorn.png"));
+    auto* use = p.window.sheet()->findChild<QPushButton*>("thingUse");
+    REQUIRE(use);
+    const auto ready = [&] { return QTest::qWaitFor([&] { return use->isEnabled(); }, kPatience); };
+    REQUIRE(ready());
+    type(field(p, "thingHeight"), "20 mm");
+    CHECK_FALSE(use->isEnabled());
+    REQUIRE(ready());
+    auto* said = p.window.sheet()->findChild<QLabel*>("thingSaid");
+    CHECK(said->text().contains("40 mm × 24 mm"));
+    CHECK(said->text().contains("the water tells how full it is"));
+    // more water than such an outline and height can have is said, and what was there before is not taken
+    type(field(p, "thingWater"), "60 g");
+    REQUIRE(QTest::qWaitFor([&] { return said->text().contains("measure again"); }, kPatience));
+    CHECK_FALSE(use->isEnabled());
+    type(field(p, "thingWater"), "10 g");
+    REQUIRE(ready());
+    CHECK(said->text().contains("it displaces 10"));
+    use->click();
+    REQUIRE(QTest::qWaitFor([&] { return p.window.sheet()->title() == "Its own mold"; }, kPatience));
+    p.answered();
+    CHECK(p.session.plan().pieces.size() == before + 1);
+    CHECK(p.piece().name == "Acorn");
+    const auto known = p.session.pieceAnswers(p.piece().id);
+    REQUIRE(known->made);
+    REQUIRE(known->molds.size() == 1);
+    // 10 g of water displaced is so much chocolate
+    CHECK(known->made->mass == Approx(10e-3 / 998 * known->coating.densitySolid).epsilon(0.02));
+    p.session.document().undo();
+    CHECK(p.session.plan().pieces.size() == before);
 }
 
 TEST_CASE("a decoration is counted from its size, or weighed") {

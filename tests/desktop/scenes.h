@@ -228,6 +228,29 @@ inline std::vector<Scene> scenes() {
         p.answered();
         p.window.shape()->recipe()->findChild<QPushButton*>("ownMold")->click();
     });
+    sheets("thing", [](Program& p) {
+        QImage image(900, 640, QImage::Format_RGB32);
+        image.fill(QColor(244, 240, 230));
+        QPainter painter(&image);
+        painter.setRenderHint(QPainter::Antialiasing);
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(QColor(96, 70, 48));
+        QPainterPath pear(QPointF(90, 320));
+        pear.cubicTo(90, 120, 300, 110, 400, 220);
+        pear.cubicTo(450, 275, 520, 270, 540, 320);
+        pear.cubicTo(520, 370, 450, 365, 400, 420);
+        pear.cubicTo(300, 530, 90, 520, 90, 320);
+        painter.drawPath(pear);
+        painter.setBrush(QColor(120, 112, 96));
+        painter.drawEllipse(QPoint(720, 330), 118, 112);
+        painter.end();
+        const QString path = QDir::temp().filePath(QStringLiteral("uovo-thing.png"));
+        image.save(path);
+        p.window.showThing(path);
+        auto* page = p.window.sheet()->findChild<QWidget*>(QStringLiteral("thingPage"));
+        REQUIRE(QTest::qWaitFor([&] { return page->findChild<QPushButton*>(QStringLiteral("thingUse"))->isEnabled(); },
+                                kPatience));
+    });
     sheets("advice", [](Program& p) { emit p.window.shape()->adviceWanted(); });
     sheets("snap", [](Program& p) { emit p.window.shape()->snapWanted(); });
     sheets("colour", [](Program& p) {

@@ -232,6 +232,7 @@ void checkPiece(const Piece& p, const Plan& plan, const material::Library& lib, 
         const auto within = [&](const Measure& v, double low, double high, const char* words, const char* field) {
             if (!(v.value >= low && v.value <= high)) add({words, field});
         };
+        if (m.casts < 0 || m.casts > 100'000) add({"A mold has made no cast yet, or some.", "mold/casts"});
         if (m.parts < 0 || m.parts > 2) add({"A mold has one part or two.", "mold/parts"});
         if (!(m.hardness >= 0 && m.hardness <= 60)) add({"Shore A hardness is between 0 and 60.", "mold/hardness"});
         within(m.wall, 0.003, 0.05, "Silicone round an original is between 3 and 50 mm thick.", "mold/wall");

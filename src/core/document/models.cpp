@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/free_name.h"
+
 namespace uovo {
 
 namespace {
@@ -31,6 +33,17 @@ std::string freeModelName(const Plan& plan, const std::string& name, const std::
     std::string free = name;
     for (int k = 2; taken(free); ++k) free = name + " " + std::to_string(k);
     return free;
+}
+
+Piece& addModelPiece(Plan& plan, const std::string& name, form::Mesh mesh) {
+    Piece fresh = newPiece(plan, "mesh");
+    fresh.name = name;
+    const std::string model = freeName(name, " ", [&](const auto& n) { return plan.meshes.contains(n); });
+    plan.meshes[model] = std::make_shared<const form::Mesh>(keptModel(std::move(mesh)));
+    fresh.shape.mesh = model;
+    fresh.shape.values["scale"] = Measure(1);
+    fresh.complete();
+    return plan.pieces.emplace_back(std::move(fresh));
 }
 
 form::Mesh keptModel(form::Mesh mesh) {

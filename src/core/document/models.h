@@ -13,6 +13,10 @@ bool pruneModels(Plan& plan);
 /// @param piece id of the piece that gets it; its own model may be replaced
 std::string freeModelName(const Plan& plan, const std::string& name, const std::string& piece);
 
+/// Adds a piece that is cast in a silicone mold of a model. @param name of both @param mesh closed, m
+/// @returns the piece, last on the shelf; it is complete
+Piece& addModelPiece(Plan& plan, const std::string& name, form::Mesh mesh);
+
 /// The model as it is kept: its corners on a grid of ten nanometres, far finer than any print, so that a file of it is
 /// short.
 form::Mesh keptModel(form::Mesh mesh);

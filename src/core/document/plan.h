@@ -97,6 +97,7 @@ struct Handling {
 /// A silicone mold of one's own that is taken from the piece's original.
 struct MoldWish {
     bool there = false;                    ///< made already; else it is made on the days before
+    int casts = 0;                         ///< that one which is there has made
     int parts = 0;                         ///< 1 or 2; 0: as few as do
     double hardness = 20;                  ///< Shore A
     Measure wall = 0.009;                  ///< m of silicone round the original

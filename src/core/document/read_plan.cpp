@@ -88,6 +88,7 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
     if (const json* mold = o.find("mold")) {
         Object m(*mold, o.at("mold"));
         m.yesNo("there", p.mold.there);
+        m.whole("casts", p.mold.casts);
         m.whole("parts", p.mold.parts);
         m.number("hardness", p.mold.hardness);
         m.measure("wall", p.mold.wall);
@@ -314,6 +315,8 @@ void readRows(Object& o, Plan& p) {
         c.measure("secondShare", colour.secondShare);
         c.measure("strength", colour.strength);
         c.measure("letDown", colour.letDown);
+        c.measure("flavour", colour.flavour);
+        c.text("flavourName", colour.flavourName);
         c.text("look", colour.look);
         colour.extra = c.extra();
         p.colours.push_back(std::move(colour));

@@ -213,6 +213,7 @@ json written(const Piece& p) {
                      {"wall", written(m.wall)}, {"cure", written(m.cure)},  {"potLife", written(m.potLife)},
                      {"partsA", m.partsA},      {"partsB", m.partsB},       {"byMass", m.byMass},
                      {"price", m.price},        {"allergens", m.allergens}, {"raw", m.raw}};
+        if (m.casts > 0) j["mold"]["casts"] = m.casts;
         keepExtra(j["mold"], m.extra);
     }
     if (!p.notes.empty()) j["notes"] = p.notes;
@@ -377,6 +378,10 @@ std::string writePlan(const Plan& p) {
         if (!c.second.empty()) {
             row["second"] = c.second;
             row["secondShare"] = written(c.secondShare);
+        }
+        if (c.flavour.value != 0 || !c.flavourName.empty()) {
+            row["flavour"] = written(c.flavour);
+            row["flavourName"] = c.flavourName;
         }
         keepExtra(row, c.extra);
         j["colours"].push_back(row);

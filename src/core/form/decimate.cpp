@@ -102,6 +102,13 @@ std::optional<Mesh> decimated(const Mesh& mesh, size_t wanted, std::stop_token s
             const Vec3 before = cross(point(t[1]) - point(t[0]), point(t[2]) - point(t[0])),
                        after = cross(p[1] - p[0], p[2] - p[0]);
             if (dot(before, after) < 0.2 * length(before) * length(after) || length(after) < 1e-18) return true;
+            // no needle that is thinner than what was there
+            constexpr double kNeedle = 2e-3;
+            const auto longest = [](const Vec3& a, const Vec3& b, const Vec3& c) {
+                return std::max({dot(b - a, b - a), dot(c - b, c - b), dot(a - c, a - c)});
+            };
+            const double now = length(after) / longest(p[0], p[1], p[2]);
+            if (now < kNeedle && now < length(before) / longest(point(t[0]), point(t[1]), point(t[2]))) return true;
         }
         return false;
     };

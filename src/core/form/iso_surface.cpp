@@ -2,35 +2,148 @@
 
 #include <numbers>
 #include <unordered_map>
+#include <vector>
 
 namespace uovo::form {
 
-Mesh isoSurface(const std::function<double(const Vec3&)>& field, const Box& box, int cells) {
-    const Vec3 size = box.size();
-    const double step = std::max({size.x, size.y, size.z}) / cells;
-    const auto count = [&](double length) { return static_cast<int>(std::ceil(length / step)) + 3; };
-    const int nx = count(size.x), ny = count(size.y), nz = count(size.z);
-    const auto number = [&](int i, int j, int k) { return (k * ny + j) * nx + i; };
-    const auto place = [&](int n) {
-        const int row = n / nx, layer = row / ny;
-        return box.low + Vec3{double(n % nx - 1), double(row % ny - 1), double(layer - 1)} * step;
-    };
-    std::vector<double> f(static_cast<size_t>(nx) * static_cast<size_t>(ny) * static_cast<size_t>(nz));
-    for (size_t n = 0; n < f.size(); ++n) {
-        const int at = static_cast<int>(n), i = at % nx, j = at / nx % ny, k = at / nx / ny;
-        const bool edge = i == 0 || j == 0 || k == 0 || i == nx - 1 || j == ny - 1 || k == nz - 1;
-        f[n] = edge ? step : field(place(at));
-        if (std::abs(f[n]) < 1e-3 * step) f[n] = f[n] < 0 ? -1e-3 * step : 1e-3 * step;  // no corner on the surface
+namespace {
+
+/// A field at the corners of a grid with a border outside.
+struct Grid {
+    Vec3 low;
+    double step = 0;
+    int nx = 0, ny = 0, nz = 0;
+    std::vector<double> f;
+
+    Grid(const std::function<double(const Vec3&)>& field, const Box& box, int cells) {
+        const Vec3 size = box.size();
+        low = box.low;
+        step = std::max({size.x, size.y, size.z}) / cells;
+        const auto count = [&](double length) { return static_cast<int>(std::ceil(length / step)) + 3; };
+        nx = count(size.x);
+        ny = count(size.y);
+        nz = count(size.z);
+        f.resize(static_cast<size_t>(nx) * static_cast<size_t>(ny) * static_cast<size_t>(nz));
+        for (size_t n = 0; n < f.size(); ++n) {
+            const int at = static_cast<int>(n), i = at % nx, j = at / nx % ny, k = at / nx / ny;
+            const bool edge = i == 0 || j == 0 || k == 0 || i == nx - 1 || j == ny - 1 || k == nz - 1;
+            f[n] = edge ? step : field(place(at));
+            if (std::abs(f[n]) < 1e-3 * step) f[n] = f[n] < 0 ? -1e-3 * step : 1e-3 * step;  // no corner on the surface
+        }
     }
+    int number(int i, int j, int k) const { return (k * ny + j) * nx + i; }
+    Vec3 place(int n) const {
+        const int row = n / nx, layer = row / ny;
+        return low + Vec3{double(n % nx - 1), double(row % ny - 1), double(layer - 1)} * step;
+    }
+    bool in(int n) const { return f[static_cast<size_t>(n)] < 0; }
+    Vec3 between(int a, int b) const {
+        const double s = f[static_cast<size_t>(a)] / (f[static_cast<size_t>(a)] - f[static_cast<size_t>(b)]);
+        return place(a) + (place(b) - place(a)) * s;
+    }
+    /// Fills corners until no two cells of inside, or of outside, meet in an edge or a corner only.
+    void fill() {
+        const int step3[3]{1, nx, nx * ny};
+        const auto take = [&](int n) { f[static_cast<size_t>(n)] = -0.3 * step; };
+        for (bool changed = true; changed;) {
+            changed = false;
+            for (int k = 0; k + 1 < nz; ++k)
+                for (int j = 0; j + 1 < ny; ++j)
+                    for (int i = 0; i + 1 < nx; ++i) {
+                        const int n = number(i, j, k);
+                        for (const auto& [u, v] : {std::pair{0, 1}, {1, 2}, {0, 2}}) {
+                            const int a = n, b = n + step3[u], c = n + step3[u] + step3[v], d = n + step3[v];
+                            if (in(a) == in(c) && in(b) == in(d) && in(a) != in(b)) {
+                                take(in(a) ? b : a);
+                                changed = true;
+                            }
+                        }
+                        int ins = 0, one = -1;
+                        for (int q = 0; q < 8; ++q) {
+                            const int at = n + (q & 1) + (q & 2 ? nx : 0) + (q & 4 ? nx * ny : 0);
+                            ins += in(at);
+                            if (in(at) && one < 0) one = q;
+                        }
+                        const auto corner = [&](int q) {
+                            return n + (q & 1) + (q & 2 ? nx : 0) + (q & 4 ? nx * ny : 0);
+                        };
+                        if (ins == 2 && in(corner(7 - one))) {
+                            for (int q = 0; q < 8; ++q) take(corner(q));
+                            changed = true;
+                        }
+                        if (ins == 6)
+                            for (int q = 0; q < 4; ++q)
+                                if (!in(corner(q)) && !in(corner(7 - q))) {
+                                    take(corner(q));
+                                    changed = true;
+                                }
+                    }
+        }
+    }
+};
+
+}  // namespace
+
+Mesh netSurface(const std::function<double(const Vec3&)>& field, const Box& box, int cells) {
+    const Vec3 size = box.size(), wide = Vec3{1, 1, 1} * (std::max({size.x, size.y, size.z}) / cells);
+    Grid g(field, {box.low - wide, box.high + wide}, cells + 2);  // room for what is filled
+    g.fill();
+    Mesh out;
+    std::unordered_map<int, int> cornerOf;  // of a cell by its lowest corner
+    const int steps[3]{1, g.nx, g.nx * g.ny};
+    const auto corner = [&](int cell) {
+        const auto [it, fresh] = cornerOf.try_emplace(cell, static_cast<int>(out.points.size()));
+        if (!fresh) return it->second;
+        Vec3 sum;
+        int many = 0;
+        for (int axis = 0; axis < 3; ++axis)
+            for (int q = 0; q < 4; ++q) {
+                const int a = cell + (q & 1 ? steps[(axis + 1) % 3] : 0) + (q & 2 ? steps[(axis + 2) % 3] : 0),
+                          b = a + steps[axis];
+                if (g.in(a) == g.in(b)) continue;
+                sum += g.between(a, b);
+                ++many;
+            }
+        out.points.push_back(sum * (1.0 / std::max(1, many)));
+        return it->second;
+    };
+    for (int k = 0; k + 1 < g.nz; ++k)
+        for (int j = 0; j + 1 < g.ny; ++j)
+            for (int i = 0; i + 1 < g.nx; ++i) {
+                const int n = g.number(i, j, k), at[3]{i, j, k};
+                for (int axis = 0; axis < 3; ++axis) {
+                    if (at[(axis + 1) % 3] == 0 || at[(axis + 2) % 3] == 0 || g.in(n) == g.in(n + steps[axis]))
+                        continue;
+                    const int u = steps[(axis + 1) % 3], v = steps[(axis + 2) % 3];
+                    // the four cells round this edge of the grid
+                    int q[4]{corner(n - u - v), corner(n - v), corner(n), corner(n - u)};
+                    if (!g.in(n)) std::swap(q[1], q[3]);
+                    // along its shorter diagonal
+                    const auto& p = out.points;
+                    const Vec3 a = p[size_t(q[2])] - p[size_t(q[0])], b = p[size_t(q[3])] - p[size_t(q[1])];
+                    if (dot(a, a) <= dot(b, b)) {
+                        out.triangles.push_back({q[0], q[1], q[2]});
+                        out.triangles.push_back({q[0], q[2], q[3]});
+                    } else {
+                        out.triangles.push_back({q[1], q[2], q[3]});
+                        out.triangles.push_back({q[1], q[3], q[0]});
+                    }
+                }
+            }
+    return out;
+}
+
+Mesh isoSurface(const std::function<double(const Vec3&)>& field, const Box& box, int cells) {
+    const Grid g(field, box, cells);
+    const auto& f = g.f;
+    const int nx = g.nx, ny = g.ny, nz = g.nz;
+    const auto number = [&](int i, int j, int k) { return g.number(i, j, k); };
+    const auto place = [&](int n) { return g.place(n); };
     Mesh out;
     std::unordered_map<EdgeKey, int> crossing;
     const auto cross = [&](int a, int b) {
         const auto [it, fresh] = crossing.try_emplace(edgeKey(a, b), static_cast<int>(out.points.size()));
-        if (fresh) {
-            const int low = std::min(a, b), high = std::max(a, b);
-            const double s = f[size_t(low)] / (f[size_t(low)] - f[size_t(high)]);
-            out.points.push_back(place(low) + (place(high) - place(low)) * s);
-        }
+        if (fresh) out.points.push_back(g.between(std::min(a, b), std::max(a, b)));
         return it->second;
     };
     const auto add = [&](int a, int b, int c, const Vec3& inside) {

@@ -11,6 +11,11 @@ namespace uovo::form {
 /// @param cells along the longest side of the box
 Mesh isoSurface(const std::function<double(const Vec3&)>& field, const Box& box, int cells);
 
+/// The same with one corner in each cell that it passes through (surface nets, Gibson 1998): a sixth of the triangles,
+/// evenly shaped, edges of the body rounded over a cell. Where cells would meet in an edge or corner only, the grid is
+/// filled first, so that it is closed and no edge has more than two faces.
+Mesh netSurface(const std::function<double(const Vec3&)>& field, const Box& box, int cells);
+
 /// A thick line between two points, thicker or thinner towards its end: m from its surface, below 0 inside.
 double fromRod(const Vec3& at, const Vec3& a, const Vec3& b, double radiusA, double radiusB);
 /// The union of two distances, rounded over `r` m where they meet.

@@ -303,13 +303,24 @@ Built balloonLace(const Values& v, const Detail& detail) {
                  Mark::Wall,
                  {}};
     const double rim = wall.piece(1).r, top = wall.piece(1).z;
-    const double c = v("coverage"), w = v("lineWidth"), whole = curve->length();
+    const double c = v("coverage"), w = v("lineWidth");
     const double start = w / (1 - std::sqrt(std::max(0.0, 1 - c))), finest = std::clamp(start - w, 0.6 * w, w);
-    const double turns = std::max(2.0, std::round(2 * pi * R * 0.8 / start));  // slanted lines round the balloon
     Detail fine = detail;  // a line, or the gap beside it, is two or three triangles wide
     fine.triangles = std::max(detail.triangles, std::min(5 * detail.triangles, 11 * curve->area() / (finest * finest)));
     Shape out = roundShape({wall, line(rim, top, 0, top, Mark::Lid)}, 0, fine);
     const std::string pattern = v.choice("pattern");
+    constexpr double kSlant = 0.8;  // of its slanted lines where it is widest
+    constexpr int kRun = 200;
+    std::vector<double> runs{0};  // m along the meridian, at equal angles
+    for (int i = 0; i < kRun; ++i) {
+        const double t = end * (i + 0.5) / kRun, s = std::sin(t), k = std::cos(t);
+        runs.push_back(runs.back() + std::hypot(R * (k + e * (k * k - s * s)), a * s) * end / kRun);
+    }
+    const auto run = [&](double t) {
+        const double u = std::clamp(t / end, 0.0, 1.0) * kRun;
+        const auto i = std::min(static_cast<size_t>(u), size_t{kRun - 1});
+        return runs[i] + (u - double(i)) * (runs[i + 1] - runs[i]);
+    };
     // Metres inside (positive) or outside (negative) a line of the pattern, its lines `pitch` apart (drips: `pitch` is
     // a depth).
     const auto field = [&](const Vec3& p, double pitch) {
@@ -326,17 +337,19 @@ Built balloonLace(const Values& v, const Detail& detail) {
             const double angle = std::atan2(p.y, p.x);
             return top * 1.1 * c * (1 - c) * (0.6 * std::sin(7 * angle) + 0.4 * std::sin(11 * angle + 1)) + pitch - p.z;
         }
-        if (pattern == "lace") {  // two sets of slanted lines, a whole number round the balloon
-            const double turn = std::atan2(p.y, p.x) / (2 * pi), along = whole * p.z / top;
-            return std::max(line(along + turn * turns * pitch, pitch, 1), line(along - turn * turns * pitch, pitch, 1));
+        if (pattern == "lace") {  // two sets of slanted lines, a whole number round the balloon; they meet in its foot
+            const double turn = std::atan2(p.y, p.x) / (2 * pi), along = run(t),
+                         turns = std::max(2.0, std::round(2 * pi * R * kSlant / pitch)),
+                         slant = std::hypot(1.0, turns * pitch / (2 * pi * r));
+            return std::max(line(along + turn * turns * pitch, pitch, slant),
+                            line(along - turn * turns * pitch, pitch, slant));
         }
         const auto across = [&](double x) { return std::sqrt(std::max(0.0, 1 - up * up * x * x / (r * r))); };
         return std::max(line(p.x, pitch, across(p.x)), line(p.y, pitch, across(p.y)));
     };
     // The spacing at which the cut covers the share asked for, found by area.
-    const auto covered = [&](double pitch) {
+    const auto covered = [&](const Mesh& m, double pitch) {
         double in = 0, all = 0;
-        const auto& m = out.surface;
         const size_t step = m.triangles.size() / 2500 | 1;  // a sample of triangles is enough for a share
         for (size_t i = 0; i < m.triangles.size(); i += step) {
             if (m.mark(i) != Mark::Wall) continue;
@@ -349,13 +362,27 @@ Built balloonLace(const Values& v, const Detail& detail) {
         }
         return in / all;
     };
-    double low = pattern == "drips" ? -top : w * 1.02, high = pattern == "drips" ? 2 * top : 40 * w;
-    for (int i = 0; i < 14; ++i) {
-        const double mid = 0.5 * (low + high);
-        ((pattern == "drips") == (covered(mid) < c) ? low : high) = mid;
+    const auto pitchFor = [&](const Mesh& whole, double share) {
+        double low = pattern == "drips" ? -top : w * 1.02, high = pattern == "drips" ? 2 * top : 40 * w;
+        for (int i = 0; i < 14; ++i) {
+            const double mid = 0.5 * (low + high);
+            ((pattern == "drips") == (covered(whole, mid) < share) ? low : high) = mid;
+        }
+        return 0.5 * (low + high);
+    };
+    if (c < 0.9999) {
+        constexpr double kNear = 0.012;  // of a share: the cut draws corners onto thin lines, which widens them
+        const Mesh whole = std::move(out.surface);
+        const double all = area(whole);
+        double wanted = c;
+        for (int i = 0; i < 4; ++i) {
+            const double pitch = pitchFor(whole, wanted);
+            out.surface = cutByField(whole, [&](const Vec3& p) { return field(p, pitch); });
+            const double off = c - area(out.surface) / all;
+            if (std::abs(off) < kNear) break;
+            wanted = std::clamp(wanted + off, 0.02, 0.999);
+        }
     }
-    const double pitch = 0.5 * (low + high);
-    if (c < 0.9999) out.surface = cutByField(std::move(out.surface), [&](const Vec3& p) { return field(p, pitch); });
     out.coverage = c;
     out.wall = v("lineHeight");
     out.rim = 2 * pi * rim;

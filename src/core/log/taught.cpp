@@ -85,6 +85,19 @@ void addPrices(const std::vector<Evening>& evenings, const material::Library& li
                                    "your logbook, " + dateInWords(price.date), price.aKilogram});
 }
 
+/// What the molds of the plan's pieces have made.
+void addCasts(const std::vector<Evening>& evenings, const Plan& plan, const material::Library& lib, Taught& out) {
+    out.casts = castsOf(evenings, plan);
+    for (const auto& [id, casts] : out.casts)
+        out.lessons.push_back(
+            {"casts:" + id,
+             fmt::format("The mold of {} has made {} {}; one stands about {:.0f}.", plan.piece(id)->name, casts.each,
+                         casts.each == 1 ? "cast" : "casts", lib.former("siliconeLife")),
+             fmt::format("your logbook, {} {}, the last on {}", casts.evenings,
+                         casts.evenings == 1 ? "evening" : "evenings", dateInWords(casts.last)),
+             double(casts.each)});
+}
+
 }  // namespace
 
 std::optional<Taught> teach(const std::vector<Evening>& evenings, const Plan& plan, const material::Library& lib,
@@ -113,6 +126,7 @@ std::optional<Taught> teach(const std::vector<Evening>& evenings, const Plan& pl
             out.lessons.push_back(wholeLesson(*f, seen, lib));
     addBars(evenings, plan, lib, out);
     addPrices(evenings, lib, out);
+    addCasts(evenings, plan, lib, out);
     for (const auto& q : learn::questions(*known, log, plan.units))
         out.questions.push_back({log[q.evening].id, numbers[q.evening][q.record], q.sentence});
     for (const auto& p : plan.pieces) {
@@ -176,6 +190,12 @@ void countOn(const Taught& taught, const Trust& trust, Plan& plan, const materia
         const double share = learn::survives(seen->second, book, worth);
         p.survives = book + trustIn(trust, "whole:" + p.shape.family) * (share - book);
     }
+    for (auto& p : plan.pieces)
+        if (const auto seen = taught.casts.find(p.id); seen != taught.casts.end())
+            if (const double trusted = trustIn(trust, "casts:" + p.id); trusted > 0) {
+                p.mold.there = true;
+                p.mold.casts = static_cast<int>(std::lround(trusted * seen->second.each));
+            }
     if (taught.pace.isTold()) {
         const double more = taught.pace.cook + taught.pace.cookSd * taught.pace.cookSd / 2;
         plan.kitchen.pace = std::clamp(std::exp(trustIn(trust, "hands") * more), kPaceLeast, kPaceMost);

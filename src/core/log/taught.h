@@ -4,7 +4,7 @@
 
 #include "core/learn/said.h"
 #include "core/learn/survival.h"
-#include "core/log/evening.h"
+#include "core/log/casts.h"
 
 namespace uovo::log {
 
@@ -36,6 +36,7 @@ struct Taught {
     std::vector<Temper> tempers;
     learn::Pace pace;
     std::map<std::string, learn::Whole> whole;                ///< by the family of a shape
+    std::map<std::string, Casts> casts;                       ///< of the plan's own molds, by its pieces
     std::map<std::string, std::vector<shell::SnapBar>> bars;  ///< that were broken, by chocolate as it is bought
     struct Price {
         double aKilogram = 0;  ///< in the person's own money

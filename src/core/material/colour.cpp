@@ -12,6 +12,7 @@ namespace uovo::material {
 namespace {
 
 constexpr double kWeakest = 0.001, kStrongest = 0.03;  // of what can be asked for at all; 0.003–0.01 is usual
+constexpr double kMostFlavour = 0.02;                  // of what can be asked for; 0.0005–0.005 is usual
 constexpr double kTrial = 0.020;                       // kg tinted first, at most an eighth of the pot
 
 std::optional<std::array<int, 3>> rgb(const std::string& look) {
@@ -55,9 +56,11 @@ void blend(Chocolate& c, const Chocolate& other, double share) {
 
 ColourMix mix(const Colour& c, double mass) {
     ColourMix m;
-    m.plain = c.letDown.value * mass;
-    m.colour = c.strength.value * (mass - m.plain);
-    m.strong = mass - m.plain - m.colour;
+    m.flavour = c.flavour.value * mass;
+    const double rest = mass - m.flavour;
+    m.plain = c.letDown.value * rest;
+    m.colour = c.strength.value * (rest - m.plain);
+    m.strong = rest - m.plain - m.colour;
     m.trialChocolate = std::min(kTrial, m.strong / 8);
     m.trialColour = m.strong > 0 ? m.trialChocolate * m.colour / m.strong : 0;
     return m;
@@ -65,6 +68,7 @@ ColourMix mix(const Colour& c, double mass) {
 
 std::string lookOf(const Colour& c, const std::string& baseLook) {
     const auto strong = rgb(c.look), plain = rgb(baseLook);
+    if (c.second.empty() && c.strength.value == 0) return baseLook;  // only flavoured
     if (!strong || !plain) return c.look;
     std::array<int, 3> v{};
     for (size_t i = 0; i < 3;
@@ -103,7 +107,7 @@ std::vector<Problem> problems(const Colour& c, const Library& lib) {
             out.push_back({"A blend holds some of both chocolates.", at + "secondShare"});
     }
     if (!(c.strength.value >= kWeakest && c.strength.value <= kStrongest) &&
-        !(c.strength.value == 0 && !c.second.empty()))
+        !(c.strength.value == 0 && (!c.second.empty() || c.flavour.value > 0)))
         out.push_back(
             {fmt::format("Oil colour is stirred in at 0.3 to 1 %; {} would {}.",
                          format(c.strength.value, Dimension::Percent, UnitSystem::Metric),
@@ -111,6 +115,10 @@ std::vector<Problem> problems(const Colour& c, const Library& lib) {
              at + "strength"});
     if (!(c.letDown.value >= 0 && c.letDown.value <= 0.95))
         out.push_back({"A pastel is let down with 0 to 95 % of plain chocolate.", at + "letDown"});
+    if (!(c.flavour.value >= 0 && c.flavour.value <= kMostFlavour))
+        out.push_back({fmt::format("Flavour oil is stirred in at 0.05 to 0.5 %; {} would soften the chocolate.",
+                                   format(c.flavour.value, Dimension::Percent, UnitSystem::Metric)),
+                       at + "flavour"});
     if (!rgb(c.look)) out.push_back({"“" + c.look + "” is not a colour for the screen; write #5B7FB0.", at + "look"});
     return out;
 }

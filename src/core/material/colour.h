@@ -14,6 +14,8 @@ struct Colour {
     Measure strength = 0.005;      ///< kg of oil colour in a kg of the strong colour; 0.003–0.01 (common practice, no
                                    ///< source); a blend may have none
     Measure letDown = 0;           ///< share of the pot that is plain base: a pastel
+    Measure flavour = 0;           ///< kg of flavour oil in a kg of the pot; 0: none
+    std::string flavourName;       ///< "orange"; empty: of flavour oil
     std::string look = "#5B7FB0";  ///< of the strong colour, for drawings only
     std::string extra;
     bool operator==(const Colour&) const = default;
@@ -24,9 +26,11 @@ struct ColourMix {
     double colour = 0;                           ///< of oil colour in all
     double strong = 0, plain = 0;                ///< base in the strong colour, base that lets it down
     double trialChocolate = 0, trialColour = 0;  ///< tinted first, set and looked at, then stirred into the rest
+    double flavour = 0;                          ///< of flavour oil, beside all of it
 };
 
-/// Balances a pot: colour + strong + plain = mass, colour / (colour + strong) = strength, plain / mass = letDown.
+/// Balances a pot: colour + strong + plain + flavour = mass, colour / (colour + strong) = strength, plain / (mass −
+/// flavour) = letDown.
 /// @param mass kg of the whole pot, above 0
 ColourMix mix(const Colour& colour, double mass);
 

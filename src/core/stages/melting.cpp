@@ -11,9 +11,31 @@ namespace uovo {
 namespace {
 
 constexpr int kMostBatches = 12;
+
+/// How a pot is flavoured: by drops where they can be counted.
+std::string flavourWords(const Plan& plan, const material::Library& lib, const material::Colour& c, const MeltPlan& m) {
+    constexpr double kCounted = 60;  // drops; more are weighed
+    const double each = m.colour->flavour / m.batches;
+    const auto& drop = lib.kitchen.at("oilDrop");
+    const std::string grams = format(each, Dimension::Mass, plan.units, Detail::Fine),
+                      of = c.flavourName.empty() ? std::string("flavour oil") : c.flavourName + " oil";
+    const auto drops = [&](double kg) { return std::max(1.0, std::round(each / kg)); };
+    const std::string much =
+        drops(drop.value) > kCounted
+            ? grams
+            : fmt::format("{:.0f} {} ({}; by the dropper it may be {:.0f} to {:.0f})", drops(drop.value),
+                          drops(drop.value) == 1 ? "drop" : "drops", grams, drops(drop.high), drops(drop.low));
+    return fmt::format(
+        "Flavour: {} of {}{}, as warm as the chocolate, stirred in when it is {}. Oil that is sold for "
+        "food only: an extract with water or alcohol in it makes chocolate seize. Taste it before more.",
+        much, of, m.batches > 1 ? " into each batch" : "",
+        m.coating.tempered ? "tempered" : "melted and no longer hot");
+}
+
 /// The sentences of how a pot is coloured.
 std::vector<std::string> mixingWords(const Plan& plan, const material::Library& lib,
-                                     const std::vector<batch::Pot>& pots, const batch::Pot& pot, const MeltPlan& m) {
+                                     const std::vector<batch::Pot>& pots, const batch::Pot& pot,
+                                     const material::Colour& colour, const MeltPlan& m) {
     const auto& mix = *m.colour;
     const auto g = [&](double kg) {
         return format(kg, Dimension::Mass, plan.units, kg < 0.01 ? Detail::Fine : Detail::Normal);
@@ -27,8 +49,9 @@ std::vector<std::string> mixingWords(const Plan& plan, const material::Library& 
         out.push_back(fmt::format(
             "Melt {} of {} and {} of {} together and stir until it is one colour; its seed is of the same two.",
             g(all - other), lowerFirst(lib.find(chocolate->base)->name), g(other), lowerFirst(second->name)));
-        if (!(mix.colour > 0)) return out;
     }
+    if (mix.flavour > 0) out.push_back(flavourWords(plan, lib, colour, m));
+    if (!(mix.colour > 0)) return out;
     std::string first =
         fmt::format("Oil colour only: one with water in it makes chocolate seize. Take {} of {} and {} of colour.",
                     g(mix.strong + mix.plain), base, g(mix.colour));
@@ -132,7 +155,7 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
         for (const auto& c : plan.colours)
             if (c.id == pot.key.chocolate && pot.melt > 0) {
                 m.colour = material::mix(c, pot.melt);
-                m.mixing = mixingWords(plan, lib, pots, pot, m);
+                m.mixing = mixingWords(plan, lib, pots, pot, c, m);
             }
         out.push_back(std::move(m));
     }

@@ -173,11 +173,17 @@ Shopping shopping(const Plan& plan, const material::Library& library, const Plan
             line.need += part * pot.melt;
             if (price.count(id)) line.cost += part * pot.consumed * price[id];
         }
-        for (const auto& c : plan.colours)
-            if (c.id == pot.key.chocolate && c.strength.value > 0)
-                supply("Oil colour, " + lowerFirst(c.name),
-                       format(material::mix(c, pot.melt).colour, Dimension::Mass, plan.units, Detail::Fine),
-                       format(pot.melt, Dimension::Mass, plan.units) + " of " + lowerFirst(chocolate->name));
+        for (const auto& c : plan.colours) {
+            if (c.id != pot.key.chocolate) continue;
+            const auto mix = material::mix(c, pot.melt);
+            const auto oil = [&](const std::string& what, double kg) {
+                if (kg > 0)
+                    supply(what, format(kg, Dimension::Mass, plan.units, Detail::Fine),
+                           format(pot.melt, Dimension::Mass, plan.units) + " of " + lowerFirst(chocolate->name));
+            };
+            oil("Oil colour, " + lowerFirst(c.name), mix.colour);
+            oil("Flavour oil, " + (c.flavourName.empty() ? lowerFirst(c.name) : c.flavourName), mix.flavour);
+        }
     }
     for (auto& l : out.lines) {
         l.packets = batch::packetsToBuy(l.need, l.have, l.packet);

@@ -52,11 +52,22 @@ private:
         if (w.molds > 1) words += fmt::format(" {} molds take {}.", w.molds, mass((b.massA + b.massB) * w.molds));
         if (w.cost > 0) words += fmt::format(" {:.2f} for {}.", w.cost, w.molds == 1 ? "it" : "all of them");
         const int casts = (known_.make + w.molds - 1) / w.molds;
-        words += fmt::format(" It stands about {:.0f} casts; the first one{} is thrown away.", w.life,
-                             w.firstCast > 0 ? fmt::format(", {} of chocolate,", mass(w.firstCast)) : "");
-        if (casts + 1 > w.life) {
-            a.tone = Tone::Weak;
-            words += fmt::format(" {} from each is more than that.", casts);
+        if (wish.there && wish.casts > 0) {
+            const double left = w.life - wish.casts;
+            words += fmt::format(" It has made {}; one stands about {:.0f}.",
+                                 counted(static_cast<size_t>(wish.casts), "cast"), w.life);
+            if (casts > left) {
+                a.tone = Tone::Weak;
+                words += left < 1 ? std::string(" Look whether its face is dull or torn, and pour a new one in time.")
+                                  : fmt::format(" {} more may be one too many: pour a new one in time.", casts);
+            }
+        } else {
+            words += fmt::format(" It stands about {:.0f} casts; the first one{} is thrown away.", w.life,
+                                 w.firstCast > 0 ? fmt::format(", {} of chocolate,", mass(w.firstCast)) : "");
+            if (casts + 1 > w.life) {
+                a.tone = Tone::Weak;
+                words += fmt::format(" {} from each is more than that.", casts);
+            }
         }
         if (!wish.allergens.empty()) words += fmt::format(" It carries what the original is of: {}.", wish.allergens);
         a.sentence = std::move(words);

@@ -296,8 +296,8 @@ std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const mate
                                 const PieceAnswers& known) {
     const StepTeller t(piece, plan, lib, known);
     std::vector<Answer> out = t.order();
-    for (auto list : {moldAnswers(piece, plan, lib, known), t.toppings(), decorAnswers(piece, plan, lib, known),
-                      t.pieces(), t.served()})
+    for (auto list : {laceAnswers(piece, plan, lib, known), moldAnswers(piece, plan, lib, known), t.toppings(),
+                      decorAnswers(piece, plan, lib, known), t.pieces(), t.served()})
         for (auto& a : list) out.push_back(std::move(a));
     if (auto a = t.around()) out.push_back(std::move(*a));
     if (auto a = t.eaten()) out.push_back(std::move(*a));

@@ -25,6 +25,9 @@ std::optional<Answer> besideAnswer(const Piece& piece, const Plan& plan, const m
 std::vector<Answer> stepAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
                                 const PieceAnswers& known);
 
+/// Nets of piped lines: whether they hang together, a sentence each.
+std::vector<Answer> laceAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
+                                const PieceAnswers& known);
 /// Molds of one's own that are taken for a piece, a sentence each.
 std::vector<Answer> moldAnswers(const Piece& piece, const Plan& plan, const material::Library& library,
                                 const PieceAnswers& known);

@@ -143,6 +143,18 @@ private:
         note(
             tr("0.3 to 1 % colour it; a pastel is a strong colour let down with white. A blend of two chocolates may "
                "have none: 0 %."));
+        heading(tr("Flavour"));
+        words({tr("Flavour oil"), QStringLiteral("colourFlavourName")}, qstring(now.flavourName),
+              [this](const QString& said) {
+                  edit(tr("Name a flavour"), [&](material::Colour& c) { c.flavourName = said.toStdString(); });
+                  return QString();
+              })
+            ->edit()
+            ->setMaxLength(40);
+        share(tr("Flavour oil in the pot"), "flavour", &material::Colour::flavour);
+        note(
+            tr("0.05 to 0.5 %, by how strong the oil is: its label says. Drops are counted for the pot on its card. A "
+               "pot that is only flavoured has no colour: 0 %."));
     }
 
     void takers() {

@@ -5,6 +5,8 @@
 #include <QTimer>
 #include <thread>
 
+#include "core/form/decimate.h"
+#include "core/form/unite.h"
 #include "core/quantity/free_name.h"
 #include "core/stages/cut_apart.h"
 #include "core/words/words.h"
@@ -20,10 +22,12 @@ class MoldPage : public Page {
     Q_DECLARE_TR_FUNCTIONS(MoldPage)
 
 public:
-    MoldPage(Session& session, std::function<void(std::optional<SolidScene>)> show, std::function<void()> again)
+    MoldPage(Session& session, std::function<void(std::optional<SolidScene>)> show, std::function<void()> again,
+             std::function<void()> thing)
         : Page(session, "moldPage"),
           show_(std::move(show)),
           again_(std::move(again)),
+          thing_(std::move(thing)),
           id_(session.piece() ? session.piece()->id : "") {
         const Piece* piece = session.piece();
         if (!piece) {
@@ -34,8 +38,16 @@ public:
         said_ = wrapped({}, "");
         said_->setObjectName(QStringLiteral("moldSaid"));
         box_->addWidget(said_);
+        if (piece->family().byWater && thing_)
+            button(tr("Its outline from a picture …"), QStringLiteral("moldThing"), thing_)
+                ->setToolTip(tr("The thing beside a coin: nearer to its shape than a silhouette"));
         tick(tr("The mold is there already"), QStringLiteral("moldThere"), piece->mold.there,
              [this](bool on) { edit(tr("Say whether the mold is there"), [on](MoldWish& m) { m.there = on; }); });
+        figure({tr("Casts it has made"), QStringLiteral("mold/casts"), "pieces/" + id_ + "/mold/casts"},
+               session_.typing(Dimension::Count, "", nullptr), Measure(piece->mold.casts), [this](const Measure& v) {
+                   edit(tr("Say what a mold has made"),
+                        [&](MoldWish& m) { m.casts = static_cast<int>(std::lround(v.value)); });
+               });
         figures(piece->mold);
         changes(*piece);
         for (const auto& words : cautionTexts({"own-mold", "raw-original"}, session.library())) note(qstring(words));
@@ -144,10 +156,14 @@ private:
                                [](const form::Mesh& m) { return form::hollowed(m, kHollow); });
                    });
         }
+        if (form::fromFile(piece.shape)) {
+            unite_ = button(tr("Make its bodies one"), QStringLiteral("moldUnite"), [this] { unite(); });
+            unite_->setToolTip(tr("A new surface round all of it, where bodies or faces pass through each other"));
+        }
         button(tr("Export the original …"), QStringLiteral("moldExport"), [this] { exportIt(); });
         busy_ = new QProgressBar;
         busy_->setObjectName(QStringLiteral("moldBusy"));
-        busy_->setAccessibleName(tr("Looking for cuts"));
+        busy_->setAccessibleName(tr("Working on the original"));
         busy_->setTextVisible(false);
         busy_->setRange(0, 0);
         busy_->hide();
@@ -201,36 +217,76 @@ private:
         if (!mesh) return tell(tr("It is still being computed: try again in a moment."));
         auto changed = change(*mesh);
         if (!changed) return tell(qstring(changed.error().sentence));
+        keepAs(label, std::move(*changed));
+    }
+    /// The piece gets another model.
+    void keepAs(const QString& label, form::Mesh mesh) {
         tell({});
         session_.document().edit(label, [&](Plan& plan) {
             for (auto& p : plan.pieces) {
                 if (p.id != id_) continue;
                 const std::string name =
                     freeName(p.shape.mesh, " ", [&](const auto& n) { return plan.meshes.contains(n); });
-                plan.meshes[name] = std::make_shared<const form::Mesh>(std::move(*changed));
+                plan.meshes[name] = std::make_shared<const form::Mesh>(std::move(mesh));
                 p.shape.mesh = name;
                 p.shape.values["scale"] = Measure(1);
             }
         });
     }
 
+    /// A second press of a button whose work is under way stops it. @returns whether anything was under way
+    bool stopped(const QPushButton* pressed) {
+        if (!busy_->isVisible()) return false;
+        if (pressed == working_) worker_.request_stop();
+        return true;
+    }
+    void work(QPushButton* button) {
+        tell({});
+        working_ = button;
+        busy_->show();
+        button->setText(tr("Stop"));
+    }
+    void rest(QPushButton* button, const QString& words) {
+        busy_->hide();
+        button->setText(words);
+    }
+
     void cutOff() {
-        if (worker_.joinable() && busy_->isVisible()) {
-            worker_.request_stop();
-            return;
-        }
+        if (stopped(cut_)) return;
         const auto mesh = surface();
         const Piece* p = piece();
         if (!mesh || !p) return tell(tr("It is still being computed: try again in a moment."));
-        tell({});
-        busy_->show();
-        cut_->setText(tr("Stop"));
+        work(cut_);
         auto options = moldOptions(p->mold, session_.library());
         worker_ =
             std::jthread([this, mesh = *mesh, options, lib = session_.library(), was = p->shape](std::stop_token stop) {
                 auto found = mold::branchesOf(mesh, options, lib, 1, kMostParts, stop);
                 QMetaObject::invokeMethod(this, [this, found = std::move(found), was] { cutFound(found, was); });
             });
+    }
+
+    /// Beside the window: it takes a second.
+    void unite() {
+        if (stopped(unite_)) return;
+        const auto mesh = surface();
+        const Piece* p = piece();
+        if (!mesh || !p) return tell(tr("It is still being computed: try again in a moment."));
+        work(unite_);
+        worker_ = std::jthread([this, mesh = *mesh, was = p->shape](std::stop_token stop) {
+            const auto crossings = form::crossingsOf(mesh, 1);
+            std::optional<form::Mesh> one;
+            if (crossings.pairs > 0) one = form::united(mesh, kCells, stop);
+            if (one && one->triangles.size() > io::kMostTriangles)
+                one = form::decimated(*one, io::kMostTriangles, stop);
+            const bool stopped = stop.stop_requested();
+            QMetaObject::invokeMethod(this, [this, one = std::move(one), was, stopped, crosses = crossings.pairs > 0] {
+                rest(unite_, tr("Make its bodies one"));
+                const Piece* now = piece();
+                if (stopped || !now || !(now->shape == was)) return;
+                if (!crosses) return tell(tr("Nothing passes through anything: it is one body already."));
+                keepAs(tr("Make the bodies of an original one"), *one);
+            });
+        });
     }
 
     /// At the height that a person says.
@@ -246,8 +302,7 @@ private:
     }
 
     void cutFound(const std::optional<mold::Branches>& found, const form::Part& was) {
-        busy_->hide();
-        cut_->setText(tr("Cut off what branches off"));
+        rest(cut_, tr("Cut off what branches off"));
         const Piece* p = piece();
         if (!found || !p || !(p->shape == was)) return;
         if (found->branches.size() < 2)
@@ -269,22 +324,24 @@ private:
 
     static constexpr double kHollow = 0.004;  // m
     static constexpr size_t kMostParts = 6;
+    static constexpr int kCells = 150;  ///< of the grid along its longest side
 
     std::function<void(std::optional<SolidScene>)> show_;
-    std::function<void()> again_;
+    std::function<void()> again_, thing_;
     std::string id_;
     int part_ = 0;
     double at_ = 0.5;  ///< of its height, where it is cut level
     QLabel *said_ = nullptr, *trouble_ = nullptr;
-    QPushButton* cut_ = nullptr;
+    QPushButton *cut_ = nullptr, *unite_ = nullptr, *working_ = nullptr;
     QProgressBar* busy_ = nullptr;
     std::jthread worker_;
 };
 
 }  // namespace
 
-QWidget* moldPage(Session& session, std::function<void(std::optional<SolidScene>)> show, std::function<void()> again) {
-    return new MoldPage(session, std::move(show), std::move(again));
+QWidget* moldPage(Session& session, std::function<void(std::optional<SolidScene>)> show, std::function<void()> again,
+                  std::function<void()> thing) {
+    return new MoldPage(session, std::move(show), std::move(again), std::move(thing));
 }
 
 }  // namespace uovo::desktop

@@ -11,6 +11,8 @@ namespace uovo::desktop {
 
 /// @param show puts how the mold comes off on the stage, and takes it off again
 /// @param again opens the page anew: the piece has other parts now
-QWidget* moldPage(Session& session, std::function<void(std::optional<SolidScene>)> show, std::function<void()> again);
+/// @param thing opens the page about a thing in the hand
+QWidget* moldPage(Session& session, std::function<void(std::optional<SolidScene>)> show, std::function<void()> again,
+                  std::function<void()> thing = {});
 
 }  // namespace uovo::desktop

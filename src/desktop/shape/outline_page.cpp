@@ -2,58 +2,18 @@
 
 #include <QCoreApplication>
 #include <QFileDialog>
-#include <QFileInfo>
-#include <QImageReader>
-#include <QPainter>
-#include <QPainterPath>
 #include <QSlider>
 #include <thread>
 
 #include "core/stages/narrow_place.h"
 #include "desktop/kit/page.h"
 #include "desktop/shape/letters.h"
+#include "desktop/shape/traced_view.h"
 #include "desktop/theme/theme.h"
-#include "io/trace.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
 namespace {
-
-constexpr int kSide = 2200;  // px that a larger picture is read at
-constexpr QSize kPictureShown(400, 300);
-
-struct OutlinePageWords {
-    Q_DECLARE_TR_FUNCTIONS(OutlinePage)
-};
-
-/// Reads a picture in grey, larger ones smaller. @returns it, or why not
-tl::expected<QImage, QString> readPicture(const QString& path) {
-    QImageReader reader(path);
-    reader.setAutoTransform(true);
-    const QSize size = reader.size();
-    if (!size.isValid())
-        return tl::unexpected(
-            OutlinePageWords::tr("%1 is no picture: take a PNG or JPEG file.").arg(QFileInfo(path).fileName()));
-    if (std::max(size.width(), size.height()) > kSide)
-        reader.setScaledSize(size.scaled(kSide, kSide, Qt::KeepAspectRatio));
-    const QImage image = reader.read();
-    if (image.isNull())
-        return tl::unexpected(OutlinePageWords::tr("%1 cannot be opened: %2. A smaller copy of it may do.")
-                                  .arg(QFileInfo(path).fileName(), reader.errorString()));
-    // what is clear in a picture is paper
-    QImage flat(image.size(), QImage::Format_RGB32);
-    flat.fill(Qt::white);
-    QPainter(&flat).drawImage(0, 0, image);
-    return flat.convertToFormat(QImage::Format_Grayscale8);
-}
-
-io::GreyPicture greyOf(const QImage& image) {
-    io::GreyPicture p{image.width(), image.height(), {}};
-    p.pixels.reserve(static_cast<size_t>(p.width) * static_cast<size_t>(p.height));
-    for (int y = 0; y < p.height; ++y)
-        p.pixels.insert(p.pixels.end(), image.constScanLine(y), image.constScanLine(y) + p.width);
-    return p;
-}
 
 class OutlinePage : public Page {
     Q_DECLARE_TR_FUNCTIONS(OutlinePage)
@@ -70,10 +30,8 @@ public:
         note(
             tr("A photo or scan of one figure, dark on light or light on dark, from straight above, a ruler beside it "
                "to measure by."));
-        shown_ = new QLabel;
+        shown_ = new TracedView;
         shown_->setObjectName(QStringLiteral("tracedPicture"));
-        shown_->setFixedSize(kPictureShown);
-        shown_->setAlignment(Qt::AlignCenter);
         shown_->setAccessibleName(tr("The outline"));
         box_->addWidget(shown_);
         longest_ = figure({tr("Its longer side"), "outlineLongest"}, session.typing(Dimension::Length, "mm", nullptr),
@@ -128,8 +86,8 @@ public:
     void open(const QString& path) {
         const auto read = readPicture(path);
         if (!read) return tell(read.error(), true);
-        image_ = *read;
-        picture_ = greyOf(image_);
+        shown_->setPicture(*read);
+        picture_ = greyOf(*read);
         wishes_.threshold = -1;
         word_.clear();
         trace();
@@ -175,7 +133,7 @@ private:
         if (word_.trimmed().isEmpty()) return {};
         const auto made = letters(word_, capital_, bar_);
         if (!made) return qstring(made.error().sentence);
-        image_ = {};
+        shown_->setPicture({});
         picture_ = {};
         ++asked_;
         take(*made, {});
@@ -224,52 +182,7 @@ private:
         said_->setStyleSheet(wrong ? QStringLiteral("color: %1;").arg(theme().harm.name()) : QString());
     }
 
-    void draw() {
-        QPixmap pixmap(kPictureShown * devicePixelRatioF());
-        pixmap.setDevicePixelRatio(devicePixelRatioF());
-        pixmap.fill(theme().card);
-        QPainter p(&pixmap);
-        p.setRenderHint(QPainter::Antialiasing);
-        p.setRenderHint(QPainter::SmoothPixmapTransform);
-        const QRectF box(QRect(QPoint(), kPictureShown));
-        std::function<QPointF(const form::Point2&)> at;
-        if (!image_.isNull()) {
-            const QSizeF size = QSizeF(image_.size()).scaled(box.size(), Qt::KeepAspectRatio);
-            const QRectF where(QPointF((box.width() - size.width()) / 2, (box.height() - size.height()) / 2), size);
-            p.setOpacity(0.55);
-            p.drawImage(where, image_);
-            p.setOpacity(1);
-            const double scale = size.width() / image_.width();
-            at = [=, this](const form::Point2& q) {
-                return QPointF(where.left() + (traced_.left + q[0] / traced_.pixel) * scale,
-                               where.top() + (traced_.top - q[1] / traced_.pixel) * scale);
-            };
-        } else if (!loops_.empty()) {
-            double x = 0, y = 0;
-            for (const auto& q : loops_.front()) x = std::max(x, std::abs(q[0])), y = std::max(y, std::abs(q[1]));
-            const double scale = 0.46 * std::min(box.width() / x, box.height() / y);
-            at = [=](const form::Point2& q) { return box.center() + QPointF(q[0] * scale, -q[1] * scale); };
-        }
-        if (at && !loops_.empty()) {
-            QPainterPath path;
-            for (const auto& l : loops_) {
-                for (size_t i = 0; i < l.size(); ++i) i ? path.lineTo(at(l[i])) : path.moveTo(at(l[i]));
-                path.closeSubpath();
-            }
-            QColor fill = chocolateColour("dark");
-            fill.setAlphaF(image_.isNull() ? 0.75f : 0.25f);
-            p.setBrush(fill);
-            p.setPen(QPen(theme().ring, 2));
-            p.drawPath(path);
-            if (narrow_) {
-                p.setBrush(Qt::NoBrush);
-                p.setPen(QPen(theme().harm, 2));
-                p.drawEllipse(at(narrow_->at), 10, 10);
-            }
-        }
-        p.end();
-        shown_->setPixmap(pixmap);
-    }
+    void draw() { shown_->show(loops_, traced_, narrow_ ? std::optional(narrow_->at) : std::nullopt); }
 
     void use() {
         if (loops_.empty()) return;
@@ -297,13 +210,13 @@ private:
     io::TraceWishes wishes_;
     io::GreyPicture picture_;
     io::Traced traced_;
-    QImage image_;
     std::vector<form::Loop> loops_;
     std::optional<cutting::Narrow> narrow_;  ///< of them
     double capital_ = 0.05;
     bool bar_ = true;
     int asked_ = 0;
-    QLabel *shown_, *said_;
+    TracedView* shown_;
+    QLabel* said_;
     FigureField* longest_;
     QSlider* shade_;
     WordsField* text_;

@@ -447,12 +447,20 @@ void ShapePlace::placeAnswers() {
 void ShapePlace::castChosen() {
     const Piece* piece = session_.piece();
     if (!piece) return;
-    Plan tried = session_.plan();
-    const auto id = asOriginal(tried, piece->id);
-    if (!id) return emit said(qstring(id.error().sentence), true);
-    session_.document().edit(tr("Cast a piece in a mold of its own"), [&](Plan& plan) { plan = tried; });
-    session_.select(qstring(*id));
-    emit moldWanted();
+    // beside the window: parts that reach into each other are made one
+    caster_ = std::jthread([this, was = session_.plan(), id = piece->id](std::stop_token stop) {
+        Plan tried = was;
+        auto cast = asOriginal(tried, id, stop);
+        if (stop.stop_requested()) return;
+        QMetaObject::invokeMethod(this, [this, was, tried = std::move(tried), cast = std::move(cast)] {
+            if (!cast) return emit said(qstring(cast.error().sentence), true);
+            if (!(session_.plan() == was))
+                return emit said(tr("The plan has changed meanwhile: cast it again."), false);
+            session_.document().edit(tr("Cast a piece in a mold of its own"), [&](Plan& plan) { plan = tried; });
+            session_.select(qstring(*cast));
+            emit moldWanted();
+        });
+    });
 }
 
 void ShapePlace::keepChosen() {

@@ -5,6 +5,7 @@
 #include <QSlider>
 #include <QStackedWidget>
 #include <QWidget>
+#include <thread>
 
 #include "desktop/kit/split.h"
 #include "desktop/shape/answers_column.h"
@@ -120,6 +121,7 @@ private:
     QPushButton *open_, *turn_, *map_, *egg_, *paint_, *hold_;
     std::vector<QPushButton*> sides_;
     bool turning_ = false, holding_ = false;
+    std::jthread caster_;  // last: it ends before what it speaks to
 };
 
 }  // namespace uovo::desktop

@@ -28,6 +28,7 @@
 #include "desktop/shape/outline_page.h"
 #include "desktop/shape/profile_editor.h"
 #include "desktop/shape/snap_page.h"
+#include "desktop/shape/thing_page.h"
 #include "desktop/shape/topping_page.h"
 #include "desktop/shell/command_page.h"
 #include "desktop/shell/deadline_page.h"
@@ -481,7 +482,16 @@ void MainWindow::showMold() {
                                          },
                                          [window = QPointer<MainWindow>(this)] {
                                              if (window) window->showMold();
+                                         },
+                                         [window = QPointer<MainWindow>(this)] {
+                                             if (window) window->showThing();
                                          }));
+}
+
+void MainWindow::showThing(const QString& picture) {
+    sheet_->open(tr("A thing beside a coin"), thingPage(session_, picture, [window = QPointer<MainWindow>(this)] {
+                     if (window) window->showMold();
+                 }));
 }
 
 void MainWindow::showWorking(const Answer& answer) {

@@ -38,6 +38,8 @@ public:
     LogPlace* log() const { return log_; }
     /// What a dropped file becomes: a plan that is opened, a model, an outline or a picture that is traced.
     void bringFile(const QString& path);
+    /// The page about a thing in the hand. @param picture of it beside a coin; empty: none yet
+    void showThing(const QString& picture = {});
     Sheet* sheet() const { return sheet_; }
     FrontDoor* door() const { return door_; }
     /// Opens where one arrives: a wish, plans of before, plans to look at.

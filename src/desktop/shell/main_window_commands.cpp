@@ -188,6 +188,7 @@ void MainWindow::addCommands() {
     onShape(tr("Lay the piece beside another"), "Ctrl+Shift+B", [this] { emit shape_->besideWanted(); });
     onShape(tr("Keep the piece for other plans"), "Ctrl+Shift+K", [this] { shape_->keep(); });
     onShape(tr("Cast the piece in a mold of its own"), "Ctrl+Alt+K", [this] { shape_->cast(); });
+    onShape(tr("A thing beside a coin, as an original …"), "Ctrl+Alt+O", [this] { showThing(); });
     onShape(tr("Copy the piece beside it"), "Ctrl+Shift+D", presses("copyPiece"));
     onShape(tr("Move the piece up the shelf"), "Alt+Shift+Up", presses("pieceUp"));
     onShape(tr("Move the piece down the shelf"), "Alt+Shift+Down", presses("pieceDown"));

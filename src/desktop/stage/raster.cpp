@@ -172,7 +172,8 @@ QImage Raster::shaded() const {
                 QRgb colour = surface.rgb;
                 if (t.places >= 0) {
                     const auto& at = places_[static_cast<size_t>(t.places)].at;
-                    colour = patternedAt(at[0] * p.a + at[1] * p.b + at[2] * c, surface);
+                    colour =
+                        report::patternedOver(surface.rgb, *surface.patterns, at[0] * p.a + at[1] * p.b + at[2] * c);
                 }
                 line[x] = shade(t.normal[0] * p.a + t.normal[1] * p.b + t.normal[2] * c, surface,
                                 t.wall[0] * p.a + t.wall[1] * p.b + t.wall[2] * c,
@@ -198,21 +199,6 @@ QImage Raster::shaded() const {
 static float shoulder(float lit) {
     constexpr float kFrom = 195, kRoom = 255 - kFrom;
     return lit <= kFrom ? std::max(0.f, lit) : kFrom + kRoom * (1 - std::exp(-(lit - kFrom) / (1.35f * kRoom)));
-}
-
-QRgb Raster::patternedAt(const QVector3D& place, const Surface& s) {
-    float r = static_cast<float>(qRed(s.rgb)), g = static_cast<float>(qGreen(s.rgb)),
-          b = static_cast<float>(qBlue(s.rgb));
-    for (const auto& pattern : *s.patterns) {
-        bool edge = false;
-        const float k = pattern.at(place, edge);
-        if (k <= 0) continue;
-        const QRgb over = edge && pattern.edge ? pattern.edge : pattern.colour;
-        r += (static_cast<float>(qRed(over)) - r) * k;
-        g += (static_cast<float>(qGreen(over)) - g) * k;
-        b += (static_cast<float>(qBlue(over)) - b) * k;
-    }
-    return qRgb(static_cast<int>(r), static_cast<int>(g), static_cast<int>(b));
 }
 
 QRgb Raster::shade(const QVector3D& normal, const Surface& s, float wall, const LightTable& table, QRgb patterned) {

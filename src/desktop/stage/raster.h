@@ -5,7 +5,7 @@
 #include <QVector3D>
 #include <vector>
 
-#include "desktop/stage/pattern.h"
+#include "report/pattern.h"
 
 namespace uovo::desktop {
 
@@ -25,9 +25,9 @@ struct Surface {
     float shade = 0.0f;  ///< 0 outside, up to 1: darker, for the inside of a bowl
     QColor veil;         ///< mixed in by `veiled`
     float veiled = 0.0f;
-    QRgb rgb = 0, veilRgb = 0;                       ///< of `base` and `veil`, set by the raster
-    const std::vector<Pattern>* patterns = nullptr;  ///< what lies on it; not owned
-    const std::vector<QRgb>* map = nullptr;          ///< colours from thin to thick instead of `base`; not owned
+    QRgb rgb = 0, veilRgb = 0;                               ///< of `base` and `veil`, set by the raster
+    const std::vector<report::Pattern>* patterns = nullptr;  ///< what lies on it; not owned
+    const std::vector<QRgb>* map = nullptr;  ///< colours from thin to thick instead of `base`; not owned
 };
 
 class LightTable;
@@ -73,8 +73,6 @@ private:
     };
     static QRgb shade(const QVector3D& normal, const Surface& surface, float wall, const LightTable& table,
                       QRgb patterned);
-    /// What is seen at a place of a surface with patterns.
-    static QRgb patternedAt(const QVector3D& place, const Surface& surface);
 
     int width_, height_;
     std::vector<Pixel> pixels_;

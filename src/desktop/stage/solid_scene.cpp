@@ -171,40 +171,11 @@ SolidBody wallBody(const form::Mesh& middle, const std::vector<double>& thicknes
     return body;
 }
 
-namespace {
-
-/// Over a former the last coat is seen from outside, in a mold the first; a brush in places does not cover it.
-std::string seenOf(const Piece& piece, const std::vector<PlannedCoat>& coats, bool outside) {
-    std::string seen;
-    for (const auto& c : coats) {
-        if (c.way == coat::Way::Press || (c.way == coat::Way::Brush && c.where != coat::Where::All)) continue;
-        seen = piece.chocolateOf(c);
-        if (!outside) break;
-    }
-    return seen.empty() ? piece.chocolate : seen;
-}
-
-}  // namespace
-
-std::string shownChocolate(const Piece& piece) {
-    return piece.coats().empty() ? piece.chocolate : seenOf(piece, piece.coats(), piece.family().outside);
-}
-
-std::string shownChocolate(const Piece& piece, const form::Item& item, bool coated) {
-    if (!coated) {
-        const auto casts = piece.castsOf(item);
-        return casts.empty() ? piece.chocolate : piece.chocolateOf(piece.casts()[casts.front()]);
-    }
-    std::vector<PlannedCoat> coats;
-    for (const size_t k : piece.coatsOn(item)) coats.push_back(piece.coats()[k]);
-    return seenOf(piece, coats, item.shape.outside);
-}
-
 std::vector<std::string> chocolatesOf(const Piece& piece) {
     std::vector<std::string> out{piece.chocolate};
     for (const auto& c : piece.coats()) out.insert(out.end(), {c.item, piece.chocolateOf(c)});
     for (const auto& c : piece.casts()) out.insert(out.end(), {c.item, piece.chocolateOf(c)});
-    for (auto& key : patternKeys(piece)) out.push_back(std::move(key));
+    for (auto& key : report::patternKeys(piece)) out.push_back(std::move(key));
     return out;
 }
 
@@ -296,15 +267,15 @@ SolidScene sceneOf(const Piece& piece, const PieceAnswers& answers, bool egg) {
         if (made->meridian && s.bodies.size() == 1) s.bodies.front().name = QString::fromStdString(piece.name);
         for (size_t k = 0; k < s.bodies.size() && k < made->assembly.items.size(); ++k)
             if (made->assembly.items[k].edible)
-                s.bodies[k].patterns =
-                    patternsOf(piece, answers, made->assembly.items[k].key, form::bounds(s.bodies[k].mesh));
+                s.bodies[k].patterns = report::patternsOf(piece, answers, made->assembly.items[k].key,
+                                                          form::bounds(s.bodies[k].mesh), chocolateColour);
     } else if (made) {  // smoother than its triangles
         std::vector<double> wall;
         SolidBody b = meshBody(
             form::wallOfRevolution(made->meridian->profile, made->meridian->coats.wall, 72, 34, &wall), chocolate);
         b.wall.assign(wall.begin(), wall.end());
         b.name = QString::fromStdString(piece.name);
-        b.patterns = patternsOf(piece, answers, {}, form::bounds(b.mesh));
+        b.patterns = report::patternsOf(piece, answers, {}, form::bounds(b.mesh), chocolateColour);
         s.bodies.push_back(std::move(b));
         measure(s);
     }

@@ -8,7 +8,8 @@
 
 #include "core/answers/answers.h"
 #include "core/form/mesh.h"
-#include "desktop/stage/pattern.h"
+#include "core/stages/shown.h"
+#include "report/pattern.h"
 
 namespace uovo::desktop {
 
@@ -16,12 +17,12 @@ inline constexpr double kMapThin = 0.0005, kMapThick = 0.006;  ///< m, ends of t
 
 /// One closed body of a scene.
 struct SolidBody {
-    form::Mesh mesh;                 ///< at its place, m
-    std::vector<QVector3D> normals;  ///< three a triangle: smooth within a face, sharp at creases
-    std::vector<float> wall;         ///< m at each corner, or empty
-    std::vector<char> hatch;         ///< corners that are hatched, or empty
-    std::vector<Pattern> patterns;   ///< decorations and toppings on it, the first lowest
-    QVector3D apart;                 ///< m it moves when the scene is pulled apart
+    form::Mesh mesh;                        ///< at its place, m
+    std::vector<QVector3D> normals;         ///< three a triangle: smooth within a face, sharp at creases
+    std::vector<float> wall;                ///< m at each corner, or empty
+    std::vector<char> hatch;                ///< corners that are hatched, or empty
+    std::vector<report::Pattern> patterns;  ///< decorations and toppings on it, the first lowest
+    QVector3D apart;                        ///< m it moves when the scene is pulled apart
     QColor colour;
     QString name;
 };
@@ -105,11 +106,6 @@ struct SolidHit {
 };
 /// The nearest place under `point`, the section taken into account; none: paper.
 std::optional<SolidHit> under(const SolidScene& scene, const SolidView& view, const QSizeF& size, const QPointF& point);
-
-/// The chocolate of the coat that is seen from outside.
-std::string shownChocolate(const Piece& piece);
-/// The same of one of its parts. @param coated its wall is made by coats, else it is cast
-std::string shownChocolate(const Piece& piece, const form::Item& item, bool coated);
 /// All that decides on the colours that are seen; equal where they are.
 std::vector<std::string> chocolatesOf(const Piece& piece);
 

@@ -1,4 +1,4 @@
-#include "desktop/stage/pattern.h"
+#include "report/pattern.h"
 
 #include <fmt/format.h>
 
@@ -7,9 +7,8 @@
 #include <cstdint>
 
 #include "core/stages/rim_ring.h"
-#include "desktop/theme/theme.h"
 
-namespace uovo::desktop {
+namespace uovo::report {
 namespace {
 
 using Decor = DecorateStep::Way;
@@ -118,7 +117,7 @@ float Pattern::at(const QVector3D& place, bool& isEdge) const {
 }
 
 std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers, const std::string& item,
-                                const form::Box& box) {
+                                const form::Box& box, const std::function<QColor(const std::string&)>& lookOf) {
     std::vector<Pattern> out;
     const auto size = box.size();
     Pattern base;
@@ -147,7 +146,7 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
         const auto* done = answers.decoration(i);
         if (!d || !done || !mine(d->item)) continue;
         Pattern p = base;
-        p.colour = chocolateColour(piece.chocolateOf(*d)).rgb();
+        p.colour = lookOf(piece.chocolateOf(*d)).rgb();
         p.width = float(std::max(0.001, d->width.value));
         p.cover = float(d->cover);
         const double area = std::max(1e-6, answers.made->area);
@@ -187,7 +186,7 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
                 std::string below = piece.chocolate;
                 for (const auto& b : done->bares)
                     if (b.mean <= d->thick.value) below = b.chocolate;
-                p.colour = chocolateColour(below).rgb();
+                p.colour = lookOf(below).rgb();
                 break;
             }
             case Decor::Splatter:
@@ -215,12 +214,12 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
                 break;
             case Decor::Flood:
                 p.kind = Pattern::Kind::Fields;
-                p.edge = chocolateColour(piece.chocolateOf(*d)).darker(150).rgb();
+                p.edge = lookOf(piece.chocolateOf(*d)).darker(150).rgb();
                 p.width = 0.016f;
                 break;
             case Decor::Grain:
                 p.kind = Pattern::Kind::Grain;
-                p.colour = chocolateColour(piece.chocolate).darker(150).rgb();
+                p.colour = lookOf(piece.chocolate).darker(150).rgb();
                 break;
             case Decor::Tilt:
                 p.kind = Pattern::Kind::Aslant;
@@ -229,7 +228,7 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
                 p.kind = Pattern::Kind::Repeats;
                 p.times = std::max(1, d->times);
                 p.width = 2.2f * p.width;
-                p.edge = chocolateColour(piece.chocolateOf(*d)).darker(130).rgb();
+                p.edge = lookOf(piece.chocolateOf(*d)).darker(130).rgb();
                 break;
             case Decor::Strips:
                 p.kind = Pattern::Kind::Lines;
@@ -238,7 +237,7 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
             case Decor::Petals:
                 p.kind = Pattern::Kind::Repeats;
                 p.times = ring ? ring->times() : d->times;
-                p.edge = chocolateColour(piece.chocolateOf(*d)).darker(130).rgb();
+                p.edge = lookOf(piece.chocolateOf(*d)).darker(130).rgb();
                 break;
         }
         if (ring && d->way != Decor::Drizzle && !d->ofPaste()) {  // comes back round the rim
@@ -249,6 +248,20 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
         out.push_back(p);
     }
     return out;
+}
+
+QRgb patternedOver(QRgb own, const std::vector<Pattern>& patterns, const QVector3D& place) {
+    float r = static_cast<float>(qRed(own)), g = static_cast<float>(qGreen(own)), b = static_cast<float>(qBlue(own));
+    for (const auto& pattern : patterns) {
+        bool edge = false;
+        const float k = pattern.at(place, edge);
+        if (k <= 0) continue;
+        const QRgb over = edge && pattern.edge ? pattern.edge : pattern.colour;
+        r += (static_cast<float>(qRed(over)) - r) * k;
+        g += (static_cast<float>(qGreen(over)) - g) * k;
+        b += (static_cast<float>(qBlue(over)) - b) * k;
+    }
+    return qRgb(static_cast<int>(r), static_cast<int>(g), static_cast<int>(b));
 }
 
 std::vector<std::string> patternKeys(const Piece& piece) {
@@ -264,4 +277,4 @@ std::vector<std::string> patternKeys(const Piece& piece) {
     return out;
 }
 
-}  // namespace uovo::desktop
+}  // namespace uovo::report

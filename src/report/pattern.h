@@ -2,11 +2,12 @@
 #pragma once
 #include <QColor>
 #include <QVector3D>
+#include <functional>
 #include <vector>
 
 #include "core/stages/figures.h"
 
-namespace uovo::desktop {
+namespace uovo::report {
 
 /// One decoration or topping as it is painted. Lengths in m, places as in the scene.
 struct Pattern {
@@ -35,10 +36,13 @@ struct Pattern {
 };
 
 /// What is seen on a body of a piece: decorations and toppings, the first lies lowest.
-/// @param item key of the part that the body is; empty: the whole @param low, high m, of the body's box
+/// @param item key of the part that the body is; empty: the whole @param box m, of the body
+/// @param lookOf the colour of a chocolate by its id
 std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers, const std::string& item,
-                                const form::Box& box);
+                                const form::Box& box, const std::function<QColor(const std::string&)>& lookOf);
+/// What is seen at a place of a body: its own colour under them.
+QRgb patternedOver(QRgb own, const std::vector<Pattern>& patterns, const QVector3D& place);
 /// All that decides on them; equal where they are.
 std::vector<std::string> patternKeys(const Piece& piece);
 
-}  // namespace uovo::desktop
+}  // namespace uovo::report
