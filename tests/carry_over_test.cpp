@@ -31,7 +31,7 @@ json figuresOf(const Plan& plan) {
         json& p = out["pieces"][a->id];
         for (const auto& problem : a->problems) p["problems"].push_back(problem.sentence);
         for (const auto& x : a->answers)
-            if (!x.id.starts_with("order/"))  // rules of order came with version 2
+            if (!x.id.starts_with("order/") && x.id != "net")  // rules of order and nets came with version 2
                 p["answers"][x.id] = {number(x.figure.value), number(x.figure.low), number(x.figure.high)};
         if (!a->strength) continue;
         for (const auto& c : a->strength->cases)

@@ -4,6 +4,7 @@
 
 #include "core/day/day.h"
 #include "core/setting/topping.h"
+#include "core/stages/sheets.h"
 #include "core/stages/shopping.h"
 #include "core/words/decor_words.h"
 #include "io/data.h"
@@ -361,6 +362,66 @@ TEST_CASE("figures of a decoration that cannot be are told beside their field") 
     const auto a = test::answersOf(decorated(halfBall(), heavy));
     CHECK(said(a, "decoration/")->tone == Tone::Weak);
     CHECK(said(a, "decoration/")->sentence.find("more than the piece itself weighs") != std::string::npos);
+}
+
+TEST_CASE("a stencil's strip has whole repeats, and goes round a rim when it is laid end to end") {
+    for (const double every : {0.011, 0.02, 0.037, 0.09}) {
+        DecorateStep d = usual(Way::Stencil);
+        d.every = Measure(every);
+        d.name = "heart";
+        const Plan plan = decorated(halfBall(), d);
+        const auto a = test::answersOf(plan, test::withoutDay());
+        const auto strip = stencilStrip(plan.pieces[0], d, *a.pieces[0]->made);
+        const auto ring = rimRing(plan.pieces[0], d, *a.pieces[0]->made);
+        INFO("every " << every);
+        REQUIRE(strip);
+        REQUIRE(ring);
+        CHECK(strip->round);
+        const int many = int(strip->openings.size());
+        CHECK((strip->laid - (strip->lastOnly > 0)) * many + strip->lastOnly == ring->times());
+        double left = 1, right = -1;
+        for (const auto& p : strip->outline) left = std::min(left, p[0]), right = std::max(right, p[0]);
+        CHECK((right - left) / many == Approx(ring->spacing));
+        if (strip->openings.size() > 1) CHECK(right - left <= 0.18);
+        std::vector<form::Loop> all{strip->outline};
+        all.insert(all.end(), strip->openings.begin(), strip->openings.end());
+        CHECK_FALSE(form::crossesItself(all));  // openings keep clear of each other and of the edge
+        // a heart stands on its tip: it is widest above its middle
+        const auto& heart = strip->openings[0];
+        double lowest = 1, widest = 0, at = 0;
+        for (const auto& p : heart) lowest = std::min(lowest, p[1]);
+        for (const auto& p : heart)
+            for (const auto& q : heart)
+                if (std::abs(p[1] - q[1]) < 2e-4 && std::abs(p[0] - q[0]) > widest)
+                    widest = std::abs(p[0] - q[0]), at = p[1];
+        CHECK(at - lowest > 0.5 * strip->size);
+    }
+}
+
+TEST_CASE("over a face a stencil leaves open what is to be covered, as far as its openings keep apart") {
+    for (const double cover : {0.1, 0.25, 0.4}) {
+        DecorateStep d = usual(Way::Stencil);
+        d.cover = cover;
+        d.name = "square";
+        const Plan plan = decorated(halfBall(), d);
+        const auto a = test::answersOf(plan, test::withoutDay());
+        const auto strip = stencilStrip(plan.pieces[0], d, *a.pieces[0]->made);
+        REQUIRE(strip);
+        CHECK_FALSE(strip->round);
+        CHECK(strip->laid == 1);
+        const double open = std::abs(form::signedArea(strip->openings[0]));
+        CHECK(open / (strip->spacing * strip->spacing) == Approx(cover).epsilon(0.02));
+        const auto sheets = sheetPlan(plan, lib(), a);
+        REQUIRE(sheets.stencils.size() == 1);
+        CHECK_FALSE(sheets.empty());
+    }
+    DecorateStep d = usual(Way::Stencil);
+    CHECK(stencilFigure(d) == "leaf");
+    d.name = "Grandmother's lace";
+    CHECK(stencilFigure(d) == "leaf");
+    const Plan plan = decorated(halfBall(), usual(Way::Drizzle));
+    const auto a = test::answersOf(plan, test::withoutDay());
+    CHECK_FALSE(stencilStrip(plan.pieces[0], usual(Way::Drizzle), *a.pieces[0]->made));
 }
 
 }  // namespace uovo::decoration_test

@@ -181,16 +181,14 @@ TEST_CASE("what is stopped comes back with nothing, and little is counted where 
     CHECK(cellOf(two, 100) == Approx(bounds(two).size().x / 100));
 }
 
-TEST_CASE("a model of bodies in each other is one body when it is read, and says so") {
+TEST_CASE("a model of bodies in each other says so when it is read") {
     const test::Folder folder("unite");
     const Mesh two = both(ball(0.02), moved(ball(0.015), {0.02, 0.001, 0.0004}));
     REQUIRE(io::writeMeshFile(folder("two.stl"), two));
     const auto read = io::readMeshBytes(test::contents(folder("two.stl")), "stl");
     REQUIRE(read);
-    CHECK(read->report.shells == 1);
-    CHECK(read->report.sound());
-    CHECK(read->mesh.triangles.size() <= io::kMostTriangles);
-    CHECK(read->remarks.find("2 bodies in each other") != std::string::npos);
+    CHECK(read->report.shells == 2);  // thin walls would suffer on a grid: a person says whether
+    CHECK(read->remarks.find("2 bodies, some of them in each other") != std::string::npos);
     REQUIRE(io::writeMeshFile(folder("apart.stl"), both(ball(0.02), moved(ball(0.02), {0.05, 0, 0}))));
     const auto apart = io::readMeshBytes(test::contents(folder("apart.stl")), "stl");
     REQUIRE(apart);

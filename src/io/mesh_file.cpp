@@ -23,8 +23,6 @@
 namespace uovo::io {
 namespace {
 
-constexpr int kUnitedCells = 150;  // of the grid along the longest side
-
 /// A model's file names others (materials, pictures): they are never opened.
 class NothingElse : public Assimp::IOSystem {
 public:
@@ -194,17 +192,13 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
     const std::string words = form::inWords(out.report);
     if (!words.empty())
         remarks.push_back(words + (out.report.openEdges ? " Its volume is not certain until they are closed." : ""));
-    if (out.report.shells > 1 && out.report.sound() && form::crossingsOf(out.mesh, 1).pairs > 0) {
-        const size_t bodies = out.report.shells;
-        auto one = form::united(out.mesh, kUnitedCells, stop);
-        if (one && one->triangles.size() > kMostTriangles) one = form::decimated(*one, kMostTriangles, stop);
-        if (!one) return refuse("Stopped.");
-        out.mesh = std::move(*one);
-        out.report = form::inspect(out.mesh);
+    if (out.report.shells > 1 && form::crossingsOf(out.mesh, 1).pairs > 0)
         remarks.push_back(
-            fmt::format("It was {} bodies in each other, which are one now: look at its finest detail.", bodies));
-    }
-    if (out.report.shells > 1) remarks.push_back(fmt::format("It is made of {} separate bodies.", out.report.shells));
+            fmt::format("It is made of {} bodies, some of them in each other: what they share is counted twice. "
+                        "“Make its bodies one” on the page of its mold puts that right.",
+                        out.report.shells));
+    else if (out.report.shells > 1)
+        remarks.push_back(fmt::format("It is made of {} separate bodies.", out.report.shells));
     for (const auto& r : remarks) out.remarks += (out.remarks.empty() ? "" : " ") + r;
     // A piece of chocolate is between one and fifty centimetres; the first unit that makes it so is the likely one.
     for (const MeshUnit u : {MeshUnit::Millimetre, MeshUnit::Inch, MeshUnit::Centimetre, MeshUnit::Metre}) {

@@ -6,7 +6,7 @@
 #include <cmath>
 #include <cstdint>
 
-#include "core/stages/rim_ring.h"
+#include "core/stages/stencil.h"
 
 namespace uovo::report {
 namespace {
@@ -51,7 +51,30 @@ float drops(const QVector3D& p, float across, float cover) {
     return best;
 }
 
+/// Radius of a silhouette by angle from its head, 0.5 where it fills its width.
+std::vector<float> radiiOf(const std::string& silhouette) {
+    constexpr size_t kAngles = 120;
+    const form::Loop loop = form::silhouette(silhouette, 1, 1, 720);  // its head lies along x
+    std::vector<float> out(kAngles, 0);
+    for (const auto& p : loop) {
+        const double turn = std::atan2(p[1], p[0]) / (2 * M_PI);
+        const auto at = static_cast<size_t>((turn - std::floor(turn)) * kAngles + 0.5) % kAngles;
+        out[at] = std::max(out[at], float(std::hypot(p[0], p[1])));
+    }
+    for (size_t i = 0; i < kAngles; ++i)
+        if (out[i] == 0) out[i] = out[(i + kAngles - 1) % kAngles];
+    return out;
+}
+
 }  // namespace
+
+float Pattern::inFigure(float x, float y) const {
+    const float angle = std::atan2(-x, y) / 6.2831853f;  // from its head, which is up
+    const float u = fraction(angle) * static_cast<float>(figure.size());
+    const size_t i = static_cast<size_t>(u) % figure.size(), j = (i + 1) % figure.size();
+    const float part = u - std::floor(u), r = figure[i] * (1 - part) + figure[j] * part;
+    return std::hypot(x, y) / std::max(1e-4f, r);
+}
 
 float Pattern::at(const QVector3D& place, bool& isEdge) const {
     const QVector3D p = place - middle;
@@ -80,16 +103,19 @@ float Pattern::at(const QVector3D& place, bool& isEdge) const {
         case Kind::Repeats: {
             const float turn = fraction(angle * static_cast<float>(times) + 0.5f) - 0.5f;
             const float x = turn * round / static_cast<float>(std::max(1, times)), y = place.z() - to + 0.7f * width;
+            if (!figure.empty()) return 1 - step(0.94f, 1.0f, inFigure(x / width, y / width));
             const float d = std::sqrt(x * x + 0.55f * y * y);
             isEdge = d > 0.40f * width;
             return 1 - step(0.47f * width, 0.5f * width, d);
         }
         case Kind::Fields: {
-            const float size = std::max(width, 0.004f) / std::sqrt(std::clamp(cover, 0.02f, 0.9f));
+            const float size = figure.empty() ? std::max(width, 0.004f) / std::sqrt(std::clamp(cover, 0.02f, 0.9f))
+                                              : std::max(apart, 0.004f);
             const float rows = p.z() / size, row = std::floor(rows);
             const float turns = std::max(3.f, std::round(round / size));
             const float u = fraction(angle * turns + 0.5f * std::fmod(std::abs(row), 2.f)) - 0.5f,
                         v = rows - row - 0.5f;
+            if (!figure.empty()) return 1 - step(0.94f, 1.0f, inFigure(u * round / turns / width, v * size / width));
             const float d = std::abs(u) + std::abs(v), most = 0.72f * std::sqrt(cover);
             isEdge = d > 0.8f * most;
             return 1 - step(0.94f * most, most, d);
@@ -170,10 +196,14 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
                 p.colour = qRgb(0x8A, 0x5F, 0x3F);
                 p.strength = 0.65f;
                 break;
-            case Decor::Stencil:
+            case Decor::Stencil: {
                 p.kind = Pattern::Kind::Fields;
-                p.width = 0.012f;
+                const auto strip = stencilStrip(piece, *d, *answers.made);
+                p.width = float(strip->size);
+                p.apart = float(strip->spacing);
+                p.figure = radiiOf(stencilFigure(*d));
                 break;
+            }
             case Decor::Ribbon: {
                 p.kind = Pattern::Kind::Band;
                 p.colour = qRgb(0xB0, 0x53, 0x3F);
@@ -243,7 +273,7 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
         if (ring && d->way != Decor::Drizzle && !d->ofPaste()) {  // comes back round the rim
             p.kind = Pattern::Kind::Repeats;
             p.times = ring->times();
-            p.width = float(std::min(0.6 * ring->spacing, 0.02));
+            p.width = float(stencilSize(ring));
         }
         out.push_back(p);
     }
@@ -268,9 +298,9 @@ std::vector<std::string> patternKeys(const Piece& piece) {
     std::vector<std::string> out;
     for (const auto& step : piece.making) {
         if (const auto* d = std::get_if<DecorateStep>(&step))
-            out.push_back(fmt::format("{} {} {} {} {} {} {} {} {} {}", static_cast<int>(d->way), d->chocolate, d->item,
-                                      d->mass.value, d->every.value, d->line.value, d->width.value, d->thick.value,
-                                      d->cover, d->times));
+            out.push_back(fmt::format("{} {} {} {} {} {} {} {} {} {} {}", static_cast<int>(d->way), d->chocolate,
+                                      d->item, d->name, d->mass.value, d->every.value, d->line.value, d->width.value,
+                                      d->thick.value, d->cover, d->times));
         if (const auto* t = std::get_if<TopStep>(&step))
             out.push_back(fmt::format("{} {} {}", t->topping, t->each.value, t->item));
     }

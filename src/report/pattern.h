@@ -26,6 +26,8 @@ struct Pattern {
     Kind kind = Kind::All;
     QRgb colour = 0, edge = 0;  ///< edge 0: none
     float width = 0.003f, apart = 0.02f, cover = 1, from = 0, to = 0, strength = 1;
+    std::vector<float> figure;  ///< of repeats and fields: radius by angle, anticlockwise from its head; 0.5 fills its
+                                ///< width. Empty: a diamond or a round one
     int times = 0;
     bool fades = false;
     QVector3D middle;  ///< of the body, its foot's height
@@ -33,6 +35,10 @@ struct Pattern {
 
     /// 0 bare to 1 covered at a place of the surface; `isEdge` where the rim of a field is.
     float at(const QVector3D& place, bool& isEdge) const;
+
+private:
+    /// How far out in the figure a place is, 1 on its outline. @param x, y in its widths, y up
+    float inFigure(float x, float y) const;
 };
 
 /// What is seen on a body of a piece: decorations and toppings, the first lies lowest.

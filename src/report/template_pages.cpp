@@ -24,6 +24,7 @@ struct Drawing {
     std::vector<form::Loop> dashed, ticks;  ///< m, lines
     std::vector<JointMark> marks;
     QString number, name, words;
+    std::optional<form::Point2> wordsAt;  ///< m, their middle; none: of the outline
 };
 
 QPainterPath pathOf(const std::vector<form::Loop>& loops, const std::function<QPointF(const form::Point2&)>& at) {
@@ -144,7 +145,7 @@ private:
         p_.setPen(QPen(kInk, 0.25));
         for (const auto& t : d.ticks) p_.drawLine(at(t[0]), at(t[1]));
         const QRectF box = path.boundingRect();
-        const QPointF middle = box.center();
+        const QPointF middle = d.wordsAt ? at(*d.wordsAt) : box.center();
         for (const auto& m : d.marks) {  // a little inside the edge
             QPointF q = at(m.at);
             const QPointF in = middle - q;
@@ -154,7 +155,7 @@ private:
         }
         const bool ring = !d.ticks.empty();  // its words stand in its hole
         const double room = ring ? pathOf({d.loops.back()}, at).boundingRect().width() : box.width();
-        const double size = ring ? std::clamp(room / 20, 2.2, 4.2) : std::clamp(room / 12, 2.6, 4.2);
+        const double size = ring ? std::clamp(room / 20, 2.2, 4.2) : std::clamp(room / 12, 2.6, d.wordsAt ? 3.0 : 4.2);
         write(middle - QPointF(0, 1.5 * size), d.number, 1.8 * size, QFont::Bold, Qt::AlignHCenter | Qt::AlignVCenter);
         QStringList lines{d.name};
         if (!d.words.isEmpty()) lines << d.words.split(QLatin1Char('\n'));
@@ -270,6 +271,20 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         d.words = QStringLiteral("card, laid round the rim\n%1 marks, %2 from one to the next")
                       .arg(r.times())
                       .arg(qstring(format(r.spacing, Dimension::Length, units)));
+        out.push_back(std::move(d));
+    }
+    for (size_t k = 0; k < sheets.stencils.size(); ++k) {
+        const auto& s = sheets.stencils[k];
+        const auto length = [&](double m) { return qstring(format(m, Dimension::Length, units)); };
+        Drawing d;
+        d.loops = {s.outline};
+        d.loops.insert(d.loops.end(), s.openings.begin(), s.openings.end());
+        d.number = QStringLiteral("stencil %1").arg(k + 1);
+        d.name = qstring(s.piece);
+        d.words = QStringLiteral("strong paper, cut the openings out\n%1 across, %2 from one to the next")
+                      .arg(length(s.size), length(s.spacing));
+        if (s.laid > 1) d.words += QStringLiteral("\nlaid end to end %1 times round").arg(s.laid);
+        d.wordsAt = s.words;
         out.push_back(std::move(d));
     }
     for (size_t k = 0; k < sheets.nets.size(); ++k) {

@@ -4,7 +4,7 @@
 #include "core/cutting/nest.h"
 #include "core/form/bevel.h"
 #include "core/stages/put_together.h"
-#include "core/stages/rim_ring.h"
+#include "core/stages/stencil.h"
 
 namespace uovo {
 
@@ -60,8 +60,11 @@ struct SheetPlan {
     std::vector<SheetGroup> groups;
     std::vector<AcetatePattern> acetate;
     std::vector<RimRing> rings;
+    std::vector<StencilStrip> stencils;
     std::vector<MoldNet> nets;
-    bool empty() const { return templates.empty() && acetate.empty() && rings.empty() && nets.empty(); }
+    bool empty() const {
+        return templates.empty() && acetate.empty() && rings.empty() && stencils.empty() && nets.empty();
+    }
 };
 
 struct SheetWishes {

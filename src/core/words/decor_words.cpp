@@ -8,6 +8,7 @@
 #include "core/quantity/words.h"
 #include "core/stages/rim_ring.h"
 #include "core/stages/sheets.h"
+#include "core/stages/stencil.h"
 
 namespace uovo {
 namespace {
@@ -98,6 +99,16 @@ private:
         const auto paste = modelingPaste(done_.used * known_.make, piece_.chocolateOf(d_), lib_);
         how(fmt::format("For all: {} of chocolate and {} of glucose syrup, made on a day before.",
                         mass(paste.chocolate), mass(paste.syrup)));
+        how(fmt::format(
+            "Without syrup: blend {} of set, tempered chocolate in a food processor until it clumps like clay, "
+            "and use it at once.",
+            mass(paste.chocolate + paste.syrup)));
+    }
+
+    static std::string laps(const StencilStrip& strip) {
+        if (strip.laid < 2) return {};
+        return fmt::format("; laid end to end {} times it goes round{}", strip.laid,
+                           strip.lastOnly > 0 ? fmt::format(", the last time with {} only", strip.lastOnly) : "");
     }
 
     void before() {
@@ -147,6 +158,10 @@ private:
                 break;
             case Decor::Stencil:
                 how(with);
+                if (const auto strip = stencilStrip(piece_, d_, made_))
+                    how(fmt::format("Print its strip at true scale and cut out {} of {} ({}){}.",
+                                    counted(strip->openings.size(), "opening"), length(strip->size), stencilFigure(d_),
+                                    laps(*strip)));
                 how(fmt::format("Lay the paper close, fix it, spread or spray thinly.{}",
                                 std::isfinite(done_.lifts)
                                     ? fmt::format(" Lift it straight up within {}, before it sets.", time(done_.lifts))

@@ -1,5 +1,6 @@
 #include "desktop/shape/decoration_page.h"
 
+#include "core/stages/stencil.h"
 #include "core/words/words.h"
 #include "desktop/kit/page.h"
 #include "report/text.h"
@@ -35,6 +36,17 @@ public:
             const double kg = done && done->mass > 0 ? done->mass : 0.003;
             edit(tr("Say what a decoration weighs"), [kg](DecorateStep& s) { s.mass = Measure(kg); });
         });
+        if (d->way == Way::Stencil) {
+            QStringList figures;
+            for (const auto& s : form::silhouettes()) figures << qstring(s);
+            const auto now = std::ranges::find(form::silhouettes(), stencilFigure(*d)) - form::silhouettes().begin();
+            choice({tr("What it shows"), QStringLiteral("decorationFigure")}, figures, static_cast<int>(now),
+                   [this](int i) {
+                       edit(tr("Change what a stencil shows"),
+                            [i](DecorateStep& s) { s.name = form::silhouettes()[static_cast<size_t>(i)]; });
+                   });
+            note(tr("Its strip is printed with the templates, at true scale."));
+        }
         if (uses.line)
             line_ = measure(d->way == Way::Strips ? tr("Strips on one piece, end to end") : tr("Line on one piece"),
                             "line", Dimension::Length, "cm", &DecorateStep::line);

@@ -284,7 +284,10 @@ private:
                 const Piece* now = piece();
                 if (stopped || !now || !(now->shape == was)) return;
                 if (!crosses) return tell(tr("Nothing passes through anything: it is one body already."));
+                const double cell = form::cellOf(*one, kCells);
                 keepAs(tr("Make the bodies of an original one"), *one);
+                tell(tr("Its surface is new, on a grid of %1: look at its finest detail.")
+                         .arg(qstring(format(cell, Dimension::Length, session_.units()))));
             });
         });
     }
