@@ -3,6 +3,7 @@
 #include <charconv>
 #include <cstdio>
 
+#include "core/quantity/decimal.h"
 #include "core/quantity/quantity.h"
 #include "core/quantity/restate.h"
 #include "support.h"
@@ -229,6 +230,66 @@ TEST_CASE("a packet is as large as the chocolate is bought, a bar as it is sold"
     CHECK(parseMeasure("two packets", c)->value == Approx(5));
     CHECK(parseMeasure("half a packet", c)->value == Approx(1.25));
     CHECK(parseMeasure("3 bars", c)->value == Approx(0.3));
+}
+
+namespace {
+
+/// A decimal comma while it lives.
+struct Comma {
+    Comma() { setDecimalPoint(','); }
+    ~Comma() { setDecimalPoint('.'); }
+};
+
+}  // namespace
+
+TEST_CASE("where people write a comma, figures have one, and what is shown is read again as it was") {
+    CHECK(decimal(2.5, 2) == "2.50");
+    CHECK(significant(0.0401, 2) == "0.04");
+    {
+        const Comma comma;
+        CHECK(decimal(2.5, 2) == "2,50");
+        CHECK(decimal(-0.25, 1) == "-0,2");
+        CHECK(significant(2.5, 3) == "2,5");
+        CHECK(significant(3, 3) == "3");
+        CHECK(format(0.0012, Dimension::Length, UnitSystem::Metric) == "1,2 mm");
+        CHECK(format(1.234, Dimension::Mass, UnitSystem::Metric) == "1,23 kg");
+        CHECK(format(0.0005, Dimension::Mass, UnitSystem::Metric) == "0,5 g");
+        CHECK(format(31.5, Dimension::Temperature, UnitSystem::Metric) == "31,5 °C");
+        CHECK(pointedHere("13.5 cm") == "13,5 cm");
+        CHECK(pointedHere("1,234.5 g") == "1,234.5 g");
+        CHECK(pointedHere("6. maybe") == "6. maybe");
+        CHECK(format(100, Dimension::Length, UnitSystem::Metric) == "100 m");
+        // every figure that is shown can be typed back
+        for (const auto dimension : {Dimension::Length, Dimension::Mass, Dimension::Volume, Dimension::Temperature})
+            for (const auto units : {UnitSystem::Metric, UnitSystem::US})
+                for (const auto detail : {Detail::Normal, Detail::Fine})
+                    for (const double v : {0.00123, 0.0456, 1.2345, 7.5}) {
+                        TypingContext context;
+                        context.dimension = dimension;
+                        context.comma = true;
+                        const std::string shown = format(v, dimension, units, detail);
+                        INFO(shown);
+                        const auto read = parseMeasure(shown, context);
+                        REQUIRE(read);
+                        CHECK(format(read->value, dimension, units, detail) == shown);
+                    }
+    }
+    CHECK(format(0.0012, Dimension::Length, UnitSystem::Metric) == "1.2 mm");
+}
+
+TEST_CASE(
+    "three digits behind the mark that parts thousands elsewhere are asked about, behind the other they are not") {
+    TypingContext here, there;
+    here.dimension = there.dimension = Dimension::Mass;
+    here.bareUnit = there.bareUnit = "kg";
+    there.comma = true;
+    CHECK_FALSE(parseMeasure("1,234 kg", here));
+    CHECK(parseMeasure("1.234 kg", here)->value == Approx(1.234));
+    CHECK(parseMeasure("1,234 kg", there)->value == Approx(1.234));
+    const auto asked = parseMeasure("1.234 kg", there);
+    REQUIRE_FALSE(asked);
+    CHECK(asked.error().sentence.find("could be 1,234 or 1234") != std::string::npos);
+    CHECK(parseMeasure("2.5 kg", there)->value == Approx(2.5));
 }
 
 }  // namespace uovo::quantity_test

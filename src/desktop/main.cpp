@@ -5,9 +5,11 @@
 #include <QFileInfo>
 #include <QStandardPaths>
 #include <QTimer>
+#include <clocale>
 #include <csignal>
 
 #include "core/document/edits.h"
+#include "core/quantity/decimal.h"
 #include "desktop/kit/painted_parts.h"
 #include "desktop/shell/main_window.h"
 #include "desktop/shell/memory.h"
@@ -47,6 +49,8 @@ int main(int argc, char** argv) {
     if (std::any_of(argv, argv + argc, [](const char* a) { return qstrcmp(a, "--thumbnail") == 0; }))
         qputenv("QT_QPA_PLATFORM", "offscreen");
     QApplication app(argc, argv);
+    std::setlocale(LC_NUMERIC, "C");  // files have a point, whatever the country
+    uovo::setDecimalPoint(QLocale::system().decimalPoint() == QLatin1String(",") ? ',' : '.');
     QApplication::setDesktopFileName(QStringLiteral("uovo"));
     QApplication::setApplicationName(QStringLiteral("uovo"));
     QApplication::setOrganizationName(QStringLiteral("uovo"));

@@ -5,6 +5,7 @@
 #include "core/day/former.h"
 #include "core/document/amount.h"
 #include "core/form/joint.h"
+#include "core/quantity/decimal.h"
 #include "core/stages/rim_ring.h"
 #include "core/stages/sheets.h"
 #include "core/stages/shopping.h"
@@ -659,7 +660,7 @@ private:
 }  // namespace
 
 QString spoken(const Measure& m, Dimension d, UnitSystem u) {
-    return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(m.typed);
+    return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(pointedHere(m.typed));
 }
 
 QString spokenLength(const form::Part& shape, const char* key, UnitSystem u) {

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/decimal.h"
 #include "report/page.h"
 
 namespace uovo::report {
@@ -95,7 +96,7 @@ QString shoppingCsv(const Plan& plan, const Shopping& s) {
                    .arg(std::lround(l.packet * 1e3))
                    .arg(std::lround(l.need * 1e3))
                    .arg(std::lround(l.have * 1e3))
-                   .arg(l.cost, 0, 'f', 2);
+                   .arg(qstring(decimal(l.cost, 2)));
     for (const auto& x : s.supplies) out += QStringLiteral("%1;%2;;;;;\n").arg(quoted(x.name), quoted(x.amount));
     return out;
 }

@@ -72,6 +72,31 @@ TEST_CASE("a load is typed, and twice the load halves its margin, undo takes it 
     CHECK(shown(p).margin == Approx(before));
 }
 
+TEST_CASE("in pounds and ounces a load has no newtons: typed in pounds it is as hard") {
+    Program p;
+    auto* h = holds(p);
+    chooseCase(p, h, "fingers");
+    p.session.document().edit("US", [](Plan& plan) { plan.units = UnitSystem::US; });
+    p.answered();
+    chooseCase(p, h, "fingers");
+    const auto says = [&](const QString& words) {
+        for (auto* l : h->findChildren<QLabel*>())
+            if (l->isVisible() && l->text().contains(words)) return true;
+        return false;
+    };
+    CHECK(says("lb pressed"));
+    CHECK_FALSE(says("newton"));
+    CHECK_FALSE(says("N ("));
+    p.type(h->load(), "2");
+    p.answered();
+    CHECK(p.piece().loads.at("fingers").value == Approx(2 * 0.45359237 * kGravity));
+    CHECK(h->load()->edit()->text() == "2");
+    p.session.document().undo();
+    p.answered();
+    chooseCase(p, h, "peel");
+    CHECK(says("oz on an inch of rim"));
+}
+
 TEST_CASE("an arrow on the stage is dragged longer, as one step of undo") {
     Program p;
     auto* h = holds(p);

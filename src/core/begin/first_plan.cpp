@@ -111,8 +111,6 @@ Plan firstPlan(const Wanted& wish, const form::Hit& shape, long now, const Plan&
     plan.deadline = localTime(readyAt(wish, now));
     Piece piece = pieceOf(shape, plan);
     if (wish.count > 0) piece.count = wish.count;
-    if (piece.family().former == form::Former::Cup)  // what runs back out makes no thick floor
-        for (auto& coat : piece.coats()) coat.rest = coat::Rest::Inverted;
     plan.guests = wish.guests;
     const std::string id = piece.id;
     plan.pieces = {std::move(piece)};

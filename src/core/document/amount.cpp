@@ -2,6 +2,8 @@
 
 #include <fmt/format.h>
 
+#include "core/quantity/decimal.h"
+
 namespace uovo {
 
 tl::expected<void, TypingProblem> readAmount(std::string_view text, bool metricCup, Ingredient& out) {
@@ -28,7 +30,7 @@ tl::expected<void, TypingProblem> readAmount(std::string_view text, bool metricC
 
 std::string amountOf(const Ingredient& in, double factor, UnitSystem units) {
     const double v = in.amount.value * factor;
-    if (in.by == Ingredient::By::Count) return fmt::format("{:.3g}", v);
+    if (in.by == Ingredient::By::Count) return significant(v, 3);
     return format(v, in.by == Ingredient::By::Mass ? Dimension::Mass : Dimension::Volume, units);
 }
 

@@ -7,6 +7,8 @@
 #include <nlohmann/json.hpp>
 #include <optional>
 
+#include "core/quantity/decimal.h"
+
 namespace uovo {
 namespace {
 
@@ -101,7 +103,7 @@ std::string shown(const json& v, const std::string& key, const form::Family* fam
         if (const auto it = kStepDimensions.find({step, key}); it != kStepDimensions.end()) dimension = it->second;
         if (const auto* field = family ? family->field(key) : nullptr) dimension = field->dimension;
         return dimension && *dimension != Dimension::Count ? format(figure.get<double>(), *dimension, units)
-                                                           : fmt::format("{:.6g}", figure.get<double>());
+                                                           : significant(figure.get<double>(), 6);
     }
     if (figure.is_array()) return fmt::format("{} of them", figure.size());
     return figure.is_null() ? kMissing : "another";

@@ -236,6 +236,8 @@ std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const 
         c.delay = 60;
         c.rest = coat::Rest::Inverted;
     }
+    if (piece.family().former == form::Former::Cup)
+        c.rest = coat::Rest::Inverted;  // what runs back out makes no thick floor
     if (piece.closes()) {
         c.way = coat::Way::Turn;
         c.rest = coat::Rest::Upright;

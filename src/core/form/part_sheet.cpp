@@ -5,6 +5,7 @@
 #include "core/form/bevel.h"
 #include "core/form/mend.h"
 #include "core/form/part_builders.h"
+#include "core/quantity/decimal.h"
 
 namespace uovo::form {
 namespace {
@@ -120,8 +121,8 @@ Built bent(const Bend& bend, double width, double thickness, double sharpest, co
         return refuse("The strip would be bent more sharply than it is thick.", "thickness");
     if (sharpest < kSharpest)
         return refuse(
-            fmt::format("The strip would be bent to a radius of {:.1f} mm; film is not laid round less than {:.0f}.",
-                        1e3 * sharpest, 1e3 * kSharpest),
+            fmt::format("The strip would be bent to a radius of {} mm; film is not laid round less than {:.0f}.",
+                        decimal(1e3 * sharpest, 1), 1e3 * kSharpest),
             bends);
     if (plateEdge(bend.length * width, kBudget * kScreen.triangles) > 1.5 * sharpest)
         return refuse("So large a strip is not bent so sharply: fewer turns, or a smaller strip.", bends);

@@ -7,6 +7,7 @@
 #include <set>
 
 #include "core/quantity/clock.h"
+#include "core/quantity/decimal.h"
 #include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 
@@ -104,8 +105,8 @@ std::vector<Lesson> lessons(const Learned& known, const std::vector<Evening>& ev
     }
     if (differs("ladle", 0.2))
         out.push_back({"ladle",
-                       fmt::format("Your coats go on about {:.1f} K {} than you say.", std::abs(valueOf("ladle")),
-                                   valueOf("ladle") > 0 ? "warmer" : "cooler"),
+                       fmt::format("Your coats go on about {} K {} than you say.",
+                                   decimal(std::abs(valueOf("ladle")), 1), valueOf("ladle") > 0 ? "warmer" : "cooler"),
                        source, valueOf("ladle")});
     if (differs("wait", kNotable)) {
         const double f = std::exp(valueOf("wait"));

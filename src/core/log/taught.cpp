@@ -7,6 +7,7 @@
 #include <set>
 #include <span>
 
+#include "core/quantity/decimal.h"
 #include "core/quantity/words.h"
 #include "core/stages/strength.h"
 
@@ -60,7 +61,7 @@ void addBars(const std::vector<Evening>& evenings, const Plan& plan, const mater
         bare.own.erase(id);
         with.snaps = bars;
         const auto book = strengthOf(bare, lib, id), now = strengthOf(with, lib, id);
-        const auto mega = [](double pa) { return fmt::format("{:.1f}", pa * 1e-6); };
+        const auto mega = [](double pa) { return decimal(pa * 1e-6, 1); };
         out.lessons.push_back(
             {"strength:" + id,
              fmt::format("Your {} breaks at {} MPa ({} to {}), by the book at {}.", lowerFirst(c->name),
@@ -81,7 +82,7 @@ void addPrices(const std::vector<Evening>& evenings, const material::Library& li
     for (const auto& [id, price] : out.prices)
         if (const auto* c = lib.find(id))
             out.lessons.push_back({"price:" + id,
-                                   fmt::format("{} cost you {:.2f} a kilogram.", c->name, price.aKilogram),
+                                   fmt::format("{} cost you {} a kilogram.", c->name, decimal(price.aKilogram, 2)),
                                    "your logbook, " + dateInWords(price.date), price.aKilogram});
 }
 

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <numeric>
 
+#include "core/quantity/decimal.h"
 #include "core/quantity/quantity.h"
 
 namespace uovo {
@@ -10,10 +11,10 @@ namespace {
 
 /// A number with `decimals` places, trailing zeros dropped, a true minus sign.
 std::string plain(double v, int decimals) {
-    std::string s = fmt::format("{:.{}f}", v, decimals);
-    if (s.find('.') != std::string::npos) {
+    std::string s = decimal(v, decimals);
+    if (const char point = decimalPoint(); s.find(point) != std::string::npos) {
         while (s.back() == '0') s.pop_back();
-        if (s.back() == '.') s.pop_back();
+        if (s.back() == point) s.pop_back();
     }
     if (s == "-0") s = "0";
     if (s.starts_with('-')) s = "−" + s.substr(1);
@@ -40,7 +41,7 @@ std::string length(double m, UnitSystem system, Detail detail) {
     }
     const double mm = m * 1e3;
     if (std::abs(mm) < 9.95 || detail == Detail::Fine)
-        return fmt::format("{:.{}f} mm", mm, detail == Detail::Fine ? 2 : 1);
+        return fmt::format("{} mm", decimal(mm, detail == Detail::Fine ? 2 : 1));
     if (std::abs(mm) < 10000) return fmt::format("{} mm", plain(mm, 0));
     return fmt::format("{} m", plain(m, 1));
 }
@@ -56,7 +57,7 @@ std::string mass(double kg, UnitSystem system, Detail detail) {
     const double g = kg * 1e3;
     if (std::abs(g) < 9.95) return fmt::format("{} g", plain(g, 1));
     if (std::abs(g) < 999.5) return fmt::format("{} g", plain(g, detail == Detail::Fine ? 1 : 0));
-    return fmt::format("{:.{}f} kg", kg, detail == Detail::Fine ? 3 : 2);
+    return fmt::format("{} kg", decimal(kg, detail == Detail::Fine ? 3 : 2));
 }
 
 std::string volume(double m3, UnitSystem system) {
@@ -68,7 +69,7 @@ std::string volume(double m3, UnitSystem system) {
     }
     const double ml = m3 * 1e6;
     if (ml < 999.5) return fmt::format("{} ml", plain(ml, ml < 10 ? 1 : 0));
-    return fmt::format("{:.2f} l", m3 * 1e3);
+    return fmt::format("{} l", decimal(m3 * 1e3, 2));
 }
 
 std::string duration(double s) {

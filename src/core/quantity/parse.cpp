@@ -88,6 +88,7 @@ struct Reader {
     size_t at = 0;
 
     std::string wrong = {};  ///< why a number cannot be told, where one was begun
+    bool comma = false;      ///< a comma begins the decimals, whatever follows
 
     bool done() const { return at >= text.size(); }
     void skipSpace() {
@@ -167,9 +168,9 @@ std::optional<double> digits(Reader& r, bool decimals) {
             const bool over = after < r.text.size() && (r.text[after] == '/' || r.text.substr(after).starts_with("⁄"));
             if (pointed && !again && !other) {
                 part = std::string(r.text.substr(r.at + gap, n));
-                if (mark == "," && n == 3 && groups == 0 && first <= 3 && whole != "0")
-                    r.wrong = "“" + whole + "," + part + "” could be " + whole + "." + part + " or " + whole + part +
-                              ": write it one of these ways.";
+                if (mark == (r.comma ? "." : ",") && n == 3 && groups == 0 && first <= 3 && whole != "0")
+                    r.wrong = "“" + whole + std::string(mark) + part + "” could be " + whole + (r.comma ? "," : ".") +
+                              part + " or " + whole + part + ": write it one of these ways.";
                 r.at = after;
                 break;
             }
@@ -388,6 +389,7 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
     if (auto look = lookedUp(text, context)) return *look;
 
     Reader r{text};
+    r.comma = context.comma;
     r.skipSpace();
     bool negative = false;
     if (r.take("-") || r.take("−")) negative = true;

@@ -59,6 +59,7 @@ struct TypingContext {
     double barMass = 0.1;              ///< kg
     double packetMass = 0.2;           ///< kg
     bool fractions = false;            ///< a count need not be whole (turns of a spiral)
+    bool comma = false;                ///< "1,234" is a little over one; else it could be a thousand and is refused
 };
 
 /// Reads what a person typed. Accepts decimal comma or point, "5 1/2 in", "1/8\"", "1½ lb", "1 h 15", "114 °F",

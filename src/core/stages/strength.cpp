@@ -1,3 +1,4 @@
+#include "core/quantity/decimal.h"
 #include "core/stages/strength_wall.h"
 
 #include <fmt/format.h>
@@ -27,7 +28,7 @@ constexpr double kFew = 0.02,
 /// Judged by its energy: whether it breaks is what is asked, not feared.
 bool isBlow(const std::string& id) { return id == "tap" || id == "blow" || id == "drop"; }
 
-std::string ratio(double v) { return v >= 10 ? fmt::format("{:.0f}", v) : fmt::format("{:.1f}", v); }
+std::string ratio(double v) { return v >= 10 ? fmt::format("{:.0f}", v) : decimal(v, 1); }
 
 class Reckoner {
 public:
@@ -558,14 +559,16 @@ private:
             const double given = c.load.value * energy;
             if (c.id == "drop")
                 c.sentence = fmt::format(
-                    "A fall of about {:.2g} cm breaks every other one, likely {:.1g} to {:.1g}, with what is in it. On "
+                    "A fall of about {} cm breaks every other one, likely {} to {}, with what is in it. On "
                     "a cloth it falls from higher.",
-                    c.margin * c.load.value, c.low * c.load.value, c.high * c.load.value);
+                    significant(c.margin * c.load.value, 2), significant(c.low * c.load.value, 1),
+                    significant(c.high * c.load.value, 1));
             else
                 c.sentence = fmt::format(
-                    "It takes about {:.2g} J, likely {:.1g} to {:.1g}, where it is struck; this blow has {:.2g} J. "
+                    "It takes about {} J, likely {} to {}, where it is struck; this blow has {} J. "
                     "Pieces fly: cover it with a cloth, and shield eyes.",
-                    c.margin * given, c.low * given, c.high * given, given);
+                    significant(c.margin * given, 2), significant(c.low * given, 1), significant(c.high * given, 1),
+                    significant(given, 2));
             return;
         }
         if (!std::isfinite(c.margin) || c.margin > 100) {

@@ -7,6 +7,7 @@
 #include <utility>
 
 #include "core/heat/pot.h"
+#include "core/quantity/decimal.h"
 
 namespace uovo::temper {
 namespace {
@@ -178,15 +179,16 @@ private:
         if (end > c_.workHigh + 0.2) {
             Seeding more{mass_, end, 0, room_, {bowl().capacity, end}, 0};
             out_.warnings.emplace_back(
-                fmt::format("This bowl keeps so much heat that even {} of seed land at {}, {:.1f} K too warm: {} more "
+                fmt::format("This bowl keeps so much heat that even {} of seed land at {}, {} K too warm: {} more "
                             "seed, or wait {}; or pour it into a fresh bowl first.",
-                            grams(out_.seed), degrees(end), end - c_.working(), grams(seedFor(c_, more, c_.working())),
-                            waits(end, c_.working())));
+                            grams(out_.seed), degrees(end), decimal(end - c_.working(), 1),
+                            grams(seedFor(c_, more, c_.working())), waits(end, c_.working())));
         } else if (const double off = out_.third - c_.working(); std::abs(off) > 1.5) {
             out_.warnings.emplace_back(
-                off > 0
-                    ? fmt::format("One third of seed, as many do, would stay {:.1f} K too warm in this bowl.", off)
-                    : fmt::format("One third of seed, as many do, would cool it {:.1f} K too far in this bowl.", -off));
+                off > 0 ? fmt::format("One third of seed, as many do, would stay {} K too warm in this bowl.",
+                                      decimal(off, 1))
+                        : fmt::format("One third of seed, as many do, would cool it {} K too far in this bowl.",
+                                      decimal(-off, 1)));
         }
     }
 

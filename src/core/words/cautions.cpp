@@ -33,7 +33,7 @@ std::vector<std::string> cautionsAt(const Piece& piece, size_t at, const Plan& p
         ids = {"warm-plate"};
     if (const auto* fill = std::get_if<FillStep>(&step))
         if (const Filling* f = plan.filling(fill->filling)) {
-            if (f->perishable) ids.push_back("perishable");
+            if (f->perishable) ids.push_back(fill->served ? "perishable-served" : "perishable");
             if (f->egg) ids.push_back("raw-egg");
             if (f->isAlcoholic()) ids.push_back("alcohol");
         }

@@ -3,6 +3,7 @@
 #include <cmath>
 #include <optional>
 
+#include "core/quantity/decimal.h"
 #include "core/setting/topping.h"
 #include "core/words/speaker.h"
 
@@ -128,7 +129,8 @@ public:
             "a place locks at 30 % of its fat crystallised, on the whole;  the rim is scraped from then until it is "
             "firm, at 45 %;  a crumb sticks while D < 3 τ₀/(ρ_p g sin α), here on an upright wall",
             {{"nothing runs", runs ? "not in its time" : time(times_.lock), "", "coat model, slowest place"},
-             {"yield stress of the fresh coat", fmt::format("{:.1f} Pa", yield), "± 50 %", "chocolate's constants"},
+             {"yield stress of the fresh coat", fmt::format("{} Pa", decimal(yield, 1)), "± 50 %",
+              "chocolate's constants"},
              constant("crumb", lib_.kitchen.at("crumb"))},
             a.headline,
             "Within ×1.4. Shake it once while it is wet: what stays then stays.",
@@ -145,7 +147,7 @@ public:
         a.headline = d.wet ? time(d.drySeconds) : "Stays dry";
         if (d.wet) a.after = "wet on leaving the cold";
         a.tone = d.wet && d.film > lib_.physical("frostHarm") ? Tone::Weak : d.wet ? Tone::Plain : Tone::Good;
-        const std::string water = d.film < 1e-4 ? "less than 0.1 g" : fmt::format("{:.1f} g", d.film * 1e3);
+        const std::string water = d.film < 1e-4 ? "less than 0.1 g" : fmt::format("{} g", decimal(d.film * 1e3, 1));
         a.sentence =
             !d.wet ? fmt::format("The dew point of your room is {}; the piece is warmer.", temperature(d.dewPoint))
             : d.film > lib_.physical("frostHarm")
@@ -195,7 +197,8 @@ public:
             std::string words = share > 0.8 ? "near the top" : share < 0.2 ? "near the bottom" : "half way up";
             if (b.part < parts.size() && !parts[b.part].empty()) words += " of the " + lowerFirst(parts[b.part]);
             const double cm2 = b.area * 1e4;
-            return (cm2 < 0.1 ? fmt::format("{:.0f} mm² ", b.area * 1e6) : fmt::format("{:.1f} cm² ", cm2)) + words;
+            return (cm2 < 0.1 ? fmt::format("{:.0f} mm² ", b.area * 1e6) : fmt::format("{} cm² ", decimal(cm2, 1))) +
+                   words;
         };
         std::vector<std::string> told;
         for (const auto& b : all)

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/decimal.h"
 #include "core/quantity/words.h"
 #include "core/stages/shopping.h"
 #include "core/stages/strength.h"
@@ -74,7 +75,7 @@ std::vector<ComparedRow> compared(const Plan& plan, const material::Library& lib
             if (each.piece == id) return each.cost;
         return 0.0;
     };
-    number("Chocolate costs", cost(first), cost(second), [](double money) { return fmt::format("{:.2f}", money); });
+    number("Chocolate costs", cost(first), cost(second), [](double money) { return decimal(money, 2); });
     return out;
 }
 

@@ -2,6 +2,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/decimal.h"
 #include "core/quantity/plural.h"
 #include "core/stages/rim_ring.h"
 #include "core/words/decor_words.h"
@@ -195,16 +196,16 @@ private:
         return a;
     }
 
-    std::string text(const Measure& m) const { return m.typed.empty() ? length(m.value) : m.typed; }
+    std::string text(const Measure& m) const { return m.typed.empty() ? length(m.value) : pointedHere(m.typed); }
     std::string areaText(double m2) const {
-        return plan_.units == UnitSystem::US ? fmt::format("{:.1f} in²", m2 / 0.00064516)
+        return plan_.units == UnitSystem::US ? fmt::format("{} in²", decimal(m2 / 0.00064516, 1))
                                              : fmt::format("{:.0f} cm²", m2 * 1e4);
     }
     std::string number(double v, const std::string& unit) const {
         return unit == "m"       ? length(v)
                : unit == "kg/m²" ? fmt::format("{:.0f} g/m²", v * 1e3)
-               : unit == "1"     ? fmt::format("{:g}", v)
-                                 : fmt::format("{:g} {}", v, unit);
+               : unit == "1"     ? significant(v, 6)
+                                 : fmt::format("{} {}", significant(v, 6), unit);
     }
 
     const PieceAnswers& known_;

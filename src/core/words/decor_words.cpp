@@ -4,6 +4,7 @@
 
 #include <cmath>
 
+#include "core/quantity/decimal.h"
 #include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 #include "core/stages/rim_ring.h"
@@ -37,14 +38,14 @@ public:
                             "has their places.",
                             ring->times(), length(ring->spacing)));
         if (d_.dry.value > 0)
-            out_.how.push_back(
-                fmt::format("Touch it after {}.", d_.dry.typed.empty() ? time(d_.dry.value) : d_.dry.typed));
+            out_.how.push_back(fmt::format("Touch it after {}.",
+                                           d_.dry.typed.empty() ? time(d_.dry.value) : pointedHere(d_.dry.typed)));
         return std::move(out_);
     }
 
 private:
     std::string length(double m) const { return format(m, Dimension::Length, plan_.units); }
-    std::string said(const Measure& m) const { return m.typed.empty() ? length(m.value) : m.typed; }
+    std::string said(const Measure& m) const { return m.typed.empty() ? length(m.value) : pointedHere(m.typed); }
     std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
     std::string time(double s) const { return format(s, Dimension::Duration, plan_.units); }
     std::string percent(double share) const { return format(share, Dimension::Percent, plan_.units); }

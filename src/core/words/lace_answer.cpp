@@ -1,4 +1,5 @@
 // Sentences about nets of piped lines: whether they hang together, and where they would part.
+#include "core/quantity/decimal.h"
 #include "core/stages/lace.h"
 #include "core/words/speaker.h"
 
@@ -43,7 +44,7 @@ private:
                      {{"line between crossings", length(h.span), "", "round the largest hole, a quarter of its edge"},
                       {"its width", length(h.width), "", "of its shape"},
                       {"its height", length(h.thick), "", "of its shape"},
-                      {"strength", fmt::format("{:.2g} MPa", h.mean * 1e-6), "", "of the chocolate"},
+                      {"strength", fmt::format("{} MPa", significant(h.mean * 1e-6, 2)), "", "of the chocolate"},
                       constant("pull of the former", lib_.strength.at(h.atOnce ? "burstLine" : "peelLine")),
                       constant("least a finger presses", lib_.strength.at("squeezeLeast"))},
                      fmt::format("peeled {} times, lifted {} times", times(h.peeled), times(h.lifted)),
@@ -53,7 +54,7 @@ private:
         return a;
     }
 
-    static std::string times(double v) { return fmt::format("{:.{}f}", v, v < 9.5 ? 1 : 0); }
+    static std::string times(double v) { return decimal(v, v < 9.5 ? 1 : 0); }
     static std::string peeling(bool balloon, const LaceHold& h) {
         return !balloon   ? "the pull of its sheet"
                : h.atOnce ? "the pull of a balloon let go at once"

@@ -2,6 +2,8 @@
 
 #include <fmt/format.h>
 
+#include "core/quantity/decimal.h"
+
 namespace uovo {
 namespace {
 
@@ -48,7 +50,7 @@ std::vector<MendLine> mendLines(const std::vector<Mend>& mends, UnitSystem units
                 break;
         }
         if (m.margin > 0)
-            line.verdict += fmt::format(" Were it the weakest place, the hardest load {:.1f} times.", m.margin);
+            line.verdict += fmt::format(" Were it the weakest place, the hardest load {} times.", decimal(m.margin, 1));
         out.push_back(std::move(line));
     }
     return out;

@@ -1,4 +1,5 @@
 // Sentences about molds of one's own: what is mixed, how it comes off, how long it takes, what it costs.
+#include "core/quantity/decimal.h"
 #include "core/quantity/plural.h"
 #include "core/words/mold_words.h"
 #include "core/words/speaker.h"
@@ -50,7 +51,7 @@ private:
                             time(busy), time(pot), static_cast<int>(std::ceil(busy / pot)));
         }
         if (w.molds > 1) words += fmt::format(" {} molds take {}.", w.molds, mass((b.massA + b.massB) * w.molds));
-        if (w.cost > 0) words += fmt::format(" {:.2f} for {}.", w.cost, w.molds == 1 ? "it" : "all of them");
+        if (w.cost > 0) words += fmt::format(" {} for {}.", decimal(w.cost, 2), w.molds == 1 ? "it" : "all of them");
         const int casts = (known_.make + w.molds - 1) / w.molds;
         if (wish.there && wish.casts > 0) {
             const double left = w.life - wish.casts;
@@ -105,7 +106,7 @@ private:
     std::string percent(double share) const { return format(share, Dimension::Percent, plan_.units); }
     std::string mixed(double kg, double m3) const { return piece_.mold.byMass ? mass(kg) : volume(m3); }
     static std::string ratio(const MoldWish& w) {
-        const auto part = [](double v) { return fmt::format("{:g}", v); };
+        const auto part = [](double v) { return significant(v, 6); };
         const std::string by = w.byMass ? "By mass" : "By volume";
         return w.partsA == w.partsB ? by + ", one to one"
                                     : fmt::format("{}, {} to {}", by, part(w.partsA), part(w.partsB));

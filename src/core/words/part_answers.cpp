@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "core/form/opening.h"
+#include "core/quantity/decimal.h"
 #include "core/setting/stick.h"
 #include "core/stages/narrow_place.h"
 #include "core/stages/sheets.h"
@@ -200,16 +201,16 @@ public:
         a.sentence += ".";
         if (s_.assembly.enclosed > 0) a.sentence += fmt::format(" It encloses {}.", volume(s_.assembly.enclosed));
         const double high = s_.centre.z - s_.box.low.z;
-        a.working = {
-            "Size",
-            "bounding box, rims and seams of the shape",
-            {{"area", fmt::format("{:.0f} cm²", s_.area * 1e4), "", how()},
-             {"stands on", fmt::format("{:.1f} cm²", s_.foot * 1e4), "", "convex hull of what touches the table"},
-             {"centre of mass", length(high) + " up", "", "geometry"},
-             {"to measure", family_.measure, "", ""}},
-            fmt::format("{} × {} × {}", length(d.x), length(d.y), length(d.z)),
-            trust(),
-            "Parts"};
+        a.working = {"Size",
+                     "bounding box, rims and seams of the shape",
+                     {{"area", fmt::format("{:.0f} cm²", s_.area * 1e4), "", how()},
+                      {"stands on", fmt::format("{} cm²", decimal(s_.foot * 1e4, 1)), "",
+                       "convex hull of what touches the table"},
+                      {"centre of mass", length(high) + " up", "", "geometry"},
+                      {"to measure", family_.measure, "", ""}},
+                     fmt::format("{} × {} × {}", length(d.x), length(d.y), length(d.z)),
+                     trust(),
+                     "Parts"};
         return a;
     }
 
@@ -271,10 +272,10 @@ public:
         a.after = "along the flat pattern";
         const std::string over = p.overlap > 0 ? fmt::format(", {} of it overlap", length(p.overlap)) : "";
         a.sentence = p.outer > 0
-                         ? (p.inner > 1e-6 ? fmt::format("Arcs of {} and {} radius over {:.1f}°{}.", length(p.inner),
-                                                         length(p.outer), p.angle * 180 / M_PI, over)
-                                           : fmt::format("One arc of {} radius over {:.1f}°{}.", length(p.outer),
-                                                         p.angle * 180 / M_PI, over))
+                         ? (p.inner > 1e-6 ? fmt::format("Arcs of {} and {} radius over {}°{}.", length(p.inner),
+                                                         length(p.outer), decimal(p.angle * 180 / M_PI, 1), over)
+                                           : fmt::format("One arc of {} radius over {}°{}.", length(p.outer),
+                                                         decimal(p.angle * 180 / M_PI, 1), over))
                          : fmt::format("A strip {} by {}{}.", length(p.width), length(p.height), over);
         a.sentence += " Save it from the plan's menu: true scale, with a ruler to check.";
         a.working = {
@@ -459,22 +460,23 @@ public:
             a.figure = {n->width, n->width, n->width, Dimension::Length};
             a.headline = length(n->width);
             a.after = "at its narrowest";
-            a.sentence = fmt::format("{} hang on it: lifted flat by a hand it bears {:.1f} times that.",
-                                     mass(place.hangs), place.bears);
+            a.sentence = fmt::format("{} hang on it: lifted flat by a hand it bears {} times that.", mass(place.hangs),
+                                     decimal(place.bears, 1));
             if (!place.holds()) {
                 a.tone = Tone::Weak;
                 a.sentence += " Make it wider or the sheet thicker, or lift it with a card under it.";
             }
-            a.working = {"Where an outline is narrow",
-                         "the outline opened by a disc;  σ = 6 F d / (w t²), F the weight beyond it, jerked",
-                         {{"width w", length(n->width), "", "your outline"},
-                          {"to the middle of what hangs on it, d", length(n->lever), "", "your outline"},
-                          {"thickness t", length(t), "", "your plan"},
-                          {"jerk", "2 times its weight", "1.5–3", "judgement"},
-                          {"strength", fmt::format("{:.1f} MPa", place.mean * 1e-6), "", "snap test or judgement"}},
-                         a.headline,
-                         "Within a factor of two, as its strength is. A tip that only tapers is not counted.",
-                         "Templates"};
+            a.working = {
+                "Where an outline is narrow",
+                "the outline opened by a disc;  σ = 6 F d / (w t²), F the weight beyond it, jerked",
+                {{"width w", length(n->width), "", "your outline"},
+                 {"to the middle of what hangs on it, d", length(n->lever), "", "your outline"},
+                 {"thickness t", length(t), "", "your plan"},
+                 {"jerk", "2 times its weight", "1.5–3", "judgement"},
+                 {"strength", fmt::format("{} MPa", decimal(place.mean * 1e-6, 1)), "", "snap test or judgement"}},
+                a.headline,
+                "Within a factor of two, as its strength is. A tip that only tapers is not counted.",
+                "Templates"};
             return a;
         }
         return std::nullopt;

@@ -2,6 +2,7 @@
 #include <cmath>
 #include <optional>
 
+#include "core/quantity/decimal.h"
 #include "core/words/speaker.h"
 
 namespace uovo {
@@ -55,7 +56,8 @@ public:
             a.working.inputs.push_back(
                 {fmt::format("coat {}", i + 1),
                  fmt::format("{}, {} out of the cold", temperature(c.temperature.value), time(coat::beforeCold(c))),
-                 c.temperature.spread > 0 ? fmt::format("± {:.1f} K by look", c.temperature.spread) : "± 1 K, ± 20 s",
+                 c.temperature.spread > 0 ? fmt::format("± {} K by look", decimal(c.temperature.spread, 1))
+                                          : "± 1 K, ± 20 s",
                  "your plan"});
         }
         a.working.result = formatBand(w.thinnest, a.figure.low, a.figure.high, Dimension::Length, plan_.units);

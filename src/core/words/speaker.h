@@ -5,6 +5,7 @@
 #include <cmath>
 #include <optional>
 
+#include "core/quantity/decimal.h"
 #include "core/quantity/words.h"
 #include "core/words/words.h"
 
@@ -103,15 +104,17 @@ protected:
     static Working::Input constant(const std::string& name, const material::Constant& c) {
         const double scale = c.unit == "m" ? 1e3 : 1;  // lengths of this size are spoken in millimetres
         const std::string unit = c.unit == "1" ? "" : c.unit == "m" ? " mm" : c.unit == "1/s" ? " per s" : " " + c.unit;
-        return {name, fmt::format("{:.6g}{}", c.value * scale, unit),
-                c.low < c.high ? fmt::format("{:.6g}–{:.6g}", c.low * scale, c.high * scale) : "", c.source};
+        return {
+            name, fmt::format("{}{}", significant(c.value * scale, 6), unit),
+            c.low < c.high ? fmt::format("{}–{}", significant(c.low * scale, 6), significant(c.high * scale, 6)) : "",
+            c.source};
     }
     Working::Input chocolateConstant(const char* name) const {
         const auto* chocolate = lib_.find(piece_.chocolate);
         Working::Input in = constant(words(name), chocolate->at(name));
         if (const auto own = plan_.own.find(piece_.chocolate); own != plan_.own.end())
             if (const auto v = own->second.values.find(name); v != own->second.values.end()) {
-                in.value = fmt::format("{:.6g} {}", v->second, chocolate->at(name).unit);
+                in.value = fmt::format("{} {}", significant(v->second, 6), chocolate->at(name).unit);
                 const auto from = own->second.from.find(name);
                 in.source = from == own->second.from.end() ? "your own figure" : from->second;
             }

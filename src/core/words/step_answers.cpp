@@ -2,6 +2,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/decimal.h"
 #include "core/quantity/plural.h"
 #include "core/setting/topping.h"
 #include "core/words/speaker.h"
@@ -100,7 +101,8 @@ public:
                 {{"grain", length(top.grain.value), "", "your plan"},
                  {"density", fmt::format("{:.0f} kg/m³", top.density), "", "your plan"},
                  {"yield stress that holds it",
-                  fmt::format("{:.1f} Pa", setting::grainHoldsAt(top.grain.value, top.density)), "", "computed"},
+                  fmt::format("{} Pa", decimal(setting::grainHoldsAt(top.grain.value, top.density), 1)), "",
+                  "computed"},
                  physics("staticYield", lib_.physics)},
                 a.headline,
                 "The moment within ×1.4; try one piece first.",

@@ -3,6 +3,7 @@
 
 #include <cmath>
 
+#include "core/quantity/decimal.h"
 #include "core/words/words.h"
 
 namespace uovo {
@@ -13,10 +14,9 @@ std::optional<Answer> strengthAnswer(const StrengthStage& s, const Plan& plan, c
     Answer a;
     a.id = "strength";
     a.figure = {c.margin, c.low, c.high, Dimension::Count};
-    a.headline =
-        std::isfinite(c.margin) && c.margin < 100
-            ? fmt::format("{} ×", (c.margin >= 10 ? fmt::format("{:.0f}", c.margin) : fmt::format("{:.1f}", c.margin)))
-            : "easily";
+    a.headline = std::isfinite(c.margin) && c.margin < 100
+                     ? fmt::format("{} ×", (c.margin >= 10 ? fmt::format("{:.0f}", c.margin) : decimal(c.margin, 1)))
+                     : "easily";
     a.after = "what it must bear";
     std::string title = c.title;
     title[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(title[0])));
@@ -36,13 +36,12 @@ std::optional<Answer> strengthAnswer(const StrengthStage& s, const Plan& plan, c
                            : o.average > 0.25 ? fmt::format("{} in 10 crack", std::lround(10 * o.average))
                                               : fmt::format("1 in {} cracks", std::lround(1 / o.average))
                    : std::isfinite(o.margin) && o.margin < 100
-                       ? fmt::format("{} ×",
-                                     o.margin >= 10 ? fmt::format("{:.0f}", o.margin) : fmt::format("{:.1f}", o.margin))
+                       ? fmt::format("{} ×", o.margin >= 10 ? fmt::format("{:.0f}", o.margin) : decimal(o.margin, 1))
                        : std::string("easily"));
     }
     if (!good.empty()) a.sentence = fmt::format("Better {}. ", good) + a.sentence;
     if (!others.empty()) a.sentence += " Other ways: " + others + ".";
-    const auto mega = [](double pa) { return fmt::format("{:.2g} MPa", pa / 1e6); };
+    const auto mega = [](double pa) { return fmt::format("{} MPa", significant(pa / 1e6, 2)); };
     a.working = {"Will it hold",
                  "σ_eq = [(1/V_E) ∫ Σ⟨σ_i⟩₊ᵐ dV]^(1/m) of stresses averaged over the wall's thickness;  P = 1 − "
                  "exp[−(σ_eq Γ(1+1/m)/σ̄)ᵐ]",
@@ -53,8 +52,8 @@ std::optional<Answer> strengthAnswer(const StrengthStage& s, const Plan& plan, c
                   {"Weibull's m", fmt::format("{:.0f}", s.chocolate.strength.modulus),
                    fmt::format("{:.0f}–{:.0f}", lib.strength.at("weibull").low, lib.strength.at("weibull").high),
                    lib.strength.at("weibull").source},
-                  {"at the room's temperature, of that at 20 °C",
-                   fmt::format("{:.2f}", firmness(lib, plan.kitchen.room.value)), "", "from memory, low confidence"},
+                  {"at the room's temperature, of that at 20 °C", decimal(firmness(lib, plan.kitchen.room.value), 2),
+                   "", "from memory, low confidence"},
                   {"triangles of the wall", std::to_string(s.mesh.triangles.size()), "",
                    "its middle, with the thickness of the coats"}},
                  a.headline,

@@ -4,6 +4,7 @@
 #include <QProgressBar>
 #include <QPushButton>
 
+#include "core/quantity/decimal.h"
 #include "desktop/day/day_place.h"
 #include "desktop/kit/widgets.h"
 #include "report/text.h"
@@ -53,7 +54,7 @@ private:
         take->setChecked(session_.plan().day.aim == f.aim);
         QObject::connect(take, &QPushButton::clicked, this, [this, aim = f.aim] { takeAim(session_, aim); });
         grid_->addWidget(take, row, 0);
-        const QString hands = tr("%1 h").arg(f.hands / 60.0, 0, 'f', 1);
+        const QString hands = tr("%1 h").arg(qstring(decimal(f.hands / 60.0, 1)));
         const QStringList words = f.known ? QStringList{f.begins,
                                                         f.ends,
                                                         QString::number(f.temperings),

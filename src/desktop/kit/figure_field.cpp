@@ -4,6 +4,8 @@
 #include <QLayout>
 #include <cmath>
 
+#include "core/quantity/decimal.h"
+
 namespace uovo::desktop {
 
 namespace {
@@ -13,7 +15,7 @@ bool isUS(const std::string& unit) { return unit == "in" || unit == "oz" || unit
 }  // namespace
 
 QString shownMeasure(const Measure& m, Dimension dimension, UnitSystem units) {
-    if (!m.typed.empty()) return QString::fromStdString(m.typed);
+    if (!m.typed.empty()) return QString::fromStdString(pointedHere(m.typed));
     return QString::fromStdString(format(m.value, dimension, units));
 }
 
@@ -29,7 +31,7 @@ void FigureField::setMeasure(const Measure& measure, UnitSystem units) {
     context_.bareUnit = own ? unit_ : usualUnit(context_.dimension, units);
     QString text = shownMeasure(measure, context_.dimension, units);
     if (measure.typed.empty() && context_.bareUnit == "cm")
-        text = QString::number(std::round(measure.value * 1e3) / 10) + QStringLiteral(" cm");
+        text = QString::fromStdString(significant(std::round(measure.value * 1e3) / 10, 6)) + QStringLiteral(" cm");
     if (show(text)) edit()->setFixedWidth(std::clamp(edit()->fontMetrics().horizontalAdvance(text) + 26, 52, 210));
 }
 

@@ -14,6 +14,7 @@
 #include <set>
 
 #include "core/begin/first_plan.h"
+#include "core/quantity/decimal.h"
 #include "desktop/shell/sheet.h"
 #include "report/fonts.h"
 #include "report/shopping_list.h"
@@ -48,7 +49,7 @@ std::string stockPlace(const Plan& plan, const std::string& chocolate, const cha
     return "pantry/" + std::to_string(at) + "/" + figure;
 }
 
-QString money(double v) { return QString::number(v, 'f', 2); }
+QString money(double v) { return qstring(decimal(v, 2)); }
 
 }  // namespace
 

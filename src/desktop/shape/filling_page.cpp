@@ -9,6 +9,7 @@
 
 #include "core/begin/first_plan.h"
 #include "core/document/amount.h"
+#include "core/quantity/decimal.h"
 #include "core/stages/shopping.h"
 #include "desktop/kit/page.h"
 #include "report/text.h"
@@ -342,7 +343,7 @@ private:
         QString words = tr("%1 in each, %2 for all.")
                             .arg(qstring(format(into->each, Dimension::Volume, u)),
                                  qstring(format(s.volume, Dimension::Volume, u)));
-        if (std::isfinite(s.factor)) words += tr(" The recipe %1 times.").arg(s.factor, 0, 'g', 3);
+        if (std::isfinite(s.factor)) words += tr(" The recipe %1 times.").arg(qstring(significant(s.factor, 3)));
         if (mine->capMass > 0) words += tr(" A lid weighs %1.").arg(qstring(format(mine->capMass, Dimension::Mass, u)));
         if (s.alcohol > 0)
             words += tr(" %1 alcohol by volume, %2 of pure alcohol in each, cooked off or not: for adults; the age "

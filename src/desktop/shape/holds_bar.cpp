@@ -24,6 +24,12 @@ double sizeOf(const form::Mesh& m) {
     return std::max({d.x, d.y, d.z, 1e-6});
 }
 
+/// With so many digits that count.
+double rounded(double v, int digits) {
+    const double last = std::pow(10, std::floor(std::log10(std::max(1e-6, std::abs(v)))) - digits + 1);
+    return std::round(v / last) * last;
+}
+
 double longestForce(const LoadCase& c) {
     double most = 0;
     for (const auto& a : c.arrows) most = std::max(most, form::length(a.force));
@@ -163,6 +169,22 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
     box->addLayout(last);
 }
 
+HoldsBar::LoadUnit HoldsBar::unitOf(const LoadCase& c, UnitSystem units) {
+    constexpr double kPound = 0.45359237, kInch = 2.54;  // kg, cm
+    const bool us = units == UnitSystem::US;
+    if (c.id == "bump") return {1, tr("times its weight more")};
+    if (c.unit == "h") return {1, tr("hours")};
+    if (c.unit == "N")
+        return us ? LoadUnit{kPound * kGravity, tr("lb pressed")} : LoadUnit{1, tr("N (100 g press with 1 N)")};
+    if (c.unit == "N/m")
+        return us ? LoadUnit{kPound * kGravity / 16 / (0.01 * kInch), tr("oz on an inch of rim")}
+                  : LoadUnit{1, tr("N on a metre of rim")};
+    if (us && c.unit == "kg") return {kPound, tr("lb")};
+    if (us && c.unit == "cm") return {kInch, tr("in")};
+    if (us && c.unit == "J") return {kPound * kGravity * 0.12 * kInch, tr("foot-pounds")};
+    return {1, qstring(c.unit)};
+}
+
 void HoldsBar::buildLoad() {
     loadRow_ = new QWidget;
     auto* row = new QHBoxLayout(loadRow_);
@@ -174,8 +196,11 @@ void HoldsBar::buildLoad() {
     load_->setRule([](const Measure& m) {
         return m.value >= 0 && m.value < 1000 ? QString() : tr("A load is nothing or more, less than 1000.");
     });
-    connect(load_, &FigureField::measureTyped, this,
-            [this](const Measure& m) { changeLoad(m.value, qstring(m.typed)); });
+    connect(load_, &FigureField::measureTyped, this, [this](const Measure& m) {
+        if (!stage_ || chosen_ >= stage_->cases.size()) return;
+        const double size = unitOf(stage_->cases[chosen_], session_.units()).size;
+        changeLoad(m.value * size, size == 1 ? qstring(m.typed) : QString());
+    });
     row->addWidget(load_);
     unit_ = new QLabel;
     row->addWidget(unit_);
@@ -274,14 +299,10 @@ void HoldsBar::show(const StrengthStage& s) {
                                 (qstring(c.headline) + QStringLiteral(". ") + qstring(c.sentence)).toHtmlEscaped()));
     loadRow_->setVisible(!c.unit.empty());
     if (!c.unit.empty()) {
-        load_->setMeasure(c.load, session_.units());
+        const LoadUnit unit = unitOf(c, session_.units());
+        load_->setMeasure(unit.size == 1 ? c.load : Measure(rounded(c.load.value / unit.size, 3)), session_.units());
         with_->setText(c.unit == "h" ? tr("For") : tr("With"));
-        unit_->setText(c.id == "bump"    ? tr("times its weight more")
-                       : c.unit == "N"   ? session_.units() == UnitSystem::US ? tr("N (3.5 oz press with 1 N)")
-                                                                              : tr("N (100 g press with 1 N)")
-                         : c.unit == "h" ? tr("hours")
-                       : c.unit == "N/m" ? tr("N on a metre of rim")
-                                         : qstring(c.unit));
+        unit_->setText(unit.words);
     }
     const bool carried = c.chosen && c.group == "carry";
     mine_->setVisible(!c.group.empty() && (!c.chosen || carried));
@@ -364,8 +385,7 @@ void HoldsBar::changeLoad(double value, const QString& typed) {
 void HoldsBar::dragLoad(double times) {
     if (!stage_ || chosen_ >= stage_->cases.size() || stage_->cases[chosen_].unit.empty()) return;
     if (!dragFrom_) dragFrom_ = stage_->cases[chosen_].load.value;
-    const double value = *dragFrom_ * times, digits = std::pow(10, std::floor(std::log10(std::max(1e-6, value))) - 1);
-    changeLoad(std::round(value / digits) * digits, {});
+    changeLoad(rounded(*dragFrom_ * times, 2), {});
 }
 
 void HoldsBar::dropLoad() { dragFrom_.reset(); }

@@ -71,6 +71,12 @@ private:
     void show(const StrengthStage& stage);
     void tellWays(const StrengthStage& stage);
     void changeLoad(double value, const QString& typed);
+    /// What a load is typed in: how much of the plan's unit one is, and its words.
+    struct LoadUnit {
+        double size = 1;
+        QString words;
+    };
+    static LoadUnit unitOf(const LoadCase& c, UnitSystem units);
 
     Session& session_;
     std::shared_ptr<const StrengthStage> stage_;

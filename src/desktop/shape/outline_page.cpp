@@ -5,6 +5,7 @@
 #include <QSlider>
 #include <thread>
 
+#include "core/quantity/decimal.h"
 #include "core/stages/narrow_place.h"
 #include "desktop/kit/page.h"
 #include "desktop/shape/letters.h"
@@ -155,7 +156,7 @@ private:
             words += tr("Its narrowest place is %1 wide, marked in the picture; %2 thick, it bears %3 times what hangs "
                         "on it, lifted flat by a hand.")
                          .arg(length(narrow_->width), length(thickness()))
-                         .arg(place.bears, 0, 'f', 1);
+                         .arg(qstring(decimal(place.bears, 1)));
             if (!holds) words += tr(" Make it wider or the sheet thicker, or lift it with a card under it.");
         }
         tell(words, !holds);

@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 #include <cmath>
 
+#include "core/quantity/decimal.h"
 #include "core/stages/strength.h"
 #include "desktop/kit/figure_field.h"
 #include "desktop/shell/sheet.h"
@@ -126,7 +127,7 @@ private:
             else bars.push_back(b);
         }
         wrong_->setText(wrong);
-        const auto mega = [](double pa) { return QString::number(pa / 1e6, 'g', 3); };
+        const auto mega = [](double pa) { return qstring(significant(pa / 1e6, 3)); };
         const auto book = session_.library().find(chocolate_)->at("strength");
         if (bars.empty())
             return result_->setText(tr("Without bars the book's figure counts: %1 MPa, likely %2 to %3.")

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <tuple>
 
+#include "core/quantity/decimal.h"
 #include "core/stages/melting.h"
 #include "core/words/compared.h"
 #include "desktop/theme/theme.h"
@@ -153,6 +154,7 @@ TypingContext Session::typingOf(Dimension dimension, const char* unit, const std
     c.dimension = dimension;
     c.bareUnit = unit && *unit ? unit : usualUnit(dimension, units());
     c.metricCup = plan().metricCup;
+    c.comma = decimalPoint() == ',';
     c.looks = &library_.looks;
     if (const auto* chocolate = coloured_.find(id)) {
         c.barMass = chocolate->bar;

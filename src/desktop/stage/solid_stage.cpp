@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/decimal.h"
 #include "desktop/stage/raster.h"
 #include "desktop/stage/shadow.h"
 #include "desktop/theme/theme.h"
@@ -116,7 +117,7 @@ void SolidStage::paintReading(QPainter& p) {
     if (cursor_.x() < 0 || held_ != Qt::NoButton) return;
     const double wall = wallAt(cursor_);
     if (std::isnan(wall)) return;
-    const QString words = scene().stress       ? tr("%1 MPa").arg(wall / 1e6, 0, 'g', 2)
+    const QString words = scene().stress       ? tr("%1 MPa").arg(qstring(significant(wall / 1e6, 2)))
                           : wall < coat::kBare ? tr("bare")
                                                : qstring(format(wall, Dimension::Length, units_));
     p.setFont(report::font(14, QFont::DemiBold));
@@ -328,7 +329,7 @@ void SolidStage::paintScene(QPainter& p, bool interactive) {
         report::paintWallLegend(p, QRectF(20, height() - 24, 150, 9),
                                 scene().stress ? tr("no pull") : qstring(format(kMapThin, Dimension::Length, units_)),
                                 scene().stress
-                                    ? tr("%1 MPa").arg(scene().mapHigh / 1e6, 0, 'g', 2)
+                                    ? tr("%1 MPa").arg(qstring(significant(scene().mapHigh / 1e6, 2)))
                                     : tr("%1 and more").arg(qstring(format(kMapThick, Dimension::Length, units_))),
                                 theme().balloon, theme().quiet);
     paintLoads(p, project, interactive);
