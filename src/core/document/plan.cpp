@@ -203,6 +203,7 @@ Piece newPiece(const Plan& plan, const std::string& family) {
             c.way = coat::Way::Pour;
             c.drain = 12;
             c.delay = 60;
+            c.rest = coat::Rest::Inverted;  // what runs back out makes no thick floor
         }
         p.making = {c, c};
         p.complete();
@@ -236,8 +237,6 @@ std::vector<PlannedCoat> usualCoats(const Piece& piece, const Plan& plan, const 
         c.delay = 60;
         c.rest = coat::Rest::Inverted;
     }
-    if (piece.family().former == form::Former::Cup)
-        c.rest = coat::Rest::Inverted;  // what runs back out makes no thick floor
     if (piece.closes()) {
         c.way = coat::Way::Turn;
         c.rest = coat::Rest::Upright;
