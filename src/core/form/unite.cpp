@@ -54,6 +54,7 @@ std::vector<int> bodiesOf(const Mesh& m) {
     for (const auto& t : m.triangles)
         for (size_t k = 1; k < 3; ++k) of[size_t(find(t[k]))] = find(t[0]);
     std::vector<int> out;
+    out.reserve(m.triangles.size());
     for (const auto& t : m.triangles) out.push_back(find(t[0]));
     return out;
 }
