@@ -340,4 +340,44 @@ TEST_CASE("twenty guests instead of fourteen: what is for each follows, what is 
     CHECK(fresh.pieces[0].count == 4);
 }
 
+TEST_CASE("several kinds in one sentence: each with its number, the filling goes into the first") {
+    struct Said {
+        const char* sentence;
+        int count;
+        const char* first;
+        std::vector<std::pair<int, const char*>> others;
+    };
+    for (const auto& [sentence, count, first, others] :
+         {Said{"12 bowls and 6 cones for Saturday", 12, "balloon", {{6, "wrap-cone"}}},
+          Said{"twelve bowls that hold ice cream, six spoons and a basket on Sunday at six",
+               12,
+               "balloon",
+               {{6, nullptr}, {1, "basket"}}},
+          Said{"8 cups plus 8 hearts tomorrow", 8, "cup", {{8, nullptr}}},
+          Said{"12 bowls for Saturday", 12, "balloon", {}}, Said{"20 tubs and 20 lids on Friday", 20, nullptr, {}},
+          Said{"12 bowls and good company on Saturday", 12, "balloon", {}},
+          Said{"bowls for 12 people and 2 hours of work", 0, "balloon", {}}}) {
+        INFO(sentence);
+        const Wanted w = wanted(sentence, kNow, io::library());
+        if (count > 0) CHECK(w.count == count);
+        REQUIRE(!w.shapes.empty());
+        if (first) CHECK(w.shapes.front().family->id == first);
+        REQUIRE(w.others.size() == others.size());
+        for (size_t k = 0; k < others.size(); ++k) {
+            CHECK(w.others[k].count == others[k].first);
+            if (others[k].second) CHECK(w.others[k].shape.family->id == others[k].second);
+        }
+        const Plan plan = firstPlan(w, w.shapes.front(), kNow, Plan(), io::library());
+        REQUIRE(plan.pieces.size() == 1 + others.size() + (w.lidded ? 1 : 0));
+        for (size_t a = 0; a < plan.pieces.size(); ++a)
+            for (size_t b = a + 1; b < plan.pieces.size(); ++b) CHECK(plan.pieces[a].id != plan.pieces[b].id);
+        CHECK(problems(plan, io::library()).empty());
+    }
+    const Wanted w = wanted("12 bowls and 6 cones that hold ice cream for Saturday", kNow, io::library());
+    CHECK(w.filling == "ice-cream");
+    const Plan plan = firstPlan(w, w.shapes.front(), kNow, Plan(), io::library());
+    CHECK(plan.name == "12 bowls that hold ice cream and 6 cones");
+    CHECK(firstOf<FillStep>(plan.pieces[0].making));
+}
+
 }  // namespace uovo::begin_test

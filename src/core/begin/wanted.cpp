@@ -21,8 +21,10 @@ constexpr int kMost = 2000;
 struct Word {
     std::string said, low;
     bool used = false;
+    bool paused = false;  ///< a comma stands behind it
 };
 
+constexpr const char* kTimes[]{"minute", "hour", "day", "week"};
 constexpr std::initializer_list<const char*> kLeadsToDay{"on", "for", "by", "until"};
 
 /// Reads from left to right; what is understood is marked as used.
@@ -39,12 +41,14 @@ public:
                 words_.push_back({word, lowered(word)});
                 word.clear();
             }
+            if (c == ',' && !words_.empty()) words_.back().paused = true;
         }
     }
 
     Wanted all() {
         when();
         many();
+        others();
         broken();
         filling();
         for (size_t k = words_.size(); k-- > 0;) {  // "bowls for": what led to a word that was understood
@@ -225,6 +229,32 @@ private:
                         if (at(0) == "a" || at(0) == "an" || at(0) == "one") out_.count = 1;  // one for all of them
                     }
                 }
+    }
+
+    void others() {
+        constexpr size_t kWords = 4;  // of one of them
+        const auto parts = [&](size_t i) { return at(i) == "and" || at(i) == "plus"; };
+        for (size_t i = 1; i + 1 < words_.size(); ++i) {
+            const auto n = at(i) == "a" || at(i) == "an" ? std::optional(1) : numberOf(at(i));
+            if (words_[i].used || !n || *n < 1 || *n > kMost || (!parts(i - 1) && !words_[i - 1].paused)) continue;
+            std::string things;
+            size_t end = i + 1;
+            for (; end < words_.size() && end < i + 1 + kWords && !words_[end].used && !parts(end); ++end) {
+                if (at(end) == "with" || at(end) == "that" || at(end) == "for" || at(end) == "to") break;
+                things += (things.empty() ? "" : " ") + words_[end].said;
+                if (words_[end].paused) {
+                    ++end;
+                    break;
+                }
+            }
+            if (things.empty() || lowered(things).starts_with("lid")) continue;  // of what was named before
+            if (std::ranges::any_of(kTimes, [&](const char* t) { return at(i + 1).starts_with(t); })) continue;
+            auto shapes = form::search(things);
+            if (shapes.empty()) continue;
+            out_.others.push_back({*n, things, std::move(shapes.front())});
+            use(i, end - i);
+            if (parts(i - 1)) use(i - 1, 1);
+        }
     }
 
     void broken() {

@@ -8,6 +8,7 @@
 #include <unordered_map>
 
 #include "core/form/outline.h"
+#include "core/form/sets.h"
 
 namespace uovo::form {
 namespace {
@@ -116,13 +117,7 @@ MeshReport inspect(const Mesh& m) {
     };
     std::unordered_map<EdgeKey, Edge> edges;
     edges.reserve(m.triangles.size() * 2);
-    std::vector<int> root(m.points.size());
-    std::iota(root.begin(), root.end(), 0);
-    const auto find = [&](int i) {
-        while (root[static_cast<size_t>(i)] != i)
-            i = root[static_cast<size_t>(i)] = root[static_cast<size_t>(root[static_cast<size_t>(i)])];
-        return i;
-    };
+    Sets sets(m.points.size());
     double scale = 0;
     for (const auto& t : m.triangles) scale = std::max(scale, length(crossOf(m, t)));
     for (const auto& t : m.triangles) {
@@ -131,7 +126,7 @@ MeshReport inspect(const Mesh& m) {
             auto& e = edges[edgeKey(a, b)];
             ++e.uses;
             e.balance += a < b ? 1 : -1;
-            root[static_cast<size_t>(find(a))] = find(b);
+            sets.join(a, b);
         }
         if (!(length(crossOf(m, t)) > 1e-12 * scale) || t[0] == t[1] || t[1] == t[2] || t[0] == t[2]) ++r.degenerate;
         else if (leastAngle(m, t) < 10 * M_PI / 180) ++r.slivers;
@@ -144,7 +139,8 @@ MeshReport inspect(const Mesh& m) {
     std::vector<bool> used(m.points.size());
     for (const auto& t : m.triangles)
         for (const int i : t) used[static_cast<size_t>(i)] = true;
-    for (size_t i = 0; i < root.size(); ++i) r.shells += used[i] && find(static_cast<int>(i)) == static_cast<int>(i);
+    for (size_t i = 0; i < used.size(); ++i)
+        r.shells += used[i] && sets.find(static_cast<int>(i)) == static_cast<int>(i);
     return r;
 }
 

@@ -1,27 +1,13 @@
 #include "core/form/net.h"
 
 #include <map>
-#include <numeric>
 #include <unordered_map>
 
+#include "core/form/sets.h"
 #include "core/form/split.h"
 
 namespace uovo::form {
 namespace {
-
-/// Disjoint sets with path halving.
-class Sets {
-public:
-    explicit Sets(size_t n) : of_(n) { std::iota(of_.begin(), of_.end(), size_t{0}); }
-    size_t find(size_t i) {
-        while (of_[i] != i) i = of_[i] = of_[of_[i]];
-        return i;
-    }
-    void join(size_t a, size_t b) { of_[find(a)] = find(b); }
-
-private:
-    std::vector<size_t> of_;
-};
 
 double areaOf(const Mesh& m, size_t triangle) {
     const auto& t = m.triangles[triangle];
@@ -53,22 +39,23 @@ Net netOf(const Mesh& m) {
             const auto [at, fresh] = open.try_emplace(edgeKey(a, b), Side{t, a, b});
             if (fresh) continue;
             const size_t other = at->second.first;
-            if (m.mark(t) == m.mark(other)) sets.join(t, other);
+            if (m.mark(t) == m.mark(other)) sets.join(static_cast<int>(t), static_cast<int>(other));
             else borders.emplace_back(Side{t, a, b}, m.mark(t) == Mark::Lid ? t : other);
         }
+    const auto setOf = [&](size_t t) { return sets.find(static_cast<int>(t)); };
     Net out;
-    std::map<size_t, double> lids;
-    std::map<size_t, bool> walls;
+    std::map<int, double> lids;
+    std::map<int, bool> walls;
     for (size_t t = 0; t < n; ++t)
-        if (m.mark(t) == Mark::Lid) lids[sets.find(t)] += areaOf(m, t);
-        else walls[sets.find(t)] = true;
+        if (m.mark(t) == Mark::Lid) lids[setOf(t)] += areaOf(m, t);
+        else walls[setOf(t)] = true;
     out.parts = walls.size();
-    size_t mouth = n;
+    int mouth = -1;
     for (const auto& [lid, area] : lids)
-        if (mouth == n || area > lids[mouth]) mouth = lid;
-    std::map<size_t, NetHole> holes;
+        if (mouth < 0 || area > lids[mouth]) mouth = lid;
+    std::map<int, NetHole> holes;
     for (const auto& [edge, lid] : borders)
-        if (const size_t of = sets.find(lid); of != mouth)
+        if (const int of = setOf(lid); of != mouth)
             add(holes[of], m.points[static_cast<size_t>(edge.a)], m.points[static_cast<size_t>(edge.b)]);
     for (auto& [lid, hole] : holes) {
         hole.middle = hole.middle * (1 / hole.round);

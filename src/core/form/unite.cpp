@@ -1,12 +1,12 @@
 #include "core/form/unite.h"
 
 #include <algorithm>
-#include <numeric>
 #include <unordered_map>
 #include <vector>
 
 #include "core/form/iso_surface.h"
 #include "core/form/near.h"
+#include "core/form/sets.h"
 
 namespace uovo::form {
 namespace {
@@ -45,17 +45,12 @@ bool cross(const Face& f, const Face& g) {
 
 /// A number for each triangle's body: triangles that share a corner are of one.
 std::vector<int> bodiesOf(const Mesh& m) {
-    std::vector<int> of(m.points.size());
-    std::iota(of.begin(), of.end(), 0);
-    const auto find = [&](int i) {
-        while (of[size_t(i)] != i) i = of[size_t(i)] = of[size_t(of[size_t(i)])];
-        return i;
-    };
+    Sets sets(m.points.size());
     for (const auto& t : m.triangles)
-        for (size_t k = 1; k < 3; ++k) of[size_t(find(t[k]))] = find(t[0]);
+        for (size_t k = 1; k < 3; ++k) sets.join(t[k], t[0]);
     std::vector<int> out;
     out.reserve(m.triangles.size());
-    for (const auto& t : m.triangles) out.push_back(find(t[0]));
+    for (const auto& t : m.triangles) out.push_back(sets.find(t[0]));
     return out;
 }
 

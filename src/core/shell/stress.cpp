@@ -1,4 +1,5 @@
 #include "core/shell/stress.h"
+#include "core/form/sets.h"
 #include "core/quantity/side_by_side.h"
 
 #include <Eigen/Cholesky>
@@ -6,7 +7,6 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
-#include <numeric>
 
 namespace uovo::shell {
 namespace {
@@ -185,13 +185,7 @@ Faces faces(const Model& m, double crease) {
         i = j;
     }
     // Corners of one point are one value where their triangles meet smoothly.
-    std::vector<int> root(3 * n);
-    std::iota(root.begin(), root.end(), 0);
-    const auto find = [&](int a) {
-        while (root[static_cast<size_t>(a)] != a)
-            a = root[static_cast<size_t>(a)] = root[static_cast<size_t>(root[static_cast<size_t>(a)])];
-        return a;
-    };
+    form::Sets sets(3 * n);
     for (size_t k = 0; k < n; ++k)
         for (size_t i = 0; i < 3; ++i) {
             if (!smooth[k][i]) continue;
@@ -200,13 +194,12 @@ Faces faces(const Model& m, double crease) {
                 for (size_t c = 0; c < 3; ++c)
                     for (size_t d = 0; d < 3; ++d)
                         if (m.triangles[k][c] == point && m.triangles[other][d] == point)
-                            root[static_cast<size_t>(find(static_cast<int>(3 * k + c)))] =
-                                find(static_cast<int>(3 * other + d));
+                            sets.join(static_cast<int>(3 * k + c), static_cast<int>(3 * other + d));
         }
     std::vector<int> number(3 * n, -1);
     for (size_t k = 0; k < n; ++k)
         for (size_t i = 0; i < 3; ++i) {
-            auto& id = number[static_cast<size_t>(find(static_cast<int>(3 * k + i)))];
+            auto& id = number[static_cast<size_t>(sets.find(static_cast<int>(3 * k + i)))];
             if (id < 0) {
                 id = static_cast<int>(out.count++);
                 out.edge.push_back(false);

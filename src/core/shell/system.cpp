@@ -1,4 +1,5 @@
 #include "core/shell/system.h"
+#include "core/form/sets.h"
 #include "core/quantity/side_by_side.h"
 
 #include <cholmod.h>
@@ -10,7 +11,6 @@
 #include <chrono>
 #include <cmath>
 #include <mutex>
-#include <numeric>
 
 namespace uovo::shell {
 namespace {
@@ -64,27 +64,20 @@ std::string begins(std::string words) {
 
 /// Bodies that share corners or ties: number of the body of each point, -1 for a point without triangles.
 std::vector<int> bodies(const Model& m, const std::vector<Tie>& ties) {
-    std::vector<int> root(m.points.size());
-    std::iota(root.begin(), root.end(), 0);
-    const auto find = [&](int a) {
-        while (root[static_cast<size_t>(a)] != a)
-            a = root[static_cast<size_t>(a)] = root[static_cast<size_t>(root[static_cast<size_t>(a)])];
-        return a;
-    };
-    const auto join = [&](int a, int b) { root[static_cast<size_t>(find(a))] = find(b); };
+    form::Sets sets(m.points.size());
     std::vector<bool> used(m.points.size());
     for (const auto& t : m.triangles) {
-        join(t[0], t[1]);
-        join(t[1], t[2]);
+        sets.join(t[0], t[1]);
+        sets.join(t[1], t[2]);
         for (const int i : t) used[static_cast<size_t>(i)] = true;
     }
     for (const auto& t : ties)
-        for (const auto& [corner, share] : t.to) join(t.point, corner);
+        for (const auto& [corner, share] : t.to) sets.join(t.point, corner);
     std::vector<int> out(m.points.size(), -1), number(m.points.size(), -1);
     int count = 0;
     for (size_t i = 0; i < m.points.size(); ++i) {
         if (!used[i]) continue;
-        auto& n = number[static_cast<size_t>(find(static_cast<int>(i)))];
+        auto& n = number[static_cast<size_t>(sets.find(static_cast<int>(i)))];
         if (n < 0) n = count++;
         out[i] = n;
     }

@@ -315,10 +315,13 @@ void FrontDoor::show() {
     const QString clock = qstring(clockInWords(wish_.clock.value_or(kUsualClock), session_.units()));
     clock_->setWords(clock);
     QString words = any ? aboutWays(hits) : tr("In your own words: how many, of what, what goes in, for when.");
+    QString things = hits.empty() ? QString() : qstring(lowerFirst(hits.front().family->name));
+    for (const auto& other : wish_.others)
+        things += tr(", %1 × %2").arg(other.count).arg(qstring(lowerFirst(other.shape.family->name)));
     if (any && words.isEmpty() && !hits.empty())
         words = tr("%1 × %2%3, ready %4 at %5.")
                     .arg(count)
-                    .arg(qstring(lowerFirst(hits.front().family->name)),
+                    .arg(things,
                          filling > 0
                              ? tr(", %1 in each").arg(qstring(lowerFirst(kinds[static_cast<size_t>(filling) - 1].name)))
                              : QString(),
