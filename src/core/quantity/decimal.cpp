@@ -22,6 +22,7 @@ char decimalPoint() { return shownPoint; }
 std::string pointedHere(std::string typed) {
     const auto digit = [&](size_t at) { return at < typed.size() && typed[at] >= '0' && typed[at] <= '9'; };
     const auto at = typed.find_first_of(".,");
+    if (shownPoint == '.') return typed;  // read either way, and shown as it was typed
     if (at == std::string::npos || at == 0 || typed.find_first_of(".,", at + 1) != std::string::npos ||
         !digit(at - 1) || !digit(at + 1))
         return typed;

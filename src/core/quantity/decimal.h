@@ -13,7 +13,8 @@ std::string decimal(double v, int places);
 /// With so many digits that count, no zeros behind: "2.5", "0,04".
 std::string significant(double v, int digits);
 
-/// What a person typed elsewhere, "13.5 cm", as it is written here: "13,5 cm". One mark between digits is changed; of
+/// What a person typed elsewhere, "13.5 cm", as it is written where a comma is: "13,5 cm"; with a point
+/// it stays as it was typed. One mark between digits is changed; of
 /// several, of which one parts thousands, none is.
 std::string pointedHere(std::string typed);
 
