@@ -259,6 +259,13 @@ TEST_CASE("where people write a comma, figures have one, and what is shown is re
         CHECK(pointedHere("1,234.5 g") == "1,234.5 g");
         CHECK(pointedHere("6. maybe") == "6. maybe");
         CHECK(format(100, Dimension::Length, UnitSystem::Metric) == "100 m");
+        // sentences that are said in other units have it too
+        CHECK(restated("It holds 12,5 mm, from 0.5 to 2,5 mm.", UnitSystem::US) ==
+              "It holds 0,492 in, from 0,02 in to 0,098 in.");
+        CHECK(spoken(Measure(0.0625), Dimension::Length, UnitSystem::Metric) == "62 mm");
+        // ids and what a thermometer says are nobody's country
+        batch::PotKey pot{"dark", material::Temper::Tempered, material::Thinner::VegetableOil, 0.025};
+        CHECK(pot.id() == "dark-oil-2.5");
         // every figure that is shown can be typed back
         for (const auto dimension : {Dimension::Length, Dimension::Mass, Dimension::Volume, Dimension::Temperature})
             for (const auto units : {UnitSystem::Metric, UnitSystem::US})

@@ -5,7 +5,6 @@
 #include "core/day/former.h"
 #include "core/document/amount.h"
 #include "core/form/joint.h"
-#include "core/quantity/decimal.h"
 #include "core/stages/rim_ring.h"
 #include "core/stages/sheets.h"
 #include "core/stages/shopping.h"
@@ -54,36 +53,36 @@ QString coatWords(const PlannedCoat& c, const Piece& piece, const material::Libr
         if (const auto* other = lib.find(c.chocolate))
             words += QStringLiteral("In %1. ").arg(qstring(other->name).toLower());
     if (c.way == coat::Way::Dip)
-        words += QStringLiteral("Drain over the bath %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
+        words += QStringLiteral("Drain over the bath %1, then ").arg(measureWords(c.drain, Dimension::Duration, u));
     if (c.way == coat::Way::Pour)
-        words += QStringLiteral("Pour out for %1, then ").arg(spoken(c.drain, Dimension::Duration, u));
-    const QString lasts = spoken(c.moveFor, Dimension::Duration, u);
+        words += QStringLiteral("Pour out for %1, then ").arg(measureWords(c.drain, Dimension::Duration, u));
+    const QString lasts = measureWords(c.moveFor, Dimension::Duration, u);
     const bool moved = c.motion != coat::Motion::Still || c.way == coat::Way::Turn,
                movedInCold = moved && c.moveIn != coat::Place::Table;
     if (c.way == coat::Way::Turn && c.motion == coat::Motion::Over)
         words += QStringLiteral("swirl it until no bare patch is left, then ");
     if (movedInCold && c.delay.value > 0)
-        words += QStringLiteral("wait %1 on the table, then ").arg(spoken(c.delay, Dimension::Duration, u));
+        words += QStringLiteral("wait %1 on the table, then ").arg(measureWords(c.delay, Dimension::Duration, u));
     if (movedInCold) words += placeWords(c.moveIn) + QLatin1Char(' ');
     if (c.motion == coat::Motion::Spin || (c.way == coat::Way::Turn && c.motion == coat::Motion::Still))
         words += QStringLiteral("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
     if (c.motion == coat::Motion::Over)
         words += QStringLiteral("roll it once round and set it on another side every %1 for %2, then ")
-                     .arg(spoken(c.moveEvery, Dimension::Duration, u), lasts);
+                     .arg(measureWords(c.moveEvery, Dimension::Duration, u), lasts);
     if (c.motion == coat::Motion::Side) words += QStringLiteral("lay it on its side for %1, then ").arg(lasts);
-    if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(spoken(c.tap, Dimension::Duration, u));
+    if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(measureWords(c.tap, Dimension::Duration, u));
     if (c.scrape) words += QStringLiteral("scrape the rim, then ");
     words += restWords(c, piece.overBalloon() || piece.roundSomething()) + QStringLiteral(". ");
-    words +=
-        c.place == coat::Place::Table
-            ? QStringLiteral("Leave it on the table %1.").arg(spoken(c.stay, Dimension::Duration, u))
-        : movedInCold && c.moveIn == c.place
-            ? QStringLiteral("Leave it there for %1.").arg(spoken(c.stay, Dimension::Duration, u))
-        : c.delay.value > 0 && !movedInCold
-            ? QStringLiteral("Wait %1 on the table, then %2 for %3.")
-                  .arg(spoken(c.delay, Dimension::Duration, u), placeWords(c.place),
-                       spoken(c.stay, Dimension::Duration, u))
-            : QStringLiteral("At once %1, for %2.").arg(placeWords(c.place), spoken(c.stay, Dimension::Duration, u));
+    words += c.place == coat::Place::Table
+                 ? QStringLiteral("Leave it on the table %1.").arg(measureWords(c.stay, Dimension::Duration, u))
+             : movedInCold && c.moveIn == c.place
+                 ? QStringLiteral("Leave it there for %1.").arg(measureWords(c.stay, Dimension::Duration, u))
+             : c.delay.value > 0 && !movedInCold
+                 ? QStringLiteral("Wait %1 on the table, then %2 for %3.")
+                       .arg(measureWords(c.delay, Dimension::Duration, u), placeWords(c.place),
+                            measureWords(c.stay, Dimension::Duration, u))
+                 : QStringLiteral("At once %1, for %2.")
+                       .arg(placeWords(c.place), measureWords(c.stay, Dimension::Duration, u));
     words[0] = words[0].toUpper();
     return words;
 }
@@ -157,7 +156,8 @@ private:
                 "its net is among the templates. Stir A and B until no streak is left, pour in a thin stream beside "
                 "it until it stands over all of it; mixed, it can be poured for %1. Let it cure %2, undisturbed. %3"
                 "Loosen it all round, take the original out, wash the mold. Cast it once and throw that cast away.")
-                .arg(spoken(wish.potLife, Dimension::Duration, u_), spoken(wish.cure, Dimension::Duration, u_),
+                .arg(measureWords(wish.potLife, Dimension::Duration, u_),
+                     measureWords(wish.cure, Dimension::Duration, u_),
                      two ? QStringLiteral("Of two parts: bed the original in clay up to where they meet, press a few "
                                           "dents into the clay as keys, pour the first part; when it has cured, take "
                                           "the clay off, brush release agent on the silicone and pour the second. ")
@@ -232,7 +232,7 @@ private:
     }
 
     void paint(const PlannedCoat& c) {
-        head(partOf(made_, c.item) + wayWords(c, u_), spoken(c.temperature, Dimension::Temperature, u_));
+        head(partOf(made_, c.item) + wayWords(c, u_), measureWords(c.temperature, Dimension::Temperature, u_));
         say(coatWords(c, piece_, lib_, u_));
         if (made_.wall && coat_ < made_.wall->setting.size()) {
             const auto& t = made_.wall->setting[coat_];
@@ -304,8 +304,8 @@ private:
         } else {
             const bool table = c.place == coat::Place::Table;
             if (!table && c.table.value > 0)
-                words +=
-                    QStringLiteral("Leave it %1 on the table first. ").arg(spoken(c.table, Dimension::Duration, u_));
+                words += QStringLiteral("Leave it %1 on the table first. ")
+                             .arg(measureWords(c.table, Dimension::Duration, u_));
             words += table                            ? QStringLiteral("Let it set on the table")
                      : c.place == coat::Place::Fridge ? QStringLiteral("Then into the fridge")
                                                       : QStringLiteral("Then into the freezer");
@@ -385,7 +385,7 @@ private:
         head(s.place == coat::Place::Table    ? QStringLiteral("Leave it on the table")
              : s.place == coat::Place::Fridge ? QStringLiteral("Into the fridge")
                                               : QStringLiteral("Into the freezer"),
-             spoken(s.stay, Dimension::Duration, u_));
+             measureWords(s.stay, Dimension::Duration, u_));
         done();
     }
 
@@ -563,7 +563,7 @@ private:
             words += QStringLiteral(" It is made once, %1 in all, with what goes into %2.")
                          .arg(qstring(format(recipe.volume, Dimension::Volume, u_)), others.join(QStringLiteral(", ")));
         say(words);
-        const auto span = [&](const Measure& m) { return spoken(m, Dimension::Duration, u_); };
+        const auto span = [&](const Measure& m) { return measureWords(m, Dimension::Duration, u_); };
         if (!f->recipe.empty()) {
             const bool known = std::isfinite(recipe.factor);
             say(known ? others.isEmpty() ? QStringLiteral("For all of them:")
@@ -598,7 +598,7 @@ private:
         head(QStringLiteral("Pour a lid"), grams(a_.capMass));
         say(QStringLiteral(
                 "Molten chocolate on the set, cool filling, %1 deep, up to the rim. Let it set %2 before you move it.")
-                .arg(spoken(lid.depth, Dimension::Length, u_), time(lib_.usual("lidSets"))));
+                .arg(measureWords(lid.depth, Dimension::Length, u_), time(lib_.usual("lidSets"))));
         done();
     }
 
@@ -659,13 +659,12 @@ private:
 
 }  // namespace
 
-QString spoken(const Measure& m, Dimension d, UnitSystem u) {
-    return m.typed.empty() ? qstring(format(m.value, d, u)) : qstring(pointedHere(m.typed));
-}
+QString measureWords(const Measure& m, Dimension d, UnitSystem u) { return qstring(spoken(m, d, u)); }
 
 QString spokenLength(const form::Part& shape, const char* key, UnitSystem u) {
     const auto it = shape.values.find(key);
-    return spoken(it != shape.values.end() ? it->second : Measure(form::figure(shape, key)), Dimension::Length, u);
+    return measureWords(it != shape.values.end() ? it->second : Measure(form::figure(shape, key)), Dimension::Length,
+                        u);
 }
 
 void paintMaking(Page& page, const Plan& plan, const material::Library& lib, const Piece& piece,

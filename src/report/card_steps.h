@@ -10,7 +10,7 @@ void paintMaking(Page& page, const Plan& plan, const material::Library& library,
                  const PieceAnswers& mine, const Answers& answers);
 
 /// As typed when a person typed it, else formatted.
-QString spoken(const Measure& m, Dimension d, UnitSystem u);
+QString measureWords(const Measure& m, Dimension d, UnitSystem u);
 /// A length of a shape, as typed or its usual one.
 QString spokenLength(const form::Part& shape, const char* key, UnitSystem u);
 

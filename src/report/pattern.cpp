@@ -198,7 +198,7 @@ std::vector<Pattern> patternsOf(const Piece& piece, const PieceAnswers& answers,
                 break;
             case Decor::Stencil: {
                 p.kind = Pattern::Kind::Fields;
-                const auto strip = stencilStrip(piece, *d, *answers.made);
+                const auto strip = stencilStrip(piece, *d, ring);
                 p.width = float(strip->size);
                 p.apart = float(strip->spacing);
                 p.figure = radiiOf(stencilFigure(*d));

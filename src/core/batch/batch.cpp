@@ -9,8 +9,6 @@
 #include <limits>
 #include <numbers>
 
-#include "core/quantity/decimal.h"
-
 namespace uovo::batch {
 namespace {
 
@@ -109,8 +107,8 @@ std::string PotKey::id() const {
     std::string out = chocolate;
     if (temper == material::Temper::Untempered) out += "-untempered";
     if (thinner != material::Thinner::None && thinnerShare > 0)
-        out += fmt::format("-{}-{}", thinner == material::Thinner::CocoaButter ? "butter" : "oil",
-                           significant(100 * thinnerShare, 6));
+        out +=
+            fmt::format("-{}-{:g}", thinner == material::Thinner::CocoaButter ? "butter" : "oil", 100 * thinnerShare);
     return out;
 }
 

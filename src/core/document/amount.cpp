@@ -35,7 +35,7 @@ std::string amountOf(const Ingredient& in, double factor, UnitSystem units) {
 }
 
 std::string writtenAmount(const Ingredient& in, UnitSystem units) {
-    return in.amount.typed.empty() ? amountOf(in, 1, units) : in.amount.typed;
+    return in.amount.typed.empty() ? amountOf(in, 1, units) : pointedHere(in.amount.typed);
 }
 
 }  // namespace uovo

@@ -32,6 +32,8 @@ struct Grid {
         }
     }
     int number(int i, int j, int k) const { return (k * ny + j) * nx + i; }
+    /// From a corner to the next along an axis.
+    int stride(int axis) const { return axis == 0 ? 1 : axis == 1 ? nx : nx * ny; }
     Vec3 place(int n) const {
         const int row = n / nx, layer = row / ny;
         return low + Vec3{double(n % nx - 1), double(row % ny - 1), double(layer - 1)} * step;
@@ -43,7 +45,6 @@ struct Grid {
     }
     /// Fills corners until no two cells of inside, or of outside, meet in an edge or a corner only.
     void fill() {
-        const int step3[3]{1, nx, nx * ny};
         const auto take = [&](int n) { f[static_cast<size_t>(n)] = -0.3 * step; };
         for (bool changed = true; changed;) {
             changed = false;
@@ -52,21 +53,20 @@ struct Grid {
                     for (int i = 0; i + 1 < nx; ++i) {
                         const int n = number(i, j, k);
                         for (const auto& [u, v] : {std::pair{0, 1}, {1, 2}, {0, 2}}) {
-                            const int a = n, b = n + step3[u], c = n + step3[u] + step3[v], d = n + step3[v];
+                            const int a = n, b = n + stride(u), c = n + stride(u) + stride(v), d = n + stride(v);
                             if (in(a) == in(c) && in(b) == in(d) && in(a) != in(b)) {
                                 take(in(a) ? b : a);
                                 changed = true;
                             }
                         }
+                        const auto corner = [&](int q) {
+                            return n + (q & 1) + (q & 2 ? stride(1) : 0) + (q & 4 ? stride(2) : 0);
+                        };
                         int ins = 0, one = -1;
                         for (int q = 0; q < 8; ++q) {
-                            const int at = n + (q & 1) + (q & 2 ? nx : 0) + (q & 4 ? nx * ny : 0);
-                            ins += in(at);
-                            if (in(at) && one < 0) one = q;
+                            ins += in(corner(q));
+                            if (in(corner(q)) && one < 0) one = q;
                         }
-                        const auto corner = [&](int q) {
-                            return n + (q & 1) + (q & 2 ? nx : 0) + (q & 4 ? nx * ny : 0);
-                        };
                         if (ins == 2 && in(corner(7 - one))) {
                             for (int q = 0; q < 8; ++q) take(corner(q));
                             changed = true;
@@ -90,7 +90,6 @@ Mesh netSurface(const std::function<double(const Vec3&)>& field, const Box& box,
     g.fill();
     Mesh out;
     std::unordered_map<int, int> cornerOf;  // of a cell by its lowest corner
-    const int steps[3]{1, g.nx, g.nx * g.ny};
     const auto corner = [&](int cell) {
         const auto [it, fresh] = cornerOf.try_emplace(cell, static_cast<int>(out.points.size()));
         if (!fresh) return it->second;
@@ -98,8 +97,8 @@ Mesh netSurface(const std::function<double(const Vec3&)>& field, const Box& box,
         int many = 0;
         for (int axis = 0; axis < 3; ++axis)
             for (int q = 0; q < 4; ++q) {
-                const int a = cell + (q & 1 ? steps[(axis + 1) % 3] : 0) + (q & 2 ? steps[(axis + 2) % 3] : 0),
-                          b = a + steps[axis];
+                const int a = cell + (q & 1 ? g.stride((axis + 1) % 3) : 0) + (q & 2 ? g.stride((axis + 2) % 3) : 0),
+                          b = a + g.stride(axis);
                 if (g.in(a) == g.in(b)) continue;
                 sum += g.between(a, b);
                 ++many;
@@ -112,9 +111,9 @@ Mesh netSurface(const std::function<double(const Vec3&)>& field, const Box& box,
             for (int i = 0; i + 1 < g.nx; ++i) {
                 const int n = g.number(i, j, k), at[3]{i, j, k};
                 for (int axis = 0; axis < 3; ++axis) {
-                    if (at[(axis + 1) % 3] == 0 || at[(axis + 2) % 3] == 0 || g.in(n) == g.in(n + steps[axis]))
+                    if (at[(axis + 1) % 3] == 0 || at[(axis + 2) % 3] == 0 || g.in(n) == g.in(n + g.stride(axis)))
                         continue;
-                    const int u = steps[(axis + 1) % 3], v = steps[(axis + 2) % 3];
+                    const int u = g.stride((axis + 1) % 3), v = g.stride((axis + 2) % 3);
                     // the four cells round this edge of the grid
                     int q[4]{corner(n - u - v), corner(n - v), corner(n), corner(n - u)};
                     if (!g.in(n)) std::swap(q[1], q[3]);

@@ -33,8 +33,8 @@ std::map<std::string, Casts> castsOf(const std::vector<Evening>& evenings, const
                 if (!sameOriginal(q, e.plan, p, plan)) continue;
                 const auto said = counts.find(q.id);
                 const int begun = said == counts.end() ? q.count : said->second.of,
-                          molds = q.molds > 0 ? q.molds : q.count;
-                made += (begun + std::max(1, molds) - 1) / std::max(1, molds);
+                          molds = std::max(1, q.molds > 0 ? q.molds : q.count);
+                made += (begun + molds - 1) / molds;
             }
             if (made == 0) continue;
             casts.each += made;

@@ -90,13 +90,12 @@ void addPrices(const std::vector<Evening>& evenings, const material::Library& li
 void addCasts(const std::vector<Evening>& evenings, const Plan& plan, const material::Library& lib, Taught& out) {
     out.casts = castsOf(evenings, plan);
     for (const auto& [id, casts] : out.casts)
-        out.lessons.push_back(
-            {"casts:" + id,
-             fmt::format("The mold of {} has made {} {}; one stands about {:.0f}.", plan.piece(id)->name, casts.each,
-                         casts.each == 1 ? "cast" : "casts", lib.former("siliconeLife")),
-             fmt::format("your logbook, {} {}, the last on {}", casts.evenings,
-                         casts.evenings == 1 ? "evening" : "evenings", dateInWords(casts.last)),
-             double(casts.each)});
+        out.lessons.push_back({"casts:" + id,
+                               fmt::format("The mold of {} has made {}; one stands about {:.0f}.", plan.piece(id)->name,
+                                           counted(size_t(casts.each), "cast"), lib.former("siliconeLife")),
+                               fmt::format("your logbook, {}, the last on {}",
+                                           counted(size_t(casts.evenings), "evening"), dateInWords(casts.last)),
+                               double(casts.each)});
 }
 
 }  // namespace

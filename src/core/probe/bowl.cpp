@@ -6,7 +6,6 @@
 #include <cmath>
 
 #include "core/heat/pot.h"
-#include "core/quantity/decimal.h"
 
 namespace uovo::probe {
 namespace {
@@ -80,8 +79,8 @@ std::string Bowl::line() {
     if (share(random_) < o_.dropOut) return "";
     const double read = felt_ + noise(random_);
     if (share(random_) < o_.garbage) return "T 3\x01?" + std::string(3, '#') + "\n";
-    return o_.fahrenheit ? fmt::format("T {} F @{}\n", decimal(read * 1.8 + 32, 2), decimal(nextLine_, 1))
-                         : fmt::format("T {} C @{}\n", decimal(read, 2), decimal(nextLine_, 1));
+    return o_.fahrenheit ? fmt::format("T {:.2f} F @{:.1f}\n", read * 1.8 + 32, nextLine_)
+                         : fmt::format("T {:.2f} C @{:.1f}\n", read, nextLine_);
 }
 
 std::string Bowl::pass(double seconds) {
@@ -91,8 +90,7 @@ std::string Bowl::pass(double seconds) {
         advance(std::min(left, kStep));
         while (time_ >= nextLine_) {
             out += line();
-            if (std::fmod(nextLine_, 10) < 1e-9)
-                out += fmt::format("M {} g @{}\n", decimal(mass_ * 1e3, 1), decimal(nextLine_, 1));
+            if (std::fmod(nextLine_, 10) < 1e-9) out += fmt::format("M {:.1f} g @{:.1f}\n", mass_ * 1e3, nextLine_);
             nextLine_ += kPerLine;
         }
     }

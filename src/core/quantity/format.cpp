@@ -84,6 +84,10 @@ std::string duration(double s) {
 
 }  // namespace
 
+std::string spoken(const Measure& m, Dimension dimension, UnitSystem system) {
+    return m.typed.empty() ? format(m.value, dimension, system) : pointedHere(m.typed);
+}
+
 std::string format(double si, Dimension dimension, UnitSystem system, Detail detail) {
     if (!std::isfinite(si)) return "–";
     switch (dimension) {

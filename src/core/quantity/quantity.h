@@ -76,6 +76,8 @@ enum class Detail { Normal, Fine };
 
 /// SI value as people speak: "138 mm", "5 3/8 in", "1.83 kg", "31.5 °C", "1 h 15 min". "–" when not finite.
 std::string format(double si, Dimension dimension, UnitSystem system, Detail detail = Detail::Normal);
+/// As a person said it, with this country's decimal mark; what nobody said, as people speak.
+std::string spoken(const Measure& measure, Dimension dimension, UnitSystem system);
 
 /// "2.2 mm (1.6–3.0)": the likely value with its range, or the bare value when the range is empty.
 std::string formatBand(double si, double low, double high, Dimension dimension, UnitSystem system);

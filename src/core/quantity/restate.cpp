@@ -6,6 +6,8 @@
 #include <optional>
 #include <string_view>
 
+#include "core/quantity/decimal.h"
+
 namespace uovo {
 namespace {
 
@@ -26,15 +28,20 @@ bool take(std::string_view& text, std::string_view what) {
     return true;
 }
 
+/// What decimals begin with: a point in sentences as they are written, what figures are shown with in those that were
+/// put in.
+bool isMark(char c) { return c == '.' || c == decimalPoint(); }
+
 std::optional<double> takeNumber(std::string_view& text) {
     size_t n = 0;
     const auto digit = [&](size_t i) { return i < text.size() && std::isdigit(static_cast<unsigned char>(text[i])); };
     while (digit(n)) ++n;
     if (n == 0) return std::nullopt;
-    if (n < text.size() && text[n] == '.' && digit(n + 1))
-        for (++n; digit(n);) ++n;
+    std::string number(text.substr(0, n));
+    if (n < text.size() && isMark(text[n]) && digit(n + 1))
+        for (number += '.', ++n; digit(n); ++n) number += text[n];
     double value = 0;
-    std::from_chars(text.data(), text.data() + n, value);
+    std::from_chars(number.data(), number.data() + number.size(), value);
     text.remove_prefix(n);
     return value;
 }
@@ -78,7 +85,7 @@ std::string restated(const std::string& metric, UnitSystem system) {
                 continue;
             }
         }
-        within = std::isalnum(static_cast<unsigned char>(left[0])) || left[0] == '.';
+        within = std::isalnum(static_cast<unsigned char>(left[0])) || isMark(left[0]);
         out += left[0];
         left.remove_prefix(1);
     }

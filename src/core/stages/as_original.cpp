@@ -24,7 +24,7 @@ tl::expected<std::string, Problem> asOriginal(Plan& plan, const std::string& id,
         mesh = std::move(*one);
     }
     if (mesh.triangles.size() > kTriangles)
-        if (auto fewer = form::decimated(mesh, kTriangles)) mesh = std::move(*fewer);
+        if (auto fewer = form::decimated(mesh, kTriangles, stop)) mesh = std::move(*fewer);
     if (const auto wrong = form::inWords(form::inspect(mesh)); !wrong.empty()) return tl::unexpected(Problem{wrong});
     Piece& cast = addModelPiece(plan, was.name + ", cast", std::move(mesh));
     cast.count = was.count;

@@ -12,9 +12,7 @@ constexpr double kSides = 4;  // lines round a hole of two sets of them
 bool overBalloon(const form::Part& part) { return part.family == "balloon-lace"; }
 /// Drips run down from the rim: no net.
 bool isNet(const form::Part& part) {
-    if (!overBalloon(part)) return part.family == "lace";
-    const auto pattern = part.choices.find("pattern");
-    return pattern == part.choices.end() || pattern->second != "drips";
+    return overBalloon(part) ? form::choice(part, "pattern") != "drips" : part.family == "lace";
 }
 
 }  // namespace
@@ -27,8 +25,10 @@ std::vector<LaceHold> laceHolds(const Piece& piece, const Plan& plan, const mate
         const bool balloon = overBalloon(item.part);
         LaceHold h;
         h.item = k;
+        h.balloon = balloon;
+        h.thickKey = balloon ? "lineHeight" : "thickness";
         h.width = form::figure(item.part, "lineWidth");
-        h.thick = form::figure(item.part, balloon ? "lineHeight" : "thickness");
+        h.thick = form::figure(item.part, h.thickKey);
         const auto net = balloon ? form::netOf(item.shape.surface) : form::flatNetOf(item.shape.surface, 0.5 * h.thick);
         h.parts = net.parts;
         h.holes = net.holes.size();

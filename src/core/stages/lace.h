@@ -8,6 +8,8 @@ namespace uovo {
 /// Its longest line between two that cross it (docs/models.md, "Nets").
 struct LaceHold {
     size_t item = 0;                ///< of the piece's assembly
+    bool balloon = false;           ///< piped over one, else flat
+    const char* thickKey = "";      ///< figure of its shape that a line's height is
     size_t parts = 1, holes = 0;    ///< parts that do not hang together; holes that are closed all round
     double span = 0;                ///< m of line between two crossings, the longest
     double height = 0;              ///< m above its lowest point, of that line

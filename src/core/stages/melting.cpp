@@ -23,8 +23,8 @@ std::string flavourWords(const Plan& plan, const material::Library& lib, const m
     const std::string much =
         drops(drop.value) > kCounted
             ? grams
-            : fmt::format("{:.0f} {} ({}; by the dropper it may be {:.0f} to {:.0f})", drops(drop.value),
-                          drops(drop.value) == 1 ? "drop" : "drops", grams, drops(drop.high), drops(drop.low));
+            : fmt::format("{} ({}; by the dropper it may be {:.0f} to {:.0f})",
+                          counted(size_t(drops(drop.value)), "drop"), grams, drops(drop.high), drops(drop.low));
     return fmt::format(
         "Flavour: {} of {}{}, as warm as the chocolate, stirred in when it is {}. Oil that is sold for "
         "food only: an extract with water or alcohol in it makes chocolate seize. Taste it before more.",

@@ -121,8 +121,9 @@ SheetPlan sheetPlan(const Plan& plan, const material::Library& lib, const PlanFi
         const int make = std::max(1, now.make);
         const size_t first = out.templates.size();
         for (const auto& d : StepsOf<const DecorateStep>(piece.making)) {
-            if (auto ring = rimRing(piece, d, *now.made)) out.rings.push_back(std::move(*ring));
-            if (auto strip = stencilStrip(piece, d, *now.made)) out.stencils.push_back(std::move(*strip));
+            auto ring = rimRing(piece, d, *now.made);
+            if (auto strip = stencilStrip(piece, d, ring)) out.stencils.push_back(std::move(*strip));
+            if (ring) out.rings.push_back(std::move(*ring));
         }
         if (!piece.mold.there)
             for (const auto& w : now.molds)

@@ -30,9 +30,9 @@ double stencilSize(const std::optional<RimRing>& ring) {
     return ring ? std::min(kOfSpacing * ring->spacing, kLargest) : kAlone;
 }
 
-std::optional<StencilStrip> stencilStrip(const Piece& piece, const DecorateStep& step, const Made& made) {
+std::optional<StencilStrip> stencilStrip(const Piece& piece, const DecorateStep& step,
+                                         const std::optional<RimRing>& ring) {
     if (step.way != DecorateStep::Way::Stencil) return std::nullopt;
-    const auto ring = rimRing(piece, step, made);
     const std::string figure = stencilFigure(step);
     StencilStrip out;
     out.piece = piece.name;

@@ -21,8 +21,10 @@ struct StencilStrip {
     bool round = false;            ///< goes round the rim
 };
 
-/// What is cut for a stencil; none where the step is no stencil. Round a rim it has as many openings as fit on paper
-/// and part the repeats evenly; over a face three rows that leave the share open that is covered.
-std::optional<StencilStrip> stencilStrip(const Piece& piece, const DecorateStep& step, const Made& made);
+/// What is cut for a stencil; none where the step is no stencil. @param ring of the step, where it is repeated. Round a
+/// rim it has as many openings as fit on paper and part the repeats evenly; over a face three rows that leave the share
+/// open that is covered.
+std::optional<StencilStrip> stencilStrip(const Piece& piece, const DecorateStep& step,
+                                         const std::optional<RimRing>& ring);
 
 }  // namespace uovo

@@ -196,7 +196,7 @@ private:
         return a;
     }
 
-    std::string text(const Measure& m) const { return m.typed.empty() ? length(m.value) : pointedHere(m.typed); }
+    std::string text(const Measure& m) const { return spoken(m, Dimension::Length, plan_.units); }
     std::string areaText(double m2) const {
         return plan_.units == UnitSystem::US ? fmt::format("{} in²", decimal(m2 / 0.00064516, 1))
                                              : fmt::format("{:.0f} cm²", m2 * 1e4);

@@ -4,7 +4,6 @@
 
 #include <cmath>
 
-#include "core/quantity/decimal.h"
 #include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 #include "core/stages/rim_ring.h"
@@ -38,14 +37,13 @@ public:
                             "has their places.",
                             ring->times(), length(ring->spacing)));
         if (d_.dry.value > 0)
-            out_.how.push_back(fmt::format("Touch it after {}.",
-                                           d_.dry.typed.empty() ? time(d_.dry.value) : pointedHere(d_.dry.typed)));
+            out_.how.push_back(fmt::format("Touch it after {}.", spoken(d_.dry, Dimension::Duration, plan_.units)));
         return std::move(out_);
     }
 
 private:
     std::string length(double m) const { return format(m, Dimension::Length, plan_.units); }
-    std::string said(const Measure& m) const { return m.typed.empty() ? length(m.value) : pointedHere(m.typed); }
+    std::string said(const Measure& m) const { return spoken(m, Dimension::Length, plan_.units); }
     std::string mass(double kg) const { return format(kg, Dimension::Mass, plan_.units); }
     std::string time(double s) const { return format(s, Dimension::Duration, plan_.units); }
     std::string percent(double share) const { return format(share, Dimension::Percent, plan_.units); }
@@ -159,7 +157,7 @@ private:
                 break;
             case Decor::Stencil:
                 how(with);
-                if (const auto strip = stencilStrip(piece_, d_, made_))
+                if (const auto strip = stencilStrip(piece_, d_, rimRing(piece_, d_, made_)))
                     how(fmt::format("Print its strip at true scale and cut out {} of {} ({}){}.",
                                     counted(strip->openings.size(), "opening"), length(strip->size), stencilFigure(d_),
                                     laps(*strip)));

@@ -20,7 +20,6 @@ public:
 private:
     Answer one(const LaceHold& h) const {
         const auto& item = known_.made->assembly.items[h.item];
-        const bool balloon = item.part.family == "balloon-lace";
         Answer a;
         a.id = known_.made->assembly.items.size() > 1 ? "net/" + item.key : "net";
         a.figure = {h.span, h.span, h.span, Dimension::Length};
@@ -35,8 +34,8 @@ private:
             a.sentence = fmt::format(
                 "Its lines hang together round {} holes. It would part first {}: there a line bears {} times {}.{}",
                 h.holes,
-                balloon ? fmt::format("{} above its foot", length(h.height)) : std::string("between crossings"),
-                times(most), h.lifted < h.peeled ? "what a finger under it lifts" : peeling(balloon, h),
+                h.balloon ? fmt::format("{} above its foot", length(h.height)) : std::string("between crossings"),
+                times(most), h.lifted < h.peeled ? "what a finger under it lifts" : peeling(h),
                 h.holds() ? "" : " Less than three is luck.");
         if (h.holes > 0 && !h.holds()) addWays(h, a);
         a.working = {"Where a net would part",
@@ -55,8 +54,8 @@ private:
     }
 
     static std::string times(double v) { return decimal(v, v < 9.5 ? 1 : 0); }
-    static std::string peeling(bool balloon, const LaceHold& h) {
-        return !balloon   ? "the pull of its sheet"
+    static std::string peeling(const LaceHold& h) {
+        return !h.balloon ? "the pull of its sheet"
                : h.atOnce ? "the pull of a balloon let go at once"
                           : "the pull of a balloon that is let down slowly";
     }
@@ -65,13 +64,11 @@ private:
         if (h.atOnce)
             a.ways.push_back(
                 way("Let the balloon down slowly", [](Piece& p) { p.handling.release = Handling::Release::Slowly; }));
-        const auto& item = known_.made->assembly.items[h.item];
-        const char* field = item.part.family == "balloon-lace" ? "lineHeight" : "thickness";
         const double need = h.thick * std::sqrt(3 / std::max(1e-6, std::min(h.peeled, h.lifted))),
                      wanted = std::ceil(need * 1e4) / 1e4;
         if (piece_.shape.items.empty() && wanted <= 0.01)
             a.ways.push_back(way(fmt::format("Pipe its lines {} high", length(wanted)),
-                                 [&](Piece& p) { p.shape.values[field] = Measure(wanted); }));
+                                 [&](Piece& p) { p.shape.values[h.thickKey] = Measure(wanted); }));
     }
 
     const PieceAnswers& known_;

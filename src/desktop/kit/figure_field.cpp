@@ -15,8 +15,7 @@ bool isUS(const std::string& unit) { return unit == "in" || unit == "oz" || unit
 }  // namespace
 
 QString shownMeasure(const Measure& m, Dimension dimension, UnitSystem units) {
-    if (!m.typed.empty()) return QString::fromStdString(pointedHere(m.typed));
-    return QString::fromStdString(format(m.value, dimension, units));
+    return QString::fromStdString(spoken(m, dimension, units));
 }
 
 FigureField::FigureField(const QString& name, const QString& place, TypingContext context, QWidget* parent)

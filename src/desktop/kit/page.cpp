@@ -3,6 +3,8 @@
 #include <QHBoxLayout>
 #include <cmath>
 
+#include "report/text.h"
+
 namespace uovo::desktop {
 
 constexpr int kWords = 230;  // px: a name in one look
@@ -83,5 +85,12 @@ QPushButton* Page::button(const QString& words, const QString& object, std::func
 void Page::note(const QString& words, const char* role) { box_->addWidget(wrapped(words, role)); }
 
 void Page::heading(const QString& words) { box_->addWidget(desktop::heading(words, 6)); }
+
+std::function<QString(const Measure&)> Page::lengthBetween(double low, double high) const {
+    const auto words = [this](double v) { return qstring(format(v, Dimension::Length, session_.units())); };
+    return [=](const Measure& m) {
+        return m.value >= low && m.value <= high ? QString() : tr("Between %1 and %2.").arg(words(low), words(high));
+    };
+}
 
 }  // namespace uovo::desktop

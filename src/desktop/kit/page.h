@@ -33,6 +33,8 @@ public:
     void note(const QString& words, const char* role = "small");
     void heading(const QString& words);
     void row(const QString& name, QWidget* field);
+    /// A length between two, m: a field's rule.
+    std::function<QString(const Measure&)> lengthBetween(double low, double high) const;
     void showRow(QWidget* field, bool shown) { field->parentWidget()->setVisible(shown); }
     /// After the last row.
     void end() { box_->addStretch(1); }

@@ -170,18 +170,19 @@ HoldsBar::HoldsBar(Session& session, QWidget* parent) : QWidget(parent), session
 }
 
 HoldsBar::LoadUnit HoldsBar::unitOf(const LoadCase& c, UnitSystem units) {
-    constexpr double kPound = 0.45359237, kInch = 2.54;  // kg, cm
+    const double pound = unitFactor("lb", Dimension::Mass), ounce = unitFactor("oz", Dimension::Mass),
+                 inch = unitFactor("in", Dimension::Length), centimetre = unitFactor("cm", Dimension::Length);
     const bool us = units == UnitSystem::US;
     if (c.id == "bump") return {1, tr("times its weight more")};
     if (c.unit == "h") return {1, tr("hours")};
     if (c.unit == "N")
-        return us ? LoadUnit{kPound * kGravity, tr("lb pressed")} : LoadUnit{1, tr("N (100 g press with 1 N)")};
+        return us ? LoadUnit{pound * kGravity, tr("lb pressed")} : LoadUnit{1, tr("N (100 g press with 1 N)")};
     if (c.unit == "N/m")
-        return us ? LoadUnit{kPound * kGravity / 16 / (0.01 * kInch), tr("oz on an inch of rim")}
+        return us ? LoadUnit{ounce * kGravity / inch, tr("oz on an inch of rim")}
                   : LoadUnit{1, tr("N on a metre of rim")};
-    if (us && c.unit == "kg") return {kPound, tr("lb")};
-    if (us && c.unit == "cm") return {kInch, tr("in")};
-    if (us && c.unit == "J") return {kPound * kGravity * 0.12 * kInch, tr("foot-pounds")};
+    if (us && c.unit == "kg") return {pound, tr("lb")};
+    if (us && c.unit == "cm") return {inch / centimetre, tr("in")};
+    if (us && c.unit == "J") return {pound * kGravity * 12 * inch, tr("foot-pounds")};
     return {1, qstring(c.unit)};
 }
 

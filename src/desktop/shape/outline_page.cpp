@@ -3,10 +3,10 @@
 #include <QCoreApplication>
 #include <QFileDialog>
 #include <QSlider>
-#include <thread>
 
 #include "core/quantity/decimal.h"
 #include "core/stages/narrow_place.h"
+#include "desktop/kit/latest.h"
 #include "desktop/kit/page.h"
 #include "desktop/shape/letters.h"
 #include "desktop/shape/traced_view.h"
@@ -40,7 +40,7 @@ public:
                               wishes_.longest = m.value;
                               trace();
                           });
-        longest_->setRule(between(5e-3, 0.6));
+        longest_->setRule(lengthBetween(5e-3, 0.6));
         shade_ = new QSlider(Qt::Horizontal);
         shade_->setRange(1, 255);
         shade_->setValue(128);
@@ -66,7 +66,7 @@ public:
                    capital_ = m.value;
                    text_->setProblem(set());
                })
-            ->setRule(between(5e-3, 0.4));
+            ->setRule(lengthBetween(5e-3, 0.4));
         tick(tr("joined by a bar at their foot"), QStringLiteral("outlineBar"), bar_, [this](bool on) {
             bar_ = on;
             text_->setProblem(set());
@@ -80,9 +80,6 @@ public:
         draw();
         if (!picture.isEmpty()) open(picture);
     }
-    ~OutlinePage() override {
-        if (worker_.joinable()) worker_.join();
-    }
 
     void open(const QString& path) {
         const auto read = readPicture(path);
@@ -95,24 +92,12 @@ public:
     }
 
 private:
-    std::function<QString(const Measure&)> between(double low, double high) const {
-        return [this, low, high](const Measure& m) {
-            const auto length = [&](double v) { return qstring(format(v, Dimension::Length, session_.units())); };
-            return m.value >= low && m.value <= high ? QString()
-                                                     : tr("Between %1 and %2.").arg(length(low), length(high));
-        };
-    }
-
     /// In the background: a large picture takes longer than a frame.
     void trace() {
         if (picture_.pixels.empty()) return;
-        const int number = ++asked_;
         use_->setEnabled(false);  // until what is shown is what is wished
-        if (worker_.joinable()) worker_.join();
-        worker_ = std::jthread([this, number, picture = picture_, wishes = wishes_] {
-            auto traced = io::trace(picture, wishes);
-            QMetaObject::invokeMethod(this, [this, number, traced = std::move(traced)] {
-                if (number != asked_) return;
+        tracing_.ask([this, picture = picture_, wishes = wishes_]() -> Latest::Shown {
+            return [this, traced = io::trace(picture, wishes)] {
                 if (!traced) {
                     loops_.clear();
                     draw();
@@ -125,7 +110,7 @@ private:
                 take(traced->loops, traced->others > 0
                                         ? tr("%1 other figures in the picture are left out. ").arg(traced->others)
                                         : QString());
-            });
+            };
         });
     }
 
@@ -136,7 +121,7 @@ private:
         if (!made) return qstring(made.error().sentence);
         shown_->setPicture({});
         picture_ = {};
-        ++asked_;
+        tracing_.forget();
         take(*made, {});
         return {};
     }
@@ -215,14 +200,13 @@ private:
     std::optional<cutting::Narrow> narrow_;  ///< of them
     double capital_ = 0.05;
     bool bar_ = true;
-    int asked_ = 0;
     TracedView* shown_;
     QLabel* said_;
     FigureField* longest_;
     QSlider* shade_;
     WordsField* text_;
     QPushButton* use_;
-    std::jthread worker_;
+    Latest tracing_{this};  // last: it ends before what it speaks to
 };
 
 }  // namespace

@@ -5,11 +5,11 @@
 #include <QSlider>
 #include <QTimer>
 #include <numbers>
-#include <thread>
 
 #include "core/document/models.h"
 #include "core/form/decimate.h"
 #include "core/form/swell.h"
+#include "desktop/kit/latest.h"
 #include "desktop/kit/page.h"
 #include "desktop/shape/traced_view.h"
 #include "desktop/theme/theme.h"
@@ -79,7 +79,6 @@ public:
         shown_->show({});
         if (!picture.isEmpty()) open(picture);
     }
-    ~ThingPage() override { stop(); }
 
 private:
     struct Found {
@@ -87,22 +86,28 @@ private:
         form::Swelled body;
     };
 
-    void stop() {
-        worker_.request_stop();
-        if (worker_.joinable()) worker_.join();
-    }
-
     void length(const QString& name, const char* place, double& into, double low, double high) {
-        const auto words = [this](double v) { return qstring(format(v, Dimension::Length, session_.units())); };
         figure({name, place}, session_.typing(Dimension::Length, "mm", nullptr), Measure(into),
                [this, &into](const Measure& m) {
                    into = m.value;
                    again();
                })
-            ->setRule([=](const Measure& m) {
-                return m.value >= low && m.value <= high ? QString()
-                                                         : tr("Between %1 and %2.").arg(words(low), words(high));
-            });
+            ->setRule(lengthBetween(low, high));
+    }
+
+    /// The outline of what a picture shows, and the body on it. @param from m, the camera above the table
+    static tl::expected<Found, Problem> bodyIn(const io::GreyPicture& picture, const io::TraceWishes& wishes,
+                                               const form::SwellWish& wish, double from) {
+        auto traced = io::trace(picture, wishes);
+        if (!traced) return tl::unexpected(traced.error());
+        // what is higher up is nearer to the camera, and shows larger than the coin beside it
+        const double shown = 1 - (wish.flatBelow ? 0 : 0.5 * wish.height / from);
+        for (auto& loop : traced->loops)
+            for (auto& p : loop) p = {p[0] * shown, p[1] * shown};
+        traced->pixel *= shown;
+        auto body = form::swelled(traced->loops.front(), wish);
+        if (!body) return tl::unexpected(body.error());
+        return Found{std::move(*traced), std::move(*body)};
     }
 
     void open(const QString& path) {
@@ -118,25 +123,9 @@ private:
     /// In the background: the outline, and the body on it.
     void again() {
         if (picture_.pixels.empty()) return;
-        const int number = ++asked_;
         use_->setEnabled(false);  // until what is shown is what is wished
-        stop();
-        worker_ = std::jthread([this, number, picture = picture_, wishes = wishes_, wish = wish_, from = from_] {
-            auto found = [&]() -> tl::expected<Found, Problem> {
-                auto traced = io::trace(picture, wishes);
-                if (!traced) return tl::unexpected(traced.error());
-                // what is higher up is nearer to the camera, and shows larger than the coin beside it
-                const double shown = 1 - (wish.flatBelow ? 0 : 0.5 * wish.height / from);
-                for (auto& loop : traced->loops)
-                    for (auto& p : loop) p = {p[0] * shown, p[1] * shown};
-                traced->pixel *= shown;
-                auto body = form::swelled(traced->loops.front(), wish);
-                if (!body) return tl::unexpected(body.error());
-                return Found{std::move(*traced), std::move(*body)};
-            }();
-            QMetaObject::invokeMethod(this, [this, number, found = std::move(found)] {
-                if (number == asked_) take(found);
-            });
+        looking_.ask([this, picture = picture_, wishes = wishes_, wish = wish_, from = from_]() -> Latest::Shown {
+            return [this, found = bodyIn(picture, wishes, wish, from)] { take(found); };
         });
     }
 
@@ -196,12 +185,11 @@ private:
     io::GreyPicture picture_;
     QString name_ = tr("Thing");
     std::optional<Found> found_;
-    int asked_ = 0;
     TracedView* shown_;
     QLabel* said_;
     QSlider* shade_;
     QPushButton* use_;
-    std::jthread worker_;
+    Latest looking_{this};  // last: it ends before what it speaks to
 };
 
 }  // namespace
