@@ -33,8 +33,8 @@ uovo_need_packages() {
     fi
     rm -f "$log"
 }
-UOVO_BUILD="g++ clang-19 cmake ninja-build ccache qt6-base-dev qt6-serialport-dev qt6-multimedia-dev qt6-speech-dev libqt6opengl6-dev libgl1-mesa-dri libgecode-dev libfmt-dev nlohmann-json3-dev libexpected-dev catch2 libboost-dev libcgal-dev libassimp-dev libpugixml-dev libzip-dev coinor-libclp-dev libpolyclipping-dev libpotrace-dev libical-dev libsqlite3-dev libsqlitecpp-dev pkg-config libeigen3-dev libsuitesparse-dev libopenblas0-pthread"
-UOVO_TEST="minizinc clang-format clang-tidy-19 libclang-rt-19-dev xvfb xauth units poppler-utils fonts-cabin admesh openscad calculix-ccx libnlopt-cxx-dev qt6-l10n-tools lintian appstream desktop-file-utils dpkg-dev man-db"
+UOVO_BUILD="g++ clang-19 cmake ninja-build ccache qt6-base-dev qt6-l10n-tools qt6-serialport-dev qt6-multimedia-dev qt6-speech-dev libqt6opengl6-dev libgl1-mesa-dri libgecode-dev libfmt-dev nlohmann-json3-dev libexpected-dev catch2 libboost-dev libcgal-dev libassimp-dev libpugixml-dev libzip-dev coinor-libclp-dev libpolyclipping-dev libpotrace-dev libical-dev libsqlite3-dev libsqlitecpp-dev pkg-config libeigen3-dev libsuitesparse-dev libopenblas0-pthread"
+UOVO_TEST="minizinc clang-format clang-tidy-19 libclang-rt-19-dev xvfb xauth units poppler-utils fonts-cabin admesh openscad calculix-ccx libnlopt-cxx-dev gettext lintian appstream desktop-file-utils dpkg-dev man-db"
 
 # What another compiler was configured with is begun anew: CMake would keep the half of it. uovo_same_compiler DIR
 uovo_same_compiler() {

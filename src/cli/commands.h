@@ -21,6 +21,8 @@ int rehearse(const std::vector<std::string>& args);
 int learn(const std::vector<std::string>& args);
 /// A log as JSON; --csv, --take FILE
 int logBook(const std::vector<std::string>& args);
+/// The texts of data/ and of tables, as entries of a catalogue.
+int words(const std::vector<std::string>& args);
 int demo(const std::vector<std::string>& args);
 
 /// What stands behind an option; null where it is not there.

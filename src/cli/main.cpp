@@ -38,6 +38,7 @@ constexpr const char* kHelp =
     "  uovo-cli why CASE.json             why something went wrong, as JSON (docs/format.md, why cases)\n"
     "  uovo-cli log LOG.sqlite            a log as JSON (docs/format.md); --csv; --take FILE: takes evenings in\n"
     "  uovo-cli demo                      the demo plan, as a file to begin with\n"
+    "  uovo-cli words                     the texts of data/ and tables, as entries of a catalogue of languages\n"
     "  uovo-cli --version\n\n"
     "FILE may be - for standard input.\n";
 }
@@ -52,6 +53,7 @@ int main(int argc, char** argv) {
     const std::string command = args[0];
     args.erase(args.begin());
     if (command == "--version") return std::puts("uovo 0.1.0"), 0;
+    if (command == "words") return uovo::cli::words(args);
     if (command == "answers") return uovo::cli::answers(args);
     if (command == "check") return uovo::cli::check(args);
     if (command == "verify") return uovo::cli::verify(args);

@@ -19,6 +19,7 @@
 #include "io/data.h"
 #include "io/plan_file.h"
 #include "report/fonts.h"
+#include "report/language.h"
 
 namespace {
 
@@ -56,6 +57,7 @@ int main(int argc, char** argv) {
     QApplication::setOrganizationName(QStringLiteral("uovo"));
     QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
     QSettings::setDefaultFormat(QSettings::IniFormat);
+    uovo::report::speak(QSettings().value(QLatin1String(uovo::report::kLanguageKey)).toString());
     QCommandLineParser parser;
     parser.setApplicationDescription(QObject::tr("Plans hollow and assembled chocolate before any is melted."));
     parser.addHelpOption();

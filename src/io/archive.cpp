@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 #include <zip.h>
 
+#include "core/quantity/catalogue.h"
 #include "io/refusal.h"
 
 namespace uovo::io {
@@ -19,7 +20,7 @@ tl::expected<Archive, Problem> Archive::open(const std::string& bytes) {
     Archive a;
     a.zip_.reset(zip);
     if (zip_get_num_entries(zip, 0) > static_cast<zip_int64_t>(kMostEntries))
-        return refuse(fmt::format("The file is an archive of more than {} files.", kMostEntries));
+        return refuse(say("The file is an archive of more than {} files.", kMostEntries));
     return a;
 }
 
@@ -31,24 +32,24 @@ tl::expected<std::string, Problem> Archive::read(const std::string& name) {
     zip_stat_t what;
     if (zip_stat(zip_.get(), name.c_str(), ZIP_FL_NOCASE, &what) != 0 || !(what.valid & ZIP_STAT_SIZE) ||
         !(what.valid & ZIP_STAT_COMP_SIZE) || !(what.valid & ZIP_STAT_INDEX))
-        return refuse(fmt::format("The file is damaged: “{}” is not in it.", name));
+        return refuse(say("The file is damaged: “{}” is not in it.", name));
     if (what.size > kMostUnfolded - unfolded_ || what.size > 1'000'000 + kMostRatio * what.comp_size)
-        return refuse(fmt::format("The file unfolds to {} MB; that is more than a model has.", what.size / 1'000'000));
+        return refuse(say("The file unfolds to {} MB; that is more than a model has.", what.size / 1'000'000));
     unfolded_ += what.size;
     std::string out(what.size, '\0');
     zip_file_t* file = zip_fopen_index(zip_.get(), what.index, 0);
-    if (!file) return refuse("The file is damaged, or is locked with a password.");
+    if (!file) return refuse(tr("The file is damaged, or is locked with a password."));
     const zip_int64_t n = zip_fread(file, out.data(), out.size());
     char more = 0;
     const bool whole = n == static_cast<zip_int64_t>(out.size()) &&
                        zip_fread(file, &more, 1) == 0;  // reading on to its end checks the sum
     zip_fclose(file);
-    if (!whole) return refuse("The file is damaged: what it unfolds to is not what it promised.");
+    if (!whole) return refuse(tr("The file is damaged: what it unfolds to is not what it promised."));
     return out;
 }
 
 tl::expected<std::string, Problem> archived(const std::vector<std::pair<std::string, std::string>>& files) {
-    const auto failed = [] { return refuse("The archive could not be made: there is not enough memory."); };
+    const auto failed = [] { return refuse(tr("The archive could not be made: there is not enough memory.")); };
     zip_error_t error;
     zip_error_init(&error);
     zip_source_t* target = zip_source_buffer_create(nullptr, 0, 0, &error);

@@ -6,6 +6,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/form/rock.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/clock.h"
 #include "io/embedded_data.h"
 
@@ -20,6 +21,7 @@ const material::Library& library() {
             std::fprintf(stderr, "%s\n", read.error().sentence.c_str());
             std::abort();
         }
+        material::eachText(*read, [](std::string& text) { text = tr(text); });
         return *read;
     }();
     return lib;

@@ -3,16 +3,17 @@
 #include <cstdio>
 #include <cstdlib>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/clock.h"
 #include "io/embedded_data.h"
 
 namespace uovo::io {
 
 const std::vector<Example>& examples() {
-    static const std::vector<Example> all{{"garden-table", "Garden table", "bowls, scraped and strewn"},
-                                          {"lamps", "Lamps of chocolate", "lace, strips and drips"},
-                                          {"supper", "Supper by the fire", "filled bowls and cups, sprayed"},
-                                          {"seed-heads", "Seed heads", "a figure in molds of its own"}};
+    static const std::vector<Example> all{{"garden-table", tr("Garden table"), tr("bowls, scraped and strewn")},
+                                          {"lamps", tr("Lamps of chocolate"), tr("lace, strips and drips")},
+                                          {"supper", tr("Supper by the fire"), tr("filled bowls and cups, sprayed")},
+                                          {"seed-heads", tr("Seed heads"), tr("a figure in molds of its own")}};
     return all;
 }
 

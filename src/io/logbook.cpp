@@ -7,6 +7,7 @@
 
 #include <filesystem>
 #include <nlohmann/json.hpp>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::io {
 namespace {
@@ -17,13 +18,15 @@ constexpr int kBusy = 4000;               // ms that one program waits for anoth
 constexpr int kApplication = 0x556f766f;  // "Uovo" in the file's head
 constexpr const char* kMigrations[] = {
     // 0 → 1
-    "CREATE TABLE evenings(id TEXT PRIMARY KEY NOT NULL, date TEXT NOT NULL, name TEXT NOT NULL, plan TEXT NOT NULL, "
+    "CREATE TABLE evenings(id TEXT PRIMARY KEY NOT NULL, date TEXT NOT NULL, name TEXT NOT NULL, plan TEXT NOT "
+    "NULL, "
     "bags TEXT NOT NULL, run TEXT NOT NULL) WITHOUT ROWID;"
     "CREATE TABLE entries(id INTEGER PRIMARY KEY AUTOINCREMENT, evening TEXT NOT NULL REFERENCES evenings(id), "
     "replaces INTEGER REFERENCES entries(id), measured INTEGER NOT NULL, entry TEXT NOT NULL, photo BLOB);"
     "CREATE INDEX entriesOf ON entries(evening, id);",
     // 1 → 2
-    "CREATE TABLE resolves(id INTEGER PRIMARY KEY AUTOINCREMENT, fault TEXT NOT NULL, cause TEXT NOT NULL, since TEXT "
+    "CREATE TABLE resolves(id INTEGER PRIMARY KEY AUTOINCREMENT, fault TEXT NOT NULL, cause TEXT NOT NULL, since "
+    "TEXT "
     "NOT NULL, UNIQUE(fault, cause));"
     "CREATE TABLE trust(lesson TEXT PRIMARY KEY NOT NULL, share REAL NOT NULL) WITHOUT ROWID;",
 };
@@ -33,24 +36,24 @@ static_assert(std::size(kMigrations) == Logbook::kVersion);
 Problem told(int code, const std::string& path, const char* what) {
     switch (code & 0xff) {
         case SQLITE_FULL:
-            return {fmt::format("The disk is full: the log {} was not written. Nothing that was in it is lost.", path)};
+            return {say("The disk is full: the log {} was not written. Nothing that was in it is lost.", path)};
         case SQLITE_READONLY:
-            return {fmt::format("The log {} may not be written here.", path)};
+            return {say("The log {} may not be written here.", path)};
         case SQLITE_BUSY:
         case SQLITE_LOCKED:
-            return {"Another program is writing into the log; try again in a moment."};
+            return {tr("Another program is writing into the log; try again in a moment.")};
         case SQLITE_CORRUPT:
         case SQLITE_NOTADB:
             return {
-                fmt::format("{} is damaged, or is no log of Uovo. It was left as it is: move it away to begin a new "
-                            "one, or put a copy of it in its place.",
-                            path)};
+                say("{} is damaged, or is no log of Uovo. It was left as it is: move it away to begin a new "
+                    "one, or put a copy of it in its place.",
+                    path)};
         case SQLITE_CANTOPEN:
-            return {fmt::format("The log {} cannot be opened: is its folder there, and may it be written?", path)};
+            return {say("The log {} cannot be opened: is its folder there, and may it be written?", path)};
         case SQLITE_IOERR:
-            return {fmt::format("The disk refused the log {}. Nothing that was in it is lost.", path)};
+            return {say("The disk refused the log {}. Nothing that was in it is lost.", path)};
         default:
-            return {fmt::format("The log {} cannot be used: {}.", path, what)};
+            return {say("The log {} cannot be used: {}.", path, what)};
     }
 }
 
@@ -120,14 +123,14 @@ tl::expected<Logbook, Problem> Logbook::open(const std::string& path) {
         const int version = db.execAndGet("PRAGMA user_version").getInt();
         const bool empty = db.execAndGet("SELECT count(*) FROM sqlite_master").getInt() == 0;
         if (!empty && db.execAndGet("PRAGMA application_id").getInt() != kApplication)
-            throw SQLite::Exception("it is of another program", SQLITE_NOTADB);
+            throw SQLite::Exception(tr("it is of another program"), SQLITE_NOTADB);
         if (version > kVersion)
-            return tl::unexpected(Problem{
-                fmt::format("{} was written by a newer Uovo (version {}; this one reads {}). It was left as it is.",
+            return tl::unexpected(
+                Problem{say("{} was written by a newer Uovo (version {}; this one reads {}). It was left as it is.",
                             path, version, kVersion)});
         if (const auto well = db.execAndGet("PRAGMA quick_check(1)").getString(); well != "ok")
             throw SQLite::Exception(well, SQLITE_CORRUPT);
-        if (readOnly && version < kVersion) throw SQLite::Exception("it is older", SQLITE_READONLY);
+        if (readOnly && version < kVersion) throw SQLite::Exception(tr("it is older"), SQLITE_READONLY);
         if (!readOnly) {
             db.exec("PRAGMA journal_mode=WAL");
             db.exec("PRAGMA synchronous=FULL");  // what was told kept is on the disk
@@ -247,7 +250,7 @@ void putEntries(SQLite::Database& db, const log::Evening& e) {
         if (auto wrong = log::wrongWith(entry, e); !wrong.empty()) throw Problem{std::move(wrong)};
         const std::int64_t old = entry.id;
         if (entry.replaces != 0) {
-            if (!now.contains(entry.replaces)) throw Problem{"What an entry corrects comes after it."};
+            if (!now.contains(entry.replaces)) throw Problem{tr("What an entry corrects comes after it.")};
             entry.replaces = now.at(entry.replaces);
         }
         now[old] = insert(db, e.id, entry);
@@ -257,7 +260,7 @@ void putEntries(SQLite::Database& db, const log::Evening& e) {
 }  // namespace
 
 tl::expected<void, Problem> Logbook::keep(const log::Evening& e) {
-    if (e.id.empty()) return tl::unexpected(Problem{"An evening needs an id."});
+    if (e.id.empty()) return tl::unexpected(Problem{tr("An evening needs an id.")});
     return changing([&] {
         const bool isNew = !isThere(file_->db, e.id);
         putHead(file_->db, e);
@@ -273,7 +276,7 @@ tl::expected<std::vector<std::int64_t>, Problem> Logbook::add(const std::string&
                                                               const std::vector<log::Entry>& entries) {
     const auto to = evening(id, false);
     if (!to) return tl::unexpected(to.error());
-    if (!*to) return tl::unexpected(Problem{"That evening is not in the log."});
+    if (!*to) return tl::unexpected(Problem{tr("That evening is not in the log.")});
     for (const auto& entry : entries)
         if (auto wrong = log::wrongWith(entry, **to); !wrong.empty()) return tl::unexpected(Problem{std::move(wrong)});
     std::vector<std::int64_t> numbers;

@@ -15,6 +15,7 @@
 #include "core/form/decimate.h"
 #include "core/form/split.h"
 #include "core/form/unite.h"
+#include "core/quantity/catalogue.h"
 #include "io/model_3mf.h"
 #include "io/plain_model.h"
 #include "io/plan_file.h"
@@ -35,7 +36,7 @@ public:
 /// All faces below a node as triangles at their places. `wrong` says why not.
 void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, int depth, form::Mesh& out,
             std::string& wrong) {
-    if (depth > 50) wrong = "The file is nested too deeply.";
+    if (depth > 50) wrong = tr("The file is nested too deeply.");
     if (!wrong.empty()) return;
     const aiMatrix4x4 here = above * node.mTransformation;
     for (unsigned i = 0; i < node.mNumMeshes && wrong.empty(); ++i) {
@@ -47,7 +48,7 @@ void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, 
             const aiVector3D v = here * m.mVertices[k];
             if (!std::isfinite(v.x) || !std::isfinite(v.y) || !std::isfinite(v.z) || std::abs(v.x) > 1e9f ||
                 std::abs(v.y) > 1e9f || std::abs(v.z) > 1e9f) {
-                wrong = "The file holds a corner that is not a number.";
+                wrong = tr("The file holds a corner that is not a number.");
                 return;
             }
             out.points.push_back({v.x, v.y, v.z});
@@ -61,7 +62,7 @@ void gather(const aiScene& scene, const aiNode& node, const aiMatrix4x4& above, 
                                          shift + static_cast<int>(f.mIndices[c]),
                                          shift + static_cast<int>(f.mIndices[c + 1])});
             if (out.triangles.size() > kMostRead) {
-                wrong = "The model has more than two million triangles; thin it out before you bring it here.";
+                wrong = tr("The model has more than two million triangles; thin it out before you bring it here.");
                 return;
             }
         }
@@ -114,11 +115,11 @@ const char* name(MeshUnit unit) {
 tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const std::string& extension,
                                               std::stop_token stop, const std::function<void(double)>& progress) {
     if (!isModelEnding(extension))
-        return refuse("Models are read from STL, OBJ, PLY and 3MF files; “" + extension + "” is none of them.");
-    if (bytes.empty()) return refuse("The file is empty.");
+        return refuse(tr("Models are read from STL, OBJ, PLY and 3MF files; “") + extension + tr("” is none of them."));
+    if (bytes.empty()) return refuse(tr("The file is empty."));
     if (bytes.size() > kLargestModel)
-        return refuse(fmt::format("The file is larger than {} MB; thin the model out before you bring it here.",
-                                  kLargestModel / 1'000'000));
+        return refuse(say("The file is larger than {} MB; thin the model out before you bring it here.",
+                          kLargestModel / 1'000'000));
     ReadMesh out;
     std::string unit;
     if (extension == "3mf") {
@@ -146,24 +147,24 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
         if (!wrong.empty()) return refuse(wrong);
     }
     out.before = out.mesh.triangles.size();
-    if (out.mesh.triangles.empty()) return refuse("There is no surface in the file.");
+    if (out.mesh.triangles.empty()) return refuse(tr("There is no surface in the file."));
     const form::Vec3 size = form::bounds(out.mesh).size();
     const double largest = std::max({size.x, size.y, size.z}), least = std::min({size.x, size.y, size.z});
-    if (!(largest > 0)) return refuse("The model has no size.");
-    if (least < 1e-5 * largest) return refuse("The model is flat: it has no thickness and no inside.");
+    if (!(largest > 0)) return refuse(tr("The model has no size."));
+    if (least < 1e-5 * largest) return refuse(tr("The model is flat: it has no thickness and no inside."));
     if (progress) progress(0.02);
     out.mesh = form::weld(out.mesh, 1e-6 * largest);
-    if (stop.stop_requested()) return refuse("Stopped.");
-    if (out.mesh.triangles.empty()) return refuse("Every triangle of the model is a needle without area.");
+    if (stop.stop_requested()) return refuse(tr("Stopped."));
+    if (out.mesh.triangles.empty()) return refuse(tr("Every triangle of the model is a needle without area."));
     std::vector<std::string> remarks;
     if (out.mesh.triangles.size() > kMostTriangles) {
         const size_t had = out.mesh.triangles.size();
         auto fewer = form::decimated(out.mesh, kMostTriangles, stop, [&](double p) {
             if (progress) progress(0.1 + 0.85 * p);
         });
-        if (!fewer) return refuse("Stopped.");
+        if (!fewer) return refuse(tr("Stopped."));
         out.mesh = std::move(*fewer);
-        remarks.push_back(fmt::format("Thinned out from {} to {} triangles.", had, out.mesh.triangles.size()));
+        remarks.push_back(say("Thinned out from {} to {} triangles.", had, out.mesh.triangles.size()));
     }
     out.report = form::inspect(out.mesh);
     if (out.report.openEdges && !out.report.crowdedEdges) {
@@ -175,30 +176,29 @@ tl::expected<ReadMesh, Problem> readMeshBytes(const std::string& bytes, const st
             if (inside > 1e-5 * around * largest) {  // a sheet is no body, whatever is put on it
                 out.mesh = std::move(whole);
                 out.report = after;
-                remarks.push_back(closed == 1
-                                      ? std::string("It had a hole, which is closed now: look at it.")
-                                      : fmt::format("It had {} holes, which are closed now: look at them.", closed));
+                remarks.push_back(closed == 1 ? std::string(tr("It had a hole, which is closed now: look at it."))
+                                              : say("It had {} holes, which are closed now: look at them.", closed));
             }
         }
     }
     const double volume = form::volume(out.mesh), area = form::area(out.mesh);
     if (!out.report.openEdges && std::abs(volume) < 1e-5 * area * largest)
-        return refuse("The model has no inside: its surfaces lie on each other.");
+        return refuse(tr("The model has no inside: its surfaces lie on each other."));
     if (volume < 0) {
         out.mesh = form::reversed(std::move(out.mesh));
-        remarks.push_back("It was inside out and has been turned.");
+        remarks.push_back(tr("It was inside out and has been turned."));
         out.report = form::inspect(out.mesh);
     }
     const std::string words = form::inWords(out.report);
     if (!words.empty())
-        remarks.push_back(words + (out.report.openEdges ? " Its volume is not certain until they are closed." : ""));
+        remarks.push_back(words +
+                          (out.report.openEdges ? tr(" Its volume is not certain until they are closed.") : ""));
     if (out.report.shells > 1 && form::crossingsOf(out.mesh, 1).pairs > 0)
         remarks.push_back(
-            fmt::format("It is made of {} bodies, some of them in each other: what they share is counted twice. "
-                        "“Make its bodies one” on the page of its mold puts that right.",
-                        out.report.shells));
-    else if (out.report.shells > 1)
-        remarks.push_back(fmt::format("It is made of {} separate bodies.", out.report.shells));
+            say("It is made of {} bodies, some of them in each other: what they share is counted twice. "
+                "“Make its bodies one” on the page of its mold puts that right.",
+                out.report.shells));
+    else if (out.report.shells > 1) remarks.push_back(say("It is made of {} separate bodies.", out.report.shells));
     for (const auto& r : remarks) out.remarks += (out.remarks.empty() ? "" : " ") + r;
     // A piece of chocolate is between one and fifty centimetres; the first unit that makes it so is the likely one.
     for (const MeshUnit u : {MeshUnit::Millimetre, MeshUnit::Inch, MeshUnit::Centimetre, MeshUnit::Metre}) {
@@ -225,7 +225,7 @@ tl::expected<void, Problem> writeMeshFile(const std::string& path, const form::M
         if (!package) return tl::unexpected(package.error());
         return writeWhole(path, *package);
     }
-    if (!format) return refuse("Choose a file ending in .stl, .obj, .ply or .3mf.");
+    if (!format) return refuse(tr("Choose a file ending in .stl, .obj, .ply or .3mf."));
     aiScene scene;
     scene.mRootNode = new aiNode("uovo");
     scene.mNumMeshes = 1;
@@ -255,7 +255,7 @@ tl::expected<void, Problem> writeMeshFile(const std::string& path, const form::M
     }
     Assimp::Exporter exporter;
     const aiExportDataBlob* blob = exporter.ExportToBlob(&scene, format);
-    if (!blob) return refuse("The model could not be written: " + std::string(exporter.GetErrorString()) + ".");
+    if (!blob) return refuse(tr("The model could not be written: ") + std::string(exporter.GetErrorString()) + ".");
     return writeWhole(path, std::string(static_cast<const char*>(blob->data), blob->size));
 }
 

@@ -10,6 +10,7 @@
 #include <pugixml.hpp>
 #include <string_view>
 
+#include "core/quantity/catalogue.h"
 #include "io/archive.h"
 #include "io/refusal.h"
 
@@ -76,7 +77,7 @@ Transform transformOf(const pugi::xml_node& node) {
         const size_t end = std::min(text.find_first_of(" \n\t\r"), text.size());
         v = number(text.substr(0, end));
         if (std::isnan(v))
-            throw Refusal{"The file is damaged: a part of it is moved by something that is not twelve numbers."};
+            throw Refusal{tr("The file is damaged: a part of it is moved by something that is not twelve numbers.")};
         text.remove_prefix(end);
     }
     return m;
@@ -109,7 +110,7 @@ private:
     static pugi::xml_document parsed(const std::string& text) {
         pugi::xml_document doc;
         if (!doc.load_buffer(text.data(), text.size(), pugi::parse_minimal | pugi::parse_escapes))
-            throw Refusal{"The file is damaged: a part of it is not XML."};
+            throw Refusal{tr("The file is damaged: a part of it is not XML.")};
         return doc;
     }
     std::string bytes(const std::string& name) {
@@ -134,10 +135,10 @@ private:
 
     void part(const std::string& path) {
         if (units_.contains(path)) return;
-        if (!archive_.has(path)) throw Refusal{"There is no model in the file: “" + path + "” is missing."};
+        if (!archive_.has(path)) throw Refusal{tr("There is no model in the file: “") + path + tr("” is missing.")};
         const auto doc = parsed(bytes(path));
         const pugi::xml_node model = doc.document_element();
-        if (localName(model.name()) != "model") throw Refusal{"The file is damaged: its model is none."};
+        if (localName(model.name()) != "model") throw Refusal{tr("The file is damaged: its model is none.")};
         const std::string unit = model.attribute("unit").value();
         units_[path] = unit.empty() ? "millimeter" : unit;
         for (const auto& object : child(model, "resources").children())
@@ -160,7 +161,7 @@ private:
         for (const auto& v : child(mesh, "vertices").children()) {
             const form::Vec3 p{number(v.attribute("x").value()), number(v.attribute("y").value()),
                                number(v.attribute("z").value())};
-            if (std::isnan(p.x + p.y + p.z)) throw Refusal{"The file holds a corner that is not a number."};
+            if (std::isnan(p.x + p.y + p.z)) throw Refusal{tr("The file holds a corner that is not a number.")};
             o.mesh.points.push_back(p);
         }
         for (const auto& t : child(mesh, "triangles").children()) {
@@ -169,7 +170,7 @@ private:
             for (const char* name : {"v1", "v2", "v3"}) {
                 const double v = number(t.attribute(name).value());
                 if (!(v >= 0 && v < static_cast<double>(o.mesh.points.size())) || v != std::floor(v))
-                    throw Refusal{"The file is damaged: a triangle names a corner that does not exist."};
+                    throw Refusal{tr("The file is damaged: a triangle names a corner that does not exist.")};
                 corners[k++] = static_cast<int>(v);
             }
             o.mesh.triangles.push_back(corners);
@@ -179,17 +180,16 @@ private:
 
     void setDown(const Object::Component& what, const Transform& above, int depth, form::Mesh& out) {
         if (depth > kDeepest)
-            throw Refusal{fmt::format("The model is put together more than {} deep, or from itself.", kDeepest)};
+            throw Refusal{say("The model is put together more than {} deep, or from itself.", kDeepest)};
         if (++instances_ > kMostInstances)
-            throw Refusal{fmt::format("The model is put together from more than {} pieces.", kMostInstances)};
+            throw Refusal{say("The model is put together from more than {} pieces.", kMostInstances)};
         part(what.path);
         const auto found = objects_.find({what.path, what.id});
         if (found == objects_.end()) return;  // a support, or something this program has no use for
         const Transform here = then(what.transform, above);
         const form::Mesh& mesh = found->second.mesh;
         if (out.triangles.size() + mesh.triangles.size() > most_ || out.points.size() + mesh.points.size() > 3 * most_)
-            throw Refusal{
-                fmt::format("The model has more than {} triangles; thin it out before you bring it here.", most_)};
+            throw Refusal{say("The model has more than {} triangles; thin it out before you bring it here.", most_)};
         const int shift = static_cast<int>(out.points.size());
         if (!mesh.triangles.empty())
             for (const auto& p : mesh.points) out.points.push_back(moved(p, here));

@@ -19,6 +19,8 @@
 #include <fstream>
 #include <memory>
 
+#include "core/quantity/carried.h"
+#include "core/quantity/catalogue.h"
 #include "io/refusal.h"
 
 // What goes through the pipe: tagged blocks of a letter, a length of eight bytes and that many bytes, in this machine's
@@ -118,7 +120,7 @@ private:
                 return true;
             }
             case 'R':
-                refused.assign(data, n);
+                refused = unpacked(std::string(data, n));
                 return true;
             case 'H': {
                 Head head{};
@@ -134,7 +136,7 @@ private:
             case 'T':
                 return copy(data, n, mesh.mesh.triangles);
             case 'W':
-                mesh.remarks.assign(data, n);
+                mesh.remarks = unpacked(std::string(data, n));
                 return true;
             case 'E':
                 ended_ = true;
@@ -159,57 +161,57 @@ tl::expected<ReadMesh, Problem> readMeshFile(const std::string& path, std::stop_
     const std::string name = "“" + std::filesystem::path(path).filename().string() + "”";
     const std::string extension = extensionOf(path);
     std::error_code error;
-    if (!std::filesystem::is_regular_file(path, error)) return refuse(name + " is not there, or is not a file.");
+    if (!std::filesystem::is_regular_file(path, error)) return refuse(name + tr(" is not there, or is not a file."));
     if (!isModelEnding(extension))
-        return refuse("Models are read from STL, OBJ, PLY and 3MF files; " + name + " is none of them.");
+        return refuse(tr("Models are read from STL, OBJ, PLY and 3MF files; ") + name + tr(" is none of them."));
     Handle file(::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK | O_NOCTTY));
     struct stat what {};
     if (file.fd < 0 || ::fstat(file.fd, &what) != 0)
-        return refuse(name + " cannot be read: " + std::strerror(errno) + ".");
-    if (!S_ISREG(what.st_mode)) return refuse(name + " is not there, or is not a file.");
-    if (what.st_size == 0) return refuse(name + " is empty.");
+        return refuse(name + tr(" cannot be read: ") + std::strerror(errno) + ".");
+    if (!S_ISREG(what.st_mode)) return refuse(name + tr(" is not there, or is not a file."));
+    if (what.st_size == 0) return refuse(name + tr(" is empty."));
     if (static_cast<size_t>(what.st_size) > kLargestModel)
-        return refuse(fmt::format("{} is {} MB large; models of up to {} MB are read. Thin it out first.", name,
-                                  what.st_size / 1'000'000, kLargestModel / 1'000'000));
+        return refuse(say("{} is {} MB large; models of up to {} MB are read. Thin it out first.", name,
+                          what.st_size / 1'000'000, kLargestModel / 1'000'000));
 
     int ends[2];
-    if (::pipe2(ends, O_CLOEXEC) != 0) return refuse(name + " cannot be read: " + std::strerror(errno) + ".");
+    if (::pipe2(ends, O_CLOEXEC) != 0) return refuse(name + tr(" cannot be read: ") + std::strerror(errno) + ".");
     Handle from(ends[0]), to(ends[1]);
     posix_spawn_file_actions_t actions;
     posix_spawn_file_actions_init(&actions);
     posix_spawn_file_actions_adddup2(&actions, file.fd, 0);
     posix_spawn_file_actions_adddup2(&actions, to.fd, 1);
     const std::string program = helper();
-    std::string arguments[]{program, extension};
-    char* const argv[]{arguments[0].data(), arguments[1].data(), nullptr};
+    std::string arguments[]{program, extension, kCarried};
+    char* const argv[]{arguments[0].data(), arguments[1].data(), isTranslated() ? arguments[2].data() : nullptr,
+                       nullptr};
     pid_t pid = 0;
     const int failed = ::posix_spawn(&pid, program.c_str(), &actions, nullptr, argv, environ);
     posix_spawn_file_actions_destroy(&actions);
     to.close();
     if (failed)
-        return refuse(fmt::format("The program's own part that reads models is missing or cannot be started ({}): {}.",
-                                  program, std::strerror(failed)));
+        return refuse(say("The program's own part that reads models is missing or cannot be started ({}): {}.", program,
+                          std::strerror(failed)));
 
     using Clock = std::chrono::steady_clock;
     const auto deadline = Clock::now() + std::chrono::duration<double>(kReaderSeconds * (kSanitized ? 4 : 1));
     Blocks blocks(progress);
-    const std::string tooLong =
-        fmt::format("{} takes longer than {} s to read; thin it out first.", name, kReaderSeconds);
+    const std::string tooLong = say("{} takes longer than {} s to read; thin it out first.", name, kReaderSeconds);
     std::string why;
     std::vector<char> chunk(1 << 16);
     bool open = true;
     while (open && why.empty()) {
         pollfd wait{from.fd, POLLIN, 0};
         const int ready = ::poll(&wait, 1, 50);
-        if (stop.stop_requested()) why = "Stopped.";
+        if (stop.stop_requested()) why = tr("Stopped.");
         else if (Clock::now() > deadline) why = tooLong;
         else if (!kSanitized && memoryOf(pid) > kReaderBytes)
-            why = fmt::format("{} takes more memory to read than {} GB; thin it out first.", name, kReaderBytes / 1e9);
+            why = say("{} takes more memory to read than {} GB; thin it out first.", name, kReaderBytes / 1e9);
         else if (ready > 0) {
             const ssize_t n = ::read(from.fd, chunk.data(), chunk.size());
             open = n > 0 || (n < 0 && errno == EINTR);
             if (n > 0 && !blocks.feed(chunk.data(), static_cast<size_t>(n)))
-                why = name + " made its reader stumble; it was left alone.";
+                why = name + tr(" made its reader stumble; it was left alone.");
         }
     }
     if (!why.empty()) ::kill(pid, SIGKILL);
@@ -222,17 +224,18 @@ tl::expected<ReadMesh, Problem> readMeshFile(const std::string& path, std::stop_
     if (!blocks.complete() || !WIFEXITED(status) || WEXITSTATUS(status) != 0) {
         if (WIFSIGNALED(status) && WTERMSIG(status) == SIGXCPU) return refuse(tooLong);
         return refuse(name +
-                      " made its reader stumble: it is damaged, or takes more memory than a model may. Nothing else "
-                      "was touched.");
+                      tr(" made its reader stumble: it is damaged, or takes more memory than a model may. Nothing else "
+                         "was touched."));
     }
     for (const auto& t : blocks.mesh.mesh.triangles)
         for (const int i : t)
             if (i < 0 || static_cast<size_t>(i) >= blocks.mesh.mesh.points.size())
-                return refuse(name + " made its reader stumble; it was left alone.");
+                return refuse(name + tr(" made its reader stumble; it was left alone."));
     return std::move(blocks.mesh);
 }
 
-int serveModel(const std::string& extension) {
+int serveModel(const std::string& extension, bool carries) {
+    if (carries) carryTexts();
     ::prctl(PR_SET_PDEATHSIG, SIGKILL);  // ends with the program that asked
     const auto limit = [](int what, rlim_t most) {
         const rlimit both{most, most};
@@ -267,8 +270,8 @@ int serveModel(const std::string& extension) {
             send('E', nullptr, 0);
         }
     } catch (const std::exception&) {  // out of memory, or a library's own words
-        constexpr std::string_view words =
-            "The file made its reader stumble: it is damaged, or takes more memory than a model may.";
+        const std::string_view words =
+            tr("The file made its reader stumble: it is damaged, or takes more memory than a model may.");
         send('R', words.data(), words.size());
     }
     return std::fflush(stdout) == 0 ? 0 : 1;

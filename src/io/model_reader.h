@@ -17,7 +17,9 @@ tl::expected<ReadMesh, Problem> readMeshFile(const std::string& path, std::stop_
                                              const std::function<void(double)>& progress = {});
 
 /// The helper's part: reads the model from standard input, writes what it found to standard output.
+/// @param carries its sentences are put into words by who asked (core/quantity/carried.h)
 /// @returns its exit code
-int serveModel(const std::string& extension);
+int serveModel(const std::string& extension, bool carries);
+inline constexpr const char* kCarried = "carried";  ///< word of its command line for that
 
 }  // namespace uovo::io

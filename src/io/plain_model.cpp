@@ -13,6 +13,7 @@
 #include <string_view>
 #include <vector>
 
+#include "core/quantity/catalogue.h"
 #include "io/mesh_file.h"
 #include "io/refusal.h"
 
@@ -20,10 +21,10 @@ namespace uovo::io {
 namespace {
 
 tl::unexpected<Problem> cut(size_t has, size_t promised, const char* what) {
-    return refuse(fmt::format("The file breaks off: of {} {} it promises, {} are there.", promised, what, has));
+    return refuse(say("The file breaks off: of {} {} it promises, {} are there.", promised, what, has));
 }
 tl::unexpected<Problem> crowded() {
-    return refuse(fmt::format("The file has a face of more than {} corners.", kMostFaceCorners));
+    return refuse(say("The file has a face of more than {} corners.", kMostFaceCorners));
 }
 
 bool isSpace(char c) { return c == ' ' || c == '\t' || c == '\r'; }
@@ -214,7 +215,7 @@ tl::expected<void, Problem> wholeStl(const std::string& bytes) {
         if (first == "endfacet" && (opened != closed || corners != 3 * closed)) return damaged();
     }
     if (opened == 0 || corners == 0) return damaged();
-    if (opened != closed || !ended) return cut(closed, opened + 1, "facets, at least,");
+    if (opened != closed || !ended) return cut(closed, opened + 1, tr("facets, at least,"));
     return {};
 }
 
@@ -262,13 +263,14 @@ tl::expected<std::string, Problem> plainObj(const std::string& bytes) {
                 if (error != std::errc() || end != index.data() + index.size()) return damaged();
                 if (id < 0) id += static_cast<long>(corners) + 1;  // counted back from the last
                 if (id < 1 || static_cast<size_t>(id) > corners)
-                    return refuse("The file is damaged, or cut short: a face names a corner that is not there.");
+                    return refuse(tr("The file is damaged, or cut short: a face names a corner that is not there."));
                 (out += ' ') += std::to_string(id);
             }
             if (n < 3) return damaged();
             out += '\n';
             if (++faces > kMostRead)
-                return refuse("The model has more than two million triangles; thin it out before you bring it here.");
+                return refuse(
+                    tr("The model has more than two million triangles; thin it out before you bring it here."));
         }
     }
     if (corners == 0 || faces == 0) return damaged();

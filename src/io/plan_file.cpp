@@ -11,6 +11,7 @@
 #include <filesystem>
 #include <fstream>
 #include <sstream>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::io {
 namespace {
@@ -18,20 +19,20 @@ namespace {
 std::string because(int error) {
     switch (error) {
         case ENOSPC:
-            return "the disk is full";
+            return tr("the disk is full");
         case EDQUOT:
-            return "your share of the disk is full";
+            return tr("your share of the disk is full");
         case EFBIG:
-            return "a file may not be that large here";
+            return tr("a file may not be that large here");
         case EACCES:
         case EPERM:
-            return "you may not write there";
+            return tr("you may not write there");
         case EROFS:
-            return "it is on a read-only disk";
+            return tr("it is on a read-only disk");
         case ENOENT:
-            return "the folder does not exist";
+            return tr("the folder does not exist");
         case EISDIR:
-            return "it is a folder";
+            return tr("it is a folder");
         default:
             return std::strerror(error);
     }
@@ -58,8 +59,8 @@ void sweep(const std::string& target) {
 
 tl::unexpected<Problem> notSaved(const std::string& path, int error) {
     return tl::unexpected(
-        Problem{"“" + std::filesystem::path(path).filename().string() + "” was not saved: " + because(error) +
-                ". The older file is untouched and your plan is still open here; save it in another place."});
+        Problem{"“" + std::filesystem::path(path).filename().string() + tr("” was not saved: ") + because(error) +
+                tr(". The older file is untouched and your plan is still open here; save it in another place.")});
 }
 
 }  // namespace
@@ -107,13 +108,13 @@ tl::expected<void, Problem> writeWhole(const std::string& path, const std::strin
 tl::expected<std::string, Problem> readWhole(const std::string& path, size_t most) {
     std::error_code error;
     const std::string name = "“" + std::filesystem::path(path).filename().string() + "”";
-    if (!std::filesystem::exists(path, error)) return tl::unexpected(Problem{name + " is not there."});
-    if (!std::filesystem::is_regular_file(path, error)) return tl::unexpected(Problem{name + " is not a file."});
-    if (std::filesystem::file_size(path, error) > most) return tl::unexpected(Problem{name + " is too large."});
+    if (!std::filesystem::exists(path, error)) return tl::unexpected(Problem{name + tr(" is not there.")});
+    if (!std::filesystem::is_regular_file(path, error)) return tl::unexpected(Problem{name + tr(" is not a file.")});
+    if (std::filesystem::file_size(path, error) > most) return tl::unexpected(Problem{name + tr(" is too large.")});
     std::ifstream in(path, std::ios::binary);
     std::stringstream text;
     text << in.rdbuf();
-    if (!in || text.bad()) return tl::unexpected(Problem{name + " cannot be read: " + because(errno) + "."});
+    if (!in || text.bad()) return tl::unexpected(Problem{name + tr(" cannot be read: ") + because(errno) + "."});
     return text.str();
 }
 

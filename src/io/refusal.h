@@ -4,6 +4,7 @@
 
 #include <tl/expected.hpp>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/quantity.h"
 
 namespace uovo::io {
@@ -11,6 +12,6 @@ namespace uovo::io {
 inline tl::unexpected<Problem> refuse(std::string sentence) {
     return tl::unexpected(Problem{std::move(sentence), "mesh"});
 }
-inline tl::unexpected<Problem> damaged() { return refuse("The file is damaged, or is not what its ending says."); }
+inline tl::unexpected<Problem> damaged() { return refuse(tr("The file is damaged, or is not what its ending says.")); }
 
 }  // namespace uovo::io

@@ -10,6 +10,7 @@
 #include <ctime>
 #include <filesystem>
 #include <fstream>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::io {
 namespace {
@@ -76,7 +77,7 @@ tl::expected<RunFile, Problem> RunFile::open(const std::string& path) {
     out.fd_ = ::open(path.c_str(), O_RDWR | O_CREAT | O_CLOEXEC, 0644);
     if (out.fd_ < 0) return failed(path, std::strerror(errno));
     if (::flock(out.fd_, LOCK_EX | LOCK_NB) != 0)
-        return failed(path, "this day runs in another window already. Go on there, or close it.");
+        return failed(path, tr("this day runs in another window already. Go on there, or close it."));
     const auto text = readAll(out.fd_);
     if (!text) return failed(path, std::strerror(text.error()));
     const std::string head = run::headLine();
@@ -103,7 +104,7 @@ tl::expected<void, Problem> RunFile::take(const run::Event& event, const run::St
     if (fd_ < 0 || !writeAll(fd_, unwritten_) || ::fdatasync(fd_) != 0) {
         const int error = errno;
         if (fd_ >= 0 && ::ftruncate(fd_, before) == 0) ::lseek(fd_, before, SEEK_SET);
-        return failed(path_, std::string("this step is not on the disk yet: ") + std::strerror(error));
+        return failed(path_, std::string(tr("this step is not on the disk yet: ")) + std::strerror(error));
     }
     unwritten_.clear();
     return {};

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "io/svg_file.h"
 
 namespace uovo::io {
@@ -16,7 +17,7 @@ std::string sheetSvg(const SheetPlan& sheets, size_t group, size_t number, bool 
     const auto x = [&](double m) { return left + (mirrored ? w - m * 1e3 : m * 1e3); };
     const auto y = [&](double m) { return top + h - m * 1e3; };
     std::string s =
-        svgHeader(std::max(w, 110.0) + 20, h + 36, fmt::format("Sheet {} of {}", number + 1, g.layout.sheets.size()));
+        svgHeader(std::max(w, 110.0) + 20, h + 36, say("Sheet {} of {}", number + 1, g.layout.sheets.size()));
     s += fmt::format(
         "<rect id=\"sheet\" fill=\"none\" stroke=\"#999\" stroke-width=\"0.2\" x=\"{}\" y=\"{}\" "
         "width=\"{:.4f}\" height=\"{:.4f}\"/>\n",

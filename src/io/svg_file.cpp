@@ -12,6 +12,7 @@
 #include <sstream>
 #include <tuple>
 #include <utility>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::io {
 namespace {
@@ -59,13 +60,13 @@ public:
         skip();
         double v = 0;
         const char* end = more() ? numberAt(s_, v) : s_;
-        if (end == s_ || std::abs(v) > 1e7) throw Broken{"The SVG file has a path with a number missing."};
+        if (end == s_ || std::abs(v) > 1e7) throw Broken{tr("The SVG file has a path with a number missing.")};
         s_ = end;
         return v;
     }
     bool flag() {
         skip();
-        if (*s_ != '0' && *s_ != '1') throw Broken{"The SVG file has an arc that is not well formed."};
+        if (*s_ != '0' && *s_ != '1') throw Broken{tr("The SVG file has an arc that is not well formed.")};
         return *s_++ == '1';
     }
     char letter() {
@@ -122,7 +123,7 @@ public:
     explicit Reader(double unit) : unit_(unit) {}
 
     void node(const pugi::xml_node& n, const Matrix& above, int depth) {
-        if (depth > 60) throw Broken{"The SVG file is nested too deeply."};
+        if (depth > 60) throw Broken{tr("The SVG file is nested too deeply.")};
         const Matrix m = above * transformOf(n.attribute("transform").value());
         const char* name = n.name();
         if (const char* colon = std::strchr(name, ':')) name = colon + 1;
@@ -172,8 +173,8 @@ private:
     void add(double x, double y) {
         const Point2 p = m_(x, y);
         if (!std::isfinite(p[0]) || !std::isfinite(p[1]) || std::abs(p[0] * unit_) > 10 || std::abs(p[1] * unit_) > 10)
-            throw Broken{"A point of the SVG file lies more than ten metres away."};
-        if (++count_ > kMostPoints) throw Broken{"The SVG file has more than 20 000 points; draw it more simply."};
+            throw Broken{tr("A point of the SVG file lies more than ten metres away.")};
+        if (++count_ > kMostPoints) throw Broken{tr("The SVG file has more than 20 000 points; draw it more simply.")};
         const Point2 q{p[0] * unit_, -p[1] * unit_};
         auto& points = lines.back().points;
         if (points.empty() || std::hypot(points.back()[0] - q[0], points.back()[1] - q[1]) > 1e-7) points.push_back(q);
@@ -247,7 +248,7 @@ private:
         };
         while (!n.done()) {
             if (const char letter = n.letter()) command = letter;
-            else if (!n.more() || command == 0) throw Broken{"The SVG file has a path that is not well formed."};
+            else if (!n.more() || command == 0) throw Broken{tr("The SVG file has a path that is not well formed.")};
             const bool relative = std::islower(static_cast<unsigned char>(command));
             const double bx = relative ? x : 0, by = relative ? y : 0;
             const char upper = static_cast<char>(std::toupper(static_cast<unsigned char>(command)));
@@ -332,7 +333,7 @@ private:
                     y = startY;
                     break;
                 default:
-                    throw Broken{"The SVG file has a path that is not well formed."};
+                    throw Broken{tr("The SVG file has a path that is not well formed.")};
             }
             last = upper;
         }
@@ -362,21 +363,20 @@ double lengthOf(const char* text) {
 
 tl::expected<std::vector<Reader::Line>, Problem> linesOf(const std::string& text) {
     const auto refuse = [](std::string s) { return tl::unexpected(Problem{std::move(s), "points"}); };
-    if (text.empty()) return refuse("The file is empty.");
-    if (text.size() > 20'000'000) return refuse("The SVG file is larger than 20 MB.");
+    if (text.empty()) return refuse(tr("The file is empty."));
+    if (text.size() > 20'000'000) return refuse(tr("The SVG file is larger than 20 MB."));
     pugi::xml_document doc;
     const auto parsed = doc.load_buffer(text.data(), text.size());
     if (!parsed)
-        return refuse(fmt::format(
-            "The SVG file is damaged in line {}: {}.",
-            1 + std::count(
-                    text.begin(),
-                    text.begin() + std::min<std::ptrdiff_t>(parsed.offset, static_cast<std::ptrdiff_t>(text.size())),
-                    '\n'),
-            parsed.description()));
+        return refuse(say("The SVG file is damaged in line {}: {}.",
+                          1 + std::count(text.begin(),
+                                         text.begin() + std::min<std::ptrdiff_t>(
+                                                            parsed.offset, static_cast<std::ptrdiff_t>(text.size())),
+                                         '\n'),
+                          parsed.description()));
     pugi::xml_node root = doc.document_element();
     const std::string name = root.name();
-    if (name != "svg" && !name.ends_with(":svg")) return refuse("This is not an SVG file.");
+    if (name != "svg" && !name.ends_with(":svg")) return refuse(tr("This is not an SVG file."));
     double unit = 0.0254 / 96;
     Matrix view;
     const double width = lengthOf(root.attribute("width").value());
@@ -384,7 +384,7 @@ tl::expected<std::vector<Reader::Line>, Problem> linesOf(const std::string& text
         if (root.attribute("viewBox")) {
             Numbers v(root.attribute("viewBox").value());
             const double x = v.next(), y = v.next(), w = v.next(), h = v.next();
-            if (!(w > 0) || !(h > 0)) return refuse("The viewBox of the SVG file has no size.");
+            if (!(w > 0) || !(h > 0)) return refuse(tr("The viewBox of the SVG file has no size."));
             view = {1, 0, 0, 1, -x, -y};
             if (!std::isnan(width)) unit = width / w;
         }
@@ -422,8 +422,8 @@ std::string svgRuler(double x, double y) {
     return fmt::format(
         "<g id=\"ruler\" fill=\"none\" stroke=\"#000\" stroke-width=\"0.2\"><path d=\"M{0:.4f} {1:.4f}h100M{0:.4f} "
         "{2:.4f}v4M{3:.4f} {2:.4f}v4\"/></g>\n<text x=\"{0:.4f}\" y=\"{4:.4f}\" font-size=\"4\" "
-        "font-family=\"sans-serif\">Measure this line: 100 mm. Print at 100 %.</text>\n",
-        x, y, y - 2, x + 100, y + 6);
+        "font-family=\"sans-serif\">{5}</text>\n",
+        x, y, y - 2, x + 100, y + 6, tr("Measure this line: 100 mm. Print at 100 %."));
 }
 
 tl::expected<std::vector<Loop>, Problem> readSvgOutline(const std::string& text) {
@@ -433,12 +433,12 @@ tl::expected<std::vector<Loop>, Problem> readSvgOutline(const std::string& text)
     std::vector<Loop> loops;
     for (const auto& l : *lines)
         if (l.closed && boxArea(l.points) > 1e-8) loops.push_back(l.points);
-    if (loops.empty()) return refuse("There is no closed outline in the SVG file.");
+    if (loops.empty()) return refuse(tr("There is no closed outline in the SVG file."));
     std::stable_sort(loops.begin(), loops.end(), [](const Loop& a, const Loop& b) { return boxArea(a) > boxArea(b); });
     std::vector<Loop> out{loops[0]};
     for (size_t i = 1; i < loops.size(); ++i)
         if (form::contains(loops[0], loops[i][0])) out.push_back(loops[i]);
-    if (form::crossesItself(out)) return refuse("The outline in the SVG file crosses itself.");
+    if (form::crossesItself(out)) return refuse(tr("The outline in the SVG file crosses itself."));
     for (size_t i = 0; i < out.size(); ++i)
         if ((form::signedArea(out[i]) > 0) != (i == 0)) std::reverse(out[i].begin(), out[i].end());
     // about the middle of its box
@@ -452,9 +452,9 @@ tl::expected<std::vector<Loop>, Problem> readSvgOutline(const std::string& text)
     for (auto& l : out)
         for (auto& p : l) p = {p[0] - (x0 + x1) / 2, p[1] - (y0 + y1) / 2};
     if (x1 - x0 > 1 || y1 - y0 > 1)
-        return refuse("The outline is more than a metre wide; check the size of the SVG page.");
+        return refuse(tr("The outline is more than a metre wide; check the size of the SVG page."));
     if (x1 - x0 < 0.004 || y1 - y0 < 0.004)
-        return refuse("The outline is smaller than four millimetres; check the size of the SVG page.");
+        return refuse(tr("The outline is smaller than four millimetres; check the size of the SVG page."));
     return out;
 }
 
@@ -462,7 +462,7 @@ tl::expected<Loop, Problem> readSvgProfile(const std::string& text) {
     const auto lines = linesOf(text);
     if (!lines) return tl::unexpected(lines.error());
     const auto refuse = [](std::string s) { return tl::unexpected(Problem{std::move(s), "points"}); };
-    if (lines->empty()) return refuse("There is no line in the SVG file.");
+    if (lines->empty()) return refuse(tr("There is no line in the SVG file."));
     const auto longest = std::max_element(lines->begin(), lines->end(), [](const auto& a, const auto& b) {
         return form::perimeter(a.points) < form::perimeter(b.points);
     });
@@ -474,7 +474,7 @@ tl::expected<Loop, Problem> readSvgProfile(const std::string& text) {
     }
     for (auto& q : p) q = {std::max(0.0, q[0] - axis), q[1] - low};
     if (p.front()[1] > p.back()[1]) std::reverse(p.begin(), p.end());
-    if (p.size() < 3) return refuse("Two points make no profile; draw at least three.");
+    if (p.size() < 3) return refuse(tr("Two points make no profile; draw at least three."));
     return p;
 }
 

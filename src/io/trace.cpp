@@ -11,6 +11,7 @@
 #include <numbers>
 
 #include "core/form/outline_box.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::io {
 namespace {
@@ -166,13 +167,14 @@ tl::expected<const potrace_path_t*, Problem> coinOf(const potrace_path_t* figure
         if (const Round r = roundOf(flattened(p->curve)); r.share > kRound && r.across() > kLeast)
             rounds.push_back({p, r});
     }
-    if (figuresSeen < 2) return refusePicture("There is no coin beside the thing: lay one flat, not touching it.");
+    if (figuresSeen < 2) return refusePicture(tr("There is no coin beside the thing: lay one flat, not touching it."));
     if (rounds.empty())
-        return refusePicture("None of the figures is round like a coin: lay one flat on plain paper, not touching it.");
+        return refusePicture(
+            tr("None of the figures is round like a coin: lay one flat on plain paper, not touching it."));
     // a ball beside a coin: the smaller one is the coin
     const auto& coin = *std::ranges::min_element(rounds, {}, [](const Seen& s) { return s.path->area; });
     if (coin.round.oval() < kSlant)
-        return refusePicture("The picture was taken too much aslant: from straight above, please.");
+        return refusePicture(tr("The picture was taken too much aslant: from straight above, please."));
     return coin.path;
 }
 
@@ -224,15 +226,15 @@ int otsu(const GreyPicture& picture) {
 
 tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishes& wishes) {
     const int w = picture.width, h = picture.height;
-    if (w < 8 || h < 8) return refusePicture("The picture is smaller than 8 pixels.");
+    if (w < 8 || h < 8) return refusePicture(tr("The picture is smaller than 8 pixels."));
     if (static_cast<long>(w) * h > kMostPixels)
-        return refusePicture("The picture has more than 40 million pixels: save it smaller.");
+        return refusePicture(tr("The picture has more than 40 million pixels: save it smaller."));
     if (picture.pixels.size() != static_cast<size_t>(w) * static_cast<size_t>(h))
-        return refusePicture("The picture is damaged.");
+        return refusePicture(tr("The picture is damaged."));
     if (wishes.coin > 0 && !(wishes.coin >= 8e-3 && wishes.coin <= 0.06))
-        return refusePicture("A coin is between 8 and 60 mm across.");
+        return refusePicture(tr("A coin is between 8 and 60 mm across."));
     if (wishes.coin <= 0 && !(wishes.longest >= 5e-3 && wishes.longest <= 0.6))
-        return refusePicture("The figure's longer side is between 5 and 600 mm.");
+        return refusePicture(tr("The figure's longer side is between 5 and 600 mm."));
     // soft edges tell where a line runs within a pixel: a small picture is drawn larger first
     const int larger = std::clamp(static_cast<int>(std::sqrt(kWorked / (double(w) * h))), 1, 4);
     if (larger > 1) {
@@ -250,7 +252,7 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
     }
     Traced out;
     const auto [least, most] = std::ranges::minmax(picture.pixels);
-    if (most - least < 16) return refusePicture("The picture is of one shade: there is no figure in it.");
+    if (most - least < 16) return refusePicture(tr("The picture is of one shade: there is no figure in it."));
     out.threshold = wishes.threshold > 0 ? std::min(wishes.threshold, 255) : otsu(picture);
     // what most of the border is, is ground
     long dark = 0, border = 0;
@@ -277,15 +279,15 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
             words[static_cast<size_t>(h - 1 - y) * static_cast<size_t>(bitmap.dy) + static_cast<size_t>(x / kBits)] |=
                 potrace_word(1) << (kBits - 1 - x % kBits);
         }
-    if (figure == 0) return refusePicture("There is no figure in the picture: take another shade.");
+    if (figure == 0) return refusePicture(tr("There is no figure in the picture: take another shade."));
     if (double(figure) > kMostFilled * w * h)
-        return refusePicture("Nearly all of the picture is figure: take another shade, or more of the ground.");
+        return refusePicture(tr("Nearly all of the picture is figure: take another shade, or more of the ground."));
     std::unique_ptr<potrace_param_t, Freed> params(potrace_param_default());
-    if (!params) return refusePicture("There is not enough memory for this picture.");
+    if (!params) return refusePicture(tr("There is not enough memory for this picture."));
     params->turdsize = 2;
     params->alphamax = kCorners;
     std::unique_ptr<potrace_state_t, Freed> state(potrace_trace(params.get(), &bitmap));
-    if (!state || state->status != POTRACE_STATUS_OK) return refusePicture("The picture cannot be traced.");
+    if (!state || state->status != POTRACE_STATUS_OK) return refusePicture(tr("The picture cannot be traced."));
     const potrace_path_t *best = nullptr, *coin = nullptr;
     if (wishes.coin > 0) {
         const auto found = coinOf(state->plist);
@@ -299,7 +301,7 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
     }
     for (const auto* p = state->plist; p; p = p->next)
         if (p->sign == '+' && p != coin && (!best || p->area > best->area)) best = p;
-    if (!best) return refusePicture("There is no figure in the picture: take another shade.");
+    if (!best) return refusePicture(tr("There is no figure in the picture: take another shade."));
     const auto drawn = [&](const potrace_path_t* p) {
         Loop loop = flattened(p->curve);
         const auto& m = out.straight;
@@ -329,12 +331,12 @@ tl::expected<Traced, Problem> trace(const GreyPicture& picture, const TraceWishe
         out.loops.push_back(std::move(loop));
     };
     add(outer, false);
-    if (out.loops.empty()) return refusePicture("The figure is too small to be cut.");
+    if (out.loops.empty()) return refusePicture(tr("The figure is too small to be cut."));
     if (wishes.holes)
         for (const auto* p = best->childlist; p; p = p->sibling)
             if (p->sign == '-' && p->area > least2) add(drawn(p), true);
     if (form::crossesItself(out.loops))  // smoothing brought two sides across each other
-        return refusePicture("The outline crosses itself where it is narrow: take another shade.");
+        return refusePicture(tr("The outline crosses itself where it is narrow: take another shade."));
     return out;
 }
 

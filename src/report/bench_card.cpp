@@ -18,6 +18,7 @@
 #include "report/card_pots.h"
 #include "report/card_steps.h"
 #include "report/fonts.h"
+#include "report/language.h"
 #include "report/page.h"
 #include "report/part_picture.h"
 #include "report/section.h"
@@ -34,16 +35,15 @@ QString said(const Answer& a) {
 /// "12 to make, 10 wanted", "1 to make, with 1 spare wall".
 QString countWords(const Piece& piece, const PieceAnswers& a) {
     const std::string spares = sparePartWords(*a.made, a.spareParts);
-    return spares.empty() ? QStringLiteral("%1 to make, %2 wanted").arg(a.make).arg(piece.count)
-                          : QStringLiteral("%1 to make, with %2").arg(a.make).arg(qstring(spares));
+    return spares.empty() ? qtr("%1 to make, %2 wanted").arg(a.make).arg(piece.count)
+                          : qtr("%1 to make, with %2").arg(a.make).arg(qstring(spares));
 }
 
 /// A person's own words, and their picture.
 void paintNotes(Page& page, QPainter& p, const Piece& piece) {
     constexpr double kPhotoHigh = 38;  // mm
     if (!piece.notes.empty()) {
-        page.paragraph(kMargin, page.width(), QStringLiteral("Notes: ") + qstring(piece.notes).simplified(), 4.2,
-                       kQuiet);
+        page.paragraph(kMargin, page.width(), qtr("Notes: ") + qstring(piece.notes).simplified(), 4.2, kQuiet);
         page.y += 1;
     }
     QImage image;
@@ -63,9 +63,9 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
     page.line(kMargin, qstring(piece.name), 9, QFont::Bold);
     page.right(kMargin + page.width(), countWords(piece, a), 4.4, QFont::Medium);
     page.y += 12;
-    QString what = qstring(a.coating.name) + (a.coating.tempered   ? QStringLiteral(", tempered")
+    QString what = qstring(a.coating.name) + (a.coating.tempered   ? qtr(", tempered")
                                               : a.coating.compound ? QString()
-                                                                   : QStringLiteral(", untempered"));
+                                                                   : qtr(", untempered"));
     const auto figure = [&](const char* key) { return spokenLength(piece.shape, key, u); };
     if (piece.overBalloon())
         what += QStringLiteral(". Balloon %1 round, %2 long; dip %3 deep.")
@@ -99,16 +99,14 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
         page.line(x + w + 2, words, 4, QFont::Normal, kQuiet);
         page.y += 7.6;
     };
-    fact(qstring(format(a.made->mass, Dimension::Mass, u)), QStringLiteral("in each"));
-    fact(qstring(format(s.wall.thinnest, Dimension::Length, u)), QStringLiteral("at the thinnest"));
+    fact(qstring(format(a.made->mass, Dimension::Mass, u)), qtr("in each"));
+    fact(qstring(format(s.wall.thinnest, Dimension::Length, u)), qtr("at the thinnest"));
     if (a.bath)
-        fact(qstring(format(a.bath->chocolate * a.coating.densityMelt, Dimension::Mass, u)),
-             QStringLiteral("left in the bath"));
-    fact(qstring(format(wall.setting.back().release, Dimension::Duration, u)),
-         QStringLiteral("from last coat until it lets go"));
+        fact(qstring(format(a.bath->chocolate * a.coating.densityMelt, Dimension::Mass, u)), qtr("left in the bath"));
+    fact(qstring(format(wall.setting.back().release, Dimension::Duration, u)), qtr("from last coat until it lets go"));
     page.y = std::max(page.y, top + 8 + s.height * scale) + 2;
     p.setPen(QPen(kQuiet, 0.1));
-    page.line(kMargin, QStringLiteral("Section with the wall drawn twice as thick."), 3.2, QFont::Normal, kQuiet);
+    page.line(kMargin, qtr("Section with the wall drawn twice as thick."), 3.2, QFont::Normal, kQuiet);
     page.y += 7;
     if (!a.decorated.empty() || !a.toppings.empty()) {  // what it shall look like
         constexpr double kHigh = 34;
@@ -135,8 +133,7 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
     page.right(kMargin + page.width(), countWords(piece, a), 4.4, QFont::Medium);
     page.y += 12;
     page.paragraph(kMargin, page.width(),
-                   qstring(a.coating.name) +
-                       (a.coating.tempered ? QStringLiteral(", tempered. ") : QStringLiteral(". ")) +
+                   qstring(a.coating.name) + (a.coating.tempered ? qtr(", tempered. ") : QStringLiteral(". ")) +
                        qstring(form::family(piece.shape.family)->name) + QStringLiteral("."),
                    4.2);
     page.y += 1;
@@ -153,8 +150,8 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
         page.y += 7.6;
     };
     const form::Vec3 whole = s.box.size();
-    fact(qstring(format(s.mass, Dimension::Mass, u)), QStringLiteral("in each"));
-    if (s.wall) fact(qstring(format(s.wall->thinnest, Dimension::Length, u)), QStringLiteral("at the thinnest"));
+    fact(qstring(format(s.mass, Dimension::Mass, u)), qtr("in each"));
+    if (s.wall) fact(qstring(format(s.wall->thinnest, Dimension::Length, u)), qtr("at the thinnest"));
     fact(qstring(format(whole.z, Dimension::Length, u)), QStringLiteral("high"));
     fact(QStringLiteral("%1 × %2").arg(qstring(format(whole.x, Dimension::Length, u)),
                                        qstring(format(whole.y, Dimension::Length, u))),
@@ -176,9 +173,8 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
                            : qstring(item.name),
                   5.4, QFont::DemiBold);
         page.right(kMargin + page.width(),
-                   item.edible ? qstring(format(s.items[k], Dimension::Mass, u)) +
-                                     (many > 1 ? QStringLiteral(" each") : QString())
-                               : QStringLiteral("not eaten"),
+                   item.edible ? qstring(format(s.items[k], Dimension::Mass, u)) + (many > 1 ? qtr(" each") : QString())
+                               : qtr("not eaten"),
                    5.4, QFont::Bold);
         page.y += 7;
         QStringList figures;
@@ -186,7 +182,7 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
             !item.part.points.empty();  // an outline of its own: its family's length and width say nothing
         if (drawn) {
             const form::Vec3 size = form::bounds(item.shape.surface).size();
-            figures << QStringLiteral("%1 by %2 over all")
+            figures << qtr("%1 by %2 over all")
                            .arg(qstring(format(size.x, Dimension::Length, u)),
                                 qstring(format(size.y, Dimension::Length, u)));
         }
@@ -229,11 +225,10 @@ namespace {
 void paintHead(Page& page, const Plan& plan) {
     QString ready = qstring(plan.deadline).replace('T', ' ');
     if (const auto at = localMinutes(plan.deadline))
-        ready = QLocale(QLocale::English)
-                    .toString(QDate(1970, 1, 1).addDays(*at / 1440), QStringLiteral("dddd d MMMM yyyy, ")) +
+        ready = report::spokenLocale().toString(QDate(1970, 1, 1).addDays(*at / 1440), qtr("dddd d MMMM yyyy, ")) +
                 qstring(clockInWords(static_cast<int>(*at % 1440), plan.units));
     page.line(kMargin, qstring(plan.name), 5, QFont::DemiBold);
-    page.right(kMargin + page.width(), QStringLiteral("ready ") + ready, 4.2);
+    page.right(kMargin + page.width(), qtr("ready ") + ready, 4.2);
     page.y += 8;
     page.rule();
     page.y += 3;
@@ -284,7 +279,7 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
     head();
     if (answers.day && answers.day->problem.empty()) {
         page.y += 4;
-        page.line(kMargin, QStringLiteral("The day"), 7, QFont::Bold);
+        page.line(kMargin, qtr("The day"), 7, QFont::Bold);
         page.y += 10;
         const double times = plan.units == UnitSystem::US ? 22 : 16;  // mm, the column of clock times
         for (const size_t i : byStart(*answers.day)) {
@@ -292,7 +287,7 @@ int paintBenchCard(QPagedPaintDevice& device, const Plan& plan, const material::
             page.need(6.4);
             page.clock(kMargin, qstring(answers.day->said(answers.day->layout.start[i], plan.units)), 4.4);
             page.line(kMargin + times, qstring(t.title), 4.4);
-            page.right(kMargin + page.width(), QStringLiteral("%1 min").arg(t.minutes), 4);
+            page.right(kMargin + page.width(), qtr("%1 min").arg(t.minutes), 4);
             page.y += 6.2;
         }
     } else if (answers.day) {
@@ -314,18 +309,18 @@ tl::expected<int, Problem> writeBenchCard(const QString& path, const Plan& plan,
 }
 
 QString benchCardText(const Plan& plan, const Answers& answers) {
-    QString out = qstring(plan.name) + QStringLiteral(", ready ") + qstring(plan.deadline).replace('T', ' ') + "\n";
+    QString out = qstring(plan.name) + qtr(", ready ") + qstring(plan.deadline).replace('T', ' ') + "\n";
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i) {
         const auto& piece = plan.pieces[i];
         out += QStringLiteral("\n%1 × %2\n").arg(piece.count).arg(qstring(piece.name));
-        if (!piece.notes.empty()) out += QStringLiteral("  Notes: %1\n").arg(qstring(piece.notes).simplified());
+        if (!piece.notes.empty()) out += qtr("  Notes: %1\n").arg(qstring(piece.notes).simplified());
         for (const auto& a : answers.pieces[i]->answers) out += "  " + said(a) + "\n";
     }
     for (const auto& a : answers.evening) out += "\n" + said(a) + "\n";
     if (answers.day && answers.day->problem.empty()) {
         out += "\n";
         for (const size_t i : byStart(*answers.day))
-            out += QStringLiteral("%1  %2 (%3 min)\n")
+            out += qtr("%1  %2 (%3 min)\n")
                        .arg(qstring(answers.day->said(answers.day->layout.start[i], plan.units)),
                             qstring(answers.day->network.tasks[i].title))
                        .arg(answers.day->network.tasks[i].minutes);

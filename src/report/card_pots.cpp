@@ -1,6 +1,7 @@
 #include "report/card_pots.h"
 
 #include <cmath>
+#include "report/text.h"
 
 namespace uovo::report {
 namespace {
@@ -18,10 +19,10 @@ void paintSteps(Page& page, const MeltPlan& m, UnitSystem u) {
         page.y += 6.8;
         QString words = qstring(s.words);
         if (!m.choice.byLook && std::isfinite(s.low) && std::isfinite(s.high) && s.high > s.low)
-            words += QStringLiteral(" Between %1 and %2 is right.")
+            words += qtr(" Between %1 and %2 is right.")
                          .arg(qstring(format(s.low, Dimension::Temperature, u)),
                               qstring(format(s.high, Dimension::Temperature, u)));
-        if (!s.look.empty()) words += QStringLiteral(" Look: %1.").arg(qstring(s.look));
+        if (!s.look.empty()) words += qtr(" Look: %1.").arg(qstring(s.look));
         page.paragraph(kMargin + kPotIndent, page.width() - kPotIndent, words.trimmed(), 4.2);
         page.y += 1.2;
     }
@@ -33,7 +34,7 @@ void paintPots(Page& page, const Plan& plan, const material::Library& lib, const
     const auto u = plan.units;
     const auto g = [&](double kg) { return qstring(format(kg, Dimension::Mass, u)); };
     const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, u)); };
-    page.line(kMargin, QStringLiteral("The pots"), 9, QFont::Bold);
+    page.line(kMargin, qtr("The pots"), 9, QFont::Bold);
     page.y += 13;
     for (const auto& c : lib.cautions)
         if (c.id == "hot-bowl") page.paragraph(kMargin, page.width(), qstring(c.text), 3.8, kHarm);
@@ -52,7 +53,7 @@ void paintPots(Page& page, const Plan& plan, const material::Library& lib, const
             for (const auto& p : plan.pieces)
                 if (p.id == use.piece) for_ << QStringLiteral("%1 %2").arg(qstring(p.name).toLower(), g(use.mass));
         page.paragraph(kMargin, page.width(),
-                       QStringLiteral("For %1. %2 is used up, %3 comes back.")
+                       qtr("For %1. %2 is used up, %3 comes back.")
                            .arg(for_.join(QStringLiteral(", ")), g(pot.consumed), g(pot.returned)),
                        4.2, kQuiet);
         if (!m.problem.empty()) {
@@ -60,27 +61,25 @@ void paintPots(Page& page, const Plan& plan, const material::Library& lib, const
             continue;
         }
         if (m.batches > 1)
-            page.paragraph(kMargin, page.width(),
-                           QStringLiteral("In %1 batches, %2 in the bowl each time%3; the steps are those of one.")
-                               .arg(m.batches)
-                               .arg(g(m.each), m.batches * m.each > pot.melt * 1.001
-                                                   ? QStringLiteral(", what is left of one in the next")
-                                                   : QString()),
-                           4.4);
+            page.paragraph(
+                kMargin, page.width(),
+                qtr("In %1 batches, %2 in the bowl each time%3; the steps are those of one.")
+                    .arg(m.batches)
+                    .arg(g(m.each),
+                         m.batches * m.each > pot.melt * 1.001 ? qtr(", what is left of one in the next") : QString()),
+                4.4);
         if (!m.dividing.empty()) page.paragraph(kMargin, page.width(), qstring(m.dividing), 4.4);
         for (const auto& w : m.mixing) page.paragraph(kMargin, page.width(), qstring(w), 4.4);
         page.y += 2;
         paintSteps(page, m, u);
-        QString after =
-            QStringLiteral("Ready after %1; usable for about %2").arg(time(m.temper.seconds), time(m.temper.window));
+        QString after = qtr("Ready after %1; usable for about %2").arg(time(m.temper.seconds), time(m.temper.window));
         if (m.temper.rewarmFor > 0)
-            after += QStringLiteral(", longer with a burst of %1 every %2")
-                         .arg(time(m.temper.rewarmFor), time(m.temper.rewarmEvery));
-        after += QLatin1Char('.');
-        if (m.temper.seed <= 0) after = QStringLiteral("Ready after %1.").arg(time(m.temper.seconds));
-        if (pot.late > 5e-4)
             after +=
-                QStringLiteral(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
+                qtr(", longer with a burst of %1 every %2").arg(time(m.temper.rewarmFor), time(m.temper.rewarmEvery));
+        after += QLatin1Char('.');
+        if (m.temper.seed <= 0) after = qtr("Ready after %1.").arg(time(m.temper.seconds));
+        if (pot.late > 5e-4)
+            after += qtr(" Late in the day %1 are melted again for patches, lids and glue.").arg(g(pot.late));
         page.paragraph(kMargin, page.width(), after, 4.2);
         for (const auto& w : m.temper.warnings) page.paragraph(kMargin, page.width(), qstring(w), 4.2, kHarm);
     }

@@ -12,6 +12,7 @@
 #include "core/words/mold_words.h"
 #include "core/words/order_words.h"
 #include "core/words/words.h"
+#include "report/text.h"
 
 namespace uovo::report {
 namespace {
@@ -19,24 +20,22 @@ namespace {
 constexpr double kIndent = 12;  // mm
 
 QString wayWords(const PlannedCoat& c, UnitSystem u) {
-    if (c.way == coat::Way::Dip) return QStringLiteral("Dip");
-    if (c.way == coat::Way::Pour) return QStringLiteral("Fill and pour out");
+    if (c.way == coat::Way::Dip) return qtr("Dip");
+    if (c.way == coat::Way::Pour) return qtr("Fill and pour out");
     if (c.way == coat::Way::Turn)
-        return QStringLiteral("Fill to %1, close, turn about")
-            .arg(qstring(format(c.fill.value, Dimension::Percent, u)));
-    if (c.way == coat::Way::Press) return QStringLiteral("Press the rim into a plate of chocolate");
-    const QString where = c.where == coat::Where::Rim     ? QStringLiteral(" round the rim")
-                          : c.where == coat::Where::Foot  ? QStringLiteral(" on the foot")
-                          : c.where == coat::Where::Spots ? QStringLiteral(" where it is marked")
+        return qtr("Fill to %1, close, turn about").arg(qstring(format(c.fill.value, Dimension::Percent, u)));
+    if (c.way == coat::Way::Press) return qtr("Press the rim into a plate of chocolate");
+    const QString where = c.where == coat::Where::Rim     ? qtr(" round the rim")
+                          : c.where == coat::Where::Foot  ? qtr(" on the foot")
+                          : c.where == coat::Where::Spots ? qtr(" where it is marked")
                                                           : QString();
-    return QStringLiteral("Brush ") + qstring(format(c.brushMass.value, Dimension::Mass, u)) + where;
+    return qtr("Brush ") + qstring(format(c.brushMass.value, Dimension::Mass, u)) + where;
 }
 
 QString restWords(const PlannedCoat& c, bool balloon) {
-    if (c.rest == coat::Rest::Hung) return QStringLiteral("hang it by the knot");
-    if (c.rest == coat::Rest::Inverted)
-        return balloon ? QStringLiteral("upside down on a ring") : QStringLiteral("turned upside down");
-    return balloon ? QStringLiteral("stand it on paper") : QStringLiteral("stand it upright");
+    if (c.rest == coat::Rest::Hung) return qtr("hang it by the knot");
+    if (c.rest == coat::Rest::Inverted) return balloon ? qtr("upside down on a ring") : qtr("turned upside down");
+    return balloon ? qtr("stand it on paper") : qtr("stand it upright");
 }
 
 /// What is said of a coat: how it goes on, which way up it sets, where and how long.
@@ -50,39 +49,37 @@ QString partOf(const Made& made, const std::string& key) {
 QString coatWords(const PlannedCoat& c, const Piece& piece, const material::Library& lib, UnitSystem u) {
     QString words;
     if (piece.chocolateOf(c) != piece.chocolate)
-        if (const auto* other = lib.find(c.chocolate))
-            words += QStringLiteral("In %1. ").arg(qstring(other->name).toLower());
+        if (const auto* other = lib.find(c.chocolate)) words += qtr("In %1. ").arg(qstring(other->name).toLower());
     if (c.way == coat::Way::Dip)
-        words += QStringLiteral("Drain over the bath %1, then ").arg(measureWords(c.drain, Dimension::Duration, u));
+        words += qtr("Drain over the bath %1, then ").arg(measureWords(c.drain, Dimension::Duration, u));
     if (c.way == coat::Way::Pour)
-        words += QStringLiteral("Pour out for %1, then ").arg(measureWords(c.drain, Dimension::Duration, u));
+        words += qtr("Pour out for %1, then ").arg(measureWords(c.drain, Dimension::Duration, u));
     const QString lasts = measureWords(c.moveFor, Dimension::Duration, u);
     const bool moved = c.motion != coat::Motion::Still || c.way == coat::Way::Turn,
                movedInCold = moved && c.moveIn != coat::Place::Table;
     if (c.way == coat::Way::Turn && c.motion == coat::Motion::Over)
-        words += QStringLiteral("swirl it until no bare patch is left, then ");
+        words += qtr("swirl it until no bare patch is left, then ");
     if (movedInCold && c.delay.value > 0)
-        words += QStringLiteral("wait %1 on the table, then ").arg(measureWords(c.delay, Dimension::Duration, u));
+        words += qtr("wait %1 on the table, then ").arg(measureWords(c.delay, Dimension::Duration, u));
     if (movedInCold) words += placeWords(c.moveIn) + QLatin1Char(' ');
     if (c.motion == coat::Motion::Spin || (c.way == coat::Way::Turn && c.motion == coat::Motion::Still))
-        words += QStringLiteral("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
+        words += qtr("spin it every way for %1 until no bare patch is left, then ").arg(lasts);
     if (c.motion == coat::Motion::Over)
-        words += QStringLiteral("roll it once round and set it on another side every %1 for %2, then ")
+        words += qtr("roll it once round and set it on another side every %1 for %2, then ")
                      .arg(measureWords(c.moveEvery, Dimension::Duration, u), lasts);
-    if (c.motion == coat::Motion::Side) words += QStringLiteral("lay it on its side for %1, then ").arg(lasts);
-    if (c.tap.value > 0) words += QStringLiteral("tap it %1, then ").arg(measureWords(c.tap, Dimension::Duration, u));
-    if (c.scrape) words += QStringLiteral("scrape the rim, then ");
+    if (c.motion == coat::Motion::Side) words += qtr("lay it on its side for %1, then ").arg(lasts);
+    if (c.tap.value > 0) words += qtr("tap it %1, then ").arg(measureWords(c.tap, Dimension::Duration, u));
+    if (c.scrape) words += qtr("scrape the rim, then ");
     words += restWords(c, piece.overBalloon() || piece.roundSomething()) + QStringLiteral(". ");
     words += c.place == coat::Place::Table
-                 ? QStringLiteral("Leave it on the table %1.").arg(measureWords(c.stay, Dimension::Duration, u))
+                 ? qtr("Leave it on the table %1.").arg(measureWords(c.stay, Dimension::Duration, u))
              : movedInCold && c.moveIn == c.place
-                 ? QStringLiteral("Leave it there for %1.").arg(measureWords(c.stay, Dimension::Duration, u))
+                 ? qtr("Leave it there for %1.").arg(measureWords(c.stay, Dimension::Duration, u))
              : c.delay.value > 0 && !movedInCold
-                 ? QStringLiteral("Wait %1 on the table, then %2 for %3.")
+                 ? qtr("Wait %1 on the table, then %2 for %3.")
                        .arg(measureWords(c.delay, Dimension::Duration, u), placeWords(c.place),
                             measureWords(c.stay, Dimension::Duration, u))
-                 : QStringLiteral("At once %1, for %2.")
-                       .arg(placeWords(c.place), measureWords(c.stay, Dimension::Duration, u));
+                 : qtr("At once %1, for %2.").arg(placeWords(c.place), measureWords(c.stay, Dimension::Duration, u));
     words[0] = words[0].toUpper();
     return words;
 }
@@ -147,20 +144,18 @@ private:
         int molds = 0;
         bool two = false;
         for (const auto& w : a_.molds) molds += w.molds, two = two || w.pourings > 1;
-        head(molds == 1 ? QStringLiteral("On a day before: take its mold")
-                        : QStringLiteral("On a day before: take its molds"),
+        head(molds == 1 ? qtr("On a day before: take its mold") : qtr("On a day before: take its molds"),
              molds == 1 ? QString() : QString::number(molds), 40);
-        say(QStringLiteral(
-                "Seal the original on a flat base so that nothing creeps under it. A box of card round it, taped "
+        say(qtr("Seal the original on a flat base so that nothing creeps under it. A box of card round it, taped "
                 "tight: "
                 "its net is among the templates. Stir A and B until no streak is left, pour in a thin stream beside "
                 "it until it stands over all of it; mixed, it can be poured for %1. Let it cure %2, undisturbed. %3"
                 "Loosen it all round, take the original out, wash the mold. Cast it once and throw that cast away.")
                 .arg(measureWords(wish.potLife, Dimension::Duration, u_),
                      measureWords(wish.cure, Dimension::Duration, u_),
-                     two ? QStringLiteral("Of two parts: bed the original in clay up to where they meet, press a few "
-                                          "dents into the clay as keys, pour the first part; when it has cured, take "
-                                          "the clay off, brush release agent on the silicone and pour the second. ")
+                     two ? qtr("Of two parts: bed the original in clay up to where they meet, press a few "
+                               "dents into the clay as keys, pour the first part; when it has cured, take "
+                               "the clay off, brush release agent on the silicone and pour the second. ")
                          : QString()));
         for (size_t k = 0; k < a_.molds.size(); ++k) {
             const auto& w = a_.molds[k];
@@ -169,10 +164,10 @@ private:
                 return wish.byMass ? grams(kg) : qstring(format(m3, Dimension::Volume, u_));
             };
             QString words =
-                QStringLiteral("%1box %2 by %3 inside, %4 high; %5 of A, %6 of B%7.")
+                qtr("%1box %2 by %3 inside, %4 high; %5 of A, %6 of B%7.")
                     .arg(w.name.empty() ? QString() : qstring(w.name) + QStringLiteral(": "), length(b.inside.x),
                          length(b.inside.y), length(b.inside.z), part(b.massA, b.volumeA), part(b.massB, b.volumeB),
-                         w.molds > 1 ? QStringLiteral(" for each of %1").arg(w.molds) : QString());
+                         w.molds > 1 ? qtr(" for each of %1").arg(w.molds) : QString());
             words[0] = words[0].toUpper();
             if (w.own)
                 for (const auto& line : moldWords(*w.own, u_)) words += QLatin1Char(' ') + qstring(line);
@@ -182,8 +177,7 @@ private:
              cautionTexts(wish.raw ? std::vector{"own-mold", "raw-original"} : std::vector{"own-mold"}, lib_))
             say(qstring(words), 3.6, kHarm);
         if (!wish.allergens.empty())
-            say(QStringLiteral("The mold carries what the original is of: %1.").arg(qstring(wish.allergens)), 3.6,
-                kHarm);
+            say(qtr("The mold carries what the original is of: %1.").arg(qstring(wish.allergens)), 3.6, kHarm);
         done();
     }
 
@@ -197,36 +191,34 @@ private:
         const QString many = QString::number(a_.make);
         switch (former) {
             case Former::Balloon:
-                head(QStringLiteral("Blow up the balloons"), many);
-                say(QStringLiteral(
-                        "Each to %1 round, by the tape, one like the other. Wash and dry them, wipe a trace of "
+                head(qtr("Blow up the balloons"), many);
+                say(qtr("Each to %1 round, by the tape, one like the other. Wash and dry them, wipe a trace of "
                         "oil on where chocolate comes, and stand them knot down in glasses.")
                         .arg(spokenLength(piece_.shape, "girth", u_)));
                 break;
             case Former::Acetate:
-                head(QStringLiteral("Cut and roll the acetate"), many);
+                head(qtr("Cut and roll the acetate"), many);
                 say(
-                    QStringLiteral("By the flat pattern below. Wipe the inside, roll it, tape the overlap outside, and "
-                                   "stand it so that nothing leans."));
+                    qtr("By the flat pattern below. Wipe the inside, roll it, tape the overlap outside, and "
+                        "stand it so that nothing leans."));
                 break;
             case Former::PaperCase:
             case Former::NestedPaperCases:
-                head(QStringLiteral("Set out the paper cases"), many);
+                head(qtr("Set out the paper cases"), many);
                 break;
             case Former::SiliconeCup:
-                head(QStringLiteral("Wash and dry the cups"), many);
-                say(QStringLiteral("To the last drop: water makes chocolate seize."));
+                head(qtr("Wash and dry the cups"), many);
+                say(qtr("To the last drop: water makes chocolate seize."));
                 break;
             case Former::Cup:
-                head(QStringLiteral("Snip the cups"), many);
-                say(QStringLiteral(
-                    "Two short cuts into the rim, a finger apart, to tear a strip open later. Dry inside."));
+                head(qtr("Snip the cups"), many);
+                say(qtr("Two short cuts into the rim, a finger apart, to tear a strip open later. Dry inside."));
                 break;
             default:
-                head(QStringLiteral("Polish the molds"), many);
-                say(QStringLiteral(
-                    "With a soft cloth, dry to the last drop, at the warmth of the room: a cold mold makes "
-                    "streaks, a warm one lets go late."));
+                head(qtr("Polish the molds"), many);
+                say(
+                    qtr("With a soft cloth, dry to the last drop, at the warmth of the room: a cold mold makes "
+                        "streaks, a warm one lets go late."));
         }
         done();
     }
@@ -237,17 +229,15 @@ private:
         if (made_.wall && coat_ < made_.wall->setting.size()) {
             const auto& t = made_.wall->setting[coat_];
             say(std::isnan(t.lock)
-                    ? QStringLiteral("It still flows when its time is over.")
-                    : QStringLiteral(
-                          "It stops flowing after %1 and is firm after %2. Look for bare spots before it does.")
+                    ? qtr("It still flows when its time is over.")
+                    : qtr("It stops flowing after %1 and is firm after %2. Look for bare spots before it does.")
                           .arg(time(t.lock), time(t.firm)),
                 4, kQuiet);
         }
         caution();
         if (const double nested = form::figure(piece_.shape, "nested");
             coat_ == 0 && nested > 1 && form::choice(piece_.shape, "mold") == "paper case")
-            say(QStringLiteral("Nest %1 paper cases in each other: one alone spreads under the chocolate.")
-                    .arg(nested));
+            say(qtr("Nest %1 paper cases in each other: one alone spreads under the chocolate.").arg(nested));
         ++coat_;
         done();
     }
@@ -263,60 +253,56 @@ private:
         if (kg <= 0) return;
         const auto own = coatingOf(piece_, c.chocolate, plan_, lib_);
         if (!sheet && !mold) {
-            head(QStringLiteral("Shape it by hand"), grams(kg));
+            head(qtr("Shape it by hand"), grams(kg));
             const auto paste = modelingPaste(kg * a_.make, piece_.chocolateOf(c), lib_);
-            say(QStringLiteral(
-                    "For all: %1 of chocolate and %2 of glucose syrup, made on a day before. Knead it until it "
+            say(qtr("For all: %1 of chocolate and %2 of glucose syrup, made on a day before. Knead it until it "
                     "bends; roll, cut to length, and let it stand until it keeps its shape.")
                     .arg(grams(paste.chocolate), grams(paste.syrup)));
             return done();
         }
         const double T = c.temperature.value > 0 ? c.temperature.value : own->working();
         const bool heap = piece_.roundSomething();
-        head(heap                 ? QStringLiteral("Stir and spoon it")
-             : sheet && !mold     ? QStringLiteral("Spread or pipe it")
-             : sheet              ? QStringLiteral("Cast and spread its parts")
-             : !work.name.empty() ? QStringLiteral("Cast its %1").arg(qstring(work.name).toLower())
-                                  : QStringLiteral("Cast it"),
+        head(heap                 ? qtr("Stir and spoon it")
+             : sheet && !mold     ? qtr("Spread or pipe it")
+             : sheet              ? qtr("Cast and spread its parts")
+             : !work.name.empty() ? qtr("Cast its %1").arg(qstring(work.name).toLower())
+                                  : qtr("Cast it"),
              qstring(format(T, Dimension::Temperature, u_)));
-        QString words = QStringLiteral("%1 of %2 in each. ").arg(grams(kg), qstring(own->name).toLower());
+        QString words = qtr("%1 of %2 in each. ").arg(grams(kg), qstring(own->name).toLower());
         const std::string pattern = piece_.overBalloon() ? form::choice(piece_.shape, "pattern") : "";
         if (pattern == "strips")
-            words += QStringLiteral(
+            words += qtr(
                 "Spread it thin on a frozen slab, cut strips, lift them and lay them crosswise over the oiled balloon "
                 "while they still bend. ");
         else if (!pattern.empty())
-            words += QStringLiteral(
-                "Blow the balloon up, oil it with a trace, stand it knot down in a glass, and let lines from a bag "
-                "cross and touch each other. ");
-        else if (heap) words += QStringLiteral("Stir until everything is coated, and spoon it in heaps on paper. ");
+            words +=
+                qtr("Blow the balloon up, oil it with a trace, stand it knot down in a glass, and let lines from a bag "
+                    "cross and touch each other. ");
+        else if (heap) words += qtr("Stir until everything is coated, and spoon it in heaps on paper. ");
         else if (piece_.family().gap)
-            words += QStringLiteral(
-                "Pour so much into each form, press the insert straight down to its line until chocolate shows all "
-                "round, and scrape the rim. ");
+            words +=
+                qtr("Pour so much into each form, press the insert straight down to its line until chocolate shows all "
+                    "round, and scrape the rim. ");
         else if (mold && work.tone == 0) words += castWords(work);
-        if (work.tone > 0)
-            words += QStringLiteral("Pour it on when the tone under it no longer runs and still feels soft. ");
+        if (work.tone > 0) words += qtr("Pour it on when the tone under it no longer runs and still feels soft. ");
         if (sheet) words += sheetWords();
         const auto& times = made_.casts[number];
         if (!work.last) {
-            words += QStringLiteral("Leave it on the table until it no longer runs, about %1.").arg(time(times.lock));
+            words += qtr("Leave it on the table until it no longer runs, about %1.").arg(time(times.lock));
         } else {
             const bool table = c.place == coat::Place::Table;
             if (!table && c.table.value > 0)
-                words += QStringLiteral("Leave it %1 on the table first. ")
-                             .arg(measureWords(c.table, Dimension::Duration, u_));
-            words += table                            ? QStringLiteral("Let it set on the table")
-                     : c.place == coat::Place::Fridge ? QStringLiteral("Then into the fridge")
-                                                      : QStringLiteral("Then into the freezer");
+                words += qtr("Leave it %1 on the table first. ").arg(measureWords(c.table, Dimension::Duration, u_));
+            words += table                            ? qtr("Let it set on the table")
+                     : c.place == coat::Place::Fridge ? qtr("Then into the fridge")
+                                                      : qtr("Then into the freezer");
             const double until = times.release - (table ? 0 : c.table.value);
             if (heap && std::isfinite(times.set))
-                words += QStringLiteral(" until it is firm and lifts off the paper cleanly, about %1.")
+                words += qtr(" until it is firm and lifts off the paper cleanly, about %1.")
                              .arg(time(times.set - (table ? 0 : c.table.value)));
             else
-                words += std::isfinite(until)
-                             ? QStringLiteral(" until it lets go, about %1. ").arg(time(until)) + lookWords(mold)
-                             : QStringLiteral("; it does not set there: use a colder place.");
+                words += std::isfinite(until) ? qtr(" until it lets go, about %1. ").arg(time(until)) + lookWords(mold)
+                                              : qtr("; it does not set there: use a colder place.");
         }
         say(words);
         if (work.tone == 0) caution();
@@ -328,14 +314,13 @@ private:
         QString what = qstring(in.name).toLower();
         if (const Piece* other = in.what == InsertStep::What::Piece ? plan_.piece(in.piece) : nullptr)
             what = qstring(other->name).toLower();
-        head(partOf(made_, in.item) + (in.each > 1 ? QStringLiteral("Stand in each: %1 × %2").arg(in.each).arg(what)
-                                                   : QStringLiteral("Stand in it: %1").arg(what)));
-        QString words =
-            in.what == InsertStep::What::Stick && std::isfinite(made_.stickStands)
-                ? QStringLiteral("It stands by itself after %1 on the table; only then it goes into the cold.")
-                      .arg(time(made_.stickStands))
-                : QStringLiteral("While what it stands in is soft.");
-        if (!in.allergens.empty()) words += QStringLiteral(" Contains %1.").arg(qstring(in.allergens));
+        head(partOf(made_, in.item) +
+             (in.each > 1 ? qtr("Stand in each: %1 × %2").arg(in.each).arg(what) : qtr("Stand in it: %1").arg(what)));
+        QString words = in.what == InsertStep::What::Stick && std::isfinite(made_.stickStands)
+                            ? qtr("It stands by itself after %1 on the table; only then it goes into the cold.")
+                                  .arg(time(made_.stickStands))
+                            : qtr("While what it stands in is soft.");
+        if (!in.allergens.empty()) words += qtr(" Contains %1.").arg(qstring(in.allergens));
         say(words);
         done();
     }
@@ -344,10 +329,10 @@ private:
     void around(const InsertStep& in) {
         head(in.each > 1 ? QStringLiteral("%1 × %2").arg(in.each).arg(qstring(in.name).toLower()) : qstring(in.name),
              grams(in.mass.value * in.each));
-        QString words = QStringLiteral(
-            "Dry to the last drop and at room temperature; lay all of it out before the "
-            "chocolate is ready.");
-        if (!in.allergens.empty()) words += QStringLiteral(" Contains %1.").arg(qstring(in.allergens));
+        QString words =
+            qtr("Dry to the last drop and at room temperature; lay all of it out before the "
+                "chocolate is ready.");
+        if (!in.allergens.empty()) words += qtr(" Contains %1.").arg(qstring(in.allergens));
         say(words);
         done();
     }
@@ -356,35 +341,34 @@ private:
         const Topping* t = plan_.topping(top.topping);
         if (!t) return;
         head(partOf(made_, top.item) + (top.when == TopStep::When::Glued
-                                            ? QStringLiteral("Glue %1 on").arg(qstring(t->name).toLower())
-                                            : QStringLiteral("Strew %1 on it").arg(qstring(t->name).toLower())),
+                                            ? qtr("Glue %1 on").arg(qstring(t->name).toLower())
+                                            : qtr("Strew %1 on it").arg(qstring(t->name).toLower())),
              grams(top.each.value));
         QString words;
         for (const auto& x : a_.toppings)
             if (x.step == at_) {
                 if (x.glue > 0)
-                    words = QStringLiteral("About %1 on each, each with a dot of chocolate.")
-                                .arg(std::max(1L, std::lround(x.grains)));
-                else if (x.inside) words = QStringLiteral("On what is in it, as late as you can.");
+                    words =
+                        qtr("About %1 on each, each with a dot of chocolate.").arg(std::max(1L, std::lround(x.grains)));
+                else if (x.inside) words = qtr("On what is in it, as late as you can.");
                 else if (std::isnan(x.from))
-                    words = QStringLiteral("They slide down a fresh wall: press them on by hand, or glue them.");
+                    words = qtr("They slide down a fresh wall: press them on by hand, or glue them.");
                 else if (top.when == TopStep::When::Tacky && x.from > 0)
-                    words = QStringLiteral("From %1 to %2 after the coat: then it holds them, and still takes them.")
+                    words = qtr("From %1 to %2 after the coat: then it holds them, and still takes them.")
                                 .arg(time(x.from), time(x.to));
                 else
-                    words = std::isfinite(x.to)
-                                ? QStringLiteral("At once, piece by piece; it takes them for %1.").arg(time(x.to))
-                                : QStringLiteral("At once, piece by piece.");
+                    words = std::isfinite(x.to) ? qtr("At once, piece by piece; it takes them for %1.").arg(time(x.to))
+                                                : qtr("At once, piece by piece.");
             }
-        if (!t->allergens.empty()) words += QStringLiteral(" Contains %1.").arg(qstring(t->allergens));
+        if (!t->allergens.empty()) words += qtr(" Contains %1.").arg(qstring(t->allergens));
         say(words);
         done();
     }
 
     void paint(const SetStep& s) {
-        head(s.place == coat::Place::Table    ? QStringLiteral("Leave it on the table")
-             : s.place == coat::Place::Fridge ? QStringLiteral("Into the fridge")
-                                              : QStringLiteral("Into the freezer"),
+        head(s.place == coat::Place::Table    ? qtr("Leave it on the table")
+             : s.place == coat::Place::Fridge ? qtr("Into the fridge")
+                                              : qtr("Into the freezer"),
              measureWords(s.stay, Dimension::Duration, u_));
         done();
     }
@@ -400,10 +384,9 @@ private:
                 casts = std::max(casts, made_.casts[k].release);
         if (made_.wall && !std::isfinite(made_.wall->fromFirstCoatToRelease)) return {};
         if (walls > 0 && casts > 0)
-            return QStringLiteral("After %1 what is coated lets go, after %2 what is cast. ")
-                .arg(time(walls), time(casts));
+            return qtr("After %1 what is coated lets go, after %2 what is cast. ").arg(time(walls), time(casts));
         const double t = std::max(walls, casts);
-        return t > 0 ? QStringLiteral("After %1 it lets go. ").arg(time(t)) : QString();
+        return t > 0 ? qtr("After %1 it lets go. ").arg(time(t)) : QString();
     }
 
     /// How a sheet, or what is drawn on one, comes about.
@@ -411,26 +394,25 @@ private:
         using Laid = form::Family::Laid;
         switch (piece_.family().laid) {
             case Laid::Piped:
-                return QStringLiteral(
+                return qtr(
                     "Lay acetate over its drawing and pipe or brush it on, line by line, thicker where a stick goes. ");
             case Laid::Bent:
-                return QStringLiteral(
+                return qtr(
                     "Spread it on its strip of acetate to the thickness; when it no longer runs and still bends, lay "
                     "the "
                     "strip into its form, and let it set so. ");
             case Laid::Cut:
                 break;
         }
-        return QStringLiteral(
+        return qtr(
             "Spread between the bars on paper, or pipe; cut when it is tacky and no longer runs, small parts first. ");
     }
 
     /// What to look for before it is taken off.
     QString lookWords(bool mold) const {
-        if (piece_.overBalloon()) return QStringLiteral("Look: its lines are dull and do not give.");
-        if (!mold)
-            return QStringLiteral("Look: it is dull, firm, and has drawn away from paper or acetate at its edge.");
-        return QStringLiteral(
+        if (piece_.overBalloon()) return qtr("Look: its lines are dull and do not give.");
+        if (!mold) return qtr("Look: it is dull, firm, and has drawn away from paper or acetate at its edge.");
+        return qtr(
             "Look: the underside of a clear mold turns from dark to frosted; in silicone and on paper it is firm and "
             "has "
             "drawn away from the edge.");
@@ -447,52 +429,47 @@ private:
         QString words;
         if (shell)
             words += piece_.family().former == form::Former::Wrap
-                         ? QStringLiteral(
-                               "Roll the acetate to its pattern, tape it outside and stand it in a glass. Pour "
+                         ? qtr("Roll the acetate to its pattern, tape it outside and stand it in a glass. Pour "
                                "in more than stays, turn it until every side is covered, and tip the rest "
                                "out. ")
-                         : QStringLiteral(
-                               "Pour more than stays into the polished, dry molds, turn them until every side "
+                         : qtr("Pour more than stays into the polished, dry molds, turn them until every side "
                                "is covered, tap, and tip the rest out; scrape the rim. ");
-        if (solid) words += QStringLiteral("Fill the polished, dry molds; tap them until no bubble rises. ");
+        if (solid) words += qtr("Fill the polished, dry molds; tap them until no bubble rises. ");
         return words;
     }
 
     void paint(const ReleaseStep&) {
         const QString when = letsGo();
         if (piece_.overBalloon()) {
-            head(piece_.handling.release == Handling::Release::Burst ? QStringLiteral("Burst the balloon")
-                                                                     : QStringLiteral("Let the air out"));
-            say(when + QStringLiteral("Pinch the neck and snip it, let the air out slowly, and peel the skin off "
-                                      "inwards; count every bit."));
+            head(piece_.handling.release == Handling::Release::Burst ? qtr("Burst the balloon")
+                                                                     : qtr("Let the air out"));
+            say(when + qtr("Pinch the neck and snip it, let the air out slowly, and peel the skin off "
+                           "inwards; count every bit."));
             caution();
         } else if (piece_.family().former == form::Former::Cup) {
-            head(QStringLiteral("Tear the cup off"));
+            head(qtr("Tear the cup off"));
             say(when + (form::choice(piece_.shape, "made") == "silicone"
-                            ? QStringLiteral("Turn the cup's edge back all round and push the floor up.")
-                            : QStringLiteral("Snip the edge, tear round in a strip, and take the floor off last.")));
+                            ? qtr("Turn the cup's edge back all round and push the floor up.")
+                            : qtr("Snip the edge, tear round in a strip, and take the floor off last.")));
         } else {
             const bool flat = piece_.family().flat, wrap = piece_.family().former == form::Former::Wrap;
-            head(wrap   ? QStringLiteral("Peel the acetate off")
-                 : flat ? QStringLiteral("Lift it off")
-                        : QStringLiteral("Unmold it"));
-            say(when +
-                (wrap   ? QStringLiteral("Begin at the overlap and peel it away flat, not upwards; what it leaves "
-                                           "is as glossy as it is: touch it no more.")
-                 : flat ? QStringLiteral("Bend the paper or acetate away from it, not it from the paper.")
-                 : piece_.family().gap
-                     ? QStringLiteral("Lift the insert out straight, then turn the form over on a cloth and tap.")
-                     : QStringLiteral("Turn it over on a cloth and tap; in silicone push it out from below. "
-                                      "What does not come goes back into the cold for five minutes.")));
+            head(wrap ? qtr("Peel the acetate off") : flat ? qtr("Lift it off") : qtr("Unmold it"));
+            say(when + (wrap   ? qtr("Begin at the overlap and peel it away flat, not upwards; what it leaves "
+                                       "is as glossy as it is: touch it no more.")
+                        : flat ? qtr("Bend the paper or acetate away from it, not it from the paper.")
+                        : piece_.family().gap
+                            ? qtr("Lift the insert out straight, then turn the form over on a cloth and tap.")
+                            : qtr("Turn it over on a cloth and tap; in silicone push it out from below. "
+                                  "What does not come goes back into the cold for five minutes.")));
         }
         done();
     }
 
     void paint(const TrimStep&) {
-        head(made_.melted > 0 ? QStringLiteral("Trim the rim, melt the hole") : QStringLiteral("Trim the rim"));
+        head(made_.melted > 0 ? qtr("Trim the rim, melt the hole") : qtr("Trim the rim"));
         say(
-            QStringLiteral("Turn the rim on a warm plate, or take the edge off with a warm knife; chill it for five "
-                           "minutes after it."));
+            qtr("Turn the rim on a warm plate, or take the edge off with a warm knife; chill it for five "
+                "minutes after it."));
         caution();
         done();
     }
@@ -500,40 +477,38 @@ private:
     void paint(const JoinStep&) {
         const auto& joints = made_.assembly.joints;
         if (joints.empty()) {
-            head(QStringLiteral("Close the halves"));
-            say(QStringLiteral("Warm both rims on a plate until they shine, set one on the other, and hold still until "
-                               "it grips; let it bear nothing for %1.")
+            head(qtr("Close the halves"));
+            say(qtr("Warm both rims on a plate until they shine, set one on the other, and hold still until "
+                    "it grips; let it bear nothing for %1.")
                     .arg(time(lib_.usual("glueBears"))));
             caution();
             return done();
         }
-        head(QStringLiteral("Put it together"));
+        head(qtr("Put it together"));
         if (!a_.together || !a_.together->problem.empty()) {
-            say(QStringLiteral("Fit it dry first, and look from the front and from the side. Joints: %1. Hold each "
-                               "until it has set; let it bear nothing for %2.")
-                    .arg(qstring(joints.front().glue), time(lib_.usual("glueBears"))));
+            say(qtr("Fit it dry first, and look from the front and from the side. Joints: %1. Hold each "
+                    "until it has set; let it bear nothing for %2.")
+                    .arg(qtr(joints.front().glue.c_str()), time(lib_.usual("glueBears"))));
             int n = 0;
-            for (const auto& j : joints)
-                numbered(++n, qstring(j.words), QStringLiteral("%1 of glue").arg(length(j.length)));
+            for (const auto& j : joints) numbered(++n, qstring(j.words), qtr("%1 of glue").arg(length(j.length)));
             return done();
         }
         const bool alike = std::ranges::all_of(joints, [&](const auto& j) { return j.glue == joints.front().glue; });
         const auto lines = orderLines(*a_.together, made_, u_);
-        say(QStringLiteral(
-                "Fit it dry first, mark the places, and look from the front and from the side.%1 A joint bears "
+        say(qtr("Fit it dry first, mark the places, and look from the front and from the side.%1 A joint bears "
                 "after %2.")
-                .arg(alike ? QStringLiteral(" Joints: %1.").arg(qstring(joints.front().glue)) : QString(),
+                .arg(alike ? qtr(" Joints: %1.").arg(qtr(joints.front().glue.c_str())) : QString(),
                      time(form::jointTimes(lib_, joints.front().glue).bears)));
         for (const auto& words : orderTroubles(*a_.together, made_, u_)) say(qstring(words), 4.3, kHarm);
         if (a_.make > 1 && lines.size() > 1)
             say(qstring(eachBeforeTheNext(gluings(made_, a_.together.get(), lib_), a_.make)));
         int n = 0;
         for (const auto& line : lines) {
-            numbered(++n, qstring(line.what),
-                     line.length > 0
-                         ? QStringLiteral("%1 of %2")
-                               .arg(length(line.length), alike ? QStringLiteral("glue") : qstring(line.glue))
-                         : QString());
+            numbered(
+                ++n, qstring(line.what),
+                line.length > 0
+                    ? QStringLiteral("%1 of %2").arg(length(line.length), alike ? qtr("glue") : qtr(line.glue.c_str()))
+                    : QString());
             page_.paragraph(kMargin + kIndent + 8, page_.width() - kIndent - 8, qstring(line.how), 4.1,
                             line.harm ? kHarm : kQuiet);
         }
@@ -546,29 +521,26 @@ private:
         double each = 0, level = std::nan("");
         for (const auto& x : a_.fills)
             if (x.step == at_) each = x.each, level = x.level;
-        head(
-            (step.served ? QStringLiteral("As you serve it: %1") : QStringLiteral("Fill it: %1")).arg(qstring(f->name)),
-            qstring(format(each, Dimension::Volume, u_)), 29 + 6.2 * double(std::min<size_t>(f->recipe.size(), 20)));
+        head((step.served ? qtr("As you serve it: %1") : qtr("Fill it: %1")).arg(qstring(f->name)),
+             qstring(format(each, Dimension::Volume, u_)), 29 + 6.2 * double(std::min<size_t>(f->recipe.size(), 20)));
         const auto recipe = scaled(plan_, lib_, answers_, *f);
         QStringList others;
         for (const auto& in : recipe.into)
             for (const auto& p : plan_.pieces)
                 if (p.id == in.piece && p.id != piece_.id)
                     others << QStringLiteral("%1 %2").arg(p.count).arg(qstring(p.name).toLower());
-        QString words = QStringLiteral("%1 for these %2")
-                            .arg(qstring(format(each * piece_.count, Dimension::Volume, u_)))
-                            .arg(piece_.count);
-        words += std::isfinite(level) ? QStringLiteral(", %1 deep in each.").arg(length(level)) : QStringLiteral(".");
+        QString words =
+            qtr("%1 for these %2").arg(qstring(format(each * piece_.count, Dimension::Volume, u_))).arg(piece_.count);
+        words += std::isfinite(level) ? qtr(", %1 deep in each.").arg(length(level)) : QStringLiteral(".");
         if (!others.isEmpty())
-            words += QStringLiteral(" It is made once, %1 in all, with what goes into %2.")
+            words += qtr(" It is made once, %1 in all, with what goes into %2.")
                          .arg(qstring(format(recipe.volume, Dimension::Volume, u_)), others.join(QStringLiteral(", ")));
         say(words);
         const auto span = [&](const Measure& m) { return measureWords(m, Dimension::Duration, u_); };
         if (!f->recipe.empty()) {
             const bool known = std::isfinite(recipe.factor);
-            say(known ? others.isEmpty() ? QStringLiteral("For all of them:")
-                                         : QStringLiteral("For everything it goes into:")
-                      : QStringLiteral("The recipe as it stands; how much it makes is not said:"),
+            say(known ? others.isEmpty() ? qtr("For all of them:") : qtr("For everything it goes into:")
+                      : qtr("The recipe as it stands; how much it makes is not said:"),
                 4.2, kQuiet);
             for (const auto& in : f->recipe) {
                 page_.need(6.5);
@@ -576,28 +548,25 @@ private:
                 page_.right(kMargin + 0.55 * page_.width(), qstring(amountOf(in, known ? recipe.factor : 1, u_)), 4.6,
                             QFont::Bold);
                 if (!in.allergens.empty())
-                    page_.line(kMargin + 0.55 * page_.width() + 6, QStringLiteral("contains ") + qstring(in.allergens),
-                               3.8, QFont::Normal, kQuiet);
+                    page_.line(kMargin + 0.55 * page_.width() + 6, qtr("contains ") + qstring(in.allergens), 3.8,
+                               QFont::Normal, kQuiet);
                 page_.y += 6.2;
             }
         }
-        words = step.served
-                    ? QStringLiteral("At the table, not before: it is good there for about %1.").arg(span(f->usableTo))
+        words = step.served ? qtr("At the table, not before: it is good there for about %1.").arg(span(f->usableTo))
                 : f->usableFrom.value > 0
-                    ? QStringLiteral("It takes %1 to make, and is good to fill from %2 to %3 after that.")
+                    ? qtr("It takes %1 to make, and is good to fill from %2 to %3 after that.")
                           .arg(span(f->make), span(f->usableFrom), span(f->usableTo))
-                    : QStringLiteral("It takes %1 to make, and is good to fill for %2.")
-                          .arg(span(f->make), span(f->usableTo));
-        if (step.chill.value > 0) words += QStringLiteral(" Then %1 in the fridge.").arg(span(step.chill));
+                    : qtr("It takes %1 to make, and is good to fill for %2.").arg(span(f->make), span(f->usableTo));
+        if (step.chill.value > 0) words += qtr(" Then %1 in the fridge.").arg(span(step.chill));
         say(words, 4.4);
         caution();
         done();
     }
 
     void paint(const LidStep& lid) {
-        head(QStringLiteral("Pour a lid"), grams(a_.capMass));
-        say(QStringLiteral(
-                "Molten chocolate on the set, cool filling, %1 deep, up to the rim. Let it set %2 before you move it.")
+        head(qtr("Pour a lid"), grams(a_.capMass));
+        say(qtr("Molten chocolate on the set, cool filling, %1 deep, up to the rim. Let it set %2 before you move it.")
                 .arg(measureWords(lid.depth, Dimension::Length, u_), time(lib_.usual("lidSets"))));
         done();
     }
@@ -616,9 +585,9 @@ private:
     }
 
     void paint(const StoreStep& s) {
-        head(s.where == StoreStep::Where::Box ? QStringLiteral("Box it") : QStringLiteral("Keep it in the fridge"));
-        say(s.where == StoreStep::Where::Box ? QStringLiteral("A closed box, away from light, warmth and smells.")
-                                             : QStringLiteral("Covered, until it is eaten."));
+        head(s.where == StoreStep::Where::Box ? qtr("Box it") : qtr("Keep it in the fridge"));
+        say(s.where == StoreStep::Where::Box ? qtr("A closed box, away from light, warmth and smells.")
+                                             : qtr("Covered, until it is eaten."));
         done();
     }
 
@@ -626,20 +595,20 @@ private:
         using How = ServeStep::How;
         const QString name = qstring(s.name).toLower(), each = qstring(format(s.amount.value, Dimension::Volume, u_));
         if (s.how == How::Sauce) {
-            head(QStringLiteral("At the table: sauce over it"), each);
+            head(qtr("At the table: sauce over it"), each);
             say((name.isEmpty() ? QString() : name[0].toUpper() + name.mid(1) + QStringLiteral(", ")) +
-                QStringLiteral("%1 for all. A warm sauce melts what it runs over.")
+                qtr("%1 for all. A warm sauce melts what it runs over.")
                     .arg(qstring(format(s.amount.value * piece_.count, Dimension::Volume, u_))));
         } else if (s.how == How::Drink) {
-            head(QStringLiteral("Melt it in a mug"), each);
-            say(QStringLiteral("Hot %1 over it, and stir until it has melted; %2 for all.")
+            head(qtr("Melt it in a mug"), each);
+            say(qtr("Hot %1 over it, and stir until it has melted; %2 for all.")
                     .arg(name.isEmpty() ? QStringLiteral("milk") : name,
                          qstring(format(s.amount.value * piece_.count, Dimension::Volume, u_))));
         } else if (s.how == How::Mallet) {
-            head(QStringLiteral("Break it with a mallet"));
+            head(qtr("Break it with a mallet"));
             caution();
         } else {
-            head(QStringLiteral("Light it"));
+            head(qtr("Light it"));
             caution();
         }
         done();

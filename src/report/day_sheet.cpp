@@ -6,7 +6,9 @@
 
 #include "core/day/lanes.h"
 #include "core/words/words.h"
+#include "report/language.h"
 #include "report/page.h"
+#include "report/text.h"
 
 namespace uovo::report {
 namespace {
@@ -108,13 +110,12 @@ private:
         const auto due = localMinutes(plan_.deadline);
         page_.y += 9.5;
         const QDate date = QDate::fromString(qstring(plan_.deadline).left(10), Qt::ISODate);
-        page_.line(
-            kMargin,
-            QStringLiteral("%1 · begin by %2, ready at %3%4")
-                .arg(QLocale(QLocale::English).toString(date, QStringLiteral("dddd d MMMM")), said(day_.layout.begins),
-                     due ? qstring(clockInWords(static_cast<int>(*due % 1440), plan_.units)) : QString(),
-                     person_ ? QStringLiteral(" · ") + qstring(day_.network.people[*person_].name) : QString()),
-            4.6, QFont::DemiBold);
+        page_.line(kMargin,
+                   qtr("%1 · begin by %2, ready at %3%4")
+                       .arg(report::spokenLocale().toString(date, qtr("dddd d MMMM")), said(day_.layout.begins),
+                            due ? qstring(clockInWords(static_cast<int>(*due % 1440), plan_.units)) : QString(),
+                            person_ ? QStringLiteral(" · ") + qstring(day_.network.people[*person_].name) : QString()),
+                   4.6, QFont::DemiBold);
         page_.y += 7;
         if (answers_.chance)
             page_.paragraph(kMargin, page_.width(), qstring(chanceWords(plan_, day_, *answers_.chance)), 3.8, kQuiet);
@@ -133,8 +134,7 @@ private:
         page_.need(20);
         page_.y += 3;
         page_.line(kMargin,
-                   QLocale(QLocale::English)
-                       .toString(QDate::fromString(qstring(date), Qt::ISODate), QStringLiteral("dddd d MMMM")),
+                   report::spokenLocale().toString(QDate::fromString(qstring(date), Qt::ISODate), qtr("dddd d MMMM")),
                    5, QFont::Bold);
         page_.y += 8;
     }
@@ -150,7 +150,7 @@ private:
         const QString who = day_.network.people.size() > 1 && !person_ && task.step != "rest"
                                 ? qstring(whoInWords(day_, t)) + QStringLiteral(", ")
                                 : QString();
-        const QString length = QStringLiteral("%1%2 min").arg(who).arg(task.minutes);
+        const QString length = qtr("%1%2 min").arg(who).arg(task.minutes);
         page_.right(kMargin + page_.width(), length, 3.6);
         page_.line(x, fitted(qstring(task.title), 4.4, page_.width() - x + kMargin - 40), 4.4, QFont::DemiBold);
         page_.y += 5.9;

@@ -133,7 +133,7 @@ inline tl::expected<int, Problem> writePdf(const QString& path, const QString& t
                                            const std::function<int(QPdfWriter&)>& paint) {
     QSaveFile file(path);
     const auto refuse = [&] {
-        return tl::unexpected(Problem{"It could not be written: " + file.errorString().toStdString() + "."});
+        return tl::unexpected(Problem{tr("It could not be written: ") + file.errorString().toStdString() + "."});
     };
     if (!file.open(QIODevice::WriteOnly)) return refuse();
     int pages = 0;
@@ -141,7 +141,7 @@ inline tl::expected<int, Problem> writePdf(const QString& path, const QString& t
         QPdfWriter pdf(&file);
         pdf.setResolution(1200);
         pdf.setTitle(title);
-        pdf.setCreator(QStringLiteral("Uovo"));
+        pdf.setCreator(qtr("Uovo"));
         pages = paint(pdf);
     }
     if (pages == 0 || !file.commit()) return refuse();

@@ -5,6 +5,7 @@
 
 #include "core/quantity/decimal.h"
 #include "report/page.h"
+#include "report/text.h"
 
 namespace uovo::report {
 namespace {
@@ -20,11 +21,10 @@ std::vector<Line> lines(const Plan& plan, const Shopping& s) {
         const QString name = qstring(l.name).toLower();
         out.push_back({l.packets > 0 ? QStringLiteral("%1 × %2 of %3").arg(l.packets).arg(g(l.packet), name)
                                      : QStringLiteral("no %1").arg(name),
-                       QStringLiteral("%1 to melt%2")
-                           .arg(g(l.need), l.have > 0 ? QStringLiteral(", %1 there").arg(g(l.have)) : QString())});
+                       qtr("%1 to melt%2").arg(g(l.need), l.have > 0 ? qtr(", %1 there").arg(g(l.have)) : QString())});
     }
     for (const auto& x : s.supplies)
-        out.push_back({qstring(x.name + ": " + x.amount), QStringLiteral("for ") + qstring(x.forWhat)});
+        out.push_back({qstring(x.name + ": " + x.amount), qtr("for ") + qstring(x.forWhat)});
     for (const auto& f : plan.fillings) {
         if (!f.recipe.empty()) continue;
         QStringList into;
@@ -32,7 +32,7 @@ std::vector<Line> lines(const Plan& plan, const Shopping& s) {
             if (std::ranges::any_of(StepsOf<const FillStep>(p.making),
                                     [&](const FillStep& step) { return step.filling == f.id; }))
                 into << QStringLiteral("%1 × %2").arg(p.count).arg(qstring(p.name).toLower());
-        if (!into.isEmpty()) out.push_back({qstring(f.name), QStringLiteral("for ") + into.join(QStringLiteral(", "))});
+        if (!into.isEmpty()) out.push_back({qstring(f.name), qtr("for ") + into.join(QStringLiteral(", "))});
     }
     return out;
 }
@@ -40,7 +40,7 @@ std::vector<Line> lines(const Plan& plan, const Shopping& s) {
 }  // namespace
 
 void paintShopping(Page& page, QPainter& p, const Plan& plan, const Shopping& s) {
-    page.line(kMargin, QStringLiteral("To buy: ") + qstring(plan.name), 7, QFont::Bold);
+    page.line(kMargin, qtr("To buy: ") + qstring(plan.name), 7, QFont::Bold);
     page.y += 12;
     for (const auto& l : lines(plan, s)) {
         page.need(14);
@@ -58,9 +58,9 @@ void paintShopping(Page& page, QPainter& p, const Plan& plan, const Shopping& s)
     for (const auto& t : s.traces) traces << qstring(t);
     if (!allergens.isEmpty())
         page.paragraph(kMargin, page.width(),
-                       QStringLiteral("Allergens: %1. Traces: %2. Read the packets.")
+                       qtr("Allergens: %1. Traces: %2. Read the packets.")
                            .arg(allergens.join(QStringLiteral(", ")),
-                                traces.isEmpty() ? QStringLiteral("none known") : traces.join(QStringLiteral(", "))),
+                                traces.isEmpty() ? qtr("none known") : traces.join(QStringLiteral(", "))),
                        3.8);
     for (const auto& w : s.warnings) page.paragraph(kMargin, page.width(), qstring(w), 3.8, kHarm);
 }
@@ -88,7 +88,7 @@ QString shoppingCsv(const Plan& plan, const Shopping& s) {
     const auto quoted = [](const std::string& words) {
         return QLatin1Char('"') + qstring(words).replace(QLatin1Char('"'), QStringLiteral("\"\"")) + QLatin1Char('"');
     };
-    QString out = QStringLiteral("what;amount;packets;packet_g;melt_g;have_g;cost\n");
+    QString out = "what;amount;packets;packet_g;melt_g;have_g;cost\n";
     for (const auto& l : s.lines)
         out += QStringLiteral("%1;%2;%3;%4;%5;%6;%7\n")
                    .arg(quoted(l.name), quoted(format(l.need, Dimension::Mass, plan.units)))

@@ -8,6 +8,7 @@
 #include "core/cutting/pattern.h"
 #include "core/form/beside.h"
 #include "core/form/outline_box.h"
+#include "report/text.h"
 
 namespace uovo::report {
 namespace {
@@ -48,7 +49,7 @@ QString bevelWords(const form::Bevel& b, double thickness, UnitSystem units) {
     add(b.bottom, QStringLiteral("bottom"));
     return sides.isEmpty()
                ? QString()
-               : QStringLiteral("bevel %1 over %2\nthis is the larger face")
+               : qtr("bevel %1 over %2\nthis is the larger face")
                      .arg(sides.join(QStringLiteral(", ")), qstring(format(thickness, Dimension::Length, units)));
 }
 
@@ -100,10 +101,10 @@ private:
         if (begun_) device_.newPage();
         begun_ = true;
         ++pages;
-        write(QPointF(kEdge, kEdge), QStringLiteral("Templates, true scale"), 5, QFont::Bold);
+        write(QPointF(kEdge, kEdge), qtr("Templates, true scale"), 5, QFont::Bold);
         write(QPointF(kEdge, kEdge + 7),
-              words.isEmpty() ? QStringLiteral("Print at 100 %, measure the line below, cut out, lay on the sheet%1.")
-                                    .arg(paper_.mirrored ? QStringLiteral(" (mirrored)") : QString())
+              words.isEmpty() ? qtr("Print at 100 %, measure the line below, cut out, lay on the sheet%1.")
+                                    .arg(paper_.mirrored ? qtr(" (mirrored)") : QString())
                               : words,
               3.6);
         const bool us = paper_.units == UnitSystem::US;
@@ -184,8 +185,7 @@ private:
                   down = std::max(1, static_cast<int>(std::ceil((h - kOverlap) / stepY)));
         for (int row = 0; row < down; ++row)
             for (int column = 0; column < across; ++column) {
-                page(QStringLiteral(
-                         "%1 %2: page %3 of %4, row %5, column %6. Lay the crosses on each other, tape, then cut.")
+                page(qtr("%1 %2: page %3 of %4, row %5, column %6. Lay the crosses on each other, tape, then cut.")
                          .arg(d.number, d.name)
                          .arg(row * across + column + 1)
                          .arg(across * down)
@@ -232,7 +232,7 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         d.number = QString::number(t.number);
         d.name = qstring(t.pieceName.empty() || t.pieceName == t.name ? t.name : t.pieceName + ": " + t.name);
         const auto b = form::boxOf(t.cut.loops.front());
-        d.words = QStringLiteral("cut %1 ×, %2 × %3, %4 thick")
+        d.words = qtr("cut %1 ×, %2 × %3, %4 thick")
                       .arg(t.cut.count)
                       .arg(qstring(format(b.width(), Dimension::Length, units)),
                            qstring(format(b.height(), Dimension::Length, units)),
@@ -246,10 +246,10 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         Drawing d;
         d.loops = {cutting::patternLoop(a.pattern)};
         if (const auto lap = cutting::overlapLine(a.pattern); lap.size() == 2) d.dashed = {lap};
-        d.number = QStringLiteral("film %1").arg(k + 1);
+        d.number = qtr("film %1").arg(k + 1);
         d.name = qstring(a.name.empty() ? a.piece : a.piece + ": " + a.name);
-        d.words = QStringLiteral("acetate, cut %1 ×").arg(a.count);
-        if (a.pattern.overlap > 0) d.words += QStringLiteral("\nlap to the dashed line, the seam at the back");
+        d.words = qtr("acetate, cut %1 ×").arg(a.count);
+        if (a.pattern.overlap > 0) d.words += qtr("\nlap to the dashed line, the seam at the back");
         out.push_back(std::move(d));
     }
     for (size_t k = 0; k < sheets.rings.size(); ++k) {
@@ -266,9 +266,9 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
             d.ticks.push_back({p, outwards(0.005)});
             d.marks.push_back({outwards(0.013), std::to_string(m + 1)});
         }
-        d.number = QStringLiteral("ring %1").arg(k + 1);
+        d.number = qtr("ring %1").arg(k + 1);
         d.name = qstring(r.piece);
-        d.words = QStringLiteral("card, laid round the rim\n%1 marks, %2 from one to the next")
+        d.words = qtr("card, laid round the rim\n%1 marks, %2 from one to the next")
                       .arg(r.times())
                       .arg(qstring(format(r.spacing, Dimension::Length, units)));
         out.push_back(std::move(d));
@@ -279,11 +279,11 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         Drawing d;
         d.loops = {s.outline};
         d.loops.insert(d.loops.end(), s.openings.begin(), s.openings.end());
-        d.number = QStringLiteral("stencil %1").arg(k + 1);
+        d.number = qtr("stencil %1").arg(k + 1);
         d.name = qstring(s.piece);
-        d.words = QStringLiteral("strong paper, cut the openings out\n%1 across, %2 from one to the next")
+        d.words = qtr("strong paper, cut the openings out\n%1 across, %2 from one to the next")
                       .arg(length(s.size), length(s.spacing));
-        if (s.laid > 1) d.words += QStringLiteral("\nlaid end to end %1 times round").arg(s.laid);
+        if (s.laid > 1) d.words += qtr("\nlaid end to end %1 times round").arg(s.laid);
         d.wordsAt = s.words;
         out.push_back(std::move(d));
     }
@@ -293,9 +293,9 @@ std::vector<Drawing> drawingsOf(const SheetPlan& sheets, UnitSystem units) {
         d.loops = {n.net.outline};
         for (const auto& fold : n.net.folds) d.dashed.push_back({fold[0], fold[1]});
         const auto length = [&](double m) { return qstring(format(m, Dimension::Length, units)); };
-        d.number = QStringLiteral("box %1").arg(k + 1);
+        d.number = qtr("box %1").arg(k + 1);
         d.name = qstring(n.piece);
-        d.words = QStringLiteral("card, cut %1 ×\nfolded up, taped\n%2 × %3\n%4 high")
+        d.words = qtr("card, cut %1 ×\nfolded up, taped\n%2 × %3\n%4 high")
                       .arg(n.count)
                       .arg(length(n.net.inside.x), length(n.net.inside.y), length(n.net.inside.z));
         out.push_back(std::move(d));
@@ -314,14 +314,12 @@ QStringList sheetWords(const SheetPlan& sheets, size_t group, size_t number, con
     const auto mass = [&](double m) { return qstring(format(m, Dimension::Mass, units)); };
     const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, units)); };
     QStringList out;
-    out << QStringLiteral("%1, bars of %2")
-               .arg(chocolate ? qstring(chocolate->name) : qstring(g.chocolate), length(g.thickness));
-    out << QStringLiteral("pour %1, %2 go back into the pot")
-               .arg(mass(g.pour[number]), mass(g.pour[number] - g.parts[number]));
+    out << qtr("%1, bars of %2").arg(chocolate ? qstring(chocolate->name) : qstring(g.chocolate), length(g.thickness));
+    out << qtr("pour %1, %2 go back into the pot").arg(mass(g.pour[number]), mass(g.pour[number] - g.parts[number]));
     if (std::isfinite(g.firm) && g.firm > 0)
-        out << QStringLiteral("cut from %1 to %2 after it is spread: %3 of cutting")
+        out << qtr("cut from %1 to %2 after it is spread: %3 of cutting")
                    .arg(time(g.lock), time(g.firm), time(sheet.cutting));
-    else out << QStringLiteral("it does not set on the table: put it into the cold, cut with a warm knife");
+    else out << qtr("it does not set on the table: put it into the cold, cut with a warm knife");
     return out;
 }
 
@@ -361,7 +359,7 @@ void paintSheet(QPainter& p, const SheetPlan& sheets, size_t group, size_t numbe
         write(box.center(), size, QFont::Bold, QString::number(t.number));
         if (0.5 * box.height() > 2.4 * size && box.width() > 3 * size)
             write(box.center() + QPointF(0, 0.95 * size), 0.55 * size, QFont::Normal,
-                  QStringLiteral("cut %1").arg(place.order + 1));
+                  qtr("cut %1").arg(place.order + 1));
         if (std::min(box.width(), box.height()) < 60 * line) continue;
         for (const auto& m : t.marksOf(place.copy)) {
             QPointF q = at(cutting::placedAt(place, m.at));
@@ -382,7 +380,7 @@ int paintTemplates(QPagedPaintDevice& device, const SheetPlan& sheets, const mat
     bool begun = false;
     if (paper.overview && !sheets.groups.empty()) {
         Page page(device, p);
-        page.line(kMargin, QStringLiteral("Sheets to spread and cut"), 8, QFont::Bold);
+        page.line(kMargin, qtr("Sheets to spread and cut"), 8, QFont::Bold);
         page.y += 12;
         constexpr double kHigh = 92;
         for (size_t g = 0; g < sheets.groups.size(); ++g)
@@ -394,8 +392,8 @@ int paintTemplates(QPagedPaintDevice& device, const SheetPlan& sheets, const mat
                 paintSheet(p, sheets, g, k, QRectF(kMargin, page.y, wide, high), paper.mirrored, kInk,
                            QColor(0xF3, 0xEA, 0xDC), Qt::white);
                 const double from = page.y, x = kMargin + wide + 6, room = page.width() - wide - 6;
-                page.line(x, QStringLiteral("Sheet %1 of %2").arg(k + 1).arg(sheets.groups[g].layout.sheets.size()),
-                          4.6, QFont::Bold);
+                page.line(x, qtr("Sheet %1 of %2").arg(k + 1).arg(sheets.groups[g].layout.sheets.size()), 4.6,
+                          QFont::Bold);
                 page.y += 7;
                 for (const auto& words : sheetWords(sheets, g, k, library, paper.units)) {
                     page.paragraph(x, room, words, 3.8);
@@ -408,18 +406,17 @@ int paintTemplates(QPagedPaintDevice& device, const SheetPlan& sheets, const mat
             page.line(kMargin, QString::number(t.number), 4, QFont::Bold);
             QStringList names;
             for (const auto& n : t.items) names << qstring(n);
-            page.paragraph(kMargin + 8, page.width() - 8,
-                           QStringLiteral("%1: %2, cut %3")
-                               .arg(qstring(t.pieceName), names.join(QStringLiteral(", ")))
-                               .arg(t.cut.count),
-                           3.8);
+            page.paragraph(
+                kMargin + 8, page.width() - 8,
+                qtr("%1: %2, cut %3").arg(qstring(t.pieceName), names.join(QStringLiteral(", "))).arg(t.cut.count),
+                3.8);
             page.y += 1;
         }
         for (const auto& words : sheetTroubles(sheets, paper.units))
             page.paragraph(kMargin, page.width(), qstring(words), 3.8, kHarm);
         page.paragraph(kMargin, page.width(),
-                       QStringLiteral("Small parts first, near the edge, where it sets first. The same letter on two "
-                                      "parts is one joint. A knife is sharp: cut away from the hand that holds."),
+                       qtr("Small parts first, near the edge, where it sets first. The same letter on two "
+                           "parts is one joint. A knife is sharp: cut away from the hand that holds."),
                        3.8, kQuiet);
         pages = page.pages();
         begun = true;
@@ -432,10 +429,10 @@ int paintTemplates(QPagedPaintDevice& device, const SheetPlan& sheets, const mat
 tl::expected<int, Problem> writeTemplates(const QString& path, const SheetPlan& sheets,
                                           const material::Library& library, const TemplatePaper& paper) {
     if (sheets.empty())
-        return tl::unexpected(
-            Problem{"Nothing here is cut from a sheet or wrapped in acetate, nothing comes back round a rim: there are "
-                    "no templates."});
-    return writePdf(path, QStringLiteral("Templates"),
+        return tl::unexpected(Problem{
+            tr("Nothing here is cut from a sheet or wrapped in acetate, nothing comes back round a rim: there are "
+               "no templates.")});
+    return writePdf(path, qtr("Templates"),
                     [&](QPdfWriter& pdf) { return paintTemplates(pdf, sheets, library, paper); });
 }
 

@@ -4,6 +4,7 @@
 #include <string>
 
 #include "core/coat/coats.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 
@@ -16,6 +17,9 @@ inline QString counted(qsizetype many, const QString& one, const QString& more) 
 }
 
 inline QString qstring(const std::string& s) { return QString::fromStdString(s); }
+
+/// A text in the language of the cook.
+inline QString qtr(const char* english) { return qstring(tr(english)); }
 
 /// "on the table", "in the fridge", "in the freezer".
 QString placeWords(coat::Place place);

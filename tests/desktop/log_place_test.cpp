@@ -2,6 +2,7 @@
 #include <QFile>
 #include <set>
 
+#include "desktop/bench/lesson_page.h"
 #include "desktop/log/log_place.h"
 #include "program.h"
 

@@ -9,6 +9,7 @@
 #include <fmt/format.h>
 
 #include "core/answers/keys.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/restate.h"
 #include "core/quantity/side_by_side.h"
 #include "core/schedule/solver.h"
@@ -28,9 +29,10 @@ auto guarded(const Stage& stage) -> decltype(stage()) {
         return stage();
     } catch (const std::bad_alloc&) {
         return tl::unexpected(
-            Problem{"This piece needs more memory than there is: make its figures coarser.", "former"});
+            Problem{tr("This piece needs more memory than there is: make its figures coarser."), "former"});
     } catch (const std::exception&) {
-        return tl::unexpected(Problem{"This shape cannot be reckoned; change one of its figures a little.", "former"});
+        return tl::unexpected(
+            Problem{tr("This shape cannot be reckoned; change one of its figures a little."), "former"});
     }
 }
 
@@ -40,7 +42,7 @@ StrengthStage guardedStrength(const Piece& piece, const Plan& plan, const materi
         return strength(piece, plan, lib, a, options, stop);
     } catch (const std::exception&) {
         StrengthStage out;
-        out.problem = "Whether it holds cannot be reckoned for this shape.";
+        out.problem = tr("Whether it holds cannot be reckoned for this shape.");
         return out;
     }
 }
@@ -288,7 +290,7 @@ bool addTogether(const Plan& plan, const material::Library& lib, Cache& cache, s
             if (stop.stop_requested()) return false;
             if (!found) {
                 found.emplace();
-                found->problem = "In which order it is put together cannot be reckoned for this shape.";
+                found->problem = tr("In which order it is put together cannot be reckoned for this shape.");
             }
             together = std::make_shared<const PutTogether>(std::move(*found));
             cache.keep(key, together, bytesOf(*together));
@@ -399,9 +401,9 @@ std::optional<Answers> answer(const Plan& plan, const material::Library& library
     out.evening = potAnswers(plan, lib, out.pots);
     out.cautions = cautionsOf(plan, lib);
     if (isMany(plan))
-        out.cautions.push_back(
+        out.cautions.push_back(tr(
             "So many kinds of pieces are reckoned for strength on coarser nets, within a few percent, and no ways out "
-            "are looked for; plan fewer at a time for both.");
+            "are looked for; plan fewer at a time for both."));
     const auto seconds = [&] {
         return std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
     };

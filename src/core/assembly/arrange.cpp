@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/assembly/contacts.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 
 namespace uovo::assembly {
@@ -61,8 +62,7 @@ void putAt(Part& assembly, size_t item, const Placer& placer, const Pose& pose) 
 
 tl::expected<size_t, Problem> copyTo(Part& assembly, size_t item, const Placer& placer, const Pose& pose) {
     if (assembly.items.size() >= kMostParts)
-        return tl::unexpected(
-            Problem{fmt::format("{} parts are as many as one piece takes.", kMostParts), "placeWords"});
+        return tl::unexpected(Problem{say("{} parts are as many as one piece takes.", kMostParts), "placeWords"});
     PartItem copy = assembly.items[item];
     // "wall-3" is the third of "wall"
     const auto withoutNumber = [](const std::string& s, char before) {
@@ -132,7 +132,7 @@ tl::expected<void, Problem> glueWhatTouches(Part& assembly, const std::vector<st
         joint.a = lower.key;
         joint.b = upper.key;
         joint.length = Measure(length);
-        joint.words = lowerFirst(upper.name) + (c.isPatch() ? " on " : " to ") + lowerFirst(lower.name);
+        joint.words = lowerFirst(upper.name) + (c.isPatch() ? tr(" on ") : tr(" to ")) + lowerFirst(lower.name);
         assembly.joints.push_back(std::move(joint));
     }
     return {};

@@ -9,6 +9,8 @@
 #include <optional>
 
 #include "core/assembly/arrange.h"
+#include "core/quantity/catalogue.h"
+#include "core/quantity/vocabulary.h"
 #include "core/quantity/words.h"
 
 namespace uovo::assembly {
@@ -65,7 +67,7 @@ std::vector<std::string> phrases(const std::string& words) {
             }
         if (!joined) out.back() += words[i];
     }
-    for (auto& p : out) p = trimmed(lowered(p));
+    for (auto& p : out) p = trimmed(lowered(inEnglish(p)));
     std::erase(out, "");
     return out;
 }
@@ -114,9 +116,9 @@ public:
             if (*did) return {};
         }
         return refuse(
-            fmt::format("“{}” is not understood. Say for example “on the base”, “12 mm from the left edge”, "
-                        "“standing”, “at 30°” or “repeat 8 round the rim”.",
-                        phrase));
+            say("“{}” is not understood. Say for example “on the base”, “12 mm from the left edge”, "
+                "“standing”, “at 30°” or “repeat 8 round the rim”.",
+                phrase));
     }
 
     void finish() {
@@ -145,7 +147,7 @@ private:
         context.bareUnit = usualUnit(Dimension::Length, units_);
         const auto m = parseMeasure(words, context);
         if (!m) return refuse(m.error().sentence);
-        if (!(std::abs(m->value) <= kFarthest)) return refuse("A part is moved by 1 m at most.");
+        if (!(std::abs(m->value) <= kFarthest)) return refuse(tr("A part is moved by 1 m at most."));
         return m->value;
     }
 
@@ -170,7 +172,7 @@ private:
         for (size_t k = 0; k < said_.assembly.items.size(); ++k) {
             if (k == item_) continue;
             const auto& i = said_.assembly.items[k];
-            const std::string full = lowered(i.name);
+            const std::string full = lowered(inEnglish(i.name));
             if (full == words || lowered(i.key) == words) return k;
             if (!words.empty() && full.find(words) != std::string::npos && words.size() > best) {
                 found = k;
@@ -181,7 +183,7 @@ private:
         std::string all;
         for (size_t k = 0; k < said_.assembly.items.size() && k < 6; ++k)
             if (k != item_) all += (all.empty() ? "" : ", ") + lowerFirst(name(k));
-        return refuse(fmt::format("There is no part “{}” here{}.", words, all.empty() ? "" : ": there is " + all));
+        return refuse(say("There is no part “{}” here{}.", words, all.empty() ? "" : ": there is " + all));
     }
 
     /// The part that was named last, else what it stands on, else the first of the others.
@@ -191,7 +193,7 @@ private:
         if (rests.snaps.front().other != kOnTable) return rests.snaps.front().other;
         for (size_t k = 0; k < placer_.size(); ++k)
             if (k != item_) return k;
-        return refuse("There is no other part yet.");
+        return refuse(tr("There is no other part yet."));
     }
 
     tl::expected<size_t, Problem> partOrBelow(const std::string& words) {
@@ -216,12 +218,12 @@ private:
                 if (k != item_ && placer_.ring(k) && (!best || placer_.ring(k)->radius > placer_.ring(*best)->radius))
                     best = k;
             if (best) return *best;
-            return refuse("Nothing here has a round rim.");
+            return refuse(tr("Nothing here has a round rim."));
         }
         auto k = partOrBelow(words);
         if (!k) return k;
         if (*k == kOnTable || !placer_.ring(*k))
-            return refuse(fmt::format("{} has no round rim.", *k == kOnTable ? "The table" : name(*k)));
+            return refuse(say("{} has no round rim.", *k == kOnTable ? tr("The table") : name(*k)));
         return k;
     }
 
@@ -269,20 +271,20 @@ Reader::Did Reader::copies(std::string& s) {
             if (!k) return tl::unexpected(k.error());
             about = *k;
         }
-        if (about == kOnTable) return refuse("Say about the middle of which part.");
+        if (about == kOnTable) return refuse(tr("Say about the middle of which part."));
         settle();
         placer_.put(item_, pose_);
         const auto pose = placer_.mirrored(item_, axisOf(about), deep ? 1 : 0);
-        if (!pose) return refuse(fmt::format("{} has no two like sides: it has no mirror image.", name(item_)));
+        if (!pose) return refuse(say("{} has no two like sides: it has no mirror image.", name(item_)));
         return add({*pose});
     }
     if (!takeOne(s, {"repeat", "repeated"})) return false;
     TypingContext context{Dimension::Count, ""};
     const auto space = s.find(' ');
     const auto n = parseMeasure(s.substr(0, space), context);
-    if (!n) return refuse("Say how many there are: “repeat 8 round the rim”.");
+    if (!n) return refuse(tr("Say how many there are: “repeat 8 round the rim”."));
     const int count = static_cast<int>(std::lround(n->value));
-    if (count < 2 || count > kMostCopies) return refuse(fmt::format("A part is repeated 2 to {} times.", kMostCopies));
+    if (count < 2 || count > kMostCopies) return refuse(say("A part is repeated 2 to {} times.", kMostCopies));
     s = space == std::string::npos ? std::string() : trimmed(s.substr(space));
     takeOne(s, {"times"});
     std::vector<Pose> poses;
@@ -299,7 +301,7 @@ Reader::Did Reader::copies(std::string& s) {
         }
         const auto step = length(trimmed(s.substr(0, end)));
         if (!step) return tl::unexpected(step.error());
-        if (std::abs(*step) < kOnAxis) return refuse("Copies need more than 1 mm from one to the next.");
+        if (std::abs(*step) < kOnAxis) return refuse(tr("Copies need more than 1 mm from one to the next."));
         settle();
         for (int i = 1; i < count; ++i) {
             Pose p = pose_;
@@ -313,11 +315,11 @@ Reader::Did Reader::copies(std::string& s) {
     }
     const auto about = rim_ && s.empty() ? tl::expected<size_t, Problem>(*rim_) : partOrBelow(s);
     if (!about) return tl::unexpected(about.error());
-    if (*about == kOnTable) return refuse("Say round which part.");
+    if (*about == kOnTable) return refuse(tr("Say round which part."));
     const Vec3 axis = axisOf(*about), mid = middle();
     if (std::hypot(mid.x - axis.x, mid.y - axis.y) < kOnAxis)
-        return refuse(fmt::format("{} stands in the middle of {}: there is no way round.", name(item_),
-                                  lowerFirst(name(*about))));
+        return refuse(
+            say("{} stands in the middle of {}: there is no way round.", name(item_), lowerFirst(name(*about))));
     settle();
     for (int i = 1; i < count; ++i) poses.push_back(Placer::turned(pose_, axis, 360.0 * i / count));
     return add(poses);
@@ -343,7 +345,7 @@ Reader::Did Reader::turns(std::string& s) {
         const bool right = take(s, "right"), left = !right && take(s, "left");
         take(s, "by");
         const auto a = angle(s);
-        if (!a) return refuse("Say by how many degrees it is turned: “turned 45°”.");
+        if (!a) return refuse(tr("Say by how many degrees it is turned: “turned 45°”."));
         const bool clockwise = right || (!left && takeOne(s, {"right", "to the right", "clockwise"}));
         pose_ = Placer::turned(pose_, middle(), clockwise ? -*a : *a);
         settle();
@@ -351,9 +353,10 @@ Reader::Did Reader::turns(std::string& s) {
     }
     if (takeOne(s, {"leaning", "lean", "tilted", "tilt"})) {
         const auto a = angle(s);
-        if (!a || std::abs(*a) > 85) return refuse("Say by how many degrees it leans, up to 85: “leaning 10° back”.");
+        if (!a || std::abs(*a) > 85)
+            return refuse(tr("Say by how many degrees it leans, up to 85: “leaning 10° back”."));
         const auto way = direction(s);
-        if (way && way->axis == 2) return refuse("It leans left, right, back or to the front.");
+        if (way && way->axis == 2) return refuse(tr("It leans left, right, back or to the front."));
         const Direction d = way.value_or(Direction{1, 1});
         // its top goes the way it is said
         const Vec3 axis = d.axis == 0 ? Vec3{0, d.sign, 0} : Vec3{-d.sign, 0, 0};
@@ -372,12 +375,12 @@ Reader::Did Reader::turns(std::string& s) {
             return true;
         }
         const auto a = angle(s);
-        if (!a) return refuse("Say where round the rim, in degrees from the right: “at 30°”.");
+        if (!a) return refuse(tr("Say where round the rim, in degrees from the right: “at 30°”."));
         takeOne(s, {"round", "on"});
         takeOne(s, {"the rim of", "the rim"});
         const auto k = rim_ && s.empty() ? tl::expected<size_t, Problem>(*rim_) : partOrBelow(s);
         if (!k) return tl::unexpected(k.error());
-        if (*k == kOnTable) return refuse("Say round which part.");
+        if (*k == kOnTable) return refuse(tr("Say round which part."));
         const Vec3 axis = axisOf(*k), mid = middle();
         if (std::hypot(mid.x - axis.x, mid.y - axis.y) < kOnAxis) {  // in the middle: it only turns
             const double now = std::atan2(pose_.x.y, pose_.x.x) * 180 / std::numbers::pi;
@@ -406,11 +409,11 @@ Reader::Did Reader::lengths(std::string& s) {
             return true;
         }
         if (!takeOne(rest, {"edge", "rim", "end", "side"}) && !way)
-            return refuse("Say from which edge: “12 mm from the left edge”.");
+            return refuse(tr("Say from which edge: “12 mm from the left edge”."));
         take(rest, "of");
         const auto k = partOrBelow(rest);
         if (!k) return tl::unexpected(k.error());
-        if (*k == kOnTable) return refuse("The table has no edge here: say of which part.");
+        if (*k == kOnTable) return refuse(tr("The table has no edge here: say of which part."));
         const Box mine = box(), theirs = placer_.box(*k);
         if (!way) {
             if (const auto ring = placer_.ring(*k)) {  // inwards from the round edge
@@ -469,7 +472,7 @@ Reader::Did Reader::lengths(std::string& s) {
 }
 
 Reader::Did Reader::beside(size_t k, int axis, double sign) {
-    if (k == kOnTable) return refuse("Say beside which part.");
+    if (k == kOnTable) return refuse(tr("Say beside which part."));
     const Box mine = box(), theirs = placer_.box(k);
     at(pose_.at, axis) +=
         sign > 0 ? at(theirs.high, axis) - at(mine.low, axis) : at(theirs.low, axis) - at(mine.high, axis);
@@ -516,7 +519,7 @@ Reader::Did Reader::places(std::string& s) {
     if (take(s, "under")) {
         const auto k = part(s);
         if (!k) return tl::unexpected(k.error());
-        if (*k == kOnTable) return refuse("Nothing goes under the table.");
+        if (*k == kOnTable) return refuse(tr("Nothing goes under the table."));
         const Vec3 to = axisOf(*k), now = middle();
         pose_.at += Vec3{to.x - now.x, to.y - now.y, placer_.box(*k).low.z - box().high.z};
         lifted_ = true;
@@ -555,7 +558,7 @@ Reader::Did Reader::places(std::string& s) {
             if (gap > most) most = gap, way = w;
         }
         const auto pushed = placer_.pushed(item_, pose_, way);
-        if (!pushed) return refuse(fmt::format("It would pass {} by: bring it in line first.", lowerFirst(name(*k))));
+        if (!pushed) return refuse(say("It would pass {} by: bring it in line first.", lowerFirst(name(*k))));
         pose_ = *pushed;
         return true;
     }
@@ -578,8 +581,8 @@ Reader::Did Reader::places(std::string& s) {
             if (!k) return tl::unexpected(k.error());
             with = *k;
         }
-        if (*with == kOnTable) return refuse("Say with which part it is flush.");
-        if (!way) return refuse("Say on which side: “flush left”, “flush with the base on the right”.");
+        if (*with == kOnTable) return refuse(tr("Say with which part it is flush."));
+        if (!way) return refuse(tr("Say on which side: “flush left”, “flush with the base on the right”."));
         const Box mine = box(), theirs = placer_.box(*with);
         at(pose_.at, way->axis) += way->sign > 0 ? at(theirs.high, way->axis) - at(mine.high, way->axis)
                                                  : at(theirs.low, way->axis) - at(mine.low, way->axis);
@@ -610,9 +613,9 @@ tl::expected<Said, Problem> saidOf(const Part& assembly, const std::string& key,
                                    UnitSystem units, const form::Meshes& meshes) {
     Said said{assembly, {key}};
     const auto it = std::ranges::find(said.assembly.items, key, &form::PartItem::key);
-    if (it == said.assembly.items.end()) return refuse("Choose a part first.");
+    if (it == said.assembly.items.end()) return refuse(tr("Choose a part first."));
     const auto all = phrases(words);
-    if (all.empty()) return refuse("Say where it goes: “on the base”, “12 mm from the left edge”.");
+    if (all.empty()) return refuse(tr("Say where it goes: “on the base”, “12 mm from the left edge”."));
     auto placer = placerOf(assembly, meshes);
     if (!placer) return tl::unexpected(placer.error());
     Reader reader(said, *placer, static_cast<size_t>(it - said.assembly.items.begin()), units);
@@ -626,29 +629,29 @@ std::string whereabouts(const Placer& placer, const Part& assembly, size_t item,
     const auto [gap, on] = placer.below(item);
     const Box mine = placer.box(item);
     const auto lengthOf = [&](double v) { return format(std::abs(v) < 5e-5 ? 0 : v, Dimension::Length, units); };
-    const std::string what = on == kOnTable ? "the table" : lowerFirst(assembly.items[on].name);
-    std::string out = gap > 0 ? fmt::format("{} over {}", lengthOf(gap), what) : "on " + what;
+    const std::string what = on == kOnTable ? std::string(tr("the table")) : lowerFirst(assembly.items[on].name);
+    std::string out = gap > 0 ? say("{} over {}", lengthOf(gap), what) : say("on {}", what);
     if (on == kOnTable || on >= placer.size()) return out;
     const Vec3 mid = (mine.low + mine.high) * 0.5;
     if (const auto ring = placer.ring(on)) {
         const double r = std::hypot(mid.x - ring->centre.x, mid.y - ring->centre.y);
-        if (r < kOnAxis) return out + ", centred";
+        if (r < kOnAxis) return out + tr(", centred");
         const double a = std::atan2(mid.y - ring->centre.y, mid.x - ring->centre.x) * 180 / std::numbers::pi;
-        return out + fmt::format(", {} from its middle at {:.0f}°", lengthOf(r), std::fmod(std::round(a) + 360, 360));
+        return out + say(", {} from its middle at {:.0f}°", lengthOf(r), std::fmod(std::round(a) + 360, 360));
     }
     const Box theirs = placer.box(on);
     const bool wide = std::abs(mid.x - 0.5 * (theirs.low.x + theirs.high.x)) < kOnAxis,
                deep = std::abs(mid.y - 0.5 * (theirs.low.y + theirs.high.y)) < kOnAxis;
-    if (wide && deep) return out + ", centred";
+    if (wide && deep) return out + tr(", centred");
     if (!wide && mine.low.x >= theirs.low.x && mine.high.x <= theirs.high.x) {
         const double left = mine.low.x - theirs.low.x, right = theirs.high.x - mine.high.x;
-        out += left < right ? fmt::format(", {} from its left edge", lengthOf(left))
-                            : fmt::format(", {} from its right edge", lengthOf(right));
+        out += left < right ? say(", {} from its left edge", lengthOf(left))
+                            : say(", {} from its right edge", lengthOf(right));
     }
     if (!deep && mine.low.y >= theirs.low.y && mine.high.y <= theirs.high.y) {
         const double front = mine.low.y - theirs.low.y, back = theirs.high.y - mine.high.y;
-        out += front < back ? fmt::format(", {} from its front edge", lengthOf(front))
-                            : fmt::format(", {} from its back edge", lengthOf(back));
+        out += front < back ? say(", {} from its front edge", lengthOf(front))
+                            : say(", {} from its back edge", lengthOf(back));
     }
     return out;
 }

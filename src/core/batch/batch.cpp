@@ -8,6 +8,7 @@
 #include <cmath>
 #include <limits>
 #include <numbers>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::batch {
 namespace {
@@ -74,14 +75,14 @@ tl::expected<Bath, Problem> bathFor(const form::Meridian& former, double dip, co
     const auto length = [](double m) { return format(m, Dimension::Length, UnitSystem::Metric); };
     const double level = clearance + dip;
     if (level > pot.height - kBrim)
-        return tl::unexpected(Problem{pot.name + " is too low to dip " + length(dip) + " deep.", "pot"});
+        return tl::unexpected(Problem{pot.name + tr(" is too low to dip ") + length(dip) + tr(" deep."), "pot"});
     for (int i = 0; i <= 20; ++i) {
         const double z = dip * i / 20;
         const double inside =
             pot.baseDiameter / 2 + (pot.topDiameter - pot.baseDiameter) / 2 * (z + clearance) / pot.height;
         if (former.radiusAt(z) > inside - kSide)
-            return tl::unexpected(
-                Problem{pot.name + " is too narrow for a piece " + length(2 * former.widest()) + " wide.", "pot"});
+            return tl::unexpected(Problem{
+                pot.name + tr(" is too narrow for a piece ") + length(2 * former.widest()) + tr(" wide."), "pot"});
     }
     Bath b;
     b.pot = pot.id;
@@ -93,13 +94,13 @@ tl::expected<Bath, Problem> bathFor(const form::Meridian& former, double dip, co
 
 tl::expected<Bath, Problem> bestBath(const form::Meridian& former, double dip, const std::vector<material::Pot>& pots,
                                      double clearance) {
-    tl::expected<Bath, Problem> best = tl::unexpected(Problem{"There is no pot to dip in.", "pot"});
+    tl::expected<Bath, Problem> best = tl::unexpected(Problem{tr("There is no pot to dip in."), "pot"});
     for (const auto& pot : pots)
         if (auto bath = bathFor(former, dip, pot, clearance); bath && (!best || bath->chocolate < best->chocolate))
             best = bath;
     if (!best)
-        best = tl::unexpected(
-            Problem{"No pot here is deep and wide enough to dip this piece; spoon it on, or add a larger pot.", "pot"});
+        best = tl::unexpected(Problem{
+            tr("No pot here is deep and wide enough to dip this piece; spoon it on, or add a larger pot."), "pot"});
     return best;
 }
 

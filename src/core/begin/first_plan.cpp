@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 
 namespace uovo {
@@ -116,13 +117,14 @@ Plan firstPlan(const Wanted& wish, const form::Hit& shape, long now, const Plan&
     plan.pieces = {std::move(piece)};
     if (!wish.filling.empty()) fillWithUsual(plan, id, wish.filling, lib);
     if (wish.lidded) addLids(plan, id);
-    const std::string said = wish.things.empty() ? lowerFirst(plan.pieces[0].name) : wish.things;
+    const std::string said = wish.things.empty() || isTranslated() ? lowerFirst(plan.pieces[0].name) : wish.things;
     std::vector<std::string> names{wish.count > 1 ? fmt::format("{} {}", wish.count, said) : said};
     for (const auto& other : wish.others) {
         Piece more = pieceOf(other.shape, plan);
         more.count = other.count;
         plan.pieces.push_back(std::move(more));
-        names.push_back(other.count > 1 ? fmt::format("{} {}", other.count, other.things) : other.things);
+        const std::string called = isTranslated() ? lowerFirst(other.shape.family->brief) : other.things;
+        names.push_back(other.count > 1 ? fmt::format("{} {}", other.count, called) : called);
     }
     plan.name = titled(listed(names));
     return plan;

@@ -4,6 +4,7 @@
 #include <chrono>
 
 #include "core/quantity/clock.h"
+#include "core/quantity/vocabulary.h"
 #include "core/quantity/words.h"
 
 namespace uovo {
@@ -183,7 +184,8 @@ private:
         const bool bare = isNumber(text) && !half;
         out_.clock =
             bare && *minutes < 10 * 60 && *minutes >= 60 ? *minutes + 12 * 60 : *minutes;  // "at six" is dinner
-        use(i, half ? 2 : 1);
+        const bool clock = at(i + 1) == "h" || at(i + 1) == "o'clock";
+        use(i, half || clock ? 2 : 1);
         if (said) use(i - 1, 1);
     }
 
@@ -299,7 +301,7 @@ private:
 }  // namespace
 
 Wanted wanted(const std::string& sentence, long now, const material::Library& library) {
-    return Reader(sentence, now, library).all();
+    return Reader(inEnglish(sentence), now, library).all();
 }
 
 }  // namespace uovo

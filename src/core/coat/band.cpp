@@ -6,6 +6,7 @@
 #include <cmath>
 #include <future>
 #include <random>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::coat {
 namespace {
@@ -96,7 +97,7 @@ tl::expected<Band, Problem> band(const CoatJob& coarse, const Uncertainty& u, st
         const std::array<double, 4> draws{yield[k - 1], viscosity[k - 1], temperature[k - 1], delay[k - 1]};
         for (size_t c = 0; c < 4; ++c) drawn[c].push_back(normalQuantile(draws[c]));
     }
-    if (ratios[0].size() < kDraws / 2) return tl::unexpected(Problem{"The band could not be computed.", "band"});
+    if (ratios[0].size() < kDraws / 2) return tl::unexpected(Problem{tr("The band could not be computed."), "band"});
     // Squared correlation of each cause with the logarithm of the mean wall.
     const auto explains = [&](const std::vector<double>& cause) {
         const double n = double(cause.size());

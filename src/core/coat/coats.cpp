@@ -5,6 +5,7 @@
 #include <numeric>
 
 #include "core/coat/flux.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::coat {
 namespace {
@@ -81,44 +82,45 @@ tl::expected<void, Problem> checkStep(const CoatStep& s, const material::Coating
     };
     const double T = s.temperature.value;
     const auto degrees = [](double t) { return format(t, Dimension::Temperature, UnitSystem::Metric); };
-    if (!std::isfinite(T)) return refuse("The temperature is not a number.", "temperature");
+    if (!std::isfinite(T)) return refuse(tr("The temperature is not a number."), "temperature");
     if (T > c.scorch)
-        return refuse(c.name + " scorches above " + degrees(c.scorch) + "; " + degrees(T) + " would ruin it.",
+        return refuse(c.name + tr(" scorches above ") + degrees(c.scorch) + "; " + degrees(T) + tr(" would ruin it."),
                       "temperature");
     if (T > bears + 5)
-        return refuse("A balloon bursts in chocolate at " + degrees(T) + "; a cautious limit is " + degrees(bears) +
-                          ". Let it cool, and test one balloon first.",
+        return refuse(tr("A balloon bursts in chocolate at ") + degrees(T) + tr("; a cautious limit is ") +
+                          degrees(bears) + tr(". Let it cool, and test one balloon first."),
                       "temperature");
     if (T < c.workLow - 5)
-        return refuse(c.name + " does not flow any more at " + degrees(T) + "; work it at " + degrees(c.workLow) +
-                          " to " + degrees(c.workHigh) + ".",
+        return refuse(c.name + tr(" does not flow any more at ") + degrees(T) + tr("; work it at ") +
+                          degrees(c.workLow) + tr(" to ") + degrees(c.workHigh) + ".",
                       "temperature");
     const auto time = [&](const Measure& m, double most, const char* what,
                           const char* field) -> tl::expected<void, Problem> {
-        if (!std::isfinite(m.value) || m.value < 0) return refuse(std::string(what) + " is not a time.", field);
+        if (!std::isfinite(m.value) || m.value < 0) return refuse(std::string(what) + tr(" is not a time."), field);
         if (m.value > most)
-            return refuse(
-                std::string(what) + " is longer than " + format(most, Dimension::Duration, UnitSystem::Metric) + ".",
-                field);
+            return refuse(std::string(what) + tr(" is longer than ") +
+                              format(most, Dimension::Duration, UnitSystem::Metric) + ".",
+                          field);
         return {};
     };
-    if (auto ok = time(s.drain, 1800, "Draining", "drain"); !ok) return ok;
-    if (auto ok = time(s.delay, 4 * 3600, "The wait before the cold", "delay"); !ok) return ok;
-    if (auto ok = time(s.stay, 24 * 3600, "The stay", "stay"); !ok) return ok;
+    if (auto ok = time(s.drain, 1800, tr("Draining"), "drain"); !ok) return ok;
+    if (auto ok = time(s.delay, 4 * 3600, tr("The wait before the cold"), "delay"); !ok) return ok;
+    if (auto ok = time(s.stay, 24 * 3600, tr("The stay"), "stay"); !ok) return ok;
     if (s.way == Way::Turn && !(s.fill.value > 0.01 && s.fill.value <= 1))
-        return refuse("Fill it with at least a hundredth and at most all of its room.", "fill");
+        return refuse(tr("Fill it with at least a hundredth and at most all of its room."), "fill");
     if (s.motion != Motion::Still || s.way == Way::Turn) {
-        if (auto ok = time(s.moveFor, 24 * 3600, "Turning", "moveFor"); !ok) return ok;
+        if (auto ok = time(s.moveFor, 24 * 3600, tr("Turning"), "moveFor"); !ok) return ok;
         if (s.motion == Motion::Over && !(s.moveEvery.value >= 2 && s.moveEvery.value <= 3600))
-            return refuse("Turn it over every two seconds at the quickest, every hour at the slowest.", "moveEvery");
+            return refuse(tr("Turn it over every two seconds at the quickest, every hour at the slowest."),
+                          "moveEvery");
         if (s.motion == Motion::Over && s.moveFor.value / s.moveEvery.value > 500)
-            return refuse("More than 500 turns are not made by hand.", "moveEvery");
+            return refuse(tr("More than 500 turns are not made by hand."), "moveEvery");
     }
-    if (auto ok = time(s.tap, 600, "Tapping", "tap"); !ok) return ok;
+    if (auto ok = time(s.tap, 600, tr("Tapping"), "tap"); !ok) return ok;
     if (s.way == Way::Brush && s.where == Where::Spots && s.spots.empty())
-        return refuse("Paint on the piece where the brush goes.", "where");
+        return refuse(tr("Paint on the piece where the brush goes."), "where");
     if (s.way == Way::Brush && !(s.brushMass.value > 0 && s.brushMass.value < 2))
-        return refuse("Brush on more than nothing and less than 2 kg.", "brushMass");
+        return refuse(tr("Brush on more than nothing and less than 2 kg."), "brushMass");
     return {};
 }
 
@@ -184,10 +186,10 @@ tl::expected<CoatsResult, Problem> coat(const CoatJob& job, std::stop_token stop
         out.mass += r.added;
         out.coats.push_back(std::move(r));
     }
-    if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
+    if (stop.stop_requested()) return tl::unexpected(Problem{tr("Stopped."), "stopped"});
     if (out.coats.size() != job.steps.size())
         return tl::unexpected(
-            Problem{"The film could not be computed for this coat.", "coats/" + std::to_string(out.coats.size())});
+            Problem{tr("The film could not be computed for this coat."), "coats/" + std::to_string(out.coats.size())});
     out.error = laid > 0 ? std::abs(laid - film.volume() - film.dripped()) / laid : 0;
     if (!out.coats.empty()) out.wall = out.coats.back().wall;
     return out;

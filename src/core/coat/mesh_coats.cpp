@@ -8,6 +8,7 @@
 
 #include "core/coat/blemish.h"
 #include "core/coat/flux.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::coat {
 namespace {
@@ -29,26 +30,25 @@ tl::expected<void, Problem> check(const MeshJob& job) {
     const auto refuse = [](std::string sentence, std::string where) {
         return tl::unexpected(Problem{std::move(sentence), std::move(where)});
     };
-    if (!job.surface || job.surface->size() < 3) return refuse("There is no wall to coat.", "shape");
-    if (job.steps.empty()) return refuse("Plan at least one coat.", "coats");
+    if (!job.surface || job.surface->size() < 3) return refuse(tr("There is no wall to coat."), "shape");
+    if (job.steps.empty()) return refuse(tr("Plan at least one coat."), "coats");
     if (job.steps.size() > kMostCoats)
-        return refuse(fmt::format("{} coats are more than anyone makes; {} at most.", job.steps.size(), kMostCoats),
-                      "coats");
+        return refuse(say("{} coats are more than anyone makes; {} at most.", job.steps.size(), kMostCoats), "coats");
     for (size_t i = 0; i < job.steps.size(); ++i) {
         const auto& s = job.steps[i];
         const std::string at = "coats/" + std::to_string(i) + "/";
         for (const auto& t : s.turns) {
             if (!(t.seconds >= 0) || !std::isfinite(t.seconds))
-                return refuse("A turn lasts some seconds, not fewer than none.", at + "turns");
-            if (!(std::abs(form::length(t.up) - 1) < 1e-6)) return refuse("A turn has no direction.", at + "turns");
+                return refuse(tr("A turn lasts some seconds, not fewer than none."), at + "turns");
+            if (!(std::abs(form::length(t.up) - 1) < 1e-6)) return refuse(tr("A turn has no direction."), at + "turns");
         }
-        if (length(s.turns) > kDay) return refuse("These turns take longer than a day.", at + "turns");
-        if (!(s.fill >= 0)) return refuse("Pour in more than nothing.", at + "fill");
+        if (length(s.turns) > kDay) return refuse(tr("These turns take longer than a day."), at + "turns");
+        if (!(s.fill >= 0)) return refuse(tr("Pour in more than nothing."), at + "fill");
         if (!s.brush.empty()) {
             if (s.brush.size() != job.surface->size())
-                return refuse("The brush was meant for another mesh.", at + "brush");
+                return refuse(tr("The brush was meant for another mesh."), at + "brush");
             for (const double w : s.brush)
-                if (!(w >= 0)) return refuse("A brush takes nothing off.", at + "brush");
+                if (!(w >= 0)) return refuse(tr("A brush takes nothing off."), at + "brush");
         }
     }
     return {};
@@ -258,10 +258,10 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop,
         const double crystals = material::crystalsAt(c, T);
         if (step.fill > 0) {
             if (const double room = roomIn(surface); step.fill > room)
-                return tl::unexpected(Problem{
-                    fmt::format("It holds {}; {} do not go in.", format(room, Dimension::Volume, UnitSystem::Metric),
+                return tl::unexpected(
+                    Problem{say("It holds {}; {} do not go in.", format(room, Dimension::Volume, UnitSystem::Metric),
                                 format(step.fill, Dimension::Volume, UnitSystem::Metric)),
-                    "coats/" + std::to_string(k) + "/fill"});
+                            "coats/" + std::to_string(k) + "/fill"});
             film.pour(step.fill, T, crystals, turns[k].empty() ? Vec3{0, 0, 1} : turns[k].front().up);
         } else {
             const auto add = fresh(job, step, c, crystals);
@@ -290,10 +290,10 @@ tl::expected<MeshCoats, Problem> coat(const MeshJob& job, std::stop_token stop,
         going = going && run(step.coat.delay.value, around);
         job.put(around, step.coat.place);
         going = going && run(step.coat.stay.value, around);
-        if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
+        if (stop.stop_requested()) return tl::unexpected(Problem{tr("Stopped."), "stopped"});
         if (!going)
             return tl::unexpected(
-                Problem{"The film could not be computed for this coat.", "coats/" + std::to_string(k)});
+                Problem{tr("The film could not be computed for this coat."), "coats/" + std::to_string(k)});
 
         MeshCoat r;
         if (step.onPaper) {

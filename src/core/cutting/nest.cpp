@@ -12,6 +12,7 @@
 #include <polyclipping/clipper.hpp>
 #include <random>
 #include <set>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::cutting {
 namespace {
@@ -362,32 +363,30 @@ tl::expected<void, Problem> sound(const std::vector<CutPart>& pieces, const Shee
         return tl::unexpected(Problem{std::move(sentence), std::move(where)});
     };
     if (!(o.width > 0.01 && o.width < 5 && o.height > 0.01 && o.height < 5))
-        return refuse("A sheet is between 1 cm and 5 m each way.", "sheet");
-    if (!(o.gap >= 0 && o.gap < 0.1)) return refuse("The gap is between nothing and 10 cm.", "gap");
+        return refuse(tr("A sheet is between 1 cm and 5 m each way."), "sheet");
+    if (!(o.gap >= 0 && o.gap < 0.1)) return refuse(tr("The gap is between nothing and 10 cm."), "gap");
     if (!(o.border >= 0 && o.border < 0.5 * std::min(o.width, o.height)))
-        return refuse("The border leaves something of the sheet.", "border");
-    if (!(o.speed > 0 && o.window > 0)) return refuse("Knife and window are above nothing.", "window");
+        return refuse(tr("The border leaves something of the sheet."), "border");
+    if (!(o.speed > 0 && o.window > 0)) return refuse(tr("Knife and window are above nothing."), "window");
     size_t corners = 0;
     long copies = 0;
     for (const auto& p : pieces) {
         const std::string where = "parts/" + p.name;
-        if (p.loops.empty()) return refuse(fmt::format("{} has no outline.", p.name), where);
+        if (p.loops.empty()) return refuse(say("{} has no outline.", p.name), where);
         for (const auto& loop : p.loops) {
-            if (loop.size() < 3)
-                return refuse(fmt::format("{}: an outline has three corners at least.", p.name), where);
+            if (loop.size() < 3) return refuse(say("{}: an outline has three corners at least.", p.name), where);
             for (const auto& q : loop)
                 if (!(std::abs(q[0]) < 10 && std::abs(q[1]) < 10))
-                    return refuse(fmt::format("{}: a corner lies beyond 10 m.", p.name), where);
+                    return refuse(say("{}: a corner lies beyond 10 m.", p.name), where);
             corners += loop.size();
         }
-        if (std::abs(form::signedArea(p.loops.front())) < 1e-8)
-            return refuse(fmt::format("{} has no area.", p.name), where);
-        if (form::crossesItself(p.loops)) return refuse(fmt::format("The outlines of {} cross.", p.name), where);
-        if (p.count < 0) return refuse(fmt::format("{} is cut no fewer than no times.", p.name), where);
+        if (std::abs(form::signedArea(p.loops.front())) < 1e-8) return refuse(say("{} has no area.", p.name), where);
+        if (form::crossesItself(p.loops)) return refuse(say("The outlines of {} cross.", p.name), where);
+        if (p.count < 0) return refuse(say("{} is cut no fewer than no times.", p.name), where);
         copies += p.count;
     }
-    if (corners > kMostCorners) return refuse("These outlines have more than 20 000 corners.", "parts");
-    if (copies > kMostCopies) return refuse("More than 2000 parts are too many for one layout.", "parts");
+    if (corners > kMostCorners) return refuse(tr("These outlines have more than 20 000 corners."), "parts");
+    if (copies > kMostCopies) return refuse(tr("More than 2000 parts are too many for one layout."), "parts");
     return {};
 }
 

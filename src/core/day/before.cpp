@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/day/day.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 
@@ -53,15 +54,15 @@ std::vector<Before> daysBefore(const Plan& plan, const material::Library& lib, c
         const auto said = [&](double v, Dimension d) { return format(v, d, plan.units); };
         Before b;
         b.piece = piece.id;
-        b.of = fmt::format("the {} of the {}", molds == 1 ? "mold" : fmt::format("{} molds", molds),
-                           lowerFirst(piece.count == 1 ? piece.name : plural(piece.name)));
-        b.title = "Take " + b.of;
+        const std::string whose = lowerFirst(piece.count == 1 ? piece.name : plural(piece.name));
+        b.of = molds == 1 ? say("the mold of the {}", whose) : say("the {} molds of the {}", molds, whose);
+        b.title = tr("Take ") + b.of;
         b.minutes = static_cast<int>(std::ceil(time.hands / 60));
-        b.words = fmt::format(
-            "{} of A and {} of B in all. It cures {}{}, undisturbed; then wash it, and cast it once: "
-            "that cast is thrown away.",
-            said(kgA, Dimension::Mass), said(kgB, Dimension::Mass), said(piece.mold.cure.value, Dimension::Duration),
-            pourings > 1 ? ", each part by itself" : "");
+        b.words =
+            say("{} of A and {} of B in all. It cures {}{}, undisturbed; then wash it, and cast it once: "
+                "that cast is thrown away.",
+                said(kgA, Dimension::Mass), said(kgB, Dimension::Mass),
+                said(piece.mold.cure.value, Dimension::Duration), pourings > 1 ? tr(", each part by itself") : "");
         // backwards from its first use: wash and first cast, then each part cures after it was poured
         const auto minutes = [](double s) { return static_cast<long>(std::ceil(s / 60)); };
         const long last = minutes(lib.former("moldWash") + lib.former("moldFirstCast")),
@@ -77,15 +78,15 @@ std::vector<Before> daysBefore(const Plan& plan, const material::Library& lib, c
         const auto* chocolate = lib.find(m.chocolate);
         const auto said = [&](double kg) { return format(kg, Dimension::Mass, plan.units); };
         Before b;
-        b.of = fmt::format("the modeling chocolate for {}", lowerFirst(namesOf(m.pieces, plan)));
-        b.title = "Make " + b.of;
+        b.of = say("the modeling chocolate for {}", lowerFirst(namesOf(m.pieces, plan)));
+        b.title = tr("Make ") + b.of;
         b.minutes = static_cast<int>(std::ceil(lib.decorating("pasteMake") / 60));
-        b.words = fmt::format(
-            "{} of {} melted, {} of glucose syrup as warm as a hand folded in until it leaves the bowl; "
-            "pressed flat between films, wrapped. It rests {}, better overnight. Without syrup: blend "
-            "set, tempered chocolate until it is clay.",
-            said(paste.chocolate), chocolate ? lowerFirst(chocolate->name) : "chocolate", said(paste.syrup),
-            format(lib.decorating("pasteRests"), Dimension::Duration, plan.units));
+        b.words =
+            say("{} of {} melted, {} of glucose syrup as warm as a hand folded in until it leaves the bowl; "
+                "pressed flat between films, wrapped. It rests {}, better overnight. Without syrup: blend "
+                "set, tempered chocolate until it is clay.",
+                said(paste.chocolate), chocolate ? lowerFirst(chocolate->name) : tr("chocolate"), said(paste.syrup),
+                format(lib.decorating("pasteRests"), Dimension::Duration, plan.units));
         b.latest = day.minuteOf(
             withHands(day.end + first - static_cast<long>(lib.decorating("pasteRests") / 60) - b.minutes, b.minutes));
         out.push_back(std::move(b));

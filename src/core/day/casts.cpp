@@ -5,26 +5,27 @@
 #include <cmath>
 
 #include "core/day/builder.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::day {
 
 int Builder::prepareCasts(const Round& r, int many) {
     return r.piece.overBalloon()
-               ? task(r, "bars", "Blow up and oil the balloons for " + r.who, "prepare",
+               ? task(r, "bars", tr("Blow up and oil the balloons for ") + r.who, "prepare",
                       minutes("inflate", r.pieces) + minutes("oil", r.pieces), 0, {"latex", "balloon-oil"})
            : r.piece.roundSomething()
-               ? task(r, "core", "Dry and weigh " + coreOf(r), "prepare", minutes("insert", r.pieces), 0)
-               : task(r, "bars", "Prepare molds and bars for " + r.who, "prepare", minutes("prepareMold", many), 0);
+               ? task(r, "core", tr("Dry and weigh ") + coreOf(r), "prepare", minutes("insert", r.pieces), 0)
+               : task(r, "bars", tr("Prepare molds and bars for ") + r.who, "prepare", minutes("prepareMold", many), 0);
 }
 
 int Builder::releaseCasts(const Round& r, bool walled, int many) {
-    return r.piece.overBalloon() ? task(r, "uncast", "Let the air out and peel " + r.who, "release",
+    return r.piece.overBalloon() ? task(r, "uncast", tr("Let the air out and peel ") + r.who, "release",
                                         minutes("releaseBalloon", r.pieces), 0, {"latex", "blade"})
                                  : task(r, "uncast",
-                                        (walled                                          ? "Unmold the other parts of "
-                                         : r.piece.family().former == form::Former::Wrap ? "Peel the acetate off "
-                                         : r.piece.family().flat                         ? "Lift off "
-                                                                                         : "Unmold ") +
+                                        (walled ? tr("Unmold the other parts of ")
+                                         : r.piece.family().former == form::Former::Wrap ? tr("Peel the acetate off ")
+                                         : r.piece.family().flat                         ? tr("Lift off ")
+                                                                                         : tr("Unmold ")) +
                                             r.who,
                                         "release", minutes("unmold", many), 0);
 }
@@ -50,10 +51,10 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
     for (const Round& r : roundsOf(piece, a)) {
         const int many = r.pieces * std::max(1, edible) + (r.number == 1 ? spares : 0);
         const int prepare = prepareCasts(r, many);
-        if (before >= 0) after(before, prepare, 0, -1, "the rounds go in their order");
+        if (before >= 0) after(before, prepare, 0, -1, tr("the rounds go in their order"));
         before = prepare;
-        if (emptied >= 0) after(emptied, prepare, 0, -1, "the molds are empty again");
-        Since since{{prepare, 0, "the molds are ready"}};
+        if (emptied >= 0) after(emptied, prepare, 0, -1, tr("the molds are empty again"));
+        Since since{{prepare, 0, tr("the molds are ready")}};
         std::map<std::string, Since> parts;  // those that have casts of their own; else one
         Since inMold;                        // decorations on the bare face of the mold
         size_t layer = 0;
@@ -62,12 +63,13 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
             const size_t k = layer++;
             const CastWork work = castWork(stage, piece, k);
             if (work.items.empty()) return;
-            Since& part = parts.try_emplace(steps[k].item, Since{{prepare, 0, "the molds are ready"}}).first->second;
+            Since& part =
+                parts.try_emplace(steps[k].item, Since{{prepare, 0, tr("the molds are ready")}}).first->second;
             const int casting = static_cast<int>(net_.tasks.size());
             const int cold = cast(r, a, k, steps[k], work, strewn, part);
             follow(inMold, casting);
             inMold.clear();
-            part.assign(1, Waits{cold, 0, "it has been looked at"});
+            part.assign(1, Waits{cold, 0, tr("it has been looked at")});
             since.clear();
             for (const auto& [key, of] : parts) since.push_back(of.back());
         };
@@ -83,14 +85,14 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
                 while (layer < steps.size()) castNext({});
                 const int release = releaseCasts(r, stage.wall != nullptr, many);
                 follow(since, release);
-                since = {{release, 0, "it is off its former"}};
+                since = {{release, 0, tr("it is off its former")}};
                 released = true;
                 if (moldsOf(piece) > 0) emptied = release;
             } else if (!stage.wall && released && std::holds_alternative<TrimStep>(step)) {
                 const int trim =
-                    task(r, "trim", "Trim " + r.who, "finish", minutes("trim", r.pieces), 0, {"warm-plate"});
+                    task(r, "trim", tr("Trim ") + r.who, "finish", minutes("trim", r.pieces), 0, {"warm-plate"});
                 follow(since, trim);
-                since = {{trim, 0, "it is trimmed"}};
+                since = {{trim, 0, tr("it is trimmed")}};
             } else if (!stage.wall && layer > 0 && !std::holds_alternative<TopStep>(step) &&
                        !std::holds_alternative<InsertStep>(step) && !std::holds_alternative<PlannedCoat>(step)) {
                 since = other(r, a, i, since);
@@ -104,11 +106,13 @@ void Builder::casts(const Piece& piece, const PieceAnswers& a, Since& finished) 
 
 void Builder::model(const Piece& piece, const PieceAnswers& a, int edible, Since& finished) {
     const Round r{piece, 1, a.make, whose(piece, 1, 1, a.make), ""};
-    const int knead = task(r, "knead", "Knead the modeling chocolate for " + r.who, "prepare", minutes("rewarm", 1), 0);
+    const int knead =
+        task(r, "knead", tr("Knead the modeling chocolate for ") + r.who, "prepare", minutes("rewarm", 1), 0);
     draws(knead, potFor(piece, piece.chocolateOf(piece.cast()), true));
-    const int shape = task(r, "cast", "Shape " + r.who + " by hand", "coat", minutes("model", r.pieces * edible), 1);
-    after(knead, shape, 0, 60, "it is warm from the hands");
-    finished.push_back({shape, static_cast<int>(std::ceil(lib_.usual("modeledRests") / 60)), "it keeps its shape"});
+    const int shape =
+        task(r, "cast", tr("Shape ") + r.who + tr(" by hand"), "coat", minutes("model", r.pieces * edible), 1);
+    after(knead, shape, 0, 60, tr("it is warm from the hands"));
+    finished.push_back({shape, static_cast<int>(std::ceil(lib_.usual("modeledRests") / 60)), tr("it keeps its shape")});
 }
 
 int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastStep& c, const CastWork& work,
@@ -118,7 +122,7 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
     const int edible = static_cast<int>(work.items.size()), sheets = work.sheets;
     const size_t layer = work.tone;
     const std::string who = !work.name.empty() ? partOf(r, work.name, edible)
-                            : stage.wall       ? "the other parts of " + r.who
+                            : stage.wall       ? tr("the other parts of ") + r.who
                                                : r.who;
     int spares = 0, spareSheets = 0;  // made with the first round
     if (r.number == 1)
@@ -131,10 +135,10 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
     const int poured =
         task(r, k == 0 ? std::string("cast") : fmt::format("cast-{}", k + 1),
              (piece.overBalloon()      ? laceVerb(piece)
-              : piece.roundSomething() ? "Stir and spoon "
-              : sheets == edible       ? "Spread and cut "
-                                       : "Cast ") +
-                 who + (layer == 0 ? "" : fmt::format(", {} tone", layer == 1 ? "second" : "next")),
+              : piece.roundSomething() ? tr("Stir and spoon ")
+              : sheets == edible       ? tr("Spread and cut ")
+                                       : tr("Cast ")) +
+                 who + (layer == 0 ? "" : std::string(layer == 1 ? tr(", second tone") : tr(", next tone"))),
              "coat", minutes("cast", many - spread) * (edible > sheets) + minutes("spread", spread) * (sheets > 0), 1);
     draws(poured, potFor(piece, piece.chocolateOf(c)));
     const auto times = stage.casts[k];
@@ -146,7 +150,7 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
                   firm = std::isfinite(under.firm) ? static_cast<int>(std::ceil(under.firm / 60)) : lock;
         for (const auto& s : since)
             after(s.task, poured, std::max(0, lock - length(s.task)), std::max(lock, firm) + 30,
-                  "the tone under it no longer runs");
+                  tr("the tone under it no longer runs"));
     }
     const int stood = strew(r, a, strewn, poured, times.lock);
     if (!last) return stood;
@@ -158,32 +162,33 @@ int Builder::cast(const Round& r, const PieceAnswers& a, size_t k, const CastSte
     const int table = stays ? 0 : static_cast<int>(std::ceil(c.table.value / 60));
     int in = stood;
     if (!stays) {
-        in = task(r, castId("cast-in"), "Into the " + placeName(where) + ": " + who, "cold", minutes("carry", n), 1);
-        after(clear_, in, 0, -1, "the shelf is clear");
-        after(poured, in, table, stood == poured ? table + 15 : -1, "the wait before the cold");
-        if (stood != poured) after(stood, in, 0, 15, "what stands in it stands");
+        in =
+            task(r, castId("cast-in"), tr("Into the ") + placeName(where) + ": " + who, "cold", minutes("carry", n), 1);
+        after(clear_, in, 0, -1, tr("the shelf is clear"));
+        after(poured, in, table, stood == poured ? table + 15 : -1, tr("the wait before the cold"));
+        if (stood != poured) after(stood, in, 0, 15, tr("what stands in it stands"));
     }
-    const int out =
-        task(r, castId("cast-out"), (stays ? "Look at " : "Out of the " + placeName(where) + ", look: ") + who, "look",
-             minutes("look", n), 1);
+    const int out = task(r, castId("cast-out"),
+                         (stays ? tr("Look at ") : tr("Out of the ") + placeName(where) + tr(", look: ")) + who, "look",
+                         minutes("look", n), 1);
     const double until = std::isnan(times.release) ? times.set : times.release, need = until - table * 60;
     const int stay = std::max(0, static_cast<int>(std::ceil((std::isfinite(need) ? need : 3600) / 60)));
     const double most = longestIn(where);
-    after(in, out, stay, std::max(stay + 15, static_cast<int>(most / 60)), "it lets go");
+    after(in, out, stay, std::max(stay + 15, static_cast<int>(most / 60)), tr("it lets go"));
     takePlace(where, in, out, a, n);
     return out;
 }
 
 std::string Builder::partOf(const Round& r, const std::string& name, int each) {
     const std::string part = lowerFirst(name);
-    return "the " + (each * r.pieces > 1 ? plural(part) : part) + " of " + r.who;
+    return say("the {} of {}", each * r.pieces > 1 ? plural(part) : part, r.who);
 }
 
 std::string Builder::laceVerb(const Piece& piece) {
     const std::string pattern = form::choice(piece.shape, "pattern");
-    return pattern == "strips" ? "Spread, cut and lay the strips over "
-           : pattern == "lace" ? "Pipe the lines over "
-                               : "Let drips run over ";
+    return pattern == "strips" ? tr("Spread, cut and lay the strips over ")
+           : pattern == "lace" ? tr("Pipe the lines over ")
+                               : tr("Let drips run over ");
 }
 
 }  // namespace uovo::day

@@ -6,6 +6,7 @@
 
 #include "core/day/builder.h"
 #include "core/day/former.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::day {
 
@@ -18,12 +19,12 @@ void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) 
         const int n = r.pieces;
         const int prepare = readyFormer(r, walls);
         if (firstPrepare < 0) firstPrepare = prepare;
-        if (emptied >= 0) after(emptied, prepare, 0, -1, "the molds are empty again");
+        if (emptied >= 0) after(emptied, prepare, 0, -1, tr("the molds are empty again"));
         std::map<std::string, SoFar> parts;  // those that have coats of their own; else one
         size_t coatNumber = 0;
         bool patched = around;  // what is in it needs no patch
         Since since, inMold;    // decorations on the bare face of the mold
-        since.push_back({prepare, 0, "its former is ready"});
+        since.push_back({prepare, 0, tr("its former is ready")});
         for (size_t i = 0; i < end; ++i) {
             const Step& step = piece.making[i];
             if (const auto* c = std::get_if<PlannedCoat>(&step)) {
@@ -34,7 +35,7 @@ void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) 
                 follow(inMold, coating);
                 inMold.clear();
                 since.clear();
-                for (const auto& [key, part] : parts) since.push_back({part.before, 0, "it has been looked at"});
+                for (const auto& [key, part] : parts) since.push_back({part.before, 0, tr("it has been looked at")});
                 continue;
             }
             if (std::holds_alternative<TopStep>(step) || std::holds_alternative<InsertStep>(step))
@@ -54,23 +55,23 @@ void Builder::coats(const Piece& piece, const PieceAnswers& a, Since& finished) 
                 const int release = offItsFormer(r, walls);
                 follow(since, release, static_cast<int>(lib_.usual("latestRelease") / 60));
                 if (moldsOf(piece) > 0) emptied = release;
-                since = {{release, 0, "it is off its former"}};
+                since = {{release, 0, tr("it is off its former")}};
             } else if (std::holds_alternative<TrimStep>(step)) {
                 const int trim =
-                    task(r, "trim", "Trim the rims of " + r.who, "finish", minutes("trim", n), 0, {"warm-plate"});
+                    task(r, "trim", tr("Trim the rims of ") + r.who, "finish", minutes("trim", n), 0, {"warm-plate"});
                 follow(since, trim);
-                since = {{trim, 0, "its rim is trimmed"}};
+                since = {{trim, 0, tr("its rim is trimmed")}};
             } else {
                 since = other(r, a, i, since);
             }
         }
         if (a.made->melted > 0) {
-            const int open = task(r, "open", "Melt the holes into " + r.who + " on a warm plate", "finish",
+            const int open = task(r, "open", tr("Melt the holes into ") + r.who + tr(" on a warm plate"), "finish",
                                   minutes("open", n), 0, {"warm-plate"});
             follow(since, open);
-            since = {{open, 0, "its hole is open"}};
+            since = {{open, 0, tr("its hole is open")}};
         }
-        if (r.number > 1) after(firstPrepare, prepare, 0, -1, "the rounds go in their order");
+        if (r.number > 1) after(firstPrepare, prepare, 0, -1, tr("the rounds go in their order"));
         finished.insert(finished.end(), since.begin(), since.end());
     }
 }
@@ -83,46 +84,47 @@ int Builder::readyFormer(const Round& r, int walls) {
     };
     switch (formerOf(r.piece)) {
         case Former::Core:
-            return task(r, "core", "Dry and lay out " + coreOf(r), "prepare", minutes("insert", n), 0);
+            return task(r, "core", tr("Dry and lay out ") + coreOf(r), "prepare", minutes("insert", n), 0);
         case Former::Balloon:
-            return task(r, "inflate", "Blow up and oil " + r.who, "prepare",
+            return task(r, "inflate", tr("Blow up and oil ") + r.who, "prepare",
                         std::max(1, minutes("inflate", n) + minutes("oil", n)), 0, {"latex", "balloon-oil"});
         case Former::Acetate:
-            return care("mold", "Cut and roll the acetate for ", "prepareMold", n * walls);
+            return care("mold", tr("Cut and roll the acetate for "), "prepareMold", n * walls);
         case Former::PaperCase:
-            return care("mold", "Set out the paper cases for ", "prepareMold", n * walls);
+            return care("mold", tr("Set out the paper cases for "), "prepareMold", n * walls);
         case Former::NestedPaperCases:
-            return care("mold", "Nest the paper cases for ", "prepareMold", n * walls);
+            return care("mold", tr("Nest the paper cases for "), "prepareMold", n * walls);
         case Former::Mold:
-            return care("mold", "Polish the molds for ", "prepareMold", n * walls);
+            return care("mold", tr("Polish the molds for "), "prepareMold", n * walls);
         case Former::SiliconeCup:
-            return care("snip", "Wash and dry the cups for ", "prepareMold", n);
+            return care("snip", tr("Wash and dry the cups for "), "prepareMold", n);
         case Former::Cup:
             break;
     }
-    return task(r, "snip", "Snip " + r.who + " to tear open", "prepare", minutes("snip", n), 0, {"paper"});
+    return task(r, "snip", tr("Snip ") + r.who + tr(" to tear open"), "prepare", minutes("snip", n), 0, {"paper"});
 }
 
 int Builder::offItsFormer(const Round& r, int walls) {
     const bool balloon = r.piece.overBalloon(), mold = !r.piece.alongMeridian(),
                silicone = form::choice(r.piece.shape, "made") == "silicone";
     const int n = r.pieces;
-    return mold ? task(r, "unmold",
-                       (r.piece.family().former == form::Former::Wrap ? "Peel the acetate off " : "Unmold ") + r.who,
-                       "release", minutes("unmold", n * walls), 0)
-           : balloon
-               ? task(r, "release", "Let the air out and peel " + r.who, "release", minutes("releaseBalloon", n), 0,
-                      {"latex", "blade"})
-               : task(r, "release", (silicone ? "Turn the cups back and push out " : "Tear the paper off ") + r.who,
-                      "release", minutes("releaseCup", n), 0);
+    return mold      ? task(r, "unmold",
+                            (r.piece.family().former == form::Former::Wrap ? tr("Peel the acetate off ") : tr("Unmold ")) +
+                                r.who,
+                            "release", minutes("unmold", n * walls), 0)
+           : balloon ? task(r, "release", tr("Let the air out and peel ") + r.who, "release",
+                            minutes("releaseBalloon", n), 0, {"latex", "blade"})
+                     : task(r, "release",
+                            (silicone ? tr("Turn the cups back and push out ") : tr("Tear the paper off ")) + r.who,
+                            "release", minutes("releaseCup", n), 0);
 }
 
 Builder::Since Builder::patch(const Round& r, const Since& since) {
     const int done =
-        task(r, "patch", "Patch bare spots on " + r.who, "coat", minutes("patch", std::max(1, r.pieces / 3)), 0);
+        task(r, "patch", tr("Patch bare spots on ") + r.who, "coat", minutes("patch", std::max(1, r.pieces / 3)), 0);
     drawsLittle(done, potFor(r.piece, r.piece.chocolateOf(r.piece.coats().front())));
     follow(since, done);
-    return {{done, 3, "the patch is firm"}};
+    return {{done, 3, tr("the patch is firm")}};
 }
 
 void Builder::coat(const Round& r, const PieceAnswers& a, size_t index, const std::vector<size_t>& strewn, SoFar& now) {
@@ -136,11 +138,11 @@ void Builder::coat(const Round& r, const PieceAnswers& a, size_t index, const st
     const bool balloon = piece.overBalloon();
     const std::string who = c.item.empty() ? r.who : partOf(r, a.made->assembly.items[walled.front()].name, walls);
     const auto coatId = [&](const char* what) { return fmt::format("{}-{}", what, number); };
-    const char* verb = c.way == coat::Way::Dip     ? "Dip "
-                       : c.way == coat::Way::Pour  ? "Fill and pour out "
-                       : c.way == coat::Way::Turn  ? "Fill and turn about "
-                       : c.way == coat::Way::Press ? "Press into a plate of chocolate the rims of "
-                                                   : "Brush ";
+    const char* verb = c.way == coat::Way::Dip     ? tr("Dip ")
+                       : c.way == coat::Way::Pour  ? tr("Fill and pour out ")
+                       : c.way == coat::Way::Turn  ? tr("Fill and turn about ")
+                       : c.way == coat::Way::Press ? tr("Press into a plate of chocolate the rims of ")
+                                                   : tr("Brush ");
     const char* time = c.way == coat::Way::Dip                                  ? "dip"
                        : c.way == coat::Way::Brush || c.way == coat::Way::Press ? "brush"
                                                                                 : "pour";
@@ -149,38 +151,40 @@ void Builder::coat(const Round& r, const PieceAnswers& a, size_t index, const st
                            : static_cast<int>(std::ceil(c.moveFor.value / 60));  // hands stay on it
     const int dip = task(r, coatId("coat"),
                          verb + who +
-                             (k == 1   ? ", second coat"
-                              : k == 2 ? ", third coat"
-                              : k > 2  ? ", one more coat"
+                             (k == 1   ? tr(", second coat")
+                              : k == 2 ? tr(", third coat")
+                              : k > 2  ? tr(", one more coat")
                                        : ""),
                          "coat", minutes(time, n * walls) + moving, number,
                          balloon ? std::vector<std::string>{"balloon-hot"} : std::vector<std::string>{});
     draws(dip, potFor(piece, piece.chocolateOf(c)), c.way == coat::Way::Dip);
-    after(now.before, dip, 0, k == 0 ? 120 : 30, k == 0 ? "a balloon slowly shrinks" : "the shell is still cold");
+    after(now.before, dip, 0, k == 0 ? 120 : 30,
+          k == 0 ? tr("a balloon slowly shrinks") : tr("the shell is still cold"));
     const int strewnLast = strew(r, a, strewn, dip, times.setting[index].lock);
-    const int carry =
-        c.place == coat::Place::Table
-            ? -1
-            : task(r, coatId("in"), "Into the " + placeName(c.place) + ": " + who, "cold", minutes("carry", n), number);
+    const int carry = c.place == coat::Place::Table
+                          ? -1
+                          : task(r, coatId("in"), tr("Into the ") + placeName(c.place) + ": " + who, "cold",
+                                 minutes("carry", n), number);
     const int delay = static_cast<int>(std::ceil(c.delay.value / 60));
     int inside = strewnLast;
     if (carry >= 0) {
-        after(clear_, carry, 0, -1, "the shelf is clear");
+        after(clear_, carry, 0, -1, tr("the shelf is clear"));
         // each piece waits its own delay; the last one is coated when the task ends
         after(dip, carry, std::max(0, delay - length(dip)), strewnLast == dip ? delay + 6 : -1,
-              "the wait before the cold");
-        if (strewnLast != dip) after(strewnLast, carry, 0, 6, "its topping is on");
+              tr("the wait before the cold"));
+        if (strewnLast != dip) after(strewnLast, carry, 0, 6, tr("its topping is on"));
         inside = carry;
     }
-    const int out =
-        task(r, coatId("out"), (carry >= 0 ? "Out of the " + placeName(c.place) + ", look: " : "Look at ") + who,
-             "look", minutes("look", n), number);
+    const int out = task(r, coatId("out"),
+                         (carry >= 0 ? tr("Out of the ") + placeName(c.place) + tr(", look: ") : tr("Look at ")) + who,
+                         "look", minutes("look", n), number);
     const bool last = isLastForItsPart(piece.coats(), index);
     double need = (last ? times.setting[index].release : times.setting[index].firm) - coat::beforeCold(c);
     need = std::max(std::isfinite(need) ? need : 0.0, c.stay.value);
     const int stay = static_cast<int>(std::ceil(need / 60));
     const double most = longestIn(c.place);
-    after(inside, out, stay, std::max(stay + 5, static_cast<int>(most / 60)), last ? "it lets go" : "it is firm");
+    after(inside, out, stay, std::max(stay + 5, static_cast<int>(most / 60)),
+          last ? tr("it lets go") : tr("it is firm"));
     // A place holds perShelf pieces at once, so each counts as that share of its area.
     const int place = places_.at(c.place), capacity = net_.resources[static_cast<size_t>(place)].capacity;
     const int fit = fitIn(c.place, a.made->shelfDiameter + lib_.usual("pieceGap"));

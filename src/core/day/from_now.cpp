@@ -4,6 +4,7 @@
 #include <climits>
 
 #include "core/day/carry.h"
+#include "core/quantity/catalogue.h"
 #include "core/schedule/keep_order.h"
 
 namespace uovo {
@@ -198,9 +199,10 @@ private:
             const int at = static_cast<int>(net.tasks.size());
             net.tasks.push_back(std::move(t));
             if (const int after = find(x.after); after >= 0)
-                net.lags.push_back({after, at, net.tasks[static_cast<size_t>(after)].minutes, -1, "it comes first"});
+                net.lags.push_back(
+                    {after, at, net.tasks[static_cast<size_t>(after)].minutes, -1, tr("it comes first")});
             if (const int before = find(x.before); before >= 0)
-                net.lags.push_back({at, before, std::max(1, x.minutes), -1, "it is mended"});
+                net.lags.push_back({at, before, std::max(1, x.minutes), -1, tr("it is mended")});
         }
     }
 
@@ -235,7 +237,7 @@ private:
             it->standing = p.kilograms;
             schedule::Task ready;
             ready.id = "standing/" + p.id;
-            ready.title = "The " + it->name + " stands ready";
+            ready.title = say("The {} stands ready", it->name);
             ready.lane = "melt";
             ready.step = "standing";
             ready.pot = index;
@@ -250,7 +252,7 @@ private:
             if (!p.ready) {  // tempered before anything takes from it
                 schedule::Task temper;
                 temper.id = "temper/" + p.id + "/" + std::to_string(p.since);  // each time it has set is one of its own
-                temper.title = "Temper the " + it->name;
+                temper.title = tr("Temper the ") + it->name;
                 temper.lane = "melt";
                 temper.step = "temper";
                 temper.skills = schedule::kHot;
@@ -261,13 +263,13 @@ private:
                 first = static_cast<int>(net.tasks.size());
                 net.tasks.push_back(temper);
                 lengths_.push_back(temper.minutes);
-                net.lags.push_back({at, first, wait, -1, "it is molten"});
+                net.lags.push_back({at, first, wait, -1, tr("it is molten")});
             }
             for (int t = 0; t < at; ++t)
                 if (const auto& of = net.tasks[static_cast<size_t>(t)];
                     (of.pot == index || isSpoonfulOf(net, of, index)) && !now_.done.contains(of.id))
                     net.lags.push_back({first, t, p.ready ? wait : lengths_[static_cast<size_t>(first)], -1,
-                                        "the chocolate is ready"});
+                                        tr("the chocolate is ready")});
         }
     }
 

@@ -8,6 +8,7 @@
 #include <numeric>
 #include <set>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 #include "core/temper/heat_balance.h"
 
@@ -225,8 +226,8 @@ std::vector<std::vector<Bursts>> burstsAfter(const DayPlan& day, const std::vect
 
 std::string burstWords(const DayPlan& day, const Bursts& bursts, UnitSystem units) {
     const std::string when = clocksInWords(day, bursts.minutes, units);
-    return bursts.fed ? fmt::format("feed the {} a little warm melted chocolate at {}", bursts.pot, when)
-                      : fmt::format("warm the {} for a few seconds at {}", bursts.pot, when);
+    return bursts.fed ? say("feed the {} a little warm melted chocolate at {}", bursts.pot, when)
+                      : say("warm the {} for a few seconds at {}", bursts.pot, when);
 }
 
 std::string clocksInWords(const DayPlan& day, const std::vector<int>& minutes, UnitSystem units) {

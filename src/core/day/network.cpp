@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/day/builder.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::day {
 
@@ -12,7 +13,7 @@ schedule::Network Builder::build() {
     closed();
     people();
     const int shelf =
-        addResource(schedule::Resource::Kind::Shelf, "fridge shelf",
+        addResource(schedule::Resource::Kind::Shelf, tr("fridge shelf"),
                     plan_.kitchen.shelfWidth.value * plan_.kitchen.shelfDepth.value * plan_.kitchen.shelves);
     const int freezer = addResource(schedule::Resource::Kind::Freezer, "freezer",
                                     plan_.kitchen.freezerWidth.value * plan_.kitchen.freezerDepth.value);
@@ -20,9 +21,9 @@ schedule::Network Builder::build() {
         addResource(schedule::Resource::Kind::Bench, "bench", lib_.usual("tableWidth") * lib_.usual("tableDepth"));
     places_ = {{coat::Place::Table, table}, {coat::Place::Fridge, shelf}, {coat::Place::Freezer, freezer}};
     plate_ = static_cast<int>(net_.resources.size());
-    net_.resources.push_back({"warm plate", 1, "plate", schedule::Resource::Kind::Plate});
+    net_.resources.push_back({tr("warm plate"), 1, "plate", schedule::Resource::Kind::Plate});
     clear_ =
-        add({"clear-shelf", "Clear the shelf in the fridge", "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
+        add({"clear-shelf", tr("Clear the shelf in the fridge"), "", "prepare", minutes("clearShelf", 1), 1, 0, 0, {}});
     for (const auto& piece : plan_.pieces) build(piece);
     washUp();
     serveLast();
@@ -129,11 +130,11 @@ std::string Builder::whose(const Piece& piece, int rounds, int from, int to) {
     const std::string one = lowerFirst(piece.name);
     if (rounds > 1)
         return from == to ? fmt::format("{} {}", one, from) : fmt::format("{} {}–{}", plural(one), from, to);
-    return to == from ? "the " + one : fmt::format("all {} {}", to - from + 1, plural(one));
+    return to == from ? say("the {}", one) : say("all {} {}", to - from + 1, plural(one));
 }
 
 std::string Builder::counted(const Piece& piece, const std::string& things) {
-    return piece.count == 1 ? "the " + lowerFirst(piece.name) : fmt::format("{} {}", piece.count, things);
+    return piece.count == 1 ? say("the {}", lowerFirst(piece.name)) : fmt::format("{} {}", piece.count, things);
 }
 
 std::string Builder::numbers(int rounds, int from, int to) {
@@ -161,7 +162,7 @@ int Builder::fitIn(coat::Place place, double diameter) const {
 }
 
 std::string Builder::placeName(coat::Place p) {
-    return p == coat::Place::Table ? "bench" : p == coat::Place::Fridge ? "fridge" : "freezer";
+    return p == coat::Place::Table ? tr("bench") : p == coat::Place::Fridge ? tr("fridge") : tr("freezer");
 }
 
 }  // namespace uovo::day

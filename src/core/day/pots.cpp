@@ -6,6 +6,7 @@
 
 #include "core/day/builder.h"
 #include "core/heat/pot.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::day {
 namespace {
@@ -110,7 +111,7 @@ schedule::Pot Builder::potOfKind(const batch::PotKey& key, size_t known, bool mo
 void Builder::chop(int pot, const std::string& name) {
     auto& of = net_.pots[static_cast<size_t>(pot)];
     of.before.push_back(
-        add({"chop/" + of.id, "Chop " + lowerFirst(name), "", "prepare", minutes("chop", 1), 1, 0, 0, {}}));
+        add({"chop/" + of.id, tr("Chop ") + lowerFirst(name), "", "prepare", minutes("chop", 1), 1, 0, 0, {}}));
     net_.tasks.back().skills |= schedule::kKnife;
 }
 

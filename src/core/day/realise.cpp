@@ -5,6 +5,7 @@
 #include <map>
 
 #include "core/day/day.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 #include "core/temper/heat_balance.h"
 
@@ -108,28 +109,27 @@ private:
             auto& number = numbers[static_cast<size_t>(w.pot)];
             const auto doIt = [&](const std::string& step, std::string title, bool tellAgain = false) {
                 const int count = ++number[step];
-                if (tellAgain && count > 1) title += " again";
+                if (tellAgain && count > 1) title += tr(" again");
                 return add(potTask(w, step, std::move(title), count), w.start, w.interrupts ? 0 : 1U << w.who);
             };
             const std::string much = format(w.mass, Dimension::Mass, units_);
             switch (w.kind) {
                 case PotWork::Kind::Melt:
-                    (pot.tempered ? molten : ready)[sitting] =
-                        doIt("melt", fmt::format("Melt {} of {}", much, pot.name), true);
+                    (pot.tempered ? molten : ready)[sitting] = doIt("melt", say("Melt {} of {}", much, pot.name), true);
                     break;
                 case PotWork::Kind::Temper:
-                    ready[sitting] = doIt("temper", fmt::format("Temper {} of {}", much, pot.name), true);
+                    ready[sitting] = doIt("temper", say("Temper {} of {}", much, pot.name), true);
                     break;
                 case PotWork::Kind::Mix:
-                    ready[sitting] = doIt("colour", fmt::format("Divide off {} and colour it: {}", much, pot.name));
+                    ready[sitting] = doIt("colour", say("Divide off {} and colour it: {}", much, pot.name));
                     break;
                 case PotWork::Kind::Warm:
-                    ready[sitting] = doIt("warm", "Melt and temper a little " + pot.name + " in a cup");
+                    ready[sitting] = doIt("warm", tr("Melt and temper a little ") + pot.name + tr(" in a cup"));
                     break;
                 case PotWork::Kind::Burst:
                     doIt("burst", w.mass > temper::kByBursts
-                                      ? "Feed the " + pot.name + " a little warm melted chocolate and stir"
-                                      : "Warm the " + pot.name + " for a few seconds and stir");
+                                      ? tr("Feed the ") + pot.name + tr(" a little warm melted chocolate and stir")
+                                      : tr("Warm the ") + pot.name + tr(" for a few seconds and stir"));
                     break;
             }
         }
@@ -141,17 +141,17 @@ private:
             if (resource[p] < 0) {
                 resource[p] = static_cast<int>(day_.network.resources.size());
                 const bool cup = asked_.pots[p].base < 0 && asked_.pots[p].meltMinutes <= 0;
-                day_.network.resources.push_back({(cup ? "cup of " : "pot of ") + asked_.pots[p].name, 1, "pot",
+                day_.network.resources.push_back({(cup ? tr("cup of ") : tr("pot of ")) + asked_.pots[p].name, 1, "pot",
                                                   schedule::Resource::Kind::Pot, asked_.pots[p].id});
             }
             const int first = at_[static_cast<size_t>(sitting.uses.front())], last = lastOf(sitting.uses);
             day_.network.holds.push_back({resource[p], ready[s], last, 1});
-            lag(ready[s], first, "the chocolate is ready");
-            if (molten[s] >= 0) lag(molten[s], ready[s], "it is molten");
+            lag(ready[s], first, tr("the chocolate is ready"));
+            if (molten[s] >= 0) lag(molten[s], ready[s], tr("it is molten"));
         }
         for (size_t s = 0; s < found_.sittings.size(); ++s)
             for (const int b : asked_.pots[static_cast<size_t>(found_.sittings[s].pot)].before)
-                lag(at_[static_cast<size_t>(b)], molten[s] >= 0 ? molten[s] : ready[s], "it is chopped");
+                lag(at_[static_cast<size_t>(b)], molten[s] >= 0 ? molten[s] : ready[s], tr("it is chopped"));
     }
 
     int lastOf(const std::vector<int>& uses) const {
@@ -174,7 +174,7 @@ private:
         for (const auto& r : found_.rests) {
             schedule::Task t;
             t.id = fmt::format("kitchen/{}/rest", ++number);
-            t.title = r.person == 0 ? "Rest" : "Rest: " + asked_.people[static_cast<size_t>(r.person)].name;
+            t.title = r.person == 0 ? tr("Rest") : tr("Rest: ") + asked_.people[static_cast<size_t>(r.person)].name;
             t.lane = t.step = "rest";
             t.minutes = r.minutes;
             add(std::move(t), r.start, 1U << r.person);

@@ -3,6 +3,7 @@
 #include <map>
 
 #include "core/day/day.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 
@@ -31,7 +32,7 @@ std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minut
                 s.piece = piece.id;
                 s.round = t.round;
                 s.which = t.which;
-                s.words = "not begun";
+                s.words = tr("not begun");
                 rounds[t.round].second = -1000000;
             }
         for (size_t i = 0; i < day.layout.start.size(); ++i) {
@@ -56,13 +57,13 @@ std::vector<PieceState> statesAt(const Plan& plan, const DayPlan& day, int minut
                 latest = begin;
                 s.cold = t.lane == "cold" && done;
                 s.words = !done                 ? t.title
-                          : t.lane == "cold"    ? "in the cold"
-                          : t.lane == "release" ? "off its former"
+                          : t.lane == "cold"    ? tr("in the cold")
+                          : t.lane == "release" ? tr("off its former")
                           : t.step == "fill"    ? "filled"
                           : t.step == "wrap"    ? "boxed"
-                          : t.lane == "prepare" ? "former ready"
+                          : t.lane == "prepare" ? tr("former ready")
                           : t.lane == "finish"  ? "trimmed"
-                                                : "on the bench";
+                                                : tr("on the bench");
             }
         }
         for (auto& [round, entry] : rounds) out.push_back(entry.first);

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/day/builder.h"
+#include "core/quantity/catalogue.h"
 #include "core/stages/gluing.h"
 
 namespace uovo::day {
@@ -26,9 +27,9 @@ int Builder::strew(const Round& r, const PieceAnswers& a, const std::vector<size
             const auto t =
                 std::find_if(a.toppings.begin(), a.toppings.end(), [&](const Topped& x) { return x.step == i; });
             if (top->when == TopStep::When::Tacky && t != a.toppings.end() && std::isfinite(t->from)) from = t->from;
-            now =
-                task(r, fmt::format("top-{}", i), "Strew " + toppingName(*top) + " on " + partOf(a, top->item) + r.who,
-                     "coat", minutes("strew", r.pieces), 0);
+            now = task(r, fmt::format("top-{}", i),
+                       tr("Strew ") + toppingName(*top) + tr(" on ") + partOf(a, top->item) + r.who, "coat",
+                       minutes("strew", r.pieces), 0);
         } else if (const auto* in = std::get_if<InsertStep>(&step)) {
             if (in->what == InsertStep::What::Stick && std::isfinite(a.made->stickStands)) from = a.made->stickStands;
             now = task(r, fmt::format("insert-{}", i), insertTitle(r, a, *in), "coat",
@@ -39,8 +40,8 @@ int Builder::strew(const Round& r, const PieceAnswers& a, const std::vector<size
         // each piece waits its own time; the first of them was made when the task under it began
         const int min = std::max(0, static_cast<int>(std::ceil(from / 60)) - length(onto)),
                   most = std::isfinite(to) ? static_cast<int>(std::ceil(std::max(to, from) / 60)) : 60;
-        after(onto, now, min, std::max(min, most) + 6, "the chocolate takes it");
-        if (before != onto) after(before, now, 0, -1, "one after the other");
+        after(onto, now, min, std::max(min, most) + 6, tr("the chocolate takes it"));
+        if (before != onto) after(before, now, 0, -1, tr("one after the other"));
         last = before = now;
     }
     return last;
@@ -48,7 +49,7 @@ int Builder::strew(const Round& r, const PieceAnswers& a, const std::vector<size
 
 std::string Builder::toppingName(const TopStep& top) const {
     const Topping* t = plan_.topping(top.topping);
-    return t ? lowerFirst(t->name) : std::string("the topping");
+    return t ? lowerFirst(t->name) : std::string(tr("the topping"));
 }
 
 std::string Builder::coreOf(const Round& r) {
@@ -56,12 +57,12 @@ std::string Builder::coreOf(const Round& r) {
         if (in.what == InsertStep::What::Core)
             return r.pieces * in.each > 1 && r.piece.couldBeCoated() ? plural(lowerFirst(in.name))
                                                                      : lowerFirst(in.name);
-    return "what is in " + r.who;
+    return tr("what is in ") + r.who;
 }
 
 std::string Builder::partOf(const PieceAnswers& a, const std::string& item) {
     for (const auto& i : a.made->assembly.items)
-        if (!item.empty() && i.key == item) return "the " + lowerFirst(i.name) + " of ";
+        if (!item.empty() && i.key == item) return say("the {} of ", lowerFirst(i.name));
     return {};
 }
 
@@ -70,12 +71,12 @@ std::string Builder::insertTitle(const Round& r, const PieceAnswers& a, const In
     if (const Piece* other = in.what == InsertStep::What::Piece ? plan_.piece(in.piece) : nullptr)
         what = lowerFirst(other->name);
     if (in.each * r.pieces > 1) what = plural(what);
-    return fmt::format("Stand {} in {}{}", what, partOf(a, in.item), r.who);
+    return say("Stand {} in {}{}", what, partOf(a, in.item), r.who);
 }
 
 void Builder::standsIn(const InsertStep& in, int task) {
     if (in.what != InsertStep::What::Piece) return;
-    for (const int done : finished_[in.piece]) after(done, task, bears(done), -1, "what stands in it is finished");
+    for (const int done : finished_[in.piece]) after(done, task, bears(done), -1, tr("what stands in it is finished"));
 }
 
 bool Builder::joinsAtLast(const Piece& piece, const Made& made) {
@@ -85,8 +86,8 @@ bool Builder::joinsAtLast(const Piece& piece, const Made& made) {
 
 int Builder::join(const Round& r, const PieceAnswers& a, const Since& since) {
     if (a.made->assembly.items.size() < 2) {
-        const int joined = task(r, "join", "Warm the rims and close " + r.who, "finish", minutes("close", r.pieces), 0,
-                                {"warm-plate"});
+        const int joined = task(r, "join", tr("Warm the rims and close ") + r.who, "finish", minutes("close", r.pieces),
+                                0, {"warm-plate"});
         follow(since, joined);
         glued_.insert(joined);
         return joined;
@@ -99,15 +100,15 @@ int Builder::join(const Round& r, const PieceAnswers& a, const Since& since) {
         };
         const std::string steps = goes.size() == 1 ? ""
                                   : goes[k].first == goes[k].last
-                                      ? fmt::format(": step {}", goes[k].first + 1)
-                                      : fmt::format(": steps {}–{}", goes[k].first + 1, goes[k].last + 1);
+                                      ? say(": step {}", goes[k].first + 1)
+                                      : say(": steps {}–{}", goes[k].first + 1, goes[k].last + 1);
         const int now =
-            task(r, id("join"), "Put together " + r.who + steps, "finish",
+            task(r, id("join"), tr("Put together ") + r.who + steps, "finish",
                  std::max(1, static_cast<int>(std::ceil(plan_.kitchen.pace * goes[k].hands * r.pieces / 60))), 0);
         const int wait = k == 0 ? 0 : static_cast<int>(std::ceil(waitBetween(goes[k - 1], goes[k], r.pieces) / 60));
         if (k == 0) follow(since, now);
         drawsLittle(now, potFor(r.piece, r.piece.chocolate));
-        if (k > 0) after(joined, now, wait, -1, "the glue before it bears");
+        if (k > 0) after(joined, now, wait, -1, tr("the glue before it bears"));
         joined = now;
     }
     glued_.insert(joined);
@@ -116,7 +117,7 @@ int Builder::join(const Round& r, const PieceAnswers& a, const Since& since) {
 
 Builder::Waits Builder::joined(const Round& r, const PieceAnswers& a, const Since& since) {
     const int task = join(r, a, since);
-    return {task, bears(task), "the glue bears"};
+    return {task, bears(task), tr("the glue bears")};
 }
 
 int Builder::bears(int task) const {
@@ -130,26 +131,27 @@ Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, c
         return {joined(r, a, since)};
     }
     if (std::holds_alternative<LidStep>(step)) {
-        const int lid = task(r, "lid", "Pour lids on " + r.who, "coat", minutes("patch", r.pieces), 0);
+        const int lid = task(r, "lid", tr("Pour lids on ") + r.who, "coat", minutes("patch", r.pieces), 0);
         drawsLittle(follow(since, lid), potFor(r.piece, r.piece.chocolate));
-        return {{lid, static_cast<int>(std::ceil(lib_.usual("lidSets") / 60)), "the lid has set"}};
+        return {{lid, static_cast<int>(std::ceil(lib_.usual("lidSets") / 60)), tr("the lid has set")}};
     }
     if (const auto* top = std::get_if<TopStep>(&step)) {
         if (top->when != TopStep::When::Glued) {
-            const int strewn = follow(since, task(r, fmt::format("top-{}", i),
-                                                  "Strew " + toppingName(*top) + " on " + partOf(a, top->item) + r.who,
-                                                  "finish", minutes("strew", r.pieces), 0));
-            return {{strewn, since.front().wait, "it has set"}};
+            const int strewn =
+                follow(since, task(r, fmt::format("top-{}", i),
+                                   tr("Strew ") + toppingName(*top) + tr(" on ") + partOf(a, top->item) + r.who,
+                                   "finish", minutes("strew", r.pieces), 0));
+            return {{strewn, since.front().wait, tr("it has set")}};
         }
         double grains = 1;
         for (const auto& t : a.toppings)
             if (t.step == i) grains = std::clamp(t.grains, 1.0, 500.0);
-        const int glued =
-            task(r, fmt::format("top-{}", i), "Glue " + toppingName(*top) + " on " + partOf(a, top->item) + r.who,
-                 "finish", minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
+        const int glued = task(r, fmt::format("top-{}", i),
+                               tr("Glue ") + toppingName(*top) + tr(" on ") + partOf(a, top->item) + r.who, "finish",
+                               minutes("glueOne", static_cast<int>(std::lround(grains)) * r.pieces), 0);
         drawsLittle(follow(since, glued), potFor(r.piece, r.piece.chocolate));
         glued_.insert(glued);
-        return {{glued, bears(glued), "the glue bears"}};
+        return {{glued, bears(glued), tr("the glue bears")}};
     }
     if (const auto* in = std::get_if<InsertStep>(&step)) {
         const int stood = follow(since, task(r, fmt::format("insert-{}", i), insertTitle(r, a, *in), "finish",
@@ -168,20 +170,20 @@ Builder::Since Builder::other(const Round& r, const PieceAnswers& a, size_t i, c
                               std::move(cautions));
         follow(since, done);
         if (d->usesChocolate()) drawsLittle(done, potFor(r.piece, r.piece.chocolateOf(*d)));
-        return {{done, static_cast<int>(std::ceil(d->dry.value / 60)), "it is dry"}};
+        return {{done, static_cast<int>(std::ceil(d->dry.value / 60)), tr("it is dry")}};
     }
     if (const auto* s = std::get_if<SetStep>(&step)) return rests(r, a, i, *s, since);
     if (const auto* s = std::get_if<StoreStep>(&step)) {
         const bool cold = s->where == StoreStep::Where::Fridge;
-        const int put = follow(
-            since, task(r, cold ? "store" : "wrap", (cold ? "Into the fridge until they are eaten: " : "Box ") + r.who,
-                        cold ? "cold" : "finish", minutes(cold ? "carry" : "wrap", r.pieces), 0));
+        const int put = follow(since, task(r, cold ? "store" : "wrap",
+                                           (cold ? tr("Into the fridge until they are eaten: ") : tr("Box ")) + r.who,
+                                           cold ? "cold" : "finish", minutes(cold ? "carry" : "wrap", r.pieces), 0));
         if (cold) {
-            after(clear_, put, 0, -1, "the shelf is clear");
+            after(clear_, put, 0, -1, tr("the shelf is clear"));
             takePlace(coat::Place::Fridge, put, serving(), a, r.pieces);
             stored_.insert(r.piece.id);
         }
-        return {{put, 0, "all is ready"}};
+        return {{put, 0, tr("all is ready")}};
     }
     return since;  // serving is the eaters'
 }
@@ -190,52 +192,52 @@ std::string Builder::decorateTitle(const DecorateStep& d, bool inMold) {
     using Way = DecorateStep::Way;
     const std::string with = d.name.empty() ? "" : lowerFirst(d.name);
     if (inMold) {
-        const char* verb = d.way == Way::Drizzle    ? "Drizzle"
-                           : d.way == Way::Spray    ? "Spray"
-                           : d.way == Way::Dust     ? "Dust"
-                           : d.way == Way::Splatter ? "Splatter"
-                           : d.way == Way::Marble   ? "Swirl a second tone into"
-                           : d.way == Way::Tilt     ? "Tilt a second tone into"
-                                                    : "Paint";
-        return fmt::format("{} the molds of ", verb);
+        const char* verb = d.way == Way::Drizzle    ? tr("Drizzle")
+                           : d.way == Way::Spray    ? tr("Spray")
+                           : d.way == Way::Dust     ? tr("Dust")
+                           : d.way == Way::Splatter ? tr("Splatter")
+                           : d.way == Way::Marble   ? tr("Swirl a second tone into")
+                           : d.way == Way::Tilt     ? tr("Tilt a second tone into")
+                                                    : tr("Paint");
+        return say("{} the molds of ", verb);
     }
     switch (d.way) {
         case Way::Scrape:
-            return "Scrape a pattern into ";
+            return tr("Scrape a pattern into ");
         case Way::Splatter:
-            return "Splatter ";
+            return tr("Splatter ");
         case Way::Marble:
-            return "Marble ";
+            return tr("Marble ");
         case Way::Gild:
-            return with.empty() ? "Paint with luster: " : "Paint with " + with + ": ";
+            return with.empty() ? tr("Paint with luster: ") : tr("Paint with ") + with + ": ";
         case Way::Paste:
-            return "Lay " + (with.empty() ? "sugar paste" : with) + " on ";
+            return tr("Lay ") + (with.empty() ? tr("sugar paste") : with) + tr(" on ");
         case Way::Edge:
-            return "Dip in " + (with.empty() ? "sugar" : with) + " the edges of ";
+            return tr("Dip in ") + (with.empty() ? "sugar" : with) + tr(" the edges of ");
         case Way::Flood:
-            return "Outline and fill fields on ";
+            return tr("Outline and fill fields on ");
         case Way::Grain:
-            return "Brush wood grain into ";
+            return tr("Brush wood grain into ");
         case Way::Petals:
-            return "Make petals and set them on ";
+            return tr("Make petals and set them on ");
         case Way::Tilt:
-            return "Run a second tone over ";
+            return tr("Run a second tone over ");
         case Way::Bow:
-            return "Tie bows and set them on ";
+            return tr("Tie bows and set them on ");
         case Way::Strips:
-            return "Lift strips off the frozen slab and wind them round ";
+            return tr("Lift strips off the frozen slab and wind them round ");
         case Way::Drizzle:
-            return "Drizzle ";
+            return tr("Drizzle ");
         case Way::Paint:
-            return "Paint ";
+            return tr("Paint ");
         case Way::Spray:
-            return "Spray ";
+            return tr("Spray ");
         case Way::Dust:
-            return with.empty() ? "Dust " : "Dust with " + with + ": ";
+            return with.empty() ? tr("Dust ") : tr("Dust with ") + with + ": ";
         case Way::Stencil:
-            return "Stencil ";
+            return tr("Stencil ");
         case Way::Ribbon:
-            return with.empty() ? "Tie a ribbon round " : "Tie " + with + " round ";
+            return with.empty() ? tr("Tie a ribbon round ") : tr("Tie ") + with + tr(" round ");
     }
     return {};
 }
@@ -244,25 +246,25 @@ Builder::Since Builder::rests(const Round& r, const PieceAnswers& a, size_t i, c
     const int stay = static_cast<int>(std::ceil(s.stay.value / 60));
     if (s.place == coat::Place::Table) {
         Since out = since;
-        for (auto& w : out) w.wait += stay, w.why = "it stands on the table";
+        for (auto& w : out) w.wait += stay, w.why = tr("it stands on the table");
         return out;
     }
-    const int in = task(r, fmt::format("set-in-{}", i), "Into the " + placeName(s.place) + ": " + r.who, "cold",
+    const int in = task(r, fmt::format("set-in-{}", i), tr("Into the ") + placeName(s.place) + ": " + r.who, "cold",
                         minutes("carry", r.pieces), 0);
-    const int out = task(r, fmt::format("set-out-{}", i), "Out of the " + placeName(s.place) + ": " + r.who, "look",
+    const int out = task(r, fmt::format("set-out-{}", i), tr("Out of the ") + placeName(s.place) + ": " + r.who, "look",
                          minutes("look", r.pieces), 0);
     follow(since, in);
-    after(clear_, in, 0, -1, "the shelf is clear");
-    after(in, out, stay, std::max(stay + 15, static_cast<int>(lib_.usual("fridgeMost") / 60)), "it is in the cold");
+    after(clear_, in, 0, -1, tr("the shelf is clear"));
+    after(in, out, stay, std::max(stay + 15, static_cast<int>(lib_.usual("fridgeMost") / 60)), tr("it is in the cold"));
     takePlace(s.place, in, out, a, r.pieces);
-    return {{out, 0, "it has set"}};
+    return {{out, 0, tr("it has set")}};
 }
 
 Builder::Since Builder::fill(const Round& r, const FillStep& f, size_t step, const Since& since) {
     const Filling& filling = *plan_.filling(f.filling);
     const auto [making, first] = fillings_.try_emplace(f.filling, 0);
     if (first)
-        making->second = add({f.filling + "/make-filling", "Make " + lowerFirst(filling.name), "", "finish",
+        making->second = add({f.filling + "/make-filling", tr("Make ") + lowerFirst(filling.name), "", "finish",
                               std::max(1, static_cast<int>(std::ceil(filling.make.value / 60))), 1, 0, 0,
                               filling.egg ? std::vector<std::string>{"raw-egg"} : std::vector<std::string>{}});
     std::vector<std::string> cautions;
@@ -271,18 +273,18 @@ Builder::Since Builder::fill(const Round& r, const FillStep& f, size_t step, con
     size_t layer = 0;
     for (size_t k = 0; k < step; ++k) layer += std::holds_alternative<FillStep>(r.piece.making[k]);
     const int filled = task(r, layer == 0 ? "fill" : fmt::format("fill-{}", layer + 1),
-                            (layer == 0 ? "Fill " : "Fill " + lowerFirst(filling.name) + " into ") + r.who, "finish",
-                            minutes("fill", r.pieces), 0, cautions);
+                            (layer == 0 ? tr("Fill ") : tr("Fill ") + lowerFirst(filling.name) + tr(" into ")) + r.who,
+                            "finish", minutes("fill", r.pieces), 0, cautions);
     after(making->second, filled, static_cast<int>(std::ceil(filling.usableFrom.value / 60)),
-          static_cast<int>(filling.usableTo.value / 60), "the filling's own window");
+          static_cast<int>(filling.usableTo.value / 60), tr("the filling's own window"));
     follow(since, filled);
     if (filling.perishable) perishable_.push_back({filled, r.piece.id});
     if (f.chill.value > 0) {
         SetStep chill;
         chill.stay = f.chill;
-        return rests(r, *known_.piece(r.piece.id), step, chill, {{filled, 0, "it is filled"}});
+        return rests(r, *known_.piece(r.piece.id), step, chill, {{filled, 0, tr("it is filled")}});
     }
-    return {{filled, 0, "the filling is in"}};
+    return {{filled, 0, tr("the filling is in")}};
 }
 
 void Builder::finish(const Piece& piece, const PieceAnswers& a, Since since, const std::string& things) {
@@ -314,7 +316,7 @@ void Builder::keepCold(const Round& r, const PieceAnswers& a, const Since& since
         if (piece == r.piece.id) filled.push_back(task);
     if (filled.empty()) return;
     const int most = static_cast<int>(lib_.usual("fillingMost") / 60);
-    const char* why = "a perishable filling does not wait long";
+    const char* why = tr("a perishable filling does not wait long");
     const auto waits = [&](int until) {
         for (const int task : filled) {
             after(task, until, 0, most, why);
@@ -333,9 +335,9 @@ void Builder::keepCold(const Round& r, const PieceAnswers& a, const Since& since
     waits(serving());
     for (size_t i = first; i < net_.lags.size(); ++i) net_.lags[i].choice = choice;
     const size_t cold = net_.lags.size();
-    const int in = task(r, "chill-in", "Back into the fridge: " + r.who, "cold", minutes("carry", r.pieces), 0);
+    const int in = task(r, "chill-in", tr("Back into the fridge: ") + r.who, "cold", minutes("carry", r.pieces), 0);
     const int out =
-        task(r, "chill-out", "Out of the fridge for the table: " + r.who, "look", minutes("carry", r.pieces), 0);
+        task(r, "chill-out", tr("Out of the fridge for the table: ") + r.who, "look", minutes("carry", r.pieces), 0);
     for (const int t : {in, out})
         net_.tasks[static_cast<size_t>(t)].choice = choice, net_.tasks[static_cast<size_t>(t)].mode = 1;
     for (const auto& s : since) {  // at once, or when it is dry
@@ -343,9 +345,9 @@ void Builder::keepCold(const Round& r, const PieceAnswers& a, const Since& since
         net_.lags.back().soft = true;
     }
     waits(in);
-    after(clear_, in, 0, -1, "the shelf is clear");
-    after(in, out, 0, -1, "it stays cold");
-    after(out, serving(), 0, static_cast<int>(lib_.usual("servedWithin") / 60), "it comes cold to the table");
+    after(clear_, in, 0, -1, tr("the shelf is clear"));
+    after(in, out, 0, -1, tr("it stays cold"));
+    after(out, serving(), 0, static_cast<int>(lib_.usual("servedWithin") / 60), tr("it comes cold to the table"));
     net_.lags.back().soft = true;
     for (size_t i = cold; i < net_.lags.size(); ++i) net_.lags[i].choice = choice, net_.lags[i].mode = 1;
     takePlace(coat::Place::Fridge, in, out, a, r.pieces);
@@ -356,11 +358,11 @@ void Builder::keepCold(const Round& r, const PieceAnswers& a, const Since& since
 void Builder::washUp() {
     if (serve_ < 0 || draws_.empty()) return;
     const int wash =
-        add({"wash-up", "Pour what is left out to set, wash up", "", "finish", minutes("washUp", 1), 1, 0, 0, {}});
+        add({"wash-up", tr("Pour what is left out to set, wash up"), "", "finish", minutes("washUp", 1), 1, 0, 0, {}});
     std::set<int> using_;
     for (const auto& d : draws_)
-        if (using_.insert(d.task).second) after(d.task, wash, 0, -1, "the pots are no longer needed");
-    after(wash, serving(), 0, -1, "the kitchen is clean");
+        if (using_.insert(d.task).second) after(d.task, wash, 0, -1, tr("the pots are no longer needed"));
+    after(wash, serving(), 0, -1, tr("the kitchen is clean"));
 }
 
 void Builder::serveLast() {
@@ -381,7 +383,8 @@ void Builder::serveLast() {
 }
 
 int Builder::serving() {
-    if (serve_ < 0) serve_ = add({"ready", "Ready: a last look at everything", "", "finish", 1, 1, 0, 0, {"allergen"}});
+    if (serve_ < 0)
+        serve_ = add({"ready", tr("Ready: a last look at everything"), "", "finish", 1, 1, 0, 0, {"allergen"}});
     return serve_;
 }
 

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 
@@ -48,14 +49,14 @@ std::vector<DayWay> dayWays(const Plan& plan, const material::Library& lib, cons
     const auto& k = plan.kitchen;
     if (k.shelves < 8)
         add(
-            "shelf", k.shelves == 1 ? "a second shelf" : "one more shelf", [](Plan& p) { ++p.kitchen.shelves; },
+            "shelf", k.shelves == 1 ? tr("a second shelf") : tr("one more shelf"), [](Plan& p) { ++p.kitchen.shelves; },
             onMoreShelves(plan, known));
     if (k.helpers.size() < 7)
         add(
-            "hands", "one more pair of hands", [](Plan& p) { p.kitchen.helpers.emplace_back(); }, known);
+            "hands", tr("one more pair of hands"), [](Plan& p) { p.kitchen.helpers.emplace_back(); }, known);
     if (std::any_of(k.helpers.begin(), k.helpers.end(), [](const Worker& h) { return !h.from.empty(); }))
         add(
-            "sooner", k.helpers.size() == 1 ? "the helper from the start" : "helpers from the start",
+            "sooner", k.helpers.size() == 1 ? tr("the helper from the start") : tr("helpers from the start"),
             [](Plan& p) {
                 for (auto& h : p.kitchen.helpers) h.from.clear();
             },
@@ -72,7 +73,8 @@ std::vector<DayWay> dayWays(const Plan& plan, const material::Library& lib, cons
         };
         Plan other = plan;
         onBench(other);
-        if (const auto figures = refigure(other)) add("bench", "castings left to set on the bench", onBench, *figures);
+        if (const auto figures = refigure(other))
+            add("bench", tr("castings left to set on the bench"), onBench, *figures);
     }
     if (plan.pieces.size() > 1) {  // without what takes most hands, unless something else stands in it
         std::string heaviest;
@@ -94,7 +96,7 @@ std::vector<DayWay> dayWays(const Plan& plan, const material::Library& lib, cons
             std::erase_if(rest.pieces, [&](const auto& p) { return p->id == heaviest; });
             add(
                 "without/" + heaviest,
-                (piece->count == 1 ? "the " + lowerFirst(piece->name) : plural(lowerFirst(piece->name))),
+                (piece->count == 1 ? say("the {}", lowerFirst(piece->name)) : plural(lowerFirst(piece->name))),
                 [heaviest](Plan& p) { std::erase_if(p.pieces, [&](const Piece& x) { return x.id == heaviest; }); },
                 std::move(rest));
         }

@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/day/builder.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::day {
 namespace {
@@ -56,9 +57,9 @@ void Builder::people() {
         rests(index);
     };
     const auto& k = plan_.kitchen;
-    add(k.cook, "you");
+    add(k.cook, tr("you"));
     for (size_t i = 0; i < k.helpers.size(); ++i)
-        add(k.helpers[i], k.helpers.size() == 1 ? "the helper" : fmt::format("helper {}", i + 1));
+        add(k.helpers[i], k.helpers.size() == 1 ? tr("the helper") : say("helper {}", i + 1));
 }
 
 void Builder::rests(int person) {
@@ -81,7 +82,7 @@ void Builder::rests(int person) {
         if (!hours.empty() && std::none_of(hours.begin(), hours.end(), within)) continue;
         schedule::Task t;
         t.id = fmt::format("rest-{}/{}/rest", person + 1, k);
-        t.title = person == 0 ? "Rest" : "Rest: " + name;
+        t.title = person == 0 ? tr("Rest") : tr("Rest: ") + name;
         t.lane = "rest";
         t.minutes = rest;
         t.skills = schedule::ownSkill(person);

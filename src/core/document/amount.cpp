@@ -2,6 +2,7 @@
 
 #include <fmt/format.h>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 
 namespace uovo {
@@ -25,7 +26,7 @@ tl::expected<void, TypingProblem> readAmount(std::string_view text, bool metricC
         }
     }
     return tl::unexpected(
-        TypingProblem{"Write how much as “120 g”, “80 ml”, “½ cup” or a plain number.", last.position});
+        TypingProblem{tr("Write how much as “120 g”, “80 ml”, “½ cup” or a plain number."), last.position});
 }
 
 std::string amountOf(const Ingredient& in, double factor, UnitSystem units) {

@@ -7,6 +7,7 @@
 #include <nlohmann/json.hpp>
 #include <optional>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 
 namespace uovo {
@@ -95,7 +96,7 @@ std::string shown(const json& v, const std::string& key, const form::Family* fam
                   UnitSystem units) {
     if (v.is_object() && v.contains("text")) return v["text"].get<std::string>();
     const json& figure = v.is_object() && v.contains("si") ? v["si"] : v;
-    if (figure.is_boolean()) return figure.get<bool>() ? "yes" : "no";
+    if (figure.is_boolean()) return figure.get<bool>() ? tr("yes") : tr("no");
     if (figure.is_string()) return figure.get<std::string>();
     if (figure.is_number()) {
         std::optional<Dimension> dimension;
@@ -105,8 +106,8 @@ std::string shown(const json& v, const std::string& key, const form::Family* fam
         return dimension && *dimension != Dimension::Count ? format(figure.get<double>(), *dimension, units)
                                                            : significant(figure.get<double>(), 6);
     }
-    if (figure.is_array()) return fmt::format("{} of them", figure.size());
-    return figure.is_null() ? kMissing : "another";
+    if (figure.is_array()) return say("{} of them", figure.size());
+    return figure.is_null() ? kMissing : tr("another");
 }
 
 class Compare {
@@ -159,7 +160,7 @@ private:
             return out.empty() ? std::string(kMissing) : out;
         };
         const auto mine = steps(a), theirs = steps(b);
-        if (mine != theirs) return found.push_back({at + ": steps", list(mine), list(theirs)});
+        if (mine != theirs) return found.push_back({at + tr(": steps"), list(mine), list(theirs)});
         for (size_t i = 0; i < mine.size(); ++i) {
             step_ = mine[i];
             const auto same = [&](const std::string& s) { return s == mine[i]; };
@@ -211,13 +212,13 @@ std::vector<Difference> differences(const Plan& mine, const Plan& theirs) {
     for (const auto& [name, mesh] : mine.meshes) {
         const auto other = theirs.meshes.find(name);
         if (other != theirs.meshes.end() && (other->second == mesh || *other->second == *mesh)) continue;
-        const auto words = [](const form::Mesh& m) { return fmt::format("{} triangles", m.triangles.size()); };
+        const auto words = [](const form::Mesh& m) { return say("{} triangles", m.triangles.size()); };
         compare.found.push_back(
-            {"model " + name, words(*mesh), other == theirs.meshes.end() ? kMissing : words(*other->second)});
+            {tr("model ") + name, words(*mesh), other == theirs.meshes.end() ? kMissing : words(*other->second)});
     }
     for (const auto& [name, mesh] : theirs.meshes)
         if (!mine.meshes.contains(name))
-            compare.found.push_back({"model " + name, kMissing, fmt::format("{} triangles", mesh->triangles.size())});
+            compare.found.push_back({tr("model ") + name, kMissing, say("{} triangles", mesh->triangles.size())});
     return compare.found;
 }
 

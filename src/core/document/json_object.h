@@ -8,6 +8,7 @@
 
 #include "core/document/limits.h"
 #include "core/document/plan_words.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 
@@ -24,8 +25,8 @@ public:
     Object(const json& j, std::string pointer) : j_(j), pointer_(std::move(pointer)) {
         if (!j.is_object())
             refuse(pointer_.empty()
-                       ? "A plan is an object in braces."
-                       : fmt::format("“{}” must be an object in braces.", pointer_.substr(pointer_.rfind('/') + 1)),
+                       ? tr("A plan is an object in braces.")
+                       : say("“{}” must be an object in braces.", pointer_.substr(pointer_.rfind('/') + 1)),
                    pointer_);
     }
     [[noreturn]] static void refuse(std::string sentence, const std::string& pointer) {
@@ -40,29 +41,28 @@ public:
     std::string at(const char* key) const { return pointer_ + "/" + key; }
     void text(const char* key, std::string& out) {
         if (const json* v = find(key)) {
-            if (!v->is_string()) refuse(fmt::format("“{}” must be a text.", key), at(key));
+            if (!v->is_string()) refuse(say("“{}” must be a text.", key), at(key));
             out = v->get<std::string>();
-            if (out.size() > limits::kText) refuse(fmt::format("“{}” is too long.", key), at(key));
+            if (out.size() > limits::kText) refuse(say("“{}” is too long.", key), at(key));
         }
     }
     void number(const char* key, double& out) {
         if (const json* v = find(key)) {
-            if (!v->is_number()) refuse(fmt::format("“{}” must be a number.", key), at(key));
+            if (!v->is_number()) refuse(say("“{}” must be a number.", key), at(key));
             out = v->get<double>();
         }
     }
     void whole(const char* key, int& out) {
         if (const json* v = find(key)) {
-            if (!v->is_number()) refuse(fmt::format("“{}” must be a whole number.", key), at(key));
+            if (!v->is_number()) refuse(say("“{}” must be a whole number.", key), at(key));
             const double d = v->get<double>();
-            if (d != std::floor(d) || std::abs(d) > 1e9)
-                refuse(fmt::format("“{}” must be a whole number.", key), at(key));
+            if (d != std::floor(d) || std::abs(d) > 1e9) refuse(say("“{}” must be a whole number.", key), at(key));
             out = static_cast<int>(d);
         }
     }
     void yesNo(const char* key, bool& out) {
         if (const json* v = find(key)) {
-            if (!v->is_boolean()) refuse(fmt::format("“{}” must be true or false.", key), at(key));
+            if (!v->is_boolean()) refuse(say("“{}” must be true or false.", key), at(key));
             out = v->get<bool>();
         }
     }
@@ -77,12 +77,12 @@ public:
         const std::string name = pointer.substr(pointer.rfind('/') + 1);
         Object m(v, pointer);
         out = {};
-        if (!v.contains("si")) refuse(fmt::format("“{}” has no “si”.", name), pointer);
+        if (!v.contains("si")) refuse(say("“{}” has no “si”.", name), pointer);
         m.number("si", out.value);
         m.number("spread", out.spread);
         m.text("text", out.typed);
         out.extra = m.extra();
-        if (!(out.spread >= 0)) refuse(fmt::format("The spread of “{}” is below zero.", name), pointer);
+        if (!(out.spread >= 0)) refuse(say("The spread of “{}” is below zero.", name), pointer);
     }
     /// A list of objects, of at most so many; `read` gets each of them.
     template <class F>
@@ -90,7 +90,7 @@ public:
         const json* list = find(key);
         if (!list) return;
         if (!list->is_array() || list->size() > most)
-            refuse(fmt::format("“{}” must be a list, of at most {}.", key, most), at(key));
+            refuse(say("“{}” must be a list, of at most {}.", key, most), at(key));
         for (size_t i = 0; i < list->size(); ++i) {
             Object row((*list)[i], fmt::format("{}/{}", at(key), i));
             read(row);
@@ -107,7 +107,7 @@ public:
             }
         std::string list;
         for (const auto& w : words) list += (list.empty() ? "" : ", ") + std::string(w.word);
-        refuse(fmt::format("“{}” must be one of: {}.", key, list), at(key));
+        refuse(say("“{}” must be one of: {}.", key, list), at(key));
     }
     std::string extra() const {
         json rest = json::object();

@@ -6,6 +6,7 @@
 #include <algorithm>
 
 #include "core/document/plan.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 
 namespace uovo {
@@ -118,7 +119,7 @@ public:
     }
 
 private:
-    void say(const char* id, std::string sentence, size_t step, Making repaired = {}) {
+    void tell(const char* id, std::string sentence, size_t step, Making repaired = {}) {
         out_.push_back({id, std::move(sentence), step, std::move(repaired)});
     }
     template <class S>
@@ -139,9 +140,9 @@ private:
         if (std::any_of(m_.begin(), m_.begin() + static_cast<std::ptrdiff_t>(i), shapes)) return;
         for (size_t k = i + 1; k < m_.size(); ++k)
             if (shapes(m_[k]))
-                return say("nothing-yet",
-                           fmt::format("There is nothing yet: {} comes once it is made.", lowerFirst(stepName(s))), i,
-                           moved(m_, i, k, true));
+                return tell("nothing-yet",
+                            say("There is nothing yet: {} comes once it is made.", lowerFirst(stepName(s))), i,
+                            moved(m_, i, k, true));
     }
 
     /// A former is left before what needs a bare piece, and after what needs the former.
@@ -152,31 +153,31 @@ private:
         const bool bare =
             is<TrimStep>(s) || is<JoinStep>(s) || is<StoreStep>(s) || (is<FillStep>(s) && piece_.overBalloon());
         if (i < *release && bare)
-            say("release-first",
-                piece_.overBalloon() && is<FillStep>(s)
-                    ? "The balloon is still in it: let it out before anything goes in."
-                    : fmt::format("{} comes once it is off its former.", stepName(s)),
-                i, moved(m_, i, *release, true));
+            tell("release-first",
+                 piece_.overBalloon() && is<FillStep>(s)
+                     ? tr("The balloon is still in it: let it out before anything goes in.")
+                     : say("{} comes once it is off its former.", stepName(s)),
+                 i, moved(m_, i, *release, true));
         const auto* coat = std::get_if<PlannedCoat>(&s);
         const bool former = is<CastStep>(s) || (coat && coat->way != coat::Way::Press && coat->way != coat::Way::Brush);
         if (i > *release && former)
-            say("former-gone",
-                "Its former is off by then: this is done before. Only a rim can still be pressed in, or a place "
-                "brushed.",
-                i, moved(m_, i, *release, false));
+            tell("former-gone",
+                 tr("Its former is off by then: this is done before. Only a rim can still be pressed in, or a place "
+                    "brushed."),
+                 i, moved(m_, i, *release, false));
     }
 
     /// Nothing goes into what is closed; a lid waits for its filling.
     void intoSomething(size_t i) {
         if (is<FillStep>(m_[i])) {
             if (const auto join = first<JoinStep>(); join && *join < i && piece_.closedByJoining())
-                say("closed", "It is closed by then: it is filled before it is put together.", i,
-                    moved(m_, *join, i, true));
+                tell("closed", tr("It is closed by then: it is filled before it is put together."), i,
+                     moved(m_, *join, i, true));
             if (const auto lid = first<LidStep>(); lid && *lid < i)
-                say("lid-waits", "The lid is on by then: it waits for its filling.", i, moved(m_, *lid, i, true));
+                tell("lid-waits", tr("The lid is on by then: it waits for its filling."), i, moved(m_, *lid, i, true));
         }
         if (is<LidStep>(m_[i]) && !first<FillStep>())
-            say("lid-alone", "A lid is poured on a filling, and there is none.", i, without(m_, i));
+            tell("lid-alone", tr("A lid is poured on a filling, and there is none."), i, without(m_, i));
     }
 
     /// What stands in chocolate or sticks to it finds it soft.
@@ -191,21 +192,21 @@ private:
         if (const auto* top = std::get_if<TopStep>(&m_[i]); top && i > 0) {
             TopStep glued = *top;
             glued.when = TopStep::When::Glued;
-            say("soft", "The chocolate under it has set by then: glue it on, or strew it on a fresh coat.", i,
-                changed(m_, i, glued));
+            tell("soft", tr("The chocolate under it has set by then: glue it on, or strew it on a fresh coat."), i,
+                 changed(m_, i, glued));
         } else {
-            say("soft", "There is nothing soft for it to stand in: it goes in right after what is poured.", i,
-                onto ? moved(m_, i, *onto, true) : Making{});
+            tell("soft", tr("There is nothing soft for it to stand in: it goes in right after what is poured."), i,
+                 onto ? moved(m_, i, *onto, true) : Making{});
         }
     }
 
     /// What is boxed is left alone; what does not keep goes back into the cold.
     void after(size_t i) {
         if (const auto store = first<StoreStep>(); store && i > *store && !atTable(m_[i]) && !is<StoreStep>(m_[i]))
-            say("put-away", fmt::format("It is put away by then: {} comes before.", stepName(m_[i])), i,
-                moved(m_, *store, i, true));
+            tell("put-away", say("It is put away by then: {} comes before.", stepName(m_[i])), i,
+                 moved(m_, *store, i, true));
         if (const auto serve = first<ServeStep>(); serve && i > *serve && !atTable(m_[i]))
-            say("served", "It is eaten by then.", i, moved(m_, *serve, i, true));
+            tell("served", tr("It is eaten by then."), i, moved(m_, *serve, i, true));
         const auto* store = std::get_if<StoreStep>(&m_[i]);
         if (!store || store->where == StoreStep::Where::Fridge) return;
         for (const auto& s : m_)
@@ -213,9 +214,9 @@ private:
                 if (const Filling* f = plan_.filling(fill->filling); f && f->perishable && !fill->served) {
                     StoreStep cold = *store;
                     cold.where = StoreStep::Where::Fridge;
-                    say("perishable",
-                        fmt::format("{} does not keep in a box in the room: it goes back into the fridge.", f->name), i,
-                        changed(m_, i, cold));
+                    tell("perishable",
+                         say("{} does not keep in a box in the room: it goes back into the fridge.", f->name), i,
+                         changed(m_, i, cold));
                     return;
                 }
     }
@@ -232,18 +233,18 @@ private:
         };
         constexpr double kSeen = 0.02;  // a difference that is none
         if (light(*now) > light(*before) + kSeen)
-            say("light-first", "Light colours come before dark ones: a light one does not cover.", i,
-                moved(m_, i, i - 1, false));
+            tell("light-first", tr("Light colours come before dark ones: a light one does not cover."), i,
+                 moved(m_, i, i - 1, false));
     }
 
     /// Steps that this shape has no use for.
     void useless(size_t i) {
         if (is<PlannedCoat>(m_[i]) && !piece_.couldBeCoated())
-            say("solid", "It is cast full or shaped: there is no wall for a coat to make.", i, without(m_, i));
+            tell("solid", tr("It is cast full or shaped: there is no wall for a coat to make."), i, without(m_, i));
         if (is<FillStep>(m_[i]) && (piece_.roundSomething() || piece_.family().body == form::Body::Modeled))
-            say("full", "It is not hollow: nothing is filled into it.", i, without(m_, i));
+            tell("full", tr("It is not hollow: nothing is filled into it."), i, without(m_, i));
         if (is<JoinStep>(m_[i]) && piece_.family().body != form::Body::Compound && !piece_.closedByJoining())
-            say("one-part", "It is of one part: there is nothing to put together.", i, without(m_, i));
+            tell("one-part", tr("It is of one part: there is nothing to put together."), i, without(m_, i));
     }
 
     /// What the chocolate goes round is there before it.
@@ -252,13 +253,13 @@ private:
         if (!in || in->what != InsertStep::What::Core) return;
         for (size_t k = 0; k < i; ++k)
             if (is<PlannedCoat>(m_[k]) || is<CastStep>(m_[k]))
-                return say("core-first", "It is dipped or bound: it is there before the chocolate.", i,
-                           moved(m_, i, k, false));
+                return tell("core-first", tr("It is dipped or bound: it is there before the chocolate."), i,
+                            moved(m_, i, k, false));
     }
 
     /// What is done once.
     void twice(size_t i) {
-        if (doneBefore(m_, i)) say("twice", fmt::format("{} is done once.", stepName(m_[i])), i, without(m_, i));
+        if (doneBefore(m_, i)) tell("twice", say("{} is done once.", stepName(m_[i])), i, without(m_, i));
     }
 
     const Piece& piece_;
@@ -361,19 +362,19 @@ std::vector<OrderBreak> orderBreaks(const Piece& piece, const Plan& plan, const 
 
 std::string stepName(const Step& step) {
     struct {
-        std::string operator()(const PlannedCoat&) const { return "A coat"; }
-        std::string operator()(const CastStep&) const { return "Casting"; }
-        std::string operator()(const InsertStep&) const { return "Something in it"; }
-        std::string operator()(const TopStep&) const { return "A topping"; }
-        std::string operator()(const SetStep&) const { return "Setting"; }
-        std::string operator()(const ReleaseStep&) const { return "Taking it off its former"; }
-        std::string operator()(const TrimStep&) const { return "Trimming"; }
-        std::string operator()(const JoinStep&) const { return "Putting it together"; }
-        std::string operator()(const FillStep&) const { return "Filling it"; }
-        std::string operator()(const LidStep&) const { return "A lid"; }
-        std::string operator()(const DecorateStep&) const { return "Decorating"; }
-        std::string operator()(const StoreStep&) const { return "Putting it away"; }
-        std::string operator()(const ServeStep&) const { return "Serving"; }
+        std::string operator()(const PlannedCoat&) const { return tr("A coat"); }
+        std::string operator()(const CastStep&) const { return tr("Casting"); }
+        std::string operator()(const InsertStep&) const { return tr("Something in it"); }
+        std::string operator()(const TopStep&) const { return tr("A topping"); }
+        std::string operator()(const SetStep&) const { return tr("Setting"); }
+        std::string operator()(const ReleaseStep&) const { return tr("Taking it off its former"); }
+        std::string operator()(const TrimStep&) const { return tr("Trimming"); }
+        std::string operator()(const JoinStep&) const { return tr("Putting it together"); }
+        std::string operator()(const FillStep&) const { return tr("Filling it"); }
+        std::string operator()(const LidStep&) const { return tr("A lid"); }
+        std::string operator()(const DecorateStep&) const { return tr("Decorating"); }
+        std::string operator()(const StoreStep&) const { return tr("Putting it away"); }
+        std::string operator()(const ServeStep&) const { return tr("Serving"); }
     } name;
     return std::visit(name, step);
 }

@@ -8,6 +8,7 @@
 #include <vector>
 
 #include "core/coat/coats.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 
@@ -38,12 +39,12 @@ struct CastStep {
 struct InsertStep {
     enum class What { Stick, Biscuit, Thing, Piece, Core };
     What what = What::Stick;
-    std::string name = "Stick";  ///< in a person's words; of a piece its id says
-    std::string piece;           ///< id of another piece (What::Piece)
-    int each = 1;                ///< so many in one
-    Measure mass = 0.001;        ///< kg of one; of a piece its grams say
-    std::string allergens;       ///< as a person says them
-    std::string item;            ///< key of the part of a compound that it goes into; empty: the whole
+    std::string name = tr("Stick");  ///< in a person's words; of a piece its id says
+    std::string piece;               ///< id of another piece (What::Piece)
+    int each = 1;                    ///< so many in one
+    Measure mass = 0.001;            ///< kg of one; of a piece its grams say
+    std::string allergens;           ///< as a person says them
+    std::string item;                ///< key of the part of a compound that it goes into; empty: the whole
     std::string extra;
     bool operator==(const InsertStep&) const = default;
 };

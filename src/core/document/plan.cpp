@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 #include <tuple>
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 
@@ -137,16 +138,17 @@ FillStep& Plan::fillWith(Piece& piece, const std::string& id) {
 
 std::string Plan::freshFilling() {
     Filling f;
-    f.name = "Filling";
+    f.name = tr("Filling");
     for (int k = 2; std::any_of(fillings.begin(), fillings.end(), [&](const Filling& o) { return o.name == f.name; });
          ++k)
-        f.name = fmt::format("Filling {}", k);
+        f.name = say("Filling {}", k);
     return keep(std::move(f));
 }
 
 tl::expected<material::Coating, Problem> coatingOf(const Piece& piece, const Plan& plan, const material::Library& lib) {
     const material::Chocolate* c = lib.find(piece.chocolate);
-    if (!c) return tl::unexpected(Problem{"There is no chocolate “" + piece.chocolate + "” here.", "chocolate"});
+    if (!c)
+        return tl::unexpected(Problem{tr("There is no chocolate “") + piece.chocolate + tr("” here."), "chocolate"});
     const auto own = plan.own.find(c->figuresAs());
     return material::coating(*c, piece.temper, piece.thinner, piece.thinnerShare,
                              own == plan.own.end() ? material::OwnFigures{} : own->second, lib.physics);
@@ -186,7 +188,7 @@ InsertStep usualCore(const Piece& piece) {
     InsertStep core;
     core.what = InsertStep::What::Core;
     const bool dipped = piece.couldBeCoated();
-    core.name = dipped ? "Strawberry" : "Almonds";
+    core.name = dipped ? tr("Strawberry") : tr("Almonds");
     core.mass = dipped ? 0.018 : 0.009;
     core.allergens = dipped ? "" : "almonds";
     return core;
@@ -195,7 +197,7 @@ InsertStep usualCore(const Piece& piece) {
 Piece newPiece(const Plan& plan, const std::string& family) {
     const form::Family* f = form::family(family);
     if (f && f->meridian) {
-        Piece p = f->former == form::Former::Balloon ? named(plan, "bowl", "Bowl") : named(plan, "cup", "Cup");
+        Piece p = f->former == form::Former::Balloon ? named(plan, "bowl", tr("Bowl")) : named(plan, "cup", tr("Cup"));
         p.shape = form::usual(family);
         p.count = 6;
         PlannedCoat c;
@@ -209,7 +211,7 @@ Piece newPiece(const Plan& plan, const std::string& family) {
         p.complete();
         return p;
     }
-    Piece p = named(plan, family, f ? f->shortName() : "Part");
+    Piece p = named(plan, family, f ? f->brief : tr("Part"));
     p.shape = form::usual(family);
     p.count = f && f->body == form::Body::Compound ? 1 : 4;
     if (p.roundSomething()) {

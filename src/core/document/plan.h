@@ -11,6 +11,7 @@
 #include "core/form/part.h"
 #include "core/material/colour.h"
 #include "core/material/material.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/clock.h"
 #include "core/shell/snap.h"
 #include "core/temper/temper_plan.h"
@@ -256,7 +257,7 @@ struct Computed {
 
 struct Plan {
     std::vector<shell::SnapBar> snaps;  ///< bars that were broken to measure a chocolate
-    std::string name = "New plan";
+    std::string name = tr("New plan");
     std::string deadline = "2026-01-01T21:30";  ///< local time the pieces are ready, minutes
     UnitSystem units = UnitSystem::Metric;
     bool metricCup = false;

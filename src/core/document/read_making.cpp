@@ -1,5 +1,6 @@
 // Steps of a making read from JSON.
 #include "core/document/json_object.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 
@@ -14,14 +15,14 @@ PlannedCoat readCoat(Object& o) {
     o.word("where", c.where, kWheres);
     if (const json* spots = o.find("spots")) {
         if (!spots->is_array() || spots->size() > limits::kSpots)
-            Object::refuse(fmt::format("“spots” must be a list of places, at most {}.", limits::kSpots), o.at("spots"));
+            Object::refuse(say("“spots” must be a list of places, at most {}.", limits::kSpots), o.at("spots"));
         for (const auto& s : *spots) {
             if (!s.is_array() || s.size() != 4 ||
                 !std::all_of(s.begin(), s.end(), [](const json& v) { return v.is_number(); }))
-                Object::refuse("A spot has a place, three numbers, and its strokes.", o.at("spots"));
+                Object::refuse(tr("A spot has a place, three numbers, and its strokes."), o.at("spots"));
             c.spots.push_back({{s[0].get<double>(), s[1].get<double>(), s[2].get<double>()}, s[3].get<double>()});
             if (!(c.spots.back().weight > 0 && c.spots.back().weight < 1e6))
-                Object::refuse("A spot is stroked more than never.", o.at("spots"));
+                Object::refuse(tr("A spot is stroked more than never."), o.at("spots"));
         }
     }
     o.measure("fill", c.fill);
@@ -80,9 +81,9 @@ JoinStep readJoin(Object& o) {
     JoinStep s;
     if (const json* order = o.find("order")) {
         if (!order->is_array() || order->size() > limits::kItems)
-            Object::refuse(fmt::format("“order” must be a list of parts, at most {}.", limits::kItems), o.at("order"));
+            Object::refuse(say("“order” must be a list of parts, at most {}.", limits::kItems), o.at("order"));
         for (const auto& key : *order) {
-            if (!key.is_string()) Object::refuse("“order” names parts by their keys.", o.at("order"));
+            if (!key.is_string()) Object::refuse(tr("“order” names parts by their keys."), o.at("order"));
             s.order.push_back(key.get<std::string>());
         }
     }
@@ -175,7 +176,7 @@ Step readStep(const json& j, const std::string& pointer) {
     }
     std::string list;
     for (const char* s : kSteps) list += (list.empty() ? "" : ", ") + std::string(s);
-    Object::refuse(fmt::format("A step's “do” must be one of: {}.", list), o.at("do"));
+    Object::refuse(say("A step's “do” must be one of: {}.", list), o.at("do"));
 }
 
 }  // namespace uovo

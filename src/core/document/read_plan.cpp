@@ -2,6 +2,7 @@
 #include "core/document/json_lines.h"
 #include "core/document/json_object.h"
 #include "core/quantity/base64.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 namespace {
@@ -35,8 +36,8 @@ Filling readFilling(Object& g) {
 /// How version 1 said the making: coats here, a cast there, a filling with its lid. Read as the steps they are.
 void carryOver(Object& o, Piece& p, Plan& plan) {
     if (const json* coats = o.find("coats")) {
-        if (!coats->is_array()) Object::refuse("“coats” must be a list.", o.at("coats"));
-        if (coats->size() > limits::kSteps / 2) Object::refuse("More than a hundred coats.", o.at("coats"));
+        if (!coats->is_array()) Object::refuse(tr("“coats” must be a list."), o.at("coats"));
+        if (coats->size() > limits::kSteps / 2) Object::refuse(tr("More than a hundred coats."), o.at("coats"));
         for (size_t i = 0; i < coats->size(); ++i) {
             Object c((*coats)[i], fmt::format("{}/{}", o.at("coats"), i));
             p.making.push_back(readCoat(c));
@@ -70,11 +71,11 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
     Object o(j, pointer);
     Piece p;
     o.text("id", p.id);
-    if (p.id.empty()) Object::refuse("A piece needs an “id”.", pointer);
+    if (p.id.empty()) Object::refuse(tr("A piece needs an “id”."), pointer);
     o.text("name", p.name);
     o.whole("count", p.count);
     const json* former = o.find("former");
-    if (!former) Object::refuse("A piece needs a “former”.", pointer);
+    if (!former) Object::refuse(tr("A piece needs a “former”."), pointer);
     Object f(*former, o.at("former"));
     p.shape = readPart(f, readKind(f));
     p.shapeExtra = f.extra();
@@ -106,7 +107,7 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
     if (const json* photo = o.find("photo")) {
         const auto bytes =
             photo->is_string() ? fromBase64(photo->get_ref<const std::string&>(), limits::kPhoto) : std::nullopt;
-        if (!bytes) Object::refuse("“photo” is no picture in base 64, or too large.", o.at("photo"));
+        if (!bytes) Object::refuse(tr("“photo” is no picture in base 64, or too large."), o.at("photo"));
         p.photo.bytes = std::make_shared<const std::string>(*bytes);
     }
     o.number("survives", p.survives);
@@ -127,8 +128,7 @@ Piece readPiece(const json& j, const std::string& pointer, int version, Plan& pl
         carryOver(o, p, plan);
     } else if (const json* making = o.find("making")) {
         if (!making->is_array() || making->size() > limits::kSteps)
-            Object::refuse(fmt::format("“making” must be a list of steps, at most {}.", limits::kSteps),
-                           o.at("making"));
+            Object::refuse(say("“making” must be a list of steps, at most {}.", limits::kSteps), o.at("making"));
         for (size_t i = 0; i < making->size(); ++i)
             p.making.push_back(readStep((*making)[i], fmt::format("{}/making/{}", pointer, i)));
     }
@@ -183,7 +183,7 @@ void readKitchen(Object& o, Kitchen& out) {
     k.whole("hands", hands);
     k.text("helpersFrom", helper.from);
     if (hands < 1 || hands > 1 + static_cast<int>(limits::kHelpers))
-        Object::refuse("Between one and eight pairs of hands.", k.at("hands"));
+        Object::refuse(tr("Between one and eight pairs of hands."), k.at("hands"));
     if (out.helpers.empty()) out.helpers.assign(static_cast<size_t>(hands - 1), helper);
     out.extra = k.extra();
 }
@@ -193,7 +193,7 @@ void readCounts(Object& o, const char* key, std::map<std::string, int>& out, siz
     const json* all = o.find(key);
     if (!all) return;
     Object list(*all, o.at(key));
-    if (all->size() > most) Object::refuse(fmt::format("“{}” names more than {}.", key, most), o.at(key));
+    if (all->size() > most) Object::refuse(say("“{}” names more than {}.", key, most), o.at(key));
     for (const auto& [id, value] : all->items()) list.whole(id.c_str(), out[id]);
 }
 
@@ -215,9 +215,9 @@ void readDay(Object& o, DayWish& out) {
     });
     if (const json* done = d.find("done")) {
         if (!done->is_array() || done->size() > limits::kSteps * limits::kPieces)
-            Object::refuse("“done” must be a list of steps.", d.at("done"));
+            Object::refuse(tr("“done” must be a list of steps."), d.at("done"));
         for (const auto& id : *done) {
-            if (!id.is_string()) Object::refuse("“done” must be a list of steps.", d.at("done"));
+            if (!id.is_string()) Object::refuse(tr("“done” must be a list of steps."), d.at("done"));
             out.done.push_back(id.get<std::string>());
         }
     }
@@ -247,7 +247,7 @@ void readOwn(Object& o, Plan& p) {
             Object f(figures, "/own/" + id);
             for (const auto& [name, value] : figures.items()) {
                 if (!value.is_number())
-                    Object::refuse(fmt::format("“{}” must be a number.", name), fmt::format("/own/{}/{}", id, name));
+                    Object::refuse(say("“{}” must be a number.", name), fmt::format("/own/{}/{}", id, name));
                 p.own[id].values[name] = value.get<double>();
             }
         }
@@ -258,7 +258,7 @@ void readOwn(Object& o, Plan& p) {
             Object f(figures, "/ownFrom/" + id);
             for (const auto& [name, words] : figures.items()) {
                 if (!words.is_string())
-                    Object::refuse(fmt::format("“{}” must be a text.", name), fmt::format("/ownFrom/{}/{}", id, name));
+                    Object::refuse(say("“{}” must be a text.", name), fmt::format("/ownFrom/{}/{}", id, name));
                 if (p.own.contains(id) && p.own[id].values.contains(name))
                     p.own[id].from[name] = words.get<std::string>().substr(0, 300);
             }
@@ -327,16 +327,16 @@ Plan readPlanObject(const json& root) {
     Object o(root, "");
     std::string format;
     o.text("format", format);
-    if (format != "uovo-plan") Object::refuse("This is JSON, but not a plan of Uovo: “format” is not “uovo-plan”.", "");
+    if (format != "uovo-plan")
+        Object::refuse(tr("This is JSON, but not a plan of Uovo: “format” is not “uovo-plan”."), "");
     int version = 0;
     o.whole("version", version);
     if (version > kPlanVersion)
         Object::refuse(
-            fmt::format(
-                "This plan was written by a newer Uovo (format {}, this one reads up to {}). It was left untouched.",
+            say("This plan was written by a newer Uovo (format {}, this one reads up to {}). It was left untouched.",
                 version, kPlanVersion),
             "/version");
-    if (version < 1) Object::refuse("The plan has no “version”.", "");
+    if (version < 1) Object::refuse(tr("The plan has no “version”."), "");
     Plan p;
     o.text("name", p.name);
     o.text("deadline", p.deadline);
@@ -352,7 +352,7 @@ Plan readPlanObject(const json& root) {
         o.rows("fillings", limits::kFillings, [&](Object& f) {
             Filling x = readFilling(f);
             x.extra = f.extra();
-            if (x.id.empty() || p.filling(x.id)) Object::refuse("A filling needs an “id” of its own.", f.at("id"));
+            if (x.id.empty() || p.filling(x.id)) Object::refuse(tr("A filling needs an “id” of its own."), f.at("id"));
             p.fillings.push_back(std::move(x));
         });
         o.rows("toppings", limits::kFillings, [&](Object& t) {
@@ -364,26 +364,25 @@ Plan readPlanObject(const json& root) {
             t.text("allergens", x.allergens);
             t.number("price", x.price);
             x.extra = t.extra();
-            if (x.id.empty() || p.topping(x.id)) Object::refuse("A topping needs an “id” of its own.", t.at("id"));
+            if (x.id.empty() || p.topping(x.id)) Object::refuse(tr("A topping needs an “id” of its own."), t.at("id"));
             p.toppings.push_back(std::move(x));
         });
     }
     if (const json* pieces = o.find("pieces")) {
-        if (!pieces->is_array()) Object::refuse("“pieces” must be a list.", "/pieces");
+        if (!pieces->is_array()) Object::refuse(tr("“pieces” must be a list."), "/pieces");
         if (pieces->size() > limits::kPieces)
-            Object::refuse(fmt::format("More than {} kinds of pieces.", limits::kPieces), "/pieces");
+            Object::refuse(say("More than {} kinds of pieces.", limits::kPieces), "/pieces");
         for (size_t i = 0; i < pieces->size(); ++i) {
             p.pieces.push_back(readPiece((*pieces)[i], fmt::format("/pieces/{}", i), version, p));
             for (size_t k = 0; k < i; ++k)
                 if (p.pieces[k].id == p.pieces[i].id)
-                    Object::refuse("Two pieces share the id “" + p.pieces[i].id + "”.",
+                    Object::refuse(tr("Two pieces share the id “") + p.pieces[i].id + "”.",
                                    fmt::format("/pieces/{}/id", i));
         }
     }
     if (const json* meshes = o.find("meshes")) {
         Object list(*meshes, "/meshes");
-        if (meshes->size() > limits::kModels)
-            Object::refuse(fmt::format("More than {} models.", limits::kModels), "/meshes");
+        if (meshes->size() > limits::kModels) Object::refuse(say("More than {} models.", limits::kModels), "/meshes");
         for (const auto& [name, mesh] : meshes->items())
             p.meshes[name] = readMesh(mesh, "/meshes/" + name, p.meshExtras[name]);
         std::erase_if(p.meshExtras, [](const auto& e) { return e.second.empty(); });
@@ -395,7 +394,7 @@ Plan readPlanObject(const json& root) {
             const json* of = c.find(key);
             if (!of) return;
             Object each(*of, c.at(key));
-            if (of->size() > limits::kPieces) Object::refuse("More figures than pieces.", c.at(key));
+            if (of->size() > limits::kPieces) Object::refuse(tr("More figures than pieces."), c.at(key));
             for (const auto& [id, value] : of->items()) each.number(id.c_str(), out[id]);
         };
         figures("mass", p.computed.mass);
@@ -421,8 +420,8 @@ void weigh(const std::string& text) {
         if (c == ',') ++values;
         if (c == '[' || c == '{') values += 8, ++depth;
         if (c == ']' || c == '}') --depth;
-        if (depth > limits::kDepth) throw Refusal{"The file is nested too deeply to be a plan.", ""};
-        if (values > limits::kValues) throw Refusal{"The file holds more than a plan can.", ""};
+        if (depth > limits::kDepth) throw Refusal{tr("The file is nested too deeply to be a plan."), ""};
+        if (values > limits::kValues) throw Refusal{tr("The file holds more than a plan can."), ""};
     }
 }
 
@@ -430,10 +429,10 @@ void weigh(const std::string& text) {
 
 tl::expected<Plan, Problem> readPlan(const std::string& text) {
     if (text.size() > limits::kBytes)
-        return tl::unexpected(Problem{
-            fmt::format("This file is too large to be a plan: plans have at most {} MB.", limits::kBytes / 1'000'000)});
+        return tl::unexpected(
+            Problem{say("This file is too large to be a plan: plans have at most {} MB.", limits::kBytes / 1'000'000)});
     if (text.find_first_not_of(" \t\r\n") == std::string::npos)
-        return tl::unexpected(Problem{"The file is empty.", "", 1});
+        return tl::unexpected(Problem{tr("The file is empty."), "", 1});
     json root;
     try {
         weigh(text);
@@ -441,11 +440,11 @@ tl::expected<Plan, Problem> readPlan(const std::string& text) {
     } catch (const nlohmann::json::parse_error& e) {
         const int line = lineOfByte(text, e.byte);
         const bool cut = e.byte >= text.size();
-        return tl::unexpected(Problem{cut ? fmt::format("The file breaks off in line {}: it was cut short.", line)
-                                          : fmt::format("The file is damaged in line {}: this is not JSON.", line),
+        return tl::unexpected(Problem{cut ? say("The file breaks off in line {}: it was cut short.", line)
+                                          : say("The file is damaged in line {}: this is not JSON.", line),
                                       "", line});
     } catch (const nlohmann::json::exception&) {
-        return tl::unexpected(Problem{"The file holds a number that is too large, or a text that is not UTF-8."});
+        return tl::unexpected(Problem{tr("The file holds a number that is too large, or a text that is not UTF-8.")});
     } catch (const Refusal& r) {
         return tl::unexpected(Problem{r.sentence});
     }
@@ -453,10 +452,9 @@ tl::expected<Plan, Problem> readPlan(const std::string& text) {
         return readPlanObject(root);
     } catch (const Refusal& r) {
         const int line = lineOfPointer(text, r.pointer);
-        return tl::unexpected(
-            Problem{line > 0 ? fmt::format("Line {}: {}", line, r.sentence) : r.sentence, r.pointer, line});
+        return tl::unexpected(Problem{line > 0 ? say("Line {}: {}", line, r.sentence) : r.sentence, r.pointer, line});
     } catch (const nlohmann::json::exception&) {
-        return tl::unexpected(Problem{"The file holds something that a plan cannot hold."});
+        return tl::unexpected(Problem{tr("The file holds something that a plan cannot hold.")});
     }
 }
 

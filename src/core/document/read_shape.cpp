@@ -1,21 +1,22 @@
 // Shapes read from JSON: families with their figures, assemblies, models.
 #include "core/document/json_object.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 namespace {
 
 std::vector<form::Loop> readLoops(const json& list, const std::string& pointer) {
     std::vector<form::Loop> loops;
-    if (!list.is_array()) Object::refuse("“points” must be a list of lists of points.", pointer);
+    if (!list.is_array()) Object::refuse(tr("“points” must be a list of lists of points."), pointer);
     size_t all = 0;
     for (const auto& loop : list) {
         loops.emplace_back();
-        if (!loop.is_array()) Object::refuse("“points” must be a list of lists of points.", pointer);
+        if (!loop.is_array()) Object::refuse(tr("“points” must be a list of lists of points."), pointer);
         for (const auto& p : loop) {
             if (!p.is_array() || p.size() != 2 || !p[0].is_number() || !p[1].is_number())
-                Object::refuse("A point is a pair of numbers.", pointer);
+                Object::refuse(tr("A point is a pair of numbers."), pointer);
             loops.back().push_back({p[0].get<double>(), p[1].get<double>()});
-            if (++all > limits::kOutlinePoints) Object::refuse("More than 20 000 points.", pointer);
+            if (++all > limits::kOutlinePoints) Object::refuse(tr("More than 20 000 points."), pointer);
         }
     }
     return loops;
@@ -27,7 +28,7 @@ void readItems(Object& o, form::Part& p) {
         const json* list = row.find(key);
         if (!list) return;
         if (!list->is_array() || list->size() != 3)
-            Object::refuse(fmt::format("“{}” must be a list of three.", key), row.at(key));
+            Object::refuse(say("“{}” must be a list of three.", key), row.at(key));
         for (size_t i = 0; i < 3; ++i) Object::readMeasure((*list)[i], fmt::format("{}/{}", row.at(key), i), out[i]);
     };
     o.rows("items", limits::kItems, [&](Object& row) {
@@ -35,11 +36,11 @@ void readItems(Object& o, form::Part& p) {
         row.text("key", item.key);
         row.text("name", item.name);
         const json* former = row.find("former");
-        if (!former) Object::refuse("A part of an assembly needs a “former”.", row.at("former"));
+        if (!former) Object::refuse(tr("A part of an assembly needs a “former”."), row.at("former"));
         Object f(*former, row.at("former"));
         const std::string kind = readKind(f);
         if (form::family(kind)->body == form::Body::Compound)
-            Object::refuse("A part of an assembly is not itself put together.", f.at("kind"));
+            Object::refuse(tr("A part of an assembly is not itself put together."), f.at("kind"));
         item.part = readPart(f, kind);
         item.partExtra = f.extra();
         three(row, "at", item.at);
@@ -69,7 +70,7 @@ std::string readKind(Object& former) {
     std::string kind;
     former.text("kind", kind);
     if (!form::family(kind))
-        Object::refuse("The former's “kind” must be a family this program knows; “" + kind + "” is none.",
+        Object::refuse(tr("The former's “kind” must be a family this program knows; “") + kind + tr("” is none."),
                        former.at("kind"));
     return kind;
 }
@@ -113,11 +114,10 @@ std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& poi
     const auto numbers = [&](const json* list, const char* what, size_t most) {
         if (!list || !list->is_array() || list->size() % 3 ||
             !std::all_of(list->begin(), list->end(), [](const json& v) { return v.is_number(); }))
-            Object::refuse(fmt::format("“{}” of a model must be a list of numbers, three at a time.", what), pointer);
+            Object::refuse(say("“{}” of a model must be a list of numbers, three at a time.", what), pointer);
         if (list->size() > 3 * most)
-            Object::refuse(
-                fmt::format("A model has {} {}; {} at most are kept in a plan.", list->size() / 3, what, most),
-                pointer);
+            Object::refuse(say("A model has {} {}; {} at most are kept in a plan.", list->size() / 3, what, most),
+                           pointer);
     };
     numbers(points, "points", 3 * limits::kModelTriangles);  // each triangle with corners of its own
     numbers(triangles, "triangles", limits::kModelTriangles);
@@ -129,14 +129,14 @@ std::shared_ptr<const form::Mesh> readMesh(const json& j, const std::string& poi
         const form::Vec3& p = mesh->points.back();
         if (!(std::abs(p.x) < limits::kFarthest && std::abs(p.y) < limits::kFarthest &&
               std::abs(p.z) < limits::kFarthest))
-            Object::refuse("A corner of a model lies farther off than a hundred metres.", pointer);
+            Object::refuse(tr("A corner of a model lies farther off than a hundred metres."), pointer);
     }
     for (size_t i = 0; i < triangles->size(); i += 3) {
         form::Triangle t{};
         for (size_t k = 0; k < 3; ++k) {
             const double v = (*triangles)[i + k].get<double>();
             if (!(v >= 0 && v < static_cast<double>(mesh->points.size())) || v != std::floor(v))
-                Object::refuse("A triangle of a model names a corner that does not exist.", pointer);
+                Object::refuse(tr("A triangle of a model names a corner that does not exist."), pointer);
             t[k] = static_cast<int>(v);
         }
         mesh->triangles.push_back(t);

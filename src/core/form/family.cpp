@@ -5,6 +5,7 @@
 #include <algorithm>
 
 #include "core/form/outline.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 
 namespace uovo::form {
@@ -285,13 +286,30 @@ const Choice* Family::choice(const std::string& key) const {
     return nullptr;
 }
 
-std::string Family::shortName() const {
-    const std::string until = name.substr(0, std::min(name.find(" in a "), name.find(" cut by ")));
-    return until.substr(0, until.find(','));
+void eachText(Family& family, const std::function<void(std::string&)>& visit) {
+    for (auto* text : {&family.name, &family.brief, &family.group, &family.when, &family.measure}) visit(*text);
+    for (auto& f : family.fields) visit(f.name), visit(f.before);
+    for (auto& c : family.choices) visit(c.name);
+}
+
+const std::vector<Family>& familiesInEnglish() {
+    static const std::vector<Family> all = [] {
+        auto made = make();
+        for (auto& f : made) {
+            f.brief = f.name.substr(0, std::min(f.name.find(" in a "), f.name.find(" cut by ")));
+            f.brief = f.brief.substr(0, f.brief.find(','));
+        }
+        return made;
+    }();
+    return all;
 }
 
 const std::vector<Family>& families() {
-    static const std::vector<Family> all = make();
+    static const std::vector<Family> all = [] {
+        auto told = familiesInEnglish();
+        for (auto& f : told) eachText(f, [](std::string& text) { text = tr(text); });
+        return told;
+    }();
     return all;
 }
 

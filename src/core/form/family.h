@@ -1,5 +1,6 @@
 // The families of formers and parts: what a person measures to define one, and when to choose it.
 #pragma once
+#include <functional>
 #include <optional>
 #include <string>
 #include <vector>
@@ -91,15 +92,19 @@ struct Family {
 
     const Field* field(const std::string& key) const;
     const Choice* choice(const std::string& key) const;
-    /// Its name without what it is made in: "Half ball" of "Half ball in a mold".
-    std::string shortName() const;
+    std::string brief = {};  ///< its name without what it is made in: "Half ball" of "Half ball in a mold"
 };
 
 /// Id of an assembly of one's own: its items and joints say what it is (part.h).
 inline constexpr const char* kAssembly = "assembly";
 inline constexpr const char* kOpening = "opening";  ///< key of the figure of a hole that is melted into a closed shell
 
+/// All of them, told in the language of the cook.
 const std::vector<Family>& families();
+/// The same in English, as words are looked for in them.
+const std::vector<Family>& familiesInEnglish();
+/// Shows each displayed text of a family to `visit`, which may change it.
+void eachText(Family& family, const std::function<void(std::string&)>& visit);
 /// Null when there is no such family.
 const Family* family(const std::string& id);
 

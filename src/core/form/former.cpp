@@ -2,6 +2,7 @@
 
 #include <cmath>
 #include <numbers>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -15,11 +16,11 @@ tl::unexpected<Problem> refuseFormer(std::string sentence, std::string field) {
 }
 
 tl::expected<void, Problem> within(double v, double low, double high, const char* what, const char* field) {
-    if (!std::isfinite(v)) return refuseFormer(std::string(what) + " is not a number.", field);
+    if (!std::isfinite(v)) return refuseFormer(std::string(what) + tr(" is not a number."), field);
     if (v < low || v > high)
-        return refuseFormer(
-            std::string(what) + " is " + inMm(v) + "; it must be between " + inMm(low) + " and " + inMm(high) + ".",
-            field);
+        return refuseFormer(std::string(what) + tr(" is ") + inMm(v) + tr("; it must be between ") + inMm(low) +
+                                tr(" and ") + inMm(high) + ".",
+                            field);
     return {};
 }
 
@@ -39,14 +40,14 @@ Meridian pear(double R, double a, double e, double end, Side side) {
 }
 
 tl::expected<void, Problem> check(const Balloon& b) {
-    if (auto ok = within(b.girth.value, 0.05, 2.0, "The girth", "girth"); !ok) return ok;
-    if (auto ok = within(b.length.value, 0.02, 0.8, "The length", "length"); !ok) return ok;
+    if (auto ok = within(b.girth.value, 0.05, 2.0, tr("The girth"), "girth"); !ok) return ok;
+    if (auto ok = within(b.length.value, 0.02, 0.8, tr("The length"), "length"); !ok) return ok;
     if (!(b.pear.value >= 0 && b.pear.value <= 0.3))
-        return refuseFormer("Pear-shape goes from 0 % (an even egg) to 30 %.", "pear");
+        return refuseFormer(tr("Pear-shape goes from 0 % (an even egg) to 30 %."), "pear");
     const double wide = b.girth.value / pi;
     if (b.length.value < 0.6 * wide || b.length.value > 3.5 * wide)
-        return refuseFormer("A balloon " + inMm(wide) + " wide and " + inMm(b.length.value) +
-                                " long does not exist; check girth and length.",
+        return refuseFormer(tr("A balloon ") + inMm(wide) + tr(" wide and ") + inMm(b.length.value) +
+                                tr(" long does not exist; check girth and length."),
                             "length");
     return {};
 }
@@ -63,15 +64,15 @@ double pearRadius(double girth, double e) {
 tl::expected<Meridian, Problem> meridian(const Balloon& b) {
     if (auto ok = check(b); !ok) return tl::unexpected(ok.error());
     const double dip = b.dip.value, a = b.length.value / 2;
-    if (!std::isfinite(dip)) return refuseFormer("The dip depth is not a number.", "dip");
-    if (dip < 0.005) return refuseFormer("Dip at least 5 mm deep.", "dip");
+    if (!std::isfinite(dip)) return refuseFormer(tr("The dip depth is not a number."), "dip");
+    if (dip < 0.005) return refuseFormer(tr("Dip at least 5 mm deep."), "dip");
     if (dip >= b.length.value)
-        return refuseFormer("The dip is " + inMm(dip) + " deep, but the balloon is only " + inMm(b.length.value) +
-                                " long; keep the knot out of the chocolate.",
+        return refuseFormer(tr("The dip is ") + inMm(dip) + tr(" deep, but the balloon is only ") +
+                                inMm(b.length.value) + tr(" long; keep the knot out of the chocolate."),
                             "dip");
     if (dip > 0.9 * b.length.value)
-        return refuseFormer("Dip at most " + inMm(0.9 * b.length.value) + " deep, so that there is an end to hold.",
-                            "dip");
+        return refuseFormer(
+            tr("Dip at most ") + inMm(0.9 * b.length.value) + tr(" deep, so that there is an end to hold."), "dip");
     return pear(pearRadius(b.girth.value, b.pear.value), a, b.pear.value, std::acos(1 - dip / a), Side::Outside);
 }
 
@@ -81,27 +82,30 @@ tl::expected<Meridian, Problem> wholeMeridian(const Balloon& b) {
 }
 
 tl::expected<Meridian, Problem> meridian(const Cup& c) {
-    if (auto ok = within(c.baseDiameter.value, 0.01, 0.4, "The base", "baseDiameter"); !ok)
+    if (auto ok = within(c.baseDiameter.value, 0.01, 0.4, tr("The base"), "baseDiameter"); !ok)
         return tl::unexpected(ok.error());
-    if (auto ok = within(c.topDiameter.value, 0.01, 0.5, "The top", "topDiameter"); !ok)
+    if (auto ok = within(c.topDiameter.value, 0.01, 0.5, tr("The top"), "topDiameter"); !ok)
         return tl::unexpected(ok.error());
-    if (auto ok = within(c.height.value, 0.005, 0.4, "The height", "height"); !ok) return tl::unexpected(ok.error());
+    if (auto ok = within(c.height.value, 0.005, 0.4, tr("The height"), "height"); !ok)
+        return tl::unexpected(ok.error());
     if (c.topDiameter.value < c.baseDiameter.value)
-        return refuseFormer("The cup is narrower at the top than at the base; the chocolate would be trapped in it.",
-                            "topDiameter");
+        return refuseFormer(
+            tr("The cup is narrower at the top than at the base; the chocolate would be trapped in it."),
+            "topDiameter");
     const double rb = c.baseDiameter.value / 2, rt = c.topDiameter.value / 2, h = c.height.value;
     const double slope = std::atan2(rt - rb, h);  // from the vertical
     const double turn = pi / 2 - slope;           // floor to wall
     const double rc = std::isfinite(c.corner.value) ? c.corner.value : 0;
     const double tangent = rc * std::tan(turn / 2);  // length the fillet takes from floor and wall
     if (rc < 0 || tangent > 0.8 * rb || tangent > 0.5 * h)
-        return refuseFormer("The corner radius does not fit into this cup.", "corner");
+        return refuseFormer(tr("The corner radius does not fit into this cup."), "corner");
     const double fill = c.fillLine.value;
-    if (!std::isfinite(fill)) return refuseFormer("The fill line is not a number.", "fillLine");
+    if (!std::isfinite(fill)) return refuseFormer(tr("The fill line is not a number."), "fillLine");
     if (fill > h * (1 + 1e-9))
-        return refuseFormer("The fill line is above the rim, which is " + inMm(h) + " high.", "fillLine");
+        return refuseFormer(tr("The fill line is above the rim, which is ") + inMm(h) + tr(" high."), "fillLine");
     const double cornerTop = tangent * std::cos(slope);
-    if (fill < cornerTop + 0.003) return refuseFormer("Coat the wall at least a little above the corner.", "fillLine");
+    if (fill < cornerTop + 0.003)
+        return refuseFormer(tr("Coat the wall at least a little above the corner."), "fillLine");
     Meridian m(Side::Inside);
     const double floorEnd = rb - tangent;
     m.add([=](double u) { return CurvePoint{floorEnd * u, 0, floorEnd, 0, 0, 0}; });

@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "core/material/material.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -10,12 +11,12 @@ namespace {
 struct Glue {
     const char *words, *strength, *hold, *bears;
 };
-constexpr Glue kGlues[]{{"melted chocolate", "jointAsIs", "holdAsIs", "glueBears"},
+constexpr Glue kGlues[]{{trLater("melted chocolate"), "jointAsIs", "holdAsIs", "glueBears"},
                         {kScored, "jointScored", "holdScored", "glueBears"},
-                        {"melted edges", "jointMelted", "holdMelted", "glueBears"},
-                        {"glue and cold spray", "jointSprayed", "holdSprayed", "bearsSprayed"},
-                        {"modeling chocolate", "jointCollar", "holdCollar", "modeledRests"},
-                        {"icing or syrup", "jointIcing", "holdIcing", "bearsIcing"}};
+                        {trLater("melted edges"), "jointMelted", "holdMelted", "glueBears"},
+                        {trLater("glue and cold spray"), "jointSprayed", "holdSprayed", "bearsSprayed"},
+                        {trLater("modeling chocolate"), "jointCollar", "holdCollar", "modeledRests"},
+                        {trLater("icing or syrup"), "jointIcing", "holdIcing", "bearsIcing"}};
 
 const Glue& glueOf(const std::string& words) {
     const auto* g = std::find_if(std::begin(kGlues), std::end(kGlues), [&](const Glue& x) { return words == x.words; });

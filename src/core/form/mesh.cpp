@@ -9,6 +9,7 @@
 
 #include "core/form/outline.h"
 #include "core/form/sets.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -145,23 +146,19 @@ MeshReport inspect(const Mesh& m) {
 }
 
 std::string inWords(const MeshReport& r) {
-    if (r.triangles == 0) return "There is no surface in it.";
+    if (r.triangles == 0) return tr("There is no surface in it.");
     std::string s;
     const auto add = [&](const std::string& words) { s += (s.empty() ? "" : " ") + words; };
-    const auto edges = [](size_t n) { return n == 1 ? std::string("One edge") : fmt::format("{} edges", n); };
     if (r.openEdges)
-        add(fmt::format("It has holes: {} {} a triangle on one side only.", edges(r.openEdges),
-                        r.openEdges == 1 ? "has" : "have"));
+        add(sayMany("It has holes: {} edge has a triangle on one side only.",
+                    "It has holes: {} edges have a triangle on one side only.", int(r.openEdges)));
     if (r.crowdedEdges)
-        add(fmt::format("{} {} shared by more than two triangles.", edges(r.crowdedEdges),
-                        r.crowdedEdges == 1 ? "is" : "are"));
+        add(sayMany("{} edge is shared by more than two triangles.", "{} edges are shared by more than two triangles.",
+                    int(r.crowdedEdges)));
     if (r.flipped)
-        add(fmt::format("{} {} between triangles that face opposite ways.", edges(r.flipped),
-                        r.flipped == 1 ? "lies" : "lie"));
-    if (r.degenerate)
-        add(fmt::format("{} {} no area.",
-                        r.degenerate == 1 ? "One triangle" : fmt::format("{} triangles", r.degenerate),
-                        r.degenerate == 1 ? "has" : "have"));
+        add(sayMany("{} edge lies between triangles that face opposite ways.",
+                    "{} edges lie between triangles that face opposite ways.", int(r.flipped)));
+    if (r.degenerate) add(sayMany("{} triangle has no area.", "{} triangles have no area.", int(r.degenerate)));
     return s;
 }
 

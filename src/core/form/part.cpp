@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/form/part_builders.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 
@@ -79,7 +80,7 @@ Cup cupOf(const Part& p) {
 
 tl::expected<Meridian, Problem> meridian(const Part& part) {
     const Family* f = family(part.family);
-    if (!f || !f->meridian) return refuse("This shape has no meridian.", "family");
+    if (!f || !f->meridian) return refuse(tr("This shape has no meridian."), "family");
     return f->former == Former::Balloon ? meridian(balloonOf(part)) : meridian(cupOf(part));
 }
 
@@ -108,25 +109,25 @@ Part usual(const std::string& id) {
 
 tl::expected<void, Problem> checkFigure(const Field& field, double v) {
     const auto text = [&](double x) { return format(x, field.dimension, UnitSystem::Metric); };
-    if (!std::isfinite(v)) return refuse(field.name + " is not a number.", field.key);
+    if (!std::isfinite(v)) return refuse(field.name + tr(" is not a number."), field.key);
     if (v < field.low - 1e-9 * std::abs(field.low) || v > field.high + 1e-9 * std::abs(field.high))
-        return refuse(field.name + " is " + text(v) + "; it must be between " + text(field.low) + " and " +
+        return refuse(field.name + tr(" is ") + text(v) + tr("; it must be between ") + text(field.low) + tr(" and ") +
                           text(field.high) + ".",
                       field.key);
     if (field.dimension == Dimension::Count && field.whole && v != std::floor(v))
-        return refuse(field.name + " is a whole number.", field.key);
+        return refuse(field.name + tr(" is a whole number."), field.key);
     return {};
 }
 
 tl::expected<void, Problem> checkFigures(const Part& part) {
     const Family* f = family(part.family);
-    if (!f) return refuse("This program does not know the family “" + part.family + "”.", "family");
+    if (!f) return refuse(tr("This program does not know the family “") + part.family + "”.", "family");
     for (const auto& field : f->fields)
         if (auto ok = checkFigure(field, figure(part, field.key)); !ok && asked(part, field.only)) return ok;
     for (const auto& c : f->choices) {
         const std::string word = choice(part, c.key);
         if (std::find(c.options.begin(), c.options.end(), word) == c.options.end())
-            return refuse(c.name + " cannot be “" + word + "”.", c.key);
+            return refuse(c.name + tr(" cannot be “") + word + "”.", c.key);
     }
     return part.family == kAssembly ? checkItems(part) : tl::expected<void, Problem>{};
 }
@@ -147,7 +148,7 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
     const Family& f = *family(part.family);
     const Values v{part};
     const std::string& id = part.family;
-    Built built = refuse("There is no such family.", "family");
+    Built built = refuse(tr("There is no such family."), "family");
     bool hollow = f.body == Body::Wall;
     if (id == "mesh" || id == "mesh-half") {
         built = buildModel(v, meshes);
@@ -176,7 +177,7 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
     if (f.body == Body::Cast && f.field("core")) {
         built->displaced = v("core");
         if (built->displaced > 0.8 * built->volume)
-            return refuse("The core takes nearly all of the room in the mold.", "core");
+            return refuse(tr("The core takes nearly all of the room in the mold."), "core");
     }
     built->body = hollow ? Body::Wall : f.body == Body::Wall ? Body::Cast : f.body;
     built->outside = f.outside;
@@ -196,7 +197,7 @@ tl::expected<Assembly, Problem> buildOne(const Part& part, const Meshes& meshes,
         if (!inside) return tl::unexpected(inside.error());
         Item thing;
         thing.key = "inside";
-        thing.name = "What is in it";
+        thing.name = tr("What is in it");
         thing.part = part;
         thing.shape = std::move(*inside);
         thing.shape.body = Body::Cast;
@@ -228,7 +229,7 @@ tl::expected<void, Problem> checkBuild(const Part& part, const Meshes& meshes, b
         try {
             return build(part, meshes, kCoarse);
         } catch (const std::exception&) {  // of a library, where a shape is beyond it
-            return refuse("This shape cannot be built; change one of its figures a little.", "family");
+            return refuse(tr("This shape cannot be built; change one of its figures a little."), "family");
         }
     }();
     if (!built) return tl::unexpected(built.error());
@@ -242,8 +243,8 @@ tl::expected<void, Problem> checkBuild(const Part& part, const Meshes& meshes, b
         const auto text = [](double x) { return format(x, Dimension::Length, UnitSystem::Metric); };
         const auto own = part.own.find(item.key);
         const bool whole = built->items.size() == 1;
-        return refuse((whole ? std::string() : item.name + ": ") + "A wall of " + text(s.wall) +
-                          " does not go into it; at most " + text(0.95 * low) + ".",
+        return refuse((whole ? std::string() : item.name + ": ") + tr("A wall of ") + text(s.wall) +
+                          tr(" does not go into it; at most ") + text(0.95 * low) + ".",
                       part.family == kAssembly                                ? "items/" + item.key + "/wall"
                       : own != part.own.end() && own->second.contains("wall") ? "own/" + item.key + "/wall"
                                                                               : "wall");

@@ -7,6 +7,7 @@
 
 #include "core/form/joint.h"
 #include "core/form/part_builders.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 
 namespace uovo::form {
@@ -33,7 +34,7 @@ std::string place(const PartItem& item, const std::string& field) { return "item
 tl::expected<void, Problem> checkItem(const PartItem& item) {
     const Family* f = family(item.part.family);
     if (!f || f->body == Body::Compound)
-        return refuse(fmt::format("{} is of no family that a part can be of.", item.name), "family");
+        return refuse(say("{} is of no family that a part can be of.", item.name), "family");
     Part within = item.part;
     for (const auto& field : f->fields) {
         if (field.dimension != Dimension::Length && field.dimension != Dimension::Volume) continue;
@@ -88,32 +89,33 @@ Detail detailOfItem(const Detail& whole, Body body, size_t items) {
 }
 
 tl::expected<void, Problem> checkItems(const Part& part) {
-    if (part.items.empty()) return refuse("It has no parts yet: add one.", "items");
+    if (part.items.empty()) return refuse(tr("It has no parts yet: add one."), "items");
     for (const auto& item : part.items) {
         if (item.key.empty() || item.key.find('/') != std::string::npos || itemOf(part, item.key) != &item)
-            return refuse(fmt::format("Two parts cannot both be “{}”.", item.key), "items");
+            return refuse(say("Two parts cannot both be “{}”.", item.key), "items");
         if (auto ok = checkItem(item); !ok)
             return refuse(item.name + ": " + ok.error().sentence, place(item, ok.error().where));
         for (size_t i = 0; i < 3; ++i) {
             if (!(std::abs(item.at[i].value) <= kFarOff))
-                return refuse(fmt::format("{} lies more than 2 m from the middle.", item.name),
+                return refuse(say("{} lies more than 2 m from the middle.", item.name),
                               place(item, fmt::format("at/{}", i)));
             if (!(std::abs(item.turn[i].value) <= 360))
-                return refuse(fmt::format("{} is turned by at most 360 degrees.", item.name),
+                return refuse(say("{} is turned by at most 360 degrees.", item.name),
                               place(item, fmt::format("turn/{}", i)));
         }
         for (const double v : item.apart)
             if (!(std::abs(v) <= kFarOff))
-                return refuse("A part is pulled apart by 2 m at most.", place(item, "apart"));
+                return refuse(tr("A part is pulled apart by 2 m at most."), place(item, "apart"));
     }
     for (size_t i = 0; i < part.joints.size(); ++i) {
         const PartJoint& j = part.joints[i];
         if (!itemOf(part, j.a) || !itemOf(part, j.b) || j.a == j.b)
-            return refuse("A joint is between two parts of the assembly.", fmt::format("joints/{}/b", i));
+            return refuse(tr("A joint is between two parts of the assembly."), fmt::format("joints/{}/b", i));
         if (!(j.length.value > 0 && j.length.value <= kLongest))
-            return refuse("A joint is longer than nothing, and 10 m at the most.", fmt::format("joints/{}/length", i));
+            return refuse(tr("A joint is longer than nothing, and 10 m at the most."),
+                          fmt::format("joints/{}/length", i));
         if (const auto known = glues(); !j.glue.empty() && std::ranges::find(known, j.glue) == known.end())
-            return refuse(fmt::format("A joint is not made by “{}”.", j.glue), fmt::format("joints/{}/glue", i));
+            return refuse(say("A joint is not made by “{}”.", j.glue), fmt::format("joints/{}/glue", i));
     }
     return {};
 }
@@ -144,7 +146,7 @@ tl::expected<Assembly, Problem> buildAssembly(const Part& part, const Meshes& me
 
 tl::expected<Part, Problem> opened(const Part& compound, const Meshes& meshes) {
     if (const Family* f = family(compound.family); !f || f->body != Body::Compound)
-        return refuse("Only what is put together can be opened.", "family");
+        return refuse(tr("Only what is put together can be opened."), "family");
     if (compound.family == kAssembly) return compound;
     const auto built = build(compound, meshes, {400, 16});
     if (!built) return tl::unexpected(built.error());
@@ -187,7 +189,7 @@ std::string addItem(Part& assembly, const std::string& id, const Meshes& meshes)
     if (!f || f->body == Body::Compound) return {};
     PartItem item;
     item.key = id;
-    const std::string name = item.name = f->shortName();
+    const std::string name = item.name = f->brief;
     for (int i = 2; itemOf(assembly, item.key); ++i) {
         item.key = fmt::format("{}-{}", id, i);
         item.name = fmt::format("{} {}", name, i);

@@ -6,6 +6,7 @@
 
 #include "core/form/bevel.h"
 #include "core/form/part_builders.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -110,7 +111,7 @@ Pose standing(const Vec3& along, const Vec3& where) { return {along, {0, 0, 1}, 
 
 void basket(Assembler& a, const Values& v) {
     const double top = v("topDiameter"), h = v("height"), w = v("handleWidth"), d = v("handleDepth");
-    a.add("basket", "Basket",
+    a.add("basket", tr("Basket"),
           part("case", {{"baseDiameter", v("baseDiameter")},
                         {"topDiameter", top},
                         {"height", h},
@@ -119,11 +120,11 @@ void basket(Assembler& a, const Values& v) {
                         {"wall", v("wall")}}),
           at(0, 0, 0), {0, 0, 0});
     Pose upright = standing({1, 0, 0}, {0, d / 2, h});
-    a.add("handle", "Handle",
+    a.add("handle", tr("Handle"),
           part("arch", {{"span", top - std::max(v("wall"), 1e-3)}, {"rise", v("rise")}, {"width", w}, {"depth", d}}),
           upright, {0, 0, 0.6 * v("rise")},
           {{"span", "topDiameter"}, {"width", "handleWidth"}, {"depth", "handleDepth"}});
-    a.joint(0, 1, 2 * 2 * (w + d), "both feet of the handle on the rim");
+    a.joint(0, 1, 2 * 2 * (w + d), tr("both feet of the handle on the rim"));
 }
 
 /// A panel whose sides are cut at angles, degrees; its larger face at z = 0.
@@ -160,18 +161,18 @@ void house(Assembler& a, const Values& v) {
                      {-W / 2 - past, h - past * slope}};
     const Bevel corner{mitre ? 45.0 : 0, mitre ? 45.0 : 0, 0, 0};
     if (mitre) {
-        a.add("front", "Front gable", polygon(gable, t, corner), facing({1, 0, 0}, L / 2), {apart, 0, 0});
-        a.add("back", "Back gable", polygon(gable, t, corner), facing({-1, 0, 0}, L / 2), {-apart, 0, 0});
+        a.add("front", tr("Front gable"), polygon(gable, t, corner), facing({1, 0, 0}, L / 2), {apart, 0, 0});
+        a.add("back", tr("Back gable"), polygon(gable, t, corner), facing({-1, 0, 0}, L / 2), {-apart, 0, 0});
         const Loop side{{-L / 2, 0}, {L / 2, 0}, {L / 2, h}, {-L / 2, h}};
         const Bevel wall{45, 45, -pitch, 0};  // its top under the roof
-        a.add("left", "Left wall", polygon(side, t, wall), facing({0, -1, 0}, W / 2), {0, -apart, 0});
-        a.add("right", "Right wall", polygon(side, t, wall), facing({0, 1, 0}, W / 2), {0, apart, 0});
+        a.add("left", tr("Left wall"), polygon(side, t, wall), facing({0, -1, 0}, W / 2), {0, -apart, 0});
+        a.add("right", tr("Right wall"), polygon(side, t, wall), facing({0, 1, 0}, W / 2), {0, apart, 0});
     } else {
-        a.add("front", "Front gable", polygon(gable, t), standing({0, 1, 0}, {L / 2 - t, 0, 0}), {apart, 0, 0});
-        a.add("back", "Back gable", polygon(gable, t), standing({0, 1, 0}, {-L / 2, 0, 0}), {-apart, 0, 0});
+        a.add("front", tr("Front gable"), polygon(gable, t), standing({0, 1, 0}, {L / 2 - t, 0, 0}), {apart, 0, 0});
+        a.add("back", tr("Back gable"), polygon(gable, t), standing({0, 1, 0}, {-L / 2, 0, 0}), {-apart, 0, 0});
         const Loop side{{-L / 2 + t, 0}, {L / 2 - t, 0}, {L / 2 - t, h}, {-L / 2 + t, h}};
-        a.add("left", "Left wall", polygon(side, t), standing({1, 0, 0}, {0, -W / 2 + t, 0}), {0, -apart, 0});
-        a.add("right", "Right wall", polygon(side, t), standing({1, 0, 0}, {0, W / 2, 0}), {0, apart, 0});
+        a.add("left", tr("Left wall"), polygon(side, t), standing({1, 0, 0}, {0, -W / 2 + t, 0}), {0, -apart, 0});
+        a.add("right", tr("Right wall"), polygon(side, t), standing({1, 0, 0}, {0, W / 2, 0}), {0, apart, 0});
     }
     const double c = W / 2 / slant, s = roof / slant;
     // lapped, the right panel ends where its upper edge comes under the left one, which runs past it
@@ -181,19 +182,19 @@ void house(Assembler& a, const Values& v) {
         return Loop{{-L / 2 - over, -over}, {L / 2 + over, -over}, {L / 2 + over, top}, {-L / 2 - over, top}};
     };
     const Bevel ridge{0, 0, mitre ? -pitch : 0, 0};
-    a.add("roof-left", "Left roof", polygon(panel(slant + beyond), t, ridge),
+    a.add("roof-left", tr("Left roof"), polygon(panel(slant + beyond), t, ridge),
           {{1, 0, 0}, {0, c, s}, {0, -s, c}, {0, -W / 2, h}}, {0, -apart, 0.8 * roof});
-    a.add("roof-right", "Right roof", polygon(panel(slant - down), t, ridge),
+    a.add("roof-right", tr("Right roof"), polygon(panel(slant - down), t, ridge),
           {{-1, 0, 0}, {0, -c, s}, {0, s, c}, {0, W / 2, h}}, {0, apart, 0.8 * roof});
     for (const size_t gableAt : {0u, 1u}) {
-        a.joint(gableAt, 2, h, "gable on the left wall");
-        a.joint(gableAt, 3, h, "gable on the right wall");
-        a.joint(gableAt, 4, slant, "left roof on a gable");
-        a.joint(gableAt, 5, slant, "right roof on a gable");
+        a.joint(gableAt, 2, h, tr("gable on the left wall"));
+        a.joint(gableAt, 3, h, tr("gable on the right wall"));
+        a.joint(gableAt, 4, slant, tr("left roof on a gable"));
+        a.joint(gableAt, 5, slant, tr("right roof on a gable"));
     }
     a.joint(4, 5, L + 2 * over, "ridge");
     for (const size_t wall : {2u, 3u})
-        a.joint(wall, wall + 2, L - 2 * t, wall == 2 ? "left roof on its wall" : "right roof on its wall");
+        a.joint(wall, wall + 2, L - 2 * t, wall == 2 ? tr("left roof on its wall") : tr("right roof on its wall"));
     // Room between the panels: under the slopes y(z) of the roof, whose underside runs from eave to ridge.
     const double inside = W - 2 * t;
     a.result().enclosed =
@@ -218,37 +219,37 @@ void tower(Assembler& a, const Values& v) {
         from = -to;
     }
     if (to - from < 2 * t)
-        return a.refuse("So narrow a wall has no face left inside: thinner panels, or wider.", "side");
+        return a.refuse(tr("So narrow a wall has no face left inside: thinner panels, or wider."), "side");
     const double half = mitre ? std::min(kSteepestCut, 180.0 / n) : 0;
     if (mitre && side < 2 * t * std::tan(turn / 2) + t)
-        return a.refuse("So narrow a wall has no face left inside: thinner panels, or wider.", "side");
+        return a.refuse(tr("So narrow a wall has no face left inside: thinner panels, or wider."), "side");
     for (int i = 0; i < n; ++i) {
         const double angle = turn * i;
         const Vec3 out{std::cos(angle), std::sin(angle), 0};
         const Loop panel{{from, 0}, {to, 0}, {to, h}, {from, h}};
-        a.add("wall-" + std::to_string(i + 1), "Wall " + std::to_string(i + 1), polygon(panel, t, {half, half, 0, 0}),
-              facing(out, inradius), out * (0.5 * side));
-        if (i > 0) a.joint(static_cast<size_t>(i - 1), static_cast<size_t>(i), h, "corner");
+        a.add("wall-" + std::to_string(i + 1), tr("Wall ") + std::to_string(i + 1),
+              polygon(panel, t, {half, half, 0, 0}), facing(out, inradius), out * (0.5 * side));
+        if (i > 0) a.joint(static_cast<size_t>(i - 1), static_cast<size_t>(i), h, tr("corner"));
     }
-    a.joint(static_cast<size_t>(n - 1), 0, h, "corner");
+    a.joint(static_cast<size_t>(n - 1), 0, h, tr("corner"));
     Loop ceiling;
     const double R = side / 2 / std::sin(pi / n);
     for (int i = 0; i < n; ++i)
         ceiling.push_back({R * std::cos(2 * pi * (i - 0.5) / n), R * std::sin(2 * pi * (i - 0.5) / n)});
-    a.add("ceiling", "Ceiling", polygon(ceiling, t), at(0, 0, h), {0, 0, 0.4 * h});
+    a.add("ceiling", tr("Ceiling"), polygon(ceiling, t), at(0, 0, h), {0, 0, 0.4 * h});
     const size_t top = static_cast<size_t>(n);
-    for (int i = 0; i < n; ++i) a.joint(static_cast<size_t>(i), top, side, "wall under the ceiling");
-    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}),
+    for (int i = 0; i < n; ++i) a.joint(static_cast<size_t>(i), top, side, tr("wall under the ceiling"));
+    a.add("dome", tr("Dome"), part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}),
           turned(h + t + dome / 2), {0, 0, 0.9 * h}, {{"diameter", "dome"}, {"depth", "dome"}});
-    a.joint(top, top + 1, pi * dome, "dome on the ceiling");
+    a.joint(top, top + 1, pi * dome, tr("dome on the ceiling"));
     if (v("tube") > 0.004) {  // leans out of the dome at 45°
         const double c = std::sqrt(0.5), r = dome / 2;
         const Vec3 axis{c, 0, c};
-        a.add("tube", "Tube",
+        a.add("tube", tr("Tube"),
               part("wrap-tube", {{"diameter", v("tube")}, {"height", v("tubeLength")}, {"wall", v("wall")}}),
               {{c, 0, -c}, {0, 1, 0}, axis, Vec3{0, 0, h + t} + axis * (r - 0.1 * v("tubeLength"))},
               axis * (0.8 * v("tubeLength")) + Vec3{0, 0, 0.9 * h}, {{"diameter", "tube"}, {"height", "tubeLength"}});
-        a.joint(top + 1, top + 2, pi * v("tube"), "tube on the dome");
+        a.joint(top + 1, top + 2, pi * v("tube"), tr("tube on the dome"));
     }
     const double inner = std::max(0.0, inradius - t);  // the panels stand inside their outline
     a.result().enclosed = n * std::tan(pi / n) * inner * inner * h;
@@ -257,7 +258,7 @@ void tower(Assembler& a, const Values& v) {
 void pedestal(Assembler& a, const Values& v) {
     const double stem = v("stem"), t = v("thickness"), collar = 0.55 * v("foot"), dome = v("dome");
     if (v.choice("footIs") == "hollow")  // open below: a cup turned over
-        a.add("foot", "Foot",
+        a.add("foot", tr("Foot"),
               part("case", {{"baseDiameter", 0.55 * v("foot")},
                             {"topDiameter", v("foot")},
                             {"height", stem},
@@ -266,38 +267,38 @@ void pedestal(Assembler& a, const Values& v) {
                             {"wall", v("wall")}}),
               turned(stem), {0, 0, 0}, {{"height", "stem"}, {"topDiameter", "foot"}, {"baseDiameter", "foot"}});
     else
-        a.add("foot", "Foot", part("leg", {{"length", stem}, {"bottom", v("foot")}, {"top", 0.55 * v("foot")}}),
+        a.add("foot", tr("Foot"), part("leg", {{"length", stem}, {"bottom", v("foot")}, {"top", 0.55 * v("foot")}}),
               at(0, 0, 0), {0, 0, 0}, {{"length", "stem"}, {"bottom", "foot"}, {"top", "foot"}});
-    a.add("collar", "Collar",
+    a.add("collar", tr("Collar"),
           part("collar", {{"inside", collar}, {"width", 0.006}, {"height", std::min(0.006, 0.4 * stem)}}),
           at(0, 0, stem - std::min(0.006, 0.4 * stem)), {0, 0, 0.5 * stem},
           {{"inside", "foot"}, {"width", "foot"}, {"height", "stem"}});
-    a.add("disc", "Disc", part("disc", {{"diameter", v("disc")}, {"thickness", t}}), at(0, 0, stem), {0, 0, 1.2 * stem},
-          {{"diameter", "disc"}});
-    a.add("dome", "Dome", part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}),
+    a.add("disc", tr("Disc"), part("disc", {{"diameter", v("disc")}, {"thickness", t}}), at(0, 0, stem),
+          {0, 0, 1.2 * stem}, {{"diameter", "disc"}});
+    a.add("dome", tr("Dome"), part("half-ball", {{"diameter", dome}, {"depth", dome / 2}, {"wall", v("wall")}}),
           turned(stem + t + dome / 2), {0, 0, 2.2 * stem}, {{"diameter", "dome"}, {"depth", "dome"}});
-    a.joint(0, 2, pi * 0.55 * v("foot"), "foot under the disc");
-    a.joint(1, 2, pi * (collar + 0.012), "collar round the foot");
-    a.joint(2, 3, pi * dome, "dome on the disc");
+    a.joint(0, 2, pi * 0.55 * v("foot"), tr("foot under the disc"));
+    a.joint(1, 2, pi * (collar + 0.012), tr("collar round the foot"));
+    a.joint(2, 3, pi * dome, tr("dome on the disc"));
 }
 
 void dipBowl(Assembler& a, const Values& v) {
     const double R = v("diameter") / 2, r = v("small") / 2, D = v("depth"), d = v("smallDepth");
-    a.add("bowl", "Bowl", part("half-ball", {{"diameter", 2 * R}, {"depth", D}, {"wall", v("wall")}}), at(0, 0, 0),
+    a.add("bowl", tr("Bowl"), part("half-ball", {{"diameter", 2 * R}, {"depth", D}, {"wall", v("wall")}}), at(0, 0, 0),
           {0, 0, 0});
-    a.add("dip", "Dip bowl", part("half-ball", {{"diameter", 2 * r}, {"depth", d}, {"wall", v("wall")}}),
+    a.add("dip", tr("Dip bowl"), part("half-ball", {{"diameter", 2 * r}, {"depth", d}, {"wall", v("wall")}}),
           at(R + r, 0, D - d), {0.6 * R, 0, 0}, {{"diameter", "small"}, {"depth", "smallDepth"}});
     // the rims part by s²/2 (1/R + 1/r); glue fills what is narrower than half its fillet
     constexpr double kFills = 0.002;
-    a.joint(0, 1, 2 * std::min(std::sqrt(2 * kFills / (1 / R + 1 / r)), 0.5 * r), "rim to rim, at the side");
+    a.joint(0, 1, 2 * std::min(std::sqrt(2 * kFills / (1 / R + 1 / r)), 0.5 * r), tr("rim to rim, at the side"));
 }
 
 void cupAndSaucer(Assembler& a, const Values& v) {
     const double top = v("topDiameter"), base = v("baseDiameter"), h = v("height"), s = v("saucer"), rise = 0.09 * s,
                  k = v("handle");
-    a.add("saucer", "Saucer", part("half-ball", {{"diameter", s}, {"depth", rise}, {"wall", v("wall")}}), at(0, 0, 0),
-          {0, 0, 0}, {{"diameter", "saucer"}, {"depth", "saucer"}});
-    a.add("cup", "Cup",
+    a.add("saucer", tr("Saucer"), part("half-ball", {{"diameter", s}, {"depth", rise}, {"wall", v("wall")}}),
+          at(0, 0, 0), {0, 0, 0}, {{"diameter", "saucer"}, {"depth", "saucer"}});
+    a.add("cup", tr("Cup"),
           part("case", {{"baseDiameter", base},
                         {"topDiameter", top},
                         {"height", h},
@@ -307,12 +308,12 @@ void cupAndSaucer(Assembler& a, const Values& v) {
           at(0, 0, v("wall")), {0, 0, 0.8 * h});
     const double thick = v("handleThickness"), middle = base / 2 + (top - base) / 2 * 0.55;
     a.add(
-        "handle", "Handle",
+        "handle", tr("Handle"),
         part("clip-handle", {{"span", k}, {"rise", 0.55 * k}, {"thickness", thick}, {"hole", std::min(0.006, thick)}}),
         {{0, 0, 1}, {0, -1, 0}, {1, 0, 0}, {middle, 0, v("wall") + 0.55 * h}}, {0.6 * k, 0, 0.8 * h},
         {{"span", "handle"}, {"rise", "handle"}, {"thickness", "handleThickness"}, {"hole", "handleThickness"}});
-    a.joint(0, 1, pi * base, "cup on its saucer");
-    a.joint(1, 2, 2 * pi * thick, "both ends of the handle");
+    a.joint(0, 1, pi * base, tr("cup on its saucer"));
+    a.joint(1, 2, 2 * pi * thick, tr("both ends of the handle"));
 }
 
 void upright(Assembler& a, const Values& v) {
@@ -326,25 +327,25 @@ void upright(Assembler& a, const Values& v) {
     }
     for (auto& p : loop) p[1] -= low + 0.002;  // two millimetres sit in the base's glue
     shape.points = {loop};
-    a.add("base", "Base", part("disc", {{"diameter", v("base")}, {"thickness", h}}), at(0, 0, 0), {0, 0, 0},
+    a.add("base", tr("Base"), part("disc", {{"diameter", v("base")}, {"thickness", h}}), at(0, 0, 0), {0, 0, 0},
           {{"diameter", "base"}, {"thickness", "baseHeight"}});
-    a.add("shape", "Shape", std::move(shape), standing({1, 0, 0}, {0, t / 2, h}), {0, 0, 0.5 * v("length")});
-    a.joint(0, 1, 2 * (0.3 * v("width") + t), "shape on its base");
+    a.add("shape", tr("Shape"), std::move(shape), standing({1, 0, 0}, {0, t / 2, h}), {0, 0, 0.5 * v("length")});
+    a.joint(0, 1, 2 * (0.3 * v("width") + t), tr("shape on its base"));
 }
 
 void hungBall(Assembler& a, const Values& v) {
     const double d = v("diameter");
-    a.add("lower", "Lower half",
+    a.add("lower", tr("Lower half"),
           part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), at(0, 0, 0),
           {0, 0, -0.4 * d}, {{"depth", "diameter"}});
-    a.add("upper", "Upper half",
+    a.add("upper", tr("Upper half"),
           part("half-ball", {{"diameter", d}, {"depth", d / 2}, {"seam", v("seam")}, {"wall", v("wall")}}), turned(d),
           {0, 0, 0.4 * d}, {{"depth", "diameter"}});
-    a.add("card", "Disc of card", part("disc", {{"diameter", v("card")}, {"thickness", 0.001}}),
+    a.add("card", tr("Disc of card"), part("disc", {{"diameter", v("card")}, {"thickness", 0.001}}),
           at(0, 0, d - v("wall") - 0.001 - 0.02 * d), {0, 0, 0.15 * d}, {{"diameter", "card"}});
     if (a.result().items.size() == 3) a.result().items[2].edible = false;
-    a.joint(0, 1, pi * d, "seam of the halves");
-    a.joint(1, 2, pi * v("card"), "card in the crown");
+    a.joint(0, 1, pi * d, tr("seam of the halves"));
+    a.joint(1, 2, pi * v("card"), tr("card in the crown"));
 }
 
 /// Two halves, the upper turned over on the lower: of one mold, or of two whose openings meet.
@@ -374,7 +375,7 @@ void halves(Assembler& a, const Values& v) {
     };
     const std::string other = v.choice("other");
     const Half lower = half(v.choice("half"), "depth", "water");
-    a.add("lower", "Lower half", lower.part, at(0, 0, 0), {}, lower.from);
+    a.add("lower", tr("Lower half"), lower.part, at(0, 0, 0), {}, lower.from);
     auto& items = a.result().items;
     if (items.empty()) return;
     if (fromFile(v.part)) {  // what closes it is as long and wide as its model
@@ -383,7 +384,7 @@ void halves(Assembler& a, const Values& v) {
         width = size.y;
     }
     const Half upper = other == "the same" ? lower : half(other, "otherDepth", "otherWater");
-    a.add("upper", "Upper half", upper.part, turned(0), {}, upper.from);
+    a.add("upper", tr("Upper half"), upper.part, turned(0), {}, upper.from);
     if (items.size() != 2) return;
     const double low = bounds(items[0].shape.surface).high.z, high = bounds(items[1].shape.surface).high.z;
     items[1].pose = turned(low + high);
@@ -391,11 +392,11 @@ void halves(Assembler& a, const Values& v) {
     items[1].apart = {0, 0, 0.8 * high};
     const double here = items[0].shape.rim, there = items[1].shape.rim;
     if (std::abs(here - there) > kRimsMeet * std::max(here, there) || rimsApart(items[0], items[1]) > kRimsApart)
-        return a.refuse(fmt::format("The rims do not meet: {} round the lower half, {} round the upper one.",
-                                    format(here, Dimension::Length, UnitSystem::Metric),
-                                    format(there, Dimension::Length, UnitSystem::Metric)),
+        return a.refuse(say("The rims do not meet: {} round the lower half, {} round the upper one.",
+                            format(here, Dimension::Length, UnitSystem::Metric),
+                            format(there, Dimension::Length, UnitSystem::Metric)),
                         "other");
-    a.joint(0, 1, std::min(here, there), "seam of the halves");
+    a.joint(0, 1, std::min(here, there), tr("seam of the halves"));
 }
 
 }  // namespace
@@ -423,7 +424,7 @@ tl::expected<Assembly, Problem> buildCompound(const Part& whole, const Meshes& m
     else if (whole.family == "upright") upright(a, v);
     else if (whole.family == "hung-ball") hungBall(a, v);
     else if (whole.family == "halves") halves(a, v);
-    else return refuse("There is no such family.", "family");
+    else return refuse(tr("There is no such family."), "family");
     return a.take();
 }
 

@@ -4,6 +4,7 @@
 
 #include "core/form/mend.h"
 #include "core/form/part_builders.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -78,13 +79,13 @@ Built upTo(const Values& v, double to, const Detail& detail) {
 
 tl::expected<void, Problem> check(const Values& v) {
     if (v("dip") > v("length") * (1 + 1e-9))
-        return refuse(
-            "It is dipped deeper than it is long, " + format(v("length"), Dimension::Length, UnitSystem::Metric) + ".",
-            "dip");
-    if (v("dip") < kLeastDip) return refuse("Dip it a few millimetres at least.", "dip");
+        return refuse(tr("It is dipped deeper than it is long, ") +
+                          format(v("length"), Dimension::Length, UnitSystem::Metric) + ".",
+                      "dip");
+    if (v("dip") < kLeastDip) return refuse(tr("Dip it a few millimetres at least."), "dip");
     const std::string what = v.choice("what");
     if (what != "fruit" && what != "stick" && v("thickness") > v("width"))
-        return refuse("It is thicker than it is wide: turn it round.", "thickness");
+        return refuse(tr("It is thicker than it is wide: turn it round."), "thickness");
     return {};
 }
 
@@ -113,7 +114,7 @@ tl::expected<Meridian, Problem> roundDipped(const Part& part) {
 
 Built buildHeap(const Values& v, const Detail& detail) {
     const double R = v("diameter") / 2, H = v("height");
-    if (H > 2 * R) return refuse("So steep a heap slides apart; make it wider.", "height");
+    if (H > 2 * R) return refuse(tr("So steep a heap slides apart; make it wider."), "height");
     // an upper half ellipsoid on its flat foot, with lumps that leave its volume as it is
     Shape out = roundShape({line(0, 0, R, 0), ellipseArc(R, H, 0, pi / 2, pi)}, 0, detail);
     out.displaced = (1 - v("share")) * out.volume;

@@ -9,6 +9,7 @@
 #include "core/form/cut_field.h"
 #include "core/form/mend.h"
 #include "core/form/part_builders.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -124,11 +125,12 @@ Built waterBody(const Values& v, const char* depthKey, bool original, const Deta
     const double box = outline.area() * D, q = water / box;
     const auto ml = [](double m3) { return format(m3, Dimension::Volume, UnitSystem::Metric); };
     if (q >= 0.985)
-        return refuse("It cannot hold " + ml(water) + ": a straight-walled one of this silhouette holds " + ml(box) +
-                          ". Check the sizes.",
+        return refuse(tr("It cannot hold ") + ml(water) + tr(": a straight-walled one of this silhouette holds ") +
+                          ml(box) + tr(". Check the sizes."),
                       "water");
     if (q <= 0.12)
-        return refuse("It holds much more than " + ml(water) + " at this size and depth. Check the sizes.", "water");
+        return refuse(tr("It holds much more than ") + ml(water) + tr(" at this size and depth. Check the sizes."),
+                      "water");
     const double p = exponentFor(q);
     const Depth face = [p](double s) { return std::pow(s, p); };
     Shape out;
@@ -201,8 +203,8 @@ Built pressedFigure(const Values& v, const Detail& detail) {
     const double chocolate = out->volume - v("insert"), gap = chocolate / out->area;
     const auto text = [](double x) { return format(x, Dimension::Length, UnitSystem::Metric); };
     if (gap < kLeastGap)
-        return refuse(fmt::format("The insert leaves a gap of {}; chocolate flows into one of {} at least.",
-                                  text(std::max(0.0, gap)), text(kLeastGap)),
+        return refuse(say("The insert leaves a gap of {}; chocolate flows into one of {} at least.",
+                          text(std::max(0.0, gap)), text(kLeastGap)),
                       "insert");
     out->surface = between(out->surface, v("depth"), std::cbrt(v("insert") / out->volume));
     out->hollow = v("insert");
@@ -227,7 +229,7 @@ Built domedCast(const std::string& name, double L, double W, double D, double p,
 /// Half an egg on its side: rings across its long axis, each a half circle and the straight line that closes it.
 Built eggHalf(const Values& v, const Detail& detail) {
     const double L = v("length"), W = v("width"), e = v("pear"), R = pearRadius(pi * W, e), a = L / 2;
-    if (L < W) return refuse("An egg is longer than it is wide.", "width");
+    if (L < W) return refuse(tr("An egg is longer than it is wide."), "width");
     const auto radius = [=](double t) { return R * std::sin(t) * (1 + e * std::cos(t)); };
     Shape out;
     std::vector<double> ts{0}, arc{0};
@@ -269,7 +271,7 @@ Built eggHalf(const Values& v, const Detail& detail) {
     o.mark = [](double t, size_t) { return t < 0.625 ? Mark::Wall : Mark::Lid; };
     out.surface = loft(rings, o);
     out.seam = out.rim;
-    if (v("seam") > 0.25 * W) return refuse("The land does not fit into the half egg.", "seam");
+    if (v("seam") > 0.25 * W) return refuse(tr("The land does not fit into the half egg."), "seam");
     out.land = v("seam");
     out.seamAt = {0, 0, W / 2};
     out.seamNormal = {0, 0, 1};

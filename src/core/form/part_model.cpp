@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/form/part_builders.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -32,7 +33,7 @@ double levelArea(const Mesh& m, double z, double within, std::vector<bool>* whic
 
 Built buildModel(const Values& v, const Meshes& meshes) {
     const auto it = meshes.find(v.part.mesh);
-    if (it == meshes.end() || !it->second) return refuse("Choose a model file for this figure.", "mesh");
+    if (it == meshes.end() || !it->second) return refuse(tr("Choose a model file for this figure."), "mesh");
     Shape s;
     s.surface = *it->second;
     const double k = v("scale");
@@ -41,13 +42,12 @@ Built buildModel(const Values& v, const Meshes& meshes) {
     const double largest = std::max({size.x, size.y, size.z});
     const auto text = [](double m) { return format(m, Dimension::Length, UnitSystem::Metric); };
     if (!(largest <= kLargest))
-        return refuse(fmt::format("The figure would be {} large; at most {}.", text(largest), text(kLargest)), "scale");
+        return refuse(say("The figure would be {} large; at most {}.", text(largest), text(kLargest)), "scale");
     if (!(largest >= kSmallest))
-        return refuse(fmt::format("The figure would be {} large; at least {}.", text(largest), text(kSmallest)),
-                      "scale");
+        return refuse(say("The figure would be {} large; at least {}.", text(largest), text(kSmallest)), "scale");
     s.volume = volume(s.surface);
     if (!(s.volume > 1e-6 * largest * largest * largest))
-        return refuse("The figure has no inside, or is inside out.", "mesh");
+        return refuse(tr("The figure has no inside, or is inside out."), "mesh");
     s.area = s.areaLow = s.areaHigh = area(s.surface);
     s.exact = false;
     return s;
@@ -66,7 +66,7 @@ Built halfOf(Shape s) {
     const double opening = levelArea(s.surface, top, within, &flat);
     const double seen = std::abs(signedArea(footprint(s.surface, top + 1)));
     if (opening < kLeastOpening * seen)
-        return refuse("A half has one flat side, above or below; this model has none.", "mesh");
+        return refuse(tr("A half has one flat side, above or below; this model has none."), "mesh");
     s.surface.marks.assign(s.surface.triangles.size(), Mark::Wall);
     for (size_t i = 0; i < flat.size(); ++i)
         if (flat[i]) s.surface.marks[i] = Mark::Lid;

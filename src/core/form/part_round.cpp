@@ -4,6 +4,7 @@
 
 #include "core/form/mend.h"
 #include "core/form/part_builders.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -78,11 +79,11 @@ Built frustumMold(const Values& v, const Detail& detail) {
     const double rb = v("baseDiameter") / 2, rt = v("topDiameter") / 2, h = v("height"), d = v("fluteDepth") / 2;
     const int n = static_cast<int>(std::lround(v("flutes")));
     if (rt < rb)
-        return refuse("The mold is narrower at the top than at the base: the shell would be caught in it.",
+        return refuse(tr("The mold is narrower at the top than at the base: the shell would be caught in it."),
                       "topDiameter");
-    if (n > 0 && n < 3) return refuse("Either no flutes or at least three.", "flutes");
-    if (n > 0 && d > 0.4 * rb) return refuse("The flutes are deeper than the pan allows.", "fluteDepth");
-    if (n > 0 && d > pi * rb / n * 2) return refuse("So many flutes cannot be so deep.", "fluteDepth");
+    if (n > 0 && n < 3) return refuse(tr("Either no flutes or at least three."), "flutes");
+    if (n > 0 && d > 0.4 * rb) return refuse(tr("The flutes are deeper than the pan allows."), "fluteDepth");
+    if (n > 0 && d > pi * rb / n * 2) return refuse(tr("So many flutes cannot be so deep."), "fluteDepth");
     const auto flat = [d](double from, double to) { return [=](double u) { return d * (from + (to - from) * u); }; };
     std::vector<Stretch> s{line(0, 0, rb, 0), line(rb, 0, rt, h), line(rt, h, 0, h, Mark::Lid)};
     if (n > 0 && d > 0) s = {waving(s[0], flat(0, 1)), waving(s[1], flat(1, 1)), waving(s[2], flat(1, 0))};
@@ -93,21 +94,21 @@ Built frustumMold(const Values& v, const Detail& detail) {
 
 Built profileBody(const Values& v, bool closed, const Detail& detail) {
     if (v.part.points.empty() || v.part.points[0].size() < 2)
-        return refuse("Draw at least two points of the profile.", "points");
+        return refuse(tr("Draw at least two points of the profile."), "points");
     const Loop& p = v.part.points[0];
     for (const auto& q : p)
         if (!(q[0] >= 0 && q[0] < 1 && std::abs(q[1]) < 2))
-            return refuse("A point of the profile lies left of the axis, or a metre away.", "points");
+            return refuse(tr("A point of the profile lies left of the axis, or a metre away."), "points");
     Loop whole = p;
     if (whole.front()[0] > 1e-6) whole.insert(whole.begin(), {0, whole.front()[1]});
     const bool lid = whole.back()[0] > 1e-6;
     if (lid) whole.push_back({0, whole.back()[1]});
     whole.front()[0] = whole.back()[0] = 0;
     for (size_t i = 1; i + 1 < whole.size(); ++i)
-        if (whole[i][0] <= 1e-6) return refuse("The profile touches its axis in the middle.", "points");
+        if (whole[i][0] <= 1e-6) return refuse(tr("The profile touches its axis in the middle."), "points");
     Loop ring = whole;  // with the axis it must be a simple polygon
-    if (crossesItself({ring})) return refuse("The profile crosses itself.", "points");
-    if (signedArea(ring) < 0) return refuse("Draw the profile from its lowest point up.", "points");
+    if (crossesItself({ring})) return refuse(tr("The profile crosses itself."), "points");
+    if (signedArea(ring) < 0) return refuse(tr("Draw the profile from its lowest point up."), "points");
     std::vector<Stretch> s;
     for (size_t i = 0; i + 1 < whole.size(); ++i)
         s.push_back(line(whole[i][0], whole[i][1], whole[i + 1][0], whole[i + 1][1],
@@ -119,7 +120,7 @@ Built profileBody(const Values& v, bool closed, const Detail& detail) {
     if (closed) {  // two halves joined along a plane through the axis
         out.seam = perimeter(whole) - std::abs(whole.back()[1] - whole.front()[1]);
         out.seam *= 2;
-        if (v("seam") > 0.5 * widest) return refuse("The edge at the seam does not fit into the figure.", "seam");
+        if (v("seam") > 0.5 * widest) return refuse(tr("The edge at the seam does not fit into the figure."), "seam");
         out.land = v("seam");
         out.seamNormal = {0, 1, 0};
     }
@@ -194,7 +195,7 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     if (family == "half-ball") {
         const double R = v("diameter") / 2, D = v("depth");
         const double land = v("seam");
-        if (land > 0.5 * std::min(R, D)) return refuse("The land does not fit into the half ball.", "seam");
+        if (land > 0.5 * std::min(R, D)) return refuse(tr("The land does not fit into the half ball."), "seam");
         const double gusset = gussetRow(land - v("wall"), R), foot = pi / 2 - gusset / D;
         std::vector<Stretch> wall{ellipseArc(R, D, D, 0, foot), ellipseArc(R, D, D, foot, pi / 2),
                                   line(R, D, 0, D, Mark::Lid)};
@@ -210,7 +211,7 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         const double R = v("diameter") / 2, D = v("depth"), d = v("fluteDepth") / 2;
         const int n = static_cast<int>(std::lround(v("flutes")));
         if (d > 0.35 * R)
-            return refuse("The flutes are deeper than the dome allows; its radius is " +
+            return refuse(tr("The flutes are deeper than the dome allows; its radius is ") +
                               format(R, Dimension::Length, UnitSystem::Metric) + ".",
                           "fluteDepth");
         std::vector<Stretch> s{ellipseArc(R, D, D, 0, pi / 2), line(R, D, 0, D, Mark::Lid)};
@@ -227,10 +228,10 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     if (family == "figure-lathe") return profileBody(v, true, detail);
     if (family == "ball") {
         const double R = v("diameter") / 2, opening = v(kOpening) / 2;
-        if (opening > 0.9 * R) return refuse("The opening is as wide as the ball.", kOpening);
-        if (v("seam") > 0.5 * R) return refuse("The edge at the seam does not fit into the ball.", "seam");
+        if (opening > 0.9 * R) return refuse(tr("The opening is as wide as the ball."), kOpening);
+        if (v("seam") > 0.5 * R) return refuse(tr("The edge at the seam does not fit into the ball."), "seam");
         const double land = v("seam"), end = opening > 1e-5 ? pi - std::asin(opening / R) : pi;
-        if (R - R * std::cos(end) < R + land) return refuse("The opening reaches down to the seam land.", kOpening);
+        if (R - R * std::cos(end) < R + land) return refuse(tr("The opening reaches down to the seam land."), kOpening);
         const double gusset = gussetRow(land - v("wall"), R);
         std::vector<Stretch> s;
         double from = 0;  // rows end at the seam and where the wall begins to widen
@@ -249,9 +250,9 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         return out;
     }
     if (family == "egg") {
-        if (v("length") < v("width")) return refuse("An egg is longer than it is wide.", "width");
+        if (v("length") < v("width")) return refuse(tr("An egg is longer than it is wide."), "width");
         Shape out = roundShape({eggArc(v("width"), v("length"), v("pear"), 0, pi)}, 0, detail);
-        if (v("seam") > 0.25 * v("width")) return refuse("The edge at the seam does not fit into the egg.", "seam");
+        if (v("seam") > 0.25 * v("width")) return refuse(tr("The edge at the seam does not fit into the egg."), "seam");
         out.land = v("seam");
         out.seamNormal = {0, 1, 0};
         const auto arc = eggArc(v("width"), v("length"), v("pear"), 0, pi);
@@ -264,12 +265,12 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     if (family == "pressed") {
         const double rb = v("baseDiameter") / 2, rt = v("topDiameter") / 2, h = v("height"), fill = v("fillLine"),
                      floor = v("floor");
-        if (rt < rb) return refuse("The form is narrower at the top than at the base.", "topDiameter");
-        if (fill > h) return refuse("The fill line is above the form's rim.", "fillLine");
-        if (floor > fill - 0.002) return refuse("The floor is as thick as the piece is high.", "floor");
+        if (rt < rb) return refuse(tr("The form is narrower at the top than at the base."), "topDiameter");
+        if (fill > h) return refuse(tr("The fill line is above the form's rim."), "fillLine");
+        if (floor > fill - 0.002) return refuse(tr("The floor is as thick as the piece is high."), "floor");
         const double slope = std::atan2(rt - rb, h), gap = v("gap") / std::cos(slope);
         const auto outer = [&](double z) { return rb + (rt - rb) * z / h; };
-        if (outer(floor) - gap < 0.002) return refuse("The gap leaves no room for the insert.", "gap");
+        if (outer(floor) - gap < 0.002) return refuse(tr("The gap leaves no room for the insert."), "gap");
         Shape s = roundShape(
             {line(0, 0, rb, 0), line(rb, 0, outer(fill), fill), line(outer(fill), fill, outer(fill) - gap, fill),
              line(outer(fill) - gap, fill, outer(floor) - gap, floor), line(outer(floor) - gap, floor, 0, floor)},
@@ -303,7 +304,7 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
             p.outer = p.inner + slant;
             p.angle = (2 * pi * wide + over) / p.outer;
             if (p.angle > 2 * pi)
-                return refuse("So flat a cone cannot be wrapped from one sheet with this overlap.", "height");
+                return refuse(tr("So flat a cone cannot be wrapped from one sheet with this overlap."), "height");
         }
         out.pattern = p;
         return out;
@@ -311,10 +312,10 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     if (family == "stepped") {
         const double rb = v("baseDiameter") / 2, rt = v("topDiameter") / 2, h = v("height");
         const int n = static_cast<int>(std::lround(v("steps")));
-        if (rt > rb) return refuse("It is wider at the top than at the base: turn it over.", "topDiameter");
+        if (rt > rb) return refuse(tr("It is wider at the top than at the base: turn it over."), "topDiameter");
         if (n < 2) return roundShape({line(0, 0, rb, 0), line(rb, 0, rt, h), line(rt, h, 0, h)}, 0, detail);
         if ((rb - rt) / (n - 1) < 0.0005)
-            return refuse("Its steps are narrower than half a millimetre: make the top smaller, or take fewer.",
+            return refuse(tr("Its steps are narrower than half a millimetre: make the top smaller, or take fewer."),
                           "steps");
         std::vector<Stretch> s{line(0, 0, rb, 0)};
         double r = rb;
@@ -328,12 +329,12 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
     }
     if (family == "disc") {
         const double R = v("diameter") / 2, t = v("thickness");
-        if (t > 2 * R) return refuse("This disc is thicker than it is wide.", "thickness");
+        if (t > 2 * R) return refuse(tr("This disc is thicker than it is wide."), "thickness");
         return roundShape({line(0, 0, R, 0), line(R, 0, R, t), line(R, t, 0, t)}, 0, detail);
     }
     if (family == "lid") {
         const double R = v("diameter") / 2, t = v("thickness"), r = v("plug") / 2, h = v("step");
-        if (r > R - 5e-4) return refuse("The step must be narrower than the lid.", "plug");
+        if (r > R - 5e-4) return refuse(tr("The step must be narrower than the lid."), "plug");
         return roundShape(
             {line(0, 0, r, 0), line(r, 0, r, h), line(r, h, R, h), line(R, h, R, h + t), line(R, h + t, 0, h + t)}, 0,
             detail);
@@ -350,7 +351,7 @@ Built buildRound(const Values& v, const std::string& family, const Detail& detai
         const double b = v("bottom") / 2, t = v("top") / 2, h = v("length");
         return roundShape({line(0, 0, b, 0), line(b, 0, t, h), line(t, h, 0, h)}, 0, detail);
     }
-    return refuse("There is no such family.", "family");
+    return refuse(tr("There is no such family."), "family");
 }
 
 }  // namespace uovo::form

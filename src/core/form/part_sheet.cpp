@@ -5,6 +5,7 @@
 #include "core/form/bevel.h"
 #include "core/form/mend.h"
 #include "core/form/part_builders.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 
 namespace uovo::form {
@@ -118,14 +119,13 @@ Bend bendOf(const std::function<Point2(double)>& curve, int samples) {
 /// @param bends key of the figure that says how often it is bent
 Built bent(const Bend& bend, double width, double thickness, double sharpest, const Detail& detail, const char* bends) {
     if (sharpest < 0.6 * thickness)
-        return refuse("The strip would be bent more sharply than it is thick.", "thickness");
+        return refuse(tr("The strip would be bent more sharply than it is thick."), "thickness");
     if (sharpest < kSharpest)
-        return refuse(
-            fmt::format("The strip would be bent to a radius of {} mm; film is not laid round less than {:.0f}.",
-                        decimal(1e3 * sharpest, 1), 1e3 * kSharpest),
-            bends);
+        return refuse(say("The strip would be bent to a radius of {} mm; film is not laid round less than {:.0f}.",
+                          decimal(1e3 * sharpest, 1), 1e3 * kSharpest),
+                      bends);
     if (plateEdge(bend.length * width, kBudget * kScreen.triangles) > 1.5 * sharpest)
-        return refuse("So large a strip is not bent so sharply: fewer turns, or a smaller strip.", bends);
+        return refuse(tr("So large a strip is not bent so sharply: fewer turns, or a smaller strip."), bends);
     Shape s = plateShape({rectangle(0, -width / 2, bend.length, width / 2)}, thickness, detail,
                          (detail.round >= 160 ? 0.12 : 0.4) * sharpest);
     for (auto& p : s.surface.points) {
@@ -149,9 +149,9 @@ Built laceSheet(const Values& v, const Detail& detail) {
               ny = std::max(1, static_cast<int>(std::lround((W - w) / pitch)));
     const double px = (L - w) / nx, py = (W - w) / ny;
     if (nx * ny > 1500)
-        return refuse("So fine a net has too many openings; take wider lines or a smaller piece.", "lineWidth");
-    if (px - w < 5e-4 || py - w < 5e-4) return refuse("These lines leave no openings: cover less.", "coverage");
-    if (mound > 0 && 2 * mound > std::min(L, W)) return refuse("The mound is larger than the lace.", "mound");
+        return refuse(tr("So fine a net has too many openings; take wider lines or a smaller piece."), "lineWidth");
+    if (px - w < 5e-4 || py - w < 5e-4) return refuse(tr("These lines leave no openings: cover less."), "coverage");
+    if (mound > 0 && 2 * mound > std::min(L, W)) return refuse(tr("The mound is larger than the lace."), "mound");
     std::vector<Loop> loops{rectangle(-L / 2, -W / 2, L / 2, W / 2)};
     for (int i = 0; i < nx; ++i)
         for (int j = 0; j < ny; ++j) {
@@ -180,14 +180,15 @@ tl::expected<std::vector<Loop>, Problem> sheetLoops(const Values& v) {
     std::vector<Loop> loops;
     if (cut == "points") {
         if (v.part.points.empty() || v.part.points[0].size() < 3)
-            return refuse("Read an outline from an SVG file, or draw at least three points.", "points");
+            return refuse(tr("Read an outline from an SVG file, or draw at least three points."), "points");
         loops = v.part.points;
-        if (crossesItself(loops)) return refuse("The outline crosses itself.", "points");
+        if (crossesItself(loops)) return refuse(tr("The outline crosses itself."), "points");
         for (size_t i = 0; i < loops.size(); ++i) {
             if (loops[i].size() < 3 || std::abs(signedArea(loops[i])) < 1e-7)
-                return refuse("A part of the outline has no area.", "points");
+                return refuse(tr("A part of the outline has no area."), "points");
             if ((signedArea(loops[i]) > 0) != (i == 0)) loops[i] = backwards(loops[i]);
-            if (i > 0 && !contains(loops[0], loops[i][0])) return refuse("A hole lies outside the outline.", "points");
+            if (i > 0 && !contains(loops[0], loops[i][0]))
+                return refuse(tr("A hole lies outside the outline."), "points");
         }
         return loops;
     }
@@ -231,7 +232,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
             const double t = v("thickness");
             const Loop top = bevelled((*loops)[0], bevel, t), middle = bevelled((*loops)[0], bevel, t / 2);
             if (top.size() != (*loops)[0].size() || middle.size() != top.size())
-                return refuse("Cut so flat its sides meet: less of an angle.", "bevelLeft");
+                return refuse(tr("Cut so flat its sides meet: less of an angle."), "bevelLeft");
             s.surface = bevelled(std::move(s.surface), (*loops)[0], bevel, t);
             double holes = 0;
             for (size_t i = 1; i < loops->size(); ++i) holes += std::abs(signedArea((*loops)[i]));
@@ -248,7 +249,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
     if (family == "lace") return laceSheet(v, detail);
     if (family == "feather") {
         const double L = v("length"), W = v("width"), t = v("thickness"), q = v("quill");
-        if (q > 0.8 * W) return refuse("The quill is as wide as the feather.", "quill");
+        if (q > 0.8 * W) return refuse(tr("The quill is as wide as the feather."), "quill");
         Loop quill;  // outline of its foot, a slim lens inside the leaf
         for (int i = 0; q > 0 && i < 80; ++i) {
             const double a = 2 * pi * i / 80, x = 0.94 * std::cos(a);
@@ -258,7 +259,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
         if (!std::all_of(quill.begin(), quill.end(), [&](const auto& p) {
                 return contains(leaf, {1.03 * p[0], 1.03 * p[1]});
             }))
-            return refuse("The quill is wider than the feather at its ends.", "quill");
+            return refuse(tr("The quill is wider than the feather at its ends."), "quill");
         Shape s = plateShape({leaf}, t, detail, 1, quill);
         if (q > 0) {
             const auto foot = [&](double x) { return q / 2 * std::clamp(4 * (0.94 - 2 * std::abs(x) / L), 0.0, 1.0); };
@@ -283,7 +284,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
     if (family == "spiral") {
         const double R = v("diameter") / 2, turns = v("turns"), t = v("thickness"), r0 = std::max(0.25 * R, 2 * t);
         if ((R - r0) / turns < 1.5 * t && turns > 1)
-            return refuse("The turns would touch each other: fewer turns, or a larger spiral.", "turns");
+            return refuse(tr("The turns would touch each other: fewer turns, or a larger spiral."), "turns");
         auto s = bent(bendOf(
                           [=](double u) {
                               const double a = 2 * pi * turns * u, r = r0 + (R - t / 2 - r0) * u;
@@ -303,7 +304,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
                           v("thickness"), detail);
     if (family == "bar") {
         const double L = v("length"), W = v("width"), h = v("height"), d = v("draft");
-        if (2 * d >= std::min(L, W)) return refuse("Tapered so much the bar has no top.", "draft");
+        if (2 * d >= std::min(L, W)) return refuse(tr("Tapered so much the bar has no top."), "draft");
         Shape s = plateShape({rectangle(-L / 2, -W / 2, L / 2, W / 2)}, h, detail);
         const double a0 = L * W, a1 = (L - 2 * d) * (W - 2 * d), am = (L - d) * (W - d);
         s.volume = h / 6 * (a0 + 4 * am + a1);  // prismatoid
@@ -322,7 +323,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
     if (family == "arch") {
         const double span = v("span"), rise = v("rise"), w = v("width"), A = span / 2;
         const double sharpest = std::min(A * A / rise, rise * rise / A);
-        if (w / 2 > 0.95 * sharpest) return refuse("The handle is wider than its bend allows.", "width");
+        if (w / 2 > 0.95 * sharpest) return refuse(tr("The handle is wider than its bend allows."), "width");
         Shape s = plateShape({archBand(span, rise, w)}, v("depth"), detail);
         const double path = ellipseHalf(A, rise);
         s.volume = path * w * v("depth");  // Pappus: the band follows its middle line
@@ -332,8 +333,8 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
     }
     if (family == "spoon") {
         const double L = v("length"), b = v("bowl") / 2, D = v("depth"), stem = v("stem") / 2;
-        if (stem > 0.8 * b) return refuse("The stem is as wide as the bowl.", "stem");
-        if (L < 3.2 * b) return refuse("Too short for so wide a bowl.", "length");
+        if (stem > 0.8 * b) return refuse(tr("The stem is as wide as the bowl."), "stem");
+        if (L < 3.2 * b) return refuse(tr("Too short for so wide a bowl."), "length");
         const double join = std::asin(stem / b), x0 = b * std::cos(join), end = L - b - stem;  // bowl round the origin
         Loop loop;
         for (int i = 0; i <= 180; ++i) {
@@ -359,7 +360,7 @@ Built buildSheet(const Values& v, const std::string& family, const Detail& detai
         s.wall = s.wallLow = s.wallHigh = 0;
         return s;
     }
-    return refuse("There is no such family.", "family");
+    return refuse(tr("There is no such family."), "family");
 }
 
 Built buildSwept(const Values& v, const std::string& family, const Detail& detail) {
@@ -385,7 +386,7 @@ Built buildSwept(const Values& v, const std::string& family, const Detail& detai
                 path, o);
         } else {
             const double R = path / (2 * pi);
-            if (R < 1.1 * r) return refuse("Too short to be laid as a ring.", "length");
+            if (R < 1.1 * r) return refuse(tr("Too short to be laid as a ring."), "length");
             o.loop = true;
             s.surface = sweep(
                 section,
@@ -398,8 +399,8 @@ Built buildSwept(const Values& v, const std::string& family, const Detail& detai
     } else {  // clip-handle
         const double A = v("span") / 2, B = v("rise");
         if (r > 0.95 * std::min(A * A / B, B * B / A))
-            return refuse("The handle is thicker than its bend allows.", "thickness");
-        if (v("hole") > 2 * r) return refuse("The fill hole is wider than the handle.", "hole");
+            return refuse(tr("The handle is thicker than its bend allows."), "thickness");
+        if (v("hole") > 2 * r) return refuse(tr("The fill hole is wider than the handle."), "hole");
         path = ellipseHalf(A, B);
         s.volume = pi * r * r * path;
         s.area = 2 * pi * r * path + 2 * pi * r * r;

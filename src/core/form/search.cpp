@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <set>
 
+#include "core/quantity/vocabulary.h"
 #include "core/quantity/words.h"
 
 namespace uovo::form {
@@ -45,7 +46,7 @@ std::string singular(std::string w) {
 }
 
 std::vector<std::string> wordsOf(const std::string& text) {
-    std::string plain = text;
+    std::string plain = inEnglish(text);
     for (const auto& [from, to] : kPlain) {
         const std::string letter = from;
         for (size_t at = plain.find(letter); at != std::string::npos; at = plain.find(letter, at))
@@ -246,12 +247,13 @@ struct Known {
 const std::vector<Known>& known() {
     static const std::vector<Known> all = [] {
         std::vector<Known> out;
-        for (const auto& f : families()) {
+        for (size_t i = 0; i < families().size(); ++i) {
+            const Family& f = familiesInEnglish()[i];
             const auto words = [](const std::string& text) {
                 const auto all = contentWords(text);
                 return std::set<std::string>(all.begin(), all.end());
             };
-            Known k{&f, words(f.name), words(f.search), words(f.when + " " + f.group), {}};
+            Known k{&families()[i], words(f.name), words(f.search), words(f.when + " " + f.group), {}};
             if (const Choice* c = f.gap ? nullptr : f.choice("silhouette"))
                 for (const auto& name : c->options)
                     if (name != "round" && name != "square") k.shapes.insert(name);

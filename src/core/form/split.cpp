@@ -5,6 +5,7 @@
 #include <unordered_map>
 
 #include "core/form/near.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -242,7 +243,7 @@ tl::expected<Mesh, Problem> half(const Parted& p, const std::vector<char>& mine,
     std::unordered_map<int, int> of;
     Mesh out = onlyThose(
         p.mesh, [&](size_t k) { return mine[k] == up; }, &of);
-    if (out.triangles.empty()) return cannot("The plane does not pass through it.");
+    if (out.triangles.empty()) return cannot(tr("The plane does not pass through it."));
     std::vector<Loop> lines;
     std::vector<int> corners;
     for (const auto& l : loops) {
@@ -282,7 +283,7 @@ tl::expected<Mesh, Problem> half(const Parted& p, const std::vector<char>& mine,
         corners.insert(corners.end(), foot.begin(), foot.end());
     }
     const auto cap = filled(lines);
-    if (!cap) return cannot("The cut there crosses itself: move it a little.");
+    if (!cap) return cannot(tr("The cut there crosses itself: move it a little."));
     for (auto t : *cap) {
         if (up) std::swap(t[1], t[2]);
         out.triangles.push_back({corners[size_t(t[0])], corners[size_t(t[1])], corners[size_t(t[2])]});
@@ -334,16 +335,16 @@ tl::expected<Split, Problem> split(const Mesh& mesh, const Plane& given, const S
     const auto h = heights(mesh, plane);
     Parted p = parted(mesh, plane, h);
     const PlaneAxes axes = axesOf(plane);
-    if (p.loops.empty()) return cannot("The plane does not pass through it.");
+    if (p.loops.empty()) return cannot(tr("The plane does not pass through it."));
     std::vector<std::vector<int>> loops = p.loops;
     std::vector<char> side = p.above;
     if (options.only) {
         const auto order = bySize(p, axes);
-        if (*options.only >= order.size()) return cannot("There is no such place to cut it at.");
+        if (*options.only >= order.size()) return cannot(tr("There is no such place to cut it at."));
         const auto loop = p.loops[order[*options.only]];
         loops = {loop};
         auto hanging = hangingAbove(p, loop);
-        if (!hanging) return cannot("It hangs together beside that place too: one cut does not part it.");
+        if (!hanging) return cannot(tr("It hangs together beside that place too: one cut does not part it."));
         side = std::move(*hanging);
         // the other lines stay uncut: their triangles go by what they hang on, closed again by the same corners
     }
@@ -404,7 +405,7 @@ tl::expected<Mesh, Problem> onFoot(const Mesh& mesh, double sink, double height)
     std::unordered_map<int, int> of;
     Mesh out = onlyThose(
         p.mesh, [&](size_t k) { return p.above[k] != 0; }, &of);
-    if (p.loops.empty() || out.triangles.empty()) return cannot("It has nothing so low that it could stand on.");
+    if (p.loops.empty() || out.triangles.empty()) return cannot(tr("It has nothing so low that it could stand on."));
     std::vector<Loop> lines;
     std::vector<int> feet;
     for (const auto& l : p.loops) {
@@ -421,7 +422,7 @@ tl::expected<Mesh, Problem> onFoot(const Mesh& mesh, double sink, double height)
         }
     }
     const auto cap = filled(lines);
-    if (!cap) return cannot("Its foot crosses itself there: cut a little more or less of it off.");
+    if (!cap) return cannot(tr("Its foot crosses itself there: cut a little more or less of it off."));
     for (const auto& t : *cap) out.triangles.push_back({feet[size_t(t[0])], feet[size_t(t[2])], feet[size_t(t[1])]});
     return out;
 }
@@ -435,7 +436,7 @@ tl::expected<Mesh, Problem> hollowed(const Mesh& mesh, double wall) {
         const auto found = near.near(p, 1.3 * wall);
         if (found && std::abs(found->distance) < skin) continue;  // of the outside
         if (!found || found->distance > -kKept * wall)
-            return cannot("Somewhere it is thinner than two walls: hollow it with a thinner one.");
+            return cannot(tr("Somewhere it is thinner than two walls: hollow it with a thinner one."));
     }
     return out;
 }

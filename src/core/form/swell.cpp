@@ -7,6 +7,7 @@
 
 #include "core/form/iso_surface.h"
 #include "core/form/outline_box.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::form {
 namespace {
@@ -83,8 +84,8 @@ double risen(double u, double p) { return std::pow(1 - std::pow(1 - std::min(1.0
 tl::expected<Swelled, Problem> swelled(const Loop& outline, const SwellWish& wish, int cells) {
     const double h = wish.height;
     if (outline.size() < 3 || !(std::abs(signedArea(outline)) > 1e-6) || crossesItself({outline}))
-        return refuse("This is no outline of a thing.", "outline");
-    if (!(h >= 2e-3 && h <= 0.5)) return refuse("Its height is between 2 and 500 mm.", "height");
+        return refuse(tr("This is no outline of a thing."), "outline");
+    if (!(h >= 2e-3 && h <= 0.5)) return refuse(tr("Its height is between 2 and 500 mm."), "height");
     const Distances distances(outline);
     const double R = distances.deepest();
     const auto volumeAt = [&](double p) { return distances.under([&](double d) { return h * risen(d / R, p); }); };
@@ -94,10 +95,9 @@ tl::expected<Swelled, Problem> swelled(const Loop& outline, const SwellWish& wis
     const auto ml = [](double v) { return format(v, Dimension::Volume, UnitSystem::Metric); };
     if (wish.volume) {
         if (!(*wish.volume > out.least && *wish.volume < out.most))
-            return refuse(
-                fmt::format("With this outline and {} of height it displaces between {} and {}: measure again.",
-                            format(h, Dimension::Length, UnitSystem::Metric), ml(out.least), ml(out.most)),
-                "water");
+            return refuse(say("With this outline and {} of height it displaces between {} and {}: measure again.",
+                              format(h, Dimension::Length, UnitSystem::Metric), ml(out.least), ml(out.most)),
+                          "water");
         double low = kSpiked, high = kSlab;
         for (int i = 0; i < 50; ++i) {
             out.fullness = 0.5 * (low + high);

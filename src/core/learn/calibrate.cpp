@@ -7,6 +7,7 @@
 #include <numeric>
 
 #include "core/learn/spoon.h"
+#include "core/quantity/catalogue.h"
 #include "core/stages/made.h"
 
 namespace uovo::learn {
@@ -153,9 +154,9 @@ private:
         if (r.is == Record::Is::Spoon) return spoon(e, i, works);
         const Piece& p = *evening.plan.piece(r.piece);
         if (!p.wallFromCoats())
-            return leave(e, i, fmt::format("{} is not made by coats: its mold says what it weighs.", p.name));
+            return leave(e, i, say("{} is not made by coats: its mold says what it weighs.", p.name));
         const auto* chocolate = lib_.find(p.chocolate);
-        if (!chocolate) return leave(e, i, "Its chocolate is not known.");
+        if (!chocolate) return leave(e, i, tr("Its chocolate is not known."));
         Work& w = of(works, e, p.chocolate);
         Reads reads{r.is, i, place(w, r.piece), 0, 0, r.foot, 0, 0, r.value};
         Seen seen;
@@ -167,7 +168,7 @@ private:
                 reads.from = last.coats;
                 each -= last.mass;
             }
-            if (!(each > 0)) return leave(e, i, fmt::format("{} weighed less than with fewer coats.", p.name));
+            if (!(each > 0)) return leave(e, i, say("{} weighed less than with fewer coats.", p.name));
             reads.given = each;
             if (before_[r.piece].coats < to) before_[r.piece] = {to, r.value / r.of};
             seen.value = std::log(each);
@@ -197,7 +198,7 @@ private:
         const auto piece = std::ranges::find(evening.plan.pieces, r.chocolate, &Piece::chocolate);
         const auto* chocolate = lib_.find(r.chocolate);
         if (piece == evening.plan.pieces.end() || !chocolate)
-            return leave(e, i, "No piece of that evening is made of the chocolate of the spoon.");
+            return leave(e, i, tr("No piece of that evening is made of the chocolate of the spoon."));
         Work& w = of(works, e, r.chocolate);
         w.reads.push_back({r.is, i, place(w, piece->id), 0, 0, true, r.volume, r.celsius, r.value});
         Seen seen;

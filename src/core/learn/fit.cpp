@@ -6,6 +6,7 @@
 #include <boost/math/distributions/normal.hpp>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/side_by_side.h"
 
 namespace uovo::learn {
@@ -71,12 +72,12 @@ public:
         auto now = placeAt(VectorXd::Zero(all_));
         if (!now)
             return tl::unexpected(
-                Problem{stop_.stop_requested() ? "It was stopped." : "What was made cannot be computed."});
+                Problem{stop_.stop_requested() ? tr("It was stopped.") : tr("What was made cannot be computed.")});
         const double first = now->logarithm;
-        if (!differences(*now)) return tl::unexpected(Problem{"What was made cannot be computed."});
+        if (!differences(*now)) return tl::unexpected(Problem{tr("What was made cannot be computed.")});
         bool fresh = true;
         for (int k = 0; k < options_.mostSteps; ++k) {
-            if (stop_.stop_requested()) return tl::unexpected(Problem{"It was stopped."});
+            if (stop_.stop_requested()) return tl::unexpected(Problem{tr("It was stopped.")});
             const VectorXd step = stepFrom(*now);
             std::optional<Place> next;
             double share = 1;

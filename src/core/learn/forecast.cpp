@@ -7,6 +7,7 @@
 #include <random>
 
 #include "core/learn/spoon.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::learn {
 namespace {

@@ -4,6 +4,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/learn/record_json.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::learn {
 namespace {
@@ -19,7 +20,7 @@ constexpr std::pair<Record::Is, const char*> kWordsOfRecords[] = {{Record::Is::W
 double number(const json& j, const char* key, double low, double high, const std::string& where) {
     const double v = j.at(key).get<double>();
     if (!(v >= low && v <= high))
-        refuse(fmt::format("“{}” is {:g}; it must be between {:g} and {:g}.", key, v, low, high), where + "/" + key);
+        refuse(say("“{}” is {:g}; it must be between {:g} and {:g}.", key, v, low, high), where + "/" + key);
     return v;
 }
 
@@ -29,7 +30,7 @@ Record recordFrom(const json& j, const std::string& where) {
     Record r;
     const auto is = j.at("is").get<std::string>();
     const auto* word = worded(kWordsOfRecords, is);
-    if (!word) refuse(fmt::format("“{}” is no kind of record.", is), where + "/is");
+    if (!word) refuse(say("“{}” is no kind of record.", is), where + "/is");
     r.is = word->first;
     switch (r.is) {
         case Record::Is::Weighed:
@@ -43,8 +44,8 @@ Record recordFrom(const json& j, const std::string& where) {
             if (j.contains("notAt")) r.notAt = number(j, "notAt", 0, 86400, where);
             if (j.contains("at")) r.at = number(j, "at", 1, 86400, where);
             if (j.contains("rim")) r.foot = !j.at("rim").get<bool>();
-            if (!(r.at > r.notAt)) refuse("It was firm before it was not firm yet.", where + "/at");
-            if (r.notAt <= 0 && std::isinf(r.at)) refuse("Say when it was not firm, or when it was.", where);
+            if (!(r.at > r.notAt)) refuse(tr("It was firm before it was not firm yet."), where + "/at");
+            if (r.notAt <= 0 && std::isinf(r.at)) refuse(tr("Say when it was not firm, or when it was."), where);
             break;
         case Record::Is::Spoon:
             r.value = number(j, "width", 0.01, 0.3, where);
@@ -97,9 +98,9 @@ json jsonOf(const Record& r) {
 namespace {
 
 std::vector<Evening> evenings(const json& all) {
-    if (all.at("format") != "uovo-records") refuse("This is no file of records.", "format");
+    if (all.at("format") != "uovo-records") refuse(tr("This is no file of records."), "format");
     if (const int version = all.at("version").get<int>(); version != 1)
-        refuse(fmt::format("These records are of version {}; this program reads 1.", version), "version");
+        refuse(say("These records are of version {}; this program reads 1.", version), "version");
     std::vector<Evening> out;
     size_t records = 0;
     for (const auto& j : all.at("evenings")) {
@@ -112,12 +113,12 @@ std::vector<Evening> evenings(const json& all) {
         e.plan = std::move(*plan);
         if (j.contains("bags")) e.bags = j.at("bags").get<std::map<std::string, std::string>>();
         for (const auto& r : j.at("records")) {
-            if (++records > kMostRecords) refuse("More than 20 000 records.", where);
+            if (++records > kMostRecords) refuse(tr("More than 20 000 records."), where);
             const std::string at = fmt::format("{}/records/{}", where, e.records.size());
             e.records.push_back(recordFrom(r, at));
             const auto& read = e.records.back();
             if (!read.piece.empty() && !e.plan.piece(read.piece))
-                refuse(fmt::format("The plan of that evening has no piece “{}”.", read.piece), at + "/piece");
+                refuse(say("The plan of that evening has no piece “{}”.", read.piece), at + "/piece");
         }
         out.push_back(std::move(e));
     }

@@ -5,6 +5,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/learn/record.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::learn {
 
@@ -21,9 +22,9 @@ auto readJson(Read read) -> tl::expected<decltype(read()), Problem> {
     } catch (const Problem& p) {
         return tl::unexpected(p);
     } catch (const nlohmann::json::parse_error&) {
-        return tl::unexpected(Problem{"This is not JSON.", ""});
+        return tl::unexpected(Problem{tr("This is not JSON."), ""});
     } catch (const nlohmann::json::exception&) {
-        return tl::unexpected(Problem{"Something in it is not as docs/format.md asks.", ""});
+        return tl::unexpected(Problem{tr("Something in it is not as docs/format.md asks."), ""});
     }
 }
 

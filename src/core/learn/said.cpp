@@ -6,6 +6,7 @@
 #include <cmath>
 #include <set>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/clock.h"
 #include "core/quantity/decimal.h"
 #include "core/quantity/plural.h"
@@ -26,11 +27,11 @@ std::string sourceOf(size_t many, const std::vector<Evening>& evenings, const st
     std::string dates;
     size_t k = 0;
     for (const size_t e : of) {
-        if (!dates.empty()) dates += k + 1 == of.size() ? " and " : ", ";
+        if (!dates.empty()) dates += k + 1 == of.size() ? tr(" and ") : ", ";
         dates += evenings[e].date.empty() ? evenings[e].id : dateInWords(evenings[e].date);
         ++k;
     }
-    return fmt::format("your logbook, {} of {}", counted(many, "measurement"), dates);
+    return say("your logbook, {} of {}", sayMany("{} measurement", "{} measurements", int(many)), dates);
 }
 
 }  // namespace
@@ -82,15 +83,15 @@ std::vector<Lesson> lessons(const Learned& known, const std::vector<Evening>& ev
         const std::string source = sourceOf(known.measuredOf(id), evenings, where);
         if (std::abs(factor - 1) < kNotable)
             out.push_back({"wall:" + id,
-                           fmt::format("Your {} is as the book says: walls come out within {:.0f} % of it.", name,
-                                       std::max(1.0, 100 * std::abs(factor - 1))),
+                           say("Your {} is as the book says: walls come out within {:.0f} % of it.", name,
+                               std::max(1.0, 100 * std::abs(factor - 1))),
                            source, factor});
         else
-            out.push_back(
-                {"wall:" + id,
-                 fmt::format("Your {} stands {} than the book: walls come out {} {}.", name,
-                             factor > 1 ? "better" : "less well", percent(factor), factor > 1 ? "thicker" : "thinner"),
-                 source, factor});
+            out.push_back({"wall:" + id,
+                           say("Your {} stands {} than the book: walls come out {} {}.", name,
+                               factor > 1 ? tr("better") : tr("less well"), percent(factor),
+                               factor > 1 ? tr("thicker") : tr("thinner")),
+                           source, factor});
     }
     const auto differs = [&](const std::string& id, double least) {
         return std::abs(valueOf(id)) > std::max(least, kBeyond * sdOf(id));
@@ -100,25 +101,25 @@ std::vector<Lesson> lessons(const Learned& known, const std::vector<Evening>& ev
         const double f = std::exp(valueOf("fridge-air"));
         out.push_back(
             {"fridge",
-             fmt::format("Your fridge cools {} {} than the book's.", percent(f), f > 1 ? "faster" : "more slowly"),
+             say("Your fridge cools {} {} than the book's.", percent(f), f > 1 ? tr("faster") : tr("more slowly")),
              source, f});
     }
     if (differs("ladle", 0.2))
         out.push_back({"ladle",
-                       fmt::format("Your coats go on about {} K {} than you say.",
-                                   decimal(std::abs(valueOf("ladle")), 1), valueOf("ladle") > 0 ? "warmer" : "cooler"),
+                       say("Your coats go on about {} K {} than you say.", decimal(std::abs(valueOf("ladle")), 1),
+                           valueOf("ladle") > 0 ? tr("warmer") : tr("cooler")),
                        source, valueOf("ladle")});
     if (differs("wait", kNotable)) {
         const double f = std::exp(valueOf("wait"));
         out.push_back({"wait",
-                       fmt::format("You drain and wait {} {} than you say.", percent(f), f > 1 ? "longer" : "shorter"),
+                       say("You drain and wait {} {} than you say.", percent(f), f > 1 ? tr("longer") : tr("shorter")),
                        source, f});
     }
     if (known.pace.isTold()) {
         const double f = std::exp(known.pace.cook);
         out.push_back(
-            {"hands", fmt::format("Your hands take {} {} than the book's.", percent(f), f > 1 ? "longer" : "less long"),
-             fmt::format("your logbook, {}", counted(known.pace.timed, "timing")), f});
+            {"hands", say("Your hands take {} {} than the book's.", percent(f), f > 1 ? tr("longer") : tr("less long")),
+             sayMany("your logbook, {} timing", "your logbook, {} timings", int(known.pace.timed)), f});
     }
     return out;
 }
@@ -135,10 +136,9 @@ std::vector<Question> questions(const Learned& known, const std::vector<Evening>
         const bool whole = std::abs(j.given / each - 1) < 1e-9;
         const auto doubt = whole ? askBack(each, j.expected, j.scatter, weighed) : std::nullopt;
         const Piece* p = evenings[j.evening].plan.piece(r.piece);
-        std::string s = fmt::format("{} {}: that does not fit what else was measured.", p ? p->name : "A spoonful",
-                                    format(r.value, d, units));
-        if (doubt && doubt->slip)
-            s += fmt::format(" Was it {}?", format(doubt->meant * (weighed ? r.of : 1), d, units));
+        std::string s = say("{} {}: that does not fit what else was measured.", p ? p->name : tr("A spoonful"),
+                            format(r.value, d, units));
+        if (doubt && doubt->slip) s += say(" Was it {}?", format(doubt->meant * (weighed ? r.of : 1), d, units));
         out.push_back({j.evening, j.record, s});
     }
     return out;
@@ -151,12 +151,12 @@ std::string nextMeasurement(const Learned& known, const Plan& plan, const materi
     const auto& best = worth[0];
     const auto* c = lib.find(best.chocolate);
     if (best.piece.empty())
-        return fmt::format(
+        return say(
             "What would tell most: let one tablespoon of the {} spread for a minute on a warm level plate, and measure "
             "how wide it "
             "lies. It narrows the grams of this plan by {:.0f} %.",
             c ? lowerFirst(c->name) : best.chocolate, 100 * best.narrows);
-    return fmt::format(
+    return say(
         "What would tell most: weigh one of the {} after its first coat. It narrows the grams of this plan by {:.0f} "
         "%.",
         plural(lowerFirst(plan.piece(best.piece)->name)), 100 * best.narrows);

@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/lesson/scenes.h"
+#include "core/quantity/catalogue.h"
 #include "core/setting/setting.h"
 
 namespace uovo::lesson {
@@ -19,9 +20,9 @@ class Gluing final : public Lesson {
         double room, shell;
         const char* words;
     };
-    static constexpr Setup kTries[]{{19, 19, "A handle for a cup, in a cool kitchen."},
-                                    {25, 25, "A wing for a bird, in a warm kitchen."},
-                                    {21, 8, "An ear for a hare that comes from the fridge."}};
+    static constexpr Setup kTries[]{{19, 19, trLater("A handle for a cup, in a cool kitchen.")},
+                                    {25, 25, trLater("A wing for a bird, in a warm kitchen.")},
+                                    {21, 8, trLater("An ear for a hare that comes from the fridge.")}};
 
 public:
     Gluing(const material::Library& lib, UnitSystem units)
@@ -40,8 +41,9 @@ public:
         return l;
     }
     std::vector<Figure> figures() const override {
-        return {{degrees(kTries[number_].room), "in the kitchen"},
-                {fmt::format("{:.0f} s", glued_ ? time() - since_ : 0), set_ ? "it is held" : "since the glue is on"}};
+        return {{degrees(kTries[number_].room), tr("in the kitchen")},
+                {fmt::format("{:.0f} s", glued_ ? time() - since_ : 0),
+                 set_ ? tr("it is held") : tr("since the glue is on")}};
     }
 
 protected:
@@ -53,12 +55,12 @@ protected:
     }
     std::vector<Act> offered() const override {
         std::vector<Act> out;
-        if (!scored_ && !glued_) out.push_back({"score", "Score both faces"});
-        if (!glued_) out.push_back({"glue", "Put glue on"});
-        else if (!set_) out.push_back({"set", "Set the part on"});
+        if (!scored_ && !glued_) out.push_back({"score", tr("Score both faces")});
+        if (!glued_) out.push_back({"glue", tr("Put glue on")});
+        else if (!set_) out.push_back({"set", tr("Set the part on")});
         if (set_) {
-            out.push_back({"spoon", "Cool it with a cold spoon"});
-            out.push_back({"let", "Let go"});
+            out.push_back({"spoon", tr("Cool it with a cold spoon")});
+            out.push_back({"let", tr("Let go")});
         }
         return out;
     }
@@ -100,14 +102,15 @@ protected:
     }
     std::string scene() const override {
         if (set_)
-            return crystals() >= lib_.physical("lockFraction") ? "The glue has turned matt at its edge."
-                                                               : "It is held. The glue at its edge is still wet.";
-        if (glued_) return crystals() >= kSkin ? "The glue has a skin." : "The glue shines.";
-        return kTries[number_].words;
+            return crystals() >= lib_.physical("lockFraction") ? tr("The glue has turned matt at its edge.")
+                                                               : tr("It is held. The glue at its edge is still wet.");
+        if (glued_) return crystals() >= kSkin ? tr("The glue has a skin.") : tr("The glue shines.");
+        return tr(kTries[number_].words);
     }
     std::string remember() const override {
-        return "Score both faces, set it on while the glue shines, hold it until its edge is matt. A cold spoon "
-               "shortens the wait; a cold part takes the glue's warmth and skins it in moments.";
+        return tr(
+            "Score both faces, set it on while the glue shines, hold it until its edge is matt. A cold spoon "
+            "shortens the wait; a cold part takes the glue's warmth and skins it in moments.");
     }
 
 private:
@@ -117,18 +120,18 @@ private:
         const double bears = lib_.physical("lockFraction"), X = crystals();
         const double slid = glued_ && set_ ? kSlides * std::max(0.0, 1 - X / bears) : kSlides;
         if (!set_) {
-            r.words = "The part was never set on.";
+            r.words = tr("The part was never set on.");
         } else if (skinned_ >= kSkin) {
-            r.words = "It came off in the hand: the glue had a skin before the part was set on.";
+            r.words = tr("It came off in the hand: the glue had a skin before the part was set on.");
             r.kilograms = kPart;
         } else if (slid > kStays) {
-            r.words = fmt::format("It slid by {} after you let go: the glue was not firm. {} s is not enough here.",
-                                  format(slid, Dimension::Length, units_), std::lround(time() - since_));
+            r.words = say("It slid by {} after you let go: the glue was not firm. {} s is not enough here.",
+                          format(slid, Dimension::Length, units_), std::lround(time() - since_));
         } else {
             const double share = lib_.strong(scored_ ? "jointScored" : "jointAsIs");
             r.good = scored_;
-            r.words = fmt::format("It stays. The joint bears {:.0f} % of what the chocolate beside it bears.{}",
-                                  100 * share, scored_ ? "" : " Scored faces would have given it more.");
+            r.words = say("It stays. The joint bears {:.0f} % of what the chocolate beside it bears.{}", 100 * share,
+                          scored_ ? "" : tr(" Scored faces would have given it more."));
         }
         tell(std::move(r));
     }

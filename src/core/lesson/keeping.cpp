@@ -6,6 +6,7 @@
 
 #include "core/heat/pot.h"
 #include "core/lesson/scenes.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::lesson {
 namespace {
@@ -29,7 +30,8 @@ public:
         return l;
     }
     std::vector<Figure> figures() const override {
-        return {{degrees(T_), "in the bowl"}, {fmt::format("{} of {}", rounds().size(), kBowls), "bowls are dipped"}};
+        return {{degrees(T_), tr("in the bowl")},
+                {fmt::format("{} of {}", rounds().size(), kBowls), tr("bowls are dipped")}};
     }
 
 protected:
@@ -41,9 +43,9 @@ protected:
         mass_ = kPot;
     }
     std::vector<Act> offered() const override {
-        return {{"dip", "Dip the next bowl"},
-                {"short", fmt::format("Warm it for {:.0f} s", kShort)},
-                {"long", fmt::format("Warm it for {:.0f} s", kLong)}};
+        return {{"dip", tr("Dip the next bowl")},
+                {"short", say("Warm it for {:.0f} s", kShort)},
+                {"long", say("Warm it for {:.0f} s", kLong)}};
     }
     void done(const std::string& id) override {
         if (id == "dip") return dip();
@@ -59,22 +61,23 @@ protected:
               dt * heat::potLoss(lib_.physics, mass_, true) * (T_ - kRoom) / (mass_ * c_.heatCapacityLiquid);
         if (time() > kLongest) {
             while (rounds().size() + 1 < kBowls) tell({false, {}, 0, 0}, true);
-            tell({false, "The pot has set in its bowl: melt and temper it again.", time() / 60, 0});
+            tell({false, tr("The pot has set in its bowl: melt and temper it again."), time() / 60, 0});
         }
     }
     std::string scene() const override {
         if (kept_ < 0.6)
-            return fmt::format("It went above {}: its crystals have melted, it is out of temper.", degrees(c_.loses));
+            return say("It went above {}: its crystals have melted, it is out of temper.", degrees(c_.loses));
         if (!rounds().empty() && time() - dipped_ < kDips + 20) return rounds().back().words;
         const double r = ribbonOf(c_, T_, X_);
-        return r > 0.75   ? "It stands in folds where it falls: too thick to dip in."
-               : r > 0.58 ? "The ribbon stays on top for some seconds."
-               : r > 0.4  ? "It falls in a ribbon that sinks at once."
-                          : "It runs off thin.";
+        return r > 0.75   ? tr("It stands in folds where it falls: too thick to dip in.")
+               : r > 0.58 ? tr("The ribbon stays on top for some seconds.")
+               : r > 0.4  ? tr("It falls in a ribbon that sinks at once.")
+                          : tr("It runs off thin.");
     }
     std::string remember() const override {
-        return "Short bursts, early: a degree or two each. Once it stands in folds it is late, and one burst too long "
-               "costs the temper of the whole pot.";
+        return tr(
+            "Short bursts, early: a degree or two each. Once it stands in folds it is late, and one burst too long "
+            "costs the temper of the whole pot.");
     }
 
 private:
@@ -89,17 +92,16 @@ private:
         Round r{false, {}, kDips / 60, 0};
         const std::string thickness = format(wall, Dimension::Length, units_, Detail::Fine);
         if (kept_ < 0.6) {
-            r.words = "This one dries in grey streaks: the pot is out of temper.";
+            r.words = tr("This one dries in grey streaks: the pot is out of temper.");
             r.kilograms = grams;
         } else if (much > kThick) {
-            r.words =
-                fmt::format("{} thick, {:.0f} % more than meant: the pot has cooled.", thickness, 100 * (much - 1));
+            r.words = say("{} thick, {:.0f} % more than meant: the pot has cooled.", thickness, 100 * (much - 1));
             r.kilograms = grams * (1 - 1 / much);
         } else if (much < kThin) {
-            r.words = fmt::format("Only {}: it was warm and thin.", thickness);
+            r.words = say("Only {}: it was warm and thin.", thickness);
         } else {
             r.good = true;
-            r.words = fmt::format("Even, {}.", thickness);
+            r.words = say("Even, {}.", thickness);
         }
         tell(std::move(r), true);
     }

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/lesson/scenes.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::lesson {
 namespace {
@@ -18,11 +19,11 @@ constexpr double kThickest = 0.55;  // crystal fraction up to which viscosity is
 
 const std::vector<Kind>& kinds() {
     static const std::vector<Kind> all{
-        {"tempering", "Temper a bowl", "Seed it, let it fall, test a smear: when is it ready?"},
-        {"keeping", "Keep it in hand", "Six bowls from one pot that cools while you dip."},
-        {"pouring", "Pour out in time", "How long does it stand in the mold until its wall is right?"},
-        {"releasing", "Let it let go", "Frosted or dark: when does it come out whole?"},
-        {"gluing", "Glue and hold", "A part set on, and held until it stays."}};
+        {"tempering", tr("Temper a bowl"), tr("Seed it, let it fall, test a smear: when is it ready?")},
+        {"keeping", tr("Keep it in hand"), tr("Six bowls from one pot that cools while you dip.")},
+        {"pouring", tr("Pour out in time"), tr("How long does it stand in the mold until its wall is right?")},
+        {"releasing", tr("Let it let go"), tr("Frosted or dark: when does it come out whole?")},
+        {"gluing", tr("Glue and hold"), tr("A part set on, and held until it stays.")}};
     return all;
 }
 
@@ -62,8 +63,8 @@ void Lesson::pass(double seconds) {
 std::vector<Act> Lesson::acts() const {
     if (over_) return {};
     if (!told_) return offered();
-    if (rounds_.size() < tries()) return {{"next", "The next one"}};
-    return {{"end", "What did it teach?"}};
+    if (rounds_.size() < tries()) return {{"next", tr("The next one")}};
+    return {{"end", tr("What did it teach?")}};
 }
 
 bool Lesson::act(const std::string& id) {
@@ -97,10 +98,9 @@ std::string Lesson::outcome() const {
     const auto well = std::ranges::count_if(rounds_, &Round::good);
     double minutes = 0, kilograms = 0;
     for (const auto& r : rounds_) minutes += r.minutes, kilograms += r.kilograms;
-    std::string out = fmt::format("{} of {} went well, in {} of the kitchen.", well, rounds_.size(),
-                                  format(60 * std::round(std::max(1.0, minutes)), Dimension::Duration, units_));
-    if (kilograms > 1e-3)
-        out += fmt::format(" It cost {} of chocolate; most of it can be melted again.", mass(kilograms));
+    std::string out = say("{} of {} went well, in {} of the kitchen.", well, rounds_.size(),
+                          format(60 * std::round(std::max(1.0, minutes)), Dimension::Duration, units_));
+    if (kilograms > 1e-3) out += say(" It cost {} of chocolate; most of it can be melted again.", mass(kilograms));
     return out + " " + remember();
 }
 

@@ -6,6 +6,7 @@
 #include <numeric>
 
 #include "core/lesson/scenes.h"
+#include "core/quantity/catalogue.h"
 #include "core/setting/setting.h"
 
 namespace uovo::lesson {
@@ -22,9 +23,9 @@ class Pouring final : public Lesson {
         double mold, room, wanted;
         const char* words;
     };
-    static constexpr Setup kTries[]{{20, 20, 0.0025, "A mold at room temperature, {}."},
-                                    {12, 20, 0.003, "A mold from the cool larder, {}."},
-                                    {25, 25, 0.003, "A warm kitchen: mold and air at {}."}};
+    static constexpr Setup kTries[]{{20, 20, 0.0025, trLater("A mold at room temperature, {}.")},
+                                    {12, 20, 0.003, trLater("A mold from the cool larder, {}.")},
+                                    {25, 25, 0.003, trLater("A warm kitchen: mold and air at {}.")}};
 
 public:
     Pouring(const material::Library& lib, UnitSystem units)
@@ -44,8 +45,8 @@ public:
     }
     std::vector<Figure> figures() const override {
         const auto length = [&](double m) { return format(m, Dimension::Length, units_, Detail::Fine); };
-        return {{length(setup().wanted), "is the wall that is wanted"},
-                {fmt::format("{:.0f} s", time()), poured_ ? "since it was filled" : "it stands"}};
+        return {{length(setup().wanted), tr("is the wall that is wanted")},
+                {fmt::format("{:.0f} s", time()), poured_ ? tr("since it was filled") : tr("it stands")}};
     }
 
 protected:
@@ -60,8 +61,8 @@ protected:
             c_, 24);
     }
     std::vector<Act> offered() const override {
-        if (!poured_) return {{"pour", "Turn it over, let it run out"}};
-        return {{"scrape", "Scrape the rim"}};
+        if (!poured_) return {{"pour", tr("Turn it over, let it run out")}};
+        return {{"scrape", tr("Scrape the rim")}};
     }
     void done(const std::string& id) override {
         if (id == "pour") {
@@ -87,21 +88,23 @@ protected:
     }
     void step(double dt) override {
         setting::advance(cast_, law_, {setup().room, poured_ ? lib_.physical("airStill") : kStill, 0}, dt);
-        if (time() > kLongest) poured_ ? scrape() : tell({false, "It has set through: a solid piece.", time() / 60, 0});
+        if (time() > kLongest)
+            poured_ ? scrape() : tell({false, tr("It has set through: a solid piece."), time() / 60, 0});
     }
     std::string scene() const override {
         if (poured_) {
             const double X = rim();
-            return X < kTooSoon   ? "It hangs upside down; the rim is wet and shines."
-                   : X < kTooLate ? "The rim has turned matt at its edge and gives to a finger."
-                                  : "The rim is hard.";
+            return X < kTooSoon   ? tr("It hangs upside down; the rim is wet and shines.")
+                   : X < kTooLate ? tr("The rim has turned matt at its edge and gives to a finger.")
+                                  : tr("The rim is hard.");
         }
-        return fmt::format(fmt::runtime(setup().words), degrees(setup().mold)) +
-               " Filled and tapped; the wall grows from the mold inwards.";
+        return fmt::format(fmt::runtime(tr(setup().words)), degrees(setup().mold)) +
+               tr(" Filled and tapped; the wall grows from the mold inwards.");
     }
     std::string remember() const override {
-        return "A cold mold builds its wall in half the time, a warm one hardly at all: look at the edge, not at the "
-               "clock. Scrape while the rim is matt and still gives.";
+        return tr(
+            "A cold mold builds its wall in half the time, a warm one hardly at all: look at the edge, not at the "
+            "clock. Scrape while the rim is matt and still gives.");
     }
 
 private:
@@ -129,15 +132,13 @@ private:
         const double X = rim(), off = wall_ - setup().wanted;
         const std::string thick = format(wall_, Dimension::Length, units_, Detail::Fine);
         Round r{false, {}, time() / 60, std::max(0.0, off) * kCup * c_.densityMelt};
-        if (std::abs(off) <= kNear) r.words = fmt::format("{}: the wall that was wanted.", thick);
-        else if (off > 0) r.words = fmt::format("{}: too thick, it stood too long.", thick);
-        else
-            r.words =
-                fmt::format("{}: too thin, it will break as it is turned out. It could have stood longer.", thick);
+        if (std::abs(off) <= kNear) r.words = say("{}: the wall that was wanted.", thick);
+        else if (off > 0) r.words = say("{}: too thick, it stood too long.", thick);
+        else r.words = say("{}: too thin, it will break as it is turned out. It could have stood longer.", thick);
         const bool soon = X<kTooSoon, late = X> kTooLate;
-        r.words += soon   ? " The rim was still wet: it ran back over the edge."
-                   : late ? " The rim was hard: it chipped as it was scraped."
-                          : " The rim is clean.";
+        r.words += soon   ? tr(" The rim was still wet: it ran back over the edge.")
+                   : late ? tr(" The rim was hard: it chipped as it was scraped.")
+                          : tr(" The rim is clean.");
         r.good = std::abs(off) <= kNear && !soon && !late;
         tell(std::move(r));
     }

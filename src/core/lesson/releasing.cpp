@@ -6,6 +6,7 @@
 
 #include "core/heat/dew.h"
 #include "core/lesson/scenes.h"
+#include "core/quantity/catalogue.h"
 #include "core/setting/setting.h"
 
 namespace uovo::lesson {
@@ -21,9 +22,10 @@ class Releasing final : public Lesson {
         material::Temper temper;
         const char* words;
     };
-    static constexpr Setup kTries[]{{0.002, material::Temper::Tempered, "A thin shell, {}."},
-                                    {0.006, material::Temper::Tempered, "A thick one, {}."},
-                                    {0.003, material::Temper::Untempered, "A shell of {} that somebody else poured."}};
+    static constexpr Setup kTries[]{
+        {0.002, material::Temper::Tempered, trLater("A thin shell, {}.")},
+        {0.006, material::Temper::Tempered, trLater("A thick one, {}.")},
+        {0.003, material::Temper::Untempered, trLater("A shell of {} that somebody else poured.")}};
 
 public:
     Releasing(const material::Library& lib, UnitSystem units) : Lesson(lib, units) { begin(0); }
@@ -40,8 +42,8 @@ public:
         return l;
     }
     std::vector<Figure> figures() const override {
-        return {{fmt::format("{:.0f} min", std::floor(time() / 60)), "in the fridge"},
-                {degrees(celsius()), "is the shell"}};
+        return {{say("{:.0f} min", std::floor(time() / 60)), tr("in the fridge")},
+                {degrees(celsius()), tr("is the shell")}};
     }
 
 protected:
@@ -63,7 +65,7 @@ protected:
         }
     }
     std::vector<Act> offered() const override {
-        return {{"out", "Turn it out"}, {"melt", "It never lets go: melt it again"}};
+        return {{"out", tr("Turn it out")}, {"melt", tr("It never lets go: melt it again")}};
     }
     void done(const std::string& id) override {
         const double share = off();
@@ -72,15 +74,15 @@ protected:
         if (id == "melt") {
             r.good = untempered;
             if (untempered)
-                r.words =
+                r.words = tr(
                     "Right: without temper it does not draw away from the mold. Melted and tempered anew it is a good "
-                    "shell.";
+                    "shell.");
             else {
-                r.words = "It was in temper and would have let go.";
+                r.words = tr("It was in temper and would have let go.");
                 r.kilograms = kPiece;
             }
         } else if (share < kEnough) {
-            r.words = fmt::format("It broke: {:.0f} % of it still held on, where it was dark.", 100 * (1 - share));
+            r.words = say("It broke: {:.0f} % of it still held on, where it was dark.", 100 * (1 - share));
             r.kilograms = kPiece;
         } else {
             const heat::ColdWall wall{kTries[number_].wall, c_.densitySolid, c_.heatCapacity, celsius(), 1};
@@ -89,11 +91,10 @@ protected:
             const bool dew = wet.wet && wet.wetSeconds > kDry;
             r.good = !dew;
             r.words =
-                dew ? fmt::format(
-                          "It fell out by itself. But at {} it was colder than the dew point of the room, {}: wet for "
+                dew ? say("It fell out by itself. But at {} it was colder than the dew point of the room, {}: wet for "
                           "{:.0f} minutes, it dries dull. Sooner, or let it come back to the room in its mold.",
                           degrees(celsius()), degrees(wet.dewPoint), std::ceil(wet.wetSeconds / 60))
-                    : "It fell out by itself, shining.";
+                    : tr("It fell out by itself, shining.");
         }
         tell(std::move(r));
     }
@@ -104,16 +105,17 @@ protected:
     }
     std::string scene() const override {
         const double share = off();
-        return fmt::format(fmt::runtime(kTries[number_].words),
+        return fmt::format(fmt::runtime(tr(kTries[number_].words)),
                            format(kTries[number_].wall, Dimension::Length, units_)) +
-               (share < 0.02      ? " Through the mold it looks dark and wet."
-                : share < 0.5     ? " The first places look frosted."
-                : share < kEnough ? " Most of it looks frosted; dark places still hold on."
-                                  : " It looks frosted all over.");
+               (share < 0.02      ? tr(" Through the mold it looks dark and wet.")
+                : share < 0.5     ? tr(" The first places look frosted.")
+                : share < kEnough ? tr(" Most of it looks frosted; dark places still hold on.")
+                                  : tr(" It looks frosted all over."));
     }
     std::string remember() const override {
-        return "Frosted is off, dark still holds. What stays dark has no temper. And no longer in the cold than it "
-               "takes: a cold shell gets wet.";
+        return tr(
+            "Frosted is off, dark still holds. What stays dark has no temper. And no longer in the cold than it "
+            "takes: a cold shell gets wet.");
     }
 
 private:

@@ -6,6 +6,7 @@
 
 #include "core/heat/pot.h"
 #include "core/lesson/scenes.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::lesson {
 namespace {
@@ -43,7 +44,7 @@ public:
     }
 
     std::vector<Figure> figures() const override {
-        return {{degrees(T_), "in the bowl"}, {mass(seeded_), "of seed is in"}};
+        return {{degrees(T_), tr("in the bowl")}, {mass(seeded_), tr("of seed is in")}};
     }
 
 protected:
@@ -58,10 +59,10 @@ protected:
 
     std::vector<Act> offered() const override {
         std::vector<Act> out;
-        if (seeded_ < kMostSeed) out.push_back({"seed", fmt::format("Stir in {} of seed", mass(kHandful))});
-        out.push_back({"warm", fmt::format("Warm it for {:.0f} s", kBurst)});
-        out.push_back({"smear", "Test a smear"});
-        out.push_back({"ready", "It is ready"});
+        if (seeded_ < kMostSeed) out.push_back({"seed", say("Stir in {} of seed", mass(kHandful))});
+        out.push_back({"warm", say("Warm it for {:.0f} s", kBurst)});
+        out.push_back({"smear", tr("Test a smear")});
+        out.push_back({"ready", tr("It is ready")});
         return out;
     }
 
@@ -75,8 +76,7 @@ protected:
         } else if (id == "warm") {
             T_ += kBurst * kWatts * lib_.physical("microwaveShare") / (mass_ * c_.heatCapacityLiquid);
             if (T_ > c_.scorch)
-                tell({false,
-                      fmt::format("At {} it has scorched: thick, grainy, bitter. It cannot be mended.", degrees(T_)),
+                tell({false, say("At {} it has scorched: thick, grainy, bitter. It cannot be mended.", degrees(T_)),
                       time() / 60, mass_});
         } else if (id == "smear") {
             smear_ = X_;
@@ -104,20 +104,21 @@ protected:
 
     std::string scene() const override {
         if (smeared_ > 0 && time() - smeared_ < kSetsIn) {
-            if (smear_ >= lib_.physical("lockFraction")) return "The smear is matt and firm.";
-            return fmt::format("The smear is still wet after {:.0f} s.", time() - smeared_);
+            if (smear_ >= lib_.physical("lockFraction")) return tr("The smear is matt and firm.");
+            return say("The smear is still wet after {:.0f} s.", time() - smeared_);
         }
-        if (smeared_ > 0 && smear_ < lib_.physical("lockFraction")) return "The smear has not set in five minutes.";
-        if (lumps_ / mass_ > kLumps) return "Lumps go round in it: stir on until they are gone.";
-        if (T_ > c_.loses) return fmt::format("Hot and thin. Above {} no crystal lives in it.", degrees(c_.loses));
-        if (T_ > c_.workHigh) return "It runs off the whisk at once.";
-        if (T_ >= c_.workLow) return "It falls in a ribbon.";
-        return "It thickens.";
+        if (smeared_ > 0 && smear_ < lib_.physical("lockFraction")) return tr("The smear has not set in five minutes.");
+        if (lumps_ / mass_ > kLumps) return tr("Lumps go round in it: stir on until they are gone.");
+        if (T_ > c_.loses) return say("Hot and thin. Above {} no crystal lives in it.", degrees(c_.loses));
+        if (T_ > c_.workHigh) return tr("It runs off the whisk at once.");
+        if (T_ >= c_.workLow) return tr("It falls in a ribbon.");
+        return tr("It thickens.");
     }
 
     std::string remember() const override {
-        return "Seed late and stir until no lump is left; what goes in too hot melts and leaves nothing. Believe the "
-               "smear, not the clock.";
+        return tr(
+            "Seed late and stir until no lump is left; what goes in too hot melts and leaves nothing. Believe the "
+            "smear, not the clock.");
     }
 
 private:
@@ -137,27 +138,28 @@ private:
         r.minutes = time() / 60;
         const double thick = lib_.physical("windowFraction"), sets = setsIn();
         if (lumps_ / mass_ > kLumps)
-            r.words = "Lumps of seed are left in it: they stand out of every coat. Stir on, or warm it for a moment.";
+            r.words =
+                tr("Lumps of seed are left in it: they stand out of every coat. Stir on, or warm it for a moment.");
         else if (T_ > c_.workHigh + 0.3)
-            r.words = fmt::format("At {} it is still too warm: above {} it loses its crystals again.", degrees(T_),
-                                  degrees(c_.workHigh));
+            r.words = say("At {} it is still too warm: above {} it loses its crystals again.", degrees(T_),
+                          degrees(c_.workHigh));
         else if (sets > kSetsIn)
-            r.words = fmt::format(
-                "Its crystals are too few: a smear takes {:.0f} minutes and dries in streaks. Stir in a handful of "
-                "seed below {}.",
-                std::ceil(sets / 60), degrees(c_.loses));
+            r.words =
+                say("Its crystals are too few: a smear takes {:.0f} minutes and dries in streaks. Stir in a handful of "
+                    "seed below {}.",
+                    std::ceil(sets / 60), degrees(c_.loses));
         else if (X_ > thick)
-            r.words = fmt::format(
+            r.words = say(
                 "It has thickened: its crystals have grown and its walls come out too thick. Warm it by a degree, no "
                 "more.");
         else if (T_ < c_.workLow - 1)
-            r.words = fmt::format(
+            r.words = say(
                 "At {} it is cooler than it is worked at, {} to {}: it sets while it is poured. Warm it for a moment.",
                 degrees(T_), degrees(c_.workLow), degrees(c_.workHigh));
         else {
             r.good = true;
-            r.words = fmt::format("In temper at {}: a smear sets in {:.0f} minutes, with a shine.", degrees(T_),
-                                  std::max(1.0, std::round(sets / 60)));
+            r.words = say("In temper at {}: a smear sets in {:.0f} minutes, with a shine.", degrees(T_),
+                          std::max(1.0, std::round(sets / 60)));
         }
         tell(std::move(r));
     }

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 #include <set>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::log {
 
@@ -52,38 +53,39 @@ std::string wrongWith(const Entry& e, const Evening& evening) {
         return std::ranges::any_of(evening.entries, [&](const Entry& o) { return o.id == id; });
     };
     if (!e.piece.empty() && !evening.plan.piece(e.piece))
-        return fmt::format("The plan of that evening has no piece “{}”.", e.piece);
-    if (e.replaces != 0 && !isThere(e.replaces)) return "What it corrects is not there.";
-    if (e.at.size() > 40 || e.words.size() > 20'000) return "That is too long to keep.";
+        return say("The plan of that evening has no piece “{}”.", e.piece);
+    if (e.replaces != 0 && !isThere(e.replaces)) return tr("What it corrects is not there.");
+    if (e.at.size() > 40 || e.words.size() > 20'000) return tr("That is too long to keep.");
     switch (e.is) {
         case Is::Made:
-            if (e.piece.empty()) return "Say which piece came out whole.";
+            if (e.piece.empty()) return tr("Say which piece came out whole.");
             if (e.of < 1 || e.of > 10'000 || e.count < 0 || e.count > e.of)
-                return fmt::format("{} of {} cannot have come out whole.", e.count, e.of);
+                return say("{} of {} cannot have come out whole.", e.count, e.of);
             break;
         case Is::Failed:
-            if (e.fault.empty()) return "Say what went wrong.";
-            if (e.count < 0 || e.count > 10'000) return "So many cannot have failed.";
+            if (e.fault.empty()) return tr("Say what went wrong.");
+            if (e.count < 0 || e.count > 10'000) return tr("So many cannot have failed.");
             break;
         case Is::Left:
-            if (e.chocolate.empty() || !(e.value >= 0 && e.value <= 1000)) return "Say how much was left, and of what.";
+            if (e.chocolate.empty() || !(e.value >= 0 && e.value <= 1000))
+                return tr("Say how much was left, and of what.");
             break;
         case Is::Stars:
-            if (e.count < 1 || e.count > 5) return "Stars are one to five.";
+            if (e.count < 1 || e.count > 5) return tr("Stars are one to five.");
             break;
         case Is::Said:
-            if (e.words.empty()) return "There is nothing to keep.";
+            if (e.words.empty()) return tr("There is nothing to keep.");
             break;
         case Is::Photo:
-            if (e.photo.empty()) return "There is no picture.";
-            if (e.photo.size() > kMostPhoto) return "The picture is larger than 8 MB.";
+            if (e.photo.empty()) return tr("There is no picture.");
+            if (e.photo.size() > kMostPhoto) return tr("The picture is larger than 8 MB.");
             break;
         case Is::TakenBack:
-            if (e.replaces == 0) return "Say what is taken back.";
+            if (e.replaces == 0) return tr("Say what is taken back.");
             break;
         case Is::Measured:
             if (!e.record.piece.empty() && !evening.plan.piece(e.record.piece))
-                return fmt::format("The plan of that evening has no piece “{}”.", e.record.piece);
+                return say("The plan of that evening has no piece “{}”.", e.record.piece);
             break;
     }
     return {};

@@ -7,6 +7,7 @@
 #include "core/learn/record_json.h"
 #include "core/log/evening.h"
 #include "core/quantity/base64.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::log {
 namespace {
@@ -48,7 +49,7 @@ Entry entryOf(const json& j, const std::string& where) {
     Entry e;
     const auto is = j.at("is").get<std::string>();
     const auto* word = learn::worded(kWordsOfEntries, is);
-    if (!word) refuse(fmt::format("“{}” is no kind of entry.", is), where + "/is");
+    if (!word) refuse(say("“{}” is no kind of entry.", is), where + "/is");
     e.is = word->first;
     e.id = j.value("id", std::int64_t{0});
     e.replaces = j.value("replaces", std::int64_t{0});
@@ -64,7 +65,7 @@ Entry entryOf(const json& j, const std::string& where) {
     e.words = j.value("words", "");
     if (j.contains("photo")) {
         const auto photo = fromBase64(j.at("photo").get<std::string>(), kMostPhoto);
-        if (!photo) refuse("This is no picture in base 64.", where + "/photo");
+        if (!photo) refuse(tr("This is no picture in base 64."), where + "/photo");
         e.photo = *photo;
     }
     return e;
@@ -82,7 +83,7 @@ Evening headOf(const json& j, const std::string& where) {
     Evening e;
     e.id = j.at("id").get<std::string>();
     e.date = j.at("date").get<std::string>();
-    if (e.id.empty() || e.id.size() > 200) refuse("An evening has no id.", where + "/id");
+    if (e.id.empty() || e.id.size() > 200) refuse(tr("An evening has no id."), where + "/id");
     auto plan = readPlan(j.at("plan").dump());
     if (!plan) refuse(plan.error().sentence, where + "/plan/" + plan.error().where);
     e.plan = std::move(*plan);
@@ -93,8 +94,8 @@ Evening headOf(const json& j, const std::string& where) {
 
 /// Puts an entry at the end of an evening; throws what is wrong with it.
 void put(Evening& evening, Entry entry, const std::string& where, size_t& entries, std::set<std::int64_t>& ids) {
-    if (++entries > kMostEntries) refuse("More than 50 000 entries.", where);
-    if (entry.id != 0 && !ids.insert(entry.id).second) refuse("Two entries have one number.", where + "/id");
+    if (++entries > kMostEntries) refuse(tr("More than 50 000 entries."), where);
+    if (entry.id != 0 && !ids.insert(entry.id).second) refuse(tr("Two entries have one number."), where + "/id");
     if (auto wrong = wrongWith(entry, evening); !wrong.empty()) refuse(std::move(wrong), where);
     evening.entries.push_back(std::move(entry));
 }
@@ -102,7 +103,7 @@ void put(Evening& evening, Entry entry, const std::string& where, size_t& entrie
 void checkIds(const std::vector<Evening>& all) {
     std::set<std::string> ids;
     for (const auto& e : all)
-        if (!ids.insert(e.id).second) refuse(fmt::format("Two evenings have the id “{}”.", e.id), "evenings");
+        if (!ids.insert(e.id).second) refuse(say("Two evenings have the id “{}”.", e.id), "evenings");
 }
 
 std::string cell(const std::string& text) {
@@ -141,7 +142,7 @@ std::vector<std::vector<std::string>> rowsOf(const std::string& text) {
         else if (c == '\n') end();
         else if (c != '\r') now += c, any = true;
     }
-    if (quoted) refuse("A quotation mark is not closed.", fmt::format("row {}", rows.size() + 1));
+    if (quoted) refuse(tr("A quotation mark is not closed."), say("row {}", rows.size() + 1));
     if (any) end();
     return rows;
 }
@@ -175,7 +176,7 @@ tl::expected<Entry, Problem> readEntry(const std::string& text) {
     } catch (const Problem& p) {
         return tl::unexpected(p);
     } catch (const json::exception&) {
-        return tl::unexpected(Problem{"Something in an entry is not as docs/format.md asks.", "entry"});
+        return tl::unexpected(Problem{tr("Something in an entry is not as docs/format.md asks."), "entry"});
     }
 }
 
@@ -193,15 +194,15 @@ std::string writeLog(const std::vector<Evening>& evenings) {
 tl::expected<std::vector<Evening>, Problem> readLog(const std::string& text) {
     return learn::readJson([&] {
         const json all = json::parse(text);
-        if (all.at("format") != "uovo-log") refuse("This is no log.", "format");
+        if (all.at("format") != "uovo-log") refuse(tr("This is no log."), "format");
         if (const int version = all.at("version").get<int>(); version != kLogVersion)
-            refuse(fmt::format("This log is of version {}; this program reads {}.", version, kLogVersion), "version");
+            refuse(say("This log is of version {}; this program reads {}.", version, kLogVersion), "version");
         std::vector<Evening> out;
         size_t entries = 0;
         std::set<std::int64_t> ids;
         for (const auto& j : all.at("evenings")) {
             const std::string where = fmt::format("evenings/{}", out.size());
-            if (out.size() >= kMostEvenings) refuse("More than 5 000 evenings.", where);
+            if (out.size() >= kMostEvenings) refuse(tr("More than 5 000 evenings."), where);
             Evening e = headOf(j, where);
             for (const auto& x : j.at("entries")) {
                 const std::string at = fmt::format("{}/entries/{}", where, e.entries.size());
@@ -235,19 +236,19 @@ tl::expected<std::vector<Evening>, Problem> readLogCsv(const std::string& text) 
     return learn::readJson([&] {
         const auto rows = rowsOf(text);
         if (rows.empty() || rows[0].size() != kCells || rows[0][0] != "evening")
-            refuse("These are no values of a log.", "row 1");
+            refuse(tr("These are no values of a log."), tr("row 1"));
         std::vector<Evening> out;
         size_t entries = 0;
         std::set<std::int64_t> ids;
         for (size_t k = 1; k < rows.size(); ++k) {
-            const std::string where = fmt::format("row {}", k + 1);
-            if (rows[k].size() != kCells)
-                refuse(fmt::format("{} cells where {} are expected.", rows[k].size(), kCells), where);
+            const std::string where = say("row {}", k + 1);
+            if (rows[k].size() != kCells) refuse(say("{} cells where {} are expected.", rows[k].size(), kCells), where);
             const json all = json::parse(rows[k].back());
             if (rows[k][3] == "evening") {
-                if (out.size() >= kMostEvenings) refuse("More than 5 000 evenings.", where);
+                if (out.size() >= kMostEvenings) refuse(tr("More than 5 000 evenings."), where);
                 out.push_back(headOf(all, where));
-            } else if (out.empty() || out.back().id != rows[k][0]) refuse("An entry stands before its evening.", where);
+            } else if (out.empty() || out.back().id != rows[k][0])
+                refuse(tr("An entry stands before its evening."), where);
             else put(out.back(), entryOf(all, where), where, entries, ids);
         }
         checkIds(out);

@@ -7,6 +7,7 @@
 #include <set>
 #include <span>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 #include "core/quantity/words.h"
 #include "core/stages/strength.h"
@@ -36,9 +37,9 @@ std::string lessonOfShift(int k, const std::string& figures) {
 learn::Lesson wholeLesson(const form::Family& family, const learn::Whole& seen, const material::Library& lib) {
     const double share = learn::survives(seen, Piece{}.survives, lib.learns("survivesWorth"));
     return {"whole:" + family.id,
-            fmt::format("{}: {} of {} came out whole. Spares count on {:.0f} of 100, by the book on {:.0f}.",
-                        family.name, seen.whole, seen.of, 100 * share, 100 * Piece{}.survives),
-            fmt::format("your logbook, {} pieces", seen.of), share};
+            say("{}: {} of {} came out whole. Spares count on {:.0f} of 100, by the book on {:.0f}.", family.name,
+                seen.whole, seen.of, 100 * share, 100 * Piece{}.survives),
+            say("your logbook, {} pieces", seen.of), share};
 }
 
 /// Bars of all evenings, each once, and what they say of the chocolates of a plan.
@@ -62,13 +63,12 @@ void addBars(const std::vector<Evening>& evenings, const Plan& plan, const mater
         with.snaps = bars;
         const auto book = strengthOf(bare, lib, id), now = strengthOf(with, lib, id);
         const auto mega = [](double pa) { return decimal(pa * 1e-6, 1); };
-        out.lessons.push_back(
-            {"strength:" + id,
-             fmt::format("Your {} breaks at {} MPa ({} to {}), by the book at {}.", lowerFirst(c->name),
-                         mega(now.strength.mean), mega(now.low), mega(now.high), mega(book.strength.mean)),
-             fmt::format("your logbook, {} {} broken by {}", bars.size(), bars.size() == 1 ? "bar" : "bars",
-                         dateInWords(last[id])),
-             now.strength.mean / book.strength.mean});
+        out.lessons.push_back({"strength:" + id,
+                               say("Your {} breaks at {} MPa ({} to {}), by the book at {}.", lowerFirst(c->name),
+                                   mega(now.strength.mean), mega(now.low), mega(now.high), mega(book.strength.mean)),
+                               sayMany("your logbook, {} bar broken by {}", "your logbook, {} bars broken by {}",
+                                       int(bars.size()), dateInWords(last[id])),
+                               now.strength.mean / book.strength.mean});
     }
 }
 
@@ -82,8 +82,8 @@ void addPrices(const std::vector<Evening>& evenings, const material::Library& li
     for (const auto& [id, price] : out.prices)
         if (const auto* c = lib.find(id))
             out.lessons.push_back({"price:" + id,
-                                   fmt::format("{} cost you {} a kilogram.", c->name, decimal(price.aKilogram, 2)),
-                                   "your logbook, " + dateInWords(price.date), price.aKilogram});
+                                   say("{} cost you {} a kilogram.", c->name, decimal(price.aKilogram, 2)),
+                                   tr("your logbook, ") + dateInWords(price.date), price.aKilogram});
 }
 
 /// What the molds of the plan's pieces have made.
@@ -91,10 +91,10 @@ void addCasts(const std::vector<Evening>& evenings, const Plan& plan, const mate
     out.casts = castsOf(evenings, plan);
     for (const auto& [id, casts] : out.casts)
         out.lessons.push_back({"casts:" + id,
-                               fmt::format("The mold of {} has made {}; one stands about {:.0f}.", plan.piece(id)->name,
-                                           counted(size_t(casts.each), "cast"), lib.former("siliconeLife")),
-                               fmt::format("your logbook, {}, the last on {}",
-                                           counted(size_t(casts.evenings), "evening"), dateInWords(casts.last)),
+                               say("The mold of {} has made {}; one stands about {:.0f}.", plan.piece(id)->name,
+                                   sayMany("{} cast", "{} casts", casts.each), lib.former("siliconeLife")),
+                               say("your logbook, {}, the last on {}",
+                                   sayMany("{} evening", "{} evenings", casts.evenings), dateInWords(casts.last)),
                                double(casts.each)});
 }
 
@@ -178,7 +178,7 @@ void countOn(const Taught& taught, const Trust& trust, Plan& plan, const materia
         learn::Shift trusted = shift;
         for (int k = 0; k < learn::kShifts; ++k)
             if (const auto lesson = lessonOfShift(k, figures); !lesson.empty()) trusted[k] *= trustIn(trust, lesson);
-        std::string source = "your logbook";
+        std::string source = tr("your logbook");
         for (const auto& l : taught.lessons)
             if (l.id == "wall:" + figures) source = l.source;
         learn::countOn(trusted, id, plan, library, source);

@@ -5,7 +5,9 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/clock.h"
+#include "core/quantity/words.h"
 #include "core/run/run_json.h"
 
 namespace uovo::log {
@@ -23,23 +25,23 @@ std::string recordTold(const learn::Record& r, const Evening& evening) {
     switch (r.is) {
         case learn::Record::Is::Weighed: {
             const std::string what = r.of > 1 ? fmt::format("{} of {}", r.of, piece) : piece;
-            const std::string when = r.coats > 0 ? fmt::format(", after coat {}", r.coats) : "";
+            const std::string when = r.coats > 0 ? say(", after coat {}", r.coats) : "";
             return fmt::format("{}{}: {}", what, when, shown(r.value, Dimension::Mass));
         }
         case learn::Record::Is::Rim:
-            return fmt::format("{}, its rim: {}", piece, shown(r.value, Dimension::Length));
+            return say("{}, its rim: {}", piece, shown(r.value, Dimension::Length));
         case learn::Record::Is::Touched: {
-            std::string out = piece + (r.foot ? ", touched at its foot: " : ", touched at its rim: ");
-            if (r.notAt > 0) out += fmt::format("not firm at {}", shown(r.notAt, Dimension::Duration));
+            std::string out = piece + (r.foot ? tr(", touched at its foot: ") : tr(", touched at its rim: "));
+            if (r.notAt > 0) out += say("not firm at {}", shown(r.notAt, Dimension::Duration));
             if (std::isfinite(r.at))
-                out += fmt::format("{}firm at {}", r.notAt > 0 ? ", " : "", shown(r.at, Dimension::Duration));
+                out += say("{}firm at {}", r.notAt > 0 ? ", " : "", shown(r.at, Dimension::Duration));
             return out;
         }
         case learn::Record::Is::Spoon:
-            return fmt::format("A spoonful lay {} wide", shown(r.value, Dimension::Length));
+            return say("A spoonful lay {} wide", shown(r.value, Dimension::Length));
         case learn::Record::Is::Took:
-            return fmt::format("{} took {}; the book says {}", r.task.empty() ? "A task" : "“" + r.task + "”",
-                               shown(60 * r.value, Dimension::Duration), shown(60 * r.book, Dimension::Duration));
+            return say("{} took {}; the book says {}", r.task.empty() ? tr("A task") : "“" + tr(spaced(r.task)) + "”",
+                       shown(60 * r.value, Dimension::Duration), shown(60 * r.book, Dimension::Duration));
     }
     return {};
 }
@@ -52,11 +54,11 @@ std::string told(const Entry& e, const Evening& evening, const material::Library
         case Entry::Is::Measured:
             return recordTold(e.record, evening) + ".";
         case Entry::Is::Made:
-            return fmt::format("{}{} of {} came out whole.", of, e.count, e.of);
+            return say("{}{} of {} came out whole.", of, e.count, e.of);
         case Entry::Is::Failed: {
             const auto* fault = library.fault(e.fault);
             std::string out = of + (fault ? fault->name : e.fault);
-            if (e.count > 1) out += fmt::format(" ({} of them)", e.count);
+            if (e.count > 1) out += say(" ({} of them)", e.count);
             if (fault)
                 for (const auto& c : fault->causes)
                     if (c.id == e.cause) out += fmt::format(". {}", c.words);
@@ -64,17 +66,17 @@ std::string told(const Entry& e, const Evening& evening, const material::Library
         }
         case Entry::Is::Left: {
             const auto* c = library.find(e.chocolate);
-            return fmt::format("{} left of {}.", format(e.value, Dimension::Mass, evening.plan.units),
-                               c ? c->name : e.chocolate);
+            return say("{} left of {}.", format(e.value, Dimension::Mass, evening.plan.units),
+                       c ? c->name : e.chocolate);
         }
         case Entry::Is::Stars:
-            return fmt::format("{}{} of 5 stars.", of, e.count);
+            return say("{}{} of 5 stars.", of, e.count);
         case Entry::Is::Said:
             return of + e.words;
         case Entry::Is::Photo:
-            return of + (e.words.empty() ? std::string("A picture.") : e.words);
+            return of + (e.words.empty() ? std::string(tr("A picture.")) : e.words);
         case Entry::Is::TakenBack:
-            return "Taken back.";
+            return tr("Taken back.");
     }
     return {};
 }
@@ -99,16 +101,16 @@ std::vector<Beside> beside(const Evening& evening, const PlanFigures& planned) {
                 r.coats > 0 ? std::min(wall.coats.size(), static_cast<size_t>(r.coats)) : wall.coats.size();
             for (size_t k = 0; k < coats; ++k) b.planned += wall.coats[k].added;
             b.real = r.value / r.of;
-            b.words = fmt::format("after coat {}", coats);
+            b.words = say("after coat {}", coats);
         } else if (r.is == learn::Record::Is::Rim) {
             b.planned = wall.rim;
             b.real = r.value;
-            b.words = "at the rim";
+            b.words = tr("at the rim");
             b.dimension = Dimension::Length;
         } else if (r.is == learn::Record::Is::Touched && std::isfinite(r.at) && !wall.setting.empty()) {
             b.planned = r.foot ? wall.setting.back().firm : wall.CoatTimes::rim.firm;
             b.real = r.notAt > 0 ? std::sqrt(r.notAt * r.at) : r.at;
-            b.words = "firm";
+            b.words = tr("firm");
             b.dimension = Dimension::Duration;
             less = 1 / setting::kBand;
             more = setting::kBand;
@@ -137,8 +139,8 @@ std::string readyWords(const Evening& evening) {
         return clockInWords(static_cast<int>((minutes % 1440 + 1440) % 1440), evening.plan.units);
     };
     const long real = *begun + std::lround(last / 60);
-    return fmt::format("Begun at {}, the last step done at {}; ready by {} was planned.", clock(*begun), clock(real),
-                       clock(*wanted));
+    return say("Begun at {}, the last step done at {}; ready by {} was planned.", clock(*begun), clock(real),
+               clock(*wanted));
 }
 
 }  // namespace uovo::log

@@ -4,6 +4,7 @@
 #include <limits>
 
 #include "core/material/material.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::material {
 namespace {
@@ -49,29 +50,31 @@ tl::expected<void, Problem> checkOwnFigures(const Chocolate& chocolate, const Ow
     for (const auto& [name, value] : own.values) {
         if (name == kPacket) {
             if (!(value >= 0.01 && value <= 50))
-                return tl::unexpected(Problem{"A packet holds between 10 g and 50 kg.", name});
+                return tl::unexpected(Problem{tr("A packet holds between 10 g and 50 kg."), name});
             continue;
         }
         const auto it = chocolate.constants.find(name);
         if (it == chocolate.constants.end())
-            return tl::unexpected(Problem{"“" + name + "” is not a figure of a chocolate.", name});
-        if (!std::isfinite(value)) return tl::unexpected(Problem{"“" + name + "” is not a number.", name});
+            return tl::unexpected(Problem{"“" + name + tr("” is not a figure of a chocolate."), name});
+        if (!std::isfinite(value)) return tl::unexpected(Problem{"“" + name + tr("” is not a number."), name});
         const bool temperature = it->second.unit == "°C";
         if (!temperature && name != "meltShift" && value <= 0)
-            return tl::unexpected(Problem{"“" + name + "” must be more than nothing.", name});
+            return tl::unexpected(Problem{"“" + name + tr("” must be more than nothing."), name});
         if (temperature && (value < 15 || value > 60))
             return tl::unexpected(Problem{
-                "No chocolate is worked at " + format(value, Dimension::Temperature, UnitSystem::Metric) + ".", name});
+                tr("No chocolate is worked at ") + format(value, Dimension::Temperature, UnitSystem::Metric) + ".",
+                name});
     }
     auto figure = [&](const char* name) {
         const auto it = own.values.find(name);
         return it != own.values.end() ? it->second : chocolate.at(name).value;
     };
     if (figure("workLow") > figure("workHigh"))
-        return tl::unexpected(Problem{"The lower working temperature on the label is above the upper one.", "workLow"});
+        return tl::unexpected(
+            Problem{tr("The lower working temperature on the label is above the upper one."), "workLow"});
     if (figure("workHigh") >= figure("scorch"))
         return tl::unexpected(
-            Problem{"The working temperature on the label is above the one that scorches.", "workHigh"});
+            Problem{tr("The working temperature on the label is above the one that scorches."), "workHigh"});
     return {};
 }
 
@@ -84,7 +87,7 @@ tl::expected<Coating, Problem> coating(const Chocolate& chocolate, Temper temper
                                        const OwnFigures& own, const Constants& physics) {
     if (auto ok = checkOwnFigures(chocolate, own); !ok) return tl::unexpected(ok.error());
     if (!(thinnerShare >= 0 && thinnerShare <= kMostThinner))
-        return tl::unexpected(Problem{"Thin with at most 10 % of the chocolate's mass.", "thinnerShare"});
+        return tl::unexpected(Problem{tr("Thin with at most 10 % of the chocolate's mass."), "thinnerShare"});
     auto figure = [&](const char* name) {
         const auto it = own.values.find(name);
         return it != own.values.end() ? it->second : chocolate.at(name).value;

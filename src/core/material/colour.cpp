@@ -7,6 +7,7 @@
 #include <cmath>
 #include <cstdlib>
 #include <optional>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::material {
 namespace {
@@ -43,7 +44,7 @@ void blend(Chocolate& c, const Chocolate& other, double share) {
             return logarithmic && a > 0 && b > 0 ? a * std::pow(b / a, share) : a + (b - a) * share;
         };
         v = {between(v.value, it->second.value), between(v.low, it->second.low), between(v.high, it->second.high),
-             v.unit, "blend by mass: judgement"};
+             v.unit, tr("blend by mass: judgement")};
     }
     for (auto list : {&Chocolate::allergens, &Chocolate::traces})
         for (const auto& a : other.*list)
@@ -91,35 +92,37 @@ std::vector<Problem> problems(const Colour& c, const Library& lib) {
     std::vector<Problem> out;
     const std::string at = "colours/" + c.id + "/";
     const Chocolate* base = lib.find(c.base);
-    if (c.name.empty()) out.push_back({"A colour needs a name.", at + "name"});
+    if (c.name.empty()) out.push_back({tr("A colour needs a name."), at + "name"});
     if (!base || !base->base.empty())
-        out.push_back({"There is no chocolate “" + c.base + "” here to colour.", at + "base"});
+        out.push_back({tr("There is no chocolate “") + c.base + tr("” here to colour."), at + "base"});
     if (const Chocolate* taken = lib.find(c.id); c.id.empty() || (taken && taken->base.empty()))
-        out.push_back({"A colour cannot be called like the chocolate “" + c.id + "”.", at + "name"});
+        out.push_back({tr("A colour cannot be called like the chocolate “") + c.id + "”.", at + "name"});
     if (!c.second.empty()) {
         const Chocolate* second = lib.find(c.second);
         if (!second || !second->base.empty() || c.second == c.base)
-            out.push_back({"There is no other chocolate “" + c.second + "” here to blend with.", at + "second"});
+            out.push_back(
+                {tr("There is no other chocolate “") + c.second + tr("” here to blend with."), at + "second"});
         else if (base && base->kind != second->kind)
             out.push_back(
-                {"Compound and couverture do not set together: their fats soften each other.", at + "second"});
+                {tr("Compound and couverture do not set together: their fats soften each other."), at + "second"});
         if (!(c.secondShare.value > 0 && c.secondShare.value < 1))
-            out.push_back({"A blend holds some of both chocolates.", at + "secondShare"});
+            out.push_back({tr("A blend holds some of both chocolates."), at + "secondShare"});
     }
     if (!(c.strength.value >= kWeakest && c.strength.value <= kStrongest) &&
         !(c.strength.value == 0 && (!c.second.empty() || c.flavour.value > 0)))
         out.push_back(
-            {fmt::format("Oil colour is stirred in at 0.3 to 1 %; {} would {}.",
-                         format(c.strength.value, Dimension::Percent, UnitSystem::Metric),
-                         c.strength.value > kStrongest ? "taste of it and soften the chocolate" : "hardly show"),
+            {say("Oil colour is stirred in at 0.3 to 1 %; {} would {}.",
+                 format(c.strength.value, Dimension::Percent, UnitSystem::Metric),
+                 c.strength.value > kStrongest ? tr("taste of it and soften the chocolate") : tr("hardly show")),
              at + "strength"});
     if (!(c.letDown.value >= 0 && c.letDown.value <= 0.95))
-        out.push_back({"A pastel is let down with 0 to 95 % of plain chocolate.", at + "letDown"});
+        out.push_back({tr("A pastel is let down with 0 to 95 % of plain chocolate."), at + "letDown"});
     if (!(c.flavour.value >= 0 && c.flavour.value <= kMostFlavour))
-        out.push_back({fmt::format("Flavour oil is stirred in at 0.05 to 0.5 %; {} would soften the chocolate.",
-                                   format(c.flavour.value, Dimension::Percent, UnitSystem::Metric)),
+        out.push_back({say("Flavour oil is stirred in at 0.05 to 0.5 %; {} would soften the chocolate.",
+                           format(c.flavour.value, Dimension::Percent, UnitSystem::Metric)),
                        at + "flavour"});
-    if (!rgb(c.look)) out.push_back({"“" + c.look + "” is not a colour for the screen; write #5B7FB0.", at + "look"});
+    if (!rgb(c.look))
+        out.push_back({"“" + c.look + tr("” is not a colour for the screen; write #5B7FB0."), at + "look"});
     return out;
 }
 
@@ -133,7 +136,7 @@ Library withColours(const Library& library, const std::vector<Colour>& colours) 
         const Chocolate* second = c.second.empty() ? nullptr : library.find(c.second);
         if (second && second->base.empty() && second != base) blend(made, *second, c.secondShare.value);
         made.id = c.id;
-        made.name = c.name + " (" + base->name + (made.second.empty() ? "" : " and " + lowered(second->name)) + ")";
+        made.name = c.name + " (" + base->name + (made.second.empty() ? "" : tr(" and ") + lowered(second->name)) + ")";
         made.base = base->id;
         made.look = lookOf(c, base->look);
         out.chocolates.push_back(std::move(made));

@@ -1,6 +1,7 @@
 // Chocolates and coatings: properties by temperature, each with its range and where it comes from.
 #pragma once
 #include <cmath>
+#include <functional>
 #include <map>
 #include <string>
 #include <tl/expected.hpp>
@@ -177,6 +178,10 @@ struct Library {
     double strong(const std::string& name) const { return strength.at(name).value; }
     double usual(const std::string& name) const { return kitchen.at(name).value; }
 };
+
+/// Shows each text of it that people read to `visit`, which may change it; not the words of its looks, which people
+/// type (core/quantity/vocabulary.h).
+void eachText(Library& library, const std::function<void(std::string&)>& visit);
 
 /// Reads the library from the texts of data/ (file name → JSON text).
 tl::expected<Library, Problem> readLibrary(const std::map<std::string, std::string>& files);

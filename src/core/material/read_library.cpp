@@ -1,6 +1,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/material/material.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::material {
 namespace {
@@ -114,7 +115,7 @@ tl::expected<Library, Problem> readLibrary(const std::map<std::string, std::stri
                                     j.value("share", 0.75), j.value("served", false)});
         for (const auto& j : load("faults.json").at("faults")) lib.faults.push_back(readFault(j));
     } catch (const std::exception& e) {
-        return tl::unexpected(Problem{"The data file " + file + " cannot be read: " + e.what()});
+        return tl::unexpected(Problem{tr("The data file ") + file + tr(" cannot be read: ") + e.what()});
     }
     return lib;
 }

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/heat/pot.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::probe {
 namespace {
@@ -101,8 +102,7 @@ Prompt Coach::think(double seconds) {
     const auto time = [&](double s) { return format(s, Dimension::Duration, units_); };
     if (T > coating_.scorch)
         return {Prompt::Tone::Harm,
-                fmt::format("Too hot: {} scorches above {}. Take it off the heat.", coating_.name,
-                            degrees(coating_.scorch)),
+                say("Too hot: {} scorches above {}. Take it off the heat.", coating_.name, degrees(coating_.scorch)),
                 step_};
     if (plan_.steps.empty() && !used_) return now_;
     // the steps that ask for a temperature, in their order
@@ -125,7 +125,7 @@ Prompt Coach::think(double seconds) {
         const auto& now = plan_.steps[step_];
         std::string words = now.title;
         words[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(words[0])));
-        return {Prompt::Tone::Now, "Now " + words, step_};
+        return {Prompt::Tone::Now, tr("Now ") + words, step_};
     }
     if (step_ + 1 >= plan_.steps.size()) ready_ = true;
     if (!ready_) {
@@ -143,31 +143,30 @@ Prompt Coach::think(double seconds) {
         advised_ = seconds;
         const double burst = std::max(2.0, std::ceil(mass_ * coating_.heatCapacityLiquid * (coating_.working() - T) /
                                                      (watts_ * physics_.at("microwaveShare").value)));
-        return {Prompt::Tone::Now, fmt::format("Too cool: warm it for {}", time(burst)), step_};
+        return {Prompt::Tone::Now, say("Too cool: warm it for {}", time(burst)), step_};
     }
     if (used_ && coating_.tempered) {
         if (T <= coating_.loses) lost_.reset();
         else if (!lost_) lost_ = seconds;
         if (lost_ && seconds - *lost_ >= kLost)
-            return {
-                Prompt::Tone::Harm,
-                fmt::format("Above {} its crystals melt: off the warmth, stir in seed, test a smear before you go on",
-                            degrees(coating_.loses)),
-                step_};
+            return {Prompt::Tone::Harm,
+                    say("Above {} its crystals melt: off the warmth, stir in seed, test a smear before you go on",
+                        degrees(coating_.loses)),
+                    step_};
         const bool high = bowl > coating_.workHigh + kNear || (warm_ && bowl > coating_.workHigh);
         warm_ = high;
         if (high)
-            return {Prompt::Tone::Now,
-                    fmt::format("Too warm: off the warmth, stir down to {}", degrees(coating_.workHigh)), step_};
+            return {Prompt::Tone::Now, say("Too warm: off the warmth, stir down to {}", degrees(coating_.workHigh)),
+                    step_};
     } else if (warm) {
         if (std::abs(rate) < kStill && !(warm_ && seconds - advised_ < kAgain)) {
             warm_ = true;
             advised_ = seconds;
             const temper::Seeding s{mass_, T, 0, room_, {}, 0};
             return {Prompt::Tone::Now,
-                    fmt::format("Still too warm: {} more seed, or stir on",
-                                format(std::round(200 * temper::seedFor(coating_, s, coating_.working())) / 200,
-                                       Dimension::Mass, units_)),
+                    say("Still too warm: {} more seed, or stir on",
+                        format(std::round(200 * temper::seedFor(coating_, s, coating_.working())) / 200,
+                               Dimension::Mass, units_)),
                     step_};
         }
         return now_;
@@ -176,10 +175,11 @@ Prompt Coach::think(double seconds) {
     if (now_.tone == Prompt::Tone::Ready && !(used_ && seconds - advised_ >= kUse)) return now_;
     if (used_) advised_ = seconds;
     const double use = heat::batchWindow(coating_, physics_, mass_, 0, std::min(bowl, coating_.loses - 0.3), room_);
-    return {Prompt::Tone::Ready,
-            fmt::format(fmt::runtime(used_ ? "{}: as it should be, about {} of use" : "Ready: {}, about {} of use"),
-                        degrees(std::round(10 * bowl) / 10), time(60 * std::round(use / 60))),
-            step_};
+    return {
+        Prompt::Tone::Ready,
+        fmt::format(fmt::runtime(used_ ? tr("{}: as it should be, about {} of use") : tr("Ready: {}, about {} of use")),
+                    degrees(std::round(10 * bowl) / 10), time(60 * std::round(use / 60))),
+        step_};
 }
 
 }  // namespace uovo::probe

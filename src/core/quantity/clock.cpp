@@ -9,6 +9,8 @@
 #include <cstdio>
 #include <ctime>
 
+#include "core/quantity/catalogue.h"
+
 namespace uovo {
 
 std::optional<long> localMinutes(const std::string& deadline) {
@@ -88,8 +90,9 @@ std::string localTimeAfter(long local, long minutes) {
 long minutesBetween(long from, long to) { return (instant(to) - instant(from)) / 60; }
 
 std::string dateInWords(const std::string& date) {
-    static constexpr const char* kMonths[] = {"January", "February", "March",     "April",   "May",      "June",
-                                              "July",    "August",   "September", "October", "November", "December"};
+    static const char* const kMonths[] = {tr("January"),   tr("February"), tr("March"),    tr("April"),
+                                          tr("May"),       tr("June"),     tr("July"),     tr("August"),
+                                          tr("September"), tr("October"),  tr("November"), tr("December")};
     if (!localMinutes(date + "T00:00")) return date;
     const int month = std::atoi(date.c_str() + 5), day = std::atoi(date.c_str() + 8);
     return fmt::format("{} {} {}", day, kMonths[month - 1], date.substr(0, 4));

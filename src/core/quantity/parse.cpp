@@ -2,7 +2,9 @@
 #include <array>
 #include <optional>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/quantity.h"
+#include "core/quantity/vocabulary.h"
 
 namespace uovo {
 namespace {
@@ -170,7 +172,7 @@ std::optional<double> digits(Reader& r, bool decimals) {
                 part = std::string(r.text.substr(r.at + gap, n));
                 if (mark == (r.comma ? "." : ",") && n == 3 && groups == 0 && first <= 3 && whole != "0")
                     r.wrong = "“" + whole + std::string(mark) + part + "” could be " + whole + (r.comma ? "," : ".") +
-                              part + " or " + whole + part + ": write it one of these ways.";
+                              part + " or " + whole + part + tr(": write it one of these ways.");
                 r.at = after;
                 break;
             }
@@ -184,7 +186,7 @@ std::optional<double> digits(Reader& r, bool decimals) {
         }
         if (uneven)
             r.wrong = "“" + std::string(r.text.substr(start, r.at - start)) +
-                      "” is not a number: thousands go in groups of three.";
+                      tr("” is not a number: thousands go in groups of three.");
     }
     double value = 0;
     for (const char c : whole) value = value * 10 + (c - '0');
@@ -223,8 +225,8 @@ tl::expected<std::optional<double>, TypingProblem> number(Reader& r) {
         const int place = at.character();
         at.skipSpace();
         auto bottom = digits(at, false);
-        if (!bottom) return tl::unexpected(TypingProblem{"A number is missing below the fraction bar.", place});
-        if (*bottom == 0) return tl::unexpected(TypingProblem{"A fraction cannot have zero below the bar.", place});
+        if (!bottom) return tl::unexpected(TypingProblem{tr("A number is missing below the fraction bar."), place});
+        if (*bottom == 0) return tl::unexpected(TypingProblem{tr("A fraction cannot have zero below the bar."), place});
         return std::optional<double>(top / *bottom);
     };
     if (r.take("/") || r.take("⁄")) return fraction(r, *whole);
@@ -249,19 +251,19 @@ tl::expected<std::optional<double>, TypingProblem> number(Reader& r) {
 std::string dimensionName(Dimension d) {
     switch (d) {
         case Dimension::Length:
-            return "a length, such as 14 cm or 5 1/2 in";
+            return tr("a length, such as 14 cm or 5 1/2 in");
         case Dimension::Mass:
-            return "a mass, such as 200 g or 1½ lb";
+            return tr("a mass, such as 200 g or 1½ lb");
         case Dimension::Volume:
-            return "a volume, such as 150 ml or 2 tbsp";
+            return tr("a volume, such as 150 ml or 2 tbsp");
         case Dimension::Temperature:
-            return "a temperature, such as 32 °C or 90 °F";
+            return tr("a temperature, such as 32 °C or 90 °F");
         case Dimension::Duration:
-            return "a time, such as 40 s, 7 min or 1 h 15";
+            return tr("a time, such as 40 s, 7 min or 1 h 15");
         case Dimension::Percent:
-            return "a percentage, such as 55 %";
+            return tr("a percentage, such as 55 %");
         case Dimension::Count:
-            return "a whole number";
+            return tr("a whole number");
     }
     return {};
 }
@@ -360,33 +362,38 @@ tl::expected<double, TypingProblem> degrees(double v, std::string unit, const Ty
     const std::string u = lower(unit);
     if (u == "°c" || u == "c" || u == "celsius") return v;
     if (u == "°f" || u == "f" || u == "fahrenheit") return celsius(v);
-    return tl::unexpected(TypingProblem{"“" + unit + "” is not a temperature unit; use °C or °F.", unitPlace});
+    return tl::unexpected(TypingProblem{"“" + unit + tr("” is not a temperature unit; use °C or °F."), unitPlace});
 }
 
 tl::expected<double, TypingProblem> counted(double v, const std::string& unit, const TypingContext& context, int place,
                                             int unitPlace) {
-    if (!unit.empty()) return tl::unexpected(TypingProblem{"Only a number goes here.", unitPlace});
+    if (!unit.empty()) return tl::unexpected(TypingProblem{tr("Only a number goes here."), unitPlace});
     if (!context.fractions && v != std::floor(v))
-        return tl::unexpected(TypingProblem{"Pieces are counted whole.", place});
+        return tl::unexpected(TypingProblem{tr("Pieces are counted whole."), place});
     return v;
 }
 
 std::string unknownUnit(const std::string& unit, Dimension dimension) {
     bool elsewhere = lower(unit) == "c" || lower(unit) == "f" || unit.starts_with("°");
     for (const auto& u : kUnits) elsewhere |= u.name == lower(unit);
-    return elsewhere ? "“" + unit + "” does not belong here; type " + dimensionName(dimension) + "."
-                     : "“" + unit + "” is not a unit known here; type " + dimensionName(dimension) + ".";
+    return elsewhere ? say("“{}” does not belong here; type {}.", unit, dimensionName(dimension))
+                     : say("“{}” is not a unit known here; type {}.", unit, dimensionName(dimension));
 }
 
 }  // namespace
 
-tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const TypingContext& context) {
+tl::expected<Measure, TypingProblem> parseMeasure(std::string_view said, const TypingContext& context) {
+    const std::string english = inEnglish(std::string(said));
+    const std::string_view text = english;
     auto fail = [](std::string sentence, int position) {
         return tl::unexpected(TypingProblem{std::move(sentence), position});
     };
-    if (text.size() > 200) return fail("That is too long to be a quantity.", 0);
-    if (trimmed(text).empty()) return fail("Type " + dimensionName(context.dimension) + ".", 0);
-    if (auto look = lookedUp(text, context)) return *look;
+    if (text.size() > 200) return fail(tr("That is too long to be a quantity."), 0);
+    if (trimmed(text).empty()) return fail(say("Type {}.", dimensionName(context.dimension)), 0);
+    if (auto look = lookedUp(text, context)) {
+        look->typed = trimmed(said);
+        return *look;
+    }
 
     Reader r{text};
     r.comma = context.comma;
@@ -403,12 +410,13 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
         auto n = number(r);
         if (!n) return tl::unexpected(n.error());
         if (!*n)
-            return fail(
-                any ? "This part is not understood." : "Start with a number: " + dimensionName(context.dimension) + ".",
-                place);
+            return fail(any ? tr("This part is not understood.")
+                            : say("Start with a number: {}.", dimensionName(context.dimension)),
+                        place);
         if (context.dimension == Dimension::Duration && !any && r.take(":")) {  // 1:15 is hours and minutes
             auto minutes = digits(r, false);
-            if (!minutes || *minutes >= 60) return fail("After the colon come minutes from 00 to 59.", r.character());
+            if (!minutes || *minutes >= 60)
+                return fail(tr("After the colon come minutes from 00 to 59."), r.character());
             total = **n * 3600 + *minutes * 60;
             any = true;
             bareFactor = 1;
@@ -422,9 +430,9 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
         std::string unit = unitWord(r);
         if (context.dimension == Dimension::Temperature || context.dimension == Dimension::Count) {
             if (any)
-                return fail(
-                    context.dimension == Dimension::Count ? "One number is enough." : "One temperature is enough.",
-                    place);
+                return fail(context.dimension == Dimension::Count ? tr("One number is enough.")
+                                                                  : tr("One temperature is enough."),
+                            place);
             const auto single = context.dimension == Dimension::Count
                                     ? counted(**n, unit, context, place, unitPlace)
                                     : degrees(negative ? -**n : **n, unit, context, unitPlace);
@@ -435,7 +443,7 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
         }
         double factor;
         if (unit.empty()) {
-            if (any && std::isnan(bareFactor)) return fail("A unit is missing before this number.", place);
+            if (any && std::isnan(bareFactor)) return fail(tr("A unit is missing before this number."), place);
             factor = any ? bareFactor : unitFactor(context.bareUnit, context.dimension, context.metricCup);
         } else {
             factor = unitFactor(unit, context.dimension, context.metricCup);
@@ -445,10 +453,11 @@ tl::expected<Measure, TypingProblem> parseMeasure(std::string_view text, const T
         any = true;
         bareFactor = smallerThan(unit);
     }
-    if (!any) return fail("Start with a number: " + dimensionName(context.dimension) + ".", 0);
-    if (negative && context.dimension != Dimension::Temperature) return fail("This cannot be less than nothing.", 0);
+    if (!any) return fail(say("Start with a number: {}.", dimensionName(context.dimension)), 0);
+    if (negative && context.dimension != Dimension::Temperature)
+        return fail(tr("This cannot be less than nothing."), 0);
     Measure m(total);
-    m.typed = trimmed(text);
+    m.typed = trimmed(said);
     return m;
 }
 

@@ -3,6 +3,9 @@
 #include <algorithm>
 #include <cctype>
 
+#include "core/quantity/catalogue.h"
+#include "core/quantity/words.h"
+
 namespace uovo {
 namespace {
 
@@ -17,9 +20,40 @@ constexpr Strange kStrange[]{{"foot", "feet"},      {"tooth", "teeth"},     {"go
 
 bool isLetter(char c) { return std::isalpha(static_cast<unsigned char>(c)) != 0; }
 
+/// Dutch: -s after a syllable that is not stressed, else -en, with what that does to the vowel before it.
+std::string pluralDutch(const std::string& name) {
+    size_t joint = name.size();
+    for (const char* j : {" op ", " van ", " met ", " over ", " in ", " uit ", ","})
+        joint = std::min(joint, name.find(j));
+    const std::string head = name.substr(0, joint), rest = name.substr(joint);
+    const auto ends = [&](const char* with) { return lowered(head).ends_with(with); };
+    const auto vowel = [](char c) { return std::string("aeiou").find(c) != std::string::npos; };
+    if (head.size() < 2) return name;
+    if (ends("ei")) return head + "eren" + rest;
+    size_t syllables = 0;
+    for (size_t i = 0; i < head.size(); ++i) syllables += vowel(head[i]) && (i == 0 || !vowel(head[i - 1]));
+    for (const char* one : {"el", "em", "en", "er", "erd", "aar", "ie"})
+        if (syllables > 1 && ends(one) && !ends("eel")) return head + "s" + rest;
+    if (ends("e")) return head + "s" + rest;
+    const char last = head.back(), before = head[head.size() - 2];
+    if (vowel(last) || last == 'y') return head + "'s" + rest;
+    if (ends("schip")) return head.substr(0, head.size() - 2) + "epen" + rest;
+    std::string stem = head;
+    const bool longVowel = head.size() > 2 && vowel(before) && vowel(head[head.size() - 3]);
+    if (longVowel && before == head[head.size() - 3]) stem.erase(stem.size() - 2, 1);  // maan, manen
+    else if (vowel(before) && !longVowel && last != 'x' && last != 'w') stem += last;  // kom, kommen
+    if ((longVowel || !vowel(before)) && (stem.back() == 's' || stem.back() == 'f')) {
+        const bool hard = stem.size() > 1 && std::string("kptc").find(stem[stem.size() - 2]) != std::string::npos;
+        if (!hard) stem.back() = stem.back() == 's' ? 'z' : 'v';  // huis, huizen; duif, duiven
+    }
+    return stem + "en" + rest;
+}
+
 }  // namespace
 
 std::string plural(const std::string& name) {
+    if (catalogueLanguage() == "nl") return pluralDutch(name);
+    if (isTranslated()) return name;
     size_t end = name.size();
     for (const char* joint : {" to ", " of ", " with ", " in ", ","}) end = std::min(end, name.find(joint));
     const std::string head = name.substr(0, end), rest = name.substr(end);

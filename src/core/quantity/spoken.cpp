@@ -3,25 +3,27 @@
 #include <cctype>
 #include <string_view>
 
+#include "core/quantity/catalogue.h"
+
 namespace uovo {
 namespace {
 
 struct SpokenUnit {
     std::string_view written, one, many;
 };
-constexpr SpokenUnit kSpokenUnits[]{{"g", "gram", "grams"},
-                                    {"kg", "kilogram", "kilograms"},
-                                    {"oz", "ounce", "ounces"},
-                                    {"lb", "pound", "pounds"},
-                                    {"s", "second", "seconds"},
-                                    {"min", "minute", "minutes"},
-                                    {"h", "hour", "hours"},
-                                    {"mm", "millimetre", "millimetres"},
-                                    {"cm", "centimetre", "centimetres"},
-                                    {"ml", "millilitre", "millilitres"},
-                                    {"l", "litre", "litres"},
-                                    {"°C", "degree", "degrees"},
-                                    {"°F", "degree", "degrees"}};
+constexpr SpokenUnit kSpokenUnits[]{{"g", trLater("gram"), trLater("grams")},
+                                    {"kg", trLater("kilogram"), trLater("kilograms")},
+                                    {"oz", trLater("ounce"), trLater("ounces")},
+                                    {"lb", trLater("pound"), trLater("pounds")},
+                                    {"s", trLater("second"), trLater("seconds")},
+                                    {"min", trLater("minute"), trLater("minutes")},
+                                    {"h", trLater("hour"), trLater("hours")},
+                                    {"mm", trLater("millimetre"), trLater("millimetres")},
+                                    {"cm", trLater("centimetre"), trLater("centimetres")},
+                                    {"ml", trLater("millilitre"), trLater("millilitres")},
+                                    {"l", trLater("litre"), trLater("litres")},
+                                    {"°C", trLater("degree"), trLater("degrees")},
+                                    {"°F", trLater("degree"), trLater("degrees")}};
 constexpr std::string_view kDash = "–", kMinus = "−";
 
 bool isFigureDigit(char c) { return std::isdigit(static_cast<unsigned char>(c)) != 0; }
@@ -40,10 +42,10 @@ std::string signsSaid(std::string_view word) {
         const auto rest = word.substr(i);
         if (rest.starts_with(kDash) && i > 0 && isFigureDigit(word[i - 1]) && rest.size() > kDash.size() &&
             isFigureDigit(rest[kDash.size()])) {
-            out += " to ";
+            out += tr(" to ");
             i += kDash.size();
         } else if (rest.starts_with(kMinus) && rest.size() > kMinus.size() && isFigureDigit(rest[kMinus.size()])) {
-            out += "minus ";
+            out += tr("minus ");
             i += kMinus.size();
         } else {
             out += word[i++];
@@ -67,7 +69,7 @@ std::string spoken(const std::string& written) {
             for (const auto& u : kSpokenUnits)
                 if (u.written == plain) unit = &u;
         if (unit) {
-            out += before == "1" ? unit->one : unit->many;
+            out += tr(std::string(before == "1" ? unit->one : unit->many));
             out += after;
         } else {
             out += signsSaid(word);

@@ -3,6 +3,7 @@
 #include <cctype>
 #include <string>
 #include <vector>
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 
@@ -23,21 +24,26 @@ inline std::string unnumbered(const std::string& name) {
     return name.substr(0, name.find_last_not_of(" 0123456789") + 1);
 }
 
+/// "clearShelf" → "clear shelf"
+inline std::string spaced(const std::string& key) {
+    std::string out;
+    for (const char c : key)
+        if (c >= 'A' && c <= 'Z') out += {' ', static_cast<char>(c - 'A' + 'a')};
+        else out += c;
+    return out;
+}
+
 /// "the lid" → "The lid"
 inline std::string upperFirst(std::string s) {
     if (!s.empty() && s[0] >= 'a' && s[0] <= 'z') s[0] = static_cast<char>(s[0] - 'a' + 'A');
     return s;
 }
 
-/// "1 groove", "3 grooves"
-inline std::string counted(size_t many, const std::string& thing) {
-    return std::to_string(many) + " " + thing + (many == 1 ? "" : "s");
-}
-
 /// "the dome, the tube and the ceiling"
 inline std::string listed(const std::vector<std::string>& names) {
     std::string out;
-    for (size_t i = 0; i < names.size(); ++i) out += (i == 0 ? "" : i + 1 == names.size() ? " and " : ", ") + names[i];
+    for (size_t i = 0; i < names.size(); ++i)
+        out += (i == 0 ? "" : i + 1 == names.size() ? tr(" and ") : ", ") + names[i];
     return out;
 }
 

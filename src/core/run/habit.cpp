@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::run {
 namespace {
@@ -86,16 +87,16 @@ std::vector<Habit> habits(const Run& run, const PlanFigures& known) {
 }
 
 std::string habitWords(const Habit& h, UnitSystem units) {
-    const std::string_view name = h.lesson == "tempering"   ? "Tempering"
-                                  : h.lesson == "keeping"   ? "Keeping a pot in its band"
-                                  : h.lesson == "pouring"   ? "Pouring out in time"
-                                  : h.lesson == "releasing" ? "Letting go"
-                                                            : "Gluing";
-    std::string out = fmt::format("{}, {} {}", name, h.times, h.times == 1 ? "time" : "times");
+    const std::string_view name = h.lesson == "tempering"   ? tr("Tempering")
+                                  : h.lesson == "keeping"   ? tr("Keeping a pot in its band")
+                                  : h.lesson == "pouring"   ? tr("Pouring out in time")
+                                  : h.lesson == "releasing" ? tr("Letting go")
+                                                            : tr("Gluing");
+    std::string out = fmt::format("{}, {} {}", name, h.times, h.times == 1 ? tr("time") : tr("times"));
     std::vector<std::string> cost;
-    if (h.minutes >= 1) cost.push_back(fmt::format("{:.0f} min", h.minutes));
+    if (h.minutes >= 1) cost.push_back(say("{:.0f} min", h.minutes));
     if (h.kilograms > 1e-3) cost.push_back(format(h.kilograms, Dimension::Mass, units));
-    if (!cost.empty()) out += ": about " + cost[0] + (cost.size() > 1 ? " and " + cost[1] : "");
+    if (!cost.empty()) out += tr(": about ") + cost[0] + (cost.size() > 1 ? tr(" and ") + cost[1] : "");
     return out + ".";
 }
 

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 #include "core/stages/mending.h"
@@ -47,8 +48,8 @@ public:
                 break;
         }
         if (out_.empty())
-            add("on",
-                e_.mishap == Mishap::Interrupted ? "Plan the rest anew from here" : "Go on; it is kept for the log");
+            add("on", e_.mishap == Mishap::Interrupted ? tr("Plan the rest anew from here")
+                                                       : tr("Go on; it is kept for the log"));
         return std::move(out_);
     }
 
@@ -74,8 +75,8 @@ private:
         return std::max(1, static_cast<int>(std::ceil(t.seconds.value * (t.perPiece ? many : 1) / 60)));
     }
     std::string named(int many) const {
-        const std::string one = piece() ? lowerFirst(piece()->name) : "piece";
-        return many == 1 ? "one " + one : fmt::format("{} {}", many, plural(one));
+        const std::string one = piece() ? lowerFirst(piece()->name) : tr("piece");
+        return many == 1 ? tr("one ") + one : fmt::format("{} {}", many, plural(one));
     }
     double eachMass() const {
         const PieceAnswers* a = known_.piece(e_.piece);
@@ -118,7 +119,7 @@ private:
         const auto* state = run_.piece(e_.piece);
         if (!p || !state || p->molds - state->moldsGone < 2) return;  // as many as are needed, or the only one
         const Way base = out_.empty() ? Way{} : out_.front();
-        Way& w = add("mold", fmt::format("The mold is broken too: go on with {}", p->molds - state->moldsGone - 1),
+        Way& w = add("mold", say("The mold is broken too: go on with {}", p->molds - state->moldsGone - 1),
                      base.minutes, base.kilograms);
         w.events = base.events;
         w.events.push_back(event(Kind::MoldGone, e_.piece, 1));
@@ -135,7 +136,7 @@ private:
             b.mishap = Mishap::Broke;
             w.events.insert(w.events.begin(), std::move(b));
         };
-        if (after >= p->wanted()) also(add("spare", fmt::format("There is a spare: {} are still enough", p->wanted())));
+        if (after >= p->wanted()) also(add("spare", say("There is a spare: {} are still enough", p->wanted())));
         if (const PieceAnswers* a = known_.piece(e_.piece);
             a && a->made && !a->made->assembly.items.empty() && !toldOf) {
             for (const auto& m : mends(lib_, *a, 0)) {
@@ -143,21 +144,22 @@ private:
                 if (m.verdict == Mend::Verdict::Fails) continue;
                 const int hands = std::max(1, static_cast<int>(std::ceil(m.hands * n / 60)));
                 Way& w = add("glue",
-                             m.verdict == Mend::Verdict::Bears ? "Glue it back: it bears as before"
-                                                               : "Glue it back, for show: do not load it",
+                             m.verdict == Mend::Verdict::Bears ? tr("Glue it back: it bears as before")
+                                                               : tr("Glue it back, for show: do not load it"),
                              hands, m.mass * n);
                 w.events.push_back(event(Kind::Mended, e_.piece, n));
-                w.events.push_back(extra("glue", "Glue back " + named(n), hands, m.mass * n));
+                w.events.push_back(extra("glue", tr("Glue back ") + named(n), hands, m.mass * n));
                 break;
             }
         }
         if (after < p->wanted()) {
             const int missing = std::min(n, p->wanted() - after);
-            Way& again = add("again", fmt::format("Make {} more from the beginning", named(missing)),
-                             eachMinutes() * missing, eachMass() * missing);
+            Way& again = add("again", say("Make {} more from the beginning", named(missing)), eachMinutes() * missing,
+                             eachMass() * missing);
             again.events.push_back(event(Kind::Again, e_.piece, missing));
             also(again);
-            Way& fewer = add("fewer", fmt::format("Serve {} fewer", missing == 1 ? "one" : std::to_string(missing)));
+            Way& fewer =
+                add("fewer", missing == 1 ? std::string(tr("Serve one fewer")) : say("Serve {} fewer", missing));
             fewer.events.push_back(event(Kind::Fewer, e_.piece, missing));
             also(fewer);
         }
@@ -167,14 +169,14 @@ private:
         if (!piece()) return;
         const int many = std::max(1, e_.count), hands = minutes("patch", many);
         const double kg = 0.03 * eachMass() * many;
-        add("patch", "Brush chocolate over the bare spots of " + named(many), hands, kg)
-            .events.push_back(extra("patch", "Brush over the bare spots of " + named(many), hands, kg));
-        add("on", "Leave them: they will not show");
+        add("patch", tr("Brush chocolate over the bare spots of ") + named(many), hands, kg)
+            .events.push_back(extra("patch", tr("Brush over the bare spots of ") + named(many), hands, kg));
+        add("on", tr("Leave them: they will not show"));
     }
 
     void wait() {
         for (const int more : {3, 6, 12}) {
-            Way& w = add("wait", fmt::format("Look again in {} min", more), 0, 0);
+            Way& w = add("wait", say("Look again in {} min", more), 0, 0);
             Event e;
             e.kind = Kind::NotYet;
             e.step = e_.step;
@@ -193,22 +195,22 @@ private:
         const double kg = std::max(it->second.kilograms, 0.0);
         const bool lost = e_.mishap == Mishap::Seized || e_.mishap == Mishap::RanOut;
         if (left <= 0) {
-            add("on", "Nothing more is taken from it: go on");
+            add("on", tr("Nothing more is taken from it: go on"));
             return;
         }
         const int temper = of->tempered ? schedule::temperMinutes(*of, std::max(kg, left)) : 0;
         if (!lost && e_.mishap == Mishap::TooHot)
             add("temper",
-                of->tempered ? "Temper it again, with seed: it has lost its crystals above its working range"
-                             : "Stir until it has cooled",
+                of->tempered ? tr("Temper it again, with seed: it has lost its crystals above its working range")
+                             : tr("Stir until it has cooled"),
                 std::max(2, temper), of->tempered ? lib_.physics.at("seedShare").value * kg : 0);
         else if (!lost)
-            add("temper", "Melt it through and temper it again", schedule::meltMinutes(*of, kg) + temper, 0);
+            add("temper", tr("Melt it through and temper it again"), schedule::meltMinutes(*of, kg) + temper, 0);
         else
             add("melt",
                 e_.mishap == Mishap::Seized
-                    ? "Melt new chocolate; what has seized makes a filling with warm cream, never a shell"
-                    : "Melt more",
+                    ? tr("Melt new chocolate; what has seized makes a filling with warm cream, never a shell")
+                    : tr("Melt more"),
                 schedule::meltMinutes(*of, left) + (of->tempered ? schedule::temperMinutes(*of, left) : 0), left);
     }
 
@@ -217,12 +219,12 @@ private:
         if (!p || !piece()) return;
         const int more = std::max(1, e_.count);
         if (p->whole() >= p->wanted() + more)
-            add("spare", "A spare is there for them").events.push_back(event(Kind::Fewer, e_.piece, -more));
-        Way& w = add("again", fmt::format("Make {} more from the beginning", named(more)), eachMinutes() * more,
-                     eachMass() * more);
+            add("spare", tr("A spare is there for them")).events.push_back(event(Kind::Fewer, e_.piece, -more));
+        Way& w =
+            add("again", say("Make {} more from the beginning", named(more)), eachMinutes() * more, eachMass() * more);
         w.events.push_back(event(Kind::Fewer, e_.piece, -more));
         w.events.push_back(event(Kind::Again, e_.piece, more));
-        add("on", "Share what there is");
+        add("on", tr("Share what there is"));
     }
 
     const Run& run_;
@@ -260,27 +262,27 @@ Asks asks(Mishap m) {
 std::string told(Mishap m) {
     switch (m) {
         case Mishap::Broke:
-            return "One broke";
+            return tr("One broke");
         case Mishap::BareSpots:
-            return "It has bare spots";
+            return tr("It has bare spots");
         case Mishap::TooThick:
-            return "It came out too thick";
+            return tr("It came out too thick");
         case Mishap::NotSet:
-            return "It has not set";
+            return tr("It has not set");
         case Mishap::TooHot:
-            return "The pot is too hot";
+            return tr("The pot is too hot");
         case Mishap::PotSet:
-            return "The pot has set";
+            return tr("The pot has set");
         case Mishap::Seized:
-            return "The pot has seized: thick and grainy";
+            return tr("The pot has seized: thick and grainy");
         case Mishap::Interrupted:
-            return "I was called away";
+            return tr("I was called away");
         case Mishap::MoldDropped:
-            return "A mold was dropped";
+            return tr("A mold was dropped");
         case Mishap::OneMore:
-            return "One more guest";
+            return tr("One more guest");
         case Mishap::RanOut:
-            return "The chocolate ran out";
+            return tr("The chocolate ran out");
     }
     return {};
 }

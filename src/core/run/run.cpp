@@ -8,6 +8,7 @@
 #include <limits>
 #include <set>
 #include <tuple>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::run {
 namespace {
@@ -74,13 +75,13 @@ PieceState* Run::find(const std::string& piece) {
 const PieceState* Run::piece(const std::string& id) const { return const_cast<Run*>(this)->find(id); }
 
 tl::expected<void, Problem> Run::take(const Event& e) {
-    if (!std::isfinite(e.at) || e.at < 0) return refuse("An event needs a time after the run began.");
-    if (!events_.empty() && e.at < now_) return refuse("An event cannot lie before the one before it.");
+    if (!std::isfinite(e.at) || e.at < 0) return refuse(tr("An event needs a time after the run began."));
+    if (!events_.empty() && e.at < now_) return refuse(tr("An event cannot lie before the one before it."));
     if (e.kind == Kind::Begun ? begun_ : !begun_)
-        return refuse(begun_ ? "This day has begun already." : "This day has not begun.");
-    if (ended_ && e.kind != Kind::Undone) return refuse("This day is over.");
+        return refuse(begun_ ? tr("This day has begun already.") : tr("This day has not begun."));
+    if (ended_ && e.kind != Kind::Undone) return refuse(tr("This day is over."));
     if (e.kind == Kind::Undone) {
-        if (!canUndo()) return refuse("There is nothing to take back.");
+        if (!canUndo()) return refuse(tr("There is nothing to take back."));
         while (!holds_.empty()) {  // what was laid out because of it goes with it
             const Kind last = events_[holds_.back()].kind;
             holds_.pop_back();
@@ -127,7 +128,7 @@ tl::expected<void, Problem> Run::change(const Event& e) {
             std::set<std::string> known;
             for (const auto& c : e.counts)
                 if (c.wanted < 0 || c.made < 0 || c.made > kMostPieces || !known.insert(c.piece).second)
-                    return refuse("The pieces of this run do not add up.");
+                    return refuse(tr("The pieces of this run do not add up."));
             begun_ = true;
             plan_ = e.plan;
             deadline_ = e.deadline;
@@ -141,13 +142,13 @@ tl::expected<void, Problem> Run::change(const Event& e) {
             return done(e);
         case Kind::NotYet: {
             const Step* s = step(e.step);
-            if (!s || !isOpen(e.step)) return refuse("This step is not open.");
-            if (e.minutes < 1 || e.minutes > 24 * 60) return refuse("Look again in one minute at least.");
+            if (!s || !isOpen(e.step)) return refuse(tr("This step is not open."));
+            if (e.minutes < 1 || e.minutes > 24 * 60) return refuse(tr("Look again in one minute at least."));
             states_[e.step].again = e.at + e.minutes * kMinute;
             return {};
         }
         case Kind::LeftOut: {
-            if (!step(e.step) || !isOpen(e.step)) return refuse("This step is not open.");
+            if (!step(e.step) || !isOpen(e.step)) return refuse(tr("This step is not open."));
             leaveOut(e.step, e.at);
             return {};
         }
@@ -157,13 +158,13 @@ tl::expected<void, Problem> Run::change(const Event& e) {
                     return count(e);
                 case Mishap::PotSet:
                 case Mishap::TooHot:
-                    if (!pots_.contains(e.pot)) return refuse("This pot is not in use.");
+                    if (!pots_.contains(e.pot)) return refuse(tr("This pot is not in use."));
                     pots_[e.pot].ready = false;
                     pots_[e.pot].since = e.at;
                     return {};
                 case Mishap::Seized:
                 case Mishap::RanOut:
-                    if (!pots_.contains(e.pot)) return refuse("This pot is not in use.");
+                    if (!pots_.contains(e.pot)) return refuse(tr("This pot is not in use."));
                     pots_[e.pot].kilograms = 0;
                     pots_[e.pot].ready = false;
                     return {};
@@ -175,31 +176,31 @@ tl::expected<void, Problem> Run::change(const Event& e) {
         case Kind::Mended:
             return count(e);
         case Kind::Extra: {
-            if (e.laid.size() != 1) return refuse("A step of one's own is one step.");
+            if (e.laid.size() != 1) return refuse(tr("A step of one's own is one step."));
             const Step& s = e.laid.front();
-            if (s.id.empty() || step(s.id) || s.minutes < 1) return refuse("This step is there already.");
+            if (s.id.empty() || step(s.id) || s.minutes < 1) return refuse(tr("This step is there already."));
             steps_.push_back(s);
             states_[s.id];
             sort();
             return {};
         }
         case Kind::Weighed:
-            if (!(e.figure > 0 && e.figure < 100)) return refuse("A weight lies above nothing and below 100 kg.");
+            if (!(e.figure > 0 && e.figure < 100)) return refuse(tr("A weight lies above nothing and below 100 kg."));
             return {};
         case Kind::Read:
-            if (!(e.figure > -40 && e.figure < 300)) return refuse("A reading lies between −40 and 300 °C.");
+            if (!(e.figure > -40 && e.figure < 300)) return refuse(tr("A reading lies between −40 and 300 °C."));
             if (const auto it = pots_.find(e.pot); it != pots_.end()) it->second.celsius = e.figure;
             return {};
         case Kind::Warmed: {
             const auto it = pots_.find(e.pot);
-            if (it == pots_.end() || !it->second.ready) return refuse("This pot is not in use.");
+            if (it == pots_.end() || !it->second.ready) return refuse(tr("This pot is not in use."));
             it->second.since = e.at;
             return {};
         }
         case Kind::MoldGone: {
             PieceState* p = find(e.piece);
-            if (!p) return refuse("There is no such piece in this day.");
-            if (p->moldsGone >= kMostPieces) return refuse("So many molds there are not.");
+            if (!p) return refuse(tr("There is no such piece in this day."));
+            if (p->moldsGone >= kMostPieces) return refuse(tr("So many molds there are not."));
             ++p->moldsGone;
             return {};
         }
@@ -213,24 +214,23 @@ tl::expected<void, Problem> Run::change(const Event& e) {
 
 tl::expected<void, Problem> Run::count(const Event& e) {
     PieceState* p = find(e.piece);
-    if (!p) return refuse("There is no such piece in this day.");
+    if (!p) return refuse(tr("There is no such piece in this day."));
     switch (e.kind) {
         case Kind::Again:
-            if (e.count < 1 || p->again + e.count > kMostPieces) return refuse("One more at least.");
+            if (e.count < 1 || p->again + e.count > kMostPieces) return refuse(tr("One more at least."));
             p->again += e.count;
             return {};
         case Kind::Fewer:
             if (e.count == 0 || p->fewer + e.count < -kMostPieces || e.count > p->wanted())
-                return refuse("So many are not wanted.");
+                return refuse(tr("So many are not wanted."));
             p->fewer += e.count;
             return {};
         case Kind::Mended:
-            if (e.count < 1 || e.count > p->broken) return refuse("So many have not broken.");
+            if (e.count < 1 || e.count > p->broken) return refuse(tr("So many have not broken."));
             p->broken -= e.count;
             return {};
         default:
-            if (e.count < 1 || e.count > p->whole())
-                return refuse(fmt::format("{} can have broken at most.", p->whole()));
+            if (e.count < 1 || e.count > p->whole()) return refuse(say("{} can have broken at most.", p->whole()));
             p->broken += e.count;
             return {};
     }
@@ -251,10 +251,10 @@ std::vector<std::string> Run::missing(const Step& s) const {
 
 tl::expected<void, Problem> Run::done(const Event& e) {
     const Step* s = step(e.step);
-    if (!s) return refuse("There is no such step in this day.");
-    if (!isOpen(e.step)) return refuse(fmt::format("“{}” is done already.", s->title));
+    if (!s) return refuse(tr("There is no such step in this day."));
+    if (!isOpen(e.step)) return refuse(say("“{}” is done already.", s->title));
     if (const auto open = missing(*s); !open.empty())
-        return refuse(fmt::format("“{}” comes first.", step(open.front())->title));
+        return refuse(say("“{}” comes first.", step(open.front())->title));
     auto& state = states_[e.step];
     state.is = StepState::Is::Done;
     state.to = e.at;
@@ -270,12 +270,12 @@ tl::expected<void, Problem> Run::done(const Event& e) {
 }
 
 tl::expected<void, Problem> Run::lay(const Event& e) {
-    if (e.laid.size() > kMostSteps) return refuse("These are more steps than a day has.");
+    if (e.laid.size() > kMostSteps) return refuse(tr("These are more steps than a day has."));
     std::set<std::string> ids;
     for (const auto& s : e.laid) {
-        if (s.id.empty() || !ids.insert(s.id).second) return refuse("Each step needs an id of its own.");
-        if (s.minutes < 1 || s.minutes > 7 * 24 * 60) return refuse("A step takes a minute at least.");
-        if (step(s.id) && !isOpen(s.id)) return refuse(fmt::format("“{}” is done already.", s.title));
+        if (s.id.empty() || !ids.insert(s.id).second) return refuse(tr("Each step needs an id of its own."));
+        if (s.minutes < 1 || s.minutes > 7 * 24 * 60) return refuse(tr("A step takes a minute at least."));
+        if (step(s.id) && !isOpen(s.id)) return refuse(say("“{}” is done already.", s.title));
     }
     std::erase_if(steps_, [&](const Step& s) { return isOpen(s.id); });
     std::erase_if(states_,
@@ -295,7 +295,7 @@ void Run::sort() {
 tl::expected<void, Problem> Run::end(const Event& e) {
     const auto open = std::ranges::find_if(steps_, [&](const Step& s) { return isOpen(s.id); });
     if (open != steps_.end() && e.count == 0)  // a person says so twice
-        return refuse(fmt::format("“{}” is neither done nor left out.", open->title));
+        return refuse(say("“{}” is neither done nor left out.", open->title));
     for (const auto& s : steps_)
         if (isOpen(s.id)) leaveOut(s.id, e.at);
     ended_ = true;

@@ -1,6 +1,7 @@
 #include "core/run/run_json.h"
 
 #include "core/document/json_object.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo::run {
 namespace {
@@ -64,9 +65,9 @@ Step readStepOf(Object& o) {
     o.yesNo("ready", s.ready);
     o.whole("usable", s.usable);
     if (const json* c = o.find("cautions")) {
-        if (!c->is_array() || c->size() > 50) Object::refuse("“cautions” must be a list.", o.at("cautions"));
+        if (!c->is_array() || c->size() > 50) Object::refuse(tr("“cautions” must be a list."), o.at("cautions"));
         for (const auto& id : *c) {
-            if (!id.is_string()) Object::refuse("A caution must be a text.", o.at("cautions"));
+            if (!id.is_string()) Object::refuse(tr("A caution must be a text."), o.at("cautions"));
             s.cautions.push_back(id.get<std::string>());
         }
     }
@@ -118,7 +119,7 @@ Event readEvent(Object& o) {
     o.text("deadline", e.deadline);
     o.text("begun", e.begun);
     if (e.kind == Kind::Begun && !localMinutes(e.begun))
-        Object::refuse("It does not say when the day began.", o.at("begun"));
+        Object::refuse(tr("It does not say when the day began."), o.at("begun"));
     o.rows("pieces", 1000, [&](Object& row) {
         Count c;
         row.text("piece", c.piece);
@@ -163,9 +164,9 @@ std::string lineOf(const Event& e, const Stamp& stamp) {
 }
 
 tl::expected<Logged, Problem> readLine(std::string_view text, int line) {
-    if (text.size() > kMostLine) return wrong(fmt::format("Line {} of this log is too long.", line), line);
+    if (text.size() > kMostLine) return wrong(say("Line {} of this log is too long.", line), line);
     const json j = json::parse(text, nullptr, false);
-    if (j.is_discarded()) return wrong(fmt::format("Line {} of this log is damaged.", line), line);
+    if (j.is_discarded()) return wrong(say("Line {} of this log is damaged.", line), line);
     try {
         Logged out;
         Object o(j, "");
@@ -180,7 +181,7 @@ tl::expected<Logged, Problem> readLine(std::string_view text, int line) {
         }
         return out;
     } catch (const Refusal& r) {
-        return wrong(fmt::format("Line {} of this log: {}", line, r.sentence), line);
+        return wrong(say("Line {} of this log: {}", line, r.sentence), line);
     }
 }
 
@@ -198,22 +199,22 @@ tl::expected<Log, Problem> readLog(std::string_view text) {
         if (line == 1) {
             const json head = json::parse(one, nullptr, false);
             if (!head.is_object() || !head.contains("uovoRun") || !head["uovoRun"].is_number_integer())
-                return wrong("This is not the log of a day.", 1);
+                return wrong(tr("This is not the log of a day."), 1);
             if (head["uovoRun"].get<int>() > kVersion)
-                return wrong("This log was written by a newer Uovo. Update Uovo to go on with it.", 1);
+                return wrong(tr("This log was written by a newer Uovo. Update Uovo to go on with it."), 1);
         } else {
             auto logged = readLine(one, line);
             if (!logged) return tl::unexpected(logged.error());
             if (auto ok = out.run.take(logged->event); !ok)
-                return wrong(fmt::format("Line {} of this log does not follow from those before it: {}", line,
-                                         ok.error().sentence),
-                             line);
+                return wrong(
+                    say("Line {} of this log does not follow from those before it: {}", line, ok.error().sentence),
+                    line);
             out.last = logged->stamp;
         }
         from = end + 1;
         out.whole = from;
     }
-    if (line == 0) return wrong("This is not the log of a day.", 1);
+    if (line == 0) return wrong(tr("This is not the log of a day."), 1);
     return out;
 }
 

@@ -4,6 +4,7 @@
 
 #include <cmath>
 #include <set>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::run {
 
@@ -34,8 +35,8 @@ std::string comparedWeight(double kilograms, std::optional<double> planned, Unit
     if (!planned || !(*planned > 0)) return {};
     const long percent = std::lround(100 * (kilograms / *planned - 1));
     const std::string said = format(*planned, Dimension::Mass, units);
-    if (percent == 0) return fmt::format("{} are planned: as it should be", said);
-    return fmt::format("{} are planned: {} % {}", said, std::abs(percent), percent > 0 ? "more" : "less");
+    if (percent == 0) return say("{} are planned: as it should be", said);
+    return say("{} are planned: {} % {}", said, std::abs(percent), percent > 0 ? tr("more") : tr("less"));
 }
 
 }  // namespace uovo::run

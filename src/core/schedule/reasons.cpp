@@ -3,6 +3,7 @@
 
 #include <algorithm>
 
+#include "core/quantity/catalogue.h"
 #include "core/schedule/network.h"
 
 namespace uovo::schedule {
@@ -67,9 +68,9 @@ std::vector<std::string> reasons(const Network& net) {
     for (const auto& hold : net.holds) {
         const auto& r = net.resources[static_cast<size_t>(hold.resource)];
         if (hold.choice < 0 && hold.amount > r.capacity) {
-            out.push_back(fmt::format("“{}” needs {} {} of the {}; there are {}.",
-                                      net.tasks[static_cast<size_t>(hold.from)].title, hold.amount, r.unit, r.name,
-                                      r.capacity));
+            out.push_back(say("“{}” needs {} {} of the {}; there are {}.",
+                              net.tasks[static_cast<size_t>(hold.from)].title, hold.amount, r.unit, r.name,
+                              r.capacity));
             break;
         }
     }
@@ -77,15 +78,15 @@ std::vector<std::string> reasons(const Network& net) {
         int many = 0;
         for (const auto& p : net.people) many += (t.skills & ~p.skills) == 0;
         if (t.hands <= many || t.choice >= 0 || t.done) continue;
-        out.push_back(many == 0 ? fmt::format("Nobody who is there may do “{}”.", t.title)
-                                : fmt::format("“{}” needs {} pairs of hands; {} may do it.", t.title, t.hands, many));
+        out.push_back(many == 0 ? say("Nobody who is there may do “{}”.", t.title)
+                                : say("“{}” needs {} pairs of hands; {} may do it.", t.title, t.hands, many));
         break;
     }
     if (!net.pots.empty() &&
         std::none_of(net.people.begin(), net.people.end(), [](const Person& p) { return p.skills & kHot; }))
-        out.emplace_back("Nobody who is there may work with what is hot.");
+        out.emplace_back(tr("Nobody who is there may work with what is hot."));
     if (const LongestPath path = longestPath(net); path.contradiction)
-        out.push_back("These steps contradict each other: " + chainInWords(net, path) + ".");
+        out.push_back(tr("These steps contradict each other: ") + chainInWords(net, path) + ".");
     return out;
 }
 

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::shell {
 namespace {}
@@ -10,14 +11,15 @@ tl::expected<void, Problem> check(const SnapBar& b) {
     const auto range = [](const Measure& m, double low, double high) {
         return std::isfinite(m.value) && m.value >= low && m.value <= high;
     };
-    if (!range(b.span, 0.02, 0.5)) return tl::unexpected(Problem{"The supports stand 2 to 50 cm apart.", "span"});
-    if (!range(b.width, 0.003, 0.2)) return tl::unexpected(Problem{"A bar is 3 mm to 20 cm wide.", "width"});
-    if (!range(b.thickness, 0.001, 0.05)) return tl::unexpected(Problem{"A bar is 1 to 50 mm thick.", "thickness"});
+    if (!range(b.span, 0.02, 0.5)) return tl::unexpected(Problem{tr("The supports stand 2 to 50 cm apart."), "span"});
+    if (!range(b.width, 0.003, 0.2)) return tl::unexpected(Problem{tr("A bar is 3 mm to 20 cm wide."), "width"});
+    if (!range(b.thickness, 0.001, 0.05)) return tl::unexpected(Problem{tr("A bar is 1 to 50 mm thick."), "thickness"});
     if (b.span.value < 4 * b.thickness.value)
         return tl::unexpected(
-            Problem{"The supports stand too close: at least four times the thickness apart, better ten.", "span"});
-    if (!range(b.hung, 0.001, 20)) return tl::unexpected(Problem{"What was hung on it weighs 1 g to 20 kg.", "hung"});
-    if (!range(b.sag, 0, 0.05)) return tl::unexpected(Problem{"A bar sags by nothing to 5 cm.", "sag"});
+            Problem{tr("The supports stand too close: at least four times the thickness apart, better ten."), "span"});
+    if (!range(b.hung, 0.001, 20))
+        return tl::unexpected(Problem{tr("What was hung on it weighs 1 g to 20 kg."), "hung"});
+    if (!range(b.sag, 0, 0.05)) return tl::unexpected(Problem{tr("A bar sags by nothing to 5 cm."), "sag"});
     return {};
 }
 

@@ -11,6 +11,7 @@
 #include <chrono>
 #include <cmath>
 #include <mutex>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::shell {
 namespace {
@@ -51,9 +52,9 @@ struct Common {
 };
 
 std::string partName(const Model& m, size_t triangle) {
-    if (m.part.empty()) return "the piece";
+    if (m.part.empty()) return tr("the piece");
     const auto p = static_cast<size_t>(m.part[triangle]);
-    return p < m.names.size() && !m.names[p].empty() ? "the " + m.names[p] : "a part";
+    return p < m.names.size() && !m.names[p].empty() ? say("the {}", m.names[p]) : tr("a part");
 }
 
 /// A sentence begins with it.
@@ -284,20 +285,20 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     const auto refuse = [](std::string sentence) { return tl::unexpected(Problem{std::move(sentence)}); };
     auto in = std::make_unique<Inside>();
     const size_t n = model.points.size(), triangles = model.triangles.size();
-    if (triangles == 0) return refuse("There is no wall to reckon with.");
-    if (model.thickness.size() != n) return refuse("The wall's thickness is not known everywhere.");
+    if (triangles == 0) return refuse(tr("There is no wall to reckon with."));
+    if (model.thickness.size() != n) return refuse(tr("The wall's thickness is not known everywhere."));
     if (!(model.material.young > 0) || !(model.material.poisson >= 0 && model.material.poisson < 0.5))
-        return refuse("A modulus is above nothing, and Poisson's number lies between 0 and 0.5.");
+        return refuse(tr("A modulus is above nothing, and Poisson's number lies between 0 and 0.5."));
     for (size_t k = 0; k < triangles; ++k) {
         for (const int i : model.triangles[k])
-            if (i < 0 || static_cast<size_t>(i) >= n) return refuse("A triangle names a corner that does not exist.");
+            if (i < 0 || static_cast<size_t>(i) >= n)
+                return refuse(tr("A triangle names a corner that does not exist."));
         const Facet f = model.facet(k);
         if (!(f.area > 0) || !std::isfinite(f.area))
-            return refuse(fmt::format("A triangle of {} has no area.", partName(model, k)));
+            return refuse(say("A triangle of {} has no area.", partName(model, k)));
         for (const double t : f.t)
             if (!(t > 0) || !std::isfinite(t))
-                return refuse(
-                    fmt::format("The wall of {} has no thickness in a place: it is bare there.", partName(model, k)));
+                return refuse(say("The wall of {} has no thickness in a place: it is bare there.", partName(model, k)));
     }
     // Is every body held?
     const auto body = bodies(model, ties);
@@ -310,11 +311,10 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     for (const auto& s : springs) touch(s.point, 1);
     for (size_t k = 0; k < triangles; ++k)
         if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] == 0)
-            return refuse(fmt::format("Nothing holds {}.", partName(model, k)));
+            return refuse(say("Nothing holds {}.", partName(model, k)));
     for (size_t k = 0; k < triangles; ++k)
         if (held[static_cast<size_t>(body[static_cast<size_t>(model.triangles[k][0])])] < 6)
-            return refuse(
-                fmt::format("{} can still turn or slide: it is held in too few ways.", begins(partName(model, k))));
+            return refuse(say("{} can still turn or slide: it is held in too few ways.", begins(partName(model, k))));
 
     in->model = std::move(model);
     in->supports = std::move(supports);
@@ -332,7 +332,7 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
         in->structure = structure;
     }
     in->times.order = seconds(began);
-    if (stop.stop_requested()) return refuse("Stopped.");
+    if (stop.stop_requested()) return refuse(tr("Stopped."));
     began = std::chrono::steady_clock::now();
     const Structure& s = *in->structure;
     const Columns columns(s);
@@ -422,7 +422,7 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
     in->times.assemble = seconds(began);
     if (stop.stop_requested()) {
         cholmod_free_sparse(&K, &in->common.c);
-        return refuse("Stopped.");
+        return refuse(tr("Stopped."));
     }
     began = std::chrono::steady_clock::now();
     if (fresh) {
@@ -449,9 +449,9 @@ tl::expected<System, Problem> System::build(Model model, std::vector<Support> su
         for (size_t k = 0; k < m.triangles.size(); ++k)
             for (const int i : m.triangles[k])
                 if (s.place[static_cast<size_t>(i)] == place)
-                    return refuse(fmt::format("{} can still turn like a hinge: hold it in one more place.",
-                                              begins(partName(m, k))));
-        return refuse("The piece can still move: hold it in one more place.");
+                    return refuse(
+                        say("{} can still turn like a hinge: hold it in one more place.", begins(partName(m, k))));
+        return refuse(tr("The piece can still move: hold it in one more place."));
     };
     if (!sound) return free(static_cast<int>(loose / 6));
     // A hinge may hide behind rounding: then a trial load is not met.

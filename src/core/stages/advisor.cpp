@@ -7,6 +7,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/normal.h"
 #include "core/quantity/side_by_side.h"
 
@@ -68,9 +69,10 @@ public:
         std::vector<Piece> pieces = grid();
         if (pieces.empty())
             return tl::unexpected(
-                Problem{coating_.name + " cannot be worked at any temperature this former bears.", "chocolate"});
+                Problem{coating_.name + tr(" cannot be worked at any temperature this former bears."), "chocolate"});
         if (auto ok = tryAll(pieces, out, makings, stop, progress, 0, 0.55); !ok) return tl::unexpected(ok.error());
-        if (makings.empty()) return tl::unexpected(Problem{"The film could not be computed for this piece.", "coats"});
+        if (makings.empty())
+            return tl::unexpected(Problem{tr("The film could not be computed for this piece."), "coats"});
         // A wished mean or mass lies between the points of the grid: look round the three that come nearest.
         for (int round = 0; round < 2 && exact(); ++round) {
             std::sort(makings.begin(), makings.end(), [&](const auto& a, const auto& b) { return off(a) < off(b); });
@@ -81,11 +83,11 @@ public:
         if (auto ok = tryBrush(out, makings, stop); !ok) return tl::unexpected(ok.error());
         const auto chosen = choose(makings, out);
         for (size_t i = 0; i < chosen.size(); ++i) {
-            if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
+            if (stop.stop_requested()) return tl::unexpected(Problem{tr("Stopped."), "stopped"});
             if (auto a = refined(chosen[i].first, chosen[i].second, stop)) out.ways.push_back(std::move(*a));
             if (progress) progress(0.75 + 0.25 * double(i + 1) / double(chosen.size()));
         }
-        if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
+        if (stop.stop_requested()) return tl::unexpected(Problem{tr("Stopped."), "stopped"});
         std::stable_sort(out.ways.begin(), out.ways.end(),
                          [](const Advice& a, const Advice& b) { return a.meets > b.meets; });
         if (!out.ways.empty() && out.ways.front().meets) out.impossible.clear();
@@ -147,7 +149,7 @@ private:
         for (const auto& m : makings)
             if (meets(m.left, kCoarseError)) good.push_back(m);
         if (good.empty()) {
-            chosen.emplace_back("Comes nearest",
+            chosen.emplace_back(tr("Comes nearest"),
                                 *std::min_element(makings.begin(), makings.end(),
                                                   [&](const auto& a, const auto& b) { return off(a) < off(b); }));
             out.impossible = cannot(out, makings);
@@ -159,11 +161,11 @@ private:
                     if (same(c, m)) return;
                 chosen.emplace_back(title, m);
             };
-            best("Quickest", [](const Making& m) { return m.seconds + 1e3 * m.left.mass; });
-            best("Least chocolate", [](const Making& m) { return m.left.mass + 1e-6 * m.seconds; });
-            best("Safest", [&](const Making& m) { return exact() ? off(m) : -got(m.left) / value_; });
+            best(tr("Quickest"), [](const Making& m) { return m.seconds + 1e3 * m.left.mass; });
+            best(tr("Least chocolate"), [](const Making& m) { return m.left.mass + 1e-6 * m.seconds; });
+            best(tr("Safest"), [&](const Making& m) { return exact() ? off(m) : -got(m.left) / value_; });
             for (int more = 0; more < 3 && chosen.size() < 3; ++more)  // another number of coats, if there is one
-                best("Another way", [&](const Making& m) {
+                best(tr("Another way"), [&](const Making& m) {
                     for (const auto& [t, c] : chosen)
                         if (c.coats == m.coats && c.rest == m.rest && (c.brush > 0) == (m.brush > 0)) return 1e9;
                     return m.seconds + 2e4 * m.left.mass;
@@ -203,7 +205,7 @@ private:
                                        std::stop_token stop, const std::function<void(double)>& progress, double from,
                                        double to) const {
         for (size_t i = 0; i < pieces.size(); i += 2) {
-            if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
+            if (stop.stop_requested()) return tl::unexpected(Problem{tr("Stopped."), "stopped"});
             const size_t n = std::min<size_t>(2, pieces.size() - i);
             std::array<std::vector<Left>, 2> left;
             sideBySide([&] { left[0] = coarse(pieces[i], stop); },
@@ -260,7 +262,7 @@ private:
             }
         }
         for (size_t i = 0; i < brushed.size(); ++i) {
-            if (stop.stop_requested()) return tl::unexpected(Problem{"Stopped.", "stopped"});
+            if (stop.stop_requested()) return tl::unexpected(Problem{tr("Stopped."), "stopped"});
             const Piece p = made(brushed[i]);
             if (!possible(p)) continue;
             const auto left = coarse(p, stop);
@@ -347,10 +349,10 @@ private:
 
     std::string wished() const {
         return format(value_, wish_ == Wish::Grams ? Dimension::Mass : Dimension::Length, plan_.units) +
-               (wish_ == Wish::Thinnest ? " at its thinnest place"
-                : wish_ == Wish::Rim    ? " at its rim"
-                : wish_ == Wish::Mean   ? " on the whole"
-                                        : " in each");
+               (wish_ == Wish::Thinnest ? tr(" at its thinnest place")
+                : wish_ == Wish::Rim    ? tr(" at its rim")
+                : wish_ == Wish::Mean   ? tr(" on the whole")
+                                        : tr(" in each"));
     }
 
     std::string cannot(const Advised& a, const std::vector<Making>& all) const {
@@ -362,15 +364,14 @@ private:
         }
         const auto dimension = wish_ == Wish::Grams ? Dimension::Mass : Dimension::Length;
         if (exact())
-            return fmt::format(
-                "{} does not come to {} on this former in one to four coats: they leave {} to {}, in steps.",
-                coating_.name, wished(), format(low, dimension, plan_.units), format(high, dimension, plan_.units));
+            return say("{} does not come to {} on this former in one to four coats: they leave {} to {}, in steps.",
+                       coating_.name, wished(), format(low, dimension, plan_.units),
+                       format(high, dimension, plan_.units));
         if (piece_.closes())
-            return fmt::format(
-                "{} cannot leave {} in this mold, filled and turned: one coat leaves {} at most, two {}.",
-                coating_.name, wished(), format(a.most[0], dimension, plan_.units),
-                format(a.most[1], dimension, plan_.units));
-        return fmt::format(
+            return say("{} cannot leave {} in this mold, filled and turned: one coat leaves {} at most, two {}.",
+                       coating_.name, wished(), format(a.most[0], dimension, plan_.units),
+                       format(a.most[1], dimension, plan_.units));
+        return say(
             "{} cannot leave {} on this former: one coat leaves {} at most, two {}, three {}, four {}. Brush more onto "
             "the thin places, or take a thicker chocolate.",
             coating_.name, wished(), format(a.most[0], dimension, plan_.units),
@@ -408,36 +409,35 @@ private:
         a.miss = exact() ? 1 - (normalBelow(std::log((1 + kOff) * value_ / x) / sigma) -
                                 normalBelow(std::log((1 - kOff) * value_ / x) / sigma))
                          : normalBelow(std::log(value_ / x) / sigma);
-        static constexpr const char* kCount[]{"", "One coat", "Two coats", "Three coats", "Four coats"};
+        static const char* const kCount[]{"", tr("One coat"), tr("Two coats"), tr("Three coats"), tr("Four coats")};
         const auto& c = a.changed.coats().front();
         const auto time = [&](double s) { return format(s, Dimension::Duration, plan_.units); };
-        a.recipe =
-            fmt::format("{} at {}, ", kCount[m.coats], format(m.temperature, Dimension::Temperature, plan_.units));
+        a.recipe = say("{} at {}, ", kCount[m.coats], format(m.temperature, Dimension::Temperature, plan_.units));
         if (piece_.closes())
-            a.recipe += fmt::format("the mold {} full, turned about for {}",
-                                    format(m.fill, Dimension::Percent, plan_.units), time(c.moveFor.value));
+            a.recipe += say("the mold {} full, turned about for {}", format(m.fill, Dimension::Percent, plan_.units),
+                            time(c.moveFor.value));
         else
-            a.recipe += fmt::format("{} on the table, {}", time(m.delay),
-                                    c.rest == coat::Rest::Inverted ? "set upside down"
-                                    : piece_.overBalloon()         ? "set on its foot"
-                                                                   : "set upright");
+            a.recipe += say("{} on the table, {}", time(m.delay),
+                            c.rest == coat::Rest::Inverted ? tr("set upside down")
+                            : piece_.overBalloon()         ? tr("set on its foot")
+                                                           : tr("set upright"));
         if (m.brush > 0)
-            a.recipe += fmt::format(", then {} brushed {}", format(m.brush, Dimension::Mass, plan_.units),
-                                    m.where == coat::Where::Rim ? "round the rim" : "on all over");
+            a.recipe += say(", then {} brushed {}", format(m.brush, Dimension::Mass, plan_.units),
+                            m.where == coat::Where::Rim ? tr("round the rim") : tr("on all over"));
         std::vector<std::string> reasons;
         if (m.brush > 0)
             reasons.emplace_back(m.where == coat::Where::Rim
-                                     ? "the brush helps where it is thin, at the rim"
-                                     : "the brush adds what is missing between two numbers of coats");
-        if (m.coats > piece_.coats().size()) reasons.emplace_back("each coat adds to the wall");
-        if (m.temperature < coating_.working() - 0.4) reasons.emplace_back("cooler chocolate stops sooner");
-        if (m.temperature > coating_.working() + 0.4) reasons.emplace_back("warmer chocolate runs thinner");
-        if (!piece_.closes() && m.delay <= 30) reasons.emplace_back("the cold stops it before it runs off");
-        if (!piece_.closes() && m.delay >= 120) reasons.emplace_back("the wait lets it run off");
-        if (c.rest == coat::Rest::Inverted) reasons.emplace_back("upside down the rim thickens");
+                                     ? tr("the brush helps where it is thin, at the rim")
+                                     : tr("the brush adds what is missing between two numbers of coats"));
+        if (m.coats > piece_.coats().size()) reasons.emplace_back(tr("each coat adds to the wall"));
+        if (m.temperature < coating_.working() - 0.4) reasons.emplace_back(tr("cooler chocolate stops sooner"));
+        if (m.temperature > coating_.working() + 0.4) reasons.emplace_back(tr("warmer chocolate runs thinner"));
+        if (!piece_.closes() && m.delay <= 30) reasons.emplace_back(tr("the cold stops it before it runs off"));
+        if (!piece_.closes() && m.delay >= 120) reasons.emplace_back(tr("the wait lets it run off"));
+        if (c.rest == coat::Rest::Inverted) reasons.emplace_back(tr("upside down the rim thickens"));
         if (piece_.closes())
             reasons.emplace_back(
-                "all that is filled in stays in: the fill sets the mean wall, the turning how even it is");
+                tr("all that is filled in stays in: the fill sets the mean wall, the turning how even it is"));
         for (size_t i = 0; i < reasons.size(); ++i) a.why += (i ? "; " : "") + reasons[i];
         if (!a.why.empty()) a.why[0] = static_cast<char>(std::toupper(a.why[0])), a.why += ".";
         return a;
@@ -461,10 +461,13 @@ tl::expected<Advised, Problem> advise(const Piece& piece, Wish wish, double valu
                                       const std::function<void(double)>& progress) {
     if (!piece.couldBeCoated())
         return tl::unexpected(
-            Problem{"Ways are found for what is coated; this part is cast, spread or shaped by hand.", "former"});
-    if (!(value > 0) || !std::isfinite(value)) return tl::unexpected(Problem{"Wish for more than nothing.", "wish"});
-    if (wish != Wish::Grams && value > 0.03) return tl::unexpected(Problem{"No wall is thicker than 30 mm.", "wish"});
-    if (wish == Wish::Grams && value > 20) return tl::unexpected(Problem{"No piece weighs more than 20 kg.", "wish"});
+            Problem{tr("Ways are found for what is coated; this part is cast, spread or shaped by hand."), "former"});
+    if (!(value > 0) || !std::isfinite(value))
+        return tl::unexpected(Problem{tr("Wish for more than nothing."), "wish"});
+    if (wish != Wish::Grams && value > 0.03)
+        return tl::unexpected(Problem{tr("No wall is thicker than 30 mm."), "wish"});
+    if (wish == Wish::Grams && value > 20)
+        return tl::unexpected(Problem{tr("No piece weighs more than 20 kg."), "wish"});
     const auto coating = coatingOf(piece, plan, lib);
     if (!coating) return tl::unexpected(coating.error());
     return Advisor(piece, wish, value, plan, lib, *coating).run(stop, progress);

@@ -3,13 +3,14 @@
 #include "core/document/models.h"
 #include "core/form/decimate.h"
 #include "core/form/unite.h"
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 
 tl::expected<std::string, Problem> asOriginal(Plan& plan, const std::string& id, std::stop_token stop) {
     constexpr size_t kTriangles = 20'000;  // as fine as a mold shows
     const Piece* piece = plan.piece(id);
-    if (!piece) return tl::unexpected(Problem{"There is no such piece."});
+    if (!piece) return tl::unexpected(Problem{tr("There is no such piece.")});
     const Piece was = *piece;
     const auto built = form::build(was.shape, plan.meshes);
     if (!built) return tl::unexpected(built.error());
@@ -20,13 +21,13 @@ tl::expected<std::string, Problem> asOriginal(Plan& plan, const std::string& id,
     mesh.marks.clear();
     if (built->items.size() > 1 && form::crossingsOf(mesh, 1).pairs > 0) {  // parts in each other are one body
         auto one = form::united(mesh, 130, stop);
-        if (!one) return tl::unexpected(Problem{"Stopped."});
+        if (!one) return tl::unexpected(Problem{tr("Stopped.")});
         mesh = std::move(*one);
     }
     if (mesh.triangles.size() > kTriangles)
         if (auto fewer = form::decimated(mesh, kTriangles, stop)) mesh = std::move(*fewer);
     if (const auto wrong = form::inWords(form::inspect(mesh)); !wrong.empty()) return tl::unexpected(Problem{wrong});
-    Piece& cast = addModelPiece(plan, was.name + ", cast", std::move(mesh));
+    Piece& cast = addModelPiece(plan, was.name + tr(", cast"), std::move(mesh));
     cast.count = was.count;
     cast.chocolate = was.chocolate;
     cast.complete();

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/free_name.h"
 #include "core/quantity/words.h"
 
@@ -25,7 +26,7 @@ void cutApart(Plan& plan, const std::string& id, const mold::Branches& apart) {
         std::vector<std::string> keys;
         for (size_t k = 0, number = 0; k < apart.branches.size(); ++k) {
             form::PartItem item;
-            item.name = k == body ? "Body" : fmt::format("Branch {}", ++number);
+            item.name = k == body ? tr("Body") : say("Branch {}", ++number);
             item.key = k == body ? "body" : fmt::format("branch-{}", number);
             item.part = form::usual("mesh");
             item.part.choices = {};

@@ -3,6 +3,7 @@
 #include <cmath>
 #include <limits>
 
+#include "core/quantity/catalogue.h"
 #include "core/stages/rim_ring.h"
 
 namespace uovo {
@@ -217,20 +218,20 @@ DecorateStep usualDecoration(Way way, const material::Library& lib) {
     constexpr double mm = 1e-3;
     switch (way) {
         case Way::Paste:
-            d.name = "Sugar paste";
+            d.name = tr("Sugar paste");
             d.thick = Measure(2 * mm);
             d.dry = Measure(0);
             break;
         case Way::Edge:
-            d.name = "Sugar";
+            d.name = tr("Sugar");
             d.width = Measure(6 * mm);
             break;
         case Way::Gild:
-            d.name = "Pearl luster";
+            d.name = tr("Pearl luster");
             d.dry = Measure(lib.decorating("gildDries"));
             break;
         case Way::Dust:
-            d.name = "Cocoa powder";
+            d.name = tr("Cocoa powder");
             d.dry = Measure(0);
             break;
         case Way::Petals:
@@ -285,17 +286,17 @@ DecorateStep usualDecoration(Way way, const material::Library& lib) {
 std::string usualName(Way way) {
     switch (way) {
         case Way::Dust:
-            return "Powder to dust with";
+            return tr("Powder to dust with");
         case Way::Ribbon:
-            return "Ribbon";
+            return tr("Ribbon");
         case Way::Gild:
-            return "Paint";
+            return tr("Paint");
         case Way::Paste:
-            return "Sugar paste";
+            return tr("Sugar paste");
         case Way::Edge:
-            return "Sugar";
+            return tr("Sugar");
         default:
-            return "Decoration";
+            return tr("Decoration");
     }
 }
 

@@ -1,6 +1,7 @@
 #include "core/stages/film_history.h"
 
 #include <algorithm>
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 namespace {
@@ -29,7 +30,7 @@ tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& p
         auto built = form::build(form::unopened(piece.shape), plan.meshes, {kTriangles, 28, true});
         if (!built) return tl::unexpected(built.error());
         if (item >= built->items.size() || built->items[item].shape.body != form::Body::Wall)
-            return tl::unexpected(Problem{"This part is not coated.", "item"});
+            return tl::unexpected(Problem{tr("This part is not coated."), "item"});
         out.shape = std::move(built->items[item].shape);
         out.pose = built->items[item].pose;
     }
@@ -46,7 +47,7 @@ tl::expected<FilmHistory, Problem> filmHistory(const Piece& piece, const Plan& p
             out.starts.push_back(i ? out.frames[i - 1].time : 0);
     out.lasts = out.frames.empty() ? 0 : out.frames.back().time;
     out.toSolid = job->coating.densityMelt / job->coating.densitySolid;
-    if (out.frames.empty()) return tl::unexpected(Problem{"These coats take no time.", "coats"});
+    if (out.frames.empty()) return tl::unexpected(Problem{tr("These coats take no time."), "coats"});
     return out;
 }
 

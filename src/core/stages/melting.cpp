@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 
 namespace uovo {
@@ -18,18 +19,17 @@ std::string flavourWords(const Plan& plan, const material::Library& lib, const m
     const double each = m.colour->flavour / m.batches;
     const auto& drop = lib.kitchen.at("oilDrop");
     const std::string grams = format(each, Dimension::Mass, plan.units, Detail::Fine),
-                      of = c.flavourName.empty() ? std::string("flavour oil") : c.flavourName + " oil";
+                      of = c.flavourName.empty() ? std::string(tr("flavour oil")) : c.flavourName + tr(" oil");
     const auto drops = [&](double kg) { return std::max(1.0, std::round(each / kg)); };
-    const std::string much =
-        drops(drop.value) > kCounted
-            ? grams
-            : fmt::format("{} ({}; by the dropper it may be {:.0f} to {:.0f})",
-                          counted(size_t(drops(drop.value)), "drop"), grams, drops(drop.high), drops(drop.low));
-    return fmt::format(
+    const std::string much = drops(drop.value) > kCounted ? grams
+                                                          : say("{} ({}; by the dropper it may be {:.0f} to {:.0f})",
+                                                                sayMany("{} drop", "{} drops", int(drops(drop.value))),
+                                                                grams, drops(drop.high), drops(drop.low));
+    return say(
         "Flavour: {} of {}{}, as warm as the chocolate, stirred in when it is {}. Oil that is sold for "
         "food only: an extract with water or alcohol in it makes chocolate seize. Taste it before more.",
-        much, of, m.batches > 1 ? " into each batch" : "",
-        m.coating.tempered ? "tempered" : "melted and no longer hot");
+        much, of, m.batches > 1 ? tr(" into each batch") : "",
+        m.coating.tempered ? "tempered" : tr("melted and no longer hot"));
 }
 
 /// The sentences of how a pot is coloured.
@@ -42,36 +42,33 @@ std::vector<std::string> mixingWords(const Plan& plan, const material::Library& 
     };
     const auto* chocolate = lib.find(pot.key.chocolate);
     const auto* second = chocolate->second.empty() ? nullptr : lib.find(chocolate->second);
-    const std::string base = second ? "the blend" : lowerFirst(lib.find(chocolate->base)->name);
+    const std::string base = second ? tr("the blend") : lowerFirst(lib.find(chocolate->base)->name);
     std::vector<std::string> out;
     if (second) {
         const double all = mix.strong + mix.plain, other = chocolate->secondShare * all;
-        out.push_back(fmt::format(
-            "Melt {} of {} and {} of {} together and stir until it is one colour; its seed is of the same two.",
-            g(all - other), lowerFirst(lib.find(chocolate->base)->name), g(other), lowerFirst(second->name)));
+        out.push_back(
+            say("Melt {} of {} and {} of {} together and stir until it is one colour; its seed is of the same two.",
+                g(all - other), lowerFirst(lib.find(chocolate->base)->name), g(other), lowerFirst(second->name)));
     }
     if (mix.flavour > 0) out.push_back(flavourWords(plan, lib, colour, m));
     if (!(mix.colour > 0)) return out;
     std::string first =
-        fmt::format("Oil colour only: one with water in it makes chocolate seize. Take {} of {} and {} of colour.",
-                    g(mix.strong + mix.plain), base, g(mix.colour));
+        say("Oil colour only: one with water in it makes chocolate seize. Take {} of {} and {} of colour.",
+            g(mix.strong + mix.plain), base, g(mix.colour));
     if (m.batches > 1 || pot.uses.size() > 1)
-        first +=
-            fmt::format(" Colour all of it at once, before it is {}: a second mix never matches the first.",
-                        m.batches > 1 ? fmt::format("tempered in {} batches", m.batches) : std::string("shared out"));
+        first += say(" Colour all of it at once, before it is {}: a second mix never matches the first.",
+                     m.batches > 1 ? say("tempered in {} batches", m.batches) : std::string(tr("shared out")));
     out.push_back(first);
     out.push_back(
-        fmt::format("Trial: {} of colour into {} of it, melted. Let a smear set on paper and look at it by daylight; "
-                    "change the share now if it is not right.",
-                    g(mix.trialColour), g(mix.trialChocolate)));
-    out.push_back(fmt::format("Right: stir {} of colour into {} until no streak is left, and the trial with it.",
-                              g(mix.colour - mix.trialColour), g(mix.strong - mix.trialChocolate)));
+        say("Trial: {} of colour into {} of it, melted. Let a smear set on paper and look at it by daylight; "
+            "change the share now if it is not right.",
+            g(mix.trialColour), g(mix.trialChocolate)));
+    out.push_back(say("Right: stir {} of colour into {} until no streak is left, and the trial with it.",
+                      g(mix.colour - mix.trialColour), g(mix.strong - mix.trialChocolate)));
     if (mix.plain > 0)
-        out.push_back(
-            fmt::format("Let it down with {} of plain {}, in portions, looking each time.", g(mix.plain), base));
+        out.push_back(say("Let it down with {} of plain {}, in portions, looking each time.", g(mix.plain), base));
     if (m.temper.seed > 0)
-        out.push_back(
-            fmt::format("Its seed of {} is plain {} and part of these grams.", g(m.temper.seed * m.batches), base));
+        out.push_back(say("Its seed of {} is plain {} and part of these grams.", g(m.temper.seed * m.batches), base));
     std::vector<std::pair<double, std::string>> order;  // the colours of this base, light to dark
     for (const auto& p : pots)
         if (const auto* c = lib.find(p.key.chocolate); c && c->base == chocolate->base)
@@ -80,8 +77,8 @@ std::vector<std::string> mixingWords(const Plan& plan, const material::Library& 
     order.erase(std::unique(order.begin(), order.end()), order.end());
     for (size_t i = 1; i < order.size(); ++i)
         if (order[i].second == pot.key.chocolate)
-            out.push_back(fmt::format("Work from light to dark: this one after {}, in a bowl that is only wiped.",
-                                      lowerFirst(lib.find(order[i - 1].second)->name)));
+            out.push_back(say("Work from light to dark: this one after {}, in a bowl that is only wiped.",
+                              lowerFirst(lib.find(order[i - 1].second)->name)));
     return out;
 }
 
@@ -146,11 +143,11 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
                 const std::string name =
                     lowerFirst(c->base.empty() ? "as it is" : c->name.substr(0, c->name.find(" (")));
                 shares += (shares.empty() ? "" : ", ") + format(pots[i].melt, Dimension::Mass, plan.units) +
-                          (c->base.empty() ? " " : " for ") + name;
+                          (c->base.empty() ? " " : tr(" for ")) + name;
             }
-            m.dividing = fmt::format("Melt {} of {} in one go and divide it: {}.",
-                                     format(m.together, Dimension::Mass, plan.units),
-                                     lowerFirst(lib.find(chocolate->boughtAs())->name), shares);
+            m.dividing =
+                say("Melt {} of {} in one go and divide it: {}.", format(m.together, Dimension::Mass, plan.units),
+                    lowerFirst(lib.find(chocolate->boughtAs())->name), shares);
         }
         for (const auto& c : plan.colours)
             if (c.id == pot.key.chocolate && pot.melt > 0) {
@@ -173,9 +170,9 @@ batch::PotKey potOf(const Piece& piece, const std::string& chocolate, const mate
 std::string potName(const batch::PotKey& pot, const material::Library& lib) {
     const auto* c = lib.find(pot.chocolate);
     std::string name = c ? c->name : pot.chocolate;
-    if (pot.temper == material::Temper::Untempered) name += ", untempered";
-    if (pot.thinner == material::Thinner::CocoaButter) name += ", with cocoa butter";
-    if (pot.thinner == material::Thinner::VegetableOil) name += ", with oil";
+    if (pot.temper == material::Temper::Untempered) name += tr(", untempered");
+    if (pot.thinner == material::Thinner::CocoaButter) name += tr(", with cocoa butter");
+    if (pot.thinner == material::Thinner::VegetableOil) name += tr(", with oil");
     return name;
 }
 

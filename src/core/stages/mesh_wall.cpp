@@ -5,6 +5,7 @@
 
 #include "core/coat/mesh_coats.h"
 #include "core/form/opening.h"
+#include "core/quantity/catalogue.h"
 #include "core/stages/made.h"
 
 namespace uovo {
@@ -166,11 +167,11 @@ tl::expected<CoatedWall, Problem> coatParts(form::Assembly& assembly, std::vecto
         shape.wallHigh = (1 + CoatedWall::kMore) * mean;
     }
     if (w.items.empty())
-        return tl::unexpected(Problem{"Nothing of this piece is a wall that could be coated.", "coats"});
+        return tl::unexpected(Problem{tr("Nothing of this piece is a wall that could be coated."), "coats"});
     for (size_t k = 0; k < n; ++k)
         if (!(areas[k] > 0))
             return tl::unexpected(
-                Problem{"No part of it takes this coat: every wall has coats of its own. Take it out.",
+                Problem{tr("No part of it takes this coat: every wall has coats of its own. Take it out."),
                         "coats/" + std::to_string(k) + "/item"});
     w.mean = sum / area;
     w.bare /= area;

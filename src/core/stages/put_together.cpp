@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/form/joint.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 #include "core/stages/strength.h"
 
@@ -50,8 +51,8 @@ std::vector<form::PartJoint> unglued(const PutTogether& t, const form::Assembly&
         joint.a = assembly.items[a].key;
         joint.b = assembly.items[b].key;
         joint.length = Measure(std::round(std::max(c.length, 1e-3) * 1e3) / 1e3);
-        joint.words =
-            lowerFirst(assembly.items[a].name) + (c.isPatch() ? " on " : " to ") + lowerFirst(assembly.items[b].name);
+        joint.words = lowerFirst(assembly.items[a].name) + (c.isPatch() ? tr(" on ") : tr(" to ")) +
+                      lowerFirst(assembly.items[b].name);
         out.push_back(std::move(joint));
     }
     return out;
@@ -99,7 +100,7 @@ PutTogether putTogether(const Piece& piece, const Plan& plan, const material::Li
     }
     out.bodies = bodiesOf(*built, &made, &out.items);
     if (out.bodies.size() < 2) {
-        out.problem = "There is nothing to put together.";
+        out.problem = tr("There is nothing to put together.");
         return out;
     }
     assembly::ContactFinder finder(out.bodies, contactOptions(lib));

@@ -7,6 +7,7 @@
 
 #include "core/document/edits.h"
 #include "core/form/outline_box.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 
 namespace uovo {
@@ -244,18 +245,18 @@ std::vector<std::string> sheetTroubles(const SheetPlan& sheets, UnitSystem units
             const auto& t = sheets.templates[g.templates[k]];
             const auto box = form::boxOf(t.cut.loops.front());
             out.push_back(
-                fmt::format("{} of {}, {} × {}, fits on no sheet of {} × {}: spread a larger one, or make it "
-                            "of two parts.",
-                            t.name, t.pieceName, length(box.width()), length(box.height()), length(g.options.width),
-                            length(g.options.height)));
+                say("{} of {}, {} × {}, fits on no sheet of {} × {}: spread a larger one, or make it "
+                    "of two parts.",
+                    t.name, t.pieceName, length(box.width()), length(box.height()), length(g.options.width),
+                    length(g.options.height)));
         }
         for (const size_t k : g.layout.tooLong) {
             const auto& t = sheets.templates[g.templates[k]];
-            out.push_back(fmt::format(
-                "{} of {} takes {} to cut; the sheet can be cut for {}: finish it with a warm "
-                "knife, or press it out.",
-                t.name, t.pieceName, format(cutting::secondsToCut(t.cut, g.options), Dimension::Duration, units),
-                format(g.options.window, Dimension::Duration, units)));
+            out.push_back(
+                say("{} of {} takes {} to cut; the sheet can be cut for {}: finish it with a warm "
+                    "knife, or press it out.",
+                    t.name, t.pieceName, format(cutting::secondsToCut(t.cut, g.options), Dimension::Duration, units),
+                    format(g.options.window, Dimension::Duration, units)));
         }
     }
     return out;

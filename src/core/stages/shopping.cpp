@@ -7,6 +7,7 @@
 #include <numbers>
 
 #include "core/document/amount.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 #include "core/stages/sheets.h"
 
@@ -64,7 +65,8 @@ namespace {
 /// Toppings, what stands in pieces, powders and ribbons: amounts of each, with what they cost and whom they may harm.
 void onTop(const Plan& plan, const material::Library& lib, const PlanFigures& answers, Shopping& out) {
     const auto ofLength = [&](const Made* made, const std::string& item) {
-        return made ? " of " + format(ribbonRound(*made, item) + lib.usual("ribbonLap"), Dimension::Length, plan.units)
+        return made ? tr(" of ") +
+                          format(ribbonRound(*made, item) + lib.usual("ribbonLap"), Dimension::Length, plan.units)
                     : std::string();
     };
     const auto add = [&](const std::string& name, std::string amount, const std::string& forWhat) {
@@ -89,7 +91,7 @@ void onTop(const Plan& plan, const material::Library& lib, const PlanFigures& an
         unite(out.allergens, listed(t.allergens));
     }
     for (const auto& m : modeledOf(plan, answers))
-        add("Glucose syrup", format(modelingPaste(m.mass, m.chocolate, lib).syrup, Dimension::Mass, plan.units),
+        add(tr("Glucose syrup"), format(modelingPaste(m.mass, m.chocolate, lib).syrup, Dimension::Mass, plan.units),
             namesOf(m.pieces, plan));
     for (size_t i = 0; i < plan.pieces.size() && i < answers.pieces.size(); ++i)
         for (const auto& step : plan.pieces[i].making) {
@@ -107,8 +109,8 @@ void onTop(const Plan& plan, const material::Library& lib, const PlanFigures& an
                 const bool ribbon = d->way == DecorateStep::Way::Ribbon;
                 if (ribbon || done->used > 0)
                     add(d->name.empty() ? usualName(d->way) : d->name,
-                        ribbon ? fmt::format("{} pieces{}", answers.pieces[i]->make,
-                                             ofLength(answers.pieces[i]->made.get(), d->item))
+                        ribbon ? say("{} pieces{}", answers.pieces[i]->make,
+                                     ofLength(answers.pieces[i]->made.get(), d->item))
                                : format(done->used * answers.pieces[i]->make, Dimension::Mass, plan.units),
                         piece.name);
             }
@@ -124,10 +126,10 @@ void formers(const Plan& plan, const PlanFigures& answers, Shopping& out) {
         const Piece& piece = plan.pieces[i];
         int many = answers.pieces[i]->make;
         const std::string cup = form::choice(piece.shape, "made"), mold = form::choice(piece.shape, "mold");
-        const char* name = piece.overBalloon()    ? "Balloons"
-                           : cup == "paper"       ? "Paper cups"
-                           : cup == "plastic"     ? "Plastic cups"
-                           : mold == "paper case" ? "Paper cases"
+        const char* name = piece.overBalloon()    ? tr("Balloons")
+                           : cup == "paper"       ? tr("Paper cups")
+                           : cup == "plastic"     ? tr("Plastic cups")
+                           : mold == "paper case" ? tr("Paper cases")
                                                   : nullptr;
         if (!name || many == 0) continue;
         if (mold == "paper case") many *= static_cast<int>(std::lround(form::figure(piece.shape, "nested")));
@@ -155,8 +157,8 @@ Shopping shopping(const Plan& plan, const material::Library& library, const Plan
             if (s.chocolate != id) continue;
             if (s.price > 0) price[id] = s.price;
             if (!s.bestBefore.empty() && !today.empty() && s.bestBefore < today) {
-                line.note += fmt::format("{}{} in the cupboard are past their date ({}).", line.note.empty() ? "" : " ",
-                                         format(s.mass.value, Dimension::Mass, plan.units), s.bestBefore);
+                line.note += say("{}{} in the cupboard are past their date ({}).", line.note.empty() ? "" : " ",
+                                 format(s.mass.value, Dimension::Mass, plan.units), s.bestBefore);
                 continue;
             }
             line.have += s.mass.value;
@@ -179,10 +181,10 @@ Shopping shopping(const Plan& plan, const material::Library& library, const Plan
             const auto oil = [&](const std::string& what, double kg) {
                 if (kg > 0)
                     supply(what, format(kg, Dimension::Mass, plan.units, Detail::Fine),
-                           format(pot.melt, Dimension::Mass, plan.units) + " of " + lowerFirst(chocolate->name));
+                           format(pot.melt, Dimension::Mass, plan.units) + tr(" of ") + lowerFirst(chocolate->name));
             };
-            oil("Oil colour, " + lowerFirst(c.name), mix.colour);
-            oil("Flavour oil, " + (c.flavourName.empty() ? lowerFirst(c.name) : c.flavourName), mix.flavour);
+            oil(tr("Oil colour, ") + lowerFirst(c.name), mix.colour);
+            oil(tr("Flavour oil, ") + (c.flavourName.empty() ? lowerFirst(c.name) : c.flavourName), mix.flavour);
         }
     }
     for (auto& l : out.lines) {
@@ -205,26 +207,25 @@ Shopping shopping(const Plan& plan, const material::Library& library, const Plan
         for (const auto& in : f.recipe) {
             supply(in.name,
                    std::isfinite(recipe.factor) ? amountOf(in, recipe.factor, plan.units)
-                                                : amountOf(in, 1, plan.units) + ", as written",
+                                                : amountOf(in, 1, plan.units) + tr(", as written"),
                    f.name);
             unite(out.allergens, listed(in.allergens));
         }
         if (!f.recipe.empty() && !std::isfinite(recipe.factor))
-            unite(out.warnings,
-                  {fmt::format("It is not said how much the recipe of {} makes: its amounts are as written.",
-                               lowerFirst(f.name))});
+            unite(out.warnings, {say("It is not said how much the recipe of {} makes: its amounts are as written.",
+                                     lowerFirst(f.name))});
         if (f.isAlcoholic())
             for (const auto& in : recipe.into)
-                unite(out.warnings,
-                      {recipe.alcohol > 0
-                           ? fmt::format("{} holds {} of alcohol by volume, {} of pure alcohol in each piece: for "
-                                         "adults; the age that law asks for differs from place to place.",
-                                         f.name, format(recipe.alcohol, Dimension::Percent, plan.units),
-                                         format(in.grams, Dimension::Mass, plan.units, Detail::Fine))
-                           : fmt::format("{} contains alcohol: for adults.", f.name)});
+                unite(
+                    out.warnings,
+                    {recipe.alcohol > 0 ? say("{} holds {} of alcohol by volume, {} of pure alcohol in each piece: for "
+                                              "adults; the age that law asks for differs from place to place.",
+                                              f.name, format(recipe.alcohol, Dimension::Percent, plan.units),
+                                              format(in.grams, Dimension::Mass, plan.units, Detail::Fine))
+                                        : say("{} contains alcohol: for adults.", f.name)});
         if (f.egg) {
             unite(out.allergens, {"egg"});
-            unite(out.warnings, {fmt::format("{} contains raw egg: keep it cold, and not for everyone.", f.name)});
+            unite(out.warnings, {say("{} contains raw egg: keep it cold, and not for everyone.", f.name)});
         }
     }
     onTop(plan, lib, answers, out);
@@ -283,9 +284,9 @@ std::vector<Fits> whatFits(const Plan& plan, const material::Library& library, c
     const double density = c ? c->at("densitySolid").value : 1300, rest = std::max(0.0, kg - tools);
     const double across = lib.usual("discAcross"), spoon = lib.usual("spoonWeighs");
     const double disc = std::numbers::pi / 4 * across * across * lib.usual("discThick") * density;
-    out.push_back({"", "discs, 5 in across, 1/8 in thick", static_cast<int>(rest / disc), std::fmod(rest, disc)});
-    out.push_back({"", "small spoons", static_cast<int>(rest / spoon), std::fmod(rest, spoon)});
-    out.push_back({"", "pieces of bark, 10 by 10 cm, 4 mm thick",
+    out.push_back({"", tr("discs, 5 in across, 1/8 in thick"), static_cast<int>(rest / disc), std::fmod(rest, disc)});
+    out.push_back({"", tr("small spoons"), static_cast<int>(rest / spoon), std::fmod(rest, spoon)});
+    out.push_back({"", tr("pieces of bark, 10 by 10 cm, 4 mm thick"),
                    static_cast<int>(rest / (0.01 * lib.usual("barkThick") * density)), 0});
     return out;
 }

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 
@@ -58,7 +59,7 @@ std::string sparePartWords(const Made& made, const std::vector<int>& spares) {
     for (size_t k = 0; k < spares.size(); ++k) {
         if (spares[k] == 0) continue;
         const std::string name = lowerFirst(unnumbered(made.assembly.items[k].name));
-        words.push_back(fmt::format("{} spare {}", spares[k], spares[k] > 1 ? plural(name) : name));
+        words.push_back(say("{} spare {}", spares[k], spares[k] > 1 ? plural(name) : name));
     }
     return listed(words);
 }

@@ -8,6 +8,7 @@
 #include <cmath>
 
 #include "core/form/joint.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/side_by_side.h"
 #include "core/shell/balance.h"
 #include "core/shell/buckling.h"
@@ -294,7 +295,7 @@ private:
             const bool balloon = piece_.overBalloon();
             const auto line = rimLine();
             {
-                Job j = job("peel", balloon ? "Balloon peeled off slowly" : "Taken out of its mold", cold,
+                Job j = job("peel", balloon ? tr("Balloon peeled off slowly") : tr("Taken out of its mold"), cold,
                             shell::noLoad(m), lib_.strong("secondsPeel"), "peelLine");
                 changeable(j, "N/m");
                 j.times *= early();
@@ -306,7 +307,7 @@ private:
                 out.push_back(std::move(j));
             }
             if (balloon) {
-                Job j = job("at-once", "The balloon is let go at once", cold, shell::noLoad(m),
+                Job j = job("at-once", tr("The balloon is let go at once"), cold, shell::noLoad(m),
                             lib_.strong("secondsBurst"), "burstLine");
                 changeable(j, "N/m");
                 j.times *= early();
@@ -332,7 +333,7 @@ private:
                 return j;
             };
             {
-                Job j = gripped("hand", "Lifted with a hand round it", lift == Handling::Lift::Hand);
+                Job j = gripped("hand", tr("Lifted with a hand round it"), lift == Handling::Lift::Hand);
                 for (const double angle :
                      {0.0, 0.85 * M_PI, M_PI, 1.15 * M_PI}) {  // a thumb, and fingers across from it
                     const Vec3 at = around(angle, 0.5);
@@ -342,9 +343,10 @@ private:
                 out.push_back(std::move(j));
             }
             {
-                Job j = gripped("fingers",
-                                w_.open ? "Lifted with two fingers across its rim" : "Picked up with two fingers",
-                                lift == Handling::Lift::Fingers);
+                Job j =
+                    gripped("fingers",
+                            w_.open ? tr("Lifted with two fingers across its rim") : tr("Picked up with two fingers"),
+                            lift == Handling::Lift::Fingers);
                 for (const double angle : {0.0, M_PI}) {
                     const Vec3 at = grip(angle);
                     push(j, at, finger, form::unit(Vec3{-at.x, -at.y, 0}) * press);
@@ -355,7 +357,7 @@ private:
                 out.push_back(std::move(j));
             }
             if (lift == Handling::Lift::Below) {
-                Job j = gripped("below", "Lifted from below", true);
+                Job j = gripped("below", tr("Lifted from below"), true);
                 shell::addBody(m, {0, 0, -kGravity}, j.load);
                 shell::balance(m, w_.hold, j.load);
                 out.push_back(std::move(j));
@@ -364,9 +366,9 @@ private:
         const bool filled = w_.fill > 0;
         if (!w_.hung) {
             Job j = job("stands",
-                        !w_.stands ? "Held in a hand"
-                        : filled   ? "Stands, filled"
-                                   : "Stands by itself",
+                        !w_.stands ? tr("Held in a hand")
+                        : filled   ? tr("Stands, filled")
+                                   : tr("Stands by itself"),
                         room, carried(1), 1);
             const double weight = -shell::resultant(m, j.load).force.z;
             onFoot(j.load);
@@ -376,7 +378,7 @@ private:
             out.push_back(std::move(j));
         }
         if (w_.open && w_.rimUp && filled) {
-            Job j = job("rim", "Carried by its rim, filled", room, carried(1), lifting);
+            Job j = job("rim", tr("Carried by its rim, filled"), room, carried(1), lifting);
             j.words.chosen = how.carry == Handling::Carry::Rim;
             j.words.group = "carry";
             const double weight = -shell::resultant(m, j.load).force.z;
@@ -385,7 +387,7 @@ private:
             out.push_back(std::move(j));
         }
         if (!w_.hung) {
-            Job j = job("bump", "A bump while it is carried", room, carried(1 + own("bump")),
+            Job j = job("bump", tr("A bump while it is carried"), room, carried(1 + own("bump")),
                         lib_.strong("secondsBump"), "bumpDown");
             const double weight = -shell::resultant(m, j.load).force.z / (1 + own("bump"));
             shell::addBody(m, {kGravity * lib_.strong("bumpAside"), 0, 0}, j.load);
@@ -396,7 +398,7 @@ private:
             out.push_back(std::move(j));
         }
         if (w_.open && w_.rimUp && own("on-top") > 0) {
-            Job j = job("on-top", "Something stands on its rim", room, carried(1), 30);
+            Job j = job("on-top", tr("Something stands on its rim"), room, carried(1), 30);
             const double each = own("on-top") * kGravity / double(w_.rim.size());
             for (const int i : w_.rim) j.load[6 * static_cast<size_t>(i) + 2] -= each;
             for (const double angle : {0.0, M_PI / 2, M_PI, 1.5 * M_PI})
@@ -407,7 +409,7 @@ private:
             out.push_back(std::move(j));
         }
         if (w_.compound) {
-            Job j = job("on-top", "Something stands on it", room, carried(1), 30);
+            Job j = job("on-top", tr("Something stands on it"), room, carried(1), 30);
             double broadest = 0;
             for (const auto& p : m.points) broadest = std::max(broadest, std::hypot(p.x, p.y));
             Vec3 top{0, 0, -1e300};  // in its middle, not on something that sticks out
@@ -421,7 +423,7 @@ private:
             j.buckling = true;
             if (own("on-top") > 0) out.push_back(std::move(j));
             if (form::hasHandle(piece_.shape)) {
-                Job h = job("handle", "Carried by its handle", room, carried(1), lifting);
+                Job h = job("handle", tr("Carried by its handle"), room, carried(1), lifting);
                 h.words.chosen = how.carry == Handling::Carry::Handle;
                 h.words.group = "carry";
                 push(h, top, palm, {0, 0, -shell::resultant(m, h.load).force.z});
@@ -430,7 +432,7 @@ private:
             }
         } else if (!w_.open) {
             if (w_.hung) {
-                Job j = job("hangs", "Hangs from its cord", room, carried(1), 1);
+                Job j = job("hangs", tr("Hangs from its cord"), room, carried(1), 1);
                 const double weight = -shell::resultant(m, j.load).force.z;
                 const bool through = form::choice(piece_.shape, "cord") == "cord through from the base";
                 push(j, {0, 0, through ? w_.low : w_.high}, form::figure(piece_.shape, "card") / 2, {0, 0, weight});
@@ -443,9 +445,9 @@ private:
                 for (const bool pole :
                      {false, true}) {  // beside the seam, where one strikes, and on the pole: the weaker counts
                     Job j = job(id.c_str(),
-                                id == "tap"    ? "A child's tap"
-                                : id == "blow" ? "A good blow"
-                                               : "Set down hard",
+                                id == "tap"    ? tr("A child's tap")
+                                : id == "blow" ? tr("A good blow")
+                                               : tr("Set down hard"),
                                 room, shell::noLoad(m), lib_.strong("secondsBlow"),
                                 id == "tap"    ? "tap"
                                 : id == "blow" ? "blow"
@@ -473,11 +475,12 @@ private:
 
     std::string placeOf(const Vec3& p) const {
         const double share = (p.z - w_.low) / std::max(1e-9, w_.high - w_.low), r = std::hypot(p.x, p.y);
-        if (w_.open && w_.rimUp && share > 0.85) return "at the rim";
-        if (share < 0.12) return r > 0.3 * (w_.high - w_.low) ? "at the edge of its foot" : "in the middle of its foot";
-        if (w_.hung && share > 0.9) return "at the cord's disc";
-        if (w_.hung && std::abs(share - 0.5) < 0.06) return "at the seam";
-        return share < 0.4 ? "low on the wall" : share < 0.7 ? "half-way up the wall" : "high on the wall";
+        if (w_.open && w_.rimUp && share > 0.85) return tr("at the rim");
+        if (share < 0.12)
+            return r > 0.3 * (w_.high - w_.low) ? tr("at the edge of its foot") : tr("in the middle of its foot");
+        if (w_.hung && share > 0.9) return tr("at the cord's disc");
+        if (w_.hung && std::abs(share - 0.5) < 0.06) return tr("at the seam");
+        return share < 0.4 ? tr("low on the wall") : share < 0.7 ? tr("half-way up the wall") : tr("high on the wall");
     }
 
     LoadCase judged(const Job& j, const Freedoms& u) const {
@@ -492,8 +495,8 @@ private:
         c.place = placeOf(c.at);
         if (w_.compound) {
             const size_t k = v.weakest.triangle;
-            const std::string part = "the " + m.names[static_cast<size_t>(m.part[k])];
-            c.place = w_.weak[k] < 1 ? "where " + part + " is glued" : "in " + part;
+            const std::string part = say("the {}", m.names[static_cast<size_t>(m.part[k])]);
+            c.place = w_.weak[k] < 1 ? tr("where ") + part + tr(" is glued") : tr("in ") + part;
         }
         c.shift = shell::deformed(m, u);
         for (auto& s : c.shift) {
@@ -549,54 +552,51 @@ private:
     }
 
     void speak(LoadCase& c, double energy) const {
-        const std::string opens = c.outer ? "on the outside" : "on the inside";
+        const std::string opens = c.outer ? tr("on the outside") : tr("on the inside");
         if (isBlow(c.id)) {
             c.tone = Tone::Plain;
-            c.headline = c.average > 0.8   ? "breaks it"
-                         : c.average > 0.5 ? "may break it"
-                         : c.average > 0.1 ? "may crack it"
-                                           : "does not break it";
+            c.headline = c.average > 0.8   ? tr("breaks it")
+                         : c.average > 0.5 ? tr("may break it")
+                         : c.average > 0.1 ? tr("may crack it")
+                                           : tr("does not break it");
             const double given = c.load.value * energy;
             if (c.id == "drop")
-                c.sentence = fmt::format(
-                    "A fall of about {} cm breaks every other one, likely {} to {}, with what is in it. On "
-                    "a cloth it falls from higher.",
-                    significant(c.margin * c.load.value, 2), significant(c.low * c.load.value, 1),
-                    significant(c.high * c.load.value, 1));
+                c.sentence =
+                    say("A fall of about {} cm breaks every other one, likely {} to {}, with what is in it. On "
+                        "a cloth it falls from higher.",
+                        significant(c.margin * c.load.value, 2), significant(c.low * c.load.value, 1),
+                        significant(c.high * c.load.value, 1));
             else
-                c.sentence = fmt::format(
-                    "It takes about {} J, likely {} to {}, where it is struck; this blow has {} J. "
-                    "Pieces fly: cover it with a cloth, and shield eyes.",
-                    significant(c.margin * given, 2), significant(c.low * given, 1), significant(c.high * given, 1),
-                    significant(given, 2));
+                c.sentence =
+                    say("It takes about {} J, likely {} to {}, where it is struck; this blow has {} J. "
+                        "Pieces fly: cover it with a cloth, and shield eyes.",
+                        significant(c.margin * given, 2), significant(c.low * given, 1), significant(c.high * given, 1),
+                        significant(given, 2));
             return;
         }
         if (!std::isfinite(c.margin) || c.margin > 100) {
-            c.headline = "holds easily";
+            c.headline = tr("holds easily");
             c.tone = Tone::Good;
-            c.sentence = "Next to nothing pulls at the wall.";
+            c.sentence = tr("Next to nothing pulls at the wall.");
             return;
         }
         c.tone = c.average <= kFew ? Tone::Good : c.average <= kSome ? Tone::Plain : Tone::Weak;
-        c.headline = c.margin >= kEasyMargin ? "holds easily"
-                     : c.margin >= 1         ? fmt::format("holds {} times", ratio(c.margin))
-                                             : "likely cracks";
+        c.headline = c.margin >= kEasyMargin ? tr("holds easily")
+                     : c.margin >= 1         ? say("holds {} times", ratio(c.margin))
+                                             : tr("likely cracks");
         const bool sideways = std::isfinite(c.buckles) && c.buckles <= c.margin * 1.0001;
-        c.sentence = sideways ? fmt::format("The wall gives way sideways at {} times this load", ratio(c.margin))
-                              : fmt::format("One in twenty cracks at {} times this load", ratio(c.margin));
-        c.sentence += fmt::format(", likely {} to {}. ", ratio(c.low), ratio(c.high));
+        c.sentence = sideways ? say("The wall gives way sideways at {} times this load", ratio(c.margin))
+                              : say("One in twenty cracks at {} times this load", ratio(c.margin));
+        c.sentence += say(", likely {} to {}. ", ratio(c.low), ratio(c.high));
         if (!sideways)
-            c.sentence += w_.compound ? fmt::format("It would open {}.", c.place)
-                                      : fmt::format("It would open {} {}.", c.place, opens);
+            c.sentence += w_.compound ? say("It would open {}.", c.place) : say("It would open {} {}.", c.place, opens);
         if (c.unit == "h" && c.sag > kSeen)
-            c.sentence +=
-                fmt::format(" In {} it sags by {}.", format(3600 * c.load.value, Dimension::Duration, plan_.units),
-                            format(c.sag, Dimension::Length, plan_.units, Detail::Fine));
-        if (c.average > 0.9) c.sentence += " As it is, hardly one survives.";
+            c.sentence += say(" In {} it sags by {}.", format(3600 * c.load.value, Dimension::Duration, plan_.units),
+                              format(c.sag, Dimension::Length, plan_.units, Detail::Fine));
+        if (c.average > 0.9) c.sentence += tr(" As it is, hardly one survives.");
         else if (c.average > 0.02)
-            c.sentence += c.average > 0.25
-                              ? fmt::format(" As it is, {} in 10 crack.", std::lround(10 * c.average))
-                              : fmt::format(" As it is, about 1 in {} cracks.", std::lround(1 / c.average));
+            c.sentence += c.average > 0.25 ? say(" As it is, {} in 10 crack.", std::lround(10 * c.average))
+                                           : say(" As it is, about 1 in {} cracks.", std::lround(1 / c.average));
     }
 
     const Piece& piece_;
@@ -686,18 +686,18 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         double mean = 0;
         for (const double t : out.thickness) mean += t / double(out.thickness.size());
         c.id = "sauce";
-        c.title = "Hot sauce poured over";
+        c.title = tr("Hot sauce poured over");
         c.seconds = sauceSeconds(a.coating, lib, mean, plan.kitchen.room.value);
         c.margin = c.low = c.high = std::numeric_limits<double>::infinity();
         c.chosen = false;
-        c.headline = fmt::format("gives way in {}", format(c.seconds, Dimension::Duration, plan.units));
-        c.sentence = fmt::format(
-            "A sauce of {} softens the wall through in about {}, likely {} to {}. Hot sauce burns: pour it at the "
-            "table yourself.",
-            format(lib.strong("sauceCelsius"), Dimension::Temperature, plan.units),
-            format(c.seconds, Dimension::Duration, plan.units),
-            format(0.6 * c.seconds, Dimension::Duration, plan.units),
-            format(1.8 * c.seconds, Dimension::Duration, plan.units));
+        c.headline = say("gives way in {}", format(c.seconds, Dimension::Duration, plan.units));
+        c.sentence =
+            say("A sauce of {} softens the wall through in about {}, likely {} to {}. Hot sauce burns: pour it at the "
+                "table yourself.",
+                format(lib.strong("sauceCelsius"), Dimension::Temperature, plan.units),
+                format(c.seconds, Dimension::Duration, plan.units),
+                format(0.6 * c.seconds, Dimension::Duration, plan.units),
+                format(1.8 * c.seconds, Dimension::Duration, plan.units));
         c.stress.assign(out.mesh.points.size(), 0.f);
         c.shift.assign(out.mesh.points.size(), {});
         out.cases.push_back(std::move(c));
@@ -725,8 +725,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
                 if (near[i]) area += each[i];
             }
             if (area > 0)
-                tried(fmt::format("Brush {} more round the rim",
-                                  format(lib.strong("brushRound"), Dimension::Mass, plan.units)),
+                tried(say("Brush {} more round the rim", format(lib.strong("brushRound"), Dimension::Mass, plan.units)),
                       StrengthWay::Does::BrushRim, [&](StrengthWall& w) {
                           for (size_t i = 0; i < near.size(); ++i)
                               if (near[i]) w.model.thickness[i] += lib.strong("brushRound") / (density * area);
@@ -735,11 +734,11 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         if (before.compound && !before.toJoint.empty()) {
             const double scored = form::jointStrength(lib, form::kScored).value;
             if (std::ranges::any_of(before.bears, [&](double share) { return share < scored; }))
-                tried("Score the joints, glue on both sides", StrengthWay::Does::Score,
+                tried(tr("Score the joints, glue on both sides"), StrengthWay::Does::Score,
                       [&](StrengthWall& w) { weaken(w, lib.strong("weibull"), scored); });
             const double radius = lib.strong("glueRubbed"),
                          within = 0.5 * radius;  // half of a round fillet's leg thickens both faces on the average
-            tried(fmt::format("A radius of {} at every joint", format(radius, Dimension::Length, plan.units)),
+            tried(say("A radius of {} at every joint", format(radius, Dimension::Length, plan.units)),
                   StrengthWay::Does::Advice, [&](StrengthWall& w) {
                       for (size_t i = 0; i < w.toJoint.size(); ++i)
                           if (w.toJoint[i] < radius) w.model.thickness[i] += within;
@@ -752,7 +751,7 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
             for (size_t k = 0; k < before.model.triangles.size(); ++k)
                 if (before.model.part[k] == handle)
                     for (const int i : before.model.triangles[k]) bar[static_cast<size_t>(i)] = true;
-            tried("A handle half as deep again", StrengthWay::Does::Advice, [&](StrengthWall& w) {
+            tried(tr("A handle half as deep again"), StrengthWay::Does::Advice, [&](StrengthWall& w) {
                 for (size_t i = 0; i < bar.size(); ++i)
                     if (bar[i]) w.model.thickness[i] *= lib.strong("thickerHandle");
             });
@@ -761,22 +760,23 @@ StrengthStage strength(const Piece& piece, const Plan& plan, const material::Lib
         for (const double c : shell::cornerAreas(before.model)) area += c;
         const double mean = volume / std::max(1e-12, area);
         const double more = piece.coats().size() > 1 ? mean / double(piece.coats().size()) : 0.5 * mean;
-        tried(before.compound ? "Sheets and walls half as thick again" : "One more coat",
+        tried(before.compound ? tr("Sheets and walls half as thick again") : tr("One more coat"),
               before.compound ? StrengthWay::Does::Advice : StrengthWay::Does::Coat, [&](StrengthWall& w) {
                   for (auto& t : w.model.thickness) t += more;
               });
         const auto& weak = out.cases[out.weakest];
         if (weak.id == "rim")
             for (const auto& c : out.cases)
-                if (c.id == "bump") out.ways.push_back({"Carry it by its base, even with a bump", c.margin, 0});
+                if (c.id == "bump") out.ways.push_back({tr("Carry it by its base, even with a bump"), c.margin, 0});
         const double now = weak.id == "fingers" || weak.id == "peel"
                                ? std::min(plan.kitchen.room.value, plan.kitchen.fridge.value + 4)
                                : plan.kitchen.room.value;
         if (now > plan.kitchen.fridge.value + 6)
-            out.ways.push_back({"Chill it just before",
+            out.ways.push_back({tr("Chill it just before"),
                                 weak.margin * firmness(lib, plan.kitchen.fridge.value + 4) / firmness(lib, now), 0});
         if (weak.id == "fingers")
-            out.ways.push_back({"Lift it from below, with the whole hand", std::numeric_limits<double>::infinity(), 0});
+            out.ways.push_back(
+                {tr("Lift it from below, with the whole hand"), std::numeric_limits<double>::infinity(), 0});
         std::stable_sort(out.ways.begin(), out.ways.end(),
                          [](const StrengthWay& x, const StrengthWay& y) { return x.margin > y.margin; });
     }

@@ -3,6 +3,7 @@
 #include <cmath>
 #include <functional>
 
+#include "core/quantity/catalogue.h"
 #include "core/stages/strength_wall.h"
 
 namespace uovo {
@@ -353,7 +354,7 @@ tl::expected<void, Problem> strengthCompound(StrengthWall& w, const form::Assemb
     Ranges range = addItems(w, assembly);
     if (w.model.triangles.empty())
         return tl::unexpected(
-            Problem{"Walls, sheets, discs, legs and round handles are reckoned: this piece has none of them."});
+            Problem{tr("Walls, sheets, discs, legs and round handles are reckoned: this piece has none of them.")});
     Gluing gluing(w, std::move(range), glued);
     for (const auto& j : assembly.joints) gluing.join(j);
     weaken(w, glued.modulus);

@@ -6,6 +6,7 @@
 #include <map>
 
 #include "core/form/joint.h"
+#include "core/quantity/catalogue.h"
 #include "core/stages/strength.h"
 
 namespace uovo {
@@ -65,7 +66,7 @@ ChocolateStrength strengthOf(const Plan& plan, const material::Library& lib, con
             s.mean = it->second;
             out.low = 0.8 * s.mean;
             out.high = 1.25 * s.mean;
-            out.source = "your own figure";
+            out.source = tr("your own figure");
         }
         if (const auto it = own->second.values.find("stiffness"); it != own->second.values.end())
             out.young = it->second;
@@ -80,7 +81,7 @@ ChocolateStrength strengthOf(const Plan& plan, const material::Library& lib, con
         out.high = snapped.high;
         if (std::isfinite(snapped.young)) out.young = snapped.young;
         out.bars = bars.size();
-        out.source = fmt::format("{} {} of your own", bars.size(), bars.size() == 1 ? "bar" : "bars");
+        out.source = sayMany("{} bar of your own", "{} bars of your own", int(bars.size()));
     }
     return out;
 }

@@ -6,6 +6,7 @@
 #include <cmath>
 #include <map>
 #include <numeric>
+#include "core/quantity/catalogue.h"
 
 namespace uovo {
 namespace {
@@ -149,7 +150,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         w.level = a.fillLevel;
     } else {
         w.hung = form::isHung(piece.shape);
-        if (piece.roundSomething()) return refuse("It is borne by what is in it: only hollow walls are reckoned.");
+        if (piece.roundSomething()) return refuse(tr("It is borne by what is in it: only hollow walls are reckoned."));
         // halves whose rims have the same corners become one shell; others are tied along their seam
         const bool shut = oneSeam(piece, *a.made);
         const bool single = a.made->assembly.items.size() == 1;
@@ -175,7 +176,8 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
             bool outside = false;
             for (const auto& item : rebuilt->items) {
                 if (item.shape.body != form::Body::Wall || item.shape.coverage < 1) {
-                    if (single) return refuse("Only walls are reckoned: this part is cast full or cut from a sheet.");
+                    if (single)
+                        return refuse(tr("Only walls are reckoned: this part is cast full or cut from a sheet."));
                     continue;
                 }
                 form::append(all, form::placed(item.shape.surface, item.pose));
@@ -184,7 +186,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
                 else thickness.insert(thickness.end(), item.shape.thickness.begin(), item.shape.thickness.end());
                 outside = item.shape.outside;
             }
-            if (all.triangles.empty()) return refuse("There is no wall to reckon with.");
+            if (all.triangles.empty()) return refuse(tr("There is no wall to reckon with."));
             if (shut) {  // two halves: their rims become one seam
                 form::Mesh walls;
                 walls.points = all.points;
@@ -207,7 +209,7 @@ tl::expected<StrengthWall, Problem> strengthWall(const Piece& piece, const Plan&
         }
     }
     auto& m = w.model;
-    if (m.triangles.empty()) return refuse("The wall is bare: there is nothing to carry a load.");
+    if (m.triangles.empty()) return refuse(tr("The wall is bare: there is nothing to carry a load."));
     w.low = 1e300;
     w.high = -1e300;
     for (const auto& p : m.points) {

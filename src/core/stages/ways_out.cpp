@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/stages/figures.h"
 
 namespace uovo {
@@ -31,7 +32,7 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
         p.coats().push_back(p.coats().back());
         static constexpr const char* kOrdinal[]{"",      "first", "second",  "third", "fourth",
                                                 "fifth", "sixth", "seventh", "eighth"};
-        if (p.coats().size() <= 8) propose(fmt::format("A {} coat", kOrdinal[p.coats().size()]), p);
+        if (p.coats().size() <= 8) propose(say("A {} coat", kOrdinal[p.coats().size()]), p);
     }
     {
         Piece p = piece;
@@ -40,12 +41,14 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
             c.temperature = Measure(c.temperature.value - 1);
             cooler = cooler && c.temperature.value >= coating->workLow - 1;
         }
-        if (cooler) propose(fmt::format("Coat {} cooler", degrees(1)), p);
+        if (cooler) propose(say("Coat {} cooler", degrees(1)), p);
     }
     if (piece.coats().back().rest != coat::Rest::Inverted) {
         Piece p = piece;
         p.coats().back().rest = coat::Rest::Inverted;
-        propose(piece.overBalloon() ? "Set the last coat upside down on a ring" : "Set the last coat upside down", p);
+        propose(
+            piece.overBalloon() ? tr("Set the last coat upside down on a ring") : tr("Set the last coat upside down"),
+            p);
     }
     // Brush round the rim: the missing wall times the rim band's area, a tenth more.
     if (now.profile.arc[now.wall.thinnestAt] > 0.5 * now.profile.arc.back()) {
@@ -69,14 +72,14 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
             brush.brushMass = Measure(kg);
             Piece q = p;
             q.coats().push_back(brush);
-            propose(fmt::format("Brush {} round the rim", format(kg, Dimension::Mass, plan.units)), q);
+            propose(say("Brush {} round the rim", format(kg, Dimension::Mass, plan.units)), q);
         }
     }
     if (piece.coats().front().drain.value > 25) {
         Piece p = piece;
         for (auto& c : p.coats())
             if (c.delay.value > 30) c.delay = Measure(30);
-        if (!(p == piece)) propose("Into the cold after half a minute", p);
+        if (!(p == piece)) propose(tr("Into the cold after half a minute"), p);
     }
     std::vector<coat::CoatJob> jobs;
     const int cells = static_cast<int>(now.profile.size());

@@ -7,6 +7,7 @@
 #include <limits>
 
 #include "core/heat/pot.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 
 namespace uovo::temper {
@@ -66,15 +67,15 @@ double heatUp(const Coating& c, double mass, double from, double to, const Bowl&
 }
 
 std::string burstsInWords(const std::vector<double>& seconds) {
-    if (seconds.empty()) return "no bursts";
+    if (seconds.empty()) return tr("no bursts");
     constexpr double kAbout = 0.03;
     size_t alike = 1;
     while (alike < seconds.size() && std::abs(seconds[alike] / seconds[0] - 1) < kAbout) ++alike;
     std::vector<std::string> rest;
     for (size_t k = alike; k < seconds.size(); ++k) rest.push_back(fmt::format("{:.0f}", seconds[k]));
-    const std::string first = alike == 1 ? fmt::format("A burst of {:.0f} s", seconds[0])
-                                         : fmt::format("{} bursts of {:.0f} s", alike, seconds[0]);
-    return rest.empty() ? first : first + ", then " + listed(rest) + " s";
+    const std::string first =
+        alike == 1 ? say("A burst of {:.0f} s", seconds[0]) : say("{} bursts of {:.0f} s", alike, seconds[0]);
+    return rest.empty() ? first : first + tr(", then ") + listed(rest) + " s";
 }
 
 std::vector<double> bursts(double joules, double watts, double share, double most, double least) {

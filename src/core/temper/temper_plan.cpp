@@ -7,6 +7,7 @@
 #include <utility>
 
 #include "core/heat/pot.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 
 namespace uovo::temper {
@@ -61,9 +62,9 @@ public:
         } else if (c_.tempered) {
             if (mass_ > kByBursts)
                 out_.warnings.push_back(
-                    fmt::format("More than {} in one bowl do not keep by short bursts alone: feed it with warm melted "
-                                "chocolate of the same kind, a little at a time, or keep it in a melter.",
-                                grams(kByBursts)));
+                    say("More than {} in one bowl do not keep by short bursts alone: feed it with warm melted "
+                        "chocolate of the same kind, a little at a time, or keep it in a melter.",
+                        grams(kByBursts)));
             out_.rewarmEvery = std::max(120.0, out_.window / 3);
             out_.rewarmFor = std::max(3.0, std::round(mass_ * c_.heatCapacityLiquid * kRewarmBy /
                                                       (choice_.watts * physics_.at("microwaveShare").value)));
@@ -73,13 +74,14 @@ public:
         }
         for (const auto& s : out_.steps) out_.seconds += s.seconds;
         if (c_.tempered && choice_.method != Method::None)
-            add("Smear test", "Spread a little on a knife or paper. Dull or soft after 5 minutes: temper again.",
-                "matt, then firm and shiny within 3 to 5 minutes", std::nan(""), 0, 0, 0, 300);
+            add(tr("Smear test"),
+                tr("Spread a little on a knife or paper. Dull or soft after 5 minutes: temper again."),
+                tr("matt, then firm and shiny within 3 to 5 minutes"), std::nan(""), 0, 0, 0, 300);
         if (mass_ < kMachinePays && choice_.method == Method::Machine)
-            out_.warnings.emplace_back("Under 300 g a stirring machine does not pay; by hand it is quicker.");
+            out_.warnings.emplace_back(tr("Under 300 g a stirring machine does not pay; by hand it is quicker."));
         if (mass_ < 0.25 && choice_.method != Method::None)
             out_.warnings.emplace_back(
-                "So small a batch cools fast: keep the bowl wrapped in a cloth, and read it often.");
+                tr("So small a batch cools fast: keep the bowl wrapped in a cloth, and read it often."));
         return std::move(out_);
     }
 
@@ -94,7 +96,7 @@ private:
         const double s = coolsIn(c_, physics_, mass_, bowl(), from, to, room_, true);
         return s < kLongest
                    ? time(s)
-                   : "set the bowl into cold water for moments, stirring, for this room is too warm to cool it";
+                   : tr("set the bowl into cold water for moments, stirring, for this room is too warm to cool it");
     }
     /// s until it has cooled in this room; where nobody would wait for that, the bowl goes into cold water, and the
     /// step added next says so.
@@ -111,10 +113,10 @@ private:
         if (out_.curve.empty()) out_.curve.push_back({0, room_, 0});
         out_.curve.push_back({began + seconds, std::isnan(celsius) ? from : celsius, out_.steps.size()});
         if (std::exchange(inWater_, false))
-            words += (words.empty() ? "" : " ") + std::string(
-                                                      "This room is too warm to cool it: set the bowl into cold water "
-                                                      "for moments, stirring, and keep the water out.");
-        if (choice_.byLook && !std::isnan(celsius)) words += " " + std::string("Go by what you see.");
+            words += (words.empty() ? "" : " ") +
+                     std::string(tr("This room is too warm to cool it: set the bowl into cold water "
+                                    "for moments, stirring, and keep the water out."));
+        if (choice_.byLook && !std::isnan(celsius)) words += " " + std::string(tr("Go by what you see."));
         out_.steps.push_back({std::move(title), std::move(words), std::move(look), celsius, low, high, kg, seconds});
     }
 
@@ -129,16 +131,16 @@ private:
                 bursts(joules, choice_.watts, physics_.at("microwaveShare").value,
                        std::clamp(mass_, 1.0, 4.0) * physics_.at("burstMost").value, physics_.at("burstLeast").value);
             for (const double b : out_.bursts) seconds += b + 20;
-            how = fmt::format("{} at {:.0f} W, stirred after each; stop when a few lumps are left. The bowl gets hot.",
-                              burstsInWords(out_.bursts), choice_.watts);
+            how = say("{} at {:.0f} W, stirred after each; stop when a few lumps are left. The bowl gets hot.",
+                      burstsInWords(out_.bursts), choice_.watts);
         } else {
             seconds = std::max(300.0, joules / 250);  // W that a barely simmering bath gives: from memory
-            how = "Over barely simmering water that does not touch the bowl, about " + time(seconds) +
-                  "; dry its base before you tilt it. No steam, no drop of water in the bowl.";
+            how = tr("Over barely simmering water that does not touch the bowl, about ") + time(seconds) +
+                  tr("; dry its base before you tilt it. No steam, no drop of water in the bowl.");
         }
-        if (c_.name.find("White") != std::string::npos) how += " White scorches first: low power, and stir.";
-        add(fmt::format("Melt {}", grams(kg)), how, "smooth and shiny, warm on the lip, runs off the spoon like cream",
-            to, to - 2, std::min(to + 3, c_.scorch), kg, seconds);
+        if (c_.name.find("White") != std::string::npos) how += tr(" White scorches first: low power, and stir.");
+        add(say("Melt {}", grams(kg)), how, tr("smooth and shiny, warm on the lip, runs off the spoon like cream"), to,
+            to - 2, std::min(to + 3, c_.scorch), kg, seconds);
     }
 
     void seed() {
@@ -158,69 +160,69 @@ private:
         out_.seed = s.seed;
         melt(s.melt, c_.meltTo);
         if (choice_.freshBowl)
-            add("Pour it into a fresh bowl", "A bowl at room temperature takes heat out; a hot one keeps it in.", "",
-                std::nan(""), 0, 0, 0, 20);
+            add(tr("Pour it into a fresh bowl"),
+                tr("A bowl at room temperature takes heat out; a hot one keeps it in."), "", std::nan(""), 0, 0, 0, 20);
         for (int k = 1; k <= kPortions; ++k) {
             Seeding part = s;
             part.seed = s.seed * k / kPortions;
             const double at = k == kPortions ? end : settles(c_, part);
-            add(fmt::format("Stir in portion {} of {}: {}", k, kPortions, grams(s.seed / kPortions)),
-                k == 1 ? "Finely chopped, from a packet that was never melted. Keep it moving."
-                       : "When the last one is gone.",
-                k == kPortions ? "falls off the spoon in a ribbon that shows for a moment; lukewarm on the lip"
-                               : "the lumps melt away while you stir",
+            add(say("Stir in portion {} of {}: {}", k, kPortions, grams(s.seed / kPortions)),
+                k == 1 ? tr("Finely chopped, from a packet that was never melted. Keep it moving.")
+                       : tr("When the last one is gone."),
+                k == kPortions ? tr("falls off the spoon in a ribbon that shows for a moment; lukewarm on the lip")
+                               : tr("the lumps melt away while you stir"),
                 at, at - 1, at + 1, s.seed / kPortions, kStir);
         }
         out_.lumps = 1 - heat::meltedShare(end, c_.meltShift);
         if (out_.lumps > 0.1)
-            out_.steps.back().words += fmt::format(
+            out_.steps.back().words += say(
                 " About {:.0f} % of the seed stays solid at {}: chopped finely it is not felt; take larger lumps out.",
                 100 * out_.lumps, degrees(end));
         if (end > c_.workHigh + 0.2) {
             Seeding more{mass_, end, 0, room_, {bowl().capacity, end}, 0};
             out_.warnings.emplace_back(
-                fmt::format("This bowl keeps so much heat that even {} of seed land at {}, {} K too warm: {} more "
-                            "seed, or wait {}; or pour it into a fresh bowl first.",
-                            grams(out_.seed), degrees(end), decimal(end - c_.working(), 1),
-                            grams(seedFor(c_, more, c_.working())), waits(end, c_.working())));
+                say("This bowl keeps so much heat that even {} of seed land at {}, {} K too warm: {} more "
+                    "seed, or wait {}; or pour it into a fresh bowl first.",
+                    grams(out_.seed), degrees(end), decimal(end - c_.working(), 1),
+                    grams(seedFor(c_, more, c_.working())), waits(end, c_.working())));
         } else if (const double off = out_.third - c_.working(); std::abs(off) > 1.5) {
             out_.warnings.emplace_back(
-                off > 0 ? fmt::format("One third of seed, as many do, would stay {} K too warm in this bowl.",
-                                      decimal(off, 1))
-                        : fmt::format("One third of seed, as many do, would cool it {} K too far in this bowl.",
-                                      decimal(-off, 1)));
+                off > 0
+                    ? say("One third of seed, as many do, would stay {} K too warm in this bowl.", decimal(off, 1))
+                    : say("One third of seed, as many do, would cool it {} K too far in this bowl.", decimal(-off, 1)));
         }
     }
 
     void butter() {
         melt(mass_, c_.meltTo);
         const double wait = cools(c_.meltTo, kButterAt, bowl());
-        add(fmt::format("Let it cool to {}", degrees(kButterAt)), "Stir now and then.",
-            "no longer warm on the lip, not yet cool", kButterAt, kButterAt - 0.5, kButterAt + 0.5, 0, wait);
+        add(say("Let it cool to {}", degrees(kButterAt)), tr("Stir now and then."),
+            tr("no longer warm on the lip, not yet cool"), kButterAt, kButterAt - 0.5, kButterAt + 0.5, 0, wait);
         const double kg = physics_.at("butterCrystals").value * mass_;
         out_.seed = kg;
         Seeding s{mass_, kButterAt, kg, 33, {}, 0};
         const double at = settles(c_, s);
-        add(fmt::format("Mix in {} of cocoa-butter crystals", grams(kg)),
-            "The crystals soft, at about 33 °C; mix very well.", "an even shine, no specks", at, 33, 35, kg, 60);
+        add(say("Mix in {} of cocoa-butter crystals", grams(kg)),
+            tr("The crystals soft, at about 33 °C; mix very well."), tr("an even shine, no specks"), at, 33, 35, kg,
+            60);
         const double down = cools(at, c_.workHigh, bowl());
-        add("Cool it to work", "Keep it moving.", "falls off the spoon in a ribbon", c_.workHigh, c_.workLow,
-            c_.workHigh, 0, down);
+        add(tr("Cool it to work"), tr("Keep it moving."), tr("falls off the spoon in a ribbon"), c_.workHigh,
+            c_.workLow, c_.workHigh, 0, down);
     }
 
     void curve() {
         melt(mass_, c_.meltTo);
-        add(fmt::format("Cool it to {}", degrees(c_.coolTo)),
-            "On a cold bowl or slab, stirring all the time: two thirds of it, then back into the rest.",
-            "thick as custard, a trail stays", c_.coolTo, c_.coolTo - 0.5, c_.coolTo + 0.5, 0,
+        add(say("Cool it to {}", degrees(c_.coolTo)),
+            tr("On a cold bowl or slab, stirring all the time: two thirds of it, then back into the rest."),
+            tr("thick as custard, a trail stays"), c_.coolTo, c_.coolTo - 0.5, c_.coolTo + 0.5, 0,
             cools(c_.meltTo, c_.coolTo, bowl(), 0.35));
         const double joules = heatUp(c_, mass_, c_.coolTo, c_.working(), {});
         const auto list = bursts(joules, choice_.watts, physics_.at("microwaveShare").value, 8, 3);
-        add(fmt::format("Warm it to {}", degrees(c_.working())),
+        add(say("Warm it to {}", degrees(c_.working())),
             choice_.heat == Heat::Microwave
-                ? fmt::format("{}, stirred after each; never above {}.", burstsInWords(list), degrees(c_.loses))
-                : std::string("A few seconds over the bath at a time, stirring."),
-            "falls off the spoon in a ribbon", c_.working(), c_.workLow, c_.workHigh, 0, 90);
+                ? say("{}, stirred after each; never above {}.", burstsInWords(list), degrees(c_.loses))
+                : std::string(tr("A few seconds over the bath at a time, stirring.")),
+            tr("falls off the spoon in a ribbon"), c_.working(), c_.workLow, c_.workHigh, 0, 90);
     }
 
     void partly() {
@@ -232,10 +234,10 @@ private:
         double seconds = 0;
         for (const double b : out_.bursts)
             how += (how.empty() ? "" : ", ") + fmt::format("{:.0f}", b), seconds += b + 25;
-        add(fmt::format("Warm {} in short bursts", grams(mass_)),
-            fmt::format("Half power, {} s, stirred after each. Its own crystals are the seed: it must never pass {}.",
-                        how, degrees(c_.loses)),
-            "two thirds melted: stir until the last lumps go by themselves", most, c_.workLow, c_.workHigh, mass_,
+        add(say("Warm {} in short bursts", grams(mass_)),
+            say("Half power, {} s, stirred after each. Its own crystals are the seed: it must never pass {}.", how,
+                degrees(c_.loses)),
+            tr("two thirds melted: stir until the last lumps go by themselves"), most, c_.workLow, c_.workHigh, mass_,
             seconds);
     }
 
@@ -244,14 +246,14 @@ private:
         out_.seed = 0.25 * mass_;
         melt(s.melt, c_.meltTo - 3);
         const double first = settles(c_, s);
-        add(fmt::format("Put {} behind the baffle", grams(s.seed)), "The machine stirs and cools.", "", first,
-            first - 1, first + 1, s.seed, 420);
+        add(say("Put {} behind the baffle", grams(s.seed)), tr("The machine stirs and cools."), "", first, first - 1,
+            first + 1, s.seed, 420);
         s.seed *= 2;
         const double second = std::max(settles(c_, s), c_.working());
-        add(fmt::format("The other {}", grams(s.seed / 2)),
-            first > c_.workHigh + 0.5 ? "It is still too warm after the first portion: add this one." : "", "", second,
-            second - 1, second + 1, s.seed / 2, 420);
-        add("Hold it", "Take the rest of the seed out when it is ready.", "falls off the spoon in a ribbon",
+        add(say("The other {}", grams(s.seed / 2)),
+            first > c_.workHigh + 0.5 ? tr("It is still too warm after the first portion: add this one.") : "", "",
+            second, second - 1, second + 1, s.seed / 2, 420);
+        add(tr("Hold it"), tr("Take the rest of the seed out when it is ready."), tr("falls off the spoon in a ribbon"),
             c_.working(), c_.workLow, c_.workHigh, 0, std::max(60.0, cools(second, c_.working(), {})));
     }
 
@@ -259,15 +261,15 @@ private:
         const double to = c_.compound ? c_.meltTo : std::max(c_.workHigh + 3, 36.0);
         melt(mass_, to);
         if (c_.compound) {
-            add("Use it", "Compound needs no temper. What sets in the bowl is melted again.",
-                "runs off the spoon like cream", c_.working(), c_.workLow, c_.workHigh, 0,
+            add(tr("Use it"), tr("Compound needs no temper. What sets in the bowl is melted again."),
+                tr("runs off the spoon like cream"), c_.working(), c_.workLow, c_.workHigh, 0,
                 cools(to, c_.workHigh, bowl()));
         } else {
-            add("Let it cool to work", "Untempered: it sets in the cold only.", "thick but pourable", c_.working(),
-                c_.workLow, c_.workHigh, 0, cools(to, c_.workHigh, bowl()));
+            add(tr("Let it cool to work"), tr("Untempered: it sets in the cold only."), tr("thick but pourable"),
+                c_.working(), c_.workLow, c_.workHigh, 0, cools(to, c_.workHigh, bowl()));
             out_.warnings.emplace_back(
-                "Untempered chocolate stays soft, dulls and melts in the hand: keep the pieces cold until they are "
-                "served, and do not let them stand at room temperature.");
+                tr("Untempered chocolate stays soft, dulls and melts in the hand: keep the pieces cold until they are "
+                   "served, and do not let them stand at room temperature."));
         }
     }
 
@@ -286,23 +288,25 @@ double capacityOf(Vessel v) { return v == Vessel::Light ? 40 : v == Vessel::Glas
 
 tl::expected<TemperPlan, Problem> plan(const Coating& coating, const material::Constants& physics, const Choice& choice,
                                        double mass, double room, UnitSystem units) {
-    if (!(mass > 0) || !std::isfinite(mass)) return tl::unexpected(Problem{"There is nothing to melt.", "mass"});
-    if (mass > 50) return tl::unexpected(Problem{"More than 50 kg are not melted in a kitchen.", "mass"});
-    if (!(room > -30)) return tl::unexpected(Problem{"The seed is colder than a freezer.", "seed"});
-    if (room > 34) return tl::unexpected(Problem{"In a room this warm chocolate cannot be tempered.", "room"});
+    if (!(mass > 0) || !std::isfinite(mass)) return tl::unexpected(Problem{tr("There is nothing to melt."), "mass"});
+    if (mass > 50) return tl::unexpected(Problem{tr("More than 50 kg are not melted in a kitchen."), "mass"});
+    if (!(room > -30)) return tl::unexpected(Problem{tr("The seed is colder than a freezer."), "seed"});
+    if (room > 34) return tl::unexpected(Problem{tr("In a room this warm chocolate cannot be tempered."), "room"});
     if (choice.method == Method::Seed && coating.tempered && heat::meltedShare(room, coating.meltShift) > kSeedSoft)
-        return tl::unexpected(Problem{"At " + format(room, Dimension::Temperature, units) +
-                                          " the seed itself melts: keep it in the fridge until it is wanted, temper in "
-                                          "a cooler room, or use cocoa-butter crystals.",
-                                      "room"});
+        return tl::unexpected(
+            Problem{tr("At ") + format(room, Dimension::Temperature, units) +
+                        tr(" the seed itself melts: keep it in the fridge until it is wanted, temper in "
+                           "a cooler room, or use cocoa-butter crystals."),
+                    "room"});
     if (!(choice.watts >= 100 && choice.watts <= 3000))
-        return tl::unexpected(Problem{"A microwave has between 100 and 3000 W.", "watts"});
+        return tl::unexpected(Problem{tr("A microwave has between 100 and 3000 W."), "watts"});
     if (coating.meltTo >= coating.scorch)
-        return tl::unexpected(Problem{coating.name + " scorches above " +
-                                          format(coating.scorch, Dimension::Temperature, units) + ": melt it cooler.",
+        return tl::unexpected(Problem{coating.name + tr(" scorches above ") +
+                                          format(coating.scorch, Dimension::Temperature, units) +
+                                          tr(": melt it cooler."),
                                       "meltTo"});
     if (coating.meltTo <= coating.workHigh)
-        return tl::unexpected(Problem{"It must melt warmer than it is worked.", "meltTo"});
+        return tl::unexpected(Problem{tr("It must melt warmer than it is worked."), "meltTo"});
     Choice c = choice;
     if (coating.compound || !coating.tempered) c.method = Method::None;
     return Planner(coating, physics, c, mass, room, units).run();

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/stages/strength.h"
 #include "core/words/words.h"
 
@@ -69,10 +70,10 @@ public:
         *piece_ = *more;
         return made("One coat more");
     }
-    Result inverted() { return rests(Rest::Inverted, "Set it rim down"); }
-    Result upright() { return rests(Rest::Upright, "Set it upright"); }
-    Result shorterWait() { return halved(&PlannedCoat::delay, "on the table before the cold"); }
-    Result shorterDrain() { return halved(&PlannedCoat::drain, "of draining"); }
+    Result inverted() { return rests(Rest::Inverted, tr("Set it rim down")); }
+    Result upright() { return rests(Rest::Upright, tr("Set it upright")); }
+    Result shorterWait() { return halved(&PlannedCoat::delay, tr("on the table before the cold")); }
+    Result shorterDrain() { return halved(&PlannedCoat::drain, tr("of draining")); }
     Result longerStay() {
         const double release = releaseAsPlanned();
         if (std::isnan(release)) return {};
@@ -136,8 +137,8 @@ public:
         *piece_ = *scored;
         return made("Glue on scored faces");
     }
-    Result glueOn() { return tops(TopStep::When::Glued, "Glue it on when the coat has set"); }
-    Result tacky() { return tops(TopStep::When::Tacky, "Strew it when the coat is tacky"); }
+    Result glueOn() { return tops(TopStep::When::Glued, tr("Glue it on when the coat has set")); }
+    Result tacky() { return tops(TopStep::When::Tacky, tr("Strew it when the coat is tacky")); }
     Result narrowPot() {
         if (piece_->pot.empty()) return {};
         piece_->pot.clear();
@@ -158,7 +159,7 @@ public:
 private:
     template <class... A>
     Result made(fmt::format_string<A...> words, A&&... a) {
-        return Change{fmt::format(words, std::forward<A>(a)...), plan_};
+        return Change{say(words, std::forward<A>(a)...), plan_};
     }
     std::string degrees(double T) const { return format(T, Dimension::Temperature, plan_.units); }
     std::string time(double s) const { return format(s, Dimension::Duration, plan_.units); }

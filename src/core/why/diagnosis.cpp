@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include "core/quantity/catalogue.h"
 
 namespace uovo::why {
 namespace {
@@ -36,7 +37,7 @@ tl::expected<Scene, Problem> sceneOf(Plan plan, const std::string& id, const mat
     scene.answers = std::move(*answers);
     scene.library = material::withColours(library, scene.plan.colours);
     if (!scene.known().problems.empty()) return tl::unexpected(scene.known().problems.front());
-    if (!scene.known().made) return tl::unexpected(Problem{"This piece cannot be computed.", "piece"});
+    if (!scene.known().made) return tl::unexpected(Problem{tr("This piece cannot be computed."), "piece"});
     return scene;
 }
 
@@ -62,18 +63,18 @@ double untilRelease(const Scene& s) {
 tl::expected<Inquiry, Problem> Inquiry::of(Case given, const material::Library& library, Cache& cache,
                                            std::stop_token stop) {
     const auto* fault = library.fault(given.fault);
-    if (!fault) return tl::unexpected(Problem{"There is no fault “" + given.fault + "”.", "fault"});
+    if (!fault) return tl::unexpected(Problem{tr("There is no fault “") + given.fault + "”.", "fault"});
     const Piece* piece = given.plan.piece(given.piece);
-    if (!piece) return tl::unexpected(Problem{"The plan has no piece “" + given.piece + "”.", "piece"});
+    if (!piece) return tl::unexpected(Problem{tr("The plan has no piece “") + given.piece + "”.", "piece"});
     if (!canHave(*fault, *piece))
-        return tl::unexpected(Problem{piece->name + " cannot have that: “" + fault->name + "”.", "fault"});
+        return tl::unexpected(Problem{piece->name + tr(" cannot have that: “") + fault->name + "”.", "fault"});
     for (const auto& [id, value] : given.given)
         if (std::ranges::find(allGiven(), id, [](const Given& g) { return std::string(g.id); }) == allGiven().end() ||
             !std::isfinite(value))
-            return tl::unexpected(Problem{"“" + id + "” is not something that can be given.", "given/" + id});
+            return tl::unexpected(Problem{"“" + id + tr("” is not something that can be given."), "given/" + id});
     for (const auto& [id, yes] : given.answered)
         if (std::ranges::find(fault->causes, id, &material::Cause::id) == fault->causes.end())
-            return tl::unexpected(Problem{"This fault has no cause “" + id + "”.", "answers/" + id});
+            return tl::unexpected(Problem{tr("This fault has no cause “") + id + "”.", "answers/" + id});
     Plan worked = given.plan;
     Figures planned;
     for (auto& p : worked.pieces)

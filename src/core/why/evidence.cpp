@@ -8,6 +8,7 @@
 #include <limits>
 
 #include "core/form/joint.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/normal.h"
 #include "core/quantity/words.h"
 #include "core/setting/cold_stress.h"
@@ -61,20 +62,22 @@ public:
         for (const auto& b : wall()->blemishes) grooves += b.kind == coat::Blemish::Kind::Groove;
         const bool tapped = !piece_.coats().empty() && piece_.coats()[0].tap.value > 0;
         if (grooves == 0) return found(0.05, "No groove of it shuts air in.");
-        return found(tapped ? 0.2 : 0.9, "It has {} that may shut air in, and the first coat is {}tapped.",
-                     counted(grooves, "groove"), tapped ? "" : "not ");
+        return found(
+            tapped ? 0.2 : 0.9, "{} and the first coat is {}tapped.",
+            sayMany("It has {} groove that may shut air in,", "It has {} grooves that may shut air in,", int(grooves)),
+            tapped ? "" : tr("not "));
     }
-    Result filmSlid() const { return thinnerThan(wall() ? wall()->thinnest : NAN, 4e-4, "the thinnest place"); }
+    Result filmSlid() const { return thinnerThan(wall() ? wall()->thinnest : NAN, 4e-4, tr("the thinnest place")); }
     Result thinCoat() const {
         return thinnerThan(wall() && !wall()->coats.empty() ? wall()->coats[0].thinnest : NAN, 6e-4,
-                           "the first coat at its thinnest");
+                           tr("the first coat at its thinnest"));
     }
     Result rimRuns() const { return runsOff(true); }
     Result crownRuns() const { return runsOff(false); }
     Result thinBag() const {
         if (!s_.log.yield || !s_.log.yieldSd) return {};
         return found(normalBelow(-*s_.log.yield / *s_.log.yieldSd), "The log says that this bag stands {} the book.",
-                     *s_.log.yield < 0 ? "worse than" : "no worse than");
+                     *s_.log.yield < 0 ? tr("worse than") : tr("no worse than"));
     }
     Result waited() const { return longer("delay"); }
     Result drained() const { return longer("drain"); }
@@ -121,7 +124,7 @@ public:
         const double share = rigid ? wall()->heldStress : wall()->freeStress;
         return found(beyond(share, 1, 0.6), "The cold takes {} of its strength while {}.",
                      format(share, Dimension::Percent, units_),
-                     rigid ? "its mold holds it fast" : "it is free to shrink");
+                     rigid ? tr("its mold holds it fast") : tr("it is free to shrink"));
     }
     /// Hot chocolate on a cold shell: its cold inside is pulled by what warms and grows outside.
     Result coldShell() const {
@@ -170,7 +173,7 @@ public:
         const bool needs = !coating().compound;
         const bool is = needs && piece_.temper == material::Temper::Untempered;
         return found(is ? 0.99 : 0, "{}",
-                     is ? "The plan does not temper it." : "The plan tempers it, or it needs none.");
+                     is ? tr("The plan does not temper it.") : tr("The plan tempers it, or it needs none."));
     }
     Result littleSeed() const {
         const auto* m = melt();
@@ -195,11 +198,12 @@ public:
         const double window =
             s_.given.contains("used") ? m->temper.window : std::max(m->temper.window, m->temper.keeps);
         return found(beyond(used, window, kTimes), "It was in use for {}; it stays usable for {}{}.", time(used),
-                     time(window), s_.given.contains("used") ? "" : " when it is warmed in time");
+                     time(window), s_.given.contains("used") ? "" : tr(" when it is warmed in time"));
     }
     Result oilIn() const {
         const bool oil = piece_.thinner == material::Thinner::VegetableOil && piece_.thinnerShare > 0;
-        return found(oil ? 0.95 : 0.02, "{}", oil ? "The plan thins it with oil." : "The plan stirs no oil in.");
+        return found(oil ? 0.95 : 0.02, "{}",
+                     oil ? tr("The plan thins it with oil.") : tr("The plan stirs no oil in."));
     }
 
     // Of a pot.
@@ -265,9 +269,9 @@ public:
                      : v == temper::Vessel::Glass ? 0.3
                                                   : 0.8,
                      "The plan's bowl is {}.",
-                     v == temper::Vessel::Light   ? "light"
-                     : v == temper::Vessel::Glass ? "of glass"
-                                                  : "of heavy stoneware");
+                     v == temper::Vessel::Light   ? tr("light")
+                     : v == temper::Vessel::Glass ? tr("of glass")
+                                                  : tr("of heavy stoneware"));
     }
     Result smallBatch() const {
         const auto* m = melt();
@@ -344,7 +348,7 @@ public:
         for (const auto& item : known_.made->assembly.items)
             if (item.edible && item.shape.body == form::Body::Sheet)
                 thinnest = std::isnan(thinnest) ? item.shape.wall : std::min(thinnest, item.shape.wall);
-        return thinnerThan(thinnest, 2e-3, "the thinnest sheet");
+        return thinnerThan(thinnest, 2e-3, tr("the thinnest sheet"));
     }
 
     // Of what is strewn on.
@@ -380,7 +384,7 @@ public:
         if (!wall()) return {};
         const size_t n = wall()->blemishes.size();
         if (n == 0) return found(wall()->bare > 0 ? 0.8 : 0.1, "By the figures no place stays bare.");
-        return found(0.9, "By the figures {} may stay bare or shut air in.", counted(n, "place"));
+        return found(0.9, "By the figures {} may stay bare or shut air in.", sayMany("{} place", "{} places", int(n)));
     }
     Result thinForWarm() const {
         const double T = given("filling", NAN);
@@ -391,10 +395,10 @@ public:
 
     // Of the day.
     Result slowSetting() const {
-        return slower(s_.log.set, s_.log.setSd, "Setting takes {} of the plan's time in your log.");
+        return slower(s_.log.set, s_.log.setSd, tr("Setting takes {} of the plan's time in your log."));
     }
     Result slowHands() const {
-        return slower(s_.log.hands, s_.log.handsSd, "Your hands take {} of the book's minutes.");
+        return slower(s_.log.hands, s_.log.handsSd, tr("Your hands take {} of the book's minutes."));
     }
     Result beganLate() const {
         if (!s_.given.contains("begun")) return {};
@@ -411,7 +415,7 @@ public:
 private:
     template <class... A>
     static Found found(double q, fmt::format_string<A...> words, A&&... a) {
-        return {q, fmt::format(words, std::forward<A>(a)...)};
+        return {q, say(words, std::forward<A>(a)...)};
     }
     std::string degrees(double T) const { return format(T, Dimension::Temperature, units_); }
     std::string length(double m) const { return format(m, Dimension::Length, units_); }
@@ -467,11 +471,11 @@ private:
         if (!wall() || piece_.coats().empty()) return {};
         const Rest rest = piece_.coats().back().rest;
         const bool there = rim ? rest != Rest::Inverted : rest == Rest::Inverted;
-        if (!there) return found(0.02, "It sets {}.", rim ? "rim down" : "upright");
+        if (!there) return found(0.02, "It sets {}.", rim ? tr("rim down") : tr("upright"));
         const double is = rim ? given("rim", wall()->rim) : wall()->thinnest;
         return found(beyond(piece_.wantedWall.value, std::max(is, 1e-6), kLengths),
-                     "It sets {}, and by the figures {} is {}; {} are wanted.", rim ? "upright" : "rim down",
-                     rim ? "its rim" : "its thinnest place", length(is), length(piece_.wantedWall.value));
+                     "It sets {}, and by the figures {} is {}; {} are wanted.", rim ? tr("upright") : tr("rim down"),
+                     rim ? tr("its rim") : tr("its thinnest place"), length(is), length(piece_.wantedWall.value));
     }
     Result longer(const char* id) const {
         const auto it = s_.planned.find(id);
@@ -598,20 +602,20 @@ const EvidenceKind* evidenceKind(const std::string& id) {
 
 const std::vector<Given>& allGiven() {
     static const std::vector<Given> all{
-        {"bath", "Chocolate, when it went on", Dimension::Temperature},
-        {"hottest", "The bath at its hottest", Dimension::Temperature},
-        {"drain", "Drained for", Dimension::Duration},
-        {"delay", "On the table before the cold", Dimension::Duration},
-        {"stay", "Time where it set", Dimension::Duration},
-        {"rim", "The rim, by caliper", Dimension::Length},
-        {"mass", "One weighs", Dimension::Mass},
-        {"melted", "Melted", Dimension::Mass},
-        {"used", "The pot in use", Dimension::Duration},
-        {"held", "Glue held for", Dimension::Duration},
-        {"topped", "Strewn on after the coat", Dimension::Duration},
-        {"filling", "The filling", Dimension::Temperature},
-        {"begun", "Begun later than planned", Dimension::Duration},
-        {"room", "The room", Dimension::Temperature},
+        {"bath", tr("Chocolate, when it went on"), Dimension::Temperature},
+        {"hottest", tr("The bath at its hottest"), Dimension::Temperature},
+        {"drain", tr("Drained for"), Dimension::Duration},
+        {"delay", tr("On the table before the cold"), Dimension::Duration},
+        {"stay", tr("Time where it set"), Dimension::Duration},
+        {"rim", tr("The rim, by caliper"), Dimension::Length},
+        {"mass", tr("One weighs"), Dimension::Mass},
+        {"melted", tr("Melted"), Dimension::Mass},
+        {"used", tr("The pot in use"), Dimension::Duration},
+        {"held", tr("Glue held for"), Dimension::Duration},
+        {"topped", tr("Strewn on after the coat"), Dimension::Duration},
+        {"filling", tr("The filling"), Dimension::Temperature},
+        {"begun", tr("Begun later than planned"), Dimension::Duration},
+        {"room", tr("The room"), Dimension::Temperature},
     };
     return all;
 }

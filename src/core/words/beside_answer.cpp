@@ -1,4 +1,5 @@
 // What the kitchen's box, plate and mug leave free beside and over a piece.
+#include "core/quantity/catalogue.h"
 #include "core/stages/scoop.h"
 #include "core/words/speaker.h"
 
@@ -22,16 +23,17 @@ public:
         plate(a);
         mug(a);
         scoop(a);
-        a.working = {"Box, plate and mug",
-                     "box: the turn about the upright that leaves most, by half degrees;  plate and mug: the smallest "
-                     "circle round what stands on it, and round all of it;  scoop: a ball let down until it touches",
-                     {{"tall", length(outside_.height), "", "geometry"},
-                      {"across", length(2 * radius_), "", "geometry"},
-                      {"scoop", length(lib_.usual("scoop")), "40–60 mm", "common practice, no source"},
-                      {"air round it in a box", length(lib_.usual("packAir")), "5–20 mm", "judgement"}},
-                     a.headline,
-                     "As exact as your ruler; boxes are measured inside. Another in the settings of the kitchen.",
-                     "Box, plate and mug"};
+        a.working = {
+            tr("Box, plate and mug"),
+            tr("box: the turn about the upright that leaves most, by half degrees;  plate and mug: the smallest "
+               "circle round what stands on it, and round all of it;  scoop: a ball let down until it touches"),
+            {{tr("tall"), length(outside_.height), "", tr("geometry")},
+             {tr("across"), length(2 * radius_), "", tr("geometry")},
+             {tr("scoop"), length(lib_.usual("scoop")), "40–60 mm", tr("common practice, no source")},
+             {tr("air round it in a box"), length(lib_.usual("packAir")), "5–20 mm", tr("judgement")}},
+            a.headline,
+            tr("As exact as your ruler; boxes are measured inside. Another in the settings of the kitchen."),
+            tr("Box, plate and mug")};
         return a;
     }
 
@@ -43,8 +45,8 @@ private:
         const double longer = std::max(in.length, in.width);
         a.figure = {longer, longer, longer, Dimension::Length};
         a.headline = boxFor(in);
-        a.after = "of box hold one";
-        a.sentence = fmt::format("Inside, with {} of air round it.", length(lib_.usual("packAir")));
+        a.after = tr("of box hold one");
+        a.sentence = say("Inside, with {} of air round it.", length(lib_.usual("packAir")));
     }
 
     void box(Answer& a) const {
@@ -56,20 +58,19 @@ private:
         a.figure = {least, least, least, Dimension::Length};
         if (least < 0) {
             a.tone = Tone::Weak;
-            a.headline = "Too large";
-            a.after = "for the box";
-            a.sentence = fmt::format("It needs one of {} inside, {} of air counted; yours has {}.", boxFor(in),
-                                     length(air), box);
+            a.headline = tr("Too large");
+            a.after = tr("for the box");
+            a.sentence =
+                say("It needs one of {} inside, {} of air counted; yours has {}.", boxFor(in), length(air), box);
             return;
         }
         a.tone = least < air ? Tone::Weak : Tone::Plain;
         a.headline = length(least);
-        a.after = "free in the box";
-        a.sentence =
-            fmt::format("In a box of {} it has {} beside it and {} above.", box, length(in.beside), length(in.above));
-        if (least < air) a.sentence += fmt::format(" Hands and a folded cloth want {} all round.", length(air));
+        a.after = tr("free in the box");
+        a.sentence = say("In a box of {} it has {} beside it and {} above.", box, length(in.beside), length(in.above));
+        if (least < air) a.sentence += say(" Hands and a folded cloth want {} all round.", length(air));
         else if (const int many = together(in); many > 1 && piece_.count > 1)
-            a.sentence += fmt::format(" {} go into one, {} between them.", many, length(air));
+            a.sentence += say(" {} go into one, {} between them.", many, length(air));
     }
 
     /// The box that holds it, with air beside and above.
@@ -92,10 +93,9 @@ private:
         if (outside_.foot.size() < 3 || piece_.sits != Sits::Flat) return;
         const double d = plan_.kitchen.plate.value, all = d / 2 - radius_;
         if (form::circleRound(outside_.foot).radius > d / 2)
-            a.sentence += fmt::format(" Its foot does not stand on a plate of {}.", length(d));
-        else if (all < 0)
-            a.sentence += fmt::format(" On a plate of {} it reaches {} over the edge.", length(d), length(-all));
-        else a.sentence += fmt::format(" A plate of {} keeps {} free all round.", length(d), length(all));
+            a.sentence += say(" Its foot does not stand on a plate of {}.", length(d));
+        else if (all < 0) a.sentence += say(" On a plate of {} it reaches {} over the edge.", length(d), length(-all));
+        else a.sentence += say(" A plate of {} keeps {} free all round.", length(d), length(all));
     }
 
     /// Of what is made to go into one: small, and round or closed.
@@ -104,8 +104,8 @@ private:
         const double free = k.mug.value / 2 - radius_;
         if (free < 0) return;
         const double over = outside_.height - k.mugDepth.value;
-        a.sentence += fmt::format(" It goes into a mug of {}, {} free all round{}.", length(k.mug.value), length(free),
-                                  over > 0 ? fmt::format(" and {} over its rim", length(over)) : std::string());
+        a.sentence += say(" It goes into a mug of {}, {} free all round{}.", length(k.mug.value), length(free),
+                          over > 0 ? say(" and {} over its rim", length(over)) : std::string());
     }
 
     /// In what is open at the top and rests on something.
@@ -114,12 +114,11 @@ private:
         const auto in = scoopIn(made_, across);
         if (!in) return;
         if (in->free < 0)
-            a.sentence += fmt::format(" A scoop of {} lies on its rim: it is {} too narrow.", length(across),
-                                      length(-2 * in->free));
-        else
             a.sentence +=
-                fmt::format(" A scoop of {} goes in, {} free all round, and stands {} {} the rim.", length(across),
-                            length(in->free), length(std::abs(in->over)), in->over > 0 ? "over" : "under");
+                say(" A scoop of {} lies on its rim: it is {} too narrow.", length(across), length(-2 * in->free));
+        else
+            a.sentence += say(" A scoop of {} goes in, {} free all round, and stands {} {} the rim.", length(across),
+                              length(in->free), length(std::abs(in->over)), in->over > 0 ? tr("over") : tr("under"));
     }
 
     const Made& made_;

@@ -3,6 +3,7 @@
 #include <cmath>
 #include <optional>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 #include "core/setting/topping.h"
 #include "core/words/speaker.h"
@@ -28,54 +29,54 @@ public:
         a.figure = {t.release, t.release, t.release, Dimension::Duration};
         const std::string place = inPlace(last_.place);
         if (std::isnan(t.set)) {
-            a.headline = "Never sets";
+            a.headline = tr("Never sets");
             a.after = place;
             a.tone = Tone::Impossible;
             a.figure = {0, 0, 0, Dimension::Duration};
-            a.sentence = fmt::format("{} does not set at {}.{}", coating_.name, temperature(air()),
-                                     last_.place == coat::Place::Fridge ? "" : " Use the fridge.");
+            a.sentence = say("{} does not set at {}.{}", coating_.name, temperature(air()),
+                             last_.place == coat::Place::Fridge ? "" : tr(" Use the fridge."));
             if (last_.place != coat::Place::Fridge) a.ways.push_back(setsIn(coat::Place::Fridge));
         } else if (std::isnan(t.release)) {
             a.headline = time(t.set);
-            a.after = "until it is set";
+            a.after = tr("until it is set");
             a.tone = Tone::Weak;
-            a.sentence = fmt::format(
-                "It sets {}, but is too warm there to shrink and let go. Give it a while in the fridge.", place);
+            a.sentence =
+                say("It sets {}, but is too warm there to shrink and let go. Give it a while in the fridge.", place);
             a.ways.push_back(setsIn(coat::Place::Fridge));
         } else {
             const double needed = std::max(0.0, t.release - coat::beforeCold(last_));
             a.figure = {needed, needed / 1.4, needed * 1.4, Dimension::Duration};
             a.headline = time(needed);
             a.after = place;
-            a.sentence = fmt::format(
-                "After the last coat it is firm at {}, set through at {} and lets go at {}, where it sets last.",
-                time(t.firm), time(t.set), time(t.release));
+            a.sentence =
+                say("After the last coat it is firm at {}, set through at {} and lets go at {}, where it sets last.",
+                    time(t.firm), time(t.set), time(t.release));
             const double stays = coat::inCold(last_);
             if (needed > setting::kNeedsTheCold && last_.place == coat::Place::Table) {
                 a.tone = Tone::Weak;
-                a.sentence += " It needs the cold.";
+                a.sentence += tr(" It needs the cold.");
                 a.ways.push_back(setsIn(coat::Place::Fridge));
             } else if (stays < needed - 30) {
                 a.tone = Tone::Weak;
-                a.sentence += fmt::format(" You take it out after {}: too soon.", time(stays));
+                a.sentence += say(" You take it out after {}: too soon.", time(stays));
                 a.ways.push_back(leftFor(piece_.coats().size() - 1, needed));
             } else if (last_.place == coat::Place::Freezer && stays > lib_.usual("freezerMost")) {
                 a.tone = Tone::Weak;
                 a.sentence +=
-                    fmt::format(" {} in the freezer dull it, and may crack it where its former holds it.", time(stays));
+                    say(" {} in the freezer dull it, and may crack it where its former holds it.", time(stays));
                 if (needed <= lib_.usual("freezerMost")) a.ways.push_back(leftFor(piece_.coats().size() - 1, needed));
                 else a.ways.push_back(setsIn(coat::Place::Fridge));
             } else if (last_.place == coat::Place::Fridge && stays > lib_.usual("fridgeMost")) {
                 a.tone = Tone::Weak;
-                a.sentence += fmt::format(" {} in the fridge dulls it.", time(stays));
+                a.sentence += say(" {} in the fridge dulls it.", time(stays));
                 if (needed <= lib_.usual("fridgeMost")) a.ways.push_back(leftFor(piece_.coats().size() - 1, needed));
             }
         }
-        a.working.title = "Setting";
-        a.working.formula =
+        a.working.title = tr("Setting");
+        a.working.formula = tr(
             "ρ c T_t = k T_xx + ρ L X_t;  dX/dt = r X (1 − X/X_eq)²;  coat and shell on their former;  firm 45 %, set "
             "66 % of the coat's fat crystallised on the whole, lets go when the 2 mm at the former are set too;  in "
-            "the cold σ = E α ΔT/(1 − ν), free to shrink a small part of it";
+            "the cold σ = E α ΔT/(1 − ν), free to shrink a small part of it");
         a.working.inputs = {
             chocolateConstant("heatCapacity"),
             chocolateConstant("conductivity"),
@@ -84,19 +85,19 @@ public:
             physics("airStill", lib_.physics),
             physics("firmFraction", lib_.physics),
             physics("setFraction", lib_.physics),
-            {"thickest place", length(thickest_), "", "coat model"},
-            {"air", temperature(air()), "", "your kitchen"},
-            {"colder than it set", fmt::format("{:.0f} K", times_.chill), "", "coat model"},
-            {"stress of that, held fast",
-             format(times_.heldStress, Dimension::Percent, plan_.units) + " of its strength", "a third to three times",
-             "constants from memory, low confidence"},
-            {"stress of that, free to shrink",
-             format(times_.freeStress, Dimension::Percent, plan_.units) + " of its strength", "", "computed"}};
+            {tr("thickest place"), length(thickest_), "", tr("coat model")},
+            {tr("air"), temperature(air()), "", tr("your kitchen")},
+            {tr("colder than it set"), fmt::format("{:.0f} K", times_.chill), "", tr("coat model")},
+            {tr("stress of that, held fast"),
+             format(times_.heldStress, Dimension::Percent, plan_.units) + tr(" of its strength"),
+             tr("a third to three times"), tr("constants from memory, low confidence")},
+            {tr("stress of that, free to shrink"),
+             format(times_.freeStress, Dimension::Percent, plan_.units) + tr(" of its strength"), "", tr("computed")}};
         a.working.result = a.headline;
         a.working.trust =
-            "Within ×1.4 of what kitchens report. A fan, a full shelf or a warm fridge change it; look before you "
-            "peel. Take it off as soon as it is firm: a wall that shrinks onto something rigid cracks first.";
-        a.working.section = "Setting";
+            tr("Within ×1.4 of what kitchens report. A fan, a full shelf or a warm fridge change it; look before you "
+               "peel. Take it off as soon as it is firm: a wall that shrinks onto something rigid cracks first.");
+        a.working.section = tr("Setting");
         return a;
     }
 
@@ -107,34 +108,35 @@ public:
         const bool runs = std::isnan(times_.lock);
         a.figure = {runs ? 0 : times_.lock, runs ? 0 : times_.lock / setting::kBand,
                     runs ? 0 : times_.lock * setting::kBand, Dimension::Duration};
-        a.headline = runs ? "Still runs" : time(times_.lock);
-        a.after = runs ? "when its time is over" : "until nothing runs";
+        a.headline = runs ? tr("Still runs") : time(times_.lock);
+        a.after = runs ? tr("when its time is over") : tr("until nothing runs");
         if (runs) a.tone = Tone::Weak;
         const double yield = material::yieldStress(coating_, last_.temperature.value,
                                                    material::crystalsAt(coating_, last_.temperature.value));
         const double crumb = setting::largestGrain(lib_.physical("staticYield") * yield, lib_.usual("crumb"));
         if (!runs)
-            a.sentence = fmt::format("Hold or hang it still that long after the last coat{}.",
-                                     piece_.coats().size() > 1 ? ", less after the others" : "");
+            a.sentence = say("Hold or hang it still that long after the last coat{}.",
+                             piece_.coats().size() > 1 ? tr(", less after the others") : "");
         if (const auto& rim = times_.rim; std::isfinite(rim.firm) && !piece_.closes() && !piece_.roundSomething()) {
             const std::string from = time(rim.lock), to = time(rim.firm);
-            a.sentence += fmt::format("{}Scrape or trim the rim {}.", a.sentence.empty() ? "" : " ",
-                                      from == to ? "at " + from : fmt::format("from {} to {}", from, to));
+            a.sentence += say("{}Scrape or trim the rim {}.", a.sentence.empty() ? "" : " ",
+                              from == to ? tr("at ") + from : say("from {} to {}", from, to));
         }
-        a.sentence += fmt::format(
+        a.sentence += say(
             " Crumbs up to {} stay on the fresh coat; larger ones slide: strew them when it is tacky, or glue them on.",
             length(crumb));
         a.working = {
-            "The right moment",
-            "a place locks at 30 % of its fat crystallised, on the whole;  the rim is scraped from then until it is "
-            "firm, at 45 %;  a crumb sticks while D < 3 τ₀/(ρ_p g sin α), here on an upright wall",
-            {{"nothing runs", runs ? "not in its time" : time(times_.lock), "", "coat model, slowest place"},
-             {"yield stress of the fresh coat", fmt::format("{} Pa", decimal(yield, 1)), "± 50 %",
-              "chocolate's constants"},
-             constant("crumb", lib_.kitchen.at("crumb"))},
+            tr("The right moment"),
+            tr("a place locks at 30 % of its fat crystallised, on the whole;  the rim is scraped from then until it is "
+               "firm, at 45 %;  a crumb sticks while D < 3 τ₀/(ρ_p g sin α), here on an upright wall"),
+            {{tr("nothing runs"), runs ? tr("not in its time") : time(times_.lock), "",
+              tr("coat model, slowest place")},
+             {tr("yield stress of the fresh coat"), fmt::format("{} Pa", decimal(yield, 1)), "± 50 %",
+              tr("chocolate's constants")},
+             constant(tr("crumb"), lib_.kitchen.at("crumb"))},
             a.headline,
-            "Within ×1.4. Shake it once while it is wet: what stays then stays.",
-            "Setting"};
+            tr("Within ×1.4. Shake it once while it is wet: what stays then stays."),
+            tr("Setting")};
         return a;
     }
 
@@ -144,33 +146,33 @@ public:
         Answer a;
         a.id = "dew";
         a.figure = {d.film, d.film, d.film, Dimension::Mass};
-        a.headline = d.wet ? time(d.drySeconds) : "Stays dry";
-        if (d.wet) a.after = "wet on leaving the cold";
+        a.headline = d.wet ? time(d.drySeconds) : tr("Stays dry");
+        if (d.wet) a.after = tr("wet on leaving the cold");
         a.tone = d.wet && d.film > lib_.physical("frostHarm") ? Tone::Weak : d.wet ? Tone::Plain : Tone::Good;
-        const std::string water = d.film < 1e-4 ? "less than 0.1 g" : fmt::format("{} g", decimal(d.film * 1e3, 1));
+        const std::string water = d.film < 1e-4 ? tr("less than 0.1 g") : fmt::format("{} g", decimal(d.film * 1e3, 1));
         a.sentence =
-            !d.wet ? fmt::format("The dew point of your room is {}; the piece is warmer.", temperature(d.dewPoint))
+            !d.wet ? say("The dew point of your room is {}; the piece is warmer.", temperature(d.dewPoint))
             : d.film > lib_.physical("frostHarm")
-                ? fmt::format(
-                      "{} of water settle on a square metre: it dulls and gets sticky. Take it out in a closed box and "
+                ? say("{} of water settle on a square metre: it dulls and gets sticky. Take it out in a closed box and "
                       "open that after half an hour.",
                       water)
-                : fmt::format("A breath of water, {} on a square metre. Do not touch it until it is gone.", water);
-        a.working.title = "Dew on leaving the cold";
+                : say("A breath of water, {} on a square metre. Do not touch it until it is gone.", water);
+        a.working.title = tr("Dew on leaving the cold");
         a.working.formula =
-            "wet while the surface is colder than the dew point;  ρ c s dT/dt = n h (T_room − T) + latent heat";
-        a.working.inputs = {{"room",
-                             temperature(plan_.kitchen.room.value) + ", " +
-                                 format(plan_.kitchen.humidity.value, Dimension::Percent, plan_.units),
-                             "", "your kitchen"},
-                            {"dew point", temperature(d.dewPoint), "", "ASHRAE Handbook Fundamentals 2017, ch. 1"},
-                            physics("airStill", lib_.physics),
-                            physics("radiation", lib_.physics),
-                            physics("frostHarm", lib_.physics),
-                            {"mean wall", length(mean_), "", "coat model"}};
+            tr("wet while the surface is colder than the dew point;  ρ c s dT/dt = n h (T_room − T) + latent heat");
+        a.working.inputs = {
+            {tr("room"),
+             temperature(plan_.kitchen.room.value) + ", " +
+                 format(plan_.kitchen.humidity.value, Dimension::Percent, plan_.units),
+             "", tr("your kitchen")},
+            {tr("dew point"), temperature(d.dewPoint), "", tr("ASHRAE Handbook Fundamentals 2017, ch. 1")},
+            physics("airStill", lib_.physics),
+            physics("radiation", lib_.physics),
+            physics("frostHarm", lib_.physics),
+            {tr("mean wall"), length(mean_), "", tr("coat model")}};
         a.working.result = a.headline;
-        a.working.trust = "Good for the dew point; how much water harms is judgement.";
-        a.working.section = "Dew";
+        a.working.trust = tr("Good for the dew point; how much water harms is judgement.");
+        a.working.section = tr("Dew");
         return a;
     }
 
@@ -187,39 +189,40 @@ public:
         const double n = double(bare > 0 ? bare : grooves);
         a.figure = {n, n, n, Dimension::Count};
         a.headline = std::to_string(bare > 0 ? bare : grooves);
-        a.after = bare > 1      ? "bare spots"
-                  : bare == 1   ? "bare spot"
-                  : grooves > 1 ? "grooves that shut air in"
-                                : "groove that shuts air in";
+        a.after = bare > 1      ? tr("bare spots")
+                  : bare == 1   ? tr("bare spot")
+                  : grooves > 1 ? tr("grooves that shut air in")
+                                : tr("groove that shuts air in");
         a.tone = bare > 0 ? Tone::Weak : Tone::Plain;
         const auto where = [&](const coat::Blemish& b) {
             const double share = height > 0 ? b.at.z / height : 0.5;
-            std::string words = share > 0.8 ? "near the top" : share < 0.2 ? "near the bottom" : "half way up";
-            if (b.part < parts.size() && !parts[b.part].empty()) words += " of the " + lowerFirst(parts[b.part]);
+            std::string words = share > 0.8   ? tr("near the top")
+                                : share < 0.2 ? tr("near the bottom")
+                                              : tr("half way up");
+            if (b.part < parts.size() && !parts[b.part].empty()) words += tr(" of the ") + lowerFirst(parts[b.part]);
             const double cm2 = b.area * 1e4;
-            return (cm2 < 0.1 ? fmt::format("{:.0f} mm² ", b.area * 1e6) : fmt::format("{} cm² ", decimal(cm2, 1))) +
-                   words;
+            return (cm2 < 0.1 ? say("{:.0f} mm² ", b.area * 1e6) : say("{} cm² ", decimal(cm2, 1))) + words;
         };
         std::vector<std::string> told;
         for (const auto& b : all)
             if (told.size() < 3 && (b.kind == Kind::Bare || bare == 0)) told.push_back(where(b));
         for (size_t i = 0; i < told.size(); ++i) a.sentence += (i ? "; " : "") + told[i];
         if (std::max(bare, bare ? size_t{0} : grooves) > 3) a.sentence += " …";
-        a.sentence += bare > 0 ? ". Patch them from a small warm pot, or turn it longer."
-                               : ". Brush or pipe chocolate into them first, then pour; tap the mold.";
+        a.sentence += bare > 0 ? tr(". Patch them from a small warm pot, or turn it longer.")
+                               : tr(". Brush or pipe chocolate into them first, then pour; tap the mold.");
         if (bare > 0 && grooves > 0)
-            a.sentence += fmt::format(" {} tight groove{} may hold air as well.", grooves, grooves > 1 ? "s" : "");
+            a.sentence += say(" {} tight groove{} may hold air as well.", grooves, grooves > 1 ? "s" : "");
         for (const auto& b : all)
             if (a.working.inputs.size() < 12)
-                a.working.inputs.push_back({b.kind == Kind::Bare ? "bare" : "groove", where(b), "",
-                                            b.kind == Kind::Bare ? "coat model" : "curvature of the mold"});
-        a.working.title = "Holes";
+                a.working.inputs.push_back({b.kind == Kind::Bare ? tr("bare") : tr("groove"), where(b), "",
+                                            b.kind == Kind::Bare ? tr("coat model") : tr("curvature of the mold")});
+        a.working.title = tr("Holes");
         a.working.formula =
-            "bare: thinner than 0.1 mm;  a groove: the chocolate's side bends tighter than a radius of 4 mm and the "
-            "first coat is poured";
+            tr("bare: thinner than 0.1 mm;  a groove: the chocolate's side bends tighter than a radius of 4 mm and the "
+               "first coat is poured");
         a.working.result = a.headline + " " + a.after;
-        a.working.trust = "Where melt comes by is computed; how tight a groove must be to hold air is judgement.";
-        a.working.section = "Film on a mesh";
+        a.working.trust = tr("Where melt comes by is computed; how tight a groove must be to hold air is judgement.");
+        a.working.section = tr("Film on a mesh");
         return a;
     }
 
@@ -235,27 +238,28 @@ public:
             a.id = fmt::format("temperature/{}", i);
             a.figure = {T, T - 1, T + 1, Dimension::Temperature};
             a.headline = temperature(T);
-            a.after = fmt::format("in coat {}", i + 1);
+            a.after = say("in coat {}", i + 1);
             a.tone = Tone::Weak;
             if (piece_.overBalloon() && T > bears + 0.01)
-                a.sentence = fmt::format(
-                    "Warmer than {}, where balloons begin to burst. Let it cool, or test one balloon first.",
-                    temperature(bears));
+                a.sentence =
+                    say("Warmer than {}, where balloons begin to burst. Let it cool, or test one balloon first.",
+                        temperature(bears));
             else if (T > c.loses)
-                a.sentence = fmt::format(
-                    "Above {} the temper is lost: it sets slowly, dull and soft. Cool it and seed it again.",
-                    temperature(c.loses));
+                a.sentence =
+                    say("Above {} the temper is lost: it sets slowly, dull and soft. Cool it and seed it again.",
+                        temperature(c.loses));
             else continue;
             const double cooler = piece_.overBalloon() ? std::min(bears, c.workHigh) : c.workHigh;
-            a.ways.push_back(way(fmt::format("Coat it at {}", temperature(cooler)),
+            a.ways.push_back(way(say("Coat it at {}", temperature(cooler)),
                                  [&](Piece& p) { p.coats()[i].temperature = Measure(cooler); }));
-            a.working = {"Temperature of the bath",
-                         "cautious limit of a balloon; temper lost where its crystals melt",
-                         {{"limit of a balloon", temperature(bears), "33–38 °C", "from memory, cautious"},
-                          {"temper lost at", std::isfinite(c.loses) ? temperature(c.loses) : "–", "", "from memory"}},
-                         a.headline,
-                         "Test one balloon first.",
-                         "Crystals"};
+            a.working = {
+                tr("Temperature of the bath"),
+                tr("cautious limit of a balloon; temper lost where its crystals melt"),
+                {{tr("limit of a balloon"), temperature(bears), "33–38 °C", tr("from memory, cautious")},
+                 {tr("temper lost at"), std::isfinite(c.loses) ? temperature(c.loses) : "–", "", tr("from memory")}},
+                a.headline,
+                tr("Test one balloon first."),
+                tr("Crystals")};
             out.push_back(a);
         }
         for (size_t i = 0; i + 1 < piece_.coats().size(); ++i) {  // the next coat must not meet liquid chocolate
@@ -266,17 +270,17 @@ public:
             a.id = fmt::format("early/{}", i);
             a.figure = {firm - lead, firm - lead, firm - lead, Dimension::Duration};
             a.tone = Tone::Weak;
-            a.headline = std::isnan(firm) ? "Not firm" : time(std::ceil((firm - lead) / 60) * 60);
-            a.after = std::isnan(firm) ? "" : fmt::format("for coat {} to be firm", i + 1);
-            a.sentence = fmt::format("The next coat comes after {}: too soon, it would wash the first one off.",
-                                     time(coat::inCold(c)));
+            a.headline = std::isnan(firm) ? tr("Not firm") : time(std::ceil((firm - lead) / 60) * 60);
+            a.after = std::isnan(firm) ? "" : say("for coat {} to be firm", i + 1);
+            a.sentence =
+                say("The next coat comes after {}: too soon, it would wash the first one off.", time(coat::inCold(c)));
             if (std::isfinite(firm)) a.ways.push_back(leftFor(i, firm - lead));
-            a.working = {"Firm before the next coat",
-                         "firm when 45 % of the fat has crystallised on the whole",
+            a.working = {tr("Firm before the next coat"),
+                         tr("firm when 45 % of the fat has crystallised on the whole"),
                          {},
                          a.headline,
-                         "Within ×1.4.",
-                         "Setting"};
+                         tr("Within ×1.4."),
+                         tr("Setting")};
             out.push_back(a);
         }
         return out;
@@ -288,7 +292,7 @@ private:
         const auto& c = piece_.coats()[coat];
         constexpr double kSurely = 1.05;  // a coat that stays longer is a little thicker, and sets a little later
         const Measure stay = wholeMinutes(kSurely * seconds - (coat::inCold(c) - c.stay.value));
-        return way(fmt::format("Leave it for {}", time(stay.value)), [&](Piece& p) { p.coats()[coat].stay = stay; });
+        return way(say("Leave it for {}", time(stay.value)), [&](Piece& p) { p.coats()[coat].stay = stay; });
     }
     double air() const {
         return last_.place == coat::Place::Table    ? plan_.kitchen.room.value

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 #include "core/quantity/words.h"
 #include "core/stages/shopping.h"
@@ -15,11 +16,12 @@ constexpr double kSame = 0.005;  // figures within so much of each other say the
 constexpr double kMoved = 0.02;  // by so much a figure moved
 
 /// Answers that are compared by their figures, in this order, and what they are called beside each other.
-constexpr std::pair<const char*, const char*> kRows[]{{"wall", "Thinnest wall"},  {"grams", "Chocolate in one"},
-                                                      {"eaten", "In all to eat"}, {"strength", "Will it hold"},
-                                                      {"holds", "Holds"},         {"size", "Size"},
-                                                      {"cold", "In the cold"},    {"moments", "Until nothing runs"},
-                                                      {"shelf", "Fit at once"},   {"joints", "Joints to glue"}};
+constexpr std::pair<const char*, const char*> kRows[]{
+    {"wall", trLater("Thinnest wall")},  {"grams", trLater("Chocolate in one")},
+    {"eaten", trLater("In all to eat")}, {"strength", trLater("Will it hold")},
+    {"holds", trLater("Holds")},         {"size", trLater("Size")},
+    {"cold", trLater("In the cold")},    {"moments", trLater("Until nothing runs")},
+    {"shelf", trLater("Fit at once")},   {"joints", trLater("Joints to glue")}};
 
 const Answer* find(const PieceAnswers& p, const std::string& id) {
     for (const auto& a : p.answers)
@@ -58,7 +60,7 @@ std::vector<ComparedRow> compared(const Plan& plan, const material::Library& lib
     for (const auto& [id, what] : kRows) {
         const Answer *x = find(*a, id), *y = find(*b, id);
         if (!x && !y) continue;
-        ComparedRow row{what, said(x, id), said(y, id), true};
+        ComparedRow row{tr(what), said(x, id), said(y, id), true};
         row.differs = !x || !y || row.first != row.second;
         if (x && y && x->figure.dimension == y->figure.dimension && x->figure.value != 0)
             row.differs = !alike(x->figure.value, y->figure.value, kSame);
@@ -67,7 +69,7 @@ std::vector<ComparedRow> compared(const Plan& plan, const material::Library& lib
     const auto number = [&](const char* what, double x, double y, auto words) {
         if (x > 0 || y > 0) out.push_back({what, x > 0 ? words(x) : "", y > 0 ? words(y) : "", !alike(x, y, kSame)});
     };
-    number("Hands for one", handsOf(answers, first, p->count), handsOf(answers, second, q->count),
+    number(tr("Hands for one"), handsOf(answers, first, p->count), handsOf(answers, second, q->count),
            [&](double minutes) { return format(60 * minutes, Dimension::Duration, plan.units); });
     const Shopping list = shopping(plan, library, answers, today);
     const auto cost = [&](const std::string& id) {
@@ -75,7 +77,7 @@ std::vector<ComparedRow> compared(const Plan& plan, const material::Library& lib
             if (each.piece == id) return each.cost;
         return 0.0;
     };
-    number("Chocolate costs", cost(first), cost(second), [](double money) { return decimal(money, 2); });
+    number(tr("Chocolate costs"), cost(first), cost(second), [](double money) { return decimal(money, 2); });
     return out;
 }
 
@@ -85,7 +87,7 @@ std::vector<std::string> changed(const PieceAnswers& before, const PieceAnswers&
         const Answer *x = find(before, id), *y = find(now, id);
         if (!x || !y || out.size() == most || x->figure.dimension != y->figure.dimension) continue;
         if (alike(x->figure.value, y->figure.value, kSame) || x->headline == y->headline) continue;
-        out.push_back(fmt::format("{} {} → {}", what, x->headline, y->headline));
+        out.push_back(fmt::format("{} {} → {}", tr(what), x->headline, y->headline));
     }
     return out;
 }
@@ -113,7 +115,7 @@ std::vector<std::string> movedSince(const Computed& then, const Plan& plan, cons
             const auto x = old.find(p.id), y = fresh.find(p.id);
             if (x == old.end() || y == fresh.end() || alike(x->second, y->second, kMoved)) return;
             words.push_back(
-                fmt::format("{} {}, was {}", what, format(y->second, d, plan.units), format(x->second, d, plan.units)));
+                say("{} {}, was {}", what, format(y->second, d, plan.units), format(x->second, d, plan.units)));
         };
         look(then.mass, now.mass, "chocolate", Dimension::Mass);
         look(then.wall, now.wall, "wall", Dimension::Length);

@@ -5,6 +5,7 @@
 #include <cmath>
 #include <set>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/words.h"
 #include "core/words/words.h"
 
@@ -15,12 +16,12 @@ constexpr int kOverdue = 5;   // min after its end at which a step that is not t
 constexpr int kMovedBy = 15;  // min from which a step counts as moved
 
 std::string handsInWords(const Kitchen& k, UnitSystem units) {
-    if (k.helpers.empty()) return "your hands";
-    std::vector<std::string> words{"your hands"};
+    if (k.helpers.empty()) return tr("your hands");
+    std::vector<std::string> words{tr("your hands")};
     for (const auto& h : k.helpers) {
         const auto from = clockMinutes(h.from);
-        words.push_back((h.name.empty() ? "a helper's" : h.name + "'s") +
-                        (from ? " from " + clockInWords(*from, units) : ""));
+        words.push_back((h.name.empty() ? tr("a helper's") : h.name + "'s") +
+                        (from ? tr(" from ") + clockInWords(*from, units) : ""));
     }
     return listed(words);
 }
@@ -39,14 +40,14 @@ public:
             if (day_.found.layout.isDone(static_cast<int>(i)) && day_.found.layout.start[i] < -net_.horizon)
                 outside += net_.tasks[i].minutes;
         if (std::ranges::any_of(net_.people, [](const schedule::Person& p) { return p.there.empty(); }))
-            return fmt::format("It all takes {} more than a day of {}.", time(-net_.horizon - day_.layout.begins),
-                               time(net_.horizon));
+            return say("It all takes {} more than a day of {}.", time(-net_.horizon - day_.layout.begins),
+                       time(net_.horizon));
         if (there == 0)
-            return fmt::format(
+            return say(
                 "Nobody is there before {}, when all must be done. Other hours or another pair of hands "
                 "would help.",
                 day_.said(0, units_));
-        return fmt::format(
+        return say(
             "{} of the work finds nobody: the hours of those who work come to {}. Longer hours, another "
             "pair of hands or fewer pieces would help.",
             time(outside), time(there));
@@ -57,33 +58,33 @@ public:
         switch (b.kind) {
             case Kind::Lag: {
                 const auto& l = net_.lags[static_cast<size_t>(b.of)];
-                return fmt::format("“{}” comes {} later than it may after “{}” ({}).", title(l.to), time(b.minutes),
-                                   title(l.from), l.why);
+                return say("“{}” comes {} later than it may after “{}” ({}).", title(l.to), time(b.minutes),
+                           title(l.from), l.why);
             }
             case Kind::Hold: {
                 const auto& r = net_.resources[static_cast<size_t>(net_.holds[static_cast<size_t>(b.of)].resource)];
-                return fmt::format("There is too little room for it all: {}, {:.0f} % over.", r.name,
-                                   100.0 * b.minutes / std::max(1, r.capacity));
+                return say("There is too little room for it all: {}, {:.0f} % over.", r.name,
+                           100.0 * b.minutes / std::max(1, r.capacity));
             }
             case Kind::Earliest:
-                return fmt::format("“{}” begins {} too early.", title(b.of), time(b.minutes));
+                return say("“{}” begins {} too early.", title(b.of), time(b.minutes));
             case Kind::Pin:
-                return fmt::format("“{}” is {} from where it was pinned.", title(b.of), time(b.minutes));
+                return say("“{}” is {} from where it was pinned.", title(b.of), time(b.minutes));
             case Kind::Horizon:
             case Kind::PotHorizon:
                 return beforeAnybody();
             case Kind::FirstUse:
-                return fmt::format("The {} waits {} too long for its first use.", pot(b.of), time(b.minutes));
+                return say("The {} waits {} too long for its first use.", pot(b.of), time(b.minutes));
             case Kind::Melted:
-                return fmt::format("The {} waits {} too long to be tempered.", pot(b.of), time(b.minutes));
+                return say("The {} waits {} too long to be tempered.", pot(b.of), time(b.minutes));
             case Kind::Warmth:
-                return fmt::format("Nobody is there to keep the {} warm.", pot(b.of));
+                return say("Nobody is there to keep the {} warm.", pot(b.of));
             case Kind::Vessel:
-                return fmt::format("One bowl does not hold the {}.", pot(b.of));
+                return say("One bowl does not hold the {}.", pot(b.of));
             case Kind::Crossed:
-                return fmt::format("The {} wants two bowls at a time.", pot(b.of));
+                return say("The {} wants two bowls at a time.", pot(b.of));
             case Kind::Idle:
-                return fmt::format("The {} stands idle {} too long.", pot(b.of), time(b.minutes));
+                return say("The {} stands idle {} too long.", pot(b.of), time(b.minutes));
         }
         return {};
     }
@@ -112,29 +113,29 @@ std::vector<std::string> brokenWindows(const DayPlan& day, UnitSystem units) {
 }
 
 std::string inTen(double share) {
-    constexpr const char* kWords[]{"None", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine"};
-    if (share >= 0.95) return "Nearly all";
-    if (share < 0.05) return "Hardly any";
-    return fmt::format("{} in ten", kWords[std::clamp(static_cast<int>(std::lround(share * 10)), 1, 9)]);
+    const char* const kWords[]{tr("None"), tr("One"), tr("Two"),   tr("Three"), tr("Four"),
+                               tr("Five"), tr("Six"), tr("Seven"), tr("Eight"), tr("Nine")};
+    if (share >= 0.95) return tr("Nearly all");
+    if (share < 0.05) return tr("Hardly any");
+    return say("{} in ten", kWords[std::clamp(static_cast<int>(std::lround(share * 10)), 1, 9)]);
 }
 
 std::string chanceWords(const Plan& plan, const DayPlan& day, const Chance& chance) {
     for (const auto& b : day.found.layout.broken)  // a day that begins when nobody is there is not made
         if (b.kind == schedule::Broken::Kind::Horizon || b.kind == schedule::Broken::Kind::PotHorizon) return "";
     const std::string ready = inTen(chance.onTime);
-    std::string out = fmt::format("{} such days are ready by {}.", ready,
-                                  day.said(day.minuteOf(localMinutes(plan.deadline).value_or(0)), plan.units));
+    std::string out = say("{} such days are ready by {}.", ready,
+                          day.said(day.minuteOf(localMinutes(plan.deadline).value_or(0)), plan.units));
     for (const auto& e : chance.earlier)
         if (inTen(e.onTime) != ready) {
-            out += fmt::format(" Begun {} earlier, {}.", format(e.minutes * 60.0, Dimension::Duration, plan.units),
-                               lowerFirst(inTen(e.onTime)));
+            out += say(" Begun {} earlier, {}.", format(e.minutes * 60.0, Dimension::Duration, plan.units),
+                       lowerFirst(inTen(e.onTime)));
             break;
         }
     if (chance.asPlanned.risk >= 0 && chance.onTime < 0.9)
-        out += fmt::format(" What most often makes it late: “{}”.",
-                           day.network.tasks[static_cast<size_t>(chance.asPlanned.risk)].title);
-    if (chance.whole < 0.8)
-        out += fmt::format(" Enough pieces are left whole in {} of them.", lowerFirst(inTen(chance.whole)));
+        out += say(" What most often makes it late: “{}”.",
+                   day.network.tasks[static_cast<size_t>(chance.asPlanned.risk)].title);
+    if (chance.whole < 0.8) out += say(" Enough pieces are left whole in {} of them.", lowerFirst(inTen(chance.whole)));
     return out;
 }
 
@@ -158,12 +159,12 @@ std::string movedWords(const DayPlan& before, const DayPlan& now, UnitSystem uni
         moved += by > kMovedBy;
         if (by > most && by > kMovedBy) most = by, which = &t, at = i, was = from;
     }
-    if (moved == 0) return fresh > 0 ? fmt::format("{} new steps; nothing else has moved.", fresh) : "";
-    std::string out = moved == 1 ? "One step has moved" : fmt::format("{} steps have moved", moved);
+    if (moved == 0) return fresh > 0 ? say("{} new steps; nothing else has moved.", fresh) : "";
+    std::string out = moved == 1 ? tr("One step has moved") : say("{} steps have moved", moved);
     if (which)
-        out += fmt::format(", “{}” most: from {} to {}", which->title, now.said(was, units),
-                           now.said(now.found.layout.start[at], units));
-    return out + (fresh > 0 ? fmt::format("; {} are new.", fresh) : ".");
+        out += say(", “{}” most: from {} to {}", which->title, now.said(was, units),
+                   now.said(now.found.layout.start[at], units));
+    return out + (fresh > 0 ? say("; {} are new.", fresh) : ".");
 }
 
 std::string behindWords(const Plan& plan, const DayPlan& day, long now) {
@@ -180,29 +181,30 @@ std::string behindWords(const Plan& plan, const DayPlan& day, long now) {
         done += ticked.contains(t.id);
     }
     if (due == done) return "";
-    return fmt::format("By {} {} {} to be done, {} ticked. Begun at the bench now, what is left is laid out anew.",
-                       day.said(minute, plan.units), due, due == 1 ? "step was" : "steps were",
-                       done == 0   ? "none is"
-                       : done == 1 ? "one is"
-                                   : fmt::format("{} are", done));
+    return say("By {} {} to be done, {} ticked. Begun at the bench now, what is left is laid out anew.",
+               day.said(minute, plan.units), sayMany("{} step was", "{} steps were", due),
+               done == 0   ? tr("none is")
+               : done == 1 ? tr("one is")
+                           : say("{} are", done));
 }
 
 Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) {
     Answer a;
     a.id = "day";
-    a.working = {"Start of the day",
-                 "laid out backwards from the deadline some thousand times, each a little other, the best kept; every "
-                 "window, hand, shelf and pot is checked by a second program",
-                 {{"steps", std::to_string(day.network.tasks.size()), "", "from the plan"},
-                  {"kept free before the deadline", fmt::format("{} min", day.reserve), "10–40 min",
-                   plan.day.chance > 0 ? "from the chance that is wished for" : "judgement"},
-                  {"times a step takes", "", "", "common practice, no source; data/tasks.json"}},
-                 "",
-                 "The order is a good one, not the best one. Hands differ: see after the first evening.",
-                 "Day"};
+    a.working = {
+        tr("Start of the day"),
+        tr("laid out backwards from the deadline some thousand times, each a little other, the best kept; every "
+           "window, hand, shelf and pot is checked by a second program"),
+        {{tr("steps"), std::to_string(day.network.tasks.size()), "", tr("from the plan")},
+         {tr("kept free before the deadline"), say("{} min", day.reserve), tr("10–40 min"),
+          plan.day.chance > 0 ? tr("from the chance that is wished for") : tr("judgement")},
+         {tr("times a step takes"), "", "", tr("common practice, no source; data/tasks.json")}},
+        "",
+        tr("The order is a good one, not the best one. Hands differ: see after the first evening."),
+        tr("Day")};
     if (!day.problem.empty()) {
         a.tone = Tone::Impossible;
-        a.headline = "No day";
+        a.headline = tr("No day");
         a.sentence = day.problem;
         a.working.result = day.problem;
         return a;
@@ -214,16 +216,15 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
         if (t.step != "rest") hands += t.minutes * t.hands;
     a.figure = {double(-day.layout.begins) * 60, 0, 0, Dimension::Duration};
     a.headline = clock;
-    a.after = "begin by";
-    a.sentence =
-        fmt::format("{} from the first step to the deadline, {} of work for {}.",
-                    format(double(toDeadline - day.layout.begins) * 60, Dimension::Duration, plan.units),
-                    format(hands * 60.0, Dimension::Duration, plan.units), handsInWords(plan.kitchen, plan.units));
+    a.after = tr("begin by");
+    a.sentence = say("{} from the first step to the deadline, {} of work for {}.",
+                     format(double(toDeadline - day.layout.begins) * 60, Dimension::Duration, plan.units),
+                     format(hands * 60.0, Dimension::Duration, plan.units), handsInWords(plan.kitchen, plan.units));
     const size_t whole = a.sentence.size();
     if (const auto broken = brokenWindows(day, plan.units); !broken.empty()) {
         a.tone = Tone::Weak;
         a.sentence += " " + broken.front();
-        if (broken.size() > 1) a.sentence += fmt::format(" And {} more.", broken.size() - 1);
+        if (broken.size() > 1) a.sentence += say(" And {} more.", broken.size() - 1);
     }
     const auto ticked = [&](const schedule::Task& t) {
         return std::ranges::find(plan.day.done, t.id) != plan.day.done.end();
@@ -232,10 +233,10 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
     if (now && day.minuteOf(*now) > day.layout.begins && (over || std::ranges::none_of(day.network.tasks, ticked))) {
         a.tone = Tone::Impossible;
         const std::string broken = a.sentence.substr(whole);
-        a.sentence = over ? "The time it must be ready has passed. Choose another day."
-                          : fmt::format("You should have begun {} ago. Make fewer, or be ready later.",
-                                        format(double(day.minuteOf(*now) - day.layout.begins) * 60, Dimension::Duration,
-                                               plan.units));
+        a.sentence =
+            over ? tr("The time it must be ready has passed. Choose another day.")
+                 : say("You should have begun {} ago. Make fewer, or be ready later.",
+                       format(double(day.minuteOf(*now) - day.layout.begins) * 60, Dimension::Duration, plan.units));
         if (!over) a.sentence += broken;
     }
     if (a.tone != Tone::Impossible)
@@ -245,8 +246,8 @@ Answer dayAnswer(const Plan& plan, const DayPlan& day, std::optional<long> now) 
                 continue;
             }
             a.tone = Tone::Weak;
-            a.sentence += fmt::format(" {} had to be begun on {}: be ready later, or say that it is there.",
-                                      upperFirst(b.of), beforeWhen(day, b, plan.units));
+            a.sentence += say(" {} had to be begun on {}: be ready later, or say that it is there.", upperFirst(b.of),
+                              beforeWhen(day, b, plan.units));
         }
     a.working.result = clock;
     return a;

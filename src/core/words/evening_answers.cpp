@@ -3,6 +3,7 @@
 
 #include <map>
 
+#include "core/quantity/catalogue.h"
 #include "core/words/words.h"
 
 namespace uovo {
@@ -21,9 +22,9 @@ std::vector<Answer> potAnswers(const Plan& plan, const material::Library& lib, c
         a.id = "pot/" + pot.key.id();
         a.figure = {pot.melt, pot.melt, pot.melt, Dimension::Mass};
         a.headline = format(pot.melt, Dimension::Mass, plan.units);
-        a.after = "to melt";
+        a.after = tr("to melt");
         const auto g = [&](double kg) { return format(kg, Dimension::Mass, plan.units); };
-        a.sentence = pot.name + ". " + g(pot.consumed) + " is used up, " + g(pot.returned) + " comes back.";
+        a.sentence = pot.name + ". " + g(pot.consumed) + tr(" is used up, ") + g(pot.returned) + tr(" comes back.");
         const auto* c = lib.find(pot.key.chocolate);
         for (const auto& [id, part] : c ? c->bought() : std::vector<std::pair<std::string, double>>{}) {
             if (!bought.contains(id)) continue;
@@ -32,21 +33,21 @@ std::vector<Answer> potAnswers(const Plan& plan, const material::Library& lib, c
             const int buy = batch::packetsToBuy(need, have, packet);
             const std::string of = part < 1 ? " " + lib.find(id)->name : "";
             a.sentence += buy == 0
-                              ? fmt::format("{} stands in the cupboard.", of.empty() ? " It" : of)
-                              : fmt::format(" Buy {} {} of {}{}{}.", buy, buy == 1 ? "packet" : "packets", g(packet),
-                                            of, need <= part * pot.melt + 1e-9 ? "" : " for all that is made from it");
+                              ? say("{} stands in the cupboard.", of.empty() ? tr(" It") : of)
+                              : sayMany(" Buy {} packet of {}{}{}.", " Buy {} packets of {}{}{}.", buy, g(packet), of,
+                                        need <= part * pot.melt + 1e-9 ? "" : tr(" for all that is made from it"));
             bought.erase(id);
         }
-        a.working = {"Chocolate to melt",
-                     "melt = pieces + what falls aside + bath + tools;  used up = melt − bath − what comes back",
-                     {{"in the pieces, spares included", g(pot.pieces), "", "coat model"},
-                      {"in the bath after the last piece", g(pot.bath), "", "geometry of pot and piece"},
-                      {"on bowl and spatula", g(pot.tools), "13–28 g", "from memory"},
-                      {"on paper, cut off, trimmed: comes back", g(pot.trim), "",
-                       "coat model; off-cuts and 1–6 % of the pieces from memory"}},
+        a.working = {tr("Chocolate to melt"),
+                     tr("melt = pieces + what falls aside + bath + tools;  used up = melt − bath − what comes back"),
+                     {{tr("in the pieces, spares included"), g(pot.pieces), "", tr("coat model")},
+                      {tr("in the bath after the last piece"), g(pot.bath), "", tr("geometry of pot and piece")},
+                      {tr("on bowl and spatula"), g(pot.tools), "13–28 g", tr("from memory")},
+                      {tr("on paper, cut off, trimmed: comes back"), g(pot.trim), "",
+                       tr("coat model; off-cuts and 1–6 % of the pieces from memory")}},
                      a.headline,
-                     "Returned trim may be melted again, never trusted as seed.",
-                     "Batch"};
+                     tr("Returned trim may be melted again, never trusted as seed."),
+                     tr("Batch")};
         out.push_back(std::move(a));
     }
     return out;

@@ -6,6 +6,7 @@
 #include <cctype>
 #include <cmath>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/plural.h"
 #include "core/quantity/words.h"
 
@@ -22,7 +23,7 @@ public:
     std::string name(size_t body) const {
         const std::string n = lowerFirst(made_.assembly.items[t_.items[body]].name);
         const bool numbered = !n.empty() && std::isdigit(static_cast<unsigned char>(n.back()));  // "wall 3"
-        return numbered ? n : "the " + n;
+        return numbered ? n : say("the {}", n);
     }
     std::string length(double m) const { return format(m, Dimension::Length, units_); }
     std::string time(double s) const { return format(s, Dimension::Duration, units_); }
@@ -59,7 +60,7 @@ public:
             out.items.push_back(t_.items[p]);
         }
         const std::string with =
-            s.parts.size() > 1 ? what.front() + " with " + list({what.begin() + 1, what.end()}) : what.front();
+            s.parts.size() > 1 ? what.front() + tr(" with ") + list({what.begin() + 1, what.end()}) : what.front();
         std::vector<std::string> onto;
         std::vector<std::string> where;  // what the joints themselves say
         bool on = false;
@@ -83,19 +84,19 @@ public:
             return out;
         }
         if (onto.empty())
-            out.what = k == 0 ? fmt::format("{} {}", s.way == Way::Prop ? "Stand up" : "Begin with", with)
-                              : fmt::format("Stand {} in its place", with);
-        else out.what = fmt::format("Glue {} {} {}", with, on ? "on" : "to", list(onto));
+            out.what = k == 0 ? fmt::format("{} {}", s.way == Way::Prop ? tr("Stand up") : tr("Begin with"), with)
+                              : say("Stand {} in its place", with);
+        else out.what = say("Glue {} {} {}", with, on ? "on" : "to", list(onto));
         out.beside = beside;
-        if (beside) out.what += ", beside the rest";
+        if (beside) out.what += tr(", beside the rest");
         std::string how;
         for (const auto& w : where) how += (how.empty() ? upperFirst(w) : ", " + w);
         if (!how.empty()) how += ". ";
-        if (s.waits) how += fmt::format("First let the glue before it bear: {}. ", time(lastBears(order, k)));
+        if (s.waits) how += say("First let the glue before it bear: {}. ", time(lastBears(order, k)));
         if (s.way != Way::Hold) out.hold = 0;
         if (s.way == Way::Free)
-            how += onto.empty() ? "It stands by itself." : "It stands by itself while the glue sets.";
-        if (s.way == Way::Hold) how += fmt::format("Hold it for {}, until the glue grips.", time(out.hold));
+            how += onto.empty() ? tr("It stands by itself.") : tr("It stands by itself while the glue sets.");
+        if (s.way == Way::Hold) how += say("Hold it for {}, until the glue grips.", time(out.hold));
         if (s.way == Way::Prop) how += props(s, order.steps.size());
         out.how = how;
         return out;
@@ -103,18 +104,18 @@ public:
 
     /// Why a step cannot be made.
     std::string why(const assembly::Order& order, size_t k) const {
-        if (!order.steps[k].touches) return "It touches nothing that is there yet.";
+        if (!order.steps[k].touches) return tr("It touches nothing that is there yet.");
         if (const size_t outer = order.steps[k].shutBy; outer != kTable)
-            return fmt::format("It does not come to its place any more: {} closes over it.", name(outer));
-        if (order.tips == kTable) return "It falls, whatever stands beside it.";
-        std::string out = fmt::format("{} tips", upperFirst(name(order.tips)));
+            return say("It does not come to its place any more: {} closes over it.", name(outer));
+        if (order.tips == kTable) return tr("It falls, whatever stands beside it.");
+        std::string out = say("{} tips", upperFirst(name(order.tips)));
         if (order.tipsTo != form::Vec3{}) out += fmt::format(" {}", toWords(order.tipsTo));
-        return out + (order.beyond > 0 ? fmt::format(": the weight lies {} outside its foot.", length(order.beyond))
-                                       : ", whatever stands beside it.");
+        return out + (order.beyond > 0 ? say(": the weight lies {} outside its foot.", length(order.beyond))
+                                       : tr(", whatever stands beside it."));
     }
     static const char* toWords(const form::Vec3& way) {
-        if (std::abs(way.x) > std::abs(way.y)) return way.x > 0 ? "to the right" : "to the left";
-        return way.y > 0 ? "to the back" : "to the front";
+        if (std::abs(way.x) > std::abs(way.y)) return way.x > 0 ? tr("to the right") : tr("to the left");
+        return way.y > 0 ? tr("to the back") : tr("to the front");
     }
 
     /// The first lies on the second: it is pushed up by it.
@@ -137,21 +138,20 @@ private:
         size_t until = 0;
         for (const auto& p : s.props) {
             until = std::max(until, p.until);
-            if (p.below()) words.push_back(fmt::format("{} high under it", thing(p.height)));
+            if (p.below()) words.push_back(say("{} high under it", thing(p.height)));
             else ++against, high = std::max(high, p.height);
         }
         if (against > 0)
-            words.push_back(fmt::format("something heavy against it {}, {} up",
-                                        against > 1 ? "on either side" : "on the open side", length(high)));
-        return fmt::format(
-            "Put {}{}.", list(words),
-            until >= steps ? ", until all of it has set" : fmt::format(", until step {} has set", until + 1));
+            words.push_back(say("something heavy against it {}, {} up",
+                                against > 1 ? tr("on either side") : tr("on the open side"), length(high)));
+        return say("Put {}{}.", list(words),
+                   until >= steps ? tr(", until all of it has set") : say(", until step {} has set", until + 1));
     }
     std::string thing(double height) const {
-        const char* what = height < 0.012  ? "a folded cloth"
-                           : height < 0.06 ? "a block of foam"
-                           : height < 0.13 ? "a tin or cup"
-                                           : "a tall glass";
+        const char* what = height < 0.012  ? tr("a folded cloth")
+                           : height < 0.06 ? tr("a block of foam")
+                           : height < 0.13 ? tr("a tin or cup")
+                                           : tr("a tall glass");
         return fmt::format("{} {}", what, length(height));
     }
     const PutTogether& t_;
@@ -164,9 +164,9 @@ const char* sideWords(assembly::Side side) {
         case assembly::Side::Upright:
             return "";
         case assembly::Side::UpsideDown:
-            return "Build it upside down, and turn it over when all of it has set.";
+            return tr("Build it upside down, and turn it over when all of it has set.");
         default:
-            return "Build it lying on its side, and stand it up when all of it has set.";
+            return tr("Build it lying on its side, and stand it up when all of it has set.");
     }
 }
 
@@ -187,8 +187,8 @@ std::string eachBeforeTheNext(const std::vector<Gluing>& goes, int pieces) {
         waits = waits || waitBetween(goes[k - 1], goes[k], pieces) > 0;
         spared = spared || goes[k].wait > 0;
     }
-    return fmt::format("Do each step on all {} before the next one{}.", pieces,
-                       spared && !waits ? ": what was glued first bears by then" : "");
+    return say("Do each step on all {} before the next one{}.", pieces,
+               spared && !waits ? tr(": what was glued first bears by then") : "");
 }
 
 std::vector<std::string> orderTroubles(const PutTogether& t, const Made& made, UnitSystem units) {
@@ -196,31 +196,29 @@ std::vector<std::string> orderTroubles(const PutTogether& t, const Made& made, U
     std::vector<std::string> out;
     out.reserve(t.found.afloat.size() + t.apart.size() + t.found.cuts.size() + 1);
     for (const size_t p : t.found.afloat)
-        out.push_back(fmt::format("{} touches nothing: move it, nearer than {} glue takes it.",
-                                  upperFirst(teller.name(p)), teller.length(5e-4)));
+        out.push_back(say("{} touches nothing: move it, nearer than {} glue takes it.", upperFirst(teller.name(p)),
+                          teller.length(5e-4)));
     for (const size_t j : t.apart) {
         const auto& joint = made.assembly.joints[j];
         const size_t a = t.bodyOf(joint.a), b = t.bodyOf(joint.b);
         if (std::ranges::find(t.found.afloat, a) != t.found.afloat.end() ||
             std::ranges::find(t.found.afloat, b) != t.found.afloat.end())
             continue;
-        out.push_back(
-            fmt::format("{} does not reach {}: they are to be glued.", upperFirst(teller.name(a)), teller.name(b)));
+        out.push_back(say("{} does not reach {}: they are to be glued.", upperFirst(teller.name(a)), teller.name(b)));
     }
     for (const auto& c : t.found.cuts)
-        out.push_back(fmt::format("{} and {} cut {} into each other.", upperFirst(teller.name(c.a)), teller.name(c.b),
-                                  teller.length(c.depth)));
+        out.push_back(say("{} and {} cut {} into each other.", upperFirst(teller.name(c.a)), teller.name(c.b),
+                          teller.length(c.depth)));
     if (t.asked && t.order.stuck != kTable)
-        out.push_back(fmt::format("In your order step {} cannot be made. {}", t.order.stuck + 1,
-                                  teller.why(t.order, t.order.stuck)));
-    if (!t.order.stands && t.order.stuck == kTable)
         out.push_back(
-            t.order.beyond > 0
-                ? fmt::format("Finished, it tips over: its weight lies {} outside its foot. A foot wider that "
-                              "way by more than that, or something under {} for good.",
-                              teller.length(t.order.beyond), teller.name(t.order.tips))
-                : fmt::format("Finished, it does not stand on a table that leans a little: {} moves first.",
-                              teller.name(t.order.tips)));
+            say("In your order step {} cannot be made. {}", t.order.stuck + 1, teller.why(t.order, t.order.stuck)));
+    if (!t.order.stands && t.order.stuck == kTable)
+        out.push_back(t.order.beyond > 0
+                          ? say("Finished, it tips over: its weight lies {} outside its foot. A foot wider that "
+                                "way by more than that, or something under {} for good.",
+                                teller.length(t.order.beyond), teller.name(t.order.tips))
+                          : say("Finished, it does not stand on a table that leans a little: {} moves first.",
+                                teller.name(t.order.tips)));
     return out;
 }
 
@@ -235,26 +233,28 @@ std::optional<Answer> coverAnswer(const PutTogether& t, const Made& made, UnitSy
     const double room = least(*tight);
     a.figure = {room, room, room, Dimension::Length};
     a.headline = teller.length(room);
-    a.after = "free under " + teller.name(tight->outer);
+    a.after = tr("free under ") + teller.name(tight->outer);
     for (const auto& c : t.covers) {
         if (&c != &*tight && a.working.inputs.size() > 8) break;
         if (&c == &*tight)
-            a.sentence = fmt::format("{} leaves {} beside and {} above {}, which goes to its place first.",
-                                     upperFirst(teller.name(c.outer)), teller.length(c.room.beside),
-                                     teller.length(c.room.above), teller.name(c.inner));
-        a.working.inputs.push_back({teller.name(c.outer) + " over " + teller.name(c.inner),
-                                    teller.length(c.room.beside) + " beside, " + teller.length(c.room.above) + " above",
-                                    "", "geometry"});
+            a.sentence = say("{} leaves {} beside and {} above {}, which goes to its place first.",
+                             upperFirst(teller.name(c.outer)), teller.length(c.room.beside),
+                             teller.length(c.room.above), teller.name(c.inner));
+        a.working.inputs.push_back(
+            {teller.name(c.outer) + tr(" over ") + teller.name(c.inner),
+             teller.length(c.room.beside) + tr(" beside, ") + teller.length(c.room.above) + tr(" above"), "",
+             tr("geometry")});
     }
     if (room < kLetDown) {
         a.tone = Tone::Weak;
-        a.sentence += " So little is touched when it is let down: two millimetres all round are easier.";
+        a.sentence += tr(" So little is touched when it is let down: two millimetres all round are easier.");
     }
-    a.working.title = "Room under a cover";
-    a.working.formula = "the least way of what is inside, up and to four sides, before it touches what closes over it";
+    a.working.title = tr("Room under a cover");
+    a.working.formula =
+        tr("the least way of what is inside, up and to four sides, before it touches what closes over it");
     a.working.result = a.headline;
-    a.working.trust = "As exact as your ruler and the wall; walls differ by a third.";
-    a.working.section = "Putting together";
+    a.working.trust = tr("As exact as your ruler and the wall; walls differ by a third.");
+    a.working.section = tr("Putting together");
     return a;
 }
 
@@ -267,7 +267,7 @@ std::optional<Answer> orderAnswer(const PutTogether& t, const Made& made, UnitSy
     const double n = double(lines.size());
     a.figure = {n, n, n, Dimension::Count};
     a.headline = std::to_string(lines.size());
-    a.after = lines.size() == 1 ? "step to put it together" : "steps to put it together";
+    a.after = lines.size() == 1 ? tr("step to put it together") : tr("steps to put it together");
     int held = 0, propped = 0;
     for (const auto& s : t.order.steps) held += s.way == Way::Hold, propped += s.way == Way::Prop;
     if (!troubles.empty()) {
@@ -275,25 +275,25 @@ std::optional<Answer> orderAnswer(const PutTogether& t, const Made& made, UnitSy
         a.sentence = troubles.front();
     } else {
         a.sentence = lines.empty() ? "" : lines.front().what + ". ";
-        a.sentence += held == 0 && propped == 0 ? "Every part stands by itself while its glue sets."
-                      : propped == 0            ? fmt::format("{} held until the glue grips.",
-                                                   held == 1 ? "One is" : fmt::format("{} are", held))
-                                                : fmt::format("{} held until the glue grips, {} something beside it.",
-                                                   held == 1 ? "One is" : fmt::format("{} are", held),
-                                                   propped == 1 ? "one needs" : fmt::format("{} need", propped));
+        a.sentence += held == 0 && propped == 0 ? tr("Every part stands by itself while its glue sets.")
+                      : propped == 0
+                          ? say("{} held until the glue grips.", held == 1 ? tr("One is") : say("{} are", held))
+                          : say("{} held until the glue grips, {} something beside it.",
+                                held == 1 ? tr("One is") : say("{} are", held),
+                                propped == 1 ? tr("one needs") : say("{} need", propped));
     }
     a.working = {
-        "Order of putting together",
-        "Σ f + m g = 0, Σ (x − c) × f = 0 for each part, f in friction cones and within what glue bears;  the "
-        "least wrench that is missing by a linear program, upright and leaning to eight sides",
-        {{"friction", "0.4", "0.3–0.6", "judgement"},
-         {"lean", "2°", "1–4°", "judgement"},
-         {"cut short by", format(1e-3, Dimension::Length, units), "0.5–2 mm", "judgement"},
-         {"glue fills", format(5e-4, Dimension::Length, units), "", "judgement"}},
+        tr("Order of putting together"),
+        tr("Σ f + m g = 0, Σ (x − c) × f = 0 for each part, f in friction cones and within what glue bears;  the "
+           "least wrench that is missing by a linear program, upright and leaning to eight sides"),
+        {{tr("friction"), "0.4", "0.3–0.6", tr("judgement")},
+         {tr("lean"), "2°", "1–4°", tr("judgement")},
+         {tr("cut short by"), format(1e-3, Dimension::Length, units), "0.5–2 mm", tr("judgement")},
+         {tr("glue fills"), format(5e-4, Dimension::Length, units), "", tr("judgement")}},
         a.headline,
-        "What is said to stand stands with these tolerances; what is said to be held may stand in a lucky hand. "
-        "Fit it dry first.",
-        "Putting together"};
+        tr("What is said to stand stands with these tolerances; what is said to be held may stand in a lucky hand. "
+           "Fit it dry first."),
+        tr("Putting together")};
     return a;
 }
 

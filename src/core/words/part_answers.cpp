@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "core/form/opening.h"
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 #include "core/setting/stick.h"
 #include "core/stages/narrow_place.h"
@@ -42,61 +43,61 @@ public:
         if (!thin) {
             a.id = "solid";
             a.figure = {s_.thickest, s_.thickest, s_.thickest, Dimension::Length};
-            a.headline = "Solid";
+            a.headline = tr("Solid");
             const bool modeled = first_.body == form::Body::Modeled;
             const bool heap = piece_.roundSomething();
-            a.after = modeled ? "shaped by hand" : heap ? "a heap, bound" : "cast full";
-            a.sentence = modeled ? fmt::format("It takes {} of modeling chocolate.", volume(s_.volumes.front()))
-                         : heap  ? fmt::format("{} of chocolate hold it together.", volume(s_.volumes.front()))
-                                 : fmt::format("{} of chocolate fill it.", volume(s_.volumes.front()));
-            a.working = {"Solid part",
-                         "volume of the part, less what is inside it",
-                         {{"volume", volume(first_.volume), "", how()},
-                          {"core inside", volume(first_.displaced), "", "your plan"}},
+            a.after = modeled ? tr("shaped by hand") : heap ? tr("a heap, bound") : tr("cast full");
+            a.sentence = modeled ? say("It takes {} of modeling chocolate.", volume(s_.volumes.front()))
+                         : heap  ? say("{} of chocolate hold it together.", volume(s_.volumes.front()))
+                                 : say("{} of chocolate fill it.", volume(s_.volumes.front()));
+            a.working = {tr("Solid part"),
+                         tr("volume of the part, less what is inside it"),
+                         {{tr("volume"), volume(first_.volume), "", how()},
+                          {tr("core inside"), volume(first_.displaced), "", tr("your plan")}},
                          volume(s_.volumes.front()),
                          trust(),
-                         "Parts"};
+                         tr("Parts")};
             return a;
         }
         const bool sheet = thin->shape.body == form::Body::Sheet, pressed = thin->shape.body == form::Body::Cast;
         a.figure = {least, thin->shape.wallLow, thin->shape.wallHigh, Dimension::Length};
         a.headline = length(least);
-        a.after = sheet ? "thick" : pressed ? "wall" : "wall, assumed";
+        a.after = sheet ? tr("thick") : pressed ? tr("wall") : tr("wall, assumed");
         a.sentence =
             sheet ? (thin->shape.wallLow < thin->shape.wallHigh
-                         ? fmt::format("Spread freehand it comes out {} to {}.", length(thin->shape.wallLow),
-                                       length(thin->shape.wallHigh))
-                         : std::string("As thick as its bars."))
+                         ? say("Spread freehand it comes out {} to {}.", length(thin->shape.wallLow),
+                               length(thin->shape.wallHigh))
+                         : std::string(tr("As thick as its bars.")))
             : pressed
-                ? std::string(family_.byWater ? "The gap between the form and its insert, on the mean."
-                                              : "The gap between the form and its insert: the same in every piece.")
-                : "You gave this wall; it is not computed from how you coat it. Two coats usually make 2 to 4 mm.";
+                ? std::string(family_.byWater ? tr("The gap between the form and its insert, on the mean.")
+                                              : tr("The gap between the form and its insert: the same in every piece."))
+                : tr("You gave this wall; it is not computed from how you coat it. Two coats usually make 2 to 4 mm.");
         if (s_.assembly.joints.size() > 0)
             a.sentence = thin->name + ": " + static_cast<char>(std::tolower(a.sentence[0])) + a.sentence.substr(1);
         if (least < piece_.wantedWall.value - 1e-9 && !sheet && !pressed) {
             a.tone = Tone::Weak;
             a.sentence += " " + tooThin();
         }
-        a.working = {sheet     ? "Thickness"
-                     : pressed ? "Wall"
-                               : "Assumed wall",
-                     sheet     ? "thickness of the bars, or of a piped line"
-                     : pressed ? "gap between form and insert, across the wall"
-                               : "given by you",
-                     {{"wall", length(least), "", "your plan"}},
-                     a.headline,
-                     sheet ? "Bars are exact; freehand varies by a third (judgement)."
-                     : pressed
-                         ? "As exact as the forms meet; press the insert in straight."
-                         : "Only as good as your assumption. Bowls over balloons and coated cups have computed walls.",
-                     "Parts"};
+        a.working = {
+            sheet     ? tr("Thickness")
+            : pressed ? tr("Wall")
+                      : tr("Assumed wall"),
+            sheet     ? tr("thickness of the bars, or of a piped line")
+            : pressed ? tr("gap between form and insert, across the wall")
+                      : tr("given by you"),
+            {{tr("wall"), length(least), "", tr("your plan")}},
+            a.headline,
+            sheet     ? tr("Bars are exact; freehand varies by a third (judgement).")
+            : pressed ? tr("As exact as the forms meet; press the insert in straight.")
+                      : tr("Only as good as your assumption. Bowls over balloons and coated cups have computed walls."),
+            tr("Parts")};
         return a;
     }
 
     std::string tooThin() const {
-        return fmt::format(
-            "You want {}; thinner {}.", length(piece_.wantedWall.value),
-            piece_.roundSomething() ? "chocolate cracks and lets in air" : "walls break when they are unmolded");
+        return say("You want {}; thinner {}.", length(piece_.wantedWall.value),
+                   piece_.roundSomething() ? tr("chocolate cracks and lets in air")
+                                           : tr("walls break when they are unmolded"));
     }
 
     Answer computedWall() const {
@@ -106,36 +107,38 @@ public:
         a.figure = {w.thinnest, (1 - CoatedWall::kLess) * w.thinnest, (1 + CoatedWall::kMore) * w.thinnest,
                     Dimension::Length};
         a.headline = length(w.thinnest);
-        a.after = "at the thinnest";
+        a.after = tr("at the thinnest");
         const double wanted = piece_.wantedWall.value,
                      share = s_.box.size().z > 0 ? w.thinnestHeight / s_.box.size().z : 0;
         a.tone = w.thinnest < wanted - 1e-9 ? Tone::Weak : a.figure.low < wanted ? Tone::Plain : Tone::Good;
-        a.sentence = w.bare > 0.002 ? fmt::format("{:.0f} % of the form stays bare. ", 100 * w.bare)
-                                    : fmt::format("It lies {}, likely {} to {}. ",
-                                                  w.thinAtRim    ? "at the rim"
-                                                  : share > 0.75 ? "near the top"
-                                                  : share < 0.25 ? "near the bottom"
-                                                                 : "on the wall",
-                                                  length(a.figure.low), length(a.figure.high));
+        a.sentence = w.bare > 0.002 ? say("{:.0f} % of the form stays bare. ", 100 * w.bare)
+                                    : say("It lies {}, likely {} to {}. ",
+                                          w.thinAtRim    ? tr("at the rim")
+                                          : share > 0.75 ? tr("near the top")
+                                          : share < 0.25 ? tr("near the bottom")
+                                                         : tr("on the wall"),
+                                          length(a.figure.low), length(a.figure.high));
         if (s_.assembly.joints.size() > 0) a.sentence = w.thinnestOn + ": " + lowerFirst(a.sentence);
         if (a.tone == Tone::Weak) a.sentence += tooThin() + " ";
-        a.sentence += fmt::format("Mean {}, {}thickest {}, from its coats.", length(w.mean),
-                                  piece_.closes() ? "" : "rim " + length(w.rim) + ", ", length(w.thickest));
+        a.sentence += say("Mean {}, {}thickest {}, from its coats.", length(w.mean),
+                          piece_.closes() ? "" : tr("rim ") + length(w.rim) + ", ", length(w.thickest));
         if (w.thickest > 3 * w.mean && w.thickest > kLump)
-            a.sentence += piece_.closes() ? " A lump lies where the pool lay last: turn it longer, until nothing runs."
-                                          : " A pool lies at its bottom: pour it out longer, or set it upside down.";
-        a.working = {"Wall from how it is coated",
-                     "one downhill sweep a step over the part's own triangles: M(h) ρ g w (z_i − z_j), Casson; a place "
-                     "locks when 30 % of its fat has crystallised",
-                     {},
-                     a.headline,
-                     "The range is the one the yield stress leaves on round pieces (a third less, two fifths more: "
-                     "judgement for other shapes). Flat tops do not level, corners and hanging drops rest on "
-                     "judgement. Weigh a piece to know better.",
-                     "Film on a mesh"};
+            a.sentence += piece_.closes()
+                              ? tr(" A lump lies where the pool lay last: turn it longer, until nothing runs.")
+                              : tr(" A pool lies at its bottom: pour it out longer, or set it upside down.");
+        a.working = {
+            tr("Wall from how it is coated"),
+            tr("one downhill sweep a step over the part's own triangles: M(h) ρ g w (z_i − z_j), Casson; a place "
+               "locks when 30 % of its fat has crystallised"),
+            {},
+            a.headline,
+            tr("The range is the one the yield stress leaves on round pieces (a third less, two fifths more: "
+               "judgement for other shapes). Flat tops do not level, corners and hanging drops rest on "
+               "judgement. Weigh a piece to know better."),
+            tr("Film on a mesh")};
         for (size_t i = 0; i < w.coats.size(); ++i)
-            a.working.inputs.push_back({fmt::format("coat {} adds", i + 1), mass(w.coats[i].added), "", "computed"});
-        a.working.inputs.push_back({"mass lost in the sum", fmt::format("{:.0e}", w.error), "", "computed"});
+            a.working.inputs.push_back({say("coat {} adds", i + 1), mass(w.coats[i].added), "", tr("computed")});
+        a.working.inputs.push_back({tr("mass lost in the sum"), fmt::format("{:.0e}", w.error), "", tr("computed")});
         return a;
     }
 
@@ -144,47 +147,46 @@ public:
         a.id = "grams";
         a.figure = {s_.mass, s_.massLow, s_.massHigh, Dimension::Mass};
         a.headline = mass(s_.mass);
-        a.after = "in each";
+        a.after = tr("in each");
         const int spares = known_.make - piece_.count;
         a.sentence = piece_.count == 1 && known_.make == 1
                          ? ""
-                         : fmt::format("{} in {}{}. ", mass(s_.mass * known_.make), piece_.count,
-                                       spares == 1  ? " and 1 spare"
-                                       : spares > 1 ? fmt::format(" and {} spares", spares)
-                                                    : "");
+                         : say("{} in {}{}. ", mass(s_.mass * known_.make), piece_.count,
+                               spares == 1  ? tr(" and 1 spare")
+                               : spares > 1 ? say(" and {} spares", spares)
+                                            : "");
         if (const auto parts = sparePartWords(s_, known_.spareParts); !parts.empty())
-            a.sentence += fmt::format("No spare of the whole; {}, because some break. ", parts);
+            a.sentence += say("No spare of the whole; {}, because some break. ", parts);
         if (s_.massHigh > 1.01 * s_.massLow)
-            a.sentence += fmt::format("Likely {} to {} each. ", mass(s_.massLow), mass(s_.massHigh));
+            a.sentence += say("Likely {} to {} each. ", mass(s_.massLow), mass(s_.massHigh));
         std::vector<std::pair<std::string, double>> named;  // walls 1–8 are told as one
         for (size_t i = 0; i < s_.items.size(); ++i) {
             if (!s_.assembly.items[i].edible) continue;
             const std::string name = unnumbered(s_.assembly.items[i].name);
             if (named.empty() || named.back().first != name) named.emplace_back(name, 0);
             named.back().second += s_.items[i];
-            a.working.inputs.push_back({s_.assembly.items[i].name, mass(s_.items[i]), "", "geometry × density"});
+            a.working.inputs.push_back({s_.assembly.items[i].name, mass(s_.items[i]), "", tr("geometry × density")});
         }
         if (named.size() > 1)
             for (size_t i = 0; i < named.size(); ++i)
                 a.sentence += (i ? ", " : "") + (i ? lowerFirst(named[i].first) : named[i].first) + " " +
                               mass(named[i].second) + (i + 1 == named.size() ? "." : "");
-        if (a.sentence.empty())
-            a.sentence = fmt::format("{} of chocolate.", volume(s_.mass / known_.coating.densitySolid));
+        if (a.sentence.empty()) a.sentence = say("{} of chocolate.", volume(s_.mass / known_.coating.densitySolid));
         const auto& density = lib_.find(piece_.chocolate)->at("densitySolid");
-        a.working.title = "Grams in a part";
+        a.working.title = tr("Grams in a part");
         a.working.formula = first_.body == form::Body::Wall
-                                ? "m = ρ · (volume between the former and its offset by the wall)"
+                                ? tr("m = ρ · (volume between the former and its offset by the wall)")
                                 : "m = ρ · V";
-        a.working.inputs.push_back({"density, set", fmt::format("{:.0f} {}", density.value, density.unit),
+        a.working.inputs.push_back({tr("density, set"), fmt::format("{:.0f} {}", density.value, density.unit),
                                     fmt::format("{:.0f}–{:.0f}", density.low, density.high), density.source});
-        a.working.inputs.push_back({"coated area", fmt::format("{:.0f} cm²", s_.area * 1e4),
+        a.working.inputs.push_back({tr("coated area"), fmt::format("{:.0f} cm²", s_.area * 1e4),
                                     first_.areaHigh > first_.areaLow
                                         ? fmt::format("{:.0f}–{:.0f}", first_.areaLow * 1e4, first_.areaHigh * 1e4)
                                         : "",
                                     how()});
         a.working.result = a.headline;
         a.working.trust = trust();
-        a.working.section = "Parts";
+        a.working.section = tr("Parts");
         return a;
     }
 
@@ -194,44 +196,44 @@ public:
         const form::Vec3 d = s_.box.size();
         a.figure = {d.z, d.z, d.z, Dimension::Length};
         a.headline = length(d.z);
-        a.after = "high";
-        a.sentence = fmt::format("{} by {} across", length(d.x), length(d.y));
-        if (first_.rim > 0) a.sentence += fmt::format(", rim {} round", length(first_.rim));
-        if (first_.seam > 0) a.sentence += fmt::format(", seam {} long", length(first_.seam));
+        a.after = tr("high");
+        a.sentence = say("{} by {} across", length(d.x), length(d.y));
+        if (first_.rim > 0) a.sentence += say(", rim {} round", length(first_.rim));
+        if (first_.seam > 0) a.sentence += say(", seam {} long", length(first_.seam));
         a.sentence += ".";
-        if (s_.assembly.enclosed > 0) a.sentence += fmt::format(" It encloses {}.", volume(s_.assembly.enclosed));
+        if (s_.assembly.enclosed > 0) a.sentence += say(" It encloses {}.", volume(s_.assembly.enclosed));
         const double high = s_.centre.z - s_.box.low.z;
-        a.working = {"Size",
-                     "bounding box, rims and seams of the shape",
-                     {{"area", fmt::format("{:.0f} cm²", s_.area * 1e4), "", how()},
-                      {"stands on", fmt::format("{} cm²", decimal(s_.foot * 1e4, 1)), "",
-                       "convex hull of what touches the table"},
-                      {"centre of mass", length(high) + " up", "", "geometry"},
-                      {"to measure", family_.measure, "", ""}},
+        a.working = {tr("Size"),
+                     tr("bounding box, rims and seams of the shape"),
+                     {{tr("area"), fmt::format("{:.0f} cm²", s_.area * 1e4), "", how()},
+                      {tr("stands on"), fmt::format("{} cm²", decimal(s_.foot * 1e4, 1)), "",
+                       tr("convex hull of what touches the table")},
+                      {tr("centre of mass"), length(high) + tr(" up"), "", tr("geometry")},
+                      {tr("to measure"), family_.measure, "", ""}},
                      fmt::format("{} × {} × {}", length(d.x), length(d.y), length(d.z)),
                      trust(),
-                     "Parts"};
+                     tr("Parts")};
         return a;
     }
 
     std::optional<Answer> holds() const {
         if (s_.capacity <= 0) return std::nullopt;
-        Answer a = held(s_.capacity, known_, "inside", "To the brim, with this wall.");
+        Answer a = held(s_.capacity, known_, tr("inside"), tr("To the brim, with this wall."));
         if (piece_.fill() && piece_.closes() && piece_.wallFromCoats() &&
             form::figure(piece_.shape, form::kOpening) <= 0) {
             a.tone = Tone::Impossible;
-            a.sentence = fmt::format(
+            a.sentence = say(
                 "It closes round itself as it is coated: nothing goes in. {}, or take its coats away and join two "
                 "halves over the filling.",
-                family_.field(form::kOpening) ? "Melt an opening into it" : "Choose a ball with an opening");
+                family_.field(form::kOpening) ? tr("Melt an opening into it") : tr("Choose a ball with an opening"));
         }
-        a.working = {"What it holds",
-                     "volume of the former less the chocolate in it",
-                     {{"former", volume(first_.volume), "", how()},
-                      {"chocolate in it", volume(first_.outside ? 0 : s_.volumes.front()), "", "assumed wall"}},
+        a.working = {tr("What it holds"),
+                     tr("volume of the former less the chocolate in it"),
+                     {{tr("former"), volume(first_.volume), "", how()},
+                      {tr("chocolate in it"), volume(first_.outside ? 0 : s_.volumes.front()), "", tr("assumed wall")}},
                      a.headline,
                      trust(),
-                     "Parts"};
+                     tr("Parts")};
         return a;
     }
 
@@ -244,19 +246,20 @@ public:
         a.id = "joints";
         a.figure = {double(joints.size()), double(joints.size()), double(joints.size()), Dimension::Count};
         a.headline = std::to_string(joints.size());
-        a.after = joints.size() == 1 ? "joint to glue" : "joints to glue";
+        a.after = joints.size() == 1 ? tr("joint to glue") : tr("joints to glue");
         std::vector<std::string> places;
         for (const auto& j : joints)
             if (std::find(places.begin(), places.end(), j.words) == places.end()) places.push_back(j.words);
         std::string list;
         for (size_t i = 0; i < places.size() && i < 4; ++i) list += (i ? ", " : "") + places[i];
-        a.sentence = fmt::format("{} of glue line in all: {}{}.", length(all), list, places.size() > 4 ? " …" : "");
-        for (const auto& j : joints) a.working.inputs.push_back({j.words, length(j.length), j.glue, "geometry"});
-        a.working.title = "Joints";
-        a.working.formula = "length of each line where two parts meet";
+        a.sentence = say("{} of glue line in all: {}{}.", length(all), list, places.size() > 4 ? " …" : "");
+        for (const auto& j : joints)
+            a.working.inputs.push_back({j.words, length(j.length), tr(j.glue), tr("geometry")});
+        a.working.title = tr("Joints");
+        a.working.formula = tr("length of each line where two parts meet");
         a.working.result = length(all);
-        a.working.trust = "Geometry; what a joint bears is not computed here.";
-        a.working.section = "Parts";
+        a.working.trust = tr("Geometry; what a joint bears is not computed here.");
+        a.working.section = tr("Parts");
         return a;
     }
 
@@ -269,22 +272,21 @@ public:
         const double longest = p.outer > 0 ? p.outer * p.angle : p.width;
         a.figure = {longest, longest, longest, Dimension::Length};
         a.headline = length(longest);
-        a.after = "along the flat pattern";
-        const std::string over = p.overlap > 0 ? fmt::format(", {} of it overlap", length(p.overlap)) : "";
-        a.sentence = p.outer > 0
-                         ? (p.inner > 1e-6 ? fmt::format("Arcs of {} and {} radius over {}°{}.", length(p.inner),
+        a.after = tr("along the flat pattern");
+        const std::string over = p.overlap > 0 ? say(", {} of it overlap", length(p.overlap)) : "";
+        a.sentence = p.outer > 0 ? (p.inner > 1e-6 ? say("Arcs of {} and {} radius over {}°{}.", length(p.inner),
                                                          length(p.outer), decimal(p.angle * 180 / M_PI, 1), over)
-                                           : fmt::format("One arc of {} radius over {}°{}.", length(p.outer),
+                                                   : say("One arc of {} radius over {}°{}.", length(p.outer),
                                                          decimal(p.angle * 180 / M_PI, 1), over))
-                         : fmt::format("A strip {} by {}{}.", length(p.width), length(p.height), over);
-        a.sentence += " Save it from the plan's menu: true scale, with a ruler to check.";
+                                 : say("A strip {} by {}{}.", length(p.width), length(p.height), over);
+        a.sentence += tr(" Save it from the plan's menu: true scale, with a ruler to check.");
         a.working = {
-            "Flat pattern",
-            "slant s = √(h² + (r₁ − r₂)²);  outer radius r₁ s/(r₁ − r₂);  angle 2π r₁ over it, the overlap added",
-            {{"overlap", length(p.overlap), "", "your plan"}},
+            tr("Flat pattern"),
+            tr("slant s = √(h² + (r₁ − r₂)²);  outer radius r₁ s/(r₁ − r₂);  angle 2π r₁ over it, the overlap added"),
+            {{tr("overlap"), length(p.overlap), "", tr("your plan")}},
             a.headline,
-            "As exact as your ruler; acetate bends but does not stretch.",
-            "Parts"};
+            tr("As exact as your ruler; acetate bends but does not stretch."),
+            tr("Parts")};
         return a;
     }
 
@@ -298,36 +300,35 @@ public:
         a.id = "opening";
         a.figure = {clear, clear, clear, Dimension::Length};
         a.headline = length(clear);
-        a.after = "clear across the opening";
+        a.after = tr("clear across the opening");
         a.tone = clear >= scoop ? Tone::Good : clear > 0 ? Tone::Plain : Tone::Weak;
         if (clear <= 0) {  // a plate takes off a cap that is lower than the wall is thick
-            a.headline = "No hole";
-            a.after = "yet";
-            a.sentence =
-                fmt::format("Melted {} across it is only {} deep, and the wall is {}. Melt it at least {} across.",
-                            length(d), length(cap), length(t), length(std::ceil(1e3 * hole.least(t) + 1) * 1e-3));
+            a.headline = tr("No hole");
+            a.after = tr("yet");
+            a.sentence = say("Melted {} across it is only {} deep, and the wall is {}. Melt it at least {} across.",
+                             length(d), length(cap), length(t), length(std::ceil(1e3 * hole.least(t) + 1) * 1e-3));
         }
         if (const double wide = openingFor(scoop, t); clear < scoop && wide > 0)
-            a.ways.push_back(way(fmt::format("Melt it {} across", length(wide)),
+            a.ways.push_back(way(say("Melt it {} across", length(wide)),
                                  [&](Piece& p) { p.shape.values[form::kOpening] = Measure(wide); }));
         if (clear > 0) {
-            a.sentence = fmt::format(
+            a.sentence = say(
                 "The hole is {} across outside, melted on a warm plate once it has set; five minutes in the fridge "
                 "after it. {} {} melt away and come back.",
                 length(d),
-                clear >= scoop
-                    ? fmt::format("A scoop of {} goes through.", length(scoop))
-                    : fmt::format("No scoop of {} goes through: fill it from a bag or by the spoon.", length(scoop)),
+                clear >= scoop ? say("A scoop of {} goes through.", length(scoop))
+                               : say("No scoop of {} goes through: fill it from a bag or by the spoon.", length(scoop)),
                 mass(s_.melted));
         }
-        a.working = {"Opening",
-                     "inside 2 √((R − t)² − (R − h)²) with h = R − √(R² − r²);  grams: cap area 2π R h times the wall",
-                     {{"height of the cap", length(cap), "", "geometry"},
-                      {"wall", length(t), "", s_.wall ? "coat model" : "assumed"},
-                      {"scoop", length(scoop), "40–60 mm", "common practice, no source"}},
-                     a.headline,
-                     "As wide as you melt it; the edge comes out rounded.",
-                     "Parts"};
+        a.working = {
+            tr("Opening"),
+            tr("inside 2 √((R − t)² − (R − h)²) with h = R − √(R² − r²);  grams: cap area 2π R h times the wall"),
+            {{tr("height of the cap"), length(cap), "", tr("geometry")},
+             {tr("wall"), length(t), "", s_.wall ? tr("coat model") : tr("assumed")},
+             {tr("scoop"), length(scoop), "40–60 mm", tr("common practice, no source")}},
+            a.headline,
+            tr("As wide as you melt it; the edge comes out rounded."),
+            tr("Parts")};
         return a;
     }
 
@@ -350,43 +351,44 @@ public:
         const double table = place == coat::Place::Table ? 0 : piece_.cast().table.value, until = t.release - table;
         a.after = where;
         if (std::isnan(t.release)) {
-            a.headline = "Never sets";
+            a.headline = tr("Never sets");
             a.tone = Tone::Impossible;
             a.figure = {0, 0, 0, Dimension::Duration};
-            a.sentence = fmt::format("{} does not set at {}.{}", known_.coating.name,
-                                     temperature(stayIn(place, 0, plan_, lib_).air),
-                                     place == coat::Place::Table ? " Use the fridge." : "");
+            a.sentence =
+                say("{} does not set at {}.{}", known_.coating.name, temperature(stayIn(place, 0, plan_, lib_).air),
+                    place == coat::Place::Table ? tr(" Use the fridge.") : "");
             if (place == coat::Place::Table) a.ways.push_back(setsIn(coat::Place::Fridge));
         } else {
             a.figure = {until, until / setting::kBand, until * setting::kBand, Dimension::Duration};
             a.headline = time(until);
-            if (table > 0) a.sentence = fmt::format("After {} on the table. ", time(table));
-            a.sentence += fmt::format("From pouring on it is firm at {}, set through at {}, and lets go at {}.",
-                                      time(t.firm), time(t.set), time(t.release));
+            if (table > 0) a.sentence = say("After {} on the table. ", time(table));
+            a.sentence += say("From pouring on it is firm at {}, set through at {}, and lets go at {}.", time(t.firm),
+                              time(t.set), time(t.release));
             if (t.release > setting::kNeedsTheCold && place == coat::Place::Table) {
                 a.tone = Tone::Weak;
-                a.sentence += " It needs the cold.";
+                a.sentence += tr(" It needs the cold.");
                 a.ways.push_back(setsIn(coat::Place::Fridge));
             }
             if (place == coat::Place::Freezer && until > lib_.usual("freezerMost")) {
                 a.tone = Tone::Weak;
-                a.sentence += " So long in the freezer dulls it, and cracks it where a form holds it: use the fridge.";
+                a.sentence +=
+                    tr(" So long in the freezer dulls it, and cracks it where a form holds it: use the fridge.");
                 a.ways.push_back(setsIn(coat::Place::Fridge));
             }
         }
         if (s_.wall) {
             a.id = "cold-parts";
-            a.after += ", the cast parts";
+            a.after += tr(", the cast parts");
         }
-        a.working = {"Setting",
-                     "ρ c T_t = div(k grad T) + ρ L X_t;  a wall on its form and tray, a chunk by half its smallest "
-                     "dimension and its volume over its faces;  firm 45 %, set 66 % of the fat crystallised on the "
-                     "whole, lets go when the 2 mm at the form are set too",
-                     {{"thickness that sets", length(s_.thickest), "", "geometry"},
-                      {where, temperature(stayIn(place, 0, plan_, lib_).air), "", "your kitchen"}},
+        a.working = {tr("Setting"),
+                     tr("ρ c T_t = div(k grad T) + ρ L X_t;  a wall on its form and tray, a chunk by half its smallest "
+                        "dimension and its volume over its faces;  firm 45 %, set 66 % of the fat crystallised on the "
+                        "whole, lets go when the 2 mm at the form are set too"),
+                     {{tr("thickness that sets"), length(s_.thickest), "", tr("geometry")},
+                      {where, temperature(stayIn(place, 0, plan_, lib_).air), "", tr("your kitchen")}},
                      a.headline,
-                     "Within ×1.4 of what kitchens report. Look before you unmold.",
-                     "Setting"};
+                     tr("Within ×1.4 of what kitchens report. Look before you unmold."),
+                     tr("Setting")};
         return a;
     }
 
@@ -414,34 +416,33 @@ public:
                      all = each * known_.make;
         a.figure = {window, window / setting::kBand, window * setting::kBand, Dimension::Duration};
         a.headline = time(window);
-        a.after = "to cut it in";
-        a.sentence = fmt::format(
-            "On the table it is tacky at {} and hard at {}. {}, {} with a {}", time(t.lock), time(t.firm),
-            cutter ? fmt::format("{} to press out of each",
-                                 outlines == 1 ? std::string("One shape") : fmt::format("{} shapes", outlines))
-                   : fmt::format("The cuts of one are {} long", length(edges)),
-            time(each), cutter ? "cutter" : "knife");
-        a.sentence += known_.make > 1 ? fmt::format("; of all {} {}.", known_.make, time(all)) : ".";
+        a.after = tr("to cut it in");
+        a.sentence = say("On the table it is tacky at {} and hard at {}. {}, {} with a {}", time(t.lock), time(t.firm),
+                         cutter ? say("{} to press out of each",
+                                      outlines == 1 ? std::string(tr("One shape")) : say("{} shapes", outlines))
+                                : say("The cuts of one are {} long", length(edges)),
+                         time(each), cutter ? tr("cutter") : tr("knife"));
+        a.sentence += known_.make > 1 ? say("; of all {} {}.", known_.make, time(all)) : ".";
         const int sheets = static_cast<int>(std::ceil(all / window));
         if (sheets > 1) {
             a.tone = Tone::Weak;
-            a.sentence += fmt::format(" Spread them in {} sheets, one after the other.", sheets);
+            a.sentence += say(" Spread them in {} sheets, one after the other.", sheets);
         } else {
             a.sentence +=
-                " Small parts first, near the edge, where it sets first; a flat weight keeps it from curling.";
+                tr(" Small parts first, near the edge, where it sets first; a flat weight keeps it from curling.");
         }
         a.working = {
-            "When a sheet can be cut",
-            "from the moment it no longer runs (30 % of the fat crystallised) until it is firm (45 %);  knife: "
-            "perimeters / its speed;  cutter: so long for each shape;  all pieces of a sheet within one window",
-            {{"thickness", length(sheet->shape.wall), "", "your plan"},
-             {"room", temperature(plan_.kitchen.room.value), "", "your kitchen"},
-             {"knife", format(knifeSpeed(plan_, lib_), Dimension::Length, plan_.units) + " in a second", "5–20 mm",
-              "judgement"},
-             {"cutter", time(lib_.usual("cutterPress")) + " for a shape", "2–6 s", "judgement"}},
+            tr("When a sheet can be cut"),
+            tr("from the moment it no longer runs (30 % of the fat crystallised) until it is firm (45 %);  knife: "
+               "perimeters / its speed;  cutter: so long for each shape;  all pieces of a sheet within one window"),
+            {{tr("thickness"), length(sheet->shape.wall), "", tr("your plan")},
+             {tr("room"), temperature(plan_.kitchen.room.value), "", tr("your kitchen")},
+             {tr("knife"), format(knifeSpeed(plan_, lib_), Dimension::Length, plan_.units) + tr(" in a second"),
+              "5–20 mm", tr("judgement")},
+             {tr("cutter"), time(lib_.usual("cutterPress")) + tr(" for a shape"), "2–6 s", tr("judgement")}},
             a.headline,
-            "Within ×1.4: kitchens report about five minutes. Once hard, cut with a warm knife.",
-            "Setting"};
+            tr("Within ×1.4: kitchens report about five minutes. Once hard, cut with a warm knife."),
+            tr("Setting")};
         return a;
     }
 
@@ -459,24 +460,24 @@ public:
             a.id = "narrow";
             a.figure = {n->width, n->width, n->width, Dimension::Length};
             a.headline = length(n->width);
-            a.after = "at its narrowest";
-            a.sentence = fmt::format("{} hang on it: lifted flat by a hand it bears {} times that.", mass(place.hangs),
-                                     decimal(place.bears, 1));
+            a.after = tr("at its narrowest");
+            a.sentence = say("{} hang on it: lifted flat by a hand it bears {} times that.", mass(place.hangs),
+                             decimal(place.bears, 1));
             if (!place.holds()) {
                 a.tone = Tone::Weak;
-                a.sentence += " Make it wider or the sheet thicker, or lift it with a card under it.";
+                a.sentence += tr(" Make it wider or the sheet thicker, or lift it with a card under it.");
             }
             a.working = {
-                "Where an outline is narrow",
-                "the outline opened by a disc;  σ = 6 F d / (w t²), F the weight beyond it, jerked",
-                {{"width w", length(n->width), "", "your outline"},
-                 {"to the middle of what hangs on it, d", length(n->lever), "", "your outline"},
-                 {"thickness t", length(t), "", "your plan"},
-                 {"jerk", "2 times its weight", "1.5–3", "judgement"},
-                 {"strength", fmt::format("{} MPa", decimal(place.mean * 1e-6, 1)), "", "snap test or judgement"}},
+                tr("Where an outline is narrow"),
+                tr("the outline opened by a disc;  σ = 6 F d / (w t²), F the weight beyond it, jerked"),
+                {{tr("width w"), length(n->width), "", tr("your outline")},
+                 {tr("to the middle of what hangs on it, d"), length(n->lever), "", tr("your outline")},
+                 {tr("thickness t"), length(t), "", tr("your plan")},
+                 {"jerk", tr("2 times its weight"), "1.5–3", tr("judgement")},
+                 {tr("strength"), say("{} MPa", decimal(place.mean * 1e-6, 1)), "", tr("snap test or judgement")}},
                 a.headline,
-                "Within a factor of two, as its strength is. A tip that only tapers is not counted.",
-                "Templates"};
+                tr("Within a factor of two, as its strength is. A tip that only tapers is not counted."),
+                tr("Templates")};
             return a;
         }
         return std::nullopt;
@@ -492,38 +493,42 @@ public:
         a.id = "stick";
         a.figure = {stands, stands / setting::kBand, stands * setting::kBand, Dimension::Duration};
         a.headline = time(stands);
-        a.after = "until a stick stands";
-        a.sentence = fmt::format(
+        a.after = tr("until a stick stands");
+        a.sentence = say(
             "On the table, likely {} to {}. Stand sticks and spoons up then, and only after that put it into the cold.",
             time(a.figure.low), time(a.figure.high));
         a.working = {
-            "When a stick stands",
-            "its weight's moment, m g (L/2 − D) sin 10°, against the bearing of a yield-stress fluid on its sides, 9 "
-            "τ₀ d D²/4;  τ₀ at rest is 1.35 times that of chocolate that flows, its mean along the stick counts",
-            {{"stick", fmt::format("{:.0f} g, {} long", stick.mass * 1e3, length(stick.length)), "", "judgement"},
-             {"pushed in", length(stick.depth), "", "judgement"},
-             {"yield stress at which it stands", fmt::format("{:.0f} Pa", setting::standsAt(stick)), "", "computed"},
+            tr("When a stick stands"),
+            tr("its weight's moment, m g (L/2 − D) sin 10°, against the bearing of a yield-stress fluid on its sides, "
+               "9 "
+               "τ₀ d D²/4;  τ₀ at rest is 1.35 times that of chocolate that flows, its mean along the stick counts"),
+            {{tr("stick"), say("{:.0f} g, {} long", stick.mass * 1e3, length(stick.length)), "", tr("judgement")},
+             {tr("pushed in"), length(stick.depth), "", tr("judgement")},
+             {tr("yield stress at which it stands"), fmt::format("{:.0f} Pa", setting::standsAt(stick)), "",
+              tr("computed")},
              physics("staticYield", lib_.physics)},
             a.headline,
-            "Dark and milk within ×1.4 of what kitchens report; white comes out slower, compound much slower: it cools "
-            "to its setting point first.",
-            "Setting"};
+            tr("Dark and milk within ×1.4 of what kitchens report; white comes out slower, compound much slower: it "
+               "cools "
+               "to its setting point first."),
+            tr("Setting")};
         return a;
     }
 
 private:
     std::string how() const {
-        return family_.byWater ? "volume from your water; area by two faces of the same volume"
-               : first_.exact  ? "closed form or integral of the shape"
-                               : "the mesh";
+        return family_.byWater ? tr("volume from your water; area by two faces of the same volume")
+               : first_.exact  ? tr("closed form or integral of the shape")
+                               : tr("the mesh");
     }
     std::string trust() const {
         if (family_.byWater)
-            return "The volume is as exact as your scale; the area is only as good as the silhouette, see its range.";
-        if (s_.wall) return "Geometry is as exact as your ruler; the grams are those of the computed wall.";
+            return tr(
+                "The volume is as exact as your scale; the area is only as good as the silhouette, see its range.");
+        if (s_.wall) return tr("Geometry is as exact as your ruler; the grams are those of the computed wall.");
         return first_.body == form::Body::Wall
-                   ? "Geometry is as exact as your ruler; the grams are as good as the wall you assume."
-                   : "As exact as your ruler.";
+                   ? tr("Geometry is as exact as your ruler; the grams are as good as the wall you assume.")
+                   : tr("As exact as your ruler.");
     }
 
     const PieceAnswers& known_;

@@ -1,4 +1,5 @@
 // How many find room in the cold at once, and where else those set that do not.
+#include "core/quantity/catalogue.h"
 #include "core/words/speaker.h"
 
 namespace uovo {
@@ -15,37 +16,39 @@ public:
         a.id = "shelf";
         a.figure = {double(known_.perShelf), double(known_.perShelf), double(known_.perShelf), Dimension::Count};
         a.headline = std::to_string(known_.perShelf);
-        a.after = freezer ? "fit in the freezer at once" : "fit on the shelf at once";
-        const char* with = made_.meridian ? piece_.overBalloon() ? "With its balloon it" : "With its cup it" : "It";
+        a.after = freezer ? tr("fit in the freezer at once") : tr("fit on the shelf at once");
+        const char* with =
+            made_.meridian ? piece_.overBalloon() ? tr("With its balloon it") : tr("With its cup it") : "It";
         if (made_.shelfHeight > height(place)) {
             a.tone = Tone::Impossible;
-            a.headline = "Too tall";
+            a.headline = tr("Too tall");
             a.after = "";
-            a.sentence = fmt::format("{} stands {} tall; there is room for {}.", with, length(made_.shelfHeight),
-                                     length(height(place)));
+            a.sentence =
+                say("{} stands {} tall; there is room for {}.", with, length(made_.shelfHeight), length(height(place)));
             elsewhere(a, place);
         } else if (known_.perShelf == 0) {
             a.tone = Tone::Impossible;
-            a.sentence = fmt::format("{} is {} across: not one fits. Set it in parts, or measure the shelf.", with,
-                                     length(made_.shelfDiameter));
+            a.sentence = say("{} is {} across: not one fits. Set it in parts, or measure the shelf.", with,
+                             length(made_.shelfDiameter));
             elsewhere(a, place);
         } else {
             const int rounds = (known_.make + known_.perShelf - 1) / known_.perShelf;
-            a.sentence = rounds > 1         ? fmt::format("{} to make go in {} rounds.", known_.make, rounds)
-                         : known_.make == 1 ? std::string("It goes in at once.")
-                                            : fmt::format("All {} go in one round.", known_.make);
+            a.sentence = rounds > 1         ? say("{} to make go in {} rounds.", known_.make, rounds)
+                         : known_.make == 1 ? std::string(tr("It goes in at once."))
+                                            : say("All {} go in one round.", known_.make);
         }
-        a.working = {"Room in the cold",
-                     "discs in rows or staggered, rectangles in rows either way round, the better one;  the parts of a "
-                     "compound together by area, a quarter of it lost between them",
-                     {{made_.meridian ? "diameter with its former" : "diameter", length(made_.shelfDiameter), "",
-                       "largest part, geometry"},
-                      {"gap", length(lib_.usual("pieceGap")), "5–15 mm", "judgement"},
-                      {made_.meridian ? "height with its former" : "height", length(made_.shelfHeight), "",
-                       made_.meridian ? "geometry, 15 mm for stand or hook" : "largest part, geometry"}},
-                     a.headline,
-                     "Counts empty shelves; a compound sets in parts, each of which must fit by itself.",
-                     "Batch"};
+        a.working = {
+            tr("Room in the cold"),
+            tr("discs in rows or staggered, rectangles in rows either way round, the better one;  the parts of a "
+               "compound together by area, a quarter of it lost between them"),
+            {{made_.meridian ? tr("diameter with its former") : tr("diameter"), length(made_.shelfDiameter), "",
+              tr("largest part, geometry")},
+             {tr("gap"), length(lib_.usual("pieceGap")), "5–15 mm", tr("judgement")},
+             {made_.meridian ? tr("height with its former") : tr("height"), length(made_.shelfHeight), "",
+              made_.meridian ? tr("geometry, 15 mm for stand or hook") : tr("largest part, geometry")}},
+            a.headline,
+            tr("Counts empty shelves; a compound sets in parts, each of which must fit by itself."),
+            tr("Batch")};
         return a;
     }
 

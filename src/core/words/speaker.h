@@ -5,6 +5,7 @@
 #include <cmath>
 #include <optional>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 #include "core/quantity/words.h"
 #include "core/words/words.h"
@@ -39,9 +40,9 @@ protected:
     }
     /// Its coats or casts set in another place, the last coat only.
     WayOut setsIn(coat::Place place) const {
-        return way(place == coat::Place::Table    ? "Set it on the table"
-                   : place == coat::Place::Fridge ? "Set it in the fridge"
-                                                  : "Set it in the freezer",
+        return way(place == coat::Place::Table    ? tr("Set it on the table")
+                   : place == coat::Place::Fridge ? tr("Set it in the fridge")
+                                                  : tr("Set it in the freezer"),
                    [&](Piece& p) {
                        if (!p.coats().empty()) p.coats().back().place = place;
                        for (auto& step : p.making)
@@ -59,51 +60,52 @@ protected:
         a.headline = volume(capacity);
         a.after = after;
         a.sentence = std::move(otherwise);
-        a.working.title = "What it holds";
+        a.working.title = tr("What it holds");
         a.working.result = a.headline;
         if (known.fills.empty()) return a;
         const double each = known.fillEach;
         std::string what;
         for (const auto& f : known.fills)
             if (const Filling* filling = plan_.filling(f.filling))
-                what += (what.empty() ? "" : " and ") + filling->name;
+                what += (what.empty() ? "" : tr(" and ")) + filling->name;
         if (each > capacity) {
             a.tone = Tone::Impossible;
-            a.sentence = fmt::format("{} of {} do not fit.", volume(each), what);
+            a.sentence = say("{} of {} do not fit.", volume(each), what);
             a.ways.push_back(roomLeft(each, capacity));
             return a;
         }
         a.tone = each > 0.9 * capacity ? Tone::Weak : Tone::Plain;
         if (a.tone == Tone::Weak) a.ways.push_back(roomLeft(each, capacity));
-        a.sentence = fmt::format("{} of {} fill it to {}", volume(each), what,
-                                 format(each / capacity, Dimension::Percent, plan_.units));
-        a.sentence +=
-            piece_.count > 1 ? fmt::format("; {} for all {}.", volume(each * piece_.count), piece_.count) : ".";
+        a.sentence =
+            say("{} of {} fill it to {}", volume(each), what, format(each / capacity, Dimension::Percent, plan_.units));
+        a.sentence += piece_.count > 1 ? say("; {} for all {}.", volume(each * piece_.count), piece_.count) : ".";
         if (const LidStep* lid = piece_.lid(); lid && lid->depth.value > 0)
-            a.sentence += known.capMass > 0 ? fmt::format(" A lid of {} takes {} more.",
-                                                          format(lid->depth.value, Dimension::Length, plan_.units),
-                                                          format(known.capMass, Dimension::Mass, plan_.units))
-                                            : " There is no room for a lid.";
+            a.sentence += known.capMass > 0 ? say(" A lid of {} takes {} more.",
+                                                  format(lid->depth.value, Dimension::Length, plan_.units),
+                                                  format(known.capMass, Dimension::Mass, plan_.units))
+                                            : tr(" There is no room for a lid.");
         return a;
     }
 
     /// Its fillings in the same proportion, with room left at the top.
     WayOut roomLeft(double each, double capacity) const {
         constexpr double kFull = 0.85;  // of what it holds: judgement, a rim to carry it by
-        return way(
-            fmt::format("Fill it to {}: {}", format(kFull, Dimension::Percent, plan_.units), volume(kFull * capacity)),
-            [&](Piece& p) {
-                for (auto& step : p.making)
-                    if (auto* f = std::get_if<FillStep>(&step)) {
-                        Measure& amount = f->share.value > 0 ? f->share : f->each;
-                        amount = Measure(amount.value * kFull * capacity / each);
-                    }
-            });
+        return way(say("Fill it to {}: {}", format(kFull, Dimension::Percent, plan_.units), volume(kFull * capacity)),
+                   [&](Piece& p) {
+                       for (auto& step : p.making)
+                           if (auto* f = std::get_if<FillStep>(&step)) {
+                               Measure& amount = f->share.value > 0 ? f->share : f->each;
+                               amount = Measure(amount.value * kFull * capacity / each);
+                           }
+                   });
     }
 
     static Working::Input constant(const std::string& name, const material::Constant& c) {
         const double scale = c.unit == "m" ? 1e3 : 1;  // lengths of this size are spoken in millimetres
-        const std::string unit = c.unit == "1" ? "" : c.unit == "m" ? " mm" : c.unit == "1/s" ? " per s" : " " + c.unit;
+        const std::string unit = c.unit == "1"     ? ""
+                                 : c.unit == "m"   ? tr(" mm")
+                                 : c.unit == "1/s" ? tr(" per s")
+                                                   : " " + c.unit;
         return {
             name, fmt::format("{}{}", significant(c.value * scale, 6), unit),
             c.low < c.high ? fmt::format("{}–{}", significant(c.low * scale, 6), significant(c.high * scale, 6)) : "",
@@ -116,13 +118,20 @@ protected:
             if (const auto v = own->second.values.find(name); v != own->second.values.end()) {
                 in.value = fmt::format("{} {}", significant(v->second, 6), chocolate->at(name).unit);
                 const auto from = own->second.from.find(name);
-                in.source = from == own->second.from.end() ? "your own figure" : from->second;
+                in.source = from == own->second.from.end() ? tr("your own figure") : from->second;
             }
         return in;
     }
     Working::Input physics(const char* name, const material::Constants& from) const {
         return constant(words(name), from.at(name));
     }
+    /// Names of constants that workings show, for the catalogue.
+    [[maybe_unused]] static constexpr const char* kConstants[]{
+        trLater("air still"),     trLater("conductivity"),     trLater("density melt"),       trLater("dip speed"),
+        trLater("fat share"),     trLater("firm fraction"),    trLater("frost harm"),         trLater("growth rate"),
+        trLater("heat capacity"), trLater("radiation"),        trLater("rim bead"),           trLater("set fraction"),
+        trLater("static yield"),  trLater("viscosity energy"), trLater("yield energy"),       trLater("yield at 40 °C"),
+        trLater("density solid"), trLater("latent heat"),      trLater("viscosity at 40 °C"), trLater("balloon back")};
     /// "viscosityEnergy" → "viscosity energy"
     static std::string words(const std::string& camel) {
         std::string out;
@@ -133,7 +142,8 @@ protected:
                 out += " at ";
             out += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
         }
-        return out.ends_with("40") ? out + " °C" : out;
+        if (out.ends_with("40")) out += " °C";
+        return tr(out);
     }
 
     const Piece& piece_;

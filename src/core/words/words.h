@@ -1,6 +1,7 @@
 // Every sentence about figures.
 #pragma once
 #include "core/day/chance.h"
+#include "core/quantity/catalogue.h"
 #include "core/stages/figures.h"
 #include "core/stages/strength.h"
 
@@ -8,9 +9,9 @@ namespace uovo {
 
 /// "on the table", "in the fridge", "in the freezer".
 inline std::string inPlace(coat::Place place) {
-    return place == coat::Place::Table    ? "on the table"
-           : place == coat::Place::Fridge ? "in the fridge"
-                                          : "in the freezer";
+    return place == coat::Place::Table    ? tr("on the table")
+           : place == coat::Place::Fridge ? tr("in the fridge")
+                                          : tr("in the freezer");
 }
 
 /// Sentences for a part.

@@ -94,7 +94,7 @@ void JointsColumn::joints(const Piece& piece, const PieceAnswers& answers, const
                 ? QStringLiteral("text-align: left; font-weight: 700; padding: 0; background: transparent; border: 0;")
                 : QStringLiteral("text-align: left; padding: 0; background: transparent; border: 0;"));
         b->setToolTip(qstring(joint.words));
-        QStringList said{qstring(format(joint.length, Dimension::Length, session_.units())), qstring(joint.glue)};
+        QStringList said{qstring(format(joint.length, Dimension::Length, session_.units())), qtr(joint.glue.c_str())};
         const auto times = form::jointTimes(session_.library(), joint.glue);
         const double leg = session_.library().strong("jointFillet");
         const auto time = [&](double s) { return qstring(format(s, Dimension::Duration, session_.units())); };
@@ -111,7 +111,7 @@ void JointsColumn::joints(const Piece& piece, const PieceAnswers& answers, const
         row->addWidget(about);
         if (own && j < piece.shape.joints.size()) {
             QStringList ways{tr("as the whole")};
-            for (const auto& g : form::glues()) ways << qstring(g);
+            for (const auto& g : form::glues()) ways << qtr(g.c_str());
             auto* glue = choiceBox(tr("How %1 is glued").arg(b->text()), ways);
             glue->setObjectName(QStringLiteral("jointGlue/%1").arg(j));
             const auto known = form::glues();

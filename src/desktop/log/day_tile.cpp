@@ -9,6 +9,7 @@
 #include "desktop/day/piece_mark.h"
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
+#include "report/language.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
@@ -42,7 +43,7 @@ QString wholeWords(const log::Evening& evening) {
 
 QString dayWords(const std::string& date) {
     const QDate d = QDate::fromString(qstring(date), Qt::ISODate);
-    return d.isValid() ? QLocale(QLocale::English).toString(d, QStringLiteral("dddd, d MMMM yyyy")) : qstring(date);
+    return d.isValid() ? report::spokenLocale().toString(d, QStringLiteral("dddd, d MMMM yyyy")) : qstring(date);
 }
 
 DayTile::DayTile(QWidget* parent) : QAbstractButton(parent) {

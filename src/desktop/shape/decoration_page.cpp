@@ -38,7 +38,7 @@ public:
         });
         if (d->way == Way::Stencil) {
             QStringList figures;
-            for (const auto& s : form::silhouettes()) figures << qstring(s);
+            for (const auto& s : form::silhouettes()) figures << qtr(s.c_str());
             const auto now = std::ranges::find(form::silhouettes(), stencilFigure(*d)) - form::silhouettes().begin();
             choice({tr("What it shows"), QStringLiteral("decorationFigure")}, figures, static_cast<int>(now),
                    [this](int i) {

@@ -332,7 +332,7 @@ void PlainCard::build(const TrimStep&) {
 void PlainCard::build(const JoinStep&) {
     head(stepWords(*step(), *session_.piece()));
     note(session_.piece()->family().body == form::Body::Compound
-             ? qstring(form::choice(session_.piece()->shape, "glue"))
+             ? qtr(form::choice(session_.piece()->shape, "glue").c_str())
              : tr("rims warmed on a plate"));
 }
 

@@ -313,7 +313,7 @@ void RecipeLine::place(const std::string& item) {
         figure(tr("Length of the joint"), QStringLiteral("former/joints/%1/length").arg(j), Dimension::Length, "mm",
                [j](Piece& p) -> Measure* { return j < p.shape.joints.size() ? &p.shape.joints[j].length : nullptr; });
         QStringList ways{tr("as the whole")};
-        for (const auto& g : form::glues()) ways << qstring(g);
+        for (const auto& g : form::glues()) ways << qtr(g.c_str());
         choice(
             tr("How it is glued"), ways,
             [j](const Piece& p) {
@@ -373,7 +373,7 @@ void RecipeLine::setItem(const QString& key) {
 
 void RecipeLine::partChoice(const form::Choice& c, const std::string& item) {
     QStringList words;
-    for (const auto& o : c.options) words << (o == "points" ? tr("outline from a file") : QString::fromStdString(o));
+    for (const auto& o : c.options) words << (o == "points" ? tr("outline from a file") : qtr(o.c_str()));
     choice(
         qstring(c.name), words,
         [key = c.key, options = c.options, item](const Piece& p) {

@@ -5,14 +5,16 @@
 #include "core/begin/first_plan.h"
 #include "desktop/kit/calendar_leaf.h"
 #include "desktop/kit/page.h"
+#include "report/language.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
 
 QLocale dayLocale() {
     const QLocale here = QLocale::system();
-    return here.language() == QLocale::C ? QLocale(QLocale::English, QLocale::UnitedKingdom)
-                                         : QLocale(QLocale::English, here.territory());
+    const auto language = report::spokenLocale().language();
+    if (here.language() != QLocale::C) return QLocale(language, here.territory());
+    return language == QLocale::English ? QLocale(language, QLocale::UnitedKingdom) : QLocale(language);
 }
 
 QString sayDay(const QDate& day, const QLocale& locale) {

@@ -295,7 +295,7 @@ void FrontDoor::show() {
         std::vector<std::pair<QString, QString>> words;
         for (const auto& [said, shape] : ready_) {
             hits.push_back(shape);
-            words.emplace_back(qstring(upperFirst(said.toStdString())), qstring(shape.family->shortName()));
+            words.emplace_back(qstring(upperFirst(said.toStdString())), qstring(shape.family->brief));
         }
         tiles_->look(hits, words);
     }

@@ -36,6 +36,7 @@
 #include "desktop/shell/kitchen_page.h"
 #include "desktop/shell/rail_button.h"
 #include "desktop/theme/glyph_button.h"
+#include "report/language.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
@@ -340,7 +341,7 @@ void MainWindow::refreshHeader() {
         const QDateTime when =
             QDateTime::fromString(qstring(plan.deadline).left(16), QStringLiteral("yyyy-MM-ddTHH:mm"));
         ready = tr("ready %1")
-                    .arg(QLocale(QLocale::English).toString(when, QStringLiteral("dddd d MMMM, ")) +
+                    .arg(report::spokenLocale().toString(when, QStringLiteral("dddd d MMMM, ")) +
                          qstring(clockInWords(static_cast<int>(*at % 1440), plan.units)));
         const auto a = session_.answers();
         if (session_.isComplete() && a && a->day && a->day->problem.empty()) {

@@ -89,6 +89,7 @@ private:
                      std::optional<Place> where = {});
     /// A command that stands in the menu too.
     QAction* add(const QString& words, const QKeySequence& keys, std::function<void()> does);
+    void addLanguages();
     void addExports();
     void addCommands();
     /// Looks at another piece. @param by places down the shelf

@@ -1,17 +1,20 @@
 // The commands of the window: words, keys, what they do.
 #include "desktop/shell/main_window.h"
 
+#include <QActionGroup>
 #include <QApplication>
 #include <QClipboard>
 #include <QFileDialog>
 #include <QMenu>
 #include <QPushButton>
+#include <QSettings>
 #include <QShortcut>
 
 #include "desktop/shell/command_page.h"
 #include "desktop/theme/theme.h"
 #include "io/data.h"
 #include "report/bench_card.h"
+#include "report/language.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
@@ -63,11 +66,30 @@ void MainWindow::buildActions() {
         refreshHeader();
         emit session_.answersChanged();
     });
+    addLanguages();
     add(tr("Help about this place …"), QKeySequence(Qt::Key_F1), [this] { showHelp(); });
     add(tr("Find a command, its key …"), keys("Ctrl+F1"), [this] { showCommands(); });
     menu_->addSeparator();
     add(tr("Quit"), QKeySequence::Quit, [this] { close(); });
     addCommands();
+}
+
+/// What the window, its answers and the card are told in; the names of languages are in themselves.
+void MainWindow::addLanguages() {
+    QMenu* menu = menu_->addMenu(tr("Language"));
+    auto* one = new QActionGroup(menu);
+    const QString chosen = QSettings().value(QLatin1String(report::kLanguageKey)).toString();
+    const auto offer = [&](const QString& code, const QString& name) {
+        QAction* a = menu->addAction(name, this, [this, code, name] {
+            QSettings().setValue(QLatin1String(report::kLanguageKey), code);
+            say(tr("Language: %1, from the next start of Uovo.").arg(name), false);
+        });
+        a->setCheckable(true);
+        a->setChecked(code == chosen);
+        one->addAction(a);
+    };
+    offer({}, tr("As the desktop"));
+    for (const QString& code : report::languages()) offer(code, report::nameOf(code));
 }
 
 /// What leaves the program and comes in.
