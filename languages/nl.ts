@@ -978,73 +978,6 @@
     </message>
 </context>
 <context>
-    <name>HandBar</name>
-    <message>
-        <source>Turn</source>
-        <translation>Draaien</translation>
-    </message>
-    <message>
-        <source>15° to the left (T)</source>
-        <translation>15° naar links (T)</translation>
-    </message>
-    <message>
-        <source>Turn back</source>
-        <translation>Terugdraaien</translation>
-    </message>
-    <message>
-        <source>15° to the right (Shift T)</source>
-        <translation>15° naar rechts (Shift T)</translation>
-    </message>
-    <message>
-        <source>Stand up</source>
-        <translation>Rechtop</translation>
-    </message>
-    <message>
-        <source>A flat part on its edge, or lying again (S)</source>
-        <translation>Een plat deel op zijn kant, of weer plat (S)</translation>
-    </message>
-    <message>
-        <source>Upside down</source>
-        <translation>Op zijn kop</translation>
-    </message>
-    <message>
-        <source>Turned over (U)</source>
-        <translation>Omgekeerd (U)</translation>
-    </message>
-    <message>
-        <source>Let down</source>
-        <translation>Neerlaten</translation>
-    </message>
-    <message>
-        <source>Until it rests (L)</source>
-        <translation>Tot het rust (L)</translation>
-    </message>
-    <message>
-        <source>Copy</source>
-        <translation>Kopiëren</translation>
-    </message>
-    <message>
-        <source>Once more, beside it (C)</source>
-        <translation>Nog een keer, ernaast (C)</translation>
-    </message>
-    <message>
-        <source>Mirror</source>
-        <translation>Spiegelen</translation>
-    </message>
-    <message>
-        <source>Its mirror image on the other side (M)</source>
-        <translation>Zijn spiegelbeeld aan de andere kant (M)</translation>
-    </message>
-    <message>
-        <source>Take out</source>
-        <translation>Weghalen</translation>
-    </message>
-    <message>
-        <source>The part and its joints (Delete)</source>
-        <translation>Het deel en zijn naden (Delete)</translation>
-    </message>
-</context>
-<context>
     <name>Help</name>
     <message>
         <source>Shape: one piece at a time</source>
@@ -2963,8 +2896,8 @@
     <message>
         <source>T: tempered
 dots: warmed</source>
-        <translation>T: getempereerd
-punten: opgewarmd</translation>
+        <translation>T: temper
+punten: warm</translation>
     </message>
     <message>
         <source>%1–%2 %3</source>
@@ -3152,23 +3085,23 @@ punten: opgewarmd</translation>
     </message>
     <message>
         <source>fill, turn</source>
-        <translation>vullen, draaien</translation>
+        <translation>vul, draai</translation>
     </message>
     <message>
         <source>dip</source>
-        <translation>dompelen</translation>
+        <translation>dompel</translation>
     </message>
     <message>
         <source>fill, pour</source>
-        <translation>vullen, uitgieten</translation>
+        <translation>vul, giet uit</translation>
     </message>
     <message>
         <source>brush</source>
-        <translation>kwasten</translation>
+        <translation>kwast</translation>
     </message>
     <message>
         <source>press rim</source>
-        <translation>rand drukken</translation>
+        <translation>druk rand</translation>
     </message>
     <message>
         <source>Change how a coat goes on</source>
@@ -3228,11 +3161,11 @@ punten: opgewarmd</translation>
     </message>
     <message>
         <source>drain over the bath</source>
-        <translation>boven het bad uitlekken</translation>
+        <translation>uitlekken</translation>
     </message>
     <message>
         <source>pour out for</source>
-        <translation>uitgieten gedurende</translation>
+        <translation>uitgieten</translation>
     </message>
     <message>
         <source>Drain time of coat %1</source>
@@ -3961,6 +3894,70 @@ punten: opgewarmd</translation>
         <source>Copy %1</source>
         <translation>%1 kopiëren</translation>
     </message>
+    <message>
+        <source>Turn</source>
+        <translation>Draaien</translation>
+    </message>
+    <message>
+        <source>15° to the left (T)</source>
+        <translation>15° naar links (T)</translation>
+    </message>
+    <message>
+        <source>Turn back</source>
+        <translation>Terugdraaien</translation>
+    </message>
+    <message>
+        <source>15° to the right (Shift T)</source>
+        <translation>15° naar rechts (Shift T)</translation>
+    </message>
+    <message>
+        <source>Stand up</source>
+        <translation>Rechtop</translation>
+    </message>
+    <message>
+        <source>A flat part on its edge, or lying again (S)</source>
+        <translation>Een plat deel op zijn kant, of weer plat (S)</translation>
+    </message>
+    <message>
+        <source>Upside down</source>
+        <translation>Op zijn kop</translation>
+    </message>
+    <message>
+        <source>Turned over (U)</source>
+        <translation>Omgekeerd (U)</translation>
+    </message>
+    <message>
+        <source>Let down</source>
+        <translation>Neerlaten</translation>
+    </message>
+    <message>
+        <source>Copy</source>
+        <translation>Kopiëren</translation>
+    </message>
+    <message>
+        <source>Mirror</source>
+        <translation>Spiegelen</translation>
+    </message>
+    <message>
+        <source>Its mirror image on the other side (M)</source>
+        <translation>Zijn spiegelbeeld aan de andere kant (M)</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Weghalen</translation>
+    </message>
+    <message>
+        <source>The part and its joints (Delete)</source>
+        <translation>Het deel en zijn naden (Delete)</translation>
+    </message>
+    <message>
+        <source>Until it rests (L)</source>
+        <translation>Tot het rust (L)</translation>
+    </message>
+    <message>
+        <source>Once more, beside it (C)</source>
+        <translation>Nog een keer, ernaast (C)</translation>
+    </message>
 </context>
 <context>
     <name>uovo::desktop::HandStage</name>
@@ -4190,7 +4187,7 @@ punten: opgewarmd</translation>
     </message>
     <message>
         <source>hold %1</source>
-        <translation>houd %1 vast</translation>
+        <translation>%1 vast</translation>
     </message>
     <message>
         <source>bears after %1</source>
@@ -6234,6 +6231,18 @@ punten: opgewarmd</translation>
         <source>and melt the hole</source>
         <translation>en het gat smelten</translation>
     </message>
+    <message>
+        <source>Stick</source>
+        <translation>Stokje</translation>
+    </message>
+    <message>
+        <source>Biscuit</source>
+        <translation>Biscuit</translation>
+    </message>
+    <message>
+        <source>Something</source>
+        <translation>Iets</translation>
+    </message>
 </context>
 <context>
     <name>uovo::desktop::PotCard</name>
@@ -7346,6 +7355,14 @@ punten: opgewarmd</translation>
         <source>Copy a step</source>
         <translation>Een stap kopiëren</translation>
     </message>
+    <message>
+        <source>Biscuit crumbs</source>
+        <translation>Koekkruimels</translation>
+    </message>
+    <message>
+        <source>wheat</source>
+        <translation>tarwe</translation>
+    </message>
 </context>
 <context>
     <name>uovo::desktop::StepList</name>
@@ -7458,7 +7475,7 @@ punten: opgewarmd</translation>
     </message>
     <message>
         <source>hold %1</source>
-        <translation>houd %1 vast</translation>
+        <translation>%1 vast</translation>
     </message>
 </context>
 <context>
@@ -7737,7 +7754,7 @@ punten: opgewarmd</translation>
     </message>
     <message>
         <source>It is</source>
-        <translation>Het is</translation>
+        <translation>Gebeurd</translation>
     </message>
     <message>
         <source>Done</source>

@@ -3,9 +3,11 @@
 #include <set>
 
 #include "cli/commands.h"
+#include "core/document/each_name.h"
 #include "core/form/family.h"
 #include "core/quantity/words.h"
 #include "io/data.h"
+#include "io/examples.h"
 
 namespace uovo::cli {
 namespace {
@@ -35,6 +37,14 @@ int words(const std::vector<std::string>&) {
     auto library = io::library();
     for (const auto& [id, task] : library.tasks) print("a task", spaced(id));
     material::eachText(library, [&](std::string& text) { print("data/", text); });
+    for (auto plan : {io::demoPlan(0), io::examplePlan("garden-table", 0, 0), io::examplePlan("lamps", 0, 0),
+                      io::examplePlan("supper", 0, 0), io::examplePlan("seed-heads", 0, 0)})
+        eachName(plan, [&](std::string& text) { print("a plan that ships", text); });
+    for (const auto& evening : io::demoLog(0)) {
+        print("an invented evening", evening.plan.name);
+        for (const auto& [chocolate, bag] : evening.bags) print("an invented evening", bag);
+        for (const auto& entry : evening.entries) print("an invented evening", entry.words);
+    }
     return 0;
 }
 

@@ -5,6 +5,7 @@
 
 #include <nlohmann/json.hpp>
 
+#include "core/document/each_name.h"
 #include "core/form/rock.h"
 #include "core/quantity/catalogue.h"
 #include "core/quantity/clock.h"
@@ -27,6 +28,10 @@ const material::Library& library() {
     return lib;
 }
 
+void inLanguage(Plan& plan) {
+    eachName(plan, [](std::string& text) { text = tr(text); });
+}
+
 Plan demoPlan(long today) {
     for (const auto& f : embeddedFiles())
         if (f.name == "demo/perseid-night.uovo") {
@@ -35,6 +40,7 @@ Plan demoPlan(long today) {
                 std::fprintf(stderr, "%s\n", plan.error().sentence.c_str());
                 std::abort();
             }
+            inLanguage(*plan);
             plan->meshes["meteorite"] = std::make_shared<const form::Mesh>(form::rock(0.046, 5, 3));
             plan->deadline = localTime(today / 1440 * 1440 + 21 * 60 + 30);
             return *plan;
@@ -57,7 +63,7 @@ std::vector<log::Evening> demoLog(long today) {
             const long day = today / 1440 - j.at("daysBefore").get<long>();
             log::Evening e;
             e.plan = demoPlan(day * 1440);
-            e.plan.name = j.at("name");
+            e.plan.name = tr(j.at("name").get<std::string>());
             e.plan.meshes.clear();
             const auto made = j.at("pieces").get<std::map<std::string, int>>();
             std::erase_if(e.plan.pieces, [&](const Piece& p) { return !made.contains(p.id); });
@@ -65,8 +71,10 @@ std::vector<log::Evening> demoLog(long today) {
             e.id = localTime(day * 1440 + 13 * 60);
             e.date = e.id.substr(0, 10);
             e.bags = j.at("bags").get<std::map<std::string, std::string>>();
+            for (auto& [chocolate, bag] : e.bags) bag = tr(bag);
             for (const auto& entry : j.at("entries")) {
                 e.entries.push_back(*log::readEntry(entry.dump()));
+                e.entries.back().words = tr(e.entries.back().words);
                 e.entries.back().at = localTime(day * 1440 + 22 * 60 + static_cast<long>(e.entries.size()));
             }
             out.push_back(std::move(e));

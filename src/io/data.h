@@ -8,6 +8,9 @@ namespace uovo::io {
 /// The library; read once. Asserts that the shipped data is whole (a test checks it).
 const material::Library& library();
 
+/// What a plan that ships calls its things, in the language of the cook.
+void inLanguage(Plan& plan);
+
 /// The demo plan, ready at half past nine in the evening of `today`. @param today local minutes of some moment that day
 Plan demoPlan(long today);
 

@@ -5,6 +5,7 @@
 
 #include "core/quantity/catalogue.h"
 #include "core/quantity/clock.h"
+#include "io/data.h"
 #include "io/embedded_data.h"
 
 namespace uovo::io {
@@ -25,6 +26,7 @@ Plan examplePlan(const std::string& file, long now, long lead) {
             std::fprintf(stderr, "%s\n", plan.error().sentence.c_str());
             std::abort();
         }
+        inLanguage(*plan);
         constexpr long kWeek = 7 * 1440;
         long at = *localMinutes(plan->deadline);
         if (const long earliest = now + lead; at < earliest) at += (earliest - at + kWeek - 1) / kWeek * kWeek;

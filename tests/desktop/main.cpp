@@ -13,6 +13,7 @@
 #include "desktop/theme/theme.h"
 #include "report/fonts.h"
 #include "report/language.h"
+#include "spoken.h"
 
 namespace {
 
@@ -51,6 +52,18 @@ public:
     bool isEmpty() const override { return false; }
 };
 
+/// Notes what the window asks of a language that does not know it: a text that is found in another class than asks.
+class Noting : public QTranslator {
+public:
+    QString translate(const char* context, const char* source, const char* comment, int n) const override {
+        const QString told = QTranslator::translate(context, source, comment, n);
+        const bool ours = qstrncmp(context, "uovo", 4) == 0 || qstrncmp(context, "Q", 1) != 0;
+        if (told.isEmpty() && ours && *context && *source)
+            notTold() << QString::fromUtf8(context) + ": " + QString::fromUtf8(source);
+        return told;
+    }
+};
+
 /// @param language a code, or "marked"; empty: English
 void speak(const QByteArray& language) {
     if (language == "marked") {
@@ -59,6 +72,9 @@ void speak(const QByteArray& language) {
         uovo::setCatalogue([](const char* english, int) { return marked(english); }, "marked");
     } else {
         uovo::report::speak(language.isEmpty() ? QStringLiteral("en") : QString::fromLatin1(language));
+        static Noting noting;
+        if (!language.isEmpty() && noting.load(QStringLiteral(":/languages/%1.qm").arg(QString::fromLatin1(language))))
+            QCoreApplication::installTranslator(&noting);
     }
 }
 

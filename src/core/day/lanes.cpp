@@ -25,10 +25,12 @@ int endOf(const DayPlan& day, int task) { return startOf(day, task) + taskOf(day
 std::string firstWord(const std::string& title) { return lowerFirst(title.substr(0, title.find_first_of(" :,"))); }
 
 std::string verbOf(const schedule::Task& t) {
-    if (t.lane == "cold") return "cool";
-    if (t.lane == "look") return "look";
+    if (t.lane == "cold") return tr("cool");
+    if (t.lane == "look") return tr("look");
+    if (t.step == "join") return tr("join");
     const std::string word = firstWord(t.title);
-    return word == "put" ? "join" : word == "let" ? "release" : word;
+    // "let" alone says nothing
+    return word == firstWord(tr("Let the air out and peel ")) ? tr("release") : word;
 }
 
 /// Of what a kitchen's step is about, the words behind its verb: "dark couverture".

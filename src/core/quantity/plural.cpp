@@ -23,7 +23,7 @@ bool isLetter(char c) { return std::isalpha(static_cast<unsigned char>(c)) != 0;
 /// Dutch: -s after a syllable that is not stressed, else -en, with what that does to the vowel before it.
 std::string pluralDutch(const std::string& name) {
     size_t joint = name.size();
-    for (const char* j : {" op ", " van ", " met ", " over ", " in ", " uit ", ","})
+    for (const char* j : {" op ", " van ", " met ", " over ", " in ", " uit ", " om ", " die ", ","})
         joint = std::min(joint, name.find(j));
     const std::string head = name.substr(0, joint), rest = name.substr(joint);
     const auto ends = [&](const char* with) { return lowered(head).ends_with(with); };

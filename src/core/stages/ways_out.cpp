@@ -30,8 +30,8 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
     {
         Piece p = piece;
         p.coats().push_back(p.coats().back());
-        static constexpr const char* kOrdinal[]{"",      "first", "second",  "third", "fourth",
-                                                "fifth", "sixth", "seventh", "eighth"};
+        static const char* const kOrdinal[]{"",          tr("first"), tr("second"),  tr("third"), tr("fourth"),
+                                            tr("fifth"), tr("sixth"), tr("seventh"), tr("eighth")};
         if (p.coats().size() <= 8) propose(say("A {} coat", kOrdinal[p.coats().size()]), p);
     }
     {

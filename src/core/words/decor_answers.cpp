@@ -180,7 +180,7 @@ private:
         if (step.way == Decor::Spray) input("sprayFilm", tr("one pass")), input("sprayLoss", tr("goes beside"));
         if (step.way == Decor::Stencil) input("stencilFilm", tr("film through the stencil"));
         if (step.way == Decor::Splatter) input("splatterFilm", tr("drops, spread out"));
-        if (step.way == Decor::Dust) input("dustMass", "powder");
+        if (step.way == Decor::Dust) input("dustMass", tr("powder"));
         if (step.way == Decor::Gild) input("gildMass", tr("one layer"));
         if (step.way == Decor::Paste) input("pasteDensity", tr("sugar paste"));
         if (step.way == Decor::Edge) input("edgeMass", tr("one layer of sugar"));

@@ -86,7 +86,7 @@ public:
         if (onto.empty())
             out.what = k == 0 ? fmt::format("{} {}", s.way == Way::Prop ? tr("Stand up") : tr("Begin with"), with)
                               : say("Stand {} in its place", with);
-        else out.what = say("Glue {} {} {}", with, on ? "on" : "to", list(onto));
+        else out.what = on ? say("Glue {} on {}", with, list(onto)) : say("Glue {} to {}", with, list(onto));
         out.beside = beside;
         if (beside) out.what += tr(", beside the rest");
         std::string how;

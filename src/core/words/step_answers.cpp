@@ -213,8 +213,8 @@ public:
                      tr("grams of one over the room it takes"),
                      {{tr("in one"), mass(kg), "", tr("your plan")},
                       {tr("room"), volume(room), "", tr("its figures")},
-                      constant("lightest", lib_.kitchen.at("coreLightest")),
-                      constant("heaviest", lib_.kitchen.at("coreHeaviest"))},
+                      constant(tr("lightest"), lib_.kitchen.at("coreLightest")),
+                      constant(tr("heaviest"), lib_.kitchen.at("coreHeaviest"))},
                      perCubic(density),
                      tr("Says only whether grams and size can belong together."),
                      tr("Making")};
@@ -257,7 +257,7 @@ public:
                 }
                 a.working.inputs = {{tr("chocolate"), mass(known_.made->mass), "", tr("computed")},
                                     constant(tr("a full drink, kg a litre from"), lib_.kitchen.at("drinkWeak")),
-                                    constant("to", lib_.kitchen.at("drinkStrong"))};
+                                    constant(tr("to"), lib_.kitchen.at("drinkStrong"))};
             } else if (s->how == ServeStep::How::Sauce && s->amount.value > 0) {
                 a.id = "sauce";
                 const double all = s->amount.value * piece_.count;

@@ -22,20 +22,22 @@ struct Act {
 };
 // what each button says of the part, as a person could write it
 constexpr Act kActs[] = {
-    {Qt::Key_T, QT_TRANSLATE_NOOP("HandBar", "Turn"), "turned 15°",
-     QT_TRANSLATE_NOOP("HandBar", "15° to the left (T)")},
-    {-Qt::Key_T, QT_TRANSLATE_NOOP("HandBar", "Turn back"), "turned -15°",
-     QT_TRANSLATE_NOOP("HandBar", "15° to the right (Shift T)")},
-    {Qt::Key_S, QT_TRANSLATE_NOOP("HandBar", "Stand up"), "standing",
-     QT_TRANSLATE_NOOP("HandBar", "A flat part on its edge, or lying again (S)")},
-    {Qt::Key_U, QT_TRANSLATE_NOOP("HandBar", "Upside down"), "upside down",
-     QT_TRANSLATE_NOOP("HandBar", "Turned over (U)")},
-    {Qt::Key_L, QT_TRANSLATE_NOOP("HandBar", "Let down"), "", QT_TRANSLATE_NOOP("HandBar", "Until it rests (L)")},
-    {Qt::Key_C, QT_TRANSLATE_NOOP("HandBar", "Copy"), "", QT_TRANSLATE_NOOP("HandBar", "Once more, beside it (C)")},
-    {Qt::Key_M, QT_TRANSLATE_NOOP("HandBar", "Mirror"), "mirror left to right",
-     QT_TRANSLATE_NOOP("HandBar", "Its mirror image on the other side (M)")},
-    {Qt::Key_Delete, QT_TRANSLATE_NOOP("HandBar", "Take out"), "",
-     QT_TRANSLATE_NOOP("HandBar", "The part and its joints (Delete)")},
+    {Qt::Key_T, QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Turn"), "turned 15°",
+     QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "15° to the left (T)")},
+    {-Qt::Key_T, QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Turn back"), "turned -15°",
+     QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "15° to the right (Shift T)")},
+    {Qt::Key_S, QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Stand up"), "standing",
+     QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "A flat part on its edge, or lying again (S)")},
+    {Qt::Key_U, QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Upside down"), "upside down",
+     QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Turned over (U)")},
+    {Qt::Key_L, QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Let down"), "",
+     QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Until it rests (L)")},
+    {Qt::Key_C, QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Copy"), "",
+     QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Once more, beside it (C)")},
+    {Qt::Key_M, QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Mirror"), "mirror left to right",
+     QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Its mirror image on the other side (M)")},
+    {Qt::Key_Delete, QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "Take out"), "",
+     QT_TRANSLATE_NOOP("uovo::desktop::HandBar", "The part and its joints (Delete)")},
 };
 
 }  // namespace

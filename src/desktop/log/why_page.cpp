@@ -166,9 +166,9 @@ void WhyPage::askGiven() {
         auto* row = new QHBoxLayout(one);
         row->setContentsMargins(0, 0, 0, 0);
         row->setSpacing(6);
-        row->addWidget(lineWord(tr(g.words)), 0, Qt::AlignTop);
+        row->addWidget(lineWord(QString::fromUtf8(g.words)), 0, Qt::AlignTop);
         const char* unit = g.dimension == Dimension::Duration ? "min" : g.dimension == Dimension::Length ? "mm" : "";
-        auto* f = new FigureField(tr(g.words), QStringLiteral("given/") + QLatin1String(g.id),
+        auto* f = new FigureField(QString::fromUtf8(g.words), QStringLiteral("given/") + QLatin1String(g.id),
                                   session_.typing(g.dimension, unit, plan_.piece(piece_)));
         f->edit()->setPlaceholderText(tr("as planned"));
         f->setRule(canBe(g.dimension));

@@ -12,6 +12,41 @@
 #include "report/text.h"
 
 namespace uovo::desktop {
+namespace {
+
+/// A way out: what it is, on as many lines as the column's width asks for, and what it gains.
+class WayButton : public QPushButton {
+public:
+    WayButton(QString title, QString gains) : title_(std::move(title)), gains_(std::move(gains)) {
+        setText(gains_.isEmpty() ? title_ : title_ + QLatin1Char('\n') + gains_);
+        setAccessibleName(text());
+    }
+    QSize sizeHint() const override { return {kNarrow, QPushButton::sizeHint().height()}; }
+    QSize minimumSizeHint() const override { return sizeHint(); }
+
+protected:
+    void resizeEvent(QResizeEvent* e) override {
+        QPushButton::resizeEvent(e);
+        QString lines, line;
+        for (const QString& word : title_.split(QLatin1Char(' '))) {
+            const QString longer = line.isEmpty() ? word : line + QLatin1Char(' ') + word;
+            if (!line.isEmpty() && fontMetrics().horizontalAdvance(longer) > width() - kEdges) {
+                lines += line + QLatin1Char('\n');
+                line = word;
+            } else {
+                line = longer;
+            }
+        }
+        setText(lines + line + (gains_.isEmpty() ? QString() : QLatin1Char('\n') + gains_));
+    }
+
+private:
+    static constexpr int kNarrow = 120, kEdges = 34;  // px
+    QString title_, gains_;
+};
+
+}  // namespace
+
 AnswersColumn::AnswersColumn(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("answers"));
     setAccessibleName(tr("Answers"));
@@ -30,7 +65,7 @@ void AnswersColumn::strengthWays(const Answer& a) {
     const auto mine = piece ? session_.pieceAnswers(piece->id) : nullptr;
     if (!mine || !mine->strength || (a.tone != Tone::Weak && a.tone != Tone::Impossible)) return;
     for (const auto& way : mine->strength->helpfulWays()) {
-        auto* b = new QPushButton(qstring(way.title) + QStringLiteral("\n→ ") + marginInWords(way.margin));
+        auto* b = new WayButton(qstring(way.title), QStringLiteral("→ ") + marginInWords(way.margin));
         b->setObjectName(QStringLiteral("holdWay"));
         const bool does = taken(*piece, session_.library(), way.does).has_value();
         b->setEnabled(does);
@@ -67,8 +102,8 @@ void AnswersColumn::add(const Answer& a, bool former) {
         if (std::abs(way.seconds) >= 30)
             gains << (way.seconds > 0 ? QStringLiteral("+") : QString()) +
                          qstring(format(way.seconds, Dimension::Duration, session_.units()));
-        auto* b = new QPushButton(qstring(way.title) + (gains.isEmpty() ? QString() : QStringLiteral("\n")) +
-                                  gains.join(QStringLiteral(" · ")) + (way.enough ? QString() : tr("  not enough")));
+        auto* b = new WayButton(qstring(way.title),
+                                gains.join(QStringLiteral(" · ")) + (way.enough ? QString() : tr("  not enough")));
         b->setObjectName(QStringLiteral("way"));
         b->setEnabled(!looking);
         b->setAccessibleDescription(tr("Applies this change; it can be undone."));

@@ -6,6 +6,7 @@
 
 #include "core/cutting/narrow.h"
 #include "core/form/outline_box.h"
+#include "core/quantity/catalogue.h"
 #include "report/fonts.h"
 
 namespace uovo::desktop {
@@ -18,10 +19,10 @@ constexpr int kMost = 40;                        // letters
 }  // namespace
 
 tl::expected<std::vector<form::Loop>, Problem> letters(const QString& text, double capital, bool bar) {
-    const auto refuse = [](const char* words) { return tl::unexpected(Problem{words, "letters"}); };
-    if (text.trimmed().isEmpty()) return refuse("Write a letter or a word.");
-    if (text.size() > kMost) return refuse("A word of at most 40 letters.");
-    if (!(capital >= 5e-3 && capital <= 0.4)) return refuse("Letters are 5 to 400 mm high.");
+    const auto refuse = [](std::string words) { return tl::unexpected(Problem{std::move(words), "letters"}); };
+    if (text.trimmed().isEmpty()) return refuse(say("Write a letter or a word."));
+    if (text.size() > kMost) return refuse(say("A word of at most 40 letters."));
+    if (!(capital >= 5e-3 && capital <= 0.4)) return refuse(say("Letters are 5 to 400 mm high."));
     const QFont font = report::font(kSet, QFont::Bold);
     QPainterPath path;
     path.addText(0, 0, font, text.trimmed());
@@ -40,7 +41,7 @@ tl::expected<std::vector<form::Loop>, Problem> letters(const QString& text, doub
             loop.pop_back();
         if (loop.size() >= 3) loops.push_back(std::move(loop));
     }
-    if (loops.empty()) return refuse("There is nothing to see of these letters.");
+    if (loops.empty()) return refuse(say("There is nothing to see of these letters."));
     // letters of a font run clockwise outside; all are turned so that outlines are counter-clockwise
     double area = 0;
     for (const auto& l : loops) area += form::signedArea(l);
@@ -54,8 +55,8 @@ tl::expected<std::vector<form::Loop>, Problem> letters(const QString& text, doub
     auto joined = cutting::united(loops);
     const auto outlines = std::ranges::count_if(joined, [](const form::Loop& l) { return form::signedArea(l) > 0; });
     if (outlines != 1)
-        return refuse(bar ? "A part of these letters, a dot or an accent, does not reach the bar: leave it out."
-                          : "These letters do not hold together: join them by a bar, or cut them one by one.");
+        return refuse(bar ? say("A part of these letters, a dot or an accent, does not reach the bar: leave it out.")
+                          : say("These letters do not hold together: join them by a bar, or cut them one by one."));
     const auto middle = form::boxOf(joined.front()).middle();
     for (auto& l : joined)
         for (auto& p : l) p = {p[0] - middle[0], p[1] - middle[1]};

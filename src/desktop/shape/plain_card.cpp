@@ -257,9 +257,9 @@ void PlainCard::insertKind() {
             change<InsertStep>(tr("Change what stands in it"), [&](InsertStep& s) {
                 s.what = i < 3 ? static_cast<What>(i) : What::Piece;
                 s.piece = others[static_cast<size_t>(i)];
-                if (i == 0) s.name = "Stick", s.mass = Measure(0.001);
-                if (i == 1) s.name = "Biscuit", s.mass = Measure(0.008);
-                if (i == 2) s.name = "Something";
+                if (i == 0) s.name = tr("Stick").toStdString(), s.mass = Measure(0.001);
+                if (i == 1) s.name = tr("Biscuit").toStdString(), s.mass = Measure(0.008);
+                if (i == 2) s.name = tr("Something").toStdString();
             });
         });
     box_->addWidget(what);

@@ -103,10 +103,10 @@ void StepCards::add(const Step& step) {
             if (auto* top = std::get_if<TopStep>(&now)) {
                 if (plan.toppings.empty())
                     plan.toppings.push_back({.id = "crumbs",
-                                             .name = "Biscuit crumbs",
+                                             .name = tr("Biscuit crumbs").toStdString(),
                                              .grain = Measure(0.002),
                                              .density = 500,
-                                             .allergens = "wheat",
+                                             .allergens = tr("wheat").toStdString(),
                                              .extra = {}});
                 top->topping = plan.toppings.front().id;
             }

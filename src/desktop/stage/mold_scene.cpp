@@ -1,14 +1,11 @@
 #include "desktop/stage/mold_scene.h"
 
-#include <QCoreApplication>
-
 #include "core/form/split.h"
 #include "desktop/theme/theme.h"
+#include "report/text.h"
 
 namespace uovo::desktop {
 namespace {
-
-QString words(const char* text) { return QCoreApplication::translate("moldScene", text); }
 
 /// A thin frame round where two parts of the mold meet.
 form::Mesh frame(const mold::OwnMold& mold, const form::Mesh& surface) {
@@ -56,10 +53,10 @@ SolidScene moldScene(const mold::OwnMold& mold, const form::Mesh& surface) {
     };
     const bool two = mold.map.parts == 2;
     const Sort sorts[]{
-        {Comes::Along, QColor(0xE2, 0xB8, 0x74), two ? words("comes with the first part") : words("comes off")},
-        {Comes::Against, QColor(0x6F, 0xA9, 0xAD), words("comes with the other part")},
-        {Comes::Open, QColor(0xB9, 0xAA, 0x98), words("stands on the base")},
-        {Comes::Caught, QColor(0xF0, 0xCF, 0xC8), words("caught")}};
+        {Comes::Along, QColor(0xE2, 0xB8, 0x74), two ? qtr("comes with the first part") : qtr("comes off")},
+        {Comes::Against, QColor(0x6F, 0xA9, 0xAD), qtr("comes with the other part")},
+        {Comes::Open, QColor(0xB9, 0xAA, 0x98), qtr("stands on the base")},
+        {Comes::Caught, QColor(0xF0, 0xCF, 0xC8), qtr("caught")}};
     std::vector<SolidBody> bodies;
     SolidScene out;
     for (const auto& s : sorts) {
