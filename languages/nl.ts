@@ -3085,7 +3085,7 @@ punten: warm</translation>
     </message>
     <message>
         <source>fill, turn</source>
-        <translation>vul, draai</translation>
+        <translation>draai rond</translation>
     </message>
     <message>
         <source>dip</source>
@@ -3093,7 +3093,7 @@ punten: warm</translation>
     </message>
     <message>
         <source>fill, pour</source>
-        <translation>vul, giet uit</translation>
+        <translation>giet uit</translation>
     </message>
     <message>
         <source>brush</source>
