@@ -22,7 +22,7 @@ for catalogue in languages/*.po; do
     name=$(basename "$catalogue" .po)
     msgmerge --quiet --no-fuzzy-matching --no-wrap --sort-by-file "$catalogue" "$work/all.pot" -o "$work/$name.po"
     msgattrib --no-obsolete --no-wrap "$work/$name.po" -o "$work/now.po"
-    # what moved in the source is no change of the catalogue
+    sed -i '/^"POT-Creation-Date/d' "$work/now.po" # what did not change says so
     cp "languages/$name.ts" "$work/$name.ts"
     said=$(/usr/lib/qt6/bin/lupdate -no-obsolete -locations none -I src src/desktop -ts "$work/$name.ts" 2>&1)
     if grep -E 'lacks Q_OBJECT|cannot be called|Unterminated' <<<"$said" >&2; then

@@ -2,8 +2,10 @@
 // it.
 #include <catch2/catch.hpp>
 #include <fstream>
+#include <iterator>
 #include <map>
 #include <regex>
+#include <set>
 #include <sstream>
 
 #include "core/quantity/carried.h"
@@ -73,6 +75,50 @@ TEST_CASE("every text of the Dutch catalogue is there, takes the figures of the 
             CHECK(edges(told) == edges(e.english));
         }
     }
+}
+
+TEST_CASE("every text of the window is told in Dutch, with the figures and the edges of the English one") {
+    std::ifstream in(UOVO_SOURCE "/languages/nl.ts");
+    REQUIRE(in);
+    const std::string all{std::istreambuf_iterator<char>(in), {}};
+    const auto between = [](const std::string& text, const std::string& open, const std::string& close, size_t& at) {
+        const size_t from = text.find(open, at);
+        if (from == std::string::npos) return at = from, std::string();
+        const size_t to = text.find(close, from);
+        at = to + close.size();
+        return text.substr(from + open.size(), to - from - open.size());
+    };
+    const auto places = [](const std::string& text) {  // "%1" may stand twice, and in another order
+        static const std::regex place("%[0-9n]");
+        std::multiset<std::string> out;
+        for (std::sregex_iterator i(text.begin(), text.end(), place), end; i != end; ++i) out.insert(i->str());
+        return out;
+    };
+    size_t many = 0;
+    for (size_t at = 0; at < all.size();) {
+        const std::string message = between(all, "<message", "</message>", at);
+        if (at == std::string::npos) break;
+        ++many;
+        size_t here = 0;
+        const std::string english = between(message, "<source>", "</source>", here);
+        INFO(english);
+        std::vector<std::string> told;
+        if (message.find("<numerusform>") == std::string::npos) {
+            told.push_back(between(message, "<translation>", "</translation>", here));
+        } else {
+            for (size_t k = here; k < message.size();)
+                if (std::string form = between(message, "<numerusform>", "</numerusform>", k); k != std::string::npos)
+                    told.push_back(form);
+            CHECK(told.size() == 2);
+        }
+        for (const auto& text : told) {
+            INFO(text);
+            CHECK_FALSE(text.empty());
+            CHECK(places(text) == places(english));
+            CHECK(edges(text) == edges(english));
+        }
+    }
+    CHECK(many > 1800);
 }
 
 TEST_CASE("a sentence is told by the catalogue, in the form for its number; what it does not know is English") {

@@ -5,6 +5,7 @@
 #include <cstdio>
 
 #include "cli/commands.h"
+#include "cli/speak.h"
 #include "io/data.h"
 #include "report/bench_card.h"
 #include "report/fonts.h"
@@ -17,10 +18,11 @@ int card(const std::vector<std::string>& args, int argc, char** argv) {
         std::fputs("uovo-cli: uovo-cli card FILE -o CARD.pdf\n", stderr);
         return 2;
     }
-    const auto plan = planFrom(args);
-    if (!plan) return 1;
     qputenv("QT_QPA_PLATFORM", "offscreen");
     QGuiApplication app(argc, argv);
+    if (!speakAs(args)) return 2;
+    const auto plan = planFrom(args);
+    if (!plan) return 1;
     report::loadFonts();
     Cache cache;
     const auto all = answer(*plan, io::library(), cache);

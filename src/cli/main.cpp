@@ -19,7 +19,7 @@ constexpr const char* kHelp =
     "uovo-cli: the answers of Uovo without a window\n\n"
     "  uovo-cli answers FILE [--no-day]   every answer as JSON (docs/format.md)\n"
     "  uovo-cli check FILE                what is wrong with a plan, a line each; exit 1 when something is\n"
-    "  uovo-cli card FILE -o CARD.pdf     the bench card\n"
+    "  uovo-cli card FILE -o CARD.pdf     the bench card; --language nl\n"
     "  uovo-cli templates FILE -o T.pdf   what is cut from sheets, at true scale; --svg SHEET, --mirrored, --spare\n"
     "  uovo-cli verify [DIR]              runs verification/ and prints case, source, reference, ours, error\n"
     "  uovo-cli coat CASE.json            the wall of one shape, coat by coat, as JSON (docs/format.md, coat cases)\n"

@@ -4,6 +4,7 @@
 
 #include "cli/card.h"
 #include "cli/commands.h"
+#include "cli/speak.h"
 #include "core/answers/answers.h"
 #include "io/data.h"
 #include "io/plan_file.h"
@@ -24,10 +25,11 @@ int templates(const std::vector<std::string>& args, int argc, char** argv) {
                    stderr);
         return 2;
     }
-    const auto plan = planFrom(args);
-    if (!plan) return 1;
     qputenv("QT_QPA_PLATFORM", "offscreen");
     QGuiApplication app(argc, argv);
+    if (!speakAs(args)) return 2;
+    const auto plan = planFrom(args);
+    if (!plan) return 1;
     report::loadFonts();
     Cache cache;
     AnswerOptions options;

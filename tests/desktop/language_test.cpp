@@ -132,6 +132,24 @@ TEST_CASE("a wish in Dutch is planned, made and kept; what it is stays the same 
     CHECK(lidded.lidded);
     CHECK(lidded.filling == "mousse");
     CHECK(wanted("een bal om stuk te slaan, met snoep erin", kNow, lib).breaks);
+    // what a cook types in the gallery, and what it leads with
+    for (const auto& [typed, leads] :
+         std::initializer_list<std::pair<const char*, const char*>>{{"mandje", "basket"},
+                                                                    {"huis", "house"},
+                                                                    {"kegel", "wrap-cone"},
+                                                                    {"lepels", "spoon"},
+                                                                    {"paasei", "egg"},
+                                                                    {"ijs", "balloon"},
+                                                                    {"aardbeien", "dipped"},
+                                                                    {"toren", "tower"}}) {
+        const auto hits = form::search(typed);
+        INFO(typed);
+        REQUIRE_FALSE(hits.empty());
+        CHECK(hits.front().family->id == leads);
+    }
+    const auto horse = form::search("een paard");
+    REQUIRE_FALSE(horse.empty());
+    CHECK(horse.front().thing == "paard");
 
     Program p;
     p.session.document().setPlan(firstPlan(wish, wish.shapes.front(), kNow, p.session.plan(), lib), {});

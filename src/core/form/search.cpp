@@ -2,7 +2,9 @@
 
 #include <algorithm>
 #include <set>
+#include <sstream>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/vocabulary.h"
 #include "core/quantity/words.h"
 
@@ -46,7 +48,7 @@ std::string singular(std::string w) {
 }
 
 std::vector<std::string> wordsOf(const std::string& text) {
-    std::string plain = inEnglish(text);
+    std::string plain = text;
     for (const auto& [from, to] : kPlain) {
         const std::string letter = from;
         for (size_t at = plain.find(letter); at != std::string::npos; at = plain.find(letter, at))
@@ -321,6 +323,20 @@ std::string nearest(const std::string& word) {
 
 }  // namespace
 
+namespace {
+
+/// The word of a sentence that stands for an English one; that one where none does.
+std::string asTyped(const std::string& english, const std::string& typed) {
+    std::istringstream in(isTranslated() ? typed : "");
+    for (std::string word; in >> word;) {
+        const auto meant = contentWords(inEnglish(word));
+        if (std::ranges::find(meant, english) != meant.end()) return lowered(word);
+    }
+    return english;
+}
+
+}  // namespace
+
 std::vector<std::string> contentWords(const std::string& sentence) {
     std::vector<std::string> out;
     for (auto& w : wordsOf(sentence))
@@ -328,8 +344,9 @@ std::vector<std::string> contentWords(const std::string& sentence) {
     return out;
 }
 
-std::vector<Hit> search(const std::string& words) {
+std::vector<Hit> search(const std::string& typed) {
     std::vector<Hit> hits;
+    const std::string words = inEnglish(typed);
     const auto asked = contentWords(words);
     if (asked.empty()) {
         for (const auto& f : families()) hits.push_back({&f});
@@ -356,7 +373,7 @@ std::vector<Hit> search(const std::string& words) {
     std::vector<Hit> ways;
     for (const char* where : kWays) {
         Hit hit = leadTo(where);
-        hit.thing = things.front();
+        hit.thing = asTyped(things.front(), typed);
         ways.push_back(std::move(hit));
     }
     const bool named = std::ranges::any_of(things, [](const auto& t) { return noFamily().contains(t); });

@@ -1,5 +1,7 @@
 #include "core/quantity/plural.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cctype>
 
@@ -29,15 +31,15 @@ std::string pluralDutch(const std::string& name) {
     const auto ends = [&](const char* with) { return lowered(head).ends_with(with); };
     const auto vowel = [](char c) { return std::string("aeiou").find(c) != std::string::npos; };
     if (head.size() < 2) return name;
-    if (ends("ei")) return head + "eren" + rest;
+    if (ends("ei")) return fmt::format("{}eren{}", head, rest);
     size_t syllables = 0;
     for (size_t i = 0; i < head.size(); ++i) syllables += vowel(head[i]) && (i == 0 || !vowel(head[i - 1]));
     for (const char* one : {"el", "em", "en", "er", "erd", "aar", "ie"})
-        if (syllables > 1 && ends(one) && !ends("eel")) return head + "s" + rest;
-    if (ends("e")) return head + "s" + rest;
+        if (syllables > 1 && ends(one) && !ends("eel")) return fmt::format("{}s{}", head, rest);
+    if (ends("e")) return fmt::format("{}s{}", head, rest);
     const char last = head.back(), before = head[head.size() - 2];
-    if (vowel(last) || last == 'y') return head + "'s" + rest;
-    if (ends("schip")) return head.substr(0, head.size() - 2) + "epen" + rest;
+    if (vowel(last) || last == 'y') return fmt::format("{}'s{}", head, rest);
+    if (ends("schip")) return fmt::format("{}epen{}", head.substr(0, head.size() - 2), rest);
     std::string stem = head;
     const bool longVowel = head.size() > 2 && vowel(before) && vowel(head[head.size() - 3]);
     if (longVowel && before == head[head.size() - 3]) stem.erase(stem.size() - 2, 1);  // maan, manen
@@ -46,7 +48,7 @@ std::string pluralDutch(const std::string& name) {
         const bool hard = stem.size() > 1 && std::string("kptc").find(stem[stem.size() - 2]) != std::string::npos;
         if (!hard) stem.back() = stem.back() == 's' ? 'z' : 'v';  // huis, huizen; duif, duiven
     }
-    return stem + "en" + rest;
+    return fmt::format("{}en{}", stem, rest);
 }
 
 }  // namespace
@@ -68,14 +70,15 @@ std::string plural(const std::string& name) {
         std::string said = many;
         said[0] =
             head[at] == small[at] ? said[0] : static_cast<char>(std::toupper(static_cast<unsigned char>(said[0])));
-        return head.substr(0, at) + said + rest;
+        return fmt::format("{}{}{}", head.substr(0, at), said, rest);
     }
     const auto vowel = [](char c) { return std::string("aeiou").find(c) != std::string::npos; };
     if (small.ends_with('s')) return name;
-    if (small.ends_with('x') || small.ends_with("ch") || small.ends_with("sh")) return head + "es" + rest;
+    if (small.ends_with('x') || small.ends_with("ch") || small.ends_with("sh"))
+        return fmt::format("{}es{}", head, rest);
     if (small.size() > 1 && small.back() == 'y' && !vowel(small[small.size() - 2]))
-        return head.substr(0, head.size() - 1) + "ies" + rest;
-    return head + "s" + rest;
+        return fmt::format("{}ies{}", head.substr(0, head.size() - 1), rest);
+    return fmt::format("{}s{}", head, rest);
 }
 
 }  // namespace uovo

@@ -6,6 +6,7 @@
 #include <optional>
 #include <string_view>
 
+#include "core/quantity/catalogue.h"
 #include "core/quantity/decimal.h"
 
 namespace uovo {
@@ -71,7 +72,7 @@ std::string restated(const std::string& metric, UnitSystem system) {
         if (const auto first = within ? std::nullopt : takeNumber(rest)) {  // a number or two, "20 and 60", and a unit
             std::optional<double> second;
             std::string_view word;
-            for (const std::string_view between : {" and ", " to ", "–"})
+            for (const std::string_view between : {tr(" and "), tr(" to "), "–"})
                 if (std::string_view on = rest; take(on, between))
                     if ((second = takeNumber(on))) {
                         word = between;

@@ -83,6 +83,7 @@ std::vector<WayOut> waysOut(const Piece& piece, const Plan& plan, const material
     }
     std::vector<coat::CoatJob> jobs;
     const int cells = static_cast<int>(now.profile.size());
+    jobs.reserve(ways.size());
     for (const auto& w : ways) jobs.push_back(*coatJob(w.changed, plan, lib, cells));
     const auto results = coat::coatAll(jobs, stop, 1);  // the other core paints the answers already known
     std::vector<WayOut> out;
