@@ -68,10 +68,9 @@ void paintPiece(Page& page, QPainter& p, const Plan& plan, const material::Libra
                                                                    : qtr(", untempered"));
     const auto figure = [&](const char* key) { return spokenLength(piece.shape, key, u); };
     if (piece.overBalloon())
-        what += QStringLiteral(". Balloon %1 round, %2 long; dip %3 deep.")
-                    .arg(figure("girth"), figure("length"), figure("dip"));
+        what += qtr(". Balloon %1 round, %2 long; dip %3 deep.").arg(figure("girth"), figure("length"), figure("dip"));
     else
-        what += QStringLiteral(". Cup %1 at the base, %2 at the top; coat it %3 high.")
+        what += qtr(". Cup %1 at the base, %2 at the top; coat it %3 high.")
                     .arg(figure("baseDiameter"), figure("topDiameter"), figure("fillLine"));
     page.paragraph(kMargin, page.width(), what, 4.2);
     page.y += 1;
@@ -152,10 +151,10 @@ void paintPart(Page& page, QPainter& p, const Plan& plan, const material::Librar
     const form::Vec3 whole = s.box.size();
     fact(qstring(format(s.mass, Dimension::Mass, u)), qtr("in each"));
     if (s.wall) fact(qstring(format(s.wall->thinnest, Dimension::Length, u)), qtr("at the thinnest"));
-    fact(qstring(format(whole.z, Dimension::Length, u)), QStringLiteral("high"));
+    fact(qstring(format(whole.z, Dimension::Length, u)), qtr("high"));
     fact(QStringLiteral("%1 × %2").arg(qstring(format(whole.x, Dimension::Length, u)),
                                        qstring(format(whole.y, Dimension::Length, u))),
-         QStringLiteral("across"));
+         qtr("across"));
     page.y = std::max(page.y, top + kHigh) + 4;
     paintOutlines(page, p, s.assembly, u);
     const auto& items = s.assembly.items;

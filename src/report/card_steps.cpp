@@ -602,7 +602,7 @@ private:
         } else if (s.how == How::Drink) {
             head(qtr("Melt it in a mug"), each);
             say(qtr("Hot %1 over it, and stir until it has melted; %2 for all.")
-                    .arg(name.isEmpty() ? QStringLiteral("milk") : name,
+                    .arg(name.isEmpty() ? qtr("milk") : name,
                          qstring(format(s.amount.value * piece_.count, Dimension::Volume, u_))));
         } else if (s.how == How::Mallet) {
             head(qtr("Break it with a mallet"));

@@ -43,10 +43,10 @@ QString bevelWords(const form::Bevel& b, double thickness, UnitSystem units) {
     const auto add = [&](double degrees, const QString& side) {
         if (degrees != 0) sides << QStringLiteral("%1 %2°").arg(side).arg(std::abs(degrees), 0, 'f', 0);
     };
-    add(b.left, QStringLiteral("left"));
-    add(b.right, QStringLiteral("right"));
-    add(b.top, QStringLiteral("top"));
-    add(b.bottom, QStringLiteral("bottom"));
+    add(b.left, qtr("left"));
+    add(b.right, qtr("right"));
+    add(b.top, qtr("top"));
+    add(b.bottom, qtr("bottom"));
     return sides.isEmpty()
                ? QString()
                : qtr("bevel %1 over %2\nthis is the larger face")

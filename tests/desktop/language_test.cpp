@@ -4,6 +4,7 @@
 #include <QComboBox>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QProcess>
 #include <QRegularExpression>
 #include <QSettings>
 
@@ -11,7 +12,10 @@
 #include "core/quantity/vocabulary.h"
 #include "desktop/kit/painted_parts.h"
 #include "report/bench_card.h"
+#include "report/day_sheet.h"
 #include "report/language.h"
+#include "report/shopping_list.h"
+#include "report/template_pages.h"
 #include "scenes.h"
 #include "spoken.h"
 
@@ -90,6 +94,15 @@ QStringList told(const Answers& all) {
     return out;
 }
 
+/// The lines of a printed page, as poppler's pdftotext reads them.
+QStringList printed(const QString& pdf) {
+    QProcess reader;
+    reader.start(QStringLiteral("pdftotext"), {QStringLiteral("-layout"), pdf, QStringLiteral("-")});
+    REQUIRE(reader.waitForFinished(kPatience));
+    REQUIRE(reader.exitCode() == 0);
+    return QString::fromUtf8(reader.readAllStandardOutput()).split('\n', Qt::SkipEmptyParts);
+}
+
 }  // namespace
 
 TEST_CASE("nothing that is shown or heard stays in English: every place, sheet, answer, and the card", "[.][marked]") {
@@ -103,6 +116,19 @@ TEST_CASE("nothing that is shown or heard stays in English: every place, sheet, 
     };
     look("answers", told(*p.session.answers()));
     look("card", report::benchCardText(p.session.plan(), *p.session.answers()).split('\n'));
+    const auto pdf = [&](const char* name) { return p.folder.filePath(QString::fromLatin1(name)); };
+    const auto& lib = p.session.library();
+    REQUIRE(report::writeBenchCard(pdf("card.pdf"), p.session.plan(), lib, *p.session.answers()));
+    REQUIRE(report::writeShoppingList(pdf("list.pdf"), p.session.plan(),
+                                      shopping(p.session.plan(), lib, *p.session.answers(), "2026-08-04")));
+    REQUIRE(report::writeTemplates(pdf("templates.pdf"), sheetPlan(p.session.plan(), lib, *p.session.answers(), {0}),
+                                   lib, {}));
+    REQUIRE(report::writeDaySheet(pdf("day.pdf"), p.session.plan(), lib, *p.session.answers(), {}));
+    for (const char* page : {"card.pdf", "list.pdf", "templates.pdf", "day.pdf"}) {
+        const auto lines = printed(pdf(page));
+        CHECK(lines.size() > 10);
+        look(page, lines);
+    }
     for (const auto* a : p.window.actions()) look("menu", {a->text()});
     for (const auto& scene : scenes()) {
         scene.open(p);

@@ -141,7 +141,7 @@ std::vector<MeltPlan> meltPlans(const Plan& plan, const material::Library& lib, 
                 m.together += pots[i].melt;
                 const auto* c = lib.find(pots[i].key.chocolate);
                 const std::string name =
-                    lowerFirst(c->base.empty() ? "as it is" : c->name.substr(0, c->name.find(" (")));
+                    lowerFirst(c->base.empty() ? std::string(tr("as it is")) : c->name.substr(0, c->name.find(" (")));
                 shares += (shares.empty() ? "" : ", ") + format(pots[i].melt, Dimension::Mass, plan.units) +
                           (c->base.empty() ? " " : tr(" for ")) + name;
             }
