@@ -13,8 +13,7 @@ build/uovo-cli words >"$work/data.pot"
 find src/desktop -name '*.cpp' -o -name '*.h' | LC_ALL=C sort | # what the window says by core's catalogue
     xgettext --from-code=UTF-8 --language=C++ --keyword --keyword=qtr --keyword=say --add-location=file --no-wrap \
         --join-existing --files-from=- -o "$work/source.pot"
-sed -i 's/charset=CHARSET/charset=UTF-8/' "$work/source.pot"
-sed -i '/^#, c-format$/d' "$work/source.pot"
+sed -i 's/charset=CHARSET/charset=UTF-8/; /^#, c-format$/d' "$work/source.pot"
 msgcat --use-first --no-wrap --sort-by-file "$work/source.pot" "$work/data.pot" -o "$work/all.pot"
 
 complete=true

@@ -1,6 +1,7 @@
 #include "report/language.h"
 
 #include <QCoreApplication>
+#include <QDir>
 #include <QLibraryInfo>
 #include <QTranslator>
 
@@ -39,15 +40,21 @@ QString wanted() {
 
 }  // namespace
 
-QStringList languages() { return {QLatin1String(kEnglish), QStringLiteral("nl")}; }
+QStringList languages() {
+    initLanguages();
+    QStringList out{QLatin1String(kEnglish)};
+    for (const QString& file : QDir(QStringLiteral(":/languages")).entryList())
+        if (const QString code = file.section(QLatin1Char('.'), 0, 0); code != out.front()) out << code;
+    return out;
+}
 
 QString nameOf(const QString& language) {
-    return language == QLatin1String("nl") ? QStringLiteral("Nederlands") : QStringLiteral("English");
+    const QLocale its(language);  // of English it would name a country's
+    return its.language() == QLocale::English ? QLocale::languageToString(QLocale::English) : its.nativeLanguageName();
 }
 
 void speak(const QString& language) {
     const QString code = languages().contains(language) ? language : wanted();
-    initLanguages();
     if (!texts().load(QStringLiteral(":/languages/%1.qm").arg(code))) return;
     QCoreApplication::installTranslator(&texts());
     if (code == QLatin1String(kEnglish)) return;  // of which there are only plurals

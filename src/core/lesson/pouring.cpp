@@ -98,7 +98,7 @@ protected:
                    : X < kTooLate ? tr("The rim has turned matt at its edge and gives to a finger.")
                                   : tr("The rim is hard.");
         }
-        return fmt::format(fmt::runtime(tr(setup().words)), degrees(setup().mold)) +
+        return sayLater(setup().words, degrees(setup().mold)) +
                tr(" Filled and tapped; the wall grows from the mold inwards.");
     }
     std::string remember() const override {

@@ -105,8 +105,7 @@ protected:
     }
     std::string scene() const override {
         const double share = off();
-        return fmt::format(fmt::runtime(tr(kTries[number_].words)),
-                           format(kTries[number_].wall, Dimension::Length, units_)) +
+        return sayLater(kTries[number_].words, format(kTries[number_].wall, Dimension::Length, units_)) +
                (share < 0.02      ? tr(" Through the mold it looks dark and wet.")
                 : share < 0.5     ? tr(" The first places look frosted.")
                 : share < kEnough ? tr(" Most of it looks frosted; dark places still hold on.")

@@ -175,10 +175,10 @@ Prompt Coach::think(double seconds) {
     if (now_.tone == Prompt::Tone::Ready && !(used_ && seconds - advised_ >= kUse)) return now_;
     if (used_) advised_ = seconds;
     const double use = heat::batchWindow(coating_, physics_, mass_, 0, std::min(bowl, coating_.loses - 0.3), room_);
+    const std::string now = degrees(std::round(10 * bowl) / 10), lasts = time(60 * std::round(use / 60));
     return {
         Prompt::Tone::Ready,
-        fmt::format(fmt::runtime(used_ ? tr("{}: as it should be, about {} of use") : tr("Ready: {}, about {} of use")),
-                    degrees(std::round(10 * bowl) / 10), time(60 * std::round(use / 60))),
+        used_ ? say("{}: as it should be, about {} of use", now, lasts) : say("Ready: {}, about {} of use", now, lasts),
         step_};
 }
 

@@ -14,26 +14,9 @@ namespace {
 constexpr char kBegin = '\x02', kParts = '\x1f', kEnd = '\x03';  // no sentence has them
 constexpr size_t kDeepest = 8;                                   // sentences within sentences
 
-/// The text itself with its figures' places kept as they stand, and each figure behind it: filled in by say().
-std::string carried(const char* english, int many) {
-    const std::string text = english;
-    std::string key, figures;
-    for (size_t i = 0; i < text.size(); ++i) {
-        const size_t close = text[i] == '{' ? text.find('}', i) : std::string::npos;
-        if (close == std::string::npos) {
-            key += text[i];
-            continue;
-        }
-        const std::string figure = text.substr(i, close + 1 - i);
-        key += "{" + figure + "}";
-        figures += kParts + figure;
-        i = close;
-    }
-    return kBegin + std::to_string(many) + kParts + key + figures + kEnd;
-}
-
-/// "{:.0f}" → "{}": the figure is words by now.
-std::string plain(const std::string& text) {
+/// A text with each of its figures, "{:.0f}", as `become` has it.
+template <class Become>
+std::string withFigures(const std::string& text, const Become& become) {
     std::string out;
     for (size_t i = 0; i < text.size(); ++i) {
         const size_t close = text[i] == '{' ? text.find('}', i) : std::string::npos;
@@ -41,11 +24,26 @@ std::string plain(const std::string& text) {
             out += text[i];
             continue;
         }
-        const std::string figure = text.substr(i, close - i);
-        out += figure.substr(0, figure.find(':')) + "}";
+        out += become(text.substr(i, close + 1 - i));
         i = close;
     }
     return out;
+}
+
+/// The text itself with its figures' places kept as they stand, and each figure behind it: filled in by say().
+std::string carried(const char* english, int many) {
+    std::string figures;
+    const std::string key = withFigures(english, [&](const std::string& figure) {
+        figures += kParts + figure;
+        return "{" + figure + "}";
+    });
+    return kBegin + std::to_string(many) + kParts + key + figures + kEnd;
+}
+
+/// "{:.0f}" → "{}": the figure is words by now.
+std::string plain(const std::string& text) {
+    return withFigures(text,
+                       [](const std::string& figure) { return figure.substr(0, figure.find_first_of(":}")) + "}"; });
 }
 
 /// From behind its begin to behind its end.

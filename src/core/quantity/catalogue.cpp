@@ -45,6 +45,14 @@ const char* tr(const char* english) {
     return current() == nullptr || *english == '\0' ? english : found(english, -1, english);
 }
 
+std::string filled(const char* told, fmt::string_view english, fmt::format_args figures) {
+    if (isTranslated()) try {
+            return fmt::vformat(told, figures);
+        } catch (const fmt::format_error&) {  // English it is
+        }
+    return fmt::vformat(english, figures);
+}
+
 const char* trMany(const char* one, const char* more, int many) {
     const char* english = many == 1 ? one : more;
     return current() == nullptr ? english : found(one, many, english);

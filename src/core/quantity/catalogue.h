@@ -28,18 +28,21 @@ constexpr const char* trLater(const char* english) { return english; }
 /// The text for so many: "{} coat", "{} coats".
 const char* trMany(const char* one, const char* more, int many);
 
+/// A text with its figures put in. One that does not fit them, as a catalogue may have it, is said in English.
+std::string filled(const char* told, fmt::string_view english, fmt::format_args figures);
+
 /// A sentence with figures in it: the English one is checked against its figures by the compiler, another language's by
-/// the check of the catalogue. One that does not fit its figures all the same is said in English.
+/// the check of the catalogue.
 template <class... A>
 std::string say(fmt::format_string<A...> english, A&&... figures) {
     const fmt::string_view text = english;
-    const std::string key(text.data(), text.size());
-    const char* told = tr(key.c_str());
-    if (isTranslated()) try {
-            return fmt::vformat(told, fmt::make_format_args(figures...));
-        } catch (const fmt::format_error&) {  // English it is
-        }
-    return fmt::vformat(text, fmt::make_format_args(figures...));
+    return filled(tr(std::string(text.data(), text.size()).c_str()), text, fmt::make_format_args(figures...));
+}
+
+/// The same of a constant table: its text was marked with trLater().
+template <class... A>
+std::string sayLater(const char* english, A&&... figures) {
+    return filled(tr(english), english, fmt::make_format_args(figures...));
 }
 
 /// A sentence about so many: sayMany("{} coat", "{} coats", n) with the number as its first figure.
@@ -47,7 +50,8 @@ template <class... A>
 std::string sayMany(fmt::format_string<int&, A...> one, fmt::format_string<int&, A...> more, int many, A&&... figures) {
     const fmt::string_view a = one, b = more;
     const std::string first(a.data(), a.size()), other(b.data(), b.size());
-    return fmt::vformat(trMany(first.c_str(), other.c_str(), many), fmt::make_format_args(many, figures...));
+    return filled(trMany(first.c_str(), other.c_str(), many), many == 1 ? a : b,
+                  fmt::make_format_args(many, figures...));
 }
 
 }  // namespace uovo

@@ -171,8 +171,8 @@ std::optional<double> digits(Reader& r, bool decimals) {
             if (pointed && !again && !other) {
                 part = std::string(r.text.substr(r.at + gap, n));
                 if (mark == (r.comma ? "." : ",") && n == 3 && groups == 0 && first <= 3 && whole != "0")
-                    r.wrong = "“" + whole + std::string(mark) + part + "” could be " + whole + (r.comma ? "," : ".") +
-                              part + " or " + whole + part + tr(": write it one of these ways.");
+                    r.wrong = say("“{}{}{}” could be {}{}{} or {}{}: write it one of these ways.", whole, mark, part,
+                                  whole, r.comma ? "," : ".", part, whole, part);
                 r.at = after;
                 break;
             }
@@ -383,12 +383,12 @@ std::string unknownUnit(const std::string& unit, Dimension dimension) {
 }  // namespace
 
 tl::expected<Measure, TypingProblem> parseMeasure(std::string_view said, const TypingContext& context) {
-    const std::string english = inEnglish(std::string(said));
-    const std::string_view text = english;
     auto fail = [](std::string sentence, int position) {
         return tl::unexpected(TypingProblem{std::move(sentence), position});
     };
-    if (text.size() > 200) return fail(tr("That is too long to be a quantity."), 0);
+    if (said.size() > 200) return fail(tr("That is too long to be a quantity."), 0);
+    const std::string english = inEnglish(std::string(said));
+    const std::string_view text = english;
     if (trimmed(text).empty()) return fail(say("Type {}.", dimensionName(context.dimension)), 0);
     if (auto look = lookedUp(text, context)) {
         look->typed = trimmed(said);

@@ -24,13 +24,17 @@ inline std::string unnumbered(const std::string& name) {
     return name.substr(0, name.find_last_not_of(" 0123456789") + 1);
 }
 
-/// "clearShelf" → "clear shelf"
+/// A key of data/ in words: "clearShelf" → "clear shelf", "yield40" → "yield at 40 °C"
 inline std::string spaced(const std::string& key) {
     std::string out;
-    for (const char c : key)
-        if (c >= 'A' && c <= 'Z') out += {' ', static_cast<char>(c - 'A' + 'a')};
-        else out += c;
-    return out;
+    for (const char c : key) {
+        if (std::isupper(static_cast<unsigned char>(c))) out += ' ';
+        if (std::isdigit(static_cast<unsigned char>(c)) && !out.empty() &&
+            std::isalpha(static_cast<unsigned char>(out.back())))
+            out += " at ";
+        out += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+    }
+    return out.ends_with("40") ? out + " °C" : out;
 }
 
 /// "the lid" → "The lid"

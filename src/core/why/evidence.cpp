@@ -395,10 +395,10 @@ public:
 
     // Of the day.
     Result slowSetting() const {
-        return slower(s_.log.set, s_.log.setSd, tr("Setting takes {} of the plan's time in your log."));
+        return slower(s_.log.set, s_.log.setSd, trLater("Setting takes {} of the plan's time in your log."));
     }
     Result slowHands() const {
-        return slower(s_.log.hands, s_.log.handsSd, tr("Your hands take {} of the book's minutes."));
+        return slower(s_.log.hands, s_.log.handsSd, trLater("Your hands take {} of the book's minutes."));
     }
     Result beganLate() const {
         if (!s_.given.contains("begun")) return {};
@@ -492,8 +492,7 @@ private:
     }
     Result slower(const std::optional<double>& by, const std::optional<double>& sd, const char* words) const {
         if (!by || !sd) return {};
-        return Found{normalBelow(*by / *sd),
-                     fmt::format(fmt::runtime(words), format(std::exp(*by), Dimension::Percent, units_))};
+        return Found{normalBelow(*by / *sd), sayLater(words, format(std::exp(*by), Dimension::Percent, units_))};
     }
     const Topped* topped() const { return known_.toppings.empty() ? nullptr : &known_.toppings.front(); }
     size_t potNumber() const {

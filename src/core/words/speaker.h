@@ -133,18 +133,7 @@ protected:
         trLater("static yield"),  trLater("viscosity energy"), trLater("yield energy"),       trLater("yield at 40 °C"),
         trLater("density solid"), trLater("latent heat"),      trLater("viscosity at 40 °C"), trLater("balloon back")};
     /// "viscosityEnergy" → "viscosity energy"
-    static std::string words(const std::string& camel) {
-        std::string out;
-        for (const char c : camel) {
-            if (std::isupper(static_cast<unsigned char>(c))) out += ' ';
-            if (std::isdigit(static_cast<unsigned char>(c)) && !out.empty() &&
-                std::isalpha(static_cast<unsigned char>(out.back())))
-                out += " at ";
-            out += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
-        }
-        if (out.ends_with("40")) out += " °C";
-        return tr(out);
-    }
+    static std::string words(const std::string& camel) { return tr(spaced(camel)); }
 
     const Piece& piece_;
     const Plan& plan_;
