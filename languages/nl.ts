@@ -168,6 +168,10 @@
         <source>Wipe the strokes off</source>
         <translation>De streken wissen</translation>
     </message>
+    <message>
+        <source>This coat is not there any more.</source>
+        <translation>Deze laag is er niet meer.</translation>
+    </message>
 </context>
 <context>
     <name>CoatWords</name>

@@ -41,6 +41,8 @@ int thumbnail(const QString& file, const QString& out, int side) {
     return !picture.isNull() && picture.save(out, "PNG") ? 0 : 1;
 }
 
+constexpr int kUnseen = 1000;  // ms after which a window that is not painted yet no longer keeps answers waiting
+
 }  // namespace
 
 int main(int argc, char** argv) {
@@ -89,7 +91,11 @@ int main(int argc, char** argv) {
     uovo::desktop::setDarkTheme(DesktopScheme::wanted(DesktopScheme::beganDark()), false);
     uovo::desktop::Session session(uovo::io::library(),
                                    QStandardPaths::writableLocation(QStandardPaths::AppDataLocation), nowMinutes);
+    session.answerer().setHeld(true);
+    const auto answer = [&session] { session.answerer().setHeld(false); };
+    QTimer::singleShot(kUnseen, &session, answer);
     uovo::desktop::MainWindow window(session);
+    QObject::connect(&window, &uovo::desktop::MainWindow::painted, &session, answer);
     uovo::desktop::setDarkTheme(uovo::desktop::theme().dark);
 
     const QStringList files = parser.positionalArguments();
@@ -109,8 +115,7 @@ int main(int argc, char** argv) {
     window.show();
     window.setGreets(true);
     if (parser.isSet(timed))
-        QTimer::singleShot(0, &app, [&] {
-            window.repaint();
+        QObject::connect(&window, &uovo::desktop::MainWindow::painted, &app, [&] {
             QFile stat(QStringLiteral("/proc/self/stat"));
             QFile up(QStringLiteral("/proc/uptime"));
             if (stat.open(QIODevice::ReadOnly) && up.open(QIODevice::ReadOnly)) {

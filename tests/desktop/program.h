@@ -40,6 +40,7 @@ struct Program {
         window.show();
         REQUIRE(QTest::qWaitForWindowExposed(&window));
         QApplication::setActiveWindow(&window);  // there is no window manager to do it
+        REQUIRE(QTest::qWaitFor([this] { return window.isWhole(); }, kPatience));
         answered();
     }
     ~Program() { session.document().setPlan(Plan{}, {}); }

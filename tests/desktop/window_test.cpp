@@ -3,6 +3,7 @@
 #include <QFile>
 #include <QMouseEvent>
 #include <QProcess>
+#include <QSignalSpy>
 #include <QTest>
 #include <catch2/catch.hpp>
 
@@ -435,6 +436,34 @@ TEST_CASE("figures in columns have one width") {
     const QFont f = report::font(20);
     CHECK(report::tabularWidth(f, "11:11") == Approx(report::tabularWidth(f, "20:48")));
     CHECK(report::tabularWidth(f, "11:11") > QFontMetricsF(f).horizontalAdvance("11:11"));
+}
+
+TEST_CASE("the first place is there at once, the others when the window has been seen or when they are asked for") {
+    QTemporaryDir folder;
+    Session session(
+        io::library(), folder.path(), [] { return kNow; }, demoKnown());
+    session.answerer().setHeld(true);
+    session.document().setPlan(io::demoPlan(kNow), {});
+    MainWindow window(session);
+    CHECK_FALSE(window.findChild<LogPlace*>());
+    CHECK_FALSE(window.findChild<BenchPlace*>());
+    window.goTo(MainWindow::Place::Log);
+    CHECK(window.findChild<LogPlace*>() == window.log());
+    CHECK_FALSE(window.findChild<BenchPlace*>());
+    CHECK_FALSE(window.isWhole());
+    QSignalSpy seen(&window, &MainWindow::painted);
+    window.show();
+    REQUIRE(QTest::qWaitFor([&] { return window.isWhole(); }, kPatience));
+    CHECK(seen.size() == 1);
+    CHECK(window.findChildren<LogPlace*>().size() == 1);  // none twice
+    CHECK(window.findChildren<BenchPlace*>().size() == 1);
+    CHECK(window.log()->isVisible());
+    // answers wait until they are asked for
+    QTest::qWait(200);
+    CHECK_FALSE(session.answers());
+    session.answerer().setHeld(false);
+    REQUIRE(QTest::qWaitFor([&] { return session.isComplete(); }, kPatience));
+    session.document().setPlan(Plan{}, {});
 }
 
 TEST_CASE("the program itself starts, paints and quits") {

@@ -66,14 +66,17 @@ DayPlace::DayPlace(Session& session, QWidget* parent)
     connect(steps_, &StepList::refused, this, [this](const QString& why) { emit said(why, true); });
     connect(wishes_, &WishBar::compareWanted, this, &DayPlace::compareWanted);
     connect(&session_, &Session::answersChanged, this, &DayPlace::refresh);
-    connect(&session_, &Session::planChanged, this, [this] {
-        setEnabled(!session_.plan().pieces.empty());
-        wait_.stop();
-        looker_.stop();
-        looked_ = nullptr;
-        letBe();
-        wishes_->refresh();
-    });
+    connect(&session_, &Session::planChanged, this, &DayPlace::startAnew);
+    startAnew();
+}
+
+void DayPlace::startAnew() {
+    setEnabled(!session_.plan().pieces.empty());
+    wait_.stop();
+    looker_.stop();
+    looked_ = nullptr;
+    letBe();
+    wishes_->refresh();
 }
 
 void DayPlace::layOut() {

@@ -51,6 +51,8 @@ private:
     void lookLonger();
     void offer(const schedule::Found& found);
     void letBe();
+    /// Nothing is known yet of the plan that is there now.
+    void startAnew();
     void move(int task, int minute);
     void keepFree(int from, int to);
 

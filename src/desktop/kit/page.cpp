@@ -32,7 +32,7 @@ FigureField* Page::figure(const Spot& spot, const TypingContext& typing, const M
     const std::string at = spot.path.empty() ? spot.place.toStdString() : spot.path;
     f->setMeasure(now, session_.units());
     f->setProblem(session_.problemAt(at));
-    connect(f, &FigureField::measureTyped, this, [this, f, at, typed = std::move(typed)](const Measure& m) {
+    connect(f, &FigureField::measureTyped, this, [this, f, at, typed = ours(std::move(typed))](const Measure& m) {
         f->refuse(session_.typed(at, [&] { typed(m); }));
         f->setProblem(session_.problemAt(at));
     });
@@ -48,7 +48,7 @@ FigureField* Page::count(const Spot& spot, int low, int high, int now, std::func
 }
 
 WordsField* Page::words(const Spot& spot, const QString& now, std::function<QString(const QString&)> said) {
-    auto* f = new WordsField(spot.name, spot.place, std::move(said));
+    auto* f = new WordsField(spot.name, spot.place, ours(std::move(said)));
     f->setMinimumWidth(kWords);
     f->setWords(now);
     f->setProblem(session_.problemAt(spot.path.empty() ? spot.place.toStdString() : spot.path));
@@ -60,7 +60,7 @@ QComboBox* Page::choice(const Spot& spot, const QStringList& words, int now, std
     auto* box = choiceBox(spot.name, words);
     box->setObjectName(spot.place);
     box->setCurrentIndex(now);
-    if (chosen) connect(box, &QComboBox::activated, this, std::move(chosen));
+    if (chosen) connect(box, &QComboBox::activated, this, ours(std::move(chosen)));
     row(spot.name, box);
     return box;
 }
@@ -69,7 +69,7 @@ QCheckBox* Page::tick(const QString& words, const QString& object, bool now, std
     auto* c = new QCheckBox(words);
     c->setObjectName(object);
     c->setChecked(now);
-    connect(c, &QCheckBox::toggled, this, std::move(ticked));
+    connect(c, &QCheckBox::toggled, this, ours(std::move(ticked)));
     box_->addWidget(c);
     return c;
 }
@@ -77,7 +77,7 @@ QCheckBox* Page::tick(const QString& words, const QString& object, bool now, std
 QPushButton* Page::button(const QString& words, const QString& object, std::function<void()> pressed) {
     auto* b = new QPushButton(words);
     b->setObjectName(object);
-    connect(b, &QPushButton::clicked, this, std::move(pressed));
+    connect(b, &QPushButton::clicked, this, ours(std::move(pressed)));
     box_->addWidget(b, 0, Qt::AlignLeft);
     return b;
 }

@@ -1,6 +1,7 @@
 // A page of a sheet: named rows that write into the plan, each with what is wrong beside its field.
 #pragma once
 #include <QCheckBox>
+#include <QPointer>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -36,12 +37,35 @@ public:
     /// A length between two, m: a field's rule.
     std::function<QString(const Measure&)> lengthBetween(double low, double high) const;
     void showRow(QWidget* field, bool shown) { field->parentWidget()->setVisible(shown); }
+    /// Whether the plan is being changed from here.
+    bool isWriting() const { return writing_; }
     /// After the last row.
     void end() { box_->addStretch(1); }
 
 protected:
     Session& session_;
     QVBoxLayout* box_;
+
+private:
+    struct Writing {
+        explicit Writing(Page* by) : page(by) { by->writing_ = true; }
+        ~Writing() {
+            if (page) page->writing_ = false;
+        }
+        Writing(const Writing&) = delete;
+        Writing& operator=(const Writing&) = delete;
+        QPointer<Page> page;  // it may close itself
+    };
+    /// `does`, known as this page's own doing.
+    template <class Result, class... What>
+    auto ours(std::function<Result(What...)> does) {
+        return [this, does = std::move(does)](What... what) {
+            const Writing now(this);
+            return does(what...);
+        };
+    }
+
+    bool writing_ = false;
 };
 
 }  // namespace uovo::desktop

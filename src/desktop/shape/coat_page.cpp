@@ -19,7 +19,10 @@ class CoatPage : public Page {
 public:
     CoatPage(Session& session, size_t index) : Page(session, "coatPage"), index_(index) {
         const Piece* piece = session.piece();
-        if (!piece || index >= piece->coats().size()) return;
+        if (!piece || index >= piece->coats().size()) {
+            note(tr("This coat is not there any more."), "");
+            return;
+        }
         id_ = piece->id;
         coat_ = piece->coats()[index];
         chocolate();

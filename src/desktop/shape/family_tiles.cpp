@@ -95,6 +95,7 @@ void GalleryTile::setPicture(const QImage& picture) {
 void GalleryTile::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
+    if (std::exchange(wanting_, false)) emit pictureWanted();
     const QRectF card = QRectF(rect()).adjusted(4, 4, -4, -4);
     p.setPen(hasFocus() ? QPen(theme().ring, 2)
              : best_    ? QPen(theme().ink, 2)
@@ -171,13 +172,14 @@ void FamilyTiles::look(const std::vector<form::Hit>& hits, const std::vector<std
         if (!tile) {
             tile = new GalleryTile(hit, this);
             connect(tile, &QAbstractButton::clicked, this, [this, tile] { emit chosen(tile->hit()); });
+            connect(tile, &GalleryTile::pictureWanted, this, [this, tile] { paint(tile); });
             tiles_.push_back(tile);
         }
         k < words.size() ? tile->say(words[k].first, words[k].second) : tile->say({}, {});
         flow_->addWidget(tile);
         tile->setBest(best && k == 0);
+        tile->wantPicture();
         tile->show();
-        paint(tile);
     }
     flow_->invalidate();
     updateGeometry();

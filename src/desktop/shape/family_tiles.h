@@ -17,6 +17,11 @@ public:
     explicit GalleryTile(form::Hit hit, QWidget* parent = nullptr);
     const form::Hit& hit() const { return hit_; }
     void setPicture(const QImage& picture);
+    /// Asks for its picture as soon as it is seen.
+    void wantPicture() {
+        wanting_ = true;
+        update();
+    }
     /// The one that is taken when nobody chooses.
     void setBest(bool best) {
         best_ = best;
@@ -26,6 +31,9 @@ public:
     void say(const QString& words, const QString& below);
     QSize sizeHint() const override { return {221, 216}; }
 
+signals:
+    void pictureWanted();
+
 protected:
     void paintEvent(QPaintEvent*) override;
 
@@ -33,7 +41,7 @@ private:
     form::Hit hit_;
     QString when_;
     QImage picture_;
-    bool best_ = false;
+    bool best_ = false, wanting_ = false;
 };
 
 class FamilyTiles : public QWidget {
@@ -42,7 +50,7 @@ class FamilyTiles : public QWidget {
 public:
     explicit FamilyTiles(QWidget* parent = nullptr);
     ~FamilyTiles() override;
-    /// Shows these, in their order. Pictures come as they are painted, on another thread.
+    /// Shows these, in their order. Pictures of those in sight come as they are painted, on another thread.
     /// @param words said in place of their names, and the line below @param best the first is taken when nobody chooses
     void look(const std::vector<form::Hit>& hits, const std::vector<std::pair<QString, QString>>& words = {},
               bool best = false);

@@ -29,6 +29,14 @@ void Answerer::ask(const Plan& plan, std::shared_ptr<const DayPlan> before) {
     wake_.notify_one();
 }
 
+void Answerer::setHeld(bool held) {
+    {
+        const std::lock_guard lock(mutex_);
+        held_ = held;
+    }
+    wake_.notify_one();
+}
+
 void Answerer::work(std::stop_token quit) {
     while (!quit.stop_requested()) {
         Plan plan;
@@ -39,7 +47,7 @@ void Answerer::work(std::stop_token quit) {
         quint64 number = 0;
         {
             std::unique_lock lock(mutex_);
-            if (!wake_.wait(lock, quit, [this] { return next_.has_value(); })) return;
+            if (!wake_.wait(lock, quit, [this] { return next_.has_value() && !held_; })) return;
             plan = std::move(*next_);
             next_.reset();
             options.before = std::move(before_);

@@ -32,6 +32,8 @@ public:
     /// Lays out days as the answers do, remembered with them; may be used from any thread.
     Solve solve(std::stop_token stop) { return rememberedSolve(cache_, std::move(stop), effort_); }
     bool busy() const { return pending_ > 0; }
+    /// Questions wait while this is so: a window that is being painted for the first time has both cores.
+    void setHeld(bool held);
 
 signals:
     /// On the interface's thread: first without ways out and the day (`complete` false), then with them.
@@ -46,6 +48,7 @@ private:
     std::mutex mutex_;
     std::condition_variable_any wake_;
     std::optional<Plan> next_;
+    bool held_ = false;
     std::shared_ptr<const DayPlan> before_;
     std::stop_source current_;
     std::atomic<double> effort_ = 1;

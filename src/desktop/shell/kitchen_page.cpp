@@ -70,12 +70,13 @@ private:
 
     /// A clock time or nothing. @param at where of the plan's kitchen it stands
     WordsField* clock(const QString& name, const std::string& at, const std::string& now, const QString& none,
-                      std::function<std::string&(Kitchen&)> member) {
+                      std::function<std::string*(Kitchen&)> member) {
         auto* field = words({name, QStringLiteral("kitchen/") + qstring(at)}, qstring(now),
                             [this, at, member](const QString& said) {
                                 return session_.typed("kitchen/" + at, [&] {
-                                    session_.document().edit(tr("Change the hours"),
-                                                             [&](Plan& p) { member(p.kitchen) = said.toStdString(); });
+                                    session_.document().edit(tr("Change the hours"), [&](Plan& p) {
+                                        if (auto* hour = member(p.kitchen)) *hour = said.toStdString();
+                                    });
                                 });
                             });
         field->edit()->setPlaceholderText(none);
@@ -87,9 +88,9 @@ private:
         heading(tr("Who works, and when"));
         const Kitchen& now = session_.plan().kitchen;
         clock(tr("You begin no sooner than"), "cook/from", now.cook.from, tr("whenever it is needed"),
-              [](Kitchen& k) -> std::string& { return k.cook.from; });
+              [](Kitchen& k) { return &k.cook.from; });
         clock(tr("You leave at"), "cook/until", now.cook.until, tr("when it is ready"),
-              [](Kitchen& k) -> std::string& { return k.cook.until; });
+              [](Kitchen& k) { return &k.cook.until; });
         const int helpers = static_cast<int>(now.helpers.size());
         auto* pairs = count({tr("Pairs of hands"), QStringLiteral("kitchen/hands")}, 1,
                             static_cast<int>(limits::kHelpers) + 1, helpers + 1, [this](int n) {
@@ -103,27 +104,32 @@ private:
                 [this](const Measure& m) { showHelpers(static_cast<int>(m.value) - 1); });
     }
 
+    /// Changes a helper, if they are still there: another plan has other hands.
+    void edit(const QString& label, size_t i, const std::function<void(Worker&)>& change) {
+        if (i >= session_.plan().kitchen.helpers.size()) return;
+        session_.document().edit(label, [&](Plan& p) { change(p.kitchen.helpers[i]); });
+    }
+
     void helper(size_t i, const Worker& now) {
         const std::string at = "helpers/" + std::to_string(i) + "/";
         const QString object = QStringLiteral("kitchen/") + qstring(at);
         const QString who = tr("Helper %1").arg(i + 1);
         auto* name = words({who + tr(" is called"), object + QStringLiteral("name")}, qstring(now.name),
                            [this, i](const QString& said) {
-                               session_.document().edit(tr("Name a helper"), [&](Plan& p) {
-                                   p.kitchen.helpers.at(i).name = said.toStdString();
-                               });
+                               edit(tr("Name a helper"), i, [&](Worker& w) { w.name = said.toStdString(); });
                                return QString();
                            });
         name->edit()->setMaxLength(40);
         name->edit()->setPlaceholderText(tr("a helper"));
-        auto* from = clock(who + tr(" comes at"), at + "from", now.from, tr("there all day"),
-                           [i](Kitchen& k) -> std::string& { return k.helpers.at(i).from; });
-        auto* until = clock(who + tr(" leaves at"), at + "until", now.until, tr("stays to the end"),
-                            [i](Kitchen& k) -> std::string& { return k.helpers.at(i).until; });
+        const auto of = [i](std::string Worker::*hour) {
+            return [=](Kitchen& k) { return i < k.helpers.size() ? &(k.helpers[i].*hour) : nullptr; };
+        };
+        auto* from = clock(who + tr(" comes at"), at + "from", now.from, tr("there all day"), of(&Worker::from));
+        auto* until =
+            clock(who + tr(" leaves at"), at + "until", now.until, tr("stays to the end"), of(&Worker::until));
         const auto may = [&](const QString& words, const char* key, bool is, bool Worker::*member) {
             auto* box = tick(words, object + QLatin1String(key), is, [this, i, member](bool on) {
-                session_.document().edit(tr("Change what a helper does"),
-                                         [&](Plan& p) { p.kitchen.helpers.at(i).*member = on; });
+                edit(tr("Change what a helper does"), i, [=](Worker& w) { w.*member = on; });
             });
             return box;
         };

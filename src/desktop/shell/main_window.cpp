@@ -62,11 +62,11 @@ MainWindow::MainWindow(Session& session)
       scheme_(new DesktopScheme(this)),
       places_(new Places),
       shape_(new ShapePlace(session)),
-      build_(new BuildPlace(session)),
-      melt_(new MeltPlace(session, *probe_)),
-      day_(new DayPlace(session)),
-      bench_(new BenchPlace(session, *probe_)),
-      log_(new LogPlace(session, *probe_)) {
+      build_([this] { return newBuild(); }),
+      melt_([this] { return newMelt(); }),
+      day_([this] { return newDay(); }),
+      bench_([this] { return newBench(); }),
+      log_([this] { return newLog(); }) {
     setWindowTitle(QStringLiteral("Uovo"));
     files_ =
         new ShapeFiles(session_, *shape_, this, [this](const QString& sentence, bool harm) { say(sentence, harm); });
@@ -121,11 +121,7 @@ MainWindow::MainWindow(Session& session)
     rule->setObjectName(QStringLiteral("rule"));
     row->addWidget(rule);
     places_->addWidget(shape_);
-    places_->addWidget(build_);
-    places_->addWidget(melt_);
-    places_->addWidget(day_);
-    places_->addWidget(bench_);
-    places_->addWidget(log_);
+    while (places_->count() <= static_cast<int>(Place::Log)) places_->addWidget(new QWidget);
     row->addWidget(places_, 1);
     column->addLayout(row, 1);
     connect(shapeButton_, &QAbstractButton::clicked, this, [this] { goTo(Place::Shape); });
@@ -152,14 +148,11 @@ MainWindow::MainWindow(Session& session)
         door_->hide();  // what cannot be opened is told over the plan that stays
     });
     connect(shape_, &ShapePlace::drawingWanted, this, &MainWindow::showProfile);
-    const auto outline = [this](const QString& item) { sheet_->open(tr("An outline"), outlinePage(session_, item)); };
-    connect(shape_, &ShapePlace::outlineWanted, this, outline);
-    connect(build_, &BuildPlace::outlineWanted, this, outline);
-    connect(build_, &BuildPlace::mendWanted, this,
-            [this](const QString& item) { sheet_->open(tr("Something broke"), mendPage(session_, item)); });
+    connect(shape_, &ShapePlace::outlineWanted, this, &MainWindow::showOutline);
     connect(shape_, &ShapePlace::workingWanted, this, &MainWindow::showWorking);
-    connect(shape_, &ShapePlace::coatWanted, this,
-            [this](size_t index) { sheet_->open(tr("Coat %1, in detail").arg(index + 1), coatPage(session_, index)); });
+    connect(shape_, &ShapePlace::coatWanted, this, [this](size_t index) {
+        showOfPiece(tr("Coat %1, in detail").arg(index + 1), [this, index] { return coatPage(session_, index); });
+    });
     connect(shape_, &ShapePlace::snapWanted, this, [this] { sheet_->open(tr("Snap test"), snapPage(session_)); });
     connect(shape_, &ShapePlace::moldWanted, this, &MainWindow::showMold);
     connect(shape_, &ShapePlace::said, this, &MainWindow::say);
@@ -170,48 +163,25 @@ MainWindow::MainWindow(Session& session)
         if (!beforeEdit_) beforeEdit_ = session_.pieceAnswers(session_.selected().toStdString());
     });
     connect(&session_, &Session::answersChanged, this, &MainWindow::tellChange);
-    connect(shape_, &ShapePlace::fillingWanted, this,
-            [this] { sheet_->open(tr("The filling"), fillingPage(session_)); });
+    connect(shape_, &ShapePlace::fillingWanted, this, [this] { showFilling({}); });
     connect(shape_, &ShapePlace::stepPageWanted, this, [this](size_t at) {
         const Piece* piece = session_.piece();
         if (!piece || at >= piece->making.size()) return;
         if (std::holds_alternative<TopStep>(piece->making[at]))
-            sheet_->open(tr("The topping"), toppingPage(session_, at));
-        if (std::holds_alternative<FillStep>(piece->making[at]))
-            sheet_->open(tr("The filling"), fillingPage(session_, at));
+            showOfPiece(tr("The topping"), [this, at] { return toppingPage(session_, at); });
+        if (std::holds_alternative<FillStep>(piece->making[at])) showFilling(at);
         if (std::holds_alternative<DecorateStep>(piece->making[at]))
-            sheet_->open(tr("The decoration"), decorationPage(session_, at));
+            showOfPiece(tr("The decoration"), [this, at] { return decorationPage(session_, at); });
     });
-    connect(melt_, &MeltPlace::colourWanted, this,
-            [this](const QString& id) { sheet_->open(tr("A colour"), colourPage(session_, id.toStdString())); });
     connect(shape_, &ShapePlace::adviceWanted, this,
             [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
-    connect(build_, &BuildPlace::workingWanted, this, &MainWindow::showWorking);
-    connect(build_, &BuildPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
-    connect(day_, &DayPlace::workingWanted, this, &MainWindow::showWorking);
-    connect(bench_, &BenchPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
-    connect(bench_, &BenchPlace::ended, this, [this](const log::Evening& evening) {
-        const QString why = log_->keeper()->keep(evening);
-        if (!why.isEmpty()) say(why, true);
-    });
-    connect(log_, &LogPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
-    connect(log_, &LogPlace::sheetWanted, this,
-            [this](const QString& title, QWidget* page) { sheet_->open(title, page); });
-    connect(log_, &LogPlace::sheetDone, sheet_, &QWidget::hide);
-    connect(log_, &LogPlace::practiceWanted, this, [this](const QString& lesson) {
-        goTo(Place::Bench);
-        bench_->practise(lesson.toStdString());
-    });
-    connect(log_, &LogPlace::planWanted, this, [this](const Plan& plan) {
-        if (!mayLeave()) return;
-        session_.document().setPlan(plan, {});
-        sheet_->hide();
-        goTo(Place::Shape);
-    });
-    connect(day_, &DayPlace::said, this, [this](const QString& words, bool wrong) { say(words, wrong); });
-    connect(day_, &DayPlace::benchWanted, this, [this] { goTo(Place::Bench); });
-    connect(day_, &DayPlace::compareWanted, this,
-            [this] { sheet_->open(tr("Under each wish"), comparePage(session_, *day_->looker())); });
+    const auto follow = [this] {
+        if (sheet_->isOfPiece() && session_.selected() != sheetsPiece_) sheet_->hide();
+        else sheet_->follow();
+    };
+    connect(&session_, &Session::planChanged, this, follow);
+    connect(&session_, &Session::selectionChanged, this, follow);
+    connect(&session_.document(), &Document::replaced, sheet_, &Sheet::renew, Qt::QueuedConnection);
     connect(&session_, &Session::planChanged, this, &MainWindow::refreshHeader);
     connect(&session_, &Session::answersChanged, this, &MainWindow::refreshHeader);
     connect(&session_.document(), &Document::fileChanged, this, &MainWindow::refreshHeader);
@@ -232,7 +202,107 @@ MainWindow::MainWindow(Session& session)
     if (geometry.isEmpty() || !restoreGeometry(geometry)) resize(QSize(1280, 800).boundedTo(screen()->availableSize()));
 }
 
+BuildPlace* MainWindow::newBuild() {
+    auto* build = new BuildPlace(session_);
+    connect(build, &BuildPlace::outlineWanted, this, &MainWindow::showOutline);
+    connect(build, &BuildPlace::mendWanted, this,
+            [this](const QString& item) { sheet_->open(tr("Something broke"), mendPage(session_, item)); });
+    connect(build, &BuildPlace::workingWanted, this, &MainWindow::showWorking);
+    connect(build, &BuildPlace::said, this, &MainWindow::say);
+    fill(Place::Build, build);
+    return build;
+}
+
+MeltPlace* MainWindow::newMelt() {
+    auto* melt = new MeltPlace(session_, *probe_);
+    connect(melt, &MeltPlace::colourWanted, this, &MainWindow::showColour);
+    fill(Place::Melt, melt);
+    return melt;
+}
+
+DayPlace* MainWindow::newDay() {
+    auto* day = new DayPlace(session_);
+    connect(day, &DayPlace::workingWanted, this, &MainWindow::showWorking);
+    connect(day, &DayPlace::said, this, &MainWindow::say);
+    connect(day, &DayPlace::benchWanted, this, [this] { goTo(Place::Bench); });
+    connect(day, &DayPlace::compareWanted, this,
+            [this, day] { sheet_->open(tr("Under each wish"), comparePage(session_, *day->looker())); });
+    fill(Place::Day, day);
+    return day;
+}
+
+BenchPlace* MainWindow::newBench() {
+    auto* bench = new BenchPlace(session_, *probe_);
+    connect(bench, &BenchPlace::said, this, &MainWindow::say);
+    connect(bench, &BenchPlace::ended, this, [this](const log::Evening& evening) {
+        const QString why = log_->keeper()->keep(evening);
+        if (!why.isEmpty()) say(why, true);
+    });
+    fill(Place::Bench, bench);
+    return bench;
+}
+
+LogPlace* MainWindow::newLog() {
+    auto* log = new LogPlace(session_, *probe_);
+    connect(log, &LogPlace::said, this, &MainWindow::say);
+    connect(log, &LogPlace::sheetWanted, this,
+            [this](const QString& title, QWidget* page) { sheet_->open(title, page); });
+    connect(log, &LogPlace::sheetDone, sheet_, &QWidget::hide);
+    connect(log, &LogPlace::practiceWanted, this, [this](const QString& lesson) {
+        goTo(Place::Bench);
+        bench_->practise(lesson.toStdString());
+    });
+    connect(log, &LogPlace::planWanted, this, [this](const Plan& plan) {
+        if (!mayLeave()) return;
+        session_.document().setPlan(plan, {});
+        sheet_->hide();
+        goTo(Place::Shape);
+    });
+    fill(Place::Log, log);
+    return log;
+}
+
+void MainWindow::fill(Place place, QWidget* with) {
+    QWidget* empty = places_->widget(static_cast<int>(place));
+    places_->insertWidget(static_cast<int>(place), with);
+    places_->removeWidget(empty);
+    delete empty;
+}
+
+QWidget* MainWindow::at(Place place) {
+    switch (place) {
+        case Place::Build:
+            return build_.get();
+        case Place::Melt:
+            return melt_.get();
+        case Place::Day:
+            return day_.get();
+        case Place::Bench:
+            return bench_.get();
+        case Place::Log:
+            return log_.get();
+        case Place::Shape:
+            break;
+    }
+    return shape_;
+}
+
+void MainWindow::buildFrom(Place place) {
+    at(place);
+    whole_ = place == Place::Log;
+    if (!whole_)
+        QTimer::singleShot(0, this, [this, place] { buildFrom(static_cast<Place>(static_cast<int>(place) + 1)); });
+}
+
 bool MainWindow::eventFilter(QObject* object, QEvent* event) {
+    if (!painted_ && event->type() == QEvent::Paint && qobject_cast<QWidget*>(object) &&
+        static_cast<QWidget*>(object)->window() == this) {
+        painted_ = true;
+        QTimer::singleShot(0, this, [this] {
+            emit painted();
+            buildFrom(Place::Build);
+        });
+    }
     // Undo belongs to the plan unless words are being typed in a field right now.
     if (event->type() == QEvent::ShortcutOverride) {
         const auto* edit = qobject_cast<QLineEdit*>(object);
@@ -260,7 +330,7 @@ void MainWindow::begin(const Plan& plan, bool invented) {
 
 void MainWindow::goTo(Place place) {
     if (door_) door_->hide();
-    places_->setCurrentIndex(static_cast<int>(place));
+    places_->setCurrentWidget(at(place));
     RailButton* const buttons[]{shapeButton_, buildButton_, meltButton_, dayButton_, benchButton_, logButton_};
     buttons[static_cast<size_t>(place)]->setChecked(true);
     for (const HelpPlace p : kHelpPlaces)
@@ -372,6 +442,7 @@ void MainWindow::goBack(bool back) {
     const QString label = back ? doc.undoLabel() : doc.redoLabel();
     const Plan before = session_.plan();
     back ? doc.undo() : doc.redo();
+    sheet_->renew();
     const auto changed = differences(session_.plan(), before);
     if (changed.empty()) return;
     for (const auto& p : session_.plan().pieces) {  // what came back is looked at
@@ -431,9 +502,8 @@ void MainWindow::refreshProblems() {
 
 void MainWindow::lead(Field* field) {
     if (!sheet_->isAncestorOf(field)) {
-        if (shape_->isAncestorOf(field)) goTo(Place::Shape);
-        if (melt_->isAncestorOf(field)) goTo(Place::Melt);
-        if (day_->isAncestorOf(field)) goTo(Place::Day);
+        for (int i = 0; i < places_->count(); ++i)
+            if (places_->widget(i)->isAncestorOf(field)) goTo(static_cast<Place>(i));
     }
     for (QWidget* p = field->parentWidget(); p; p = p->parentWidget())
         if (auto* area = qobject_cast<QScrollArea*>(p)) area->ensureWidgetVisible(field);
@@ -448,7 +518,7 @@ void MainWindow::lead(const QString& where) {
     if (of == QStringLiteral("pieces") && parts.size() > 1) {
         goTo(Place::Shape);
         session_.select(parts[1]);
-        if (rest.startsWith(QStringLiteral("filling/"))) sheet_->open(tr("The filling"), fillingPage(session_));
+        if (rest.startsWith(QStringLiteral("filling/"))) showFilling({});
     } else if (of == QStringLiteral("kitchen")) {
         showKitchen();
     } else if (of == QStringLiteral("deadline") || of == QStringLiteral("name")) {
@@ -459,11 +529,11 @@ void MainWindow::lead(const QString& where) {
                 if (const auto* fill = std::get_if<FillStep>(&p.making[k]);
                     fill && qstring(fill->filling) == parts[1]) {
                     session_.select(qstring(p.id));
-                    sheet_->open(tr("The filling"), fillingPage(session_, k));
+                    showFilling(k);
                 }
     } else if (of == QStringLiteral("colours") && parts.size() > 1) {
         goTo(Place::Melt);
-        sheet_->open(tr("A colour"), colourPage(session_, parts[1].toStdString()));
+        showColour(parts[1]);
     } else {
         goTo(Place::Melt);
     }
@@ -499,7 +569,24 @@ void MainWindow::showWorking(const Answer& answer) {
     sheet_->open(qstring(answer.working.title), workingPage(answer.working, qstring(answer.sentence)));
 }
 
-void MainWindow::showKitchen() { sheet_->open(tr("Kitchen"), kitchenPage(session_)); }
+void MainWindow::showOutline(const QString& item) { sheet_->open(tr("An outline"), outlinePage(session_, item)); }
+
+void MainWindow::showOfPiece(const QString& title, std::function<QWidget*()> page) {
+    sheetsPiece_ = session_.selected();
+    sheet_->open(title, Sheet::About::Piece, std::move(page));
+}
+
+void MainWindow::showFilling(std::optional<size_t> step) {
+    showOfPiece(tr("The filling"), [this, step] { return fillingPage(session_, step); });
+}
+
+void MainWindow::showColour(const QString& id) {
+    sheet_->open(tr("A colour"), Sheet::About::Plan, [this, id] { return colourPage(session_, id.toStdString()); });
+}
+
+void MainWindow::showKitchen() {
+    sheet_->open(tr("Kitchen"), Sheet::About::Plan, [this] { return kitchenPage(session_); });
+}
 
 void MainWindow::showProfile() {
     const Piece* piece = session_.piece();

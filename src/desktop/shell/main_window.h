@@ -14,6 +14,7 @@
 #include "desktop/shape/shape_files.h"
 #include "desktop/shape/shape_place.h"
 #include "desktop/shell/front_door.h"
+#include "desktop/shell/later.h"
 #include "desktop/shell/notice_bar.h"
 #include "desktop/shell/problems_button.h"
 #include "desktop/shell/session.h"
@@ -31,11 +32,14 @@ public:
     explicit MainWindow(Session& session);
 
     ShapePlace* shape() const { return shape_; }
-    BuildPlace* build() const { return build_; }
-    DayPlace* day() const { return day_; }
-    MeltPlace* melt() const { return melt_; }
-    BenchPlace* bench() const { return bench_; }
-    LogPlace* log() const { return log_; }
+    BuildPlace* build() { return build_.get(); }
+    DayPlace* day() { return day_.get(); }
+    MeltPlace* melt() { return melt_.get(); }
+    BenchPlace* bench() { return bench_.get(); }
+    LogPlace* log() { return log_.get(); }
+    /// Whether all places are built. The first one is from the beginning; the others follow when the window has been
+    /// painted, or when they are asked for.
+    bool isWhole() const { return whole_; }
     /// What a dropped file becomes: a plan that is opened, a model, an outline or a picture that is traced.
     void bringFile(const QString& path);
     /// The page about a thing in the hand. @param picture of it beside a coin; empty: none yet
@@ -66,6 +70,10 @@ public:
     /// Offers a plan left behind by a crash. @returns whether there is one
     bool offerRecovered();
 
+signals:
+    /// The window has been seen for the first time.
+    void painted();
+
 protected:
     bool event(QEvent*) override;
     void closeEvent(QCloseEvent*) override;
@@ -76,6 +84,23 @@ protected:
     void dropEvent(QDropEvent*) override;
 
 private:
+    BuildPlace* newBuild();
+    MeltPlace* newMelt();
+    DayPlace* newDay();
+    BenchPlace* newBench();
+    LogPlace* newLog();
+    /// Puts a place where an empty page stood for it.
+    void fill(Place place, QWidget* with);
+    /// A place, built if it is not there yet.
+    QWidget* at(Place place);
+    /// Builds this place and those after it, each in a moment of its own.
+    void buildFrom(Place place);
+    void showOutline(const QString& item);
+    /// A page about the piece that is selected; it closes when another is.
+    void showOfPiece(const QString& title, std::function<QWidget*()> page);
+    /// @param step of the piece's making; none: its first filling
+    void showFilling(std::optional<size_t> step);
+    void showColour(const QString& id);
     QString lockOf(const QString& path) const;
     /// What can be done when others wrote the plan's file.
     std::vector<NoticeBar::Answer> aboutFile();
@@ -132,20 +157,21 @@ private:
     DesktopScheme* scheme_;
     QStackedWidget* places_;
     ShapePlace* shape_;
-    BuildPlace* build_;
-    MeltPlace* melt_;
-    DayPlace* day_;
-    BenchPlace* bench_;
-    LogPlace* log_;
+    Later<BuildPlace> build_;
+    Later<MeltPlace> melt_;
+    Later<DayPlace> day_;
+    Later<BenchPlace> bench_;
+    Later<LogPlace> log_;
     ShapeFiles* files_;
     Sheet* sheet_;
+    QString sheetsPiece_;  // whose page it shows, if it is one of a piece
     FrontDoor* door_ = nullptr;
     RailButton *shapeButton_, *buildButton_, *meltButton_, *dayButton_, *benchButton_, *logButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
     ProblemsButton* problems_;
     QLabel* told_;
     std::shared_ptr<const PieceAnswers> beforeEdit_;  // null: no edit since the answers were complete
-    bool justOpened_ = false, greets_ = false;
+    bool justOpened_ = false, greets_ = false, painted_ = false, whole_ = false;
     bool invented_ = true;  // what is open is to look at: its kitchen is nobody's
     NoticeBar* notices_;
     QAction *undo_, *redo_, *save_;

@@ -6,14 +6,19 @@
 #include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QScrollBar>
 #include <QVBoxLayout>
 
 #include "desktop/kit/finger.h"
+#include "desktop/kit/page.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/fonts.h"
 #include "report/text.h"
 
 namespace uovo::desktop {
+
+constexpr int kRenewal = 100;  // ms: while something is dragged beside it, a page is not made at every step
+
 Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new QScrollArea) {
     setObjectName(QStringLiteral("sheet"));
     setFixedWidth(kWidth);
@@ -35,21 +40,59 @@ Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new 
     scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scrollByFinger(scroll_);
     box->addWidget(scroll_, 1);
+    renewal_.setSingleShot(true);
+    renewal_.setInterval(kRenewal);
+    connect(&renewal_, &QTimer::timeout, this, &Sheet::renew);
     hide();
 }
 
 void Sheet::open(const QString& title, QWidget* content) {
+    page_ = nullptr;
     before_ = QApplication::focusWidget();
     title_->setText(title);
     setAccessibleName(title);
-    content->setAutoFillBackground(false);
-    scroll_->setWidget(content);
+    show(content);
     fit();
-    show();
+    QFrame::show();
     raise();
-    content->setFocusPolicy(Qt::ClickFocus);  // keys go to it; the tabulator passes by
-    if (content->accessibleName().isEmpty()) content->setAccessibleName(title);
     content->setFocus();
+}
+
+void Sheet::open(const QString& title, About about, std::function<QWidget*()> page) {
+    open(title, page());
+    page_ = std::move(page);
+    about_ = about;
+}
+
+void Sheet::show(QWidget* content) {
+    renewal_.stop();
+    content->setAutoFillBackground(false);
+    content->setFocusPolicy(Qt::ClickFocus);  // keys go to it; the tabulator passes by
+    if (content->accessibleName().isEmpty()) content->setAccessibleName(title());
+    scroll_->setWidget(content);
+}
+
+void Sheet::follow() {
+    const QWidget* at = QApplication::focusWidget();
+    const auto* page = qobject_cast<Page*>(scroll_->widget());
+    if (isHidden() || (at && isAncestorOf(at)) || (page && page->isWriting())) return;
+    renewal_.start();
+}
+
+void Sheet::renew() {
+    if (isHidden() || !page_) return;
+    const QWidget* at = QApplication::focusWidget();
+    const bool inside = at && isAncestorOf(at);
+    QString field;
+    for (; inside && field.isEmpty() && at != this; at = at->parentWidget()) field = at->objectName();
+    const int scrolled = scroll_->verticalScrollBar()->value();
+    show(page_());
+    QApplication::sendPostedEvents(scroll_->widget(), QEvent::LayoutRequest);
+    scroll_->verticalScrollBar()->setValue(scrolled);
+    if (!inside) return;
+    auto* again = field.isEmpty() ? nullptr : scroll_->widget()->findChild<QWidget*>(field);
+    if (auto* typed = qobject_cast<Field*>(again)) again = typed->edit();
+    (again ? again : scroll_->widget())->setFocus();
 }
 
 void Sheet::fit() {
@@ -63,6 +106,7 @@ void Sheet::showEvent(QShowEvent* e) {
 }
 
 void Sheet::hideEvent(QHideEvent* e) {
+    renewal_.stop();
     QFrame::hideEvent(e);
     emit openChanged();
 }

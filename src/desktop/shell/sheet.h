@@ -5,7 +5,9 @@
 #include <QLabel>
 #include <QPointer>
 #include <QScrollArea>
+#include <QTimer>
 #include <QVBoxLayout>
+#include <functional>
 
 #include "core/answers/answers.h"
 #include "desktop/kit/widgets.h"
@@ -19,6 +21,14 @@ public:
     explicit Sheet(QWidget* window);
     /// Shows `content` under a title; takes ownership. Esc or the cross closes it.
     void open(const QString& title, QWidget* content);
+    /// What a page shows figures of; it is made anew when they change otherwise than by itself.
+    enum class About { Plan, Piece };
+    void open(const QString& title, About about, std::function<QWidget*()> page);
+    /// After an edit of the plan: a page that did not make it is made anew in a moment.
+    void follow();
+    /// Makes the page anew, at the place and the field where one was; for what went back, and for another plan.
+    void renew();
+    bool isOfPiece() const { return page_ && about_ == About::Piece; }
     QString title() const { return title_->text(); }
     /// Lies over the right side of its window.
     void fit();
@@ -36,8 +46,13 @@ protected:
     void keyPressEvent(QKeyEvent*) override;
 
 private:
+    void show(QWidget* content);
+
     QLabel* title_;
     QScrollArea* scroll_;
+    std::function<QWidget*()> page_;  // empty: the page looks after itself
+    About about_ = About::Plan;
+    QTimer renewal_;
     QPointer<QWidget> before_;
 };
 
