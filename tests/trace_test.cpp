@@ -13,13 +13,20 @@ using Catch::Matchers::Contains;
 
 namespace {
 
-/// A figure drawn with soft edges, four by four samples a pixel; coordinates in pixels, y down.
+/// A figure drawn with soft edges, four by four samples in a pixel whose corners differ; coordinates in pixels, y down.
 GreyPicture drawn(int w, int h, const std::function<bool(double, double)>& in, int dark = 30, int light = 225) {
     GreyPicture p{w, h, {}};
+    const auto wide = static_cast<size_t>(w) + 1;
+    std::vector<int> corner;
+    for (int y = 0; y <= h; ++y)
+        for (int x = 0; x <= w; ++x) corner.push_back(in(x, y));
     for (int y = 0; y < h; ++y)
         for (int x = 0; x < w; ++x) {
-            int n = 0;
-            for (int i = 0; i < 4; ++i)
+            const size_t at = static_cast<size_t>(y) * wide + static_cast<size_t>(x);
+            const int corners = corner[at] + corner[at + 1] + corner[at + wide] + corner[at + wide + 1];
+            int n = 4 * corners;
+            if (corners % 4 != 0) n = 0;
+            for (int i = 0; corners % 4 != 0 && i < 4; ++i)
                 for (int j = 0; j < 4; ++j) n += in(x + (i + 0.5) / 4, y + (j + 0.5) / 4);
             p.pixels.push_back(static_cast<std::uint8_t>(light + (dark - light) * n / 16));
         }

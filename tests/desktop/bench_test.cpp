@@ -104,6 +104,38 @@ TEST_CASE("a small day is begun, worked through and ended by keyboard alone") {
     CHECK(k.bench()->findChild<QPushButton*>("benchBegin")->isVisible());
 }
 
+TEST_CASE(
+    "a step that leaves the plan while it is shown is told as it was, until the rest of the day is laid out anew") {
+    Kitchen k;
+    k.session.editPiece("Drizzle", [](Piece& piece) {
+        DecorateStep d;
+        d.way = DecorateStep::Way::Drizzle;
+        d.line = Measure(0.3);
+        piece.insert(d);
+    });
+    k.answered();
+    k.bench()->findChild<QPushButton*>("benchBegin")->click();
+    REQUIRE(k.bench()->keeper()->runs());
+    const Piece& piece = k.session.plan().pieces[0];
+    size_t at = 0;
+    while (!std::holds_alternative<DecorateStep>(piece.making[at])) ++at;
+    const std::string kind = "decorate-" + std::to_string(at);
+    k.work(kind);
+    REQUIRE(k.run().step(k.bench()->shown())->kind == kind);
+    const QString title = k.bench()->title()->text();
+    k.session.answerer().setHeld(true);  // the answers to come are slow
+    k.session.editPiece("No drizzle", [](Piece& now) { now.without<DecorateStep>(); });
+    REQUIRE(k.session.isStale());
+    emit k.bench()->keeper()->changed();  // as for a timer, a weight, a mishap
+    CHECK(k.bench()->title()->text() == title);
+    CHECK(k.bench()->keeper()->runs());
+    k.session.answerer().setHeld(false);
+    k.answered();
+    k.settled();
+    k.work();
+    CHECK(k.bench()->keeper()->isOver());
+}
+
 TEST_CASE("a bowl weighed at the bench teaches: the end of the day says it, and the plan counts on it with one press") {
     Kitchen k;
     k.press(Qt::Key_Space);

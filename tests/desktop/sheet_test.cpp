@@ -1,6 +1,8 @@
 // The sheet in a real window: a page follows what it is about, whoever changes it, and goes when that is gone.
 #include <QCheckBox>
+#include <QMenu>
 #include <QPushButton>
+#include <QTimer>
 
 #include "program.h"
 
@@ -64,6 +66,28 @@ TEST_CASE("a helper who is gone cannot be changed: the page shows the hands that
     p.session.document().setPlan(other, {});
     box->toggle();
     CHECK(p.session.plan().kitchen.helpers.empty());
+}
+
+TEST_CASE("a problem may be chosen from the menu after its page has gone: nothing happens") {
+    Program p;
+    openKitchen(p);
+    p.type(figureOf(p, "kitchen/room"), "300 °C");
+    p.type(figureOf(p, "kitchen/humidity"), "400 %");
+    QTest::qWait(50);
+    auto* problems = p.window.findChild<QPushButton*>("problems");
+    REQUIRE(problems);
+    bool chosen = false;
+    QTimer::singleShot(50, &p.window, [&] {
+        auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+        if (!menu || menu->actions().size() < 2) return;
+        p.window.sheet()->renew();  // the fields of before are gone
+        QTest::keyClick(menu, Qt::Key_Down);
+        QTest::keyClick(menu, Qt::Key_Return);
+        chosen = true;
+    });
+    problems->click();
+    CHECK(chosen);
+    CHECK(p.window.sheet()->isVisible());
 }
 
 TEST_CASE("a page beside the places follows what is changed there, and is left alone by its own edits") {

@@ -313,7 +313,7 @@ void BenchPlace::showStep() {
         lines_->layout()->addWidget(line);
         return;
     }
-    const auto bench = run::benchStep(run, *step, session_.plan(), session_.library(), *answers);
+    const auto bench = run::benchStep(run, *step, session_.answeredPlan(), session_.library(), *answers);
     about_->setText(qstring(bench.about));
     about_->setVisible(!bench.about.empty());
     title_->setText(qstring(bench.title));
@@ -375,7 +375,7 @@ void BenchPlace::weigh() {
     const Piece* piece = step ? session_.plan().piece(step->madeOf()) : nullptr;
     if (!piece || !answers || middle_->currentIndex() != Step) return;
     asked_ = step->id;
-    const auto planned = run::plannedWeight(*keeper_.run(), *step, session_.plan(), *answers);
+    const auto planned = run::plannedWeight(*keeper_.run(), *step, session_.answeredPlan(), *answers);
     pad_->open(tr("What does one weigh? %1").arg(qstring(piece->name)),
                planned ? tr("About %1 of chocolate are on each by now; what it hangs on weighs too.")
                              .arg(qstring(format(*planned, Dimension::Mass, session_.units())))
@@ -408,7 +408,8 @@ void BenchPlace::keepFigure(double value) {
     e.piece = step->piece;
     e.figure = value;
     const auto answers = session_.answers();
-    const auto planned = answers ? run::plannedWeight(*keeper_.run(), *step, session_.plan(), *answers) : std::nullopt;
+    const auto planned =
+        answers ? run::plannedWeight(*keeper_.run(), *step, session_.answeredPlan(), *answers) : std::nullopt;
     if (!keeper_.take(e)) return;
     const QString compared = qstring(run::comparedWeight(value, planned, session_.units()));
     const QString kept =

@@ -82,7 +82,7 @@ void RunKeeper::start() {
     told_ = 1;
     const auto answers = session_.answers();
     day_ = answers->day;
-    laidFor_ = session_.plan();
+    laidFor_ = session_.answeredPlan();
     tick_.start();
     // what was ticked was done when it was to be: the day began then
     const long now = session_.now(), planned = *localMinutes(day_->clock(day_->layout.begins));
@@ -92,7 +92,7 @@ void RunKeeper::start() {
                        });
     const long begun = early ? planned : now;
     const double already = run::kMinute * static_cast<double>(minutesBetween(begun, now));
-    if (!wasTaken(run::begin(session_.plan(), *answers, begun), already)) return;
+    if (!wasTaken(run::begin(session_.answeredPlan(), *answers, begun), already)) return;
     const run::Event laid = run::laid(*day_, begun, 0);
     if (early) {
         wasTaken(laid, already);
@@ -139,10 +139,10 @@ void RunKeeper::rehearse(double speed, unsigned seed) {
     told_ = 1;
     rehearsal_.reset(new Rehearsal{{}, run::Fate(seed, {}), clock_(), 0});
     day_ = answers->day;
-    laidFor_ = session_.plan();
+    laidFor_ = session_.answeredPlan();
     const long begins = *localMinutes(day_->clock(day_->layout.begins));
     tick_.start();
-    take(run::begin(session_.plan(), *answers, begins));
+    take(run::begin(session_.answeredPlan(), *answers, begins));
     take(run::laid(*day_, begins, 0));
     setSpeed(speed);
 }
@@ -209,7 +209,8 @@ void RunKeeper::done(const std::string& id) {
     told_ = step.who;
     const auto answers = session_.answers();
     if (rehearsal_ && answers) {
-        if (auto m = rehearsal_->fate.mishap(*run(), step, session_.plan(), *answers, second()); m && take(*m)) {
+        if (auto m = rehearsal_->fate.mishap(*run(), step, session_.answeredPlan(), *answers, second());
+            m && take(*m)) {
             m->at = run()->now();
             if (m->mishap == run::Mishap::Interrupted) {
                 rehearsal_->at = second() + m->minutes * run::kMinute;
@@ -228,8 +229,8 @@ void RunKeeper::layAnew() {
     ++number_;
     if (thread_.joinable()) thread_ = {};
     laying_ = true;
-    laidFor_ = session_.plan();
-    thread_ = std::jthread([this, number = number_, state = *run(), at = second(), plan = session_.plan(), answers,
+    laidFor_ = session_.answeredPlan();
+    thread_ = std::jthread([this, number = number_, state = *run(), at = second(), plan = laidFor_, answers,
                             before = day_, lib = session_.library(), mine = told_](std::stop_token stop) {
         auto anew = run::layAnew(state, at, plan, lib, *answers, *before, run::underWay(state, at, mine), stop);
         if (stop.stop_requested()) return;

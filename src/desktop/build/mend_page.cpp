@@ -45,7 +45,7 @@ private:
     void tell(size_t item) {
         emptyLayout(list_->layout());
         const auto known = session_.pieceAnswers(piece_.toStdString());
-        if (!known || !known->made) return;
+        if (!known || !known->made || item >= known->made->assembly.items.size()) return;
         int n = 0;
         for (const auto& line : mendLines(mends(session_.library(), *known, item), session_.units())) {
             auto* title = wrapped(qstring(line.title));

@@ -116,7 +116,7 @@ void DayPlace::layOut() {
     working->setProperty("flat", true);
     connect(working, &QPushButton::clicked, this, [this] {
         if (const auto a = session_.answers(); a && a->day)
-            emit workingWanted(dayAnswer(session_.plan(), *a->day, session_.now()));
+            emit workingWanted(dayAnswer(session_.answeredPlan(), *a->day, session_.now()));
     });
     better_ = new QPushButton;
     better_->setObjectName(QStringLiteral("lookLonger"));
@@ -281,7 +281,8 @@ void DayPlace::move(int task, int minute) {
 void DayPlace::keepFree(int from, int to) {
     const auto a = session_.answers();
     if (!a || !a->day) return;
-    const DayWish::Free free{fromMidnight(session_.plan(), *a->day, from), fromMidnight(session_.plan(), *a->day, to)};
+    const DayWish::Free free{fromMidnight(session_.answeredPlan(), *a->day, from),
+                             fromMidnight(session_.answeredPlan(), *a->day, to)};
     session_.document().edit(tr("Keep hours free"), [&](Plan& p) { p.day.free.push_back(free); });
 }
 
@@ -302,7 +303,7 @@ void DayPlace::showMinute() {
     if (!a || !a->day || !a->day->problem.empty()) return;
     const int minute = board_->minute();
     moment_->setText(tr("%1, what stands where").arg(qstring(a->day->said(minute, session_.units()))));
-    states_->setStates(statesAt(session_.plan(), *a->day, minute), a->day);
+    states_->setStates(statesAt(session_.answeredPlan(), *a->day, minute), a->day);
     steps_->showMinute(minute);
 }
 

@@ -124,7 +124,7 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
     chocolate_ = chocolate;
     const auto answers = session_.answers();
     if (!answers) return;
-    const Shopping s = shopping(session_.plan(), session_.library(), *answers, today().toStdString());
+    const Shopping s = shopping(session_.answeredPlan(), session_.library(), *answers, today().toStdString());
     // The list is built anew around its fields: what is being written in one stays.
     for (const auto& [id, fields] : stock_) lines_->removeWidget(fields.row);
     lines_->removeWidget(guestRow_);
@@ -257,7 +257,8 @@ void ShoppingPanel::refreshRest() {
     if (!answers || chocolate_.empty() || !(kilograms_.value > 0)) return;
     const auto* c = session_.library().find(chocolate_);
     if (c) rest_->addWidget(wrapped(tr("of %1, bath and tools counted:").arg(qstring(c->name).toLower()), "small"));
-    for (const auto& f : whatFits(session_.plan(), session_.library(), *answers, chocolate_, kilograms_.value)) {
+    for (const auto& f :
+         whatFits(session_.answeredPlan(), session_.library(), *answers, chocolate_, kilograms_.value)) {
         if (f.count == 0 && f.piece.empty()) continue;
         auto* l = wrapped(f.count > 0 ? tr("%1 × %2").arg(f.count).arg(qstring(f.name))
                                       : tr("not one %1").arg(qstring(f.name).toLower()),
@@ -269,15 +270,15 @@ void ShoppingPanel::refreshRest() {
 
 QString ShoppingPanel::text() const {
     const auto answers = session_.answers();
-    return answers ? report::shoppingText(session_.plan(), shopping(session_.plan(), session_.library(), *answers,
-                                                                    today().toStdString()))
+    return answers ? report::shoppingText(session_.answeredPlan(), shopping(session_.answeredPlan(), session_.library(),
+                                                                            *answers, today().toStdString()))
                    : QString();
 }
 
 QString ShoppingPanel::csv() const {
     const auto answers = session_.answers();
-    return answers ? report::shoppingCsv(session_.plan(),
-                                         shopping(session_.plan(), session_.library(), *answers, today().toStdString()))
+    return answers ? report::shoppingCsv(session_.answeredPlan(), shopping(session_.answeredPlan(), session_.library(),
+                                                                           *answers, today().toStdString()))
                    : QString();
 }
 
@@ -287,7 +288,8 @@ void ShoppingPanel::save(const QString& path) {
     QString problem;
     if (path.endsWith(QStringLiteral(".pdf"), Qt::CaseInsensitive)) {
         const auto pages = report::writeShoppingList(
-            path, session_.plan(), shopping(session_.plan(), session_.library(), *answers, today().toStdString()));
+            path, session_.answeredPlan(),
+            shopping(session_.answeredPlan(), session_.library(), *answers, today().toStdString()));
         if (!pages) problem = qstring(pages.error().sentence);
     } else {
         QSaveFile file(path);
@@ -303,8 +305,9 @@ void ShoppingPanel::print() {
     QPrinter printer(QPrinter::HighResolution);
     QPrintDialog dialog(&printer, window());
     if (dialog.exec() != QDialog::Accepted) return;
-    if (report::paintShoppingList(printer, session_.plan(),
-                                  shopping(session_.plan(), session_.library(), *answers, today().toStdString())) == 0)
+    if (report::paintShoppingList(
+            printer, session_.answeredPlan(),
+            shopping(session_.answeredPlan(), session_.library(), *answers, today().toStdString())) == 0)
         QMessageBox::warning(window(), tr("Not printed"), tr("The printer did not take the list."));
 }
 

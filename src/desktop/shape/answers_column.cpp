@@ -186,7 +186,7 @@ void AnswersColumn::refresh() {
         for (const auto& a : order) add(a);
     }
     heading(tr("The whole evening"));
-    if (answers->day) add(dayAnswer(session_.plan(), *answers->day, session_.now()));
+    if (answers->day) add(dayAnswer(session_.answeredPlan(), *answers->day, session_.now()));
     for (const auto& a : answers->evening) add(a);
     for (const auto& c : answers->cautions) {
         auto* l = wrapped(qstring(c), "small");

@@ -72,7 +72,9 @@ private:
     /// A topping of the step's own, beginning as the one it had.
     void another(size_t step, const std::string& owner) {
         session_.document().edit(tr("Another topping"), [&](Plan& plan) {
-            Topping fresh = *plan.topping(id_);
+            const Topping* now = plan.topping(id_);
+            if (!now) return;
+            Topping fresh = *now;
             for (int k = 2;
                  plan.topping(fresh.id) || std::any_of(plan.toppings.begin(), plan.toppings.end(),
                                                        [&](const Topping& o) { return o.name == fresh.name; });

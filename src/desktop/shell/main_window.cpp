@@ -153,7 +153,8 @@ MainWindow::MainWindow(Session& session)
     connect(shape_, &ShapePlace::coatWanted, this, [this](size_t index) {
         showOfPiece(tr("Coat %1, in detail").arg(index + 1), [this, index] { return coatPage(session_, index); });
     });
-    connect(shape_, &ShapePlace::snapWanted, this, [this] { sheet_->open(tr("Snap test"), snapPage(session_)); });
+    connect(shape_, &ShapePlace::snapWanted, this,
+            [this] { showOfPiece(tr("Snap test"), [this] { return snapPage(session_); }); });
     connect(shape_, &ShapePlace::moldWanted, this, &MainWindow::showMold);
     connect(shape_, &ShapePlace::said, this, &MainWindow::say);
     connect(shape_, &ShapePlace::notesWanted, this, [this] { sheet_->open(tr("Notes"), notesPage(session_)); });
@@ -500,11 +501,11 @@ void MainWindow::refreshProblems() {
     problems_->refresh(refused);
 }
 
-void MainWindow::lead(Field* field) {
-    if (!sheet_->isAncestorOf(field)) {
-        for (int i = 0; i < places_->count(); ++i)
-            if (places_->widget(i)->isAncestorOf(field)) goTo(static_cast<Place>(i));
-    }
+void MainWindow::lead(Field* wanted) {
+    const QPointer<Field> field(wanted);
+    for (int i = 0; i < places_->count() && field; ++i)
+        if (places_->widget(i)->isAncestorOf(field)) goTo(static_cast<Place>(i));
+    if (!field) return;  // its card was made anew when it was to be shown
     for (QWidget* p = field->parentWidget(); p; p = p->parentWidget())
         if (auto* area = qobject_cast<QScrollArea*>(p)) area->ensureWidgetVisible(field);
     field->edit()->setFocus();

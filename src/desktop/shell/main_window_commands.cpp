@@ -102,7 +102,7 @@ void MainWindow::addExports() {
     add(tr("Print the bench card …"), QKeySequence::Print, [this] { printCard(); });
     add(tr("Copy the plan as text"), keys("Ctrl+Shift+C"), [this] {
         if (const auto a = session_.answers())
-            QApplication::clipboard()->setText(report::benchCardText(session_.plan(), *a));
+            QApplication::clipboard()->setText(report::benchCardText(session_.answeredPlan(), *a));
     });
     menu_->addSeparator();
     const auto save = [this](const QString& title, const QString& ending, const QString& kinds, auto write) {

@@ -45,7 +45,9 @@ void ProblemsButton::lead() {
     for (const auto& f : refused_)
         if (f)
             ways << std::pair{f->edit()->accessibleName() + QStringLiteral(": ") + f->complaint()->text(),
-                              std::function<void()>([this, f] { emit fieldWanted(f); })};
+                              std::function<void()>([this, f] {
+                                  if (f) emit fieldWanted(f);  // its page may have gone while the menu was open
+                              })};
     for (const auto& p : problems_)
         ways << std::pair{told(p, session_.plan()),
                           std::function<void()>([this, at = qstring(p.where)] { emit placeWanted(at); })};

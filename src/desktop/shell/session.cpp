@@ -1,5 +1,6 @@
 #include "desktop/shell/session.h"
 
+#include <QTimer>
 #include <algorithm>
 #include <tuple>
 
@@ -15,7 +16,7 @@ Session::Session(const material::Library& library, QString dataFolder, std::func
     : QObject(parent),
       folder_(std::move(dataFolder)),
       library_(library),
-      coloured_(library),
+      coloured_(std::make_shared<const material::Library>(library)),
       now_(std::move(now)),
       document_(folder_ + QStringLiteral("/recovery")),
       answerer_(library, std::move(known)) {
@@ -30,6 +31,7 @@ Session::Session(const material::Library& library, QString dataFolder, std::func
     });
     connect(&answerer_, &Answerer::answered, this, [this](std::shared_ptr<const Answers> a, bool complete) {
         answers_ = std::move(a);
+        answeredPlan_ = plan();
         stale_ = false;
         complete_ = complete;
         if (complete && answers_->day && answers_->day != laid_) {
@@ -43,11 +45,20 @@ Session::Session(const material::Library& library, QString dataFolder, std::func
     });
 }
 
-void Session::ask() {
-    coloured_ = material::withColours(library_, plan().colours);
+void Session::mixColours() {
+    if (colours_ != plan().colours) {
+        colours_ = plan().colours;
+        // who made the edit may still be reading the one of before
+        QTimer::singleShot(0, this, [before = coloured_] { (void)before; });
+        coloured_ = std::make_shared<const material::Library>(material::withColours(library_, colours_));
+    }
     std::map<std::string, std::string> looks;
-    for (const auto& c : coloured_.chocolates) looks[c.id] = c.look;
+    for (const auto& c : coloured_->chocolates) looks[c.id] = c.look;
     setChocolateLooks(std::move(looks));
+}
+
+void Session::ask() {
+    mixColours();
     problems_ = problems(plan(), library_,
                          false);  // microseconds: fields complain at once; what shapes say comes with the answers
     if (!piece() && !plan().pieces.empty()) selected_ = QString::fromStdString(plan().pieces.front().id);
@@ -145,7 +156,7 @@ std::vector<Problem> Session::allProblems() const {
 TypingContext Session::typing(Dimension dimension, const char* unit, const Piece* piece) const {
     TypingContext c = typingOf(dimension, unit, piece ? piece->chocolate : "");
     if (piece)
-        if (const auto coating = coatingOf(*piece, plan(), coloured_)) c.workingTemperature = coating->working();
+        if (const auto coating = coatingOf(*piece, plan(), *coloured_)) c.workingTemperature = coating->working();
     return c;
 }
 
@@ -156,9 +167,9 @@ TypingContext Session::typingOf(Dimension dimension, const char* unit, const std
     c.metricCup = plan().metricCup;
     c.comma = decimalPoint() == ',';
     c.looks = &library_.looks;
-    if (const auto* chocolate = coloured_.find(id)) {
+    if (const auto* chocolate = coloured_->find(id)) {
         c.barMass = chocolate->bar;
-        c.packetMass = packetOf(plan(), coloured_, id);
+        c.packetMass = packetOf(plan(), *coloured_, id);
     }
     return c;
 }

@@ -19,8 +19,9 @@ public:
     Session(const material::Library& library, QString dataFolder, std::function<long()> now, Cache known = {},
             QObject* parent = nullptr);
 
-    /// Chocolates and the rest, with the plan's colours beside them. Of the window's thread: others take a copy.
-    const material::Library& library() const { return coloured_; }
+    /// Chocolates and the rest, with the plan's colours beside them. Of the window's thread: others take a copy. After
+    /// an edit it may be another one; the one of before stays until the window's loop has turned.
+    const material::Library& library() const { return *coloured_; }
     Document& document() { return document_; }
     const Plan& plan() const { return document_.plan(); }
     UnitSystem units() const { return plan().units; }
@@ -36,6 +37,8 @@ public:
 
     /// Last good answers; may belong to an older plan while `isStale`.
     std::shared_ptr<const Answers> answers() const { return answers_; }
+    /// The plan that they belong to: what is told from both needs this one, for steps may have moved since.
+    const Plan& answeredPlan() const { return answeredPlan_; }
     bool isStale() const { return stale_; }
     /// Ways out and the day are there too.
     bool isComplete() const { return !stale_ && complete_; }
@@ -68,15 +71,19 @@ signals:
 
 private:
     void ask();
+    /// Mixes the plan's colours, where they are others than before.
+    void mixColours();
     std::shared_ptr<const DayPlan> dayToStayNear() const;
 
     const QString folder_;
     const material::Library& library_;
-    material::Library coloured_;
+    std::shared_ptr<const material::Library> coloured_;
+    std::vector<material::Colour> colours_;  // that are in it
     std::function<long()> now_;
     Document document_;
     Answerer answerer_;
     std::shared_ptr<const Answers> answers_;
+    Plan answeredPlan_;
     std::vector<Problem> problems_;
     QString selected_;
     bool stale_ = true, complete_ = false;

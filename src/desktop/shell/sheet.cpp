@@ -75,7 +75,7 @@ void Sheet::show(QWidget* content) {
 void Sheet::follow() {
     const QWidget* at = QApplication::focusWidget();
     const auto* page = qobject_cast<Page*>(scroll_->widget());
-    if (isHidden() || (at && isAncestorOf(at)) || (page && page->isWriting())) return;
+    if (isHidden() || (at && isAncestorOf(at)) || !page || page->isWriting()) return;
     renewal_.start();
 }
 
