@@ -7,6 +7,7 @@
 
 #include "core/assembly/contacts.h"
 #include "core/form/block.h"
+#include "core/form/rock.h"
 
 namespace uovo::assembly::placing_test {
 
@@ -86,6 +87,35 @@ TEST_CASE("a ball falls on a ball as Pythagoras says") {
         CAPTURE(d, mid.z);
         CHECK(gap == Approx(up - std::sqrt(4 * r * r - d * d)).margin(2e-4));
     }
+}
+
+TEST_CASE("the way between two stones is the same whichever of them moves, along each axis") {
+    std::mt19937 dice(11);
+    std::uniform_real_distribution<double> at(-0.008, 0.008);
+    const std::pair<Way, Way> ways[]{{kDown, kUp}, {kLeft, kRight}, {kFront, kBack}};
+    int met = 0;
+    for (int k = 0; k < 30; ++k) {
+        const form::Mesh one = form::rock(0.02, static_cast<unsigned>(k) + 1, 2);
+        const auto& [there, back] = ways[k % 3];
+        const Vec3 apart = there.unit() * -0.07 + Vec3{at(dice), at(dice), at(dice)};
+        const form::Mesh two = movedBy(form::rock(0.025, static_cast<unsigned>(k) + 71, 2), apart);
+        for (const double deep : {0.0, 0.002, 1.0}) {
+            const double gap = freeWay(two, form::NearMesh(one), there, deep);
+            const double other = freeWay(one, form::NearMesh(two), back, deep);
+            CAPTURE(k, deep);
+            CHECK(std::isinf(gap) == std::isinf(other));
+            if (std::isinf(gap)) continue;
+            ++met;
+            CHECK(gap == Approx(other).margin(1e-12));
+            // moved by it they touch, a little less and they do not
+            const auto after = [&](double by) {
+                return freeWay(movedBy(two, there.unit() * by), form::NearMesh(one), there, 1e-3);
+            };
+            CHECK(after(gap) == Approx(0).margin(1e-9));
+            CHECK(after(gap - 1e-4) == Approx(1e-4).margin(1e-9));
+        }
+    }
+    CHECK(met > 40);
 }
 
 TEST_CASE("a part let down touches what it stands on and sits in nothing") {

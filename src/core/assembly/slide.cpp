@@ -1,6 +1,8 @@
 #include "core/assembly/slide.h"
 
+#include <algorithm>
 #include <array>
+#include <functional>
 #include <limits>
 
 namespace uovo::assembly {
@@ -81,20 +83,35 @@ double freeWay(const form::Mesh& moving, const form::NearMesh& stays, const Way&
     double least = std::numeric_limits<double>::infinity();
     const auto& m = stays.mesh();
     const form::Box all = stays.box();
-    const auto low = [&](const Vec3& p, int axis) { return axis == 0 ? p.x : axis == 1 ? p.y : p.z; };
+    const auto along = [&](const Vec3& p) { return way.sign * (way.axis == 0 ? p.x : way.axis == 1 ? p.y : p.z); };
+    struct Face {
+        size_t triangle = 0;
+        double back = 0, front = 0;  // how far along its corners are
+    };
+    std::vector<Face> faces;  // that look along the way
     for (size_t k = 0; k < moving.triangles.size(); ++k) {
         const auto& t = moving.triangles[k];
         const Vec3 a = moving.points[size_t(t[0])], b = moving.points[size_t(t[1])], c = moving.points[size_t(t[2])];
-        const Vec3 normal = form::unit(form::cross(b - a, c - a));
-        if (form::dot(normal, way.unit()) < kUpright) continue;
+        if (form::dot(form::unit(form::cross(b - a, c - a)), way.unit()) < kUpright) continue;
+        const auto [back, front] = std::minmax({along(a), along(b), along(c)});
+        faces.push_back({k, back, front});
+    }
+    // the foremost meet something first: then little else is near enough to be looked at
+    std::ranges::sort(faces, std::greater(), &Face::front);
+    const double end = std::max(along(all.low), along(all.high)) + 1;
+    const double begin = std::min(along(all.low), along(all.high)) - 1;
+    for (const auto& [k, back, front] : faces) {
+        const auto& t = moving.triangles[k];
+        const Vec3 a = moving.points[size_t(t[0])], b = moving.points[size_t(t[1])], c = moving.points[size_t(t[2])];
         form::Box box{a, a};
         for (const Vec3& p : {b, c}) {
             box.low = {std::min(box.low.x, p.x), std::min(box.low.y, p.y), std::min(box.low.z, p.z)};
             box.high = {std::max(box.high.x, p.x), std::max(box.high.y, p.y), std::max(box.high.z, p.z)};
         }
-        // all that lies before it along the way
-        (way.axis == 0 ? box.low.x : way.axis == 1 ? box.low.y : box.low.z) = low(all.low, way.axis) - 1;
-        (way.axis == 0 ? box.high.x : way.axis == 1 ? box.high.y : box.high.z) = low(all.high, way.axis) + 1;
+        // what lies before it along the way, nearer than what was met already, and no deeper in it than counts
+        const double from = std::max(begin, back - deep), to = std::min(end, front + least);
+        (way.axis == 0 ? box.low.x : way.axis == 1 ? box.low.y : box.low.z) = way.sign > 0 ? from : -to;
+        (way.axis == 0 ? box.high.x : way.axis == 1 ? box.high.y : box.high.z) = way.sign > 0 ? to : -from;
         const auto mine = seen(moving, k, way);
         const Polygon whole(mine.begin(), mine.end());
         for (const size_t other : stays.trianglesIn(box)) {

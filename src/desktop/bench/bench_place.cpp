@@ -313,7 +313,7 @@ void BenchPlace::showStep() {
         lines_->layout()->addWidget(line);
         return;
     }
-    const auto bench = run::benchStep(run, *step, session_.answeredPlan(), session_.library(), *answers);
+    const auto bench = run::benchStep(run, *step, session_.answeredPlan(), session_.answeredLibrary(), *answers);
     about_->setText(qstring(bench.about));
     about_->setVisible(!bench.about.empty());
     title_->setText(qstring(bench.title));

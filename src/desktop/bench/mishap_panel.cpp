@@ -138,7 +138,7 @@ void MishapPanel::offer(const run::Event& e) {
     run::Event now = e;
     now.at = keeper_.run()->now();
     const auto ways =
-        run::ways(*keeper_.run(), now, session_.answeredPlan(), session_.library(), *answers, *keeper_.day());
+        run::ways(*keeper_.run(), now, session_.answeredPlan(), session_.answeredLibrary(), *answers, *keeper_.day());
     QString heading = qstring(run::told(e.mishap)), note = tr("How do you go on?");
     if (e.mishap == run::Mishap::Broke && e.count > 1) heading = tr("%1 broke").arg(e.count);
     if (const auto* p = keeper_.run()->piece(e.piece))

@@ -231,7 +231,7 @@ void RunKeeper::layAnew() {
     laying_ = true;
     laidFor_ = session_.answeredPlan();
     thread_ = std::jthread([this, number = number_, state = *run(), at = second(), plan = laidFor_, answers,
-                            before = day_, lib = session_.library(), mine = told_](std::stop_token stop) {
+                            before = day_, lib = session_.answeredLibrary(), mine = told_](std::stop_token stop) {
         auto anew = run::layAnew(state, at, plan, lib, *answers, *before, run::underWay(state, at, mine), stop);
         if (stop.stop_requested()) return;
         QMetaObject::invokeMethod(

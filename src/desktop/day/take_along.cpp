@@ -64,9 +64,9 @@ std::optional<size_t> TakeAlong::person() const {
 
 QString TakeAlong::text() const {
     const auto a = session_.answers();
-    return a && a->day
-               ? qstring(dayText(session_.answeredPlan(), session_.library(), *a->day, a->chance.get(), person()))
-               : QString();
+    return a && a->day ? qstring(dayText(session_.answeredPlan(), session_.answeredLibrary(), *a->day, a->chance.get(),
+                                         person()))
+                       : QString();
 }
 
 bool TakeAlong::save(const QString& path, bool cards) {
@@ -77,8 +77,9 @@ bool TakeAlong::save(const QString& path, bool cards) {
         return pages.has_value();
     };
     if (path.endsWith(QLatin1String(".pdf"), Qt::CaseInsensitive))
-        return done(cards ? report::writeTaskCards(path, session_.answeredPlan(), session_.library(), *a, person())
-                          : report::writeDaySheet(path, session_.answeredPlan(), session_.library(), *a, person()));
+        return done(
+            cards ? report::writeTaskCards(path, session_.answeredPlan(), session_.answeredLibrary(), *a, person())
+                  : report::writeDaySheet(path, session_.answeredPlan(), session_.answeredLibrary(), *a, person()));
     const bool calendar = path.endsWith(QLatin1String(".ics"), Qt::CaseInsensitive);
     const std::string words =
         calendar ? io::calendarOf(session_.answeredPlan(), *a->day, person(), session_.now()) : text().toStdString();
@@ -92,8 +93,8 @@ void TakeAlong::print(bool cards) {
     QPrintDialog dialog(&printer, window());
     dialog.setWindowTitle(cards ? tr("Print the cards") : tr("Print the day"));
     if (dialog.exec() != QDialog::Accepted) return;
-    if ((cards ? report::paintTaskCards : report::paintDaySheet)(printer, session_.answeredPlan(), session_.library(),
-                                                                 *a, person()) == 0)
+    if ((cards ? report::paintTaskCards : report::paintDaySheet)(printer, session_.answeredPlan(),
+                                                                 session_.answeredLibrary(), *a, person()) == 0)
         emit said(tr("The printer took nothing."), true);
 }
 

@@ -124,7 +124,7 @@ void ShoppingPanel::refresh(const std::string& chocolate) {
     chocolate_ = chocolate;
     const auto answers = session_.answers();
     if (!answers) return;
-    const Shopping s = shopping(session_.answeredPlan(), session_.library(), *answers, today().toStdString());
+    const Shopping s = listed(*answers);
     // The list is built anew around its fields: what is being written in one stays.
     for (const auto& [id, fields] : stock_) lines_->removeWidget(fields.row);
     lines_->removeWidget(guestRow_);
@@ -258,7 +258,7 @@ void ShoppingPanel::refreshRest() {
     const auto* c = session_.library().find(chocolate_);
     if (c) rest_->addWidget(wrapped(tr("of %1, bath and tools counted:").arg(qstring(c->name).toLower()), "small"));
     for (const auto& f :
-         whatFits(session_.answeredPlan(), session_.library(), *answers, chocolate_, kilograms_.value)) {
+         whatFits(session_.answeredPlan(), session_.answeredLibrary(), *answers, chocolate_, kilograms_.value)) {
         if (f.count == 0 && f.piece.empty()) continue;
         auto* l = wrapped(f.count > 0 ? tr("%1 × %2").arg(f.count).arg(qstring(f.name))
                                       : tr("not one %1").arg(qstring(f.name).toLower()),
@@ -268,18 +268,18 @@ void ShoppingPanel::refreshRest() {
     }
 }
 
+Shopping ShoppingPanel::listed(const Answers& answers) const {
+    return shopping(session_.answeredPlan(), session_.answeredLibrary(), answers, today().toStdString());
+}
+
 QString ShoppingPanel::text() const {
     const auto answers = session_.answers();
-    return answers ? report::shoppingText(session_.answeredPlan(), shopping(session_.answeredPlan(), session_.library(),
-                                                                            *answers, today().toStdString()))
-                   : QString();
+    return answers ? report::shoppingText(session_.answeredPlan(), listed(*answers)) : QString();
 }
 
 QString ShoppingPanel::csv() const {
     const auto answers = session_.answers();
-    return answers ? report::shoppingCsv(session_.answeredPlan(), shopping(session_.answeredPlan(), session_.library(),
-                                                                           *answers, today().toStdString()))
-                   : QString();
+    return answers ? report::shoppingCsv(session_.answeredPlan(), listed(*answers)) : QString();
 }
 
 void ShoppingPanel::save(const QString& path) {
@@ -287,9 +287,7 @@ void ShoppingPanel::save(const QString& path) {
     if (path.isEmpty() || !answers) return;
     QString problem;
     if (path.endsWith(QStringLiteral(".pdf"), Qt::CaseInsensitive)) {
-        const auto pages = report::writeShoppingList(
-            path, session_.answeredPlan(),
-            shopping(session_.answeredPlan(), session_.library(), *answers, today().toStdString()));
+        const auto pages = report::writeShoppingList(path, session_.answeredPlan(), listed(*answers));
         if (!pages) problem = qstring(pages.error().sentence);
     } else {
         QSaveFile file(path);
@@ -305,9 +303,7 @@ void ShoppingPanel::print() {
     QPrinter printer(QPrinter::HighResolution);
     QPrintDialog dialog(&printer, window());
     if (dialog.exec() != QDialog::Accepted) return;
-    if (report::paintShoppingList(
-            printer, session_.answeredPlan(),
-            shopping(session_.answeredPlan(), session_.library(), *answers, today().toStdString())) == 0)
+    if (report::paintShoppingList(printer, session_.answeredPlan(), listed(*answers)) == 0)
         QMessageBox::warning(window(), tr("Not printed"), tr("The printer did not take the list."));
 }
 

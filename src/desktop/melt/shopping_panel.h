@@ -34,6 +34,8 @@ private:
         WordsField *price = nullptr, *bestBefore = nullptr;
     };
     QString today() const;
+    /// The list of the plan that these answers belong to.
+    Shopping listed(const Answers& answers) const;
     void chocolateLine(const Purchase& line);
     StockFields stockFields(const std::string& chocolate, const QString& name);
     void supplies(const Shopping& shopping);

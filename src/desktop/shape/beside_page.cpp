@@ -85,7 +85,8 @@ private:
         grid_->addWidget(wrapped(name(second_), "small"), 0, 2);
         int row = 1;
         const std::string today = localTime(session_.now()).substr(0, 10);
-        for (const auto& r : compared(session_.answeredPlan(), session_.library(), *answers, first_, second_, today)) {
+        for (const auto& r :
+             compared(session_.answeredPlan(), session_.answeredLibrary(), *answers, first_, second_, today)) {
             grid_->addWidget(wrapped(qstring(r.what), "quiet"), row, 0, Qt::AlignTop);
             int column = 1;
             for (const auto& words : {r.first, r.second}) {

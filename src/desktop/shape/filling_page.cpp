@@ -334,7 +334,7 @@ private:
         const Filling* f = filling();
         if (!answers || !mine || !mine->problems.empty() || !f || scaled_.size() != f->recipe.size()) return;
         const auto u = session_.units();
-        const auto s = scaled(session_.answeredPlan(), session_.library(), *answers, *f);
+        const auto s = scaled(session_.answeredPlan(), session_.answeredLibrary(), *answers, *f);
         for (size_t i = 0; i < scaled_.size(); ++i)
             scaled_[i]->setText(std::isfinite(s.factor) ? qstring(amountOf(f->recipe[i], s.factor, u))
                                                         : QStringLiteral("–"));

@@ -191,7 +191,7 @@ bool MainWindow::writeCard(const QString& path) {
         say(tr("The answers are still being computed; try again in a moment."), false);
         return false;
     }
-    const auto pages = report::writeBenchCard(path, session_.answeredPlan(), session_.library(), *a);
+    const auto pages = report::writeBenchCard(path, session_.answeredPlan(), session_.answeredLibrary(), *a);
     if (!pages) {
         say(qstring(pages.error().sentence), true);
         return false;
@@ -206,7 +206,7 @@ void MainWindow::printCard() {
     QPrinter printer(QPrinter::HighResolution);
     QPrintDialog dialog(&printer, this);
     if (dialog.exec() != QDialog::Accepted) return;
-    if (report::paintBenchCard(printer, session_.answeredPlan(), session_.library(), *a) == 0)
+    if (report::paintBenchCard(printer, session_.answeredPlan(), session_.answeredLibrary(), *a) == 0)
         say(tr("The printer did not take the card."), true);
 }
 

@@ -32,6 +32,7 @@ Session::Session(const material::Library& library, QString dataFolder, std::func
     connect(&answerer_, &Answerer::answered, this, [this](std::shared_ptr<const Answers> a, bool complete) {
         answers_ = std::move(a);
         answeredPlan_ = plan();
+        answeredLibrary_ = coloured_;
         stale_ = false;
         complete_ = complete;
         if (complete && answers_->day && answers_->day != laid_) {

@@ -37,8 +37,10 @@ public:
 
     /// Last good answers; may belong to an older plan while `isStale`.
     std::shared_ptr<const Answers> answers() const { return answers_; }
-    /// The plan that they belong to: what is told from both needs this one, for steps may have moved since.
+    /// The plan that they belong to, and the library with its colours: what is told from answers and a plan needs
+    /// these, for steps may have moved since. Both may be others when the window's loop has turned.
     const Plan& answeredPlan() const { return answeredPlan_; }
+    const material::Library& answeredLibrary() const { return *answeredLibrary_; }
     bool isStale() const { return stale_; }
     /// Ways out and the day are there too.
     bool isComplete() const { return !stale_ && complete_; }
@@ -84,6 +86,7 @@ private:
     Answerer answerer_;
     std::shared_ptr<const Answers> answers_;
     Plan answeredPlan_;
+    std::shared_ptr<const material::Library> answeredLibrary_ = coloured_;
     std::vector<Problem> problems_;
     QString selected_;
     bool stale_ = true, complete_ = false;
