@@ -664,7 +664,9 @@ void MainWindow::greet() {
     const Help& help = helpOf(static_cast<HelpPlace>(places_->currentIndex()));
     const QString key = QStringLiteral("met/") + help.key;
     if (!greets_ || (door_ && door_->isVisible()) || settings_.value(key).toBool() || notices_->isOpen(key)) return;
-    notices_->offer(key, tr("New here? %1.").arg(help.three.join(QStringLiteral("; "))),
+    QString three = help.three.join(QStringLiteral("; "));
+    three.front() = three.front().toUpper();
+    notices_->offer(key, tr("New here? %1.").arg(three),
                     {{tr("I see"), QStringLiteral("metSeen"), [this, key] { settings_.setValue(key, true); }},
                      {tr("More help (F1)"), QStringLiteral("metMore"), [this, key] {
                           settings_.setValue(key, true);
