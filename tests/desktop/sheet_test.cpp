@@ -90,6 +90,26 @@ TEST_CASE("a problem may be chosen from the menu after its page has gone: nothin
     CHECK(p.window.sheet()->isVisible());
 }
 
+TEST_CASE("a library outlives the edit that mixes another colour, and stays where no colour changes") {
+    Program p;
+    const auto* before = &p.session.library();
+    p.session.editPiece("One more", [](Piece& piece) { ++piece.count; });
+    CHECK(&p.session.library() == before);
+    const std::string base = before->chocolates.front().id, name = before->chocolates.front().name;
+    const auto& chocolate = before->chocolates.front();
+    p.session.document().edit("Mix", [&](Plan& plan) {
+        plan.colours.emplace_back();
+        plan.colours.back().id = "violet-test";
+        plan.colours.back().name = "Dusk";
+        plan.colours.back().base = base;
+        plan.colours.back().look = "#5B4F70";
+    });
+    CHECK(&p.session.library() != before);
+    CHECK(chocolate.name == name);  // still to be read by who made the edit
+    CHECK(p.session.library().find("violet-test"));
+    CHECK_FALSE(before->find("violet-test"));
+}
+
 TEST_CASE("a page beside the places follows what is changed there, and is left alone by its own edits") {
     Program p;
     p.session.select("crater-bowl");
