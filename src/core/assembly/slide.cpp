@@ -83,9 +83,10 @@ double freeWay(const form::Mesh& moving, const form::NearMesh& stays, const Way&
     double least = std::numeric_limits<double>::infinity();
     const auto& m = stays.mesh();
     const form::Box all = stays.box();
-    const auto along = [&](const Vec3& p) { return way.sign * (way.axis == 0 ? p.x : way.axis == 1 ? p.y : p.z); };
+    const auto along = [&](const Vec3& p) { return seen(p, way).along; };
     struct Face {
         size_t triangle = 0;
+        form::Box box;
         double back = 0, front = 0;  // how far along its corners are
     };
     std::vector<Face> faces;  // that look along the way
@@ -93,21 +94,19 @@ double freeWay(const form::Mesh& moving, const form::NearMesh& stays, const Way&
         const auto& t = moving.triangles[k];
         const Vec3 a = moving.points[size_t(t[0])], b = moving.points[size_t(t[1])], c = moving.points[size_t(t[2])];
         if (form::dot(form::unit(form::cross(b - a, c - a)), way.unit()) < kUpright) continue;
-        const auto [back, front] = std::minmax({along(a), along(b), along(c)});
-        faces.push_back({k, back, front});
-    }
-    // the foremost meet something first: then little else is near enough to be looked at
-    std::ranges::sort(faces, std::greater(), &Face::front);
-    const double end = std::max(along(all.low), along(all.high)) + 1;
-    const double begin = std::min(along(all.low), along(all.high)) - 1;
-    for (const auto& [k, back, front] : faces) {
-        const auto& t = moving.triangles[k];
-        const Vec3 a = moving.points[size_t(t[0])], b = moving.points[size_t(t[1])], c = moving.points[size_t(t[2])];
         form::Box box{a, a};
         for (const Vec3& p : {b, c}) {
             box.low = {std::min(box.low.x, p.x), std::min(box.low.y, p.y), std::min(box.low.z, p.z)};
             box.high = {std::max(box.high.x, p.x), std::max(box.high.y, p.y), std::max(box.high.z, p.z)};
         }
+        const auto [back, front] = std::minmax({along(box.low), along(box.high)});
+        faces.push_back({k, box, back, front});
+    }
+    // the foremost meet something first: then little else is near enough to be looked at
+    std::ranges::sort(faces, std::greater(), &Face::front);
+    const double end = std::max(along(all.low), along(all.high)) + 1;
+    const double begin = std::min(along(all.low), along(all.high)) - 1;
+    for (auto& [k, box, back, front] : faces) {
         // what lies before it along the way, nearer than what was met already, and no deeper in it than counts
         const double from = std::max(begin, back - deep), to = std::min(end, front + least);
         (way.axis == 0 ? box.low.x : way.axis == 1 ? box.low.y : box.low.z) = way.sign > 0 ? from : -to;

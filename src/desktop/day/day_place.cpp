@@ -194,7 +194,7 @@ void DayPlace::refresh() {
 
 void DayPlace::tell(const DayPlan& day, std::optional<long> due) {
     const auto a = session_.answers();
-    const Answer answer = dayAnswer(session_.plan(), day, session_.now());
+    const Answer answer = dayAnswer(session_.answeredPlan(), day, session_.now());
     const bool bad = answer.tone == Tone::Impossible;
     const QString start = qstring(answer.headline);
     headline_->setText(!day.problem.empty() ? tr("No day fits")
@@ -206,7 +206,7 @@ void DayPlace::tell(const DayPlan& day, std::optional<long> due) {
     if (style != headline_->styleSheet()) headline_->setStyleSheet(style);
     QString said = qstring(answer.sentence);
     if (!bad && a->chance && session_.isComplete() && day.problem.empty())
-        said = (qstring(chanceWords(session_.plan(), day, *a->chance)) + QLatin1Char(' ') + said).trimmed();
+        said = (qstring(chanceWords(session_.answeredPlan(), day, *a->chance)) + QLatin1Char(' ') + said).trimmed();
     sentence_->setText(said);
     const auto before = session_.dayBefore();
     const QString moved =

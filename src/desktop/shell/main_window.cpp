@@ -16,24 +16,15 @@
 #include "core/document/difference.h"
 #include "core/document/edits.h"
 #include "core/words/compared.h"
-#include "desktop/build/mend_page.h"
-#include "desktop/melt/colour_page.h"
 #include "desktop/shape/advisor_page.h"
 #include "desktop/shape/beside_page.h"
 #include "desktop/shape/coat_page.h"
 #include "desktop/shape/decoration_page.h"
-#include "desktop/shape/filling_page.h"
-#include "desktop/shape/mold_page.h"
 #include "desktop/shape/notes_page.h"
 #include "desktop/shape/outline_page.h"
-#include "desktop/shape/profile_editor.h"
 #include "desktop/shape/snap_page.h"
-#include "desktop/shape/thing_page.h"
 #include "desktop/shape/topping_page.h"
-#include "desktop/shell/command_page.h"
-#include "desktop/shell/deadline_page.h"
-#include "desktop/shell/help_page.h"
-#include "desktop/shell/kitchen_page.h"
+#include "desktop/shell/help.h"
 #include "desktop/shell/rail_button.h"
 #include "desktop/theme/glyph_button.h"
 #include "report/language.h"
@@ -177,7 +168,7 @@ MainWindow::MainWindow(Session& session)
     connect(shape_, &ShapePlace::adviceWanted, this,
             [this] { sheet_->open(tr("Ways to another wall"), new AdvisorPage(session_)); });
     const auto follow = [this] {
-        if (sheet_->isOfPiece() && session_.selected() != sheetsPiece_) sheet_->hide();
+        if (!sheet_->piece().isEmpty() && sheet_->piece() != session_.selected()) sheet_->hide();
         else sheet_->follow();
     };
     connect(&session_, &Session::planChanged, this, follow);
@@ -203,101 +194,9 @@ MainWindow::MainWindow(Session& session)
     if (geometry.isEmpty() || !restoreGeometry(geometry)) resize(QSize(1280, 800).boundedTo(screen()->availableSize()));
 }
 
-BuildPlace* MainWindow::newBuild() {
-    auto* build = new BuildPlace(session_);
-    connect(build, &BuildPlace::outlineWanted, this, &MainWindow::showOutline);
-    connect(build, &BuildPlace::mendWanted, this,
-            [this](const QString& item) { sheet_->open(tr("Something broke"), mendPage(session_, item)); });
-    connect(build, &BuildPlace::workingWanted, this, &MainWindow::showWorking);
-    connect(build, &BuildPlace::said, this, &MainWindow::say);
-    fill(Place::Build, build);
-    return build;
-}
-
-MeltPlace* MainWindow::newMelt() {
-    auto* melt = new MeltPlace(session_, *probe_);
-    connect(melt, &MeltPlace::colourWanted, this, &MainWindow::showColour);
-    fill(Place::Melt, melt);
-    return melt;
-}
-
-DayPlace* MainWindow::newDay() {
-    auto* day = new DayPlace(session_);
-    connect(day, &DayPlace::workingWanted, this, &MainWindow::showWorking);
-    connect(day, &DayPlace::said, this, &MainWindow::say);
-    connect(day, &DayPlace::benchWanted, this, [this] { goTo(Place::Bench); });
-    connect(day, &DayPlace::compareWanted, this,
-            [this, day] { sheet_->open(tr("Under each wish"), comparePage(session_, *day->looker())); });
-    fill(Place::Day, day);
-    return day;
-}
-
-BenchPlace* MainWindow::newBench() {
-    auto* bench = new BenchPlace(session_, *probe_);
-    connect(bench, &BenchPlace::said, this, &MainWindow::say);
-    connect(bench, &BenchPlace::ended, this, [this](const log::Evening& evening) {
-        const QString why = log_->keeper()->keep(evening);
-        if (!why.isEmpty()) say(why, true);
-    });
-    fill(Place::Bench, bench);
-    return bench;
-}
-
-LogPlace* MainWindow::newLog() {
-    auto* log = new LogPlace(session_, *probe_);
-    connect(log, &LogPlace::said, this, &MainWindow::say);
-    connect(log, &LogPlace::sheetWanted, this,
-            [this](const QString& title, QWidget* page) { sheet_->open(title, page); });
-    connect(log, &LogPlace::sheetDone, sheet_, &QWidget::hide);
-    connect(log, &LogPlace::practiceWanted, this, [this](const QString& lesson) {
-        goTo(Place::Bench);
-        bench_->practise(lesson.toStdString());
-    });
-    connect(log, &LogPlace::planWanted, this, [this](const Plan& plan) {
-        if (!mayLeave()) return;
-        session_.document().setPlan(plan, {});
-        sheet_->hide();
-        goTo(Place::Shape);
-    });
-    fill(Place::Log, log);
-    return log;
-}
-
-void MainWindow::fill(Place place, QWidget* with) {
-    QWidget* empty = places_->widget(static_cast<int>(place));
-    places_->insertWidget(static_cast<int>(place), with);
-    places_->removeWidget(empty);
-    delete empty;
-}
-
-QWidget* MainWindow::at(Place place) {
-    switch (place) {
-        case Place::Build:
-            return build_.get();
-        case Place::Melt:
-            return melt_.get();
-        case Place::Day:
-            return day_.get();
-        case Place::Bench:
-            return bench_.get();
-        case Place::Log:
-            return log_.get();
-        case Place::Shape:
-            break;
-    }
-    return shape_;
-}
-
-void MainWindow::buildFrom(Place place) {
-    at(place);
-    whole_ = place == Place::Log;
-    if (!whole_)
-        QTimer::singleShot(0, this, [this, place] { buildFrom(static_cast<Place>(static_cast<int>(place) + 1)); });
-}
-
 bool MainWindow::eventFilter(QObject* object, QEvent* event) {
-    if (!painted_ && event->type() == QEvent::Paint && qobject_cast<QWidget*>(object) &&
-        static_cast<QWidget*>(object)->window() == this) {
+    if (const auto* seen = qobject_cast<QWidget*>(object);
+        !painted_ && event->type() == QEvent::Paint && seen && seen->window() == this) {
         painted_ = true;
         QTimer::singleShot(0, this, [this] {
             emit painted();
@@ -326,17 +225,7 @@ void MainWindow::begin(const Plan& plan, bool invented) {
     const Piece* first = session_.piece();
     const auto cut = first ? first->shape.choices.find("cut") : std::map<std::string, std::string>::const_iterator();
     if (first && cut != first->shape.choices.end() && cut->second == "points" && first->shape.points.empty())
-        sheet_->open(tr("An outline"), outlinePage(session_, {}));
-}
-
-void MainWindow::goTo(Place place) {
-    if (door_) door_->hide();
-    places_->setCurrentWidget(at(place));
-    RailButton* const buttons[]{shapeButton_, buildButton_, meltButton_, dayButton_, benchButton_, logButton_};
-    buttons[static_cast<size_t>(place)]->setChecked(true);
-    for (const HelpPlace p : kHelpPlaces)
-        if (static_cast<int>(p) != static_cast<int>(place)) notices_->withdraw(QStringLiteral("met/") + helpOf(p).key);
-    greet();
+        showOutline({});
 }
 
 void MainWindow::step(int by) {
@@ -546,115 +435,6 @@ void MainWindow::lead(const QString& where) {
 
 void MainWindow::say(const QString& sentence, bool harm) { notices_->say(sentence, harm); }
 
-void MainWindow::showMold() {
-    sheet_->open(tr("Its own mold"), moldPage(
-                                         session_,
-                                         [shape = QPointer<ShapePlace>(shape_)](std::optional<SolidScene> scene) {
-                                             if (shape) shape->showInstead(std::move(scene));
-                                         },
-                                         [window = QPointer<MainWindow>(this)] {
-                                             if (window) window->showMold();
-                                         },
-                                         [window = QPointer<MainWindow>(this)] {
-                                             if (window) window->showThing();
-                                         }));
-}
-
-void MainWindow::showThing(const QString& picture) {
-    sheet_->open(tr("A thing beside a coin"), thingPage(session_, picture, [window = QPointer<MainWindow>(this)] {
-                     if (window) window->showMold();
-                 }));
-}
-
-void MainWindow::showWorking(const Answer& answer) {
-    sheet_->open(qstring(answer.working.title), workingPage(answer.working, qstring(answer.sentence)));
-}
-
-void MainWindow::showOutline(const QString& item) { sheet_->open(tr("An outline"), outlinePage(session_, item)); }
-
-void MainWindow::showOfPiece(const QString& title, std::function<QWidget*()> page) {
-    sheetsPiece_ = session_.selected();
-    sheet_->open(title, Sheet::About::Piece, std::move(page));
-}
-
-void MainWindow::showFilling(std::optional<size_t> step) {
-    showOfPiece(tr("The filling"), [this, step] { return fillingPage(session_, step); });
-}
-
-void MainWindow::showColour(const QString& id) {
-    sheet_->open(tr("A colour"), Sheet::About::Plan, [this, id] { return colourPage(session_, id.toStdString()); });
-}
-
-void MainWindow::showKitchen() {
-    sheet_->open(tr("Kitchen"), Sheet::About::Plan, [this] { return kitchenPage(session_); });
-}
-
-void MainWindow::showProfile() {
-    const Piece* piece = session_.piece();
-    if (!piece || piece->shape.points.empty()) return;
-    auto* page = new QWidget;
-    auto* box = new QVBoxLayout(page);
-    box->setContentsMargins(0, 6, 10, 6);
-    box->addWidget(wrapped(tr("Half of the mold, its axis on the left. Drag a point; click on the line for a new one; "
-                              "Delete takes the chosen one away."),
-                           "quiet"));
-    auto* editor = new ProfileEditor(piece->shape.points.front(), session_.units());
-    auto* wrong = wrapped({}, "harm");
-    connect(editor, &ProfileEditor::profileChanged, this, [this, wrong](const form::Loop& profile) {
-        const Piece* now = session_.piece();
-        if (!now) return;
-        form::Part tried = now->shape;
-        tried.points = {profile};
-        const auto built = form::build(tried);
-        wrong->setText(built ? QString() : qstring(built.error().sentence));
-        if (built)
-            session_.editPiece(
-                tr("Draw the profile"), [&](Piece& p) { p.shape.points = {profile}; }, QStringLiteral("profile"));
-    });
-    box->addWidget(editor, 1);
-    box->addWidget(wrong);
-    sheet_->open(tr("Profile"), page);
-    editor->setFocus();
-}
-
-void MainWindow::showDeadline() { sheet_->open(tr("When it must be ready"), deadlinePage(session_)); }
-
-void MainWindow::showHelp() {
-    const auto place = static_cast<HelpPlace>(places_->currentIndex());
-    std::vector<QWidget*> points;
-    switch (place) {
-        case HelpPlace::Shape:
-            points = {shape_->findChild<QWidget*>("shelf"), shape_->recipe(),
-                      shape_->solid()->isVisible() ? static_cast<QWidget*>(shape_->solid()) : shape_->stage(),
-                      shape_->coats(), shape_->answers()};
-            break;
-        case HelpPlace::Build:
-            points = {build_->stage(), build_->strip(), build_->joints()};
-            break;
-        case HelpPlace::Melt:
-            points = {melt_->pots().empty() ? nullptr : static_cast<QWidget*>(melt_->pots().front()), melt_->curve(),
-                      melt_->shopping()};
-            break;
-        case HelpPlace::Day:
-            points = {day_->wishes(), day_->board(), day_->steps()};
-            break;
-        case HelpPlace::Bench:
-            points = {bench_->title(), bench_->doneTarget(), bench_->troubleTarget()};
-            break;
-        case HelpPlace::Log:
-            points = {log_->findChild<QWidget*>("logSum"), log_->evening()};
-            break;
-    }
-    auto* page = helpPage(
-        place, places_->currentWidget(), points,
-        [this](HelpPlace to) {
-            goTo(static_cast<Place>(to));
-            showHelp();
-        },
-        [this] { showCommands(); });
-    sheet_->open(helpOf(place).title, page);
-}
-
 void MainWindow::setGreets(bool greets) {
     greets_ = greets;
     greet();
@@ -672,21 +452,6 @@ void MainWindow::greet() {
                           settings_.setValue(key, true);
                           showHelp();
                       }}});
-}
-
-void MainWindow::showCommands() {
-    const int here = places_->currentIndex();
-    for (QAction* a : commands_) {
-        const QVariant place = a->property(kCommandPlace);
-        a->setProperty(kCommandHere, place.isValid() && place.toInt() == here);
-    }
-    auto* page = new CommandPage(commands_);
-    connect(page, &CommandPage::chosen, this, [this](QAction* command) {
-        sheet_->hide();
-        command->trigger();
-    });
-    sheet_->open(tr("What can be done"), page);
-    page->words()->setFocus();
 }
 
 void MainWindow::closeEvent(QCloseEvent* e) {

@@ -39,7 +39,9 @@ public:
     LogPlace* log() { return log_.get(); }
     /// Whether all places are built. The first one is from the beginning; the others follow when the window has been
     /// painted, or when they are asked for.
-    bool isWhole() const { return whole_; }
+    bool isWhole() const {
+        return build_.isBuilt() && melt_.isBuilt() && day_.isBuilt() && bench_.isBuilt() && log_.isBuilt();
+    }
     /// What a dropped file becomes: a plan that is opened, a model, an outline or a picture that is traced.
     void bringFile(const QString& path);
     /// The page about a thing in the hand. @param picture of it beside a coin; empty: none yet
@@ -164,14 +166,13 @@ private:
     Later<LogPlace> log_;
     ShapeFiles* files_;
     Sheet* sheet_;
-    QString sheetsPiece_;  // whose page it shows, if it is one of a piece
     FrontDoor* door_ = nullptr;
     RailButton *shapeButton_, *buildButton_, *meltButton_, *dayButton_, *benchButton_, *logButton_;
     QPushButton *title_, *ready_, *kitchen_, *units_;
     ProblemsButton* problems_;
     QLabel* told_;
     std::shared_ptr<const PieceAnswers> beforeEdit_;  // null: no edit since the answers were complete
-    bool justOpened_ = false, greets_ = false, painted_ = false, whole_ = false;
+    bool justOpened_ = false, greets_ = false, painted_ = false;
     bool invented_ = true;  // what is open is to look at: its kitchen is nobody's
     NoticeBar* notices_;
     QAction *undo_, *redo_, *save_;

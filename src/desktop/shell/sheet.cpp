@@ -48,23 +48,24 @@ Sheet::Sheet(QWidget* window) : QFrame(window), title_(new QLabel), scroll_(new 
 
 void Sheet::open(const QString& title, QWidget* content) {
     page_ = nullptr;
+    piece_.clear();
     before_ = QApplication::focusWidget();
     title_->setText(title);
     setAccessibleName(title);
-    show(content);
+    put(content);
     fit();
-    QFrame::show();
+    show();
     raise();
     content->setFocus();
 }
 
-void Sheet::open(const QString& title, About about, std::function<QWidget*()> page) {
+void Sheet::open(const QString& title, std::function<QWidget*()> page, const QString& piece) {
     open(title, page());
     page_ = std::move(page);
-    about_ = about;
+    piece_ = piece;
 }
 
-void Sheet::show(QWidget* content) {
+void Sheet::put(QWidget* content) {
     renewal_.stop();
     content->setAutoFillBackground(false);
     content->setFocusPolicy(Qt::ClickFocus);  // keys go to it; the tabulator passes by
@@ -86,7 +87,7 @@ void Sheet::renew() {
     QString field;
     for (; inside && field.isEmpty() && at != this; at = at->parentWidget()) field = at->objectName();
     const int scrolled = scroll_->verticalScrollBar()->value();
-    show(page_());
+    put(page_());
     QApplication::sendPostedEvents(scroll_->widget(), QEvent::LayoutRequest);
     scroll_->verticalScrollBar()->setValue(scrolled);
     if (!inside) return;

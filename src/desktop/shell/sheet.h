@@ -21,14 +21,14 @@ public:
     explicit Sheet(QWidget* window);
     /// Shows `content` under a title; takes ownership. Esc or the cross closes it.
     void open(const QString& title, QWidget* content);
-    /// What a page shows figures of; it is made anew when they change otherwise than by itself.
-    enum class About { Plan, Piece };
-    void open(const QString& title, About about, std::function<QWidget*()> page);
+    /// Shows a page that is made of the plan's figures: it is made anew when they change otherwise than by itself.
+    /// @param piece id of the piece it is about; empty: about the plan
+    void open(const QString& title, std::function<QWidget*()> page, const QString& piece = {});
     /// After an edit of the plan: a page that did not make it is made anew in a moment.
     void follow();
     /// Makes the page anew, at the place and the field where one was; for what went back, and for another plan.
     void renew();
-    bool isOfPiece() const { return page_ && about_ == About::Piece; }
+    const QString& piece() const { return piece_; }
     QString title() const { return title_->text(); }
     /// Lies over the right side of its window.
     void fit();
@@ -46,12 +46,12 @@ protected:
     void keyPressEvent(QKeyEvent*) override;
 
 private:
-    void show(QWidget* content);
+    void put(QWidget* content);
 
     QLabel* title_;
     QScrollArea* scroll_;
     std::function<QWidget*()> page_;  // empty: the page looks after itself
-    About about_ = About::Plan;
+    QString piece_;                   // whose page it is; empty: of none
     QTimer renewal_;
     QPointer<QWidget> before_;
 };
